@@ -1,0 +1,219 @@
+//! Draws a layout to scale, as SVG.
+//!
+//! A drawing reads in print, in sunlight and without colour: a marker carries the letter of its colour, each kind of
+//! path has a dash pattern of its own, and the points of a path are numbered in their order. The page that shows it
+//! sets the ink (`currentColor`) and the paper (`--paper`).
+
+use std::collections::BTreeMap;
+use std::fmt::Write;
+
+use super::{Colour, Layout, PathKind, Point, Role};
+
+/// Longer side of the floor in the drawing's own units.
+const FLOOR: f64 = 320.0;
+/// Room around the floor for marks, names and the metre bar.
+const EDGE: f64 = 34.0;
+/// A metre is never drawn larger than this, or two markers would look like a whole hall.
+const LARGEST_METRE: f64 = 90.0;
+/// Radius of a marker.
+const MARKER: f64 = 7.0;
+
+impl Layout {
+    /// The drawing as a complete SVG document.
+    pub fn draw(&self) -> String {
+        let sheet = Sheet::around(self);
+        let mut svg = String::with_capacity(4096);
+        sheet.open(&mut svg);
+        self.draw_paths(&sheet, &mut svg);
+        self.draw_markers(&sheet, &mut svg);
+        self.draw_people(&sheet, &mut svg);
+        self.draw_order(&sheet, &mut svg);
+        sheet.close(&mut svg);
+        svg
+    }
+
+    fn draw_paths(&self, sheet: &Sheet, svg: &mut String) {
+        for path in &self.paths {
+            let points: Vec<String> =
+                path.points.iter().map(|p| sheet.place(*p)).map(|(x, y)| format!("{x:.1},{y:.1}")).collect();
+            let (word, dashes, width) = match path.kind {
+                PathKind::Dribble => ("dribble", "", 2.2),
+                PathKind::Run => ("run", r#" stroke-dasharray="7 5""#, 1.6),
+                PathKind::Pass => ("pass", r#" stroke-dasharray="1 5" stroke-linecap="round""#, 3.0),
+                PathKind::Serve => ("serve", r#" stroke-dasharray="11 4 2 4""#, 1.6),
+            };
+            let _ = write!(
+                svg,
+                r##"<polyline class="path {word}" points="{}" fill="none" stroke="currentColor" stroke-width="{width}"{dashes} stroke-linejoin="round"/>"##,
+                points.join(" "),
+            );
+            if let [.., from, to] = path.points.as_slice() {
+                arrow_head(svg, sheet.place(*from), sheet.place(*to));
+            }
+        }
+    }
+
+    fn draw_markers(&self, sheet: &Sheet, svg: &mut String) {
+        for marker in &self.markers {
+            let (x, y) = sheet.place(marker.at);
+            let (fill, ink) = marker.colour.map_or(("none", "currentColor"), paint);
+            let _ = write!(
+                svg,
+                r#"<g class="marker"><circle cx="{x:.1}" cy="{y:.1}" r="{MARKER}" fill="{fill}" stroke="currentColor"/>"#,
+            );
+            if let Some(colour) = marker.colour {
+                let _ = write!(
+                    svg,
+                    r#"<text x="{x:.1}" y="{:.1}" font-size="9" font-weight="700" text-anchor="middle" fill="{ink}">{}</text>"#,
+                    y + 3.2,
+                    letter(colour),
+                );
+            }
+            if let Some(name) = &marker.name {
+                let _ = write!(svg, "<title>{name}</title>");
+            }
+            svg.push_str("</g>");
+        }
+    }
+
+    fn draw_people(&self, sheet: &Sheet, svg: &mut String) {
+        for person in &self.people {
+            let (x, y) = sheet.place(person.at);
+            let (word, shape) = match person.role {
+                Role::Player => ("player", format!("M{:.1} {:.1}l8 15h-16z", x, y - 9.0)),
+                Role::Server => ("server", format!("M{:.1} {:.1}h14v14h-14z", x - 7.0, y - 7.0)),
+            };
+            let _ = write!(
+                svg,
+                r#"<g class="{word}"><path d="{shape}" fill="currentColor"/><text x="{:.1}" y="{:.1}" font-size="11" fill="currentColor">{}</text></g>"#,
+                x + 11.0,
+                y + 12.0,
+                person.name,
+            );
+        }
+    }
+
+    /// The order of the points of every path; a point that is reached more than once carries all its numbers.
+    fn draw_order(&self, sheet: &Sheet, svg: &mut String) {
+        let mut numbers: BTreeMap<(i64, i64), (Point, Vec<usize>)> = BTreeMap::new();
+        let mut next = 1;
+        for path in &self.paths {
+            for point in &path.points {
+                let key = ((point.x * 100.0).round() as i64, (point.y * 100.0).round() as i64);
+                numbers.entry(key).or_insert((*point, Vec::new())).1.push(next);
+                next += 1;
+            }
+        }
+        for (point, order) in numbers.values() {
+            let (x, y) = sheet.place(*point);
+            let order: Vec<String> = order.iter().map(usize::to_string).collect();
+            let _ = write!(
+                svg,
+                r#"<text class="order" x="{:.1}" y="{:.1}" font-size="10" text-anchor="end" fill="currentColor">{}</text>"#,
+                x - 10.0,
+                y - 6.0,
+                order.join(" · "),
+            );
+        }
+    }
+}
+
+/// Where the floor lies on the sheet.
+struct Sheet {
+    low: Point,
+    metre: f64,
+    width: f64,
+    height: f64,
+}
+
+impl Sheet {
+    fn around(layout: &Layout) -> Sheet {
+        let (low, _) = layout.bounds();
+        let floor = layout.footprint();
+        let metre = (FLOOR / floor.width.0.max(floor.depth.0).max(1.0)).min(LARGEST_METRE);
+        Sheet {
+            low,
+            metre,
+            width: floor.width.0 * metre + 2.0 * EDGE,
+            height: floor.depth.0 * metre + 2.0 * EDGE,
+        }
+    }
+
+    fn place(&self, at: Point) -> (f64, f64) {
+        (EDGE + (at.x - self.low.x) * self.metre, self.height - EDGE - (at.y - self.low.y) * self.metre)
+    }
+
+    fn open(&self, svg: &mut String) {
+        let _ = write!(
+            svg,
+            r##"<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {w:.0} {h:.0}" role="img" class="floor">"##,
+            w = self.width.max(MIN_SHEET),
+            h = self.height + BAR,
+        );
+    }
+
+    /// The metre bar, and which way is ahead.
+    fn close(&self, svg: &mut String) {
+        let metres = [10.0, 5.0, 2.0, 1.0].into_iter().find(|m| m * self.metre <= 110.0).unwrap_or(1.0);
+        let (left, right, y) = (12.0, 12.0 + metres * self.metre, self.height + BAR - 10.0);
+        let _ = write!(
+            svg,
+            r#"<g class="scale" stroke="currentColor" fill="currentColor"><path d="M{left} {a:.1}V{y:.1}H{right:.1}V{a:.1}" fill="none"/><text x="{t:.1}" y="{y:.1}" font-size="11" stroke="none">{metres} m</text><path d="M{x:.1} {y:.1}v-18m-4 5l4 -6l4 6" fill="none"/></g></svg>"#,
+            a = y - 6.0,
+            t = right + 6.0,
+            x = self.width.max(MIN_SHEET) - 14.0,
+        );
+    }
+}
+
+/// Height of the strip that holds the metre bar.
+const BAR: f64 = 14.0;
+/// A narrow layout still needs room for the metre bar.
+const MIN_SHEET: f64 = 170.0;
+
+/// A head at the end of a path, held off the marker that stands there.
+fn arrow_head(svg: &mut String, from: (f64, f64), to: (f64, f64)) {
+    let (dx, dy) = (to.0 - from.0, to.1 - from.1);
+    let long = dx.hypot(dy);
+    if long < MARKER {
+        return;
+    }
+    let (dx, dy) = (dx / long, dy / long);
+    let (tip_x, tip_y) = (to.0 - dx * (MARKER + 2.0), to.1 - dy * (MARKER + 2.0));
+    let (back_x, back_y) = (tip_x - dx * 10.0, tip_y - dy * 10.0);
+    let _ = write!(
+        svg,
+        r#"<path d="M{tip_x:.1} {tip_y:.1}L{:.1} {:.1}L{:.1} {:.1}z" fill="currentColor"/>"#,
+        back_x - dy * 4.0,
+        back_y + dx * 4.0,
+        back_x + dy * 4.0,
+        back_y - dx * 4.0,
+    );
+}
+
+fn letter(colour: Colour) -> &'static str {
+    match colour {
+        Colour::White => "W",
+        Colour::Yellow => "Y",
+        Colour::Orange => "O",
+        Colour::Red => "R",
+        Colour::Blue => "B",
+        Colour::Green => "G",
+        Colour::Black => "K",
+        Colour::Pink => "P",
+    }
+}
+
+/// Fill of a marker and the ink of its letter.
+fn paint(colour: Colour) -> (&'static str, &'static str) {
+    match colour {
+        Colour::White => ("#ffffff", "#26282b"),
+        Colour::Yellow => ("#f2d545", "#26282b"),
+        Colour::Orange => ("#e8873a", "#26282b"),
+        Colour::Red => ("#b8382f", "#ffffff"),
+        Colour::Blue => ("#2b5797", "#ffffff"),
+        Colour::Green => ("#2f7a4d", "#ffffff"),
+        Colour::Black => ("#26282b", "#ffffff"),
+        Colour::Pink => ("#e7a6bd", "#26282b"),
+    }
+}

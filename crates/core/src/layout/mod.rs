@@ -1,0 +1,180 @@
+//! Layouts: what stands on the floor?
+//!
+//! A coach says a layout as a walk: "a marker here, four paces on, then six markers a pace apart". Jogo keeps exactly
+//! that text and computes the rest: [`notation`] reads it, [`walk`] walks it, [`measure`] measures what stands there,
+//! and [`draw`] draws it to scale. `docs/notation.md` explains the notation to coaches.
+//!
+//! ```
+//! use jogo_core::layout::Layout;
+//! use jogo_core::units::Pace;
+//!
+//! let weave = Layout::read("mark A red; walk 4; line 6 W every 1; walk 4; mark B red", Pace::default()).unwrap();
+//! assert_eq!(weave.markers.len(), 8);
+//! assert_eq!(weave.footprint().depth.0, 9.75); // 13 paces of 0.75 m
+//!
+//! let faults = Layout::read("mark A\nwlak 3", Pace::default()).unwrap_err();
+//! assert_eq!(faults[0].to_string(), "line 2, column 1: expected a statement: did you mean `walk`?");
+//! ```
+
+pub mod draw;
+mod fault;
+pub mod measure;
+pub mod notation;
+pub mod walk;
+
+pub use fault::Fault;
+
+use serde::{Deserialize, Serialize};
+
+use crate::units::{Metres, Pace};
+
+/// The longest layout text that is read, in bytes. The longest in the library has under 500.
+pub const LONGEST_TEXT: usize = 100_000;
+
+/// A colour of a marker.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+#[allow(missing_docs)]
+pub enum Colour {
+    White,
+    Yellow,
+    Orange,
+    Red,
+    Blue,
+    Green,
+    Black,
+    Pink,
+}
+
+impl Colour {
+    /// All colours that the notation knows, with their words.
+    pub const ALL: [(&'static str, Colour); 8] = [
+        ("white", Colour::White),
+        ("yellow", Colour::Yellow),
+        ("orange", Colour::Orange),
+        ("red", Colour::Red),
+        ("blue", Colour::Blue),
+        ("green", Colour::Green),
+        ("black", Colour::Black),
+        ("pink", Colour::Pink),
+    ];
+
+    /// The colour's word.
+    pub fn word(self) -> &'static str {
+        Colour::ALL[self as usize].0
+    }
+}
+
+/// A place on the floor: `x` to the right, `y` ahead, from where the walker started.
+#[derive(Clone, Copy, Debug, Default, PartialEq)]
+pub struct Point {
+    /// Metres to the right.
+    pub x: f64,
+    /// Metres ahead.
+    pub y: f64,
+}
+
+impl Point {
+    /// How far it is to another place.
+    pub fn distance(self, to: Point) -> Metres {
+        Metres((to.x - self.x).hypot(to.y - self.y))
+    }
+}
+
+/// A marker on the floor.
+#[derive(Clone, Debug, PartialEq)]
+pub struct Marker {
+    /// Its name, if the text gives it one.
+    pub name: Option<String>,
+    /// Its colour; any colour will do if the text names none.
+    pub colour: Option<Colour>,
+    /// Where it stands.
+    pub at: Point,
+}
+
+/// What someone on the floor is there for.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum Role {
+    /// Works with the ball.
+    Player,
+    /// Serves the ball.
+    Server,
+}
+
+/// Someone who stands on the floor when the drill begins.
+#[derive(Clone, Debug, PartialEq)]
+pub struct Person {
+    /// What for.
+    pub role: Role,
+    /// Under which name paths speak of them.
+    pub name: String,
+    /// Where.
+    pub at: Point,
+}
+
+/// How something moves along a path.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum PathKind {
+    /// A player with the ball.
+    Dribble,
+    /// A player without the ball.
+    Run,
+    /// The ball, along the floor.
+    Pass,
+    /// The ball, from a server.
+    Serve,
+}
+
+impl PathKind {
+    /// All kinds, with their words.
+    pub const ALL: [(&'static str, PathKind); 4] = [
+        ("dribble", PathKind::Dribble),
+        ("run", PathKind::Run),
+        ("pass", PathKind::Pass),
+        ("serve", PathKind::Serve),
+    ];
+}
+
+/// A movement along named points.
+#[derive(Clone, Debug, PartialEq)]
+pub struct Path {
+    /// What moves.
+    pub kind: PathKind,
+    /// Through which places, at least two.
+    pub points: Vec<Point>,
+    /// How often per repetition.
+    pub times: u32,
+}
+
+/// What stands and moves on the floor, in metres.
+#[derive(Clone, Debug, Default, PartialEq)]
+pub struct Layout {
+    /// Markers, in the order in which they are laid.
+    pub markers: Vec<Marker>,
+    /// Players and servers.
+    pub people: Vec<Person>,
+    /// Movements.
+    pub paths: Vec<Path>,
+}
+
+impl Layout {
+    /// Reads a layout text.
+    ///
+    /// Errs with every fault of the text at once, in the order of their places. Never panics, and ends after at most
+    /// 2,000 statements and 500 markers.
+    pub fn read(text: &str, pace: Pace) -> Result<Layout, Vec<Fault>> {
+        let (statements, mut faults) = notation::parse(text);
+        let (layout, walk_faults) = walk::walk(&statements, pace);
+        faults.extend(walk_faults);
+        if faults.is_empty() {
+            return Ok(layout);
+        }
+        faults.sort_by_key(|fault| (fault.line, fault.column));
+        Err(faults)
+    }
+}

@@ -1,0 +1,43 @@
+//! The rules and the arithmetic of Jogo.
+//!
+//! Nothing here reads a file, a clock or a database, and the only randomness is a seed that the caller passes in:
+//! the same input gives the same answer, always. Each module is one noun of the work:
+//!
+//! | question | module |
+//! |---|---|
+//! | how long is a pace, a minute, a share? | [`units`] |
+//! | which age, ball, minutes? | [`band`] |
+//! | what is learned, how far has it come, what does it need first? | [`skill`] |
+//! | what stands on the floor? | [`layout`] |
+//! | does it fit the hall and the squad? | [`fit`] |
+//! | how long, how often, how many touches? | [`dose`] |
+//! | easier or harder? | [`levers`] |
+//! | what is a drill? | [`drill`] |
+//! | on which evenings? | [`calendar`] |
+//! | what is wished for, in which weeks? | [`curriculum`] |
+//! | what comes when? | [`plan`] |
+//! | who is in the squad? | [`roster`] |
+//! | what really happened? | [`delivery`] |
+//! | what is measured, and how? | [`tests`] |
+//! | which level is that? | [`levels`], [`standards`] |
+//! | what is wrong with what was entered? | [`input`] |
+//! | what could have happened? | [`simulate`] |
+
+pub mod band;
+pub mod calendar;
+pub mod curriculum;
+pub mod delivery;
+pub mod dose;
+pub mod drill;
+pub mod fit;
+pub mod input;
+pub mod layout;
+pub mod levels;
+pub mod levers;
+pub mod plan;
+pub mod roster;
+pub mod simulate;
+pub mod skill;
+pub mod standards;
+pub mod tests;
+pub mod units;

@@ -1,0 +1,57 @@
+//! Stitches: every exposure of a skill in a plan, in order.
+
+use serde::Serialize;
+
+use super::{Plan, Problem};
+use crate::skill::{SkillId, Stage};
+use crate::units::Minutes;
+
+/// One exposure of a skill.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Stitch {
+    /// Which skill.
+    pub skill: SkillId,
+    /// In which session, from 0.
+    pub session: usize,
+    /// In which block of it, from 0.
+    pub block: usize,
+    /// At which stage.
+    pub stage: Stage,
+    /// How long.
+    pub minutes: Minutes,
+    /// Which exposure of this stage it is, from 1.
+    pub nth: u32,
+    /// How many the stage needs.
+    pub of: u32,
+    /// Whether the skill is met for the first time.
+    pub first: bool,
+}
+
+/// All exposures of a plan, by session and block.
+pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
+    let mut count = vec![[0; 4]; problem.skills.len()];
+    let mut all = Vec::new();
+    for (session, blocks) in plan.sessions.iter().enumerate() {
+        for (block, laid) in blocks.iter().enumerate() {
+            let Some(variant) = problem.variant(&laid.variant) else { continue };
+            for id in &variant.skills {
+                let Some(skill) = problem.skill_index(id) else { continue };
+                let first = problem.skills[skill].present.is_none() && count[skill] == [0; 4];
+                let nth = &mut count[skill][variant.stage.index()];
+                *nth += 1;
+                all.push(Stitch {
+                    skill: id.clone(),
+                    session,
+                    block,
+                    stage: variant.stage,
+                    minutes: laid.minutes,
+                    nth: *nth,
+                    of: problem.approach.needed(variant.stage),
+                    first,
+                });
+            }
+        }
+    }
+    all
+}

@@ -1,0 +1,315 @@
+//! The roster: who is in the squad?
+//!
+//! Reads a squad list from a CSV file (RFC 4180; commas or semicolons) with the columns *name*, *birth month* and
+//! *strong foot*. Every row answers for itself: a player, or what is wrong with it.
+//!
+//! ```
+//! use jogo_core::roster::read;
+//! use jiff::civil::date;
+//!
+//! let rows = read(b"name,birth month,strong foot\nUna Brae,2023-04,left\nOlo,2023-13,left\n", date(2031, 10, 1)).unwrap();
+//! assert_eq!(rows[0].player.as_ref().unwrap().name, "Una Brae");
+//! assert_eq!(rows[1].errors, ["birth month: there is no month 13: write it as 2023-04"]);
+//! ```
+
+use std::collections::BTreeMap;
+use std::fmt;
+use std::str::FromStr;
+
+use jiff::civil::Date;
+use serde::{Deserialize, Serialize};
+
+use crate::input::short_text;
+use crate::skill::Side;
+
+/// The most players that one file may hold.
+pub const MOST_PLAYERS: usize = 60;
+/// The largest file that is read, in bytes.
+pub const LARGEST_FILE: usize = 200_000;
+/// The longest display name, in characters.
+pub const LONGEST_NAME: usize = 40;
+
+/// Month and year of birth: no more is kept.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize)]
+#[serde(try_from = "String", into = "String")]
+pub struct BirthMonth {
+    year: i16,
+    month: i8,
+}
+
+impl FromStr for BirthMonth {
+    type Err = String;
+
+    /// Reads `2023-04` or `04/2023`.
+    fn from_str(text: &str) -> Result<BirthMonth, String> {
+        const MEND: &str = "write it as 2023-04";
+        let parts: Vec<&str> = text.trim().split(['-', '/', '.']).collect();
+        let (year, month) = match parts.as_slice() {
+            [year, month] if year.len() == 4 => (*year, *month),
+            [month, year] if year.len() == 4 => (*year, *month),
+            _ => return Err(format!("`{}` is no month: {MEND}", shown(text))),
+        };
+        let (Ok(year), Ok(month)) = (year.parse::<i16>(), month.parse::<i8>()) else {
+            return Err(format!("`{}` is no month: {MEND}", shown(text)));
+        };
+        if !(1..=12).contains(&month) {
+            return Err(format!("there is no month {month}: {MEND}"));
+        }
+        Ok(BirthMonth { year, month })
+    }
+}
+
+impl BirthMonth {
+    /// The month of a day.
+    pub fn of(day: Date) -> BirthMonth {
+        BirthMonth { year: day.year(), month: day.month() }
+    }
+
+    /// Checks that a child born then can be in a squad on a day: 3 to 20 years old.
+    pub fn plausible(self, on: Date) -> Result<BirthMonth, String> {
+        let months = (i32::from(on.year()) - i32::from(self.year)) * 12 + i32::from(on.month())
+            - i32::from(self.month);
+        match months {
+            ..0 => Err(format!("{self} has not come yet: check the year")),
+            0..36 => Err(format!("born {self}, under 3 years old: check the year")),
+            36..252 => Ok(self),
+            _ => Err(format!("born {self}, over 20 years old: check the year")),
+        }
+    }
+}
+
+impl fmt::Display for BirthMonth {
+    fn fmt(&self, f: &mut fmt::Formatter<'_>) -> fmt::Result {
+        write!(f, "{:04}-{:02}", self.year, self.month)
+    }
+}
+
+impl TryFrom<String> for BirthMonth {
+    type Error = String;
+    fn try_from(text: String) -> Result<BirthMonth, String> {
+        text.parse()
+    }
+}
+
+impl From<BirthMonth> for String {
+    fn from(month: BirthMonth) -> String {
+        month.to_string()
+    }
+}
+
+/// A child in a squad: the least that serves.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct NewPlayer {
+    /// Display name.
+    pub name: String,
+    /// Month of birth, as `2023-04`.
+    #[cfg_attr(feature = "openapi", schema(value_type = String))]
+    pub birth_month: BirthMonth,
+    /// Strong foot.
+    pub strong_foot: Side,
+}
+
+/// One row of the file.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Row {
+    /// Line in the file, from 1.
+    pub line: u64,
+    /// What the row says, as written, for people to recognise it.
+    pub written: String,
+    /// The player, if nothing is wrong.
+    pub player: Option<NewPlayer>,
+    /// What is wrong, with the mend.
+    pub errors: Vec<String>,
+}
+
+/// Why a file could not be read at all.
+#[derive(Clone, Debug, PartialEq, Eq, thiserror::Error)]
+#[allow(missing_docs)]
+pub enum RosterError {
+    #[error("the file has {0} bytes, and a squad list at most {LARGEST_FILE}: send the list of one squad")]
+    Large(usize),
+    #[error(
+        "the file is not written in UTF-8 (first at line {line}): save it as “CSV UTF-8” and send it again"
+    )]
+    Encoding { line: usize },
+    #[error("the first line has no column “{0}”: name the columns name, birth month, strong foot")]
+    Column(&'static str),
+    #[error("the file has more than {MOST_PLAYERS} rows: a squad list has at most {MOST_PLAYERS} players")]
+    Rows,
+    #[error("the file has no rows below its first line: write one row for each player")]
+    Empty,
+    #[error("line {line} cannot be split into columns: check its quotation marks")]
+    Csv { line: u64 },
+}
+
+/// Reads a squad list. Rows with nothing in them are passed over.
+///
+/// `today` is the day against which ages are held to be possible.
+pub fn read(file: &[u8], today: Date) -> Result<Vec<Row>, RosterError> {
+    if file.len() > LARGEST_FILE {
+        return Err(RosterError::Large(file.len()));
+    }
+    let text = utf8(file)?;
+    let first = text.lines().next().unwrap_or_default();
+    let delimiter = if first.matches(';').count() > first.matches(',').count() { b';' } else { b',' };
+    let mut reader = csv::ReaderBuilder::new()
+        .delimiter(delimiter)
+        .flexible(true)
+        .trim(csv::Trim::All)
+        .from_reader(text.as_bytes());
+    let head: Vec<String> = reader.headers().map_err(csv_error)?.iter().map(heading).collect();
+    let column = |name: &'static str| head.iter().position(|h| h == name).ok_or(RosterError::Column(name));
+    let columns = [column("name")?, column("birth month")?, column("strong foot")?];
+    let mut rows: Vec<Row> = Vec::new();
+    for record in reader.records() {
+        let record = record.map_err(csv_error)?;
+        if record.iter().all(str::is_empty) {
+            continue;
+        }
+        if rows.len() == MOST_PLAYERS {
+            return Err(RosterError::Rows);
+        }
+        let line = record.position().map_or(0, csv::Position::line);
+        rows.push(row(line, columns.map(|c| record.get(c).unwrap_or_default()), today));
+    }
+    note_twins(&mut rows);
+    if rows.is_empty() { Err(RosterError::Empty) } else { Ok(rows) }
+}
+
+fn utf8(file: &[u8]) -> Result<&str, RosterError> {
+    let file = file.strip_prefix(b"\xEF\xBB\xBF").unwrap_or(file);
+    let line_at = |at: usize| file[..at].iter().filter(|b| **b == b'\n').count() + 1;
+    match std::str::from_utf8(file) {
+        // Text of two bytes a letter may pass for UTF-8, but then every other byte is zero.
+        Ok(text) => match text.find('\0') {
+            Some(at) => Err(RosterError::Encoding { line: line_at(at) }),
+            None => Ok(text),
+        },
+        Err(error) => Err(RosterError::Encoding { line: line_at(error.valid_up_to()) }),
+    }
+}
+
+fn csv_error(error: csv::Error) -> RosterError {
+    RosterError::Csv { line: error.position().map_or(1, csv::Position::line) }
+}
+
+fn heading(head: &str) -> String {
+    let head = head.to_lowercase().replace(['_', '-'], " ");
+    match head.as_str() {
+        "player" | "display name" => "name".into(),
+        "born" | "birthmonth" | "month of birth" => "birth month".into(),
+        "foot" | "strongfoot" => "strong foot".into(),
+        _ => head,
+    }
+}
+
+fn row(line: u64, [name, birth, foot]: [&str; 3], today: Date) -> Row {
+    let mut errors = Vec::new();
+    let mut noted = |what: &str, error: String| errors.push(format!("{what}: {error}"));
+    let name_read = short_text(name, LONGEST_NAME).map_err(|e| noted("name", e)).ok();
+    let birth_read = birth
+        .parse()
+        .and_then(|month: BirthMonth| month.plausible(today))
+        .map_err(|e| noted("birth month", e))
+        .ok();
+    let foot_read = match foot.to_lowercase().as_str() {
+        "left" | "l" => Some(Side::Left),
+        "right" | "r" => Some(Side::Right),
+        _ => {
+            noted("strong foot", format!("`{}` is neither left nor right", shown(foot)));
+            None
+        }
+    };
+    let player = match (name_read, birth_read, foot_read) {
+        (Some(name), Some(birth_month), Some(strong_foot)) => {
+            Some(NewPlayer { name, birth_month, strong_foot })
+        }
+        _ => None,
+    };
+    Row { line, written: [name, birth, foot].map(shown).join(" · "), player, errors }
+}
+
+/// Two rows of one name cannot be told apart beside the pitch: the later one is asked for an initial.
+fn note_twins(rows: &mut [Row]) {
+    let mut seen: BTreeMap<String, u64> = BTreeMap::new();
+    for row in rows {
+        let Some(name) = row.player.as_ref().map(|p| p.name.to_lowercase()) else { continue };
+        match seen.get(&name) {
+            Some(line) => {
+                row.errors.push(format!(
+                    "name: already stands in line {line}: add an initial, or take one row out"
+                ));
+                row.player = None;
+            }
+            None => {
+                seen.insert(name, row.line);
+            }
+        }
+    }
+}
+
+fn shown(text: &str) -> String {
+    let mut shown: String = text.chars().filter(|c| !c.is_control()).take(40).collect();
+    if text.chars().count() > 40 {
+        shown.push('…');
+    }
+    shown
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use jiff::civil::date;
+    use proptest::prelude::*;
+    use rstest::rstest;
+
+    const TODAY: Date = date(2031, 10, 1);
+    const HEAD: &str = "name,birth month,strong foot\n";
+
+    #[rstest]
+    #[case::other_alphabet(b"name,birth month,strong foot\nJ\xf8rn,2023-01,left\n".to_vec(), RosterError::Encoding { line: 2 })]
+    #[case::two_bytes_a_letter("name".encode_utf16().flat_map(u16::to_le_bytes).collect(), RosterError::Encoding { line: 1 })]
+    #[case::no_such_column(b"name,strong foot\nA,left\n".to_vec(), RosterError::Column("birth month"))]
+    #[case::only_a_head(HEAD.as_bytes().to_vec(), RosterError::Empty)]
+    #[case::nothing(Vec::new(), RosterError::Column("name"))]
+    #[case::a_town(format!("{HEAD}{}", "A,2023-01,left\n".repeat(10_000)).into_bytes(), RosterError::Rows)]
+    #[case::a_country(vec![b'a'; 200_001], RosterError::Large(200_001))]
+    fn a_file_that_cannot_be_read_says_why(#[case] file: Vec<u8>, #[case] error: RosterError) {
+        assert_eq!(read(&file, TODAY), Err(error));
+    }
+
+    #[rstest]
+    #[case::as_asked("Una,2023-04,left", &[])]
+    #[case::turned_month("Una,04/2023,R", &[])]
+    #[case::no_name(",2023-04,left", &["name: is empty: write something here"])]
+    #[case::month_thirteen("Una,2023-13,left", &["birth month: there is no month 13: write it as 2023-04"])]
+    #[case::in_words("Una,April,left", &["birth month: `April` is no month: write it as 2023-04"])]
+    #[case::not_born("Una,2031-11,left", &["birth month: 2031-11 has not come yet: check the year"])]
+    #[case::grown_up("Una,2001-04,left", &["birth month: born 2001-04, over 20 years old: check the year"])]
+    #[case::both_wrong("Una,,both", &["birth month: `` is no month: write it as 2023-04", "strong foot: `both` is neither left nor right"])]
+    fn a_row_answers_for_itself(#[case] line: &str, #[case] errors: &[&str]) {
+        let rows = read(format!("{HEAD}{line}\n").as_bytes(), TODAY).unwrap();
+        assert_eq!(rows[0].errors, errors);
+        assert_eq!(rows[0].player.is_some(), errors.is_empty());
+    }
+
+    #[test]
+    fn semicolons_quotes_a_mark_at_the_start_and_twins() {
+        let file = "\u{feff}Name;Born;Foot\n\"Brae; Una\";2023-04;left\n\nbrae; una;2023-04;left\nOlo;2023-05;right\nOLO;2023-06;left\n";
+        let rows = read(file.as_bytes(), TODAY).unwrap();
+        assert_eq!(rows[0].player.as_ref().unwrap().name, "Brae; Una");
+        assert_eq!(rows[3].line, 6);
+        assert_eq!(rows[3].errors, ["name: already stands in line 5: add an initial, or take one row out"]);
+    }
+
+    proptest! {
+        #[test]
+        fn any_bytes_are_read_or_refused(bytes in proptest::collection::vec(any::<u8>(), 0..400)) {
+            let _ = read(&bytes, TODAY);
+            let _ = read(&[HEAD.as_bytes(), &bytes].concat(), TODAY);
+        }
+    }
+}

@@ -1,0 +1,55 @@
+//! The demo academy's library, read from the files that ship with Jogo.
+#![allow(dead_code, reason = "each test file uses a part of it")]
+
+use std::path::PathBuf;
+
+use jogo_core::band::Band;
+use jogo_core::curriculum::Curriculum;
+use jogo_core::drill::Drill;
+use jogo_core::plan::Problem;
+use jogo_core::skill::Skill;
+use jogo_core::standards::Standard;
+use jogo_core::tests::Test;
+use serde::de::DeserializeOwned;
+
+fn folder() -> PathBuf {
+    PathBuf::from(env!("CARGO_MANIFEST_DIR")).join("../../demo")
+}
+
+fn read<T: DeserializeOwned>(file: &str) -> T {
+    let text = std::fs::read_to_string(folder().join(file)).unwrap();
+    serde_json::from_str(&text).unwrap_or_else(|error| panic!("{file}: {error}"))
+}
+
+pub fn band() -> Band {
+    read::<Vec<Band>>("bands.json").remove(0)
+}
+
+pub fn skills() -> Vec<Skill> {
+    read("skills.json")
+}
+
+pub fn tests() -> Vec<Test> {
+    read("tests.json")
+}
+
+pub fn standards() -> Vec<Standard> {
+    read("standards.json")
+}
+
+pub fn curriculum() -> Curriculum {
+    read("curriculum.json")
+}
+
+pub fn drills() -> Vec<Drill> {
+    let mut files: Vec<String> = std::fs::read_dir(folder().join("drills"))
+        .unwrap()
+        .map(|entry| format!("drills/{}", entry.unwrap().file_name().to_str().unwrap()))
+        .collect();
+    files.sort();
+    files.iter().map(|file| read(file)).collect()
+}
+
+pub fn problem() -> Problem {
+    curriculum().problem(&band(), &skills(), &drills()).unwrap()
+}
