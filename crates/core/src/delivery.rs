@@ -4,8 +4,13 @@
 //! an entry with an id made on the device, entries may arrive in any order and any number of times, and the latest one
 //! counts.
 
+use std::collections::BTreeMap;
+
+use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
+use crate::edition::Edition;
+use crate::plan::Problem;
 use crate::units::Minutes;
 
 /// What became of a block.
@@ -39,4 +44,52 @@ impl Outcome {
             Outcome::Skipped => Minutes(0),
         }
     }
+}
+
+/// What was last said of each block: by session and block, both from 0.
+pub type Said = BTreeMap<(usize, usize), (Outcome, Option<Minutes>)>;
+
+/// One week of one team, planned against delivered.
+#[derive(Clone, Debug, Default, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct WeekTally {
+    /// Week of the curriculum, from 1.
+    pub week: u32,
+    /// Minutes that the plan gives to each strand, in the order of the strands.
+    pub planned: [f64; 4],
+    /// Minutes that were delivered.
+    pub delivered: [f64; 4],
+    /// Sessions of the week.
+    pub sessions: u32,
+    /// Sessions that are over and of which nothing was said.
+    pub logs_missing: u32,
+    /// Whether the whole week lies ahead.
+    pub ahead: bool,
+}
+
+/// Planned against delivered, week by week, as known on a day. Nobody is asked for the log of that day yet.
+pub fn tally(edition: &Edition, problem: &Problem, said: &Said, today: Date) -> Vec<WeekTally> {
+    let mut weeks: BTreeMap<u32, WeekTally> = BTreeMap::new();
+    for (session, (blocks, wish)) in edition.plan.sessions.iter().zip(&problem.sessions).enumerate() {
+        let week = weeks.entry(wish.week).or_insert_with(|| WeekTally {
+            week: wish.week,
+            ahead: true,
+            ..WeekTally::default()
+        });
+        week.sessions += 1;
+        week.ahead &= wish.date > today;
+        let mut silent = true;
+        for (i, block) in blocks.iter().enumerate() {
+            let outcome = said.get(&(session, i));
+            silent &= outcome.is_none();
+            let delivered =
+                outcome.map_or(Minutes(0), |(outcome, said)| outcome.delivered(block.minutes, *said));
+            for (strand, share) in problem.variant(&block.variant).into_iter().flat_map(|v| &v.strands) {
+                week.planned[strand.index()] += f64::from(block.minutes.0) * share.0;
+                week.delivered[strand.index()] += f64::from(delivered.0) * share.0;
+            }
+        }
+        week.logs_missing += u32::from(silent && wish.date < today);
+    }
+    weeks.into_values().collect()
 }

@@ -95,10 +95,19 @@ impl Dose {
         }
     }
 
-    fn rest(&self) -> Seconds {
+    /// Rest between two bouts.
+    pub fn rest(&self) -> Seconds {
         match *self {
             Dose::Timed { rest, .. } | Dose::Reps { rest, .. } => rest,
             Dose::Tries { .. } => Seconds(0.0),
+        }
+    }
+
+    /// How the feet share the work.
+    pub fn sides(&self) -> SideRule {
+        match *self {
+            Dose::Timed { sides, .. } | Dose::Reps { sides, .. } => sides,
+            Dose::Tries { .. } => SideRule::Each,
         }
     }
 

@@ -16,6 +16,8 @@
 //! | on which evenings? | [`calendar`] |
 //! | what is wished for, in which weeks? | [`curriculum`] |
 //! | what comes when? | [`plan`] |
+//! | what is published, in one piece? | [`edition`] |
+//! | in which order tonight, with which kit? | [`evening`] |
 //! | who is in the squad? | [`roster`] |
 //! | what really happened? | [`delivery`] |
 //! | what is measured, and how? | [`tests`] |
@@ -29,6 +31,8 @@ pub mod curriculum;
 pub mod delivery;
 pub mod dose;
 pub mod drill;
+pub mod edition;
+pub mod evening;
 pub mod fit;
 pub mod input;
 pub mod layout;

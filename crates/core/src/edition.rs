@@ -1,0 +1,45 @@
+//! Editions: a curriculum with everything that it shows, in one piece.
+//!
+//! A draft is put together from the living library; a published edition keeps the copy it was published with.
+
+use serde::{Deserialize, Serialize};
+
+use crate::band::Band;
+use crate::curriculum::Curriculum;
+use crate::drill::Drill;
+use crate::input::InputError;
+use crate::plan::{Plan, Problem};
+use crate::skill::Skill;
+
+/// A curriculum, its plan, and the part of the library that it uses.
+#[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
+#[serde(deny_unknown_fields)]
+pub struct Edition {
+    /// The wishes.
+    pub curriculum: Curriculum,
+    /// The band.
+    pub band: Band,
+    /// Skills that may be wished for.
+    pub skills: Vec<Skill>,
+    /// Drills that may be laid.
+    pub drills: Vec<Drill>,
+    /// What comes when.
+    pub plan: Plan,
+}
+
+impl Edition {
+    /// The problem that the plan answers.
+    pub fn problem(&self) -> Result<Problem, Vec<InputError>> {
+        self.curriculum.problem(&self.band, &self.skills, &self.drills)
+    }
+
+    /// The drill of a name.
+    pub fn drill(&self, id: &str) -> Option<&Drill> {
+        self.drills.iter().find(|d| d.id == id)
+    }
+
+    /// The skill of a name.
+    pub fn skill(&self, id: &str) -> Option<&Skill> {
+        self.skills.iter().find(|s| s.id == id)
+    }
+}
