@@ -14,6 +14,9 @@ use crate::units::{Difficulty, Minutes, Share};
 /// The name by which a drill is known in files and addresses, as `weave-there-and-back`.
 pub type DrillId = String;
 
+/// No block is planned shorter than this: below it a drill is over before it has begun (an assumption).
+pub const SHORTEST_BLOCK: Minutes = Minutes(5);
+
 /// A skill that a drill serves.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
@@ -111,13 +114,13 @@ impl Drill {
         self.difficulty + Difficulty(rung.levers.points())
     }
 
-    /// The least and most minutes of a block: from half the band's sets to one and a half times, and never over the
-    /// band's longest block. Nothing if the band does not do this drill, or has no room for it.
+    /// The least and most minutes of a block: from half the band's sets to one and a half times, but never under
+    /// [`SHORTEST_BLOCK`] nor over the band's longest block. Nothing if the band does not do this drill, or has no room for it.
     pub fn minutes(&self, band: &Band, turns: u32) -> Option<(Minutes, Minutes)> {
         let dose = self.doses.get(&band.id)?;
         let block = |sets: u32| dose.with_sets(sets).block(band.explaining, turns);
-        let least = block(dose.sets().div_ceil(2).max(1));
-        let most = block((dose.sets() * 3).div_ceil(2)).min(band.longest_block);
+        let least = block(dose.sets().div_ceil(2).max(1)).max(SHORTEST_BLOCK);
+        let most = block((dose.sets() * 3).div_ceil(2)).max(least).min(band.longest_block);
         (least <= most).then_some((least, most))
     }
 

@@ -47,6 +47,42 @@ pub struct FootTouches {
     pub other: u32,
 }
 
+/// What happens in a stretch of the clock.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum PhaseKind {
+    /// Explaining and showing.
+    Explain,
+    /// Work.
+    Work,
+    /// Rest.
+    Rest,
+}
+
+/// A stretch of a block's clock.
+#[derive(Clone, Copy, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Phase {
+    /// What happens.
+    pub kind: PhaseKind,
+    /// How long.
+    #[serde(rename = "seconds")]
+    pub lasts: Seconds,
+}
+
+/// The clock of a block: explaining, then work and rest in turn, beginning and ending with work.
+fn phases(explaining: Seconds, dose: &Dose, bouts: u32) -> Vec<Phase> {
+    let mut phases = vec![Phase { kind: PhaseKind::Explain, lasts: explaining }];
+    for bout in 0..bouts {
+        if bout > 0 && dose.rest() > Seconds(0.0) {
+            phases.push(Phase { kind: PhaseKind::Rest, lasts: dose.rest() });
+        }
+        phases.push(Phase { kind: PhaseKind::Work, lasts: dose.bout() });
+    }
+    phases
+}
+
 /// A block of an evening, with all that a coach needs to run it.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
@@ -82,6 +118,8 @@ pub struct RunningBlock {
     pub rest: Seconds,
     /// Bouts, turns at the station included.
     pub bouts: u32,
+    /// The clock, stretch by stretch.
+    pub phases: Vec<Phase>,
     /// Work to rest in lowest terms.
     pub work_to_rest: Option<String>,
     /// Players at each station.
@@ -169,6 +207,7 @@ impl Edition {
             work: dose.bout(),
             rest: dose.rest(),
             bouts: dose.bouts() * turns,
+            phases: phases(explaining, &dose, dose.bouts() * turns),
             work_to_rest: dose.work_to_rest(),
             markers: markers.into_iter().map(|(colour, n)| (colour.to_owned(), n * stations)).collect(),
             footprint: layout.footprint(),

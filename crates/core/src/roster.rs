@@ -251,6 +251,16 @@ fn note_twins(rows: &mut [Row]) {
     }
 }
 
+/// Takes a name that the squad has already out of the rows that can be added.
+pub fn note_known(rows: &mut [Row], name: &str) {
+    for row in rows {
+        if row.player.as_ref().is_some_and(|p| p.name.to_lowercase() == name.to_lowercase()) {
+            row.errors.push("name: is already in this squad: add an initial, or take the row out".into());
+            row.player = None;
+        }
+    }
+}
+
 fn shown(text: &str) -> String {
     let mut shown: String = text.chars().filter(|c| !c.is_control()).take(40).collect();
     if text.chars().count() > 40 {

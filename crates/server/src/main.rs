@@ -1,1 +1,27 @@
-fn main() {}
+//! Jogo: plan, deliver and assess technical football for children.
+
+mod api;
+mod clock;
+mod commands;
+mod demo;
+mod passwords;
+mod problem;
+mod rights;
+mod shell;
+mod sign_in;
+mod state;
+
+use std::process::ExitCode;
+
+use clap::Parser;
+
+#[tokio::main]
+async fn main() -> ExitCode {
+    match commands::run(commands::Command::parse()).await {
+        Ok(()) => ExitCode::SUCCESS,
+        Err(says) => {
+            eprintln!("jogo: {says}");
+            ExitCode::FAILURE
+        }
+    }
+}

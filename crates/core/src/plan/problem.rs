@@ -128,6 +128,12 @@ impl Problem {
         self.skills.iter().position(|s| s.id == id)
     }
 
+    /// Minutes of all layout changes in a session.
+    pub fn changes_in(&self, blocks: &[Block]) -> Minutes {
+        let laid: Vec<&Variant> = blocks.iter().filter_map(|b| self.variant(&b.variant)).collect();
+        laid.windows(2).map(|pair| self.change(Some(pair[0]), pair[1])).sum()
+    }
+
     /// Minutes of the layout change before a block, after a block that stood before it.
     pub fn change(&self, before: Option<&Variant>, next: &Variant) -> Minutes {
         match before {

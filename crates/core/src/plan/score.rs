@@ -16,6 +16,9 @@ use serde::Serialize;
 use super::{Plan, Problem};
 use crate::skill::Strand;
 
+/// A skill under way that rests longer than this many days begins to be forgotten (S3).
+pub const RHYTHM_DAYS: i32 = 7;
+
 /// One part of a score.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
@@ -114,8 +117,8 @@ fn rhythm(problem: &Problem, plan: &Plan) -> Part {
                 continue;
             }
             let rested = last.map_or(0, |before| (wish.date - before).get_days());
-            if rested > 7 {
-                part.points += f64::from(rested - 7);
+            if rested > RHYTHM_DAYS {
+                part.points += f64::from(rested - RHYTHM_DAYS);
                 part.from.push(format!("{}: {rested} days before {}", skill.name, wish.date));
             }
             for variant in shown {

@@ -2,6 +2,7 @@
 
 use serde::Serialize;
 
+use super::score::RHYTHM_DAYS;
 use super::{Plan, Problem};
 use crate::skill::{SkillId, Stage};
 use crate::units::Minutes;
@@ -26,11 +27,14 @@ pub struct Stitch {
     pub of: u32,
     /// Whether the skill is met for the first time.
     pub first: bool,
+    /// Whether the skill was under way and rested too long before this exposure.
+    pub frayed: bool,
 }
 
 /// All exposures of a plan, by session and block.
 pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
     let mut count = vec![[0; 4]; problem.skills.len()];
+    let mut last: Vec<Option<usize>> = vec![None; problem.skills.len()];
     let mut all = Vec::new();
     for (session, blocks) in plan.sessions.iter().enumerate() {
         for (block, laid) in blocks.iter().enumerate() {
@@ -38,6 +42,13 @@ pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
             for id in &variant.skills {
                 let Some(skill) = problem.skill_index(id) else { continue };
                 let first = problem.skills[skill].present.is_none() && count[skill] == [0; 4];
+                let under_way = problem.skills[skill]
+                    .way()
+                    .any(|stage| count[skill][stage.index()] < problem.approach.needed(stage));
+                let rested = last[skill].map_or(0, |before| {
+                    (problem.sessions[session].date - problem.sessions[before].date).get_days()
+                });
+                last[skill] = Some(session);
                 let nth = &mut count[skill][variant.stage.index()];
                 *nth += 1;
                 all.push(Stitch {
@@ -49,6 +60,7 @@ pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
                     nth: *nth,
                     of: problem.approach.needed(variant.stage),
                     first,
+                    frayed: under_way && rested > RHYTHM_DAYS,
                 });
             }
         }

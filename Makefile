@@ -1,0 +1,53 @@
+.PHONY: demo test check shots bench queries client web release tools-web tools-browser tools-queries
+
+# Everything that a machine with Rust and Node lacks is installed by the commands themselves.
+export SQLX_OFFLINE ?= true
+export npm_config_fund = false
+export npm_config_audit = false
+
+demo: release
+	./target/release/jogo demo $(ARGS)
+
+release: web
+	cargo build --release --locked --package jogo
+
+web: web/dist/index.html
+
+web/node_modules/.package-lock.json: web/package.json web/package-lock.json
+	cd web && npm ci --no-progress
+	@touch $@
+
+web/dist/index.html: web/node_modules/.package-lock.json web/index.html web/vite.config.ts $(shell find web/src web/public -type f 2>/dev/null)
+	cd web && npm run --silent build
+
+# Renews the checked form of the queries, and the client's types from the interface that the code describes.
+queries: tools-queries
+	scripts/queries.sh
+
+client: web
+	scripts/client.sh
+
+check: tools-queries web
+	cargo fmt --all --check
+	cargo clippy --workspace --all-targets --locked -- --deny warnings
+	scripts/queries.sh --check
+	scripts/client.sh --check
+	cd web && npm run --silent types && npm run --silent lint
+	scripts/bundle.sh
+
+test: tools-browser web
+	cargo build --locked --workspace
+	cargo test --locked --workspace
+
+shots: tools-browser web
+	cargo build --locked --package jogo --package jogo-e2e
+	cargo run --locked --package jogo-e2e --bin shots -- docs/screenshots $(ARGS)
+
+bench:
+	cargo bench --locked --package jogo-core
+
+tools-queries:
+	@command -v sqlite3 >/dev/null || scripts/debian.sh sqlite3
+
+tools-browser:
+	@command -v chromium >/dev/null && command -v chromedriver >/dev/null || scripts/debian.sh chromium chromium-driver

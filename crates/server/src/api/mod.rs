@@ -1,0 +1,139 @@
+//! The HTTP interface. A handler extracts, calls and answers; what it calls stands in the core and the store.
+
+mod curricula;
+mod evenings;
+mod layouts;
+mod review;
+mod session;
+mod squad;
+mod testing;
+
+use actix_web::body::MessageBody;
+use actix_web::dev::{ServiceFactory, ServiceRequest, ServiceResponse};
+use actix_web::middleware::{Compress, DefaultHeaders, from_fn};
+use actix_web::web::{self, Data, JsonConfig, PathConfig, PayloadConfig, QueryConfig};
+use actix_web::{App, Error, HttpResponse};
+use serde::{Deserialize, Serialize};
+use utoipa::{IntoParams, OpenApi, ToSchema};
+
+use crate::problem::{self, Problem};
+use crate::sign_in::same_origin;
+use crate::state::State;
+use crate::{clock, shell};
+
+/// The whole application.
+pub fn app(
+    state: Data<State>,
+) -> App<
+    impl ServiceFactory<
+        ServiceRequest,
+        Config = (),
+        Response = ServiceResponse<impl MessageBody>,
+        Error = Error,
+        InitError = (),
+    >,
+> {
+    App::new()
+        .app_data(state)
+        .app_data(JsonConfig::default().limit(problem::LARGEST_BODY).error_handler(problem::json))
+        .app_data(PathConfig::default().error_handler(problem::path))
+        .app_data(QueryConfig::default().error_handler(problem::query))
+        .app_data(PayloadConfig::new(problem::LARGEST_BODY))
+        .wrap(Compress::default())
+        .wrap(
+            DefaultHeaders::new()
+                .add(("X-Content-Type-Options", "nosniff"))
+                .add(("Referrer-Policy", "same-origin"))
+                .add(("Cross-Origin-Opener-Policy", "same-origin"))
+                .add(("Permissions-Policy", "camera=(), microphone=(), geolocation=()")),
+        )
+        .wrap(from_fn(same_origin))
+        .service(
+            web::scope("/api/v1")
+                .wrap(DefaultHeaders::new().add(("Cache-Control", "no-store")))
+                .configure(session::routes)
+                .configure(layouts::routes)
+                .configure(curricula::routes)
+                .configure(review::routes)
+                .configure(evenings::routes)
+                .configure(squad::routes)
+                .configure(testing::routes)
+                .route("/openapi.json", web::get().to(openapi))
+                .default_service(web::to(nothing_here)),
+        )
+        .default_service(web::get().to(shell::serve))
+}
+
+async fn nothing_here() -> Result<HttpResponse, Problem> {
+    Err(Problem::not_found("page of this address"))
+}
+
+/// One page of a list.
+#[derive(Serialize, ToSchema)]
+pub struct Page<T> {
+    /// The entries.
+    pub items: Vec<T>,
+    /// Where the next page begins; nothing after the last.
+    pub next: Option<String>,
+}
+
+/// Which page of a list.
+#[derive(Deserialize, IntoParams)]
+#[into_params(parameter_in = Query)]
+pub struct Cursor {
+    /// Where the last page ended.
+    after: Option<String>,
+    /// How many entries, 1 to 200.
+    limit: Option<usize>,
+}
+
+impl Cursor {
+    /// Cuts a page out of a list whose entries have names of their own.
+    pub fn page<T>(&self, all: Vec<T>, name: impl Fn(&T) -> String) -> Page<T> {
+        let limit = self.limit.unwrap_or(100).clamp(1, 200);
+        let from = match &self.after {
+            Some(after) => all.iter().position(|item| name(item) == *after).map_or(all.len(), |at| at + 1),
+            None => 0,
+        };
+        let more = all.len() > from + limit;
+        let items: Vec<T> = all.into_iter().skip(from).take(limit).collect();
+        let next = items.last().filter(|_| more).map(name);
+        Page { items, next }
+    }
+}
+
+#[derive(OpenApi)]
+#[openapi(
+    info(title = "Jogo", description = "Plan, deliver and assess technical football for children."),
+    servers((url = "/api/v1")),
+    paths(
+        session::show, session::create, session::end, session::samples,
+        layouts::read,
+        curricula::list, curricula::show, curricula::change, curricula::solve_again, curricula::evening, curricula::publish,
+        review::delivery, review::levels,
+        evenings::list, evenings::show, evenings::say,
+        squad::show, squad::preview, squad::add,
+        testing::sheet, testing::say,
+    ),
+    components(schemas(Problem))
+)]
+struct Description;
+
+/// The description of the interface, as OpenAPI in JSON.
+pub fn openapi_json() -> serde_json::Result<String> {
+    Description::openapi().to_pretty_json()
+}
+
+async fn openapi() -> Result<HttpResponse, Problem> {
+    let json = openapi_json().map_err(|e| Problem::internal(&e))?;
+    Ok(HttpResponse::Ok().content_type("application/json").body(json))
+}
+
+/// A time that a device says: not later than now, give or take a day of wrong clock.
+fn said_at(said: &str, clock: &clock::Clock) -> Result<jiff::Timestamp, String> {
+    use jiff::ToSpan;
+    let at: jiff::Timestamp =
+        said.parse().map_err(|_| format!("`{said}` is no time: write it as 2031-02-10T18:30:00Z"))?;
+    let latest = clock.now().max(jiff::Timestamp::now()) + 24.hours();
+    if at > latest { Err(format!("{said} lies ahead: set the clock of the device")) } else { Ok(at) }
+}

@@ -1,0 +1,133 @@
+//! Signing in and out.
+
+use actix_web::web::{Data, Json, ServiceConfig, get, resource};
+use actix_web::{HttpRequest, HttpResponse};
+use jogo_store::people::{Person, Role};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::demo;
+use crate::problem::{Answer, Problem};
+use crate::sign_in::{self, SignedIn};
+use crate::state::State;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .service(
+            resource("/session")
+                .route(get().to(show))
+                .route(actix_web::web::post().to(create))
+                .route(actix_web::web::delete().to(end)),
+        )
+        .route("/samples", get().to(samples));
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(super) struct Credentials {
+    login: String,
+    password: String,
+}
+
+/// Who is signed in, and what they begin with.
+#[derive(Serialize, ToSchema)]
+pub(super) struct Session {
+    name: String,
+    role: RoleView,
+    academy: String,
+    today: String,
+    demo: bool,
+    teams: Vec<TeamView>,
+}
+
+#[derive(Serialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum RoleView {
+    Director,
+    Coach,
+}
+
+impl From<Role> for RoleView {
+    fn from(role: Role) -> RoleView {
+        match role {
+            Role::Director => RoleView::Director,
+            Role::Coach => RoleView::Coach,
+        }
+    }
+}
+
+#[derive(Serialize, ToSchema)]
+pub(super) struct TeamView {
+    id: Uuid,
+    name: String,
+    club: String,
+    band: String,
+}
+
+/// A sample person of the demo.
+#[derive(Serialize, ToSchema)]
+pub(super) struct Sample {
+    login: String,
+    name: String,
+    role: RoleView,
+    /// Teams, for a coach.
+    teams: Vec<String>,
+    password: &'static str,
+}
+
+async fn session(state: &State, person: Person) -> Answer<Session> {
+    let teams = state.store.teams_of(person.id).await?;
+    Ok(Session {
+        name: person.name,
+        role: person.role.into(),
+        academy: state.store.academy().await?.unwrap_or_default(),
+        today: state.today().await?.to_string(),
+        demo: state.demo,
+        teams: teams
+            .into_iter()
+            .map(|t| TeamView { id: t.id, name: t.name, club: t.club, band: t.band })
+            .collect(),
+    })
+}
+
+/// Who is signed in.
+#[utoipa::path(get, path = "/session", responses((status = 200, body = Session), (status = 401, body = Problem)))]
+pub(super) async fn show(who: SignedIn, state: Data<State>) -> Answer<Json<Session>> {
+    Ok(Json(session(&state, who.0).await?))
+}
+
+/// Signs in.
+#[utoipa::path(post, path = "/session", request_body = Credentials,
+    responses((status = 200, body = Session), (status = 401, body = Problem), (status = 429, body = Problem)))]
+pub(super) async fn create(state: Data<State>, said: Json<Credentials>) -> Answer<HttpResponse> {
+    let Credentials { login, password } = said.into_inner();
+    let (person, cookie) = sign_in::sign_in(&state, &login, password).await?;
+    Ok(HttpResponse::Ok().cookie(cookie).json(session(&state, person).await?))
+}
+
+/// Signs out.
+#[utoipa::path(delete, path = "/session", responses((status = 204)))]
+pub(super) async fn end(state: Data<State>, request: HttpRequest) -> Answer<HttpResponse> {
+    let cookie = sign_in::sign_out(&state, &request).await?;
+    Ok(HttpResponse::NoContent().cookie(cookie).finish())
+}
+
+/// The demo's sample people; none outside the demo.
+#[utoipa::path(get, path = "/samples", responses((status = 200, body = Vec<Sample>)))]
+pub(super) async fn samples(state: Data<State>) -> Answer<Json<Vec<Sample>>> {
+    let mut samples = Vec::new();
+    if state.demo {
+        for person in state.store.samples().await? {
+            let teams = state.store.teams_of(person.id).await?;
+            samples.push(Sample {
+                teams: teams.into_iter().map(|t| t.name).collect(),
+                login: person.login,
+                name: person.name,
+                role: person.role.into(),
+                password: demo::PASSWORD,
+            });
+        }
+    }
+    Ok(Json(samples))
+}

@@ -1,0 +1,223 @@
+//! A team's squad: its players with their levels, and the list they come from.
+
+use std::collections::BTreeMap;
+
+use actix_web::HttpResponse;
+use actix_web::web::{Bytes, Data, Json, Path, ServiceConfig, get, post};
+use jiff::civil::Date;
+use jogo_core::input::{InputError, short_text};
+use jogo_core::levels::Level;
+use jogo_core::roster::{self, LONGEST_NAME, MOST_PLAYERS, NewPlayer, Row};
+use jogo_core::skill::Side;
+use jogo_core::standards::{self, Standard};
+use jogo_core::tests::{Test, TestId};
+use jogo_store::teams::Player;
+use jogo_store::trials::Trial;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::problem::{Answer, Problem};
+use crate::rights::Act;
+use crate::sign_in::SignedIn;
+use crate::state::State;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .route("/teams/{team}/squad", get().to(show))
+        .route("/teams/{team}/roster", post().to(preview))
+        .route("/teams/{team}/players", post().to(add));
+}
+
+/// A player's result of one date, with the level of that date.
+#[derive(Clone, Serialize, ToSchema)]
+pub struct ResultView {
+    pub test: TestId,
+    pub side: Option<Side>,
+    pub date: String,
+    pub value: f64,
+    /// Nothing if no standard held on that day.
+    pub level: Option<Level>,
+}
+
+#[derive(Serialize, ToSchema)]
+pub(super) struct PlayerView {
+    id: Uuid,
+    name: String,
+    birth_month: String,
+    strong_foot: Side,
+    /// The latest result of each test and side.
+    latest: Vec<ResultView>,
+}
+
+#[derive(Serialize, ToSchema)]
+pub struct TestView {
+    pub id: TestId,
+    pub name: String,
+    pub how: String,
+    pub per_side: bool,
+    pub unit: &'static str,
+    pub trials: u32,
+}
+
+impl From<&Test> for TestView {
+    fn from(test: &Test) -> TestView {
+        TestView {
+            id: test.id.clone(),
+            name: test.name.clone(),
+            how: test.how.clone(),
+            per_side: test.per_side,
+            unit: test.protocol.unit(),
+            trials: test.trials,
+        }
+    }
+}
+
+#[derive(Serialize, ToSchema)]
+pub(super) struct Squad {
+    team: String,
+    club: String,
+    tests: Vec<TestView>,
+    players: Vec<PlayerView>,
+}
+
+/// Trials become results: one for each player, test, side and day, with the level of that day.
+pub fn results(tests: &[Test], standards: &[Standard], trials: &[Trial]) -> Vec<(Uuid, ResultView)> {
+    let mut of_day: BTreeMap<(Uuid, &str, Option<Side>, Date), Vec<f64>> = BTreeMap::new();
+    for trial in trials {
+        of_day.entry((trial.player, &trial.test, trial.side, trial.taken_on)).or_default().push(trial.value);
+    }
+    of_day
+        .into_iter()
+        .filter_map(|((player, test, side, date), values)| {
+            let test = tests.iter().find(|t| t.id == test)?;
+            let value = test.result(&values)?;
+            let of_test: Vec<Standard> = standards.iter().filter(|s| s.test == test.id).cloned().collect();
+            let level =
+                standards::on(&of_test, date).map(|s| s.thresholds.level(value, test.protocol.better()));
+            Some((player, ResultView { test: test.id.clone(), side, date: date.to_string(), value, level }))
+        })
+        .collect()
+}
+
+/// Of results in the order of their dates, the latest of each test and side.
+pub fn latest(results: impl Iterator<Item = ResultView>) -> Vec<ResultView> {
+    let mut latest: BTreeMap<(TestId, Option<Side>), ResultView> = BTreeMap::new();
+    for result in results {
+        latest.insert((result.test.clone(), result.side), result);
+    }
+    latest.into_values().collect()
+}
+
+/// The squad with its latest levels.
+#[utoipa::path(get, path = "/teams/{team}/squad", params(("team" = Uuid, Path)),
+    responses((status = 200, body = Squad), (status = 404, body = Problem)))]
+pub(super) async fn show(who: SignedIn, state: Data<State>, team: Path<Uuid>) -> Answer<Json<Squad>> {
+    let team = who.team(&state, *team, Act::SeeTeam).await?;
+    let tests = state.store.tests().await?;
+    let standards = state.store.standards(&team.band).await?;
+    let results = results(&tests, &standards, &state.store.trials(team.id).await?);
+    let player = |Player { id, about }: Player| PlayerView {
+        latest: latest(results.iter().filter(|(player, _)| *player == id).map(|(_, result)| result.clone())),
+        id,
+        name: about.name,
+        birth_month: about.birth_month.to_string(),
+        strong_foot: about.strong_foot,
+    };
+    let players = state.store.players(team.id).await?.into_iter().map(player).collect();
+    Ok(Json(Squad {
+        team: team.name,
+        club: team.club,
+        tests: tests.iter().map(TestView::from).collect(),
+        players,
+    }))
+}
+
+#[derive(Serialize, ToSchema)]
+pub(super) struct Preview {
+    rows: Vec<Row>,
+    /// Rows that can be added.
+    good: usize,
+    /// Rows that cannot.
+    faulty: usize,
+}
+
+/// Reads a squad list (CSV, UTF-8) and says what it would add. Nothing is written.
+#[utoipa::path(post, path = "/teams/{team}/roster", params(("team" = Uuid, Path)),
+    request_body(content = String, content_type = "text/csv"),
+    responses((status = 200, body = Preview), (status = 422, body = Problem)))]
+pub(super) async fn preview(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    file: Result<Bytes, actix_web::Error>,
+) -> Answer<Json<Preview>> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let file = file.map_err(|_| Problem::too_large(crate::problem::LARGEST_BODY))?;
+    let mut rows =
+        roster::read(&file, state.today().await?).map_err(|e| Problem::fault("", e.to_string()))?;
+    for player in state.store.players(team.id).await? {
+        roster::note_known(&mut rows, &player.about.name);
+    }
+    let good = rows.iter().filter(|row| row.player.is_some()).count();
+    Ok(Json(Preview { faulty: rows.len() - good, good, rows }))
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(super) struct Newcomer {
+    /// Made on the device.
+    id: Uuid,
+    name: String,
+    birth_month: String,
+    strong_foot: Side,
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(super) struct Newcomers {
+    players: Vec<Newcomer>,
+}
+
+/// Adds players to the squad: all of them or none; the same list may be sent twice.
+#[utoipa::path(post, path = "/teams/{team}/players", params(("team" = Uuid, Path)), request_body = Newcomers,
+    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
+pub(super) async fn add(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    said: Json<Newcomers>,
+) -> Answer<HttpResponse> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let today = state.today().await?;
+    let mut players = Vec::new();
+    let mut faults = Vec::new();
+    if !(1..=MOST_PLAYERS).contains(&said.players.len()) {
+        faults.push(InputError::at(
+            "/players",
+            format!("{} players: between 1 and {MOST_PLAYERS}", said.players.len()),
+        ));
+    }
+    for (i, new) in said.into_inner().players.into_iter().take(MOST_PLAYERS).enumerate() {
+        let name = short_text(&new.name, LONGEST_NAME).map_err(|e| ("name", format!("the name {e}")));
+        let born = new.birth_month.parse().and_then(|m: roster::BirthMonth| m.plausible(today));
+        match (name, born.map_err(|e| ("birth_month", e))) {
+            (Ok(name), Ok(birth_month)) => {
+                players.push(Player {
+                    id: new.id,
+                    about: NewPlayer { name, birth_month, strong_foot: new.strong_foot },
+                });
+            }
+            (name, born) => {
+                let wrong = [name.err(), born.err()].into_iter().flatten();
+                faults
+                    .extend(wrong.map(|(key, detail)| InputError::at(format!("/players/{i}/{key}"), detail)));
+            }
+        }
+    }
+    if !faults.is_empty() {
+        return Err(Problem::input(faults));
+    }
+    state.store.add_players(team.id, &players, who.0.id, state.clock.now()).await?;
+    Ok(HttpResponse::NoContent().finish())
+}

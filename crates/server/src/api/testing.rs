@@ -1,0 +1,213 @@
+//! The test evening: the sheet to fill, and what was measured.
+
+use actix_web::HttpResponse;
+use actix_web::web::{Data, Json, Path, ServiceConfig, get, post};
+use jiff::tz::TimeZone;
+use jogo_core::input::InputError;
+use jogo_core::levels::LevelFrom;
+use jogo_core::skill::Side;
+use jogo_core::standards;
+use jogo_core::tests::{Test, TestId};
+use jogo_store::trials::{NewTrial, TakenBack, Trial};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use super::said_at;
+use super::squad::{ResultView, TestView, results};
+use crate::problem::{Answer, Problem};
+use crate::rights::Act;
+use crate::sign_in::SignedIn;
+use crate::state::State;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config.route("/teams/{team}/tests/{test}", get().to(sheet)).route("/teams/{team}/trials", post().to(say));
+}
+
+#[derive(Serialize, ToSchema)]
+pub(super) struct SheetPlayer {
+    id: Uuid,
+    name: String,
+    strong_foot: Side,
+    /// Today's trials, in the order in which they were taken.
+    trials: Vec<TrialView>,
+    /// The result before today, by side.
+    before: Vec<ResultView>,
+}
+
+#[derive(Serialize, ToSchema)]
+pub(super) struct TrialView {
+    id: Uuid,
+    side: Option<Side>,
+    value: f64,
+}
+
+/// A test evening's sheet.
+#[derive(Serialize, ToSchema)]
+pub(super) struct Sheet {
+    test: TestView,
+    today: String,
+    /// Smallest value that can be true.
+    least: f64,
+    /// Largest value that can be true.
+    most: f64,
+    /// The smallest difference that is recorded.
+    step: f64,
+    /// The levels as a table by rising value; empty if no standard holds today.
+    levels: Vec<LevelFrom>,
+    players: Vec<SheetPlayer>,
+}
+
+/// The sheet of a test for today.
+#[utoipa::path(get, path = "/teams/{team}/tests/{test}", params(("team" = Uuid, Path), ("test" = String, Path)),
+    responses((status = 200, body = Sheet), (status = 404, body = Problem)))]
+pub(super) async fn sheet(
+    who: SignedIn,
+    state: Data<State>,
+    path: Path<(Uuid, TestId)>,
+) -> Answer<Json<Sheet>> {
+    let (team, test) = path.into_inner();
+    let team = who.team(&state, team, Act::SeeTeam).await?;
+    let test = state.store.test(&test).await?.ok_or_else(|| Problem::not_found("test"))?;
+    let today = state.today().await?;
+    let standards: Vec<_> =
+        state.store.standards(&team.band).await?.into_iter().filter(|s| s.test == test.id).collect();
+    let levels = standards::on(&standards, today)
+        .map(|s| s.thresholds.table(test.protocol.better(), test.protocol.step()))
+        .unwrap_or_default();
+    let trials = state.store.trials(team.id).await?;
+    let (now, past): (Vec<Trial>, Vec<Trial>) =
+        trials.into_iter().filter(|t| t.test == test.id).partition(|t| t.taken_on == today);
+    let past = results(std::slice::from_ref(&test), &standards, &past);
+    let players = state.store.players(team.id).await?.into_iter().map(|player| {
+        let of_player = |t: &&Trial| t.player == player.id;
+        SheetPlayer {
+            trials: now
+                .iter()
+                .filter(of_player)
+                .map(|t| TrialView { id: t.id, side: t.side, value: t.value })
+                .collect(),
+            before: super::squad::latest(
+                past.iter().filter(|(p, _)| *p == player.id).map(|(_, r)| r.clone()),
+            ),
+            id: player.id,
+            name: player.about.name,
+            strong_foot: player.about.strong_foot,
+        }
+    });
+    Ok(Json(Sheet {
+        players: players.collect(),
+        test: TestView::from(&test),
+        today: today.to_string(),
+        least: test.least,
+        most: test.most,
+        step: test.protocol.step(),
+        levels,
+    }))
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(super) struct TrialSaid {
+    /// Made on the device.
+    id: Uuid,
+    player: Uuid,
+    test: TestId,
+    /// The day.
+    taken_on: String,
+    /// Which foot, if the test is taken per foot.
+    side: Option<Side>,
+    value: f64,
+    /// When, by the device.
+    said_at: String,
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(super) struct TakenBackSaid {
+    trial: Uuid,
+    said_at: String,
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(super) struct TrialsSaid {
+    trials: Vec<TrialSaid>,
+    #[serde(default)]
+    taken_back: Vec<TakenBackSaid>,
+}
+
+/// The most trials that are taken in at once.
+const MOST_TRIALS: usize = 500;
+
+/// Takes trials in and back: all of it or nothing, each once, in any order.
+#[utoipa::path(post, path = "/teams/{team}/trials", params(("team" = Uuid, Path)), request_body = TrialsSaid,
+    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
+pub(super) async fn say(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    said: Json<TrialsSaid>,
+) -> Answer<HttpResponse> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let said = said.into_inner();
+    if said.trials.len() + said.taken_back.len() > MOST_TRIALS {
+        return Err(Problem::fault(
+            "/trials",
+            format!("at most {MOST_TRIALS} at once: send the rest after these"),
+        ));
+    }
+    let tests = state.store.tests().await?;
+    let squad: Vec<Uuid> = state.store.players(team.id).await?.into_iter().map(|p| p.id).collect();
+    let mut trials = Vec::new();
+    let mut taken_back = Vec::new();
+    let mut faults = Vec::new();
+    for (i, trial) in said.trials.into_iter().enumerate() {
+        match new_trial(&state, &tests, &squad, trial) {
+            Ok(trial) => trials.push(trial),
+            Err((key, detail)) => faults.push(InputError::at(format!("/trials/{i}/{key}"), detail)),
+        }
+    }
+    for (i, back) in said.taken_back.into_iter().enumerate() {
+        match said_at(&back.said_at, &state.clock) {
+            Ok(said_at) => taken_back.push(TakenBack { trial: back.trial, said_at }),
+            Err(detail) => faults.push(InputError::at(format!("/taken_back/{i}/said_at"), detail)),
+        }
+    }
+    if !faults.is_empty() {
+        return Err(Problem::input(faults));
+    }
+    state.store.add_trials(team.id, &trials, &taken_back, who.0.id, state.clock.now()).await?;
+    Ok(HttpResponse::NoContent().finish())
+}
+
+fn new_trial(
+    state: &State,
+    tests: &[Test],
+    squad: &[Uuid],
+    said: TrialSaid,
+) -> Result<NewTrial, (&'static str, String)> {
+    let test = tests.iter().find(|t| t.id == said.test);
+    let test = test.ok_or_else(|| ("test", "there is no such test".to_owned()))?;
+    if !squad.contains(&said.player) {
+        return Err(("player", "this squad has no such player".to_owned()));
+    }
+    if test.per_side != said.side.is_some() {
+        let says =
+            if test.per_side { "is taken per foot: say left or right" } else { "is not taken per foot" };
+        return Err(("side", format!("{} {says}", test.name)));
+    }
+    let taken_on = said
+        .taken_on
+        .parse::<jiff::civil::Date>()
+        .map_err(|_| ("taken_on", "write the day as 2031-02-10".to_owned()))?;
+    let at = said_at(&said.said_at, &state.clock).map_err(|says| ("said_at", says))?;
+    // The day by the coach's own clock may differ from the day in UTC, but not by more than one.
+    let days = (TimeZone::UTC.to_datetime(at).date() - taken_on).get_days();
+    if days.abs() > 1 {
+        return Err(("taken_on", format!("{taken_on} is not the day on which this was said")));
+    }
+    let value = test.value(said.value).map_err(|says| ("value", says))?;
+    let trial = Trial { id: said.id, player: said.player, test: said.test, taken_on, side: said.side, value };
+    Ok(NewTrial { trial, said_at: at })
+}

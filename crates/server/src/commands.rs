@@ -1,0 +1,185 @@
+//! The command line.
+
+use std::io::Read;
+use std::net::TcpListener;
+use std::path::{Path, PathBuf};
+
+use actix_web::HttpServer;
+use clap::{Args, Parser, Subcommand};
+use jiff::civil::Date;
+use jogo_core::input::short_text;
+use jogo_store::Store;
+use jogo_store::people::{NewPerson, Person, Role};
+use tracing_subscriber::filter::LevelFilter;
+use uuid::Uuid;
+
+use crate::clock::Clock;
+use crate::state::State;
+use crate::{api, demo, passwords};
+
+/// Plan, deliver and assess technical football for children.
+#[derive(Debug, Parser)]
+#[command(name = "jogo", version)]
+pub enum Command {
+    /// Serve an academy's database.
+    Serve {
+        /// Folder of the database; made if it is not there.
+        #[arg(long, default_value = "jogo-data")]
+        data: PathBuf,
+        #[command(flatten)]
+        listen: Listen,
+    },
+    /// Make a fresh demo academy and serve it.
+    Demo {
+        /// Folder for the demo's database, which is made anew; a temporary one unless it is given.
+        #[arg(long)]
+        data: Option<PathBuf>,
+        #[command(flatten)]
+        listen: Listen,
+    },
+    /// Add people, or set their passwords.
+    #[command(subcommand)]
+    User(User),
+    /// Print the description of the HTTP interface (OpenAPI).
+    Openapi,
+}
+
+/// Where to listen.
+#[derive(Debug, Args)]
+pub struct Listen {
+    /// Address; only this machine unless another is given.
+    #[arg(long, default_value = "127.0.0.1")]
+    address: String,
+    /// Port; 0 takes a free one and prints it.
+    #[arg(long, default_value_t = 7300)]
+    port: u16,
+    /// Hold the calendar at a day, for tests and pictures.
+    #[arg(long)]
+    today: Option<Date>,
+}
+
+/// What can be done with people. The password is read from the standard input.
+#[derive(Debug, Subcommand)]
+pub enum User {
+    /// Add somebody who signs in.
+    Add {
+        /// Name to sign in with.
+        login: String,
+        /// Name that is shown.
+        #[arg(long)]
+        name: String,
+        /// What for.
+        #[arg(long, value_parser = ["director", "coach"])]
+        role: String,
+        /// Folder of the database.
+        #[arg(long, default_value = "jogo-data")]
+        data: PathBuf,
+    },
+    /// Set another password, and end every sign-in of that person.
+    Password {
+        /// Name to sign in with.
+        login: String,
+        /// Folder of the database.
+        #[arg(long, default_value = "jogo-data")]
+        data: PathBuf,
+    },
+}
+
+/// Does what the command line says.
+pub async fn run(command: Command) -> Result<(), String> {
+    match command {
+        Command::Serve { data, listen } => {
+            let store = open(&data).await?;
+            serve(State::new(store, clock(&listen)?, passwords::key(&data)?, false), &listen).await
+        }
+        Command::Demo { data, listen } => {
+            let data = data
+                .unwrap_or_else(|| std::env::temp_dir().join(format!("jogo-demo-{}", std::process::id())));
+            remove_old(&data)?;
+            let store = open(&data).await?;
+            let clock = clock(&listen)?;
+            demo::fill(&store, &clock).await.map_err(|e| e.to_string())?;
+            serve(State::new(store, clock, passwords::key(&data)?, true), &listen).await
+        }
+        Command::User(user) => change_user(user).await,
+        Command::Openapi => {
+            println!("{}", api::openapi_json().map_err(|e| e.to_string())?);
+            Ok(())
+        }
+    }
+}
+
+async fn open(data: &Path) -> Result<Store, String> {
+    std::fs::create_dir_all(data)
+        .map_err(|e| format!("the folder {} cannot be made: {e}", data.display()))?;
+    Store::open(&data.join("academy.sqlite")).await.map_err(|e| e.to_string())
+}
+
+/// A demo begins anew, but never takes away a folder that holds anything else.
+fn remove_old(data: &Path) -> Result<(), String> {
+    for file in ["academy.sqlite", "academy.sqlite-wal", "academy.sqlite-shm"] {
+        match std::fs::remove_file(data.join(file)) {
+            Err(e) if e.kind() != std::io::ErrorKind::NotFound => {
+                return Err(format!("the old demo in {} cannot be removed: {e}", data.display()));
+            }
+            _ => {}
+        }
+    }
+    Ok(())
+}
+
+fn clock(listen: &Listen) -> Result<Clock, String> {
+    match listen.today {
+        Some(day) => Clock::held(day).map_err(|e| format!("--today {day}: {e}")),
+        None => Ok(Clock::Running),
+    }
+}
+
+async fn serve(state: State, listen: &Listen) -> Result<(), String> {
+    tracing_subscriber::fmt().with_max_level(LevelFilter::WARN).with_writer(std::io::stderr).init();
+    let at = format!("{}:{}", listen.address, listen.port);
+    let listener =
+        TcpListener::bind(&at).map_err(|e| format!("{at} cannot be used ({e}): give another --port"))?;
+    let at = listener.local_addr().map_err(|e| e.to_string())?;
+    println!("Jogo is open at http://{at}");
+    if state.demo {
+        println!("\nSample people (one tap on the sign-in page, or password “{}”):", demo::PASSWORD);
+        for person in state.store.samples().await.map_err(|e| e.to_string())? {
+            let role = match person.role {
+                Role::Director => "director",
+                Role::Coach => "coach",
+            };
+            println!("  {:<9} {:<18} {role}", person.login, person.name);
+        }
+    }
+    let state = actix_web::web::Data::new(state);
+    HttpServer::new(move || api::app(state.clone()))
+        .workers(2)
+        .listen(listener)
+        .map_err(|e| e.to_string())?
+        .run()
+        .await
+        .map_err(|e| e.to_string())
+}
+
+async fn change_user(user: User) -> Result<(), String> {
+    let mut password = String::new();
+    std::io::stdin().take(4096).read_to_string(&mut password).map_err(|e| e.to_string())?;
+    let hash = passwords::hash(password.trim_end_matches(['\r', '\n']))?;
+    match user {
+        User::Add { login, name, role, data } => {
+            let login = short_text(&login, 40).map_err(|e| format!("the login {e}"))?;
+            let name = short_text(&name, 40).map_err(|e| format!("the name {e}"))?;
+            let role = if role == "director" { Role::Director } else { Role::Coach };
+            let person = Person { id: Uuid::now_v7(), login, name, role };
+            let store = open(&data).await?;
+            let new = NewPerson { person, password: hash, sample: false };
+            store.add_person(&new, Clock::Running.now()).await.map_err(|e| e.to_string())
+        }
+        User::Password { login, data } => match open(&data).await?.set_password(&login, &hash).await {
+            Ok(true) => Ok(()),
+            Ok(false) => Err(format!("nobody signs in as `{login}`")),
+            Err(e) => Err(e.to_string()),
+        },
+    }
+}

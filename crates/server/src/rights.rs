@@ -1,0 +1,32 @@
+//! Rights: who may do what?
+
+use jogo_store::people::Role;
+
+/// Something that a request does.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum Act {
+    /// Read drills, try layouts.
+    SeeLibrary,
+    /// Change curricula, solve, publish.
+    Plan,
+    /// See delivery and levels of all clubs.
+    Review,
+    /// See a team: one's own, or any if one may review.
+    SeeTeam,
+    /// Run its evenings, keep its squad, take its tests.
+    Coach,
+}
+
+/// The one table of rights.
+const TABLE: [(Act, &[Role]); 5] = [
+    (Act::SeeLibrary, &[Role::Director, Role::Coach]),
+    (Act::Plan, &[Role::Director]),
+    (Act::Review, &[Role::Director]),
+    (Act::SeeTeam, &[Role::Director, Role::Coach]),
+    (Act::Coach, &[Role::Coach]),
+];
+
+/// Whether a role may do something.
+pub fn may(role: Role, act: Act) -> bool {
+    TABLE.iter().any(|(listed, roles)| *listed == act && roles.contains(&role))
+}

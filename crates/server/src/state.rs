@@ -1,0 +1,68 @@
+//! What every request can reach.
+
+use std::collections::HashMap;
+use std::sync::{Mutex, PoisonError};
+
+use actix_web::cookie::Key;
+use jiff::civil::Date;
+use jiff::tz::TimeZone;
+use jiff::{Timestamp, ToSpan};
+use jogo_store::Store;
+
+use crate::clock::Clock;
+use crate::problem::{Answer, Problem};
+
+/// The academy that is served.
+pub struct State {
+    /// What is remembered.
+    pub store: Store,
+    /// What time it is.
+    pub clock: Clock,
+    /// Signs cookies.
+    pub key: Key,
+    /// Whether this is the demo.
+    pub demo: bool,
+    /// Wrong passwords of late, by login.
+    wrong: Mutex<HashMap<String, Vec<Timestamp>>>,
+}
+
+/// So many wrong passwords for one login…
+const WRONG: usize = 8;
+/// …in so many minutes close it until they have passed.
+const WITHIN_MINUTES: i64 = 5;
+/// So many logins are watched at once; beyond that the watch begins anew.
+const WATCHED: usize = 10_000;
+
+impl State {
+    /// Brings the parts together.
+    pub fn new(store: Store, clock: Clock, key: Key, demo: bool) -> State {
+        State { store, clock, key, demo, wrong: Mutex::default() }
+    }
+
+    /// Today in the academy's time zone.
+    pub async fn today(&self) -> Answer<Date> {
+        let zone = match self.store.time_zone().await? {
+            Some(name) => TimeZone::get(&name).map_err(|e| Problem::internal(&e))?,
+            None => TimeZone::UTC,
+        };
+        Ok(self.clock.today(&zone))
+    }
+
+    /// Errs if too many wrong passwords came for a login.
+    pub fn may_try(&self, login: &str) -> Answer<()> {
+        let mut wrong = self.wrong.lock().unwrap_or_else(PoisonError::into_inner);
+        let since = Timestamp::now() - WITHIN_MINUTES.minutes();
+        let tries = wrong.entry(login.to_owned()).or_default();
+        tries.retain(|at| *at > since);
+        if tries.len() >= WRONG { Err(Problem::slow_down(WITHIN_MINUTES)) } else { Ok(()) }
+    }
+
+    /// Notes a wrong password.
+    pub fn note_wrong(&self, login: &str) {
+        let mut wrong = self.wrong.lock().unwrap_or_else(PoisonError::into_inner);
+        if wrong.len() > WATCHED {
+            wrong.clear();
+        }
+        wrong.entry(login.to_owned()).or_default().push(Timestamp::now());
+    }
+}

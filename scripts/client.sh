@@ -1,0 +1,13 @@
+#!/bin/sh
+# Renews the types of the front end's client from the interface that the code describes.
+# With --check: says whether they are stale, and changes nothing.
+set -eu
+cd "$(dirname "$0")/.."
+mkdir -p target
+cargo run --quiet --locked --package jogo -- openapi > target/openapi.json
+web/node_modules/.bin/openapi-typescript target/openapi.json --output target/schema.ts >/dev/null
+if [ "${1:-}" = "--check" ]; then
+    diff -q web/src/api/schema.ts target/schema.ts >/dev/null || { echo "web/src/api/schema.ts is stale: run make client" >&2; exit 1; }
+else
+    cp target/schema.ts web/src/api/schema.ts
+fi
