@@ -122,6 +122,5 @@ pub struct Skill {
     /// The band in which it is usually started.
     pub band: BandId,
     /// What must have come how far before it is met.
-    #[serde(default)]
     pub needs: Vec<Need>,
 }

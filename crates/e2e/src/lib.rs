@@ -1,1 +1,317 @@
+//! Drives Jogo as people use it: a server of its own on a fresh demo, and headless Chromium.
 
+use std::io::{BufRead, BufReader};
+use std::path::PathBuf;
+use std::process::{Child, Command, Stdio};
+use std::time::Duration;
+
+use fantoccini::elements::Element;
+use fantoccini::error::{CmdError, NewSessionError};
+use fantoccini::{Client, ClientBuilder, Locator};
+use hyper_util::client::legacy::connect::HttpConnector;
+use serde_json::json;
+
+/// The day at which tests and pictures hold the calendar.
+pub const TODAY: &str = "2031-02-10";
+/// How long a page may take to show something.
+const PATIENCE: Duration = Duration::from_secs(15);
+
+/// What can go wrong on the way.
+pub type Failed = Box<dyn std::error::Error>;
+
+/// A server on a fresh demo, in a folder and on a port of its own. It ends with this value.
+pub struct Server {
+    process: Child,
+    /// Where it is open.
+    pub address: String,
+    data: tempfile::TempDir,
+}
+
+impl Server {
+    /// Starts the program that was built beside this one.
+    pub fn start() -> Result<Server, Failed> {
+        let data = tempfile::tempdir()?;
+        let mut process = Command::new(built("jogo")?)
+            .args(["demo", "--port", "0", "--today", TODAY, "--data"])
+            .arg(data.path())
+            .stdout(Stdio::piped())
+            .spawn()?;
+        let out = process.stdout.take().ok_or("the server has no output")?;
+        let mut lines = BufReader::new(out).lines();
+        let address = lines
+            .by_ref()
+            .map_while(Result::ok)
+            .find_map(|line| line.strip_prefix("Jogo is open at ").map(str::to_owned))
+            .ok_or("the server did not say where it is open")?;
+        // The rest of its output is read, so that the pipe never fills.
+        std::thread::spawn(move || lines.for_each(drop));
+        Ok(Server { process, address, data })
+    }
+
+    /// The folder of its database.
+    pub fn data(&self) -> &std::path::Path {
+        self.data.path()
+    }
+}
+
+impl Drop for Server {
+    fn drop(&mut self) {
+        let _ = self.process.kill();
+        let _ = self.process.wait();
+    }
+}
+
+/// A program of this workspace: it stands in the folder of this one, or the one above (tests stand in `deps`).
+fn built(name: &str) -> Result<PathBuf, Failed> {
+    let own = std::env::current_exe()?;
+    own.ancestors()
+        .skip(1)
+        .take(2)
+        .map(|folder| folder.join(name))
+        .find(|program| program.is_file())
+        .ok_or_else(|| format!("{name} is not built: run cargo build first").into())
+}
+
+/// A headless browser of its own.
+pub struct Browser {
+    driver: Child,
+    /// The way to its pages.
+    pub page: Client,
+    _profile: tempfile::TempDir,
+}
+
+/// How large a screen is, in its own pixels.
+#[derive(Clone, Copy, Debug)]
+pub struct Screen {
+    /// Width.
+    pub width: u32,
+    /// Height.
+    pub height: u32,
+    /// Whether it is a phone's: narrow, touched, two points to a pixel.
+    pub phone: bool,
+}
+
+/// A director's desk.
+pub const DESK: Screen = Screen { width: 1280, height: 800, phone: false };
+/// A coach's phone.
+pub const PHONE: Screen = Screen { width: 390, height: 844, phone: true };
+
+impl Browser {
+    /// Starts ChromeDriver on a free port, and Chromium with a fresh profile.
+    pub async fn start(screen: Screen) -> Result<Browser, Failed> {
+        let port = std::net::TcpListener::bind("127.0.0.1:0")?.local_addr()?.port();
+        let driver = Command::new("chromedriver")
+            .arg(format!("--port={port}"))
+            .stdout(Stdio::null())
+            .stderr(Stdio::null())
+            .spawn()
+            .map_err(|e| format!("chromedriver: {e}: run make tools-browser"))?;
+        let profile = tempfile::tempdir()?;
+        let mut args: Vec<String> = [
+            "--headless",
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--disable-dev-shm-usage",
+            "--hide-scrollbars",
+            "--lang=en-GB",
+        ]
+        .map(str::to_owned)
+        .to_vec();
+        args.push(format!("--user-data-dir={}", profile.path().display()));
+        args.push(format!("--window-size={},{}", screen.width, screen.height));
+        let mut options = json!({ "args": args });
+        if screen.phone {
+            options["mobileEmulation"] = json!({
+                "deviceMetrics": { "width": screen.width, "height": screen.height, "pixelRatio": 2.0, "touch": true }
+            });
+        }
+        let mut capabilities = serde_json::Map::new();
+        capabilities.insert("goog:chromeOptions".into(), options);
+        let page = connect(port, capabilities).await?;
+        Ok(Browser { driver, page, _profile: profile })
+    }
+
+    /// Ends the browser.
+    pub async fn end(mut self) -> Result<(), Failed> {
+        let closed = self.page.clone().close().await;
+        self.driver.kill()?;
+        self.driver.wait()?;
+        Ok(closed?)
+    }
+}
+
+impl Drop for Browser {
+    fn drop(&mut self) {
+        let _ = self.driver.kill();
+        let _ = self.driver.wait();
+    }
+}
+
+async fn connect(
+    port: u16,
+    capabilities: serde_json::Map<String, serde_json::Value>,
+) -> Result<Client, Failed> {
+    let mut tries = 0;
+    loop {
+        let mut builder = ClientBuilder::new(HttpConnector::new());
+        builder.capabilities(capabilities.clone());
+        match builder.connect(&format!("http://127.0.0.1:{port}")).await {
+            Ok(client) => return Ok(client),
+            // ChromeDriver needs a moment before it listens.
+            Err(NewSessionError::Lost(_) | NewSessionError::Failed(_)) if tries < 100 => {
+                tries += 1;
+                tokio::time::sleep(Duration::from_millis(100)).await;
+            }
+            Err(error) => return Err(error.into()),
+        }
+    }
+}
+
+/// What people look for on a page: a role and a name.
+pub struct Person<'b> {
+    browser: &'b Browser,
+    address: &'b str,
+}
+
+impl<'b> Person<'b> {
+    /// Sits down before a browser.
+    pub fn at(browser: &'b Browser, server: &'b Server) -> Person<'b> {
+        Person { browser, address: &server.address }
+    }
+
+    fn page(&self) -> &Client {
+        &self.browser.page
+    }
+
+    /// Opens an address.
+    pub async fn opens(&self, path: &str) -> Result<(), Failed> {
+        Ok(self.page().goto(&format!("{}{path}", self.address)).await?)
+    }
+
+    /// Loads the page anew.
+    pub async fn reloads(&self) -> Result<(), Failed> {
+        Ok(self.page().refresh().await?)
+    }
+
+    /// Signs in as a sample person of the demo.
+    pub async fn signs_in_as(&self, name: &str) -> Result<(), Failed> {
+        self.opens("/").await?;
+        self.presses(name).await?;
+        self.page().wait().at_most(PATIENCE).for_element(Locator::XPath("//nav")).await?;
+        Ok(())
+    }
+
+    async fn finds(&self, what: &str, xpath: &str) -> Result<Element, Failed> {
+        let found = self.page().wait().at_most(PATIENCE).for_element(Locator::XPath(xpath)).await;
+        match found {
+            Ok(element) => Ok(element),
+            Err(error) => {
+                let seen = self.page().find(Locator::Css("body")).await?.text().await?;
+                Err(format!("no {what} ({error}) on this page:\n{seen}").into())
+            }
+        }
+    }
+
+    /// A button, link or other thing to press, by its name or the beginning of its text.
+    pub async fn button(&self, name: &str) -> Result<Element, Failed> {
+        let said = quoted(name);
+        let xpath = format!(
+            "//*[self::button or self::a or @role='button' or @role='menuitem' or @role='option' or @role='combobox'][not(@disabled)]\
+             [starts-with(@aria-label, {said}) or starts-with(normalize-space(.), {said})]"
+        );
+        self.finds(&format!("button “{name}”"), &xpath).await
+    }
+
+    /// Presses a button or link.
+    pub async fn presses(&self, name: &str) -> Result<(), Failed> {
+        let mut tries = 0;
+        loop {
+            match self.button(name).await?.click().await {
+                Ok(()) => return Ok(()),
+                // The page may have drawn it anew between finding and pressing it.
+                Err(CmdError::Standard(_)) if tries < 20 => {
+                    tries += 1;
+                    tokio::time::sleep(Duration::from_millis(100)).await;
+                }
+                Err(error) => return Err(error.into()),
+            }
+        }
+    }
+
+    /// A field, by its label.
+    pub async fn field(&self, label: &str) -> Result<Element, Failed> {
+        let said = quoted(label);
+        let xpath = format!(
+            "//*[self::input or self::textarea][starts-with(@aria-label, {said}) or @id=//label[starts-with(normalize-space(.), {said})]/@for]"
+        );
+        self.finds(&format!("field “{label}”"), &xpath).await
+    }
+
+    /// Writes into a field instead of what stood there, and leaves it with Enter.
+    pub async fn writes(&self, label: &str, text: &str) -> Result<(), Failed> {
+        let field = self.field(label).await?;
+        field.click().await?;
+        field.clear().await?;
+        field.send_keys(&format!("{text}\u{e007}")).await?;
+        Ok(())
+    }
+
+    /// Types on the keyboard, wherever the page listens.
+    pub async fn types(&self, keys: &str) -> Result<(), Failed> {
+        use fantoccini::actions::{InputSource, KeyAction, KeyActions};
+        let mut actions = KeyActions::new("keyboard".to_owned());
+        for value in keys.chars() {
+            actions = actions.then(KeyAction::Down { value }).then(KeyAction::Up { value });
+        }
+        Ok(self.page().perform_actions(actions).await?)
+    }
+
+    /// Waits until a text stands on the page.
+    pub async fn sees(&self, text: &str) -> Result<(), Failed> {
+        let said = quoted(text);
+        let xpath = format!("//body//*[not(self::script)][contains(normalize-space(.), {said})]");
+        self.finds(&format!("text “{text}”"), &xpath).await.map(drop)
+    }
+
+    /// Waits until something with this name (not only text) is on the page.
+    pub async fn sees_named(&self, name: &str) -> Result<Element, Failed> {
+        self.finds(
+            &format!("thing named “{name}”"),
+            &format!("//*[starts-with(@aria-label, {})]", quoted(name)),
+        )
+        .await
+    }
+
+    /// Whether a text stands on the page just now.
+    pub async fn has(&self, text: &str) -> Result<bool, Failed> {
+        Ok(self.page().find(Locator::Css("body")).await?.text().await?.contains(text))
+    }
+
+    /// How many things have a name that begins so.
+    pub async fn counts_named(&self, name: &str) -> Result<usize, Failed> {
+        let xpath = format!("//*[starts-with(@aria-label, {})]", quoted(name));
+        Ok(self.page().find_all(Locator::XPath(&xpath)).await?.len())
+    }
+
+    /// Runs a script in the page.
+    pub async fn runs(&self, script: &str) -> Result<serde_json::Value, Failed> {
+        Ok(self.page().execute(script, Vec::new()).await?)
+    }
+
+    /// Takes a picture of what the screen shows, once its fonts are there.
+    pub async fn photographs(&self) -> Result<Vec<u8>, Failed> {
+        let waiting = "const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => done(true))))";
+        self.page().execute_async(waiting, Vec::new()).await?;
+        Ok(self.page().screenshot().await?)
+    }
+}
+
+/// A text as XPath takes it; it has no way to write both kinds of quotation mark.
+fn quoted(text: &str) -> String {
+    if text.contains('\'') { format!("\"{text}\"") } else { format!("'{text}'") }
+}

@@ -12,7 +12,7 @@ export interface paths {
             cookie?: never;
         };
         /** All curricula, the latest first. */
-        get: operations["list"];
+        get: operations["curricula_list"];
         put?: never;
         post?: never;
         delete?: never;
@@ -29,9 +29,9 @@ export interface paths {
             cookie?: never;
         };
         /** A curriculum with its plan. */
-        get: operations["show"];
+        get: operations["curricula_show"];
         /** Changes the wishes; the plan stays, and shows where it now breaks a rule. */
-        put: operations["change"];
+        put: operations["curricula_change"];
         post?: never;
         delete?: never;
         options?: never;
@@ -47,7 +47,7 @@ export interface paths {
             cookie?: never;
         };
         /** Delivery of a curriculum in all clubs. */
-        get: operations["delivery"];
+        get: operations["review_delivery"];
         put?: never;
         post?: never;
         delete?: never;
@@ -66,7 +66,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Publishes the draft as the next edition, to every team of its band. */
-        post: operations["publish"];
+        post: operations["curricula_publish"];
         delete?: never;
         options?: never;
         head?: never;
@@ -81,7 +81,7 @@ export interface paths {
             cookie?: never;
         };
         /** The running order of a session of the draft. */
-        get: operations["evening"];
+        get: operations["curricula_evening"];
         put?: never;
         post?: never;
         delete?: never;
@@ -100,7 +100,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Lays the plan anew. */
-        post: operations["solve_again"];
+        post: operations["curricula_solve_again"];
         delete?: never;
         options?: never;
         head?: never;
@@ -117,7 +117,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Reads a layout text. Its faults come back together, each with line and column. */
-        post: operations["read"];
+        post: operations["layouts_read"];
         delete?: never;
         options?: never;
         head?: never;
@@ -132,7 +132,7 @@ export interface paths {
             cookie?: never;
         };
         /** Levels in all clubs, by test. */
-        get: operations["levels"];
+        get: operations["review_levels"];
         put?: never;
         post?: never;
         delete?: never;
@@ -149,7 +149,7 @@ export interface paths {
             cookie?: never;
         };
         /** The demo's sample people; none outside the demo. */
-        get: operations["samples"];
+        get: operations["session_samples"];
         put?: never;
         post?: never;
         delete?: never;
@@ -166,12 +166,12 @@ export interface paths {
             cookie?: never;
         };
         /** Who is signed in. */
-        get: operations["show"];
+        get: operations["session_show"];
         put?: never;
         /** Signs in. */
-        post: operations["create"];
+        post: operations["session_create"];
         /** Signs out. */
-        delete: operations["end"];
+        delete: operations["session_end"];
         options?: never;
         head?: never;
         patch?: never;
@@ -185,7 +185,7 @@ export interface paths {
             cookie?: never;
         };
         /** The evenings of a team, in all the editions that it works by. */
-        get: operations["list"];
+        get: operations["evenings_list"];
         put?: never;
         post?: never;
         delete?: never;
@@ -202,7 +202,7 @@ export interface paths {
             cookie?: never;
         };
         /** The running order of an evening, and what was said of its blocks. */
-        get: operations["show"];
+        get: operations["evenings_show"];
         put?: never;
         post?: never;
         delete?: never;
@@ -221,7 +221,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Takes in what was said of blocks: all of it or nothing, each entry once, in any order. */
-        post: operations["say"];
+        post: operations["evenings_say"];
         delete?: never;
         options?: never;
         head?: never;
@@ -238,7 +238,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Adds players to the squad: all of them or none; the same list may be sent twice. */
-        post: operations["add"];
+        post: operations["squad_add"];
         delete?: never;
         options?: never;
         head?: never;
@@ -255,7 +255,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Reads a squad list (CSV, UTF-8) and says what it would add. Nothing is written. */
-        post: operations["preview"];
+        post: operations["squad_preview"];
         delete?: never;
         options?: never;
         head?: never;
@@ -270,7 +270,7 @@ export interface paths {
             cookie?: never;
         };
         /** The squad with its latest levels. */
-        get: operations["show"];
+        get: operations["squad_show"];
         put?: never;
         post?: never;
         delete?: never;
@@ -287,7 +287,7 @@ export interface paths {
             cookie?: never;
         };
         /** The sheet of a test for today. */
-        get: operations["sheet"];
+        get: operations["testing_sheet"];
         put?: never;
         post?: never;
         delete?: never;
@@ -306,7 +306,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Takes trials in and back: all of it or nothing, each once, in any order. */
-        post: operations["say"];
+        post: operations["testing_say"];
         delete?: never;
         options?: never;
         head?: never;
@@ -962,7 +962,7 @@ export interface components {
             /** @description As a coach says it, named by what the foot does. */
             name: string;
             /** @description What must have come how far before it is met. */
-            needs?: components["schemas"]["Need"][];
+            needs: components["schemas"]["Need"][];
             /** @description The line it belongs to. */
             strand: components["schemas"]["Strand"];
         };
@@ -1130,7 +1130,7 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
-    list: {
+    curricula_list: {
         parameters: {
             query?: {
                 /** @description Where the last page ended. */
@@ -1154,7 +1154,7 @@ export interface operations {
             };
         };
     };
-    show: {
+    curricula_show: {
         parameters: {
             query?: never;
             header?: never;
@@ -1183,7 +1183,7 @@ export interface operations {
             };
         };
     };
-    change: {
+    curricula_change: {
         parameters: {
             query?: never;
             header: {
@@ -1226,7 +1226,7 @@ export interface operations {
             };
         };
     };
-    delivery: {
+    review_delivery: {
         parameters: {
             query?: never;
             header?: never;
@@ -1255,7 +1255,7 @@ export interface operations {
             };
         };
     };
-    publish: {
+    curricula_publish: {
         parameters: {
             query?: never;
             header: {
@@ -1298,7 +1298,7 @@ export interface operations {
             };
         };
     };
-    evening: {
+    curricula_evening: {
         parameters: {
             query?: never;
             header?: never;
@@ -1328,7 +1328,7 @@ export interface operations {
             };
         };
     };
-    solve_again: {
+    curricula_solve_again: {
         parameters: {
             query?: never;
             header: {
@@ -1371,7 +1371,7 @@ export interface operations {
             };
         };
     };
-    read: {
+    layouts_read: {
         parameters: {
             query?: never;
             header?: never;
@@ -1402,7 +1402,7 @@ export interface operations {
             };
         };
     };
-    levels: {
+    review_levels: {
         parameters: {
             query: {
                 band: string;
@@ -1431,7 +1431,7 @@ export interface operations {
             };
         };
     };
-    samples: {
+    session_samples: {
         parameters: {
             query?: never;
             header?: never;
@@ -1450,7 +1450,7 @@ export interface operations {
             };
         };
     };
-    show: {
+    session_show: {
         parameters: {
             query?: never;
             header?: never;
@@ -1477,7 +1477,7 @@ export interface operations {
             };
         };
     };
-    create: {
+    session_create: {
         parameters: {
             query?: never;
             header?: never;
@@ -1516,7 +1516,7 @@ export interface operations {
             };
         };
     };
-    end: {
+    session_end: {
         parameters: {
             query?: never;
             header?: never;
@@ -1533,7 +1533,7 @@ export interface operations {
             };
         };
     };
-    list: {
+    evenings_list: {
         parameters: {
             query?: never;
             header?: never;
@@ -1562,7 +1562,7 @@ export interface operations {
             };
         };
     };
-    show: {
+    evenings_show: {
         parameters: {
             query?: never;
             header?: never;
@@ -1593,7 +1593,7 @@ export interface operations {
             };
         };
     };
-    say: {
+    evenings_say: {
         parameters: {
             query?: never;
             header?: never;
@@ -1632,7 +1632,7 @@ export interface operations {
             };
         };
     };
-    add: {
+    squad_add: {
         parameters: {
             query?: never;
             header?: never;
@@ -1671,7 +1671,7 @@ export interface operations {
             };
         };
     };
-    preview: {
+    squad_preview: {
         parameters: {
             query?: never;
             header?: never;
@@ -1704,7 +1704,7 @@ export interface operations {
             };
         };
     };
-    show: {
+    squad_show: {
         parameters: {
             query?: never;
             header?: never;
@@ -1733,7 +1733,7 @@ export interface operations {
             };
         };
     };
-    sheet: {
+    testing_sheet: {
         parameters: {
             query?: never;
             header?: never;
@@ -1763,7 +1763,7 @@ export interface operations {
             };
         };
     };
-    say: {
+    testing_say: {
         parameters: {
             query?: never;
             header?: never;

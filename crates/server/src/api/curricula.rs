@@ -185,7 +185,7 @@ async fn view(state: &State, draft: Draft) -> Answer<HttpResponse> {
 }
 
 /// All curricula, the latest first.
-#[utoipa::path(get, path = "/curricula", params(Cursor), responses((status = 200, body = Page<CurriculumEntry>)))]
+#[utoipa::path(get, operation_id = "curricula_list", path = "/curricula", params(Cursor), responses((status = 200, body = Page<CurriculumEntry>)))]
 pub(super) async fn list(
     who: SignedIn,
     state: Data<State>,
@@ -208,7 +208,7 @@ pub(super) async fn list(
 }
 
 /// A curriculum with its plan.
-#[utoipa::path(get, path = "/curricula/{id}", params(("id" = Uuid, Path)),
+#[utoipa::path(get, operation_id = "curricula_show", path = "/curricula/{id}", params(("id" = Uuid, Path)),
     responses((status = 200, body = CurriculumView), (status = 404, body = Problem)))]
 pub(super) async fn show(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<HttpResponse> {
     who.may(Act::Plan)?;
@@ -217,7 +217,7 @@ pub(super) async fn show(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> A
 }
 
 /// Changes the wishes; the plan stays, and shows where it now breaks a rule.
-#[utoipa::path(put, path = "/curricula/{id}", params(("id" = Uuid, Path), ("If-Match" = String, Header)),
+#[utoipa::path(put, operation_id = "curricula_change", path = "/curricula/{id}", params(("id" = Uuid, Path), ("If-Match" = String, Header)),
     request_body = Curriculum,
     responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)))]
 pub(super) async fn change(
@@ -250,7 +250,7 @@ pub(super) struct SolveWish {
 }
 
 /// Lays the plan anew.
-#[utoipa::path(post, path = "/curricula/{id}/solve", params(("id" = Uuid, Path), ("If-Match" = String, Header)),
+#[utoipa::path(post, operation_id = "curricula_solve_again", path = "/curricula/{id}/solve", params(("id" = Uuid, Path), ("If-Match" = String, Header)),
     request_body = SolveWish,
     responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)))]
 pub(super) async fn solve_again(
@@ -272,7 +272,7 @@ pub(super) async fn solve_again(
 }
 
 /// The running order of a session of the draft.
-#[utoipa::path(get, path = "/curricula/{id}/sessions/{session}",
+#[utoipa::path(get, operation_id = "curricula_evening", path = "/curricula/{id}/sessions/{session}",
     params(("id" = Uuid, Path), ("session" = usize, Path)),
     responses((status = 200, body = Evening), (status = 404, body = Problem)))]
 pub(super) async fn evening(
@@ -298,7 +298,7 @@ pub(super) struct NewEdition {
 }
 
 /// Publishes the draft as the next edition, to every team of its band.
-#[utoipa::path(post, path = "/curricula/{id}/editions", params(("id" = Uuid, Path), ("If-Match" = String, Header)),
+#[utoipa::path(post, operation_id = "curricula_publish", path = "/curricula/{id}/editions", params(("id" = Uuid, Path), ("If-Match" = String, Header)),
     request_body = NewEdition,
     responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)))]
 pub(super) async fn publish(

@@ -85,7 +85,7 @@ fn outcomes(said: &Said, session: usize) -> Vec<OutcomeView> {
 }
 
 /// The evenings of a team, in all the editions that it works by.
-#[utoipa::path(get, path = "/teams/{team}/evenings", params(("team" = Uuid, Path)),
+#[utoipa::path(get, operation_id = "evenings_list", path = "/teams/{team}/evenings", params(("team" = Uuid, Path)),
     responses((status = 200, body = Evenings), (status = 404, body = Problem)))]
 pub(super) async fn list(who: SignedIn, state: Data<State>, team: Path<Uuid>) -> Answer<Json<Evenings>> {
     let team = who.team(&state, *team, Act::SeeTeam).await?;
@@ -118,7 +118,7 @@ pub(super) async fn list(who: SignedIn, state: Data<State>, team: Path<Uuid>) ->
 }
 
 /// The running order of an evening, and what was said of its blocks.
-#[utoipa::path(get, path = "/teams/{team}/evenings/{edition}/{session}",
+#[utoipa::path(get, operation_id = "evenings_show", path = "/teams/{team}/evenings/{edition}/{session}",
     params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path)),
     responses((status = 200, body = TeamEvening), (status = 404, body = Problem)))]
 pub(super) async fn show(
@@ -166,7 +166,7 @@ pub(super) struct Sayings {
 const MOST_ENTRIES: usize = 500;
 
 /// Takes in what was said of blocks: all of it or nothing, each entry once, in any order.
-#[utoipa::path(post, path = "/teams/{team}/outcomes", params(("team" = Uuid, Path)), request_body = Sayings,
+#[utoipa::path(post, operation_id = "evenings_say", path = "/teams/{team}/outcomes", params(("team" = Uuid, Path)), request_body = Sayings,
     responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)))]
 pub(super) async fn say(
     who: SignedIn,

@@ -37,7 +37,7 @@ pub(super) struct LayoutRead {
 }
 
 /// Reads a layout text. Its faults come back together, each with line and column.
-#[utoipa::path(post, path = "/layouts", request_body = LayoutText,
+#[utoipa::path(post, operation_id = "layouts_read", path = "/layouts", request_body = LayoutText,
     responses((status = 200, body = LayoutRead), (status = 422, body = Problem)))]
 pub(super) async fn read(who: SignedIn, said: Json<LayoutText>) -> Answer<Json<LayoutRead>> {
     who.may(Act::SeeLibrary)?;

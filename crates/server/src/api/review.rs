@@ -42,7 +42,7 @@ pub(super) struct Delivery {
 }
 
 /// Delivery of a curriculum in all clubs.
-#[utoipa::path(get, path = "/curricula/{id}/delivery", params(("id" = Uuid, Path)),
+#[utoipa::path(get, operation_id = "review_delivery", path = "/curricula/{id}/delivery", params(("id" = Uuid, Path)),
     responses((status = 200, body = Delivery), (status = 404, body = Problem)))]
 pub(super) async fn delivery(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<Delivery>> {
     who.may(Act::Review)?;
@@ -100,7 +100,7 @@ pub(super) struct TestLevels {
 }
 
 /// Levels in all clubs, by test.
-#[utoipa::path(get, path = "/levels", params(OfBand),
+#[utoipa::path(get, operation_id = "review_levels", path = "/levels", params(OfBand),
     responses((status = 200, body = Vec<TestLevels>), (status = 404, body = Problem)))]
 pub(super) async fn levels(
     who: SignedIn,

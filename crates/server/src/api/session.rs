@@ -92,13 +92,13 @@ async fn session(state: &State, person: Person) -> Answer<Session> {
 }
 
 /// Who is signed in.
-#[utoipa::path(get, path = "/session", responses((status = 200, body = Session), (status = 401, body = Problem)))]
+#[utoipa::path(get, operation_id = "session_show", path = "/session", responses((status = 200, body = Session), (status = 401, body = Problem)))]
 pub(super) async fn show(who: SignedIn, state: Data<State>) -> Answer<Json<Session>> {
     Ok(Json(session(&state, who.0).await?))
 }
 
 /// Signs in.
-#[utoipa::path(post, path = "/session", request_body = Credentials,
+#[utoipa::path(post, operation_id = "session_create", path = "/session", request_body = Credentials,
     responses((status = 200, body = Session), (status = 401, body = Problem), (status = 429, body = Problem)))]
 pub(super) async fn create(state: Data<State>, said: Json<Credentials>) -> Answer<HttpResponse> {
     let Credentials { login, password } = said.into_inner();
@@ -107,14 +107,14 @@ pub(super) async fn create(state: Data<State>, said: Json<Credentials>) -> Answe
 }
 
 /// Signs out.
-#[utoipa::path(delete, path = "/session", responses((status = 204)))]
+#[utoipa::path(delete, operation_id = "session_end", path = "/session", responses((status = 204)))]
 pub(super) async fn end(state: Data<State>, request: HttpRequest) -> Answer<HttpResponse> {
     let cookie = sign_in::sign_out(&state, &request).await?;
     Ok(HttpResponse::NoContent().cookie(cookie).finish())
 }
 
 /// The demo's sample people; none outside the demo.
-#[utoipa::path(get, path = "/samples", responses((status = 200, body = Vec<Sample>)))]
+#[utoipa::path(get, operation_id = "session_samples", path = "/samples", responses((status = 200, body = Vec<Sample>)))]
 pub(super) async fn samples(state: Data<State>) -> Answer<Json<Vec<Sample>>> {
     let mut samples = Vec::new();
     if state.demo {

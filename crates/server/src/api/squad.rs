@@ -110,7 +110,7 @@ pub fn latest(results: impl Iterator<Item = ResultView>) -> Vec<ResultView> {
 }
 
 /// The squad with its latest levels.
-#[utoipa::path(get, path = "/teams/{team}/squad", params(("team" = Uuid, Path)),
+#[utoipa::path(get, operation_id = "squad_show", path = "/teams/{team}/squad", params(("team" = Uuid, Path)),
     responses((status = 200, body = Squad), (status = 404, body = Problem)))]
 pub(super) async fn show(who: SignedIn, state: Data<State>, team: Path<Uuid>) -> Answer<Json<Squad>> {
     let team = who.team(&state, *team, Act::SeeTeam).await?;
@@ -143,7 +143,7 @@ pub(super) struct Preview {
 }
 
 /// Reads a squad list (CSV, UTF-8) and says what it would add. Nothing is written.
-#[utoipa::path(post, path = "/teams/{team}/roster", params(("team" = Uuid, Path)),
+#[utoipa::path(post, operation_id = "squad_preview", path = "/teams/{team}/roster", params(("team" = Uuid, Path)),
     request_body(content = String, content_type = "text/csv"),
     responses((status = 200, body = Preview), (status = 422, body = Problem)))]
 pub(super) async fn preview(
@@ -180,7 +180,7 @@ pub(super) struct Newcomers {
 }
 
 /// Adds players to the squad: all of them or none; the same list may be sent twice.
-#[utoipa::path(post, path = "/teams/{team}/players", params(("team" = Uuid, Path)), request_body = Newcomers,
+#[utoipa::path(post, operation_id = "squad_add", path = "/teams/{team}/players", params(("team" = Uuid, Path)), request_body = Newcomers,
     responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
 pub(super) async fn add(
     who: SignedIn,

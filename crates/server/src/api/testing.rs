@@ -59,7 +59,7 @@ pub(super) struct Sheet {
 }
 
 /// The sheet of a test for today.
-#[utoipa::path(get, path = "/teams/{team}/tests/{test}", params(("team" = Uuid, Path), ("test" = String, Path)),
+#[utoipa::path(get, operation_id = "testing_sheet", path = "/teams/{team}/tests/{test}", params(("team" = Uuid, Path), ("test" = String, Path)),
     responses((status = 200, body = Sheet), (status = 404, body = Problem)))]
 pub(super) async fn sheet(
     who: SignedIn,
@@ -141,7 +141,7 @@ pub(super) struct TrialsSaid {
 const MOST_TRIALS: usize = 500;
 
 /// Takes trials in and back: all of it or nothing, each once, in any order.
-#[utoipa::path(post, path = "/teams/{team}/trials", params(("team" = Uuid, Path)), request_body = TrialsSaid,
+#[utoipa::path(post, operation_id = "testing_say", path = "/teams/{team}/trials", params(("team" = Uuid, Path)), request_body = TrialsSaid,
     responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
 pub(super) async fn say(
     who: SignedIn,

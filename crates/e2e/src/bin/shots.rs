@@ -1,0 +1,101 @@
+//! Takes the pictures of the main views, from the demo's data, into a folder.
+
+use std::path::{Path, PathBuf};
+
+use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
+
+const DIRECTOR: &str = "Pelya Sullstay";
+const COACH: &str = "Keya Gairlow";
+const NEW_COACH: &str = "Doven Brinwick";
+
+#[tokio::main]
+async fn main() -> Result<(), Failed> {
+    let folder = std::env::args().nth(1).map(PathBuf::from).ok_or("say into which folder")?;
+    std::fs::create_dir_all(&folder)?;
+    let server = Server::start()?;
+    desk(&server, &folder).await?;
+    phone(&server, &folder).await
+}
+
+async fn keep(person: &Person<'_>, folder: &Path, name: &str) -> Result<(), Failed> {
+    std::fs::write(folder.join(format!("{name}.png")), person.photographs().await?)?;
+    println!("{name}");
+    Ok(())
+}
+
+async fn desk(server: &Server, folder: &Path) -> Result<(), Failed> {
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, server);
+    director.opens("/").await?;
+    director.sees(DIRECTOR).await?;
+    keep(&director, folder, "sign-in").await?;
+    director.presses(DIRECTOR).await?;
+    director.sees("Winter with the ball").await?;
+    director.sees("Look for").await.or(director.sees_named("Floor drawing").await.map(drop))?;
+    director.presses("Next").await?;
+    director.presses("Next").await?;
+    director.presses("Got it").await?;
+    keep(&director, folder, "plan").await?;
+    director.writes("Minutes of session 3", "3").await?;
+    director.sees("broken by this plan").await?;
+    director.presses("Solve").await?;
+    director.sees("cannot hold together").await?;
+    keep(&director, folder, "plan-clash").await?;
+    director.presses("Undo").await?;
+    director.presses("Publish edition 1").await?;
+    director.sees("never changed").await?;
+    director.runs("[...document.querySelectorAll('[role=dialog] button')].at(-1).click()").await?;
+    director.sees("edition 1, published").await?;
+    director.presses("Evenings").await?;
+    director.presses("Levels").await?;
+    director.sees_named("Starting:").await?;
+    keep(&director, folder, "levels").await?;
+    director.presses("Evenings").await?;
+    director.sees("Planned against delivered").await?;
+    director.runs("return 0").await?;
+    director.opens("/evenings").await?;
+    director.sees("North Beacon").await?;
+    let curriculum = director
+        .runs("return fetch('/api/v1/curricula').then((r) => r.json()).then((r) => r.items[1].id)")
+        .await?;
+    director.opens(&format!("/evenings?curriculum={}", curriculum.as_str().unwrap_or_default())).await?;
+    director.presses("North Beacon Green, week 3").await?;
+    director.sees("edition 1").await?;
+    keep(&director, folder, "evenings").await?;
+    browser.end().await
+}
+
+async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
+    let browser = Browser::start(PHONE).await?;
+    let coach = Person::at(&browser, server);
+    coach.signs_in_as(COACH).await?;
+    coach.sees("Start clock").await?;
+    keep(&coach, folder, "tonight").await?;
+    coach.presses("Weeks").await?;
+    coach.sees("Autumn with the ball").await?;
+    keep(&coach, folder, "weeks").await?;
+    coach.opens("/test/weave-time").await?;
+    coach.sees_named("Enter").await?;
+    coach.types("16.4").await?;
+    keep(&coach, folder, "test-evening").await?;
+    coach.opens("/squad").await?;
+    coach.sees("14 players").await?;
+    keep(&coach, folder, "squad").await?;
+    browser.end().await?;
+
+    let browser = Browser::start(PHONE).await?;
+    let coach = Person::at(&browser, server);
+    coach.signs_in_as(NEW_COACH).await?;
+    coach.presses("Squad").await?;
+    coach.presses("Load a list").await?;
+    let list = folder.join("list.csv");
+    std::fs::write(
+        &list,
+        "name,birth month,strong foot\nArya Holmay,2022-10,right\nBrien Voestay,2022-13,left\nCalo Nessett,2022-12,\n",
+    )?;
+    coach.field("Load a list").await?.send_keys(&list.canonicalize()?.display().to_string()).await?;
+    coach.sees("can be added").await?;
+    std::fs::remove_file(&list)?;
+    keep(&coach, folder, "squad-list").await?;
+    browser.end().await
+}

@@ -1,0 +1,72 @@
+import CssBaseline from '@mui/material/CssBaseline'
+import { ThemeProvider } from '@mui/material/styles'
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
+import { Navigate, Route, Routes } from 'react-router'
+import { useSession } from './api/session'
+import { CoachFrame } from './features/CoachFrame'
+import { DirectorFrame } from './features/DirectorFrame'
+import { SignIn } from './features/sign-in/SignIn'
+import { TonightPage } from './features/tonight/TonightPage'
+import { WeeksPage } from './features/weeks/WeeksPage'
+import { SquadPage } from './features/squad/SquadPage'
+import { TestPage } from './features/test/TestPage'
+import { TestEvening } from './features/test/TestEvening'
+import { ErrorNote, Loading } from './ui/notes'
+import { themeOf, type Mode } from './ui/theme'
+
+// A coach's phone need not fetch what only the director's desk shows.
+const PlanPage = lazy(() => import('./features/plan/PlanPage').then((m) => ({ default: m.PlanPage })))
+const EveningsPage = lazy(() => import('./features/evenings/EveningsPage').then((m) => ({ default: m.EveningsPage })))
+const LevelsPage = lazy(() => import('./features/levels/LevelsPage').then((m) => ({ default: m.LevelsPage })))
+
+export function App() {
+  const [mode, setMode] = useState<Mode>(() => (localStorage.getItem('jogo.look') as Mode | null) ?? 'light')
+  const theme = useMemo(() => themeOf(mode), [mode])
+  useEffect(() => localStorage.setItem('jogo.look', mode), [mode])
+  return (
+    <ThemeProvider theme={theme}>
+      <CssBaseline />
+      <Suspense fallback={<Loading />}>
+        <Pages look={{ mode, setMode }} />
+      </Suspense>
+    </ThemeProvider>
+  )
+}
+
+export interface Look {
+  mode: Mode
+  setMode: (mode: Mode) => void
+}
+
+function Pages({ look }: { look: Look }) {
+  const session = useSession()
+  if (session.isPending) return <Loading />
+  if (session.isError) return <ErrorNote error={session.error} />
+  if (!session.data) return <SignIn />
+  if (session.data.role === 'director') {
+    return (
+      <Routes>
+        <Route element={<DirectorFrame session={session.data} look={look} />}>
+          <Route path="/plan" element={<PlanPage />} />
+          <Route path="/plan/:id" element={<PlanPage />} />
+          <Route path="/evenings" element={<EveningsPage />} />
+          <Route path="/levels" element={<LevelsPage />} />
+          <Route path="*" element={<Navigate to="/plan" replace />} />
+        </Route>
+      </Routes>
+    )
+  }
+  return (
+    <Routes>
+      <Route element={<CoachFrame session={session.data} look={look} />}>
+        <Route path="/tonight" element={<TonightPage />} />
+        <Route path="/tonight/:edition/:session" element={<TonightPage />} />
+        <Route path="/test" element={<TestPage />} />
+        <Route path="/test/:test" element={<TestEvening />} />
+        <Route path="/squad" element={<SquadPage />} />
+        <Route path="/weeks" element={<WeeksPage />} />
+        <Route path="*" element={<Navigate to="/tonight" replace />} />
+      </Route>
+    </Routes>
+  )
+}

@@ -1,0 +1,41 @@
+// The way to the server. Types come from the interface that the server describes; answers that are problems become
+// errors that carry the problem.
+import createClient from 'openapi-fetch'
+import type { components, paths } from './schema'
+
+export type Schemas = components['schemas']
+export type Strand = Schemas['Strand']
+export type Stage = Schemas['Stage']
+export type Level = Schemas['Level']
+export type Side = Schemas['Side']
+export type Curriculum = Schemas['CurriculumView']
+export type Evening = Schemas['Evening']
+export type RunningBlock = Schemas['RunningBlock']
+
+export class ProblemError extends Error {
+  constructor(
+    readonly problem: Schemas['Problem'],
+    readonly status: number,
+  ) {
+    super(problem.detail)
+  }
+}
+
+export const api = createClient<paths>({ baseUrl: '/api/v1' })
+
+api.use({
+  async onResponse({ response }) {
+    if (response.ok) return response
+    if (response.headers.get('content-type')?.includes('problem+json')) {
+      throw new ProblemError((await response.json()) as Schemas['Problem'], response.status)
+    }
+    throw new Error(`${response.status}`)
+  },
+})
+
+/** The answer's data; problems have been thrown before. */
+export async function data<T>(answer: Promise<{ data?: T }>): Promise<T> {
+  return (await answer).data as T
+}
+
+export const newId = () => crypto.randomUUID()

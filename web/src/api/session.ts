@@ -1,0 +1,43 @@
+// Who is signed in.
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { api, data, ProblemError } from './client'
+
+export function useSession() {
+  return useQuery({
+    queryKey: ['session'],
+    queryFn: async () => {
+      try {
+        return await data(api.GET('/session'))
+      } catch (error) {
+        if (error instanceof ProblemError && error.status === 401) return null
+        throw error
+      }
+    },
+    staleTime: 60_000,
+  })
+}
+
+export const useSamples = () =>
+  useQuery({ queryKey: ['samples'], queryFn: () => data(api.GET('/samples')), staleTime: Infinity })
+
+export function useSignIn() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (body: { login: string; password: string }) => data(api.POST('/session', { body })),
+    onSuccess: (session) => {
+      queries.clear()
+      queries.setQueryData(['session'], session)
+    },
+  })
+}
+
+export function useSignOut() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: () => api.DELETE('/session'),
+    onSuccess: () => {
+      queries.clear()
+      queries.setQueryData(['session'], null)
+    },
+  })
+}

@@ -1,0 +1,105 @@
+// The coach's phone: four words at the bottom, the rest behind the name.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import { useTheme } from '@mui/material/styles'
+import { useState } from 'react'
+import { NavLink, Outlet, useOutletContext } from 'react-router'
+import type { Look } from '../App'
+import type { Schemas } from '../api/client'
+import { dropRefused, flush, useOutbox } from '../api/outbox'
+import { texts } from '../texts/en'
+import { Empty, ErrorNote } from '../ui/notes'
+import { NameMenu } from './NameMenu'
+
+const PLACES = ['tonight', 'test', 'squad', 'weeks'] as const
+
+/** The team that the coach looks at. */
+export const useTeam = () => useOutletContext<Schemas['TeamView']>()
+
+export function CoachFrame({ session, look }: { session: Schemas['Session']; look: Look }) {
+  const { floor } = useTheme()
+  const [chosen, setChosen] = useState(() => localStorage.getItem('jogo.team'))
+  const team = session.teams.find((t) => t.id === chosen) ?? session.teams[0]
+  const choose = (id: string) => {
+    localStorage.setItem('jogo.team', id)
+    setChosen(id)
+  }
+  return (
+    <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', maxWidth: 900, mx: 'auto' }}>
+      <Box component="header" className="no-print" sx={{ display: 'flex', alignItems: 'center', px: 1.5, gap: 1, minHeight: 48, borderBottom: `1px solid ${floor.hair}` }}>
+        {session.teams.length > 1 && team ? (
+          <TextField select size="small" variant="standard" value={team.id} onChange={(e) => choose(e.target.value)}>
+            {session.teams.map((t) => (
+              <MenuItem key={t.id} value={t.id}>
+                {t.name}
+              </MenuItem>
+            ))}
+          </TextField>
+        ) : (
+          <Typography sx={{ fontWeight: 650 }}>{team?.name}</Typography>
+        )}
+        <Box sx={{ flex: 1 }} />
+        <OutboxNote />
+        <NameMenu session={session} look={look} />
+      </Box>
+      <Box component="main" sx={{ flex: 1, minHeight: 0, overflowY: 'auto', display: 'flex', flexDirection: 'column' }}>
+        <Refusals />
+        {team ? <Outlet context={team} key={team.id} /> : <Empty>{texts.tonight.none}</Empty>}
+      </Box>
+      <Box component="nav" className="no-print" sx={{ display: 'flex', borderTop: `1px solid ${floor.ink}`, bgcolor: 'background.paper', pb: 'env(safe-area-inset-bottom)' }}>
+        {PLACES.map((place) => (
+          <Box
+            key={place}
+            component={NavLink}
+            to={`/${place}`}
+            sx={{
+              flex: 1,
+              minHeight: 52,
+              display: 'flex',
+              alignItems: 'center',
+              justifyContent: 'center',
+              color: 'text.secondary',
+              textDecoration: 'none',
+              borderTop: '4px solid transparent',
+              '&.active': { color: 'text.primary', fontWeight: 700, borderTopColor: floor.ink },
+            }}
+          >
+            {texts.places[place]}
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  )
+}
+
+/** How many entries wait on this device; a tap tries again. */
+function OutboxNote() {
+  const waiting = useOutbox().filter((w) => !w.refused)
+  if (waiting.length === 0) return null
+  return (
+    <Button size="small" role="status" onClick={() => void flush()}>
+      {texts.outbox.waiting(waiting.length)}
+    </Button>
+  )
+}
+
+function Refusals() {
+  const refused = useOutbox().filter((w) => w.refused)
+  if (refused.length === 0) return null
+  return (
+    <ErrorNote>
+      <Typography>{texts.outbox.refused}</Typography>
+      {refused.map((w) => (
+        <Typography key={w.key} color="error">
+          {w.refused}
+        </Typography>
+      ))}
+      <Button size="small" onClick={dropRefused}>
+        {texts.outbox.seen}
+      </Button>
+    </ErrorNote>
+  )
+}

@@ -1,0 +1,68 @@
+// The director's desk: a thin strip along the top with the order of the work, and one working surface below.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { useTheme } from '@mui/material/styles'
+import { useEffect, useState } from 'react'
+import { NavLink, Outlet } from 'react-router'
+import type { Look } from '../App'
+import type { Schemas } from '../api/client'
+import { texts } from '../texts/en'
+import { Legend } from '../ui/Legend'
+import { isTyping } from '../ui/keys'
+import { NameMenu } from './NameMenu'
+
+const PLACES = ['plan', 'evenings', 'levels'] as const
+
+export function DirectorFrame({ session, look }: { session: Schemas['Session']; look: Look }) {
+  const [legend, setLegend] = useState(false)
+  const { floor } = useTheme()
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key === '?' && !isTyping(event)) setLegend(true)
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [])
+  return (
+    <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
+      <Box
+        component="header"
+        className="no-print"
+        sx={{ display: 'flex', alignItems: 'center', gap: 3, px: 2, minHeight: 44, borderBottom: `1px solid ${floor.ink}`, bgcolor: 'background.paper' }}
+      >
+        <Typography sx={{ fontWeight: 650, whiteSpace: 'nowrap' }}>{session.academy}</Typography>
+        <Box component="nav" sx={{ display: 'flex', gap: 0.5, flex: 1, justifyContent: 'center', alignSelf: 'stretch' }}>
+          {PLACES.map((place) => (
+            <Box
+              key={place}
+              component={NavLink}
+              to={`/${place}`}
+              sx={{
+                display: 'flex',
+                alignItems: 'center',
+                px: 2,
+                color: 'text.secondary',
+                textDecoration: 'none',
+                borderBottom: '3px solid transparent',
+                borderTop: '3px solid transparent',
+                '&.active': { color: 'text.primary', borderBottomColor: floor.ink, fontWeight: 650 },
+                '&:hover': { color: 'text.primary' },
+              }}
+            >
+              {texts.places[place]}
+            </Box>
+          ))}
+        </Box>
+        <Button variant="text" size="small" onClick={() => setLegend(true)} aria-label={texts.legend.open} title={texts.legend.open}>
+          ?
+        </Button>
+        <NameMenu session={session} look={look} />
+      </Box>
+      <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+        <Outlet />
+      </Box>
+      <Legend open={legend} onClose={() => setLegend(false)} />
+    </Box>
+  )
+}

@@ -1,0 +1,44 @@
+// The parts of the score, each a word and a number; choose one to see where it comes from.
+import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import type { Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { asNumber, Figure } from '../../ui/figures'
+
+export function ScoreStrip({ score }: { score: Schemas['Score'] }) {
+  const [chosen, setChosen] = useState<string | null>(null)
+  const part = score.parts.find((p) => p.part === chosen)
+  return (
+    <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2.5, flexWrap: 'wrap' }}>
+        <Typography variant="h3">
+          {texts.plan.score} <Figure sx={{ fontSize: '1.3rem' }}>{asNumber(score.total)}</Figure>
+        </Typography>
+        {score.parts.map(({ part, points }) => (
+          <ButtonBase
+            key={part}
+            aria-pressed={part === chosen}
+            onClick={() => setChosen(part === chosen ? null : part)}
+            sx={{ gap: 0.75, px: 0.5, minHeight: 28, borderBottom: 2, borderColor: part === chosen ? 'text.primary' : 'transparent' }}
+          >
+            <Typography variant="body2">{texts.plan.part[part]}</Typography>
+            <Figure sx={{ fontSize: '1.15rem', fontWeight: 600 }}>{asNumber(points)}</Figure>
+          </ButtonBase>
+        ))}
+        <Typography variant="body2" color="text.secondary">
+          {texts.plan.scoreMeans}
+        </Typography>
+      </Box>
+      {part && (
+        <Box role="status" sx={{ mt: 0.5 }}>
+          <Typography variant="body2" color="text.secondary">
+            {texts.plan.partMeans[part.part]}
+          </Typography>
+          <Typography variant="body2">{part.from.length > 0 ? part.from.join(' · ') : texts.plan.nothing}</Typography>
+        </Box>
+      )}
+    </Box>
+  )
+}

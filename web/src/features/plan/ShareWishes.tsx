@@ -1,0 +1,57 @@
+// How the time is to be shared among the strands, beside what the plan has laid.
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import type { Curriculum, Strand } from '../../api/client'
+import { texts } from '../../texts/en'
+import { asPercent, Figure } from '../../ui/figures'
+import { NumberCell } from '../../ui/NumberCell'
+import { STRANDS, StrandSwatch } from '../../ui/strands'
+
+interface Props {
+  view: Curriculum
+  onChange: (wishes: Curriculum['wishes']) => void
+}
+
+type Percents = Record<Strand, number>
+
+const percents = (shares: Curriculum['wishes']['shares']): Percents =>
+  Object.fromEntries(STRANDS.map((s) => [s, Math.round((shares[s] ?? 0) * 100)])) as Percents
+
+export function ShareWishes({ view, onChange }: Props) {
+  const saved = percents(view.wishes.shares)
+  // While the numbers do not make 100 they are kept here, and nothing is saved.
+  const [open, setOpen] = useState<Percents | null>(null)
+  const shown = open ?? saved
+  const sum = STRANDS.reduce((all, s) => all + shown[s], 0)
+  const laid = view.minutes_by_strand.reduce((all, m) => all + m, 0)
+  const set = (strand: Strand, percent: number) => {
+    const next = { ...shown, [strand]: percent }
+    if (STRANDS.reduce((all, s) => all + next[s], 0) !== 100) {
+      setOpen(next)
+      return
+    }
+    setOpen(null)
+    const shares = Object.fromEntries(STRANDS.map((s) => [s, next[s] / 100]))
+    onChange({ ...view.wishes, shares })
+  }
+  return (
+    <Box role="group" aria-label={texts.plan.shares} sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 3, rowGap: 0.5 }}>
+      <Typography variant="h3">{texts.plan.shares}</Typography>
+      {STRANDS.map((strand, i) => (
+        <Box key={strand} sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+          <StrandSwatch strand={strand} />
+          <Typography variant="body2">{texts.strand[strand]}</Typography>
+          <NumberCell label={texts.plan.shareOf(texts.strand[strand])} value={shown[strand]} least={0} most={100} onCommit={(n) => set(strand, n)} />
+          <Typography variant="body2">%</Typography>
+          <Figure sx={{ color: 'text.secondary' }}>{texts.plan.laid(asPercent(laid > 0 ? (view.minutes_by_strand[i] ?? 0) / laid : 0))}</Figure>
+        </Box>
+      ))}
+      {open && (
+        <Typography role="alert" variant="body2" color="error">
+          {texts.plan.sum(sum)}. {texts.plan.sharesWait}
+        </Typography>
+      )}
+    </Box>
+  )
+}

@@ -1,0 +1,30 @@
+// Three steps that explain the plan to a newcomer, until they are dismissed for good.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { texts } from '../../texts/en'
+import { Figure } from '../../ui/figures'
+
+const PLACE = 'jogo.tour'
+
+export function Tour() {
+  const [step, setStep] = useState(() => (localStorage.getItem(PLACE) ? null : 0))
+  if (step === null) return null
+  const last = step === texts.plan.tour.length - 1
+  const onward = () => {
+    if (last) localStorage.setItem(PLACE, 'seen')
+    setStep(last ? null : step + 1)
+  }
+  return (
+    <Box role="note" sx={{ display: 'flex', alignItems: 'center', gap: 2, borderTop: 1, borderBottom: 1, borderColor: 'divider', py: 0.75 }}>
+      <Figure sx={{ fontSize: '1.3rem', color: 'text.secondary' }}>
+        {step + 1}/{texts.plan.tour.length}
+      </Figure>
+      <Typography sx={{ flex: 1 }}>{texts.plan.tour[step]}</Typography>
+      <Button size="small" onClick={onward}>
+        {last ? texts.plan.tourDone : texts.plan.tourNext}
+      </Button>
+    </Box>
+  )
+}

@@ -1,0 +1,87 @@
+// Loading a squad list: choose a file, see every row answer for itself, and only then add.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Link from '@mui/material/Link'
+import Typography from '@mui/material/Typography'
+import { useTheme } from '@mui/material/styles'
+import { useState } from 'react'
+import type { Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { Figure } from '../../ui/figures'
+import { ErrorNote } from '../../ui/notes'
+import { useAddPlayers, useRosterPreview } from './queries'
+
+/** The server refuses larger files; this one is not even sent. */
+const LARGEST = 200_000
+
+export function RosterImport({ team, onClose }: { team: string; onClose: (added: number | null) => void }) {
+  const preview = useRosterPreview(team)
+  const add = useAddPlayers(team)
+  const [large, setLarge] = useState(false)
+  const choose = (file: File | undefined) => {
+    preview.reset()
+    add.reset()
+    setLarge(file !== undefined && file.size > LARGEST)
+    if (file && file.size <= LARGEST) preview.mutate(file)
+  }
+  const players = preview.data?.rows.flatMap((row) => (row.player ? [row.player] : [])) ?? []
+  return (
+    <Box sx={{ border: 1, borderColor: 'text.primary', bgcolor: 'background.paper', p: 1.5, mb: 2 }}>
+      <Typography variant="h2">{texts.squad.load}</Typography>
+      <Typography variant="body2" color="text.secondary">
+        {texts.squad.columns} · <Link href="/example-squad.csv">{texts.squad.example}</Link>
+      </Typography>
+      <Box sx={{ my: 1.5 }}>
+        <input type="file" accept=".csv,text/csv" aria-label={texts.squad.load} onChange={(event) => choose(event.target.files?.[0])} style={{ font: 'inherit', maxWidth: '100%' }} />
+      </Box>
+      {large && (
+        <ErrorNote>
+          <Typography color="error">{texts.squad.large}</Typography>
+        </ErrorNote>
+      )}
+      {preview.isError && <ErrorNote error={preview.error} />}
+      {add.isError && <ErrorNote error={add.error} />}
+      {preview.data && (
+        <>
+          <Typography role="status">
+            {texts.squad.ready(preview.data.good)}
+            {preview.data.faulty > 0 && `, ${texts.squad.faulty(preview.data.faulty)}`}. {texts.squad.nothingYet}
+          </Typography>
+          <Box component="ul" sx={{ listStyle: 'none', p: 0, my: 1 }}>
+            {preview.data.rows.map((row) => (
+              <PreviewRow key={row.line} row={row} />
+            ))}
+          </Box>
+        </>
+      )}
+      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+        {players.length > 0 && (
+          <Button variant="contained" disabled={add.isPending} onClick={() => add.mutate(players, { onSuccess: () => onClose(players.length) })}>
+            {texts.squad.add(players.length)}
+            {preview.data && preview.data.faulty > 0 && ` ${texts.squad.leaveOut(preview.data.faulty)}`}
+          </Button>
+        )}
+        <Button variant="text" onClick={() => onClose(null)}>
+          {texts.cancel}
+        </Button>
+      </Box>
+    </Box>
+  )
+}
+
+function PreviewRow({ row }: { row: Schemas['Row'] }) {
+  const { floor } = useTheme()
+  return (
+    <Box component="li" sx={{ display: 'flex', gap: 1, py: 0.5, borderTop: `1px solid ${floor.hair}`, borderLeft: `4px solid ${row.player ? 'transparent' : floor.warn}`, pl: 1 }}>
+      <Figure sx={{ color: 'text.secondary', whiteSpace: 'nowrap', fontSize: '1.05rem' }}>{texts.squad.line(row.line)}</Figure>
+      <Box>
+        <Typography variant="body2">{row.written}</Typography>
+        {row.errors.map((error) => (
+          <Typography key={error} variant="body2" color="error">
+            {error}
+          </Typography>
+        ))}
+      </Box>
+    </Box>
+  )
+}

@@ -1,0 +1,86 @@
+// The squad: players with their latest levels, and the list they come from.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { useTheme } from '@mui/material/styles'
+import { useState } from 'react'
+import type { Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { asNumber, Figure } from '../../ui/figures'
+import { LevelSteps } from '../../ui/levels'
+import { ErrorNote, Loading } from '../../ui/notes'
+import { useTeam } from '../CoachFrame'
+import { RosterImport } from './RosterImport'
+import { useSquad } from './queries'
+
+export function SquadPage() {
+  const team = useTeam()
+  const squad = useSquad(team.id)
+  const [loading, setLoading] = useState(false)
+  const [added, setAdded] = useState<number | null>(null)
+  if (squad.isError && !squad.data) return <ErrorNote error={squad.error} />
+  if (!squad.data) return <Loading />
+  const { players, tests } = squad.data
+  return (
+    <Box sx={{ p: 1.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: 1 }}>
+        <Typography variant="h2" component="h1" sx={{ flex: 1 }}>
+          {texts.squad.title(players.length)}
+        </Typography>
+        {!loading && <Button onClick={() => setLoading(true)}>{texts.squad.load}</Button>}
+      </Box>
+      {added !== null && <Typography role="status">{texts.squad.added(added)}</Typography>}
+      {players.length === 0 && !loading && <Typography>{texts.squad.none}</Typography>}
+      {loading && (
+        <RosterImport
+          team={team.id}
+          onClose={(n) => {
+            setLoading(false)
+            setAdded(n)
+          }}
+        />
+      )}
+      {players.map((player) => (
+        <PlayerRow key={player.id} player={player} tests={tests} />
+      ))}
+    </Box>
+  )
+}
+
+function PlayerRow({ player, tests }: { player: Schemas['PlayerView']; tests: Schemas['TestView'][] }) {
+  const { floor } = useTheme()
+  return (
+    <Box sx={{ borderTop: `1px solid ${floor.hair}`, py: 1 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
+        <Typography sx={{ fontWeight: 650, flex: 1 }}>{player.name}</Typography>
+        <Typography variant="body2" color="text.secondary">
+          {texts.squad.strong(texts.side[player.strong_foot])} · {texts.squad.born} {player.birth_month}
+        </Typography>
+      </Box>
+      {player.latest.length === 0 ? (
+        <Typography variant="body2" color="text.secondary">
+          {texts.squad.noResults}
+        </Typography>
+      ) : (
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(156px, 1fr))', columnGap: 2 }}>
+          {player.latest.map((result) => {
+            const test = tests.find((t) => t.id === result.test)
+            return (
+              <Box key={`${result.test} ${result.side ?? ''}`} sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+                <LevelSteps level={result.level} />
+                <Figure sx={{ fontSize: '1.1rem', minWidth: 34 }}>
+                  {asNumber(result.value)}
+                  {test?.unit && ` ${test.unit}`}
+                </Figure>
+                <Typography variant="caption" color="text.secondary" noWrap title={test?.name}>
+                  {test?.name}
+                  {result.side && `, ${texts.side[result.side]}`}
+                </Typography>
+              </Box>
+            )
+          })}
+        </Box>
+      )}
+    </Box>
+  )
+}

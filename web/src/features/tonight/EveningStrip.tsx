@@ -1,0 +1,53 @@
+// The evening as one vertical strip: as long as its minutes, with what became of each block.
+import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
+import { useTheme } from '@mui/material/styles'
+import type { Evening } from '../../api/client'
+import { texts } from '../../texts/en'
+import { Figure } from '../../ui/figures'
+import { StageGlyph } from '../../ui/stages'
+import type { Outcome } from './queries'
+
+interface Props {
+  evening: Evening
+  at: number
+  outcomes: Map<number, { outcome: Outcome }>
+  onChoose: (block: number) => void
+}
+
+const SIGN: Record<Outcome, string> = { done: '✓', short: '½', skipped: '–' }
+
+export function EveningStrip({ evening, at, outcomes, onChoose }: Props) {
+  const { floor } = useTheme()
+  return (
+    <Box component="nav" aria-label={texts.places.tonight} sx={{ width: 58, flex: 'none', display: 'flex', flexDirection: 'column', borderRight: `1px solid ${floor.hair}`, borderTop: `1px solid ${floor.hair}` }}>
+      {evening.blocks.map((block, i) => {
+        const outcome = outcomes.get(i)?.outcome
+        const label = `${texts.tonight.block(i + 1, evening.blocks.length)}: ${block.title}, ${texts.minutes(block.minutes)}${outcome ? `, ${texts.outcome[outcome]}` : ''}`
+        return (
+          <ButtonBase
+            key={`${block.drill} ${i}`}
+            aria-label={label}
+            aria-current={i === at ? 'step' : undefined}
+            onClick={() => onChoose(i)}
+            sx={{
+              flex: `${block.minutes + block.laying_out} 1 0`,
+              minHeight: 44,
+              flexDirection: 'column',
+              borderBottom: `1px solid ${floor.hair}`,
+              borderLeft: `5px solid ${i === at ? floor.ink : 'transparent'}`,
+              bgcolor: i === at ? floor.paper : undefined,
+              color: outcome && i !== at ? 'text.secondary' : 'text.primary',
+            }}
+          >
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+              <StageGlyph stage={block.stage} strand={block.strand} />
+              <Figure sx={{ fontSize: '1.2rem', fontWeight: 600 }}>{block.minutes}</Figure>
+            </Box>
+            {outcome && <Box sx={{ fontWeight: 800, lineHeight: 1 }}>{SIGN[outcome]}</Box>}
+          </ButtonBase>
+        )
+      })}
+    </Box>
+  )
+}

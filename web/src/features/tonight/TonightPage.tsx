@@ -1,0 +1,91 @@
+// Tonight: the running order as a strip whose lengths are minutes, and the current block over the rest of the screen.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { Link, useParams, useSearchParams } from 'react-router'
+import type { Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { asLongDay } from '../../ui/figures'
+import { Empty, ErrorNote, Loading } from '../../ui/notes'
+import { useTeam } from '../CoachFrame'
+import { BlockScreen } from './BlockScreen'
+import { EveningStrip } from './EveningStrip'
+import { useEvenings, useOutcomes, useTeamEvening } from './queries'
+
+export function TonightPage() {
+  const team = useTeam()
+  const chosen = useParams()
+  const evenings = useEvenings(team.id)
+  const next = evenings.data?.next
+  const tonight = next == null ? undefined : evenings.data?.evenings[next]
+  const edition = chosen.edition ?? tonight?.edition
+  const session = chosen.session === undefined ? tonight?.session : Number(chosen.session)
+  const evening = useTeamEvening(team.id, edition, session)
+  if (evenings.isError && !evenings.data) return <ErrorNote error={evenings.error} />
+  if (evening.isError && !evening.data) return <ErrorNote error={evening.error} />
+  if (evenings.isPending) return <Loading />
+  if (edition === undefined || session === undefined) return <Empty>{texts.tonight.none}</Empty>
+  if (!evening.data) return <Loading />
+  return <Run team={team.id} edition={edition} session={session} view={evening.data} today={evenings.data?.today ?? ''} />
+}
+
+interface RunProps {
+  team: string
+  edition: string
+  session: number
+  view: Schemas['TeamEvening']
+  today: string
+}
+
+function Run({ team, edition, session, view, today }: RunProps) {
+  const [address, setAddress] = useSearchParams()
+  const { evening } = view
+  const { outcomes, say } = useOutcomes(team, edition, session, view.outcomes)
+  // The first block of which nothing was said is the current one, unless another was opened.
+  const open = evening.blocks.findIndex((_, i) => !outcomes.has(i))
+  const asked = address.get('block')
+  const at = asked === null ? (open < 0 ? 0 : open) : Math.min(Math.max(Number(asked) - 1, 0), evening.blocks.length - 1)
+  const choose = (block: number) => setAddress({ block: String(block + 1) }, { replace: true })
+  const block = evening.blocks[at]
+  const day = asLongDay(evening.date)
+  return (
+    <Box sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+      <Box sx={{ px: 1.5, py: 0.75, display: 'flex', alignItems: 'baseline', gap: 1 }}>
+        <Typography variant="h2" component="h1">
+          {evening.date === today ? texts.places.tonight : evening.date > today ? texts.tonight.next(day) : day}
+        </Typography>
+        <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
+          {texts.plan.week(evening.week)} · {texts.minutes(evening.minutes)} · {texts.tonight.edition(view.edition_number)}
+        </Typography>
+        {evening.date !== today && (
+          <Button component={Link} to="/tonight" size="small" variant="text">
+            {texts.tonight.toTonight}
+          </Button>
+        )}
+      </Box>
+      {open < 0 && evening.blocks.length > 0 && (
+        <Typography role="status" sx={{ px: 1.5, pb: 1 }}>
+          {texts.tonight.allSaid}
+        </Typography>
+      )}
+      <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
+        <EveningStrip evening={evening} at={at} outcomes={outcomes} onChoose={choose} />
+        {block && (
+          <BlockScreen
+            key={at}
+            block={block}
+            at={at}
+            of={evening.blocks.length}
+            clockName={`${edition}.${session}.${at}`}
+            outcome={outcomes.get(at)?.outcome}
+            onSay={(outcome) => {
+              say(at, outcome, null)
+              const next = evening.blocks.findIndex((_, i) => i > at && !outcomes.has(i))
+              if (next > 0) choose(next)
+            }}
+          />
+        )}
+      </Box>
+    </Box>
+  )
+}

@@ -1,0 +1,41 @@
+import '@fontsource-variable/sofia-sans/index.css'
+import '@fontsource/sofia-sans-extra-condensed/400.css'
+import '@fontsource/sofia-sans-extra-condensed/600.css'
+import createCache from '@emotion/cache'
+import { CacheProvider } from '@emotion/react'
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { StrictMode } from 'react'
+import { createRoot } from 'react-dom/client'
+import { BrowserRouter } from 'react-router'
+import { App } from './App'
+import { ProblemError } from './api/client'
+
+// The page's policy lets in only styles that carry the number which the server put into this page.
+const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content
+const cache = createCache({ key: 'j', nonce })
+
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      networkMode: 'always',
+      retry: (count, error) => !(error instanceof ProblemError) && count < 2,
+      staleTime: 5_000,
+    },
+    mutations: { networkMode: 'always' },
+  },
+})
+
+const root = document.getElementById('root')
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <CacheProvider value={cache}>
+        <QueryClientProvider client={queries}>
+          <BrowserRouter>
+            <App />
+          </BrowserRouter>
+        </QueryClientProvider>
+      </CacheProvider>
+    </StrictMode>,
+  )
+}

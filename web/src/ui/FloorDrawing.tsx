@@ -1,0 +1,14 @@
+// A floor drawing, as the core made it.
+import Box from '@mui/material/Box'
+import { texts } from '../texts/en'
+
+export function FloorDrawing({ svg, title, height }: { svg: string; title: string; height?: number }) {
+  return (
+    <Box
+      role="img"
+      aria-label={texts.floorOf(title)}
+      sx={{ lineHeight: 0, textAlign: 'center', '& svg': { maxWidth: '100%', height: height ?? 'auto', maxHeight: '100%' } }}
+      dangerouslySetInnerHTML={{ __html: svg.replace(' role="img"', ' aria-hidden="true"') }}
+    />
+  )
+}

@@ -1,0 +1,56 @@
+// A whole number that is edited where it stands: Enter or leaving the field takes it, Escape brings the old one back.
+import { styled } from '@mui/material/styles'
+import { useState } from 'react'
+import { FIGURE_FACE } from './theme'
+
+const Field = styled('input')(({ theme }) => ({
+  width: 42,
+  minHeight: 28,
+  font: 'inherit',
+  fontFamily: FIGURE_FACE,
+  fontSize: '1.15rem',
+  fontWeight: 600,
+  textAlign: 'center',
+  color: theme.palette.text.primary,
+  background: theme.palette.background.paper,
+  border: `1px solid ${theme.floor.hair}`,
+  borderRadius: 2,
+  padding: 0,
+  '&:hover': { borderColor: theme.floor.ink },
+  '&[aria-invalid="true"]': { borderColor: theme.floor.warn, borderWidth: 2 },
+}))
+
+interface Props {
+  label: string
+  value: number
+  least: number
+  most: number
+  wrong?: boolean
+  onCommit: (value: number) => void
+}
+
+export function NumberCell({ label, value, least, most, wrong, onCommit }: Props) {
+  const [typed, setTyped] = useState<string | null>(null)
+  const number = typed === null ? value : Number(typed)
+  const fits = typed === null || (/^\d+$/.test(typed.trim()) && number >= least && number <= most)
+  const take = () => {
+    if (typed !== null && fits && number !== value) onCommit(number)
+    if (fits) setTyped(null)
+  }
+  return (
+    <Field
+      aria-label={label}
+      aria-invalid={wrong || !fits}
+      title={fits ? undefined : `${least} – ${most}`}
+      inputMode="numeric"
+      value={typed ?? String(value)}
+      onFocus={(event) => event.target.select()}
+      onChange={(event) => setTyped(event.target.value)}
+      onBlur={take}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') take()
+        if (event.key === 'Escape') setTyped(null)
+      }}
+    />
+  )
+}

@@ -1,0 +1,32 @@
+// What went wrong, what is loading, what to do where nothing is.
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import type { ReactNode } from 'react'
+import { ProblemError } from '../api/client'
+import { texts } from '../texts/en'
+
+/** The sentence for an error: the problem's own, or that the network is away. */
+export function sentence(error: unknown): string {
+  return error instanceof ProblemError ? error.problem.detail : texts.noNetwork
+}
+
+export function ErrorNote({ error, children }: { error?: unknown; children?: ReactNode }) {
+  return (
+    <Box role="alert" sx={{ borderLeft: 4, borderColor: 'error.main', bgcolor: 'background.paper', px: 1.5, py: 1, my: 1 }}>
+      {error !== undefined && <Typography color="error">{sentence(error)}</Typography>}
+      {children}
+    </Box>
+  )
+}
+
+export function Loading() {
+  return (
+    <Typography role="status" color="text.secondary" sx={{ p: 3 }}>
+      {texts.loading}
+    </Typography>
+  )
+}
+
+export function Empty({ children }: { children: ReactNode }) {
+  return <Box sx={{ p: 3, maxWidth: 520 }}>{children}</Box>
+}
