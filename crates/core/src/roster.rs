@@ -218,6 +218,10 @@ fn row(line: u64, [name, birth, foot]: [&str; 3], today: Date) -> Row {
     let foot_read = match foot.to_lowercase().as_str() {
         "left" | "l" => Some(Side::Left),
         "right" | "r" => Some(Side::Right),
+        "" => {
+            noted("strong foot", "is empty: write left or right".into());
+            None
+        }
         _ => {
             noted("strong foot", format!("`{}` is neither left nor right", shown(foot)));
             None

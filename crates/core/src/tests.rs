@@ -83,6 +83,8 @@ pub struct Test {
     pub id: TestId,
     /// As a coach says it.
     pub name: String,
+    /// As it stands in a narrow table.
+    pub short: String,
     /// How it is taken, in one or two sentences.
     pub how: String,
     /// The skill that it shows.
@@ -144,6 +146,7 @@ mod cases {
         Test {
             id: "t".into(),
             name: "Weave".into(),
+            short: "Weave".into(),
             how: String::new(),
             skill: "weave".into(),
             protocol,

@@ -130,9 +130,9 @@ fn size_is_bounded(#[case] text: String, #[case] says: &str) {
 #[test]
 fn a_drawing_is_to_scale_and_reads_without_colour() {
     let svg = read("unit m; mark A red; walk 4; mark B; player P; path dribble A -> B").draw();
-    // 4 m take 320 of the drawing's units, unless a metre would be larger than 90: 80 units a metre.
-    assert!(svg.contains(r#"<polyline class="path dribble" points="34.0,354.0 34.0,34.0""#), "{svg}");
-    assert!(svg.contains(">R</text>") && svg.contains("1 m</text>") && svg.contains("<title>A</title>"));
+    // 4 m deep in 190 of the drawing's units: 47.5 a metre, with an edge of 34 around.
+    assert!(svg.contains(r#"<polyline class="path dribble" points="34.0,224.0 34.0,34.0""#), "{svg}");
+    assert!(svg.contains(">R</text>") && svg.contains("2 m</text>") && svg.contains("<title>A</title>"));
 }
 
 /// Words of the notation in any order, so that the texts come near to what people mistype.

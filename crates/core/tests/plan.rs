@@ -128,7 +128,7 @@ fn long_rests_and_lopsided_strands_cost() {
 }
 
 #[rstest]
-#[case::a_breath(&[20, 3, 20, 20], "Session 2 (2031-01-10) has 3 min, and the shortest drill of this curriculum needs 5 min.")]
+#[case::a_breath(&[20, 3, 20, 20], "Session 2 on 10 January has 3 min, and the shortest drill of this curriculum needs 5 min.")]
 #[case::no_evenings_for_the_chain(&[20, 20], "“B” to Form: with everything that must come before, that takes at least 2 sessions one after the other, and there are 1.")]
 #[case::no_minutes(&[6, 6, 6, 6], "“A” to Flow and “B” to Form: together they need at least 30 min, and all sessions have 24 min.")]
 fn a_clash_says_what_cannot_be(#[case] minutes: &[u32], #[case] says: &str) {

@@ -119,17 +119,21 @@ impl Browser {
             "--disable-dev-shm-usage",
             "--hide-scrollbars",
             "--lang=en-GB",
+            "--accept-lang=en-GB",
         ]
         .map(str::to_owned)
         .to_vec();
         args.push(format!("--user-data-dir={}", profile.path().display()));
         args.push(format!("--window-size={},{}", screen.width, screen.height));
         let mut options = json!({ "args": args });
-        if screen.phone {
-            options["mobileEmulation"] = json!({
-                "deviceMetrics": { "width": screen.width, "height": screen.height, "pixelRatio": 2.0, "touch": true }
-            });
-        }
+        // The page is exactly as large as the screen, whatever the browser itself needs.
+        options["mobileEmulation"] = json!({ "deviceMetrics": {
+            "width": screen.width,
+            "height": screen.height,
+            "pixelRatio": if screen.phone { 2.0 } else { 1.0 },
+            "touch": screen.phone,
+            "mobile": screen.phone,
+        }});
         let mut capabilities = serde_json::Map::new();
         capabilities.insert("goog:chromeOptions".into(), options);
         let page = connect(port, capabilities).await?;
@@ -163,7 +167,7 @@ async fn connect(
         match builder.connect(&format!("http://127.0.0.1:{port}")).await {
             Ok(client) => return Ok(client),
             // ChromeDriver needs a moment before it listens.
-            Err(NewSessionError::Lost(_) | NewSessionError::Failed(_)) if tries < 100 => {
+            Err(NewSessionError::FailedC(_) | NewSessionError::Lost(_)) if tries < 100 => {
                 tries += 1;
                 tokio::time::sleep(Duration::from_millis(100)).await;
             }

@@ -218,7 +218,9 @@ impl Story<'_> {
         let mut players: Vec<Player> = Vec::new();
         while players.len() < plan.squad {
             let about = self.chance.player(born);
-            if players.iter().all(|p| p.about.name != about.name) {
+            // Children of one squad are called by their first names.
+            let called = |name: &str| name.split(' ').next().map(str::to_owned);
+            if players.iter().all(|p| called(&p.about.name) != called(&about.name)) {
                 players.push(Player { id: Uuid::now_v7(), about });
             }
         }

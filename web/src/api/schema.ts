@@ -1065,6 +1065,7 @@ export interface components {
             id: components["schemas"]["String"];
             name: string;
             per_side: boolean;
+            short: string;
             /** Format: int32 */
             trials: number;
             unit: string;

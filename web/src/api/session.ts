@@ -1,5 +1,5 @@
 // Who is signed in.
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query'
 import { api, data, ProblemError } from './client'
 
 export function useSession() {
@@ -20,12 +20,16 @@ export function useSession() {
 export const useSamples = () =>
   useQuery({ queryKey: ['samples'], queryFn: () => data(api.GET('/samples')), staleTime: Infinity })
 
+/** What one person has read is not shown to the next. */
+const forgetOthers = (queries: QueryClient) =>
+  queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' && queryKey[0] !== 'samples' })
+
 export function useSignIn() {
   const queries = useQueryClient()
   return useMutation({
     mutationFn: (body: { login: string; password: string }) => data(api.POST('/session', { body })),
     onSuccess: (session) => {
-      queries.clear()
+      forgetOthers(queries)
       queries.setQueryData(['session'], session)
     },
   })
@@ -36,8 +40,8 @@ export function useSignOut() {
   return useMutation({
     mutationFn: () => api.DELETE('/session'),
     onSuccess: () => {
-      queries.clear()
       queries.setQueryData(['session'], null)
+      forgetOthers(queries)
     },
   })
 }

@@ -78,7 +78,7 @@ export function themeOf(mode: Mode): Theme {
     },
     typography: {
       fontFamily: TEXT_FACE,
-      fontSize: mode === 'pitch' ? 17 : 15,
+      fontSize: mode === 'pitch' ? 17 : 14,
       h1: { fontSize: '1.5rem', fontWeight: 650, lineHeight: 1.15 },
       h2: { fontSize: '1.1rem', fontWeight: 650, lineHeight: 1.2 },
       h3: { fontSize: '0.95rem', fontWeight: 650, lineHeight: 1.25 },

@@ -9,8 +9,10 @@ use std::fmt::Write;
 
 use super::{Colour, Layout, PathKind, Point, Role};
 
-/// Longer side of the floor in the drawing's own units.
-const FLOOR: f64 = 320.0;
+/// The floor is drawn as large as fits into this width and height, in the drawing's own units. Shown at that size, its
+/// letters are as large as the text beside it.
+const WIDEST: f64 = 300.0;
+const TALLEST: f64 = 190.0;
 /// Room around the floor for marks, names and the metre bar.
 const EDGE: f64 = 34.0;
 /// A metre is never drawn larger than this, or two markers would look like a whole hall.
@@ -78,7 +80,10 @@ impl Layout {
 
     fn draw_people(&self, sheet: &Sheet, svg: &mut String) {
         for person in &self.people {
+            // Someone who stands at a marker is drawn beside it, so that both can be seen.
+            let at_marker = self.markers.iter().any(|marker| marker.at.distance(person.at).0 < 0.05);
             let (x, y) = sheet.place(person.at);
+            let x = if at_marker { x + 2.8 * MARKER } else { x };
             let (word, shape) = match person.role {
                 Role::Player => ("player", format!("M{:.1} {:.1}l8 15h-16z", x, y - 9.0)),
                 Role::Server => ("server", format!("M{:.1} {:.1}h14v14h-14z", x - 7.0, y - 7.0)),
@@ -130,7 +135,8 @@ impl Sheet {
     fn around(layout: &Layout) -> Sheet {
         let (low, _) = layout.bounds();
         let floor = layout.footprint();
-        let metre = (FLOOR / floor.width.0.max(floor.depth.0).max(1.0)).min(LARGEST_METRE);
+        let fits = |room: f64, metres: f64| if metres > 0.0 { room / metres } else { LARGEST_METRE };
+        let metre = fits(WIDEST, floor.width.0).min(fits(TALLEST, floor.depth.0)).min(LARGEST_METRE);
         Sheet {
             low,
             metre,

@@ -51,9 +51,9 @@ fn short_session(problem: &Problem) -> Option<Clash> {
     let least = problem.variants.iter().map(|v| v.least).min()?;
     let (session, wish) = problem.sessions.iter().enumerate().find(|(_, s)| s.minutes < least)?;
     let says = format!(
-        "Session {} ({}) has {}, and the shortest drill of this curriculum needs {least}.",
+        "Session {} on {} has {}, and the shortest drill of this curriculum needs {least}.",
         session + 1,
-        wish.date,
+        super::spoken(wish.date),
         wish.minutes
     );
     let relax = vec![format!("Give the session at least {least}"), "take that evening out".into()];

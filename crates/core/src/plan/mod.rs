@@ -24,3 +24,8 @@ pub use problem::{Approach, Block, Plan, Problem, SessionWish, SkillWish, Varian
 pub use score::{Part, Score, score};
 pub use solve::solve;
 pub use stitch::{Stitch, stitches};
+
+/// A day as people say it within a season: "17 February".
+fn spoken(day: jiff::civil::Date) -> String {
+    day.strftime("%-d %B").to_string()
+}

@@ -119,7 +119,7 @@ fn rhythm(problem: &Problem, plan: &Plan) -> Part {
             let rested = last.map_or(0, |before| (wish.date - before).get_days());
             if rested > RHYTHM_DAYS {
                 part.points += f64::from(rested - RHYTHM_DAYS);
-                part.from.push(format!("{}: {rested} days before {}", skill.name, wish.date));
+                part.from.push(format!("{}: {rested} days before {}", skill.name, super::spoken(wish.date)));
             }
             for variant in shown {
                 let left = &mut missing[variant.stage.index()];
@@ -137,7 +137,7 @@ fn idle(problem: &Problem, plan: &Plan) -> Part {
         let unused = wish.minutes.0.saturating_sub(used(problem, blocks).0);
         if unused > 0 {
             part.points += 0.5 * f64::from(unused);
-            part.from.push(format!("{}: {unused} min", wish.date));
+            part.from.push(format!("{}: {unused} min", super::spoken(wish.date)));
         }
     }
     part

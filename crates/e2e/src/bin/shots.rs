@@ -45,7 +45,7 @@ async fn desk(server: &Server, folder: &Path) -> Result<(), Failed> {
     director.presses("Publish edition 1").await?;
     director.sees("never changed").await?;
     director.runs("[...document.querySelectorAll('[role=dialog] button')].at(-1).click()").await?;
-    director.sees("edition 1, published").await?;
+    director.sees("edition 1 published").await?;
     director.presses("Evenings").await?;
     director.presses("Levels").await?;
     director.sees_named("Starting:").await?;
@@ -93,7 +93,7 @@ async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
         &list,
         "name,birth month,strong foot\nArya Holmay,2022-10,right\nBrien Voestay,2022-13,left\nCalo Nessett,2022-12,\n",
     )?;
-    coach.field("Load a list").await?.send_keys(&list.canonicalize()?.display().to_string()).await?;
+    coach.field("Choose a file").await?.send_keys(&list.canonicalize()?.display().to_string()).await?;
     coach.sees("can be added").await?;
     std::fs::remove_file(&list)?;
     keep(&coach, folder, "squad-list").await?;

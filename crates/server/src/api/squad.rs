@@ -54,6 +54,7 @@ pub(super) struct PlayerView {
 pub struct TestView {
     pub id: TestId,
     pub name: String,
+    pub short: String,
     pub how: String,
     pub per_side: bool,
     pub unit: &'static str,
@@ -65,6 +66,7 @@ impl From<&Test> for TestView {
         TestView {
             id: test.id.clone(),
             name: test.name.clone(),
+            short: test.short.clone(),
             how: test.how.clone(),
             per_side: test.per_side,
             unit: test.protocol.unit(),

@@ -90,7 +90,7 @@ function BlockDetail({ block }: { block: RunningBlock }) {
   return (
     <Box sx={{ pb: 1.5, display: 'grid', gap: 1 }}>
       <BlockFacts block={block} />
-      <FloorDrawing svg={block.drawing} title={block.title} height={210} />
+      <FloorDrawing svg={block.drawing} title={block.title} height={230} />
       <Points points={block.points} />
       <Faults faults={block.faults} />
       <Cautions cautions={block.cautions} />
@@ -106,7 +106,7 @@ function BlockDetail({ block }: { block: RunningBlock }) {
 
 function Kit({ kit }: { kit: Evening['kit'] }) {
   const colours = Object.entries(kit)
-  const all = colours.map(([colour, n]) => `${texts.evening.markers(n)} ${colour === 'any' ? texts.evening.anyColour : colour}`)
+  const all = colours.map(([colour, n]) => texts.evening.markers(n, colour))
   return (
     <Typography variant="body2" sx={{ mt: 0.5 }}>
       <strong>{texts.evening.kit}:</strong> {all.length > 0 ? all.join(', ') : texts.evening.noKit}

@@ -36,7 +36,7 @@ export function ShareWishes({ view, onChange }: Props) {
     onChange({ ...view.wishes, shares })
   }
   return (
-    <Box role="group" aria-label={texts.plan.shares} sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 3, rowGap: 0.5 }}>
+    <Box role="group" aria-label={texts.plan.shares} sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 2.25, rowGap: 0.5 }}>
       <Typography variant="h3">{texts.plan.shares}</Typography>
       {STRANDS.map((strand, i) => (
         <Box key={strand} sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>

@@ -3,13 +3,16 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Link from '@mui/material/Link'
 import Typography from '@mui/material/Typography'
-import { useTheme } from '@mui/material/styles'
+import { styled, useTheme } from '@mui/material/styles'
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { Figure } from '../../ui/figures'
 import { ErrorNote } from '../../ui/notes'
 import { useAddPlayers, useRosterPreview } from './queries'
+
+/** Out of sight, but still in the order of the keyboard. */
+const HiddenInput = styled('input')({ position: 'absolute', width: 1, height: 1, opacity: 0 })
 
 /** The server refuses larger files; this one is not even sent. */
 const LARGEST = 200_000
@@ -18,9 +21,11 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
   const preview = useRosterPreview(team)
   const add = useAddPlayers(team)
   const [large, setLarge] = useState(false)
+  const [name, setName] = useState('')
   const choose = (file: File | undefined) => {
     preview.reset()
     add.reset()
+    setName(file?.name ?? '')
     setLarge(file !== undefined && file.size > LARGEST)
     if (file && file.size <= LARGEST) preview.mutate(file)
   }
@@ -32,7 +37,11 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
         {texts.squad.columns} · <Link href="/example-squad.csv">{texts.squad.example}</Link>
       </Typography>
       <Box sx={{ my: 1.5 }}>
-        <input type="file" accept=".csv,text/csv" aria-label={texts.squad.load} onChange={(event) => choose(event.target.files?.[0])} style={{ font: 'inherit', maxWidth: '100%' }} />
+        <Button component="label" sx={{ '&:focus-within': { outline: '3px solid', outlineOffset: 2 } }}>
+          {texts.squad.choose}
+          <HiddenInput type="file" accept=".csv,text/csv" aria-label={texts.squad.choose} onChange={(event) => choose(event.target.files?.[0])} />
+        </Button>{' '}
+        {name}
       </Box>
       {large && (
         <ErrorNote>

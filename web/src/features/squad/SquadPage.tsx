@@ -62,25 +62,33 @@ function PlayerRow({ player, tests }: { player: Schemas['PlayerView']; tests: Sc
           {texts.squad.noResults}
         </Typography>
       ) : (
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(156px, 1fr))', columnGap: 2 }}>
-          {player.latest.map((result) => {
-            const test = tests.find((t) => t.id === result.test)
-            return (
-              <Box key={`${result.test} ${result.side ?? ''}`} sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
-                <LevelSteps level={result.level} />
-                <Figure sx={{ fontSize: '1.1rem', minWidth: 34 }}>
-                  {asNumber(result.value)}
-                  {test?.unit && ` ${test.unit}`}
-                </Figure>
-                <Typography variant="caption" color="text.secondary" noWrap title={test?.name}>
-                  {test?.name}
-                  {result.side && `, ${texts.side[result.side]}`}
-                </Typography>
-              </Box>
-            )
-          })}
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(270px, 1fr))', columnGap: 4, mt: 0.5 }}>
+          {tests.map((test) => (
+            <TestResults key={test.id} test={test} results={player.latest.filter((r) => r.test === test.id)} />
+          ))}
         </Box>
       )}
+    </Box>
+  )
+}
+
+function TestResults({ test, results }: { test: Schemas['TestView']; results: Schemas['ResultView'][] }) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 24 }}>
+      <Typography variant="body2" color="text.secondary" sx={{ width: 92 }} title={test.name}>
+        {test.short}
+      </Typography>
+      {results.length === 0 && <Typography variant="body2">–</Typography>}
+      {results.map((result) => (
+        <Box key={result.side ?? ''} sx={{ display: 'flex', alignItems: 'center', gap: 0.75, width: 86 }}>
+          <LevelSteps level={result.level} size={16} />
+          <Figure sx={{ fontSize: '1.1rem', whiteSpace: 'nowrap' }}>
+            {result.side && <Box component="span" sx={{ color: 'text.secondary' }}>{result.side === 'left' ? texts.test.left : texts.test.right} </Box>}
+            {asNumber(result.value)}
+            {test.unit && ` ${test.unit}`}
+          </Figure>
+        </Box>
+      ))}
     </Box>
   )
 }

@@ -71,7 +71,7 @@ export function BlockClock({ block, name }: { block: RunningBlock; name: string 
         </Figure>
         <Box sx={{ flex: 1 }}>
           <Typography sx={{ fontWeight: 700, fontSize: '1.15rem', lineHeight: 1.1 }}>{texts.tonight.phase[kind]}</Typography>
-          <Typography variant="body2">{texts.tonight.bout(Math.max(bout, 1), block.bouts)}</Typography>
+          <Typography variant="body2">{texts.tonight.bout(bout, block.bouts)}</Typography>
         </Box>
         <Box sx={{ display: 'grid', gap: 0.5 }}>
           <Button

@@ -38,7 +38,7 @@ export function BlockScreen({ block, at, of, clockName, outcome, onSay }: Props)
           </Typography>
         </Box>
         <BlockClock block={block} name={clockName} />
-        <FloorDrawing svg={block.drawing} title={block.title} height={190} />
+        <FloorDrawing svg={block.drawing} title={block.title} height={240} />
         <Points points={block.points} most={more ? undefined : FIRST_POINTS} />
         <Cautions cautions={block.cautions} />
         {more && (
@@ -50,7 +50,7 @@ export function BlockScreen({ block, at, of, clockName, outcome, onSay }: Props)
             </Typography>
           </>
         )}
-        <Button variant="text" aria-expanded={more} onClick={() => setMore(!more)} sx={{ justifySelf: 'start', px: 0 }}>
+        <Button variant="text" aria-expanded={more} onClick={() => setMore(!more)} sx={{ justifySelf: 'start', ml: -1.5 }}>
           {more ? texts.tonight.less : texts.tonight.more}
         </Button>
       </Box>
