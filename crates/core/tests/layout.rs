@@ -130,8 +130,8 @@ fn size_is_bounded(#[case] text: String, #[case] says: &str) {
 #[test]
 fn a_drawing_is_to_scale_and_reads_without_colour() {
     let svg = read("unit m; mark A red; walk 4; mark B; player P; path dribble A -> B").draw();
-    // 4 m deep in 190 of the drawing's units: 47.5 a metre, with an edge of 34 around.
-    assert!(svg.contains(r#"<polyline class="path dribble" points="34.0,224.0 34.0,34.0""#), "{svg}");
+    // 4 m deep in 190 of the drawing's units: 47.5 a metre, with an edge of 34 around; a path keeps 3 to its right.
+    assert!(svg.contains(r#"<polyline class="path dribble" points="37.0,224.0 37.0,34.0""#), "{svg}");
     assert!(svg.contains(">R</text>") && svg.contains("2 m</text>") && svg.contains("<title>A</title>"));
 }
 

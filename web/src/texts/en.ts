@@ -2,6 +2,7 @@
 import type { Schemas } from '../api/client'
 
 type Words<K extends string> = Record<K, string>
+const metres = new Intl.NumberFormat(undefined, { maximumFractionDigits: 1 })
 const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
 
 export const texts = {
@@ -84,7 +85,7 @@ export const texts = {
     session: (n: number, day: string, minutes: number) => `Session ${n}, ${day}, ${minutes} min`,
     minutesOf: (n: number, day: string) => `Minutes of session ${n}, ${day}`,
     minutesThere: 'minutes there are',
-    shares: 'Share of the time',
+    shares: 'Shares',
     shareOf: (strand: string) => `Share of ${strand} in percent`,
     laid: (percent: string) => `laid ${percent}`,
     sum: (n: number) => `${n} %: make it 100`,
@@ -150,7 +151,8 @@ export const texts = {
     cautions: 'Take care',
     cautionTail: 'Your association’s rules and qualified people come first.',
     inGame: 'In a game',
-    floor: (w: string, d: string) => `one station ${w} × ${d} m`,
+    floor: (w: number, d: number) =>
+      w < 0.5 && d < 0.5 ? 'on the spot' : w < 0.5 || d < 0.5 ? `one station ${metres.format(Math.max(w, d))} m long` : `one station ${metres.format(w)} × ${metres.format(d)} m`,
     layoutText: 'Layout as said',
   },
 

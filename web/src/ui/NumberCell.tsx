@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { FIGURE_FACE } from './theme'
 
 const Field = styled('input')(({ theme }) => ({
-  width: 42,
+  width: 40,
   minHeight: 28,
   font: 'inherit',
   fontFamily: FIGURE_FACE,

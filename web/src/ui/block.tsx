@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { RunningBlock, Schemas } from '../api/client'
 import { texts } from '../texts/en'
-import { asNumber, asPercent, Figure } from './figures'
+import { asPercent, Figure } from './figures'
 
 /** Stage, stations, dose, time on the ball. */
 export function BlockFacts({ block }: { block: RunningBlock }) {
@@ -11,7 +11,7 @@ export function BlockFacts({ block }: { block: RunningBlock }) {
     texts.stage[block.stage],
     texts.evening.stations(block.station_sizes),
     texts.evening.bouts(block.bouts, block.work_s, block.rest_s),
-    texts.evening.floor(asNumber(block.footprint.width_m), asNumber(block.footprint.depth_m)),
+    texts.evening.floor(block.footprint.width_m, block.footprint.depth_m),
   ]
   return (
     <Box>

@@ -17,6 +17,8 @@ const TALLEST: f64 = 190.0;
 const EDGE: f64 = 34.0;
 /// A metre is never drawn larger than this, or two markers would look like a whole hall.
 const LARGEST_METRE: f64 = 90.0;
+/// How far beside its points a path is drawn.
+const KEEP_RIGHT: f64 = 3.0;
 /// Radius of a marker.
 const MARKER: f64 = 7.0;
 
@@ -36,8 +38,8 @@ impl Layout {
 
     fn draw_paths(&self, sheet: &Sheet, svg: &mut String) {
         for path in &self.paths {
-            let points: Vec<String> =
-                path.points.iter().map(|p| sheet.place(*p)).map(|(x, y)| format!("{x:.1},{y:.1}")).collect();
+            let legs: Vec<Leg> = path.points.windows(2).map(|leg| sheet.leg(leg[0], leg[1])).collect();
+            let points: Vec<String> = legs.iter().flatten().map(|(x, y)| format!("{x:.1},{y:.1}")).collect();
             let (word, dashes, width) = match path.kind {
                 PathKind::Dribble => ("dribble", "", 2.2),
                 PathKind::Run => ("run", r#" stroke-dasharray="7 5""#, 1.6),
@@ -49,8 +51,8 @@ impl Layout {
                 r##"<polyline class="path {word}" points="{}" fill="none" stroke="currentColor" stroke-width="{width}"{dashes} stroke-linejoin="round"/>"##,
                 points.join(" "),
             );
-            if let [.., from, to] = path.points.as_slice() {
-                arrow_head(svg, sheet.place(*from), sheet.place(*to));
+            if let Some([from, to]) = legs.last() {
+                arrow_head(svg, *from, *to);
             }
         }
     }
@@ -123,6 +125,9 @@ impl Layout {
     }
 }
 
+/// One leg of a path on the sheet, from its beginning to its end.
+type Leg = [(f64, f64); 2];
+
 /// Where the floor lies on the sheet.
 struct Sheet {
     low: Point,
@@ -147,6 +152,14 @@ impl Sheet {
 
     fn place(&self, at: Point) -> (f64, f64) {
         (EDGE + (at.x - self.low.x) * self.metre, self.height - EDGE - (at.y - self.low.y) * self.metre)
+    }
+
+    /// A leg, a little to the right of where it is walked, so that the way there and the way back both show.
+    fn leg(&self, from: Point, to: Point) -> Leg {
+        let ((ax, ay), (bx, by)) = (self.place(from), self.place(to));
+        let long = (bx - ax).hypot(by - ay).max(1e-9);
+        let (right_x, right_y) = ((ay - by) / long * KEEP_RIGHT, (bx - ax) / long * KEEP_RIGHT);
+        [(ax + right_x, ay + right_y), (bx + right_x, by + right_y)]
     }
 
     fn open(&self, svg: &mut String) {

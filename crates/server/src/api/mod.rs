@@ -7,6 +7,8 @@ mod review;
 mod session;
 mod squad;
 mod testing;
+#[cfg(test)]
+mod tests;
 
 use actix_web::body::MessageBody;
 use actix_web::dev::{ServiceFactory, ServiceRequest, ServiceResponse};

@@ -65,13 +65,13 @@ export function BlockClock({ block, name }: { block: RunningBlock; name: string 
   useWakeLock(clock.running)
   return (
     <Box sx={{ border: `1px solid ${floor.ink}`, bgcolor: working ? floor.ink : 'transparent', color: working ? floor.paper : 'text.primary', p: 1 }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
-        <Figure role="timer" aria-label={texts.tonight.phase[kind]} sx={{ fontSize: '3.6rem', lineHeight: 0.9, fontWeight: 600, minWidth: 96 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25 }}>
+        <Figure role="timer" aria-label={texts.tonight.phase[kind]} sx={{ fontSize: '3.6rem', lineHeight: 0.9, fontWeight: 600, minWidth: 88 }}>
           {asClock(left)}
         </Figure>
         <Box sx={{ flex: 1 }}>
           <Typography sx={{ fontWeight: 700, fontSize: '1.15rem', lineHeight: 1.1 }}>{texts.tonight.phase[kind]}</Typography>
-          <Typography variant="body2">{texts.tonight.bout(bout, block.bouts)}</Typography>
+          <Typography variant="body2" noWrap>{texts.tonight.bout(bout, block.bouts)}</Typography>
         </Box>
         <Box sx={{ display: 'grid', gap: 0.5 }}>
           <Button

@@ -1,0 +1,145 @@
+//! The HTTP interface against a real database file: what it answers, to whom, and to bad input.
+
+mod bad_input;
+mod deliver;
+mod rights;
+
+use actix_http::Request;
+use actix_web::body::MessageBody;
+use actix_web::cookie::{Cookie, Key};
+use actix_web::dev::{Service, ServiceResponse};
+use actix_web::http::{Method, StatusCode};
+use actix_web::test::{TestRequest, call_service, init_service, read_body};
+use actix_web::web::Data;
+use actix_web::{Error, http};
+use jiff::civil::date;
+use serde_json::{Value, json};
+
+use crate::clock::Clock;
+use crate::demo;
+use crate::state::State;
+
+/// The demo's people, by login.
+pub const DIRECTOR: &str = "director";
+/// Coaches Harbour Lane Blue, which has a squad.
+pub const COACH: &str = "keya";
+/// Coaches Harbour Lane White, which has none.
+pub const NEW_COACH: &str = "doven";
+
+/// A demo academy on 10 February 2031, in a database file of its own.
+pub struct Academy<S> {
+    service: S,
+    _folder: tempfile::TempDir,
+}
+
+/// What came back.
+#[derive(Debug)]
+pub struct Answered {
+    pub status: StatusCode,
+    pub kind: String,
+    pub body: Value,
+    pub etag: Option<String>,
+    pub cookie: Option<Cookie<'static>>,
+}
+
+impl Answered {
+    /// The problem's stable name.
+    pub fn problem(&self) -> &str {
+        assert_eq!(self.kind, "application/problem+json", "{self:?}");
+        self.body["type"].as_str().unwrap()
+    }
+
+    /// The places of the input's faults.
+    pub fn pointers(&self) -> Vec<&str> {
+        self.body["errors"].as_array().unwrap().iter().map(|e| e["pointer"].as_str().unwrap()).collect()
+    }
+}
+
+pub async fn academy()
+-> Academy<impl Service<Request, Response = ServiceResponse<impl MessageBody>, Error = Error>> {
+    let folder = tempfile::tempdir().unwrap();
+    let store = jogo_store::Store::open(&folder.path().join("academy.sqlite")).await.unwrap();
+    let clock = Clock::held(date(2031, 2, 10)).unwrap();
+    demo::fill(&store, &clock).await.unwrap();
+    let state = Data::new(State::new(store, clock, Key::generate(), true));
+    Academy { service: init_service(super::app(state)).await, _folder: folder }
+}
+
+impl<S, B> Academy<S>
+where
+    S: Service<Request, Response = ServiceResponse<B>, Error = Error>,
+    B: MessageBody,
+{
+    /// Sends a request as it is.
+    pub async fn send(&self, request: TestRequest) -> Answered {
+        let response = call_service(&self.service, request.to_request()).await;
+        let header = |name| response.headers().get(name).and_then(|v| v.to_str().ok()).map(str::to_owned);
+        let (kind, etag) =
+            (header(http::header::CONTENT_TYPE).unwrap_or_default(), header(http::header::ETAG));
+        let cookie = response.response().cookies().next().map(Cookie::into_owned);
+        let status = response.status();
+        let body = serde_json::from_slice(&read_body(response).await).unwrap_or(Value::Null);
+        Answered { status, kind, body, etag, cookie }
+    }
+
+    /// Signs in as a sample person.
+    pub async fn signed_in(&self, login: &str) -> Visitor<'_, S> {
+        let request =
+            own_page(Method::POST, "/session").set_json(json!({"login": login, "password": demo::PASSWORD}));
+        let answered = self.send(request).await;
+        assert_eq!(answered.status, 200, "{answered:?}");
+        Visitor { academy: self, cookie: answered.cookie.unwrap() }
+    }
+}
+
+/// Somebody who is signed in.
+pub struct Visitor<'a, S> {
+    pub academy: &'a Academy<S>,
+    pub cookie: Cookie<'static>,
+}
+
+/// A request as a page of Jogo's own sends it.
+pub fn own_page(method: Method, path: &str) -> TestRequest {
+    TestRequest::with_uri(&format!("/api/v1{path}"))
+        .method(method)
+        .insert_header((http::header::HOST, "jogo.test"))
+        .insert_header((http::header::ORIGIN, "http://jogo.test"))
+}
+
+impl<S, B> Visitor<'_, S>
+where
+    S: Service<Request, Response = ServiceResponse<B>, Error = Error>,
+    B: MessageBody,
+{
+    pub async fn sends(&self, request: TestRequest) -> Answered {
+        self.academy.send(request.cookie(self.cookie.clone())).await
+    }
+
+    pub async fn gets(&self, path: &str) -> Answered {
+        self.sends(own_page(Method::GET, path)).await
+    }
+
+    pub async fn posts(&self, path: &str, body: Value) -> Answered {
+        self.sends(own_page(Method::POST, path).set_json(body)).await
+    }
+
+    /// Changes something of which a version was read.
+    pub async fn writes(&self, method: Method, path: &str, etag: &str, body: Value) -> Answered {
+        self.sends(
+            own_page(method, path).insert_header((http::header::IF_MATCH, etag.to_owned())).set_json(body),
+        )
+        .await
+    }
+
+    /// The curriculum that waits to be published.
+    pub async fn winter(&self) -> String {
+        let all = self.gets("/curricula").await;
+        format!("/curricula/{}", all.body["items"][0]["id"].as_str().unwrap())
+    }
+
+    /// The first team of a coach.
+    pub async fn team(&self) -> String {
+        let session = self.gets("/session").await;
+        format!("/teams/{}", session.body["teams"][0]["id"].as_str().unwrap())
+    }
+}

@@ -1,0 +1,144 @@
+//! Who may do what: every route, for every role.
+
+use actix_web::http::Method;
+use actix_web::http::header::IF_MATCH;
+use actix_web::test::TestRequest;
+use rstest::rstest;
+use serde_json::{Value, json};
+use uuid::Uuid;
+
+use super::{COACH, DIRECTOR, NEW_COACH, academy, own_page};
+
+/// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
+const ROUTES: [(&str, &str, &[&str]); 16] = [
+    ("GET", "/session", &[DIRECTOR, COACH]),
+    ("POST", "/layouts", &[DIRECTOR, COACH]),
+    ("GET", "/curricula", &[DIRECTOR]),
+    ("GET", "/curricula/{id}", &[DIRECTOR]),
+    ("PUT", "/curricula/{id}", &[DIRECTOR]),
+    ("POST", "/curricula/{id}/solve", &[DIRECTOR]),
+    ("GET", "/curricula/{id}/sessions/0", &[DIRECTOR]),
+    ("POST", "/curricula/{id}/editions", &[DIRECTOR]),
+    ("GET", "/curricula/{id}/delivery", &[DIRECTOR]),
+    ("GET", "/levels?band=u8-u9", &[DIRECTOR]),
+    ("GET", "/teams/{team}/evenings", &[DIRECTOR, COACH]),
+    ("GET", "/teams/{team}/evenings/{edition}/0", &[DIRECTOR, COACH]),
+    ("POST", "/teams/{team}/outcomes", &[COACH]),
+    ("GET", "/teams/{team}/squad", &[DIRECTOR, COACH]),
+    ("POST", "/teams/{team}/players", &[COACH]),
+    ("POST", "/teams/{team}/trials", &[COACH]),
+];
+/// These two have bodies or names of their own, but the same rights as their neighbours.
+const MORE: [(&str, &str, &[&str]); 2] = [
+    ("POST", "/teams/{team}/roster", &[COACH]),
+    ("GET", "/teams/{team}/tests/four-cuts", &[DIRECTOR, COACH]),
+];
+
+/// A body that each route can read, so that only the rights decide.
+fn body(route: &str, wishes: &Value) -> Value {
+    match route.rsplit('/').next().unwrap() {
+        "{id}" => wishes.clone(),
+        "solve" => json!({"seed": 1}),
+        "editions" => json!({"id": Uuid::now_v7(), "note": ""}),
+        "outcomes" => json!({"entries": []}),
+        "players" => json!({"players": []}),
+        "trials" => json!({"trials": []}),
+        _ => json!({"text": "mark"}),
+    }
+}
+
+#[actix_web::test]
+async fn every_route_lets_in_the_roles_of_the_table_and_nobody_else() {
+    let academy = academy().await;
+    let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(COACH).await);
+    let winter = director.winter().await;
+    let wishes = director.gets(&winter).await.body["wishes"].clone();
+    let team = coach.team().await;
+    let evenings = coach.gets(&format!("{team}/evenings")).await;
+    let edition = evenings.body["evenings"][0]["edition"].as_str().unwrap();
+    for (method, route, roles) in ROUTES.into_iter().chain(MORE) {
+        let path = route
+            .replace("/curricula/{id}", &winter)
+            .replace("/teams/{team}", &team)
+            .replace("{edition}", edition);
+        let request = || {
+            own_page(method.parse::<Method>().unwrap(), &path)
+                .insert_header((IF_MATCH, "\"1\""))
+                .set_json(body(route, &wishes))
+        };
+        let nobody = academy.send(request()).await;
+        assert_eq!(
+            (nobody.status.as_u16(), nobody.problem()),
+            (401, "/problems/signed-out"),
+            "{method} {route}"
+        );
+        for (login, visitor) in [(DIRECTOR, &director), (COACH, &coach)] {
+            let status = visitor.sends(request()).await.status.as_u16();
+            assert_eq!(status != 403, roles.contains(&login), "{method} {route} as {login}: {status}");
+            assert!(status < 500 && status != 401 && status != 404, "{method} {route} as {login}: {status}");
+        }
+    }
+}
+
+#[actix_web::test]
+async fn the_table_of_routes_is_whole() {
+    let described: serde_json::Value = serde_json::from_str(&crate::api::openapi_json().unwrap()).unwrap();
+    let paths = described["paths"].as_object().unwrap();
+    let routes: usize = paths.values().map(|methods| methods.as_object().unwrap().len()).sum();
+    // Signing in, signing out and the sample people ask nobody who they are.
+    assert_eq!(routes, ROUTES.len() + MORE.len() + 3);
+}
+
+#[rstest]
+#[case::squad("/squad")]
+#[case::evenings("/evenings")]
+#[case::test("/tests/four-cuts")]
+#[actix_web::test]
+async fn a_coach_sees_no_other_team(#[case] page: &str) {
+    let academy = academy().await;
+    let (coach, other) = (academy.signed_in(COACH).await, academy.signed_in(NEW_COACH).await);
+    let foreign = other.team().await;
+    let answered = coach.gets(&format!("{foreign}{page}")).await;
+    assert_eq!((answered.status.as_u16(), answered.problem()), (404, "/problems/not-found"));
+}
+
+#[actix_web::test]
+async fn a_sign_in_ends_for_good_and_cannot_be_forged() {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    assert!(coach.cookie.http_only().unwrap() && coach.cookie.same_site().unwrap().is_lax());
+    assert_eq!(coach.sends(own_page(Method::DELETE, "/session")).await.status, 204);
+    assert_eq!(coach.gets("/session").await.problem(), "/problems/signed-out");
+    let mut forged = coach.cookie.clone();
+    forged.set_value(format!("{}0", forged.value()));
+    assert_eq!(academy.send(own_page(Method::GET, "/session").cookie(forged)).await.status, 401);
+}
+
+#[actix_web::test]
+async fn wrong_passwords_are_refused_and_then_slowed_down() {
+    let academy = academy().await;
+    let tried = |login: &'static str| {
+        own_page(Method::POST, "/session").set_json(json!({"login": login, "password": "wrong-floor"}))
+    };
+    for _ in 0..8 {
+        assert_eq!(academy.send(tried(COACH)).await.problem(), "/problems/wrong-password");
+    }
+    assert_eq!(academy.send(tried(COACH)).await.problem(), "/problems/slow-down");
+    assert_eq!(academy.send(tried("nobody")).await.problem(), "/problems/wrong-password");
+}
+
+#[rstest]
+#[case::another_site(&[("host", "jogo.test"), ("origin", "http://elsewhere.test")])]
+#[case::no_word_of_its_site(&[("host", "jogo.test")])]
+#[case::cross_site(&[("host", "jogo.test"), ("sec-fetch-site", "cross-site")])]
+#[actix_web::test]
+async fn a_write_from_elsewhere_is_refused(#[case] headers: &[(&str, &str)]) {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let mut request = TestRequest::delete().uri("/api/v1/session");
+    for header in headers {
+        request = request.insert_header(*header);
+    }
+    assert_eq!(coach.sends(request).await.problem(), "/problems/foreign-origin");
+    assert_eq!(coach.gets("/session").await.status, 200);
+}
