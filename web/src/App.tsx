@@ -11,6 +11,7 @@ import { WeeksPage } from './features/weeks/WeeksPage'
 import { SquadPage } from './features/squad/SquadPage'
 import { TestPage } from './features/test/TestPage'
 import { TestEvening } from './features/test/TestEvening'
+import { Fallen } from './ui/Fallen'
 import { ErrorNote, Loading } from './ui/notes'
 import { themeOf, type Mode } from './ui/theme'
 
@@ -27,7 +28,9 @@ export function App() {
     <ThemeProvider theme={theme}>
       <CssBaseline />
       <Suspense fallback={<Loading />}>
-        <Pages look={{ mode, setMode }} />
+        <Fallen>
+          <Pages look={{ mode, setMode }} />
+        </Fallen>
       </Suspense>
     </ThemeProvider>
   )

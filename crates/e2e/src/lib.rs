@@ -247,6 +247,44 @@ impl<'b> Person<'b> {
         }
     }
 
+    /// Presses the button that has exactly this name.
+    pub async fn presses_exactly(&self, name: &str) -> Result<(), Failed> {
+        let said = quoted(name);
+        let xpath = format!(
+            "//button[not(@disabled)][@aria-label = {said} or (not(@aria-label) and normalize-space(.) = {said})]"
+        );
+        Ok(self.finds(&format!("button “{name}”"), &xpath).await?.click().await?)
+    }
+
+    /// Presses a button of the open dialog.
+    pub async fn presses_in_dialog(&self, name: &str) -> Result<(), Failed> {
+        let xpath =
+            format!("//*[@role='dialog']//button[not(@disabled)][normalize-space(.) = {}]", quoted(name));
+        Ok(self.finds(&format!("button “{name}” in a dialog"), &xpath).await?.click().await?)
+    }
+
+    /// Chooses a file of this machine.
+    pub async fn chooses_file(&self, label: &str, file: &std::path::Path) -> Result<(), Failed> {
+        Ok(self.field(label).await?.send_keys(&file.display().to_string()).await?)
+    }
+
+    /// Waits until a text has gone from the page.
+    pub async fn goes(&self, text: &str) -> Result<(), Failed> {
+        let until = tokio::time::Instant::now() + PATIENCE;
+        while self.has(text).await? {
+            if tokio::time::Instant::now() > until {
+                return Err(format!("“{text}” does not go from the page").into());
+            }
+            tokio::time::sleep(Duration::from_millis(50)).await;
+        }
+        Ok(())
+    }
+
+    /// Waits until nothing entered on this device waits to be sent.
+    pub async fn sent_everything(&self) -> Result<(), Failed> {
+        self.goes("not sent yet").await
+    }
+
     /// A field, by its label.
     pub async fn field(&self, label: &str) -> Result<Element, Failed> {
         let said = quoted(label);
@@ -284,11 +322,11 @@ impl<'b> Person<'b> {
 
     /// Waits until something with this name (not only text) is on the page.
     pub async fn sees_named(&self, name: &str) -> Result<Element, Failed> {
-        self.finds(
-            &format!("thing named “{name}”"),
-            &format!("//*[starts-with(@aria-label, {})]", quoted(name)),
-        )
-        .await
+        let said = quoted(name);
+        let xpath = format!(
+            "//*[starts-with(@aria-label, {said}) or (self::button and starts-with(normalize-space(.), {said}))]"
+        );
+        self.finds(&format!("thing named “{name}”"), &xpath).await
     }
 
     /// Whether a text stands on the page just now.

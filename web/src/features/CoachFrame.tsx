@@ -94,7 +94,7 @@ function Refusals() {
       <Typography>{texts.outbox.refused}</Typography>
       {refused.map((w) => (
         <Typography key={w.key} color="error">
-          {w.refused}
+          {texts.outbox.what(w)}: {w.refused}
         </Typography>
       ))}
       <Button size="small" onClick={dropRefused}>

@@ -9,6 +9,7 @@ import type { Look } from '../App'
 import type { Schemas } from '../api/client'
 import { texts } from '../texts/en'
 import { Legend } from '../ui/Legend'
+import { Spoken } from '../ui/Spoken'
 import { isTyping } from '../ui/keys'
 import { NameMenu } from './NameMenu'
 
@@ -54,8 +55,8 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
             </Box>
           ))}
         </Box>
-        <Button variant="text" size="small" onClick={() => setLegend(true)} aria-label={texts.legend.open} title={texts.legend.open}>
-          ?
+        <Button variant="text" size="small" onClick={() => setLegend(true)} title={texts.legend.open}>
+          <Spoken as={texts.legend.open}>?</Spoken>
         </Button>
         <NameMenu session={session} look={look} />
       </Box>

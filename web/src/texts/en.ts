@@ -1,5 +1,6 @@
 // Every text of the interface, in English. A translation is another file of this shape.
 import type { Schemas } from '../api/client'
+import type { Outgoing } from '../api/outbox'
 
 type Words<K extends string> = Record<K, string>
 const metres = new Intl.NumberFormat(undefined, { maximumFractionDigits: 1 })
@@ -8,6 +9,7 @@ const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? o
 export const texts = {
   loading: 'One moment…',
   noNetwork: 'Jogo cannot be reached just now. What you enter stays on this device and is sent later.',
+  fallen: 'This screen has stumbled. What you entered is kept. Load it again.',
   noLevel: 'no level yet',
   close: 'Close',
   cancel: 'Cancel',
@@ -179,7 +181,13 @@ export const texts = {
   outbox: {
     waiting: (n: number) => `${n} not sent yet`,
     refused: 'The server did not take this:',
-    seen: 'I have seen it',
+    what: (w: Outgoing) =>
+      w.kind === 'outcome'
+        ? `block ${w.entry.block + 1}, ${texts.outcome[w.entry.outcome]}`
+        : w.kind === 'trial'
+          ? `${w.entry.test} ${w.entry.value}`
+          : 'taking back a trial',
+    seen: 'I have noted it, take it away',
   },
 
   weeks: {

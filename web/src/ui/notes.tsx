@@ -7,7 +7,8 @@ import { texts } from '../texts/en'
 
 /** The sentence for an error: the problem's own, or that the network is away. */
 export function sentence(error: unknown): string {
-  return error instanceof ProblemError ? error.problem.detail : texts.noNetwork
+  const says = error instanceof ProblemError ? error.problem.detail : texts.noNetwork
+  return says.charAt(0).toUpperCase() + says.slice(1)
 }
 
 export function ErrorNote({ error, children }: { error?: unknown; children?: ReactNode }) {

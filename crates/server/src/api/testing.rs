@@ -2,7 +2,7 @@
 
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Json, Path, ServiceConfig, get, post};
-use jiff::tz::TimeZone;
+use jiff::civil::Date;
 use jogo_core::input::InputError;
 use jogo_core::levels::LevelFrom;
 use jogo_core::skill::Side;
@@ -137,6 +137,8 @@ pub(super) struct TrialsSaid {
     taken_back: Vec<TakenBackSaid>,
 }
 
+/// How long a trial may wait on a device before it is sent.
+const LONGEST_UNSENT_DAYS: i32 = 400;
 /// The most trials that are taken in at once.
 const MOST_TRIALS: usize = 500;
 
@@ -157,13 +159,14 @@ pub(super) async fn say(
             format!("at most {MOST_TRIALS} at once: send the rest after these"),
         ));
     }
+    let today = state.today().await?;
     let tests = state.store.tests().await?;
     let squad: Vec<Uuid> = state.store.players(team.id).await?.into_iter().map(|p| p.id).collect();
     let mut trials = Vec::new();
     let mut taken_back = Vec::new();
     let mut faults = Vec::new();
     for (i, trial) in said.trials.into_iter().enumerate() {
-        match new_trial(&state, &tests, &squad, trial) {
+        match new_trial(&state, today, &tests, &squad, trial) {
             Ok(trial) => trials.push(trial),
             Err((key, detail)) => faults.push(InputError::at(format!("/trials/{i}/{key}"), detail)),
         }
@@ -183,6 +186,7 @@ pub(super) async fn say(
 
 fn new_trial(
     state: &State,
+    today: Date,
     tests: &[Test],
     squad: &[Uuid],
     said: TrialSaid,
@@ -197,15 +201,13 @@ fn new_trial(
             if test.per_side { "is taken per foot: say left or right" } else { "is not taken per foot" };
         return Err(("side", format!("{} {says}", test.name)));
     }
-    let taken_on = said
-        .taken_on
-        .parse::<jiff::civil::Date>()
-        .map_err(|_| ("taken_on", "write the day as 2031-02-10".to_owned()))?;
+    let taken_on =
+        said.taken_on.parse::<Date>().map_err(|_| ("taken_on", "write the day as 2031-02-10".to_owned()))?;
     let at = said_at(&said.said_at, &state.clock).map_err(|says| ("said_at", says))?;
-    // The day by the coach's own clock may differ from the day in UTC, but not by more than one.
-    let days = (TimeZone::UTC.to_datetime(at).date() - taken_on).get_days();
-    if days.abs() > 1 {
-        return Err(("taken_on", format!("{taken_on} is not the day on which this was said")));
+    // A device may have been without network for long, and its day may already be tomorrow's.
+    let age = (today - taken_on).get_days();
+    if !(-1..=LONGEST_UNSENT_DAYS).contains(&age) {
+        return Err(("taken_on", format!("{taken_on} is not a day of this season: check the day")));
     }
     let value = test.value(said.value).map_err(|says| ("value", says))?;
     let trial = Trial { id: said.id, player: said.player, test: said.test, taken_on, side: said.side, value };

@@ -16,6 +16,7 @@ import { api, data, type Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { asNumber, asPercent, Figure } from '../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
+import { Spoken } from '../../ui/Spoken'
 import { STRANDS, StrandSwatch } from '../../ui/strands'
 import { useCurricula } from '../plan/queries'
 
@@ -148,14 +149,15 @@ function WeekCell({ team, week, most, chosen, onChoose }: CellProps) {
     <ButtonBase
       onClick={onChoose}
       aria-pressed={chosen}
-      aria-label={texts.evenings.cell(team, week.week, Math.round(delivered), Math.round(planned))}
       sx={{ width: '100%', py: 0.75, px: 1, justifyContent: 'flex-start', alignItems: 'flex-end', gap: 1, bgcolor: chosen ? 'background.paper' : undefined, outline: chosen ? `1px solid ${floor.ink}` : undefined }}
     >
+      <Spoken as={texts.evenings.cell(team, week.week, Math.round(delivered), Math.round(planned))}>
       <svg width={26} height={tall + 4} aria-hidden opacity={week.ahead ? 0.5 : 1}>
         <rect x={1} y={tall + 2 - height(planned)} width={24} height={height(planned)} fill={floor.paper} stroke={floor.ink} strokeDasharray={week.ahead ? '3 3' : undefined} />
         <rect x={5} y={tall + 2 - height(delivered)} width={16} height={height(delivered)} fill={floor.ink} />
       </svg>
       <Figure sx={{ fontSize: '1.05rem', color: week.ahead ? 'text.secondary' : 'text.primary' }}>{week.ahead ? texts.evenings.ahead : Math.round(delivered)}</Figure>
+      </Spoken>
     </ButtonBase>
   )
 }

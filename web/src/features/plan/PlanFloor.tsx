@@ -8,6 +8,7 @@ import type { Curriculum, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { asDay, Figure } from '../../ui/figures'
 import { NumberCell } from '../../ui/NumberCell'
+import { Spoken } from '../../ui/Spoken'
 import { StageGlyph } from '../../ui/stages'
 import { STRANDS, StrandSwatch } from '../../ui/strands'
 import { MinuteBars } from './MinuteBars'
@@ -100,12 +101,13 @@ export function PlanFloor({ view, session, block, clash, onChoose, onChange }: P
               {s.week !== view.sessions[i - 1]?.week ? texts.plan.week(s.week) : ''}
             </Typography>
             <ButtonBase
-              aria-label={texts.plan.session(i + 1, asDay(s.date), s.minutes)}
               aria-pressed={i === session}
               onClick={() => onChoose({ session: i })}
               sx={{ width: '100%', height: DATES, flexDirection: 'column', fontWeight: i === session ? 700 : 400, '&:hover': { textDecoration: 'underline' } }}
             >
-              <DateMark date={s.date} />
+              <Spoken as={texts.plan.session(i + 1, asDay(s.date), s.minutes)}>
+                <DateMark date={s.date} />
+              </Spoken>
             </ButtonBase>
             <Box sx={{ height: BARS + 4 }} />
             <NumberCell

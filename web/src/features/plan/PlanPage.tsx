@@ -40,11 +40,17 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
   const [undo, setUndo] = useState<Curriculum['wishes'][]>([])
   const { wish, solve, publish } = useChanges(view)
 
-  // The address holds what is chosen, so that a link shows the same.
-  const session = Math.min(Math.max(Number(address.get('session') ?? 1), 1), Math.max(view.sessions.length, 1)) - 1
-  const block = Number(address.get('block') ?? 1) - 1
-  const choose = (next: { session?: number; block?: number }) =>
-    setAddress({ session: String((next.session ?? session) + 1), block: String((next.block ?? 0) + 1) }, { replace: true })
+  // The address holds what is chosen, so that a link shows the same; keys may come faster than addresses change.
+  const last = Math.max(view.sessions.length, 1) - 1
+  const [at, setAt] = useState(() => ({
+    session: Math.min(Math.max(Number(address.get('session') ?? 1) - 1, 0), last) || 0,
+    block: Math.max(Number(address.get('block') ?? 1) - 1, 0) || 0,
+  }))
+  const { session, block } = at
+  const choose = (next: { session?: number; block?: number }) => setAt((now) => ({ session: next.session ?? now.session, block: next.block ?? 0 }))
+  useEffect(() => {
+    setAddress({ session: String(session + 1), block: String(block + 1) }, { replace: true })
+  }, [session, block, setAddress])
 
   const change = (wishes: Curriculum['wishes']) => {
     setUndo([...undo, view.wishes])
@@ -65,10 +71,10 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
     const onKey = (event: KeyboardEvent) => {
       if (isTyping(event) || publishing) return
       const act = {
-        ArrowRight: () => choose({ session: Math.min(session + 1, view.sessions.length - 1) }),
-        ArrowLeft: () => choose({ session: Math.max(session - 1, 0) }),
-        ArrowDown: () => choose({ block: Math.min(block + 1, blocks - 1) }),
-        ArrowUp: () => choose({ block: Math.max(block - 1, 0) }),
+        ArrowRight: () => setAt((now) => ({ session: Math.min(now.session + 1, last), block: 0 })),
+        ArrowLeft: () => setAt((now) => ({ session: Math.max(now.session - 1, 0), block: 0 })),
+        ArrowDown: () => setAt((now) => ({ ...now, block: Math.min(now.block + 1, blocks - 1) })),
+        ArrowUp: () => setAt((now) => ({ ...now, block: Math.max(now.block - 1, 0) })),
         s: solveAgain,
         z: takeBack,
       }[event.key]

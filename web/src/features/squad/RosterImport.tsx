@@ -39,7 +39,11 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
       <Box sx={{ my: 1.5 }}>
         <Button component="label" sx={{ '&:focus-within': { outline: '3px solid', outlineOffset: 2 } }}>
           {texts.squad.choose}
-          <HiddenInput type="file" accept=".csv,text/csv" aria-label={texts.squad.choose} onChange={(event) => choose(event.target.files?.[0])} />
+          <HiddenInput type="file" accept=".csv,text/csv" aria-label={texts.squad.choose} onChange={(event) => {
+              choose(event.target.files?.[0])
+              // A list that was mended under its old name can be chosen again.
+              event.target.value = ''
+            }} />
         </Button>{' '}
         {name}
       </Box>

@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { texts } from '../../texts/en'
+import { Spoken } from '../../ui/Spoken'
 import { FIGURE_FACE } from '../../ui/theme'
 
 interface Props {
@@ -15,8 +16,8 @@ interface Props {
 
 export function Keypad({ decimals, ready, undoable, onPress, onEnter, onUndo }: Props) {
   const digit = (key: string, label?: string) => (
-    <Button key={key} aria-label={label} onClick={() => onPress(key)} sx={{ fontFamily: FIGURE_FACE, fontSize: '1.5rem', minHeight: 46, minWidth: 0, p: 0 }}>
-      {key}
+    <Button key={key} onClick={() => onPress(key)} sx={{ fontFamily: FIGURE_FACE, fontSize: '1.5rem', minHeight: 46, minWidth: 0, p: 0 }}>
+      {label ? <Spoken as={label}>{key}</Spoken> : key}
     </Button>
   )
   return (

@@ -8,6 +8,7 @@ import type { Schemas, Side } from '../../api/client'
 import { texts } from '../../texts/en'
 import { asNumber, Figure } from '../../ui/figures'
 import { levelOf, LevelSteps } from '../../ui/levels'
+import { Spoken } from '../../ui/Spoken'
 import type { Cell, Entered } from './queries'
 
 interface Props {
@@ -22,7 +23,10 @@ export function ResultSheet({ sheet, at, nameOf, standing, onChoose }: Props) {
   const { floor } = useTheme()
   const sides: (Side | null)[] = sheet.test.per_side ? ['left', 'right'] : [null]
   const current = useRef<HTMLButtonElement>(null)
-  useEffect(() => current.current?.scrollIntoView({ block: 'nearest' }), [at])
+  useEffect(() => {
+    // Newer browsers answer with a promise; an effect must not.
+    void current.current?.scrollIntoView({ block: 'nearest' })
+  }, [at])
   return (
     <Box sx={{ flex: 1, overflowY: 'auto', minHeight: 0, px: 1.5, py: 0.5 }}>
       {sheet.players.map((player) => (
@@ -38,10 +42,10 @@ export function ResultSheet({ sheet, at, nameOf, standing, onChoose }: Props) {
                   <ButtonBase
                     key={round}
                     ref={chosen ? current : undefined}
-                    aria-label={`${texts.test.entry(player.name, side && texts.side[side], round + 1)}: ${entered ? asNumber(entered.value) : '–'}`}
                     onClick={() => onChoose(cell)}
                     sx={{ minWidth: 56, minHeight: 44, gap: 0.5, border: `2px solid ${chosen ? floor.ink : 'transparent'}` }}
                   >
+                    <Spoken as={`${texts.test.entry(player.name, side && texts.side[side], round + 1)}: ${entered ? asNumber(entered.value) : '–'}`}>
                     {side && round === 0 && (
                       <Typography component="span" variant="caption" color="text.secondary">
                         {side === 'left' ? texts.test.left : texts.test.right}
@@ -49,6 +53,7 @@ export function ResultSheet({ sheet, at, nameOf, standing, onChoose }: Props) {
                     )}
                     <Figure sx={{ fontSize: '1.2rem', fontWeight: 600 }}>{entered ? asNumber(entered.value) : '–'}</Figure>
                     {entered && <LevelSteps level={levelOf(sheet.levels, entered.value)} size={14} />}
+                    </Spoken>
                   </ButtonBase>
                 )
               })}

@@ -5,6 +5,7 @@ import { useTheme } from '@mui/material/styles'
 import type { Evening } from '../../api/client'
 import { texts } from '../../texts/en'
 import { Figure } from '../../ui/figures'
+import { Spoken } from '../../ui/Spoken'
 import { StageGlyph } from '../../ui/stages'
 import type { Outcome } from './queries'
 
@@ -27,7 +28,6 @@ export function EveningStrip({ evening, at, outcomes, onChoose }: Props) {
         return (
           <ButtonBase
             key={`${block.drill} ${i}`}
-            aria-label={label}
             aria-current={i === at ? 'step' : undefined}
             onClick={() => onChoose(i)}
             sx={{
@@ -40,11 +40,17 @@ export function EveningStrip({ evening, at, outcomes, onChoose }: Props) {
               color: outcome && i !== at ? 'text.secondary' : 'text.primary',
             }}
           >
-            <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
-              <StageGlyph stage={block.stage} strand={block.strand} />
-              <Figure sx={{ fontSize: '1.2rem', fontWeight: 600 }}>{block.minutes}</Figure>
-            </Box>
-            {outcome && <Box sx={{ fontWeight: 800, lineHeight: 1 }}>{SIGN[outcome]}</Box>}
+            <Spoken as={label}>
+              <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+                <StageGlyph stage={block.stage} strand={block.strand} />
+                <Figure sx={{ fontSize: '1.2rem', fontWeight: 600 }}>{block.minutes}</Figure>
+              </Box>
+              {outcome && (
+                <Box component="span" sx={{ fontWeight: 800, lineHeight: 1 }}>
+                  {SIGN[outcome]}
+                </Box>
+              )}
+            </Spoken>
           </ButtonBase>
         )
       })}

@@ -1,0 +1,53 @@
+//! Every screen is open to keyboards, screen readers and weak eyes: axe finds nothing serious.
+
+use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Screen, Server};
+use serde_json::Value;
+
+const AXE: &str = include_str!("../../../web/node_modules/axe-core/axe.min.js");
+
+async fn is_open(person: &Person<'_>, screen: &str) -> Result<(), Failed> {
+    person.runs(AXE).await?;
+    let found = person.runs("return axe.run(document, { resultTypes: ['violations'] }).then((r) => r.violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes.map((n) => n.html).slice(0, 3).join(' | ')}`))").await?;
+    assert_eq!(found, Value::Array(Vec::new()), "{screen}");
+    Ok(())
+}
+
+async fn looks_through(screen: Screen, who: &str, pages: &[(&str, &str)]) -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(screen).await?;
+    let person = Person::at(&browser, &server);
+    person.opens("/").await?;
+    person.sees(who).await?;
+    is_open(&person, "sign-in").await?;
+    person.signs_in_as(who).await?;
+    for (page, shows) in pages {
+        person.opens(page).await?;
+        person.sees(shows).await?;
+        is_open(&person, page).await?;
+        let wide = person.runs("return document.documentElement.scrollWidth - window.innerWidth").await?;
+        assert!(wide.as_i64().is_some_and(|w| w <= 0), "{page} is {wide} too wide");
+    }
+    browser.end().await
+}
+
+#[tokio::test]
+async fn the_desk() -> Result<(), Failed> {
+    looks_through(
+        DESK,
+        "Pelya Sullstay",
+        &[("/plan", "Bring:"), ("/evenings", "North Beacon"), ("/levels", "North Beacon")],
+    )
+    .await
+}
+
+#[tokio::test]
+async fn the_phone() -> Result<(), Failed> {
+    let pages = [
+        ("/tonight", "planned yet"),
+        ("/weeks", "Autumn with the ball"),
+        ("/squad", "14 players"),
+        ("/test", "Toe taps in 30 s"),
+        ("/test/weave-time", "All tests"),
+    ];
+    looks_through(PHONE, "Keya Gairlow", &pages).await
+}
