@@ -1,4 +1,5 @@
 //! The planner: what it lays is legal, what it scores is right, what it refuses cannot be done.
+#![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
 mod demo;
 
@@ -16,8 +17,11 @@ use rstest::rstest;
 
 const START: Date = date(2031, 1, 6);
 
+/// A skill with its present stage, its goal, and what it needs.
+type Wished<'s> = (&'s str, Option<Stage>, Stage, &'s [(&'s str, Stage)]);
+
 /// Skills `a`, `b`, … of ball mastery, each with one drill of 5 to 10 minutes for every stage up to Scan.
-fn problem(skills: &[(&str, Option<Stage>, Stage, &[(&str, Stage)])], minutes: &[u32]) -> Problem {
+fn problem(skills: &[Wished<'_>], minutes: &[u32]) -> Problem {
     let all = BTreeMap::from([(Strand::BallMastery, Share(1.0))]);
     let variants = skills.iter().flat_map(|(id, ..)| {
         let strands = all.clone();
@@ -73,7 +77,7 @@ fn plan(sessions: &str) -> Plan {
     Plan { sessions: sessions.split('|').map(session).collect() }
 }
 
-const A_AND_B: &[(&str, Option<Stage>, Stage, &[(&str, Stage)])] =
+const A_AND_B: &[Wished<'static>] =
     &[("a", None, Stage::Flow, &[]), ("b", None, Stage::Form, &[("a", Stage::Form)])];
 
 #[rstest]

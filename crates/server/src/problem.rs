@@ -31,7 +31,7 @@ pub struct Problem {
     errors: Vec<InputError>,
     /// Wishes that cannot hold together.
     #[serde(skip_serializing_if = "Option::is_none")]
-    clash: Option<Clash>,
+    clash: Option<Box<Clash>>,
 }
 
 impl Problem {
@@ -106,7 +106,7 @@ impl Problem {
         let title = "These wishes cannot hold together";
         let detail = clash.says.clone();
         let problem = Problem::new(StatusCode::UNPROCESSABLE_ENTITY, "/problems/clash", title, detail);
-        Problem { clash: Some(clash), ..problem }
+        Problem { clash: Some(Box::new(clash)), ..problem }
     }
 
     /// The write does not say which version it changes.

@@ -1,4 +1,5 @@
 //! The HTTP interface against a real database file: what it answers, to whom, and to bad input.
+#![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
 mod bad_input;
 mod deliver;
