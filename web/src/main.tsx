@@ -3,7 +3,7 @@ import '@fontsource/sofia-sans-extra-condensed/400.css'
 import '@fontsource/sofia-sans-extra-condensed/600.css'
 import createCache from '@emotion/cache'
 import { CacheProvider } from '@emotion/react'
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
@@ -14,7 +14,13 @@ import { ProblemError } from './api/client'
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content
 const cache = createCache({ key: 'j', nonce })
 
-const queries = new QueryClient({
+const queries: QueryClient = new QueryClient({
+  // A sign-in that has ended leads back to the sign-in page, whichever question noticed it.
+  queryCache: new QueryCache({
+    onError: (error) => {
+      if (error instanceof ProblemError && error.status === 401) queries.setQueryData(['session'], null)
+    },
+  }),
   defaultOptions: {
     queries: {
       networkMode: 'always',

@@ -22,6 +22,7 @@
 //! | what really happened? | [`delivery`] |
 //! | what is measured, and how? | [`tests`] |
 //! | which level is that? | [`levels`], [`standards`] |
+//! | what did a player show, on which day? | [`results`] |
 //! | what is wrong with what was entered? | [`input`] |
 //! | what could have happened? | [`simulate`] |
 
@@ -41,6 +42,7 @@ pub mod layout;
 pub mod levels;
 pub mod levers;
 pub mod plan;
+pub mod results;
 pub mod roster;
 pub mod simulate;
 pub mod skill;

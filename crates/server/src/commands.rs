@@ -93,13 +93,18 @@ pub async fn run(command: Command) -> Result<(), String> {
             serve(State::new(store, clock(&listen)?, passwords::key(&data)?, false), &listen).await
         }
         Command::Demo { data, listen } => {
-            let data = data
-                .unwrap_or_else(|| std::env::temp_dir().join(format!("jogo-demo-{}", std::process::id())));
+            let own = std::env::temp_dir().join(format!("jogo-demo-{}", std::process::id()));
+            let temporary = data.is_none();
+            let data = data.unwrap_or_else(|| own.clone());
             remove_old(&data)?;
             let store = open(&data).await?;
             let clock = clock(&listen)?;
             demo::fill(&store, &clock).await.map_err(|e| e.to_string())?;
-            serve(State::new(store, clock, passwords::key(&data)?, true), &listen).await
+            let served = serve(State::new(store, clock, passwords::key(&data)?, true), &listen).await;
+            if temporary {
+                std::fs::remove_dir_all(&own).map_err(|e| format!("{} stays behind: {e}", own.display()))?;
+            }
+            served
         }
         Command::User(user) => change_user(user).await,
         Command::Openapi => {

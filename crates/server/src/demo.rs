@@ -8,6 +8,7 @@ use jogo_core::delivery::Outcome;
 use jogo_core::edition::Edition;
 use jogo_core::plan::solve;
 use jogo_core::plan::solve::ROUNDS;
+use jogo_core::results::Trial;
 use jogo_core::simulate::Chance;
 use jogo_core::skill::Side;
 use jogo_core::standards;
@@ -17,7 +18,7 @@ use jogo_store::library::Library;
 use jogo_store::outcomes::OutcomeEntry;
 use jogo_store::people::{NewPerson, Person, Role};
 use jogo_store::teams::Player;
-use jogo_store::trials::{NewTrial, Trial};
+use jogo_store::trials::NewTrial;
 use rust_embed::Embed;
 use serde::de::DeserializeOwned;
 use uuid::Uuid;
@@ -243,8 +244,8 @@ impl Story<'_> {
                                 self.chance.trial(test, &standard.thresholds, *knack, other, practice);
                             trials.push(NewTrial {
                                 said_at: at_six(evening.date)?,
+                                id: Uuid::now_v7(),
                                 trial: Trial {
-                                    id: Uuid::now_v7(),
                                     player: player.id,
                                     test: test.id.clone(),
                                     taken_on: evening.date,

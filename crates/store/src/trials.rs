@@ -1,34 +1,27 @@
 //! Trials: what was measured, and what was taken back.
 
 use jiff::Timestamp;
-use jiff::civil::Date;
-use jogo_core::skill::Side;
+use jogo_core::results::Trial;
 use uuid::Uuid;
 
 use crate::{Store, StoreError, Stored, from_word, parsed, stamp, to_word};
 
-/// One trial of one player.
+/// One trial of one player, under the id that was made on the device.
 #[derive(Clone, Debug, PartialEq)]
-pub struct Trial {
-    /// Made on the device.
+pub struct KnownTrial {
+    /// Id.
     pub id: Uuid,
-    /// Whose.
-    pub player: Uuid,
-    /// In which test.
-    pub test: String,
-    /// On which day.
-    pub taken_on: Date,
-    /// With which foot, if the test is taken per foot.
-    pub side: Option<Side>,
     /// What was measured.
-    pub value: f64,
+    pub trial: Trial<Uuid>,
 }
 
 /// A trial, and when it was said.
 #[derive(Clone, Debug)]
 pub struct NewTrial {
+    /// Made on the device.
+    pub id: Uuid,
     /// The trial.
-    pub trial: Trial,
+    pub trial: Trial<Uuid>,
     /// When it was said, by the device.
     pub said_at: Timestamp,
 }
@@ -56,13 +49,13 @@ impl Store {
     ) -> Stored<()> {
         let at = stamp(at);
         let mut tx = self.begin().await?;
-        for NewTrial { trial, said_at } in trials {
+        for NewTrial { id, trial, said_at } in trials {
             let side = trial.side.map(|side| to_word("a side", &side)).transpose()?;
             let (taken_on, said_at) = (trial.taken_on.to_string(), stamp(*said_at));
             sqlx::query!(
                 "INSERT INTO trial (id, player, test, taken_on, side, value, taken_by, said_at, received_at)
                  VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
-                trial.id,
+                id,
                 trial.player,
                 trial.test,
                 taken_on,
@@ -75,7 +68,7 @@ impl Store {
             .execute(&mut *tx)
             .await?;
         }
-        let ids = trials.iter().map(|t| t.trial.id).chain(taken_back.iter().map(|t| t.trial));
+        let ids = trials.iter().map(|t| t.id).chain(taken_back.iter().map(|t| t.trial));
         for id in ids {
             let owner = sqlx::query_scalar!(
                 r#"SELECT team AS "team: Uuid" FROM trial JOIN player ON player.id = player WHERE trial.id = ?"#,
@@ -110,7 +103,7 @@ impl Store {
     }
 
     /// All trials of a team that count, in the order in which they were said.
-    pub async fn trials(&self, team: Uuid) -> Stored<Vec<Trial>> {
+    pub async fn trials(&self, team: Uuid) -> Stored<Vec<KnownTrial>> {
         let rows = sqlx::query!(
             r#"SELECT trial.id AS "id: Uuid", player AS "player: Uuid", test, taken_on, side, value
                FROM trial JOIN player ON player.id = player
@@ -122,14 +115,14 @@ impl Store {
         .await?;
         rows.into_iter()
             .map(|row| {
-                Ok(Trial {
-                    id: row.id,
+                let trial = Trial {
                     player: row.player,
                     test: row.test,
                     taken_on: parsed("the day of a trial", &row.taken_on)?,
                     side: row.side.map(|side| from_word("a side", &side)).transpose()?,
                     value: row.value,
-                })
+                };
+                Ok(KnownTrial { id: row.id, trial })
             })
             .collect()
     }

@@ -349,6 +349,18 @@ export interface components {
             club: string;
             teams: components["schemas"]["TeamDelivery"][];
         };
+        /** @description How many players stand on each level. */
+        ClubLevels: {
+            club: string;
+            /** @description Players by level, from Starting to Stretching. */
+            counts: number[];
+            foot?: components["schemas"]["Foot"] | null;
+            /**
+             * Format: int32
+             * @description Players of the club's teams in this band without a result.
+             */
+            without: number;
+        };
         Credentials: {
             login: string;
             password: string;
@@ -498,7 +510,7 @@ export interface components {
             why: string;
         };
         /**
-         * @description A foot as the player has it.
+         * @description A foot as a player has it.
          * @enum {string}
          */
         Foot: "strong" | "other";
@@ -583,18 +595,6 @@ export interface components {
          * @enum {string}
          */
         Level: "starting" | "building" | "secure" | "stretching";
-        /** @description How many players stand on each level. */
-        LevelCount: {
-            club: string;
-            /** @description Players by level, from Starting to Stretching. */
-            counts: number[];
-            foot?: components["schemas"]["Foot"] | null;
-            /**
-             * Format: int32
-             * @description Players of the club's teams in this band without a result.
-             */
-            without: number;
-        };
         /** @description A row of a level table: from this value up, until the next row's. */
         LevelFrom: {
             /**
@@ -1057,7 +1057,7 @@ export interface components {
             name: string;
         };
         TestLevels: {
-            clubs: components["schemas"]["LevelCount"][];
+            clubs: components["schemas"]["ClubLevels"][];
             test: components["schemas"]["TestView"];
         };
         TestView: {

@@ -5,9 +5,12 @@ import { FIGURE_FACE } from './theme'
 export const Figure = styled('span')({ fontFamily: FIGURE_FACE, fontVariantNumeric: 'tabular-nums', letterSpacing: '0.01em' })
 
 const one = new Intl.NumberFormat(undefined, { maximumFractionDigits: 1 })
+const fine = new Intl.NumberFormat(undefined, { maximumFractionDigits: 2 })
 const percent = new Intl.NumberFormat(undefined, { style: 'percent', maximumFractionDigits: 0 })
 
 export const asNumber = (value: number) => one.format(value)
+/** A result, as finely as it was read. */
+export const asResult = (value: number) => fine.format(value)
 export const asPercent = (share: number) => percent.format(share)
 
 const at = (date: string) => new Date(`${date}T12:00:00`)

@@ -14,7 +14,7 @@ use jiff::civil::Date;
 use serde::Serialize;
 
 use super::{Plan, Problem};
-use crate::skill::Strand;
+use crate::skill::{Stage, Strand};
 
 /// A skill under way that rests longer than this many days begins to be forgotten (S3).
 pub const RHYTHM_DAYS: i32 = 7;
@@ -67,23 +67,31 @@ pub fn minutes_by_strand(problem: &Problem, plan: &Plan) -> [f64; 4] {
 }
 
 fn goals(problem: &Problem, plan: &Plan) -> Part {
-    let mut count = vec![[0; 4]; problem.skills.len()];
-    for variant in plan.sessions.iter().flatten().filter_map(|b| problem.variant(&b.variant)) {
-        for skill in variant.skills.iter().filter_map(|s| problem.skill_index(s)) {
-            count[skill][variant.stage.index()] += 1;
-        }
-    }
     let mut part = Part { part: "S1", points: 0.0, from: Vec::new() };
-    for (skill, count) in problem.skills.iter().zip(&count) {
-        for stage in skill.way() {
-            let missing = problem.approach.needed(stage).saturating_sub(count[stage.index()]);
-            if missing > 0 {
-                part.points += 10.0 * f64::from(missing);
-                part.from.push(format!("{}: {missing} × {stage} missing", skill.name));
-            }
+    for (skill, missing) in problem.skills.iter().zip(missing(problem, plan)) {
+        for (stage, n) in Stage::ALL.into_iter().zip(missing).filter(|(_, n)| *n > 0) {
+            part.points += 10.0 * f64::from(n);
+            part.from.push(format!("{}: {n} × {stage} missing", skill.name));
         }
     }
     part
+}
+
+/// Exposures that a plan still misses on the way to each skill's goal, by skill and stage.
+pub fn missing(problem: &Problem, plan: &Plan) -> Vec<[u32; 4]> {
+    let mut missing = vec![[0; 4]; problem.skills.len()];
+    for (skill, missing) in problem.skills.iter().zip(&mut missing) {
+        for stage in skill.way() {
+            missing[stage.index()] = problem.approach.needed(stage);
+        }
+    }
+    for variant in plan.sessions.iter().flatten().filter_map(|b| problem.variant(&b.variant)) {
+        for skill in variant.skills.iter().filter_map(|s| problem.skill_index(s)) {
+            let left = &mut missing[skill][variant.stage.index()];
+            *left = left.saturating_sub(1);
+        }
+    }
+    missing
 }
 
 fn strands(problem: &Problem, plan: &Plan) -> Part {

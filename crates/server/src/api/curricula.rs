@@ -7,7 +7,7 @@ use jogo_core::curriculum::Curriculum;
 use jogo_core::edition::Edition;
 use jogo_core::evening::Evening;
 use jogo_core::input::short_text;
-use jogo_core::plan::score::minutes_by_strand;
+use jogo_core::plan::score::{minutes_by_strand, missing};
 use jogo_core::plan::solve::ROUNDS;
 use jogo_core::plan::{Breach, Plan, Problem as PlanProblem, Score, Stitch, check, score, solve, stitches};
 use jogo_core::skill::{Skill, Stage};
@@ -147,13 +147,10 @@ async fn view(state: &State, draft: Draft) -> Answer<HttpResponse> {
     let plan = &edition.plan;
     let score = score(&problem, plan);
     let stitches = stitches(&problem, plan);
-    let missing = |skill: &jogo_core::plan::SkillWish| -> u32 {
-        let seen = |stage| stitches.iter().filter(|s| s.skill == skill.id && s.stage == stage).count() as u32;
-        skill.way().map(|stage| problem.approach.needed(stage).saturating_sub(seen(stage))).sum()
-    };
-    let skills = problem.skills.iter().filter_map(|wish| {
+    let missing = missing(&problem, plan);
+    let skills = problem.skills.iter().zip(missing).filter_map(|(wish, missing)| {
         let skill = edition.skill(&wish.id)?.clone();
-        Some(SkillLine { skill, present: wish.present, goal: wish.goal, missing: missing(wish) })
+        Some(SkillLine { skill, present: wish.present, goal: wish.goal, missing: missing.iter().sum() })
     });
     let sessions = problem.sessions.iter().enumerate().map(|(session, wish)| {
         let alone = Plan { sessions: vec![plan.sessions.get(session).cloned().unwrap_or_default()] };

@@ -4,13 +4,14 @@ use std::collections::BTreeMap;
 
 use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get};
 use jogo_core::delivery::{WeekTally, tally};
-use jogo_core::levels::Level;
+use jogo_core::results::{Foot, LevelCount, TestResult, count_levels};
 use jogo_core::skill::Side;
+use jogo_core::tests::Test;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
-use super::squad::{TestView, latest, results};
+use super::squad::{TestView, latest_results};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
@@ -75,7 +76,7 @@ pub(super) struct OfBand {
 
 /// How many players stand on each level.
 #[derive(Serialize, ToSchema)]
-pub(super) struct LevelCount {
+pub(super) struct ClubLevels {
     club: String,
     /// Which foot; nothing if the test is not taken per foot.
     foot: Option<Foot>,
@@ -85,18 +86,17 @@ pub(super) struct LevelCount {
     without: u32,
 }
 
-/// A foot as the player has it.
-#[derive(Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Serialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub(super) enum Foot {
-    Strong,
-    Other,
-}
-
 #[derive(Serialize, ToSchema)]
 pub(super) struct TestLevels {
     test: TestView,
-    clubs: Vec<LevelCount>,
+    clubs: Vec<ClubLevels>,
+}
+
+/// The players of all a club's teams in one band, with their strong feet and their latest results.
+#[derive(Default)]
+struct ClubResults {
+    players: Vec<(Uuid, Side)>,
+    latest: Vec<TestResult<Uuid>>,
 }
 
 /// Levels in all clubs, by test.
@@ -112,32 +112,29 @@ pub(super) async fn levels(
         return Err(Problem::not_found("band"));
     }
     let tests = state.store.tests().await?;
-    let standards = state.store.standards(&of.band).await?;
-    // By test, club and foot: a count for each level, and of players without a result.
-    let mut counts: BTreeMap<(usize, String, Option<Foot>), [u32; 5]> = BTreeMap::new();
+    let mut clubs: BTreeMap<String, ClubResults> = BTreeMap::new();
     for team in state.store.teams().await?.into_iter().filter(|t| t.band == of.band) {
-        let results = results(&tests, &standards, &state.store.trials(team.id).await?);
-        for player in state.store.players(team.id).await? {
-            let latest = latest(results.iter().filter(|(p, _)| *p == player.id).map(|(_, r)| r.clone()));
-            for (i, test) in tests.iter().enumerate() {
-                let sides: &[Option<Side>] =
-                    if test.per_side { &[Some(Side::Left), Some(Side::Right)] } else { &[None] };
-                for side in sides {
-                    let foot =
-                        side.map(|s| if s == player.about.strong_foot { Foot::Strong } else { Foot::Other });
-                    let level =
-                        latest.iter().find(|r| r.test == test.id && r.side == *side).and_then(|r| r.level);
-                    let place =
-                        level.and_then(|l| Level::ALL.iter().position(|known| *known == l)).unwrap_or(4);
-                    counts.entry((i, team.club.clone(), foot)).or_default()[place] += 1;
-                }
-            }
-        }
+        let results = latest_results(&state, &team, &tests).await?;
+        let players = state.store.players(team.id).await?.into_iter().map(|p| (p.id, p.about.strong_foot));
+        let club = clubs.entry(team.club).or_default();
+        club.players.extend(players);
+        club.latest.extend(results);
     }
-    let mut all: Vec<TestLevels> =
-        tests.iter().map(|t| TestLevels { test: TestView::from(t), clubs: Vec::new() }).collect();
-    for ((test, club, foot), [a, b, c, d, without]) in counts {
-        all[test].clubs.push(LevelCount { club, foot, counts: [a, b, c, d], without });
-    }
-    Ok(Json(all))
+    let of_test = |test: &Test| TestLevels {
+        test: TestView::from(test),
+        clubs: clubs
+            .iter()
+            .flat_map(|(club, of_club)| {
+                count_levels(test, &of_club.players, &of_club.latest).into_iter().map(
+                    |(foot, LevelCount { counts, without })| ClubLevels {
+                        club: club.clone(),
+                        foot,
+                        counts,
+                        without,
+                    },
+                )
+            })
+            .collect(),
+    };
+    Ok(Json(tests.iter().map(of_test).collect()))
 }

@@ -1,18 +1,14 @@
 //! A team's squad: its players with their levels, and the list they come from.
 
-use std::collections::BTreeMap;
-
 use actix_web::HttpResponse;
 use actix_web::web::{Bytes, Data, Json, Path, ServiceConfig, get, post};
-use jiff::civil::Date;
 use jogo_core::input::{InputError, short_text};
 use jogo_core::levels::Level;
+use jogo_core::results::{TestResult, latest, results};
 use jogo_core::roster::{self, LONGEST_NAME, MOST_PLAYERS, NewPlayer, Row};
 use jogo_core::skill::Side;
-use jogo_core::standards::{self, Standard};
 use jogo_core::tests::{Test, TestId};
-use jogo_store::teams::Player;
-use jogo_store::trials::Trial;
+use jogo_store::teams::{Player, Team};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
@@ -83,32 +79,23 @@ pub(super) struct Squad {
     players: Vec<PlayerView>,
 }
 
-/// Trials become results: one for each player, test, side and day, with the level of that day.
-pub fn results(tests: &[Test], standards: &[Standard], trials: &[Trial]) -> Vec<(Uuid, ResultView)> {
-    let mut of_day: BTreeMap<(Uuid, &str, Option<Side>, Date), Vec<f64>> = BTreeMap::new();
-    for trial in trials {
-        of_day.entry((trial.player, &trial.test, trial.side, trial.taken_on)).or_default().push(trial.value);
+impl From<&TestResult<Uuid>> for ResultView {
+    fn from(result: &TestResult<Uuid>) -> ResultView {
+        ResultView {
+            test: result.test.clone(),
+            side: result.side,
+            date: result.date.to_string(),
+            value: result.value,
+            level: result.level,
+        }
     }
-    of_day
-        .into_iter()
-        .filter_map(|((player, test, side, date), values)| {
-            let test = tests.iter().find(|t| t.id == test)?;
-            let value = test.result(&values)?;
-            let of_test: Vec<Standard> = standards.iter().filter(|s| s.test == test.id).cloned().collect();
-            let level =
-                standards::on(&of_test, date).map(|s| s.thresholds.level(value, test.protocol.better()));
-            Some((player, ResultView { test: test.id.clone(), side, date: date.to_string(), value, level }))
-        })
-        .collect()
 }
 
-/// Of results in the order of their dates, the latest of each test and side.
-pub fn latest(results: impl Iterator<Item = ResultView>) -> Vec<ResultView> {
-    let mut latest: BTreeMap<(TestId, Option<Side>), ResultView> = BTreeMap::new();
-    for result in results {
-        latest.insert((result.test.clone(), result.side), result);
-    }
-    latest.into_values().collect()
+/// The latest results of a team's players.
+pub async fn latest_results(state: &State, team: &Team, tests: &[Test]) -> Answer<Vec<TestResult<Uuid>>> {
+    let standards = state.store.standards(&team.band).await?;
+    let trials: Vec<_> = state.store.trials(team.id).await?.into_iter().map(|known| known.trial).collect();
+    Ok(latest(&results(tests, &standards, &trials)))
 }
 
 /// The squad with its latest levels.
@@ -117,10 +104,9 @@ pub fn latest(results: impl Iterator<Item = ResultView>) -> Vec<ResultView> {
 pub(super) async fn show(who: SignedIn, state: Data<State>, team: Path<Uuid>) -> Answer<Json<Squad>> {
     let team = who.team(&state, *team, Act::SeeTeam).await?;
     let tests = state.store.tests().await?;
-    let standards = state.store.standards(&team.band).await?;
-    let results = results(&tests, &standards, &state.store.trials(team.id).await?);
+    let results = latest_results(&state, &team, &tests).await?;
     let player = |Player { id, about }: Player| PlayerView {
-        latest: latest(results.iter().filter(|(player, _)| *player == id).map(|(_, result)| result.clone())),
+        latest: results.iter().filter(|r| r.player == id).map(ResultView::from).collect(),
         id,
         name: about.name,
         birth_month: about.birth_month.to_string(),

@@ -5,16 +5,17 @@ use actix_web::web::{Data, Json, Path, ServiceConfig, get, post};
 use jiff::civil::Date;
 use jogo_core::input::InputError;
 use jogo_core::levels::LevelFrom;
+use jogo_core::results::{Trial, latest, results};
 use jogo_core::skill::Side;
 use jogo_core::standards;
 use jogo_core::tests::{Test, TestId};
-use jogo_store::trials::{NewTrial, TakenBack, Trial};
+use jogo_store::trials::{KnownTrial, NewTrial, TakenBack};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
 use super::said_at;
-use super::squad::{ResultView, TestView, results};
+use super::squad::{ResultView, TestView};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
@@ -76,20 +77,19 @@ pub(super) async fn sheet(
         .map(|s| s.thresholds.table(test.protocol.better(), test.protocol.step()))
         .unwrap_or_default();
     let trials = state.store.trials(team.id).await?;
-    let (now, past): (Vec<Trial>, Vec<Trial>) =
-        trials.into_iter().filter(|t| t.test == test.id).partition(|t| t.taken_on == today);
-    let past = results(std::slice::from_ref(&test), &standards, &past);
+    let (now, past): (Vec<KnownTrial>, Vec<KnownTrial>) =
+        trials.into_iter().filter(|t| t.trial.test == test.id).partition(|t| t.trial.taken_on == today);
+    let past: Vec<_> = past.into_iter().map(|known| known.trial).collect();
+    let past = latest(&results(std::slice::from_ref(&test), &standards, &past));
     let players = state.store.players(team.id).await?.into_iter().map(|player| {
-        let of_player = |t: &&Trial| t.player == player.id;
+        let of_player = |t: &&KnownTrial| t.trial.player == player.id;
         SheetPlayer {
             trials: now
                 .iter()
                 .filter(of_player)
-                .map(|t| TrialView { id: t.id, side: t.side, value: t.value })
+                .map(|t| TrialView { id: t.id, side: t.trial.side, value: t.trial.value })
                 .collect(),
-            before: super::squad::latest(
-                past.iter().filter(|(p, _)| *p == player.id).map(|(_, r)| r.clone()),
-            ),
+            before: past.iter().filter(|r| r.player == player.id).map(ResultView::from).collect(),
             id: player.id,
             name: player.about.name,
             strong_foot: player.about.strong_foot,
@@ -210,6 +210,6 @@ fn new_trial(
         return Err(("taken_on", format!("{taken_on} is not a day of this season: check the day")));
     }
     let value = test.value(said.value).map_err(|says| ("value", says))?;
-    let trial = Trial { id: said.id, player: said.player, test: said.test, taken_on, side: said.side, value };
-    Ok(NewTrial { trial, said_at: at })
+    let trial = Trial { player: said.player, test: said.test, taken_on, side: said.side, value };
+    Ok(NewTrial { id: said.id, trial, said_at: at })
 }

@@ -61,6 +61,7 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
     const before = undo.at(-1)
     if (!before) return
     setUndo(undo.slice(0, -1))
+    solve.reset()
     wish.mutate(before)
   }
   // Every press looks elsewhere in the space of plans, and the same press on the same version finds the same plan.

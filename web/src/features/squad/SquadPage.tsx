@@ -6,7 +6,7 @@ import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
-import { asNumber, Figure } from '../../ui/figures'
+import { asResult, Figure } from '../../ui/figures'
 import { LevelSteps } from '../../ui/levels'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { useTeam } from '../CoachFrame'
@@ -84,7 +84,7 @@ function TestResults({ test, results }: { test: Schemas['TestView']; results: Sc
           <LevelSteps level={result.level} size={16} />
           <Figure sx={{ fontSize: '1.1rem', whiteSpace: 'nowrap' }}>
             {result.side && <Box component="span" sx={{ color: 'text.secondary' }}>{result.side === 'left' ? texts.test.left : texts.test.right} </Box>}
-            {asNumber(result.value)}
+            {asResult(result.value)}
             {test.unit && ` ${test.unit}`}
           </Figure>
         </Box>

@@ -6,7 +6,7 @@ import { useTheme } from '@mui/material/styles'
 import { useEffect, useRef } from 'react'
 import type { Schemas, Side } from '../../api/client'
 import { texts } from '../../texts/en'
-import { asNumber, Figure } from '../../ui/figures'
+import { asResult, Figure } from '../../ui/figures'
 import { levelOf, LevelSteps } from '../../ui/levels'
 import { Spoken } from '../../ui/Spoken'
 import type { Cell, Entered } from './queries'
@@ -45,13 +45,13 @@ export function ResultSheet({ sheet, at, nameOf, standing, onChoose }: Props) {
                     onClick={() => onChoose(cell)}
                     sx={{ minWidth: 56, minHeight: 44, gap: 0.5, border: `2px solid ${chosen ? floor.ink : 'transparent'}` }}
                   >
-                    <Spoken as={`${texts.test.entry(player.name, side && texts.side[side], round + 1)}: ${entered ? asNumber(entered.value) : '–'}`}>
+                    <Spoken as={`${texts.test.entry(player.name, side && texts.side[side], round + 1)}: ${entered ? asResult(entered.value) : '–'}`}>
                     {side && round === 0 && (
                       <Typography component="span" variant="caption" color="text.secondary">
                         {side === 'left' ? texts.test.left : texts.test.right}
                       </Typography>
                     )}
-                    <Figure sx={{ fontSize: '1.2rem', fontWeight: 600 }}>{entered ? asNumber(entered.value) : '–'}</Figure>
+                    <Figure sx={{ fontSize: '1.2rem', fontWeight: 600 }}>{entered ? asResult(entered.value) : '–'}</Figure>
                     {entered && <LevelSteps level={levelOf(sheet.levels, entered.value)} size={14} />}
                     </Spoken>
                   </ButtonBase>

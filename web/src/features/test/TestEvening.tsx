@@ -6,7 +6,7 @@ import { useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
-import { asNumber, Figure } from '../../ui/figures'
+import { asResult, Figure } from '../../ui/figures'
 import { isTyping } from '../../ui/keys'
 import { levelOf, LevelSteps } from '../../ui/levels'
 import { ErrorNote, Loading } from '../../ui/notes'
@@ -118,14 +118,14 @@ function Entry({ team, sheet }: { team: string; sheet: Schemas['Sheet'] }) {
               {[
                 cell.side && texts.squad.strong(texts.side[cell.side]),
                 sheet.test.trials > 1 && texts.test.round(cell.round + 1),
-                before && texts.test.before(asNumber(before.value)),
+                before && texts.test.before(asResult(before.value)),
               ]
                 .filter(Boolean)
                 .join(' · ') || '\u00a0'}
             </Typography>
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, minHeight: 62 }}>
               <Figure aria-label={texts.test.enter} sx={{ fontSize: '3.6rem', lineHeight: 1, fontWeight: 600, minWidth: 110, borderBottom: 2, borderColor: 'text.primary' }}>
-                {typed || (standing(cell) ? <Box component="span" sx={{ color: 'text.secondary' }}>{asNumber(standing(cell)?.value ?? 0)}</Box> : '\u00a0')}
+                {typed || (standing(cell) ? <Box component="span" sx={{ color: 'text.secondary' }}>{asResult(standing(cell)?.value ?? 0)}</Box> : '\u00a0')}
                 {sheet.test.unit && <Box component="span" sx={{ fontSize: '1.5rem' }}> {sheet.test.unit}</Box>}
               </Figure>
               {level && (
