@@ -8,7 +8,7 @@ use std::collections::BTreeMap;
 use jiff::ToSpan;
 use jiff::civil::{Date, date};
 use jogo_core::plan::{
-    Approach, Block, Plan, Problem, SessionWish, SkillWish, Variant, check, clash, score, solve,
+    Approach, Block, Plan, Problem, SessionWish, SkillWish, Variant, check, clash, score, solve, stitches,
 };
 use jogo_core::skill::{Need, Stage, Strand};
 use jogo_core::units::{Difficulty, Minutes, Share};
@@ -161,6 +161,51 @@ fn a_clash_of_newness_keeps_only_the_goals_that_it_takes() {
     // One week takes two new skills; any three of the four clash, and the known one is never part of it.
     let problem = problem(&skills, &[60, 60]);
     assert_eq!(clash(&problem).unwrap().goals.len(), 3);
+}
+
+// By hand: a on 6 and 10 January in Form, on 17 January (after 7 days) in Flow, then b; and a rest of 11 days frays.
+#[test]
+fn stitches_say_which_exposure_they_are_and_where_the_line_frays() {
+    let problem = problem(A_AND_B, &[20, 20, 20, 20]);
+    let laid = plan("a@form 5 | a@form 7 |  | a@flow 5, b@form 6");
+    let found: Vec<_> = stitches(&problem, &laid)
+        .into_iter()
+        .map(|s| (s.skill, s.session, s.block, s.stage, s.minutes.0, s.nth, s.of, s.first, s.frayed))
+        .collect();
+    let a = |session, stage, minutes, nth, first| {
+        ("a".to_owned(), session, 0, stage, minutes, nth, 2, first, false)
+    };
+    assert_eq!(
+        found,
+        [
+            a(0, Stage::Form, 5, 1, true),
+            a(1, Stage::Form, 7, 2, false),
+            a(3, Stage::Flow, 5, 1, false),
+            ("b".to_owned(), 3, 1, Stage::Form, 6, 1, 2, true, false),
+        ]
+    );
+    let rested = stitches(&problem, &plan("a@form 5 |  |  | a@form 5"));
+    assert_eq!(rested.iter().map(|s| s.frayed).collect::<Vec<_>>(), [false, true]);
+    // Reached goals may rest: a has nothing left to do here.
+    let reached = self::problem(&[("a", None, Stage::Form, &[])], &[20, 20, 20, 20]);
+    let rested = stitches(&reached, &plan("a@form 5, a@form 5 |  |  | a@form 5"));
+    assert!(rested.iter().all(|s| !s.frayed));
+}
+
+#[test]
+fn more_rounds_never_make_a_worse_plan() {
+    let problem = demo::problem();
+    let scores: Vec<f64> = [1, 10, 100].map(|rounds| solve(&problem, 5, rounds).unwrap().1.total).into();
+    assert!(scores[0] >= scores[1] && scores[1] >= scores[2], "{scores:?}");
+}
+
+#[test]
+fn what_the_squad_has_already_is_not_asked_for_again() {
+    let known = problem(&[("a", Some(Stage::Flow), Stage::Flow, &[])], &[20, 20]);
+    let (plan, score) = solve(&known, 1, 20).unwrap();
+    assert_eq!((check(&known, &plan), score.parts[0].points), (vec![], 0.0));
+    let flow = stitches(&known, &plan).iter().filter(|s| s.stage == Stage::Flow).count();
+    assert!(flow >= 2, "Flow is under way and still needs two");
 }
 
 #[test]

@@ -108,7 +108,7 @@ pub async fn fill(store: &Store, clock: &Clock) -> Result<(), Failed> {
     store.put_library(&library).await?;
     let director = add_person(store, ("director", "Pelya Sullstay"), Role::Director, now).await?;
 
-    let mut story = Story { store, library: &library, chance: Chance::seeded(2031), now, today };
+    let mut story = Story { store, shelf: &library, chance: Chance::seeded(2031), now, today };
     let (autumn_id, autumn) =
         story.curriculum("Autumn with the ball", today - 42.days(), 11, director).await?;
     let mut clubs: Vec<(&str, Uuid)> = Vec::new();
@@ -167,7 +167,7 @@ async fn add_person(
 
 struct Story<'s> {
     store: &'s Store,
-    library: &'s Library,
+    shelf: &'s Library,
     chance: Chance,
     now: Timestamp,
     today: Date,
@@ -187,17 +187,13 @@ impl Story<'_> {
         curriculum.start = start;
         let later = start + 3.days();
         curriculum.weekdays = [start, later].map(|day| day.weekday().to_monday_one_offset()).to_vec();
-        let band = self
-            .library
-            .bands
-            .iter()
-            .find(|b| b.id == curriculum.band)
-            .ok_or("the demo's band is missing")?;
+        let band =
+            self.shelf.bands.iter().find(|b| b.id == curriculum.band).ok_or("the demo's band is missing")?;
         let mut edition = Edition {
             curriculum,
             band: band.clone(),
-            skills: self.library.skills.clone(),
-            drills: self.library.drills.clone(),
+            skills: self.shelf.skills.clone(),
+            drills: self.shelf.drills.clone(),
             plan: jogo_core::plan::Plan::default(),
         };
         let problem = edition.problem().map_err(|faults| faults[0].detail.clone())?;
@@ -230,9 +226,9 @@ impl Story<'_> {
         let mut trials = Vec::new();
         let knacks: Vec<f64> = players.iter().map(|_| plan.knack + self.chance.normal()).collect();
         for (evening, practice) in [(dates[1], 0.0), (dates[dates.len() - 1], plan.keeping)] {
-            for test in &self.library.tests {
+            for test in &self.shelf.tests {
                 let of_test: Vec<_> =
-                    self.library.standards.iter().filter(|s| s.test == test.id).cloned().collect();
+                    self.shelf.standards.iter().filter(|s| s.test == test.id).cloned().collect();
                 let Some(standard) = standards::on(&of_test, evening.date) else { continue };
                 for (player, knack) in players.iter().zip(&knacks) {
                     let sides: &[Option<Side>] =

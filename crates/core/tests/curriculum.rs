@@ -1,0 +1,91 @@
+//! From wishes and the library to a problem for the planner.
+#![allow(clippy::unwrap_used, reason = "a test may stop here")]
+
+mod demo;
+
+use jogo_core::curriculum::{Curriculum, Goal};
+use jogo_core::plan::Problem;
+use jogo_core::skill::Stage;
+use jogo_core::units::{Difficulty, Metres, Minutes};
+use rstest::rstest;
+
+fn problem_of(change: impl Fn(&mut Curriculum)) -> Problem {
+    let mut curriculum = demo::curriculum();
+    change(&mut curriculum);
+    curriculum.problem(&demo::band(), &demo::skills(), &demo::drills()).unwrap()
+}
+
+fn has(problem: &Problem, variant: &str) -> bool {
+    problem.variant(variant).is_some()
+}
+
+#[test]
+fn each_drill_gives_a_variant_for_every_stage_that_it_serves() {
+    let problem = problem_of(|_| ());
+    for variant in ["weave-six@form", "weave-six@flow", "weave-six@scan", "turn-with-a-shadow@contest"] {
+        assert!(has(&problem, variant), "{variant}");
+    }
+    assert!(!has(&problem, "weave-six@contest"), "it serves no Contest");
+}
+
+// By hand: weave-six has difficulty 3; Form is its plain rung, Flow adds 0.5 for going forward and 0.5 for the rhythm, Scan
+// 0.5 and 1.5 for the call. It is 6.75 m long, so 12 stations stand in the hall and 7 pairs all work at once. A set is 14 s a
+// side, with 20 s of rest between: two sets (half of three, rounded up) make 4 × 14 + 3 × 20 = 116 s with 60 s of explaining 3
+// min, raised to the shortest block of 5; five sets (one and a half times three, rounded up) 10 × 14 + 9 × 20 + 60 = 380 s.
+#[rstest]
+#[case::form("weave-six@form", 3.0)]
+#[case::flow("weave-six@flow", 4.0)]
+#[case::scan("weave-six@scan", 5.0)]
+fn a_variant_is_as_hard_and_as_long_as_its_rung_and_dose_say(#[case] id: &str, #[case] difficulty: f64) {
+    let problem = problem_of(|_| ());
+    let variant = problem.variant(id).unwrap();
+    assert_eq!(variant.difficulty, Difficulty(difficulty));
+    assert_eq!((variant.least, variant.most), (Minutes(5), Minutes(7)));
+}
+
+#[rstest]
+#[case::a_corridor(|c: &mut Curriculum| c.ground.width = Metres(2.0))]
+#[case::no_markers(|c: &mut Curriculum| c.ground.markers = 7)]
+#[case::a_crowd(|c: &mut Curriculum| c.ground.squad = 60)]
+fn a_drill_that_does_not_stand_on_the_ground_takes_no_part(#[case] spoil: fn(&mut Curriculum)) {
+    assert!(has(&problem_of(|_| ()), "weave-six@form"));
+    assert!(!has(&problem_of(spoil), "weave-six@form"));
+}
+
+#[test]
+fn a_drill_for_a_skill_that_is_no_goal_takes_no_part() {
+    let problem = problem_of(|c| c.goals.retain(|g| g.skill != "weave"));
+    assert!(!has(&problem, "weave-six@form"));
+    assert!(!has(&problem, "cuts-four-in-a-row@flow"), "it would expose the weave as well");
+    assert!(has(&problem, "cut-rounds@flow"));
+}
+
+#[test]
+fn a_goal_without_what_it_needs_says_what_to_add() {
+    let mut curriculum = demo::curriculum();
+    curriculum.goals = vec![Goal { skill: "half-turn".into(), present: None, goal: Stage::Flow }];
+    let faults = curriculum.problem(&demo::band(), &demo::skills(), &demo::drills()).unwrap_err();
+    assert_eq!(
+        faults[0].detail,
+        "“Look, half-turn, away” needs “Receive and set, inside” at Flow: add it to the goals"
+    );
+    // A squad that has met the skill already needs nothing more to go on with it.
+    curriculum.goals[0].present = Some(Stage::Form);
+    assert!(curriculum.problem(&demo::band(), &demo::skills(), &demo::drills()).is_ok());
+}
+
+#[test]
+fn sessions_take_their_minutes_in_the_order_of_their_dates() {
+    let problem = problem_of(|c| c.minutes[1] = Minutes(25));
+    let first: Vec<_> =
+        problem.sessions[..3].iter().map(|s| (s.date.to_string(), s.week, s.minutes.0)).collect();
+    let date = |text: &str, week, minutes| (text.to_owned(), week, minutes);
+    assert_eq!(first, [date("2031-01-06", 1, 40), date("2031-01-09", 1, 25), date("2031-01-13", 2, 40)]);
+}
+
+#[test]
+fn the_forms_of_problem_and_plan_can_be_written_and_read_back() {
+    let problem = problem_of(|_| ());
+    let text = serde_json::to_string(&problem).unwrap();
+    assert_eq!(serde_json::from_str::<Problem>(&text).unwrap(), problem);
+}

@@ -1,0 +1,121 @@
+//! Curricula change only from the version that was read; editions never change.
+#![allow(clippy::unwrap_used, reason = "a test may stop here")]
+
+mod academy;
+
+use academy::{Academy, academy, at, id};
+use jogo_core::curriculum::Curriculum;
+use jogo_core::delivery::Outcome;
+use jogo_core::edition::Edition;
+use jogo_core::plan::{Block, Plan};
+use jogo_core::units::Minutes;
+use jogo_store::StoreError;
+use jogo_store::outcomes::OutcomeEntry;
+use rstest::rstest;
+
+fn wishes(name: &str, start: &str) -> Curriculum {
+    let text = include_str!("../../../demo/curriculum.json");
+    let curriculum: Curriculum = serde_json::from_str(text).unwrap();
+    Curriculum { name: name.into(), start: start.parse().unwrap(), ..curriculum }
+}
+
+fn plan() -> Plan {
+    Plan { sessions: vec![vec![Block { variant: "wall-of-two@form".into(), minutes: Minutes(6) }]] }
+}
+
+async fn edition(academy: &Academy, curriculum: Curriculum) -> Edition {
+    let band = academy.store.band("u8-u9").await.unwrap().unwrap();
+    Edition { curriculum, band, skills: vec![], drills: vec![], plan: plan() }
+}
+
+#[tokio::test]
+async fn of_two_changes_of_one_version_the_second_is_stale() {
+    let academy = academy().await;
+    let Academy { store, coach, .. } = &academy;
+    store
+        .add_curriculum(id(50), &wishes("Winter", "2031-01-06"), &plan(), *coach, at("09:00:00"))
+        .await
+        .unwrap();
+    let read = store.curriculum(id(50)).await.unwrap().unwrap();
+    let mine = wishes("Mine", "2031-01-06");
+    assert_eq!(store.change_curriculum(&read, &mine, &plan(), *coach, at("09:01:00")).await.unwrap(), 2);
+    let yours = wishes("Yours", "2031-01-06");
+    let refused = store.change_curriculum(&read, &yours, &plan(), *coach, at("09:02:00")).await;
+    assert!(matches!(refused, Err(StoreError::Stale)));
+    assert_eq!(store.curriculum(id(50)).await.unwrap().unwrap().curriculum.name, "Mine");
+}
+
+#[tokio::test]
+async fn editions_are_numbered_and_a_team_works_by_the_latest_of_each_curriculum() {
+    let academy = academy().await;
+    let Academy { store, coach, team, .. } = &academy;
+    for (n, name, start) in [(50, "Autumn", "2030-10-07"), (51, "Winter", "2031-01-06")] {
+        store.add_curriculum(id(n), &wishes(name, start), &plan(), *coach, at("09:00:00")).await.unwrap();
+    }
+    let autumn = edition(&academy, wishes("Autumn", "2030-10-07")).await;
+    let winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
+    let publish = async |n, curriculum, edition: &Edition| {
+        store.publish(id(n), id(curriculum), edition, "", *coach, at("10:00:00")).await
+    };
+    assert_eq!(publish(60, 50, &autumn).await.unwrap(), 1);
+    assert_eq!(publish(61, 51, &winter).await.unwrap(), 1);
+    assert_eq!(publish(62, 50, &autumn).await.unwrap(), 2);
+    assert_eq!(publish(62, 50, &autumn).await.unwrap(), 2, "sent twice, published once");
+    assert!(matches!(publish(62, 51, &winter).await, Err(StoreError::Taken(_))));
+    let works_by: Vec<_> = store
+        .editions_of_team(*team)
+        .await
+        .unwrap()
+        .into_iter()
+        .map(|(published, edition)| (edition.curriculum.name, published.number))
+        .collect();
+    assert_eq!(works_by, [("Winter".to_owned(), 1), ("Autumn".to_owned(), 2)]);
+    let numbers: Vec<_> = store.editions(id(50)).await.unwrap().into_iter().map(|e| e.number).collect();
+    assert_eq!(numbers, [2, 1]);
+}
+
+#[tokio::test]
+async fn a_team_that_joins_later_has_no_earlier_edition() {
+    let academy = academy().await;
+    let Academy { store, coach, .. } = &academy;
+    let winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
+    store.add_curriculum(id(50), &winter.curriculum, &plan(), *coach, at("09:00:00")).await.unwrap();
+    store.publish(id(60), id(50), &winter, "", *coach, at("10:00:00")).await.unwrap();
+    store.add_team(id(22), id(10), "u8-u9", "Tern Cove Red", &[]).await.unwrap();
+    assert!(store.editions_of_team(id(22)).await.unwrap().is_empty());
+}
+
+#[rstest]
+#[case::in_their_order([0, 1, 2])]
+#[case::turned([2, 1, 0])]
+#[case::mixed([1, 2, 0])]
+#[tokio::test]
+async fn the_latest_saying_counts_whatever_the_order(#[case] order: [usize; 3]) {
+    let academy = academy().await;
+    let Academy { store, coach, team, .. } = &academy;
+    let winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
+    store.add_curriculum(id(50), &winter.curriculum, &plan(), *coach, at("09:00:00")).await.unwrap();
+    store.publish(id(60), id(50), &winter, "", *coach, at("10:00:00")).await.unwrap();
+    let saying = |n, outcome, minutes: Option<u32>, said: &str| OutcomeEntry {
+        id: id(n),
+        edition: id(60),
+        session: 0,
+        block: 0,
+        outcome,
+        minutes: minutes.map(Minutes),
+        said_at: at(said),
+    };
+    // The last two were said in the same moment: of these the larger id counts.
+    let all = [
+        saying(70, Outcome::Done, None, "18:01:00"),
+        saying(71, Outcome::Skipped, None, "18:02:00"),
+        saying(72, Outcome::Short, Some(4), "18:02:00"),
+    ];
+    for i in order {
+        store.add_outcomes(*team, std::slice::from_ref(&all[i]), *coach, at("19:00:00")).await.unwrap();
+    }
+    let said = store.said(*team, id(60)).await.unwrap();
+    assert_eq!(said[&(0, 0)], (Outcome::Short, Some(Minutes(4))));
+    let elsewhere = store.add_outcomes(academy.other_team, &all[..1], *coach, at("19:00:00")).await;
+    assert!(matches!(elsewhere, Err(StoreError::Taken(_))), "an id belongs to one team");
+}
