@@ -7,6 +7,7 @@ use std::time::Duration;
 
 use fantoccini::elements::Element;
 use fantoccini::error::{CmdError, NewSessionError};
+use fantoccini::wd::WebDriverCompatibleCommand;
 use fantoccini::{Client, ClientBuilder, Locator};
 use hyper_util::client::legacy::connect::HttpConnector;
 use serde_json::json;
@@ -102,6 +103,7 @@ impl Browser {
         let port = std::net::TcpListener::bind("127.0.0.1:0")?.local_addr()?.port();
         let driver = Command::new("chromedriver")
             .arg(format!("--port={port}"))
+            .env("LANGUAGE", "en_GB")
             .stdout(Stdio::null())
             .stderr(Stdio::null())
             .spawn()
@@ -280,6 +282,44 @@ impl<'b> Person<'b> {
         Ok(())
     }
 
+    /// Cuts the page off from the network.
+    pub async fn loses_the_network(&self) -> Result<(), Failed> {
+        self.network(true).await
+    }
+
+    /// Joins it again.
+    pub async fn finds_the_network(&self) -> Result<(), Failed> {
+        self.network(false).await
+    }
+
+    async fn network(&self, offline: bool) -> Result<(), Failed> {
+        let conditions = json!({ "network_conditions": {
+            "offline": offline, "latency": 0, "download_throughput": -1, "upload_throughput": -1
+        }});
+        self.page().issue_cmd(NetworkConditions(conditions)).await?;
+        Ok(())
+    }
+
+    /// Takes the keyboard away from whatever field has it.
+    pub async fn leaves_the_field(&self) -> Result<(), Failed> {
+        self.runs("document.activeElement.blur()").await.map(drop)
+    }
+
+    /// Waits until the second session's minutes stand saved in their field.
+    pub async fn has_saved(&self, minutes: &str) -> Result<(), Failed> {
+        let until = tokio::time::Instant::now() + PATIENCE;
+        loop {
+            let shown = self.field("Minutes of session 2").await?.prop("value").await?;
+            if shown.as_deref() == Some(minutes) && !self.has("saving").await? {
+                return Ok(());
+            }
+            if tokio::time::Instant::now() > until {
+                return Err(format!("session 2 shows {shown:?}, not {minutes}").into());
+            }
+            tokio::time::sleep(Duration::from_millis(50)).await;
+        }
+    }
+
     /// Waits until nothing entered on this device waits to be sent.
     pub async fn sent_everything(&self) -> Result<(), Failed> {
         self.goes("not sent yet").await
@@ -350,6 +390,20 @@ impl<'b> Person<'b> {
         let waiting = "const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => done(true))))";
         self.page().execute_async(waiting, Vec::new()).await?;
         Ok(self.page().screenshot().await?)
+    }
+}
+
+/// ChromeDriver's own command for the state of the network.
+#[derive(Debug)]
+struct NetworkConditions(serde_json::Value);
+
+impl WebDriverCompatibleCommand for NetworkConditions {
+    fn endpoint(&self, base: &url::Url, session: Option<&str>) -> Result<url::Url, url::ParseError> {
+        base.join(&format!("session/{}/chromium/network_conditions", session.unwrap_or_default()))
+    }
+
+    fn method_and_body(&self, _: &url::Url) -> (http::Method, Option<String>) {
+        (http::Method::POST, Some(self.0.to_string()))
     }
 }
 

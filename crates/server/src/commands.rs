@@ -1,6 +1,6 @@
 //! The command line.
 
-use std::io::Read;
+use std::io::{Read, Write};
 use std::net::TcpListener;
 use std::path::{Path, PathBuf};
 
@@ -146,17 +146,8 @@ async fn serve(state: State, listen: &Listen) -> Result<(), String> {
     let listener =
         TcpListener::bind(&at).map_err(|e| format!("{at} cannot be used ({e}): give another --port"))?;
     let at = listener.local_addr().map_err(|e| e.to_string())?;
-    println!("Jogo is open at http://{at}");
-    if state.demo {
-        println!("\nSample people (one tap on the sign-in page, or password “{}”):", demo::PASSWORD);
-        for person in state.store.samples().await.map_err(|e| e.to_string())? {
-            let role = match person.role {
-                Role::Director => "director",
-                Role::Coach => "coach",
-            };
-            println!("  {:<9} {:<18} {role}", person.login, person.name);
-        }
-    }
+    // Nobody may be reading; the academy is open all the same.
+    let _ = std::io::stdout().write_all(welcome(&state, &format!("http://{at}")).await?.as_bytes());
     let state = actix_web::web::Data::new(state);
     HttpServer::new(move || api::app(state.clone()))
         .workers(2)
@@ -165,6 +156,23 @@ async fn serve(state: State, listen: &Listen) -> Result<(), String> {
         .run()
         .await
         .map_err(|e| e.to_string())
+}
+
+/// Where the academy is open, and whom the demo offers.
+async fn welcome(state: &State, address: &str) -> Result<String, String> {
+    let mut says = format!("Jogo is open at {address}\n");
+    if state.demo {
+        says +=
+            &format!("\nSample people (one tap on the sign-in page, or password “{}”):\n", demo::PASSWORD);
+        for person in state.store.samples().await.map_err(|e| e.to_string())? {
+            let role = match person.role {
+                Role::Director => "director",
+                Role::Coach => "coach",
+            };
+            says += &format!("  {:<9} {:<18} {role}\n", person.login, person.name);
+        }
+    }
+    Ok(says)
 }
 
 async fn change_user(user: User) -> Result<(), String> {
