@@ -41,6 +41,26 @@ async fn the_desk() -> Result<(), Failed> {
 }
 
 #[tokio::test]
+async fn every_look_has_contrast() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as("Pelya Sullstay").await?;
+    for look in ["Dark", "Pitch"] {
+        director.presses("Pelya Sullstay").await?;
+        director.presses(look).await?;
+        director.types("\u{e00c}").await?;
+        director.goes("Sign out").await?;
+        for (page, shows) in [("/plan", "Bring:"), ("/levels", "North Beacon")] {
+            director.opens(page).await?;
+            director.sees(shows).await?;
+            is_open(&director, &format!("{page} in {look}")).await?;
+        }
+    }
+    browser.end().await
+}
+
+#[tokio::test]
 async fn the_phone() -> Result<(), Failed> {
     let pages = [
         ("/tonight", "planned yet"),

@@ -3,6 +3,7 @@
 
 mod bad_input;
 mod deliver;
+mod publishing;
 mod rights;
 
 use actix_http::Request;

@@ -1,0 +1,121 @@
+//! Lists in pages, wishes and notes at their limits, and what devices say of the time.
+
+use actix_web::http::Method;
+use rstest::rstest;
+use serde_json::{Value, json};
+
+use super::{COACH, DIRECTOR, academy};
+
+#[actix_web::test]
+async fn a_list_comes_in_pages() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let names = |page: &Value| -> Vec<String> {
+        page["items"].as_array().unwrap().iter().map(|c| c["name"].as_str().unwrap().to_owned()).collect()
+    };
+    let first = director.gets("/curricula?limit=1").await.body;
+    assert_eq!(names(&first), ["Winter with the ball"]);
+    let next = first["next"].as_str().unwrap();
+    let second = director.gets(&format!("/curricula?limit=1&after={next}")).await.body;
+    assert_eq!((names(&second), &second["next"]), (vec!["Autumn with the ball".to_owned()], &Value::Null));
+    let beyond = director.gets("/curricula?after=nowhere").await.body;
+    assert_eq!(beyond, json!({"items": [], "next": null}));
+    assert_eq!(director.gets("/curricula?limit=many").await.problem(), "/problems/unreadable");
+}
+
+#[rstest]
+#[case::none("", 200)]
+#[case::as_long_as_it_may_be(&"x".repeat(200), 200)]
+#[case::a_letter_longer(&"x".repeat(201), 422)]
+#[case::with_a_line_break("first\nsecond", 422)]
+#[actix_web::test]
+async fn a_note_of_an_edition(#[case] note: &str, #[case] status: u16) {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let etag = director.gets(&winter).await.etag.unwrap();
+    let body = json!({"id": "00000000-0000-4000-8000-000000000001", "note": note});
+    let answered = director.writes(Method::POST, &format!("{winter}/editions"), &etag, body).await;
+    assert_eq!(answered.status, status, "{answered:?}");
+    let editions = director.gets(&winter).await.body["editions"].as_array().unwrap().len();
+    assert_eq!(editions, usize::from(status == 200));
+}
+
+#[actix_web::test]
+async fn a_plan_is_the_same_for_the_same_seed_and_wishes() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let mut plans = Vec::new();
+    for seed in [5, 6, 5] {
+        let etag = director.gets(&winter).await.etag.unwrap();
+        let solved =
+            director.writes(Method::POST, &format!("{winter}/solve"), &etag, json!({"seed": seed})).await;
+        assert_eq!(solved.body["breaches"], json!([]));
+        plans.push(solved.body["stitches"].clone());
+    }
+    assert_eq!(plans[0], plans[2]);
+    assert_ne!(plans[0], plans[1]);
+}
+
+#[actix_web::test]
+async fn shares_move_the_minutes() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let before = director.gets(&winter).await;
+    let passing = |view: &Value| {
+        let minutes: Vec<f64> =
+            view["minutes_by_strand"].as_array().unwrap().iter().map(|m| m.as_f64().unwrap()).collect();
+        minutes[3] / minutes.iter().sum::<f64>()
+    };
+    let mut wishes = before.body["wishes"].clone();
+    wishes["shares"] = json!({"ball_mastery": 0.2, "dribbling": 0.2, "receiving": 0.25, "passing": 0.35});
+    let changed = director.writes(Method::PUT, &winter, &before.etag.unwrap(), wishes).await;
+    assert_eq!(changed.status, 200, "{changed:?}");
+    let etag = changed.etag.unwrap();
+    let solved = director.writes(Method::POST, &format!("{winter}/solve"), &etag, json!({"seed": 1})).await;
+    assert!(
+        passing(&solved.body) > passing(&before.body) + 0.05,
+        "{} {}",
+        passing(&before.body),
+        passing(&solved.body)
+    );
+}
+
+// A device whose clock runs years ahead still loses nothing, and cannot keep later sayings from counting for ever: what it
+// says counts as said when it arrives.
+#[actix_web::test]
+async fn a_clock_that_runs_ahead_loses_nothing() {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let edition = coach.gets(&format!("{team}/evenings")).await.body["evenings"][0]["edition"].clone();
+    let saying = |n: u32, outcome: &str, said_at: &str| {
+        json!({"entries": [{"id": format!("00000000-0000-4000-8000-{n:012}"), "edition": edition, "session": 11,
+                            "block": 0, "outcome": outcome, "said_at": said_at}]})
+    };
+    for (n, outcome, said_at) in
+        [(1, "skipped", "2099-01-01T00:00:00Z"), (2, "short", "2099-01-01T00:00:01Z")]
+    {
+        assert_eq!(coach.posts(&format!("{team}/outcomes"), saying(n, outcome, said_at)).await.status, 204);
+    }
+    let page = coach.gets(&format!("{team}/evenings/{}/11", edition.as_str().unwrap())).await.body;
+    assert_eq!(page["outcomes"][0]["outcome"], "short");
+}
+
+#[actix_web::test]
+async fn too_much_at_once_is_sent_back_whole() {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let edition = coach.gets(&format!("{team}/evenings")).await.body["evenings"][0]["edition"].clone();
+    let entries: Vec<Value> = (0..501)
+        .map(|n| {
+            json!({"id": format!("00000000-0000-4000-8000-{n:012}"), "edition": edition, "session": 11, "block": 0,
+                   "outcome": "done", "said_at": "2031-02-10T18:00:00Z"})
+        })
+        .collect();
+    let answered = coach.posts(&format!("{team}/outcomes"), json!({"entries": entries})).await;
+    assert_eq!((answered.status.as_u16(), answered.pointers()), (422, vec!["/entries"]));
+}
