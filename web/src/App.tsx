@@ -13,7 +13,7 @@ import { TestPage } from './features/test/TestPage'
 import { TestEvening } from './features/test/TestEvening'
 import { Fallen } from './ui/Fallen'
 import { ErrorNote, Loading } from './ui/notes'
-import { themeOf, type Mode } from './ui/theme'
+import { themeOf, type Look, type Mode } from './ui/theme'
 
 // A coach's phone need not fetch what only the director's desk shows.
 const PlanPage = lazy(() => import('./features/plan/PlanPage').then((m) => ({ default: m.PlanPage })))
@@ -34,11 +34,6 @@ export function App() {
       </Suspense>
     </ThemeProvider>
   )
-}
-
-export interface Look {
-  mode: Mode
-  setMode: (mode: Mode) => void
 }
 
 function Pages({ look }: { look: Look }) {

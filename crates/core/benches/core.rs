@@ -30,6 +30,15 @@ fn layout_of_forty_statements(bencher: Bencher<'_, '_>) {
     });
 }
 
+/// Answers a text of 100 kB in which every name is wrong.
+#[divan::bench]
+fn text_full_of_faults(bencher: Bencher<'_, '_>) {
+    let names = (0..400).map(|i| format!("mark {}{i:03}\n", "a".repeat(36)));
+    let wrong = (0..1_500).map(|i| format!("go {}{i:04}\n", "a".repeat(36)));
+    let text: String = names.chain(wrong).collect();
+    bencher.bench(|| Layout::read(black_box(&text), Pace::default()).unwrap_err());
+}
+
 /// The first legal plan of the demo's curriculum: 12 sessions, 10 skills.
 #[divan::bench]
 fn first_plan(bencher: Bencher<'_, '_>) {

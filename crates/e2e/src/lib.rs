@@ -103,7 +103,6 @@ impl Browser {
         let port = std::net::TcpListener::bind("127.0.0.1:0")?.local_addr()?.port();
         let driver = Command::new("chromedriver")
             .arg(format!("--port={port}"))
-            .env("LANGUAGE", "en_GB")
             .stdout(Stdio::null())
             .stderr(Stdio::null())
             .spawn()
@@ -120,14 +119,12 @@ impl Browser {
             "--disable-sync",
             "--disable-dev-shm-usage",
             "--hide-scrollbars",
-            "--lang=en-GB",
-            "--accept-lang=en-GB",
         ]
         .map(str::to_owned)
         .to_vec();
         args.push(format!("--user-data-dir={}", profile.path().display()));
         args.push(format!("--window-size={},{}", screen.width, screen.height));
-        let mut options = json!({ "args": args });
+        let mut options = json!({ "args": args, "prefs": { "intl.accept_languages": "en-GB" } });
         // The page is exactly as large as the screen, whatever the browser itself needs.
         options["mobileEmulation"] = json!({ "deviceMetrics": {
             "width": screen.width,

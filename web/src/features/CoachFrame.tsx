@@ -6,18 +6,15 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
-import { NavLink, Outlet, useOutletContext } from 'react-router'
-import type { Look } from '../App'
+import { NavLink, Outlet } from 'react-router'
 import type { Schemas } from '../api/client'
 import { dropRefused, flush, useOutbox } from '../api/outbox'
 import { texts } from '../texts/en'
 import { Empty, ErrorNote } from '../ui/notes'
+import type { Look } from '../ui/theme'
 import { NameMenu } from './NameMenu'
 
 const PLACES = ['tonight', 'test', 'squad', 'weeks'] as const
-
-/** The team that the coach looks at. */
-export const useTeam = () => useOutletContext<Schemas['TeamView']>()
 
 export function CoachFrame({ session, look }: { session: Schemas['Session']; look: Look }) {
   const { floor } = useTheme()

@@ -5,12 +5,12 @@ import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
 import { useEffect, useState } from 'react'
 import { NavLink, Outlet } from 'react-router'
-import type { Look } from '../App'
 import type { Schemas } from '../api/client'
 import { texts } from '../texts/en'
 import { Legend } from '../ui/Legend'
 import { Spoken } from '../ui/Spoken'
 import { isTyping } from '../ui/keys'
+import type { Look } from '../ui/theme'
 import { NameMenu } from './NameMenu'
 
 const PLACES = ['plan', 'evenings', 'levels'] as const

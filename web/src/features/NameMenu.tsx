@@ -5,11 +5,10 @@ import ListSubheader from '@mui/material/ListSubheader'
 import Menu from '@mui/material/Menu'
 import MenuItem from '@mui/material/MenuItem'
 import { useState } from 'react'
-import type { Look } from '../App'
 import type { Schemas } from '../api/client'
 import { useSignOut } from '../api/session'
 import { texts } from '../texts/en'
-import type { Mode } from '../ui/theme'
+import type { Look, Mode } from '../ui/theme'
 
 const MODES: Mode[] = ['light', 'dark', 'pitch']
 

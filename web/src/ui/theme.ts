@@ -4,6 +4,12 @@ import type { Strand } from '../api/client'
 
 export type Mode = 'light' | 'dark' | 'pitch'
 
+/** Which look is on, and the way to another. */
+export interface Look {
+  mode: Mode
+  setMode: (mode: Mode) => void
+}
+
 interface Floor {
   wood: string
   plank: string

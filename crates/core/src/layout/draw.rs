@@ -165,7 +165,7 @@ impl Sheet {
     fn open(&self, svg: &mut String) {
         let _ = write!(
             svg,
-            r##"<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {w:.0} {h:.0}" role="img" class="floor">"##,
+            r##"<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {w:.0} {h:.0}" width="{w:.0}" height="{h:.0}" role="img" class="floor">"##,
             w = self.width.max(MIN_SHEET),
             h = self.height + BAR,
         );

@@ -35,7 +35,9 @@ pub(super) fn did_you_mean<'a>(written: &str, words: impl IntoIterator<Item = &'
     let written: String = written.to_lowercase().chars().take(40).collect();
     words
         .into_iter()
-        .map(|word| (strsim::damerau_levenshtein(&written, &word.to_lowercase()), word))
+        // Words of another length are further away than two letters: they need not be compared.
+        .filter(|word| word.len().abs_diff(written.len()) <= 2)
+        .map(|word| (strsim::osa_distance(&written, &word.to_lowercase()), word))
         .filter(|(away, word)| *away <= 2 && *away < word.chars().count())
         .min_by_key(|(away, _)| *away)
         .map(|(_, word)| format!("did you mean `{word}`?"))

@@ -11,6 +11,8 @@ use crate::units::{LengthUnit, Metres, Pace};
 pub const MOST_MARKERS: usize = 500;
 /// The shortest and longest length that may be said, in metres.
 pub const LENGTHS: (f64, f64) = (0.1, 120.0);
+/// For so many faults a near name is looked for; a text with more is mended from its first ones.
+const GUESSES: usize = 20;
 /// How far from the start anything may stand, in metres, to each side.
 pub const FARTHEST: f64 = 150.0;
 
@@ -167,11 +169,11 @@ impl Walker {
 
     fn find(&self, named: &Named) -> Result<Point, Fault> {
         self.points.get(&named.name).map(|(at, _)| *at).ok_or_else(|| {
-            named.place.fault(
-                "the name of a point",
-                did_you_mean(&named.name, self.points.keys().map(String::as_str))
-                    .or_else(|| Some(format!("nothing here is called `{}`", named.name))),
-            )
+            let near = (self.faults.len() < GUESSES)
+                .then(|| did_you_mean(&named.name, self.points.keys().map(String::as_str)))
+                .flatten();
+            let mend = near.unwrap_or_else(|| format!("nothing here is called `{}`", named.name));
+            named.place.fault("the name of a point", Some(mend))
         })
     }
 

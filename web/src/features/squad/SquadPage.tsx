@@ -9,7 +9,7 @@ import { texts } from '../../texts/en'
 import { asResult, Figure } from '../../ui/figures'
 import { LevelSteps } from '../../ui/levels'
 import { ErrorNote, Loading } from '../../ui/notes'
-import { useTeam } from '../CoachFrame'
+import { useTeam } from '../team'
 import { RosterImport } from './RosterImport'
 import { useSquad } from './queries'
 

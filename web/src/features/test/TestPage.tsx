@@ -7,7 +7,7 @@ import { useTheme } from '@mui/material/styles'
 import { Link } from 'react-router'
 import { texts } from '../../texts/en'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
-import { useTeam } from '../CoachFrame'
+import { useTeam } from '../team'
 import { useSquad } from '../squad/queries'
 
 export function TestPage() {

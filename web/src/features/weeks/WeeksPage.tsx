@@ -8,7 +8,7 @@ import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { asDay, Figure } from '../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
-import { useTeam } from '../CoachFrame'
+import { useTeam } from '../team'
 import { useEvenings } from '../tonight/queries'
 
 export function WeeksPage() {
