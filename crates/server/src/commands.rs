@@ -2,6 +2,7 @@
 
 use std::io::{Read, Write};
 use std::net::TcpListener;
+use std::os::unix::fs::DirBuilderExt;
 use std::path::{Path, PathBuf};
 
 use actix_web::HttpServer;
@@ -115,7 +116,11 @@ pub async fn run(command: Command) -> Result<(), String> {
 }
 
 async fn open(data: &Path) -> Result<Store, String> {
-    std::fs::create_dir_all(data)
+    // What is known of children is for the owner's eyes.
+    std::fs::DirBuilder::new()
+        .recursive(true)
+        .mode(0o700)
+        .create(data)
         .map_err(|e| format!("the folder {} cannot be made: {e}", data.display()))?;
     Store::open(&data.join("academy.sqlite")).await.map_err(|e| e.to_string())
 }

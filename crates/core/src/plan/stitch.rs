@@ -36,7 +36,8 @@ pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
     let mut count = vec![[0; 4]; problem.skills.len()];
     let mut last: Vec<Option<usize>> = vec![None; problem.skills.len()];
     let mut all = Vec::new();
-    for (session, blocks) in plan.sessions.iter().enumerate() {
+    // A plan may be longer than wishes that were cut short since.
+    for (session, blocks) in plan.sessions.iter().take(problem.sessions.len()).enumerate() {
         for (block, laid) in blocks.iter().enumerate() {
             let Some(variant) = problem.variant(&laid.variant) else { continue };
             for id in &variant.skills {

@@ -35,6 +35,31 @@ async fn shorter_sessions_break_the_plan_and_solving_mends_it() {
     assert!(used <= 20 && !blocks.is_empty());
 }
 
+#[rstest]
+#[case::fewer_weeks(5, 10)]
+#[case::more_weeks(7, 14)]
+#[actix_web::test]
+async fn another_number_of_weeks_waits_for_another_plan(#[case] weeks: u32, #[case] sessions: usize) {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let read = director.gets(&winter).await;
+    let mut wishes = read.body["wishes"].clone();
+    wishes["weeks"] = json!(weeks);
+    wishes["minutes"] = json!(vec![50; sessions]);
+    let changed = director.writes(Method::PUT, &winter, &read.etag.unwrap(), wishes).await;
+    assert_eq!(
+        (changed.status.as_u16(), &changed.body["breaches"][0]["rule"]),
+        (200, &json!("form")),
+        "{changed:?}"
+    );
+    let last = director.gets(&format!("{winter}/sessions/{}", sessions - 1)).await;
+    assert!(last.status == 200 || last.status == 404, "{last:?}");
+    let etag = changed.etag.unwrap();
+    let solved = director.writes(Method::POST, &format!("{winter}/solve"), &etag, json!({"seed": 3})).await;
+    assert_eq!((solved.status.as_u16(), &solved.body["breaches"]), (200, &json!([])), "{solved:?}");
+}
+
 #[actix_web::test]
 async fn wishes_that_clash_are_answered_with_a_sentence() {
     let academy = academy().await;
