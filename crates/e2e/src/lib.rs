@@ -281,17 +281,22 @@ impl<'b> Person<'b> {
 
     /// Cuts the page off from the network.
     pub async fn loses_the_network(&self) -> Result<(), Failed> {
-        self.network(true).await
+        self.network(true, 0).await
     }
 
     /// Joins it again.
     pub async fn finds_the_network(&self) -> Result<(), Failed> {
-        self.network(false).await
+        self.network(false, 0).await
     }
 
-    async fn network(&self, offline: bool) -> Result<(), Failed> {
+    /// Every answer takes four tenths of a second.
+    pub async fn has_a_slow_network(&self) -> Result<(), Failed> {
+        self.network(false, 400).await
+    }
+
+    async fn network(&self, offline: bool, latency_ms: u32) -> Result<(), Failed> {
         let conditions = json!({ "network_conditions": {
-            "offline": offline, "latency": 0, "download_throughput": -1, "upload_throughput": -1
+            "offline": offline, "latency": latency_ms, "download_throughput": -1, "upload_throughput": -1
         }});
         self.page().issue_cmd(NetworkConditions(conditions)).await?;
         Ok(())

@@ -73,6 +73,28 @@ async fn of_two_directors_the_second_is_told_of_the_first() -> Result<(), Failed
 }
 
 #[tokio::test]
+async fn quick_hands_on_a_slow_network_do_not_run_into_themselves() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.sees("Bring:").await?;
+    director.has_a_slow_network().await?;
+    for (session, minutes) in [(1, "36"), (2, "37"), (3, "38")] {
+        director.writes(&format!("Minutes of session {session},"), minutes).await?;
+    }
+    director.sees("Session 3, ").await?;
+    director.has_saved("37").await?;
+    director.reloads().await?;
+    director.has_saved("37").await?;
+    for (session, minutes) in [(1, "36"), (3, "38")] {
+        let field = director.field(&format!("Minutes of session {session},")).await?;
+        assert_eq!(field.prop("value").await?.as_deref(), Some(minutes));
+    }
+    browser.end().await
+}
+
+#[tokio::test]
 async fn an_ended_sign_in_leads_back_to_the_sign_in_page() -> Result<(), Failed> {
     let server = Server::start()?;
     let browser = Browser::start(DESK).await?;

@@ -26,15 +26,21 @@ interface Props {
   least: number
   most: number
   wrong?: boolean
+  /** Whether what was taken is still on its way; until it has arrived it is shown here. */
+  saving: boolean
   onCommit: (value: number) => void
 }
 
-export function NumberCell({ label, value, least, most, wrong, onCommit }: Props) {
+export function NumberCell({ label, value, least, most, wrong, saving, onCommit }: Props) {
   const [typed, setTyped] = useState<string | null>(null)
+  const [sent, setSent] = useState<number | null>(null)
   const number = typed === null ? value : Number(typed)
   const fits = typed === null || (/^\d+$/.test(typed.trim()) && number >= least && number <= most)
   const take = () => {
-    if (typed !== null && fits && number !== value) onCommit(number)
+    if (typed !== null && fits && number !== value) {
+      setSent(number)
+      onCommit(number)
+    }
     if (fits) setTyped(null)
   }
   return (
@@ -43,7 +49,7 @@ export function NumberCell({ label, value, least, most, wrong, onCommit }: Props
       aria-invalid={wrong || !fits}
       title={fits ? undefined : `${least} – ${most}`}
       inputMode="numeric"
-      value={typed ?? String(value)}
+      value={typed ?? String(saving && sent !== null ? sent : value)}
       onFocus={(event) => event.target.select()}
       onChange={(event) => setTyped(event.target.value)}
       onBlur={take}

@@ -12,6 +12,7 @@ import { Spoken } from '../../ui/Spoken'
 import { StageGlyph } from '../../ui/stages'
 import { STRANDS, StrandSwatch } from '../../ui/strands'
 import { MinuteBars } from './MinuteBars'
+import type { Change } from './queries'
 import { NeedLine, SkillThread, StitchMark } from './threads'
 
 const LABELS = 212
@@ -29,11 +30,12 @@ interface Props {
   session: number
   block: number
   clash: Schemas['Clash'] | undefined
+  saving: boolean
   onChoose: (next: { session?: number; block?: number }) => void
-  onChange: (wishes: Curriculum['wishes']) => void
+  onChange: (change: Change) => void
 }
 
-export function PlanFloor({ view, session, block, clash, onChoose, onChange }: Props) {
+export function PlanFloor({ view, session, block, clash, saving, onChoose, onChange }: Props) {
   const { floor } = useTheme()
   const frame = useRef<HTMLDivElement>(null)
   const [width, setWidth] = useState(880)
@@ -55,7 +57,7 @@ export function PlanFloor({ view, session, block, clash, onChoose, onChange }: P
   const height = HEAD + rows.length * ROW + groupOf(rows.length - 1) * GAP + 6
 
   const minutes = (at: number, value: number) =>
-    onChange({ ...view.wishes, minutes: view.wishes.minutes.map((m, i) => (i === at ? value : m)) })
+    onChange((wishes) => ({ ...wishes, minutes: wishes.minutes.map((m, i) => (i === at ? value : m)) }))
 
   return (
     <Box ref={frame} sx={{ overflowX: 'auto', overflowY: 'hidden' }}>
@@ -116,6 +118,7 @@ export function PlanFloor({ view, session, block, clash, onChoose, onChange }: P
               least={1}
               most={240}
               wrong={clash?.session === i || view.breaches.some((b) => b.session === i)}
+              saving={saving}
               onCommit={(value) => minutes(i, value)}
             />
           </Box>

@@ -17,7 +17,7 @@ import { PublishDialog } from './PublishDialog'
 import { ScoreStrip } from './ScoreStrip'
 import { ShareWishes } from './ShareWishes'
 import { Tour } from './Tour'
-import { useChanges, useCurricula, useCurriculum } from './queries'
+import { useChanges, useCurricula, useCurriculum, type Change, type Wishes } from './queries'
 
 export function PlanPage() {
   const { id } = useParams()
@@ -37,8 +37,8 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
   const navigate = useNavigate()
   const [address, setAddress] = useSearchParams()
   const [publishing, setPublishing] = useState(false)
-  const [undo, setUndo] = useState<Curriculum['wishes'][]>([])
-  const { wish, solve, publish } = useChanges(view)
+  const [undo, setUndo] = useState<Wishes[]>([])
+  const { wish, solve, publish } = useChanges(view.id, (before) => setUndo((all) => [...all, before]))
 
   // The address holds what is chosen, so that a link shows the same; keys may come faster than addresses change.
   const last = Math.max(view.sessions.length, 1) - 1
@@ -52,20 +52,20 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
     setAddress({ session: String(session + 1), block: String(block + 1) }, { replace: true })
   }, [session, block, setAddress])
 
-  const change = (wishes: Curriculum['wishes']) => {
-    setUndo([...undo, view.wishes])
+  const change = (change: Change) => {
     solve.reset()
-    wish.mutate(wishes)
+    wish.mutate({ change, undoable: true })
   }
   const takeBack = () => {
     const before = undo.at(-1)
     if (!before) return
     setUndo(undo.slice(0, -1))
     solve.reset()
-    wish.mutate(before)
+    wish.mutate({ change: () => before, undoable: false })
   }
-  // Every press looks elsewhere in the space of plans, and the same press on the same version finds the same plan.
-  const solveAgain = () => solve.mutate(view.version)
+  const solveAgain = () => {
+    if (!solve.isPending) solve.mutate()
+  }
 
   const blocks = new Set(view.stitches.filter((s) => s.session === session).map((s) => s.block)).size
   useEffect(() => {
@@ -154,8 +154,8 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
             <Typography color="text.secondary">{texts.plan.stale}</Typography>
           </ErrorNote>
         )}
-        <ShareWishes view={view} onChange={change} />
-        <PlanFloor view={view} session={session} block={block} onChoose={choose} onChange={change} clash={clash ?? undefined} />
+        <ShareWishes view={view} saving={wish.isPending} onChange={change} />
+        <PlanFloor view={view} session={session} block={block} onChoose={choose} onChange={change} clash={clash ?? undefined} saving={wish.isPending} />
         <ScoreStrip score={view.score} />
       </Box>
       <EveningInspector view={view} session={session} block={block} onChoose={choose} />

@@ -7,10 +7,12 @@ import { texts } from '../../texts/en'
 import { asPercent, Figure } from '../../ui/figures'
 import { NumberCell } from '../../ui/NumberCell'
 import { STRANDS, StrandSwatch } from '../../ui/strands'
+import type { Change } from './queries'
 
 interface Props {
   view: Curriculum
-  onChange: (wishes: Curriculum['wishes']) => void
+  saving: boolean
+  onChange: (change: Change) => void
 }
 
 type Percents = Record<Strand, number>
@@ -18,7 +20,7 @@ type Percents = Record<Strand, number>
 const percents = (shares: Curriculum['wishes']['shares']): Percents =>
   Object.fromEntries(STRANDS.map((s) => [s, Math.round((shares[s] ?? 0) * 100)])) as Percents
 
-export function ShareWishes({ view, onChange }: Props) {
+export function ShareWishes({ view, saving, onChange }: Props) {
   const saved = percents(view.wishes.shares)
   // While the numbers do not make 100 they are kept here, and nothing is saved.
   const [open, setOpen] = useState<Percents | null>(null)
@@ -33,7 +35,7 @@ export function ShareWishes({ view, onChange }: Props) {
     }
     setOpen(null)
     const shares = Object.fromEntries(STRANDS.map((s) => [s, next[s] / 100]))
-    onChange({ ...view.wishes, shares })
+    onChange((wishes) => ({ ...wishes, shares }))
   }
   return (
     <Box role="group" aria-label={texts.plan.shares} sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1.5, rowGap: 0.5 }}>
@@ -42,7 +44,7 @@ export function ShareWishes({ view, onChange }: Props) {
         <Box key={strand} sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
           <StrandSwatch strand={strand} width={26} />
           <Typography variant="body2">{texts.strand[strand]}</Typography>
-          <NumberCell label={texts.plan.shareOf(texts.strand[strand])} value={shown[strand]} least={0} most={100} onCommit={(n) => set(strand, n)} />
+          <NumberCell label={texts.plan.shareOf(texts.strand[strand])} value={shown[strand]} least={0} most={100} saving={saving} onCommit={(n) => set(strand, n)} />
           <Figure sx={{ color: 'text.secondary' }}>{texts.plan.laid(asPercent(laid > 0 ? (view.minutes_by_strand[i] ?? 0) / laid : 0))}</Figure>
         </Box>
       ))}

@@ -19,27 +19,50 @@ export const useDraftEvening = (id: string, session: number, version: number) =>
     placeholderData: (before) => before,
   })
 
-/** The three ways in which a director changes a curriculum. Each takes the version that was read. */
-export function useChanges(view: Curriculum) {
+export type Wishes = Curriculum['wishes']
+/** What a change makes of the wishes that stand when its turn comes. */
+export type Change = (wishes: Wishes) => Wishes
+
+/**
+ * The three ways in which a director changes a curriculum. They take their turns: each reads what the one before it
+ * left, so that quick hands never run into their own changes. `onUndoable` hears what stood before a change.
+ */
+export function useChanges(id: string, onUndoable: (before: Wishes) => void) {
   const queries = useQueryClient()
-  const params = { path: { id: view.id }, header: { 'If-Match': `"${view.version}"` } }
-  const onSuccess = (next: Curriculum) => queries.setQueryData(['curriculum', view.id], next)
-  const onError = () => void queries.invalidateQueries({ queryKey: ['curriculum', view.id] })
+  const scope = { id: `curriculum ${id}` }
+  const standing = async () => {
+    const known = queries.getQueryData<Curriculum>(['curriculum', id])
+    return known ?? data(api.GET('/curricula/{id}', { params: { path: { id } } }))
+  }
+  const of = ({ version }: Curriculum) => ({ path: { id }, header: { 'If-Match': `"${version}"` } })
+  const shown = (next: Curriculum) => void queries.setQueryData(['curriculum', id], next)
+  const onError = () => void queries.invalidateQueries({ queryKey: ['curriculum', id] })
   const wish = useMutation({
-    mutationFn: (wishes: Curriculum['wishes']) => data(api.PUT('/curricula/{id}', { params, body: wishes })),
-    onSuccess,
+    scope,
     onError,
+    mutationFn: async ({ change, undoable }: { change: Change; undoable: boolean }) => {
+      const before = await standing()
+      shown(await data(api.PUT('/curricula/{id}', { params: of(before), body: change(before.wishes) })))
+      if (undoable) onUndoable(before.wishes)
+    },
   })
   const solve = useMutation({
-    mutationFn: (seed: number) => data(api.POST('/curricula/{id}/solve', { params, body: { seed } })),
-    onSuccess,
+    scope,
+    onError,
+    mutationFn: async () => {
+      const before = await standing()
+      // Every press looks elsewhere among the plans, and the same press on the same version finds the same one.
+      shown(await data(api.POST('/curricula/{id}/solve', { params: of(before), body: { seed: before.version } })))
+    },
   })
   const publish = useMutation({
-    mutationFn: (note: string) => data(api.POST('/curricula/{id}/editions', { params, body: { id: newId(), note } })),
-    onSuccess: (next) => {
-      onSuccess(next)
-      void queries.invalidateQueries({ queryKey: ['curricula'] })
+    scope,
+    onError,
+    mutationFn: async (note: string) => {
+      const before = await standing()
+      shown(await data(api.POST('/curricula/{id}/editions', { params: of(before), body: { id: newId(), note } })))
     },
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['curricula'] }),
   })
   return { wish, solve, publish }
 }
