@@ -124,7 +124,7 @@ impl Browser {
         .to_vec();
         args.push(format!("--user-data-dir={}", profile.path().display()));
         args.push(format!("--window-size={},{}", screen.width, screen.height));
-        let mut options = json!({ "args": args, "prefs": { "intl.accept_languages": "en-GB" } });
+        let mut options = json!({ "args": args });
         // The page is exactly as large as the screen, whatever the browser itself needs.
         options["mobileEmulation"] = json!({ "deviceMetrics": {
             "width": screen.width,

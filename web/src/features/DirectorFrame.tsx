@@ -30,10 +30,10 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
       <Box
         component="header"
         className="no-print"
-        sx={{ display: 'flex', alignItems: 'center', gap: 3, px: 2, minHeight: 44, borderBottom: `1px solid ${floor.ink}`, bgcolor: 'background.paper' }}
+        sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, alignItems: 'center', columnGap: { xs: 1, md: 3 }, px: 2, minHeight: 44, borderBottom: `1px solid ${floor.ink}`, bgcolor: 'background.paper' }}
       >
         <Typography sx={{ fontWeight: 650, whiteSpace: 'nowrap' }}>{session.academy}</Typography>
-        <Box component="nav" sx={{ display: 'flex', gap: 0.5, flex: 1, justifyContent: 'center', alignSelf: 'stretch' }}>
+        <Box component="nav" sx={{ display: 'flex', gap: 0.5, flex: 1, justifyContent: 'center', alignSelf: 'stretch', minHeight: 40, order: { xs: 1, md: 0 }, minWidth: { xs: '100%', md: 0 } }}>
           {PLACES.map((place) => (
             <Box
               key={place}

@@ -21,11 +21,11 @@ export function SignIn() {
   return (
     <Box component="main" sx={{ minHeight: '100dvh', display: 'flex', flexWrap: 'wrap', alignItems: 'stretch' }}>
       <CourtLines />
-      <Box sx={{ flex: '1 1 340px', maxWidth: 560, px: { xs: 3, sm: 6 }, py: 5, alignSelf: 'center' }}>
+      <Box sx={{ flex: '1 1 340px', maxWidth: 560, px: { xs: 3, sm: 6 }, py: 3, alignSelf: 'center' }}>
         <Typography variant="h1" sx={{ fontSize: '2.6rem', letterSpacing: '-0.01em' }}>
           {texts.signIn.title}
         </Typography>
-        <Typography color="text.secondary" sx={{ mb: 4, maxWidth: 380 }}>
+        <Typography color="text.secondary" sx={{ mb: 3, maxWidth: 400 }}>
           {texts.signIn.about}
         </Typography>
         <Box component="form" noValidate onSubmit={handleSubmit((said) => signIn.mutate(said))} sx={{ display: 'grid', gap: 2, maxWidth: 340 }}>
@@ -37,7 +37,7 @@ export function SignIn() {
           </Button>
         </Box>
         {samples.length > 0 && (
-          <Box sx={{ mt: 5 }}>
+          <Box sx={{ mt: 3.5 }}>
             <Typography variant="h2" sx={{ mb: 1 }}>
               {texts.signIn.samples}
             </Typography>
@@ -49,7 +49,7 @@ export function SignIn() {
                     fullWidth
                     disabled={signIn.isPending}
                     onClick={() => signIn.mutate({ login: person.login, password: person.password })}
-                    sx={{ justifyContent: 'flex-start', textAlign: 'left', px: 0.5, py: 1, display: 'block' }}
+                    sx={{ justifyContent: 'flex-start', textAlign: 'left', px: 0.5, py: 0.6, display: 'block', lineHeight: 1.4 }}
                   >
                     {person.name}
                     <Typography component="span" color="text.secondary" sx={{ display: 'block' }} variant="body2">
