@@ -340,8 +340,8 @@ impl<'b> Person<'b> {
     pub async fn writes(&self, label: &str, text: &str) -> Result<(), Failed> {
         let field = self.field(label).await?;
         field.click().await?;
-        field.clear().await?;
-        field.send_keys(&format!("{text}\u{e007}")).await?;
+        // Everything in it is chosen (Ctrl+A), so that what is typed takes its place, as a person would do it.
+        field.send_keys(&format!("\u{e009}a\u{e000}\u{e003}{text}\u{e007}")).await?;
         Ok(())
     }
 
