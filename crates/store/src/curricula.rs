@@ -21,6 +21,8 @@ pub struct Draft {
     pub version: i64,
     /// When it was changed last.
     pub changed_at: Timestamp,
+    /// Number of its latest edition.
+    pub edition: Option<i64>,
 }
 
 /// What is said of a published edition.
@@ -67,20 +69,26 @@ impl Store {
     /// All curricula, the latest first.
     pub async fn curricula(&self) -> Stored<Vec<Draft>> {
         let rows = sqlx::query!(
-            r#"SELECT id AS "id: Uuid", doc, plan, version, changed_at FROM curriculum
-               ORDER BY json_extract(doc, '$.start') DESC, id DESC"#
+            r#"SELECT id AS "id: Uuid", doc, plan, version, changed_at,
+                   (SELECT MAX(number) FROM edition WHERE curriculum = curriculum.id) AS "edition: i64"
+               FROM curriculum ORDER BY json_extract(doc, '$.start') DESC, id DESC"#
         )
         .fetch_all(&self.read)
         .await?;
-        rows.into_iter().map(|r| draft(r.id, &r.doc, &r.plan, r.version, &r.changed_at)).collect()
+        rows.into_iter().map(|r| draft(r.id, &r.doc, &r.plan, r.version, &r.changed_at, r.edition)).collect()
     }
 
     /// A curriculum.
     pub async fn curriculum(&self, id: Uuid) -> Stored<Option<Draft>> {
-        let row = sqlx::query!("SELECT doc, plan, version, changed_at FROM curriculum WHERE id = ?", id)
-            .fetch_optional(&self.read)
-            .await?;
-        row.map(|r| draft(id, &r.doc, &r.plan, r.version, &r.changed_at)).transpose()
+        let row = sqlx::query!(
+            r#"SELECT doc, plan, version, changed_at,
+                   (SELECT MAX(number) FROM edition WHERE curriculum = curriculum.id) AS "edition: i64"
+               FROM curriculum WHERE id = ?"#,
+            id
+        )
+        .fetch_optional(&self.read)
+        .await?;
+        row.map(|r| draft(id, &r.doc, &r.plan, r.version, &r.changed_at, r.edition)).transpose()
     }
 
     /// Changes a curriculum and its plan, if it still is the version that was read. Returns the new version.
@@ -201,8 +209,11 @@ impl Store {
     /// The editions that a team works by: of each curriculum the latest that was assigned to it; the curriculum that
     /// begins last comes first.
     pub async fn editions_of_team(&self, team: Uuid) -> Stored<Vec<(Published, Edition)>> {
-        let ids = sqlx::query_scalar!(
-            r#"SELECT edition.id AS "id: Uuid" FROM team_edition JOIN edition ON edition.id = team_edition.edition
+        let rows = sqlx::query!(
+            r#"SELECT edition.id AS "id: Uuid", curriculum AS "curriculum: Uuid", number, note, person.name AS by,
+                   published_at, doc
+               FROM team_edition JOIN edition ON edition.id = team_edition.edition
+                   JOIN person ON person.id = published_by
                WHERE team_edition.team = ?1 AND number = (
                    SELECT MAX(later.number) FROM edition AS later JOIN team_edition AS given ON given.edition = later.id
                    WHERE given.team = ?1 AND later.curriculum = edition.curriculum)
@@ -211,20 +222,37 @@ impl Store {
         )
         .fetch_all(&self.read)
         .await?;
-        let mut editions = Vec::new();
-        for id in ids {
-            editions.extend(self.edition(id).await?);
-        }
-        Ok(editions)
+        rows.into_iter()
+            .map(|r| {
+                let at = parsed("the day of an edition", &r.published_at)?;
+                let published = Published {
+                    id: r.id,
+                    curriculum: r.curriculum,
+                    number: r.number,
+                    note: r.note,
+                    by: r.by,
+                    at,
+                };
+                Ok((published, from_json("an edition", &r.doc)?))
+            })
+            .collect()
     }
 }
 
-fn draft(id: Uuid, doc: &str, plan: &str, version: i64, changed_at: &str) -> Stored<Draft> {
+fn draft(
+    id: Uuid,
+    doc: &str,
+    plan: &str,
+    version: i64,
+    changed_at: &str,
+    edition: Option<i64>,
+) -> Stored<Draft> {
     Ok(Draft {
         id,
         curriculum: from_json("a curriculum", doc)?,
         plan: from_json("a plan", plan)?,
         version,
         changed_at: parsed("the time of a change", changed_at)?,
+        edition,
     })
 }

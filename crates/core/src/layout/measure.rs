@@ -4,7 +4,7 @@ use std::collections::BTreeMap;
 
 use serde::Serialize;
 
-use super::{Layout, Path, PathKind, Point, Role};
+use super::{Layout, Path, PathKind, Point};
 use crate::units::{Degrees, Metres};
 
 /// Width and depth of the box around everything on the floor, along the walker's first heading.
@@ -71,11 +71,6 @@ impl Layout {
             *count.entry(marker.colour.map_or("any", super::Colour::word)).or_insert(0) += 1;
         }
         count
-    }
-
-    /// How many people of a role stand on the floor.
-    pub fn people_of(&self, role: Role) -> usize {
-        self.people.iter().filter(|p| p.role == role).count()
     }
 
     /// Every path with its length and turning.

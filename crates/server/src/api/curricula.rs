@@ -189,18 +189,15 @@ pub(super) async fn list(
     cursor: Query<Cursor>,
 ) -> Answer<Json<Page<CurriculumEntry>>> {
     who.may(Act::Plan)?;
-    let mut all = Vec::new();
-    for draft in state.store.curricula().await? {
-        let editions = state.store.editions(draft.id).await?;
-        all.push(CurriculumEntry {
-            id: draft.id,
-            name: draft.curriculum.name,
-            band: draft.curriculum.band,
-            start: draft.curriculum.start.to_string(),
-            weeks: draft.curriculum.weeks,
-            edition: editions.first().map(|e| e.number),
-        });
-    }
+    let entry = |draft: Draft| CurriculumEntry {
+        id: draft.id,
+        name: draft.curriculum.name,
+        band: draft.curriculum.band,
+        start: draft.curriculum.start.to_string(),
+        weeks: draft.curriculum.weeks,
+        edition: draft.edition,
+    };
+    let all = state.store.curricula().await?.into_iter().map(entry).collect();
     Ok(Json(cursor.page(all, |entry| entry.id.to_string())))
 }
 
@@ -226,10 +223,6 @@ pub(super) async fn change(
 ) -> Answer<HttpResponse> {
     who.may(Act::Plan)?;
     let read = Draft { version: version(&request)?, ..draft(&state, *id).await? };
-    let faults = wishes.faults();
-    if !faults.is_empty() {
-        return Err(Problem::input(faults));
-    }
     let edition = edition(&state, wishes.into_inner(), read.plan.clone()).await?;
     problem_of(&edition)?;
     state

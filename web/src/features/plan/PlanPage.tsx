@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
 import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router'
-import { ProblemError, type Curriculum, type Schemas } from '../../api/client'
+import { newId, ProblemError, type Curriculum, type Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { asDay, asTime } from '../../ui/figures'
 import { isTyping } from '../../ui/keys'
@@ -36,7 +36,8 @@ export function PlanPage() {
 function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEntry'][] }) {
   const navigate = useNavigate()
   const [address, setAddress] = useSearchParams()
-  const [publishing, setPublishing] = useState(false)
+  // The id of the edition that is about to be published: pressing twice, or again after a lost answer, publishes once.
+  const [publishing, setPublishing] = useState<string | null>(null)
   const [undo, setUndo] = useState<Wishes[]>([])
   const { wish, solve, publish } = useChanges(view.id, (before) => setUndo((all) => [...all, before]))
 
@@ -74,7 +75,7 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
       const act = {
         ArrowRight: () => setAt((now) => ({ session: Math.min(now.session + 1, last), block: 0 })),
         ArrowLeft: () => setAt((now) => ({ session: Math.max(now.session - 1, 0), block: 0 })),
-        ArrowDown: () => setAt((now) => ({ ...now, block: Math.min(now.block + 1, blocks - 1) })),
+        ArrowDown: () => setAt((now) => ({ ...now, block: Math.max(Math.min(now.block + 1, blocks - 1), 0) })),
         ArrowUp: () => setAt((now) => ({ ...now, block: Math.max(now.block - 1, 0) })),
         s: solveAgain,
         z: takeBack,
@@ -125,7 +126,7 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
           <Button
             variant="contained"
             disabled={view.breaches.length > 0 || view.changed_since_edition === false || wish.isPending}
-            onClick={() => setPublishing(true)}
+            onClick={() => setPublishing(newId())}
           >
             {texts.plan.publish(next)}
           </Button>
@@ -160,13 +161,13 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
       </Box>
       <EveningInspector view={view} session={session} block={block} onChoose={choose} />
       <PublishDialog
-        open={publishing}
+        open={publishing !== null}
         number={next}
         name={view.wishes.name}
         busy={publish.isPending}
         error={publish.error}
-        onClose={() => setPublishing(false)}
-        onPublish={(note) => publish.mutate(note, { onSuccess: () => setPublishing(false) })}
+        onClose={() => setPublishing(null)}
+        onPublish={(note) => publishing && publish.mutate({ id: publishing, note }, { onSuccess: () => setPublishing(null) })}
       />
     </Box>
   )

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { api, data, newId, type Curriculum } from '../../api/client'
+import { api, data, type Curriculum } from '../../api/client'
 
 export const useCurricula = () =>
   useQuery({ queryKey: ['curricula'], queryFn: () => data(api.GET('/curricula')) })
@@ -58,9 +58,9 @@ export function useChanges(id: string, onUndoable: (before: Wishes) => void) {
   const publish = useMutation({
     scope,
     onError,
-    mutationFn: async (note: string) => {
+    mutationFn: async (edition: { id: string; note: string }) => {
       const before = await standing()
-      shown(await data(api.POST('/curricula/{id}/editions', { params: of(before), body: { id: newId(), note } })))
+      shown(await data(api.POST('/curricula/{id}/editions', { params: of(before), body: edition })))
     },
     onSuccess: () => void queries.invalidateQueries({ queryKey: ['curricula'] }),
   })
