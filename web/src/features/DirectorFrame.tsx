@@ -55,7 +55,7 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
             </Box>
           ))}
         </Box>
-        <Button variant="text" size="small" onClick={() => setLegend(true)} title={texts.legend.open}>
+        <Button variant="text" size="small" sx={{ minWidth: 32, ml: { xs: 'auto', md: 0 } }} onClick={() => setLegend(true)} title={texts.legend.open}>
           <Spoken as={texts.legend.open}>?</Spoken>
         </Button>
         <NameMenu session={session} look={look} />

@@ -17,7 +17,7 @@ export function NameMenu({ session, look }: { session: Schemas['Session']; look:
   const signOut = useSignOut()
   return (
     <>
-      <Button variant="text" size="small" aria-haspopup="menu" onClick={(event) => setAt(event.currentTarget)}>
+      <Button variant="text" size="small" aria-haspopup="menu" sx={{ px: 1 }} onClick={(event) => setAt(event.currentTarget)}>
         {session.name}
       </Button>
       <Menu anchorEl={at} open={at !== null} onClose={() => setAt(null)}>

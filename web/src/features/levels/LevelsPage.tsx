@@ -31,7 +31,7 @@ export function LevelsPage() {
       <Typography color="text.secondary" sx={{ mb: 1.5 }}>
         {texts.levels.about}
       </Typography>
-      <Box sx={{ display: 'flex', gap: 3, mb: 2 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 0.5, mb: 2 }}>
         {LEVELS.map((level) => (
           <Box key={level} sx={{ display: 'flex', gap: 0.75, alignItems: 'center' }}>
             <LevelSteps level={level} />
