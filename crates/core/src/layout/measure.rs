@@ -1,10 +1,13 @@
-//! Measures a layout: markers, footprint, and the length and turning of its paths.
+//! Measures a layout: markers and other kit, footprint, and the length and turning of its paths.
+//!
+//! A path is as long as the straight ways between its stops; a circle around a marker adds 2π × 0.4 m (2.51 m) and
+//! 360°. All figures are per repetition, so `x 2` doubles them.
 
 use std::collections::BTreeMap;
 
 use serde::Serialize;
 
-use super::{Layout, Path, PathKind, Point};
+use super::{BarrierKind, Layout, PASSING, Path, PathKind, Point, Role};
 use crate::units::{Degrees, Metres};
 
 /// Width and depth of the box around everything on the floor, along the walker's first heading.
@@ -28,11 +31,61 @@ pub struct PathMeasure {
     /// Length per repetition, all its times together.
     #[serde(rename = "length_m")]
     pub length: Metres,
-    /// Changes of direction of more than 30°, per time.
+    /// Changes of direction of more than 30°, per repetition.
     pub direction_changes: u32,
-    /// All turning together, per time.
+    /// All turning together, per repetition.
     #[serde(rename = "turning_deg")]
     pub turning: Degrees,
+}
+
+/// Markers, by colour and in all.
+#[derive(Clone, Debug, Default, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct MarkerCount {
+    /// All of them.
+    pub total: u32,
+    /// By the word of the colour; `any` counts those of which the text names none.
+    pub by_colour: BTreeMap<&'static str, u32>,
+}
+
+/// What is needed besides markers, for one station.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Kit {
+    /// Balls that lie on the floor at the start.
+    pub balls: u32,
+    /// Goals.
+    pub goals: u32,
+    /// Walls or boards that give the ball back.
+    pub walls: u32,
+}
+
+/// Who stands on the floor of one station.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Roles {
+    /// Players.
+    pub players: u32,
+    /// Servers.
+    pub servers: u32,
+    /// Defenders.
+    pub defenders: u32,
+}
+
+/// All that is computed from a layout.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Measures {
+    /// Markers.
+    pub markers: MarkerCount,
+    /// Other kit.
+    pub kit: Kit,
+    /// People.
+    pub roles: Roles,
+    /// The floor it needs, without run-off.
+    pub footprint: Footprint,
+    /// Every path.
+    pub paths: Vec<PathMeasure>,
 }
 
 /// A change of direction counts from here on, in degrees.
@@ -46,7 +99,9 @@ impl Layout {
             .iter()
             .map(|m| m.at)
             .chain(self.people.iter().map(|p| p.at))
-            .chain(self.paths.iter().flat_map(|p| p.points.iter().copied()));
+            .chain(self.balls.iter().map(|b| b.at))
+            .chain(self.barriers.iter().flat_map(|b| [b.left, b.right]))
+            .chain(self.paths.iter().flat_map(|p| p.stops.iter().map(|stop| stop.at)));
         places
             .map(|p| (p, p))
             .reduce(|(low, high), (p, _)| {
@@ -73,6 +128,45 @@ impl Layout {
         count
     }
 
+    /// Balls, goals and walls.
+    pub fn kit(&self) -> Kit {
+        let barriers = |kind: BarrierKind| self.barriers.iter().filter(|b| b.kind == kind).count() as u32;
+        Kit {
+            balls: self.balls.len() as u32,
+            goals: barriers(BarrierKind::Goal),
+            walls: barriers(BarrierKind::Wall),
+        }
+    }
+
+    /// Players, servers and defenders.
+    pub fn roles(&self) -> Roles {
+        let people = |role: Role| self.people.iter().filter(|p| p.role == role).count() as u32;
+        Roles {
+            players: people(Role::Player),
+            servers: people(Role::Server),
+            defenders: people(Role::Defender),
+        }
+    }
+
+    /// Everything at once.
+    ///
+    /// ```
+    /// use jogo_core::{layout::Layout, units::Pace};
+    /// let pass = Layout::read("unit m; player A; walk 8; player B; path pass A -> B -> A", Pace::default()).unwrap();
+    /// let measures = pass.measures();
+    /// assert_eq!((measures.roles.players, measures.paths[0].length.0), (2, 16.0));
+    /// ```
+    pub fn measures(&self) -> Measures {
+        let by_colour = self.markers_by_colour();
+        Measures {
+            markers: MarkerCount { total: self.markers.len() as u32, by_colour },
+            kit: self.kit(),
+            roles: self.roles(),
+            footprint: self.footprint(),
+            paths: self.path_measures(),
+        }
+    }
+
     /// Every path with its length and turning.
     pub fn path_measures(&self) -> Vec<PathMeasure> {
         self.paths.iter().map(Path::measure).collect()
@@ -82,13 +176,16 @@ impl Layout {
 impl Path {
     /// Length per repetition, changes of direction, and turning.
     pub fn measure(&self) -> PathMeasure {
-        let once: Metres = self.points.windows(2).map(|leg| leg[0].distance(leg[1])).sum();
-        let turns: Vec<f64> = self.points.windows(3).map(|w| turning(w[0], w[1], w[2])).collect();
+        let legs: Metres = self.stops.windows(2).map(|leg| leg[0].at.distance(leg[1].at)).sum();
+        let circles = f64::from(self.stops.iter().filter(|stop| stop.circled).count() as u32);
+        let turns: Vec<f64> =
+            self.stops.windows(3).map(|way| turning(way[0].at, way[1].at, way[2].at)).collect();
+        let times = f64::from(self.times);
         PathMeasure {
             kind: self.kind,
-            length: once * f64::from(self.times),
-            direction_changes: turns.iter().filter(|t| **t > A_CHANGE).count() as u32,
-            turning: Degrees(turns.iter().sum()),
+            length: (legs + PASSING * (std::f64::consts::TAU * circles)) * times,
+            direction_changes: turns.iter().filter(|t| **t > A_CHANGE).count() as u32 * self.times,
+            turning: Degrees((turns.iter().sum::<f64>() + 360.0 * circles) * times),
         }
     }
 }

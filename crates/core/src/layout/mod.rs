@@ -20,9 +20,11 @@ pub mod draw;
 mod fault;
 pub mod measure;
 pub mod notation;
+mod place;
 pub mod walk;
 
 pub use fault::Fault;
+pub use place::Place;
 
 use serde::{Deserialize, Serialize};
 
@@ -91,6 +93,8 @@ pub struct Marker {
     pub colour: Option<Colour>,
     /// Where it stands.
     pub at: Point,
+    /// The line of the text that puts it there, from 1.
+    pub line: u32,
 }
 
 /// What someone on the floor is there for.
@@ -102,6 +106,8 @@ pub enum Role {
     Player,
     /// Serves the ball.
     Server,
+    /// Wants the ball.
+    Defender,
 }
 
 /// Someone who stands on the floor when the drill begins.
@@ -113,6 +119,41 @@ pub struct Person {
     pub name: String,
     /// Where.
     pub at: Point,
+    /// The line of the text that puts them there, from 1.
+    pub line: u32,
+}
+
+/// A ball that lies on the floor when the drill begins.
+#[derive(Clone, Copy, Debug, PartialEq)]
+pub struct Ball {
+    /// Where.
+    pub at: Point,
+    /// The line of the text that puts it there, from 1.
+    pub line: u32,
+}
+
+/// Something across the way.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum BarrierKind {
+    /// Gives the ball back.
+    Wall,
+    /// Is scored into.
+    Goal,
+}
+
+/// A wall or a goal.
+#[derive(Clone, Copy, Debug, PartialEq)]
+pub struct Barrier {
+    /// Which.
+    pub kind: BarrierKind,
+    /// Its end on the walker's left.
+    pub left: Point,
+    /// Its end on the walker's right.
+    pub right: Point,
+    /// The line of the text that puts it there, from 1.
+    pub line: u32,
 }
 
 /// How something moves along a path.
@@ -140,15 +181,41 @@ impl PathKind {
     ];
 }
 
+/// How far beside a marker it is passed in a weave, and the radius of a circle around it. An assumption.
+pub const PASSING: Metres = Metres(0.4);
+
+/// A place that a path runs through.
+#[derive(Clone, Copy, Debug, PartialEq)]
+pub struct Stop {
+    /// Where.
+    pub at: Point,
+    /// Whether it is circled once before going on.
+    pub circled: bool,
+    /// Whether it carries a number in the drawing; of a weave only the first place does.
+    pub numbered: bool,
+}
+
+impl Stop {
+    fn through(at: Point) -> Stop {
+        Stop { at, circled: false, numbered: true }
+    }
+
+    fn around(at: Point) -> Stop {
+        Stop { circled: true, ..Stop::through(at) }
+    }
+}
+
 /// A movement along named points.
 #[derive(Clone, Debug, PartialEq)]
 pub struct Path {
     /// What moves.
     pub kind: PathKind,
-    /// Through which places, at least two.
-    pub points: Vec<Point>,
+    /// Through which places.
+    pub stops: Vec<Stop>,
     /// How often per repetition.
     pub times: u32,
+    /// The line of the text that says it, from 1.
+    pub line: u32,
 }
 
 /// What stands and moves on the floor, in metres.
@@ -156,8 +223,12 @@ pub struct Path {
 pub struct Layout {
     /// Markers, in the order in which they are laid.
     pub markers: Vec<Marker>,
-    /// Players and servers.
+    /// Players, servers and defenders.
     pub people: Vec<Person>,
+    /// Balls.
+    pub balls: Vec<Ball>,
+    /// Walls and goals.
+    pub barriers: Vec<Barrier>,
     /// Movements.
     pub paths: Vec<Path>,
 }
@@ -168,8 +239,13 @@ impl Layout {
     /// Errs with every fault of the text at once, in the order of their places. Never panics, and ends after at most
     /// 2,000 statements and 500 markers.
     pub fn read(text: &str, pace: Pace) -> Result<Layout, Vec<Fault>> {
+        Layout::read_scaled(text, pace, 1.0)
+    }
+
+    /// Reads a layout text and takes every length `scale` times: below one it is laid tighter than it is said.
+    pub fn read_scaled(text: &str, pace: Pace, scale: f64) -> Result<Layout, Vec<Fault>> {
         let (statements, mut faults) = notation::parse(text);
-        let (layout, walk_faults) = walk::walk(&statements, pace);
+        let (layout, walk_faults) = walk::walk(&statements, pace, scale);
         faults.extend(walk_faults);
         if faults.is_empty() {
             return Ok(layout);

@@ -2,35 +2,32 @@
 //!
 //! One small function for each phrase of the grammar. A fault in a statement does not stop the reading: the next
 //! statement is read as if nothing had happened, so that all faults show at once.
+//!
+//! ```text
+//! text      = { separator | statement | "}" }
+//! separator = newline | ";"
+//! statement = unit | mark | walk | back | turn | face | go | line | gate | box | wall | goal
+//!           | player | server | defender | ball | repeat | path
+//! repeat    = "repeat" count "{" { separator | statement } "}"
+//! ```
+//!
+//! A `#` and what follows it in its line counts as blank.
 
 use winnow::combinator::{alt, not, opt, repeat};
 use winnow::error::ParserError;
 use winnow::prelude::*;
 use winnow::stream::{LocatingSlice, Location, Stream};
-use winnow::token::{one_of, take_while};
+use winnow::token::{one_of, take_till, take_while};
 
 use super::fault::did_you_mean;
-use super::{Colour, Fault, LONGEST_TEXT, PathKind, Role};
+use super::place::{Place, Places};
+use super::{BarrierKind, Colour, Fault, LONGEST_TEXT, PathKind, Role};
 use crate::units::LengthUnit;
 
-/// The most statements that a text may hold.
+/// The most statements that a text may hold, and the most that are followed once repeats are unrolled.
 pub const MOST_STATEMENTS: usize = 2_000;
-
-/// A place in the text.
-#[derive(Clone, Copy, Debug, PartialEq, Eq)]
-pub struct Place {
-    /// Line, from 1.
-    pub line: u32,
-    /// Column in characters, from 1.
-    pub column: u32,
-}
-
-impl Place {
-    /// A fault at this place.
-    pub(super) fn fault(self, expected: impl Into<String>, mend: Option<String>) -> Fault {
-        Fault { line: self.line, column: self.column, expected: expected.into(), mend }
-    }
-}
+/// How deep repeats may stand inside each other.
+pub const DEEPEST: usize = 8;
 
 /// A number with the unit that is written beside it, if one is.
 #[derive(Clone, Copy, Debug, PartialEq)]
@@ -59,6 +56,26 @@ pub enum Turn {
     Around,
 }
 
+/// Whither the walker looks.
+#[derive(Clone, Debug, PartialEq)]
+pub enum Facing {
+    /// As at the start.
+    Ahead,
+    /// Towards a named point.
+    Toward(Named),
+}
+
+/// How a path takes one of its points.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum Passing {
+    /// Through it.
+    Through,
+    /// Weaving through all markers of a line, `NAME*`.
+    Weave,
+    /// Once around a marker, `NAME~`.
+    Around,
+}
+
 /// One thing that the walker does.
 #[derive(Clone, Debug, PartialEq)]
 #[allow(missing_docs)]
@@ -68,11 +85,16 @@ pub enum Statement {
     Walk(Length),
     Back(Length),
     Turn(Turn),
+    Face(Facing),
     Go(Named),
     Line { count: u32, name: Option<Named>, every: Length, colour: Option<Colour> },
     Gate { name: Option<Named>, wide: Length, colour: Option<Colour> },
+    Box { name: Option<Named>, wide: Length, deep: Length, colours: [Option<Colour>; 4] },
+    Barrier { kind: BarrierKind, wide: Length },
     Person { role: Role, name: Named },
-    Path { kind: PathKind, points: Vec<Named>, times: u32 },
+    Ball { name: Option<Named> },
+    Repeat { times: u32, body: Vec<Placed> },
+    Path { kind: PathKind, points: Vec<(Named, Passing)>, times: u32 },
 }
 
 /// A statement and where it begins.
@@ -84,66 +106,120 @@ pub struct Placed {
     pub statement: Statement,
 }
 
-const KNOWN: [&str; 11] =
-    ["unit", "mark", "walk", "back", "turn", "line", "gate", "go", "player", "server", "path"];
-const NOT_YET: [&str; 7] = ["face", "box", "wall", "goal", "defender", "ball", "repeat"];
+const WORDS: [&str; 18] = [
+    "unit", "mark", "walk", "back", "turn", "face", "go", "line", "gate", "box", "wall", "goal", "player",
+    "server", "defender", "ball", "repeat", "path",
+];
 
 /// Reads every statement of a text; what could not be read comes back as faults.
 pub fn parse(text: &str) -> (Vec<Placed>, Vec<Fault>) {
-    let mut statements = Vec::new();
-    let mut faults = Vec::new();
+    let places = Places::of(text);
     if text.len() > LONGEST_TEXT {
         let mend = format!("this one has {} bytes: split the layout in two drills", text.len());
-        let place = Place { line: 1, column: 1 };
-        return (
-            statements,
-            vec![place.fault(format!("a text of at most {LONGEST_TEXT} bytes"), Some(mend))],
-        );
+        let fault = places.at(0).fault(format!("a text of at most {LONGEST_TEXT} bytes"), Some(mend));
+        return (Vec::new(), vec![fault]);
     }
-    'text: for (line, content) in (1..).zip(text.lines()) {
-        let code = content.split_once('#').map_or(content, |(code, _comment)| code);
-        let mut start = 0;
-        for piece in code.split(';') {
-            let columns = Columns { line, content, start };
-            start += piece.len() + 1;
-            if piece.trim().is_empty() {
+    let mut reader = Reader { places, open: Vec::new(), read: Vec::new(), count: 0, faults: Vec::new() };
+    reader.text(&mut LocatingSlice::new(text));
+    while let Some(open) = reader.open.pop() {
+        reader.faults.push(open.place.fault(
+            "a `}` that closes this repeat",
+            Some("write `}` after the last statement to repeat".into()),
+        ));
+        reader.read = open.before;
+    }
+    (reader.read, reader.faults)
+}
+
+/// Puts statements together, and the repeats that they stand in.
+struct Reader<'t> {
+    places: Places<'t>,
+    open: Vec<Open>,
+    /// Statements of the innermost repeat, or of the text.
+    read: Vec<Placed>,
+    count: usize,
+    faults: Vec<Fault>,
+}
+
+/// A repeat whose end has not come yet.
+struct Open {
+    place: Place,
+    times: u32,
+    before: Vec<Placed>,
+}
+
+/// What stands at the head of a statement.
+enum Head {
+    Whole(Statement),
+    RepeatOf(u32),
+}
+
+impl Reader<'_> {
+    // text = { separator | statement | "}" }
+    fn text(&mut self, input: &mut Input<'_>) {
+        loop {
+            separators(input);
+            let at = input.current_token_start();
+            if input.is_empty() {
+                return;
+            }
+            if input.starts_with('}') {
+                let _ = input.next_token();
+                self.close(at);
                 continue;
             }
-            if statements.len() + faults.len() == MOST_STATEMENTS {
-                let place = columns.place(leading_blanks(piece));
-                faults.push(place.fault(
-                    format!("at most {MOST_STATEMENTS} statements"),
-                    Some("split the layout in two drills".into()),
-                ));
-                break 'text;
+            if self.count == MOST_STATEMENTS {
+                let place = self.places.at(at);
+                let mend = Some("split the layout in two drills".into());
+                self.faults.push(place.fault(format!("at most {MOST_STATEMENTS} statements"), mend));
+                return;
             }
-            match statement(&mut LocatingSlice::new(piece), columns) {
-                Ok(statement) => {
-                    statements.push(Placed { place: columns.place(leading_blanks(piece)), statement })
+            self.count += 1;
+            match statement(input, &self.places) {
+                Ok(Head::Whole(statement)) => {
+                    self.read.push(Placed { place: self.places.at(at), statement });
                 }
-                Err(lost) => faults.push(columns.place(lost.at).fault(lost.expected, lost.mend)),
+                Ok(Head::RepeatOf(times)) => self.begin(at, times),
+                Err(lost) => {
+                    self.faults.push(self.places.at(lost.at).fault(lost.expected, lost.mend));
+                    self.recover(input);
+                }
             }
         }
     }
-    (statements, faults)
-}
 
-fn leading_blanks(piece: &str) -> usize {
-    piece.len() - piece.trim_start().len()
-}
+    fn begin(&mut self, at: usize, times: u32) {
+        let place = self.places.at(at);
+        if self.open.len() == DEEPEST {
+            self.faults.push(place.fault(
+                format!("at most {DEEPEST} repeats inside each other"),
+                Some("write the inner ones out".into()),
+            ));
+        }
+        self.open.push(Open { place, times, before: std::mem::take(&mut self.read) });
+    }
 
-/// Turns a byte offset inside a statement into a line and column of the text.
-#[derive(Clone, Copy)]
-struct Columns<'t> {
-    line: u32,
-    content: &'t str,
-    start: usize,
-}
+    fn close(&mut self, at: usize) {
+        match self.open.pop() {
+            Some(Open { place, times, before }) => {
+                let body = std::mem::replace(&mut self.read, before);
+                self.read.push(Placed { place, statement: Statement::Repeat { times, body } });
+            }
+            None => self.faults.push(self.places.at(at).fault(
+                "a statement",
+                Some("`}` closes no repeat: take it out, or begin with `repeat N {`".into()),
+            )),
+        }
+    }
 
-impl Columns<'_> {
-    fn place(self, at: usize) -> Place {
-        let column = self.content[..self.start + at].chars().count() as u32 + 1;
-        Place { line: self.line, column }
+    /// Goes on after a fault: to the next separator, or into the braces that a misspelt repeat has opened.
+    fn recover(&mut self, input: &mut Input<'_>) {
+        let at = input.current_token_start();
+        let _: Read<&str> = take_till(0.., ['\n', ';', '#', '{', '}']).parse_next(input);
+        if input.starts_with('{') {
+            let _ = input.next_token();
+            self.begin(at, 1);
+        }
     }
 }
 
@@ -181,36 +257,46 @@ fn lost<T>(at: usize, expected: impl Into<String>, mend: Option<String>) -> Read
     Err(Lost { at, expected: expected.into(), mend })
 }
 
-// statement = unit | mark | walk | back | turn | go | line | gate | player | server | path
-fn statement(input: &mut Input<'_>, columns: Columns<'_>) -> Read<Statement> {
-    blanks(input)?;
+fn statement(input: &mut Input<'_>, places: &Places<'_>) -> Read<Head> {
     let at = input.current_token_start();
     let word = word(input, "a statement")?;
     let statement = match word.to_lowercase().as_str() {
+        "repeat" => return repeated(input).map(Head::RepeatOf),
         "unit" => unit(input).map(Statement::Unit),
-        "mark" => mark(input, columns),
+        "mark" => mark(input, places),
         "walk" => length(input).map(Statement::Walk),
         "back" => length(input).map(Statement::Back),
         "turn" => turn(input).map(Statement::Turn),
-        "go" => name(input, columns).map(Statement::Go),
-        "line" => line(input, columns),
-        "gate" => gate(input, columns),
-        "player" => person(input, columns, Role::Player),
-        "server" => person(input, columns, Role::Server),
-        "path" => path(input, columns),
-        later if NOT_YET.contains(&later) => lost(
-            at,
-            "a statement that this version of Jogo reads",
-            Some(format!("`{later}` is not yet known here; known are {}", KNOWN.join(", "))),
-        ),
+        "face" => facing(input, places).map(Statement::Face),
+        "go" => reference(input, places).map(Statement::Go),
+        "line" => line(input, places),
+        "gate" => gate(input, places),
+        "box" => square(input, places),
+        "wall" => length(input).map(|wide| Statement::Barrier { kind: BarrierKind::Wall, wide }),
+        "goal" => length(input).map(|wide| Statement::Barrier { kind: BarrierKind::Goal, wide }),
+        "player" => person(input, places, Role::Player),
+        "server" => person(input, places, Role::Server),
+        "defender" => person(input, places, Role::Defender),
+        "ball" => optional_name(input, places, &[]).map(|name| Statement::Ball { name }),
+        "path" => path(input, places),
         _ => lost(
             at,
             "a statement",
-            did_you_mean(word, KNOWN).or_else(|| Some(format!("one of {}", KNOWN.join(", ")))),
+            did_you_mean(word, WORDS).or_else(|| Some(format!("one of {}", WORDS.join(", ")))),
         ),
     }?;
     end(input)?;
-    Ok(statement)
+    Ok(Head::Whole(statement))
+}
+
+// repeat = "repeat" count "{"
+fn repeated(input: &mut Input<'_>) -> Read<u32> {
+    let times = count(input, "how many times, 1 to 100")?;
+    let at = input.current_token_start();
+    match opt('{').parse_next(input)? {
+        Some(_) => Ok(times),
+        None => lost(at, "`{`", Some("write as `repeat 3 { mark; walk 2 }`".into())),
+    }
 }
 
 // unit = "pace" | "paces" | "m" | "yd" | "ft"
@@ -234,8 +320,8 @@ fn unit_word(word: &str) -> Option<LengthUnit> {
 }
 
 // mark = [ name ] [ colour ]
-fn mark(input: &mut Input<'_>, columns: Columns<'_>) -> Read<Statement> {
-    let name = optional_name(input, columns, &[])?;
+fn mark(input: &mut Input<'_>, places: &Places<'_>) -> Read<Statement> {
+    let name = optional_name(input, places, &[])?;
     Ok(Statement::Mark { name, colour: optional_colour(input)? })
 }
 
@@ -257,40 +343,76 @@ fn degrees(input: &mut Input<'_>) -> Read<f64> {
     if degrees <= 360.0 { Ok(degrees) } else { lost(at, "at most 360 degrees", None) }
 }
 
+// face = "ahead" | reference
+fn facing(input: &mut Input<'_>, places: &Places<'_>) -> Read<Facing> {
+    if opt_keyword(input, "ahead")? {
+        return Ok(Facing::Ahead);
+    }
+    reference(input, places).map(Facing::Toward)
+}
+
 // line = count [ name ] "every" length [ colour ]
-fn line(input: &mut Input<'_>, columns: Columns<'_>) -> Read<Statement> {
+fn line(input: &mut Input<'_>, places: &Places<'_>) -> Read<Statement> {
     let count = count(input, "how many markers, 1 to 100")?;
-    let name = optional_name(input, columns, &["every"])?;
+    let name = optional_name(input, places, &["every"])?;
     keyword(input, "every")?;
     let every = length(input)?;
     Ok(Statement::Line { count, name, every, colour: optional_colour(input)? })
 }
 
 // gate = [ name ] "wide" length [ colour ]
-fn gate(input: &mut Input<'_>, columns: Columns<'_>) -> Read<Statement> {
-    let name = optional_name(input, columns, &["wide"])?;
+fn gate(input: &mut Input<'_>, places: &Places<'_>) -> Read<Statement> {
+    let name = optional_name(input, places, &["wide"])?;
     keyword(input, "wide")?;
     let wide = length(input)?;
     Ok(Statement::Gate { name, wide, colour: optional_colour(input)? })
 }
 
-fn person(input: &mut Input<'_>, columns: Columns<'_>, role: Role) -> Read<Statement> {
-    Ok(Statement::Person { role, name: name(input, columns)? })
+// box = [ name ] length "by" length [ colour [ "," colour "," colour "," colour ] ]
+fn square(input: &mut Input<'_>, places: &Places<'_>) -> Read<Statement> {
+    let name = optional_name(input, places, &[])?;
+    let wide = length(input)?;
+    keyword(input, "by")?;
+    let deep = length(input)?;
+    let at = input.current_token_start();
+    let mut colours = vec![optional_colour(input)?];
+    while opt(',').parse_next(input)?.is_some() {
+        blanks(input)?;
+        let at = input.current_token_start();
+        match optional_colour(input)? {
+            Some(colour) => colours.push(Some(colour)),
+            None => return lost(at, "a colour", Some(colours_known())),
+        }
+    }
+    let colours = match colours[..] {
+        [one] => [one; 4],
+        [near_left, far_left, far_right, near_right] => [near_left, far_left, far_right, near_right],
+        _ => {
+            let mend = "near left, far left, far right, near right, as `red, blue, green, yellow`";
+            return lost(at, "one colour, or four with commas between", Some(mend.into()));
+        }
+    };
+    Ok(Statement::Box { name, wide, deep, colours })
 }
 
-// path = kind name "->" name { "->" name } [ "x" count ]
-fn path(input: &mut Input<'_>, columns: Columns<'_>) -> Read<Statement> {
+fn person(input: &mut Input<'_>, places: &Places<'_>, role: Role) -> Read<Statement> {
+    Ok(Statement::Person { role, name: name(input, places)? })
+}
+
+// path = kind point "->" point { "->" point } [ "x" count ]
+fn path(input: &mut Input<'_>, places: &Places<'_>) -> Read<Statement> {
     const KINDS: &str = "dribble, run, pass or serve";
     let at = input.current_token_start();
     let said = word(input, KINDS)?;
     let Some(&(_, kind)) = PathKind::ALL.iter().find(|(w, _)| w.eq_ignore_ascii_case(said)) else {
         return lost(at, KINDS, did_you_mean(said, PathKind::ALL.map(|(w, _)| w)));
     };
-    let mut points = vec![name(input, columns)?];
+    let mut points = vec![point(input, places)?];
     while arrow(input)? {
-        points.push(name(input, columns)?);
+        points.push(point(input, places)?);
     }
-    if points.len() < 2 {
+    // A weave alone is a way already: from the first marker of the line to its last.
+    if points.len() < 2 && points[0].1 != Passing::Weave {
         return lost(input.current_token_start(), "`->` and a second point", None);
     }
     let times = match opt_keyword(input, "x")? {
@@ -298,6 +420,18 @@ fn path(input: &mut Input<'_>, columns: Columns<'_>) -> Read<Statement> {
         false => 1,
     };
     Ok(Statement::Path { kind, points, times })
+}
+
+// point = reference [ "*" | "~" ]
+fn point(input: &mut Input<'_>, places: &Places<'_>) -> Read<(Named, Passing)> {
+    let named = reference_tight(input, places)?;
+    let passing = match opt(one_of(['*', '~'])).parse_next(input)? {
+        Some('*') => Passing::Weave,
+        Some(_) => Passing::Around,
+        None => Passing::Through,
+    };
+    blanks(input)?;
+    Ok((named, passing))
 }
 
 // length = number [ unit ]
@@ -334,28 +468,35 @@ fn count(input: &mut Input<'_>, expected: &str) -> Read<u32> {
 }
 
 // name = letter { letter | digit | "_" | "-" }
-fn name(input: &mut Input<'_>, columns: Columns<'_>) -> Read<Named> {
+fn name(input: &mut Input<'_>, places: &Places<'_>) -> Read<Named> {
     let at = input.current_token_start();
     let name = word(input, "a name")?.to_owned();
-    match opt(one_of(['*', '~'])).parse_next(input)? {
-        Some(sign) => lost(
-            at + name.len(),
-            "the end of the name",
-            Some(format!("`{sign}` (weave and go round) is not yet known here: name each point")),
-        ),
-        None => Ok(Named { name, place: columns.place(at) }),
-    }
+    Ok(Named { name, place: places.at(at) })
+}
+
+// reference = name { "." digits }: what a repeat has named carries the number of its round.
+fn reference(input: &mut Input<'_>, places: &Places<'_>) -> Read<Named> {
+    let named = reference_tight(input, places)?;
+    blanks(input)?;
+    Ok(named)
+}
+
+fn reference_tight(input: &mut Input<'_>, places: &Places<'_>) -> Read<Named> {
+    let at = input.current_token_start();
+    let rounds = repeat::<_, _, (), _, _>(0.., ('.', take_while(1..=3, '0'..='9')));
+    let name = (letters, rounds).take().parse_next(input).map_err(|e: Lost| e.expecting("a name"))?;
+    Ok(Named { name: name.to_owned(), place: places.at(at) })
 }
 
 /// A name, unless the next word is a colour or one of the words that go on with the statement.
-fn optional_name(input: &mut Input<'_>, columns: Columns<'_>, next: &[&str]) -> Read<Option<Named>> {
+fn optional_name(input: &mut Input<'_>, places: &Places<'_>, next: &[&str]) -> Read<Option<Named>> {
     let before = input.checkpoint();
     match opt(letters).parse_next(input)? {
         None => Ok(None),
         Some(word) => {
             input.reset(&before);
             let taken = colour(word).is_some() || next.iter().any(|n| n.eq_ignore_ascii_case(word));
-            if taken { Ok(None) } else { name(input, columns).map(Some) }
+            if taken { Ok(None) } else { name(input, places).map(Some) }
         }
     }
 }
@@ -368,12 +509,16 @@ fn optional_colour(input: &mut Input<'_>) -> Read<Option<Colour>> {
     blanks(input)?;
     match colour(word) {
         Some(colour) => Ok(Some(colour)),
-        None => lost(at, "a colour", Some(format!("one of {}", Colour::ALL.map(|(w, _)| w).join(", ")))),
+        None => lost(at, "a colour", Some(colours_known())),
     }
 }
 
 fn colour(word: &str) -> Option<Colour> {
     Colour::ALL.iter().find(|(w, _)| w.eq_ignore_ascii_case(word)).map(|(_, c)| *c)
+}
+
+fn colours_known() -> String {
+    format!("one of {}", Colour::ALL.map(|(w, _)| w).join(", "))
 }
 
 fn keyword(input: &mut Input<'_>, word: &str) -> Read<()> {
@@ -398,10 +543,7 @@ fn arrow(input: &mut Input<'_>) -> Read<bool> {
 }
 
 fn word<'t>(input: &mut Input<'t>, expected: &str) -> Read<&'t str> {
-    let word = (one_of(|c: char| c.is_ascii_alphabetic()), word_tail)
-        .take()
-        .parse_next(input)
-        .map_err(|e: Lost| e.expecting(expected))?;
+    let word = letters.parse_next(input).map_err(|e: Lost| e.expecting(expected))?;
     blanks(input)?;
     Ok(word)
 }
@@ -416,16 +558,25 @@ fn word_tail(input: &mut Input<'_>) -> Read<()> {
     repeat(0.., alt((plain, ('-', not('>')).void()))).parse_next(input)
 }
 
+/// Blanks inside a statement: it ends with its line.
 fn blanks(input: &mut Input<'_>) -> Read<()> {
-    take_while(0.., char::is_whitespace).void().parse_next(input)
+    take_while(0.., |c: char| c.is_whitespace() && c != '\n').void().parse_next(input)
+}
+
+/// What stands between two statements, remarks included.
+fn separators(input: &mut Input<'_>) {
+    let between = take_while(1.., |c: char| c.is_whitespace() || c == ';').void();
+    let remark = ('#', take_till(0.., '\n')).void();
+    let _: Read<()> = repeat(0.., alt((between, remark))).parse_next(input);
 }
 
 fn end(input: &mut Input<'_>) -> Read<()> {
-    let rest = input.trim_end();
-    if rest.is_empty() {
+    let next = input.chars().next();
+    if next.is_none_or(|c| matches!(c, '\n' | ';' | '#' | '}')) {
         return Ok(());
     }
-    let shown: String = rest.chars().take(20).collect();
+    let shown: String = input.chars().take_while(|c| !matches!(c, '\n' | ';' | '#' | '}')).take(20).collect();
+    let shown = shown.trim_end();
     lost(
         input.current_token_start(),
         "the end of the statement",
