@@ -8,12 +8,13 @@ use std::collections::{BTreeMap, BTreeSet};
 use jiff::civil::{Date, Weekday};
 use serde::{Deserialize, Serialize};
 
+use crate::academy::Academy;
 use crate::band::{Band, BandId};
 use crate::calendar::{Evening, evenings};
-use crate::drill::Drill;
+use crate::drill::{Drill, Rung};
 use crate::fit::{Ground, fit, laying_out};
 use crate::input::{InputError, short_text};
-use crate::layout::Layout;
+use crate::library::allowed;
 use crate::plan::{Approach, Problem, SessionWish, SkillWish, Variant};
 use crate::skill::{Skill, SkillId, Stage, Strand};
 use crate::units::{Minutes, Pace, Share};
@@ -120,40 +121,18 @@ impl Curriculum {
         if self.goals.is_empty() {
             wrong("/goals".into(), "choose at least one skill to reach".into());
         }
-        let g = &self.ground;
-        for (key, metres, range) in [
-            ("width_m", g.width, 1.0..=120.0),
-            ("depth_m", g.depth, 1.0..=120.0),
-            ("margin_m", g.margin, 0.0..=20.0),
-            ("run_off_m", g.run_off, 0.0..=20.0),
-        ] {
-            if !range.contains(&metres.0) {
-                wrong(
-                    format!("/ground/{key}"),
-                    format!("{} m: between {} and {} m", metres.0, range.start(), range.end()),
-                );
-            }
-        }
-        for (key, count, range) in
-            [("squad", g.squad, 1..=60), ("markers", g.markers, 0..=500), ("adults", g.adults, 1..=20)]
-        {
-            if !range.contains(&count) {
-                wrong(
-                    format!("/ground/{key}"),
-                    format!("{count}: between {} and {}", range.start(), range.end()),
-                );
-            }
-        }
+        faults.extend(self.ground.faults().into_iter().map(|fault| fault.inside("/ground")));
         faults
     }
 
     /// Joins the wishes with the library into a problem for the planner.
     ///
-    /// A drill takes part if the band does it, it stands on the ground, and every skill that it serves at a stage is
+    /// A drill takes part if the band does it and it is not blocked, it stands on the ground, and every skill that it serves at a stage is
     /// among the goals. Errs with the faults of the wishes, of skills that the library lacks, and of needs that no goal
     /// serves.
     pub fn problem(
         &self,
+        academy: &Academy,
         band: &Band,
         skills: &[Skill],
         drills: &[Drill],
@@ -207,18 +186,31 @@ impl Curriculum {
             shares: self.shares.clone(),
             approach: self.approach,
             skills: wishes,
-            variants: drills.iter().flat_map(|drill| self.variants(drill, band, &wanted)).collect(),
+            variants: allowed(drills, band, academy)
+                .flat_map(|drill| self.variants(drill, academy, band, &wanted))
+                .collect(),
         })
     }
 
-    fn variants(&self, drill: &Drill, band: &Band, wanted: &BTreeSet<&str>) -> Vec<Variant> {
-        let Ok(layout) = Layout::read(&drill.layout, Pace::default()) else { return Vec::new() };
-        let Ok(fit) = fit(&layout, &drill.station, &self.ground) else { return Vec::new() };
-        let Some((least, most)) = drill.minutes(band, drill.turns(&fit)) else { return Vec::new() };
-        let of_stage = |(stage, rung)| {
+    fn variants(
+        &self,
+        drill: &Drill,
+        academy: &Academy,
+        band: &Band,
+        wanted: &BTreeSet<&str>,
+    ) -> Vec<Variant> {
+        let of_stage = |(stage, rung): (Stage, &Rung)| {
             let skills: Vec<SkillId> = drill.skills_at(stage).cloned().collect();
-            let served = !skills.is_empty() && skills.iter().all(|s| wanted.contains(s.as_str()));
-            served.then(|| Variant {
+            if skills.is_empty() || !skills.iter().all(|skill| wanted.contains(skill.as_str())) {
+                return None;
+            }
+            let layout = drill.layout_at(&rung.levers, Pace::default()).ok()?;
+            let fit = fit(&layout, &drill.station, &self.ground, None);
+            if !fit.fits {
+                return None;
+            }
+            let (least, most) = drill.minutes(drill.schedule(band, &layout)?, band, drill.turns(&fit))?;
+            Some(Variant {
                 id: format!("{}@{stage}", drill.id).to_lowercase(),
                 drill: drill.id.clone(),
                 stage,
@@ -227,10 +219,10 @@ impl Curriculum {
                 least,
                 most,
                 laying_out: laying_out(fit.markers_needed, self.ground.adults),
-                difficulty: drill.difficulty_of(rung),
+                difficulty: drill.difficulty_at(&rung.levers, &academy.lever_points),
             })
         };
-        drill.stages().into_iter().filter_map(of_stage).collect()
+        drill.stages(&academy.lever_points).into_iter().filter_map(of_stage).collect()
     }
 }
 

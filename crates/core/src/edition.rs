@@ -4,6 +4,7 @@
 
 use serde::{Deserialize, Serialize};
 
+use crate::academy::Academy;
 use crate::band::Band;
 use crate::curriculum::Curriculum;
 use crate::drill::Drill;
@@ -17,6 +18,9 @@ use crate::skill::Skill;
 pub struct Edition {
     /// The wishes.
     pub curriculum: Curriculum,
+    /// What holds for the whole academy.
+    #[serde(default)]
+    pub academy: Academy,
     /// The band.
     pub band: Band,
     /// Skills that may be wished for.
@@ -30,7 +34,7 @@ pub struct Edition {
 impl Edition {
     /// The problem that the plan answers.
     pub fn problem(&self) -> Result<Problem, Vec<InputError>> {
-        self.curriculum.problem(&self.band, &self.skills, &self.drills)
+        self.curriculum.problem(&self.academy, &self.band, &self.skills, &self.drills)
     }
 
     /// The drill of a name.

@@ -5,16 +5,15 @@ use std::collections::BTreeMap;
 use jiff::civil::Date;
 use serde::Serialize;
 
-use crate::dose::{Dose, SideRule, touches};
-use crate::drill::{Drill, FaultSeen, Rung};
+use crate::block::{Timing, Touching};
+use crate::cues::{Call, CueWish, calls};
+use crate::drill::FaultSeen;
 use crate::edition::Edition;
-use crate::fit::{Fit, fit};
-use crate::layout::Layout;
+use crate::fit::fit;
 use crate::layout::measure::Footprint;
-use crate::levers::Sides;
 use crate::plan::{Problem, Variant};
 use crate::skill::{Stage, Strand};
-use crate::units::{Minutes, Pace, Seconds, Share};
+use crate::units::{Minutes, Pace, Seconds};
 
 /// One evening, ready to be run.
 #[derive(Clone, Debug, PartialEq, Serialize)]
@@ -35,52 +34,6 @@ pub struct Evening {
     pub kit: BTreeMap<String, u32>,
     /// What is done, in order.
     pub blocks: Vec<RunningBlock>,
-}
-
-/// Touches that one player gets, by foot.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-pub struct FootTouches {
-    /// With the strong foot.
-    pub strong: u32,
-    /// With the other foot.
-    pub other: u32,
-}
-
-/// What happens in a stretch of the clock.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-#[serde(rename_all = "snake_case")]
-pub enum PhaseKind {
-    /// Explaining and showing.
-    Explain,
-    /// Work.
-    Work,
-    /// Rest.
-    Rest,
-}
-
-/// A stretch of a block's clock.
-#[derive(Clone, Copy, Debug, PartialEq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-pub struct Phase {
-    /// What happens.
-    pub kind: PhaseKind,
-    /// How long.
-    #[serde(rename = "seconds")]
-    pub lasts: Seconds,
-}
-
-/// The clock of a block: explaining, then work and rest in turn, beginning and ending with work.
-fn phases(explaining: Seconds, dose: &Dose, bouts: u32) -> Vec<Phase> {
-    let mut phases = vec![Phase { kind: PhaseKind::Explain, lasts: explaining }];
-    for bout in 0..bouts {
-        if bout > 0 && dose.rest() > Seconds(0.0) {
-            phases.push(Phase { kind: PhaseKind::Rest, lasts: dose.rest() });
-        }
-        phases.push(Phase { kind: PhaseKind::Work, lasts: dose.bout() });
-    }
-    phases
 }
 
 /// A block of an evening, with all that a coach needs to run it.
@@ -107,31 +60,17 @@ pub struct RunningBlock {
     pub laying_out: Minutes,
     /// Length of the block.
     pub minutes: Minutes,
-    /// Explaining and showing.
-    #[serde(rename = "explaining_s")]
-    pub explaining: Seconds,
-    /// One bout of work.
-    #[serde(rename = "work_s")]
-    pub work: Seconds,
-    /// Rest between bouts.
-    #[serde(rename = "rest_s")]
-    pub rest: Seconds,
-    /// Bouts, turns at the station included.
-    pub bouts: u32,
-    /// The clock, stretch by stretch.
-    pub phases: Vec<Phase>,
-    /// Work to rest in lowest terms.
-    pub work_to_rest: Option<String>,
+    /// Its clock, and the time on the ball that it gives.
+    #[serde(flatten)]
+    pub timing: Timing,
     /// Players at each station.
     pub station_sizes: Vec<u32>,
     /// Markers for all stations, by colour.
     pub markers: BTreeMap<String, u32>,
     /// Floor of one station.
     pub footprint: Footprint,
-    /// Touches per player. The cadence behind it is an assumption.
-    pub touches: FootTouches,
-    /// Share of the dose in which a player waits.
-    pub waiting_share: Share,
+    /// What does not fit, laid in this pace; nothing if all does.
+    pub misfit: Option<String>,
     /// The floor, as SVG.
     pub drawing: String,
     /// The layout text.
@@ -142,19 +81,23 @@ pub struct RunningBlock {
     pub faults: Vec<FaultSeen>,
     /// What could hurt.
     pub cautions: Vec<String>,
+    /// What is called during the first bouts, if the drill answers calls; the same in every bout.
+    pub calls: Vec<Call>,
 }
 
 impl Edition {
-    /// The running order of a session; nothing if the plan has no such session.
-    pub fn evening(&self, problem: &Problem, session: usize) -> Option<Evening> {
+    /// The running order of a session, laid by somebody with this pace; nothing if the plan has no such session.
+    pub fn evening(&self, problem: &Problem, session: usize, pace: Pace) -> Option<Evening> {
         let wish = problem.sessions.get(session)?;
         let mut blocks = Vec::new();
         let mut clock = Minutes(0);
         let mut before: Option<&Variant> = None;
-        for laid in self.plan.sessions.get(session)? {
+        for (place, laid) in self.plan.sessions.get(session)?.iter().enumerate() {
             let Some(variant) = problem.variant(&laid.variant) else { continue };
             let laying_out = problem.change(before, variant);
-            if let Some(block) = self.block(variant, laid.minutes, clock, laying_out) {
+            // Another evening, another block: other calls.
+            let seed = (session * 100 + place) as u64;
+            if let Some(block) = self.block(variant, laid.minutes, clock, laying_out, pace, seed) {
                 clock = clock + laying_out + laid.minutes;
                 before = Some(variant);
                 blocks.push(block);
@@ -182,14 +125,19 @@ impl Edition {
         minutes: Minutes,
         starts: Minutes,
         laying_out: Minutes,
+        pace: Pace,
+        seed: u64,
     ) -> Option<RunningBlock> {
         let drill = self.drill(&variant.drill)?;
-        let rung = drill.rung_at(variant.stage)?;
-        let layout = Layout::read(&drill.layout, Pace::default()).ok()?;
-        let fit = fit(&layout, &drill.station, &self.curriculum.ground).ok()?;
+        let levers = drill.rung_at(variant.stage, &self.academy.lever_points)?.levers;
+        let layout = drill.layout_at(&levers, pace).ok()?;
+        let fit = fit(&layout, &drill.station, &self.curriculum.ground, drill.tighter(pace).as_ref());
         let turns = drill.turns(&fit);
         let explaining = self.band.explaining;
-        let dose = drill.doses.get(&self.band.id)?.filling(minutes, explaining, turns);
+        let schedule = drill.schedule(&self.band, &layout)?.filling(minutes, explaining, turns);
+        let touching =
+            Touching { per_second: drill.cadence(variant.stage, &self.band.id), side: levers.side };
+        let timing = Timing::of(&schedule, explaining, turns, touching, fit.working_share);
         let stations = fit.station_sizes.len() as u32;
         let markers = layout.markers_by_colour();
         Some(RunningBlock {
@@ -198,46 +146,29 @@ impl Edition {
             purpose: drill.purpose.clone(),
             in_game: drill.in_game.clone(),
             stage: variant.stage,
-            strand: main_strand(drill),
+            strand: drill.main_strand(),
             skills: variant.skills.iter().filter_map(|id| Some(self.skill(id)?.name.clone())).collect(),
             starts,
             laying_out,
             minutes,
-            explaining,
-            work: dose.bout(),
-            rest: dose.rest(),
-            bouts: dose.bouts() * turns,
-            phases: phases(explaining, &dose, dose.bouts() * turns),
-            work_to_rest: dose.work_to_rest(),
+            calls: drill.cues.as_ref().map(|cues| bout_calls(cues, timing.work, seed)).unwrap_or_default(),
+            timing,
             markers: markers.into_iter().map(|(colour, n)| (colour.to_owned(), n * stations)).collect(),
             footprint: layout.footprint(),
-            touches: foot_touches(rung, &dose, turns, &fit),
-            waiting_share: dose.waiting_share(fit.working_share),
+            misfit: fit.misfit.map(|misfit| misfit.to_string()),
             station_sizes: fit.station_sizes,
             drawing: layout.draw(),
             layout: drill.layout.clone(),
             points: drill.points.clone(),
             faults: drill.faults.clone(),
-            cautions: drill.cautions.clone(),
+            cautions: drill.cautions.iter().map(|caution| caution.text().to_owned()).collect(),
         })
     }
 }
 
-fn main_strand(drill: &Drill) -> Strand {
-    drill
-        .strands
-        .iter()
-        .max_by(|a, b| a.1.0.total_cmp(&b.1.0))
-        .map_or(Strand::BallMastery, |(strand, _)| *strand)
-}
-
-/// All turns of a block count as work; at any time only the working share of the squad is at it. Both feet share the
-/// touches alike, unless the rung asks for one foot and the dose does not give the other its own bouts.
-fn foot_touches(rung: &Rung, dose: &Dose, turns: u32, fit: &Fit) -> FootTouches {
-    let all = touches(rung.touches_per_s, dose.work() * f64::from(turns), fit.working_share);
-    match (rung.levers.side, dose.sides()) {
-        (Sides::Strong, SideRule::Together) => FootTouches { strong: all, other: 0 },
-        (Sides::Other, _) => FootTouches { strong: 0, other: all },
-        _ => FootTouches { strong: all - all / 2, other: all / 2 },
-    }
+/// The calls of one bout: those that come before its end.
+fn bout_calls(cues: &CueWish, bout: Seconds, seed: u64) -> Vec<Call> {
+    let most = (bout.0 / (cues.gap.0 * 0.6).max(0.1)).ceil() as usize + 1;
+    let called = calls(cues, most, seed).unwrap_or_default();
+    called.into_iter().take_while(|call| call.at < bout).collect()
 }

@@ -17,6 +17,11 @@ impl InputError {
     pub fn at(pointer: impl Into<String>, detail: impl Into<String>) -> InputError {
         InputError { pointer: pointer.into(), detail: detail.into() }
     }
+
+    /// The same fault, in something that stands inside something else.
+    pub fn inside(self, place: &str) -> InputError {
+        InputError { pointer: format!("{place}{}", self.pointer), ..self }
+    }
 }
 
 /// Checks a short text that people read: not empty, not longer than `most` characters, no control characters.
@@ -38,4 +43,23 @@ pub fn short_text(text: &str, most: usize) -> Result<String, String> {
     } else {
         Ok(text.to_owned())
     }
+}
+
+/// Checks a name for files and addresses: 1 to 60 small letters, digits and single dashes, as `weave-there-and-back`.
+///
+/// ```
+/// use jogo_core::input::name_in_files;
+/// assert!(name_in_files("weave-there-and-back").is_ok());
+/// assert!(name_in_files("../weave").is_err());
+/// ```
+pub fn name_in_files(name: &str) -> Result<(), String> {
+    let letters =
+        |part: &str| !part.is_empty() && part.chars().all(|c| c.is_ascii_lowercase() || c.is_ascii_digit());
+    if name.len() <= 60 && name.split('-').all(letters) {
+        return Ok(());
+    }
+    let shown: String = name.chars().take(40).collect();
+    Err(format!(
+        "`{shown}` cannot be a name in files: small letters, digits and single dashes, as `weave-there-and-back`"
+    ))
 }

@@ -6,7 +6,7 @@
 //! academy may edit.
 //!
 //! ```
-//! use jogo_core::levers::{Levers, Motion, Tempo};
+//! use jogo_core::levers::{LeverPoints, Levers, Motion, Tempo};
 //! use jogo_core::skill::Stage;
 //!
 //! let mut levers = Levers::default();
@@ -14,33 +14,135 @@
 //! levers.tempo = Tempo::InRhythm;
 //! levers.motion = Motion::BothDirections;
 //! assert_eq!(levers.stage(), Stage::Flow);
-//! assert_eq!(levers.points(), 1.5);
+//! assert_eq!(levers.points(&LeverPoints::default()), 1.5);
 //! ```
+
+use std::collections::BTreeMap;
 
 use serde::{Deserialize, Serialize};
 
+use crate::input::InputError;
 use crate::skill::Stage;
 
-macro_rules! lever {
-    ($(#[$about:meta])* $name:ident { $($(#[$said:meta])* $setting:ident = $points:literal,)+ }) => {
-        $(#[$about])*
-        #[derive(Clone, Copy, Debug, Default, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize)]
-        #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-        #[serde(rename_all = "snake_case")]
-        pub enum $name { $($(#[$said])* $setting,)+ }
+/// A drill laid tight takes so much of the lengths that its text says. An assumption.
+pub const TIGHT: f64 = 0.75;
+/// A drill laid wide takes so much of the lengths that its text says. An assumption.
+pub const WIDE: f64 = 1.25;
+/// Points of a setting lie between nothing and this.
+pub const MOST_POINTS: f64 = 5.0;
 
-        impl $name {
-            /// What this setting adds to the difficulty.
-            pub fn points(self) -> f64 {
-                match self { $($name::$setting => $points,)+ }
+macro_rules! levers {
+    ($($(#[$about:meta])* $field:ident $word:literal: $Name:ident { $($(#[$said:meta])* $Setting:ident = $points:literal,)+ })+) => {
+        $(
+            $(#[$about])*
+            #[derive(Clone, Copy, Debug, Default, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize)]
+            #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+            #[serde(rename_all = "snake_case")]
+            pub enum $Name { $($(#[$said])* $Setting,)+ }
+
+            impl $Name {
+                /// All settings, the easier ones first.
+                pub const ALL: &[$Name] = &[$($Name::$Setting),+];
+            }
+        )+
+
+        /// One of the things that make a drill easier or harder.
+        #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize)]
+        #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+        #[allow(missing_docs)]
+        pub enum Lever { $(#[serde(rename = $word)] $Name,)+ }
+
+        impl Lever {
+            /// All levers, in the order in which they are shown.
+            pub const ALL: &[Lever] = &[$(Lever::$Name),+];
+
+            /// Its word in files.
+            pub fn word(self) -> &'static str {
+                match self { $(Lever::$Name => $word),+ }
+            }
+        }
+
+        /// A setting of every lever. What is not said stands at its easiest.
+        #[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Serialize, Deserialize)]
+        #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+        #[serde(deny_unknown_fields, default)]
+        pub struct Levers { $($(#[$about])* pub $field: $Name,)+ }
+
+        impl Levers {
+            /// What the settings add to the drill's base difficulty.
+            pub fn points(&self, table: &LeverPoints) -> f64 {
+                [$(table.$field.get(&self.$field).copied().unwrap_or(0.0)),+].iter().sum()
+            }
+
+            /// The place of a lever's setting among all of its settings.
+            pub fn at(&self, lever: Lever) -> usize {
+                match lever { $(Lever::$Name => self.$field as usize),+ }
+            }
+
+            /// The same with one lever at another setting; a place that it does not have changes nothing.
+            pub fn with(mut self, lever: Lever, at: usize) -> Levers {
+                match lever { $(Lever::$Name => if let Some(setting) = $Name::ALL.get(at) { self.$field = *setting }),+ }
+                self
+            }
+        }
+
+        /// The settings that a drill offers for each lever; a lever without settings does not apply to it.
+        #[derive(Clone, Debug, Default, PartialEq, Eq, Serialize, Deserialize)]
+        #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+        #[serde(deny_unknown_fields, default)]
+        pub struct Offered { $($(#[$about])* #[serde(skip_serializing_if = "Vec::is_empty")] pub $field: Vec<$Name>,)+ }
+
+        impl Offered {
+            /// The places of a lever's settings that the drill offers, the easier ones first.
+            pub fn of(&self, lever: Lever) -> Vec<usize> {
+                let mut places: Vec<usize> = match lever { $(Lever::$Name => self.$field.iter().map(|s| *s as usize).collect()),+ };
+                places.sort_unstable();
+                places.dedup();
+                places
+            }
+        }
+
+        /// What each setting adds to the difficulty.
+        #[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
+        #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+        #[serde(deny_unknown_fields, default)]
+        pub struct LeverPoints { $($(#[$about])* pub $field: BTreeMap<$Name, f64>,)+ }
+
+        impl Default for LeverPoints {
+            /// First values, all of them assumptions.
+            fn default() -> LeverPoints {
+                LeverPoints { $($field: [$(($Name::$Setting, $points)),+].into(),)+ }
+            }
+        }
+
+        impl LeverPoints {
+            /// The points of a setting, by its place.
+            pub fn of(&self, lever: Lever, at: usize) -> f64 {
+                match lever { $(Lever::$Name => $Name::ALL.get(at).and_then(|s| self.$field.get(s)).copied().unwrap_or(0.0)),+ }
+            }
+
+            /// Every setting that is missing or out of its range, with its place in the JSON form.
+            pub fn faults(&self) -> Vec<InputError> {
+                let mut faults = Vec::new();
+                $(
+                    for setting in $Name::ALL {
+                        let points = self.$field.get(setting);
+                        if !points.is_some_and(|p| (0.0..=MOST_POINTS).contains(p)) {
+                            let name = word(setting);
+                            let says = format!("`{name}` of {} needs 0 to {MOST_POINTS} points", $word);
+                            faults.push(InputError::at(format!("/{}/{name}", $word), says));
+                        }
+                    }
+                )+
+                faults
             }
         }
     };
 }
 
-lever! {
+levers! {
     /// How fast the feet go.
-    Tempo {
+    tempo "tempo": Tempo {
         /// Each at their own pace.
         #[default] OwnPace = 0.0,
         /// In an even rhythm.
@@ -48,10 +150,8 @@ lever! {
         /// As fast as you can.
         Fast = 1.5,
     }
-}
-lever! {
     /// Where the body goes.
-    Motion {
+    motion "motion": Motion {
         /// On the spot.
         #[default] OnTheSpot = 0.0,
         /// Forward.
@@ -59,10 +159,8 @@ lever! {
         /// Forward and back, or to both sides.
         BothDirections = 1.0,
     }
-}
-lever! {
     /// Where the eyes are.
-    Eyes {
+    eyes "eyes": Eyes {
         /// Wherever they like.
         #[default] Free = 0.0,
         /// Up, once the rhythm has come.
@@ -70,10 +168,8 @@ lever! {
         /// Calling out a number or colour that is shown.
         Call = 1.5,
     }
-}
-lever! {
     /// Which foot works.
-    Sides {
+    side "side": Sides {
         /// The strong foot.
         #[default] Strong = 0.0,
         /// Left and right in turn.
@@ -81,10 +177,8 @@ lever! {
         /// The other foot only.
         Other = 1.5,
     }
-}
-lever! {
     /// How many touches are allowed.
-    Touches {
+    touches "touches": Touches {
         /// As many as you like.
         #[default] Free = 0.0,
         /// Two.
@@ -92,21 +186,48 @@ lever! {
         /// One.
         One = 1.5,
     }
-}
-lever! {
+    /// How much room there is.
+    space "space": Space {
+        /// More than the layout says.
+        #[default] Wide = 0.0,
+        /// As the layout says.
+        Usual = 0.5,
+        /// Less than the layout says.
+        Tight = 1.5,
+    }
+    /// Which ball.
+    ball "ball": BallSize {
+        /// The size of the age.
+        #[default] AgeSize = 0.0,
+        /// One size smaller.
+        OneSmaller = 1.0,
+        /// A tennis ball.
+        TennisBall = 2.0,
+    }
     /// How the ball comes.
-    Service {
+    service "service": Service {
         /// Tossed by oneself.
         #[default] OwnToss = 0.0,
         /// Rolled.
         Rolled = 0.0,
         /// Firm.
         Firm = 1.0,
+        /// Now soft, now firm.
+        MixedSpeeds = 1.5,
+        /// High.
+        High = 2.0,
     }
-}
-lever! {
+    /// How much is joined.
+    chain "chain": Chain {
+        /// One thing.
+        #[default] Single = 0.0,
+        /// Two things joined.
+        TwoJoined = 1.0,
+        /// Three or more, or a turn and a move.
+        ThreeOrMore = 2.0,
+    }
     /// Who is in the way.
-    Pressure {
+    pressure "pressure": Pressure {
         /// Nobody.
         #[default] None = 0.0,
         /// Someone who moves along and does not tackle.
@@ -116,41 +237,30 @@ lever! {
         /// Someone who wants the ball.
         Live = 3.0,
     }
+    /// What there is to win.
+    contest "contest": Contest {
+        /// Nothing.
+        #[default] None = 0.0,
+        /// One's own last score.
+        OwnScore = 0.5,
+        /// A partner, or the clock.
+        Partner = 1.0,
+    }
 }
 
-/// A setting of every lever. What is not said stands at its easiest.
-#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Serialize, Deserialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-#[serde(deny_unknown_fields, default)]
-pub struct Levers {
-    /// How fast the feet go.
-    pub tempo: Tempo,
-    /// Where the body goes.
-    pub motion: Motion,
-    /// Where the eyes are.
-    pub eyes: Eyes,
-    /// Which foot works.
-    pub side: Sides,
-    /// How many touches are allowed.
-    pub touches: Touches,
-    /// How the ball comes.
-    pub service: Service,
-    /// Who is in the way.
-    pub pressure: Pressure,
+/// A setting as its JSON form spells it: `OwnPace` is `own_pace`.
+fn word(setting: &impl std::fmt::Debug) -> String {
+    let mut word = String::new();
+    for (i, letter) in format!("{setting:?}").char_indices() {
+        if i > 0 && letter.is_ascii_uppercase() {
+            word.push('_');
+        }
+        word.push(letter.to_ascii_lowercase());
+    }
+    word
 }
 
 impl Levers {
-    /// What the settings add to the drill's base difficulty.
-    pub fn points(&self) -> f64 {
-        self.tempo.points()
-            + self.motion.points()
-            + self.eyes.points()
-            + self.side.points()
-            + self.touches.points()
-            + self.service.points()
-            + self.pressure.points()
-    }
-
     /// The stage that a child works at with these settings.
     pub fn stage(&self) -> Stage {
         if self.pressure > Pressure::None {
@@ -161,6 +271,15 @@ impl Levers {
             Stage::Flow
         } else {
             Stage::Form
+        }
+    }
+
+    /// How much of the lengths that the text says the layout takes.
+    pub fn scale(&self) -> f64 {
+        match self.space {
+            Space::Wide => WIDE,
+            Space::Usual => 1.0,
+            Space::Tight => TIGHT,
         }
     }
 }
@@ -177,10 +296,17 @@ mod tests {
     #[case::eyes_up_is_not_yet_a_cue(r#"{"eyes":"up"}"#, Stage::Form, 0.5)]
     #[case::a_call_beats_tempo(r#"{"eyes":"call","tempo":"fast"}"#, Stage::Scan, 3.0)]
     #[case::a_shadow_beats_a_call(r#"{"pressure":"shadow","eyes":"call"}"#, Stage::Contest, 2.5)]
+    #[case::a_score_to_beat_is_no_opponent(r#"{"contest":"partner"}"#, Stage::Form, 1.0)]
     #[case::other_foot_one_touch_firm(
         r#"{"side":"other","touches":"one","service":"firm"}"#,
         Stage::Form,
         4.0
+    )]
+    #[case::everything_at_its_hardest(
+        r#"{"tempo":"fast","motion":"both_directions","eyes":"call","side":"other","touches":"one","space":"tight",
+            "ball":"tennis_ball","service":"high","chain":"three_or_more","pressure":"live","contest":"partner"}"#,
+        Stage::Contest,
+        18.5
     )]
     fn stage_and_points_follow_from_the_settings(
         #[case] settings: &str,
@@ -188,6 +314,28 @@ mod tests {
         #[case] points: f64,
     ) {
         let levers: Levers = serde_json::from_str(settings).unwrap();
-        assert_eq!((levers.stage(), levers.points()), (stage, points));
+        assert_eq!((levers.stage(), levers.points(&LeverPoints::default())), (stage, points));
+    }
+
+    #[test]
+    fn an_academy_sets_points_of_its_own_within_their_range() {
+        let mut table = LeverPoints::default();
+        assert!(table.faults().is_empty());
+        table.tempo.insert(Tempo::Fast, 2.5);
+        assert_eq!(Levers { tempo: Tempo::Fast, ..Levers::default() }.points(&table), 2.5);
+        table.space.remove(&Space::Tight);
+        table.eyes.insert(Eyes::Call, f64::NAN);
+        let places: Vec<_> = table.faults().into_iter().map(|fault| fault.pointer).collect();
+        assert_eq!(places, ["/eyes/call", "/space/tight"]);
+    }
+
+    #[test]
+    fn a_lever_is_set_by_place_and_words_are_those_of_the_json_form() {
+        let levers = Levers::default().with(Lever::Pressure, 2).with(Lever::Tempo, 9);
+        assert_eq!(levers, Levers { pressure: Pressure::Passive, ..Levers::default() });
+        assert_eq!((levers.at(Lever::Pressure), levers.at(Lever::Tempo)), (2, 0));
+        for setting in BallSize::ALL {
+            assert_eq!(serde_json::to_value(setting).unwrap(), word(setting));
+        }
     }
 }

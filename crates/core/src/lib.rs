@@ -6,6 +6,7 @@
 //! | question | module |
 //! |---|---|
 //! | how long is a pace, a minute, a share? | [`units`] |
+//! | what holds for the whole academy? | [`academy`] |
 //! | which age, ball, minutes? | [`band`] |
 //! | what is learned, how far has it come, what does it need first? | [`skill`] |
 //! | what stands on the floor? | [`layout`] |
@@ -13,6 +14,11 @@
 //! | how long, how often, how many touches? | [`dose`] |
 //! | easier or harder? | [`levers`] |
 //! | what is a drill? | [`drill`] |
+//! | what could hurt, and what is not done at all? | [`cautions`] |
+//! | what is called when? | [`cues`] |
+//! | what does one variant take and give? | [`block`] |
+//! | which drill is there for this? | [`library`] |
+//! | how does a drill stand, last and feel just now? | [`desk`] |
 //! | on which evenings? | [`calendar`] |
 //! | what is wished for, in which weeks? | [`curriculum`] |
 //! | what comes when? | [`plan`] |
@@ -28,10 +34,15 @@
 
 #![cfg_attr(test, allow(clippy::unwrap_used, reason = "a test may stop here"))]
 
+pub mod academy;
 pub mod band;
+pub mod block;
 pub mod calendar;
+pub mod cautions;
+pub mod cues;
 pub mod curriculum;
 pub mod delivery;
+pub mod desk;
 pub mod dose;
 pub mod drill;
 pub mod edition;
@@ -41,6 +52,7 @@ pub mod input;
 pub mod layout;
 pub mod levels;
 pub mod levers;
+pub mod library;
 pub mod plan;
 pub mod results;
 pub mod roster;

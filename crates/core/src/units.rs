@@ -119,6 +119,16 @@ impl Seconds {
         // A hair's breadth is forgiven, so that 0.1 + 0.2 minutes do not cost a minute more.
         Minutes(((self.0 / 60.0) - 1e-9).ceil().max(0.0) as u32)
     }
+
+    /// Minutes, rounded up to halves.
+    ///
+    /// ```
+    /// use jogo_core::units::Seconds;
+    /// assert_eq!(Seconds(61.0).half_minutes_up(), 1.5);
+    /// ```
+    pub fn half_minutes_up(self) -> f64 {
+        f64::from(Seconds(self.0 * 2.0).minutes_up().0) / 2.0
+    }
 }
 
 impl Share {

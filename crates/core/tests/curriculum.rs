@@ -3,6 +3,7 @@
 
 mod demo;
 
+use jogo_core::academy::Academy;
 use jogo_core::curriculum::{Curriculum, Goal};
 use jogo_core::plan::Problem;
 use jogo_core::skill::Stage;
@@ -12,7 +13,7 @@ use rstest::rstest;
 fn problem_of(change: impl Fn(&mut Curriculum)) -> Problem {
     let mut curriculum = demo::curriculum();
     change(&mut curriculum);
-    curriculum.problem(&demo::band(), &demo::skills(), &demo::drills()).unwrap()
+    curriculum.problem(&Academy::default(), &demo::band(), &demo::skills(), &demo::drills()).unwrap()
 }
 
 fn has(problem: &Problem, variant: &str) -> bool {
@@ -64,14 +65,15 @@ fn a_drill_for_a_skill_that_is_no_goal_takes_no_part() {
 fn a_goal_without_what_it_needs_says_what_to_add() {
     let mut curriculum = demo::curriculum();
     curriculum.goals = vec![Goal { skill: "half-turn".into(), present: None, goal: Stage::Flow }];
-    let faults = curriculum.problem(&demo::band(), &demo::skills(), &demo::drills()).unwrap_err();
+    let faults =
+        curriculum.problem(&Academy::default(), &demo::band(), &demo::skills(), &demo::drills()).unwrap_err();
     assert_eq!(
         faults[0].detail,
         "“Look, half-turn, away” needs “Receive and set, inside” at Flow: add it to the goals"
     );
     // A squad that has met the skill already needs nothing more to go on with it.
     curriculum.goals[0].present = Some(Stage::Form);
-    assert!(curriculum.problem(&demo::band(), &demo::skills(), &demo::drills()).is_ok());
+    assert!(curriculum.problem(&Academy::default(), &demo::band(), &demo::skills(), &demo::drills()).is_ok());
 }
 
 #[test]

@@ -22,7 +22,14 @@ fn two_weeks() -> Edition {
             .to_vec()
     };
     let plan = Plan { sessions: (0..4).map(|_| evening()).collect() };
-    Edition { curriculum, band: demo::band(), skills: demo::skills(), drills: demo::drills(), plan }
+    Edition {
+        academy: Default::default(),
+        curriculum,
+        band: demo::band(),
+        skills: demo::skills(),
+        drills: demo::drills(),
+        plan,
+    }
 }
 
 fn tallied(said: &Said, today: Date) -> Vec<WeekTally> {

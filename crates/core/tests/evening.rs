@@ -3,16 +3,24 @@
 
 mod demo;
 
+use jogo_core::academy::Academy;
+use jogo_core::block::{FootTouches, PhaseKind};
 use jogo_core::edition::Edition;
-use jogo_core::evening::{FootTouches, PhaseKind};
 use jogo_core::plan::{Block, Plan, solve};
 use jogo_core::skill::{Stage, Strand};
-use jogo_core::units::{Minutes, Seconds};
+use jogo_core::units::{Minutes, Pace, Seconds};
 use rstest::rstest;
 
 fn edition(plan: Plan) -> Edition {
     let curriculum = demo::curriculum();
-    Edition { curriculum, band: demo::band(), skills: demo::skills(), drills: demo::drills(), plan }
+    Edition {
+        academy: Academy::default(),
+        curriculum,
+        band: demo::band(),
+        skills: demo::skills(),
+        drills: demo::drills(),
+        plan,
+    }
 }
 
 fn first_evening(blocks: &[(&str, u32)]) -> Edition {
@@ -30,14 +38,14 @@ fn first_evening(blocks: &[(&str, u32)]) -> Edition {
 #[test]
 fn pairs_at_the_wall_of_two() {
     let edition = first_evening(&[("wall-of-two@form", 6)]);
-    let evening = edition.evening(&edition.problem().unwrap(), 0).unwrap();
+    let evening = edition.evening(&edition.problem().unwrap(), 0, Pace::default()).unwrap();
     let block = &evening.blocks[0];
     assert_eq!((block.stage, block.strand), (Stage::Form, Strand::Passing));
     assert_eq!(block.station_sizes, [2; 7]);
-    assert_eq!((block.bouts, block.work, block.rest), (6, Seconds(30.0), Seconds(20.0)));
-    assert_eq!(block.touches, FootTouches { strong: 45, other: 45 });
-    assert!((block.waiting_share.0 - (1.0 - 180.0 / 280.0)).abs() < 1e-12);
-    assert_eq!(block.work_to_rest.as_deref(), Some("3:2"));
+    assert_eq!((block.timing.bouts, block.timing.work, block.timing.rest), (6, Seconds(30.0), Seconds(20.0)));
+    assert_eq!(block.timing.touches, FootTouches { strong: 45, other: 45 });
+    assert!((block.timing.waiting_share.0 - (1.0 - 180.0 / 280.0)).abs() < 1e-12);
+    assert_eq!(block.timing.work_to_rest.as_deref(), Some("3:2"));
     assert_eq!(evening.kit, [("white".to_owned(), 14)].into());
     assert_eq!((evening.unused, block.starts, block.laying_out), (Minutes(34), Minutes(0), Minutes(0)));
 }
@@ -47,7 +55,7 @@ fn pairs_at_the_wall_of_two() {
 fn the_kit_is_the_most_of_each_colour_and_changes_take_time() {
     let edition =
         first_evening(&[("wall-of-two@form", 6), ("pairs-receive-and-set@form", 8), ("wall-of-two@form", 5)]);
-    let evening = edition.evening(&edition.problem().unwrap(), 0).unwrap();
+    let evening = edition.evening(&edition.problem().unwrap(), 0, Pace::default()).unwrap();
     assert_eq!(evening.kit, [("blue".to_owned(), 14), ("white".to_owned(), 14)].into());
     let times: Vec<_> = evening.blocks.iter().map(|b| (b.starts.0, b.laying_out.0, b.minutes.0)).collect();
     assert_eq!(times, [(0, 0, 6), (6, 1, 8), (15, 1, 5)]);
@@ -60,17 +68,17 @@ fn every_evening_of_the_demo_can_be_run() {
     let (plan, _) = solve(&problem, 7, 50).unwrap();
     let edition = edition(plan);
     for session in 0..problem.sessions.len() {
-        let evening = edition.evening(&problem, session).unwrap();
+        let evening = edition.evening(&problem, session, Pace::default()).unwrap();
         let used: u32 = evening.blocks.iter().map(|b| b.laying_out.0 + b.minutes.0).sum();
         assert_eq!(used + evening.unused.0, evening.minutes.0, "session {session}");
         for block in &evening.blocks {
-            let clock: Seconds = block.phases.iter().map(|p| p.lasts).sum();
+            let clock: Seconds = block.timing.phases.iter().map(|p| p.lasts).sum();
             assert!(clock <= block.minutes.seconds(), "{}: the clock runs over", block.title);
-            let work = block.phases.iter().filter(|p| p.kind == PhaseKind::Work).count() as u32;
-            assert_eq!(work, block.bouts, "{}", block.title);
+            let work = block.timing.phases.iter().filter(|p| p.kind == PhaseKind::Work).count() as u32;
+            assert_eq!(work, block.timing.bouts, "{}", block.title);
             assert_eq!(block.station_sizes.iter().sum::<u32>(), 14, "{}: nobody is left out", block.title);
-            assert!((0.0..=1.0).contains(&block.waiting_share.0), "{}", block.title);
-            assert!(block.touches.strong > 0, "{}", block.title);
+            assert!((0.0..=1.0).contains(&block.timing.waiting_share.0), "{}", block.title);
+            assert!(block.timing.touches.strong > 0, "{}", block.title);
             for (colour, count) in &block.markers {
                 assert!(evening.kit[colour] >= *count, "{}", block.title);
             }
@@ -84,5 +92,5 @@ fn every_evening_of_the_demo_can_be_run() {
 #[case::session_without_a_plan(3)]
 fn there_is_no_evening_where_nothing_is_laid(#[case] session: usize) {
     let edition = first_evening(&[("wall-of-two@form", 6)]);
-    assert!(edition.evening(&edition.problem().unwrap(), session).is_none());
+    assert!(edition.evening(&edition.problem().unwrap(), session, Pace::default()).is_none());
 }

@@ -5,7 +5,7 @@ use std::collections::BTreeMap;
 
 use jiff::ToSpan;
 use jiff::civil::date;
-use jogo_core::dose::{Dose, SideRule};
+use jogo_core::dose::{Dose, Schedule, SideRule};
 use jogo_core::fit::{Station, split};
 use jogo_core::layout::Layout;
 use jogo_core::plan::{Approach, Block, Plan, Problem, SessionWish, SkillWish, Variant, check, clash, score};
@@ -106,8 +106,9 @@ proptest! {
         let sides = if each { SideRule::Each } else { SideRule::Together };
         let (work, rest) = (Seconds(f64::from(work)), Seconds(f64::from(rest)));
         let explaining = Seconds(60.0);
-        let dose = Dose::Timed { work, rest, sets: 1, sides }.filling(Minutes(minutes), explaining, turns);
-        let lasts = |dose: Dose| 60.0 + dose.duration().0 * f64::from(turns);
+        let dose =
+            Dose::Timed { work, rest, sets: 1, sides }.scheduled(Seconds(0.0)).filling(Minutes(minutes), explaining, turns);
+        let lasts = |dose: Schedule| 60.0 + dose.duration().0 * f64::from(turns);
         let room = f64::from(minutes) * 60.0;
         prop_assert!(lasts(dose) <= room + 1e-6 || dose.sets() == 1);
         prop_assert!(lasts(dose.with_sets(dose.sets() + 1)) > room - 1e-6);

@@ -3,37 +3,138 @@
 
 mod demo;
 
-use jogo_core::fit::fit;
-use jogo_core::layout::Layout;
-use jogo_core::units::Pace;
+use jogo_core::academy::Academy;
+use jogo_core::drill::{Drill, Shelf};
+use jogo_core::fit::{Ground, fit};
+use jogo_core::levers::{LeverPoints, Levers, Tempo};
+use jogo_core::library::{Entry, Wanted, allowed};
+use jogo_core::skill::{Skill, Stage};
+use jogo_core::units::{Metres, Pace, Share};
 use rstest::rstest;
 
+/// Grass in spring, for the older ones.
+fn grass() -> Ground {
+    Ground { width: Metres(50.0), depth: Metres(40.0), ..demo::curriculum().ground }
+}
+
 #[test]
-fn every_drill_has_a_layout_that_reads_and_stands_in_the_school_hall() {
-    let ground = demo::curriculum().ground;
+fn there_are_as_many_as_promised_and_each_keeps_the_rules_of_a_drill() {
+    let (bands, skills, drills) = (demo::bands(), demo::skills(), demo::drills());
+    assert!(drills.len() >= 70 && skills.len() >= 45, "{} drills, {} skills", drills.len(), skills.len());
+    let tests: Vec<_> = demo::tests().into_iter().map(|test| test.id).collect();
+    let shelf = Shelf { bands: &bands, skills: &skills, tests: &tests };
+    let wrong: Vec<String> = drills
+        .iter()
+        .flat_map(|drill| {
+            drill.check(&shelf).into_iter().map(|f| format!("{}{}: {}", drill.id, f.pointer, f.detail))
+        })
+        .chain(bands.iter().flat_map(|band| band.faults()).map(|f| format!("{f:?}")))
+        .collect();
+    assert!(wrong.is_empty(), "{}", wrong.join("\n"));
+}
+
+#[test]
+fn every_drill_stands_in_the_school_hall_or_on_grass() {
+    let hall = demo::curriculum().ground;
+    let mut crowded = Vec::new();
     for drill in demo::drills() {
-        let layout = Layout::read(&drill.layout, Pace::default())
-            .unwrap_or_else(|faults| panic!("{}: {}", drill.id, faults[0]));
-        fit(&layout, &drill.station, &ground).unwrap_or_else(|misfit| panic!("{}: {misfit}", drill.id));
+        let ground = if drill.doses.contains_key("u8-u9") { hall } else { grass() };
+        for rung in &drill.rungs {
+            let layout = drill.layout_at(&rung.levers, Pace::default()).unwrap();
+            let found = fit(&layout, &drill.station, &ground, None);
+            if let Some(misfit) = found.misfit {
+                crowded.push(format!("{}, {:?}: {misfit}", drill.id, layout.footprint()));
+            }
+        }
+    }
+    crowded.dedup();
+    assert!(crowded.is_empty(), "{}", crowded.join("\n"));
+}
+
+#[test]
+fn every_skill_can_be_learned_and_needs_only_what_is_there() {
+    let (skills, drills) = (demo::skills(), demo::drills());
+    for Skill { id, needs, .. } in &skills {
+        let served = |stage: &Stage| {
+            drills.iter().flat_map(|d| &d.serves).any(|s| s.skill == *id && s.stages.contains(stage))
+        };
+        assert!(served(&Stage::Form) && served(&Stage::Flow), "{id}");
+        for need in needs {
+            assert!(skills.iter().any(|skill| skill.id == need.skill), "{id} needs {}", need.skill);
+        }
     }
 }
 
 #[test]
-fn every_drill_serves_known_skills_by_rungs_that_it_has() {
-    let skills = demo::skills();
-    for drill in demo::drills() {
-        let stages: Vec<_> = drill.stages().into_iter().map(|(stage, _)| stage).collect();
-        for serves in &drill.serves {
-            assert!(skills.iter().any(|s| s.id == serves.skill), "{}: {}", drill.id, serves.skill);
-            for stage in &serves.stages {
-                assert!(stages.contains(stage), "{}: no rung at {stage}", drill.id);
-            }
-        }
-        let shares: f64 = drill.strands.values().map(|s| s.0).sum();
-        assert!((shares - 1.0).abs() < 1e-9, "{}: shares sum to {shares}", drill.id);
-        assert!((3..=7).contains(&drill.points.len()), "{}: 3 to 7 points", drill.id);
-        assert!((2..=4).contains(&drill.faults.len()), "{}: 2 to 4 faults", drill.id);
-    }
+fn headers_are_blocked_until_the_association_has_spoken() {
+    let (bands, drills) = (demo::bands(), demo::drills());
+    let oldest = bands.last().unwrap();
+    let can =
+        |academy: &Academy| allowed(&drills, oldest, academy).any(|drill| drill.id == "header-to-partner");
+    assert!(!can(&Academy::default()));
+    let rule = r#"{"heading": {"from_age": 12, "text": "Skerrow youth rules, part 4", "most_per_week": 10}}"#;
+    assert!(can(&serde_json::from_str(rule).unwrap()));
+}
+
+fn drill(id: &str) -> Drill {
+    demo::drills().into_iter().find(|drill| drill.id == id).unwrap()
+}
+
+// Sole drags: base 1.5; tempo 0.5 / 1.5, motion 0.5, eyes 0.5 / 1.5.
+#[test]
+fn one_up_and_one_down_are_the_neighbours_on_the_ladder() {
+    let (drags, table) = (drill("sole-drags-sides"), LeverPoints::default());
+    let ladder: Vec<_> = drags.ladder(&table).iter().map(|step| step.difficulty.0).collect();
+    assert_eq!(ladder, [1.5, 2.0, 2.5, 2.5, 3.0, 3.5]);
+    let rhythm = Levers { tempo: Tempo::InRhythm, ..Levers::default() };
+    assert_eq!(drags.one_up(&rhythm, &table).unwrap().difficulty.0, 2.5);
+    assert_eq!(drags.one_down(&rhythm, &table).unwrap().levers, Levers::default());
+    assert_eq!(drags.one_down(&Levers::default(), &table), None);
+}
+
+// Between 0.8 and 0.95 nothing is proposed. Above, the smallest step up is 0.5: tempo comes before motion and eyes.
+#[rstest]
+#[case::too_easy(0.97, Some(2.0))]
+#[case::just_right(0.9, None)]
+#[case::too_hard_but_nothing_is_easier(0.5, None)]
+fn the_success_window_proposes_the_cheapest_lever(#[case] success: f64, #[case] difficulty: Option<f64>) {
+    let (drags, table) = (drill("sole-drags-sides"), LeverPoints::default());
+    let window = (Share(0.8), Share(0.95));
+    let proposed = drags.propose(&Levers::default(), Share(success), window, &table);
+    assert_eq!(proposed.map(|p| p.difficulty.0), difficulty);
+}
+
+fn found(wanted: &Wanted) -> Vec<String> {
+    let (drills, skills) = (demo::drills(), demo::skills());
+    let band = demo::band();
+    let takes = |drill: &&Drill| {
+        let layout = drill.layout_at(&Levers::default(), Pace::default()).ok();
+        let names = drill.serves.iter().filter_map(|s| skills.iter().find(|skill| skill.id == s.skill));
+        let entry = Entry { drill, layout, skills: names.map(|skill| skill.name.as_str()).collect() };
+        wanted.takes(&entry, Some(&band))
+    };
+    drills.iter().filter(takes).map(|drill| drill.id.clone()).collect()
+}
+
+#[test]
+fn a_drill_is_found_by_what_is_asked_of_it() {
+    let asked = |query: &str| found(&serde_json::from_str(query).unwrap());
+    let home = asked(r#"{"strand": "receiving", "home": true, "width_m": 5, "depth_m": 5}"#);
+    assert!(
+        home.contains(&"home-wall-and-set".to_owned()) && home.iter().all(|id| drill(id).home.is_some()),
+        "{home:?}"
+    );
+    let narrow = asked(r#"{"strand": "receiving", "home": true, "width_m": 3, "depth_m": 3}"#);
+    assert!(!narrow.is_empty() && narrow.len() < home.len(), "{narrow:?}");
+    assert_eq!(asked(r#"{"text": "staircase touches"}"#), ["rising-staircase"]);
+    assert_eq!(asked(r#"{"skill": "one-v-one", "stage": "contest"}"#), ["one-v-one-to-gates"]);
+    assert!(
+        asked(r#"{"without": "ball_underfoot", "surface": "sole", "band": "u6-u7"}"#)
+            .contains(&"circles-round-the-ball".to_owned())
+    );
+    let fewer = asked(r#"{"markers": 0}"#);
+    assert!(!fewer.is_empty() && fewer.iter().all(|id| !drill(id).layout.contains("mark")), "{fewer:?}");
+    assert_eq!(asked("{}").len(), demo::drills().len());
 }
 
 #[rstest]

@@ -3,6 +3,7 @@
 
 use std::path::PathBuf;
 
+use jogo_core::academy::Academy;
 use jogo_core::band::Band;
 use jogo_core::curriculum::Curriculum;
 use jogo_core::drill::Drill;
@@ -21,12 +22,19 @@ fn read<T: DeserializeOwned>(file: &str) -> T {
     serde_json::from_str(&text).unwrap_or_else(|error| panic!("{file}: {error}"))
 }
 
+pub fn bands() -> Vec<Band> {
+    read("bands.json")
+}
+
 pub fn band() -> Band {
-    read::<Vec<Band>>("bands.json").remove(0)
+    bands().into_iter().find(|band| band.id == "u8-u9").unwrap()
 }
 
 pub fn skills() -> Vec<Skill> {
-    read("skills.json")
+    ["ball_mastery", "dribbling", "receiving", "passing"]
+        .iter()
+        .flat_map(|strand| read::<Vec<Skill>>(&format!("skills/{strand}.json")))
+        .collect()
 }
 
 pub fn tests() -> Vec<Test> {
@@ -51,5 +59,5 @@ pub fn drills() -> Vec<Drill> {
 }
 
 pub fn problem() -> Problem {
-    curriculum().problem(&band(), &skills(), &drills()).unwrap()
+    curriculum().problem(&Academy::default(), &band(), &skills(), &drills()).unwrap()
 }

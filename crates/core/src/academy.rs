@@ -1,0 +1,34 @@
+//! The academy: what holds for all of its bands.
+
+use serde::{Deserialize, Serialize};
+
+use crate::band::CutOff;
+use crate::cautions::HeadingRule;
+use crate::input::InputError;
+use crate::levers::LeverPoints;
+
+/// What the director has set for the whole academy. What is not set stands at its first value.
+#[derive(Clone, Debug, Default, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields, default)]
+pub struct Academy {
+    /// The day on which ages are counted.
+    #[cfg_attr(feature = "openapi", schema(value_type = String))]
+    pub cut_off: CutOff,
+    /// What each setting of a lever adds to the difficulty.
+    pub lever_points: LeverPoints,
+    /// What the association says of headers; without it they are off.
+    pub heading: Option<HeadingRule>,
+}
+
+impl Academy {
+    /// Every fault, with its place.
+    pub fn faults(&self) -> Vec<InputError> {
+        let inside = |place: &str, faults: Vec<InputError>| -> Vec<InputError> {
+            faults.into_iter().map(|fault| fault.inside(place)).collect()
+        };
+        let mut faults = inside("/lever_points", self.lever_points.faults());
+        faults.extend(inside("/heading", self.heading.iter().flat_map(HeadingRule::faults).collect()));
+        faults
+    }
+}
