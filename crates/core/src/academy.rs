@@ -1,10 +1,13 @@
 //! The academy: what holds for all of its bands.
 
+use std::collections::BTreeMap;
+
 use serde::{Deserialize, Serialize};
 
 use crate::band::CutOff;
 use crate::cautions::HeadingRule;
-use crate::input::InputError;
+use crate::fit::Ground;
+use crate::input::{InputError, short_text};
 use crate::levers::LeverPoints;
 
 /// What the director has set for the whole academy. What is not set stands at its first value.
@@ -19,7 +22,12 @@ pub struct Academy {
     pub lever_points: LeverPoints,
     /// What the association says of headers; without it they are off.
     pub heading: Option<HeadingRule>,
+    /// Halls and pitches with their usual kit and squad, by their names.
+    pub grounds: BTreeMap<String, Ground>,
 }
+
+/// So many grounds are kept.
+const MOST_GROUNDS: usize = 50;
 
 impl Academy {
     /// Every fault, with its place.
@@ -29,6 +37,17 @@ impl Academy {
         };
         let mut faults = inside("/lever_points", self.lever_points.faults());
         faults.extend(inside("/heading", self.heading.iter().flat_map(HeadingRule::faults).collect()));
+        if self.grounds.len() > MOST_GROUNDS {
+            let says = format!("{} grounds: at most {MOST_GROUNDS}", self.grounds.len());
+            faults.push(InputError::at("/grounds", says));
+        }
+        for (name, ground) in self.grounds.iter().take(MOST_GROUNDS) {
+            let place = format!("/grounds/{}", name.replace('~', "~0").replace('/', "~1"));
+            if let Err(says) = short_text(name, 40) {
+                faults.push(InputError::at(&place, format!("the name of the ground {says}")));
+            }
+            faults.extend(inside(&place, ground.faults()));
+        }
         faults
     }
 }

@@ -160,6 +160,14 @@ impl Dose {
         matches!(self, Dose::Reps { each: None, .. } | Dose::Laps { each: None, .. })
     }
 
+    /// Successes in a row that end it, if it is a streak.
+    pub fn streak(&self) -> Option<u32> {
+        match *self {
+            Dose::Streak { target, .. } => Some(target),
+            _ => None,
+        }
+    }
+
     /// Whether a bout is one piece of work; tries and streaks have pauses of their own.
     pub fn is_unbroken(&self) -> bool {
         !matches!(self, Dose::Tries { .. } | Dose::Streak { .. })

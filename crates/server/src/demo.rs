@@ -10,7 +10,7 @@ use jogo_core::plan::solve;
 use jogo_core::plan::solve::ROUNDS;
 use jogo_core::results::Trial;
 use jogo_core::simulate::Chance;
-use jogo_core::skill::Side;
+use jogo_core::skill::{Side, Skill, Strand};
 use jogo_core::standards;
 use jogo_core::units::Minutes;
 use jogo_store::Store;
@@ -45,9 +45,14 @@ fn file<T: DeserializeOwned>(name: &str) -> Result<T, Failed> {
 pub fn library() -> Result<Library, Failed> {
     let mut names: Vec<_> = Files::iter().filter(|name| name.starts_with("drills/")).collect();
     names.sort();
+    let mut skills = Vec::new();
+    for strand in Strand::ALL {
+        let name = strand.to_string().replace(' ', "_");
+        skills.extend(file::<Vec<Skill>>(&format!("skills/{name}.json"))?);
+    }
     Ok(Library {
         bands: file("bands.json")?,
-        skills: file("skills.json")?,
+        skills,
         drills: names.iter().map(|name| file(name)).collect::<Result<_, _>>()?,
         tests: file("tests.json")?,
         standards: file("standards.json")?,
@@ -105,7 +110,8 @@ pub async fn fill(store: &Store, clock: &Clock) -> Result<(), Failed> {
     let today = clock.today(&TimeZone::UTC);
     let library = library()?;
     store.set_academy("Skerrow Islands Youth Football", "UTC").await?;
-    store.put_library(&library).await?;
+    store.change_settings(&file("academy.json")?, 1).await?;
+    store.put_library(&library, now).await?;
     let director = add_person(store, ("director", "Pelya Sullstay"), Role::Director, now).await?;
 
     let mut story = Story { store, shelf: &library, chance: Chance::seeded(2031), now, today };
@@ -190,6 +196,7 @@ impl Story<'_> {
         let band =
             self.shelf.bands.iter().find(|b| b.id == curriculum.band).ok_or("the demo's band is missing")?;
         let mut edition = Edition {
+            academy: file("academy.json")?,
             curriculum,
             band: band.clone(),
             skills: self.shelf.skills.clone(),

@@ -19,9 +19,9 @@ use clap::Parser;
 async fn main() -> ExitCode {
     match commands::run(commands::Command::parse()).await {
         Ok(()) => ExitCode::SUCCESS,
-        Err(says) => {
-            eprintln!("jogo: {says}");
-            ExitCode::FAILURE
+        Err(stopped) => {
+            eprintln!("jogo: {}", stopped.says);
+            ExitCode::from(stopped.code)
         }
     }
 }

@@ -7,6 +7,10 @@ use jogo_store::people::Role;
 pub enum Act {
     /// Read drills, try layouts.
     SeeLibrary,
+    /// Write, copy, change and put away drills.
+    KeepLibrary,
+    /// Change what holds for the whole academy and its bands.
+    SetUp,
     /// Change curricula, solve, publish.
     Plan,
     /// See delivery and levels of all clubs.
@@ -18,8 +22,10 @@ pub enum Act {
 }
 
 /// The one table of rights.
-const TABLE: [(Act, &[Role]); 5] = [
+const TABLE: [(Act, &[Role]); 7] = [
     (Act::SeeLibrary, &[Role::Director, Role::Coach]),
+    (Act::KeepLibrary, &[Role::Director]),
+    (Act::SetUp, &[Role::Director]),
     (Act::Plan, &[Role::Director]),
     (Act::Review, &[Role::Director]),
     (Act::SeeTeam, &[Role::Director, Role::Coach]),

@@ -4,8 +4,10 @@
 //! schema when it is compiled (the checked form is committed in `.sqlx`; `make queries` renews it). One connection
 //! writes, several read. Every write that belongs together is one transaction.
 
+pub mod academy;
 pub mod audit;
 pub mod curricula;
+pub mod drills;
 pub mod library;
 pub mod outcomes;
 pub mod people;

@@ -1,5 +1,6 @@
 //! The library: bands, skills, drills, tests and their standards.
 
+use jiff::Timestamp;
 use jogo_core::band::Band;
 use jogo_core::drill::Drill;
 use jogo_core::levels::Thresholds;
@@ -25,14 +26,20 @@ pub struct Library {
 }
 
 impl Store {
-    /// Puts a library in, all of it or nothing. What has the same name is replaced.
-    pub async fn put_library(&self, library: &Library) -> Stored<()> {
+    /// Puts a library in: first all that drills may name, then the drills. What has the same name is replaced.
+    pub async fn put_library(&self, library: &Library, at: Timestamp) -> Stored<()> {
         let mut tx = self.begin().await?;
-        for band in &library.bands {
+        for (place, band) in (0_i64..).zip(&library.bands) {
             let doc = to_json("a band", band)?;
-            sqlx::query!("INSERT OR REPLACE INTO band (id, doc) VALUES (?, ?)", band.id, doc)
-                .execute(&mut *tx)
-                .await?;
+            sqlx::query!(
+                "INSERT INTO band (id, place, doc) VALUES (?, ?, ?)
+                 ON CONFLICT (id) DO UPDATE SET place = excluded.place, doc = excluded.doc, version = version + 1",
+                band.id,
+                place,
+                doc
+            )
+            .execute(&mut *tx)
+            .await?;
         }
         for (place, skill) in (0_i64..).zip(&library.skills) {
             let doc = to_json("a skill", skill)?;
@@ -44,12 +51,6 @@ impl Store {
             )
             .execute(&mut *tx)
             .await?;
-        }
-        for drill in &library.drills {
-            let doc = to_json("a drill", drill)?;
-            sqlx::query!("INSERT OR REPLACE INTO drill (id, doc) VALUES (?, ?)", drill.id, doc)
-                .execute(&mut *tx)
-                .await?;
         }
         for (place, test) in (0_i64..).zip(&library.tests) {
             let doc = to_json("a test", test)?;
@@ -78,14 +79,9 @@ impl Store {
             .execute(&mut *tx)
             .await?;
         }
-        Ok(tx.commit().await?)
-    }
-
-    /// A band.
-    pub async fn band(&self, id: &str) -> Stored<Option<Band>> {
-        let doc =
-            sqlx::query_scalar!("SELECT doc FROM band WHERE id = ?", id).fetch_optional(&self.read).await?;
-        doc.map(|doc| from_json("a band", &doc)).transpose()
+        tx.commit().await?;
+        self.put_drills(&library.drills, None, at).await?;
+        Ok(())
     }
 
     /// All skills.
@@ -93,12 +89,6 @@ impl Store {
         let docs =
             sqlx::query_scalar!("SELECT doc FROM skill ORDER BY place, id").fetch_all(&self.read).await?;
         docs.iter().map(|doc| from_json("a skill", doc)).collect()
-    }
-
-    /// All drills, by their names.
-    pub async fn drills(&self) -> Stored<Vec<Drill>> {
-        let docs = sqlx::query_scalar!("SELECT doc FROM drill ORDER BY id").fetch_all(&self.read).await?;
-        docs.iter().map(|doc| from_json("a drill", doc)).collect()
     }
 
     /// All tests.

@@ -149,6 +149,22 @@ impl Store {
         Ok(())
     }
 
+    /// The measured pace of a person, in metres.
+    pub async fn pace(&self, person: Uuid) -> Stored<Option<f64>> {
+        Ok(sqlx::query_scalar!("SELECT pace_m FROM person WHERE id = ?", person)
+            .fetch_optional(&self.read)
+            .await?
+            .flatten())
+    }
+
+    /// Keeps the pace that a person has measured, or forgets it.
+    pub async fn set_pace(&self, person: Uuid, pace_m: Option<f64>) -> Stored<()> {
+        sqlx::query!("UPDATE person SET pace_m = ? WHERE id = ?", pace_m, person)
+            .execute(&self.write)
+            .await?;
+        Ok(())
+    }
+
     /// Sets another password and ends every sign-in of a person; false if nobody has that login.
     pub async fn set_password(&self, login: &str, password: &str) -> Stored<bool> {
         let mut tx = self.begin().await?;

@@ -25,7 +25,7 @@ fn plan() -> Plan {
 
 async fn edition(academy: &Academy, curriculum: Curriculum) -> Edition {
     let band = academy.store.band("u8-u9").await.unwrap().unwrap();
-    Edition { curriculum, band, skills: vec![], drills: vec![], plan: plan() }
+    Edition { academy: Default::default(), curriculum, band, skills: vec![], drills: vec![], plan: plan() }
 }
 
 #[tokio::test]

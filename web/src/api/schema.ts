@@ -4,6 +4,75 @@
  */
 
 export interface paths {
+    "/academy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What holds for the whole academy. */
+        get: operations["bands_academy"];
+        /** Changes what holds for the whole academy. */
+        put: operations["bands_change_academy"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/bands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All bands, the youngest first. */
+        get: operations["bands_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/bands/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes a band. Published editions keep the band that they were published with. */
+        put: operations["bands_change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/cues": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A sequence of calls that nobody can guess. The same seed gives the same sequence. */
+        post: operations["desk_call"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/curricula": {
         parameters: {
             query?: never;
@@ -107,6 +176,93 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/desk": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Looks at a drill: its floor, fit, time, touches, levers and faults. Nothing is kept. */
+        post: operations["desk_look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/drills": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The drills that are looked for, by their titles. */
+        get: operations["drills_list"];
+        put?: never;
+        /** Adds a drill: a new one, or a copy under another name. Sending it twice adds it once. */
+        post: operations["drills_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/drills/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A drill with its history. */
+        get: operations["drills_show"];
+        /** Changes a drill; what was before stays in its history, and in every edition that was published with it. */
+        put: operations["drills_change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/drills/{id}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a drill away, so that it is found and planned no more, or brings it back. */
+        post: operations["drills_archive"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/drills/{id}/versions/{version}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** An earlier state of a drill. */
+        get: operations["drills_earlier"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/layouts": {
         parameters: {
             query?: never;
@@ -172,6 +328,40 @@ export interface paths {
         post: operations["session_create"];
         /** Signs out. */
         delete: operations["session_end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/session/pace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps the pace of whoever is signed in: from then on every floor they see is laid in it. */
+        put: operations["session_pace"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/skills": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All skills of the library, in the order in which they are shown. */
+        get: operations["drills_skills"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -317,10 +507,153 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description What the director has set for the whole academy. What is not set stands at its first value. */
+        Academy: {
+            /**
+             * @description The day on which ages are counted.
+             * @default 01-01
+             */
+            cut_off: string;
+            /**
+             * @description Halls and pitches with their usual kit and squad, by their names.
+             * @default {}
+             */
+            grounds: {
+                [key: string]: components["schemas"]["Ground"];
+            };
+            /** @default null */
+            heading: components["schemas"]["HeadingRule"] | null;
+            /**
+             * @description What each setting of a lever adds to the difficulty.
+             * @default {
+             *       "ball": {
+             *         "age_size": 0,
+             *         "one_smaller": 1,
+             *         "tennis_ball": 2
+             *       },
+             *       "chain": {
+             *         "single": 0,
+             *         "three_or_more": 2,
+             *         "two_joined": 1
+             *       },
+             *       "contest": {
+             *         "none": 0,
+             *         "own_score": 0.5,
+             *         "partner": 1
+             *       },
+             *       "eyes": {
+             *         "call": 1.5,
+             *         "free": 0,
+             *         "up": 0.5
+             *       },
+             *       "motion": {
+             *         "both_directions": 1,
+             *         "forward": 0.5,
+             *         "on_the_spot": 0
+             *       },
+             *       "pressure": {
+             *         "live": 3,
+             *         "none": 0,
+             *         "passive": 2,
+             *         "shadow": 1
+             *       },
+             *       "service": {
+             *         "firm": 1,
+             *         "high": 2,
+             *         "mixed_speeds": 1.5,
+             *         "own_toss": 0,
+             *         "rolled": 0
+             *       },
+             *       "side": {
+             *         "alternate": 0.5,
+             *         "other": 1.5,
+             *         "strong": 0
+             *       },
+             *       "space": {
+             *         "tight": 1.5,
+             *         "usual": 0.5,
+             *         "wide": 0
+             *       },
+             *       "tempo": {
+             *         "fast": 1.5,
+             *         "in_rhythm": 0.5,
+             *         "own_pace": 0
+             *       },
+             *       "touches": {
+             *         "free": 0,
+             *         "one": 1.5,
+             *         "two": 0.5
+             *       }
+             *     }
+             */
+            lever_points: components["schemas"]["LeverPoints"];
+        };
+        /** @description What holds for the whole academy, and its version. */
+        AcademyView: {
+            academy: components["schemas"]["Academy"];
+            /** Format: int64 */
+            version: number;
+        };
         /** @description How many exposures each stage needs before the next may begin: Form, Flow, Scan, Contest. */
         Approach: {
             /** @description One number for each stage. */
             exposures: number[];
+        };
+        Away: {
+            /** @description Put away, or brought back. */
+            away: boolean;
+        };
+        /**
+         * @description Which ball.
+         * @enum {string}
+         */
+        BallSize: "age_size" | "one_smaller" | "tennis_ball";
+        /** @description An age band of the academy. The limits are rules of thumb (assumptions) that the academy can edit. */
+        Band: {
+            /**
+             * Format: int32
+             * @description Size of the ball, 1 to 5.
+             */
+            ball_size: number;
+            /** @description How long a coach needs to explain and show a drill. */
+            explaining_s: components["schemas"]["Seconds"];
+            /** @description As `u8-u9`. */
+            id: components["schemas"]["String"];
+            /** @description Longest block of one variant. */
+            longest_block_min: components["schemas"]["Minutes"];
+            /** @description Longest unbroken piece of work. */
+            longest_bout_s: components["schemas"]["Seconds"];
+            /** @description As people say it: "U8–U9". */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many skills may be met for the first time in one week.
+             */
+            new_skills_per_week: number;
+            /**
+             * Format: int32
+             * @description Oldest age on the academy's cut-off date, in years.
+             */
+            oldest: number;
+            /** @description Technical minutes of a usual session. */
+            session_min: components["schemas"]["Minutes"];
+            /** @description Where a number comes from, by its name here; one without a source is an assumption. */
+            sources?: {
+                [key: string]: string;
+            };
+            /** @description How fast they go. */
+            speeds_m_per_s?: components["schemas"]["Speeds"];
+            /**
+             * Format: int32
+             * @description Youngest age on the academy's cut-off date, in years.
+             */
+            youngest: number;
+        };
+        /** @description A band and its version. */
+        BandView: {
+            band: components["schemas"]["Band"];
+            /** Format: int64 */
+            version: number;
         };
         /** @description A rule that a plan breaks, where, and what would mend it. */
         Breach: {
@@ -333,6 +666,39 @@ export interface components {
             /** @description The session, from 0. */
             session: number;
         };
+        /** @description One call. */
+        Call: {
+            /** @description When, from the beginning of the work. */
+            at_s: components["schemas"]["Seconds"];
+            /** @description What is called. */
+            word: string;
+        };
+        /** @description Calls that are wished for. */
+        Calling: {
+            /** @description How many calls, at most 600. */
+            calls: number;
+            cues: components["schemas"]["CueWish"];
+            /**
+             * Format: int64
+             * @description Another seed gives another sequence.
+             */
+            seed: number;
+        };
+        /**
+         * @description What could hurt in a drill.
+         * @enum {string}
+         */
+        Caution: "aerial" | "heading" | "ball_underfoot" | "contact" | "hard_floor" | "jumping" | "reaction_crowding" | "throw_in_service";
+        /**
+         * @description How much is joined.
+         * @enum {string}
+         */
+        Chain: "single" | "two_joined" | "three_or_more";
+        /**
+         * @description What could be changed so that a drill fits.
+         * @enum {string}
+         */
+        Change: "margin" | "groups" | "tighter" | "squad";
         /** @description Wishes that cannot hold together. */
         Clash: {
             /** @description The skills whose goals clash, if goals do. */
@@ -361,9 +727,23 @@ export interface components {
              */
             without: number;
         };
+        /**
+         * @description What there is to win.
+         * @enum {string}
+         */
+        Contest: "none" | "own_score" | "partner";
         Credentials: {
             login: string;
             password: string;
+        };
+        /** @description What may be called, and how fast. */
+        CueWish: {
+            /** @description Time to get back from a call; no gap is shorter. */
+            back_s: components["schemas"]["Seconds"];
+            /** @description Mean time between two calls. */
+            gap_s: components["schemas"]["Seconds"];
+            /** @description Colours, numbers, sides, or names that the coach gives. */
+            words: string[];
         };
         /** @description What the director wishes for one band. */
         Curriculum: {
@@ -442,6 +822,204 @@ export interface components {
             clubs: components["schemas"]["ClubDelivery"][];
             curriculum: string;
         };
+        /** @description A drill, looked at. */
+        Desk: {
+            /** @description Why this band does not do it. */
+            blocked?: string | null;
+            /** @description What could hurt, in words. */
+            cautions: string[];
+            /** @description The difficulty with the levers set so. */
+            difficulty: components["schemas"]["Difficulty"];
+            /** @description Every fault of the layout text. */
+            faults: components["schemas"]["Fault"][];
+            floor?: components["schemas"]["Floor"] | null;
+            /** @description The drill's sensible variants, the easiest first. */
+            ladder: components["schemas"]["Step"][];
+            one_down?: components["schemas"]["Step"] | null;
+            one_up?: components["schemas"]["Step"] | null;
+            /** @description The stage with the levers set so. */
+            stage: components["schemas"]["Stage"];
+        };
+        /**
+         * Format: double
+         * @description How hard a variant is: base difficulty of the drill (0 to 10) plus the points of its levers.
+         */
+        Difficulty: number;
+        /** @description How much is done. */
+        Dose: {
+            /** @enum {string} */
+            kind: "timed";
+            /** @description Rest between bouts. */
+            rest_s: components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description Bouts, per side if the sides are worked each on their own.
+             */
+            sets: number;
+            /** @description How the feet share the work. */
+            sides: components["schemas"]["SideRule"];
+            /** @description One bout of work. */
+            work_s: components["schemas"]["Seconds"];
+        } | {
+            each_s?: components["schemas"]["Seconds"] | null;
+            /** @enum {string} */
+            kind: "reps";
+            /**
+             * Format: int32
+             * @description Repetitions in a set, per side if the sides are worked each on their own.
+             */
+            reps: number;
+            /** @description Rest between sets. */
+            rest_s: components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description Sets.
+             */
+            sets: number;
+            /** @description How the feet share the work. */
+            sides: components["schemas"]["SideRule"];
+        } | {
+            /**
+             * Format: int32
+             * @description One way round, or both: 1 or 2.
+             */
+            directions: number;
+            each_s?: components["schemas"]["Seconds"] | null;
+            /** @enum {string} */
+            kind: "laps";
+            /**
+             * Format: int32
+             * @description Laps in a repetition.
+             */
+            laps: number;
+            /**
+             * Format: int32
+             * @description Repetitions in each direction.
+             */
+            reps: number;
+            /** @description Rest between repetitions. */
+            rest_s: components["schemas"]["Seconds"];
+        } | {
+            /** @description How long one takes. */
+            each_s: components["schemas"]["Seconds"];
+            /** @enum {string} */
+            kind: "tries";
+            /** @description How the feet share the work. */
+            sides?: components["schemas"]["SideRule"];
+            /**
+             * Format: int32
+             * @description Tries, per side if the sides are worked each on their own.
+             */
+            tries: number;
+        } | {
+            /** @description The longest that it may take. */
+            cap_s: components["schemas"]["Seconds"];
+            /** @enum {string} */
+            kind: "streak";
+            /**
+             * Format: int32
+             * @description Successes in a row.
+             */
+            target: number;
+            /** @description How long a try takes. */
+            try_s: components["schemas"]["Seconds"];
+        };
+        /** @description An exercise. */
+        Drill: {
+            /** @description What could hurt. */
+            cautions?: components["schemas"]["Caution"][];
+            cues?: components["schemas"]["CueWish"] | null;
+            /** @description Base difficulty, 0 to 10. */
+            difficulty: components["schemas"]["Difficulty"];
+            /** @description The dose for each band that does it. */
+            doses: {
+                [key: string]: components["schemas"]["Dose"];
+            };
+            /** @description The usual faults and their mends. */
+            faults: components["schemas"]["FaultSeen"][];
+            home?: components["schemas"]["HomeSpace"] | null;
+            /** @description As `weave-there-and-back`. */
+            id: components["schemas"]["String"];
+            /** @description When it is used in a game. */
+            in_game: string;
+            /** @description The layout text. */
+            layout: string;
+            /** @description The levers that apply to it, with the settings that it offers. */
+            levers: components["schemas"]["Offered"];
+            /** @description What to look for, in order, short enough to say aloud. */
+            points: string[];
+            /** @description One sentence: what it is for. */
+            purpose: string;
+            /** @description Its sensible variants. */
+            rungs: components["schemas"]["Rung"][];
+            /** @description Which skills it serves, at which stages. */
+            serves: components["schemas"]["Serves"][];
+            /** @description What does instead, where kit is missing. */
+            stand_ins?: components["schemas"]["StandIn"][];
+            /** @description Players at one station. */
+            station: components["schemas"]["Station"];
+            /** @description How its minutes count for the strands; the shares sum to one. */
+            strands: {
+                [key: string]: components["schemas"]["Share"];
+            };
+            /** @description Surfaces of the foot and body that play the ball. */
+            surfaces: components["schemas"]["Surface"][];
+            test?: components["schemas"]["String"] | null;
+            /** @description As a coach says it. */
+            title: string;
+            /** @description The same for bands that touch the ball more or less often than others. */
+            touches_by_band?: {
+                [key: string]: {
+                    [key: string]: number;
+                };
+            };
+            /** @description Touches per second of work at each stage; assumptions until somebody counts. */
+            touches_per_s: {
+                [key: string]: number;
+            };
+        };
+        /** @description A drill in the list. */
+        DrillEntry: {
+            archived: boolean;
+            /** @description Why the band that was asked for does not do it. */
+            blocked?: string | null;
+            /** @description What could hurt, in words. */
+            cautions: string[];
+            /** @description From the easiest rung to the hardest. */
+            difficulty: [
+                number,
+                number
+            ];
+            /** @description A small drawing, as SVG, in which a metre is as large as in every other one; nothing if the text has faults. */
+            drawing?: string | null;
+            footprint?: components["schemas"]["Footprint"] | null;
+            home?: components["schemas"]["HomeSpace"] | null;
+            id: string;
+            /**
+             * Format: int32
+             * @description Markers at one station.
+             */
+            markers: number;
+            purpose: string;
+            /** @description Names of the skills that it serves. */
+            skills: string[];
+            /** @description Stages that it serves. */
+            stages: components["schemas"]["Stage"][];
+            station: components["schemas"]["Station"];
+            strand: components["schemas"]["Strand"];
+            title: string;
+        };
+        /** @description A drill, whole. */
+        DrillView: {
+            /** @description When it was put away, if it was. */
+            archived_at?: string | null;
+            drill: components["schemas"]["Drill"];
+            /** @description Published editions that keep a copy of it: they stay as they are, whatever becomes of it. */
+            editions: string[];
+            history: components["schemas"]["SavedView"][];
+            /** Format: int64 */
+            version: number;
+        };
         EditionEntry: {
             at: string;
             by: string;
@@ -500,6 +1078,28 @@ export interface components {
             next?: number | null;
             today: string;
         };
+        /**
+         * @description Where the eyes are.
+         * @enum {string}
+         */
+        Eyes: "free" | "up" | "call";
+        /** @description One fault of a layout text. */
+        Fault: {
+            /**
+             * Format: int32
+             * @description Column in characters, from 1.
+             */
+            column: number;
+            /** @description What the reader looked for there. */
+            expected: string;
+            /**
+             * Format: int32
+             * @description Line, from 1.
+             */
+            line: number;
+            /** @description How to mend it, where that can be said. */
+            mend?: string | null;
+        };
         /** @description What goes wrong, why, and what to say or change. */
         FaultSeen: {
             /** @description What to say or change. */
@@ -508,6 +1108,56 @@ export interface components {
             see: string;
             /** @description Why it happens. */
             why: string;
+        };
+        /** @description How a drill stands on a ground. */
+        Fit: {
+            /** @description Whether floor, kit and squad suffice. */
+            fits: boolean;
+            /**
+             * Format: int32
+             * @description How many of them the bag does not hold.
+             */
+            markers_missing: number;
+            /**
+             * Format: int32
+             * @description Markers for all stations together.
+             */
+            markers_needed: number;
+            /** @description What does not fit. */
+            misfit?: string | null;
+            nearest?: components["schemas"]["Nearest"] | null;
+            spare_m?: components["schemas"]["Metres"] | null;
+            /** @description Players at each station, the larger ones first. */
+            station_sizes: number[];
+            /**
+             * Format: int32
+             * @description How many stations the squad is split into; if it does not fit, the fewest that would do.
+             */
+            stations_needed: number;
+            /**
+             * Format: int32
+             * @description For how many stations the floor has room.
+             */
+            stations_possible: number;
+            /** @description Players who work at any time, as a share of the squad. */
+            working_share: components["schemas"]["Share"];
+        };
+        /** @description What stands on the floor, how it fits, and how long it takes. */
+        Floor: {
+            /**
+             * Format: double
+             * @description Minutes of the block, to the half.
+             */
+            block_min?: number | null;
+            /** @description The drawing of one station, as SVG; whatever a line of the text puts down carries its number as `data-line`. */
+            drawing: string;
+            /** @description How it stands on the ground. */
+            fit: components["schemas"]["Fit"];
+            /** @description Laying it out between two blocks. */
+            laying_out: components["schemas"]["Minutes"];
+            /** @description Markers, kit, roles, footprint, paths. */
+            measures: components["schemas"]["Measures"];
+            timing?: components["schemas"]["Timing"] | null;
         };
         /**
          * @description A foot as a player has it.
@@ -568,6 +1218,28 @@ export interface components {
             /** @description Free width. */
             width_m: components["schemas"]["Metres"];
         };
+        /** @description What the association says of headers, as the director has entered it. */
+        HeadingRule: {
+            /**
+             * Format: int32
+             * @description Youngest age, in years, at which headers are practised.
+             */
+            from_age: number;
+            /**
+             * Format: int32
+             * @description At most so many headers for each player in a week.
+             */
+            most_per_week: number;
+            /** @description The association's rule, in its own words or by its name and part. */
+            text: string;
+        };
+        /** @description Floor for one player at home. */
+        HomeSpace: {
+            /** @description At least so deep. */
+            depth_m: components["schemas"]["Metres"];
+            /** @description At least so wide. */
+            width_m: components["schemas"]["Metres"];
+        };
         /** @description One fault of an input: where it stands and how to mend it. */
         InputError: {
             /** @description What is wrong and what would be right, in plain words. */
@@ -575,16 +1247,27 @@ export interface components {
             /** @description A JSON pointer into the input (RFC 6901), as `/minutes/3`. */
             pointer: string;
         };
-        LayoutRead: {
+        /** @description What is needed besides markers, for one station. */
+        Kit: {
+            /**
+             * Format: int32
+             * @description Balls that lie on the floor at the start.
+             */
+            balls: number;
+            /**
+             * Format: int32
+             * @description Goals.
+             */
+            goals: number;
+            /**
+             * Format: int32
+             * @description Walls or boards that give the ball back.
+             */
+            walls: number;
+        };
+        LayoutRead: components["schemas"]["Measures"] & {
             /** @description SVG. */
             drawing: string;
-            footprint: components["schemas"]["Footprint"];
-            /** Format: int32 */
-            markers: number;
-            markers_by_colour: {
-                [key: string]: number;
-            };
-            paths: components["schemas"]["PathMeasure"][];
         };
         LayoutText: {
             pace_m?: components["schemas"]["Metres"] | null;
@@ -606,6 +1289,246 @@ export interface components {
             level: components["schemas"]["Level"];
         };
         /**
+         * @description One of the things that make a drill easier or harder.
+         * @enum {string}
+         */
+        Lever: "Tempo" | "Motion" | "Eyes" | "Sides" | "Touches" | "Space" | "BallSize" | "Service" | "Chain" | "Pressure" | "Contest";
+        /** @description What each setting adds to the difficulty. */
+        LeverPoints: {
+            /**
+             * @description Which ball.
+             * @default {
+             *       "age_size": 0,
+             *       "one_smaller": 1,
+             *       "tennis_ball": 2
+             *     }
+             */
+            ball: {
+                [key: string]: number;
+            };
+            /**
+             * @description How much is joined.
+             * @default {
+             *       "single": 0,
+             *       "three_or_more": 2,
+             *       "two_joined": 1
+             *     }
+             */
+            chain: {
+                [key: string]: number;
+            };
+            /**
+             * @description What there is to win.
+             * @default {
+             *       "none": 0,
+             *       "own_score": 0.5,
+             *       "partner": 1
+             *     }
+             */
+            contest: {
+                [key: string]: number;
+            };
+            /**
+             * @description Where the eyes are.
+             * @default {
+             *       "call": 1.5,
+             *       "free": 0,
+             *       "up": 0.5
+             *     }
+             */
+            eyes: {
+                [key: string]: number;
+            };
+            /**
+             * @description Where the body goes.
+             * @default {
+             *       "both_directions": 1,
+             *       "forward": 0.5,
+             *       "on_the_spot": 0
+             *     }
+             */
+            motion: {
+                [key: string]: number;
+            };
+            /**
+             * @description Who is in the way.
+             * @default {
+             *       "live": 3,
+             *       "none": 0,
+             *       "passive": 2,
+             *       "shadow": 1
+             *     }
+             */
+            pressure: {
+                [key: string]: number;
+            };
+            /**
+             * @description How the ball comes.
+             * @default {
+             *       "firm": 1,
+             *       "high": 2,
+             *       "mixed_speeds": 1.5,
+             *       "own_toss": 0,
+             *       "rolled": 0
+             *     }
+             */
+            service: {
+                [key: string]: number;
+            };
+            /**
+             * @description Which foot works.
+             * @default {
+             *       "alternate": 0.5,
+             *       "other": 1.5,
+             *       "strong": 0
+             *     }
+             */
+            side: {
+                [key: string]: number;
+            };
+            /**
+             * @description How much room there is.
+             * @default {
+             *       "tight": 1.5,
+             *       "usual": 0.5,
+             *       "wide": 0
+             *     }
+             */
+            space: {
+                [key: string]: number;
+            };
+            /**
+             * @description How fast the feet go.
+             * @default {
+             *       "fast": 1.5,
+             *       "in_rhythm": 0.5,
+             *       "own_pace": 0
+             *     }
+             */
+            tempo: {
+                [key: string]: number;
+            };
+            /**
+             * @description How many touches are allowed.
+             * @default {
+             *       "free": 0,
+             *       "one": 1.5,
+             *       "two": 0.5
+             *     }
+             */
+            touches: {
+                [key: string]: number;
+            };
+        };
+        /** @description A setting of every lever. What is not said stands at its easiest. */
+        Levers: {
+            /**
+             * @description Which ball.
+             * @default age_size
+             */
+            ball: components["schemas"]["BallSize"];
+            /**
+             * @description How much is joined.
+             * @default single
+             */
+            chain: components["schemas"]["Chain"];
+            /**
+             * @description What there is to win.
+             * @default none
+             */
+            contest: components["schemas"]["Contest"];
+            /**
+             * @description Where the eyes are.
+             * @default free
+             */
+            eyes: components["schemas"]["Eyes"];
+            /**
+             * @description Where the body goes.
+             * @default on_the_spot
+             */
+            motion: components["schemas"]["Motion"];
+            /**
+             * @description Who is in the way.
+             * @default none
+             */
+            pressure: components["schemas"]["Pressure"];
+            /**
+             * @description How the ball comes.
+             * @default own_toss
+             */
+            service: components["schemas"]["Service"];
+            /**
+             * @description Which foot works.
+             * @default strong
+             */
+            side: components["schemas"]["Sides"];
+            /**
+             * @description How much room there is.
+             * @default wide
+             */
+            space: components["schemas"]["Space"];
+            /**
+             * @description How fast the feet go.
+             * @default own_pace
+             */
+            tempo: components["schemas"]["Tempo"];
+            /**
+             * @description How many touches are allowed.
+             * @default free
+             */
+            touches: components["schemas"]["Touches"];
+        };
+        /** @description The drill, looked at. */
+        Looked: components["schemas"]["Desk"] & {
+            /** @description What keeps the drill from being saved, each with its place. */
+            errors: components["schemas"]["InputError"][];
+            /**
+             * Format: double
+             * @description Tries that a streak takes on average at that success share.
+             */
+            expected_tries?: number | null;
+            proposal?: components["schemas"]["Proposal"] | null;
+        };
+        /** @description A drill as it is just being written, and for whom and where it is looked at. */
+        Looking: {
+            band: string;
+            drill: components["schemas"]["Drill"];
+            ground: components["schemas"]["Ground"];
+            levers: components["schemas"]["Levers"];
+            pace_m?: components["schemas"]["Metres"] | null;
+            success?: components["schemas"]["Share"] | null;
+            /** @description Below and above these shares an easier or a harder lever is proposed; 0.7 and 0.9 if nothing is said. */
+            window?: [
+                number,
+                number
+            ] | null;
+        };
+        /** @description Markers, by colour and in all. */
+        MarkerCount: {
+            /** @description By the word of the colour; `any` counts those of which the text names none. */
+            by_colour: {
+                [key: string]: number;
+            };
+            /**
+             * Format: int32
+             * @description All of them.
+             */
+            total: number;
+        };
+        /** @description All that is computed from a layout. */
+        Measures: {
+            /** @description The floor it needs, without run-off. */
+            footprint: components["schemas"]["Footprint"];
+            /** @description Other kit. */
+            kit: components["schemas"]["Kit"];
+            /** @description Markers. */
+            markers: components["schemas"]["MarkerCount"];
+            /** @description Every path. */
+            paths: components["schemas"]["PathMeasure"][];
+            /** @description People. */
+            roles: components["schemas"]["Roles"];
+        };
+        /**
          * Format: double
          * @description A length on the ground, in metres.
          */
@@ -615,6 +1538,23 @@ export interface components {
          * @description Whole minutes, as a plan counts them.
          */
         Minutes: number;
+        /**
+         * @description Where the body goes.
+         * @enum {string}
+         */
+        Motion: "on_the_spot" | "forward" | "both_directions";
+        /** @description The least change with which a drill fits. */
+        Nearest: {
+            /** @description What is changed. */
+            change: components["schemas"]["Change"];
+            /** @description The same in words. */
+            says: string;
+            /**
+             * Format: double
+             * @description To what: metres of margin, players at the largest station, share of the lengths, or players at once.
+             */
+            to: number;
+        };
         /** @description A skill that must have come to a stage before another one is met. */
         Need: {
             /** @description The skill that is needed. */
@@ -653,6 +1593,64 @@ export interface components {
         Newcomers: {
             players: components["schemas"]["Newcomer"][];
         };
+        /** @description The settings that a drill offers for each lever; a lever without settings does not apply to it. */
+        Offered: {
+            /**
+             * @description Which ball.
+             * @default []
+             */
+            ball: components["schemas"]["BallSize"][];
+            /**
+             * @description How much is joined.
+             * @default []
+             */
+            chain: components["schemas"]["Chain"][];
+            /**
+             * @description What there is to win.
+             * @default []
+             */
+            contest: components["schemas"]["Contest"][];
+            /**
+             * @description Where the eyes are.
+             * @default []
+             */
+            eyes: components["schemas"]["Eyes"][];
+            /**
+             * @description Where the body goes.
+             * @default []
+             */
+            motion: components["schemas"]["Motion"][];
+            /**
+             * @description Who is in the way.
+             * @default []
+             */
+            pressure: components["schemas"]["Pressure"][];
+            /**
+             * @description How the ball comes.
+             * @default []
+             */
+            service: components["schemas"]["Service"][];
+            /**
+             * @description Which foot works.
+             * @default []
+             */
+            side: components["schemas"]["Sides"][];
+            /**
+             * @description How much room there is.
+             * @default []
+             */
+            space: components["schemas"]["Space"][];
+            /**
+             * @description How fast the feet go.
+             * @default []
+             */
+            tempo: components["schemas"]["Tempo"][];
+            /**
+             * @description How many touches are allowed.
+             * @default []
+             */
+            touches: components["schemas"]["Touches"][];
+        };
         /**
          * @description What became of a block.
          * @enum {string}
@@ -663,6 +1661,10 @@ export interface components {
             block: number;
             minutes?: components["schemas"]["Minutes"] | null;
             outcome: components["schemas"]["Outcome"];
+        };
+        /** @description A measured pace. */
+        PaceSaid: {
+            pace_m?: components["schemas"]["Metres"] | null;
         };
         /** @description One page of a list. */
         Page_CurriculumEntry: {
@@ -680,6 +1682,42 @@ export interface components {
                 start: string;
                 /** Format: int32 */
                 weeks: number;
+            }[];
+            /** @description Where the next page begins; nothing after the last. */
+            next?: string | null;
+        };
+        /** @description One page of a list. */
+        Page_DrillEntry: {
+            /** @description The entries. */
+            items: {
+                archived: boolean;
+                /** @description Why the band that was asked for does not do it. */
+                blocked?: string | null;
+                /** @description What could hurt, in words. */
+                cautions: string[];
+                /** @description From the easiest rung to the hardest. */
+                difficulty: [
+                    number,
+                    number
+                ];
+                /** @description A small drawing, as SVG, in which a metre is as large as in every other one; nothing if the text has faults. */
+                drawing?: string | null;
+                footprint?: components["schemas"]["Footprint"] | null;
+                home?: components["schemas"]["HomeSpace"] | null;
+                id: string;
+                /**
+                 * Format: int32
+                 * @description Markers at one station.
+                 */
+                markers: number;
+                purpose: string;
+                /** @description Names of the skills that it serves. */
+                skills: string[];
+                /** @description Stages that it serves. */
+                stages: components["schemas"]["Stage"][];
+                station: components["schemas"]["Station"];
+                strand: components["schemas"]["Strand"];
+                title: string;
             }[];
             /** @description Where the next page begins; nothing after the last. */
             next?: string | null;
@@ -705,14 +1743,14 @@ export interface components {
         PathMeasure: {
             /**
              * Format: int32
-             * @description Changes of direction of more than 30°, per time.
+             * @description Changes of direction of more than 30°, per repetition.
              */
             direction_changes: number;
             /** @description What moves. */
             kind: components["schemas"]["PathKind"];
             /** @description Length per repetition, all its times together. */
             length_m: components["schemas"]["Metres"];
-            /** @description All turning together, per time. */
+            /** @description All turning together, per repetition. */
             turning_deg: components["schemas"]["Degrees"];
         };
         /** @description A stretch of a block's clock. */
@@ -736,6 +1774,11 @@ export interface components {
             name: string;
             strong_foot: components["schemas"]["Side"];
         };
+        /**
+         * @description Who is in the way.
+         * @enum {string}
+         */
+        Pressure: "none" | "shadow" | "passive" | "live";
         Preview: {
             /** @description Rows that cannot. */
             faulty: number;
@@ -760,6 +1803,15 @@ export interface components {
             /** @description A stable name of this kind of problem. */
             type: string;
         };
+        /** @description The next step that a logged success share proposes. */
+        Proposal: {
+            /** @description How hard it then is. */
+            difficulty: components["schemas"]["Difficulty"];
+            /** @description The lever to change. */
+            lever: components["schemas"]["Lever"];
+            /** @description All settings after it. */
+            levers: components["schemas"]["Levers"];
+        };
         /** @description A player's result of one date, with the level of that date. */
         ResultView: {
             date: string;
@@ -771,6 +1823,24 @@ export interface components {
         };
         /** @enum {string} */
         RoleView: "director" | "coach";
+        /** @description Who stands on the floor of one station. */
+        Roles: {
+            /**
+             * Format: int32
+             * @description Defenders.
+             */
+            defenders: number;
+            /**
+             * Format: int32
+             * @description Players.
+             */
+            players: number;
+            /**
+             * Format: int32
+             * @description Servers.
+             */
+            servers: number;
+        };
         /** @description One row of the file. */
         Row: {
             /** @description What is wrong, with the mend. */
@@ -784,21 +1854,22 @@ export interface components {
             /** @description What the row says, as written, for people to recognise it. */
             written: string;
         };
+        /** @description One rung of a drill: the settings of its levers. */
+        Rung: {
+            /** @description The settings. */
+            levers: components["schemas"]["Levers"];
+            stage?: components["schemas"]["StageSaid"] | null;
+        };
         /** @description A block of an evening, with all that a coach needs to run it. */
-        RunningBlock: {
-            /**
-             * Format: int32
-             * @description Bouts, turns at the station included.
-             */
-            bouts: number;
+        RunningBlock: components["schemas"]["Timing"] & {
+            /** @description What is called during the first bouts, if the drill answers calls; the same in every bout. */
+            calls: components["schemas"]["Call"][];
             /** @description What could hurt. */
             cautions: string[];
             /** @description The floor, as SVG. */
             drawing: string;
             /** @description Name of the drill in files. */
             drill: string;
-            /** @description Explaining and showing. */
-            explaining_s: components["schemas"]["Seconds"];
             /** @description The usual faults. */
             faults: components["schemas"]["FaultSeen"][];
             /** @description Floor of one station. */
@@ -815,14 +1886,12 @@ export interface components {
             };
             /** @description Length of the block. */
             minutes: components["schemas"]["Minutes"];
-            /** @description The clock, stretch by stretch. */
-            phases: components["schemas"]["Phase"][];
+            /** @description What does not fit, laid in this pace; nothing if all does. */
+            misfit?: string | null;
             /** @description What to look for. */
             points: string[];
             /** @description What it is for. */
             purpose: string;
-            /** @description Rest between bouts. */
-            rest_s: components["schemas"]["Seconds"];
             /** @description Skills that get an exposure, by name. */
             skills: string[];
             /** @description The stage worked at. */
@@ -835,14 +1904,6 @@ export interface components {
             strand: components["schemas"]["Strand"];
             /** @description Its title. */
             title: string;
-            /** @description Touches per player. The cadence behind it is an assumption. */
-            touches: components["schemas"]["FootTouches"];
-            /** @description Share of the dose in which a player waits. */
-            waiting_share: components["schemas"]["Share"];
-            /** @description One bout of work. */
-            work_s: components["schemas"]["Seconds"];
-            /** @description Work to rest in lowest terms. */
-            work_to_rest?: string | null;
         };
         /** @description A sample person of the demo. */
         Sample: {
@@ -852,6 +1913,14 @@ export interface components {
             role: components["schemas"]["RoleView"];
             /** @description Teams, for a coach. */
             teams: string[];
+        };
+        /** @description A state of a drill that was kept. */
+        SavedView: {
+            at: string;
+            /** @description Who kept it; nobody if it came with the program or a file. */
+            by?: string | null;
+            /** Format: int64 */
+            version: number;
         };
         /** @description What a coach says of a block. */
         Saying: {
@@ -889,11 +1958,28 @@ export interface components {
          * @description A time span, in seconds.
          */
         Seconds: number;
+        /** @description A skill that a drill serves. */
+        Serves: {
+            /** @description The skill. */
+            skill: components["schemas"]["String"];
+            /** @description At which stages. */
+            stages: components["schemas"]["Stage"][];
+        };
+        /**
+         * @description How the ball comes.
+         * @enum {string}
+         */
+        Service: "own_toss" | "rolled" | "firm" | "mixed_speeds" | "high";
         /** @description Who is signed in, and what they begin with. */
         Session: {
             academy: string;
             demo: boolean;
             name: string;
+            /**
+             * Format: double
+             * @description The measured pace of whoever is signed in, in metres; nothing until they have measured it.
+             */
+            pace_m?: number | null;
             role: components["schemas"]["RoleView"];
             teams: components["schemas"]["TeamView"][];
             today: string;
@@ -953,6 +2039,16 @@ export interface components {
          * @enum {string}
          */
         Side: "left" | "right";
+        /**
+         * @description How the feet share the work.
+         * @enum {string}
+         */
+        SideRule: "together" | "each" | "alternate";
+        /**
+         * @description Which foot works.
+         * @enum {string}
+         */
+        Sides: "strong" | "alternate" | "other";
         /** @description A technique that can be named and judged. */
         Skill: {
             /** @description The band in which it is usually started. */
@@ -983,6 +2079,34 @@ export interface components {
              */
             seed: number;
         };
+        /**
+         * @description How much room there is.
+         * @enum {string}
+         */
+        Space: "wide" | "usual" | "tight";
+        /** @description How fast the children of a band go along a path, in metres per second. */
+        Speeds: {
+            /**
+             * Format: double
+             * @description With the ball at the foot.
+             */
+            dribble: number;
+            /**
+             * Format: double
+             * @description The ball, passed along the floor.
+             */
+            pass: number;
+            /**
+             * Format: double
+             * @description Without a ball.
+             */
+            run: number;
+            /**
+             * Format: double
+             * @description The ball, served.
+             */
+            serve: number;
+        };
         Squad: {
             club: string;
             players: components["schemas"]["PlayerView"][];
@@ -994,6 +2118,52 @@ export interface components {
          * @enum {string}
          */
         Stage: "form" | "flow" | "scan" | "contest";
+        /** @description A stage that somebody has set, with the reason. */
+        StageSaid: {
+            /** @description Why it is not the one that the settings give. */
+            reason: string;
+            /** @description The stage. */
+            stage: components["schemas"]["Stage"];
+        };
+        /** @description What does instead, where kit is missing. */
+        StandIn: {
+            /** @description What does instead: "stones, hats, bottles". */
+            instead: string;
+            /** @description What the drill asks for: "markers". */
+            kit: string;
+        };
+        /** @description How many players one station takes, and how many of them work at once. */
+        Station: {
+            /**
+             * Format: int32
+             * @description At most.
+             */
+            max: number;
+            /**
+             * Format: int32
+             * @description At least.
+             */
+            min: number;
+            /**
+             * Format: int32
+             * @description Usually.
+             */
+            usual: number;
+            /**
+             * Format: int32
+             * @description How many of them work at any time.
+             */
+            working: number;
+        };
+        /** @description A rung of a drill's ladder. */
+        Step: {
+            /** @description How hard. */
+            difficulty: components["schemas"]["Difficulty"];
+            /** @description The settings. */
+            levers: components["schemas"]["Levers"];
+            /** @description The stage worked at. */
+            stage: components["schemas"]["Stage"];
+        };
         /** @description One exposure of a skill. */
         Stitch: {
             /** @description In which block of it, from 0. */
@@ -1027,6 +2197,11 @@ export interface components {
          */
         Strand: "ball_mastery" | "dribbling" | "receiving" | "passing";
         String: string;
+        /**
+         * @description A surface of the foot or body that plays the ball.
+         * @enum {string}
+         */
+        Surface: "inside" | "outside" | "sole" | "laces" | "toe" | "heel" | "thigh" | "chest" | "head";
         TakenBackSaid: {
             said_at: string;
             /** Format: uuid */
@@ -1056,6 +2231,11 @@ export interface components {
             id: string;
             name: string;
         };
+        /**
+         * @description How fast the feet go.
+         * @enum {string}
+         */
+        Tempo: "own_pace" | "in_rhythm" | "fast";
         TestLevels: {
             clubs: components["schemas"]["ClubLevels"][];
             test: components["schemas"]["TestView"];
@@ -1070,6 +2250,33 @@ export interface components {
             trials: number;
             unit: string;
         };
+        /** @description The clock of a block, and the time on the ball that it gives. */
+        Timing: {
+            /**
+             * Format: int32
+             * @description Bouts, turns at the station included.
+             */
+            bouts: number;
+            /** @description Explaining and showing. */
+            explaining_s: components["schemas"]["Seconds"];
+            /** @description The clock, stretch by stretch. */
+            phases: components["schemas"]["Phase"][];
+            /** @description Rest between bouts. */
+            rest_s: components["schemas"]["Seconds"];
+            /** @description Touches per player. The cadence behind it is an assumption. */
+            touches: components["schemas"]["FootTouches"];
+            /** @description Share of the dose in which a player waits. */
+            waiting_share: components["schemas"]["Share"];
+            /** @description One bout of work. */
+            work_s: components["schemas"]["Seconds"];
+            /** @description Work to rest in lowest terms. */
+            work_to_rest?: string | null;
+        };
+        /**
+         * @description How many touches are allowed.
+         * @enum {string}
+         */
+        Touches: "free" | "two" | "one";
         TrialSaid: {
             /**
              * Format: uuid
@@ -1131,6 +2338,159 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    bands_academy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AcademyView"];
+                };
+            };
+        };
+    };
+    bands_change_academy: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Academy"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AcademyView"];
+                };
+            };
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bands_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandView"][];
+                };
+            };
+        };
+    };
+    bands_change: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Band"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandView"][];
+                };
+            };
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    desk_call: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Calling"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Call"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     curricula_list: {
         parameters: {
             query?: {
@@ -1372,6 +2732,263 @@ export interface operations {
             };
         };
     };
+    desk_look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Looking"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Looked"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drills_list: {
+        parameters: {
+            query?: {
+                /** @description Words in the title, purpose, points or skills; all of them. */
+                text?: string;
+                /** @description A band that does it. */
+                band?: string;
+                /** @description A strand that takes some of its minutes. */
+                strand?: components["schemas"]["Strand"];
+                /** @description A skill that it serves. */
+                skill?: string;
+                /** @description A stage that it serves, of that skill if one is named. */
+                stage?: components["schemas"]["Stage"];
+                /** @description A surface that plays the ball. */
+                surface?: components["schemas"]["Surface"];
+                /** @description At most so many markers at a station. */
+                markers?: number;
+                /** @description Free floor, in metres. */
+                width_m?: number;
+                /** @description Free floor, in metres. */
+                depth_m?: number;
+                /** @description So many players at one station. */
+                players?: number;
+                /** @description A block of so many minutes can be filled with it, for the named band. */
+                minutes?: number;
+                /** @description Whether it can be done at home. */
+                home?: boolean;
+                /** @description A caution that it must not carry. */
+                without?: components["schemas"]["Caution"];
+                /** @description Those that are put away, instead of those that are not. */
+                archived?: boolean;
+                /** @description Where the last page ended. */
+                after?: string;
+                /** @description How many entries, 1 to 200. */
+                limit?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_DrillEntry"];
+                };
+            };
+        };
+    };
+    drills_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Drill"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillView"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drills_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillView"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drills_change: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Drill"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillView"];
+                };
+            };
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drills_archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Away"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DrillView"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drills_earlier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                version: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Drill"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     layouts_read: {
         parameters: {
             query?: never;
@@ -1531,6 +3148,56 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    session_pace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaceSaid"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    drills_skills: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Skill"][];
+                };
             };
         };
     };

@@ -1,6 +1,5 @@
 //! Curricula on the director's desk: wishes, plan, editions.
 
-use actix_web::http::header::{ETAG, IF_MATCH};
 use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get, post, resource};
 use actix_web::{HttpRequest, HttpResponse};
 use jogo_core::curriculum::Curriculum;
@@ -17,7 +16,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::{Cursor, Page};
+use super::{Cursor, Page, version, versioned};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
@@ -118,6 +117,7 @@ async fn edition(state: &State, curriculum: Curriculum, plan: Plan) -> Answer<Ed
         )
     })?;
     Ok(Edition {
+        academy: state.store.settings().await?.0,
         band,
         skills: state.store.skills().await?,
         drills: state.store.drills().await?,
@@ -128,12 +128,6 @@ async fn edition(state: &State, curriculum: Curriculum, plan: Plan) -> Answer<Ed
 
 fn problem_of(edition: &Edition) -> Answer<PlanProblem> {
     edition.problem().map_err(Problem::input)
-}
-
-/// The version that a write changes, from `If-Match`.
-fn version(request: &HttpRequest) -> Answer<i64> {
-    let said = request.headers().get(IF_MATCH).and_then(|value| value.to_str().ok());
-    said.and_then(|tag| tag.trim_matches('"').parse().ok()).ok_or_else(Problem::version_missing)
 }
 
 async fn view(state: &State, draft: Draft) -> Answer<HttpResponse> {
@@ -178,7 +172,7 @@ async fn view(state: &State, draft: Draft) -> Answer<HttpResponse> {
         stitches,
         wishes: edition.curriculum,
     };
-    Ok(HttpResponse::Ok().insert_header((ETAG, format!("\"{}\"", view.version))).json(view))
+    Ok(versioned(view.version, &view))
 }
 
 /// All curricula, the latest first.
@@ -275,7 +269,8 @@ pub(super) async fn evening(
     let draft = draft(&state, id).await?;
     let edition = edition(&state, draft.curriculum, draft.plan).await?;
     let problem = problem_of(&edition)?;
-    edition.evening(&problem, session).map(Json).ok_or_else(|| Problem::not_found("session"))
+    let pace = who.pace(&state).await?;
+    edition.evening(&problem, session, pace).map(Json).ok_or_else(|| Problem::not_found("session"))
 }
 
 #[derive(Deserialize, ToSchema)]

@@ -130,7 +130,8 @@ pub(super) async fn show(
     let team = who.team(&state, team, Act::SeeTeam).await?;
     let (published, edition) = of_team(&state, team.id, edition).await?;
     let problem = edition.problem().map_err(Problem::input)?;
-    let evening = edition.evening(&problem, session).ok_or_else(|| Problem::not_found("session"))?;
+    let pace = who.pace(&state).await?;
+    let evening = edition.evening(&problem, session, pace).ok_or_else(|| Problem::not_found("session"))?;
     let said = state.store.said(team.id, published.id).await?;
     Ok(Json(TeamEvening {
         team: team.name,

@@ -1,6 +1,9 @@
 //! The HTTP interface. A handler extracts, calls and answers; what it calls stands in the core and the store.
 
+mod bands;
 mod curricula;
+mod desk;
+mod drills;
 mod evenings;
 mod layouts;
 mod review;
@@ -12,13 +15,14 @@ mod tests;
 
 use actix_web::body::MessageBody;
 use actix_web::dev::{ServiceFactory, ServiceRequest, ServiceResponse};
+use actix_web::http::header::{ETAG, IF_MATCH};
 use actix_web::middleware::{Compress, DefaultHeaders, from_fn};
 use actix_web::web::{self, Data, JsonConfig, PathConfig, PayloadConfig, QueryConfig};
-use actix_web::{App, Error, HttpResponse};
+use actix_web::{App, Error, HttpRequest, HttpResponse};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, OpenApi, ToSchema};
 
-use crate::problem::{self, Problem};
+use crate::problem::{self, Answer, Problem};
 use crate::sign_in::same_origin;
 use crate::state::State;
 use crate::{clock, shell};
@@ -55,6 +59,9 @@ pub fn app(
                 .wrap(DefaultHeaders::new().add(("Cache-Control", "no-store")))
                 .configure(session::routes)
                 .configure(layouts::routes)
+                .configure(desk::routes)
+                .configure(drills::routes)
+                .configure(bands::routes)
                 .configure(curricula::routes)
                 .configure(review::routes)
                 .configure(evenings::routes)
@@ -109,8 +116,11 @@ impl Cursor {
     info(title = "Jogo", description = "Plan, deliver and assess technical football for children."),
     servers((url = "/api/v1")),
     paths(
-        session::show, session::create, session::end, session::samples,
+        session::show, session::create, session::end, session::samples, session::pace,
         layouts::read,
+        desk::look, desk::call,
+        drills::list, drills::show, drills::earlier, drills::create, drills::change, drills::archive, drills::skills,
+        bands::list, bands::change, bands::academy, bands::change_academy,
         curricula::list, curricula::show, curricula::change, curricula::solve_again, curricula::evening, curricula::publish,
         review::delivery, review::levels,
         evenings::list, evenings::show, evenings::say,
@@ -129,6 +139,17 @@ pub fn openapi_json() -> serde_json::Result<String> {
 async fn openapi() -> Result<HttpResponse, Problem> {
     let json = openapi_json().map_err(|e| Problem::internal(&e))?;
     Ok(HttpResponse::Ok().content_type("application/json").body(json))
+}
+
+/// The version that a write changes, from `If-Match`.
+pub fn version(request: &HttpRequest) -> Answer<i64> {
+    let said = request.headers().get(IF_MATCH).and_then(|value| value.to_str().ok());
+    said.and_then(|tag| tag.trim_matches('"').parse().ok()).ok_or_else(Problem::version_missing)
+}
+
+/// An answer that carries the version of what it shows.
+pub fn versioned<T: Serialize>(version: i64, body: &T) -> HttpResponse {
+    HttpResponse::Ok().insert_header((ETAG, format!("\"{version}\""))).json(body)
 }
 
 /// A time that a device says. A device whose clock runs ahead loses nothing: what it says counts as said just now.

@@ -1,12 +1,14 @@
 //! Signing in and out.
 
-use actix_web::web::{Data, Json, ServiceConfig, get, resource};
+use actix_web::web::{Data, Json, ServiceConfig, get, put, resource};
 use actix_web::{HttpRequest, HttpResponse};
+use jogo_core::units::Metres;
 use jogo_store::people::{Person, Role};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
+use super::layouts::measured;
 use crate::demo;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::{self, SignedIn};
@@ -20,6 +22,7 @@ pub fn routes(config: &mut ServiceConfig) {
                 .route(actix_web::web::post().to(create))
                 .route(actix_web::web::delete().to(end)),
         )
+        .route("/session/pace", put().to(pace))
         .route("/samples", get().to(samples));
 }
 
@@ -38,6 +41,8 @@ pub(super) struct Session {
     academy: String,
     today: String,
     demo: bool,
+    /// The measured pace of whoever is signed in, in metres; nothing until they have measured it.
+    pace_m: Option<f64>,
     teams: Vec<TeamView>,
 }
 
@@ -84,6 +89,7 @@ async fn session(state: &State, person: Person) -> Answer<Session> {
         academy: state.store.academy().await?.unwrap_or_default(),
         today: state.today().await?.to_string(),
         demo: state.demo,
+        pace_m: state.store.pace(person.id).await?,
         teams: teams
             .into_iter()
             .map(|t| TeamView { id: t.id, name: t.name, club: t.club, band: t.band })
@@ -111,6 +117,23 @@ pub(super) async fn create(state: Data<State>, said: Json<Credentials>) -> Answe
 pub(super) async fn end(state: Data<State>, request: HttpRequest) -> Answer<HttpResponse> {
     let cookie = sign_in::sign_out(&state, &request).await?;
     Ok(HttpResponse::NoContent().cookie(cookie).finish())
+}
+
+/// A measured pace.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(super) struct PaceSaid {
+    /// Metres of one pace; nothing to forget it.
+    pace_m: Option<Metres>,
+}
+
+/// Keeps the pace of whoever is signed in: from then on every floor they see is laid in it.
+#[utoipa::path(put, operation_id = "session_pace", path = "/session/pace", request_body = PaceSaid,
+    responses((status = 200, body = Session), (status = 422, body = Problem)))]
+pub(super) async fn pace(who: SignedIn, state: Data<State>, said: Json<PaceSaid>) -> Answer<Json<Session>> {
+    let pace = said.pace_m.map(measured).transpose()?;
+    state.store.set_pace(who.0.id, pace.map(|pace| pace.0.0)).await?;
+    Ok(Json(session(&state, who.0).await?))
 }
 
 /// The demo's sample people; none outside the demo.

@@ -3,7 +3,7 @@
 #![allow(dead_code, reason = "each test file uses a part of it")]
 
 use jiff::Timestamp;
-use jogo_core::band::Band;
+use jogo_core::band::{Band, Speeds};
 use jogo_core::roster::NewPlayer;
 use jogo_core::skill::Side;
 use jogo_core::tests::{Protocol, Summary, Test};
@@ -49,10 +49,14 @@ pub async fn academy() -> Academy {
         name: "U8–U9".into(),
         youngest: 7,
         oldest: 8,
+        ball_size: 3,
+        session: Minutes(40),
         new_skills_per_week: 2,
         longest_bout: Seconds(40.0),
         longest_block: Minutes(10),
         explaining: Seconds(60.0),
+        speeds: Speeds::default(),
+        sources: Default::default(),
     };
     let test = Test {
         id: "four-cuts".into(),
@@ -68,7 +72,7 @@ pub async fn academy() -> Academy {
         most: 40.0,
     };
     let library = Library { bands: vec![band], tests: vec![test], ..Library::default() };
-    store.put_library(&library).await.unwrap();
+    store.put_library(&library, at("08:00:00")).await.unwrap();
     store.add_person(&person(1, "una"), at("08:00:00")).await.unwrap();
     store.add_club(id(10), "Tern Cove").await.unwrap();
     store.add_team(id(20), id(10), "u8-u9", "Tern Cove Blue", &[id(1)]).await.unwrap();

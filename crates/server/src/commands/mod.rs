@@ -1,5 +1,8 @@
 //! The command line.
 
+mod layout;
+mod library;
+
 use std::io::{Read, Write};
 use std::net::TcpListener;
 use std::os::unix::fs::DirBuilderExt;
@@ -41,8 +44,55 @@ pub enum Command {
     /// Add people, or set their passwords.
     #[command(subcommand)]
     User(User),
+    /// Read a layout text: measure it, draw it, fit it to a floor.
+    #[command(subcommand)]
+    Layout(layout::Command),
+    /// Read drills, skills, tests and bands from JSON files or folders of them: all, or nothing if anything is wrong.
+    Import {
+        /// Files and folders.
+        #[arg(required = true)]
+        paths: Vec<PathBuf>,
+        /// Folder of the database.
+        #[arg(long, default_value = "jogo-data")]
+        data: PathBuf,
+    },
+    /// Write drills, skills, tests and bands as JSON files.
+    Export {
+        /// Folder to write into; made if it is not there.
+        folder: PathBuf,
+        /// Folder of the database.
+        #[arg(long, default_value = "jogo-data")]
+        data: PathBuf,
+    },
+    /// Print the JSON Schema of a drill file.
+    Schema,
     /// Print the description of the HTTP interface (OpenAPI).
     Openapi,
+}
+
+/// Why a command ended without doing its work.
+#[derive(Debug)]
+pub struct Stopped {
+    /// What went wrong, where, and how to mend it.
+    pub says: String,
+    /// What the program ends with: 2 if what was given is wrong, else 1.
+    pub code: u8,
+}
+
+impl Stopped {
+    fn failed(says: impl Into<String>) -> Stopped {
+        Stopped { says: says.into(), code: 1 }
+    }
+
+    fn input(says: impl Into<String>) -> Stopped {
+        Stopped { says: says.into(), code: 2 }
+    }
+}
+
+impl From<String> for Stopped {
+    fn from(says: String) -> Stopped {
+        Stopped::failed(says)
+    }
 }
 
 /// Where to listen.
@@ -87,11 +137,17 @@ pub enum User {
 }
 
 /// Does what the command line says.
-pub async fn run(command: Command) -> Result<(), String> {
+pub async fn run(command: Command) -> Result<(), Stopped> {
     match command {
+        Command::Layout(command) => print(&layout::run(&command)?),
+        Command::Import { paths, data } => {
+            print(&library::import(&open(&data).await?, &paths, Clock::Running.now()).await?)
+        }
+        Command::Export { folder, data } => print(&library::export(&open(&data).await?, &folder).await?),
+        Command::Schema => print(&library::drill_schema()?),
         Command::Serve { data, listen } => {
             let store = open(&data).await?;
-            serve(State::new(store, clock(&listen)?, passwords::key(&data)?, false), &listen).await
+            Ok(serve(State::new(store, clock(&listen)?, passwords::key(&data)?, false), &listen).await?)
         }
         Command::Demo { data, listen } => {
             let own = std::env::temp_dir().join(format!("jogo-demo-{}", std::process::id()));
@@ -105,13 +161,18 @@ pub async fn run(command: Command) -> Result<(), String> {
             if temporary {
                 std::fs::remove_dir_all(&own).map_err(|e| format!("{} stays behind: {e}", own.display()))?;
             }
-            served
+            Ok(served?)
         }
-        Command::User(user) => change_user(user).await,
-        Command::Openapi => {
-            println!("{}", api::openapi_json().map_err(|e| e.to_string())?);
-            Ok(())
-        }
+        Command::User(user) => Ok(change_user(user).await?),
+        Command::Openapi => print(&(api::openapi_json().map_err(|e| e.to_string())? + "\n")),
+    }
+}
+
+fn print(text: &str) -> Result<(), Stopped> {
+    match std::io::stdout().write_all(text.as_bytes()) {
+        // Whoever reads may have read enough.
+        Err(e) if e.kind() != std::io::ErrorKind::BrokenPipe => Err(Stopped::failed(e.to_string())),
+        _ => Ok(()),
     }
 }
 

@@ -1,0 +1,215 @@
+//! Layout texts on the command line: measured, drawn, fitted.
+
+use std::fmt::Write;
+use std::io::Read;
+use std::path::{Path, PathBuf};
+use std::str::FromStr;
+
+use clap::{Args, Subcommand};
+use jogo_core::fit::{Fit, Ground, Station, fit};
+use jogo_core::layout::Layout;
+use jogo_core::units::{Metres, Pace};
+use serde::Serialize;
+use serde_json::Value;
+
+use super::Stopped;
+
+/// What can be done with a layout text.
+#[derive(Debug, Subcommand)]
+pub enum Command {
+    /// Print markers, kit, roles, footprint and paths as JSON.
+    Measure {
+        #[command(flatten)]
+        text: Text,
+    },
+    /// Print the drawing as SVG.
+    Draw {
+        #[command(flatten)]
+        text: Text,
+    },
+    /// Print how it stands on a floor, for a squad, as JSON.
+    Fit {
+        #[command(flatten)]
+        text: Text,
+        /// Free floor in metres, as 18x12.
+        #[arg(long)]
+        area: Area,
+        /// Players.
+        #[arg(long, value_parser = clap::value_parser!(u32).range(1..=1000))]
+        squad: u32,
+        /// Players at a station, as MIN,USUAL,MAX,WORKING.
+        #[arg(long)]
+        station: Players,
+        /// Metres between stations.
+        #[arg(long, default_value_t = 2.0, value_parser = metres)]
+        margin: f64,
+        /// Metres around each station.
+        #[arg(long, default_value_t = 1.0, value_parser = metres)]
+        run_off: f64,
+    },
+}
+
+/// Where the text is, and who lays it.
+#[derive(Debug, Args)]
+pub struct Text {
+    /// File with the layout text; `-` reads the standard input.
+    file: PathBuf,
+    /// Metres of one pace.
+    #[arg(long, default_value_t = 0.75, value_parser = pace)]
+    pace: f64,
+}
+
+/// A free floor.
+#[derive(Clone, Copy, Debug)]
+pub struct Area {
+    width: f64,
+    depth: f64,
+}
+
+/// How many players a station takes.
+#[derive(Clone, Copy, Debug)]
+pub struct Players(Station);
+
+impl FromStr for Area {
+    type Err = String;
+
+    fn from_str(text: &str) -> Result<Area, String> {
+        let sides = text.split_once(['x', '×']).and_then(|(w, d)| Some((w.parse().ok()?, d.parse().ok()?)));
+        match sides {
+            Some((width, depth)) if (0.1..=1000.0).contains(&width) && (0.1..=1000.0).contains(&depth) => {
+                Ok(Area { width, depth })
+            }
+            _ => Err("write width and depth in metres, 0.1 to 1000, as 18x12".into()),
+        }
+    }
+}
+
+impl FromStr for Players {
+    type Err = String;
+
+    fn from_str(text: &str) -> Result<Players, String> {
+        let numbers: Result<Vec<u32>, _> = text.split(',').map(|n| n.trim().parse()).collect();
+        match numbers.as_deref() {
+            Ok(&[min, usual, max, working])
+                if 1 <= min
+                    && min <= usual
+                    && usual <= max
+                    && max <= 1000
+                    && (1..=max).contains(&working) =>
+            {
+                Ok(Players(Station { min, usual, max, working }))
+            }
+            _ => Err(
+                "write MIN,USUAL,MAX,WORKING with 1 ≤ MIN ≤ USUAL ≤ MAX and 1 ≤ WORKING ≤ MAX, as 2,3,4,2"
+                    .into(),
+            ),
+        }
+    }
+}
+
+fn metres(text: &str) -> Result<f64, String> {
+    let metres = text.parse().ok().filter(|metres| (0.0..=100.0).contains(metres));
+    metres.ok_or_else(|| "metres, 0 to 100".into())
+}
+
+fn pace(text: &str) -> Result<f64, String> {
+    let pace = text.parse().ok().filter(|pace| Pace::measured(Metres(*pace)).is_some());
+    pace.ok_or_else(|| "a pace in metres, 0.3 to 1.5".into())
+}
+
+/// Does it, and returns what is to be printed.
+pub fn run(command: &Command) -> Result<String, Stopped> {
+    match command {
+        Command::Measure { text } => json(&text.read()?.measures()),
+        Command::Draw { text } => Ok(text.read()?.draw() + "\n"),
+        Command::Fit { text, area, squad, station, margin, run_off } => {
+            let ground = Ground {
+                width: Metres(area.width),
+                depth: Metres(area.depth),
+                margin: Metres(*margin),
+                run_off: Metres(*run_off),
+                squad: *squad,
+                markers: u32::MAX,
+                adults: 1,
+            };
+            json(&Answer::from(fit(&text.read()?, &station.0, &ground, None)))
+        }
+    }
+}
+
+/// How it stands, in the form that docs/formats.md describes.
+#[derive(Serialize)]
+struct Answer {
+    stations_possible: u32,
+    stations_needed: u32,
+    station_sizes: Vec<u32>,
+    working_share: f64,
+    markers_needed: u32,
+    fits: bool,
+    misfit: Option<String>,
+    nearest: Option<jogo_core::fit::Nearest>,
+}
+
+impl From<Fit> for Answer {
+    fn from(fit: Fit) -> Answer {
+        Answer {
+            stations_possible: fit.stations_possible,
+            stations_needed: fit.stations_needed,
+            station_sizes: fit.station_sizes,
+            working_share: fit.working_share.0,
+            markers_needed: fit.markers_needed,
+            fits: fit.fits,
+            misfit: fit.misfit.map(|misfit| misfit.to_string()),
+            nearest: fit.nearest,
+        }
+    }
+}
+
+impl Text {
+    fn read(&self) -> Result<Layout, Stopped> {
+        let text = text_of(&self.file)?;
+        Layout::read(&text, Pace(Metres(self.pace))).map_err(|faults| {
+            let mut says = String::new();
+            for fault in faults {
+                let _ = writeln!(says, "{}: {fault}", self.file.display());
+            }
+            Stopped::input(says.trim_end())
+        })
+    }
+}
+
+/// The longest file that is read: a little more than the longest layout text, whose own bound then says what is wrong.
+const LONGEST_FILE: u64 = 2 * jogo_core::layout::LONGEST_TEXT as u64;
+
+fn text_of(file: &Path) -> Result<String, Stopped> {
+    let wrong = |e: std::io::Error| Stopped::input(format!("{} cannot be read: {e}", file.display()));
+    let mut text = Vec::new();
+    if file == Path::new("-") {
+        std::io::stdin().take(LONGEST_FILE).read_to_end(&mut text).map_err(wrong)?;
+    } else {
+        std::fs::File::open(file).and_then(|f| f.take(LONGEST_FILE).read_to_end(&mut text)).map_err(wrong)?;
+    }
+    String::from_utf8(text)
+        .map_err(|_| Stopped::input(format!("{} is not written in UTF-8: save it as such", file.display())))
+}
+
+fn json(value: &impl Serialize) -> Result<String, Stopped> {
+    let mut value = serde_json::to_value(value).map_err(|e| Stopped::failed(e.to_string()))?;
+    round(&mut value);
+    Ok(serde_json::to_string_pretty(&value).map_err(|e| Stopped::failed(e.to_string()))? + "\n")
+}
+
+/// A thousandth of a millimetre is noise of the arithmetic.
+fn round(value: &mut Value) {
+    match value {
+        Value::Number(number) if number.is_f64() => {
+            let rounded = number.as_f64().map(|n| (n * 1e6).round() / 1e6);
+            if let Some(rounded) = rounded.and_then(serde_json::Number::from_f64) {
+                *number = rounded;
+            }
+        }
+        Value::Array(all) => all.iter_mut().for_each(round),
+        Value::Object(all) => all.values_mut().for_each(round),
+        _ => {}
+    }
+}

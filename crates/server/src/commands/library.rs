@@ -1,0 +1,246 @@
+//! The library as files: bands, skills, tests and drills in and out as JSON, and the schema of a drill.
+
+use std::path::{Path, PathBuf};
+
+use jiff::Timestamp;
+use jogo_core::band::Band;
+use jogo_core::drill::{Drill, Shelf};
+use jogo_core::input::{InputError, name_in_files};
+use jogo_core::skill::{Skill, Strand};
+use jogo_core::tests::Test;
+use jogo_store::Store;
+use jogo_store::library::Library;
+use serde::Serialize;
+use serde::de::DeserializeOwned;
+use serde_json::Value;
+use utoipa::openapi::RefOr;
+use utoipa::openapi::schema::Schema;
+use utoipa::{PartialSchema, ToSchema};
+
+use super::Stopped;
+
+/// The largest file that is read.
+const LARGEST_FILE: u64 = 4_000_000;
+/// So many faults are said at once.
+const MOST_FAULTS: usize = 100;
+
+/// What files hold, each piece with the file and place where it stands.
+#[derive(Default)]
+struct Pieces {
+    bands: Vec<(String, Band)>,
+    skills: Vec<(String, Skill)>,
+    tests: Vec<(String, Test)>,
+    drills: Vec<(String, Drill)>,
+    faults: Vec<String>,
+}
+
+/// Reads files and folders of JSON and puts what they hold into the library: all of it, or nothing.
+pub async fn import(store: &Store, paths: &[PathBuf], at: Timestamp) -> Result<String, Stopped> {
+    let mut pieces = Pieces::default();
+    for path in paths {
+        pieces.read(path);
+    }
+    pieces.check(store).await.map_err(Stopped::failed)?;
+    if !pieces.faults.is_empty() {
+        let more = pieces.faults.len().saturating_sub(MOST_FAULTS);
+        pieces.faults.truncate(MOST_FAULTS);
+        let tail = if more > 0 { format!("\n… and {more} more") } else { String::new() };
+        let says = format!("nothing was imported:\n{}{tail}", pieces.faults.join("\n"));
+        return Err(Stopped::input(says));
+    }
+    let Pieces { bands, skills, tests, drills, .. } = pieces;
+    let says = format!(
+        "{} bands, {} skills, {} tests, {} drills",
+        bands.len(),
+        skills.len(),
+        tests.len(),
+        drills.len()
+    );
+    let library = Library {
+        bands: second(bands),
+        skills: second(skills),
+        tests: second(tests),
+        drills: second(drills),
+        standards: Vec::new(),
+    };
+    store.put_library(&library, at).await.map_err(|e| Stopped::failed(e.to_string()))?;
+    Ok(format!("imported {says}\n"))
+}
+
+fn second<T>(pieces: Vec<(String, T)>) -> Vec<T> {
+    pieces.into_iter().map(|(_, piece)| piece).collect()
+}
+
+impl Pieces {
+    fn read(&mut self, path: &Path) {
+        if path.is_dir() {
+            let mut inside: Vec<PathBuf> =
+                std::fs::read_dir(path).into_iter().flatten().flatten().map(|entry| entry.path()).collect();
+            inside.sort();
+            let wanted = |p: &&PathBuf| p.is_dir() || p.extension().is_some_and(|e| e == "json");
+            inside.iter().filter(wanted).for_each(|path| self.read(path));
+            return;
+        }
+        match text_of(path)
+            .and_then(|text| serde_json::from_str(&text).map_err(|e| format!("is no JSON: {e}")))
+        {
+            Ok(Value::Array(all)) => {
+                for (i, piece) in all.into_iter().enumerate() {
+                    self.take(&format!("{}: /{i}", path.display()), piece);
+                }
+            }
+            Ok(piece) => self.take(&format!("{}: ", path.display()), piece),
+            Err(says) => self.faults.push(format!("{}: {says}", path.display())),
+        }
+    }
+
+    /// What a piece is shows in what it says.
+    fn take(&mut self, at: &str, piece: Value) {
+        let says = |key: &str| piece.get(key).is_some();
+        if says("layout") {
+            self.drills.extend(typed(at, piece, &mut self.faults));
+        } else if says("needs") {
+            self.skills.extend(typed(at, piece, &mut self.faults));
+        } else if says("protocol") {
+            self.tests.extend(typed(at, piece, &mut self.faults));
+        } else if says("longest_bout_s") {
+            self.bands.extend(typed(at, piece, &mut self.faults));
+        } else {
+            let says =
+                "is no drill (`layout`), skill (`needs`), test (`protocol`) or band (`longest_bout_s`)";
+            self.faults.push(format!("{at}{says}: see docs/formats.md"));
+        }
+    }
+
+    /// What the pieces say of each other and of what stands in the library.
+    async fn check(&mut self, store: &Store) -> Result<(), String> {
+        let stored = |e: jogo_store::StoreError| e.to_string();
+        let known = store.bands().await.map_err(stored)?.into_iter().map(|kept| kept.band);
+        let bands: Vec<Band> = self.bands.iter().map(|(_, band)| band.clone()).chain(known).collect();
+        let known = store.skills().await.map_err(stored)?;
+        let skills: Vec<Skill> = self.skills.iter().map(|(_, skill)| skill.clone()).chain(known).collect();
+        let known = store.tests().await.map_err(stored)?;
+        let tests: Vec<String> =
+            self.tests.iter().map(|(_, test)| test).chain(&known).map(|test| test.id.clone()).collect();
+        let shelf = Shelf { bands: &bands, skills: &skills, tests: &tests };
+        let band_faults = self.bands.iter().map(|(at, band)| (at, band.faults()));
+        let skill_faults = self.skills.iter().map(|(at, skill)| (at, skill_faults(skill, &bands, &skills)));
+        let drill_faults = self.drills.iter().map(|(at, drill)| (at, drill.check(&shelf)));
+        let found: Vec<String> = band_faults
+            .chain(skill_faults)
+            .chain(drill_faults)
+            .flat_map(|(at, faults)| {
+                faults.into_iter().map(move |f| format!("{at}{}: {}", f.pointer, f.detail))
+            })
+            .collect();
+        self.faults.extend(found);
+        let names = |kind: &str, all: Vec<(&String, &String)>| twice(kind, all);
+        self.faults.extend(names("drill", self.drills.iter().map(|(at, d)| (at, &d.id)).collect()));
+        self.faults.extend(names("skill", self.skills.iter().map(|(at, s)| (at, &s.id)).collect()));
+        self.faults.extend(names("band", self.bands.iter().map(|(at, b)| (at, &b.id)).collect()));
+        Ok(())
+    }
+}
+
+/// Names that stand in two places.
+fn twice(kind: &str, all: Vec<(&String, &String)>) -> Vec<String> {
+    let mut seen = std::collections::BTreeMap::new();
+    let doubled = all.into_iter().filter_map(|(at, id)| {
+        let first = seen.insert(id, at)?;
+        Some(format!("{at}/id: a {kind} `{id}` already stands in {first}: keep one"))
+    });
+    doubled.collect()
+}
+
+fn skill_faults(skill: &Skill, bands: &[Band], skills: &[Skill]) -> Vec<InputError> {
+    let mut faults = Vec::new();
+    if let Err(says) = name_in_files(&skill.id) {
+        faults.push(InputError::at("/id", says));
+    }
+    if let Err(says) = jogo_core::input::short_text(&skill.name, 60) {
+        faults.push(InputError::at("/name", format!("the name {says}")));
+    }
+    if !bands.iter().any(|band| band.id == skill.band) {
+        faults.push(InputError::at("/band", format!("there is no band `{}`", skill.band)));
+    }
+    for (i, need) in skill.needs.iter().enumerate() {
+        if need.skill == skill.id {
+            faults.push(InputError::at(format!("/needs/{i}/skill"), "a skill cannot need itself"));
+        } else if !skills.iter().any(|known| known.id == need.skill) {
+            let says = format!("there is no skill `{}`", need.skill);
+            faults.push(InputError::at(format!("/needs/{i}/skill"), says));
+        }
+    }
+    faults
+}
+
+fn typed<T: DeserializeOwned>(at: &str, piece: Value, faults: &mut Vec<String>) -> Option<(String, T)> {
+    match serde_path_to_error::deserialize(piece) {
+        Ok(piece) => Some((at.to_owned(), piece)),
+        Err(error) => {
+            let place = error.path().to_string();
+            let pointer = if place == "." { String::new() } else { format!("/{}", pointer(&place)) };
+            faults.push(format!("{at}{pointer}: {}", error.into_inner()));
+            None
+        }
+    }
+}
+
+/// `doses.u8-u9.sets` and `rungs[2].levers` as JSON pointers.
+fn pointer(place: &str) -> String {
+    place.replace(['.', '['], "/").replace(']', "").replace("//", "/")
+}
+
+fn text_of(path: &Path) -> Result<String, String> {
+    let size = std::fs::metadata(path).map_err(|e| format!("cannot be read: {e}"))?.len();
+    if size > LARGEST_FILE {
+        return Err(format!("has {size} bytes, and at most {LARGEST_FILE} are read: split it"));
+    }
+    std::fs::read_to_string(path).map_err(|e| format!("cannot be read: {e}"))
+}
+
+/// Writes the library into a folder: `bands.json`, `tests.json`, a file of skills for each strand, a file for each drill.
+pub async fn export(store: &Store, folder: &Path) -> Result<String, Stopped> {
+    let stored = |e: jogo_store::StoreError| Stopped::failed(e.to_string());
+    let bands: Vec<Band> = store.bands().await.map_err(stored)?.into_iter().map(|kept| kept.band).collect();
+    let (skills, tests) = (store.skills().await.map_err(stored)?, store.tests().await.map_err(stored)?);
+    let drills = store.drills().await.map_err(stored)?;
+    write(&folder.join("bands.json"), &bands)?;
+    write(&folder.join("tests.json"), &tests)?;
+    for strand in Strand::ALL {
+        let of_strand: Vec<&Skill> = skills.iter().filter(|skill| skill.strand == strand).collect();
+        let name = strand.to_string().replace(' ', "_");
+        write(&folder.join(format!("skills/{name}.json")), &of_strand)?;
+    }
+    for drill in &drills {
+        write(&folder.join(format!("drills/{}.json", drill.id)), drill)?;
+    }
+    Ok(format!("exported {} skills and {} drills into {}\n", skills.len(), drills.len(), folder.display()))
+}
+
+fn write(file: &Path, value: &impl Serialize) -> Result<(), Stopped> {
+    let wrong = |e: std::io::Error| Stopped::failed(format!("{} cannot be written: {e}", file.display()));
+    let json = serde_json::to_string_pretty(value).map_err(|e| Stopped::failed(e.to_string()))?;
+    if let Some(folder) = file.parent() {
+        std::fs::create_dir_all(folder).map_err(wrong)?;
+    }
+    std::fs::write(file, json + "\n").map_err(wrong)
+}
+
+/// The JSON Schema of a drill file.
+pub fn drill_schema() -> Result<String, Stopped> {
+    let wrong = |e: serde_json::Error| Stopped::failed(e.to_string());
+    let mut parts: Vec<(String, RefOr<Schema>)> = Vec::new();
+    Drill::schemas(&mut parts);
+    let mut schema = serde_json::to_value(Drill::schema()).map_err(wrong)?;
+    let mut definitions = serde_json::Map::new();
+    for (name, part) in parts {
+        definitions.insert(name, serde_json::to_value(part).map_err(wrong)?);
+    }
+    schema["$schema"] = "https://json-schema.org/draft/2020-12/schema".into();
+    schema["$id"] = "urn:jogo:drill:1".into();
+    schema["title"] = "A drill, as Jogo reads and writes it".into();
+    schema["$defs"] = Value::Object(definitions);
+    let text = serde_json::to_string_pretty(&schema).map_err(wrong)?;
+    Ok(text.replace("#/components/schemas/", "#/$defs/") + "\n")
+}
