@@ -17,6 +17,9 @@ import { themeOf, type Look, type Mode } from './ui/theme'
 
 // A coach's phone need not fetch what only the director's desk shows.
 const PlanPage = lazy(() => import('./features/plan/PlanPage').then((m) => ({ default: m.PlanPage })))
+const DrillsPage = lazy(() => import('./features/drills/DrillsPage').then((m) => ({ default: m.DrillsPage })))
+const DrillDesk = lazy(() => import('./features/drills/DrillDesk').then((m) => ({ default: m.DrillDesk })))
+const BandsPage = lazy(() => import('./features/bands/BandsPage').then((m) => ({ default: m.BandsPage })))
 const EveningsPage = lazy(() => import('./features/evenings/EveningsPage').then((m) => ({ default: m.EveningsPage })))
 const LevelsPage = lazy(() => import('./features/levels/LevelsPage').then((m) => ({ default: m.LevelsPage })))
 
@@ -45,6 +48,9 @@ function Pages({ look }: { look: Look }) {
     return (
       <Routes>
         <Route element={<DirectorFrame session={session.data} look={look} />}>
+          <Route path="/drills" element={<DrillsPage editable />} />
+          <Route path="/drills/bands" element={<BandsPage />} />
+          <Route path="/drills/:id" element={<DrillDesk editable />} />
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/plan/:id" element={<PlanPage />} />
           <Route path="/evenings" element={<EveningsPage />} />
@@ -63,6 +69,8 @@ function Pages({ look }: { look: Look }) {
         <Route path="/test/:test" element={<TestEvening />} />
         <Route path="/squad" element={<SquadPage />} />
         <Route path="/weeks" element={<WeeksPage />} />
+        <Route path="/drills" element={<DrillsPage editable={false} />} />
+        <Route path="/drills/:id" element={<DrillDesk editable={false} />} />
         <Route path="*" element={<Navigate to="/tonight" replace />} />
       </Route>
     </Routes>

@@ -1,6 +1,7 @@
 import '@fontsource-variable/sofia-sans/index.css'
 import '@fontsource/sofia-sans-extra-condensed/400.css'
 import '@fontsource/sofia-sans-extra-condensed/600.css'
+import '@fontsource/azeret-mono/400.css'
 import createCache from '@emotion/cache'
 import { CacheProvider } from '@emotion/react'
 import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query'

@@ -93,10 +93,9 @@ pub struct Band {
     #[serde(rename = "explaining_s")]
     pub explaining: Seconds,
     /// How fast they go.
-    #[serde(rename = "speeds_m_per_s", default)]
+    #[serde(rename = "speeds_m_per_s")]
     pub speeds: Speeds,
     /// Where a number comes from, by its name here; one without a source is an assumption.
-    #[serde(default)]
     pub sources: BTreeMap<String, String>,
 }
 

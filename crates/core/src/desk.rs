@@ -49,6 +49,9 @@ pub struct Desk {
     pub blocked: Option<String>,
     /// Every fault of the layout text.
     pub faults: Vec<Fault>,
+    /// The drawing of one station as far as the text reads, as SVG; whatever a line puts down carries its number as
+    /// `data-line`.
+    pub drawing: String,
     /// What stands on the floor; nothing while the text has faults.
     pub floor: Option<Floor>,
 }
@@ -57,8 +60,6 @@ pub struct Desk {
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Floor {
-    /// The drawing of one station, as SVG; whatever a line of the text puts down carries its number as `data-line`.
-    pub drawing: String,
     /// Markers, kit, roles, footprint, paths.
     pub measures: Measures,
     /// How it stands on the ground.
@@ -84,10 +85,7 @@ pub struct Floor {
 /// ```
 pub fn look(drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Desk {
     let table = &setting.academy.lever_points;
-    let (floor, faults) = match drill.layout_at(levers, setting.pace) {
-        Ok(layout) => (Some(floor(drill, levers, setting, &layout)), Vec::new()),
-        Err(faults) => (None, faults),
-    };
+    let (layout, faults) = drill.layout_partly(levers, setting.pace);
     Desk {
         stage: drill.stage_at(levers),
         difficulty: drill.difficulty_at(levers, table),
@@ -96,8 +94,9 @@ pub fn look(drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Desk {
         one_up: drill.one_up(levers, table),
         cautions: drill.cautions.iter().map(|caution| caution.text().to_owned()).collect(),
         blocked: drill.blocked(setting.band, setting.academy),
+        drawing: layout.draw(),
+        floor: faults.is_empty().then(|| floor(drill, levers, setting, &layout)),
         faults,
-        floor,
     }
 }
 
@@ -111,7 +110,6 @@ fn floor(drill: &Drill, levers: &Levers, setting: &Setting<'_>, layout: &crate::
         Touching { per_second: drill.cadence(drill.stage_at(levers), &band.id), side: levers.side };
     let explaining = band.explaining;
     Floor {
-        drawing: layout.draw(),
         measures: layout.measures(),
         laying_out: laying_out(fit.markers_needed, ground.adults),
         timing: schedule.map(|s| Timing::of(&s, explaining, turns, touching, fit.working_share)),

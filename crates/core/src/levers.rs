@@ -32,7 +32,7 @@ pub const WIDE: f64 = 1.25;
 pub const MOST_POINTS: f64 = 5.0;
 
 macro_rules! levers {
-    ($($(#[$about:meta])* $field:ident $word:literal: $Name:ident { $($(#[$said:meta])* $Setting:ident = $points:literal,)+ })+) => {
+    ($($(#[$about:meta])* $field:ident $word:literal $Lever:ident: $Name:ident { $($(#[$said:meta])* $Setting:ident = $points:literal,)+ })+) => {
         $(
             $(#[$about])*
             #[derive(Clone, Copy, Debug, Default, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize)]
@@ -49,16 +49,17 @@ macro_rules! levers {
         /// One of the things that make a drill easier or harder.
         #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize)]
         #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+        #[serde(rename_all = "snake_case")]
         #[allow(missing_docs)]
-        pub enum Lever { $(#[serde(rename = $word)] $Name,)+ }
+        pub enum Lever { $($Lever,)+ }
 
         impl Lever {
             /// All levers, in the order in which they are shown.
-            pub const ALL: &[Lever] = &[$(Lever::$Name),+];
+            pub const ALL: &[Lever] = &[$(Lever::$Lever),+];
 
             /// Its word in files.
             pub fn word(self) -> &'static str {
-                match self { $(Lever::$Name => $word),+ }
+                match self { $(Lever::$Lever => $word),+ }
             }
         }
 
@@ -66,7 +67,7 @@ macro_rules! levers {
         #[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Serialize, Deserialize)]
         #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
         #[serde(deny_unknown_fields, default)]
-        pub struct Levers { $($(#[$about])* pub $field: $Name,)+ }
+        pub struct Levers { $($(#[$about])* #[serde(skip_serializing_if = "is_easiest")] pub $field: $Name,)+ }
 
         impl Levers {
             /// What the settings add to the drill's base difficulty.
@@ -76,12 +77,12 @@ macro_rules! levers {
 
             /// The place of a lever's setting among all of its settings.
             pub fn at(&self, lever: Lever) -> usize {
-                match lever { $(Lever::$Name => self.$field as usize),+ }
+                match lever { $(Lever::$Lever => self.$field as usize),+ }
             }
 
             /// The same with one lever at another setting; a place that it does not have changes nothing.
             pub fn with(mut self, lever: Lever, at: usize) -> Levers {
-                match lever { $(Lever::$Name => if let Some(setting) = $Name::ALL.get(at) { self.$field = *setting }),+ }
+                match lever { $(Lever::$Lever => if let Some(setting) = $Name::ALL.get(at) { self.$field = *setting }),+ }
                 self
             }
         }
@@ -95,7 +96,7 @@ macro_rules! levers {
         impl Offered {
             /// The places of a lever's settings that the drill offers, the easier ones first.
             pub fn of(&self, lever: Lever) -> Vec<usize> {
-                let mut places: Vec<usize> = match lever { $(Lever::$Name => self.$field.iter().map(|s| *s as usize).collect()),+ };
+                let mut places: Vec<usize> = match lever { $(Lever::$Lever => self.$field.iter().map(|s| *s as usize).collect()),+ };
                 places.sort_unstable();
                 places.dedup();
                 places
@@ -118,7 +119,7 @@ macro_rules! levers {
         impl LeverPoints {
             /// The points of a setting, by its place.
             pub fn of(&self, lever: Lever, at: usize) -> f64 {
-                match lever { $(Lever::$Name => $Name::ALL.get(at).and_then(|s| self.$field.get(s)).copied().unwrap_or(0.0)),+ }
+                match lever { $(Lever::$Lever => $Name::ALL.get(at).and_then(|s| self.$field.get(s)).copied().unwrap_or(0.0)),+ }
             }
 
             /// Every setting that is missing or out of its range, with its place in the JSON form.
@@ -142,7 +143,7 @@ macro_rules! levers {
 
 levers! {
     /// How fast the feet go.
-    tempo "tempo": Tempo {
+    tempo "tempo" Tempo: Tempo {
         /// Each at their own pace.
         #[default] OwnPace = 0.0,
         /// In an even rhythm.
@@ -151,7 +152,7 @@ levers! {
         Fast = 1.5,
     }
     /// Where the body goes.
-    motion "motion": Motion {
+    motion "motion" Motion: Motion {
         /// On the spot.
         #[default] OnTheSpot = 0.0,
         /// Forward.
@@ -160,7 +161,7 @@ levers! {
         BothDirections = 1.0,
     }
     /// Where the eyes are.
-    eyes "eyes": Eyes {
+    eyes "eyes" Eyes: Eyes {
         /// Wherever they like.
         #[default] Free = 0.0,
         /// Up, once the rhythm has come.
@@ -169,7 +170,7 @@ levers! {
         Call = 1.5,
     }
     /// Which foot works.
-    side "side": Sides {
+    side "side" Side: Sides {
         /// The strong foot.
         #[default] Strong = 0.0,
         /// Left and right in turn.
@@ -178,7 +179,7 @@ levers! {
         Other = 1.5,
     }
     /// How many touches are allowed.
-    touches "touches": Touches {
+    touches "touches" Touches: Touches {
         /// As many as you like.
         #[default] Free = 0.0,
         /// Two.
@@ -187,7 +188,7 @@ levers! {
         One = 1.5,
     }
     /// How much room there is.
-    space "space": Space {
+    space "space" Space: Space {
         /// More than the layout says.
         #[default] Wide = 0.0,
         /// As the layout says.
@@ -196,7 +197,7 @@ levers! {
         Tight = 1.5,
     }
     /// Which ball.
-    ball "ball": BallSize {
+    ball "ball" Ball: BallSize {
         /// The size of the age.
         #[default] AgeSize = 0.0,
         /// One size smaller.
@@ -205,7 +206,7 @@ levers! {
         TennisBall = 2.0,
     }
     /// How the ball comes.
-    service "service": Service {
+    service "service" Service: Service {
         /// Tossed by oneself.
         #[default] OwnToss = 0.0,
         /// Rolled.
@@ -218,7 +219,7 @@ levers! {
         High = 2.0,
     }
     /// How much is joined.
-    chain "chain": Chain {
+    chain "chain" Chain: Chain {
         /// One thing.
         #[default] Single = 0.0,
         /// Two things joined.
@@ -227,7 +228,7 @@ levers! {
         ThreeOrMore = 2.0,
     }
     /// Who is in the way.
-    pressure "pressure": Pressure {
+    pressure "pressure" Pressure: Pressure {
         /// Nobody.
         #[default] None = 0.0,
         /// Someone who moves along and does not tackle.
@@ -238,7 +239,7 @@ levers! {
         Live = 3.0,
     }
     /// What there is to win.
-    contest "contest": Contest {
+    contest "contest" Contest: Contest {
         /// Nothing.
         #[default] None = 0.0,
         /// One's own last score.
@@ -246,6 +247,11 @@ levers! {
         /// A partner, or the clock.
         Partner = 1.0,
     }
+}
+
+/// What is not said stands at its easiest, so the easiest need not be said.
+fn is_easiest<T: Default + PartialEq>(setting: &T) -> bool {
+    *setting == T::default()
 }
 
 /// A setting as its JSON form spells it: `OwnPace` is `own_pace`.

@@ -638,11 +638,11 @@ export interface components {
             /** @description Technical minutes of a usual session. */
             session_min: components["schemas"]["Minutes"];
             /** @description Where a number comes from, by its name here; one without a source is an assumption. */
-            sources?: {
+            sources: {
                 [key: string]: string;
             };
             /** @description How fast they go. */
-            speeds_m_per_s?: components["schemas"]["Speeds"];
+            speeds_m_per_s: components["schemas"]["Speeds"];
             /**
              * Format: int32
              * @description Youngest age on the academy's cut-off date, in years.
@@ -830,6 +830,11 @@ export interface components {
             cautions: string[];
             /** @description The difficulty with the levers set so. */
             difficulty: components["schemas"]["Difficulty"];
+            /**
+             * @description The drawing of one station as far as the text reads, as SVG; whatever a line puts down carries its number as
+             *     `data-line`.
+             */
+            drawing: string;
             /** @description Every fault of the layout text. */
             faults: components["schemas"]["Fault"][];
             floor?: components["schemas"]["Floor"] | null;
@@ -985,14 +990,13 @@ export interface components {
             blocked?: string | null;
             /** @description What could hurt, in words. */
             cautions: string[];
-            /** @description From the easiest rung to the hardest. */
-            difficulty: [
-                number,
-                number
-            ];
             /** @description A small drawing, as SVG, in which a metre is as large as in every other one; nothing if the text has faults. */
             drawing?: string | null;
+            /** @description Of the easiest rung. */
+            easiest: components["schemas"]["Difficulty"];
             footprint?: components["schemas"]["Footprint"] | null;
+            /** @description Of the hardest rung. */
+            hardest: components["schemas"]["Difficulty"];
             home?: components["schemas"]["HomeSpace"] | null;
             id: string;
             /**
@@ -1149,8 +1153,6 @@ export interface components {
              * @description Minutes of the block, to the half.
              */
             block_min?: number | null;
-            /** @description The drawing of one station, as SVG; whatever a line of the text puts down carries its number as `data-line`. */
-            drawing: string;
             /** @description How it stands on the ground. */
             fit: components["schemas"]["Fit"];
             /** @description Laying it out between two blocks. */
@@ -1292,7 +1294,7 @@ export interface components {
          * @description One of the things that make a drill easier or harder.
          * @enum {string}
          */
-        Lever: "Tempo" | "Motion" | "Eyes" | "Sides" | "Touches" | "Space" | "BallSize" | "Service" | "Chain" | "Pressure" | "Contest";
+        Lever: "tempo" | "motion" | "eyes" | "side" | "touches" | "space" | "ball" | "service" | "chain" | "pressure" | "contest";
         /** @description What each setting adds to the difficulty. */
         LeverPoints: {
             /**
@@ -1695,14 +1697,13 @@ export interface components {
                 blocked?: string | null;
                 /** @description What could hurt, in words. */
                 cautions: string[];
-                /** @description From the easiest rung to the hardest. */
-                difficulty: [
-                    number,
-                    number
-                ];
                 /** @description A small drawing, as SVG, in which a metre is as large as in every other one; nothing if the text has faults. */
                 drawing?: string | null;
+                /** @description Of the easiest rung. */
+                easiest: components["schemas"]["Difficulty"];
                 footprint?: components["schemas"]["Footprint"] | null;
+                /** @description Of the hardest rung. */
+                hardest: components["schemas"]["Difficulty"];
                 home?: components["schemas"]["HomeSpace"] | null;
                 id: string;
                 /**

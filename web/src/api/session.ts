@@ -45,3 +45,15 @@ export function useSignOut() {
     },
   })
 }
+
+/** Keeps the measured pace of whoever is signed in; everything that was laid in the old one is asked for again. */
+export function useSetPace() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (pace_m: number | null) => data(api.PUT('/session/pace', { body: { pace_m } })),
+    onSuccess: (session) => {
+      queries.setQueryData(['session'], session)
+      for (const laid of ['evening', 'draft-evening', 'desk', 'drills']) void queries.invalidateQueries({ queryKey: [laid] })
+    },
+  })
+}

@@ -1,19 +1,22 @@
-// Behind the name: the look, and signing out.
+// Behind the name: the look, one’s own pace, and signing out.
 import Button from '@mui/material/Button'
 import Divider from '@mui/material/Divider'
 import ListSubheader from '@mui/material/ListSubheader'
 import Menu from '@mui/material/Menu'
 import MenuItem from '@mui/material/MenuItem'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
 import { useSignOut } from '../api/session'
 import { texts } from '../texts/en'
+import { PaceDialog } from './PaceDialog'
 import type { Look, Mode } from '../ui/theme'
 
 const MODES: Mode[] = ['light', 'dark', 'pitch']
 
 export function NameMenu({ session, look }: { session: Schemas['Session']; look: Look }) {
   const [at, setAt] = useState<HTMLElement | null>(null)
+  const [measuring, setMeasuring] = useState(false)
   const signOut = useSignOut()
   return (
     <>
@@ -28,8 +31,22 @@ export function NameMenu({ session, look }: { session: Schemas['Session']; look:
           </MenuItem>
         ))}
         <Divider />
+        <MenuItem
+          onClick={() => {
+            setAt(null)
+            setMeasuring(true)
+          }}
+        >
+          {texts.pace.mine(session.pace_m ?? null)}
+        </MenuItem>
+        {session.role === 'coach' && (
+          <MenuItem component={Link} to="/drills" onClick={() => setAt(null)}>
+            {texts.places.drills}
+          </MenuItem>
+        )}
         <MenuItem onClick={() => signOut.mutate()}>{texts.signOut}</MenuItem>
       </Menu>
+      {measuring && <PaceDialog open pace={session.pace_m ?? null} onClose={() => setMeasuring(false)} />}
     </>
   )
 }

@@ -16,6 +16,11 @@ export function BlockFacts({ block }: { block: RunningBlock }) {
   return (
     <Box>
       <Typography variant="body2">{facts.join(' · ')}</Typography>
+      {block.misfit && (
+        <Typography variant="body2" color="error">
+          {texts.desk.misfit(block.misfit)}
+        </Typography>
+      )}
       <Figure sx={{ fontSize: '1.1rem' }}>
         {texts.evening.touches(block.touches.strong, block.touches.other)} · {texts.evening.waiting(asPercent(block.waiting_share))}
       </Figure>

@@ -65,6 +65,8 @@ const FLOORS: Record<Mode, Floor> = {
 }
 
 export const TEXT_FACE = '"Sofia Sans Variable", system-ui, sans-serif'
+/** Every letter is as wide as every other, so that a column can be pointed at. */
+export const NOTATION_FACE = '"Azeret Mono", monospace'
 export const FIGURE_FACE = '"Sofia Sans Extra Condensed", "Sofia Sans Variable", sans-serif'
 
 export function themeOf(mode: Mode): Theme {

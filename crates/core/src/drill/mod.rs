@@ -301,8 +301,16 @@ impl Drill {
 
     /// The floor with the levers set so. A drill that offers its space takes less or more of the lengths that it says.
     pub fn layout_at(&self, levers: &Levers, pace: Pace) -> Result<Layout, Vec<Fault>> {
+        match self.layout_partly(levers, pace) {
+            (layout, faults) if faults.is_empty() => Ok(layout),
+            (_, faults) => Err(faults),
+        }
+    }
+
+    /// The same, with what reads of a text that has faults.
+    pub fn layout_partly(&self, levers: &Levers, pace: Pace) -> (Layout, Vec<Fault>) {
         let scale = if self.levers.space.is_empty() { 1.0 } else { levers.scale() };
-        Layout::read_scaled(&self.layout, pace, scale)
+        Layout::read_partly(&self.layout, pace, scale)
     }
 
     /// The floor laid tight, if the drill offers that.

@@ -16,6 +16,8 @@ const WIDEST: f64 = 300.0;
 const TALLEST: f64 = 190.0;
 /// Room around the floor for marks, names and the metre bar.
 const EDGE: f64 = 34.0;
+/// Room for the names of people who stand at the right edge.
+const NAMES: f64 = 18.0;
 /// Room around a small drawing, which has no names and no bar.
 const SMALL_EDGE: f64 = 9.0;
 /// A metre is never drawn larger than this, or two markers would look like a whole hall.
@@ -258,7 +260,9 @@ impl Sheet {
     fn of(layout: &Layout, metre: f64, edge: f64, marker: f64) -> Sheet {
         let floor = layout.footprint();
         let (low, _) = layout.bounds();
-        let (width, height) = (floor.width.0 * metre + 2.0 * edge, floor.depth.0 * metre + 2.0 * edge);
+        let names = if layout.people.is_empty() { 0.0 } else { NAMES };
+        let (width, height) =
+            (floor.width.0 * metre + 2.0 * edge + names, floor.depth.0 * metre + 2.0 * edge);
         Sheet { low, metre, width, height, edge, marker, small: false }
     }
 

@@ -244,13 +244,24 @@ impl Layout {
 
     /// Reads a layout text and takes every length `scale` times: below one it is laid tighter than it is said.
     pub fn read_scaled(text: &str, pace: Pace, scale: f64) -> Result<Layout, Vec<Fault>> {
+        match Layout::read_partly(text, pace, scale) {
+            (layout, faults) if faults.is_empty() => Ok(layout),
+            (_, faults) => Err(faults),
+        }
+    }
+
+    /// What reads of a text, and the faults of the rest: while somebody writes, the picture follows what stands already.
+    ///
+    /// ```
+    /// use jogo_core::{layout::Layout, units::Pace};
+    /// let (layout, faults) = Layout::read_partly("mark A; walk 3; mark B; wal", Pace::default(), 1.0);
+    /// assert_eq!((layout.markers.len(), faults.len()), (2, 1));
+    /// ```
+    pub fn read_partly(text: &str, pace: Pace, scale: f64) -> (Layout, Vec<Fault>) {
         let (statements, mut faults) = notation::parse(text);
         let (layout, walk_faults) = walk::walk(&statements, pace, scale);
         faults.extend(walk_faults);
-        if faults.is_empty() {
-            return Ok(layout);
-        }
         faults.sort_by_key(|fault| (fault.line, fault.column));
-        Err(faults)
+        (layout, faults)
     }
 }

@@ -49,8 +49,10 @@ pub(super) struct DrillEntry {
     /// Markers at one station.
     markers: u32,
     footprint: Option<Footprint>,
-    /// From the easiest rung to the hardest.
-    difficulty: (Difficulty, Difficulty),
+    /// Of the easiest rung.
+    easiest: Difficulty,
+    /// Of the hardest rung.
+    hardest: Difficulty,
     home: Option<HomeSpace>,
     /// What could hurt, in words.
     cautions: Vec<&'static str>,
@@ -127,7 +129,8 @@ pub(super) async fn list(
                 station: drill.station,
                 markers: entry.layout.as_ref().map_or(0, |layout| layout.markers.len() as u32),
                 footprint: entry.layout.as_ref().map(|layout| layout.footprint()),
-                difficulty: (hardness(ladder.first()), hardness(ladder.last())),
+                easiest: hardness(ladder.first()),
+                hardest: hardness(ladder.last()),
                 home: drill.home,
                 cautions: drill.cautions.iter().map(|caution| caution.text()).collect(),
                 blocked: band.and_then(|band| drill.blocked(band, &academy)),

@@ -6,6 +6,7 @@ import { useTheme } from '@mui/material/styles'
 import { useEffect, useState } from 'react'
 import type { RunningBlock, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
+import { CueCaller } from '../../ui/CueCaller'
 import { asClock, Figure } from '../../ui/figures'
 
 interface Kept {
@@ -48,15 +49,15 @@ function standing(phases: Schemas['Phase'][], elapsed: number) {
   for (const phase of phases) {
     end += phase.seconds
     if (phase.kind === 'work') bout += 1
-    if (elapsed < end) return { kind: phase.kind, left: end - elapsed, bout }
+    if (elapsed < end) return { kind: phase.kind, left: end - elapsed, bout, worked: phase.seconds - (end - elapsed) }
   }
-  return { kind: 'over' as const, left: 0, bout }
+  return { kind: 'over' as const, left: 0, bout, worked: 0 }
 }
 
 export function BlockClock({ block, name }: { block: RunningBlock; name: string }) {
   const { floor } = useTheme()
   const clock = useClock(name)
-  const { kind, left, bout } = standing(block.phases, clock.elapsed)
+  const { kind, left, bout, worked } = standing(block.phases, clock.elapsed)
   const all = block.phases.reduce((sum, phase) => sum + phase.seconds, 0)
   const working = kind === 'work'
   useEffect(() => {
@@ -88,6 +89,11 @@ export function BlockClock({ block, name }: { block: RunningBlock; name: string 
           )}
         </Box>
       </Box>
+      {block.calls.length > 0 && (
+        <Box sx={{ mt: 1 }}>
+          <CueCaller key={bout} calls={block.calls} elapsed={clock.running && working ? worked : null} />
+        </Box>
+      )}
       <PhaseStrip phases={block.phases} at={Math.min(clock.elapsed / all, 1)} colour={working ? floor.paper : floor.ink} />
     </Box>
   )

@@ -1,0 +1,222 @@
+// The drill desk: the text and its floor side by side, and everything that follows from them.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { useTheme } from '@mui/material/styles'
+import { useEffect, useMemo, useState } from 'react'
+import { useNavigate, useParams, useSearchParams } from 'react-router'
+import { ProblemError, type Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { asTime } from '../../ui/figures'
+import { FloorDrawing } from '../../ui/FloorDrawing'
+import { isTyping } from '../../ui/keys'
+import { ErrorNote, Loading } from '../../ui/notes'
+import { DrillForm } from './DrillForm'
+import { DrillSheet } from './DrillSheet'
+import { FitLine } from './FitLine'
+import { LayoutEditor } from './LayoutEditor'
+import { LeverRow } from './LeverRow'
+import { TimeStrip } from './TimeStrip'
+import { forget, kept, keep } from './drafts'
+import { BLANK, nameFor, whole } from './drill'
+import { useAcademy, useBands, useDesk, useDrill, useDrillChanges, type Drill, type Ground, type Levers } from './queries'
+import { EASIEST, LEVERS, set, type LeverName } from './words'
+
+/** Where drills are looked at until the academy has named its halls. */
+const HALL: Ground = { width_m: 18, depth_m: 12, margin_m: 1, run_off_m: 0.5, squad: 14, markers: 80, adults: 1 }
+
+export function DrillDesk({ editable }: { editable: boolean }) {
+  const { id } = useParams()
+  const shown = useDrill(id === 'new' ? undefined : id)
+  if (shown.isError) return <ErrorNote error={shown.error} />
+  if (id === 'new') return editable ? <Desk key="new" view={null} /> : <ErrorNote error={undefined}>{texts.drills.nothing}</ErrorNote>
+  if (!shown.data) return <Loading />
+  return editable ? <Desk key={id} view={shown.data} /> : <DrillSheet key={id} drill={whole(shown.data.drill)} />
+}
+
+function Desk({ view }: { view: Schemas['DrillView'] | null }) {
+  const { floor } = useTheme()
+  const navigate = useNavigate()
+  const [address, setAddress] = useSearchParams()
+  const standing = useMemo(() => (view ? whole(view.drill) : BLANK), [view])
+  const place = view?.drill.id ?? 'new'
+  // What is being written stays on this device until it is saved, so that a reload or a lost network loses nothing.
+  const [past, setPast] = useState<Drill[]>([])
+  const [drill, setDrill] = useState<Drill>(() => kept(place) ?? standing)
+  const [levers, setLevers] = useState<Levers>(() => drill.rungs[0]?.levers ?? EASIEST)
+  const [line, setLine] = useState<number | null>(null)
+  const [offering, setOffering] = useState(false)
+  const [success, setSuccess] = useState<number | null>(null)
+  const academy = useAcademy()
+  const bands = useBands()
+  const { create, save, putAway } = useDrillChanges()
+  const saving = save.isPending || create.isPending
+  const grounds = academy.data?.academy.grounds ?? {}
+  const [chosen, setGround] = useState<Ground | null>(null)
+  const ground = chosen ?? grounds[Object.keys(grounds).find((name) => name === 'School hall') ?? ''] ?? Object.values(grounds)[0] ?? HALL
+  const band = address.get('band') ?? Object.keys(drill.doses)[0] ?? bands.data?.[0]?.band.id
+  const looked = useDesk(band ? { drill, band, levers, ground, success: success === null ? null : Math.min(Math.max(success, 0), 100) / 100 } : undefined)
+  const changed = JSON.stringify(drill) !== JSON.stringify(standing)
+  useEffect(() => {
+    if (changed) keep(place, drill)
+    else forget(place)
+  }, [changed, drill, place])
+
+  const change = (next: Partial<Drill>) => {
+    setPast((all) => [...all.slice(-99), drill])
+    setDrill({ ...drill, ...next })
+  }
+  const takeBack = () => {
+    const before = past.at(-1)
+    if (!before) return
+    setPast(past.slice(0, -1))
+    setDrill(before)
+  }
+  const offer = (lever: LeverName, setting: string) => {
+    const offered: string[] = drill.levers[lever] ?? []
+    const next = offered.includes(setting) ? offered.filter((other) => other !== setting) : [...offered, setting]
+    change({ levers: { ...drill.levers, [lever]: next } as Drill['levers'] })
+  }
+  const store = () => {
+    if (view) save.mutate({ drill, version: view.version }, { onSuccess: () => setPast([]) })
+    else create.mutate({ ...drill, id: nameFor(drill.title) }, { onSuccess: (made) => go(made) })
+  }
+  const go = (made: Schemas['DrillView']) => {
+    forget('new')
+    void navigate(`/drills/${made.drill.id}`)
+  }
+  const copy = () => {
+    const title = texts.desk.copyOf(drill.title).slice(0, 60)
+    create.mutate({ ...drill, title, id: `${nameFor(title)}-${Date.now().toString(36)}` }, { onSuccess: go })
+  }
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if ((event.ctrlKey || event.metaKey) && event.key === 's') {
+        event.preventDefault()
+        if (changed && !saving) store()
+      }
+      if (isTyping(event)) return
+      if (event.key === 'z') takeBack()
+      if (event.key === '+' && looked.data?.one_up) setLevers(set(looked.data.one_up.levers))
+      if (event.key === '-' && looked.data?.one_down) setLevers(set(looked.data.one_down.levers))
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  })
+
+  const error = save.error ?? create.error ?? putAway.error
+  const data = looked.data
+  const errors = [...(data?.errors ?? []), ...(error instanceof ProblemError ? (error.problem.errors ?? []) : [])]
+  const strand = (Object.entries(drill.strands).sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'ball_mastery') as Schemas['Strand']
+  return (
+    <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 372px' }, minHeight: 0 }}>
+      <Box sx={{ minWidth: 0, px: 2, py: 1.25, display: 'flex', flexDirection: 'column', gap: 1.25, overflowY: { md: 'auto' }, maxHeight: { md: 'calc(100dvh - 45px)' } }}>
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
+          <Typography variant="h1">{drill.title || texts.desk.untitled}</Typography>
+          <Typography variant="body2" color="text.secondary" role="status" sx={{ flex: 1, minWidth: 120 }}>
+            {saving ? texts.plan.saving : changed ? texts.desk.keptHere : view ? texts.desk.state(view.version, asTime(view.history[0]?.at ?? '')) : texts.desk.new}
+            {view?.archived_at && ` · ${texts.desk.isAway}`}
+          </Typography>
+          <Button variant="text" disabled={past.length === 0} onClick={takeBack}>
+            {texts.undo}
+          </Button>
+          {view && (
+            <>
+              <Button variant="text" onClick={copy} disabled={saving || errors.length > 0}>
+                {texts.desk.copy}
+              </Button>
+              <Button variant="text" onClick={() => putAway.mutate({ id: view.drill.id, away: !view.archived_at })}>
+                {view.archived_at ? texts.desk.bringBack : texts.desk.putAway}
+              </Button>
+            </>
+          )}
+          <Button variant="contained" disabled={!changed || saving || (data?.errors.length ?? 1) > 0} onClick={store}>
+            {texts.desk.save}
+          </Button>
+        </Box>
+        {error && <ErrorNote error={error} />}
+        {looked.isError && <ErrorNote error={looked.error} />}
+        {data?.blocked && <ErrorNote>{data.blocked}</ErrorNote>}
+        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: 'minmax(0, 1.15fr) minmax(0, 1fr)' }, gap: 2 }}>
+          <LayoutEditor text={drill.layout} faults={data?.faults ?? []} line={line} readOnly={false} onChange={(layout) => change({ layout })} onLine={setLine} />
+          <Box
+            onMouseOver={(event) => {
+              const at = (event.target as Element).closest('[data-line]')?.getAttribute('data-line')
+              setLine(at ? Number(at) : null)
+            }}
+            onMouseLeave={() => setLine(null)}
+            sx={{
+              minWidth: 0,
+              minHeight: 288,
+              ...(line !== null && { '& [data-line]': { opacity: 0.28 }, [`& [data-line="${line}"]`]: { opacity: 1, color: floor.strands.ball_mastery } }),
+            }}
+          >
+            {data && <FloorDrawing svg={data.drawing} title={drill.title} height={272} />}
+            {data?.floor && <Measured measures={data.floor.measures} />}
+            {data && !data.floor && (
+              <Typography variant="body2" color="text.secondary" sx={{ textAlign: 'center' }}>
+                {texts.desk.asFar}
+              </Typography>
+            )}
+          </Box>
+        </Box>
+        {data?.floor && <TimeStrip desk={data.floor} />}
+        {data && (
+          <Box sx={{ borderTop: `1px solid ${floor.hair}`, pt: 1.25 }}>
+            <LeverRow drill={drill} strand={strand} levers={levers} desk={data} offering={offering} success={success} onSet={setLevers} onOffer={offer} onSuccess={setSuccess} />
+            <Box sx={{ display: 'flex', gap: 1, mt: 0.5 }}>
+              <Button variant="text" size="small" aria-pressed={offering} onClick={() => setOffering(!offering)}>
+                {offering ? texts.desk.offered : texts.desk.offer}
+              </Button>
+              <RungButton drill={drill} levers={levers} onChange={change} />
+            </Box>
+          </Box>
+        )}
+        <Box sx={{ borderTop: `1px solid ${floor.hair}`, pt: 1.5 }}>
+          <FitLine ground={ground} grounds={grounds} floor={data?.floor} onGround={setGround} />
+        </Box>
+      </Box>
+      <DrillForm
+        drill={drill}
+        view={view}
+        band={band ?? ''}
+        errors={errors}
+        cautions={data?.cautions ?? []}
+        onBand={(next) => setAddress({ band: next }, { replace: true })}
+        onChange={change}
+        onTakeEarlier={(earlier) => change(whole(earlier))}
+      />
+    </Box>
+  )
+}
+
+/** What the core has measured of one station. */
+function Measured({ measures }: { measures: Schemas['Measures'] }) {
+  const says = texts.desk
+  const colours = Object.entries(measures.markers.by_colour).map(([colour, n]) => texts.evening.markers(n, colour))
+  const kit = says.kit(measures.kit.balls, measures.kit.goals, measures.kit.walls)
+  const { players, servers, defenders } = measures.roles
+  const facts = [says.footprint(measures.footprint.width_m, measures.footprint.depth_m), ...colours, ...kit, ...says.roles(players, servers, defenders)]
+  return (
+    <Box sx={{ textAlign: 'center' }}>
+      <Typography variant="body2">{facts.join(' · ')}</Typography>
+      {measures.paths.map((path, i) => (
+        <Typography key={i} variant="caption" color="text.secondary" sx={{ display: 'block' }}>
+          {says.path(says.pathKind[path.kind], path.length_m, path.direction_changes, path.turning_deg)}
+        </Typography>
+      ))}
+    </Box>
+  )
+}
+
+/** The settings as they stand become a rung of the ladder, or are one no longer. */
+function RungButton({ drill, levers, onChange }: { drill: Drill; levers: Levers; onChange: (next: Partial<Drill>) => void }) {
+  const same = (other: Levers) => LEVERS.every((lever) => other[lever] === levers[lever])
+  const is = drill.rungs.some((rung) => same(rung.levers))
+  const rungs = is ? drill.rungs.filter((rung) => !same(rung.levers)) : [...drill.rungs, { levers }]
+  return (
+    <Button variant="text" size="small" onClick={() => onChange({ rungs })} disabled={is && drill.rungs.length === 1}>
+      {is ? texts.desk.noRung : texts.desk.makeRung}
+    </Button>
+  )
+}

@@ -1,0 +1,83 @@
+// Small fields for forms that are full of them.
+import TextField, { type TextFieldProps } from '@mui/material/TextField'
+import { useState } from 'react'
+
+type Plain = Omit<TextFieldProps, 'onChange' | 'value' | 'size'>
+
+export function TextCell({ value, onChange, slotProps, ...rest }: Plain & { value: string; onChange: (value: string) => void }) {
+  return (
+    <TextField
+      size="small"
+      fullWidth
+      value={value}
+      onChange={(event) => onChange(event.target.value)}
+      slotProps={{ inputLabel: { shrink: true }, ...slotProps }}
+      {...rest}
+    />
+  )
+}
+
+interface Choosing<T extends string> extends Plain {
+  value: T | ''
+  options: readonly { value: T; says: string }[]
+  /** What stands for no choice; without it something must be chosen. */
+  none?: string
+  onChange: (value: T | '') => void
+}
+
+export function SelectCell<T extends string>({ value, options, none, onChange, ...rest }: Choosing<T>) {
+  return (
+    <TextField
+      select
+      size="small"
+      fullWidth
+      value={value}
+      onChange={(event) => onChange(event.target.value as T | '')}
+      slotProps={{ select: { native: true }, inputLabel: { shrink: true } }}
+      {...rest}
+    >
+      {none !== undefined && <option value="">{none}</option>}
+      {options.map((option) => (
+        <option key={option.value} value={option.value}>
+          {option.says}
+        </option>
+      ))}
+    </TextField>
+  )
+}
+
+interface Counting extends Plain {
+  value: number | null
+  /** Nothing may stand there. */
+  optional?: boolean
+  whole?: boolean
+  onChange: (value: number | null) => void
+}
+
+/** A number that is taken as soon as it reads as one. */
+export function NumberField({ value, optional, whole, onChange, ...rest }: Counting) {
+  const [typed, setTyped] = useState<string | null>(null)
+  const shown = typed ?? (value === null ? '' : String(value))
+  const read = (text: string): number | null | undefined => {
+    const plain = text.trim().replace(',', '.')
+    if (plain === '') return optional ? null : undefined
+    const number = Number(plain)
+    return Number.isFinite(number) && (!whole || Number.isInteger(number)) ? number : undefined
+  }
+  return (
+    <TextField
+      size="small"
+      value={shown}
+      error={typed !== null && read(typed) === undefined}
+      onChange={(event) => {
+        setTyped(event.target.value)
+        const number = read(event.target.value)
+        if (number !== undefined) onChange(number)
+      }}
+      onBlur={() => setTyped(null)}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: whole ? 'numeric' : 'decimal' } }}
+      sx={{ width: 92 }}
+      {...rest}
+    />
+  )
+}
