@@ -52,7 +52,7 @@ pub struct Desk {
     /// The drawing of one station as far as the text reads, as SVG; whatever a line puts down carries its number as
     /// `data-line`.
     pub drawing: String,
-    /// What stands on the floor; nothing while the text has faults.
+    /// What stands on the floor; nothing while the text, the station or the dose has faults.
     pub floor: Option<Floor>,
 }
 
@@ -95,7 +95,8 @@ pub fn look(drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Desk {
         cautions: drill.cautions.iter().map(|caution| caution.text().to_owned()).collect(),
         blocked: drill.blocked(setting.band, setting.academy),
         drawing: layout.draw(),
-        floor: faults.is_empty().then(|| floor(drill, levers, setting, &layout)),
+        floor: (faults.is_empty() && drill.can_be_laid(setting.band))
+            .then(|| floor(drill, levers, setting, &layout)),
         faults,
     }
 }

@@ -45,6 +45,14 @@ impl Drill {
         faults.0
     }
 
+    /// Whether players and dose are numbers that something can be computed from, however unfinished the drill is.
+    pub(crate) fn can_be_laid(&self, band: &Band) -> bool {
+        let mut faults = Faults(Vec::new());
+        self.check_station(&mut faults);
+        faults.0.extend(self.doses.get(&band.id).iter().flat_map(|dose| dose.faults()));
+        faults.0.is_empty()
+    }
+
     fn check_texts(&self, faults: &mut Faults) {
         if let Err(says) = name_in_files(&self.id) {
             faults.at("/id", says);

@@ -84,7 +84,7 @@ async fn a_layout_of_a_megabyte_or_with_many_faults_is_answered() {
     assert_eq!(megabyte.problem(), "/problems/too-large");
     let long = coach.posts("/layouts", json!({"text": "mark A\n".repeat(20_000)})).await;
     assert_eq!((long.status.as_u16(), long.pointers()), (422, vec!["/text"]));
-    let faults = coach.posts("/layouts", json!({"text": "mark A\nwalk\nbox 4 by 4"})).await;
+    let faults = coach.posts("/layouts", json!({"text": "mark A\nwalk\nbax 4 by 4"})).await;
     assert_eq!(
         faults.body["errors"][1]["detail"].as_str().unwrap().split(':').next(),
         Some("line 3, column 1")

@@ -3,6 +3,7 @@
 
 mod bad_input;
 mod deliver;
+mod drills;
 mod publishing;
 mod rights;
 
