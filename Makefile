@@ -1,4 +1,4 @@
-.PHONY: demo test check shots bench queries client web release tools-web tools-browser tools-queries
+.PHONY: demo test check shots bench queries client schema fuzz web release tools-web tools-browser tools-queries
 
 # Everything that a machine with Rust and Node lacks is installed by the commands themselves.
 export SQLX_OFFLINE ?= true
@@ -26,6 +26,15 @@ queries: tools-queries
 
 client: web
 	scripts/client.sh
+
+# Renews the published schema of a drill file.
+schema:
+	cargo run --quiet --locked --package jogo -- schema > docs/schema/drill.schema.json
+
+# Feeds the notation with whatever breaks parsers, beginning with the layouts of the demo; needs cargo-fuzz.
+fuzz:
+	node scripts/corpus.mjs fuzz/corpus/layout
+	cargo fuzz run --sanitizer none layout -- -max_total_time=$(or $(SECONDS),60) -max_len=4096
 
 check: tools-queries web
 	cargo fmt --all --check

@@ -8,10 +8,14 @@
 mod demo;
 
 use divan::{Bencher, black_box};
+use jogo_core::academy::Academy;
+use jogo_core::cues::{CueWish, calls};
+use jogo_core::desk::{Setting, look};
 use jogo_core::layout::Layout;
+use jogo_core::library::fits;
 use jogo_core::plan::solve::ROUNDS;
 use jogo_core::plan::{check, score, solve};
-use jogo_core::units::Pace;
+use jogo_core::units::{Pace, Seconds};
 
 fn main() {
     divan::main();
@@ -37,6 +41,37 @@ fn text_full_of_faults(bencher: Bencher<'_, '_>) {
     let wrong = (0..1_500).map(|i| format!("go {}{i:04}\n", "a".repeat(36)));
     let text: String = names.chain(wrong).collect();
     bencher.bench(|| Layout::read(black_box(&text), Pace::default()).unwrap_err());
+}
+
+/// Reads and fits every drill of the demo's library to the school hall.
+#[divan::bench]
+fn whole_library_in_one_hall(bencher: Bencher<'_, '_>) {
+    let (drills, ground) = (demo::drills(), demo::curriculum().ground);
+    bencher.bench(|| fits(black_box(&drills), &ground, Pace::default()));
+}
+
+/// The drill desk's answer to a keystroke.
+#[divan::bench]
+fn one_look_at_the_desk(bencher: Bencher<'_, '_>) {
+    let drill = demo::drills().into_iter().find(|drill| drill.id == "weave-five-ways").unwrap();
+    let (band, academy, ground) = (demo::band(), Academy::default(), demo::curriculum().ground);
+    let setting = Setting { band: &band, academy: &academy, ground: &ground, pace: Pace::default() };
+    bencher.bench(|| look(black_box(&drill), &drill.rungs[0].levers, &setting));
+}
+
+/// Answers 100 kB of noise: every kind of statement, cut short, in one line.
+#[divan::bench]
+fn text_of_noise(bencher: Bencher<'_, '_>) {
+    let noise = "repeat 9 { mark Ä; line 9 every; box 4 by 4 red,; path run W* -> A~; ".repeat(1_440);
+    bencher.bench(|| Layout::read(black_box(&noise), Pace::default()).unwrap_err());
+}
+
+/// Two hundred calls of twelve words.
+#[divan::bench]
+fn calls_of_twelve_words(bencher: Bencher<'_, '_>) {
+    let words = (1..=12).map(|n| n.to_string()).collect();
+    let wish = CueWish { words, gap: Seconds(4.0), back: Seconds(2.0) };
+    bencher.bench(|| calls(black_box(&wish), 200, 1).unwrap());
 }
 
 /// The first legal plan of the demo's curriculum: 12 sessions, 10 skills.

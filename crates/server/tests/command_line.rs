@@ -170,3 +170,134 @@ fn the_interface_describes_itself() {
     let described: serde_json::Value = serde_json::from_slice(&printed.stdout).unwrap();
     assert!(described["paths"]["/curricula/{id}/solve"]["post"]["responses"]["422"].is_object());
 }
+
+/// Two markers five metres apart, with a weave between.
+const WEAVE: &str =
+    "unit m\nmark A red\nwalk 2\nline 4 W every 1 white\nwalk 2\nmark B\npath dribble A -> W* -> B";
+
+fn json(output: &Output) -> serde_json::Value {
+    assert!(output.status.success(), "{}", says(output));
+    serde_json::from_slice(&output.stdout).unwrap()
+}
+
+// By hand: 2 × √4.16 + 3 × √1.64 = 7.92109 m; ⌊20 ÷ 4.8⌋ × ⌊14 ÷ 11⌋ = 4 stations are possible, and 13 players make four, of 4, 3, 3 and 3.
+#[test]
+fn a_layout_is_measured_drawn_and_fitted() {
+    let measured = json(&jogo(&["layout", "measure", "-"], WEAVE));
+    assert_eq!(
+        measured["markers"],
+        serde_json::json!({"total": 6, "by_colour": {"any": 1, "red": 1, "white": 4}})
+    );
+    assert_eq!(measured["footprint"], serde_json::json!({"width_m": 0.8, "depth_m": 7.0}));
+    assert_eq!(measured["paths"][0]["length_m"], 7.92109);
+    let paces = json(&jogo(&["layout", "measure", "-", "--pace", "0.8"], "mark A; walk 10; mark B"));
+    assert_eq!(paces["footprint"]["depth_m"], 8.0);
+    let fitted = json(&jogo(
+        &["layout", "fit", "-", "--area", "18x12", "--squad", "13", "--station", "2,3,4,2"],
+        WEAVE,
+    ));
+    assert_eq!(fitted["station_sizes"], serde_json::json!([4, 3, 3, 3]));
+    assert_eq!(
+        (&fitted["fits"], &fitted["markers_needed"], &fitted["nearest"]),
+        (&true.into(), &24.into(), &serde_json::Value::Null)
+    );
+    let drawn = jogo(&["layout", "draw", "-"], WEAVE);
+    assert!(drawn.stdout.starts_with(b"<svg ") && drawn.stdout.ends_with(b"</svg>\n"));
+}
+
+#[rstest]
+#[case::faults_all_at_once(&["layout", "measure", "-"], "wlak 3\nmark A\ngo B", "-: line 1, column 1: expected a statement: did you mean `walk`?\n-: line 3, column 4: expected the name of a point: nothing here is called `B`")]
+#[case::no_such_file(&["layout", "draw", "nowhere/weave.txt"], "", "nowhere/weave.txt cannot be read")]
+#[case::no_area(&["layout", "fit", "-", "--area", "18", "--squad", "4", "--station", "1,2,3,1"], "mark", "as 18x12")]
+#[case::no_station(&["layout", "fit", "-", "--area", "18x12", "--squad", "4", "--station", "3,2,1,1"], "mark", "MIN ≤ USUAL ≤ MAX")]
+#[case::a_giant_pace(&["layout", "measure", "-", "--pace", "7.5"], "mark", "0.3 to 1.5")]
+fn what_is_wrong_goes_to_the_error_output_with_code_two(
+    #[case] arguments: &[&str],
+    #[case] text: &str,
+    #[case] expected: &str,
+) {
+    let output = jogo(arguments, text);
+    assert_eq!((output.status.code(), output.stdout.len()), (Some(2), 0));
+    assert!(says(&output).contains(expected), "{}", says(&output));
+}
+
+/// The demo academy's library.
+const DEMO: &str = concat!(env!("CARGO_MANIFEST_DIR"), "/../../demo");
+
+fn library() -> Vec<String> {
+    ["bands.json", "tests.json", "skills", "drills"].map(|part| format!("{DEMO}/{part}")).to_vec()
+}
+
+#[test]
+fn what_is_imported_is_exported_letter_by_letter() {
+    let folder = tempfile::tempdir().unwrap();
+    let (data, out) = (folder.path().join("academy"), folder.path().join("out"));
+    let mut import = vec!["import".to_owned(), "--data".into(), path(&data).into()];
+    import.extend(library());
+    let arguments: Vec<&str> = import.iter().map(String::as_str).collect();
+    let imported = jogo(&arguments, "");
+    assert!(imported.status.success(), "{}", says(&imported));
+    assert!(jogo(&["export", path(&out), "--data", path(&data)], "").status.success());
+    let mut files = 0;
+    for part in ["drills", "skills", "."] {
+        for entry in std::fs::read_dir(out.join(part)).unwrap().flatten().filter(|e| e.path().is_file()) {
+            let original = Path::new(DEMO).join(part).join(entry.file_name());
+            let (read, written) = (std::fs::read_to_string(&original), std::fs::read_to_string(entry.path()));
+            assert_eq!(written.unwrap(), read.unwrap(), "{}", original.display());
+            files += 1;
+        }
+    }
+    assert!(files > 90, "{files}");
+}
+
+#[test]
+fn an_import_with_a_fault_names_its_place_and_writes_nothing() {
+    let folder = tempfile::tempdir().unwrap();
+    let data = folder.path().join("academy");
+    let weave = std::fs::read_to_string(format!("{DEMO}/drills/weave-six.json")).unwrap();
+    let drills = folder.path().join("drills");
+    std::fs::create_dir(&drills).unwrap();
+    std::fs::write(drills.join("a.json"), weave.replace("\"sets\": 3", "\"sets\": \"three\"")).unwrap();
+    std::fs::write(drills.join("b.json"), weave.replace("walk 2", "wlak 2")).unwrap();
+    std::fs::write(drills.join("c.json"), "{\"layout\": ").unwrap();
+    std::fs::write(drills.join("d.json"), "{\"colour\": \"red\"}").unwrap();
+    let mut import = vec!["import".to_owned(), "--data".into(), path(&data).into(), path(&drills).into()];
+    import.extend(library());
+    let arguments: Vec<&str> = import.iter().map(String::as_str).collect();
+    let refused = jogo(&arguments, "");
+    assert_eq!(refused.status.code(), Some(2));
+    for expected in [
+        "a.json: /doses/u10-u12: invalid type: string \"three\"",
+        "b.json: /layout: line 3, column 1: expected a statement: did you mean `walk`?",
+        "c.json: is no JSON",
+        "d.json: is no drill",
+        "weave-six.json: /id: a drill `weave-six` already stands in",
+    ] {
+        assert!(says(&refused).contains(expected), "{expected}\nin\n{}", says(&refused));
+    }
+    let out = folder.path().join("out");
+    assert!(jogo(&["export", path(&out), "--data", path(&data)], "").status.success());
+    assert!(!out.join("drills").exists(), "a drill was written");
+}
+
+#[test]
+fn the_published_schema_is_the_one_that_the_program_prints_and_every_drill_keeps_it() {
+    let printed = json(&jogo(&["schema"], ""));
+    let published = std::fs::read_to_string(format!("{DEMO}/../docs/schema/drill.schema.json")).unwrap();
+    assert_eq!(serde_json::from_str::<serde_json::Value>(&published).unwrap(), printed, "run make schema");
+    let schema = jsonschema::validator_for(&printed).unwrap();
+    let mut seen = 0;
+    for entry in std::fs::read_dir(format!("{DEMO}/drills")).unwrap().flatten() {
+        let drill = serde_json::from_str(&std::fs::read_to_string(entry.path()).unwrap()).unwrap();
+        if let Err(error) = schema.validate(&drill) {
+            panic!("{}: {error} at {}", entry.path().display(), error.instance_path());
+        }
+        for spoil in ["layout", "doses", "station"] {
+            let mut spoiled: serde_json::Value = drill.clone();
+            spoiled.as_object_mut().unwrap().remove(spoil);
+            assert!(!schema.is_valid(&spoiled), "without {spoil}");
+        }
+        seen += 1;
+    }
+    assert!(seen >= 70);
+}
