@@ -119,6 +119,8 @@ impl Browser {
             "--disable-sync",
             "--disable-dev-shm-usage",
             "--hide-scrollbars",
+            // Nothing is on the move when it is pressed.
+            "--force-prefers-reduced-motion",
         ]
         .map(str::to_owned)
         .to_vec();
@@ -339,10 +341,34 @@ impl<'b> Person<'b> {
     /// Writes into a field instead of what stood there, and leaves it with Enter.
     pub async fn writes(&self, label: &str, text: &str) -> Result<(), Failed> {
         let field = self.field(label).await?;
+        // In the middle of the screen nothing lies over it.
+        let into_view = "arguments[0].scrollIntoView({ block: 'center' })";
+        self.page().execute(into_view, vec![serde_json::to_value(&field)?]).await?;
         field.click().await?;
         // Everything in it is chosen (Ctrl+A), so that what is typed takes its place, as a person would do it.
         field.send_keys(&format!("\u{e009}a\u{e000}\u{e003}{text}\u{e007}")).await?;
         Ok(())
+    }
+
+    /// Writes into a field of several lines instead of what stood there.
+    pub async fn replaces(&self, field: &Element, text: &str) -> Result<(), Failed> {
+        field.click().await?;
+        field.send_keys(&format!("\u{e009}a\u{e000}\u{e003}{text}")).await?;
+        Ok(())
+    }
+
+    /// Points at a thing.
+    pub async fn hovers(&self, css: &str) -> Result<(), Failed> {
+        use fantoccini::actions::{InputSource, MouseActions, PointerAction};
+        let element = self.page().wait().at_most(PATIENCE).for_element(Locator::Css(css)).await?;
+        let to = PointerAction::MoveToElement { element, duration: None, x: 0.0, y: 0.0 };
+        Ok(self.page().perform_actions(MouseActions::new("mouse".to_owned()).then(to)).await?)
+    }
+
+    /// Opens a part that is folded away.
+    pub async fn opens_details(&self, title: &str) -> Result<(), Failed> {
+        let xpath = format!("//details[not(@open)]/summary[normalize-space(.) = {}]", quoted(title));
+        Ok(self.finds(&format!("folded part “{title}”"), &xpath).await?.click().await?)
     }
 
     /// Types on the keyboard, wherever the page listens.

@@ -35,7 +35,15 @@ async fn the_desk() -> Result<(), Failed> {
     looks_through(
         DESK,
         "Pelya Sullstay",
-        &[("/plan", "Bring:"), ("/evenings", "North Beacon"), ("/levels", "North Beacon")],
+        &[
+            ("/drills", "87 drills"),
+            ("/drills/weave-six", "touches strong foot"),
+            ("/drills/new", "A new drill"),
+            ("/drills/bands", "For the whole academy"),
+            ("/plan", "Bring:"),
+            ("/evenings", "North Beacon"),
+            ("/levels", "North Beacon"),
+        ],
     )
     .await
 }
@@ -51,7 +59,9 @@ async fn every_look_has_contrast() -> Result<(), Failed> {
         director.presses(look).await?;
         director.types("\u{e00c}").await?;
         director.goes("Sign out").await?;
-        for (page, shows) in [("/plan", "Bring:"), ("/levels", "North Beacon")] {
+        for (page, shows) in
+            [("/plan", "Bring:"), ("/levels", "North Beacon"), ("/drills/weave-six", "touches strong foot")]
+        {
             director.opens(page).await?;
             director.sees(shows).await?;
             is_open(&director, &format!("{page} in {look}")).await?;
@@ -66,6 +76,8 @@ async fn the_phone() -> Result<(), Failed> {
         ("/tonight", "planned yet"),
         ("/weeks", "Autumn with the ball"),
         ("/squad", "14 players"),
+        ("/drills", "87 drills"),
+        ("/drills/four-colour-box", "touches strong foot"),
         ("/test", "Toe taps in 30 s"),
         ("/test/weave-time", "All tests"),
     ];

@@ -343,7 +343,7 @@ export const texts = {
     speedsNote: 'metres per second along a path; assumptions',
     assumption: 'assumption',
     source: 'Where it comes from',
-    sourceOf: (band: string, name: string) => `Source of ${name} in ${band}`,
+    sourceOf: (said: string, band: string, name: string) => `${said}: source of ${name} in ${band}`,
     academy: 'For the whole academy',
     saveAcademy: 'Save academy',
     cutOff: 'Cut-off day',

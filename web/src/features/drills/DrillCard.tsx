@@ -6,6 +6,7 @@ import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { Figure } from '../../ui/figures'
+import { Spoken } from '../../ui/Spoken'
 import { StageGlyph } from '../../ui/stages'
 
 /** As the core draws it: so many units are a metre. */
@@ -25,6 +26,7 @@ export function DrillCard({ drill }: { drill: Schemas['DrillEntry'] }) {
       to={`/drills/${drill.id}`}
       sx={{
         display: 'flex',
+        position: 'relative',
         flexDirection: 'column',
         minWidth: 168,
         maxWidth: 330,
@@ -47,12 +49,11 @@ export function DrillCard({ drill }: { drill: Schemas['DrillEntry'] }) {
           {drill.title}
         </Typography>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.25, mt: 0.25 }}>
-          {drill.stages.map((stage) => (
-            <StageGlyph key={stage} stage={stage} strand={drill.strand} />
-          ))}
-          <Box component="span" sx={{ position: 'absolute', width: 1, height: 1, overflow: 'hidden', clip: 'rect(0 0 0 0)' }}>
-            {drill.stages.map((stage) => texts.stage[stage]).join(', ')}
-          </Box>
+          <Spoken as={drill.stages.map((stage) => texts.stage[stage]).join(', ')}>
+            {drill.stages.map((stage) => (
+              <StageGlyph key={stage} stage={stage} strand={drill.strand} />
+            ))}
+          </Spoken>
           <Figure sx={{ ml: 0.5, fontSize: '1rem', color: 'text.secondary', lineHeight: 1.1 }}>{stands.join(' · ')}</Figure>
         </Box>
         {drill.blocked && (

@@ -62,14 +62,19 @@ function Desk({ view }: { view: Schemas['DrillView'] | null }) {
     else forget(place)
   }, [changed, drill, place])
 
+  // What is typed in one go into one field is one step back.
+  const [last, setLast] = useState({ what: '', at: 0 })
   const change = (next: Partial<Drill>) => {
-    setPast((all) => [...all.slice(-99), drill])
+    const [what, now] = [Object.keys(next).join(), Date.now()]
+    if (what !== last.what || now - last.at > 1_000) setPast((all) => [...all.slice(-99), drill])
+    setLast({ what, at: now })
     setDrill({ ...drill, ...next })
   }
   const takeBack = () => {
     const before = past.at(-1)
     if (!before) return
     setPast(past.slice(0, -1))
+    setLast({ what: '', at: 0 })
     setDrill(before)
   }
   const offer = (lever: LeverName, setting: string) => {

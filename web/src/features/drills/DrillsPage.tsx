@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
@@ -32,23 +32,23 @@ function wantedIn(address: URLSearchParams): Wanted {
 }
 
 export function DrillsPage({ editable }: { editable: boolean }) {
+  // The address holds what is looked for, so that a link finds the same; keys may come faster than addresses change.
   const [address, setAddress] = useSearchParams()
-  const wanted = wantedIn(address)
+  const [asked, setAsked] = useState(address)
+  const wanted = wantedIn(asked)
   const found = useDrills(wanted)
   const shelf = useRef<HTMLDivElement>(null)
   const navigate = useNavigate()
   const want = (change: Record<string, string | null>) =>
-    setAddress(
-      (now) => {
-        const next = new URLSearchParams(now)
-        for (const [key, value] of Object.entries(change)) {
-          if (value) next.set(key, value)
-          else next.delete(key)
-        }
-        return next
-      },
-      { replace: true },
-    )
+    setAsked((now) => {
+      const next = new URLSearchParams(now)
+      for (const [key, value] of Object.entries(change)) {
+        if (value) next.set(key, value)
+        else next.delete(key)
+      }
+      return next
+    })
+  useEffect(() => setAddress(asked, { replace: true }), [asked, setAddress])
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

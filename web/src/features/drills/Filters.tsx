@@ -26,13 +26,14 @@ export function Filters({ wanted, onWant, onDone }: Props) {
   const count = (value: number | null) => (value === null ? null : String(value))
   return (
     <Box
-      component="form"
       role="search"
       aria-label={says.search}
       className="no-print"
-      onSubmit={(event: React.FormEvent) => {
-        event.preventDefault()
-        onDone()
+      onKeyDown={(event) => {
+        if (event.key === 'Enter' && event.target instanceof HTMLInputElement) {
+          event.preventDefault()
+          onDone()
+        }
       }}
       sx={{ p: 2, display: 'grid', alignContent: 'start', gap: 1.5, bgcolor: 'background.paper', borderRight: { md: `1px solid ${floor.hair}` }, overflowY: { md: 'auto' }, maxHeight: { md: 'calc(100dvh - 45px)' } }}
     >
