@@ -62,7 +62,7 @@ fn one_look_at_the_desk(bencher: Bencher<'_, '_>) {
 /// Answers 100 kB of noise: every kind of statement, cut short, in one line.
 #[divan::bench]
 fn text_of_noise(bencher: Bencher<'_, '_>) {
-    let noise = "repeat 9 { mark Ä; line 9 every; box 4 by 4 red,; path run W* -> A~; ".repeat(1_440);
+    let noise = "repeat 9 { mark Ä; line 9 every; box 4 by 4 red,; path run W* -> A~; ".repeat(1_350);
     bencher.bench(|| Layout::read(black_box(&noise), Pace::default()).unwrap_err());
 }
 

@@ -11,7 +11,7 @@ use crate::block::{Timing, Touching};
 use crate::drill::{Drill, Step};
 use crate::fit::{Fit, Ground, fit, laying_out};
 use crate::layout::Fault;
-use crate::layout::measure::Measures;
+use crate::layout::measure::{InPaces, Measures};
 use crate::levers::Levers;
 use crate::skill::Stage;
 use crate::units::{Difficulty, Minutes, Pace};
@@ -62,6 +62,8 @@ pub struct Desk {
 pub struct Floor {
     /// Markers, kit, roles, footprint, paths.
     pub measures: Measures,
+    /// The floor of one station in the pace of whoever lays it.
+    pub in_paces: InPaces,
     /// How it stands on the ground.
     pub fit: Fit,
     /// Laying it out between two blocks.
@@ -112,6 +114,7 @@ fn floor(drill: &Drill, levers: &Levers, setting: &Setting<'_>, layout: &crate::
     let explaining = band.explaining;
     Floor {
         measures: layout.measures(),
+        in_paces: layout.footprint().in_paces(pace),
         laying_out: laying_out(fit.markers_needed, ground.adults),
         timing: schedule.map(|s| Timing::of(&s, explaining, turns, touching, fit.working_share)),
         block_min: schedule.map(|s| s.whole(explaining, turns).half_minutes_up()),

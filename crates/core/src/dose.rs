@@ -113,6 +113,11 @@ pub enum Dose {
     },
 }
 
+/// A count of a dose, its place and the most that it may be.
+type AtMost = (&'static str, u32, u32);
+/// Seconds of a dose, their place and the least that they may be.
+type AtLeast = (&'static str, f64, f64);
+
 fn each_side() -> SideRule {
     SideRule::Each
 }
@@ -176,7 +181,7 @@ impl Dose {
     /// Every number out of its range, with its place.
     pub fn faults(&self) -> Vec<InputError> {
         let second = |s: Option<Seconds>| s.unwrap_or(Seconds(1.0)).0;
-        let (counts, seconds): (Vec<(&str, u32, u32)>, Vec<(&str, f64, f64)>) = match *self {
+        let (counts, seconds): (Vec<AtMost>, Vec<AtLeast>) = match *self {
             Dose::Timed { work, rest, sets, .. } => {
                 (vec![("/sets", sets, 50)], vec![("/work_s", work.0, 0.5), ("/rest_s", rest.0, 0.0)])
             }

@@ -7,10 +7,11 @@ use serde::Serialize;
 
 use crate::block::{Timing, Touching};
 use crate::cues::{Call, CueWish, calls};
-use crate::drill::FaultSeen;
+use crate::drill::{Drill, FaultSeen};
 use crate::edition::Edition;
 use crate::fit::fit;
-use crate::layout::measure::Footprint;
+use crate::layout::measure::{Footprint, InPaces};
+use crate::levers::{Eyes, Levers};
 use crate::plan::{Problem, Variant};
 use crate::skill::{Stage, Strand};
 use crate::units::{Minutes, Pace, Seconds};
@@ -69,6 +70,8 @@ pub struct RunningBlock {
     pub markers: BTreeMap<String, u32>,
     /// Floor of one station.
     pub footprint: Footprint,
+    /// The same in the pace of whoever lays it.
+    pub in_paces: InPaces,
     /// What does not fit, laid in this pace; nothing if all does.
     pub misfit: Option<String>,
     /// The floor, as SVG.
@@ -81,7 +84,7 @@ pub struct RunningBlock {
     pub faults: Vec<FaultSeen>,
     /// What could hurt.
     pub cautions: Vec<String>,
-    /// What is called during the first bouts, if the drill answers calls; the same in every bout.
+    /// What is called in a bout, if the block answers calls; the same in every bout.
     pub calls: Vec<Call>,
 }
 
@@ -151,10 +154,11 @@ impl Edition {
             starts,
             laying_out,
             minutes,
-            calls: drill.cues.as_ref().map(|cues| bout_calls(cues, timing.work, seed)).unwrap_or_default(),
+            calls: called(drill, &levers).map(|cues| bout_calls(cues, timing.work, seed)).unwrap_or_default(),
             timing,
             markers: markers.into_iter().map(|(colour, n)| (colour.to_owned(), n * stations)).collect(),
             footprint: layout.footprint(),
+            in_paces: layout.footprint().in_paces(pace),
             misfit: fit.misfit.map(|misfit| misfit.to_string()),
             station_sizes: fit.station_sizes,
             drawing: layout.draw(),
@@ -164,6 +168,11 @@ impl Edition {
             cautions: drill.cautions.iter().map(|caution| caution.text().to_owned()).collect(),
         })
     }
+}
+
+/// What is called: only where the levers ask for an answer.
+fn called<'d>(drill: &'d Drill, levers: &Levers) -> Option<&'d CueWish> {
+    drill.cues.as_ref().filter(|_| levers.eyes == Eyes::Call)
 }
 
 /// The calls of one bout: those that come before its end.

@@ -23,6 +23,11 @@ fn edition(plan: Plan) -> Edition {
     }
 }
 
+/// The demo's curriculum with its plan.
+fn solved() -> Edition {
+    edition(solve(&demo::problem(), 7, 20).unwrap().0)
+}
+
 fn first_evening(blocks: &[(&str, u32)]) -> Edition {
     let block = |(variant, minutes): &(&str, u32)| Block {
         variant: (*variant).to_owned(),
@@ -93,4 +98,32 @@ fn every_evening_of_the_demo_can_be_run() {
 fn there_is_no_evening_where_nothing_is_laid(#[case] session: usize) {
     let edition = first_evening(&[("wall-of-two@form", 6)]);
     assert!(edition.evening(&edition.problem().unwrap(), session, Pace::default()).is_none());
+}
+
+#[test]
+fn a_block_calls_only_where_its_levers_ask_for_an_answer_and_within_its_bout() {
+    let edition = solved();
+    let problem = edition.problem().unwrap();
+    let mut called = 0;
+    for session in 0..problem.sessions.len() {
+        for block in edition.evening(&problem, session, Pace::default()).unwrap().blocks {
+            let cues = edition.drill(&block.drill).unwrap().cues.is_some();
+            assert_eq!(!block.calls.is_empty(), cues && block.stage == Stage::Scan, "{}", block.title);
+            assert!(block.calls.iter().all(|call| call.at < block.timing.work), "{}", block.title);
+            called += block.calls.len();
+        }
+    }
+    assert!(called > 0, "no evening of the demo calls anything");
+}
+
+#[test]
+fn a_longer_pace_lays_a_larger_floor_and_says_where_it_no_longer_fits() {
+    let edition = solved();
+    let problem = edition.problem().unwrap();
+    let blocks = |pace| edition.evening(&problem, 0, Pace(jogo_core::units::Metres(pace))).unwrap().blocks;
+    for (usual, long) in blocks(0.75).iter().zip(blocks(1.5)) {
+        assert!(long.footprint.depth >= usual.footprint.depth, "{}", usual.title);
+        assert_eq!(usual.misfit, None);
+    }
+    assert!(blocks(1.5).iter().any(|block| block.misfit.is_some()));
 }

@@ -264,8 +264,9 @@ proptest! {
     fn any_text_is_read_or_answered_and_what_is_read_is_drawn_well_formed(text in near_layout()) {
         match Layout::read(&text, Pace::default()) {
             Ok(layout) => {
-                let svg = layout.draw();
-                prop_assert!(roxmltree::Document::parse(&svg).is_ok(), "{}", svg);
+                for svg in [layout.draw(), layout.draw_small(11.0)] {
+                    prop_assert!(roxmltree::Document::parse(&svg).is_ok(), "{}", svg);
+                }
             }
             Err(faults) => prop_assert!(!faults.is_empty()),
         }

@@ -23,7 +23,7 @@ async fn a_layout_with_a_fault_is_mended_from_its_message_and_drawn() -> Result<
     director.presses("Line 2, column 1:").await?;
     director.types("\u{e017}\u{e017}\u{e017}\u{e017}walk").await?;
     director.sees("Every line reads").await?;
-    director.sees("2.3 m").await?;
+    director.sees("dribble 2.3 m").await?;
     let drawn = director.runs("return document.querySelectorAll('svg.floor [data-line]').length").await?;
     assert_eq!(drawn, 3, "two markers and a way");
 

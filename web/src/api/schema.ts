@@ -1155,6 +1155,8 @@ export interface components {
             block_min?: number | null;
             /** @description How it stands on the ground. */
             fit: components["schemas"]["Fit"];
+            /** @description The floor of one station in the pace of whoever lays it. */
+            in_paces: components["schemas"]["InPaces"];
             /** @description Laying it out between two blocks. */
             laying_out: components["schemas"]["Minutes"];
             /** @description Markers, kit, roles, footprint, paths. */
@@ -1241,6 +1243,19 @@ export interface components {
             depth_m: components["schemas"]["Metres"];
             /** @description At least so wide. */
             width_m: components["schemas"]["Metres"];
+        };
+        /** @description A floor in somebody's paces. */
+        InPaces: {
+            /**
+             * Format: double
+             * @description Ahead.
+             */
+            depth: number;
+            /**
+             * Format: double
+             * @description To the right.
+             */
+            width: number;
         };
         /** @description One fault of an input: where it stands and how to mend it. */
         InputError: {
@@ -1877,6 +1892,8 @@ export interface components {
             footprint: components["schemas"]["Footprint"];
             /** @description When it is used in a game. */
             in_game: string;
+            /** @description The same in the pace of whoever lays it. */
+            in_paces: components["schemas"]["InPaces"];
             /** @description Laying out before it. */
             laying_out: components["schemas"]["Minutes"];
             /** @description The layout text. */

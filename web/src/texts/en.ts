@@ -246,11 +246,12 @@ export const texts = {
     misfit: (says: string) => `Does not fit: ${says}.`,
     nearest: (says: string) => `Nearest: ${says}.`,
     working: (share: string, stations: string) => `${share} work at any time: ${stations}`,
-    footprint: (w: number, d: number) => `${metres.format(w)} × ${metres.format(d)} m (${metres.format(w / 0.75)} × ${metres.format(d / 0.75)} paces of 0.75 m)`,
+    footprint: (w: number, d: number, paces: Schemas['InPaces']) => `${metres.format(w)} × ${metres.format(d)} m, that is ${metres.format(paces.width)} × ${metres.format(paces.depth)} paces`,
     kit: (balls: number, goals: number, walls: number) => [balls > 0 && plural(balls, 'ball'), goals > 0 && plural(goals, 'goal'), walls > 0 && plural(walls, 'wall')].filter((text): text is string => text !== false),
     roles: (players: number, servers: number, defenders: number) =>
       [players > 0 && plural(players, 'player'), servers > 0 && plural(servers, 'server'), defenders > 0 && plural(defenders, 'defender')].filter((text): text is string => text !== false),
-    path: (kind: string, length: number, changes: number, turning: number) => `${kind}: ${metres.format(length)} m, ${plural(changes, 'change')} of direction, ${Math.round(turning)}° of turning`,
+    path: (kind: string, length: number, changes: number, turning: number) =>
+      `${kind} ${metres.format(length)} m${turning < 1 ? '' : `, ${plural(changes, 'turn')} over 30°, ${Math.round(turning)}° in all`}`,
     pathKind: { dribble: 'dribble', run: 'run', pass: 'pass', serve: 'serve' } satisfies Words<Schemas['PathKind']>,
     what: 'What it is',
     title: 'Title',
@@ -441,8 +442,12 @@ export const texts = {
     cautions: 'Take care',
     cautionTail: 'Your association’s rules and qualified people come first.',
     inGame: 'In a game',
-    floor: (w: number, d: number) =>
-      w < 0.5 && d < 0.5 ? 'on the spot' : w < 0.5 || d < 0.5 ? `one station ${metres.format(Math.max(w, d))} m long` : `one station ${metres.format(w)} × ${metres.format(d)} m`,
+    floor: (w: number, d: number, paces: Schemas['InPaces']) =>
+      w < 0.5 && d < 0.5
+        ? 'on the spot'
+        : w < 0.5 || d < 0.5
+          ? `one station ${metres.format(Math.max(w, d))} m (${metres.format(Math.max(paces.width, paces.depth))} paces) long`
+          : `one station ${metres.format(w)} × ${metres.format(d)} m (${metres.format(paces.width)} × ${metres.format(paces.depth)} paces)`,
     layoutText: 'Layout as said',
   },
 

@@ -11,9 +11,11 @@ interface Props<T extends string> {
   says: (option: T) => ReactNode
   onToggle: (option: T) => void
   disabled?: boolean
+  /** Chosen ones are framed instead of filled, where what they show has colours of its own. */
+  framed?: boolean
 }
 
-export function Choice<T extends string>({ label, options, chosen, says, onToggle, disabled }: Props<T>) {
+export function Choice<T extends string>({ label, options, chosen, says, onToggle, disabled, framed }: Props<T>) {
   const { floor } = useTheme()
   return (
     <Box role="group" aria-label={label} sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
@@ -33,8 +35,9 @@ export function Choice<T extends string>({ label, options, chosen, says, onToggl
               gap: 0.5,
               border: `1px solid ${on ? floor.ink : floor.hair}`,
               borderRadius: '2px',
-              bgcolor: on ? floor.ink : floor.paper,
-              color: on ? floor.paper : floor.ink,
+              bgcolor: on && !framed ? floor.ink : floor.paper,
+              color: on && !framed ? floor.paper : floor.ink,
+              ...(on && framed && { boxShadow: `inset 0 0 0 2px ${floor.ink}`, fontWeight: 650 }),
               '@media (pointer: coarse)': { minHeight: 44 },
             }}
           >

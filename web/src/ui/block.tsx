@@ -11,7 +11,7 @@ export function BlockFacts({ block }: { block: RunningBlock }) {
     texts.stage[block.stage],
     texts.evening.stations(block.station_sizes),
     texts.evening.bouts(block.bouts, block.work_s, block.rest_s),
-    texts.evening.floor(block.footprint.width_m, block.footprint.depth_m),
+    texts.evening.floor(block.footprint.width_m, block.footprint.depth_m, block.in_paces),
   ]
   return (
     <Box>

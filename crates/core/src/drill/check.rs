@@ -253,3 +253,27 @@ impl Faults {
         }
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::skill::Strand;
+    use proptest::prelude::*;
+    use std::collections::BTreeMap;
+
+    fn weave() -> Drill {
+        serde_json::from_str(include_str!("../../../../demo/drills/weave-six.json")).unwrap()
+    }
+
+    const NOTHING_ELSE: Shelf<'_> = Shelf { bands: &[], skills: &[], tests: &[] };
+
+    proptest! {
+        #[test]
+        fn shares_of_the_strands_sum_to_one_or_the_drill_is_refused(percent in prop::collection::vec(0u32..=60, 4)) {
+            let shares = Strand::ALL.into_iter().zip(&percent).map(|(s, p)| (s, Share(f64::from(*p) / 100.0)));
+            let drill = Drill { strands: shares.collect::<BTreeMap<_, _>>(), ..weave() };
+            let refused = drill.check(&NOTHING_ELSE).iter().any(|fault| fault.pointer == "/strands");
+            prop_assert_eq!(refused, percent.iter().sum::<u32>() != 100);
+        }
+    }
+}

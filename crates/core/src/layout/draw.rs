@@ -35,11 +35,7 @@ impl Layout {
         let sheet = Sheet::around(self);
         let mut svg = String::with_capacity(4096);
         sheet.open(&mut svg);
-        self.draw_barriers(&sheet, &mut svg);
-        self.draw_paths(&sheet, &mut svg);
-        self.draw_markers(&sheet, &mut svg);
-        self.draw_people(&sheet, &mut svg);
-        self.draw_balls(&sheet, &mut svg);
+        self.draw_floor(&sheet, &mut svg);
         self.draw_order(&sheet, &mut svg);
         sheet.close(&mut svg);
         svg
@@ -50,13 +46,17 @@ impl Layout {
         let sheet = Sheet::small(self, metre);
         let mut svg = String::with_capacity(2048);
         sheet.open(&mut svg);
-        self.draw_barriers(&sheet, &mut svg);
-        self.draw_paths(&sheet, &mut svg);
-        self.draw_markers(&sheet, &mut svg);
-        self.draw_people(&sheet, &mut svg);
-        self.draw_balls(&sheet, &mut svg);
+        self.draw_floor(&sheet, &mut svg);
         svg.push_str("</svg>");
         svg
+    }
+
+    fn draw_floor(&self, sheet: &Sheet, svg: &mut String) {
+        self.draw_barriers(sheet, svg);
+        self.draw_paths(sheet, svg);
+        self.draw_markers(sheet, svg);
+        self.draw_people(sheet, svg);
+        self.draw_balls(sheet, svg);
     }
 
     fn draw_barriers(&self, sheet: &Sheet, svg: &mut String) {

@@ -8,7 +8,7 @@ use std::collections::BTreeMap;
 use serde::Serialize;
 
 use super::{BarrierKind, Layout, PASSING, Path, PathKind, Point, Role};
-use crate::units::{Degrees, Metres};
+use crate::units::{Degrees, Metres, Pace};
 
 /// Width and depth of the box around everything on the floor, along the walker's first heading.
 #[derive(Clone, Copy, Debug, Default, PartialEq, Serialize)]
@@ -20,6 +20,31 @@ pub struct Footprint {
     /// Ahead.
     #[serde(rename = "depth_m")]
     pub depth: Metres,
+}
+
+impl Footprint {
+    /// The same in paces, to the tenth, as it is walked.
+    ///
+    /// ```
+    /// use jogo_core::{layout::measure::Footprint, units::{Metres, Pace}};
+    /// let floor = Footprint { width: Metres(4.0), depth: Metres(8.25) };
+    /// assert_eq!(floor.in_paces(Pace::default()), InPaces { width: 5.3, depth: 11.0 });
+    /// # use jogo_core::layout::measure::InPaces;
+    /// ```
+    pub fn in_paces(&self, pace: Pace) -> InPaces {
+        let tenths = |metres: Metres| (metres.0 / pace.0.0 * 10.0).round() / 10.0;
+        InPaces { width: tenths(self.width), depth: tenths(self.depth) }
+    }
+}
+
+/// A floor in somebody's paces.
+#[derive(Clone, Copy, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct InPaces {
+    /// To the right.
+    pub width: f64,
+    /// Ahead.
+    pub depth: f64,
 }
 
 /// How long a path is and how much it turns.

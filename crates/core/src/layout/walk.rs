@@ -15,7 +15,7 @@ pub const MOST_MARKERS: usize = 500;
 /// The shortest and longest length that may be said, in metres.
 pub const LENGTHS: (f64, f64) = (0.1, 120.0);
 /// For so many faults a near name is looked for; a text with more is mended from its first ones.
-const GUESSES: usize = 20;
+const GUESSES: usize = 8;
 /// How far from the start anything may stand, in metres, to each side.
 pub const FARTHEST: f64 = 150.0;
 /// The most points that all paths may have together once weaves are laid out.
@@ -350,7 +350,7 @@ impl<'s> Walker<'s> {
             return Ok(line);
         }
         let known: Vec<String> = self.lines.keys().take(6).map(|name| format!("`{name}*`")).collect();
-        let near = did_you_mean(&named.name, self.lines.keys().map(String::as_str));
+        let near = self.guess(&named.name, self.lines.keys());
         let mend = near.unwrap_or_else(|| match known[..] {
             [] => "lay one first, as `line 6 W every 1`".to_owned(),
             _ => format!("lines to weave through are {}", known.join(", ")),
@@ -363,20 +363,21 @@ impl<'s> Walker<'s> {
         (0..=self.rounds.len()).rev().find_map(|depth| map.get(&in_round(name, &self.rounds[..depth])))
     }
 
+    /// The name that was meant, while faults are few.
+    fn guess<'n>(&self, written: &str, names: impl Iterator<Item = &'n String>) -> Option<String> {
+        let names = names.map(String::as_str);
+        (self.faults.len() < GUESSES).then(|| did_you_mean(written, names)).flatten()
+    }
+
     fn find(&self, named: &Named) -> Result<Spot, Fault> {
         self.look_up(&self.points, &named.name).copied().ok_or_else(|| {
             let line = self.look_up(&self.lines, &named.name).map(Vec::len);
-            let near = || {
-                (self.faults.len() < GUESSES)
-                    .then(|| did_you_mean(&named.name, self.points.keys().map(String::as_str)))
-                    .flatten()
-            };
             let name = &named.name;
             let mend = match line {
                 Some(count) => {
                     format!("`{name}` is a line: write `{name}*` to weave through it, or a marker, `{name}1` to `{name}{count}`")
                 }
-                None => near().unwrap_or_else(|| format!("nothing here is called `{name}`")),
+                None => self.guess(name, self.points.keys()).unwrap_or_else(|| format!("nothing here is called `{name}`")),
             };
             named.place.fault("the name of a point", Some(mend))
         })
@@ -422,7 +423,7 @@ fn weave(line: &[Point], before: Option<Point>) -> Vec<Stop> {
     // A single marker that one does not come to from anywhere is passed as if one came from the start, ahead.
     let (dx, dy) =
         if long > 1e-9 { ((last.x - from.x) / long, (last.y - from.y) / long) } else { (0.0, 1.0) };
-    let side = |i: usize| if i % 2 == 0 { PASSING.0 } else { -PASSING.0 };
+    let side = |i: usize| if i.is_multiple_of(2) { PASSING.0 } else { -PASSING.0 };
     let beside = |(i, at): (usize, &Point)| Point { x: at.x - dy * side(i), y: at.y + dx * side(i) };
     markers
         .iter()

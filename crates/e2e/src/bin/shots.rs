@@ -31,6 +31,9 @@ async fn desk(server: &Server, folder: &Path) -> Result<(), Failed> {
     keep(&director, folder, "sign-in").await?;
     director.presses(DIRECTOR).await?;
     director.sees("Winter with the ball").await?;
+    library(&director, folder).await?;
+    director.opens("/plan").await?;
+    director.sees("Winter with the ball").await?;
     director.sees_named("Floor drawing").await?;
     director.presses("Next").await?;
     director.presses("Next").await?;
@@ -59,6 +62,19 @@ async fn desk(server: &Server, folder: &Path) -> Result<(), Failed> {
     browser.end().await
 }
 
+async fn library(director: &Person<'_>, folder: &Path) -> Result<(), Failed> {
+    director.opens("/drills?strand=dribbling&band=u8-u9").await?;
+    director.sees("Weave there and back").await?;
+    keep(director, folder, "drills").await?;
+    director.opens("/drills/across-the-body-gate?band=u8-u9").await?;
+    director.sees("touches strong foot").await?;
+    director.hovers("svg.floor [data-line='9']").await?;
+    keep(director, folder, "drill-desk").await?;
+    director.opens("/drills/bands").await?;
+    director.sees("For the whole academy").await?;
+    keep(director, folder, "bands").await
+}
+
 async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
     let browser = Browser::start(PHONE).await?;
     let coach = Person::at(&browser, server);
@@ -72,6 +88,9 @@ async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
     coach.sees_named("Enter").await?;
     coach.types("16.4").await?;
     keep(&coach, folder, "test-evening").await?;
+    coach.opens("/drills/four-colour-box").await?;
+    coach.sees("touches strong foot").await?;
+    keep(&coach, folder, "drill-on-the-phone").await?;
     coach.opens("/squad").await?;
     coach.sees("14 players").await?;
     keep(&coach, folder, "squad").await?;

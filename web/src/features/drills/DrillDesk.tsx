@@ -116,12 +116,14 @@ function Desk({ view }: { view: Schemas['DrillView'] | null }) {
   return (
     <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 372px' }, minHeight: 0 }}>
       <Box sx={{ minWidth: 0, px: 2, py: 1.25, display: 'flex', flexDirection: 'column', gap: 1.25, overflowY: { md: 'auto' }, maxHeight: { md: 'calc(100dvh - 45px)' } }}>
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
-          <Typography variant="h1">{drill.title || texts.desk.untitled}</Typography>
-          <Typography variant="body2" color="text.secondary" role="status" sx={{ flex: 1, minWidth: 120 }}>
-            {saving ? texts.plan.saving : changed ? texts.desk.keptHere : view ? texts.desk.state(view.version, asTime(view.history[0]?.at ?? '')) : texts.desk.new}
-            {view?.archived_at && ` · ${texts.desk.isAway}`}
-          </Typography>
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
+          <Box sx={{ flex: 1, minWidth: 0 }}>
+            <Typography variant="h1">{drill.title || texts.desk.untitled}</Typography>
+            <Typography variant="body2" color="text.secondary" role="status">
+              {saving ? texts.plan.saving : changed ? texts.desk.keptHere : view ? texts.desk.state(view.version, asTime(view.history[0]?.at ?? '')) : texts.desk.new}
+              {view?.archived_at && ` · ${texts.desk.isAway}`}
+            </Typography>
+          </Box>
           <Button variant="text" disabled={past.length === 0} onClick={takeBack}>
             {texts.undo}
           </Button>
@@ -157,7 +159,7 @@ function Desk({ view }: { view: Schemas['DrillView'] | null }) {
             }}
           >
             {data && <FloorDrawing svg={data.drawing} title={drill.title} height={272} />}
-            {data?.floor && <Measured measures={data.floor.measures} />}
+            {data?.floor && <Measured measures={data.floor.measures} paces={data.floor.in_paces} />}
             {data && !data.floor && (
               <Typography variant="body2" color="text.secondary" sx={{ textAlign: 'center' }}>
                 {texts.desk.asFar}
@@ -196,20 +198,18 @@ function Desk({ view }: { view: Schemas['DrillView'] | null }) {
 }
 
 /** What the core has measured of one station. */
-function Measured({ measures }: { measures: Schemas['Measures'] }) {
+function Measured({ measures, paces }: { measures: Schemas['Measures']; paces: Schemas['InPaces'] }) {
   const says = texts.desk
   const colours = Object.entries(measures.markers.by_colour).map(([colour, n]) => texts.evening.markers(n, colour))
   const kit = says.kit(measures.kit.balls, measures.kit.goals, measures.kit.walls)
   const { players, servers, defenders } = measures.roles
-  const facts = [says.footprint(measures.footprint.width_m, measures.footprint.depth_m), ...colours, ...kit, ...says.roles(players, servers, defenders)]
+  const facts = [says.footprint(measures.footprint.width_m, measures.footprint.depth_m, paces), ...colours, ...kit, ...says.roles(players, servers, defenders)]
   return (
     <Box sx={{ textAlign: 'center' }}>
       <Typography variant="body2">{facts.join(' · ')}</Typography>
-      {measures.paths.map((path, i) => (
-        <Typography key={i} variant="caption" color="text.secondary" sx={{ display: 'block' }}>
-          {says.path(says.pathKind[path.kind], path.length_m, path.direction_changes, path.turning_deg)}
-        </Typography>
-      ))}
+      <Typography variant="caption" color="text.secondary">
+        {measures.paths.map((path) => says.path(says.pathKind[path.kind], path.length_m, path.direction_changes, path.turning_deg)).join(' · ')}
+      </Typography>
     </Box>
   )
 }

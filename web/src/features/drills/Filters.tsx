@@ -39,6 +39,7 @@ export function Filters({ wanted, onWant, onDone }: Props) {
     >
       <TextCell id="drill-words" label={says.words} placeholder={says.wordsHint} value={wanted.text ?? ''} onChange={(text) => onWant({ text })} />
       <Choice
+        framed
         label={says.strand}
         options={STRANDS}
         chosen={wanted.strand ? [wanted.strand] : []}

@@ -50,11 +50,11 @@ function Run({ team, edition, session, view, today }: RunProps) {
   const day = asLongDay(evening.date)
   return (
     <Box sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
-      <Box sx={{ px: 1.5, py: 0.75, display: 'flex', alignItems: 'baseline', gap: 1 }}>
-        <Typography variant="h2" component="h1">
+      <Box sx={{ px: 1.5, py: 0.75, display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 1 }}>
+        <Typography variant="h2" component="h1" sx={{ flex: evening.date === today ? undefined : 1 }}>
           {evening.date === today ? texts.places.tonight : evening.date > today ? texts.tonight.next(day) : day}
         </Typography>
-        <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
+        <Typography variant="body2" color="text.secondary" sx={evening.date === today ? { flex: 1 } : { width: '100%', order: 1 }}>
           {texts.plan.week(evening.week)} · {texts.minutes(evening.minutes)} · {texts.tonight.edition(view.edition_number)}
         </Typography>
         {evening.date !== today && (
