@@ -1878,7 +1878,7 @@ export interface components {
         };
         /** @description A block of an evening, with all that a coach needs to run it. */
         RunningBlock: components["schemas"]["Timing"] & {
-            /** @description What is called during the first bouts, if the drill answers calls; the same in every bout. */
+            /** @description What is called in a bout, if the block answers calls; the same in every bout. */
             calls: components["schemas"]["Call"][];
             /** @description What could hurt. */
             cautions: string[];
