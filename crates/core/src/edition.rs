@@ -2,6 +2,8 @@
 //!
 //! A draft is put together from the living library; a published edition keeps the copy it was published with.
 
+use std::collections::BTreeSet;
+
 use serde::{Deserialize, Serialize};
 
 use crate::academy::Academy;
@@ -35,6 +37,22 @@ impl Edition {
     /// The problem that the plan answers.
     pub fn problem(&self) -> Result<Problem, Vec<InputError>> {
         self.curriculum.problem(&self.academy, &self.band, &self.skills, &self.drills)
+    }
+
+    /// The same with only those drills and skills that its plan and goals name: what is frozen when it is published. What
+    /// becomes of the rest of the library does not concern it.
+    pub fn trimmed(mut self) -> Edition {
+        let laid: BTreeSet<&str> = self
+            .plan
+            .sessions
+            .iter()
+            .flatten()
+            .filter_map(|block| block.variant.split_once('@').map(|(drill, _)| drill))
+            .collect();
+        self.drills.retain(|drill| laid.contains(drill.id.as_str()));
+        let goals = &self.curriculum.goals;
+        self.skills.retain(|skill| goals.iter().any(|goal| goal.skill == skill.id));
+        self
     }
 
     /// The drill of a name.

@@ -34,6 +34,8 @@ pub struct Wanted {
     pub surface: Option<Surface>,
     /// At most so many markers at a station.
     pub markers: Option<u32>,
+    /// Whether balls and markers are all the kit there is: no wall, no goal.
+    pub plain: Option<bool>,
     /// Free floor, in metres.
     pub width_m: Option<f64>,
     /// Free floor, in metres.
@@ -74,6 +76,7 @@ impl Wanted {
             && self.players.is_none_or(|n| (drill.station.min..=drill.station.max).contains(&n))
             && self.home.is_none_or(|home| drill.home.is_some() == home)
             && self.without.is_none_or(|caution| !drill.cautions.contains(&caution))
+            && self.plain.is_none_or(|plain| layout.as_ref().is_some_and(|l| l.barriers.is_empty() == plain))
             && self.markers.is_none_or(|n| layout.as_ref().is_some_and(|l| l.markers.len() as u32 <= n))
             && self.has_room(drill, layout.as_ref())
             && self.fills(drill, layout.as_ref(), band)

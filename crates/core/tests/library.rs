@@ -132,6 +132,11 @@ fn a_drill_is_found_by_what_is_asked_of_it() {
         asked(r#"{"without": "ball_underfoot", "surface": "sole", "band": "u6-u7"}"#)
             .contains(&"circles-round-the-ball".to_owned())
     );
+    let plain = asked(r#"{"plain": true, "strand": "passing"}"#);
+    assert!(
+        plain.contains(&"give-and-go-gate".to_owned()) && !plain.contains(&"wall-pass-ten-clean".to_owned()),
+        "{plain:?}"
+    );
     let fewer = asked(r#"{"markers": 0}"#);
     assert!(!fewer.is_empty() && fewer.iter().all(|id| !drill(id).layout.contains("mark")), "{fewer:?}");
     assert_eq!(asked("{}").len(), demo::drills().len());

@@ -207,7 +207,7 @@ impl Story<'_> {
         edition.plan = solve(&problem, seed, ROUNDS).map_err(|clash| clash.says)?.0;
         let id = Uuid::now_v7();
         self.store.add_curriculum(id, &edition.curriculum, &edition.plan, by, self.now).await?;
-        Ok((id, edition))
+        Ok((id, edition.trimmed()))
     }
 
     /// A squad, and its results on the second and the last evening of a curriculum.

@@ -2798,6 +2798,8 @@ export interface operations {
                 surface?: components["schemas"]["Surface"];
                 /** @description At most so many markers at a station. */
                 markers?: number;
+                /** @description Whether balls and markers are all the kit there is: no wall, no goal. */
+                plain?: boolean;
                 /** @description Free floor, in metres. */
                 width_m?: number;
                 /** @description Free floor, in metres. */

@@ -167,7 +167,7 @@ async fn view(state: &State, draft: Draft) -> Answer<HttpResponse> {
         minutes_by_strand: minutes_by_strand(&problem, plan),
         score,
         breaches: check(&problem, plan),
-        changed_since_edition: latest.map(|(_, latest)| latest != edition),
+        changed_since_edition: latest.map(|(_, latest)| latest != edition.clone().trimmed()),
         editions: editions.into_iter().map(EditionEntry::from).collect(),
         stitches,
         wishes: edition.curriculum,
@@ -310,7 +310,7 @@ pub(super) async fn publish(
             format!("The plan breaks {} in session {}: {}", breach.rule, breach.session + 1, breach.says);
         return Err(Problem::fault("", format!("{says}. Solve it again, then publish.")));
     }
-    let now = state.clock.now();
+    let (now, edition) = (state.clock.now(), edition.trimmed());
     let number = state.store.publish(new.id, *id, &edition, &note, who.0.id, now).await?;
     let about = format!("{} edition {number}", edition.curriculum.name);
     state.store.note(now, Some(who.0.id), "published", &about).await?;

@@ -27,6 +27,7 @@ function wantedIn(address: URLSearchParams): Wanted {
     if (address.get(key) && Number.isFinite(number) && number >= 0) wanted[key] = number
   }
   if (address.get('home')) wanted.home = true
+  if (address.get('plain')) wanted.plain = true
   if (address.get('archived')) wanted.archived = true
   return wanted as Wanted
 }

@@ -11,6 +11,8 @@ import { StrandSwatch, STRANDS } from '../../ui/strands'
 import { useBands, useSkills, type Wanted } from './queries'
 import { CAUTIONS, SURFACES } from './words'
 
+const SWITCHES = ['home', 'plain', 'archived'] as const
+
 interface Props {
   wanted: Wanted
   onWant: (change: Record<string, string | null>) => void
@@ -95,10 +97,10 @@ export function Filters({ wanted, onWant, onDone }: Props) {
       />
       <Choice
         label={says.where}
-        options={['home', 'archived'] as const}
-        chosen={[...(wanted.home ? (['home'] as const) : []), ...(wanted.archived ? (['archived'] as const) : [])]}
-        says={(key) => (key === 'home' ? says.atHome : says.putAway)}
-        onToggle={(key) => onWant({ [key]: (key === 'home' ? wanted.home : wanted.archived) ? null : 'true' })}
+        options={SWITCHES}
+        chosen={SWITCHES.filter((key) => wanted[key])}
+        says={(key) => says.switches[key]}
+        onToggle={(key) => onWant({ [key]: wanted[key] ? null : 'true' })}
       />
       {Object.keys(wanted).length > 0 && (
         <Button variant="text" onClick={() => onWant(Object.fromEntries(Object.keys(wanted).map((key) => [key, null])))} sx={{ justifySelf: 'start' }}>

@@ -84,6 +84,28 @@ async fn an_edition_keeps_the_drill_that_it_was_published_with() {
     assert_eq!(evening().await.body["evening"], before);
 }
 
+#[actix_web::test]
+async fn a_curriculum_has_changed_only_when_something_that_it_uses_has() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let autumn = director.gets("/curricula").await.body["items"][1]["id"].as_str().unwrap().to_owned();
+    let changed =
+        async || director.gets(&format!("/curricula/{autumn}")).await.body["changed_since_edition"].clone();
+    assert_eq!(changed().await, false);
+    let retitle = async |id: &str| {
+        let read = director.gets(&format!("/drills/{id}")).await;
+        let mut drill = read.body["drill"].clone();
+        drill["title"] = "Something else altogether".into();
+        director.writes(Method::PUT, &format!("/drills/{id}"), &read.etag.unwrap(), drill).await
+    };
+    retitle("header-to-partner").await;
+    assert_eq!(changed().await, false, "a drill of another band");
+    let laid =
+        director.gets(&format!("/curricula/{autumn}/sessions/0")).await.body["blocks"][0]["drill"].clone();
+    retitle(laid.as_str().unwrap()).await;
+    assert_eq!(changed().await, true, "a drill of its plan");
+}
+
 fn spoiled(spoil: fn(&mut Value)) -> fn(&mut Value) {
     spoil
 }
