@@ -15,6 +15,10 @@ use jogo_core::layout::Layout;
 use jogo_core::library::fits;
 use jogo_core::plan::solve::ROUNDS;
 use jogo_core::plan::{check, score, solve};
+use jogo_core::progression::Map;
+use jogo_core::progression::findings::{Around, findings};
+use jogo_core::progression::layout::lay_out;
+use jogo_core::skill::{Need, Skill, Stage};
 use jogo_core::units::{Pace, Seconds};
 
 fn main() {
@@ -64,6 +68,38 @@ fn one_look_at_the_desk(bencher: Bencher<'_, '_>) {
 fn text_of_noise(bencher: Bencher<'_, '_>) {
     let noise = "repeat 9 { mark Ä; line 9 every; box 4 by 4 red,; path run W* -> A~; ".repeat(1_350);
     bencher.bench(|| Layout::read(black_box(&noise), Pace::default()).unwrap_err());
+}
+
+/// Five hundred skills with two thousand needs, each of one of the fifty skills before it.
+fn large_map() -> Vec<Skill> {
+    let mut seed = 7_u64;
+    let mut next = |below: usize| {
+        seed = seed.wrapping_mul(6_364_136_223_846_793_005).wrapping_add(1);
+        (seed >> 33) as usize % below
+    };
+    (0..500)
+        .map(|i: usize| {
+            let mut needs: Vec<Need> = (0..4.min(i))
+                .map(|_| Need { skill: format!("s{}", i - 1 - next(i.min(50))), stage: Stage::ALL[next(4)] })
+                .collect();
+            needs.sort_by(|a, b| a.skill.cmp(&b.skill));
+            needs.dedup_by(|a, b| a.skill == b.skill);
+            Skill { id: format!("s{i}"), band: format!("b{}", i / 125), needs, ..demo::skills().remove(0) }
+        })
+        .collect()
+}
+
+/// Findings and places of the large map.
+#[divan::bench]
+fn map_of_five_hundred_skills(bencher: Bencher<'_, '_>) {
+    let (skills, drills) = (large_map(), demo::drills());
+    let bands: Vec<String> = (0..4).map(|band| format!("b{band}")).collect();
+    let used_tests = Default::default();
+    bencher.bench(|| {
+        let map = Map::of(black_box(&skills));
+        let around = Around { bands: &bands, drills: &drills, used_tests: &used_tests };
+        (findings(&map, &around), lay_out(&map, &bands))
+    });
 }
 
 /// Two hundred calls of twelve words.

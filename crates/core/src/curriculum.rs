@@ -16,7 +16,7 @@ use crate::fit::{Ground, fit, laying_out};
 use crate::input::{InputError, short_text};
 use crate::library::allowed;
 use crate::plan::{Approach, Problem, SessionWish, SkillWish, Variant};
-use crate::skill::{Skill, SkillId, Stage, Strand};
+use crate::skill::{Need, Skill, SkillId, Stage, Strand};
 use crate::units::{Minutes, Pace, Share};
 
 /// A skill to be reached.
@@ -149,9 +149,8 @@ impl Curriculum {
                 ));
                 continue;
             };
-            for need in
-                skill.needs.iter().filter(|n| goal.present.is_none() && !wanted.contains(n.skill.as_str()))
-            {
+            let missing = |need: &Need| goal.present.is_none() && !wanted.contains(need.skill.as_str());
+            for need in skill.all_needs().filter(missing) {
                 let needed = by_id.get(need.skill.as_str()).map_or(need.skill.as_str(), |s| s.name.as_str());
                 faults.push(InputError::at(
                     format!("/goals/{i}/skill"),
@@ -164,7 +163,7 @@ impl Curriculum {
                 strand: skill.strand,
                 present: goal.present,
                 goal: goal.goal,
-                needs: skill.needs.iter().filter(|n| wanted.contains(n.skill.as_str())).cloned().collect(),
+                needs: skill.all_needs().filter(|need| wanted.contains(need.skill.as_str())).collect(),
             });
         }
         if !faults.is_empty() {

@@ -19,6 +19,7 @@
 //! | what does one variant take and give? | [`block`] |
 //! | which drill is there for this? | [`library`] |
 //! | how does a drill stand, last and feel just now? | [`desk`] |
+//! | what rests on what, and what opens what? | [`progression`] |
 //! | on which evenings? | [`calendar`] |
 //! | what is wished for, in which weeks? | [`curriculum`] |
 //! | what comes when? | [`plan`] |
@@ -54,6 +55,7 @@ pub mod levels;
 pub mod levers;
 pub mod library;
 pub mod plan;
+pub mod progression;
 pub mod results;
 pub mod roster;
 pub mod simulate;

@@ -108,8 +108,51 @@ pub struct Need {
     pub stage: Stage,
 }
 
+/// How a skill is shared among the feet.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum SidePolicy {
+    /// Both feet alike.
+    #[default]
+    Equal,
+    /// The other foot gets more.
+    OtherMore,
+    /// The strong foot first, then carried over.
+    StrongFirst,
+    /// The foot does not matter.
+    NotSided,
+}
+
+/// What shows that a player is ready for a skill.
+#[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(tag = "kind", rename_all = "snake_case", deny_unknown_fields)]
+pub enum Gate {
+    /// A "can do" sentence, met so often.
+    Milestone {
+        /// The sentence.
+        milestone: String,
+        /// So many times…
+        times: u32,
+        /// …of the last so many.
+        of_last: u32,
+    },
+    /// A result of a test, reached so often.
+    Test {
+        /// The name of the test.
+        test: String,
+        /// At least this, or at most where less is better.
+        value: f64,
+        /// So many times…
+        times: u32,
+        /// …of the last so many.
+        of_last: u32,
+    },
+}
+
 /// A technique that can be named and judged.
-#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
 pub struct Skill {
@@ -123,4 +166,40 @@ pub struct Skill {
     pub band: BandId,
     /// What must have come how far before it is met.
     pub needs: Vec<Need>,
+    /// The skills that are joined in it; it needs each of them, at Form unless `needs` asks for more.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub parts: Vec<SkillId>,
+    /// Skills that make it easier, and need not be there.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub helps: Vec<SkillId>,
+    /// How it is shared among the feet.
+    #[serde(default, skip_serializing_if = "is_equal")]
+    pub side: SidePolicy,
+    /// What shows that a player is ready for it.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub gate: Option<Gate>,
+}
+
+fn is_equal(side: &SidePolicy) -> bool {
+    *side == SidePolicy::Equal
+}
+
+impl Skill {
+    /// Everything that must have come how far before it is met: its needs, and its parts at Form where no need asks for
+    /// more of them.
+    ///
+    /// ```
+    /// use jogo_core::skill::{Skill, Stage};
+    /// let json = r#"{"id": "chain", "name": "Tap, stop, step", "strand": "ball_mastery", "band": "u8-u9",
+    ///     "needs": [{"skill": "tap", "stage": "flow"}], "parts": ["tap", "stop"]}"#;
+    /// let chain: Skill = serde_json::from_str(json).unwrap();
+    /// let all: Vec<_> = chain.all_needs().map(|need| (need.skill, need.stage)).collect();
+    /// assert_eq!(all, [("tap".to_owned(), Stage::Flow), ("stop".to_owned(), Stage::Form)]);
+    /// ```
+    pub fn all_needs(&self) -> impl Iterator<Item = Need> + '_ {
+        let unsaid = |part: &&SkillId| !self.needs.iter().any(|need| need.skill == **part);
+        let joined =
+            self.parts.iter().filter(unsaid).map(|part| Need { skill: part.clone(), stage: Stage::Form });
+        self.needs.iter().cloned().chain(joined)
+    }
 }
