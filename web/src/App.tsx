@@ -19,6 +19,7 @@ import { themeOf, type Look, type Mode } from './ui/theme'
 const PlanPage = lazy(() => import('./features/plan/PlanPage').then((m) => ({ default: m.PlanPage })))
 const DrillsPage = lazy(() => import('./features/drills/DrillsPage').then((m) => ({ default: m.DrillsPage })))
 const DrillDesk = lazy(() => import('./features/drills/DrillDesk').then((m) => ({ default: m.DrillDesk })))
+const ProgressionsPage = lazy(() => import('./features/progressions/ProgressionsPage').then((m) => ({ default: m.ProgressionsPage })))
 const BandsPage = lazy(() => import('./features/bands/BandsPage').then((m) => ({ default: m.BandsPage })))
 const EveningsPage = lazy(() => import('./features/evenings/EveningsPage').then((m) => ({ default: m.EveningsPage })))
 const LevelsPage = lazy(() => import('./features/levels/LevelsPage').then((m) => ({ default: m.LevelsPage })))
@@ -51,6 +52,7 @@ function Pages({ look }: { look: Look }) {
           <Route path="/drills" element={<DrillsPage editable />} />
           <Route path="/drills/bands" element={<BandsPage />} />
           <Route path="/drills/:id" element={<DrillDesk editable />} />
+          <Route path="/progressions" element={<ProgressionsPage />} />
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/plan/:id" element={<PlanPage />} />
           <Route path="/evenings" element={<EveningsPage />} />

@@ -11,6 +11,7 @@ pub mod drills;
 pub mod library;
 pub mod outcomes;
 pub mod people;
+pub mod skills;
 pub mod teams;
 pub mod trials;
 

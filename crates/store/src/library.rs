@@ -8,7 +8,7 @@ use jogo_core::skill::Skill;
 use jogo_core::standards::Standard;
 use jogo_core::tests::Test;
 
-use crate::{Store, Stored, from_json, parsed, to_json};
+use crate::{Store, Stored, from_json, parsed, skills, to_json};
 
 /// Everything that a library holds.
 #[derive(Clone, Debug, Default)]
@@ -42,15 +42,7 @@ impl Store {
             .await?;
         }
         for (place, skill) in (0_i64..).zip(&library.skills) {
-            let doc = to_json("a skill", skill)?;
-            sqlx::query!(
-                "INSERT OR REPLACE INTO skill (id, place, doc) VALUES (?, ?, ?)",
-                skill.id,
-                place,
-                doc
-            )
-            .execute(&mut *tx)
-            .await?;
+            skills::put(&mut tx, skill, Some(place), None, at).await?;
         }
         for (place, test) in (0_i64..).zip(&library.tests) {
             let doc = to_json("a test", test)?;
@@ -82,13 +74,6 @@ impl Store {
         tx.commit().await?;
         self.put_drills(&library.drills, None, at).await?;
         Ok(())
-    }
-
-    /// All skills.
-    pub async fn skills(&self) -> Stored<Vec<Skill>> {
-        let docs =
-            sqlx::query_scalar!("SELECT doc FROM skill ORDER BY place, id").fetch_all(&self.read).await?;
-        docs.iter().map(|doc| from_json("a skill", doc)).collect()
     }
 
     /// All tests.

@@ -297,6 +297,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/map": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The map, its findings, and where everything stands. */
+        get: operations["map_show"];
+        put?: never;
+        /** Changes skills: all of them or none. Nothing that makes a circle is kept. */
+        post: operations["map_change"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/map/compared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What has changed since the end of a day, in words. */
+        get: operations["map_compared"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/map/way": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a skill rests on and opens, and what it costs at least to get there. */
+        get: operations["map_way"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/samples": {
         parameters: {
             query?: never;
@@ -649,6 +701,21 @@ export interface components {
              */
             youngest: number;
         };
+        /** @description A band's columns. */
+        BandSpan: {
+            /** @description The band. */
+            band: components["schemas"]["String"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            columns: number;
+            /**
+             * Format: int32
+             * @description Its first column.
+             */
+            from: number;
+        };
         /** @description A band and its version. */
         BandView: {
             band: components["schemas"]["Band"];
@@ -844,6 +911,13 @@ export interface components {
             one_up?: components["schemas"]["Step"] | null;
             /** @description The stage with the levers set so. */
             stage: components["schemas"]["Stage"];
+        };
+        /** @description A difference between two states of a map. */
+        Difference: {
+            /** @description What has changed. */
+            says: string;
+            /** @description The skill. */
+            skill: components["schemas"]["String"];
         };
         /**
          * Format: double
@@ -1113,6 +1187,21 @@ export interface components {
             /** @description Why it happens. */
             why: string;
         };
+        /** @description Something that is wrong with a map. */
+        Finding: {
+            /** @description What kind. */
+            kind: components["schemas"]["FindingKind"];
+            mend?: components["schemas"]["Mend"] | null;
+            /** @description The same in words, with the mend. */
+            says: string;
+            /** @description The skills that it is about; of a circle the whole path. */
+            skills: components["schemas"]["String"][];
+        };
+        /**
+         * @description What kind of thing is wrong.
+         * @enum {string}
+         */
+        FindingKind: "circle" | "unknown" | "later_band" | "no_drill" | "unused_test" | "redundant" | "lonely";
         /** @description How a drill stands on a ground. */
         Fit: {
             /** @description Whether floor, kit and squad suffice. */
@@ -1187,6 +1276,43 @@ export interface components {
             depth_m: components["schemas"]["Metres"];
             /** @description To the right. */
             width_m: components["schemas"]["Metres"];
+        };
+        /** @description What shows that a player is ready for a skill. */
+        Gate: {
+            /** @enum {string} */
+            kind: "milestone";
+            /** @description The sentence. */
+            milestone: string;
+            /**
+             * Format: int32
+             * @description …of the last so many.
+             */
+            of_last: number;
+            /**
+             * Format: int32
+             * @description So many times…
+             */
+            times: number;
+        } | {
+            /** @enum {string} */
+            kind: "test";
+            /**
+             * Format: int32
+             * @description …of the last so many.
+             */
+            of_last: number;
+            /** @description The name of the test. */
+            test: string;
+            /**
+             * Format: int32
+             * @description So many times…
+             */
+            times: number;
+            /**
+             * Format: double
+             * @description At least this, or at most where less is better.
+             */
+            value: number;
         };
         /** @description A skill to be reached. */
         Goal: {
@@ -1281,6 +1407,21 @@ export interface components {
              * @description Walls or boards that give the ball back.
              */
             walls: number;
+        };
+        /** @description A strand's rows. */
+        Lane: {
+            /**
+             * Format: int32
+             * @description Its first row.
+             */
+            from: number;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            rows: number;
+            /** @description The strand. */
+            strand: components["schemas"]["Strand"];
         };
         LayoutRead: components["schemas"]["Measures"] & {
             /** @description SVG. */
@@ -1495,6 +1636,14 @@ export interface components {
              */
             touches: components["schemas"]["Touches"];
         };
+        /** @description A line between two skills. */
+        Line: {
+            /** @description The skill that is needed. */
+            from: components["schemas"]["String"];
+            stage?: components["schemas"]["Stage"] | null;
+            /** @description The skill that needs it. */
+            to: components["schemas"]["String"];
+        };
         /** @description The drill, looked at. */
         Looked: components["schemas"]["Desk"] & {
             /** @description What keeps the drill from being saved, each with its place. */
@@ -1520,6 +1669,41 @@ export interface components {
                 number
             ] | null;
         };
+        /** @description A change of the map. */
+        MapChanges: {
+            /** @description Skills that are added, or become this. */
+            put?: components["schemas"]["Skill"][];
+            /** @description Skills that are taken out; nothing may name them any more. */
+            take_out?: components["schemas"]["String"][];
+        };
+        /** @description The whole map, laid out. */
+        MapSheet: {
+            /** @description Bands across. */
+            bands: components["schemas"]["BandSpan"][];
+            /** @description Strands down. */
+            lanes: components["schemas"]["Lane"][];
+            /** @description Needs and helps. */
+            lines: components["schemas"]["Line"][];
+            /** @description Skills. */
+            plates: components["schemas"]["Plate"][];
+        };
+        /** @description The whole map. */
+        MapView: {
+            /** @description Days on which the map was changed, the latest first. */
+            changed_on: string[];
+            /** @description Drills by skill and stage. */
+            drills: components["schemas"]["ServedBy"][];
+            findings: components["schemas"]["Finding"][];
+            sheet?: components["schemas"]["MapSheet"] | null;
+            skills: components["schemas"]["Skill"][];
+            /** @description Tests that a gate may ask for. */
+            tests: components["schemas"]["TestName"][];
+            /**
+             * Format: int64
+             * @description Rises with every change.
+             */
+            version: number;
+        };
         /** @description Markers, by colour and in all. */
         MarkerCount: {
             /** @description By the word of the colour; `any` counts those of which the text names none. */
@@ -1544,6 +1728,27 @@ export interface components {
             paths: components["schemas"]["PathMeasure"][];
             /** @description People. */
             roles: components["schemas"]["Roles"];
+        };
+        /** @description What would mend it, as an action. */
+        Mend: {
+            /** @enum {string} */
+            action: "drop_need";
+            /** @description Which need. */
+            need: components["schemas"]["String"];
+            /** @description From which skill. */
+            skill: components["schemas"]["String"];
+        } | {
+            /** @enum {string} */
+            action: "move_band";
+            /** @description In which band. */
+            band: components["schemas"]["String"];
+            /** @description Which skill. */
+            skill: components["schemas"]["String"];
+        } | {
+            /** @enum {string} */
+            action: "drop_gate";
+            /** @description From which skill. */
+            skill: components["schemas"]["String"];
         };
         /**
          * Format: double
@@ -1781,6 +1986,26 @@ export interface components {
          * @enum {string}
          */
         PhaseKind: "explain" | "work" | "rest";
+        /** @description Where a skill stands. */
+        Plate: {
+            /**
+             * Format: int32
+             * @description Column, from 0 on the left.
+             */
+            column: number;
+            /**
+             * Format: int32
+             * @description Longest chain of hard needs below it.
+             */
+            depth: number;
+            /**
+             * Format: int32
+             * @description Row, from 0 at the top.
+             */
+            row: number;
+            /** @description The skill. */
+            skill: components["schemas"]["String"];
+        };
         PlayerView: {
             birth_month: string;
             /** Format: uuid */
@@ -1976,6 +2201,13 @@ export interface components {
          * @description A time span, in seconds.
          */
         Seconds: number;
+        /** @description A drill that serves a skill. */
+        ServedBy: {
+            drill: string;
+            skill: components["schemas"]["String"];
+            stages: components["schemas"]["Stage"][];
+            title: string;
+        };
         /** @description A skill that a drill serves. */
         Serves: {
             /** @description The skill. */
@@ -2058,6 +2290,11 @@ export interface components {
          */
         Side: "left" | "right";
         /**
+         * @description How a skill is shared among the feet.
+         * @enum {string}
+         */
+        SidePolicy: "equal" | "other_more" | "strong_first" | "not_sided";
+        /**
          * @description How the feet share the work.
          * @enum {string}
          */
@@ -2071,12 +2308,19 @@ export interface components {
         Skill: {
             /** @description The band in which it is usually started. */
             band: components["schemas"]["String"];
+            gate?: components["schemas"]["Gate"] | null;
+            /** @description Skills that make it easier, and need not be there. */
+            helps?: components["schemas"]["String"][];
             /** @description As `sole-roll-stop`. */
             id: components["schemas"]["String"];
             /** @description As a coach says it, named by what the foot does. */
             name: string;
             /** @description What must have come how far before it is met. */
             needs: components["schemas"]["Need"][];
+            /** @description The skills that are joined in it; it needs each of them, at Form unless `needs` asks for more. */
+            parts?: components["schemas"]["String"][];
+            /** @description How it is shared among the feet. */
+            side?: components["schemas"]["SidePolicy"];
             /** @description The line it belongs to. */
             strand: components["schemas"]["Strand"];
         };
@@ -2258,6 +2502,10 @@ export interface components {
             clubs: components["schemas"]["ClubLevels"][];
             test: components["schemas"]["TestView"];
         };
+        TestName: {
+            id: string;
+            name: string;
+        };
         TestView: {
             how: string;
             id: components["schemas"]["String"];
@@ -2322,6 +2570,44 @@ export interface components {
         TrialsSaid: {
             taken_back?: components["schemas"]["TakenBackSaid"][];
             trials: components["schemas"]["TrialSaid"][];
+        };
+        /** @description The shortest way from where a squad is to a stage of a skill. */
+        Way: {
+            /**
+             * Format: int32
+             * @description All exposures together.
+             */
+            exposures: number;
+            /**
+             * Format: int32
+             * @description Sessions one after the other, at least.
+             */
+            sessions: number;
+            /** @description What is missing, in an order in which it can be learned. */
+            steps: components["schemas"]["WayStep"][];
+            /**
+             * Format: int32
+             * @description Weeks, at least.
+             */
+            weeks: number;
+        };
+        /** @description A stage of a skill that is missing on the way. */
+        WayStep: {
+            /**
+             * Format: int32
+             * @description Exposures that it needs.
+             */
+            exposures: number;
+            /** @description The skill. */
+            skill: components["schemas"]["String"];
+            /** @description The stage. */
+            stage: components["schemas"]["Stage"];
+        };
+        /** @description What a skill rests on, what it opens, and the shortest way to it. */
+        WayView: {
+            opens: components["schemas"]["String"][];
+            rests_on: components["schemas"]["String"][];
+            way?: components["schemas"]["Way"] | null;
         };
         /** @description One week of one team, planned against delivered. */
         WeekTally: {
@@ -3057,6 +3343,130 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TestLevels"][];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    map_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MapView"];
+                };
+            };
+        };
+    };
+    map_change: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MapChanges"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MapView"];
+                };
+            };
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    map_compared: {
+        parameters: {
+            query: {
+                /** @description The end of this day, as 2031-02-10. */
+                since: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Difference"][];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    map_way: {
+        parameters: {
+            query: {
+                /** @description The skill. */
+                skill: components["schemas"]["String"];
+                /** @description The stage. */
+                stage: components["schemas"]["Stage"];
+                /** @description The curriculum whose squad it is; without one nothing has been met yet. */
+                curriculum?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WayView"];
                 };
             };
             404: {

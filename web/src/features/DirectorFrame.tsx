@@ -13,7 +13,7 @@ import { isTyping } from '../ui/keys'
 import type { Look } from '../ui/theme'
 import { NameMenu } from './NameMenu'
 
-const PLACES = ['drills', 'plan', 'evenings', 'levels'] as const
+const PLACES = ['drills', 'progressions', 'plan', 'evenings', 'levels'] as const
 
 export function DirectorFrame({ session, look }: { session: Schemas['Session']; look: Look }) {
   const [legend, setLegend] = useState(false)

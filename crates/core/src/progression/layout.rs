@@ -69,7 +69,7 @@ pub struct Line {
 /// The whole map, laid out.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-pub struct Sheet {
+pub struct MapSheet {
     /// Bands across.
     pub bands: Vec<BandSpan>,
     /// Strands down.
@@ -83,7 +83,7 @@ pub struct Sheet {
 /// Lays a map out; nothing if it has a circle. Skills of a band that is not named stand in the last one.
 ///
 /// Time: O(sweeps × lines × log skills).
-pub fn lay_out(map: &Map<'_>, bands: &[BandId]) -> Option<Sheet> {
+pub fn lay_out(map: &Map<'_>, bands: &[BandId]) -> Option<MapSheet> {
     let order = map.order()?;
     let depths = map.depths()?;
     let last = bands.len().saturating_sub(1);
@@ -127,7 +127,7 @@ pub fn lay_out(map: &Map<'_>, bands: &[BandId]) -> Option<Sheet> {
         row: rows[s],
         depth: depths[s] as u32,
     });
-    Some(Sheet {
+    Some(MapSheet {
         bands: bands
             .iter()
             .enumerate()

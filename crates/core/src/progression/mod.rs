@@ -20,6 +20,7 @@
 //! assert_eq!(map.circle(), None);
 //! ```
 
+pub mod compare;
 pub mod findings;
 pub mod layout;
 pub mod ways;

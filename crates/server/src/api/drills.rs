@@ -80,6 +80,16 @@ pub struct Library {
 }
 
 impl Library {
+    /// Names of the bands, the youngest first.
+    pub fn bands(&self) -> Vec<String> {
+        self.bands.iter().map(|band| band.id.clone()).collect()
+    }
+
+    /// Whether there is a test of that name.
+    pub fn has_test(&self, id: &str) -> bool {
+        self.tests.iter().any(|test| test == id)
+    }
+
     /// Reads it.
     pub async fn of(state: &State) -> Answer<Library> {
         Ok(Library {

@@ -6,6 +6,7 @@ mod desk;
 mod drills;
 mod evenings;
 mod layouts;
+mod map;
 mod review;
 mod session;
 mod squad;
@@ -62,6 +63,7 @@ pub fn app(
                 .configure(desk::routes)
                 .configure(drills::routes)
                 .configure(bands::routes)
+                .configure(map::routes)
                 .configure(curricula::routes)
                 .configure(review::routes)
                 .configure(evenings::routes)
@@ -120,6 +122,7 @@ impl Cursor {
         layouts::read,
         desk::look, desk::call,
         drills::list, drills::show, drills::earlier, drills::create, drills::change, drills::archive, drills::skills,
+        map::show, map::change, map::way, map::compared,
         bands::list, bands::change, bands::academy, bands::change_academy,
         curricula::list, curricula::show, curricula::change, curricula::solve_again, curricula::evening, curricula::publish,
         review::delivery, review::levels,
