@@ -248,6 +248,21 @@ impl<'b> Person<'b> {
         }
     }
 
+    /// Presses a link of the strip along the top.
+    pub async fn presses_link(&self, name: &str) -> Result<(), Failed> {
+        let xpath = format!("//nav//a[normalize-space(.) = {}]", quoted(name));
+        Ok(self.finds(&format!("link “{name}”"), &xpath).await?.click().await?)
+    }
+
+    /// Chooses from a list, by the label of the list and the words of the choice.
+    pub async fn chooses(&self, label: &str, option: &str) -> Result<(), Failed> {
+        let (label, option) = (quoted(label), quoted(option));
+        let xpath = format!(
+            "//select[starts-with(@aria-label, {label}) or @id=//label[starts-with(normalize-space(.), {label})]/@for]/option[normalize-space(.) = {option}]"
+        );
+        Ok(self.finds(&format!("choice {option} of {label}"), &xpath).await?.click().await?)
+    }
+
     /// Presses the button that has exactly this name.
     pub async fn presses_exactly(&self, name: &str) -> Result<(), Failed> {
         let said = quoted(name);

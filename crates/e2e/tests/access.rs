@@ -39,6 +39,7 @@ async fn the_desk() -> Result<(), Failed> {
             ("/drills", "87 drills"),
             ("/drills/weave-six", "touches strong foot"),
             ("/drills/new", "A new drill"),
+            ("/progressions?skill=weave", "At least"),
             ("/drills/bands", "For the whole academy"),
             ("/plan", "Bring:"),
             ("/evenings", "North Beacon"),

@@ -108,7 +108,7 @@ function Name({ name, ink }: { name: string; ink: string }) {
   const lines: string[] = ['']
   for (const word of name.split(' ')) {
     const last = lines.length - 1
-    const room = last === 0 ? 21 : 14
+    const room = last === 0 ? 19 : 14
     const next = lines[last] ? `${lines[last]} ${word}` : word
     if (next.length <= room) lines[last] = next
     else if (last === 0) lines.push(word)

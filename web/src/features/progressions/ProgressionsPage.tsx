@@ -1,6 +1,7 @@
 // The progression map: what rests on what, what opens what, and what is wrong.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import GlobalStyles from '@mui/material/GlobalStyles'
 import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
 import { useSearchParams } from 'react-router'
@@ -52,6 +53,8 @@ function MapDesk({ view }: { view: MapView }) {
     const onKey = (event: KeyboardEvent) => {
       if (isTyping(event)) return
       if (event.key === 'z') return takeBack()
+      if (event.key === '+') return setZoom(Math.min(zoom + 1, ZOOMS.length - 1))
+      if (event.key === '-') return setZoom(Math.max(zoom - 1, 0))
       const next = stepOn(view, chosen, event.key)
       if (next) {
         event.preventDefault()
@@ -65,7 +68,8 @@ function MapDesk({ view }: { view: MapView }) {
   return (
     <Box sx={{ flex: 1, minHeight: 0, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 316px' }, '@media print': { display: 'block' } }}>
       <Box sx={{ minWidth: 0, px: 1.5, py: 1, display: 'flex', flexDirection: 'column', gap: 0.75, maxHeight: { md: 'calc(100dvh - 45px)' }, '@media print': { maxHeight: 'none' } }}>
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
+        <GlobalStyles styles={{ '@page': { size: 'A3 landscape', margin: '10mm' } }} />
+        <Box className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
           <Typography variant="h1">{texts.progressions.title}</Typography>
           <Typography variant="body2" color="text.secondary" role="status" sx={{ flex: 1 }}>
             {change.isPending ? texts.plan.saving : texts.progressions.count(view.skills.length, view.findings.length)}

@@ -4,6 +4,7 @@
 mod bad_input;
 mod deliver;
 mod drills;
+mod map;
 mod publishing;
 mod rights;
 

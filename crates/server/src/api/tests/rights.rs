@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, NEW_COACH, academy, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 30] = [
+const ROUTES: [(&str, &str, &[&str]); 34] = [
     ("GET", "/session", &[DIRECTOR, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, COACH]),
     ("GET", "/drills", &[DIRECTOR, COACH]),
@@ -22,6 +22,10 @@ const ROUTES: [(&str, &str, &[&str]); 30] = [
     ("GET", "/skills", &[DIRECTOR, COACH]),
     ("POST", "/desk", &[DIRECTOR, COACH]),
     ("POST", "/cues", &[DIRECTOR, COACH]),
+    ("GET", "/map", &[DIRECTOR, COACH]),
+    ("POST", "/map", &[DIRECTOR]),
+    ("GET", "/map/way?skill=weave&stage=flow", &[DIRECTOR]),
+    ("GET", "/map/compared?since=2031-02-09", &[DIRECTOR, COACH]),
     ("GET", "/bands", &[DIRECTOR, COACH]),
     ("PUT", "/bands/u8-u9", &[DIRECTOR]),
     ("GET", "/academy", &[DIRECTOR, COACH]),
@@ -63,6 +67,7 @@ fn body(route: &str, read: &Read) -> Value {
         "drills" | "weave-six" => read.drill.clone(),
         "u8-u9" => read.band.clone(),
         "academy" => read.academy.clone(),
+        "map" => json!({"put": [], "take_out": []}),
         "pace" => json!({"pace_m": null}),
         "archive" => json!({"away": false}),
         "desk" => super::drills::looking(&read.drill),
