@@ -17,7 +17,7 @@ use jogo_core::plan::solve::ROUNDS;
 use jogo_core::plan::{check, score, solve};
 use jogo_core::progression::Map;
 use jogo_core::progression::findings::{Around, findings};
-use jogo_core::progression::layout::lay_out;
+use jogo_core::progression::sheet::lay_out;
 use jogo_core::skill::{Need, Skill, Stage};
 use jogo_core::units::{Pace, Seconds};
 

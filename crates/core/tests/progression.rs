@@ -8,7 +8,7 @@ use std::collections::BTreeSet;
 use jogo_core::plan::Approach;
 use jogo_core::progression::Map;
 use jogo_core::progression::findings::{Around, Finding, FindingKind, Mend, findings};
-use jogo_core::progression::layout::lay_out;
+use jogo_core::progression::sheet::lay_out;
 use jogo_core::progression::ways::Pacing;
 use jogo_core::skill::{Gate, Need, Skill, Stage, Strand};
 use proptest::prelude::*;
@@ -259,11 +259,11 @@ proptest! {
         let map = Map::of(&skills);
         let sheet = lay_out(&map, &bands).unwrap();
         let age = |s: usize| bands.iter().position(|band| *band == skills[s].band).unwrap();
-        for s in 0..skills.len() {
+        for (s, skill) in skills.iter().enumerate() {
             for (need, _) in map.needs(s).filter(|(need, _)| age(*need) <= age(s)) {
                 prop_assert!(sheet.plates[need].column < sheet.plates[s].column);
             }
-            let lane = &sheet.lanes[skills[s].strand.index()];
+            let lane = &sheet.lanes[skill.strand.index()];
             prop_assert!((lane.from..lane.from + lane.rows).contains(&sheet.plates[s].row));
         }
         let places: BTreeSet<_> = sheet.plates.iter().map(|plate| (plate.column, plate.row)).collect();

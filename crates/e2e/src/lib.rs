@@ -428,6 +428,20 @@ impl<'b> Person<'b> {
         Ok(self.page().execute(script, Vec::new()).await?)
     }
 
+    /// Prints the page on A3, lying, and counts the pages.
+    pub async fn prints_on_a3(&self) -> Result<usize, Failed> {
+        use fantoccini::wd::{PrintConfiguration, PrintOrientation, PrintSize};
+        let size = PrintSize { width: 42.0, height: 29.7 };
+        let configuration =
+            PrintConfiguration::builder().orientation(PrintOrientation::Landscape).size(size).build();
+        let configuration = configuration.map_err(|e| format!("{e:?}"))?;
+        let pdf = self.page().print(configuration).await?;
+        // Each page of a PDF is an object of the type Page; the type Pages is their list.
+        let pages = pdf.windows(11).filter(|bytes| bytes.starts_with(b"/Type /Page") && bytes.len() == 11);
+        let lists = pdf.windows(12).filter(|bytes| *bytes == b"/Type /Pages");
+        Ok(pages.count() - lists.count())
+    }
+
     /// Takes a picture of what the screen shows, once its fonts are there.
     pub async fn photographs(&self) -> Result<Vec<u8>, Failed> {
         let waiting = "const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => done(true))))";

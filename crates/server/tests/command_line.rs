@@ -281,6 +281,26 @@ fn an_import_with_a_fault_names_its_place_and_writes_nothing() {
 }
 
 #[test]
+fn skills_that_need_each_other_in_a_circle_are_not_imported() {
+    let folder = tempfile::tempdir().unwrap();
+    let (data, file) = (folder.path().join("academy"), folder.path().join("skills.json"));
+    let skill = |id: &str, need: &str| {
+        format!(
+            r#"{{"id": "{id}", "name": "{id}", "strand": "passing", "band": "u8-u9", "needs": [{{"skill": "{need}", "stage": "form"}}]}}"#
+        )
+    };
+    std::fs::write(&file, format!("[{}, {}]", skill("give", "go"), skill("go", "give"))).unwrap();
+    let bands = format!("{DEMO}/bands.json");
+    let refused = jogo(&["import", "--data", path(&data), path(&file), &bands], "");
+    assert_eq!(refused.status.code(), Some(2));
+    assert!(
+        says(&refused).contains("a circle, in which none could ever begin: “give” → “go” → “give”"),
+        "{}",
+        says(&refused)
+    );
+}
+
+#[test]
 fn the_published_schema_is_the_one_that_the_program_prints_and_every_drill_keeps_it() {
     let printed = json(&jogo(&["schema"], ""));
     let published = std::fs::read_to_string(format!("{DEMO}/../docs/schema/drill.schema.json")).unwrap();

@@ -90,6 +90,13 @@ impl Store {
         doc.map(|doc| from_json("a test", &doc)).transpose()
     }
 
+    /// Names of the tests for which some band has a standard.
+    pub async fn used_tests(&self) -> Stored<Vec<String>> {
+        Ok(sqlx::query_scalar!("SELECT DISTINCT test FROM standard ORDER BY test")
+            .fetch_all(&self.read)
+            .await?)
+    }
+
     /// The standards of a band, for all tests and days.
     pub async fn standards(&self, band: &str) -> Stored<Vec<Standard>> {
         let rows = sqlx::query!(

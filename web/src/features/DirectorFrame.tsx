@@ -26,7 +26,7 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
     return () => window.removeEventListener('keydown', onKey)
   }, [])
   return (
-    <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
+    <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column', '@media print': { minHeight: 0, display: 'block' } }}>
       <Box
         component="header"
         className="no-print"

@@ -318,7 +318,7 @@ export const texts = {
     title: 'Progressions',
     count: (skills: number, findings: number) => `${plural(skills, 'skill')}, ${findings === 0 ? 'nothing is wrong' : plural(findings, 'finding')}`,
     inspector: 'The chosen skill',
-    choose: 'Choose a skill: what it rests on and what it opens lights up. Arrows go right to what it opens, left to what it needs, up and down to its neighbours.',
+    choose: 'Choose a skill: what it rests on and what it opens lights up. Arrows go right to what it opens, left to what it needs, up and down to its neighbours. Shift and a press on another skill make that one need this one.',
     plate: (name: string, band: string, strand: string) => `${name}, ${band}, ${strand}`,
     since: 'Changes since',
     noSince: 'do not compare',

@@ -2,7 +2,7 @@
 //!
 //! A [`Map`] is the directed graph of skills: a way leads from each skill to those that need it. Hard needs carry a
 //! stage; helps are soft and never hold anything back. [`findings`] says what is wrong with a map and how to mend it,
-//! [`lay_out`](layout) gives every skill its place so that every client draws the same, and [`ways`] answers what a
+//! [`lay_out`](sheet) gives every skill its place so that every client draws the same, and [`ways`] answers what a
 //! skill rests on, what it opens, and what it costs at least to get there.
 //!
 //! ```
@@ -20,9 +20,10 @@
 //! assert_eq!(map.circle(), None);
 //! ```
 
+pub mod check;
 pub mod compare;
 pub mod findings;
-pub mod layout;
+pub mod sheet;
 pub mod ways;
 
 use std::collections::{BTreeMap, HashMap, VecDeque};

@@ -70,6 +70,9 @@ async fn library(director: &Person<'_>, folder: &Path) -> Result<(), Failed> {
     director.sees("touches strong foot").await?;
     director.hovers("svg.floor [data-line='9']").await?;
     keep(director, folder, "drill-desk").await?;
+    director.opens("/progressions?skill=inside-outside-cut").await?;
+    director.sees("At least").await?;
+    keep(director, folder, "progressions").await?;
     director.opens("/drills/bands").await?;
     director.sees("For the whole academy").await?;
     keep(director, folder, "bands").await

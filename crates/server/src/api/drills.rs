@@ -85,9 +85,9 @@ impl Library {
         self.bands.iter().map(|band| band.id.clone()).collect()
     }
 
-    /// Whether there is a test of that name.
-    pub fn has_test(&self, id: &str) -> bool {
-        self.tests.iter().any(|test| test == id)
+    /// The same beside other skills.
+    pub fn shelf<'l>(&'l self, skills: &'l [Skill]) -> Shelf<'l> {
+        Shelf { bands: &self.bands, skills, tests: &self.tests }
     }
 
     /// Reads it.
@@ -101,7 +101,7 @@ impl Library {
 
     /// Every fault of a drill beside it.
     pub fn check(&self, drill: &Drill) -> Vec<InputError> {
-        drill.check(&Shelf { bands: &self.bands, skills: &self.skills, tests: &self.tests })
+        drill.check(&self.shelf(&self.skills))
     }
 
     fn names(&self, drill: &Drill) -> Vec<&str> {

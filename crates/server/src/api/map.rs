@@ -6,13 +6,14 @@ use actix_web::web::{Data, Json, Query, ServiceConfig, get, post, resource};
 use actix_web::{HttpRequest, HttpResponse};
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
-use jogo_core::input::{InputError, name_in_files, short_text};
+use jogo_core::input::InputError;
 use jogo_core::progression::Map;
+use jogo_core::progression::check::{check, circle_in};
 use jogo_core::progression::compare::{Difference, compare};
 use jogo_core::progression::findings::{Around, Finding, findings};
-use jogo_core::progression::layout::{MapSheet, lay_out};
+use jogo_core::progression::sheet::{MapSheet, lay_out};
 use jogo_core::progression::ways::{Pacing, Way};
-use jogo_core::skill::{Gate, Skill, SkillId, Stage};
+use jogo_core::skill::{Skill, SkillId, Stage};
 use jogo_store::skills::SkillChange;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
@@ -71,10 +72,7 @@ async fn view(state: &State) -> Answer<HttpResponse> {
     let skills = state.store.skills().await?;
     let (drills, tests) = (state.store.drills().await?, state.store.tests().await?);
     let bands = Library::of(state).await?.bands();
-    let mut used_tests = BTreeSet::new();
-    for band in &bands {
-        used_tests.extend(state.store.standards(band).await?.into_iter().map(|standard| standard.test));
-    }
+    let used_tests: BTreeSet<String> = state.store.used_tests().await?.into_iter().collect();
     let map = Map::of(&skills);
     let around = Around { bands: &bands, drills: &drills, used_tests: &used_tests };
     let changed: BTreeSet<String> = state
@@ -152,24 +150,18 @@ pub(super) async fn change(
             None => next.push(skill.clone()),
         }
     }
+    let shelf = library.shelf(&next);
     let mut faults: Vec<InputError> = said
         .put
         .iter()
         .enumerate()
         .flat_map(|(i, skill)| {
-            skill_faults(skill, &next, &library)
-                .into_iter()
-                .map(move |fault| fault.inside(&format!("/put/{i}")))
+            check(skill, &shelf).into_iter().map(move |fault| fault.inside(&format!("/put/{i}")))
         })
         .collect();
     faults.extend(still_named(&state, &said.take_out, &next).await?);
-    if faults.is_empty()
-        && let Some(path) = Map::of(&next).circle()
-    {
-        let names: Vec<String> =
-            path.iter().chain([&path[0]]).map(|s| format!("“{}”", next[*s].name)).collect();
-        let says = format!("that would make a circle, in which none could ever begin: {}", names.join(" → "));
-        faults.push(InputError::at("/put", says));
+    if faults.is_empty() {
+        faults.extend(circle_in(&next).map(|says| InputError::at("/put", says)));
     }
     if !faults.is_empty() {
         return Err(Problem::input(faults));
@@ -203,57 +195,6 @@ async fn still_named(state: &State, gone: &[SkillId], next: &[Skill]) -> Answer<
         }
     }
     Ok(faults)
-}
-
-fn skill_faults(skill: &Skill, all: &[Skill], library: &Library) -> Vec<InputError> {
-    let mut faults = Vec::new();
-    let mut wrong = |at: String, says: String| faults.push(InputError::at(at, says));
-    if let Err(says) = name_in_files(&skill.id) {
-        wrong("/id".into(), says);
-    }
-    if let Err(says) = short_text(&skill.name, 60) {
-        wrong("/name".into(), format!("the name {says}"));
-    }
-    if !library.bands().contains(&skill.band) {
-        wrong("/band".into(), "the library has no such band".into());
-    }
-    let needs = skill.needs.iter().map(|need| &need.skill);
-    for (key, named) in [
-        ("needs", needs.collect::<Vec<_>>()),
-        ("parts", skill.parts.iter().collect()),
-        ("helps", skill.helps.iter().collect()),
-    ] {
-        let mut seen = BTreeSet::new();
-        for (i, id) in named.into_iter().enumerate() {
-            if !all.iter().any(|known| known.id == *id) {
-                wrong(format!("/{key}/{i}"), format!("the library has no skill `{id}`"));
-            } else if !seen.insert(id) {
-                wrong(format!("/{key}/{i}"), format!("`{id}` stands here twice: keep one"));
-            }
-        }
-    }
-    if let Some(Gate::Milestone { times, of_last, .. } | Gate::Test { times, of_last, .. }) = &skill.gate
-        && !(1..=*of_last).contains(times) | !(1..=20).contains(of_last)
-    {
-        wrong("/gate".into(), format!("{times} of the last {of_last}: as 3 of the last 4, at most 20"));
-    }
-    match &skill.gate {
-        Some(Gate::Milestone { milestone, .. }) => {
-            if let Err(says) = short_text(milestone, 160) {
-                wrong("/gate/milestone".into(), format!("the milestone {says}"));
-            }
-        }
-        Some(Gate::Test { test, value, .. }) => {
-            if !library.has_test(test) {
-                wrong("/gate/test".into(), format!("the library has no test `{test}`"));
-            }
-            if !(0.0..=100_000.0).contains(value) {
-                wrong("/gate/value".into(), format!("{value}: between 0 and 100000"));
-            }
-        }
-        None => {}
-    }
-    faults
 }
 
 /// Where a squad is to come, and from where.

@@ -5,7 +5,7 @@ use std::path::{Path, PathBuf};
 use jiff::Timestamp;
 use jogo_core::band::Band;
 use jogo_core::drill::{Drill, Shelf};
-use jogo_core::input::{InputError, name_in_files};
+use jogo_core::progression::check::{check, circle_in};
 use jogo_core::skill::{Skill, Strand};
 use jogo_core::tests::Test;
 use jogo_store::Store;
@@ -124,7 +124,7 @@ impl Pieces {
             self.tests.iter().map(|(_, test)| test).chain(&known).map(|test| test.id.clone()).collect();
         let shelf = Shelf { bands: &bands, skills: &skills, tests: &tests };
         let band_faults = self.bands.iter().map(|(at, band)| (at, band.faults()));
-        let skill_faults = self.skills.iter().map(|(at, skill)| (at, skill_faults(skill, &bands, &skills)));
+        let skill_faults = self.skills.iter().map(|(at, skill)| (at, check(skill, &shelf)));
         let drill_faults = self.drills.iter().map(|(at, drill)| (at, drill.check(&shelf)));
         let found: Vec<String> = band_faults
             .chain(skill_faults)
@@ -134,6 +134,10 @@ impl Pieces {
             })
             .collect();
         self.faults.extend(found);
+        // What is imported stands in place of what has the same name.
+        let mut seen = std::collections::BTreeSet::new();
+        let after: Vec<Skill> = skills.iter().filter(|skill| seen.insert(&skill.id)).cloned().collect();
+        self.faults.extend(circle_in(&after));
         let names = |kind: &str, all: Vec<(&String, &String)>| twice(kind, all);
         self.faults.extend(names("drill", self.drills.iter().map(|(at, d)| (at, &d.id)).collect()));
         self.faults.extend(names("skill", self.skills.iter().map(|(at, s)| (at, &s.id)).collect()));
@@ -150,28 +154,6 @@ fn twice(kind: &str, all: Vec<(&String, &String)>) -> Vec<String> {
         Some(format!("{at}/id: a {kind} `{id}` already stands in {first}: keep one"))
     });
     doubled.collect()
-}
-
-fn skill_faults(skill: &Skill, bands: &[Band], skills: &[Skill]) -> Vec<InputError> {
-    let mut faults = Vec::new();
-    if let Err(says) = name_in_files(&skill.id) {
-        faults.push(InputError::at("/id", says));
-    }
-    if let Err(says) = jogo_core::input::short_text(&skill.name, 60) {
-        faults.push(InputError::at("/name", format!("the name {says}")));
-    }
-    if !bands.iter().any(|band| band.id == skill.band) {
-        faults.push(InputError::at("/band", format!("there is no band `{}`", skill.band)));
-    }
-    for (i, need) in skill.needs.iter().enumerate() {
-        if need.skill == skill.id {
-            faults.push(InputError::at(format!("/needs/{i}/skill"), "a skill cannot need itself"));
-        } else if !skills.iter().any(|known| known.id == need.skill) {
-            let says = format!("there is no skill `{}`", need.skill);
-            faults.push(InputError::at(format!("/needs/{i}/skill"), says));
-        }
-    }
-    faults
 }
 
 fn typed<T: DeserializeOwned>(at: &str, piece: Value, faults: &mut Vec<String>) -> Option<(String, T)> {

@@ -20,9 +20,11 @@ interface Props {
   changed: Set<string>
   zoom: number
   onChoose: (skill: string) => void
+  /** The other skill comes to need the chosen one. */
+  onConnect: (other: string) => void
 }
 
-export function MapFloor({ view, sheet, bandName, chosen, rests, opens, changed, zoom, onChoose }: Props) {
+export function MapFloor({ view, sheet, bandName, chosen, rests, opens, changed, zoom, onChoose, onConnect }: Props) {
   const { floor } = useTheme()
   const columns = sheet.bands.reduce((sum, band) => sum + band.columns, 0)
   const rows = sheet.lanes.reduce((sum, lane) => sum + lane.rows, 0)
@@ -34,8 +36,8 @@ export function MapFloor({ view, sheet, bandName, chosen, rests, opens, changed,
   const served = new Map<string, Set<Schemas['Stage']>>()
   for (const drill of view.drills) served.set(drill.skill, new Set([...(served.get(drill.skill) ?? []), ...drill.stages]))
   return (
-    <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', '@media print': { overflow: 'visible' } }}>
-      <svg viewBox={`0 0 ${width} ${height}`} style={{ width: `${zoom * 100}%`, display: 'block' }} aria-label={texts.progressions.title}>
+    <Box sx={{ flex: 1, minHeight: 0, overflow: 'auto', '& > svg': { width: `${zoom * 100}%`, display: 'block' }, '@media print': { overflow: 'visible', '& > svg': { width: '100%', maxHeight: '265mm' } } }}>
+      <svg viewBox={`0 0 ${width} ${height}`} aria-label={texts.progressions.title}>
         {sheet.bands.map((band, i) => (
           <g key={band.band}>
             {i % 2 === 1 && <rect x={LEFT + band.from * COLUMN - 8} y={0} width={band.columns * COLUMN} height={height} fill={floor.plank} />}
@@ -82,11 +84,11 @@ export function MapFloor({ view, sheet, bandName, chosen, rests, opens, changed,
               transform={`translate(${place.x} ${place.y})`}
               opacity={lit(skill.id) ? 1 : 0.38}
               style={{ cursor: 'pointer' }}
-              onClick={() => onChoose(skill.id)}
+              onMouseDown={(event) => event.shiftKey && event.preventDefault()}
+              onClick={(event) => (event.shiftKey && chosen && chosen !== skill.id ? onConnect(skill.id) : onChoose(skill.id))}
               onFocus={() => onChoose(skill.id)}
             >
               <rect width={PLATE} height={HIGH} rx={2} fill={floor.paper} stroke={skill.id === chosen ? floor.ink : floor.strands[skill.strand]} strokeWidth={skill.id === chosen ? 2.6 : 1} />
-              <Name name={skill.name} ink={floor.ink} />
               {STAGES.map((stage, i) => (
                 <g key={stage} opacity={has?.has(stage) ? 1 : 0.18}>
                   <StageBar stage={stage} strand={skill.strand} x={PLATE - 30 + i * 7} y={HIGH - 9} width={5} height={7} />
@@ -98,6 +100,14 @@ export function MapFloor({ view, sheet, bandName, chosen, rests, opens, changed,
             </g>
           )
         })}
+        {/* Names are seen here and said by the plates. */}
+        <g aria-hidden pointerEvents="none">
+          {sheet.plates.map(({ skill }) => (
+            <g key={skill} transform={`translate(${at.get(skill)?.x ?? 0} ${at.get(skill)?.y ?? 0})`} opacity={lit(skill) ? 1 : 0.38}>
+              <Name name={skills.get(skill)?.name ?? ''} ink={floor.ink} />
+            </g>
+          ))}
+        </g>
       </svg>
     </Box>
   )

@@ -43,6 +43,11 @@ function MapDesk({ view }: { view: MapView }) {
 
   const bandName = (id: string) => bands.data?.find(({ band }) => band.id === id)?.band.name ?? id
   const apply = (next: Partial<Change>) => change.mutate({ change: { put: next.put ?? [], take_out: next.take_out ?? [] }, undoable: true })
+  const connect = (other: string) => {
+    const found = view.skills.find((each) => each.id === other)
+    if (!found || !chosen || found.needs.some((need) => need.skill === chosen)) return
+    apply({ put: [{ ...wholeSkill(found), needs: [...found.needs, { skill: chosen, stage: 'form' }] }] })
+  }
   const takeBack = () => {
     const last = undo.at(-1)
     if (!last) return
@@ -105,7 +110,7 @@ function MapDesk({ view }: { view: MapView }) {
           </Box>
         )}
         {view.sheet ? (
-          <MapFloor view={view} sheet={view.sheet} bandName={bandName} chosen={skill?.id} rests={rests} opens={opens} changed={new Set(since ? compared.data?.map((d) => d.skill) : [])} zoom={ZOOMS[zoom] ?? 1} onChoose={setChosen} />
+          <MapFloor view={view} sheet={view.sheet} bandName={bandName} chosen={skill?.id} rests={rests} opens={opens} changed={new Set(since ? compared.data?.map((d) => d.skill) : [])} zoom={ZOOMS[zoom] ?? 1} onChoose={setChosen} onConnect={connect} />
         ) : (
           <ErrorNote>{view.findings[0]?.says}</ErrorNote>
         )}

@@ -1,0 +1,75 @@
+//! Checks a skill before it is kept: every fault at once, each with its place in the JSON form and its mend.
+
+use std::collections::BTreeSet;
+
+use super::Map;
+use crate::drill::Shelf;
+use crate::input::{InputError, name_in_files, short_text};
+use crate::skill::{Gate, Skill, SkillId};
+
+/// A gate looks at no more than so many tries or dates.
+const LONGEST_LOOK: u32 = 20;
+
+/// Every fault of a skill beside the rest of the library; an empty list means that it may be kept, if no circle comes of
+/// it.
+pub fn check(skill: &Skill, shelf: &Shelf<'_>) -> Vec<InputError> {
+    let mut faults = Vec::new();
+    let mut wrong = |at: String, says: String| faults.push(InputError::at(at, says));
+    if let Err(says) = name_in_files(&skill.id) {
+        wrong("/id".into(), says);
+    }
+    if let Err(says) = short_text(&skill.name, 60) {
+        wrong("/name".into(), format!("the name {says}"));
+    }
+    if !shelf.bands.iter().any(|band| band.id == skill.band) {
+        wrong("/band".into(), format!("the library has no band `{}`", skill.band));
+    }
+    let needs: Vec<&SkillId> = skill.needs.iter().map(|need| &need.skill).collect();
+    let named =
+        [("needs", needs), ("parts", skill.parts.iter().collect()), ("helps", skill.helps.iter().collect())];
+    for (key, ids) in named {
+        let mut seen = BTreeSet::new();
+        for (i, id) in ids.into_iter().enumerate() {
+            if !shelf.skills.iter().any(|known| known.id == *id) {
+                wrong(format!("/{key}/{i}"), format!("the library has no skill `{id}`"));
+            } else if !seen.insert(id) {
+                wrong(format!("/{key}/{i}"), format!("`{id}` stands here twice: keep one"));
+            }
+        }
+    }
+    if let Some(gate) = &skill.gate {
+        check_gate(gate, shelf, &mut wrong);
+    }
+    faults
+}
+
+fn check_gate(gate: &Gate, shelf: &Shelf<'_>, wrong: &mut impl FnMut(String, String)) {
+    let (Gate::Milestone { times, of_last, .. } | Gate::Test { times, of_last, .. }) = gate;
+    if !(1..=LONGEST_LOOK).contains(of_last) || !(1..=*of_last).contains(times) {
+        let says = format!("{times} of the last {of_last}: as 3 of the last 4, at most {LONGEST_LOOK}");
+        wrong("/gate".into(), says);
+    }
+    match gate {
+        Gate::Milestone { milestone, .. } => {
+            if let Err(says) = short_text(milestone, 160) {
+                wrong("/gate/milestone".into(), format!("the milestone {says}"));
+            }
+        }
+        Gate::Test { test, value, .. } => {
+            if !shelf.tests.contains(test) {
+                wrong("/gate/test".into(), format!("the library has no test `{test}`"));
+            }
+            if !(0.0..=100_000.0).contains(value) {
+                wrong("/gate/value".into(), format!("{value}: between 0 and 100000"));
+            }
+        }
+    }
+}
+
+/// A circle among skills, as a sentence that names its whole path; nothing if there is none.
+pub fn circle_in(skills: &[Skill]) -> Option<String> {
+    let path = Map::of(skills).circle()?;
+    let names: Vec<String> =
+        path.iter().chain([&path[0]]).map(|s| format!("“{}”", skills[*s].name)).collect();
+    Some(format!("that would make a circle, in which none could ever begin: {}", names.join(" → ")))
+}
