@@ -44,7 +44,7 @@ fn spoiled(spoil: fn(&mut Value)) -> fn(&mut Value) {
 #[case::an_unknown_skill(spoiled(|s| s["helps"] = json!(["flying"])), "/put/0/helps/0", "no skill `flying`")]
 #[case::twice(spoiled(|s| s["needs"] = json!([{"skill": "juggle", "stage": "form"}, {"skill": "juggle", "stage": "flow"}])), "/put/0/needs/1", "twice")]
 #[case::no_name(spoiled(|s| s["name"] = " ".into()), "/put/0/name", "is empty")]
-#[case::a_band_of_giants(spoiled(|s| s["band"] = "u99".into()), "/put/0/band", "no such band")]
+#[case::a_band_of_giants(spoiled(|s| s["band"] = "u99".into()), "/put/0/band", "no band `u99`")]
 #[case::five_of_four(spoiled(|s| s["gate"] = json!({"kind": "milestone", "milestone": "I can", "times": 5, "of_last": 4})), "/put/0/gate", "5 of the last 4")]
 #[case::an_unknown_test(spoiled(|s| s["gate"] = json!({"kind": "test", "test": "luck", "value": 1, "times": 1, "of_last": 1})), "/put/0/gate/test", "no test `luck`")]
 #[actix_web::test]
