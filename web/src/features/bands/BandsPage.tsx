@@ -134,7 +134,7 @@ function Source({ band, name, onSource }: { band: Band; name: string; onSource: 
     return <TextCell autoFocus label={texts.bands.source} value={source ?? ''} onChange={(text) => onSource(band, name, text)} onBlur={() => setOpen(false)} sx={{ mt: 1 }} />
   }
   return (
-    <Button variant="text" size="small" onClick={() => setOpen(true)} aria-label={texts.bands.sourceOf(source ?? texts.bands.assumption, band.name, name)} sx={{ px: 0, minWidth: 0, justifyContent: 'flex-start', fontWeight: 400, fontStyle: source ? 'normal' : 'italic', textAlign: 'left' }}>
+    <Button variant="text" size="small" onClick={() => setOpen(true)} aria-label={texts.bands.sourceOf(source ?? texts.bands.assumption, band.name, name)} sx={{ px: 0.75, minWidth: 0, justifyContent: 'flex-start', fontWeight: 400, fontStyle: source ? 'normal' : 'italic', textAlign: 'left' }}>
       {source ?? texts.bands.assumption}
     </Button>
   )
