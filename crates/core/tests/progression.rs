@@ -271,7 +271,7 @@ proptest! {
     }
 
     #[test]
-    fn a_lonely_newcomer_moves_nobody_to_another_column(skills in any_map(true)) {
+    fn a_lonely_newcomer_at_the_end_moves_nobody_in_its_lane_or_column(skills in any_map(true)) {
         let bands = BANDS.map(str::to_owned);
         let before = lay_out(&Map::of(&skills), &bands).unwrap();
         let mut more = skills.clone();
@@ -279,6 +279,14 @@ proptest! {
         let after = lay_out(&Map::of(&more), &bands).unwrap();
         for (old, new) in before.plates.iter().zip(&after.plates) {
             prop_assert_eq!(old.column, new.column);
+        }
+        for strand in Strand::ALL {
+            let order = |sheet: &jogo_core::progression::sheet::MapSheet| {
+                let lane = sheet.lanes[strand.index()].clone();
+                let rows: Vec<_> = sheet.plates.iter().zip(&skills).filter(|(_, s)| s.strand == strand).map(|(plate, _)| plate.row - lane.from).collect();
+                rows
+            };
+            prop_assert_eq!(order(&before), order(&after));
         }
     }
 }
