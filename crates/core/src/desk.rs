@@ -13,7 +13,7 @@ use crate::fit::{Fit, Ground, fit, laying_out};
 use crate::layout::Fault;
 use crate::layout::measure::{InPaces, Measures};
 use crate::levers::Levers;
-use crate::skill::Stage;
+use crate::skill::{Stage, Strand};
 use crate::units::{Difficulty, Minutes, Pace};
 
 /// For whom and where a drill is looked at.
@@ -33,6 +33,8 @@ pub struct Setting<'s> {
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Desk {
+    /// The strand that takes most of it.
+    pub strand: Strand,
     /// The stage with the levers set so.
     pub stage: Stage,
     /// The difficulty with the levers set so.
@@ -89,6 +91,7 @@ pub fn look(drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Desk {
     let table = &setting.academy.lever_points;
     let (layout, faults) = drill.layout_partly(levers, setting.pace);
     Desk {
+        strand: drill.main_strand(),
         stage: drill.stage_at(levers),
         difficulty: drill.difficulty_at(levers, table),
         ladder: drill.ladder(table),

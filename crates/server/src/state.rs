@@ -39,13 +39,17 @@ impl State {
         State { store, clock, key, demo, wrong: Mutex::default() }
     }
 
+    /// The academy's time zone.
+    pub async fn zone(&self) -> Answer<TimeZone> {
+        match self.store.time_zone().await? {
+            Some(name) => TimeZone::get(&name).map_err(|e| Problem::internal(&e)),
+            None => Ok(TimeZone::UTC),
+        }
+    }
+
     /// Today in the academy's time zone.
     pub async fn today(&self) -> Answer<Date> {
-        let zone = match self.store.time_zone().await? {
-            Some(name) => TimeZone::get(&name).map_err(|e| Problem::internal(&e))?,
-            None => TimeZone::UTC,
-        };
-        Ok(self.clock.today(&zone))
+        Ok(self.clock.today(&self.zone().await?))
     }
 
     /// Errs if too many wrong passwords came for a login.

@@ -911,6 +911,8 @@ export interface components {
             one_up?: components["schemas"]["Step"] | null;
             /** @description The stage with the levers set so. */
             stage: components["schemas"]["Stage"];
+            /** @description The strand that takes most of it. */
+            strand: components["schemas"]["Strand"];
         };
         /** @description A difference between two states of a map. */
         Difference: {
@@ -1689,7 +1691,7 @@ export interface components {
         };
         /** @description The whole map. */
         MapView: {
-            /** @description Days on which the map was changed, the latest first. */
+            /** @description Days on which the map was changed, in the academy's time zone, the latest first. */
             changed_on: string[];
             /** @description Drills by skill and stage. */
             drills: components["schemas"]["ServedBy"][];

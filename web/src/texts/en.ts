@@ -164,6 +164,8 @@ export const texts = {
     without: 'Leave out',
     where: 'Where',
     switches: { home: 'at home', plain: 'balls and markers only', archived: 'put away' },
+    moreWishes: 'More wishes',
+    fewerWishes: 'Fewer wishes',
     everything: 'Show everything',
     keys: '/ to the words · Enter to the drawings · arrows from one to the next · N writes a new one',
     players: (min: number, max: number) => (min === max ? plural(min, 'player') : `${min}–${max} players`),

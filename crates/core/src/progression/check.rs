@@ -3,7 +3,7 @@
 use std::collections::BTreeSet;
 
 use super::Map;
-use crate::drill::Shelf;
+use crate::drill::{Drill, Shelf};
 use crate::input::{InputError, name_in_files, short_text};
 use crate::skill::{Gate, Skill, SkillId};
 
@@ -64,6 +64,27 @@ fn check_gate(gate: &Gate, shelf: &Shelf<'_>, wrong: &mut impl FnMut(String, Str
             }
         }
     }
+}
+
+/// What keeps skills from being taken out: drills that serve them, and skills of the map without them that name them.
+pub fn still_named(gone: &[SkillId], rest: &[Skill], drills: &[Drill]) -> Vec<InputError> {
+    let mut faults = Vec::new();
+    for (i, id) in gone.iter().enumerate() {
+        if let Some(drill) = drills.iter().find(|drill| drill.serves.iter().any(|serves| serves.skill == *id))
+        {
+            let says = format!("the drill “{}” serves `{id}`: change the drill first", drill.title);
+            faults.push(InputError::at(format!("/{i}"), says));
+        }
+        let names =
+            |skill: &&Skill| skill.all_needs().any(|need| need.skill == *id) || skill.helps.contains(id);
+        if let Some(skill) = rest.iter().find(names) {
+            faults.push(InputError::at(
+                format!("/{i}"),
+                format!("“{}” names `{id}`: change it first", skill.name),
+            ));
+        }
+    }
+    faults
 }
 
 /// A circle among skills, as a sentence that names its whole path; nothing if there is none.

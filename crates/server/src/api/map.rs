@@ -5,10 +5,9 @@ use std::collections::{BTreeMap, BTreeSet};
 use actix_web::web::{Data, Json, Query, ServiceConfig, get, post, resource};
 use actix_web::{HttpRequest, HttpResponse};
 use jiff::civil::Date;
-use jiff::tz::TimeZone;
 use jogo_core::input::InputError;
 use jogo_core::progression::Map;
-use jogo_core::progression::check::{check, circle_in};
+use jogo_core::progression::check::{check, circle_in, still_named};
 use jogo_core::progression::compare::{Difference, compare};
 use jogo_core::progression::findings::{Around, Finding, findings};
 use jogo_core::progression::sheet::{MapSheet, lay_out};
@@ -46,7 +45,7 @@ pub(super) struct MapView {
     drills: Vec<ServedBy>,
     /// Tests that a gate may ask for.
     tests: Vec<TestName>,
-    /// Days on which the map was changed, the latest first.
+    /// Days on which the map was changed, in the academy's time zone, the latest first.
     changed_on: Vec<String>,
 }
 
@@ -75,12 +74,13 @@ async fn view(state: &State) -> Answer<HttpResponse> {
     let used_tests: BTreeSet<String> = state.store.used_tests().await?.into_iter().collect();
     let map = Map::of(&skills);
     let around = Around { bands: &bands, drills: &drills, used_tests: &used_tests };
+    let zone = state.zone().await?;
     let changed: BTreeSet<String> = state
         .store
         .map_changes(CHANGES)
         .await?
         .into_iter()
-        .map(|change| TimeZone::UTC.to_datetime(change.at).date().to_string())
+        .map(|change| zone.to_datetime(change.at).date().to_string())
         .collect();
     let view = MapView {
         version: state.store.map_version().await?,
@@ -159,7 +159,8 @@ pub(super) async fn change(
             check(skill, &shelf).into_iter().map(move |fault| fault.inside(&format!("/put/{i}")))
         })
         .collect();
-    faults.extend(still_named(&state, &said.take_out, &next).await?);
+    let named = still_named(&said.take_out, &next, &state.store.drills().await?);
+    faults.extend(named.into_iter().map(|fault| fault.inside("/take_out")));
     if faults.is_empty() {
         faults.extend(circle_in(&next).map(|says| InputError::at("/put", says)));
     }
@@ -170,31 +171,6 @@ pub(super) async fn change(
     let changes: Vec<SkillChange> = put.chain(said.take_out.into_iter().map(SkillChange::TakeOut)).collect();
     state.store.change_map(&changes, version, who.0.id, state.clock.now()).await?;
     view(&state).await
-}
-
-/// What keeps skills from being taken out: drills that serve them, and skills that name them.
-async fn still_named(state: &State, gone: &[SkillId], next: &[Skill]) -> Answer<Vec<InputError>> {
-    if gone.is_empty() {
-        return Ok(Vec::new());
-    }
-    let drills = state.store.drills().await?;
-    let mut faults = Vec::new();
-    for (i, id) in gone.iter().enumerate() {
-        let at = format!("/take_out/{i}");
-        if let Some(drill) = drills.iter().find(|drill| drill.serves.iter().any(|serves| serves.skill == *id))
-        {
-            faults.push(InputError::at(
-                &at,
-                format!("the drill “{}” serves `{id}`: change the drill first", drill.title),
-            ));
-        }
-        let names =
-            |skill: &&Skill| skill.all_needs().any(|need| need.skill == *id) || skill.helps.contains(id);
-        if let Some(skill) = next.iter().find(names) {
-            faults.push(InputError::at(&at, format!("“{}” names `{id}`: change it first", skill.name)));
-        }
-    }
-    Ok(faults)
 }
 
 /// Where a squad is to come, and from where.
@@ -268,11 +244,9 @@ pub(super) async fn compared(
 ) -> Answer<Json<Vec<Difference>>> {
     who.may(Act::SeeLibrary)?;
     let wrong = || Problem::fault("/since", "write the day as 2031-02-10");
+    let zone = state.zone().await?;
     let day: Date = asked.since.parse().map_err(|_| wrong())?;
-    let end = day
-        .tomorrow()
-        .and_then(|next| TimeZone::UTC.to_timestamp(next.at(0, 0, 0, 0)))
-        .map_err(|_| wrong())?;
+    let end = day.tomorrow().and_then(|next| zone.to_timestamp(next.at(0, 0, 0, 0))).map_err(|_| wrong())?;
     let before = state.store.skills_at(end - jiff::SignedDuration::from_micros(1)).await?;
     Ok(Json(compare(&before, &state.store.skills().await?)))
 }

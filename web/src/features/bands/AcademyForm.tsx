@@ -73,7 +73,7 @@ export function AcademyForm({ view, busy, error, onSave }: Props) {
                 <Typography variant="body2" sx={{ flex: 1 }}>
                   {word(lever, setting)}
                 </Typography>
-                <NumberField hiddenLabel aria-label={`${texts.lever[lever]}, ${word(lever, setting)}`} slotProps={{ htmlInput: { 'aria-label': says.pointsOf(texts.lever[lever], word(lever, setting)), inputMode: 'decimal' } }} value={pointsOf(lever)[setting] ?? 0} onChange={(n) => n !== null && setPoints(lever, setting, n)} sx={{ width: 70 }} />
+                <NumberField hiddenLabel slotProps={{ htmlInput: { 'aria-label': says.pointsOf(texts.lever[lever], word(lever, setting)), inputMode: 'decimal' } }} value={pointsOf(lever)[setting] ?? 0} onChange={(n) => n !== null && setPoints(lever, setting, n)} sx={{ width: 70 }} />
               </Box>
             ))}
           </Box>

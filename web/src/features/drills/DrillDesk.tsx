@@ -17,13 +17,11 @@ import { FitLine } from './FitLine'
 import { LayoutEditor } from './LayoutEditor'
 import { LeverRow } from './LeverRow'
 import { TimeStrip } from './TimeStrip'
+import { asShare, useGround } from './ground'
 import { forget, kept, keep } from './drafts'
 import { BLANK, nameFor, whole } from './drill'
-import { useAcademy, useBands, useDesk, useDrill, useDrillChanges, type Drill, type Ground, type Levers } from './queries'
+import { useBands, useDesk, useDrill, useDrillChanges, type Drill, type Levers } from './queries'
 import { EASIEST, LEVERS, set, type LeverName } from './words'
-
-/** Where drills are looked at until the academy has named its halls. */
-const HALL: Ground = { width_m: 18, depth_m: 12, margin_m: 1, run_off_m: 0.5, squad: 14, markers: 80, adults: 1 }
 
 export function DrillDesk({ editable }: { editable: boolean }) {
   const { id } = useParams()
@@ -47,15 +45,12 @@ function Desk({ view }: { view: Schemas['DrillView'] | null }) {
   const [line, setLine] = useState<number | null>(null)
   const [offering, setOffering] = useState(false)
   const [success, setSuccess] = useState<number | null>(null)
-  const academy = useAcademy()
   const bands = useBands()
   const { create, save, putAway } = useDrillChanges()
   const saving = save.isPending || create.isPending
-  const grounds = academy.data?.academy.grounds ?? {}
-  const [chosen, setGround] = useState<Ground | null>(null)
-  const ground = chosen ?? grounds[Object.keys(grounds).find((name) => name === 'School hall') ?? ''] ?? Object.values(grounds)[0] ?? HALL
+  const { ground, grounds, setGround } = useGround()
   const band = address.get('band') ?? Object.keys(drill.doses)[0] ?? bands.data?.[0]?.band.id
-  const looked = useDesk(band ? { drill, band, levers, ground, success: success === null ? null : Math.min(Math.max(success, 0), 100) / 100 } : undefined)
+  const looked = useDesk(band ? { drill, band, levers, ground, success: asShare(success) } : undefined)
   const changed = JSON.stringify(drill) !== JSON.stringify(standing)
   useEffect(() => {
     if (changed) keep(place, drill)
@@ -112,7 +107,6 @@ function Desk({ view }: { view: Schemas['DrillView'] | null }) {
   const error = save.error ?? create.error ?? putAway.error
   const data = looked.data
   const errors = [...(data?.errors ?? []), ...(error instanceof ProblemError ? (error.problem.errors ?? []) : [])]
-  const strand = (Object.entries(drill.strands).sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'ball_mastery') as Schemas['Strand']
   return (
     <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 372px' }, minHeight: 0 }}>
       <Box sx={{ minWidth: 0, px: 2, py: 1.25, display: 'flex', flexDirection: 'column', gap: 1.25, overflowY: { md: 'auto' }, maxHeight: { md: 'calc(100dvh - 45px)' } }}>
@@ -170,7 +164,7 @@ function Desk({ view }: { view: Schemas['DrillView'] | null }) {
         {data?.floor && <TimeStrip desk={data.floor} />}
         {data && (
           <Box sx={{ borderTop: `1px solid ${floor.hair}`, pt: 1.25 }}>
-            <LeverRow drill={drill} strand={strand} levers={levers} desk={data} offering={offering} success={success} onSet={setLevers} onOffer={offer} onSuccess={setSuccess} />
+            <LeverRow drill={drill} strand={data.strand} levers={levers} desk={data} offering={offering} success={success} onSet={setLevers} onOffer={offer} onSuccess={setSuccess} />
             <Box sx={{ display: 'flex', gap: 1, mt: 0.5 }}>
               <Button variant="text" size="small" aria-pressed={offering} onClick={() => setOffering(!offering)}>
                 {offering ? texts.desk.offered : texts.desk.offer}

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
+import { useState } from 'react'
 import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
 import { NumberField, SelectCell, TextCell } from '../../ui/fields'
@@ -25,6 +26,7 @@ export function Filters({ wanted, onWant, onDone }: Props) {
   const skills = useSkills()
   const bands = useBands()
   const says = texts.drills
+  const [more, setMore] = useState(false)
   const count = (value: number | null) => (value === null ? null : String(value))
   return (
     <Box
@@ -53,61 +55,67 @@ export function Filters({ wanted, onWant, onDone }: Props) {
         )}
         onToggle={(strand) => onWant({ strand: wanted.strand === strand ? null : strand })}
       />
-      <Choice
-        label={says.stage}
-        options={STAGES}
-        chosen={wanted.stage ? [wanted.stage] : []}
-        says={(stage) => texts.stage[stage]}
-        onToggle={(stage) => onWant({ stage: wanted.stage === stage ? null : stage })}
-      />
-      <SelectCell
-        label={says.skill}
-        none={says.any}
-        value={wanted.skill ?? ''}
-        options={(skills.data ?? []).filter((skill) => !wanted.strand || skill.strand === wanted.strand).map((skill) => ({ value: skill.id, says: skill.name }))}
-        onChange={(skill) => onWant({ skill })}
-      />
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-        <SelectCell
-          label={says.band}
-          none={says.any}
-          value={wanted.band ?? ''}
-          options={(bands.data ?? []).map(({ band }) => ({ value: band.id, says: band.name }))}
-          onChange={(band) => onWant({ band, ...(band === '' && { minutes: null }) })}
+      <Button variant="text" aria-expanded={more} onClick={() => setMore(!more)} sx={{ display: { md: 'none' }, justifySelf: 'start', ml: -1.5 }}>
+        {more ? says.fewerWishes : says.moreWishes}
+      </Button>
+      {/* On a phone the drills come first: what is wished for seldom waits behind a word. */}
+      <Box sx={{ display: { xs: more ? 'grid' : 'none', md: 'grid' }, gap: 1.5 }}>
+        <Choice
+          label={says.stage}
+          options={STAGES}
+          chosen={wanted.stage ? [wanted.stage] : []}
+          says={(stage) => texts.stage[stage]}
+          onToggle={(stage) => onWant({ stage: wanted.stage === stage ? null : stage })}
         />
-        <NumberField label={says.minutes} title={wanted.band ? undefined : says.minutesNeedBand} disabled={!wanted.band} optional whole value={wanted.minutes ?? null} onChange={(n) => onWant({ minutes: count(n) })} sx={{ width: '100%' }} />
-        <NumberField label={says.atStation} optional whole value={wanted.players ?? null} onChange={(n) => onWant({ players: count(n) })} sx={{ width: '100%' }} />
-        <NumberField label={says.mostMarkers} optional whole value={wanted.markers ?? null} onChange={(n) => onWant({ markers: count(n) })} sx={{ width: '100%' }} />
-        <NumberField label={says.wide} optional value={wanted.width_m ?? null} onChange={(n) => onWant({ width_m: count(n) })} sx={{ width: '100%' }} />
-        <NumberField label={says.deep} optional value={wanted.depth_m ?? null} onChange={(n) => onWant({ depth_m: count(n) })} sx={{ width: '100%' }} />
+        <SelectCell
+          label={says.skill}
+          none={says.any}
+          value={wanted.skill ?? ''}
+          options={(skills.data ?? []).filter((skill) => !wanted.strand || skill.strand === wanted.strand).map((skill) => ({ value: skill.id, says: skill.name }))}
+          onChange={(skill) => onWant({ skill })}
+        />
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+          <SelectCell
+            label={says.band}
+            none={says.any}
+            value={wanted.band ?? ''}
+            options={(bands.data ?? []).map(({ band }) => ({ value: band.id, says: band.name }))}
+            onChange={(band) => onWant({ band, ...(band === '' && { minutes: null }) })}
+          />
+          <NumberField label={says.minutes} title={wanted.band ? undefined : says.minutesNeedBand} disabled={!wanted.band} optional whole value={wanted.minutes ?? null} onChange={(n) => onWant({ minutes: count(n) })} sx={{ width: '100%' }} />
+          <NumberField label={says.atStation} optional whole value={wanted.players ?? null} onChange={(n) => onWant({ players: count(n) })} sx={{ width: '100%' }} />
+          <NumberField label={says.mostMarkers} optional whole value={wanted.markers ?? null} onChange={(n) => onWant({ markers: count(n) })} sx={{ width: '100%' }} />
+          <NumberField label={says.wide} optional value={wanted.width_m ?? null} onChange={(n) => onWant({ width_m: count(n) })} sx={{ width: '100%' }} />
+          <NumberField label={says.deep} optional value={wanted.depth_m ?? null} onChange={(n) => onWant({ depth_m: count(n) })} sx={{ width: '100%' }} />
+        </Box>
+        <SelectCell
+          label={says.surface}
+          none={says.any}
+          value={wanted.surface ?? ''}
+          options={SURFACES.map((surface) => ({ value: surface, says: says.surfaces[surface] }))}
+          onChange={(surface) => onWant({ surface })}
+        />
+        <SelectCell
+          label={says.without}
+          none={says.noMatter}
+          value={wanted.without ?? ''}
+          options={CAUTIONS.map((caution) => ({ value: caution, says: says.cautionTags[caution] }))}
+          onChange={(without) => onWant({ without })}
+        />
+        <Choice
+          label={says.where}
+          options={SWITCHES}
+          chosen={SWITCHES.filter((key) => wanted[key])}
+          says={(key) => says.switches[key]}
+          onToggle={(key) => onWant({ [key]: wanted[key] ? null : 'true' })}
+        />
       </Box>
-      <SelectCell
-        label={says.surface}
-        none={says.any}
-        value={wanted.surface ?? ''}
-        options={SURFACES.map((surface) => ({ value: surface, says: says.surfaces[surface] }))}
-        onChange={(surface) => onWant({ surface })}
-      />
-      <SelectCell
-        label={says.without}
-        none={says.noMatter}
-        value={wanted.without ?? ''}
-        options={CAUTIONS.map((caution) => ({ value: caution, says: says.cautionTags[caution] }))}
-        onChange={(without) => onWant({ without })}
-      />
-      <Choice
-        label={says.where}
-        options={SWITCHES}
-        chosen={SWITCHES.filter((key) => wanted[key])}
-        says={(key) => says.switches[key]}
-        onToggle={(key) => onWant({ [key]: wanted[key] ? null : 'true' })}
-      />
       {Object.keys(wanted).length > 0 && (
         <Button variant="text" onClick={() => onWant(Object.fromEntries(Object.keys(wanted).map((key) => [key, null])))} sx={{ justifySelf: 'start' }}>
           {says.everything}
         </Button>
       )}
-      <Typography variant="caption" color="text.secondary">
+      <Typography variant="caption" color="text.secondary" sx={{ display: { xs: 'none', md: 'block' } }}>
         {says.keys}
       </Typography>
     </Box>
