@@ -60,6 +60,35 @@ proptest! {
     }
 }
 
+proptest! {
+    // A repeat is what it says, written out.
+    #[test]
+    fn a_repeat_lays_what_it_would_lay_written_out(times in 1u32..6, turn in 0u32..=360, metres in 1u32..6, every in 1u32..3) {
+        let body = format!("mark; turn left {turn}; walk {metres}; box {every} by {metres}; ball; wall {every}; gate wide {every}");
+        let read = |text: String| Layout::read(&format!("unit m; {text}"), Pace::default()).unwrap();
+        let repeated = read(format!("repeat {times} {{ {body} }}"));
+        let written = read(vec![body; times as usize].join("; "));
+        let places = |layout: &Layout| layout.markers.iter().map(|m| m.at).collect::<Vec<_>>();
+        prop_assert_eq!(places(&repeated), places(&written));
+        prop_assert_eq!(&repeated.balls, &written.balls);
+        prop_assert_eq!(&repeated.barriers, &written.barriers);
+    }
+
+    // Whatever the line, a weave passes each marker at 0.4 m, and no straight way through the line is longer than it.
+    #[test]
+    fn a_weave_passes_every_marker_at_its_distance(count in 1usize..12, every in 1u32..4, turn in 0u32..360) {
+        let text = format!("unit m; turn right {turn}; mark A; walk 2; line {count} W every {every}; walk 2; mark B; path dribble A -> W* -> B");
+        let layout = Layout::read(&text, Pace::default()).unwrap();
+        let stops = &layout.paths[0].stops;
+        prop_assert_eq!(stops.len(), count + 2);
+        for (stop, marker) in stops[1..=count].iter().zip(&layout.markers[1..=count]) {
+            prop_assert!((stop.at.distance(marker.at).0 - 0.4).abs() < 1e-9);
+        }
+        let straight = layout.markers[0].at.distance(layout.markers[count + 1].at).0;
+        prop_assert!(layout.paths[0].measure().length.0 > straight);
+    }
+}
+
 // ---- splitting a squad ----
 
 /// Every way to split a squad into stations, larger ones first.

@@ -4,6 +4,7 @@
 mod demo;
 
 use jogo_core::academy::Academy;
+use jogo_core::desk::{Setting, look};
 use jogo_core::drill::{Drill, Shelf};
 use jogo_core::fit::{Ground, fit};
 use jogo_core::levers::{LeverPoints, Levers, Tempo};
@@ -140,6 +141,47 @@ fn a_drill_is_found_by_what_is_asked_of_it() {
     let fewer = asked(r#"{"markers": 0}"#);
     assert!(!fewer.is_empty() && fewer.iter().all(|id| !drill(id).layout.contains("mark")), "{fewer:?}");
     assert_eq!(asked("{}").len(), demo::drills().len());
+}
+
+// Each wish alone, then all of them with one more: what is found is always among what was found with fewer wishes.
+#[rstest]
+#[case::strand("strand", "\"dribbling\"")]
+#[case::stage("stage", "\"scan\"")]
+#[case::surface("surface", "\"sole\"")]
+#[case::markers("markers", "2")]
+#[case::plain("plain", "true")]
+#[case::space("depth_m", "6")]
+#[case::players("players", "2")]
+#[case::minutes("minutes", "8")]
+#[case::home("home", "true")]
+#[case::without("without", "\"ball_underfoot\"")]
+fn another_wish_never_finds_more(#[case] key: &str, #[case] value: &str) {
+    let asked = |query: String| found(&serde_json::from_str(&query).unwrap());
+    for base in ["\"band\": \"u8-u9\"", "\"band\": \"u10-u12\", \"text\": \"the\""] {
+        let (fewer, more) = (asked(format!("{{{base}}}")), asked(format!("{{{base}, \"{key}\": {value}}}")));
+        assert!(more.iter().all(|id| fewer.contains(id)), "{key}: {more:?}");
+        assert!(more.len() < fewer.len(), "{key} narrows nothing");
+    }
+}
+
+#[test]
+fn the_desk_looks_at_a_drill_as_it_is_and_as_it_is_being_written() {
+    let (academy, band, ground) = (Academy::default(), demo::band(), demo::curriculum().ground);
+    let setting = Setting { band: &band, academy: &academy, ground: &ground, pace: Pace::default() };
+    let mut weave = drill("weave-six");
+    let desk = look(&weave, &weave.rungs[0].levers, &setting);
+    assert_eq!((desk.strand, desk.one_down.is_none(), desk.faults.len()), (weave.main_strand(), true, 0));
+    let floor = desk.floor.unwrap();
+    assert_eq!(floor.fit.station_sizes.iter().sum::<u32>(), ground.squad);
+    assert!(floor.timing.is_some() && desk.drawing.contains("data-line"));
+    weave.layout += "\nwlak 3";
+    let writing = look(&weave, &weave.rungs[0].levers, &setting);
+    assert_eq!((writing.faults.len(), writing.floor), (1, None));
+    assert_eq!(writing.drawing, desk.drawing, "what reads is drawn all the same");
+    weave.doses.clear();
+    weave.layout = drill("weave-six").layout;
+    let undosed = look(&weave, &weave.rungs[0].levers, &setting).floor.unwrap();
+    assert_eq!((undosed.timing, undosed.block_min), (None, None));
 }
 
 #[rstest]

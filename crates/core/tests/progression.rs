@@ -7,11 +7,14 @@ use std::collections::BTreeSet;
 
 use jogo_core::plan::Approach;
 use jogo_core::progression::Map;
+use jogo_core::progression::check::still_named;
+use jogo_core::progression::compare::compare;
 use jogo_core::progression::findings::{Around, Finding, FindingKind, Mend, findings};
 use jogo_core::progression::sheet::lay_out;
 use jogo_core::progression::ways::Pacing;
 use jogo_core::skill::{Gate, Need, Skill, Stage, Strand};
 use proptest::prelude::*;
+use rstest::rstest;
 
 const BANDS: [&str; 3] = ["u6-u7", "u8-u9", "u10-u12"];
 
@@ -167,6 +170,46 @@ fn the_demos_map_fits_a_desk() {
     assert!(columns.from + columns.columns <= 12 && rows.from + rows.rows <= 24, "{columns:?} {rows:?}");
 }
 
+fn changed(change: fn(&mut Vec<Skill>)) -> Vec<String> {
+    let before = vec![skill("tap", 0, &[]), skill("stop", 0, &[("tap", Stage::Form)]), skill("turn", 1, &[])];
+    let mut after = before.clone();
+    change(&mut after);
+    compare(&before, &after).into_iter().map(|difference| difference.says).collect()
+}
+
+#[rstest]
+#[case::nothing(|_: &mut Vec<Skill>| (), &[])]
+#[case::a_newcomer(|s: &mut Vec<Skill>| s.push(skill("hop", 0, &[])), &["“HOP” is new"])]
+#[case::one_is_gone(|s: &mut Vec<Skill>| { s.pop(); }, &["“TURN” is gone"])]
+#[case::another_name(|s: &mut Vec<Skill>| s[0].name = "Touch".into(), &["“TAP” is now called “Touch”"])]
+#[case::another_band(|s: &mut Vec<Skill>| s[2].band = BANDS[2].into(), &["“TURN” now starts in u10-u12, before in u8-u9"])]
+#[case::a_need_more(|s: &mut Vec<Skill>| s[2].needs = skill("x", 0, &[("stop", Stage::Flow)]).needs, &["“TURN” now needs “STOP” at Flow"])]
+#[case::another_stage(|s: &mut Vec<Skill>| s[1].needs[0].stage = Stage::Scan, &["“STOP” needs “TAP” at Scan, before at Form"])]
+#[case::a_need_less(|s: &mut Vec<Skill>| s[1].needs.clear(), &["“STOP” no longer needs “TAP”"])]
+#[case::a_need_becomes_a_part(|s: &mut Vec<Skill>| { s[1].needs.clear(); s[1].parts = ids(&["tap"]); }, &[])]
+#[case::a_gate(|s: &mut Vec<Skill>| s[2].gate = Some(Gate::Milestone { milestone: "I can".into(), times: 1, of_last: 1 }), &["The gate of “TURN” has changed"])]
+fn what_has_changed_is_said_in_words(#[case] change: fn(&mut Vec<Skill>), #[case] says: &[&str]) {
+    assert_eq!(changed(change), says);
+}
+
+#[test]
+fn a_skill_that_something_names_cannot_go() {
+    let mut rest = [skill("stop", 0, &[("tap", Stage::Form)]), skill("turn", 0, &[])];
+    let says = |rest: &[Skill]| {
+        still_named(&ids(&["hop", "tap"]), rest, &[]).into_iter().map(|f| f.pointer).collect::<Vec<_>>()
+    };
+    assert_eq!(says(&rest), ["/1"], "a need");
+    rest[0].needs.clear();
+    assert_eq!(says(&rest), Vec::<String>::new());
+    rest[1].helps = ids(&["hop"]);
+    assert_eq!(says(&rest), ["/0"], "a help");
+    rest[1].helps.clear();
+    rest[1].parts = ids(&["tap"]);
+    assert_eq!(says(&rest), ["/1"], "a part");
+    let drills = demo::drills();
+    assert_eq!(still_named(&ids(&["juggle"]), &[], &drills).len(), 1, "a drill");
+}
+
 /// Skills with needs among themselves: with `forward` only of earlier ones, so that there is no circle.
 fn any_map(forward: bool) -> impl Strategy<Value = Vec<Skill>> {
     let need = (0usize..14, 0usize..14, prop::sample::select(Stage::ALL.to_vec()));
@@ -268,6 +311,27 @@ proptest! {
         }
         let places: BTreeSet<_> = sheet.plates.iter().map(|plate| (plate.column, plate.row)).collect();
         prop_assert_eq!(places.len(), skills.len());
+    }
+
+    // The chain of sessions is never longer than all stages together, and nothing that is done already is asked again.
+    #[test]
+    fn a_way_asks_for_each_missing_stage_once_and_for_none_that_is_done(
+        skills in any_map(true), goal in 0usize..14, come in prop::collection::vec(prop::option::of(0usize..4), 14)
+    ) {
+        let map = Map::of(&skills);
+        let present: Vec<Option<Stage>> = come.iter().map(|stage| stage.map(|s| Stage::ALL[s])).collect();
+        let pacing = Pacing { approach: Approach::BALANCED, sessions_per_week: 2, new_skills_per_week: 2 };
+        let way = map.way(goal, Stage::Flow, &present, &pacing).unwrap();
+        let mut seen = BTreeSet::new();
+        let below: BTreeSet<usize> = map.rests_on(goal).into_iter().chain([goal]).collect();
+        for step in &way.steps {
+            let at = map.place(&step.skill).unwrap();
+            prop_assert!(seen.insert((at, step.stage)) && below.contains(&at));
+            prop_assert!(present[at].is_none_or(|come| step.stage >= come));
+        }
+        prop_assert!(way.sessions as usize <= way.steps.len());
+        prop_assert_eq!(way.exposures as usize, 2 * way.steps.len());
+        prop_assert_eq!(way.sessions == 0, way.steps.is_empty());
     }
 
     #[test]
