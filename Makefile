@@ -27,9 +27,11 @@ queries: tools-queries
 client: web
 	scripts/client.sh
 
-# Renews the published schema of a drill file.
+# Renews the published schemas of the forms.
 schema:
-	cargo run --quiet --locked --package jogo -- schema > docs/schema/drill.schema.json
+	for form in drill problem plan; do \
+		cargo run --quiet --locked --package jogo -- schema $$form > docs/schema/$$form.schema.json || exit 1; \
+	done
 
 # Feeds the notation with whatever breaks parsers, beginning with the layouts of the demo; needs cargo-fuzz.
 fuzz:

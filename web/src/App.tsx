@@ -16,6 +16,7 @@ import { ErrorNote, Loading } from './ui/notes'
 import { themeOf, type Look, type Mode } from './ui/theme'
 
 // A coach's phone need not fetch what only the director's desk shows.
+const NewCurriculum = lazy(() => import('./features/plan/NewCurriculum').then((m) => ({ default: m.NewCurriculum })))
 const PlanPage = lazy(() => import('./features/plan/PlanPage').then((m) => ({ default: m.PlanPage })))
 const DrillsPage = lazy(() => import('./features/drills/DrillsPage').then((m) => ({ default: m.DrillsPage })))
 const DrillDesk = lazy(() => import('./features/drills/DrillDesk').then((m) => ({ default: m.DrillDesk })))
@@ -54,6 +55,7 @@ function Pages({ look }: { look: Look }) {
           <Route path="/drills/:id" element={<DrillDesk editable />} />
           <Route path="/progressions" element={<ProgressionsPage />} />
           <Route path="/plan" element={<PlanPage />} />
+          <Route path="/plan/new" element={<NewCurriculum />} />
           <Route path="/plan/:id" element={<PlanPage />} />
           <Route path="/evenings" element={<EveningsPage />} />
           <Route path="/levels" element={<LevelsPage />} />

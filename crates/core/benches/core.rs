@@ -11,10 +11,12 @@ use divan::{Bencher, black_box};
 use jogo_core::academy::Academy;
 use jogo_core::cues::{CueWish, calls};
 use jogo_core::desk::{Setting, look};
+use jogo_core::forecast::{Assumptions, Size, forecast};
 use jogo_core::layout::Layout;
 use jogo_core::library::fits;
-use jogo_core::plan::solve::ROUNDS;
-use jogo_core::plan::{check, score, solve};
+use jogo_core::plan::example::{ExampleSize, example};
+use jogo_core::plan::solve::{STEPS, STEPS_NEAR};
+use jogo_core::plan::{Problem, check, score, solve, solve_near};
 use jogo_core::progression::Map;
 use jogo_core::progression::findings::{Around, findings};
 use jogo_core::progression::sheet::lay_out;
@@ -110,24 +112,47 @@ fn calls_of_twelve_words(bencher: Bencher<'_, '_>) {
     bencher.bench(|| calls(black_box(&wish), 200, 1).unwrap());
 }
 
-/// The first legal plan of the demo's curriculum: 12 sessions, 10 skills.
-#[divan::bench]
-fn first_plan(bencher: Bencher<'_, '_>) {
-    let problem = demo::problem();
-    bencher.bench(|| solve(black_box(&problem), 1, 1));
+/// The size that the planner is measured at: 12 weeks of 3 sessions, 40 skills, 200 variants.
+fn large() -> Problem {
+    example(ExampleSize { weeks: 12, sessions: 3, skills: 40, variants: 200 }, 1)
 }
 
-/// The plan as the server makes it: 400 constructions.
+/// The first legal plan.
+#[divan::bench(sample_count = 30)]
+fn plan_first(bencher: Bencher<'_, '_>) {
+    let problem = large();
+    bencher.bench(|| solve(black_box(&problem), 1, 0));
+}
+
+/// The plan as the server makes it.
+#[divan::bench(sample_count = 3, sample_size = 1)]
+fn plan_whole(bencher: Bencher<'_, '_>) {
+    let problem = large();
+    bencher.bench(|| solve(black_box(&problem), 1, STEPS));
+}
+
+/// Planning anew after a block was taken out.
 #[divan::bench(sample_count = 20)]
-fn whole_solve(bencher: Bencher<'_, '_>) {
-    let problem = demo::problem();
-    bencher.bench(|| solve(black_box(&problem), 1, ROUNDS));
+fn plan_near(bencher: Bencher<'_, '_>) {
+    let problem = large();
+    let mut plan = solve(&problem, 1, 50_000).unwrap().plan;
+    plan.sessions[9].remove(0);
+    bencher.bench(|| solve_near(black_box(&problem), &plan, 1, STEPS_NEAR));
 }
 
-/// Checking and scoring one plan, as after every change of a wish.
+/// Checking and scoring one plan, as after every edit.
 #[divan::bench]
-fn check_and_score(bencher: Bencher<'_, '_>) {
-    let problem = demo::problem();
-    let (plan, _) = solve(&problem, 1, 1).unwrap();
+fn plan_check_and_score(bencher: Bencher<'_, '_>) {
+    let problem = large();
+    let plan = solve(&problem, 1, 0).unwrap().plan;
     bencher.bench(|| (check(black_box(&problem), &plan), score(&problem, &plan)));
+}
+
+/// Two thousand virtual players through the plan.
+#[divan::bench(sample_count = 20)]
+fn forecast_two_thousand(bencher: Bencher<'_, '_>) {
+    let problem = large();
+    let plan = solve(&problem, 1, 0).unwrap().plan;
+    let size = Size { players: Size::PLAYERS, squad: 14 };
+    bencher.bench(|| forecast(black_box(&problem), &plan, &Assumptions::default(), size, 1));
 }

@@ -10,7 +10,7 @@ use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
 use crate::edition::Edition;
-use crate::plan::Problem;
+use crate::plan::{Block, Plan, Problem};
 use crate::units::Minutes;
 
 /// What became of a block.
@@ -61,35 +61,86 @@ pub struct WeekTally {
     pub delivered: [f64; 4],
     /// Sessions of the week.
     pub sessions: u32,
+    /// Those that fell out.
+    pub cancelled: u32,
     /// Sessions that are over and of which nothing was said.
     pub logs_missing: u32,
     /// Whether the whole week lies ahead.
     pub ahead: bool,
 }
 
-/// Planned against delivered, week by week, as known on a day. Nobody is asked for the log of that day yet.
-pub fn tally(edition: &Edition, problem: &Problem, said: &Said, today: Date) -> Vec<WeekTally> {
-    let mut weeks: BTreeMap<u32, WeekTally> = BTreeMap::new();
-    for (session, (blocks, wish)) in edition.plan.sessions.iter().zip(&problem.sessions).enumerate() {
-        let week = weeks.entry(wish.week).or_insert_with(|| WeekTally {
-            week: wish.week,
-            ahead: true,
-            ..WeekTally::default()
-        });
-        week.sessions += 1;
-        week.ahead &= wish.date > today;
-        let mut silent = true;
-        for (i, block) in blocks.iter().enumerate() {
-            let outcome = said.get(&(session, i));
-            silent &= outcome.is_none();
-            let delivered =
-                outcome.map_or(Minutes(0), |(outcome, said)| outcome.delivered(block.minutes, *said));
-            for (strand, share) in problem.variant(&block.variant).into_iter().flat_map(|v| &v.strands) {
-                week.planned[strand.index()] += f64::from(block.minutes.0) * share.0;
-                week.delivered[strand.index()] += f64::from(delivered.0) * share.0;
-            }
+impl WeekTally {
+    fn add(&mut self, other: &WeekTally) {
+        for (sum, minutes) in self.planned.iter_mut().zip(other.planned) {
+            *sum += minutes;
         }
-        week.logs_missing += u32::from(silent && wish.date < today);
+        for (sum, minutes) in self.delivered.iter_mut().zip(other.delivered) {
+            *sum += minutes;
+        }
+        self.sessions += other.sessions;
+        self.cancelled += other.cancelled;
+        self.logs_missing += other.logs_missing;
+        self.ahead &= other.ahead;
+    }
+}
+
+/// An edition as a team works by it on some days.
+pub struct Worked<'e> {
+    /// What the edition planned for the team's days.
+    pub published: &'e Plan,
+    /// The edition with what the team has of its own.
+    pub edition: &'e Edition,
+    /// The problem of that.
+    pub problem: &'e Problem,
+    /// What was said of it.
+    pub said: &'e Said,
+}
+
+impl Worked<'_> {
+    /// Planned against delivered, week by week, as known on a day. What was published is what counts as planned, whatever
+    /// became of it. Nobody is asked for the log of that day yet, nor for that of an evening that fell out. Only sessions
+    /// on days that `holds` count.
+    pub fn tally(&self, today: Date, holds: &dyn Fn(Date) -> bool) -> Vec<WeekTally> {
+        let mut weeks: BTreeMap<u32, WeekTally> = BTreeMap::new();
+        let sessions = self.edition.plan.sessions.iter().zip(&self.problem.sessions).enumerate();
+        for (session, (blocks, wish)) in sessions.filter(|(_, (_, wish))| holds(wish.date)) {
+            let week = weeks.entry(wish.week).or_insert_with(|| WeekTally {
+                week: wish.week,
+                ahead: true,
+                ..WeekTally::default()
+            });
+            week.sessions += 1;
+            week.ahead &= wish.date > today;
+            for block in self.published.sessions.get(session).into_iter().flatten() {
+                self.count(block, block.minutes, &mut week.planned);
+            }
+            let cancelled = wish.minutes == Minutes(0);
+            week.cancelled += u32::from(cancelled);
+            let mut silent = true;
+            for (i, block) in blocks.iter().enumerate() {
+                let outcome = self.said.get(&(session, i));
+                silent &= outcome.is_none();
+                let delivered =
+                    outcome.map_or(Minutes(0), |(outcome, said)| outcome.delivered(block.minutes, *said));
+                self.count(block, delivered, &mut week.delivered);
+            }
+            week.logs_missing += u32::from(silent && !cancelled && wish.date < today);
+        }
+        weeks.into_values().collect()
+    }
+
+    fn count(&self, block: &Block, minutes: Minutes, strands: &mut [f64; 4]) {
+        for (strand, share) in self.problem.variant(&block.variant).into_iter().flat_map(|v| &v.strands) {
+            strands[strand.index()] += f64::from(minutes.0) * share.0;
+        }
+    }
+}
+
+/// The tallies of a team's editions of one curriculum in one.
+pub fn together(tallies: impl IntoIterator<Item = WeekTally>) -> Vec<WeekTally> {
+    let mut weeks: BTreeMap<u32, WeekTally> = BTreeMap::new();
+    for tally in tallies {
+        weeks.entry(tally.week).and_modify(|week| week.add(&tally)).or_insert(tally);
     }
     weeks.into_values().collect()
 }

@@ -2,7 +2,7 @@
 //!
 //! A draft is put together from the living library; a published edition keeps the copy it was published with.
 
-use std::collections::BTreeSet;
+use std::collections::{BTreeMap, BTreeSet};
 
 use serde::{Deserialize, Serialize};
 
@@ -13,6 +13,8 @@ use crate::drill::Drill;
 use crate::input::InputError;
 use crate::plan::{Plan, Problem};
 use crate::skill::Skill;
+use crate::tests::Test;
+use crate::units::Minutes;
 
 /// A curriculum, its plan, and the part of the library that it uses.
 #[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
@@ -29,14 +31,36 @@ pub struct Edition {
     pub skills: Vec<Skill>,
     /// Drills that may be laid.
     pub drills: Vec<Drill>,
+    /// Tests that may be taken.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub tests: Vec<Test>,
     /// What comes when.
     pub plan: Plan,
+    /// Minutes that are left of the sessions that fell out or were cut short for a team.
+    #[serde(default, skip_serializing_if = "BTreeMap::is_empty")]
+    pub left: BTreeMap<usize, Minutes>,
 }
 
 impl Edition {
     /// The problem that the plan answers.
     pub fn problem(&self) -> Result<Problem, Vec<InputError>> {
-        self.curriculum.problem(&self.academy, &self.band, &self.skills, &self.drills)
+        let wishes = &self.curriculum;
+        let mut problem =
+            wishes.problem(&self.academy, &self.band, &self.skills, &self.drills, &self.tests)?;
+        for (session, left) in &self.left {
+            if let Some(wish) = problem.sessions.get_mut(*session) {
+                wish.shorten(*left);
+            }
+        }
+        Ok(problem)
+    }
+
+    /// The same with the drills of another edition beside its own.
+    pub fn with_drills_of(mut self, other: &Edition) -> Edition {
+        let drills = other.drills.iter().filter(|drill| self.drill(&drill.id).is_none()).cloned();
+        let drills: Vec<Drill> = drills.collect();
+        self.drills.extend(drills);
+        self
     }
 
     /// The same with only those drills and skills that its plan and goals name: what is frozen when it is published. What
@@ -47,11 +71,15 @@ impl Edition {
             .sessions
             .iter()
             .flatten()
-            .filter_map(|block| block.variant.split_once('@').map(|(drill, _)| drill))
+            .flat_map(|block| [Some(&block.variant), block.beside.as_ref()])
+            .flatten()
+            .filter_map(|variant| variant.split_once('@').map(|(drill, _)| drill))
             .collect();
         self.drills.retain(|drill| laid.contains(drill.id.as_str()));
         let goals = &self.curriculum.goals;
         self.skills.retain(|skill| goals.iter().any(|goal| goal.skill == skill.id));
+        let sittings = &self.curriculum.tests;
+        self.tests.retain(|test| sittings.iter().any(|sitting| sitting.test == test.id));
         self
     }
 

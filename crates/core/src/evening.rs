@@ -9,10 +9,10 @@ use crate::block::{Timing, Touching};
 use crate::cues::{Call, CueWish, calls};
 use crate::drill::{Drill, FaultSeen};
 use crate::edition::Edition;
-use crate::fit::fit;
+use crate::fit::{Ground, fit};
 use crate::layout::measure::{Footprint, InPaces};
 use crate::levers::{Eyes, Levers};
-use crate::plan::{Problem, Variant};
+use crate::plan::{Block, Problem, Variant};
 use crate::skill::{Stage, Strand};
 use crate::units::{Minutes, Pace, Seconds};
 
@@ -86,6 +86,55 @@ pub struct RunningBlock {
     pub cautions: Vec<String>,
     /// What is called in a bout, if the block answers calls; the same in every bout.
     pub calls: Vec<Call>,
+    /// What those do at the same time who move on, on the other half of the floor; nothing if all do the same.
+    pub beside: Option<Beside>,
+}
+
+/// What those do at the same time who move on, where the squad is split.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Beside {
+    /// Name of the drill in files.
+    pub drill: String,
+    /// Its title.
+    pub title: String,
+    /// The stage worked at.
+    pub stage: Stage,
+    /// The strand that takes most of it.
+    pub strand: Strand,
+    /// Players at each station.
+    pub station_sizes: Vec<u32>,
+    /// Markers for all stations, by colour.
+    pub markers: BTreeMap<String, u32>,
+    /// The floor, as SVG.
+    pub drawing: String,
+    /// What to look for.
+    pub points: Vec<String>,
+}
+
+impl From<RunningBlock> for Beside {
+    fn from(block: RunningBlock) -> Beside {
+        Beside {
+            drill: block.drill,
+            title: block.title,
+            stage: block.stage,
+            strand: block.strand,
+            station_sizes: block.station_sizes,
+            markers: block.markers,
+            drawing: block.drawing,
+            points: block.points,
+        }
+    }
+}
+
+/// Where and when a block is laid.
+struct Setting<'g> {
+    ground: &'g Ground,
+    minutes: Minutes,
+    starts: Minutes,
+    laying_out: Minutes,
+    pace: Pace,
+    seed: u64,
 }
 
 impl Edition {
@@ -94,22 +143,36 @@ impl Edition {
         let wish = problem.sessions.get(session)?;
         let mut blocks = Vec::new();
         let mut clock = Minutes(0);
-        let mut before: Option<&Variant> = None;
+        let mut before: Option<&Block> = None;
         for (place, laid) in self.plan.sessions.get(session)?.iter().enumerate() {
             let Some(variant) = problem.variant(&laid.variant) else { continue };
-            let laying_out = problem.change(before, variant);
+            let laying_out = problem.change(before, laid);
             // Another evening, another block: other calls.
             let seed = (session * 100 + place) as u64;
-            if let Some(block) = self.block(variant, laid.minutes, clock, laying_out, pace, seed) {
+            let beside = laid.beside.as_ref().and_then(|id| problem.variant(id));
+            let whole = &self.curriculum.ground;
+            let half = whole.halves().into_iter().find(|half| {
+                [Some(variant), beside].into_iter().flatten().all(|v| self.fits_on(v, half, pace))
+            });
+            let ground = half.as_ref().filter(|_| beside.is_some()).unwrap_or(whole);
+            let setting = Setting { ground, minutes: laid.minutes, starts: clock, laying_out, pace, seed };
+            if let Some(mut block) = self.block(variant, &setting) {
+                block.beside = beside.and_then(|v| self.block(v, &setting)).map(Beside::from);
                 clock = clock + laying_out + laid.minutes;
-                before = Some(variant);
+                before = Some(laid);
                 blocks.push(block);
             }
         }
         let mut kit: BTreeMap<String, u32> = BTreeMap::new();
-        for (colour, count) in blocks.iter().flat_map(|b| &b.markers) {
-            let most = kit.entry(colour.clone()).or_default();
-            *most = (*most).max(*count);
+        for block in &blocks {
+            let mut both = block.markers.clone();
+            for (colour, count) in block.beside.iter().flat_map(|beside| &beside.markers) {
+                *both.entry(colour.clone()).or_default() += count;
+            }
+            for (colour, count) in both {
+                let most = kit.entry(colour).or_default();
+                *most = (*most).max(count);
+            }
         }
         Some(Evening {
             session,
@@ -122,19 +185,20 @@ impl Edition {
         })
     }
 
-    fn block(
-        &self,
-        variant: &Variant,
-        minutes: Minutes,
-        starts: Minutes,
-        laying_out: Minutes,
-        pace: Pace,
-        seed: u64,
-    ) -> Option<RunningBlock> {
+    fn fits_on(&self, variant: &Variant, ground: &Ground, pace: Pace) -> bool {
+        self.drill(&variant.drill).is_some_and(|drill| {
+            let rung = drill.rung_at(variant.stage, &self.academy.lever_points);
+            let layout = rung.and_then(|rung| drill.layout_at(&rung.levers, pace).ok());
+            layout.is_some_and(|layout| fit(&layout, &drill.station, ground, None).fits)
+        })
+    }
+
+    fn block(&self, variant: &Variant, setting: &Setting<'_>) -> Option<RunningBlock> {
+        let Setting { ground, minutes, starts, laying_out, pace, seed } = *setting;
         let drill = self.drill(&variant.drill)?;
         let levers = drill.rung_at(variant.stage, &self.academy.lever_points)?.levers;
         let layout = drill.layout_at(&levers, pace).ok()?;
-        let fit = fit(&layout, &drill.station, &self.curriculum.ground, drill.tighter(pace).as_ref());
+        let fit = fit(&layout, &drill.station, ground, drill.tighter(pace).as_ref());
         let turns = drill.turns(&fit);
         let explaining = self.band.explaining;
         let schedule = drill.schedule(&self.band, &layout)?.filling(minutes, explaining, turns);
@@ -166,6 +230,7 @@ impl Edition {
             points: drill.points.clone(),
             faults: drill.faults.clone(),
             cautions: drill.cautions.iter().map(|caution| caution.text().to_owned()).collect(),
+            beside: None,
         })
     }
 }

@@ -60,6 +60,12 @@ pub struct Ground {
 }
 
 impl Ground {
+    /// Half of it, with half of the squad and kit, cut either way: where two variants stand side by side.
+    pub fn halves(&self) -> [Ground; 2] {
+        let half = Ground { squad: self.squad.div_ceil(2), markers: self.markers / 2, ..*self };
+        [Ground { width: self.width * 0.5, ..half }, Ground { depth: self.depth * 0.5, ..half }]
+    }
+
     /// Every number out of its range, with its place.
     pub fn faults(&self) -> Vec<InputError> {
         let lengths = [

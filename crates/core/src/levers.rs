@@ -266,7 +266,42 @@ fn word(setting: &impl std::fmt::Debug) -> String {
     word
 }
 
+/// How hard the body works.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum Intensity {
+    /// At each one's own pace, on the spot.
+    #[default]
+    Easy,
+    /// In rhythm or on the move.
+    Brisk,
+    /// As fast as they can, or against someone who wants the ball: the highest.
+    Hard,
+}
+
 impl Levers {
+    /// How hard the body works with these settings.
+    ///
+    /// ```
+    /// use jogo_core::levers::{Intensity, Levers, Motion, Tempo};
+    /// assert_eq!(Levers::default().intensity(), Intensity::Easy);
+    /// assert_eq!(Levers { motion: Motion::Forward, ..Levers::default() }.intensity(), Intensity::Brisk);
+    /// assert_eq!(Levers { tempo: Tempo::Fast, ..Levers::default() }.intensity(), Intensity::Hard);
+    /// ```
+    pub fn intensity(&self) -> Intensity {
+        if self.tempo == Tempo::Fast || self.pressure == Pressure::Live {
+            Intensity::Hard
+        } else if self.tempo > Tempo::OwnPace
+            || self.motion > Motion::OnTheSpot
+            || self.pressure > Pressure::None
+        {
+            Intensity::Brisk
+        } else {
+            Intensity::Easy
+        }
+    }
+
     /// The stage that a child works at with these settings.
     pub fn stage(&self) -> Stage {
         if self.pressure > Pressure::None {

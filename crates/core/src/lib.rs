@@ -23,7 +23,9 @@
 //! | on which evenings? | [`calendar`] |
 //! | what is wished for, in which weeks? | [`curriculum`] |
 //! | what comes when? | [`plan`] |
+//! | who will be where by which week? | [`forecast`] |
 //! | what is published, in one piece? | [`edition`] |
+//! | what has a team made of its edition? | [`team_plan`] |
 //! | in which order tonight, with which kit? | [`evening`] |
 //! | who is in the squad? | [`roster`] |
 //! | what really happened? | [`delivery`] |
@@ -49,6 +51,7 @@ pub mod drill;
 pub mod edition;
 pub mod evening;
 pub mod fit;
+pub mod forecast;
 pub mod input;
 pub mod layout;
 pub mod levels;
@@ -61,5 +64,6 @@ pub mod roster;
 pub mod simulate;
 pub mod skill;
 pub mod standards;
+pub mod team_plan;
 pub mod tests;
 pub mod units;

@@ -5,6 +5,7 @@ use std::fmt;
 use serde::{Deserialize, Serialize};
 
 use crate::band::BandId;
+use crate::units::Share;
 
 /// The name by which a skill is known in files and addresses, as `sole-roll-stop`.
 pub type SkillId = String;
@@ -122,6 +123,24 @@ pub enum SidePolicy {
     StrongFirst,
     /// The foot does not matter.
     NotSided,
+}
+
+impl SidePolicy {
+    /// The share of touches that the other foot is to get, an assumption; nothing if the foot does not matter.
+    ///
+    /// ```
+    /// use jogo_core::{skill::SidePolicy, units::Share};
+    /// assert_eq!(SidePolicy::OtherMore.other_foot(), Some(Share(0.6)));
+    /// assert_eq!(SidePolicy::NotSided.other_foot(), None);
+    /// ```
+    pub fn other_foot(self) -> Option<Share> {
+        match self {
+            SidePolicy::Equal => Some(Share(0.5)),
+            SidePolicy::OtherMore => Some(Share(0.6)),
+            SidePolicy::StrongFirst => Some(Share(0.3)),
+            SidePolicy::NotSided => None,
+        }
+    }
 }
 
 /// What shows that a player is ready for a skill.

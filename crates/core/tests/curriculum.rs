@@ -13,11 +13,13 @@ use rstest::rstest;
 fn problem_of(change: impl Fn(&mut Curriculum)) -> Problem {
     let mut curriculum = demo::curriculum();
     change(&mut curriculum);
-    curriculum.problem(&Academy::default(), &demo::band(), &demo::skills(), &demo::drills()).unwrap()
+    curriculum
+        .problem(&Academy::default(), &demo::band(), &demo::skills(), &demo::drills(), &demo::tests())
+        .unwrap()
 }
 
 fn has(problem: &Problem, variant: &str) -> bool {
-    problem.variant(variant).is_some()
+    problem.variant(variant).is_some_and(|v| v.barred.is_none())
 }
 
 #[test]
@@ -65,15 +67,20 @@ fn a_drill_for_a_skill_that_is_no_goal_takes_no_part() {
 fn a_goal_without_what_it_needs_says_what_to_add() {
     let mut curriculum = demo::curriculum();
     curriculum.goals = vec![Goal { skill: "half-turn".into(), present: None, goal: Stage::Flow }];
-    let faults =
-        curriculum.problem(&Academy::default(), &demo::band(), &demo::skills(), &demo::drills()).unwrap_err();
+    let faults = curriculum
+        .problem(&Academy::default(), &demo::band(), &demo::skills(), &demo::drills(), &demo::tests())
+        .unwrap_err();
     assert_eq!(
         faults[0].detail,
         "“Look, half-turn, away” needs “Receive and set, inside” at Flow: add it to the goals"
     );
     // A squad that has met the skill already needs nothing more to go on with it.
     curriculum.goals[0].present = Some(Stage::Form);
-    assert!(curriculum.problem(&Academy::default(), &demo::band(), &demo::skills(), &demo::drills()).is_ok());
+    assert!(
+        curriculum
+            .problem(&Academy::default(), &demo::band(), &demo::skills(), &demo::drills(), &demo::tests())
+            .is_ok()
+    );
 }
 
 #[test]

@@ -4,7 +4,7 @@
 mod demo;
 
 use jiff::civil::{Date, date};
-use jogo_core::delivery::{Outcome, Said, WeekTally, tally};
+use jogo_core::delivery::{Outcome, Said, WeekTally, Worked};
 use jogo_core::edition::Edition;
 use jogo_core::plan::{Block, Plan};
 use jogo_core::units::Minutes;
@@ -18,7 +18,7 @@ fn two_weeks() -> Edition {
     curriculum.minutes.truncate(4);
     let evening = || {
         [("wall-of-two@form", 8), ("pairs-receive-and-set@form", 10)]
-            .map(|(variant, minutes)| Block { variant: variant.into(), minutes: Minutes(minutes) })
+            .map(|(variant, minutes)| Block::of(variant, Minutes(minutes)))
             .to_vec()
     };
     let plan = Plan { sessions: (0..4).map(|_| evening()).collect() };
@@ -28,13 +28,16 @@ fn two_weeks() -> Edition {
         band: demo::band(),
         skills: demo::skills(),
         drills: demo::drills(),
+        tests: demo::tests(),
         plan,
+        left: Default::default(),
     }
 }
 
 fn tallied(said: &Said, today: Date) -> Vec<WeekTally> {
     let edition = two_weeks();
-    tally(&edition, &edition.problem().unwrap(), said, today)
+    let problem = edition.problem().unwrap();
+    Worked { published: &edition.plan, edition: &edition, problem: &problem, said }.tally(today, &|_| true)
 }
 
 fn close(found: [f64; 4], wanted: [f64; 4]) -> bool {

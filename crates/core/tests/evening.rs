@@ -19,20 +19,19 @@ fn edition(plan: Plan) -> Edition {
         band: demo::band(),
         skills: demo::skills(),
         drills: demo::drills(),
+        tests: demo::tests(),
         plan,
+        left: Default::default(),
     }
 }
 
 /// The demo's curriculum with its plan.
 fn solved() -> Edition {
-    edition(solve(&demo::problem(), 7, 20).unwrap().0)
+    edition(solve(&demo::problem(), 7, 2_000).unwrap().plan)
 }
 
 fn first_evening(blocks: &[(&str, u32)]) -> Edition {
-    let block = |(variant, minutes): &(&str, u32)| Block {
-        variant: (*variant).to_owned(),
-        minutes: Minutes(*minutes),
-    };
+    let block = |(variant, minutes): &(&str, u32)| Block::of(variant, Minutes(*minutes));
     edition(Plan { sessions: vec![blocks.iter().map(block).collect()] })
 }
 
@@ -70,7 +69,7 @@ fn the_kit_is_the_most_of_each_colour_and_changes_take_time() {
 #[test]
 fn every_evening_of_the_demo_can_be_run() {
     let problem = demo::problem();
-    let (plan, _) = solve(&problem, 7, 50).unwrap();
+    let plan = solve(&problem, 7, 2_000).unwrap().plan;
     let edition = edition(plan);
     for session in 0..problem.sessions.len() {
         let evening = edition.evening(&problem, session, Pace::default()).unwrap();
@@ -126,4 +125,21 @@ fn a_longer_pace_lays_a_larger_floor_and_says_where_it_no_longer_fits() {
         assert_eq!(usual.misfit, None);
     }
     assert!(blocks(1.5).iter().any(|block| block.misfit.is_some()));
+}
+
+// By hand: on half of the hall, 9 × 12 m, with half of the 14 players: each rung has seven players, and the
+// kit holds the markers of both at once.
+#[test]
+fn where_the_squad_is_split_both_rungs_are_laid_on_half_of_the_floor() {
+    let mut edition = first_evening(&[("wall-of-two@form", 6)]);
+    edition.plan.sessions[0][0].beside = Some("wall-of-two@flow".into());
+    let problem = edition.problem().unwrap();
+    let evening = edition.evening(&problem, 0, Pace::default()).unwrap();
+    let block = &evening.blocks[0];
+    let beside = block.beside.as_ref().unwrap();
+    assert_eq!((block.station_sizes.iter().sum::<u32>(), beside.station_sizes.iter().sum::<u32>()), (7, 7));
+    assert_eq!((block.stage, beside.stage), (Stage::Form, Stage::Flow));
+    let markers: u32 = block.markers.values().chain(beside.markers.values()).sum();
+    assert_eq!(evening.kit.values().sum::<u32>(), markers);
+    assert!(edition.evening(&problem, 0, Pace::default()).unwrap().blocks[0].misfit.is_none());
 }

@@ -5,6 +5,7 @@ use std::path::PathBuf;
 use std::process::{Child, Command, Stdio};
 use std::time::Duration;
 
+use fantoccini::actions::{InputSource, MOUSE_BUTTON_LEFT, MouseActions, PointerAction};
 use fantoccini::elements::Element;
 use fantoccini::error::{CmdError, NewSessionError};
 use fantoccini::wd::WebDriverCompatibleCommand;
@@ -248,6 +249,38 @@ impl<'b> Person<'b> {
         }
     }
 
+    /// Drags what one selector finds onto the middle of what another finds.
+    pub async fn drags(&self, what: &str, onto: &str) -> Result<(), Failed> {
+        let from = self.page().wait().at_most(PATIENCE).for_element(Locator::Css(what)).await?;
+        let to = self.page().wait().at_most(PATIENCE).for_element(Locator::Css(onto)).await?;
+        let over =
+            |element: Element| PointerAction::MoveToElement { element, duration: None, x: 0.0, y: 0.0 };
+        let button = MOUSE_BUTTON_LEFT;
+        let hand = MouseActions::new("hand".into())
+            .then(over(from))
+            .then(PointerAction::Down { button })
+            .then(over(to))
+            .then(PointerAction::Up { button });
+        Ok(self.page().perform_actions(hand).await?)
+    }
+
+    /// The sessions, from 0, of a skill's first and last stitch.
+    pub async fn first_and_last(&self, skill: &str) -> Result<(u64, u64), Failed> {
+        let script = format!(
+            "const all = [...document.querySelectorAll('[data-stitch^=\"{skill} \"]')].map((s) => +s.dataset.stitch.split(' ')[1]);
+             return [Math.min(...all), Math.max(...all)]"
+        );
+        let found = self.runs(&script).await?;
+        let at = |i: usize| found[i].as_u64().ok_or_else(|| format!("no stitches of {skill}"));
+        Ok((at(0)?, at(1)?))
+    }
+
+    /// Presses what mends the first broken rule that has a mend.
+    pub async fn presses_a_mend(&self) -> Result<(), Failed> {
+        let xpath = "//*[@role='alert']//button[not(@disabled)][contains(., '(+') or contains(., '(−')]";
+        Ok(self.finds("a mend", xpath).await?.click().await?)
+    }
+
     /// Presses a link of the strip along the top.
     pub async fn presses_link(&self, name: &str) -> Result<(), Failed> {
         let xpath = format!("//nav//a[normalize-space(.) = {}]", quoted(name));
@@ -374,7 +407,6 @@ impl<'b> Person<'b> {
 
     /// Points at a thing.
     pub async fn hovers(&self, css: &str) -> Result<(), Failed> {
-        use fantoccini::actions::{InputSource, MouseActions, PointerAction};
         let element = self.page().wait().at_most(PATIENCE).for_element(Locator::Css(css)).await?;
         let to = PointerAction::MoveToElement { element, duration: None, x: 0.0, y: 0.0 };
         Ok(self.page().perform_actions(MouseActions::new("mouse".to_owned()).then(to)).await?)

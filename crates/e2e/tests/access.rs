@@ -42,11 +42,28 @@ async fn the_desk() -> Result<(), Failed> {
             ("/progressions?skill=weave", "At least"),
             ("/drills/bands", "For the whole academy"),
             ("/plan", "Bring:"),
+            ("/plan/new", "U10–U12"),
             ("/evenings", "North Beacon"),
             ("/levels", "North Beacon"),
         ],
     )
     .await
+}
+
+#[tokio::test]
+async fn what_stands_beside_the_plan() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as("Pelya Sullstay").await?;
+    for (panel, shows) in
+        [("Wishes", "Skills to reach"), ("Compare", "Repetition first"), ("Forecast", "virtual players")]
+    {
+        director.presses(panel).await?;
+        director.sees(shows).await?;
+        is_open(&director, panel).await?;
+    }
+    browser.end().await
 }
 
 #[tokio::test]

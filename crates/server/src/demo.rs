@@ -1,5 +1,7 @@
 //! The demo academy: an autumn that is over, with what happened in it, and a winter that waits to be published.
 
+use std::collections::BTreeMap;
+
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
 use jiff::{Timestamp, ToSpan};
@@ -7,13 +9,13 @@ use jogo_core::curriculum::Curriculum;
 use jogo_core::delivery::Outcome;
 use jogo_core::edition::Edition;
 use jogo_core::plan::solve;
-use jogo_core::plan::solve::ROUNDS;
 use jogo_core::results::Trial;
 use jogo_core::simulate::Chance;
 use jogo_core::skill::{Side, Skill, Strand};
 use jogo_core::standards;
 use jogo_core::units::Minutes;
 use jogo_store::Store;
+use jogo_store::curricula::NewEdition;
 use jogo_store::library::Library;
 use jogo_store::outcomes::OutcomeEntry;
 use jogo_store::people::{NewPerson, Person, Role};
@@ -28,6 +30,9 @@ use crate::passwords;
 
 /// The password of every sample person.
 pub const PASSWORD: &str = "skerrow-floor";
+
+/// Steps of the planner for each plan of the demo: a demo is there soon rather than perfect.
+const STEPS_OF_DEMO: u64 = 60_000;
 
 #[derive(Embed)]
 #[folder = "../../demo"]
@@ -114,6 +119,10 @@ pub async fn fill(store: &Store, clock: &Clock) -> Result<(), Failed> {
     store.put_library(&library, now).await?;
     let director = add_person(store, ("director", "Pelya Sullstay"), Role::Director, now).await?;
 
+    for (place, band) in (0_i64..).zip(&library.bands) {
+        let template = file(&format!("templates/{}.json", band.id))?;
+        store.put_template(&band.id, place, &template).await?;
+    }
     let mut story = Story { store, shelf: &library, chance: Chance::seeded(2031), now, today };
     let (autumn_id, autumn) =
         story.curriculum("Autumn with the ball", today - 42.days(), 11, director).await?;
@@ -139,10 +148,13 @@ pub async fn fill(store: &Store, clock: &Clock) -> Result<(), Failed> {
     let edition = Uuid::now_v7();
     store
         .publish(
-            edition,
-            autumn_id,
-            &autumn,
-            "First curriculum of the season",
+            NewEdition {
+                id: edition,
+                curriculum: autumn_id,
+                edition: &autumn,
+                note: "First curriculum of the season",
+            },
+            &[],
             director,
             now - (43 * 24).hours(),
         )
@@ -201,10 +213,12 @@ impl Story<'_> {
             band: band.clone(),
             skills: self.shelf.skills.clone(),
             drills: self.shelf.drills.clone(),
+            tests: self.shelf.tests.clone(),
             plan: jogo_core::plan::Plan::default(),
+            left: BTreeMap::new(),
         };
         let problem = edition.problem().map_err(|faults| faults[0].detail.clone())?;
-        edition.plan = solve(&problem, seed, ROUNDS).map_err(|clash| clash.says)?.0;
+        edition.plan = solve(&problem, seed, STEPS_OF_DEMO).map_err(|clash| clash.says)?.plan;
         let id = Uuid::now_v7();
         self.store.add_curriculum(id, &edition.curriculum, &edition.plan, by, self.now).await?;
         Ok((id, edition.trimmed()))

@@ -102,11 +102,11 @@ impl Problem {
     }
 
     /// Wishes that cannot hold together.
-    pub fn clash(clash: Clash) -> Problem {
+    pub fn clash(clash: Box<Clash>) -> Problem {
         let title = "These wishes cannot hold together";
         let detail = clash.says.clone();
         let problem = Problem::new(StatusCode::UNPROCESSABLE_ENTITY, "/problems/clash", title, detail);
-        Problem { clash: Some(Box::new(clash)), ..problem }
+        Problem { clash: Some(clash), ..problem }
     }
 
     /// The write does not say which version it changes.

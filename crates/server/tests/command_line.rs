@@ -300,12 +300,107 @@ fn skills_that_need_each_other_in_a_circle_are_not_imported() {
     );
 }
 
+fn published(form: &str) -> serde_json::Value {
+    let printed = json(&jogo(&["schema", form], ""));
+    let file = std::fs::read_to_string(format!("{DEMO}/../docs/schema/{form}.schema.json")).unwrap();
+    assert_eq!(serde_json::from_str::<serde_json::Value>(&file).unwrap(), printed, "run make schema");
+    printed
+}
+
+#[test]
+fn a_plan_is_solved_and_checked_in_files_that_keep_the_published_schemas() {
+    let folder = tempfile::tempdir().unwrap();
+    let (problem, plan) = (folder.path().join("problem.json"), folder.path().join("plan.json"));
+    let size = ["--weeks", "3", "--sessions", "2", "--skills", "6", "--variants", "24", "--seed", "5"];
+    let made = jogo(&[&["plan", "example"], &size[..]].concat(), "");
+    std::fs::write(&problem, &made.stdout).unwrap();
+    let solved = jogo(&["plan", "solve", path(&problem), "--seed", "3", "--seconds", "0.2"], "");
+    assert!(solved.status.success() && says(&solved).starts_with("score "), "{}", says(&solved));
+    std::fs::write(&plan, &solved.stdout).unwrap();
+    let checked = jogo(&["plan", "check", path(&problem), path(&plan)], "");
+    let report = json(&checked);
+    assert_eq!(
+        (report["legal"].as_bool(), report["score"]["parts"].as_array().unwrap().len()),
+        (Some(true), 11)
+    );
+    for (form, file) in [("problem", &problem), ("plan", &plan)] {
+        let schema = jsonschema::validator_for(&published(form)).unwrap();
+        let value = serde_json::from_str(&std::fs::read_to_string(file).unwrap()).unwrap();
+        assert!(schema.is_valid(&value), "{form}: {:?}", schema.validate(&value));
+    }
+    // The same seed finds the same plan near it.
+    let near = || jogo(&["plan", "solve", path(&problem), "--near", path(&plan)], "").stdout;
+    assert_eq!(near(), near());
+}
+
+#[test]
+fn a_plan_that_breaks_rules_is_told_with_places_and_mends_and_ends_with_code_1() {
+    let folder = tempfile::tempdir().unwrap();
+    let (problem, plan) = (folder.path().join("problem.json"), folder.path().join("plan.json"));
+    let size = ["--weeks", "1", "--sessions", "1", "--skills", "1", "--variants", "4"];
+    std::fs::write(&problem, jogo(&[&["plan", "example"], &size[..]].concat(), "").stdout).unwrap();
+    std::fs::write(&plan, r#"{"version": 1, "sessions": [[{"variant": "drill-1@form", "minutes": 99}]]}"#)
+        .unwrap();
+    let checked = jogo(&["plan", "check", path(&problem), path(&plan)], "");
+    assert_eq!(checked.status.code(), Some(1));
+    let report: serde_json::Value = serde_json::from_slice(&checked.stdout).unwrap();
+    let breaches = report["breaches"].clone();
+    let rules: Vec<&str> = breaches.as_array().unwrap().iter().map(|b| b["rule"].as_str().unwrap()).collect();
+    assert_eq!(rules, ["form", "H1", "H6"]);
+    assert!(breaches[0]["says"].as_str().unwrap().contains("give it"), "{}", breaches[0]);
+}
+
+#[rstest]
+#[case::no_json("{", "is no JSON")]
+#[case::another_version(r#"{"version": 2, "sessions": []}"#, "/version: version 2: this reads version 1")]
+#[case::no_minutes(
+    r#"{"version": 1, "sessions": [[{"variant": "a@form"}]]}"#,
+    "/sessions/0/0: missing field `minutes`"
+)]
+fn a_plan_that_cannot_be_read_says_where(#[case] text: &str, #[case] wanted: &str) {
+    let folder = tempfile::tempdir().unwrap();
+    let (problem, plan) = (folder.path().join("problem.json"), folder.path().join("plan.json"));
+    std::fs::write(&problem, jogo(&["plan", "example", "--weeks", "1"], "").stdout).unwrap();
+    std::fs::write(&plan, text).unwrap();
+    let refused = jogo(&["plan", "check", path(&problem), path(&plan)], "");
+    assert_eq!(refused.status.code(), Some(2));
+    assert!(says(&refused).contains(wanted), "{}", says(&refused));
+}
+
+#[test]
+fn a_problem_with_faults_names_each_with_its_place() {
+    let folder = tempfile::tempdir().unwrap();
+    let file = folder.path().join("problem.json");
+    let mut problem =
+        json(&jogo(&["plan", "example", "--weeks", "1", "--skills", "2", "--variants", "4"], ""));
+    problem["version"] = 7.into();
+    std::fs::write(&file, problem.to_string()).unwrap();
+    let refused = jogo(&["plan", "solve", path(&file)], "");
+    assert!(says(&refused).contains("/version: version 7"), "{}", says(&refused));
+    problem["version"] = 1.into();
+    problem["variants"][0]["skills"][0] = "nobody".into();
+    problem["variants"][1]["least_min"] = 0.into();
+    problem["sessions"][0]["minutes"] = 900.into();
+    problem["approach"]["exposures"][2] = 0.into();
+    problem["locks"] = serde_json::json!([{"session": 9, "block": {"variant": "x", "minutes": 5}}]);
+    std::fs::write(&file, problem.to_string()).unwrap();
+    let refused = jogo(&["plan", "solve", path(&file)], "");
+    assert_eq!(refused.status.code(), Some(2));
+    for place in [
+        "/variants/0/skills",
+        "/variants/1/least_min",
+        "/sessions/0/minutes",
+        "/approach/exposures/2",
+        "/locks/0/session",
+        "/locks/0/block",
+    ] {
+        assert!(says(&refused).contains(&format!("{place}: ")), "{place} in {}", says(&refused));
+    }
+}
+
 #[test]
 fn the_published_schema_is_the_one_that_the_program_prints_and_every_drill_keeps_it() {
-    let printed = json(&jogo(&["schema"], ""));
-    let published = std::fs::read_to_string(format!("{DEMO}/../docs/schema/drill.schema.json")).unwrap();
-    assert_eq!(serde_json::from_str::<serde_json::Value>(&published).unwrap(), printed, "run make schema");
-    let schema = jsonschema::validator_for(&printed).unwrap();
+    let schema = jsonschema::validator_for(&published("drill")).unwrap();
     let mut seen = 0;
     for entry in std::fs::read_dir(format!("{DEMO}/drills")).unwrap().flatten() {
         let drill = serde_json::from_str(&std::fs::read_to_string(entry.path()).unwrap()).unwrap();

@@ -4,8 +4,10 @@ use jiff::Timestamp;
 use jogo_core::curriculum::Curriculum;
 use jogo_core::edition::Edition;
 use jogo_core::plan::Plan;
+use jogo_core::team_plan::TeamPlan;
 use uuid::Uuid;
 
+use crate::team_plans::Joining;
 use crate::{Store, StoreError, Stored, from_json, parsed, stamp, to_json};
 
 /// A curriculum on the director's desk.
@@ -23,6 +25,33 @@ pub struct Draft {
     pub changed_at: Timestamp,
     /// Number of its latest edition.
     pub edition: Option<i64>,
+}
+
+/// So many changes of a curriculum can be taken back.
+const MOST_CHANGES: i64 = 200;
+
+/// A change of a curriculum: what it is, who makes it, and when.
+#[derive(Clone, Copy, Debug)]
+pub struct Change<'c> {
+    /// In words, as undo shows it.
+    pub what: &'c str,
+    /// Who.
+    pub by: Uuid,
+    /// When.
+    pub at: Timestamp,
+}
+
+/// An edition that is about to be published.
+#[derive(Clone, Copy, Debug)]
+pub struct NewEdition<'e> {
+    /// Id, made by the sender.
+    pub id: Uuid,
+    /// Of which curriculum.
+    pub curriculum: Uuid,
+    /// What is frozen.
+    pub edition: &'e Edition,
+    /// What the director notes; may be empty.
+    pub note: &'e str,
 }
 
 /// What is said of a published edition.
@@ -91,42 +120,101 @@ impl Store {
         row.map(|r| draft(id, &r.doc, &r.plan, r.version, &r.changed_at, r.edition)).transpose()
     }
 
-    /// Changes a curriculum and its plan, if it still is the version that was read. Returns the new version.
+    /// Changes a curriculum and its plan, if it still is the version that was read, and keeps what stood before under the
+    /// name of the change. Returns the new version.
     pub async fn change_curriculum(
         &self,
         read: &Draft,
         curriculum: &Curriculum,
         plan: &Plan,
-        by: Uuid,
-        at: Timestamp,
+        change: Change<'_>,
     ) -> Stored<i64> {
-        let (doc, plan, at) = (to_json("a curriculum", curriculum)?, to_json("a plan", plan)?, stamp(at));
-        let changed = sqlx::query!(
-            "UPDATE curriculum SET doc = ?, plan = ?, version = version + 1, changed_by = ?, changed_at = ?
-             WHERE id = ? AND version = ?",
-            doc,
-            plan,
-            by,
+        let (doc, plan, at) =
+            (to_json("a curriculum", curriculum)?, to_json("a plan", plan)?, stamp(change.at));
+        let mut tx = self.begin().await?;
+        sqlx::query!(
+            "INSERT INTO curriculum_history (curriculum, doc, plan, what, changed_by, changed_at)
+             SELECT id, doc, plan, ?, ?, ? FROM curriculum WHERE id = ? AND version = ?",
+            change.what,
+            change.by,
             at,
             read.id,
             read.version
         )
-        .execute(&self.write)
+        .execute(&mut *tx)
         .await?;
-        if changed.rows_affected() == 0 { Err(StoreError::Stale) } else { Ok(read.version + 1) }
+        set_state(&mut tx, read, &doc, &plan, change.by, &at).await?;
+        sqlx::query!(
+            "DELETE FROM curriculum_history WHERE curriculum = ?1 AND change <= (
+                 SELECT change FROM curriculum_history WHERE curriculum = ?1
+                 ORDER BY change DESC LIMIT 1 OFFSET ?2)",
+            read.id,
+            MOST_CHANGES
+        )
+        .execute(&mut *tx)
+        .await?;
+        tx.commit().await?;
+        Ok(read.version + 1)
     }
 
-    /// Publishes an edition under the next number and assigns it to every team of its band. Publishing the same id again
-    /// changes nothing.
+    /// What the last change of a curriculum was that can be taken back.
+    pub async fn last_change(&self, curriculum: Uuid) -> Stored<Option<String>> {
+        let what = sqlx::query_scalar!(
+            "SELECT what FROM curriculum_history WHERE curriculum = ? ORDER BY change DESC LIMIT 1",
+            curriculum
+        )
+        .fetch_optional(&self.read)
+        .await?;
+        Ok(what)
+    }
+
+    /// Takes the last change of a curriculum back, if it still is the version that was read. Says what the change was;
+    /// nothing if there is none.
+    pub async fn take_back(&self, read: &Draft, by: Uuid, at: Timestamp) -> Stored<Option<String>> {
+        let at = stamp(at);
+        let mut tx = self.begin().await?;
+        let last = sqlx::query!(
+            "SELECT change, doc, plan, what FROM curriculum_history WHERE curriculum = ?
+             ORDER BY change DESC LIMIT 1",
+            read.id
+        )
+        .fetch_optional(&mut *tx)
+        .await?;
+        let Some(last) = last else { return Ok(None) };
+        set_state(&mut tx, read, &last.doc, &last.plan, by, &at).await?;
+        sqlx::query!("DELETE FROM curriculum_history WHERE change = ?", last.change)
+            .execute(&mut *tx)
+            .await?;
+        tx.commit().await?;
+        Ok(Some(last.what))
+    }
+
+    /// Puts a template in, in the place of one with the same name.
+    pub async fn put_template(&self, id: &str, place: i64, template: &Curriculum) -> Stored<()> {
+        let doc = to_json("a template", template)?;
+        sqlx::query!("INSERT OR REPLACE INTO template (id, place, doc) VALUES (?, ?, ?)", id, place, doc)
+            .execute(&self.write)
+            .await?;
+        Ok(())
+    }
+
+    /// The templates, in their order.
+    pub async fn templates(&self) -> Stored<Vec<(String, Curriculum)>> {
+        let rows =
+            sqlx::query!("SELECT id, doc FROM template ORDER BY place, id").fetch_all(&self.read).await?;
+        rows.into_iter().map(|r| Ok((r.id, from_json("a template", &r.doc)?))).collect()
+    }
+
+    /// Publishes an edition under the next number and assigns it to every team of its band; to those that are running,
+    /// as they join it. Publishing the same id again changes nothing.
     pub async fn publish(
         &self,
-        id: Uuid,
-        curriculum: Uuid,
-        edition: &Edition,
-        note: &str,
+        new: NewEdition<'_>,
+        running: &[Joining],
         by: Uuid,
         at: Timestamp,
     ) -> Stored<i64> {
+        let NewEdition { id, curriculum, edition, note } = new;
         let (doc, at) = (to_json("an edition", edition)?, stamp(at));
         let mut tx = self.begin().await?;
         let known =
@@ -167,6 +255,31 @@ impl Store {
         )
         .execute(&mut *tx)
         .await?;
+        for Joining { team, from, own } in running {
+            let from = from.to_string();
+            sqlx::query!(
+                "UPDATE team_edition SET from_day = ? WHERE team = ? AND edition = ?",
+                from,
+                team,
+                id
+            )
+            .execute(&mut *tx)
+            .await?;
+            if *own != TeamPlan::default() {
+                let doc = to_json("a team's plan", own)?;
+                sqlx::query!(
+                    "INSERT INTO team_plan (team, edition, version, doc, what, changed_by, changed_at)
+                     VALUES (?, ?, 1, ?, 'the new edition', ?, ?)",
+                    team,
+                    id,
+                    doc,
+                    by,
+                    at
+                )
+                .execute(&mut *tx)
+                .await?;
+            }
+        }
         tx.commit().await?;
         Ok(number)
     }
@@ -205,38 +318,30 @@ impl Store {
         })
         .transpose()
     }
+}
 
-    /// The editions that a team works by: of each curriculum the latest that was assigned to it; the curriculum that
-    /// begins last comes first.
-    pub async fn editions_of_team(&self, team: Uuid) -> Stored<Vec<(Published, Edition)>> {
-        let rows = sqlx::query!(
-            r#"SELECT edition.id AS "id: Uuid", curriculum AS "curriculum: Uuid", number, note, person.name AS by,
-                   published_at, doc
-               FROM team_edition JOIN edition ON edition.id = team_edition.edition
-                   JOIN person ON person.id = published_by
-               WHERE team_edition.team = ?1 AND number = (
-                   SELECT MAX(later.number) FROM edition AS later JOIN team_edition AS given ON given.edition = later.id
-                   WHERE given.team = ?1 AND later.curriculum = edition.curriculum)
-               ORDER BY json_extract(edition.doc, '$.curriculum.start') DESC, edition.id DESC"#,
-            team
-        )
-        .fetch_all(&self.read)
-        .await?;
-        rows.into_iter()
-            .map(|r| {
-                let at = parsed("the day of an edition", &r.published_at)?;
-                let published = Published {
-                    id: r.id,
-                    curriculum: r.curriculum,
-                    number: r.number,
-                    note: r.note,
-                    by: r.by,
-                    at,
-                };
-                Ok((published, from_json("an edition", &r.doc)?))
-            })
-            .collect()
-    }
+/// Writes a curriculum's next state, if it still is the version that was read.
+async fn set_state(
+    tx: &mut sqlx::SqliteConnection,
+    read: &Draft,
+    doc: &str,
+    plan: &str,
+    by: Uuid,
+    at: &str,
+) -> Stored<()> {
+    let changed = sqlx::query!(
+        "UPDATE curriculum SET doc = ?, plan = ?, version = version + 1, changed_by = ?, changed_at = ?
+         WHERE id = ? AND version = ?",
+        doc,
+        plan,
+        by,
+        at,
+        read.id,
+        read.version
+    )
+    .execute(tx)
+    .await?;
+    if changed.rows_affected() == 0 { Err(StoreError::Stale) } else { Ok(()) }
 }
 
 fn draft(

@@ -12,6 +12,7 @@ pub mod library;
 pub mod outcomes;
 pub mod people;
 pub mod skills;
+pub mod team_plans;
 pub mod teams;
 pub mod trials;
 

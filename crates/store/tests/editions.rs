@@ -3,6 +3,8 @@
 
 mod academy;
 
+use std::collections::BTreeMap;
+
 use academy::{Academy, academy, at, id};
 use jogo_core::curriculum::Curriculum;
 use jogo_core::delivery::Outcome;
@@ -10,6 +12,7 @@ use jogo_core::edition::Edition;
 use jogo_core::plan::{Block, Plan};
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
+use jogo_store::curricula::{Change, Draft, NewEdition};
 use jogo_store::outcomes::OutcomeEntry;
 use rstest::rstest;
 
@@ -20,12 +23,25 @@ fn wishes(name: &str, start: &str) -> Curriculum {
 }
 
 fn plan() -> Plan {
-    Plan { sessions: vec![vec![Block { variant: "wall-of-two@form".into(), minutes: Minutes(6) }]] }
+    Plan { sessions: vec![vec![Block::of("wall-of-two@form", Minutes(6))]] }
 }
 
 async fn edition(academy: &Academy, curriculum: Curriculum) -> Edition {
     let band = academy.store.band("u8-u9").await.unwrap().unwrap();
-    Edition { academy: Default::default(), curriculum, band, skills: vec![], drills: vec![], plan: plan() }
+    Edition {
+        academy: Default::default(),
+        curriculum,
+        band,
+        skills: vec![],
+        drills: vec![],
+        tests: vec![],
+        plan: plan(),
+        left: BTreeMap::new(),
+    }
+}
+
+fn new(n: u128, curriculum: u128, edition: &Edition) -> NewEdition<'_> {
+    NewEdition { id: id(n), curriculum: id(curriculum), edition, note: "" }
 }
 
 #[tokio::test]
@@ -36,13 +52,41 @@ async fn of_two_changes_of_one_version_the_second_is_stale() {
         .add_curriculum(id(50), &wishes("Winter", "2031-01-06"), &plan(), *coach, at("09:00:00"))
         .await
         .unwrap();
+    let change = |what, time| Change { what, by: *coach, at: at(time) };
     let read = store.curriculum(id(50)).await.unwrap().unwrap();
     let mine = wishes("Mine", "2031-01-06");
-    assert_eq!(store.change_curriculum(&read, &mine, &plan(), *coach, at("09:01:00")).await.unwrap(), 2);
+    assert_eq!(store.change_curriculum(&read, &mine, &plan(), change("mine", "09:01:00")).await.unwrap(), 2);
     let yours = wishes("Yours", "2031-01-06");
-    let refused = store.change_curriculum(&read, &yours, &plan(), *coach, at("09:02:00")).await;
+    let refused = store.change_curriculum(&read, &yours, &plan(), change("yours", "09:02:00")).await;
     assert!(matches!(refused, Err(StoreError::Stale)));
     assert_eq!(store.curriculum(id(50)).await.unwrap().unwrap().curriculum.name, "Mine");
+}
+
+#[tokio::test]
+async fn changes_are_taken_back_one_by_one_in_their_order() {
+    let academy = academy().await;
+    let Academy { store, coach, .. } = &academy;
+    store
+        .add_curriculum(id(50), &wishes("Winter", "2031-01-06"), &plan(), *coach, at("09:00:00"))
+        .await
+        .unwrap();
+    let read = async || store.curriculum(id(50)).await.unwrap().unwrap();
+    for what in ["longer", "shorter"] {
+        let change = Change { what, by: *coach, at: at("09:01:00") };
+        let draft = read().await;
+        store.change_curriculum(&draft, &wishes(what, "2031-01-06"), &plan(), change).await.unwrap();
+    }
+    let stale = Draft { version: 1, ..read().await };
+    assert!(matches!(store.take_back(&stale, *coach, at("09:02:00")).await, Err(StoreError::Stale)));
+    let mut taken = Vec::new();
+    while let Some(what) = store.take_back(&read().await, *coach, at("09:02:00")).await.unwrap() {
+        taken.push((what, read().await.curriculum.name, store.last_change(id(50)).await.unwrap()));
+    }
+    let back = |what: &str, name: &str, last: Option<&str>| {
+        (what.to_owned(), name.to_owned(), last.map(str::to_owned))
+    };
+    assert_eq!(taken, [back("shorter", "longer", Some("longer")), back("longer", "Winter", None)]);
+    assert_eq!(read().await.version, 5, "taking back is a change like any other");
 }
 
 #[tokio::test]
@@ -55,7 +99,7 @@ async fn editions_are_numbered_and_a_team_works_by_the_latest_of_each_curriculum
     let autumn = edition(&academy, wishes("Autumn", "2030-10-07")).await;
     let winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
     let publish = async |n, curriculum, edition: &Edition| {
-        store.publish(id(n), id(curriculum), edition, "", *coach, at("10:00:00")).await
+        store.publish(new(n, curriculum, edition), &[], *coach, at("10:00:00")).await
     };
     assert_eq!(publish(60, 50, &autumn).await.unwrap(), 1);
     assert_eq!(publish(61, 51, &winter).await.unwrap(), 1);
@@ -67,9 +111,9 @@ async fn editions_are_numbered_and_a_team_works_by_the_latest_of_each_curriculum
         .await
         .unwrap()
         .into_iter()
-        .map(|(published, edition)| (edition.curriculum.name, published.number))
+        .map(|assigned| (assigned.edition.curriculum.name, assigned.published.number))
         .collect();
-    assert_eq!(works_by, [("Winter".to_owned(), 1), ("Autumn".to_owned(), 2)]);
+    assert_eq!(works_by, [("Winter".to_owned(), 1), ("Autumn".to_owned(), 2), ("Autumn".to_owned(), 1)]);
     let numbers: Vec<_> = store.editions(id(50)).await.unwrap().into_iter().map(|e| e.number).collect();
     assert_eq!(numbers, [2, 1]);
 }
@@ -80,7 +124,7 @@ async fn a_team_that_joins_later_has_no_earlier_edition() {
     let Academy { store, coach, .. } = &academy;
     let winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
     store.add_curriculum(id(50), &winter.curriculum, &plan(), *coach, at("09:00:00")).await.unwrap();
-    store.publish(id(60), id(50), &winter, "", *coach, at("10:00:00")).await.unwrap();
+    store.publish(new(60, 50, &winter), &[], *coach, at("10:00:00")).await.unwrap();
     store.add_team(id(22), id(10), "u8-u9", "Tern Cove Red", &[]).await.unwrap();
     assert!(store.editions_of_team(id(22)).await.unwrap().is_empty());
 }
@@ -95,7 +139,7 @@ async fn the_latest_saying_counts_whatever_the_order(#[case] order: [usize; 3]) 
     let Academy { store, coach, team, .. } = &academy;
     let winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
     store.add_curriculum(id(50), &winter.curriculum, &plan(), *coach, at("09:00:00")).await.unwrap();
-    store.publish(id(60), id(50), &winter, "", *coach, at("10:00:00")).await.unwrap();
+    store.publish(new(60, 50, &winter), &[], *coach, at("10:00:00")).await.unwrap();
     let saying = |n, outcome, minutes: Option<u32>, said: &str| OutcomeEntry {
         id: id(n),
         edition: id(60),

@@ -83,6 +83,24 @@ export interface paths {
         /** All curricula, the latest first. */
         get: operations["curricula_list"];
         put?: never;
+        /** Makes a curriculum and lays its first plan. */
+        post: operations["curricula_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/curricula/beginnings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The templates, and the curricula of earlier seasons. */
+        get: operations["curricula_beginnings"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -102,6 +120,23 @@ export interface paths {
         /** Changes the wishes; the plan stays, and shows where it now breaks a rule. */
         put: operations["curricula_change"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/curricula/{id}/compare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Compares the plan with one for the same wishes by another approach, without changing anything. */
+        post: operations["curricula_compared"];
         delete?: never;
         options?: never;
         head?: never;
@@ -142,6 +177,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/curricula/{id}/edits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Changes the plan by hand, whatever rule that breaks, and says what it costs. */
+        post: operations["curricula_edits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/curricula/{id}/forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How many of the squad will be where by which week, if the plan is done as it stands. */
+        get: operations["curricula_foreseen"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/curricula/{id}/season": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Moves a curriculum into another season; sessions that stay keep their blocks. */
+        put: operations["curricula_change_season"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/curricula/{id}/sessions/{session}": {
         parameters: {
             query?: never;
@@ -168,8 +254,42 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Lays the plan anew. */
+        /** Lays the plan, around what is locked. */
         post: operations["curricula_solve_again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/curricula/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes the last change back; nothing happens if there is none. */
+        post: operations["curricula_undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/curricula/{id}/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Why is this here, and why so late? */
+        get: operations["curricula_why"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -419,6 +539,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/teams/{team}/editions/{edition}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes back the last change of a team's plan; doing so again brings it back. */
+        post: operations["evenings_back"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/teams/{team}/evenings": {
         parameters: {
             query?: never;
@@ -447,6 +584,40 @@ export interface paths {
         get: operations["evenings_show"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/evenings/{edition}/{session}/remedies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The remedies to go on when an evening has only some minutes left. */
+        get: operations["evenings_ways"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/evenings/{edition}/{session}/upset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Goes on in one of the remedies. */
+        post: operations["evenings_go_on"];
         delete?: never;
         options?: never;
         head?: never;
@@ -646,10 +817,46 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
-        /** @description How many exposures each stage needs before the next may begin: Form, Flow, Scan, Contest. */
+        /** @description A variant that could be laid. */
+        Alternative: {
+            /** @description Its stage. */
+            stage: components["schemas"]["Stage"];
+            /** @description The drill's title. */
+            title: string;
+            /** @description Its name in files. */
+            variant: components["schemas"]["String"];
+        };
+        /** @description How a curriculum goes about it. The three presets are assumptions; every number can be changed. */
         Approach: {
-            /** @description One number for each stage. */
+            /** @description How many exposures each stage needs before the next may begin: Form, Flow, Scan, Contest. */
             exposures: number[];
+            /** @description How much of the minutes is open play at least. */
+            open_play?: components["schemas"]["OpenPlay"];
+            /** @description When a drill is made harder or easier. */
+            success_window?: components["schemas"]["SuccessWindow"];
+        };
+        /** @description What a forecast assumes. */
+        Assumptions: {
+            /**
+             * Format: double
+             * @description How fast players move on: 1 means that six working minutes of something without any difficulty move on 63 of a
+             *     hundred. An assumption.
+             * @default 1.5
+             */
+            rate: number;
+            /**
+             * @description Skills that are learned faster or more slowly, each with its own rate.
+             * @default {}
+             */
+            rates: {
+                [key: string]: number;
+            };
+            /**
+             * Format: double
+             * @description How much players differ: the standard deviation of the logarithm of their factor.
+             * @default 0.4
+             */
+            spread: number;
         };
         Away: {
             /** @description Put away, or brought back. */
@@ -722,16 +929,89 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        /** @description What a new curriculum may begin from. */
+        Beginning: components["schemas"]["From"] & {
+            /** @description Its wishes. */
+            wishes: components["schemas"]["Curriculum"];
+        };
+        /** @description What there is to begin with. */
+        Beginnings: {
+            /** @description The approaches that come with Jogo. */
+            approaches: components["schemas"]["NamedApproach"][];
+            /** @description The templates, then the curricula of earlier seasons. */
+            from: components["schemas"]["Beginning"][];
+        };
+        /** @description What those do at the same time who move on, where the squad is split. */
+        Beside: {
+            /** @description The floor, as SVG. */
+            drawing: string;
+            /** @description Name of the drill in files. */
+            drill: string;
+            /** @description Markers for all stations, by colour. */
+            markers: {
+                [key: string]: number;
+            };
+            /** @description What to look for. */
+            points: string[];
+            /** @description The stage worked at. */
+            stage: components["schemas"]["Stage"];
+            /** @description Players at each station. */
+            station_sizes: number[];
+            /** @description The strand that takes most of it. */
+            strand: components["schemas"]["Strand"];
+            /** @description Its title. */
+            title: string;
+        };
+        /** @description A variant and its minutes in a session. */
+        Block: {
+            beside?: components["schemas"]["String"] | null;
+            /** @description How long. */
+            minutes: components["schemas"]["Minutes"];
+            /** @description Which variant. */
+            variant: components["schemas"]["String"];
+        };
+        /** @description A block where it stands. */
+        BlockHere: {
+            beside?: components["schemas"]["Alternative"] | null;
+            least: components["schemas"]["Minutes"];
+            locked: boolean;
+            minutes: components["schemas"]["Minutes"];
+            most: components["schemas"]["Minutes"];
+            stage?: components["schemas"]["Stage"] | null;
+            strand?: components["schemas"]["Strand"] | null;
+            title: string;
+            variant: string;
+        };
+        /** @description A block's place. */
+        BlockPlace: {
+            block: number;
+            session: number;
+        };
+        /** @description Why a block stands where it stands. */
+        BlockWhy: {
+            /** @description Rungs that those could do beside it who move on, where the squad is split. */
+            beside: components["schemas"]["Alternative"][];
+            /** @description Other variants that could stand in its place, for the same stage of one of its skills. */
+            instead: components["schemas"]["Alternative"][];
+            /** @description Which goals asked for it, what it waited for, what it keeps alive and what it opens: a sentence each. */
+            says: string[];
+            /** @description What the score would lose without it: the price of taking it out. */
+            without: components["schemas"]["Price"];
+        };
         /** @description A rule that a plan breaks, where, and what would mend it. */
         Breach: {
             /** @description The block in it, from 0, if it is one block's fault. */
             block?: number | null;
-            /** @description The rule: `form`, `H1` to `H4`. */
+            /** @description The rule: `form`, `H1` to `H9`. */
             rule: string;
             /** @description What is wrong and what would mend it. */
             says: string;
             /** @description The session, from 0. */
             session: number;
+        };
+        /** @description A breach where it stands, and what mends it. */
+        BreachHere: components["schemas"]["Breach"] & {
+            mend?: components["schemas"]["Mending"] | null;
         };
         /** @description One call. */
         Call: {
@@ -751,6 +1031,12 @@ export interface components {
              */
             seed: number;
         };
+        /** @description What came of a change. */
+        Came: {
+            clash?: components["schemas"]["Clash"] | null;
+            place?: components["schemas"]["BlockPlace"] | null;
+            price?: components["schemas"]["Price"] | null;
+        };
         /**
          * @description What could hurt in a drill.
          * @enum {string}
@@ -766,10 +1052,28 @@ export interface components {
          * @enum {string}
          */
         Change: "margin" | "groups" | "tighter" | "squad";
+        /** @description What a team chose. */
+        Chosen: {
+            /**
+             * Format: int32
+             * @description Minutes that are left; 0 if the evening falls out.
+             */
+            left: number;
+            remedy: components["schemas"]["Remedy"];
+            /**
+             * Format: int64
+             * @description The state of the team's plan that the remedies were found for.
+             */
+            version: number;
+        };
         /** @description Wishes that cannot hold together. */
         Clash: {
             /** @description The skills whose goals clash, if goals do. */
             goals: string[];
+            /** @description The locks that clash, if locks do. */
+            locks: components["schemas"]["Lock"][];
+            /** @description Whether it is proved that no plan can hold them together; if not, none was found. */
+            proved: boolean;
             /** @description What to relax, any one of them. */
             relax: string[];
             /** @description What clashes, and why, in one sentence. */
@@ -777,6 +1081,8 @@ export interface components {
             /** @description The session that is too short, from 0, if one is. */
             session?: number | null;
             strand?: components["schemas"]["Strand"] | null;
+            /** @description The tests that clash, if tests do. */
+            tests: components["schemas"]["TestTaken"][];
         };
         ClubDelivery: {
             club: string;
@@ -794,11 +1100,58 @@ export interface components {
              */
             without: number;
         };
+        /** @description What to compare with. */
+        CompareWish: {
+            /** @description The same curriculum by this approach. */
+            approach: components["schemas"]["Approach"];
+            /**
+             * Format: int64
+             * @description With which seed its plan is laid.
+             */
+            seed: number;
+        };
+        /** @description Two plans side by side. */
+        Compared: components["schemas"]["Comparison"] & {
+            clash?: components["schemas"]["Clash"] | null;
+        };
+        /** @description Two plans side by side. */
+        Comparison: {
+            /**
+             * Format: int32
+             * @description Blocks of the first plan.
+             */
+            blocks: number;
+            /** @description Minutes of all blocks by stage, in each plan. */
+            minutes: components["schemas"]["Minutes"][][];
+            /** @description The scores, each by the numbers of its own approach. */
+            scores: components["schemas"]["Score"][];
+            /**
+             * Format: int32
+             * @description Blocks of the first plan that stand in the same session of the second.
+             */
+            shared: number;
+            /** @description Each skill. */
+            skills: components["schemas"]["SkillCompared"][];
+        };
         /**
          * @description What there is to win.
          * @enum {string}
          */
         Contest: "none" | "own_score" | "partner";
+        /** @description How a skill goes in one plan. */
+        Course: {
+            /** @description The week in which each stage is first shown. */
+            begins: (number | null)[];
+            /** @description Exposures of each stage. */
+            exposures: number[];
+            /** @description Minutes of each stage. */
+            minutes: components["schemas"]["Minutes"][];
+            /**
+             * Format: int32
+             * @description Exposures that are missing on the way to the goal.
+             */
+            missing: number;
+        };
         Credentials: {
             login: string;
             password: string;
@@ -814,14 +1167,20 @@ export interface components {
         };
         /** @description What the director wishes for one band. */
         Curriculum: {
-            /** @description How many exposures each stage needs. */
+            /** @description How to go about it. */
             approach: components["schemas"]["Approach"];
             /** @description For which band. */
             band: components["schemas"]["String"];
+            /** @description What the forecast assumes. */
+            forecast?: components["schemas"]["Assumptions"];
             /** @description Skills to be reached. */
             goals: components["schemas"]["Goal"][];
             /** @description The floor, kit and squad to plan for. */
             ground: components["schemas"]["Ground"];
+            /** @description Weeks without sessions, from 1. */
+            holidays?: number[];
+            /** @description Blocks that stay where they are. */
+            locks?: components["schemas"]["Lock"][];
             /** @description Technical minutes of each session, in order of their dates. */
             minutes: components["schemas"]["Minutes"][];
             /** @description As people say it: "Autumn with the ball". */
@@ -830,11 +1189,14 @@ export interface components {
             shares: {
                 [key: string]: components["schemas"]["Share"];
             };
+            side?: components["schemas"]["SidePolicy"] | null;
             /**
              * Format: date
              * @description First day of the first week.
              */
             start: string;
+            /** @description Tests to be taken. */
+            tests?: components["schemas"]["Sitting"][];
             /** @description Weekdays with a session, Monday 1 to Sunday 7. */
             weekdays: number[];
             /**
@@ -858,10 +1220,12 @@ export interface components {
             /** Format: int32 */
             weeks: number;
         };
-        /** @description A curriculum with its plan, as the Plan surface shows it. */
+        /** @description A curriculum with its plan. */
         CurriculumView: {
             band: string;
-            breaches: components["schemas"]["Breach"][];
+            breaches: components["schemas"]["BreachHere"][];
+            /** @description What came of the change that this answers. */
+            came: components["schemas"]["Came"];
             changed_at: string;
             /** @description Whether the draft differs from the latest edition; nothing if none was published. */
             changed_since_edition?: boolean | null;
@@ -874,6 +1238,8 @@ export interface components {
             sessions: components["schemas"]["SessionColumn"][];
             skills: components["schemas"]["SkillLine"][];
             stitches: components["schemas"]["Stitch"][];
+            /** @description What undo would take back. */
+            undo?: string | null;
             /** Format: int64 */
             version: number;
             /** @description The wishes. */
@@ -1005,6 +1371,13 @@ export interface components {
             /** @description How long a try takes. */
             try_s: components["schemas"]["Seconds"];
         };
+        /** @description How far a team's plan has come from its edition. */
+        Drift: {
+            /** @description Blocks that have left their session. */
+            moved: number;
+            /** @description Exposures that the goals miss and did not in the edition, as "Cut outside: 1 × Flow". */
+            short: string[];
+        };
         /** @description An exercise. */
         Drill: {
             /** @description What could hurt. */
@@ -1100,6 +1473,87 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        /** @description A change of a plan. Sessions and blocks are counted from 0. */
+        Edit: {
+            /** @description Its place there. */
+            block: number;
+            /** @enum {string} */
+            edit: "minutes";
+            /** @description How long it is to be. */
+            minutes: components["schemas"]["Minutes"];
+            /** @description Its session. */
+            session: number;
+        } | {
+            /** @description Its place there. */
+            block: number;
+            /** @enum {string} */
+            edit: "stage";
+            /** @description Its session. */
+            session: number;
+            /** @description The stage. */
+            stage: components["schemas"]["Stage"];
+        } | {
+            /** @description Its place there. */
+            block: number;
+            /** @enum {string} */
+            edit: "replace";
+            /** @description Its session. */
+            session: number;
+            /** @description What to lay. */
+            variant: components["schemas"]["String"];
+        } | {
+            /** @description Its place there. */
+            block: number;
+            /** @enum {string} */
+            edit: "remove";
+            /** @description Its session. */
+            session: number;
+        } | {
+            /** @enum {string} */
+            edit: "show";
+            /** @description In which session. */
+            session: number;
+            /** @description Which skill. */
+            skill: components["schemas"]["String"];
+        } | {
+            /** @description To which place among the other blocks there; where it breaks least and costs least if nothing is said. */
+            at?: number | null;
+            /** @description Its place there. */
+            block: number;
+            /** @enum {string} */
+            edit: "move";
+            /** @description Its session. */
+            session: number;
+            /** @description To which session. */
+            to: number;
+        } | {
+            beside?: components["schemas"]["String"] | null;
+            /** @description Its place there. */
+            block: number;
+            /** @enum {string} */
+            edit: "split";
+            /** @description Its session. */
+            session: number;
+        } | {
+            /** @description Its place there. */
+            block: number;
+            /** @enum {string} */
+            edit: "lock";
+            /** @description Its session. */
+            session: number;
+        } | {
+            /** @description Its place there. */
+            block: number;
+            /** @enum {string} */
+            edit: "unlock";
+            /** @description Its session. */
+            session: number;
+        } | {
+            /** @enum {string} */
+            edit: "forget";
+            /** @description The lock's place in the list of locks, from 0. */
+            lock: number;
+        };
         EditionEntry: {
             at: string;
             by: string;
@@ -1108,6 +1562,15 @@ export interface components {
             note: string;
             /** Format: int64 */
             number: number;
+        };
+        EditionWish: {
+            /**
+             * Format: uuid
+             * @description Made by the sender, so that sending twice publishes once.
+             */
+            id: string;
+            /** @description What is said of it; may be empty. */
+            note: string;
         };
         /** @description One evening, ready to be run. */
         Evening: {
@@ -1148,11 +1611,14 @@ export interface components {
             session: number;
             short: number;
             skipped: number;
+            upset?: components["schemas"]["Upset"] | null;
             /** Format: int32 */
             week: number;
         };
         /** @description A team's evenings in the order of their dates, and which of them is tonight's or the next. */
         Evenings: {
+            /** @description What the team changed last in its editions. */
+            changes: components["schemas"]["LastChange"][];
             evenings: components["schemas"]["EveningEntry"][];
             /** @description Place in the list of tonight's evening, else of the next one. */
             next?: number | null;
@@ -1278,6 +1744,40 @@ export interface components {
             depth_m: components["schemas"]["Metres"];
             /** @description To the right. */
             width_m: components["schemas"]["Metres"];
+        };
+        /** @description What becomes of a squad. */
+        Forecast: {
+            /** @description Goals reached of all goals of all players, by week. */
+            all: components["schemas"]["Reached"][];
+            /** @description What it assumes. */
+            assumed: components["schemas"]["Assumptions"];
+            /**
+             * Format: int32
+             * @description Virtual players.
+             */
+            players: number;
+            /** @description Each skill, in the order of the problem. */
+            skills: components["schemas"]["SkillForecast"][];
+            /**
+             * Format: int32
+             * @description Players of a squad.
+             */
+            squad: number;
+        };
+        /** @description Where wishes come from. */
+        From: {
+            /** @enum {string} */
+            kind: "template";
+            /** @description Its name in files. */
+            template: string;
+        } | {
+            /**
+             * Format: uuid
+             * @description Which one.
+             */
+            curriculum: string;
+            /** @enum {string} */
+            kind: "curriculum";
         };
         /** @description What shows that a player is ready for a skill. */
         Gate: {
@@ -1424,6 +1924,19 @@ export interface components {
             rows: number;
             /** @description The strand. */
             strand: components["schemas"]["Strand"];
+        };
+        /** @description The last change that a team made to an edition. */
+        LastChange: {
+            /** Format: uuid */
+            edition: string;
+            /** Format: int64 */
+            version: number;
+            what: string;
+        };
+        /** @description The state of a team's plan that is taken back. */
+        Latest: {
+            /** Format: int64 */
+            version: number;
         };
         LayoutRead: components["schemas"]["Measures"] & {
             /** @description SVG. */
@@ -1646,6 +2159,13 @@ export interface components {
             /** @description The skill that needs it. */
             to: components["schemas"]["String"];
         };
+        /** @description A block that stays where it is (H8). */
+        Lock: {
+            /** @description Which variant, for how long. */
+            block: components["schemas"]["Block"];
+            /** @description In which session, from 0. Its place among the blocks of the session may change. */
+            session: number;
+        };
         /** @description The drill, looked at. */
         Looked: components["schemas"]["Desk"] & {
             /** @description What keeps the drill from being saved, each with its place. */
@@ -1752,6 +2272,18 @@ export interface components {
             /** @description From which skill. */
             skill: components["schemas"]["String"];
         };
+        /** @description An edit that takes a breach away. */
+        Mending: {
+            /** @description What to do. */
+            edit: components["schemas"]["Edit"];
+            /**
+             * Format: double
+             * @description What it costs in points; less than nothing if it makes the plan better.
+             */
+            points: number;
+            /** @description The same in words. */
+            says: string;
+        };
         /**
          * Format: double
          * @description A length on the ground, in metres.
@@ -1767,6 +2299,13 @@ export interface components {
          * @enum {string}
          */
         Motion: "on_the_spot" | "forward" | "both_directions";
+        /** @description An approach by its name. */
+        NamedApproach: {
+            /** @description Its numbers, all of them assumptions. */
+            approach: components["schemas"]["Approach"];
+            /** @description As `balanced`. */
+            name: string;
+        };
         /** @description The least change with which a drill fits. */
         Nearest: {
             /** @description What is changed. */
@@ -1786,14 +2325,21 @@ export interface components {
             /** @description How far it must have come. */
             stage: components["schemas"]["Stage"];
         };
-        NewEdition: {
+        /** @description A new curriculum. */
+        NewCurriculum: {
+            approach: components["schemas"]["Approach"];
+            from: components["schemas"]["From"];
+            ground: components["schemas"]["Ground"];
             /**
              * Format: uuid
-             * @description Made by the sender, so that sending twice publishes once.
+             * @description Made by the sender, so that sending twice makes one.
              */
             id: string;
-            /** @description What is said of it; may be empty. */
-            note: string;
+            /** @description As people say it. */
+            name: string;
+            season: components["schemas"]["Season"];
+            /** @description Technical minutes of every session. */
+            session_min: components["schemas"]["Minutes"];
         };
         /** @description A child in a squad: the least that serves. */
         NewPlayer: {
@@ -1875,6 +2421,13 @@ export interface components {
              */
             touches: components["schemas"]["Touches"][];
         };
+        /** @description How much of a week is open play (Scan and Contest) at least; in between the line is straight. */
+        OpenPlay: {
+            /** @description Share of the first week's minutes. */
+            first: components["schemas"]["Share"];
+            /** @description Share of the last week's minutes. */
+            last: components["schemas"]["Share"];
+        };
         /**
          * @description What became of a block.
          * @enum {string}
@@ -1949,11 +2502,23 @@ export interface components {
         Part: {
             /** @description Where they come from, in words. */
             from: string[];
-            /** @description The part: `S1`, `S2`, `S3`, `S8`, `S10`. */
+            /** @description The part: `S1` to `S11`. */
             part: string;
             /**
              * Format: double
              * @description Its points.
+             */
+            points: number;
+        };
+        /** @description How a part of the score changes. */
+        PartChange: {
+            /** @description What is new in it, in words. */
+            new: string[];
+            /** @description The part, `S1` to `S11`. */
+            part: string;
+            /**
+             * Format: double
+             * @description Points more, or less if it is negative.
              */
             points: number;
         };
@@ -2029,6 +2594,18 @@ export interface components {
             good: number;
             rows: components["schemas"]["Row"][];
         };
+        /** @description What a change of a plan costs. */
+        Price: {
+            /** @description The parts that change, the largest change first. */
+            parts: components["schemas"]["PartChange"][];
+            /**
+             * Format: double
+             * @description Points more, or less if it is negative.
+             */
+            points: number;
+            /** @description The same in words: "+3.5: two skills rest too long". */
+            says: string;
+        };
         /** @description A problem, as `application/problem+json`. */
         Problem: {
             clash?: components["schemas"]["Clash"] | null;
@@ -2054,6 +2631,47 @@ export interface components {
             lever: components["schemas"]["Lever"];
             /** @description All settings after it. */
             levers: components["schemas"]["Levers"];
+        };
+        /** @description A share by the end of a week, with the band in which eight of ten real squads lie. */
+        Reached: {
+            /** @description One of ten squads has more. */
+            high: components["schemas"]["Share"];
+            /** @description One of ten squads has less. */
+            low: components["schemas"]["Share"];
+            /** @description Share of all virtual players. */
+            share: components["schemas"]["Share"];
+            /**
+             * Format: int32
+             * @description Week of the curriculum, from 1.
+             */
+            week: number;
+        };
+        /** @description The remedies to go on, and the state of the team's plan that they were found for. */
+        Remedies: {
+            advised?: components["schemas"]["Remedy"] | null;
+            remedies: components["schemas"]["RemedyView"][];
+            /** Format: int64 */
+            version: number;
+        };
+        /**
+         * @description A remedy to go on.
+         * @enum {string}
+         */
+        Remedy: "shift" | "squeeze" | "skip";
+        /** @description A remedy to go on, and what comes of it. */
+        RemedyView: {
+            /** @description Rules that the evenings to come then break, in words. */
+            breaks: string[];
+            /** @description Blocks that leave their evening. */
+            moved: number;
+            remedy: components["schemas"]["Remedy"];
+            /**
+             * Format: double
+             * @description Points of the season's plan, the less the better.
+             */
+            score: number;
+            /** @description Exposures that the goals then miss, as "Cut outside: 1 × Flow". */
+            short: string[];
         };
         /** @description A player's result of one date, with the level of that date. */
         ResultView: {
@@ -2105,6 +2723,7 @@ export interface components {
         };
         /** @description A block of an evening, with all that a coach needs to run it. */
         RunningBlock: components["schemas"]["Timing"] & {
+            beside?: components["schemas"]["Beside"] | null;
             /** @description What is called in a bout, if the block answers calls; the same in every bout. */
             calls: components["schemas"]["Call"][];
             /** @description What could hurt. */
@@ -2198,6 +2817,23 @@ export interface components {
              */
             total: number;
         };
+        /** @description When a curriculum runs. */
+        Season: {
+            /** @description Weeks without sessions, from 1. */
+            holidays?: number[];
+            /**
+             * Format: date
+             * @description First day of the first week.
+             */
+            start: string;
+            /** @description Weekdays with a session, Monday 1 to Sunday 7. */
+            weekdays: number[];
+            /**
+             * Format: int32
+             * @description How many weeks, 1 to 20.
+             */
+            weeks: number;
+        };
         /**
          * Format: double
          * @description A time span, in seconds.
@@ -2238,6 +2874,7 @@ export interface components {
         };
         /** @description An evening of the plan: one column. */
         SessionColumn: {
+            blocks: components["schemas"]["BlockHere"][];
             /** @description Minutes of blocks by strand, in the order of the strands. */
             by_strand: number[];
             /** @description Minutes of layout changes. */
@@ -2245,6 +2882,7 @@ export interface components {
             date: string;
             minutes: components["schemas"]["Minutes"];
             session: number;
+            tests: components["schemas"]["TestPeg"][];
             /** Format: int32 */
             week: number;
         };
@@ -2306,6 +2944,15 @@ export interface components {
          * @enum {string}
          */
         Sides: "strong" | "alternate" | "other";
+        /** @description A test that is to be taken in a session, before anything else. */
+        Sitting: {
+            /** @description How long it takes the squad. */
+            minutes: components["schemas"]["Minutes"];
+            /** @description In which session, from 0. */
+            session: number;
+            /** @description Which test. */
+            test: components["schemas"]["String"];
+        };
         /** @description A technique that can be named and judged. */
         Skill: {
             /** @description The band in which it is usually started. */
@@ -2326,6 +2973,29 @@ export interface components {
             /** @description The line it belongs to. */
             strand: components["schemas"]["Strand"];
         };
+        /** @description A skill in both plans. */
+        SkillCompared: {
+            /** @description How it goes in the first plan and in the second. */
+            courses: components["schemas"]["Course"][];
+            /** @description Its name. */
+            name: string;
+            /** @description Which skill. */
+            skill: components["schemas"]["String"];
+            /** @description Its line. */
+            strand: components["schemas"]["Strand"];
+        };
+        /** @description What becomes of a skill. */
+        SkillForecast: {
+            /**
+             * Format: double
+             * @description The rate that is assumed.
+             */
+            rate: number;
+            /** @description Who has reached the goal, by week. */
+            reached: components["schemas"]["Reached"][];
+            /** @description Which skill. */
+            skill: components["schemas"]["String"];
+        };
         /** @description A skill of the curriculum: one line of the plan. */
         SkillLine: components["schemas"]["Skill"] & {
             goal: components["schemas"]["Stage"];
@@ -2336,7 +3006,12 @@ export interface components {
             missing: number;
             present?: components["schemas"]["Stage"] | null;
         };
+        /** @description How to lay the plan. */
         SolveWish: {
+            /** @description Whether to stay near the plan that is there. */
+            near?: boolean;
+            /** @description Whether to keep the plan that is there unless a better one is found. */
+            only_better?: boolean;
             /**
              * Format: int64
              * @description Another seed may find another plan.
@@ -2448,6 +3123,11 @@ export interface components {
              * @description How many the stage needs.
              */
             of: number;
+            /**
+             * Format: int32
+             * @description Days since its exposure before; nothing for the first.
+             */
+            rested?: number | null;
             /** @description In which session, from 0. */
             session: number;
             /** @description Which skill. */
@@ -2461,6 +3141,13 @@ export interface components {
          */
         Strand: "ball_mastery" | "dribbling" | "receiving" | "passing";
         String: string;
+        /** @description Between which shares of success a drill is neither made harder nor easier. */
+        SuccessWindow: {
+            /** @description Below it, one down. */
+            least: components["schemas"]["Share"];
+            /** @description Above it, one up. */
+            most: components["schemas"]["Share"];
+        };
         /**
          * @description A surface of the foot or body that plays the ball.
          * @enum {string}
@@ -2472,6 +3159,8 @@ export interface components {
             trial: string;
         };
         TeamDelivery: {
+            /** @description How far the team's plan has come from the edition that holds now. */
+            drift: components["schemas"]["Drift"];
             /** Format: int64 */
             edition_number: number;
             /** Format: uuid */
@@ -2487,6 +3176,7 @@ export interface components {
             evening: components["schemas"]["Evening"];
             outcomes: components["schemas"]["OutcomeView"][];
             team: string;
+            upset?: components["schemas"]["Upset"] | null;
         };
         TeamView: {
             band: string;
@@ -2507,6 +3197,20 @@ export interface components {
         TestName: {
             id: string;
             name: string;
+        };
+        /** @description A test that is taken in a session. */
+        TestPeg: {
+            minutes: components["schemas"]["Minutes"];
+            name: string;
+            skills: string[];
+            test: string;
+        };
+        /** @description A test in a session. */
+        TestTaken: {
+            /** @description In which session, from 0. */
+            session: number;
+            /** @description Which test. */
+            test: components["schemas"]["String"];
         };
         TestView: {
             how: string;
@@ -2573,6 +3277,13 @@ export interface components {
             taken_back?: components["schemas"]["TakenBackSaid"][];
             trials: components["schemas"]["TrialSaid"][];
         };
+        /** @description A session that fell out or was cut short. */
+        Upset: {
+            /** @description Minutes that were left; none if it fell out. */
+            left: components["schemas"]["Minutes"];
+            /** @description How the team went on. */
+            remedy: components["schemas"]["Remedy"];
+        };
         /** @description The shortest way from where a squad is to a stage of a skill. */
         Way: {
             /**
@@ -2615,6 +3326,11 @@ export interface components {
         WeekTally: {
             /** @description Whether the whole week lies ahead. */
             ahead: boolean;
+            /**
+             * Format: int32
+             * @description Those that fell out.
+             */
+            cancelled: number;
             /** @description Minutes that were delivered. */
             delivered: number[];
             /**
@@ -2634,6 +3350,12 @@ export interface components {
              * @description Week of the curriculum, from 1.
              */
             week: number;
+        };
+        /** @description Reasons, in words. */
+        Why: {
+            block?: components["schemas"]["BlockWhy"] | null;
+            /** @description Why the skill comes when it comes. */
+            skill?: string[] | null;
         };
     };
     responses: never;
@@ -2821,6 +3543,64 @@ export interface operations {
             };
         };
     };
+    curricula_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewCurriculum"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurriculumView"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    curricula_beginnings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Beginnings"];
+                };
+            };
+        };
+    };
     curricula_show: {
         parameters: {
             query?: never;
@@ -2893,6 +3673,47 @@ export interface operations {
             };
         };
     };
+    curricula_compared: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CompareWish"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Compared"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     review_delivery: {
         parameters: {
             query?: never;
@@ -2935,7 +3756,122 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["NewEdition"];
+                "application/json": components["schemas"]["EditionWish"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurriculumView"];
+                };
+            };
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    curricula_edits: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Edit"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurriculumView"];
+                };
+            };
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    curricula_foreseen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Forecast"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    curricula_change_season: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Season"];
             };
         };
         responses: {
@@ -3029,6 +3965,70 @@ export interface operations {
                 };
             };
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    curricula_undo: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurriculumView"];
+                };
+            };
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    curricula_why: {
+        parameters: {
+            query?: {
+                session?: number;
+                block?: number;
+                skill?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Why"];
+                };
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3633,6 +4633,54 @@ export interface operations {
             };
         };
     };
+    evenings_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                edition: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Latest"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     evenings_list: {
         parameters: {
             query?: never;
@@ -3684,6 +4732,97 @@ export interface operations {
                 };
             };
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    evenings_ways: {
+        parameters: {
+            query: {
+                /** @description Minutes that are left; 0 if the evening falls out. */
+                left: number;
+            };
+            header?: never;
+            path: {
+                team: string;
+                edition: string;
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Remedies"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    evenings_go_on: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                edition: string;
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Chosen"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

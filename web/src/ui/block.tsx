@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography'
 import type { RunningBlock, Schemas } from '../api/client'
 import { texts } from '../texts/en'
 import { asPercent, Figure } from './figures'
+import { FloorDrawing } from './FloorDrawing'
 
 /** Stage, stations, dose, time on the ball. */
 export function BlockFacts({ block }: { block: RunningBlock }) {
@@ -65,6 +66,24 @@ export function Cautions({ cautions }: { cautions: string[] }) {
       <Typography variant="caption" color="text.secondary">
         {texts.evening.cautionTail}
       </Typography>
+    </Box>
+  )
+}
+
+/** What those do at the same time who move on, where the squad is split. */
+export function BesideBlock({ block }: { block: RunningBlock }) {
+  const { beside } = block
+  if (!beside) return null
+  return (
+    <Box component="section" aria-label={texts.evening.beside} sx={{ borderLeft: 3, borderColor: 'text.primary', pl: 1, display: 'grid', gap: 0.5 }}>
+      <Typography variant="h3">
+        {texts.evening.beside}: {beside.title} · {texts.stage[beside.stage]}
+      </Typography>
+      <Typography variant="body2" color="text.secondary">
+        {texts.evening.stations(beside.station_sizes)}
+      </Typography>
+      <FloorDrawing svg={beside.drawing} title={beside.title} height={190} />
+      <Points points={beside.points} />
     </Box>
   )
 }

@@ -55,7 +55,7 @@ interface Counting extends Plain {
 }
 
 /** A number that is taken as soon as it reads as one. */
-export function NumberField({ value, optional, whole, onChange, ...rest }: Counting) {
+export function NumberField({ value, optional, whole, onChange, onBlur, 'aria-label': name, ...rest }: Counting) {
   const [typed, setTyped] = useState<string | null>(null)
   const shown = typed ?? (value === null ? '' : String(value))
   const read = (text: string): number | null | undefined => {
@@ -74,10 +74,33 @@ export function NumberField({ value, optional, whole, onChange, ...rest }: Count
         const number = read(event.target.value)
         if (number !== undefined) onChange(number)
       }}
-      onBlur={() => setTyped(null)}
-      slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: whole ? 'numeric' : 'decimal' } }}
+      onBlur={(event) => {
+        setTyped(null)
+        onBlur?.(event)
+      }}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: whole ? 'numeric' : 'decimal', 'aria-label': name } }}
       sx={{ width: 92 }}
       {...rest}
     />
   )
+}
+
+/** The same, taken only with Enter or on leaving the field: where every change is kept at once. */
+export function LateNumber({ value, onCommit, ...rest }: Omit<Counting, 'onChange' | 'optional'> & { onCommit: (value: number) => void }) {
+  const [draft, setDraft] = useState<number | null>(null)
+  const take = () => {
+    if (draft !== null && draft !== value) onCommit(draft)
+    setDraft(null)
+  }
+  return <NumberField {...rest} value={draft ?? value} onChange={setDraft} onBlur={take} onKeyDown={(event) => event.key === 'Enter' && take()} />
+}
+
+/** A text that is taken with Enter or on leaving the field, unless it is empty. */
+export function LateText({ value, onCommit, ...rest }: Plain & { value: string; onCommit: (value: string) => void }) {
+  const [draft, setDraft] = useState<string | null>(null)
+  const take = () => {
+    if (draft !== null && draft.trim() !== '' && draft !== value) onCommit(draft.trim())
+    setDraft(null)
+  }
+  return <TextCell {...rest} value={draft ?? value} onChange={setDraft} onBlur={take} onKeyDown={(event) => event.key === 'Enter' && take()} />
 }

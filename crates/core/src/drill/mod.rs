@@ -11,7 +11,7 @@ use crate::cues::CueWish;
 use crate::dose::{Dose, Schedule};
 use crate::fit::{Fit, Station};
 use crate::layout::{Fault, Layout};
-use crate::levers::{Lever, LeverPoints, Levers, Offered, Space, TIGHT};
+use crate::levers::{Intensity, Lever, LeverPoints, Levers, Offered, Pressure, Space, TIGHT};
 use crate::skill::{SkillId, Stage, Strand};
 use crate::tests::TestId;
 use crate::units::{Difficulty, Metres, Minutes, Pace, Share};
@@ -345,6 +345,15 @@ impl Drill {
     pub fn turns(&self, fit: &Fit) -> u32 {
         let largest = fit.station_sizes.iter().max().copied().unwrap_or(1);
         largest.div_ceil(self.station.working.max(1)).max(1)
+    }
+
+    /// Whether an evening may begin with it, its levers set so: nobody goes all out or is in the way, and nothing in it asks
+    /// for warm muscles.
+    pub fn warms_up(&self, levers: &Levers) -> bool {
+        const COLD: [Caution; 4] = [Caution::Jumping, Caution::Aerial, Caution::Heading, Caution::Contact];
+        levers.intensity() < Intensity::Hard
+            && levers.pressure == Pressure::None
+            && !self.cautions.iter().any(|caution| COLD.contains(caution))
     }
 
     /// Why it is not done in a band; nothing if it is.

@@ -1,6 +1,7 @@
 //! Clashes: which wishes cannot hold together?
 //!
-//! A wish is called impossible only where a bound proves it, for any planner:
+//! A wish is called impossible only where it is proved, for any planner, by a bound or, on small problems, by
+//! [`super::prove`]:
 //!
 //! - a session shorter than the shortest block;
 //! - a share of a strand that no drill serves, or a stage on the way to a goal that no drill reaches;
@@ -9,15 +10,21 @@
 //! - goals whose exposures need more minutes than there are (H1), each exposure counted at the least minutes of the
 //!   cheapest variant, shared by all the skills which that variant serves.
 //!
-//! Of goals that clash, a smallest set is named: take any one of them away, and the bound holds no more. Goals that no
-//! bound forbids may still stay short of their end in a plan; that is part S1 of its score.
+//! Of goals that clash, a smallest set is named: take any one of them away, and the proof holds no more. Goals that
+//! cannot all be reached forbid no plan: the planner lays what it can, and says so. Locks and tests may forbid every
+//! plan; then the smallest set of them is named that does. Where that could not be proved, [`Clash::proved`] says so.
 
 use std::collections::BTreeMap;
 
 use serde::Serialize;
 
-use super::{Problem, SkillWish};
-use crate::skill::{Stage, Strand};
+use super::prove::reachable;
+use super::solve::finds_a_plan;
+use super::table::Table;
+use super::{Lock, Problem};
+use crate::skill::Strand;
+use crate::tests::TestId;
+use crate::units::Minutes;
 
 /// Wishes that cannot hold together.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize)]
@@ -33,36 +40,72 @@ pub struct Clash {
     pub session: Option<usize>,
     /// The strand whose share cannot be served, if one is.
     pub strand: Option<Strand>,
+    /// The locks that clash, if locks do.
+    pub locks: Vec<Lock>,
+    /// The tests that clash, if tests do.
+    pub tests: Vec<TestTaken>,
+    /// Whether it is proved that no plan can hold them together; if not, none was found.
+    pub proved: bool,
 }
 
-/// The first clash among the wishes of a problem, or nothing if no bound forbids them.
+/// A test in a session.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct TestTaken {
+    /// In which session, from 0.
+    pub session: usize,
+    /// Which test.
+    pub test: TestId,
+}
+
+/// The first clash among the wishes of a problem, or nothing if none is proved.
 pub fn clash(problem: &Problem) -> Option<Clash> {
-    short_session(problem)
-        .or_else(|| unserved_strand(problem))
-        .or_else(|| unserved_stage(problem))
-        .or_else(|| goals(problem))
+    let table = Table::of(problem);
+    short_session(problem, &table)
+        .or_else(|| unserved_strand(problem, &table))
+        .or_else(|| unserved_stage(problem, &table))
+        .or_else(|| goals(problem, &table))
 }
 
 fn plain(says: String, relax: Vec<String>) -> Clash {
-    Clash { says, relax, goals: Vec::new(), session: None, strand: None }
+    Clash {
+        says,
+        relax,
+        goals: Vec::new(),
+        session: None,
+        strand: None,
+        locks: Vec::new(),
+        tests: Vec::new(),
+        proved: true,
+    }
 }
 
-fn short_session(problem: &Problem) -> Option<Clash> {
-    let least = problem.variants.iter().map(|v| v.least).min()?;
-    let (session, wish) = problem.sessions.iter().enumerate().find(|(_, s)| s.minutes < least)?;
+fn short_session(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
+    let least = table.usable.iter().map(|v| problem.variants[*v].least).min()?;
+    let short = |(_, session): &(usize, &super::SessionWish)| {
+        session.for_blocks() < least && (session.tests.is_empty() || session.for_blocks().0 > 0)
+    };
+    let (session, wish) = problem.sessions.iter().enumerate().find(short)?;
+    let has = match wish.tests.is_empty() {
+        true => format!("has {}", wish.minutes),
+        false => format!("has {} beside its tests", wish.for_blocks()),
+    };
     let says = format!(
-        "Session {} on {} has {}, and the shortest drill of this curriculum needs {least}.",
+        "Session {} on {} {has}, and the shortest drill of this curriculum needs {least}.",
         session + 1,
         super::spoken(wish.date),
-        wish.minutes
     );
-    let relax = vec![format!("Give the session at least {least}"), "take that evening out".into()];
+    let relax = vec![
+        format!("Give the session at least {}", least + (Minutes(wish.minutes.0 - wish.for_blocks().0))),
+        "take that evening out".into(),
+    ];
     Some(Clash { session: Some(session), ..plain(says, relax) })
 }
 
-fn unserved_strand(problem: &Problem) -> Option<Clash> {
+fn unserved_strand(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
     let serves = |strand: &Strand| {
-        problem.variants.iter().any(|v| v.strands.get(strand).is_some_and(|share| share.0 > 0.0))
+        let share = |v: &usize| table.variants[*v].strands[strand.index()] > 0.0;
+        table.usable.iter().any(share)
     };
     let (strand, share) = problem.shares.iter().find(|(strand, share)| share.0 > 0.0 && !serves(strand))?;
     let says = format!(
@@ -73,9 +116,9 @@ fn unserved_strand(problem: &Problem) -> Option<Clash> {
     Some(Clash { strand: Some(*strand), ..plain(says, relax) })
 }
 
-fn unserved_stage(problem: &Problem) -> Option<Clash> {
-    problem.skills.iter().find_map(|skill| {
-        let stage = skill.way().find(|stage| cheapest(problem, &skill.id, *stage).is_none())?;
+fn unserved_stage(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
+    problem.skills.iter().enumerate().find_map(|(at, skill)| {
+        let stage = skill.way().find(|stage| table.serving[at][stage.index()].is_empty())?;
         let says = format!(
             "“{}” is to come to {}, and no drill that fits this hall, kit and squad serves it at {stage}.",
             skill.name, skill.goal
@@ -89,39 +132,39 @@ fn unserved_stage(problem: &Problem) -> Option<Clash> {
     })
 }
 
-/// What a set of goals asks for at least, against what there is.
-struct Bound {
-    asked: f64,
-    there: f64,
-    kind: Kind,
+/// Why goals cannot all be reached.
+enum Reason {
+    /// They ask for so many sessions one after the other.
+    Chain(u32),
+    /// They ask for so many new skills, and so many find room.
+    Newness(u32, u32),
+    /// They ask for so many minutes, and there are so many.
+    Minutes(f64, u32),
+    /// No plan reaches them: all were looked at.
+    Looked,
 }
 
-enum Kind {
-    Chain,
-    Newness,
-    Minutes,
-}
-
-fn goals(problem: &Problem) -> Option<Clash> {
+fn goals(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
     let all: Vec<usize> = (0..problem.skills.len()).collect();
-    broken(problem, &all)?;
+    forbidden(table, &all)?;
     let mut set = all;
-    // Deletion filter: what can go without lifting the bound is not part of the clash.
+    // Deletion filter: what can go without lifting the clash is not part of it.
     for goal in set.clone() {
         let without: Vec<usize> = set.iter().copied().filter(|g| *g != goal).collect();
-        if broken(problem, &without).is_some() {
+        if forbidden(table, &without).is_some() {
             set = without;
         }
     }
-    let bound = broken(problem, &set)?;
+    let reason = forbidden(table, &set)?;
     let named: Vec<String> =
         set.iter().map(|i| &problem.skills[*i]).map(|s| format!("“{}” to {}", s.name, s.goal)).collect();
-    let (named, weeks) = (sentence_list(&named), weeks(problem));
-    let (asked, there) = (bound.asked.ceil(), bound.there);
-    let (says, relax) = match bound.kind {
-        Kind::Chain => (
+    let (named, weeks) = (sentence_list(&named), problem.weeks().len());
+    let lower = "Lower one of the goals by a stage".to_owned();
+    let (says, relax) = match reason {
+        Reason::Chain(asked) => (
             format!(
-                "{named}: with everything that must come before, that takes at least {asked} sessions one after the other, and there are {there}."
+                "{named}: with everything that must come before, that takes at least {asked} sessions one after the other, and there are {}.",
+                problem.sessions.len()
             ),
             vec![
                 "Lower the goal by a stage".to_owned(),
@@ -129,120 +172,190 @@ fn goals(problem: &Problem) -> Option<Clash> {
                 "say that the squad has come further already".to_owned(),
             ],
         ),
-        Kind::Newness => (
+        Reason::Newness(asked, room) => (
             format!(
-                "{named}: together that is {asked} skills met for the first time, and {weeks} weeks at {} new skills a week take {there}.",
+                "{named}: together that is {asked} skills met for the first time, and {weeks} weeks at {} new skills a week take {room}.",
                 problem.new_skills_per_week
             ),
             vec!["Take one of them out".to_owned(), "add a week".to_owned()],
         ),
-        Kind::Minutes => (
-            format!("{named}: together they need at least {asked} min, and all sessions have {there} min."),
+        Reason::Minutes(asked, there) => (
+            format!(
+                "{named}: together they need at least {asked:.0} min, and all sessions have {there} min."
+            ),
             vec![
-                format!("Give the sessions {} min more altogether", (asked - there).max(1.0)),
-                "lower one of the goals".to_owned(),
+                format!("Give the sessions {:.0} min more altogether", (asked - f64::from(there)).max(1.0)),
+                lower,
             ],
+        ),
+        Reason::Looked => (
+            format!(
+                "{named}: no plan reaches {} in these sessions.",
+                if set.len() > 1 { "them together" } else { "it" }
+            ),
+            vec![lower, "add a session".to_owned(), "give the sessions more minutes".to_owned()],
         ),
     };
     let goals = set.iter().map(|i| problem.skills[*i].id.clone()).collect();
     Some(Clash { goals, ..plain(says, relax) })
 }
 
-/// Whether a bound forbids some of a problem's goals, taken on their own with all that they need.
-pub fn among(problem: &Problem, goals: &[String]) -> bool {
-    let goals: Vec<usize> = goals.iter().filter_map(|id| problem.skill_index(id)).collect();
-    broken(problem, &goals).is_some()
-}
-
-/// The first bound that a set of goals breaks.
-fn broken(problem: &Problem, goals: &[usize]) -> Option<Bound> {
-    let asked = closure(problem, goals);
-    let longest = problem.sessions.iter().map(|s| s.minutes.0).max().unwrap_or(0);
-    let chain =
-        asked.iter().map(|(skill, stage)| finish(problem, *skill, *stage, longest, 0)).max().unwrap_or(0);
-    let new = asked.keys().filter(|s| problem.skills[**s].present.is_none()).count();
-    let room = weeks(problem) * problem.new_skills_per_week as usize;
-    let minutes: f64 = asked
-        .iter()
-        .flat_map(|(skill, goal)| {
-            problem.skills[*skill].way().filter(move |s| s <= goal).map(move |s| (*skill, s))
-        })
-        .filter_map(|(skill, stage)| {
-            let each = cheapest(problem, &problem.skills[skill].id, stage)?;
-            Some(each.shared * f64::from(problem.approach.needed(stage)))
-        })
-        .sum();
-    let there: u32 = problem.sessions.iter().map(|s| s.minutes.0).sum();
-    [
-        Bound { asked: chain as f64, there: problem.sessions.len() as f64, kind: Kind::Chain },
-        Bound { asked: new as f64, there: room as f64, kind: Kind::Newness },
-        Bound { asked: minutes, there: f64::from(there), kind: Kind::Minutes },
-    ]
-    .into_iter()
-    .find(|bound| bound.asked > bound.there + 1e-9)
-}
-
-fn weeks(problem: &Problem) -> usize {
-    problem.sessions.iter().map(|s| s.week).collect::<std::collections::BTreeSet<_>>().len()
+/// Why a set of goals cannot all be reached, taken on their own with all that they need; nothing if that is not proved.
+fn forbidden(table: &Table<'_>, goals: &[usize]) -> Option<Reason> {
+    let asked = closure(table, goals);
+    let ends = finishes(table);
+    let chain = asked.iter().map(|(skill, stage)| ends[*skill][*stage]).max().unwrap_or(0);
+    if chain > table.evenings.len() as u32 {
+        return Some(Reason::Chain(chain));
+    }
+    let new = asked.keys().filter(|skill| !table.skills[**skill].met).count() as u32;
+    let room = table.line.len() as u32 * table.new_per_week;
+    if new > room {
+        return Some(Reason::Newness(new, room));
+    }
+    let exposure = |(skill, goal): (&usize, &usize)| -> f64 {
+        (0..=*goal)
+            .filter(|stage| !table.skills[*skill].done[*stage])
+            .filter_map(|stage| Some(shared(table, *skill, stage)? * f64::from(table.needed[stage])))
+            .sum()
+    };
+    let minutes: f64 = asked.iter().map(exposure).sum();
+    let there: u32 = table.evenings.iter().map(|e| e.minutes - e.tests).sum();
+    if minutes > f64::from(there) + 1e-9 {
+        return Some(Reason::Minutes(minutes.ceil(), there));
+    }
+    // A set that is empty is reached by any plan; whether there is one is not asked here.
+    (!goals.is_empty() && reachable(table, goals) == Some(false)).then_some(Reason::Looked)
 }
 
 /// The skills that a set of goals asks for, needs included, each with the furthest stage asked.
-fn closure(problem: &Problem, goals: &[usize]) -> BTreeMap<usize, Stage> {
-    let mut asked: BTreeMap<usize, Stage> = BTreeMap::new();
-    let mut open: Vec<(usize, Stage)> = goals.iter().map(|g| (*g, problem.skills[*g].goal)).collect();
+fn closure(table: &Table<'_>, goals: &[usize]) -> BTreeMap<usize, usize> {
+    let mut asked: BTreeMap<usize, usize> = BTreeMap::new();
+    let furthest = |skill: usize| (0..4).rev().find(|stage| table.skills[skill].way[*stage] > 0);
+    let mut open: Vec<(usize, usize)> =
+        goals.iter().filter_map(|goal| Some((*goal, furthest(*goal)?))).collect();
     while let Some((skill, stage)) = open.pop() {
         if asked.get(&skill).is_some_and(|known| *known >= stage) {
             continue;
         }
         asked.insert(skill, stage);
-        open.extend(needs(problem, &problem.skills[skill]));
+        if !table.skills[skill].met {
+            let needs = table.skills[skill].needs.iter().copied();
+            open.extend(needs.filter(|(needed, stage)| !table.skills[*needed].done[*stage]));
+        }
     }
     asked
 }
 
-fn needs<'p>(problem: &'p Problem, skill: &'p SkillWish) -> impl Iterator<Item = (usize, Stage)> + 'p {
-    let unmet = skill.present.is_none();
-    skill
-        .needs
-        .iter()
-        .filter(move |_| unmet)
-        .filter_map(|need| Some((problem.skill_index(&need.skill)?, need.stage)))
-        .filter(|(needed, stage)| !problem.skills[*needed].has_done(*stage))
-}
+/// More sessions than there can be: needs that lead in a circle are never met.
+const NEVER: u32 = 1_000_000;
 
-/// How many sessions have passed at least when a skill has had its exposures at a stage.
-fn finish(problem: &Problem, skill: usize, stage: Stage, longest: u32, depth: usize) -> usize {
-    let wish = &problem.skills[skill];
-    if wish.has_done(stage) {
-        return 0;
+/// How many sessions have passed at least when a skill has had its exposures at a stage, by skill and stage.
+fn finishes(table: &Table<'_>) -> Vec<[u32; 4]> {
+    let longest = table.evenings.iter().map(|e| e.minutes - e.tests).max().unwrap_or(0).max(1);
+    // From never downwards: a skill settles once its needs have, which takes no more rounds than there are skills.
+    let mut ends: Vec<[u32; 4]> =
+        table.skills.iter().map(|row| row.done.map(|done| if done { 0 } else { NEVER })).collect();
+    for _ in 0..table.skills.len() {
+        for (skill, row) in table.skills.iter().enumerate() {
+            let needs = row.needs.iter().filter(|_| !row.met);
+            let mut passed = needs.map(|(needed, stage)| ends[*needed][*stage]).max().unwrap_or(0);
+            for stage in (0..4).filter(|stage| !row.done[*stage]) {
+                let least = table.serving[skill][stage].iter().map(|v| table.variants[*v].least).min();
+                let minutes = table.needed[stage] * least.unwrap_or(0);
+                passed = (passed + minutes.div_ceil(longest).max(1)).min(NEVER);
+                ends[skill][stage] = passed;
+            }
+        }
     }
-    if depth > problem.skills.len() {
-        return usize::MAX / 2; // Needs that lead in a circle are never met.
-    }
-    let start =
-        needs(problem, wish).map(|(s, at)| finish(problem, s, at, longest, depth + 1)).max().unwrap_or(0);
-    wish.way().filter(|s| *s <= stage).fold(start, |so_far, s| {
-        let least = cheapest(problem, &wish.id, s).map_or(0, |c| c.least);
-        let minutes = problem.approach.needed(s) * least;
-        so_far.saturating_add(minutes.div_ceil(longest.max(1)).max(1) as usize)
-    })
+    ends
 }
 
-/// The cheapest exposure of a skill at a stage.
-struct Cheapest {
-    /// Least minutes of a block.
-    least: u32,
-    /// Least minutes, shared by the skills which that variant serves.
-    shared: f64,
+/// The least minutes of an exposure, shared by the skills which its variant serves.
+fn shared(table: &Table<'_>, skill: usize, stage: usize) -> Option<f64> {
+    let each = |v: &usize| f64::from(table.variants[*v].least) / table.variants[*v].skills.len() as f64;
+    table.serving[skill][stage].iter().map(each).min_by(f64::total_cmp)
 }
 
-fn cheapest(problem: &Problem, skill: &str, stage: Stage) -> Option<Cheapest> {
-    problem
-        .variants
+/// A wish that every plan must keep.
+#[derive(Clone, Copy)]
+enum Held {
+    Lock(usize),
+    Test(usize, usize),
+}
+
+/// The smallest set of locks and tests without which a plan is found. Meant for problems for which none was found.
+pub(super) fn of_locks(problem: &Problem) -> Clash {
+    let locks = (0..problem.locks.len()).map(Held::Lock);
+    let tests = problem
+        .sessions
         .iter()
-        .filter(|v| v.stage == stage && v.skills.iter().any(|s| s == skill))
-        .map(|v| Cheapest { least: v.least.0, shared: f64::from(v.least.0) / v.skills.len() as f64 })
-        .reduce(|a, b| Cheapest { least: a.least.min(b.least), shared: a.shared.min(b.shared) })
+        .enumerate()
+        .flat_map(|(session, wish)| (0..wish.tests.len()).map(move |test| Held::Test(session, test)));
+    let mut set: Vec<Held> = locks.chain(tests).collect();
+    let mut at = 0;
+    while at < set.len() {
+        let mut without = set.clone();
+        without.remove(at);
+        if finds_a_plan(&holding(problem, &without)) { at += 1 } else { set = without }
+    }
+    let held = holding(problem, &set);
+    let proved = reachable(&Table::of(&held), &[]) == Some(false);
+    let session = |at: usize| format!("session {} on {}", at + 1, super::spoken(problem.sessions[at].date));
+    let named: Vec<String> = set
+        .iter()
+        .map(|held| match *held {
+            Held::Lock(at) => {
+                let lock = &problem.locks[at];
+                let title = problem.variant(&lock.block.variant).map_or(&lock.block.variant, |v| &v.title);
+                format!("“{title}” locked into {}", session(lock.session))
+            }
+            Held::Test(at, test) => {
+                format!("the test “{}” in {}", problem.sessions[at].tests[test].name, session(at))
+            }
+        })
+        .collect();
+    let why = if proved {
+        "no plan keeps all the rules with"
+    } else {
+        "no plan was found that keeps all the rules with"
+    };
+    let says = format!("{}{} {}.", why[..1].to_uppercase(), &why[1..], sentence_list(&named));
+    let mut relax = Vec::new();
+    if set.iter().any(|held| matches!(held, Held::Lock(_))) {
+        relax.push("Unlock one of the blocks".to_owned());
+    }
+    if set.iter().any(|held| matches!(held, Held::Test(..))) {
+        relax.push("Take the test in a later session".to_owned());
+    }
+    let mut clash = Clash { proved, ..plain(says, relax) };
+    for held in set {
+        match held {
+            Held::Lock(at) => clash.locks.push(problem.locks[at].clone()),
+            Held::Test(at, test) => {
+                clash.tests.push(TestTaken { session: at, test: problem.sessions[at].tests[test].id.clone() })
+            }
+        }
+    }
+    clash
+}
+
+/// The problem with those locks and tests alone.
+fn holding(problem: &Problem, set: &[Held]) -> Problem {
+    let mut held = problem.clone();
+    let locks = set.iter().filter_map(|held| match held {
+        Held::Lock(at) => Some(problem.locks[*at].clone()),
+        Held::Test(..) => None,
+    });
+    held.locks = locks.collect();
+    for (session, wish) in held.sessions.iter_mut().enumerate() {
+        let mut test = 0;
+        wish.tests.retain(|_| {
+            test += 1;
+            set.iter().any(|held| matches!(held, Held::Test(s, t) if (*s, *t) == (session, test - 1)))
+        });
+    }
+    held
 }
 
 fn sentence_list(names: &[String]) -> String {

@@ -4,26 +4,54 @@
 //! sessions. [`solve`] makes a plan that keeps the hard rules, [`check`] finds every breach of them (written on its own,
 //! from the rules), [`score`] says how good a plan is, and [`clash`] names wishes that cannot hold together.
 //!
-//! The hard rules kept so far:
+//! A plan that breaks a hard rule is not offered; one that was edited by hand shows each breach where it stands.
 //!
-//! - **H1 time**: minutes and layout changes stay within the session's minutes; the first layout is free.
+//! - **H1 time**: tests, minutes and layout changes stay within the session's minutes; the first layout is free.
 //! - **H2 needs**: a skill is first met in a later session than the last required exposure of what it needs.
 //! - **H3 ladder**: a stage begins in a later session than the last required exposure of the stage before.
 //! - **H4 newness**: no more skills are met for the first time in a week than the band takes.
+//! - **H5 fits**: every layout fits the ground, kit and squad; two side by side fit on half of it each.
+//! - **H6 safety**: no blocked drill, no bout or block longer than the band's, at most so many aerial minutes a session
+//!   and headers a week.
+//! - **H7 order inside a session**: it begins with a block that warms up; a skill that is met for the first time begins
+//!   before half of the session's minutes are over; Contest comes after every other block of the same skill; never two
+//!   blocks of the highest intensity in a row.
+//! - **H8 locks**: what is locked into a session is there, with its minutes.
+//! - **H9 tests**: tests come first, and a skill is tested only after a session in which it was met.
 
+mod build;
 pub mod check;
 pub mod clash;
+pub mod compare;
+pub mod edit;
+pub mod example;
+mod faults;
+mod ledger;
+pub mod mend;
 mod problem;
+mod prove;
 pub mod score;
+mod search;
 pub mod solve;
 mod stitch;
+mod table;
+pub mod upset;
+pub mod why;
 
 pub use check::{Breach, check};
 pub use clash::{Clash, clash};
-pub use problem::{Approach, Block, Plan, Problem, SessionWish, SkillWish, Variant, VariantId};
+pub use compare::{Comparison, compare};
+pub use edit::{Edit, Edited, Price, edit, price};
+pub use mend::{Mending, mend};
+pub use problem::{
+    Approach, Barred, Block, Limits, Lock, OpenPlay, Plan, PlanForm, Problem, SessionWish, SidedTouches,
+    SkillWish, SuccessWindow, TestWish, Variant, VariantId, variant_id,
+};
 pub use score::{Part, Score, score};
-pub use solve::solve;
+pub use solve::{Solved, solve, solve_near, solve_rest, solve_while};
 pub use stitch::{Stitch, stitches};
+pub use upset::{GoingOn, Remedy, advised, remedies};
+pub use why::{Alternative, BlockWhy, why_block, why_skill};
 
 /// A day as people say it within a season: "17 February".
 fn spoken(day: jiff::civil::Date) -> String {

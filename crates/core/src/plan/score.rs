@@ -1,34 +1,73 @@
 //! Scores a plan: lower is better.
 //!
-//! The parts scored so far, with their points:
-//!
 //! | part | points |
 //! |---|---|
 //! | S1 goals | 10 per missing exposure of a stage on the way to a skill's goal |
 //! | S2 strands | 1 per percentage point of Σ \|share − target\| ÷ 2, over all minutes of the plan |
 //! | S3 rhythm | 1 per day over 7 that a skill under way rests between two exposures |
+//! | S4 keeping | 2 per week over 21 days that a skill at its goal rests, until its next exposure or the last session; a skill that was beyond its goal from the start rests from the first session on |
+//! | S5 open play | 0.2 per percentage point that Scan and Contest have less of a week's minutes than the approach's line |
+//! | S6 jumps | 2 per difficulty point over 1.5 between two exposures of a skill, harder or easier |
+//! | S7 sameness | 1 for each further session in a row in which a variant stands, after the second; 3 for each further block of a variant in one session |
 //! | S8 idle | 0.5 per unused minute of a session |
+//! | S9 other foot | 0.5 per percentage point that the other foot has less of the side-specific touches than the side policy wants |
 //! | S10 changes | 0.3 per layout change |
+//! | S11 waiting | 0.5 per percentage point of the whole plan's waiting over 20 % |
+//!
+//! Only skills that were met before are under way; where two variants lie side by side, the first one counts.
+
+use std::collections::{BTreeMap, HashMap};
 
 use jiff::civil::Date;
 use serde::Serialize;
 
-use super::{Plan, Problem};
+use super::{Block, Plan, Problem, SkillWish, Variant};
 use crate::skill::{Stage, Strand};
+use crate::units::Minutes;
 
+/// Points of a missing exposure (S1).
+pub const MISSING: f64 = 10.0;
 /// A skill under way that rests longer than this many days begins to be forgotten (S3).
 pub const RHYTHM_DAYS: i32 = 7;
+/// A skill at its goal that rests longer than this many days begins to be lost (S4).
+pub const KEEPING_DAYS: i32 = 21;
+/// Points of a week over that (S4).
+pub const KEEPING: f64 = 2.0;
+/// Points of a percentage point of open play too little in a week (S5).
+pub const OPEN_PLAY: f64 = 0.2;
+/// From one exposure of a skill to the next the difficulty may change by this much (S6).
+pub const STEP: f64 = 1.5;
+/// Points of a difficulty point over that (S6).
+pub const JUMP: f64 = 2.0;
+/// Points of each further block of a variant in one session (S7): else doubled blocks would double exposures for nothing.
+pub const TWICE: f64 = 3.0;
+/// Points of an unused minute (S8).
+pub const IDLE: f64 = 0.5;
+/// Points of a percentage point that the other foot lacks (S9).
+pub const OTHER_FOOT: f64 = 0.5;
+/// Points of a layout change (S10).
+pub const CHANGE: f64 = 0.3;
+/// Share of waiting that is not counted (S11).
+pub const WAITING_FREE: f64 = 0.2;
+/// Points of a percentage point of waiting over that (S11).
+pub const WAITING: f64 = 0.5;
 
 /// One part of a score.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Part {
-    /// The part: `S1`, `S2`, `S3`, `S8`, `S10`.
+    /// The part: `S1` to `S11`.
     pub part: &'static str,
     /// Its points.
     pub points: f64,
     /// Where they come from, in words.
     pub from: Vec<String>,
+}
+
+impl Part {
+    fn of(part: &'static str) -> Part {
+        Part { part, points: 0.0, from: Vec::new() }
+    }
 }
 
 /// How good a plan is.
@@ -43,14 +82,55 @@ pub struct Score {
 
 /// The score of a plan. Blocks of unknown variants count for nothing.
 pub fn score(problem: &Problem, plan: &Plan) -> Score {
+    let laid = Laid::of(problem, plan);
+    let shown: Vec<Vec<Shown<'_>>> = problem.skills.iter().map(|wish| laid.shown(problem, wish)).collect();
     let parts = vec![
         goals(problem, plan),
         strands(problem, plan),
-        rhythm(problem, plan),
-        idle(problem, plan),
-        changes(problem, plan),
+        rhythm(problem, &shown),
+        keeping(problem, &shown),
+        open_play(problem, &laid),
+        jumps(problem, &shown),
+        sameness(problem, &laid),
+        idle(problem, &laid),
+        other_foot(&laid),
+        changes(problem, &laid),
+        waiting(&laid),
     ];
     Score { total: parts.iter().map(|p| p.points).sum(), parts }
+}
+
+/// The blocks of a plan with the variants that they name.
+struct Laid<'p>(Vec<Vec<(&'p Block, &'p Variant)>>);
+
+impl<'p> Laid<'p> {
+    fn of(problem: &'p Problem, plan: &'p Plan) -> Laid<'p> {
+        let by_id: HashMap<&str, &Variant> = problem.variants.iter().map(|v| (v.id.as_str(), v)).collect();
+        let known = |block: &'p Block| Some((block, *by_id.get(block.variant.as_str())?));
+        Laid(plan.sessions.iter().map(|blocks| blocks.iter().filter_map(known).collect()).collect())
+    }
+
+    /// Every block with its minutes.
+    fn each(&self) -> impl Iterator<Item = (f64, &'p Variant)> + '_ {
+        self.0.iter().flatten().map(|(block, variant)| (f64::from(block.minutes.0), *variant))
+    }
+
+    /// The exposures of a skill, in order.
+    fn shown(&self, problem: &Problem, wish: &SkillWish) -> Vec<Shown<'p>> {
+        let mut missing: [u32; 4] = [0; 4];
+        for stage in wish.way() {
+            missing[stage.index()] = problem.approach.needed(stage);
+        }
+        let mut all = Vec::new();
+        for (blocks, evening) in self.0.iter().zip(&problem.sessions) {
+            for (_, variant) in blocks.iter().filter(|(_, v)| v.skills.contains(&wish.id)) {
+                let left = &mut missing[variant.stage.index()];
+                *left = left.saturating_sub(1);
+                all.push(Shown { date: evening.date, variant, at_goal: missing == [0; 4] });
+            }
+        }
+        all
+    }
 }
 
 /// Minutes of a plan by strand, in the order of [`Strand::ALL`].
@@ -67,10 +147,10 @@ pub fn minutes_by_strand(problem: &Problem, plan: &Plan) -> [f64; 4] {
 }
 
 fn goals(problem: &Problem, plan: &Plan) -> Part {
-    let mut part = Part { part: "S1", points: 0.0, from: Vec::new() };
+    let mut part = Part::of("S1");
     for (skill, missing) in problem.skills.iter().zip(missing(problem, plan)) {
         for (stage, n) in Stage::ALL.into_iter().zip(missing).filter(|(_, n)| *n > 0) {
-            part.points += 10.0 * f64::from(n);
+            part.points += MISSING * f64::from(n);
             part.from.push(format!("{}: {n} × {stage} missing", skill.name));
         }
     }
@@ -97,7 +177,7 @@ pub fn missing(problem: &Problem, plan: &Plan) -> Vec<[u32; 4]> {
 fn strands(problem: &Problem, plan: &Plan) -> Part {
     let minutes = minutes_by_strand(problem, plan);
     let all: f64 = minutes.iter().sum();
-    let mut part = Part { part: "S2", points: 0.0, from: Vec::new() };
+    let mut part = Part::of("S2");
     for strand in Strand::ALL {
         let target = problem.shares.get(&strand).copied().unwrap_or_default().percent();
         let share = if all > 0.0 { 100.0 * minutes[strand.index()] / all } else { 0.0 };
@@ -107,70 +187,195 @@ fn strands(problem: &Problem, plan: &Plan) -> Part {
     part
 }
 
-fn rhythm(problem: &Problem, plan: &Plan) -> Part {
-    let mut part = Part { part: "S3", points: 0.0, from: Vec::new() };
-    for skill in &problem.skills {
-        let mut last: Option<Date> = None;
-        let mut missing: [u32; 4] = [0; 4];
-        for stage in skill.way() {
-            missing[stage.index()] = problem.approach.needed(stage);
-        }
-        for (blocks, wish) in plan.sessions.iter().zip(&problem.sessions) {
-            let shown: Vec<_> = blocks
-                .iter()
-                .filter_map(|b| problem.variant(&b.variant))
-                .filter(|v| v.skills.contains(&skill.id))
-                .collect();
-            if shown.is_empty() {
-                continue;
-            }
-            let rested = last.map_or(0, |before| (wish.date - before).get_days());
-            if rested > RHYTHM_DAYS {
+/// An exposure of a skill as it follows in time.
+struct Shown<'p> {
+    date: Date,
+    variant: &'p Variant,
+    /// Whether the goal is reached with it.
+    at_goal: bool,
+}
+
+fn days(from: Date, to: Date) -> i32 {
+    (to - from).get_days()
+}
+
+fn rhythm(problem: &Problem, shown: &[Vec<Shown<'_>>]) -> Part {
+    let mut part = Part::of("S3");
+    for (wish, shown) in problem.skills.iter().zip(shown) {
+        for pair in shown.windows(2) {
+            let rested = days(pair[0].date, pair[1].date);
+            if !pair[0].at_goal && rested > RHYTHM_DAYS {
                 part.points += f64::from(rested - RHYTHM_DAYS);
-                part.from.push(format!("{}: {rested} days before {}", skill.name, super::spoken(wish.date)));
+                let on = super::spoken(pair[1].date);
+                part.from.push(format!("{}: {rested} days before {on}", wish.name));
             }
-            for variant in shown {
-                let left = &mut missing[variant.stage.index()];
-                *left = left.saturating_sub(1);
-            }
-            last = missing.iter().any(|left| *left > 0).then_some(wish.date);
         }
     }
     part
 }
 
-fn idle(problem: &Problem, plan: &Plan) -> Part {
-    let mut part = Part { part: "S8", points: 0.0, from: Vec::new() };
-    for (blocks, wish) in plan.sessions.iter().zip(&problem.sessions) {
-        let unused = wish.minutes.0.saturating_sub(used(problem, blocks).0);
+fn keeping(problem: &Problem, shown: &[Vec<Shown<'_>>]) -> Part {
+    let mut part = Part::of("S4");
+    let (Some(first), Some(last)) = (problem.sessions.first(), problem.sessions.last()) else { return part };
+    for (wish, shown) in problem.skills.iter().zip(shown) {
+        // From when on it is kept, and the days on which it is shown from then on.
+        let from_start = wish.way().next().is_none().then_some(first.date);
+        let since = from_start.into_iter().chain(shown.iter().filter(|s| s.at_goal).map(|s| s.date));
+        let mut since: Vec<Date> = since.collect();
+        if since.is_empty() {
+            continue;
+        }
+        since.push(last.date);
+        for pair in since.windows(2) {
+            let rested = days(pair[0], pair[1]);
+            if rested > KEEPING_DAYS {
+                part.points += KEEPING * f64::from(rested - KEEPING_DAYS) / 7.0;
+                let on = super::spoken(pair[1]);
+                part.from.push(format!("{}: {rested} days until {on}", wish.name));
+            }
+        }
+    }
+    part
+}
+
+fn open_play(problem: &Problem, laid: &Laid<'_>) -> Part {
+    let mut part = Part::of("S5");
+    let mut minutes: BTreeMap<u32, (u32, u32)> = BTreeMap::new();
+    for (blocks, wish) in laid.0.iter().zip(&problem.sessions) {
+        let week = minutes.entry(wish.week).or_default();
+        for (block, variant) in blocks {
+            week.0 += block.minutes.0;
+            week.1 += if variant.stage >= Stage::Scan { block.minutes.0 } else { 0 };
+        }
+    }
+    let weeks = problem.weeks();
+    let (Some(first), Some(last)) = (weeks.first(), weeks.last()) else { return part };
+    for week in &weeks {
+        let (all, open) = minutes.get(week).copied().unwrap_or_default();
+        let share = if all > 0 { 100.0 * f64::from(open) / f64::from(all) } else { 0.0 };
+        let line = problem.approach.open_play.in_week(week - first + 1, last - first + 1).percent();
+        if share < line {
+            part.points += OPEN_PLAY * (line - share);
+            part.from.push(format!("week {week}: {share:.0} % of {line:.0} %"));
+        }
+    }
+    part
+}
+
+fn jumps(problem: &Problem, shown: &[Vec<Shown<'_>>]) -> Part {
+    let mut part = Part::of("S6");
+    for (wish, shown) in problem.skills.iter().zip(shown) {
+        for pair in shown.windows(2) {
+            let step = pair[1].variant.difficulty.0 - pair[0].variant.difficulty.0;
+            if step.abs() > STEP {
+                part.points += JUMP * (step.abs() - STEP);
+                let way = if step > 0.0 { "harder" } else { "easier" };
+                let on = super::spoken(pair[1].date);
+                part.from.push(format!("{}: {:.1} {way} on {on}", wish.name, step.abs()));
+            }
+        }
+    }
+    part
+}
+
+fn sameness(problem: &Problem, laid: &Laid<'_>) -> Part {
+    let mut part = Part::of("S7");
+    let named = |blocks: &Vec<(&Block, &Variant)>| -> BTreeMap<String, String> {
+        blocks.iter().map(|(_, v)| (v.id.clone(), v.title.clone())).collect()
+    };
+    let sessions: Vec<BTreeMap<String, String>> = laid.0.iter().map(named).collect();
+    for ((blocks, once), wish) in laid.0.iter().zip(&sessions).zip(&problem.sessions) {
+        let twice = blocks.len() - once.len();
+        if twice > 0 {
+            part.points += TWICE * twice as f64;
+            part.from.push(format!(
+                "the same again within the evening of {}: {twice} ×",
+                super::spoken(wish.date)
+            ));
+        }
+    }
+    for (three, wish) in sessions.windows(3).zip(problem.sessions.iter().skip(2)) {
+        let again = |id: &String| three[0].contains_key(id) && three[1].contains_key(id);
+        for (_, title) in three[2].iter().filter(|(id, _)| again(id)) {
+            part.points += 1.0;
+            part.from.push(format!("“{title}” again on {}", super::spoken(wish.date)));
+        }
+    }
+    part
+}
+
+fn idle(problem: &Problem, laid: &Laid<'_>) -> Part {
+    let mut part = Part::of("S8");
+    for (blocks, wish) in laid.0.iter().zip(&problem.sessions) {
+        let used = changed(problem, blocks).map(|(_, minutes)| minutes.0).sum::<u32>()
+            + blocks.iter().map(|(block, _)| block.minutes.0).sum::<u32>();
+        let unused = wish.for_blocks().0.saturating_sub(used);
         if unused > 0 {
-            part.points += 0.5 * f64::from(unused);
+            part.points += IDLE * f64::from(unused);
             part.from.push(format!("{}: {unused} min", super::spoken(wish.date)));
         }
     }
     part
 }
 
-fn changes(problem: &Problem, plan: &Plan) -> Part {
-    let changes: u32 = plan.sessions.iter().map(|blocks| used(problem, blocks).1).sum();
+/// The layout changes of a session: after which block, and how long.
+fn changed<'l>(
+    problem: &'l Problem,
+    blocks: &'l [(&Block, &Variant)],
+) -> impl Iterator<Item = (usize, Minutes)> + 'l {
+    let same = |a: &(&Block, &Variant), b: &(&Block, &Variant)| {
+        a.1.drill == b.1.drill && (a.0.beside == b.0.beside || problem.floor(a.0) == problem.floor(b.0))
+    };
+    let lasts = |(block, variant): &(&Block, &Variant)| match &block.beside {
+        None => variant.laying_out,
+        Some(_) => problem.laying_out(block),
+    };
+    (1..blocks.len())
+        .filter(move |at| !same(&blocks[at - 1], &blocks[*at]))
+        .map(move |at| (at, lasts(&blocks[at])))
+}
+
+fn other_foot(laid: &Laid<'_>) -> Part {
+    let mut part = Part::of("S9");
+    let (mut all, mut other, mut wanted) = (0.0, 0.0, 0.0);
+    for (minutes, variant) in laid.each() {
+        let touches = variant.touches;
+        let both = (touches.strong_per_min + touches.other_per_min) * minutes;
+        all += both;
+        other += touches.other_per_min * minutes;
+        wanted += touches.other_wanted.0 * both;
+    }
+    if all > 0.0 {
+        let (share, target) = (100.0 * other / all, 100.0 * wanted / all);
+        part.points = OTHER_FOOT * (target - share).max(0.0);
+        part.from.push(format!("{share:.0} % of {all:.0} touches, {target:.0} % wished for"));
+    }
+    part
+}
+
+fn changes(problem: &Problem, laid: &Laid<'_>) -> Part {
+    let changes: usize = laid.0.iter().map(|blocks| changed(problem, blocks).count()).sum();
     Part {
         part: "S10",
-        points: 0.3 * f64::from(changes),
-        from: vec![format!("{changes} layout changes in {} sessions", plan.sessions.len())],
+        points: CHANGE * changes as f64,
+        from: vec![format!("{changes} layout changes in {} sessions", laid.0.len())],
     }
 }
 
-/// Minutes with layout changes, and the number of changes.
-fn used(problem: &Problem, blocks: &[super::Block]) -> (u32, u32) {
-    let mut before = None;
-    let (mut minutes, mut changes) = (0, 0);
-    for block in blocks {
-        if let Some(variant) = problem.variant(&block.variant) {
-            let change = problem.change(before, variant);
-            changes += u32::from(before.is_some_and(|b: &super::Variant| b.drill != variant.drill));
-            minutes += change.0 + block.minutes.0;
-            before = Some(variant);
-        }
+fn waiting(laid: &Laid<'_>) -> Part {
+    let mut part = Part::of("S11");
+    let (mut all, mut waited) = (0.0, 0.0);
+    for (minutes, variant) in laid.each() {
+        all += minutes;
+        waited += minutes * variant.waiting.0;
     }
-    (minutes, changes)
+    if all > 0.0 {
+        part.points = WAITING * 100.0 * (waited / all - WAITING_FREE).max(0.0);
+        part.from.push(format!(
+            "{:.0} % of the time, {:.0} % is free",
+            100.0 * waited / all,
+            100.0 * WAITING_FREE
+        ));
+    }
+    part
 }

@@ -27,6 +27,8 @@ pub struct Stitch {
     pub of: u32,
     /// Whether the skill is met for the first time.
     pub first: bool,
+    /// Days since its exposure before; nothing for the first.
+    pub rested: Option<i32>,
     /// Whether the skill was under way and rested too long before this exposure.
     pub frayed: bool,
 }
@@ -46,7 +48,7 @@ pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
                 let under_way = problem.skills[skill]
                     .way()
                     .any(|stage| count[skill][stage.index()] < problem.approach.needed(stage));
-                let rested = last[skill].map_or(0, |before| {
+                let rested = last[skill].map(|before: usize| {
                     (problem.sessions[session].date - problem.sessions[before].date).get_days()
                 });
                 last[skill] = Some(session);
@@ -61,7 +63,8 @@ pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
                     nth: *nth,
                     of: problem.approach.needed(variant.stage),
                     first,
-                    frayed: under_way && rested > RHYTHM_DAYS,
+                    rested,
+                    frayed: under_way && rested.is_some_and(|days| days > RHYTHM_DAYS),
                 });
             }
         }

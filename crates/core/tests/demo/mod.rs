@@ -49,6 +49,10 @@ pub fn curriculum() -> Curriculum {
     read("curriculum.json")
 }
 
+pub fn templates() -> Vec<Curriculum> {
+    bands().iter().map(|band| read(&format!("templates/{}.json", band.id))).collect()
+}
+
 pub fn drills() -> Vec<Drill> {
     let mut files: Vec<String> = std::fs::read_dir(folder().join("drills"))
         .unwrap()
@@ -59,5 +63,5 @@ pub fn drills() -> Vec<Drill> {
 }
 
 pub fn problem() -> Problem {
-    curriculum().problem(&Academy::default(), &band(), &skills(), &drills()).unwrap()
+    curriculum().problem(&Academy::default(), &band(), &skills(), &drills(), &tests()).unwrap()
 }

@@ -5,6 +5,7 @@ mod curricula;
 mod desk;
 mod drills;
 mod evenings;
+mod going_on;
 mod layouts;
 mod map;
 mod review;
@@ -67,6 +68,7 @@ pub fn app(
                 .configure(curricula::routes)
                 .configure(review::routes)
                 .configure(evenings::routes)
+                .configure(going_on::routes)
                 .configure(squad::routes)
                 .configure(testing::routes)
                 .route("/openapi.json", web::get().to(openapi))
@@ -124,9 +126,11 @@ impl Cursor {
         drills::list, drills::show, drills::earlier, drills::create, drills::change, drills::archive, drills::skills,
         map::show, map::change, map::way, map::compared,
         bands::list, bands::change, bands::academy, bands::change_academy,
-        curricula::list, curricula::show, curricula::change, curricula::solve_again, curricula::evening, curricula::publish,
+        curricula::list, curricula::beginnings, curricula::create, curricula::show, curricula::change,
+        curricula::change_season, curricula::edits, curricula::undo, curricula::solve_again, curricula::why,
+        curricula::compared, curricula::foreseen, curricula::evening, curricula::publish,
         review::delivery, review::levels,
-        evenings::list, evenings::show, evenings::say,
+        evenings::list, evenings::show, evenings::say, going_on::remedies, going_on::go_on, going_on::back,
         squad::show, squad::preview, squad::add,
         testing::sheet, testing::say,
     ),

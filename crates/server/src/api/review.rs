@@ -3,14 +3,16 @@
 use std::collections::BTreeMap;
 
 use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get};
-use jogo_core::delivery::{WeekTally, tally};
+use jogo_core::delivery::{WeekTally, Worked, together};
 use jogo_core::results::{Foot, LevelCount, TestResult, count_levels};
 use jogo_core::skill::Side;
+use jogo_core::team_plan::{Drift, holding};
 use jogo_core::tests::Test;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
+use super::evenings::{TeamEdition, editions_of, held};
 use super::squad::{TestView, latest_results};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
@@ -27,6 +29,8 @@ pub(super) struct TeamDelivery {
     team: String,
     edition_number: i64,
     weeks: Vec<WeekTally>,
+    /// How far the team's plan has come from the edition that holds now.
+    drift: Drift,
 }
 
 #[derive(Serialize, ToSchema)]
@@ -51,17 +55,24 @@ pub(super) async fn delivery(who: SignedIn, state: Data<State>, id: Path<Uuid>) 
     let today = state.today().await?;
     let mut clubs: BTreeMap<String, Vec<TeamDelivery>> = BTreeMap::new();
     for team in state.store.teams().await? {
-        let editions = state.store.editions_of_team(team.id).await?;
-        let Some((published, edition)) = editions.into_iter().find(|(p, _)| p.curriculum == *id) else {
-            continue;
-        };
-        let problem = edition.problem().map_err(Problem::input)?;
-        let said = state.store.said(team.id, published.id).await?;
+        let Some(editions) = editions_of(&state, team.id).await?.remove(&id) else { continue };
+        let mut tallies = Vec::new();
+        let mut drift = Drift::default();
+        let days = held(&editions);
+        for (place, TeamEdition { assigned, edition, said }) in editions.iter().enumerate() {
+            let own = &assigned.own;
+            let published = own.on_its_days(&assigned.edition).map_err(Problem::input)?.plan;
+            let problem = edition.problem().map_err(Problem::input)?;
+            let worked = Worked { published: &published, edition, problem: &problem, said };
+            tallies.extend(worked.tally(today, &|day| holding(&days, day) == Some(place)));
+            drift = Drift::of(&problem, &published, &edition.plan, said);
+        }
         clubs.entry(team.club).or_default().push(TeamDelivery {
             id: team.id,
             team: team.name,
-            edition_number: published.number,
-            weeks: tally(&edition, &problem, &said, today),
+            edition_number: editions.last().map_or(0, |latest| latest.assigned.published.number),
+            weeks: together(tallies),
+            drift,
         });
     }
     let clubs = clubs.into_iter().map(|(club, teams)| ClubDelivery { club, teams }).collect();

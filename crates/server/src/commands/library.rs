@@ -1,4 +1,4 @@
-//! The library as files: bands, skills, tests and drills in and out as JSON, and the schema of a drill.
+//! The library as files: bands, skills, tests and drills in and out as JSON.
 
 use std::path::{Path, PathBuf};
 
@@ -13,9 +13,6 @@ use jogo_store::library::Library;
 use serde::Serialize;
 use serde::de::DeserializeOwned;
 use serde_json::Value;
-use utoipa::openapi::RefOr;
-use utoipa::openapi::schema::Schema;
-use utoipa::{PartialSchema, ToSchema};
 
 use super::Stopped;
 
@@ -156,7 +153,11 @@ fn twice(kind: &str, all: Vec<(&String, &String)>) -> Vec<String> {
     doubled.collect()
 }
 
-fn typed<T: DeserializeOwned>(at: &str, piece: Value, faults: &mut Vec<String>) -> Option<(String, T)> {
+pub(super) fn typed<T: DeserializeOwned>(
+    at: &str,
+    piece: Value,
+    faults: &mut Vec<String>,
+) -> Option<(String, T)> {
     match serde_path_to_error::deserialize(piece) {
         Ok(piece) => Some((at.to_owned(), piece)),
         Err(error) => {
@@ -173,7 +174,7 @@ fn pointer(place: &str) -> String {
     place.replace(['.', '['], "/").replace(']', "").replace("//", "/")
 }
 
-fn text_of(path: &Path) -> Result<String, String> {
+pub(super) fn text_of(path: &Path) -> Result<String, String> {
     let size = std::fs::metadata(path).map_err(|e| format!("cannot be read: {e}"))?.len();
     if size > LARGEST_FILE {
         return Err(format!("has {size} bytes, and at most {LARGEST_FILE} are read: split it"));
@@ -207,22 +208,4 @@ fn write(file: &Path, value: &impl Serialize) -> Result<(), Stopped> {
         std::fs::create_dir_all(folder).map_err(wrong)?;
     }
     std::fs::write(file, json + "\n").map_err(wrong)
-}
-
-/// The JSON Schema of a drill file.
-pub fn drill_schema() -> Result<String, Stopped> {
-    let wrong = |e: serde_json::Error| Stopped::failed(e.to_string());
-    let mut parts: Vec<(String, RefOr<Schema>)> = Vec::new();
-    Drill::schemas(&mut parts);
-    let mut schema = serde_json::to_value(Drill::schema()).map_err(wrong)?;
-    let mut definitions = serde_json::Map::new();
-    for (name, part) in parts {
-        definitions.insert(name, serde_json::to_value(part).map_err(wrong)?);
-    }
-    schema["$schema"] = "https://json-schema.org/draft/2020-12/schema".into();
-    schema["$id"] = "urn:jogo:drill:1".into();
-    schema["title"] = "A drill, as Jogo reads and writes it".into();
-    schema["$defs"] = Value::Object(definitions);
-    let text = serde_json::to_string_pretty(&schema).map_err(wrong)?;
-    Ok(text.replace("#/components/schemas/", "#/$defs/") + "\n")
 }

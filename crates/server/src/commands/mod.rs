@@ -2,6 +2,8 @@
 
 mod layout;
 mod library;
+mod plan;
+mod schema;
 
 use std::io::{Read, Write};
 use std::net::TcpListener;
@@ -64,8 +66,15 @@ pub enum Command {
         #[arg(long, default_value = "jogo-data")]
         data: PathBuf,
     },
-    /// Print the JSON Schema of a drill file.
-    Schema,
+    /// Solve and check plans as files, for other programs too.
+    #[command(subcommand)]
+    Plan(plan::Command),
+    /// Print the JSON Schema of a form.
+    Schema {
+        /// Of which form.
+        #[arg(value_enum, default_value_t = schema::Form::Drill)]
+        form: schema::Form,
+    },
     /// Print the description of the HTTP interface (OpenAPI).
     Openapi,
 }
@@ -144,7 +153,12 @@ pub async fn run(command: Command) -> Result<(), Stopped> {
             print(&library::import(&open(&data).await?, &paths, Clock::Running.now()).await?)
         }
         Command::Export { folder, data } => print(&library::export(&open(&data).await?, &folder).await?),
-        Command::Schema => print(&library::drill_schema()?),
+        Command::Plan(command) => {
+            let (text, end) = plan::run(&command);
+            print(&text)?;
+            end
+        }
+        Command::Schema { form } => print(&schema::of(form)?),
         Command::Serve { data, listen } => {
             let store = open(&data).await?;
             Ok(serve(State::new(store, clock(&listen)?, passwords::key(&data)?, false), &listen).await?)

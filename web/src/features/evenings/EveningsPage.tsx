@@ -117,6 +117,9 @@ function TeamRow({ team, chosen, onChoose }: { team: Schemas['TeamDelivery']; ch
         <Typography variant="caption" component="div" color={missing > 0 ? 'error' : 'text.secondary'}>
           {missing > 0 ? texts.evenings.logsMissing(missing) : ' '}
         </Typography>
+        <Typography variant="caption" component="div" color="text.secondary">
+          {texts.evenings.drift(team.drift.moved, team.drift.short.length)}
+        </Typography>
       </TableCell>
       {team.weeks.map((week) => (
         <TableCell key={week.week} sx={{ p: 0 }}>
@@ -155,6 +158,7 @@ function WeekCell({ team, week, most, chosen, onChoose }: CellProps) {
       <svg width={26} height={tall + 4} aria-hidden opacity={week.ahead ? 0.5 : 1}>
         <rect x={1} y={tall + 2 - height(planned)} width={24} height={height(planned)} fill={floor.paper} stroke={floor.ink} strokeDasharray={week.ahead ? '3 3' : undefined} />
         <rect x={5} y={tall + 2 - height(delivered)} width={16} height={height(delivered)} fill={floor.ink} />
+        {week.cancelled > 0 && <path d={`M 1 ${tall + 2} L 25 ${tall + 2 - height(planned)}`} stroke={floor.ink} strokeWidth={1.5} />}
       </svg>
       <Figure sx={{ fontSize: '1.05rem', color: week.ahead ? 'text.secondary' : 'text.primary' }}>{week.ahead ? texts.evenings.ahead : Math.round(delivered)}</Figure>
       </Spoken>
@@ -175,6 +179,7 @@ function WeekInspector({ team, week }: { team: Schemas['TeamDelivery'] | undefin
             {texts.plan.week(week.week)} · {texts.tonight.edition(team.edition_number)}
           </Typography>
           {week.logs_missing > 0 && <Typography color="error">{texts.evenings.logsMissing(week.logs_missing)}</Typography>}
+          {week.cancelled > 0 && <Typography>{texts.evenings.cancelled(week.cancelled)}</Typography>}
           <Table size="small" sx={{ mt: 1 }}>
             <TableHead>
               <TableRow>
@@ -202,6 +207,16 @@ function WeekInspector({ team, week }: { team: Schemas['TeamDelivery'] | undefin
               ))}
             </TableBody>
           </Table>
+          {team.drift.short.length > 0 && (
+            <>
+              <Typography variant="h2" sx={{ mt: 2 }}>
+                {texts.evenings.short}
+              </Typography>
+              {team.drift.short.map((short) => (
+                <Typography key={short}>{short}</Typography>
+              ))}
+            </>
+          )}
         </>
       )}
     </Box>

@@ -1,88 +1,196 @@
-// The chosen evening: its running order, kit, and the block that is open.
+// The chosen evening: its running order and kit; of the open block what can be done with it, and why it is here.
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
-import { useTheme } from '@mui/material/styles'
-import type { Curriculum, Evening, RunningBlock } from '../../api/client'
+import type { Curriculum, Evening, RunningBlock, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
-import { BlockFacts, Cautions, Faults, Points } from '../../ui/block'
+import { BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../ui/block'
 import { asLongDay, Figure } from '../../ui/figures'
+import { SelectCell } from '../../ui/fields'
 import { FloorDrawing } from '../../ui/FloorDrawing'
 import { ErrorNote, Loading } from '../../ui/notes'
-import { StageGlyph } from '../../ui/stages'
-import { useDraftEvening } from './queries'
+import { StageGlyph, STAGES } from '../../ui/stages'
+import type { At } from './PlanPage'
+import { useDraftEvening, useWhy, type Edit } from './queries'
 
 interface Props {
   view: Curriculum
-  session: number
-  block: number
-  onChoose: (next: { session?: number; block?: number }) => void
+  at: At
+  busy: boolean
+  onChoose: (at: At) => void
+  onEdit: (edit: Edit) => void
 }
 
-export function EveningInspector({ view, session, block, onChoose }: Props) {
-  const evening = useDraftEvening(view.id, session, view.version)
-  const { floor } = useTheme()
+export function EveningInspector({ view, at, busy, onChoose, onEdit }: Props) {
+  const evening = useDraftEvening(view.id, at.session, view.version)
+  const why = useWhy(view.id, view.version, { session: at.block === undefined ? undefined : at.session, block: at.block, skill: at.skill })
+  const column = view.sessions[at.session]
+  const skill = view.skills.find((each) => each.id === at.skill)
+  if (evening.isError) return <ErrorNote error={evening.error} />
+  if (!evening.data || !column) return <Loading />
+  const { data } = evening
   return (
-    <Box
-      component="aside"
-      aria-label={texts.plan.inSession(session + 1)}
-      sx={{ bgcolor: 'background.paper', borderLeft: { md: `1px solid ${floor.hair}` }, p: 2, overflowY: 'auto', maxHeight: { md: 'calc(100dvh - 45px)' } }}
-    >
-      {evening.isError && <ErrorNote error={evening.error} />}
-      {evening.isPending && <Loading />}
-      {evening.data && <RunningOrder evening={evening.data} open={block} onOpen={(at) => onChoose({ block: at })} />}
+    <Box sx={{ mt: 1.5 }}>
+      <Typography variant="h2">{asLongDay(data.date)}</Typography>
+      <Typography color="text.secondary" variant="body2">
+        {texts.plan.week(data.week)} · {texts.plan.inSession(data.session + 1)} · {texts.minutes(data.minutes)}
+      </Typography>
+      <Kit kit={data.kit} />
+      {column.tests.map((test) => (
+        <Typography key={test.test} variant="body2" sx={{ borderTop: 1, borderColor: 'divider', mt: 0.75, pt: 0.5, fontWeight: 650 }}>
+          {texts.plan.testIn(test.name, test.minutes)}
+        </Typography>
+      ))}
+      {data.blocks.length === 0 && <Typography sx={{ mt: 2 }}>{texts.plan.noPlan}</Typography>}
+      <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0, mt: 1 }}>
+        {data.blocks.map((block, i) => {
+          const open = i === at.block
+          const here = column.blocks[i]
+          return (
+            <Box component="li" key={`${block.drill} ${i}`} sx={{ borderTop: 1, borderColor: 'divider' }}>
+              {block.laying_out > 0 && (
+                <Typography variant="caption" color="text.secondary" sx={{ display: 'block', pl: '54px', pt: 0.5 }}>
+                  {texts.evening.layOut(block.laying_out)}
+                </Typography>
+              )}
+              <BlockHead
+                block={block}
+                here={here}
+                open={open}
+                onOpen={() => onChoose({ session: at.session, skill: view.stitches.find((s) => s.session === at.session && s.block === i)?.skill ?? at.skill, block: open ? undefined : i })}
+              />
+              {open && here && <BlockEdit here={here} place={{ session: at.session, block: i }} count={column.blocks.length} why={why.data?.block ?? undefined} busy={busy} onEdit={onEdit} />}
+              {open && <WhyBlock why={why.data?.block ?? undefined} />}
+              {open && <BlockDetail block={block} />}
+            </Box>
+          )
+        })}
+      </Box>
+      {data.unused > 0 && (
+        <Typography variant="body2" color="text.secondary" sx={{ borderTop: 1, borderColor: 'divider', pt: 1 }}>
+          {texts.evening.unused(data.unused)}
+        </Typography>
+      )}
+      {skill && (
+        <Box component="section" aria-label={texts.plan.whyLate(skill.name)} sx={{ borderTop: 1, borderColor: 'divider', mt: 1, pt: 1 }}>
+          <Typography variant="h3">{texts.plan.whyLate(skill.name)}</Typography>
+          {(why.data?.skill ?? []).map((sentence) => (
+            <Typography key={sentence} variant="body2">
+              {sentence}
+            </Typography>
+          ))}
+          <Button size="small" sx={{ mt: 0.75 }} disabled={busy} onClick={() => onEdit({ edit: 'show', session: at.session, skill: skill.id })}>
+            {texts.plan.addHere(skill.name)}
+          </Button>
+        </Box>
+      )}
     </Box>
   )
 }
 
-interface OrderProps {
-  evening: Evening
-  open: number
-  onOpen: (block: number) => void
-}
-
-function RunningOrder({ evening, open, onOpen }: OrderProps) {
-  return (
-    <>
-      <Typography variant="h2">{asLongDay(evening.date)}</Typography>
-      <Typography color="text.secondary" variant="body2">
-        {texts.plan.week(evening.week)} · {texts.plan.inSession(evening.session + 1)} · {texts.minutes(evening.minutes)}
-      </Typography>
-      <Kit kit={evening.kit} />
-      {evening.blocks.length === 0 && <Typography sx={{ mt: 2 }}>{texts.plan.noPlan}</Typography>}
-      <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0, mt: 1 }}>
-        {evening.blocks.map((block, i) => (
-          <Box component="li" key={`${block.drill} ${i}`} sx={{ borderTop: 1, borderColor: 'divider' }}>
-            {block.laying_out > 0 && (
-              <Typography variant="caption" color="text.secondary" sx={{ display: 'block', pl: '46px', pt: 0.5 }}>
-                {texts.evening.layOut(block.laying_out)}
-              </Typography>
-            )}
-            <BlockHead block={block} open={i === open} onOpen={() => onOpen(i)} />
-            {i === open && <BlockDetail block={block} />}
-          </Box>
-        ))}
-      </Box>
-      {evening.unused > 0 && (
-        <Typography variant="body2" color="text.secondary" sx={{ borderTop: 1, borderColor: 'divider', pt: 1 }}>
-          {texts.evening.unused(evening.unused)}
-        </Typography>
-      )}
-    </>
-  )
-}
-
-function BlockHead({ block, open, onOpen }: { block: RunningBlock; open: boolean; onOpen: () => void }) {
+function BlockHead({ block, here, open, onOpen }: { block: RunningBlock; here: Schemas['BlockHere'] | undefined; open: boolean; onOpen: () => void }) {
   const begins = block.starts + block.laying_out
   return (
-    <ButtonBase aria-expanded={open} onClick={onOpen} sx={{ width: '100%', justifyContent: 'flex-start', gap: 1, py: 0.75, textAlign: 'left' }}>
-      <Figure sx={{ width: 38, fontSize: '1.05rem', color: 'text.secondary' }}>
+    <ButtonBase
+      aria-expanded={open}
+      data-open-block={open || undefined}
+      onClick={onOpen}
+      sx={{ width: '100%', justifyContent: 'flex-start', gap: 1, py: 0.75, textAlign: 'left' }}
+    >
+      <Figure sx={{ width: 46, whiteSpace: 'nowrap', fontSize: '1.05rem', color: 'text.secondary' }}>
         {begins}–{begins + block.minutes}
       </Figure>
       <StageGlyph stage={block.stage} strand={block.strand} />
-      <Typography sx={{ flex: 1, fontWeight: open ? 700 : 500, lineHeight: 1.2 }}>{block.title}</Typography>
+      <Typography sx={{ flex: 1, fontWeight: open ? 700 : 500, lineHeight: 1.2 }}>
+        {block.title}
+        {here?.beside && (
+          <Typography component="span" variant="body2" color="text.secondary" sx={{ display: 'block' }}>
+            {texts.plan.besideIt(alternative(here.beside))}
+          </Typography>
+        )}
+      </Typography>
+      {here?.locked && (
+        <Typography variant="caption" color="text.secondary">
+          {texts.plan.locked}
+        </Typography>
+      )}
       <Figure sx={{ fontSize: '1.1rem', fontWeight: 600 }}>{texts.minutes(block.minutes)}</Figure>
     </ButtonBase>
+  )
+}
+
+interface EditProps {
+  here: Schemas['BlockHere']
+  place: { session: number; block: number }
+  count: number
+  why: Schemas['BlockWhy'] | undefined
+  busy: boolean
+  onEdit: (edit: Edit) => void
+}
+
+const alternative = ({ title, stage }: Schemas['Alternative']) => `${title} · ${texts.stage[stage]}`
+
+/** What can be done with a block, each with its key. */
+function BlockEdit({ here, place, count, why, busy, onEdit }: EditProps) {
+  const stage = STAGES.indexOf(here.stage ?? 'form')
+  const up = STAGES[stage + 1]
+  const down = STAGES[stage - 1]
+  const says = texts.plan.block
+  const acts: { label: string; key?: string; edit: Edit | undefined }[] = [
+    { label: says.longer, key: '+', edit: here.minutes < here.most ? { edit: 'minutes', ...place, minutes: here.minutes + 1 } : undefined },
+    { label: says.shorter, key: '−', edit: here.minutes > here.least ? { edit: 'minutes', ...place, minutes: here.minutes - 1 } : undefined },
+    { label: says.up, key: '.', edit: up && { edit: 'stage', ...place, stage: up } },
+    { label: says.down, key: ',', edit: down && { edit: 'stage', ...place, stage: down } },
+    { label: says.earlier, edit: place.block > 0 ? { edit: 'move', ...place, to: place.session, at: place.block - 1 } : undefined },
+    { label: says.later, edit: place.block < count - 1 ? { edit: 'move', ...place, to: place.session, at: place.block + 1 } : undefined },
+    { label: here.locked ? says.unlock : says.lock, key: 'L', edit: { edit: here.locked ? 'unlock' : 'lock', ...place } },
+    { label: says.remove, key: 'X', edit: { edit: 'remove', ...place } },
+  ]
+  const rungs = (all: Schemas['Alternative'][] | undefined) => (all ?? []).map((rung) => ({ value: rung.variant, says: alternative(rung) }))
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, pb: 1 }}>
+      {acts.map(({ label, key, edit }) => (
+        <Button key={label} size="small" disabled={busy || !edit} onClick={() => edit && onEdit(edit)} sx={{ minWidth: 0, px: 0.9 }}>
+          {label}
+          {key && (
+            <Box component="span" aria-hidden sx={{ ml: 0.6, color: 'text.secondary', fontWeight: 400 }}>
+              {key}
+            </Box>
+          )}
+        </Button>
+      ))}
+      {rungs(why?.instead).length > 0 && (
+        <SelectCell label={says.instead} none={says.asItIs} value="" options={rungs(why?.instead)} onChange={(variant) => variant && onEdit({ edit: 'replace', ...place, variant })} sx={{ mt: 1 }} />
+      )}
+      {(here.beside || rungs(why?.beside).length > 0) && (
+        <SelectCell
+          label={says.beside}
+          none={says.together}
+          value={here.beside?.variant ?? ''}
+          options={rungs(why?.beside)}
+          onChange={(beside) => onEdit({ edit: 'split', ...place, beside: beside || null })}
+          sx={{ mt: 1 }}
+        />
+      )}
+    </Box>
+  )
+}
+
+function WhyBlock({ why }: { why: Schemas['BlockWhy'] | undefined }) {
+  if (!why) return null
+  return (
+    <Box component="section" aria-label={texts.plan.why} sx={{ pb: 1 }}>
+      <Typography variant="h3">{texts.plan.why}</Typography>
+      {why.says.map((sentence) => (
+        <Typography key={sentence} variant="body2">
+          {sentence}
+        </Typography>
+      ))}
+      <Typography variant="body2" color="text.secondary">
+        {texts.plan.without(why.without.says)}
+      </Typography>
+    </Box>
   )
 }
 
@@ -91,6 +199,7 @@ function BlockDetail({ block }: { block: RunningBlock }) {
     <Box sx={{ pb: 1.5, display: 'grid', gap: 1 }}>
       <BlockFacts block={block} />
       <FloorDrawing svg={block.drawing} title={block.title} height={230} />
+      <BesideBlock block={block} />
       <Points points={block.points} />
       <Faults faults={block.faults} />
       <Cautions cautions={block.cautions} />

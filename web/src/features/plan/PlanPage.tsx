@@ -1,23 +1,25 @@
 // The plan: what the weeks will bring, and what a change costs.
 import Box from '@mui/material/Box'
-import Button from '@mui/material/Button'
-import MenuItem from '@mui/material/MenuItem'
-import TextField from '@mui/material/TextField'
-import Typography from '@mui/material/Typography'
-import { useEffect, useState } from 'react'
-import { Navigate, useNavigate, useParams, useSearchParams } from 'react-router'
+import Link from '@mui/material/Link'
+import { useEffect, useRef, useState } from 'react'
+import { Link as RouterLink, Navigate, useParams, useSearchParams } from 'react-router'
 import { newId, ProblemError, type Curriculum, type Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
-import { asDay, asTime } from '../../ui/figures'
-import { isTyping } from '../../ui/keys'
+import { Choice } from '../../ui/Choice'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
+import { Breaches, ClashNote } from './Breaches'
+import { ComparePanel } from './ComparePanel'
 import { EveningInspector } from './EveningInspector'
-import { PlanFloor } from './PlanFloor'
+import { ForecastPanel } from './ForecastPanel'
+import { PlanBar, TRIES } from './PlanBar'
+import { PlanFloor, rowsOf } from './PlanFloor'
 import { PublishDialog } from './PublishDialog'
 import { ScoreStrip } from './ScoreStrip'
 import { ShareWishes } from './ShareWishes'
 import { Tour } from './Tour'
-import { useChanges, useCurricula, useCurriculum, type Change, type Wishes } from './queries'
+import { WishesPanel } from './WishesPanel'
+import { usePlanKeys } from './planKeys'
+import { useChanges, useCurricula, useCurriculum, useForecast, type Change, type Edit } from './queries'
 
 export function PlanPage() {
   const { id } = useParams()
@@ -26,140 +28,171 @@ export function PlanPage() {
   if (curricula.isError) return <ErrorNote error={curricula.error} />
   if (!curricula.data) return <Loading />
   const first = curricula.data.items[0]
-  if (!first) return <Empty>{texts.plan.empty}</Empty>
-  if (!id) return <Navigate to={`/plan/${first.id}`} replace />
+  if (!first) {
+    return (
+      <Empty>
+        {texts.plan.empty}{' '}
+        <Link component={RouterLink} to="/plan/new">
+          {texts.plan.makeFirst}
+        </Link>
+      </Empty>
+    )
+  }
+  // Whoever has gone on to another place meanwhile is not called back.
+  if (!id) return isHere() ? <Navigate to={`/plan/${first.id}`} replace /> : <Loading />
   if (curriculum.isError) return <ErrorNote error={curriculum.error} />
   if (!curriculum.data) return <Loading />
   return <PlanDesk key={id} view={curriculum.data} all={curricula.data.items} />
 }
 
+/** Whether the address bar still stands at the plan: it changes before the surface does. */
+const isHere = () => window.location.pathname.startsWith('/plan')
+
+/** Where the director stands on the floor: a session, and a line or a block in it. */
+export interface At {
+  session: number
+  skill?: string
+  block?: number
+}
+
+const PANELS = ['evening', 'wishes', 'compare', 'forecast'] as const
+type Panel = (typeof PANELS)[number]
+
 function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEntry'][] }) {
-  const navigate = useNavigate()
   const [address, setAddress] = useSearchParams()
   // The id of the edition that is about to be published: pressing twice, or again after a lost answer, publishes once.
   const [publishing, setPublishing] = useState<string | null>(null)
-  const [undo, setUndo] = useState<Wishes[]>([])
-  const { wish, solve, publish } = useChanges(view.id, (before) => setUndo((all) => [...all, before]))
+  const [longer, setLonger] = useState<number | null>(null)
+  const { wish, season, edit, undo, solve, publish } = useChanges(view.id)
+  const busy = wish.isPending || season.isPending || edit.isPending || undo.isPending
 
   // The address holds what is chosen, so that a link shows the same; keys may come faster than addresses change.
   const last = Math.max(view.sessions.length, 1) - 1
-  const [at, setAt] = useState(() => ({
+  const [at, setAt] = useState<At>(() => ({
     session: Math.min(Math.max(Number(address.get('session') ?? 1) - 1, 0), last) || 0,
-    block: Math.max(Number(address.get('block') ?? 1) - 1, 0) || 0,
+    skill: address.get('skill') ?? undefined,
+    block: address.has('skill') && !address.has('block') ? undefined : Math.max(Number(address.get('block') ?? 1) - 1, 0) || 0,
   }))
-  const { session, block } = at
-  const choose = (next: { session?: number; block?: number }) => setAt((now) => ({ session: next.session ?? now.session, block: next.block ?? 0 }))
+  const [panel, setPanel] = useState<Panel>(() => PANELS.find((each) => each === address.get('panel')) ?? 'evening')
   useEffect(() => {
-    setAddress({ session: String(session + 1), block: String(block + 1) }, { replace: true })
-  }, [session, block, setAddress])
+    const next: Record<string, string> = { session: String(at.session + 1) }
+    if (at.skill) next.skill = at.skill
+    if (at.block !== undefined) next.block = String(at.block + 1)
+    if (panel !== 'evening') next.panel = panel
+    if (isHere()) setAddress(next, { replace: true })
+  }, [at, panel, setAddress])
+  const session = Math.min(at.session, last)
+  const block = view.sessions[session]?.blocks[at.block ?? -1] ? at.block : undefined
+  const forecast = useForecast(view.id, view.version, panel === 'forecast')
 
   const change = (change: Change) => {
     solve.reset()
-    wish.mutate({ change, undoable: true })
+    wish.mutate(change)
+  }
+  const doEdit = (what: Edit) => {
+    solve.reset()
+    edit.mutate(what, {
+      onSuccess: (next) => {
+        const { place } = next.came
+        if (place) setAt((now) => ({ ...now, session: place.session, block: place.block }))
+        else setAt((now) => ({ ...now, block: undefined }))
+      },
+    })
   }
   const takeBack = () => {
-    const before = undo.at(-1)
-    if (!before) return
-    setUndo(undo.slice(0, -1))
     solve.reset()
-    wish.mutate({ change: () => before, undoable: false })
+    edit.reset()
+    if (view.undo) undo.mutate()
   }
   const solveAgain = () => {
-    if (!solve.isPending) solve.mutate()
+    if (!solve.isPending) solve.mutate({ near: view.stitches.length > 0 })
   }
 
-  const blocks = new Set(view.stitches.filter((s) => s.session === session).map((s) => s.block)).size
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (isTyping(event) || publishing) return
-      const act = {
-        ArrowRight: () => setAt((now) => ({ session: Math.min(now.session + 1, last), block: 0 })),
-        ArrowLeft: () => setAt((now) => ({ session: Math.max(now.session - 1, 0), block: 0 })),
-        ArrowDown: () => setAt((now) => ({ ...now, block: Math.max(Math.min(now.block + 1, blocks - 1), 0) })),
-        ArrowUp: () => setAt((now) => ({ ...now, block: Math.max(now.block - 1, 0) })),
-        s: solveAgain,
-        z: takeBack,
-      }[event.key]
-      if (act) {
-        event.preventDefault()
-        act()
-      }
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
+  // A longer search looks again and again, keeps what is better, and can be stopped at any time.
+  const stopped = useRef(false)
+  const lookOn = (tries: number) => {
+    setLonger(tries)
+    solve.mutate(
+      { near: false, onlyBetter: true, seed: tries + 1 },
+      { onSuccess: () => (stopped.current || tries + 1 >= TRIES ? setLonger(null) : lookOn(tries + 1)), onError: () => setLonger(null) },
+    )
+  }
+
+  const rows = rowsOf(view)
+  const stitchAt = (skill: string | undefined, session: number) => view.stitches.find((s) => s.skill === skill && s.session === session)
+  const step = (rowsOn: number, sessionsOn: number) =>
+    setAt((now) => {
+      const row = rows.findIndex((skill) => skill.id === now.skill)
+      const skill = rowsOn === 0 && row < 0 ? undefined : rows[Math.min(Math.max(row + rowsOn, 0), rows.length - 1)]?.id
+      const next = Math.min(Math.max(now.session + sessionsOn, 0), last)
+      return { session: next, skill, block: skill ? stitchAt(skill, next)?.block : 0 }
+    })
+  const mayPublish = view.breaches.length === 0 && view.changed_since_edition !== false && !busy && !solve.isPending
+  const publishNext = () => setPublishing(newId())
+  usePlanKeys({
+    view,
+    at: { session, skill: at.skill, block },
+    paused: publishing !== null,
+    onStep: step,
+    onEdit: doEdit,
+    onOpen: () => setPanel('evening'),
+    onSolve: solveAgain,
+    onUndo: takeBack,
+    onPublish: () => mayPublish && publishNext(),
   })
 
-  const latest = view.editions[0]
-  const next = (latest?.number ?? 0) + 1
-  const clash = solve.error instanceof ProblemError ? solve.error.problem.clash : undefined
+  const next = (view.editions[0]?.number ?? 0) + 1
+  const clash = (solve.error instanceof ProblemError ? solve.error.problem.clash : view.came.clash) ?? undefined
+  const failed = [wish, season, edit, undo].find((each) => each.isError)?.error
   return (
     <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 356px' }, minHeight: 0 }}>
       <Box sx={{ minWidth: 0, px: 2, py: 1.5, display: 'flex', flexDirection: 'column', gap: 1 }}>
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
-          <TextField
-            select
-            size="small"
-            variant="standard"
-            value={view.id}
-            onChange={(event) => void navigate(`/plan/${event.target.value}`)}
-            slotProps={{ htmlInput: { 'aria-label': texts.plan.choose }, input: { disableUnderline: true, sx: { fontSize: '1.4rem', fontWeight: 650 } } }}
-          >
-            {all.map((entry) => (
-              <MenuItem key={entry.id} value={entry.id}>
-                {entry.name}
-              </MenuItem>
-            ))}
-          </TextField>
-          <Typography color="text.secondary">{view.band}</Typography>
-          <Typography color="text.secondary" role="status" sx={{ flex: 1 }}>
-            {latest ? texts.plan.published(latest.number, asDay(latest.at.slice(0, 10))) : texts.plan.draft}
-            {view.changed_since_edition ? `, ${texts.plan.changed}` : ''}
-            {' · '}
-            {wish.isPending ? texts.plan.saving : texts.plan.saved(asTime(view.changed_at))}
-          </Typography>
-          <Button variant="text" disabled={undo.length === 0} onClick={takeBack}>
-            {texts.undo}
-          </Button>
-          <Button onClick={solveAgain} disabled={solve.isPending || wish.isPending}>
-            {solve.isPending ? texts.plan.solving : texts.plan.solve}
-          </Button>
-          <Button
-            variant="contained"
-            disabled={view.breaches.length > 0 || view.changed_since_edition === false || wish.isPending}
-            onClick={() => setPublishing(newId())}
-          >
-            {texts.plan.publish(next)}
-          </Button>
-        </Box>
+        <PlanBar
+          view={view}
+          all={all}
+          busy={busy}
+          solving={solve.isPending}
+          longer={longer}
+          mayPublish={mayPublish}
+          next={next}
+          onUndo={takeBack}
+          onSolve={solveAgain}
+          onLookLonger={() => {
+            stopped.current = false
+            lookOn(0)
+          }}
+          onStop={() => (stopped.current = true)}
+          onPublish={publishNext}
+        />
         <Tour />
-        {wish.isError && <ErrorNote error={wish.error} />}
-        {solve.isError && (
-          <ErrorNote error={clash ? undefined : solve.error}>
-            {clash && (
-              <>
-                <Typography variant="h3">{texts.plan.clash}</Typography>
-                <Typography>{clash.says}</Typography>
-                <Typography color="text.secondary">
-                  {texts.plan.relax} {clash.relax.join(', or ')}.
-                </Typography>
-              </>
-            )}
-          </ErrorNote>
-        )}
-        {!solve.isError && view.breaches.length > 0 && (
-          <ErrorNote>
-            <Typography variant="h3">{texts.plan.breaches(view.breaches.length)}</Typography>
-            <Typography>
-              {texts.plan.inSession((view.breaches[0]?.session ?? 0) + 1)}: {view.breaches[0]?.says}
-            </Typography>
-            <Typography color="text.secondary">{texts.plan.stale}</Typography>
-          </ErrorNote>
-        )}
+        {failed !== undefined && failed !== null && <ErrorNote error={failed} />}
+        {solve.isError && !clash && <ErrorNote error={solve.error} />}
+        {clash && <ClashNote clash={clash} forbids={solve.isError} />}
+        <Breaches breaches={view.breaches} busy={busy} onGo={(session, block) => setAt({ session, block: block ?? 0 })} onMend={doEdit} />
         <ShareWishes view={view} saving={wish.isPending} onChange={change} />
-        <PlanFloor view={view} session={session} block={block} onChoose={choose} onChange={change} clash={clash ?? undefined} saving={wish.isPending} />
+        <PlanFloor
+          view={view}
+          at={{ session, skill: at.skill, block }}
+          clash={clash}
+          forecast={panel === 'forecast' ? forecast.data : undefined}
+          saving={wish.isPending}
+          onChoose={setAt}
+          onChange={change}
+          onEdit={doEdit}
+        />
         <ScoreStrip score={view.score} />
       </Box>
-      <EveningInspector view={view} session={session} block={block} onChoose={choose} />
+      <Box
+        component="aside"
+        aria-label={texts.plan.panel[panel]}
+        sx={{ bgcolor: 'background.paper', borderLeft: { md: 1 }, borderColor: { md: 'divider' }, p: 2, overflowY: 'auto', maxHeight: { md: 'calc(100dvh - 45px)' } }}
+      >
+        <Choice label={texts.plan.panels} options={PANELS} chosen={[panel]} says={(each) => texts.plan.panel[each]} onToggle={setPanel} />
+        {panel === 'evening' && <EveningInspector view={view} at={{ session, skill: at.skill, block }} busy={busy} onChoose={setAt} onEdit={doEdit} />}
+        {panel === 'wishes' && <WishesPanel view={view} saving={busy} onChange={change} onSeason={(body) => season.mutate(body)} onLayAnew={() => solve.mutate({ near: false })} />}
+        {panel === 'compare' && <ComparePanel view={view} onTake={(approach) => wish.mutate((wishes) => ({ ...wishes, approach }), { onSuccess: () => solve.mutate({ near: false, seed: 1 }) })} />}
+        {panel === 'forecast' && <ForecastPanel view={view} forecast={forecast.data} onChange={change} />}
+      </Box>
       <PublishDialog
         open={publishing !== null}
         number={next}

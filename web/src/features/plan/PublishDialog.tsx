@@ -5,7 +5,7 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
+import { useState, type FormEvent } from 'react'
 import { texts } from '../../texts/en'
 import { ErrorNote } from '../../ui/notes'
 
@@ -22,11 +22,25 @@ interface Props {
 export function PublishDialog({ open, number, name, busy, error, onClose, onPublish }: Props) {
   const [note, setNote] = useState('')
   return (
-    <Dialog open={open} onClose={onClose} aria-labelledby="publish-title">
+    <Dialog
+      open={open}
+      onClose={onClose}
+      aria-labelledby="publish-title"
+      slotProps={{
+        paper: {
+          component: 'form',
+          onSubmit: (event: FormEvent) => {
+            event.preventDefault()
+            if (!busy) onPublish(note)
+          },
+        },
+      }}
+    >
       <DialogTitle id="publish-title">{texts.plan.publishTitle(number, name)}</DialogTitle>
       <DialogContent>
         <Typography sx={{ mb: 2 }}>{texts.plan.publishSays}</Typography>
         <TextField
+          autoFocus
           fullWidth
           label={texts.plan.note}
           value={note}
@@ -39,7 +53,7 @@ export function PublishDialog({ open, number, name, busy, error, onClose, onPubl
         <Button variant="text" onClick={onClose}>
           {texts.cancel}
         </Button>
-        <Button variant="contained" disabled={busy} onClick={() => onPublish(note)}>
+        <Button type="submit" variant="contained" disabled={busy}>
           {texts.plan.publishGo}
         </Button>
       </DialogActions>

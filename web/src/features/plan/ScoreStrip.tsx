@@ -12,7 +12,7 @@ export function ScoreStrip({ score }: { score: Schemas['Score'] }) {
   const part = score.parts.find((p) => p.part === chosen)
   return (
     <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 1 }}>
-      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2.5, flexWrap: 'wrap' }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', columnGap: 1.25, flexWrap: 'wrap' }}>
         <Typography variant="h3">
           {texts.plan.score} <Figure sx={{ fontSize: '1.3rem' }}>{asNumber(score.total)}</Figure>
         </Typography>
@@ -21,10 +21,10 @@ export function ScoreStrip({ score }: { score: Schemas['Score'] }) {
             key={part}
             aria-pressed={part === chosen}
             onClick={() => setChosen(part === chosen ? null : part)}
-            sx={{ gap: 0.75, px: 0.5, minHeight: 28, borderBottom: 2, borderColor: part === chosen ? 'text.primary' : 'transparent' }}
+            sx={{ gap: 0.5, px: 0.5, minHeight: 28, borderBottom: 2, borderColor: part === chosen ? 'text.primary' : 'transparent', color: points < 0.05 ? 'text.secondary' : undefined }}
           >
             <Typography variant="body2">{texts.plan.part[part]}</Typography>
-            <Figure sx={{ fontSize: '1.15rem', fontWeight: 600 }}>{asNumber(points)}</Figure>
+            <Figure sx={{ fontSize: '1.1rem', fontWeight: 600 }}>{asNumber(points)}</Figure>
           </ButtonBase>
         ))}
         <Typography variant="body2" color="text.secondary">

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { api, data, type Curriculum } from '../../api/client'
+import { api, data, type Curriculum, type Schemas } from '../../api/client'
 
 export const useCurricula = () =>
   useQuery({ queryKey: ['curricula'], queryFn: () => data(api.GET('/curricula')) })
@@ -11,6 +11,10 @@ export const useCurriculum = (id: string | undefined) =>
     enabled: id !== undefined,
   })
 
+/** What a new curriculum may begin from, and the approaches that come with Jogo. */
+export const useBeginnings = () =>
+  useQuery({ queryKey: ['beginnings'], queryFn: () => data(api.GET('/curricula/beginnings')) })
+
 /** The running order of a session; `version` renews it with every change of the plan. */
 export const useDraftEvening = (id: string, session: number, version: number) =>
   useQuery({
@@ -19,15 +23,59 @@ export const useDraftEvening = (id: string, session: number, version: number) =>
     placeholderData: (before) => before,
   })
 
+export interface Asked {
+  session?: number
+  block?: number
+  skill?: string
+}
+
+/** Why a block is here, and why a skill comes so late. */
+export const useWhy = (id: string, version: number, asked: Asked) =>
+  useQuery({
+    queryKey: ['why', id, version, asked],
+    queryFn: () => data(api.GET('/curricula/{id}/why', { params: { path: { id }, query: asked } })),
+    placeholderData: (before) => before,
+  })
+
+export const useForecast = (id: string, version: number, wanted: boolean) =>
+  useQuery({
+    queryKey: ['forecast', id, version],
+    queryFn: () => data(api.GET('/curricula/{id}/forecast', { params: { path: { id } } })),
+    placeholderData: (before) => before,
+    enabled: wanted,
+  })
+
+/** The plan beside one by another approach. */
+export const useCompared = (id: string, version: number, approach: Schemas['Approach'] | undefined) =>
+  useQuery({
+    queryKey: ['compared', id, version, approach],
+    queryFn: () =>
+      data(api.POST('/curricula/{id}/compare', { params: { path: { id } }, body: { approach: approach as Schemas['Approach'], seed: 1 } })),
+    enabled: approach !== undefined,
+  })
+
+export const useCreate = () => {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (body: Schemas['NewCurriculum']) => data(api.POST('/curricula', { body })),
+    onSuccess: (made) => {
+      queries.setQueryData(['curriculum', made.id], made)
+      void queries.invalidateQueries({ queryKey: ['curricula'] })
+      void queries.invalidateQueries({ queryKey: ['beginnings'] })
+    },
+  })
+}
+
 export type Wishes = Curriculum['wishes']
+export type Edit = Schemas['Edit']
 /** What a change makes of the wishes that stand when its turn comes. */
 export type Change = (wishes: Wishes) => Wishes
 
 /**
- * The three ways in which a director changes a curriculum. They take their turns: each reads what the one before it
- * left, so that quick hands never run into their own changes. `onUndoable` hears what stood before a change.
+ * The ways in which a director changes a curriculum. They take their turns: each reads what the one before it left, so
+ * that quick hands never run into their own changes.
  */
-export function useChanges(id: string, onUndoable: (before: Wishes) => void) {
+export function useChanges(id: string) {
   const queries = useQueryClient()
   const scope = { id: `curriculum ${id}` }
   const standing = async () => {
@@ -35,24 +83,44 @@ export function useChanges(id: string, onUndoable: (before: Wishes) => void) {
     return known ?? data(api.GET('/curricula/{id}', { params: { path: { id } } }))
   }
   const of = ({ version }: Curriculum) => ({ path: { id }, header: { 'If-Match': `"${version}"` } })
-  const shown = (next: Curriculum) => void queries.setQueryData(['curriculum', id], next)
+  const shown = (next: Curriculum) => {
+    queries.setQueryData(['curriculum', id], next)
+    return next
+  }
   const onError = () => void queries.invalidateQueries({ queryKey: ['curriculum', id] })
   const wish = useMutation({
     scope,
     onError,
-    mutationFn: async ({ change, undoable }: { change: Change; undoable: boolean }) => {
+    mutationFn: async (change: Change) => {
       const before = await standing()
-      shown(await data(api.PUT('/curricula/{id}', { params: of(before), body: change(before.wishes) })))
-      if (undoable) onUndoable(before.wishes)
+      return shown(await data(api.PUT('/curricula/{id}', { params: of(before), body: change(before.wishes) })))
     },
+  })
+  const season = useMutation({
+    scope,
+    onError,
+    mutationFn: async (body: Schemas['Season']) =>
+      shown(await data(api.PUT('/curricula/{id}/season', { params: of(await standing()), body }))),
+  })
+  const edit = useMutation({
+    scope,
+    onError,
+    mutationFn: async (body: Edit) =>
+      shown(await data(api.POST('/curricula/{id}/edits', { params: of(await standing()), body }))),
+  })
+  const undo = useMutation({
+    scope,
+    onError,
+    mutationFn: async () => shown(await data(api.POST('/curricula/{id}/undo', { params: of(await standing()) }))),
   })
   const solve = useMutation({
     scope,
     onError,
-    mutationFn: async () => {
+    mutationFn: async (how: { near: boolean; onlyBetter?: boolean; seed?: number }) => {
       const before = await standing()
       // Every press looks elsewhere among the plans, and the same press on the same version finds the same one.
-      shown(await data(api.POST('/curricula/{id}/solve', { params: of(before), body: { seed: before.version } })))
+      const body = { seed: how.seed ?? before.version, near: how.near, only_better: how.onlyBetter ?? false }
+      return shown(await data(api.POST('/curricula/{id}/solve', { params: of(before), body })))
     },
   })
   const publish = useMutation({
@@ -64,5 +132,17 @@ export function useChanges(id: string, onUndoable: (before: Wishes) => void) {
     },
     onSuccess: () => void queries.invalidateQueries({ queryKey: ['curricula'] }),
   })
-  return { wish, solve, publish }
+  return { wish, season, edit, undo, solve, publish }
 }
+
+/** The name of the preset that has these numbers; nothing if they were changed. */
+export const presetOf = (approach: Schemas['Approach'], presets: Schemas['NamedApproach'][]) =>
+  presets.find((preset) => JSON.stringify(numbers(preset.approach)) === JSON.stringify(numbers(approach)))?.name
+
+const numbers = ({ exposures, open_play, success_window }: Schemas['Approach']) => [
+  exposures,
+  open_play?.first,
+  open_play?.last,
+  success_window?.least,
+  success_window?.most,
+]

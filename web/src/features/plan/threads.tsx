@@ -1,5 +1,6 @@
 // What is drawn on the floor of the plan: threads of skills, their stitches, and the needs that join them.
 import { useTheme } from '@mui/material/styles'
+import { useState, type PointerEvent } from 'react'
 import type { Curriculum, Schemas, Strand } from '../../api/client'
 import { texts } from '../../texts/en'
 import { StageBar } from '../../ui/stages'
@@ -48,20 +49,94 @@ interface StitchProps {
   x: number
   y: number
   chosen: boolean
+  locked: boolean
+  /** Whether those who move on do something else beside it. */
+  split: boolean
+  broken: boolean
   onChoose: () => void
+  /** Where it is dragged to across the floor; nothing once it is let go. */
+  onDrag: (across: number | null) => void
+  onDrop: (across: number) => void
 }
 
+/** A pointer that has gone so far drags; before that it chooses. */
+const DRAGS = 8
+
 /** An exposure: as tall as its minutes, filled with its stage. */
-export function StitchMark({ stitch, strand, x, y, chosen, onChoose }: StitchProps) {
-  const { ink } = useTheme().floor
-  const height = Math.min(30, 6 + stitch.minutes * 2.2)
+export function StitchMark({ stitch, strand, x, y, chosen, locked, split, broken, onChoose, onDrag, onDrop }: StitchProps) {
+  const { ink, warn, paper } = useTheme().floor
+  const [from, setFrom] = useState<number | null>(null)
+  const height = Math.min(28, 6 + stitch.minutes * 2)
   const width = 11
+  const [left, top] = [x - width / 2, y - height / 2]
+  const across = (event: PointerEvent<SVGGElement>) => event.clientX - (event.currentTarget.ownerSVGElement?.getBoundingClientRect().left ?? 0)
+  const drags = (event: PointerEvent<SVGGElement>) => from !== null && Math.abs(event.clientX - from) > DRAGS
   return (
-    <g onClick={onChoose} style={{ cursor: 'pointer' }}>
-      <title>{`${texts.stage[stitch.stage]} ${stitch.nth}/${stitch.of}, ${texts.minutes(stitch.minutes)}`}</title>
+    <g
+      style={{ cursor: 'pointer', touchAction: 'none' }}
+      data-stitch={`${stitch.skill} ${stitch.session}`}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId)
+        setFrom(event.clientX)
+      }}
+      onPointerMove={(event) => drags(event) && onDrag(across(event))}
+      onPointerUp={(event) => {
+        if (drags(event)) onDrop(across(event))
+        else if (from !== null) onChoose()
+        setFrom(null)
+      }}
+      onPointerCancel={() => {
+        setFrom(null)
+        onDrag(null)
+      }}
+    >
+      <title>{texts.plan.stitch(stitch)}</title>
       <rect x={x - 11} y={y - 16} width={22} height={32} fill="transparent" />
-      {chosen && <rect x={x - width / 2 - 4} y={y - height / 2 - 4} width={width + 8} height={height + 8} fill="none" stroke={ink} strokeWidth={1.6} />}
-      <StageBar stage={stitch.stage} strand={strand} x={x - width / 2} y={y - height / 2} width={width} height={height} />
+      {broken && <rect x={left - 4} y={top - 4} width={width + 8} height={height + 8} fill="none" stroke={warn} strokeWidth={2.4} />}
+      {chosen && <rect x={left - 4} y={top - 4} width={width + 8} height={height + 8} fill="none" stroke={broken ? warn : ink} strokeWidth={broken ? 3.4 : 1.6} />}
+      <StageBar stage={stitch.stage} strand={strand} x={left} y={top} width={width} height={height} />
+      {split && <line x1={left + width + 2.5} x2={left + width + 2.5} y1={top} y2={top + height} stroke={ink} strokeWidth={1.6} />}
+      {locked && <circle cx={x} cy={top} r={3.4} fill={ink} stroke={paper} />}
+    </g>
+  )
+}
+
+/** A test that is taken of a skill: a peg in its line. */
+export function TestPegMark({ x, y, name }: { x: number; y: number; name: string }) {
+  const { ink, paper } = useTheme().floor
+  return (
+    <g>
+      <title>{name}</title>
+      <line x1={x} x2={x} y1={y - 6} y2={y + 9} stroke={ink} strokeWidth={1.8} />
+      <circle cx={x} cy={y - 8} r={4} fill={paper} stroke={ink} strokeWidth={1.8} />
+    </g>
+  )
+}
+
+interface ForecastLineProps {
+  forecast: Schemas['SkillForecast'] | undefined
+  sessions: Schemas['SessionColumn'][]
+  x: X
+  y: number
+  height: number
+}
+
+/** The share at the goal by week, with the band in which eight of ten squads lie, drawn upwards from the foot of a line. */
+export function ForecastLine({ forecast, sessions, x, y, height }: ForecastLineProps) {
+  const { ink, hair } = useTheme().floor
+  const last = (week: number) => sessions.filter((s) => s.week === week).at(-1)?.session
+  const points = (forecast?.reached ?? []).flatMap((reached) => {
+    const session = last(reached.week)
+    return session === undefined ? [] : [{ ...reached, at: x(session) }]
+  })
+  if (points.length === 0) return null
+  const up = (share: number) => y - share * height
+  const line = points.map((p) => `${p.at},${up(p.share)}`).join(' ')
+  const band = [...points.map((p) => `${p.at},${up(p.high)}`), ...points.toReversed().map((p) => `${p.at},${up(p.low)}`)].join(' ')
+  return (
+    <g>
+      <polygon points={band} fill={hair} opacity={0.75} />
+      <polyline points={line} fill="none" stroke={ink} strokeWidth={1.4} />
     </g>
   )
 }

@@ -6,7 +6,7 @@ import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
 import type { RunningBlock } from '../../api/client'
 import { texts } from '../../texts/en'
-import { BlockFacts, Cautions, Faults, Points } from '../../ui/block'
+import { BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../ui/block'
 import { FloorDrawing } from '../../ui/FloorDrawing'
 import { BlockClock } from './BlockClock'
 import type { Outcome } from './queries'
@@ -40,6 +40,7 @@ export function BlockScreen({ block, at, of, clockName, outcome, onSay }: Props)
         <BlockClock block={block} name={clockName} />
         <FloorDrawing svg={block.drawing} title={block.title} height={240} />
         <Points points={block.points} most={more ? undefined : FIRST_POINTS} />
+        <BesideBlock block={block} />
         <Cautions cautions={block.cautions} />
         {more && (
           <>

@@ -2,7 +2,8 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { Link, useParams, useSearchParams } from 'react-router'
+import { useState } from 'react'
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { asLongDay } from '../../ui/figures'
@@ -10,6 +11,7 @@ import { Empty, ErrorNote, Loading } from '../../ui/notes'
 import { useTeam } from '../team'
 import { BlockScreen } from './BlockScreen'
 import { EveningStrip } from './EveningStrip'
+import { UpsetDialog } from './UpsetDialog'
 import { useEvenings, useOutcomes, useTeamEvening } from './queries'
 
 export function TonightPage() {
@@ -39,6 +41,8 @@ interface RunProps {
 
 function Run({ team, edition, session, view, today }: RunProps) {
   const [address, setAddress] = useSearchParams()
+  const navigate = useNavigate()
+  const [upsetting, setUpsetting] = useState(false)
   const { evening } = view
   const { outcomes, say } = useOutcomes(team, edition, session, view.outcomes)
   // The first block of which nothing was said is the current one, unless another was opened.
@@ -63,6 +67,29 @@ function Run({ team, edition, session, view, today }: RunProps) {
           </Button>
         )}
       </Box>
+      {view.upset?.left === 0 && (
+        <Typography role="status" sx={{ px: 1.5, pb: 1 }}>
+          {texts.upset.fellOut}
+        </Typography>
+      )}
+      {outcomes.size === 0 && !view.upset && (
+        <Box sx={{ px: 1 }}>
+          <Button size="small" variant="text" onClick={() => setUpsetting(true)}>
+            {texts.upset.open}
+          </Button>
+        </Box>
+      )}
+      {upsetting && (
+        <UpsetDialog
+          team={team}
+          edition={edition}
+          session={session}
+          day={day}
+          minutes={evening.minutes}
+          onClose={() => setUpsetting(false)}
+          onDone={() => void navigate('/weeks')}
+        />
+      )}
       {open < 0 && evening.blocks.length > 0 && (
         <Typography role="status" sx={{ px: 1.5, pb: 1 }}>
           {texts.tonight.allSaid}

@@ -1,5 +1,6 @@
 // Weeks: every evening of the team's editions, and what was said of it.
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
@@ -9,14 +10,15 @@ import { texts } from '../../texts/en'
 import { asDay, Figure } from '../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
 import { useTeam } from '../team'
-import { useEvenings } from '../tonight/queries'
+import { useEvenings, useTakeBack } from '../tonight/queries'
 
 export function WeeksPage() {
   const team = useTeam()
   const evenings = useEvenings(team.id)
+  const takeBack = useTakeBack(team.id)
   if (evenings.isError && !evenings.data) return <ErrorNote error={evenings.error} />
   if (!evenings.data) return <Loading />
-  const { evenings: all, today } = evenings.data
+  const { evenings: all, today, changes } = evenings.data
   if (all.length === 0) return <Empty>{texts.weeks.none}</Empty>
   // The curriculum that is on, or comes, stands first.
   const curricula = [...new Set(all.map((e) => e.edition))].reverse()
@@ -24,6 +26,7 @@ export function WeeksPage() {
     <Box sx={{ p: 1.5 }}>
       {curricula.map((edition) => {
         const own = all.filter((e) => e.edition === edition)
+        const last = changes.find((change) => change.edition === edition)
         return (
           <Box key={edition} sx={{ mb: 3 }}>
             <Typography variant="h2" component="h1">
@@ -32,6 +35,12 @@ export function WeeksPage() {
             <Typography variant="body2" color="text.secondary" sx={{ mb: 0.5 }}>
               {texts.tonight.edition(own[0]?.edition_number ?? 1)}
             </Typography>
+            {last && (
+              <Button size="small" variant="text" disabled={takeBack.isPending} onClick={() => takeBack.mutate({ edition, version: last.version })}>
+                {texts.weeks.back(last.what)}
+              </Button>
+            )}
+            {takeBack.isError && takeBack.variables.edition === edition && <ErrorNote error={takeBack.error} />}
             {own.map((evening) => (
               <EveningRow key={evening.session} evening={evening} today={today} />
             ))}
@@ -46,8 +55,10 @@ function EveningRow({ evening, today }: { evening: Schemas['EveningEntry']; toda
   const { floor } = useTheme()
   const said = evening.done + evening.short + evening.skipped
   const isToday = evening.date === today
-  const state =
-    said > 0
+  const { upset } = evening
+  const state = upset
+    ? `${upset.left === 0 ? texts.weeks.fellOut : texts.weeks.shortened(upset.left)}, ${texts.weeks.goneOn[upset.remedy]}`
+    : said > 0
       ? texts.weeks.said(evening.done, evening.short, evening.skipped)
       : evening.date < today
         ? texts.weeks.noLog
@@ -64,11 +75,11 @@ function EveningRow({ evening, today }: { evening: Schemas['EveningEntry']; toda
           {asDay(evening.date)}
           {isToday && `, ${texts.weeks.today}`}
         </Typography>
-        <Typography variant="body2" color={said === 0 && evening.date < today ? 'error' : 'text.secondary'}>
+        <Typography variant="body2" color={said === 0 && evening.date < today && upset?.left !== 0 ? 'error' : 'text.secondary'}>
           {state}
         </Typography>
       </Box>
-      <Figure sx={{ fontSize: '1.2rem' }}>{texts.minutes(evening.minutes)}</Figure>
+      <Figure sx={{ fontSize: '1.2rem' }}>{texts.minutes(upset?.left ?? evening.minutes)}</Figure>
     </ButtonBase>
   )
 }

@@ -5,8 +5,10 @@ mod bad_input;
 mod deliver;
 mod drills;
 mod map;
+mod planning;
 mod publishing;
 mod rights;
+mod upsets;
 
 use actix_http::Request;
 use actix_web::body::MessageBody;

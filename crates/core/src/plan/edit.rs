@@ -1,0 +1,460 @@
+//! Edits: what a director changes in a plan by hand, and what it costs.
+//!
+//! An edit is always done, even where it breaks a rule: the breach is then shown where it stands. What cannot be done at
+//! all (no such block, a block longer than its variant allows) errs with what would be right. Blocks that the director
+//! sets are locked, so that planning anew leaves them where they were put.
+
+use serde::{Deserialize, Serialize};
+
+use super::ledger::Ledger;
+use super::table::{Laid, NONE, Table};
+use super::{Block, Lock, Plan, Problem, Score, Variant, VariantId};
+use crate::input::InputError;
+use crate::skill::{SkillId, Stage};
+use crate::units::Minutes;
+
+/// A change of a plan. Sessions and blocks are counted from 0.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(tag = "edit", rename_all = "snake_case", deny_unknown_fields)]
+pub enum Edit {
+    /// Makes a block longer or shorter.
+    Minutes {
+        /// Its session.
+        session: usize,
+        /// Its place there.
+        block: usize,
+        /// How long it is to be.
+        minutes: Minutes,
+    },
+    /// Does the block at another stage: the same drill if it has that stage, else another one for the same skill.
+    Stage {
+        /// Its session.
+        session: usize,
+        /// Its place there.
+        block: usize,
+        /// The stage.
+        stage: Stage,
+    },
+    /// Lays another variant in its place.
+    Replace {
+        /// Its session.
+        session: usize,
+        /// Its place there.
+        block: usize,
+        /// What to lay.
+        variant: VariantId,
+    },
+    /// Takes a block out.
+    Remove {
+        /// Its session.
+        session: usize,
+        /// Its place there.
+        block: usize,
+    },
+    /// Shows a skill in a session, by the variant and at the place that break least and cost least.
+    Show {
+        /// In which session.
+        session: usize,
+        /// Which skill.
+        skill: SkillId,
+    },
+    /// Moves a block, within its session or to another one.
+    Move {
+        /// Its session.
+        session: usize,
+        /// Its place there.
+        block: usize,
+        /// To which session.
+        to: usize,
+        /// To which place among the other blocks there; where it breaks least and costs least if nothing is said.
+        at: Option<usize>,
+    },
+    /// Splits the squad: those who move on do another rung beside it. Without one, all do the same again.
+    Split {
+        /// Its session.
+        session: usize,
+        /// Its place there.
+        block: usize,
+        /// What those do who move on.
+        beside: Option<VariantId>,
+    },
+    /// Locks a block.
+    Lock {
+        /// Its session.
+        session: usize,
+        /// Its place there.
+        block: usize,
+    },
+    /// Unlocks a block.
+    Unlock {
+        /// Its session.
+        session: usize,
+        /// Its place there.
+        block: usize,
+    },
+    /// Forgets a lock whose block is not there any more.
+    Forget {
+        /// The lock's place in the list of locks, from 0.
+        lock: usize,
+    },
+}
+
+/// What an edit leaves.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct Edited {
+    /// The plan.
+    pub plan: Plan,
+    /// The locks.
+    pub locks: Vec<Lock>,
+    /// Where the block stands that was edited: its session and place; nothing if it is gone.
+    pub place: Option<(usize, usize)>,
+}
+
+/// Does an edit. The locks of the problem are those before it.
+pub fn edit(problem: &Problem, plan: &Plan, edit: &Edit) -> Result<Edited, InputError> {
+    let mut hand =
+        Hand { problem, edited: Edited { plan: plan.clone(), locks: problem.locks.clone(), place: None } };
+    hand.edited.plan.sessions.resize(problem.sessions.len().max(plan.sessions.len()), Vec::new());
+    hand.does(edit)?;
+    Ok(hand.edited)
+}
+
+fn wrong(at: &str, says: impl Into<String>) -> InputError {
+    InputError::at(format!("/{at}"), says)
+}
+
+struct Hand<'p> {
+    problem: &'p Problem,
+    edited: Edited,
+}
+
+impl Hand<'_> {
+    fn does(&mut self, edit: &Edit) -> Result<(), InputError> {
+        match edit {
+            Edit::Minutes { session, block, minutes } => {
+                let laid = self.block(*session, *block)?;
+                let (least, most) = self.lengths(&laid)?;
+                if !(least..=most).contains(minutes) {
+                    let title = self.title(&laid.variant);
+                    return Err(wrong("minutes", format!("“{title}” lasts {least} to {most}")));
+                }
+                self.set(*session, *block, Block { minutes: *minutes, ..laid });
+            }
+            Edit::Stage { session, block, stage } => {
+                let laid = self.block(*session, *block)?;
+                let variant = self.at_stage(&laid, *stage)?.clone();
+                self.set(*session, *block, fitted(&variant, &laid));
+            }
+            Edit::Replace { session, block, variant } => {
+                let laid = self.block(*session, *block)?;
+                let variant = self.variant(variant, "variant")?.clone();
+                self.set(*session, *block, fitted(&variant, &laid));
+            }
+            Edit::Remove { session, block } => {
+                let laid = self.block(*session, *block)?;
+                self.take(*session, *block, &laid);
+            }
+            Edit::Show { session, skill } => self.show(*session, skill)?,
+            Edit::Move { session, block, to, at } => self.moves((*session, *block), *to, *at)?,
+            Edit::Split { session, block, beside } => {
+                let laid = self.block(*session, *block)?;
+                let mut minutes = laid.minutes;
+                if let Some(id) = beside {
+                    let other = self.variant(id, "beside")?;
+                    minutes = minutes.clamp(other.least, other.most);
+                }
+                self.set(*session, *block, Block { beside: beside.clone(), minutes, ..laid });
+            }
+            Edit::Lock { session, block } => {
+                let laid = self.block(*session, *block)?;
+                self.lock(*session, laid);
+                self.edited.place = Some((*session, *block));
+            }
+            Edit::Unlock { session, block } => {
+                let laid = self.block(*session, *block)?;
+                self.unlock(*session, &laid);
+                self.edited.place = Some((*session, *block));
+            }
+            Edit::Forget { lock } => {
+                if *lock >= self.edited.locks.len() {
+                    return Err(wrong("lock", format!("there are {} locks", self.edited.locks.len())));
+                }
+                self.edited.locks.remove(*lock);
+            }
+        }
+        Ok(())
+    }
+
+    fn block(&self, session: usize, block: usize) -> Result<Block, InputError> {
+        self.session(session, "session")?;
+        let there = &self.edited.plan.sessions[session];
+        there.get(block).cloned().ok_or_else(|| {
+            let says = format!("session {} has {} blocks: choose one of them", session + 1, there.len());
+            wrong("block", says)
+        })
+    }
+
+    fn session(&self, session: usize, at: &str) -> Result<(), InputError> {
+        let sessions = self.problem.sessions.len();
+        if session < sessions {
+            return Ok(());
+        }
+        Err(wrong(at, format!("there is no session {}: the curriculum has {sessions}", session + 1)))
+    }
+
+    fn variant(&self, id: &str, at: &str) -> Result<&Variant, InputError> {
+        self.problem.variant(id).ok_or_else(|| {
+            let id: String = id.chars().take(60).collect();
+            wrong(at, format!("this curriculum has no variant `{id}`: choose one of its own"))
+        })
+    }
+
+    fn title(&self, id: &str) -> String {
+        self.problem.variant(id).map_or(id, |v| &v.title).to_owned()
+    }
+
+    /// The least and most minutes of a block, of both variants if two lie side by side.
+    fn lengths(&self, block: &Block) -> Result<(Minutes, Minutes), InputError> {
+        let variant = self.variant(&block.variant, "block")?;
+        let beside = block.beside.as_ref().and_then(|id| self.problem.variant(id)).unwrap_or(variant);
+        Ok((variant.least.max(beside.least), variant.most.min(beside.most)))
+    }
+
+    fn lock(&mut self, session: usize, block: Block) {
+        // As many locks as there are such blocks, at most.
+        let same = self.edited.plan.sessions[session].iter().filter(|b| **b == block).count();
+        let locked = self.edited.locks.iter().filter(|l| l.session == session && l.block == block).count();
+        if locked < same {
+            self.edited.locks.push(Lock { session, block });
+        }
+    }
+
+    fn unlock(&mut self, session: usize, block: &Block) {
+        let at = self.edited.locks.iter().position(|lock| lock.session == session && lock.block == *block);
+        if let Some(at) = at {
+            self.edited.locks.remove(at);
+        }
+    }
+
+    /// Lays another block in the place of one, and locks it.
+    fn set(&mut self, session: usize, at: usize, block: Block) {
+        let before = self.edited.plan.sessions[session][at].clone();
+        self.unlock(session, &before);
+        self.edited.plan.sessions[session][at] = block.clone();
+        self.lock(session, block);
+        self.edited.place = Some((session, at));
+    }
+
+    fn take(&mut self, session: usize, at: usize, block: &Block) {
+        self.edited.plan.sessions[session].remove(at);
+        let same = self.edited.plan.sessions[session].iter().filter(|b| *b == block).count();
+        let locked = self.edited.locks.iter().filter(|l| l.session == session && l.block == *block).count();
+        if locked > same {
+            self.unlock(session, block);
+        }
+    }
+
+    /// The variant for the skills of a block at another stage: of the same drill, else of as many of its skills as can
+    /// be, and as near in difficulty as can be.
+    fn at_stage(&self, block: &Block, stage: Stage) -> Result<&Variant, InputError> {
+        let variant = self.variant(&block.variant, "block")?;
+        let shared = |v: &Variant| v.skills.iter().filter(|skill| variant.skills.contains(skill)).count();
+        let far = |v: &Variant| (v.difficulty.0 - variant.difficulty.0).abs();
+        let found = self
+            .problem
+            .variants
+            .iter()
+            .filter(|v| v.stage == stage && v.barred.is_none() && shared(v) > 0)
+            .max_by(|a, b| {
+                let rank = |v: &Variant| (v.drill == variant.drill, shared(v));
+                rank(a).cmp(&rank(b)).then(far(b).total_cmp(&far(a)))
+            });
+        found.ok_or_else(|| {
+            let names: Vec<&str> = variant.skills.iter().map(|id| self.skill_name(id)).collect();
+            wrong(
+                "stage",
+                format!(
+                    "no drill that fits serves “{}” at {stage}: choose another stage",
+                    names.join("”, “")
+                ),
+            )
+        })
+    }
+
+    fn skill_name<'s>(&'s self, id: &'s str) -> &'s str {
+        self.problem.skills.iter().find(|s| s.id == id).map_or(id, |s| &s.name)
+    }
+
+    fn show(&mut self, session: usize, skill: &str) -> Result<(), InputError> {
+        self.session(session, "session")?;
+        let Some(at) = self.problem.skill_index(skill) else {
+            return Err(wrong("skill", "this skill is no goal of the curriculum: choose one of its goals"));
+        };
+        let table = Table::of(self.problem);
+        let serving = table.serving[at].iter().flatten().map(|variant| Laid {
+            variant: *variant,
+            minutes: table.variants[*variant].least,
+            beside: NONE,
+            locked: false,
+        });
+        let choices: Vec<Laid> = serving.collect();
+        if choices.is_empty() {
+            let name = self.skill_name(skill);
+            return Err(wrong(
+                "skill",
+                format!("no drill that fits this hall, kit and squad serves “{name}”"),
+            ));
+        }
+        let (laid, at) = self.best(&table, session, &choices)?;
+        self.insert(session, at, laid);
+        Ok(())
+    }
+
+    fn moves(
+        &mut self,
+        (session, block): (usize, usize),
+        to: usize,
+        at: Option<usize>,
+    ) -> Result<(), InputError> {
+        let laid = self.block(session, block)?;
+        self.session(to, "to")?;
+        self.take(session, block, &laid);
+        let table = Table::of(self.problem);
+        let at = match at {
+            Some(at) => at.min(self.edited.plan.sessions[to].len()),
+            None => {
+                let there = table
+                    .laid(&laid)
+                    .ok_or_else(|| wrong("block", "its variant is not known: take it out"))?;
+                self.best(&table, to, &[there])?.1
+            }
+        };
+        self.insert(to, at, laid);
+        Ok(())
+    }
+
+    fn insert(&mut self, session: usize, at: usize, block: Block) {
+        self.edited.plan.sessions[session].insert(at, block.clone());
+        self.lock(session, block);
+        self.edited.place = Some((session, at));
+    }
+
+    /// Which of some blocks, and at which place of a session, breaks least and then costs least; as long as there is
+    /// time for it.
+    fn best(
+        &self,
+        table: &Table<'_>,
+        session: usize,
+        choices: &[Laid],
+    ) -> Result<(Block, usize), InputError> {
+        let mut ledger = Ledger::of(table, table.places(&self.edited.plan), None);
+        let there = ledger.session(session).to_vec();
+        let mut best: Option<(i64, f64, Laid, usize)> = None;
+        for choice in choices {
+            for at in 0..=there.len() {
+                let mut blocks = there.clone();
+                blocks.insert(at, *choice);
+                let free = ledger.free(session, &blocks);
+                let longer = i64::from(choice.minutes) + free.max(0);
+                let most = i64::from(table.variants[choice.variant].most);
+                if choice.beside == NONE && choices.len() > 1 {
+                    blocks[at].minutes = longer.min(most) as u32;
+                }
+                ledger.replace(session, &blocks);
+                let found = (ledger.breaches(), ledger.score());
+                if best.as_ref().is_none_or(|(breaches, score, ..)| found < (*breaches, *score)) {
+                    best = Some((found.0, found.1, blocks[at], at));
+                }
+            }
+        }
+        let (.., laid, at) = best.ok_or_else(|| wrong("session", "there is nothing to lay"))?;
+        let laid = table.plan(&[vec![laid]]).sessions.remove(0).remove(0);
+        Ok((laid, at))
+    }
+}
+
+/// The same block with another variant, as near in minutes as it allows; for the whole squad again.
+fn fitted(variant: &Variant, block: &Block) -> Block {
+    Block::of(&variant.id, block.minutes.clamp(variant.least, variant.most))
+}
+
+/// How a part of the score changes.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct PartChange {
+    /// The part, `S1` to `S11`.
+    pub part: &'static str,
+    /// Points more, or less if it is negative.
+    pub points: f64,
+    /// What is new in it, in words.
+    pub new: Vec<String>,
+}
+
+/// What a change of a plan costs.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Price {
+    /// Points more, or less if it is negative.
+    pub points: f64,
+    /// The parts that change, the largest change first.
+    pub parts: Vec<PartChange>,
+    /// The same in words: "+3.5: two skills rest too long".
+    pub says: String,
+}
+
+/// A change smaller than this is none.
+const NOTHING: f64 = 0.05;
+
+/// What it costs to go from one score to another.
+pub fn price(before: &Score, after: &Score) -> Price {
+    let change = |(old, new): (&super::Part, &super::Part)| PartChange {
+        part: new.part,
+        points: new.points - old.points,
+        new: new.from.iter().filter(|line| !old.from.contains(line)).cloned().collect(),
+    };
+    let mut parts: Vec<PartChange> = before.parts.iter().zip(&after.parts).map(change).collect();
+    parts.retain(|part| part.points.abs() >= NOTHING);
+    parts.sort_by(|a, b| b.points.abs().total_cmp(&a.points.abs()));
+    let points = after.total - before.total;
+    let reasons: Vec<&str> = parts
+        .iter()
+        .filter(|part| part.points.signum() == points.signum())
+        .take(2)
+        .map(|part| words(part.part, part.points > 0.0))
+        .collect();
+    let says = match reasons[..] {
+        _ if points.abs() < NOTHING && parts.is_empty() => "costs nothing".to_owned(),
+        [] => format!("{points:+.1}"),
+        _ => format!("{points:+.1}: {}", reasons.join(", ")),
+    };
+    Price { points, parts, says }
+}
+
+/// What it means that a part rises or falls.
+fn words(part: &str, rises: bool) -> &'static str {
+    match (part, rises) {
+        ("S1", true) => "a goal moves away",
+        ("S1", false) => "a goal comes nearer",
+        ("S2", true) => "the strands move away from their shares",
+        ("S2", false) => "the strands come nearer to their shares",
+        ("S3", true) => "something under way rests too long",
+        ("S3", false) => "less under way rests too long",
+        ("S4", true) => "something reached is not kept",
+        ("S4", false) => "what was reached is kept better",
+        ("S5", true) => "a week has too little open play",
+        ("S5", false) => "more open play where it was wanted",
+        ("S6", true) => "a larger jump of difficulty",
+        ("S6", false) => "smaller jumps of difficulty",
+        ("S7", true) => "the same again",
+        ("S7", false) => "less of the same again",
+        ("S8", true) => "minutes stay unused",
+        ("S8", false) => "fewer minutes unused",
+        ("S9", true) => "the other foot gets less",
+        ("S9", false) => "the other foot gets more",
+        ("S10", true) => "more layout changes",
+        ("S10", false) => "fewer layout changes",
+        (_, true) => "more waiting",
+        (_, false) => "less waiting",
+    }
+}

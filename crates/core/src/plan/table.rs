@@ -1,0 +1,272 @@
+//! A problem with its names resolved to places in its lists, as the planner works with it.
+
+use super::{Block, Plan, Problem, VariantId};
+use crate::levers::Intensity;
+use crate::skill::Stage;
+use crate::units::Minutes;
+
+/// No place in a list.
+pub(super) const NONE: usize = usize::MAX;
+
+/// A session.
+pub(super) struct EveningRow {
+    /// Days after the first session.
+    pub day: i32,
+    /// Place of its week among the weeks that have sessions.
+    pub week: usize,
+    pub minutes: u32,
+    pub tests: u32,
+}
+
+/// A skill.
+pub(super) struct SkillRow {
+    /// Met before the curriculum begins.
+    pub met: bool,
+    /// Stages that count as done.
+    pub done: [bool; 4],
+    /// Exposures asked for on the way to the goal.
+    pub way: [u32; 4],
+    /// The goal's stage.
+    pub goal: usize,
+    pub needs: Vec<(usize, usize)>,
+    /// Skills that need it.
+    pub opens: Vec<usize>,
+    /// What rests on it: the skill, and the stage that it asks for.
+    pub asks: Vec<(usize, usize)>,
+    /// The first session in which it is tested; only of one that was not met before.
+    pub tested: usize,
+}
+
+/// A variant.
+pub(super) struct VariantRow {
+    pub drill: usize,
+    pub stage: usize,
+    pub skills: Vec<usize>,
+    pub strands: [f64; 4],
+    pub least: u32,
+    pub most: u32,
+    pub laying_out: u32,
+    pub difficulty: f64,
+    pub warm: bool,
+    pub hard: bool,
+    pub aerial: bool,
+    pub headers: f64,
+    /// Touches of both feet, of the other, and how many of them are wished for it, per minute.
+    pub touches: [f64; 3],
+    pub waiting: f64,
+    pub halves: bool,
+    /// Whether a planner may lay it.
+    pub usable: bool,
+}
+
+/// A block by the places of its variants.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub(super) struct Laid {
+    pub variant: usize,
+    pub minutes: u32,
+    /// [`NONE`] for a block of the whole squad.
+    pub beside: usize,
+    pub locked: bool,
+}
+
+pub(super) struct Table<'p> {
+    pub problem: &'p Problem,
+    pub evenings: Vec<EveningRow>,
+    /// The least percentage of open play in each week.
+    pub line: Vec<f64>,
+    pub skills: Vec<SkillRow>,
+    pub variants: Vec<VariantRow>,
+    /// Usable variants by skill and stage.
+    pub serving: Vec<[Vec<usize>; 4]>,
+    pub usable: Vec<usize>,
+    /// Usable variants by drill.
+    pub of_drill: Vec<Vec<usize>>,
+    /// Target percentages of the strands.
+    pub targets: [f64; 4],
+    pub needed: [u32; 4],
+    pub new_per_week: u32,
+    pub aerial: u32,
+    pub headers: f64,
+}
+
+impl<'p> Table<'p> {
+    pub fn of(problem: &'p Problem) -> Table<'p> {
+        let weeks: Vec<u32> = problem.weeks().into_iter().collect();
+        let first = problem.sessions.first();
+        let evenings = problem.sessions.iter().map(|session| EveningRow {
+            day: first.map_or(0, |first| (session.date - first.date).get_days()),
+            week: weeks.iter().position(|week| *week == session.week).unwrap_or(0),
+            minutes: session.minutes.0,
+            tests: session.minutes.0 - session.for_blocks().0,
+        });
+        let (begins, ends) = (weeks.first().copied().unwrap_or(1), weeks.last().copied().unwrap_or(1));
+        let line =
+            |week: &u32| problem.approach.open_play.in_week(week - begins + 1, ends - begins + 1).percent();
+        let mut shares = [0.0; 4];
+        for (strand, share) in &problem.shares {
+            shares[strand.index()] = share.percent();
+        }
+        let mut table = Table {
+            evenings: evenings.collect(),
+            line: weeks.iter().map(line).collect(),
+            skills: skills(problem),
+            variants: variants(problem),
+            serving: Vec::new(),
+            usable: Vec::new(),
+            of_drill: Vec::new(),
+            targets: shares,
+            needed: problem.approach.exposures,
+            new_per_week: problem.new_skills_per_week,
+            aerial: problem.limits.aerial_per_session.0,
+            headers: problem.limits.headers_per_week.map_or(f64::INFINITY, f64::from),
+            problem,
+        };
+        table.usable = (0..table.variants.len()).filter(|v| table.variants[*v].usable).collect();
+        table.serving = (0..table.skills.len()).map(|_| Default::default()).collect();
+        let drills = table.variants.iter().map(|v| v.drill + 1).max().unwrap_or(0);
+        table.of_drill = vec![Vec::new(); drills];
+        for &v in &table.usable {
+            table.of_drill[table.variants[v].drill].push(v);
+            for &skill in &table.variants[v].skills {
+                table.serving[skill][table.variants[v].stage].push(v);
+            }
+        }
+        table
+    }
+
+    /// A block by its places; nothing if the problem does not have its variants.
+    pub fn laid(&self, block: &Block) -> Option<Laid> {
+        let place = |id: &VariantId| self.problem.variants.iter().position(|v| v.id == *id);
+        let beside = match &block.beside {
+            Some(id) => place(id)?,
+            None => NONE,
+        };
+        Some(Laid { variant: place(&block.variant)?, minutes: block.minutes.0, beside, locked: false })
+    }
+
+    /// A plan by its places, as it stands; unknown blocks are left out.
+    pub fn places(&self, plan: &Plan) -> Vec<Vec<Laid>> {
+        let session = |at: usize| {
+            let blocks = plan.sessions.get(at).map_or(&[][..], Vec::as_slice);
+            blocks.iter().filter_map(|block| self.laid(block)).collect()
+        };
+        (0..self.evenings.len()).map(session).collect()
+    }
+
+    /// A plan by its places, the locked blocks marked and those that are missing put in. Blocks that are unknown or may
+    /// not be laid are left out, unless they are locked.
+    pub fn read(&self, plan: Option<&Plan>) -> Vec<Vec<Laid>> {
+        let mut sessions = self.places(plan.unwrap_or(&Plan::default()));
+        for (at, laid) in sessions.iter_mut().enumerate() {
+            let locks = self.problem.locks.iter().filter(|lock| lock.session == at);
+            for lock in locks.filter_map(|lock| self.laid(&lock.block)) {
+                match laid.iter_mut().find(|l| **l == lock) {
+                    Some(there) => there.locked = true,
+                    None => laid.push(Laid { locked: true, ..lock }),
+                }
+            }
+            // Only the director splits a squad; a block that is not locked is one for all again.
+            laid.iter_mut().filter(|l| !l.locked).for_each(|l| l.beside = NONE);
+            laid.retain(|l| l.locked || self.variants[l.variant].usable);
+        }
+        sessions
+    }
+
+    /// A plan by its names.
+    pub fn plan(&self, sessions: &[Vec<Laid>]) -> Plan {
+        let name = |variant: usize| self.problem.variants[variant].id.clone();
+        let block = |laid: &Laid| Block {
+            variant: name(laid.variant),
+            minutes: Minutes(laid.minutes),
+            beside: (laid.beside != NONE).then(|| name(laid.beside)),
+        };
+        Plan { sessions: sessions.iter().map(|blocks| blocks.iter().map(block).collect()).collect() }
+    }
+
+    /// The drills on the floor.
+    pub fn floor(&self, laid: &Laid) -> (usize, usize) {
+        let beside = if laid.beside == NONE { NONE } else { self.variants[laid.beside].drill };
+        (self.variants[laid.variant].drill, beside)
+    }
+
+    pub fn laying_out(&self, laid: &Laid) -> u32 {
+        self.each(laid).map(|v| v.laying_out).sum()
+    }
+
+    /// The variant of a block, and the one beside it.
+    pub fn each(&self, laid: &Laid) -> impl Iterator<Item = &VariantRow> {
+        let beside = (laid.beside != NONE).then(|| &self.variants[laid.beside]);
+        std::iter::once(&self.variants[laid.variant]).chain(beside)
+    }
+}
+
+fn skills(problem: &Problem) -> Vec<SkillRow> {
+    let mut rows: Vec<SkillRow> = problem
+        .skills
+        .iter()
+        .map(|skill| {
+            let mut way = [0; 4];
+            for stage in skill.way() {
+                way[stage.index()] = problem.approach.needed(stage);
+            }
+            let tested = problem
+                .sessions
+                .iter()
+                .position(|session| session.tests.iter().any(|test| test.skills.contains(&skill.id)));
+            let needs = skill.needs.iter();
+            SkillRow {
+                met: skill.present.is_some(),
+                done: Stage::ALL.map(|stage| skill.has_done(stage)),
+                way,
+                goal: skill.goal.index(),
+                needs: needs
+                    .filter_map(|need| Some((problem.skill_index(&need.skill)?, need.stage.index())))
+                    .collect(),
+                opens: Vec::new(),
+                asks: Vec::new(),
+                tested: tested.filter(|_| skill.present.is_none()).unwrap_or(NONE),
+            }
+        })
+        .collect();
+    for skill in (0..rows.len()).filter(|skill| !rows[*skill].met).collect::<Vec<_>>() {
+        for (under, stage) in rows[skill].needs.clone() {
+            rows[under].opens.push(skill);
+            rows[under].asks.push((skill, stage));
+        }
+    }
+    rows
+}
+
+fn variants(problem: &Problem) -> Vec<VariantRow> {
+    let mut drills: Vec<&str> = problem.variants.iter().map(|v| v.drill.as_str()).collect();
+    drills.sort_unstable();
+    drills.dedup();
+    let limits = &problem.limits;
+    let row = |v: &super::Variant| {
+        let mut strands = [0.0; 4];
+        for (strand, share) in &v.strands {
+            strands[strand.index()] = share.0;
+        }
+        let both = v.touches.strong_per_min + v.touches.other_per_min;
+        let most = v.most.min(limits.longest_block);
+        VariantRow {
+            drill: drills.binary_search(&v.drill.as_str()).unwrap_or(NONE),
+            stage: v.stage.index(),
+            skills: v.skills.iter().filter_map(|id| problem.skill_index(id)).collect(),
+            strands,
+            least: v.least.0,
+            most: most.0,
+            laying_out: v.laying_out.0,
+            difficulty: v.difficulty.0,
+            warm: v.warm_up,
+            hard: v.intensity == Intensity::Hard,
+            aerial: v.aerial,
+            headers: v.headers_per_min,
+            touches: [both, v.touches.other_per_min, both * v.touches.other_wanted.0],
+            waiting: v.waiting.0,
+            halves: v.halves,
+            usable: v.barred.is_none() && v.bout <= limits.longest_bout && v.least <= most,
+        }
+    };
+    problem.variants.iter().map(row).collect()
+}

@@ -1,0 +1,87 @@
+//! Clashes: what is called impossible is impossible, and no smaller set would do.
+
+use jogo_core::plan::{Lock, TestWish, clash, solve};
+use jogo_core::skill::Stage;
+use jogo_core::skill::Strand;
+use jogo_core::units::{Minutes, Share};
+use rstest::rstest;
+
+use super::{A_AND_B, Wished, plan, problem};
+
+#[rstest]
+#[case::a_breath(&[20, 3, 20, 20], "Session 2 on 10 January has 3 min, and the shortest drill of this curriculum needs 5 min.")]
+#[case::no_evenings_for_the_chain(&[20], "“B” to Form: with everything that must come before, that takes at least 2 sessions one after the other, and there are 1.")]
+#[case::no_minutes(&[6, 6, 6, 6], "“A” to Flow and “B” to Form: together they need at least 30 min, and all sessions have 24 min.")]
+// Six blocks of 5 min are asked for. Thirty minutes are there, but two, one and two blocks are all that fit.
+#[case::looked_at_all(&[10, 9, 11], "“A” to Flow and “B” to Form: no plan reaches them together in these sessions.")]
+fn a_clash_of_goals_leaves_a_plan_that_does_what_it_can(#[case] minutes: &[u32], #[case] says: &str) {
+    let problem = problem(A_AND_B, minutes);
+    assert_eq!(clash(&problem).unwrap().says, says);
+    let solved = solve(&problem, 1, 500).unwrap();
+    assert_eq!(solved.clash.unwrap().says, says);
+    assert!(solved.plan.sessions.iter().flatten().count() > 0);
+    // A short evening forbids no goal.
+    assert_eq!(solved.score.parts[0].points > 0.0, !says.contains("3 min"));
+}
+
+#[test]
+fn a_clash_names_the_strand_or_stage_that_no_drill_serves() {
+    let mut strand = problem(A_AND_B, &[20; 4]);
+    strand.shares = [(Strand::Passing, Share(0.2)), (Strand::BallMastery, Share(0.8))].into();
+    assert_eq!(clash(&strand).unwrap().strand, Some(Strand::Passing));
+    let contest = problem(&[("a", None, Stage::Contest, &[])], &[20; 8]);
+    assert_eq!(clash(&contest).unwrap().goals, ["a"]);
+}
+
+#[test]
+fn a_clash_of_newness_keeps_only_the_goals_that_it_takes() {
+    let free: &[(&str, Stage)] = &[];
+    let mut skills: Vec<Wished<'_>> = ["a", "b", "c", "d"].map(|id| (id, None, Stage::Form, free)).into();
+    skills.push(("known", Some(Stage::Form), Stage::Form, free));
+    // One week takes two new skills; any three of the four clash, and the known one is never part of it.
+    assert_eq!(clash(&problem(&skills, &[60, 60])).unwrap().goals.len(), 3);
+}
+
+#[test]
+fn needs_in_a_circle_are_never_met() {
+    let circle: &[Wished<'_>] = &[
+        ("a", None, Stage::Form, &[("b", Stage::Form)]),
+        ("b", None, Stage::Form, &[("a", Stage::Form)]),
+        ("c", None, Stage::Form, &[]),
+    ];
+    let found = clash(&problem(circle, &[30; 8])).unwrap();
+    assert!(found.goals.len() == 1 && found.goals[0] != "c", "{found:?}");
+}
+
+fn locked(session: usize, block: &str) -> Lock {
+    Lock { session, block: plan(block).sessions.remove(0).remove(0) }
+}
+
+#[test]
+fn locks_that_forbid_every_plan_are_named_and_the_harmless_one_is_not() {
+    let mut problem = problem(A_AND_B, &[20; 4]);
+    problem.locks = vec![locked(3, "a@flow 5"), locked(0, "b@form 5"), locked(1, "a@form 6")];
+    let found = solve(&problem, 1, 2_000).unwrap_err();
+    assert_eq!(found.locks, [locked(0, "b@form 5")]);
+    assert!(found.proved);
+    assert_eq!(found.says, "No plan keeps all the rules with “drill-b” locked into session 1 on 6 January.");
+    problem.locks.remove(1);
+    assert!(solve(&problem, 1, 2_000).is_ok());
+}
+
+#[test]
+fn a_test_before_anything_could_be_met_is_named() {
+    let mut problem = problem(A_AND_B, &[20; 4]);
+    let test = |id: &str, skill: &str| TestWish {
+        id: id.into(),
+        name: id.to_uppercase(),
+        minutes: Minutes(5),
+        skills: vec![skill.into()],
+    };
+    problem.sessions[3].tests = vec![test("late", "a")];
+    // What b needs takes at least the first session.
+    problem.sessions[1].tests = vec![test("early", "b")];
+    let found = solve(&problem, 1, 2_000).unwrap_err();
+    let taken: Vec<_> = found.tests.iter().map(|t| (t.session, t.test.as_str())).collect();
+    assert_eq!(taken, [(1, "early")]);
+}

@@ -1,0 +1,132 @@
+//! The score: each part worked out by hand.
+//!
+//! Sessions stand on 6, 10, 13, 17, 20, 24, 27 and 31 January, and 3 and 7 February.
+
+use jogo_core::plan::{Problem, score};
+use jogo_core::skill::{Stage, Strand};
+use jogo_core::units::{Difficulty, Share};
+use rstest::rstest;
+
+use super::{A_AND_B, plan, problem, variant_of};
+
+fn points(problem: &Problem, sessions: &str, part: &str) -> f64 {
+    let score = score(problem, &plan(sessions));
+    score.parts.iter().find(|p| p.part == part).unwrap().points
+}
+
+// Sessions of 20 min on 6, 10, 13 and 17 January.
+// Goals: a has Form 2 of 2 and Flow 1 of 2, b has Form 1 of 2: 2 missing = 20 points.
+// Strands: all of ball mastery, as wished: 0. Rhythm: a on the 6th, 10th and 17th: 7 days at most: 0.
+// Open play: none of 10 % in the first week, none of 40 % in the second: 0.2 × 50 = 10.
+// Idle: 15 + 15 + 20 + (20 − 5 − 1 − 5 = 9) = 59 min = 29.5. Changes: one = 0.3.
+#[test]
+fn the_score_is_the_sum_of_its_parts() {
+    let problem = problem(A_AND_B, &[20, 20, 20, 20]);
+    let score = score(&problem, &plan("a@form 5 | a@form 5 |  | a@flow 5, b@form 5"));
+    let parts: Vec<_> = score.parts.iter().filter(|p| p.points != 0.0).map(|p| (p.part, p.points)).collect();
+    assert_eq!(parts, [("S1", 20.0), ("S5", 10.0), ("S8", 29.5), ("S10", 0.3)]);
+    assert!((score.total - 59.8).abs() < 1e-9);
+    let names: Vec<_> = score.parts.iter().map(|p| p.part).collect();
+    assert_eq!(names, ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11"]);
+}
+
+// Wished for half passing, laid none: (50 + 50) ÷ 2 = 50 percentage points.
+#[test]
+fn lopsided_strands_cost() {
+    let mut problem = problem(A_AND_B, &[20, 20, 20, 20]);
+    problem.shares = [(Strand::BallMastery, Share(0.5)), (Strand::Passing, Share(0.5))].into();
+    assert_eq!(points(&problem, "a@form 5 |  |  | a@form 5", "S2"), 50.0);
+}
+
+#[rstest]
+// 11 days from the 6th to the 17th: 4 over.
+#[case::under_way("a@form 5 |  |  | a@form 5", 4.0)]
+#[case::a_week_is_no_rest("a@form 5 |  | a@form 5 | ", 0.0)]
+#[case::each_gap_on_its_own("a@form 5 |  |  | a@form 5 |  |  |  | a@flow 5", 4.0 + 7.0)]
+#[case::not_met_yet(" |  |  |  |  | a@form 5", 0.0)]
+#[case::never_again("a@form 5 |  |  |  |  | ", 0.0)]
+fn skills_under_way_rest_at_a_price(#[case] sessions: &str, #[case] expected: f64) {
+    let mut problem = problem(A_AND_B, &[20; 8]);
+    problem.sessions.truncate(sessions.split('|').count());
+    assert_eq!(points(&problem, sessions, "S3"), expected);
+}
+
+#[rstest]
+// At its goal on 10 January; the last session is on 7 February, 28 days later: 7 over, 2 a week.
+#[case::until_the_end("a@form 5 | a@form 5 |  |  |  |  |  |  |  | ", 2.0)]
+#[case::kept_once("a@form 5 | a@form 5 |  |  |  |  |  | a@form 5 |  | ", 0.0)]
+// From 10 January to 3 February: 24 days, 3 over.
+#[case::kept_late("a@form 5 | a@form 5 |  |  |  |  |  |  | a@form 5 | ", 2.0 * 3.0 / 7.0)]
+#[case::never_reached("a@form 5 |  |  |  |  |  |  |  |  | ", 0.0)]
+fn skills_at_their_goal_are_kept_at_a_price(#[case] sessions: &str, #[case] expected: f64) {
+    let reached = problem(&[("a", None, Stage::Form, &[])], &[20; 10]);
+    assert!((points(&reached, sessions, "S4") - expected).abs() < 1e-12);
+}
+
+// Beyond its goal from the start: it rests from 6 January to 7 February, 32 days, 11 over.
+#[test]
+fn what_was_beyond_its_goal_before_is_kept_too() {
+    let known = problem(&[("a", Some(Stage::Flow), Stage::Form, &[])], &[20; 10]);
+    assert!((points(&known, " |  |  |  |  |  |  |  |  | ", "S4") - 2.0 * 11.0 / 7.0).abs() < 1e-12);
+    // Shown on 24 January it rests 18 and 14 days.
+    assert_eq!(points(&known, " |  |  |  |  | a@form 5 |  |  |  | ", "S4"), 0.0);
+}
+
+// The line runs from 10 % in the first of three weeks over 25 % to 40 %.
+#[rstest]
+#[case::none("a@form 5 | a@form 5 | a@flow 5 | a@flow 5 | a@form 5 | ", 0.2 * (10.0 + 25.0 + 40.0))]
+#[case::enough_in_the_last("a@form 5 |  | a@flow 5 |  | a@scan 5, a@form 5 | ", 0.2 * (10.0 + 25.0))]
+#[case::a_third_in_the_last("a@form 5 |  | a@flow 5 |  | a@scan 5, a@form 10 | ", 0.2 * (10.0 + 25.0 + 40.0 - 100.0 / 3.0))]
+#[case::too_much_costs_nothing("a@scan 5 |  | a@scan 5 |  | a@scan 5 | ", 0.0)]
+fn weeks_without_open_play_cost(#[case] sessions: &str, #[case] expected: f64) {
+    let problem = problem(A_AND_B, &[20; 6]);
+    assert!((points(&problem, sessions, "S5") - expected).abs() < 1e-9);
+}
+
+#[rstest]
+#[case::half_a_point_over("a@form 5 | a@flow 5", 1.0)]
+#[case::down_again_within_an_evening("a@form 5, a@flow 5, a@form 5 | ", 2.0)]
+#[case::within_reach("a@flow 5 | a@scan 5", 0.0)]
+#[case::another_skill("a@form 5, b@flow 5 | ", 0.0)]
+fn jumps_of_difficulty_cost(#[case] sessions: &str, #[case] expected: f64) {
+    let mut problem = problem(A_AND_B, &[20, 20]);
+    for (id, difficulty) in [("a@form", 2.0), ("a@flow", 4.0), ("a@scan", 5.5)] {
+        variant_of(&mut problem, id).difficulty = Difficulty(difficulty);
+    }
+    assert_eq!(points(&problem, sessions, "S6"), expected);
+}
+
+#[rstest]
+#[case::twice("a@form 5 | a@form 5 |  | a@form 5 | ", 0.0)]
+#[case::three_times("a@form 5 | a@form 5 | a@form 5 |  | ", 1.0)]
+#[case::twice_in_an_evening("a@form 5, b@form 5, a@form 5 |  |  |  | ", 3.0)]
+#[case::four_times_and_twice_in_an_evening("a@form 5 | a@form 5 | a@form 5, a@form 5 | a@form 5 | ", 2.0 + 3.0)]
+#[case::another_stage("a@form 5 | a@flow 5 | a@form 5 |  | ", 0.0)]
+fn the_same_again_costs(#[case] sessions: &str, #[case] expected: f64) {
+    assert_eq!(points(&problem(A_AND_B, &[20; 5]), sessions, "S7"), expected);
+}
+
+// a: 40 touches a minute, 10 of them with the other foot. Ten minutes: 100 of 400 are 25 %, half is wished for. b gives 20 a
+// minute, all with the other foot: 300 of 600 are half.
+#[rstest]
+#[case::the_strong_foot("a@form 10 | ", 12.5)]
+#[case::made_up_for("a@form 10 | b@form 10", 0.0)]
+#[case::more_than_enough(" | b@form 10", 0.0)]
+fn the_other_foot_has_its_share(#[case] sessions: &str, #[case] expected: f64) {
+    let mut problem = problem(A_AND_B, &[20, 20]);
+    for (id, strong, other) in [("a@form", 30.0, 10.0), ("b@form", 0.0, 20.0)] {
+        let touches = &mut variant_of(&mut problem, id).touches;
+        (touches.strong_per_min, touches.other_per_min, touches.other_wanted) = (strong, other, Share(0.5));
+    }
+    assert!((points(&problem, sessions, "S9") - expected).abs() < 1e-9);
+}
+
+// Ten minutes with 40 % of waiting and ten with 10 %: 25 %, five over.
+#[test]
+fn waiting_over_a_fifth_costs() {
+    let mut problem = problem(A_AND_B, &[20, 20]);
+    variant_of(&mut problem, "a@form").waiting = Share(0.4);
+    variant_of(&mut problem, "b@form").waiting = Share(0.1);
+    assert!((points(&problem, "a@form 10 | b@form 10", "S11") - 2.5).abs() < 1e-9);
+    assert_eq!(points(&problem, "a@form 5 | b@form 10", "S11"), 0.0);
+}

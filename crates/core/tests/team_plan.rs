@@ -1,0 +1,147 @@
+//! What a team has of its own beside its edition.
+#![allow(clippy::unwrap_used, reason = "a test may stop here")]
+
+mod demo;
+
+use jiff::ToSpan;
+use jiff::civil::{Date, date};
+use jogo_core::delivery::{Outcome, Said, WeekTally, Worked, together};
+use jogo_core::edition::Edition;
+use jogo_core::plan::{Plan, Remedy, check, solve};
+use jogo_core::team_plan::{Drift, TeamPlan, as_run, takes_over};
+use jogo_core::units::{Metres, Minutes};
+use rstest::rstest;
+
+fn edition(seed: u64) -> Edition {
+    Edition {
+        academy: Default::default(),
+        curriculum: demo::curriculum(),
+        band: demo::band(),
+        skills: demo::skills(),
+        drills: demo::drills(),
+        tests: demo::tests(),
+        plan: solve(&demo::problem(), seed, 6_000).unwrap().plan,
+        left: Default::default(),
+    }
+}
+
+fn day(edition: &Edition, session: usize) -> Date {
+    edition.curriculum.evenings()[session].date
+}
+
+/// A team that skipped an evening.
+fn without(edition: &Edition, session: usize, remedy: Remedy) -> TeamPlan {
+    let team = TeamPlan::default();
+    let found = team.remedies(edition, &Said::new(), session, Minutes(0)).unwrap();
+    let chosen = found.into_iter().find(|each| each.remedy == remedy).unwrap();
+    team.gone_on(session, Minutes(0), chosen)
+}
+
+#[test]
+fn a_team_with_nothing_of_its_own_works_by_the_edition() {
+    let published = edition(1);
+    let own = TeamPlan::default().edition(&published).unwrap();
+    assert_eq!(own, published);
+    let drift = Drift::of(&published.problem().unwrap(), &published.plan, &own.plan, &Said::new());
+    assert_eq!(drift, Drift::default());
+}
+
+#[test]
+fn a_team_trains_on_its_own_days_and_ground() {
+    let published = edition(1);
+    let mut season = published.curriculum.season();
+    season.start += 7.days();
+    season.weekdays = season.weekdays.iter().map(|day| day % 7 + 1).collect();
+    let mut ground = published.curriculum.ground;
+    ground.width = Metres(11.0);
+    let own = TeamPlan { season: Some(season), ground: Some(ground), ..TeamPlan::default() };
+    let laid = own.edition(&published).unwrap();
+    assert_eq!(day(&laid, 0), day(&published, 0) + 8.days());
+    assert_eq!((laid.plan, laid.curriculum.ground), (published.plan, ground));
+}
+
+#[test]
+fn an_evening_that_fell_out_has_no_minutes_and_counts_as_cancelled() {
+    let published = edition(1);
+    let own = without(&published, 1, Remedy::Skip);
+    let laid = own.edition(&published).unwrap();
+    let problem = laid.problem().unwrap();
+    assert_eq!((problem.sessions[1].minutes, laid.plan.sessions[1].len()), (Minutes(0), 0));
+    let worked = Worked { published: &published.plan, edition: &laid, problem: &problem, said: &Said::new() };
+    let week = &worked.tally(day(&published, 1) + 1.days(), &|_| true)[0];
+    assert_eq!((week.sessions, week.cancelled, week.logs_missing), (2, 1, 1), "the first evening has no log");
+    let as_planned = Worked { edition: &published, problem: &published.problem().unwrap(), ..worked };
+    assert_eq!(as_planned.tally(day(&published, 1), &|_| true)[0].planned, week.planned);
+}
+
+#[test]
+fn two_editions_of_a_season_count_together() {
+    let published = edition(1);
+    let problem = published.problem().unwrap();
+    let worked =
+        Worked { published: &published.plan, edition: &published, problem: &problem, said: &Said::new() };
+    let (cut, today) = (day(&published, 3), date(2031, 1, 1));
+    let parts = [worked.tally(today, &|day| day < cut), worked.tally(today, &|day| day >= cut)];
+    let joined = together(parts.into_iter().flatten());
+    let whole = worked.tally(today, &|_| true);
+    let plain =
+        |weeks: &[WeekTally]| -> Vec<_> { weeks.iter().map(|w| (w.week, w.sessions, w.ahead)).collect() };
+    assert_eq!(plain(&joined), plain(&whole));
+    for (part, all) in joined.iter().zip(&whole) {
+        assert!(part.planned.iter().zip(all.planned).all(|(a, b)| (a - b).abs() < 1e-9));
+    }
+}
+
+#[test]
+fn a_block_that_was_left_out_was_not_shown() {
+    let published = edition(1);
+    let said = Said::from([((0, 0), (Outcome::Skipped, None)), ((0, 1), (Outcome::Short, None))]);
+    let run = as_run(&published.plan, &said);
+    assert_eq!(run.sessions[0], published.plan.sessions[0][1..]);
+    assert_eq!(run.sessions[1..], published.plan.sessions[1..]);
+}
+
+#[rstest]
+#[case::not_begun(0, None, None)]
+#[case::begun_yesterday(1, None, Some(1))]
+#[case::logged_today(0, Some(0), Some(1))]
+#[case::logged_ahead_of_time(0, Some(2), Some(8))]
+fn a_new_edition_holds_from_the_first_day_without_a_log(
+    #[case] today: i64,
+    #[case] logged: Option<usize>,
+    #[case] from: Option<i64>,
+) {
+    // The third evening is a week after the first.
+    let published = edition(1);
+    let first = day(&published, 0);
+    let said: Said = logged.into_iter().map(|session| ((session, 0), (Outcome::Done, None))).collect();
+    let found = takes_over(&TeamPlan::default(), &published, &said, first + today.days());
+    assert_eq!(found, from.map(|days| first + days.days()));
+}
+
+#[test]
+fn a_running_team_takes_a_new_edition_from_a_day_on() {
+    let (old, new) = (edition(1), edition(2));
+    let own = without(&old, 5, Remedy::Squeeze);
+    let skipped = Said::from([((0, 1), (Outcome::Skipped, None)), ((1, 0), (Outcome::Done, None))]);
+    let merged = own.merged(&old, &new, &skipped, day(&old, 2)).unwrap();
+    let laid = merged.edition(&new).unwrap();
+    assert_eq!(merged.upsets, own.upsets, "what will fall out still does");
+    assert_eq!(laid.plan.sessions[5], []);
+    // What was run before, and the rest, keep the rules from there on.
+    let mut whole = as_run(&old.plan, &skipped);
+    whole.sessions.truncate(2);
+    whole.sessions.extend(laid.plan.sessions[2..].iter().cloned());
+    let broken = check(&laid.problem().unwrap(), &Plan { sessions: whole.sessions });
+    assert_eq!(broken.iter().filter(|breach| breach.session >= 2).count(), 0, "{broken:?}");
+    let all_ahead = own.merged(&old, &new, &Said::new(), day(&old, 0)).unwrap();
+    assert_eq!(TeamPlan { plan: None, ..all_ahead }, TeamPlan { plan: None, ..own });
+}
+
+#[test]
+fn two_states_differ_from_the_first_session_that_changed() {
+    let published = edition(1);
+    let (before, after) = (TeamPlan::default(), without(&published, 4, Remedy::Shift));
+    assert_eq!(before.changed_since(&before, &published), Ok(None));
+    assert_eq!(before.changed_since(&after, &published), Ok(Some(4)));
+}

@@ -1,0 +1,187 @@
+//! The planner in the browser: made from nothing, mended by hand, compared, and always undone.
+
+use jogo_e2e::{Browser, DESK, Failed, Person, Server};
+
+const DIRECTOR: &str = "Pelya Sullstay";
+const ENTER: &str = "\u{e007}";
+const RIGHT: &str = "\u{e014}";
+const DOWN: &str = "\u{e015}";
+
+#[tokio::test]
+async fn from_nothing_to_published_by_keyboard_alone() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.opens("/plan/new").await?;
+    director.sees("U13–U15").await?;
+    // The first band, its template, the season as it is proposed, and a name.
+    director.types(ENTER).await?;
+    director.sees("Template: First steps with the ball").await?;
+    director.types(ENTER).await?;
+    director.sees("Weeks without sessions").await?;
+    director.types(ENTER).await?;
+    director.sees_named("Approach").await?;
+    director.types("Small feet").await?;
+    director.types(ENTER).await?;
+    director.sees("Publish edition 1").await?;
+    director.sees("U6–U7 · draft").await?;
+    assert_eq!(director.counts_named("Minutes of session").await?, 16);
+    // To a stitch, a minute longer or shorter, and the price; then taken back.
+    director.types(DOWN).await?;
+    director.sees("Why then? Inside-to-inside taps").await?;
+    director.types("a").await?;
+    director.sees("Why is this here?").await?;
+    director.sees("locked").await?;
+    director.types("z").await?;
+    director.goes("It is locked here.").await?;
+    director.types("s").await?;
+    director.goes("Solving").await?;
+    director.goes("broken by this plan").await?;
+    director.types("p").await?;
+    director.sees("never changed").await?;
+    director.types("The first one").await?;
+    director.types(ENTER).await?;
+    director.sees("edition 1 published").await?;
+    browser.end().await
+}
+
+#[tokio::test]
+async fn a_rule_broken_by_hand_says_what_mends_it_and_is_mended() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.sees("Bring:").await?;
+    let score = director.sees_named("Goals").await?.text().await?;
+    // What needs another skill first comes far too early.
+    director.presses("Look, half-turn, away").await?;
+    director.sees("It needs “Receive and set, inside” at Flow").await?;
+    director.types("a").await?;
+    director.sees("needs “Receive and set, inside” at Flow first").await?;
+    let price = director.sees_named("What the last change cost").await?.text().await?;
+    assert!(price.starts_with('+'), "{price}");
+    assert!(!director.has("edition 1 published").await?);
+    // Nothing is lost on reload, and the mend is one press away.
+    director.reloads().await?;
+    director.sees("broken by this plan").await?;
+    for _ in 0..4 {
+        if !director.has("broken by this plan").await? {
+            break;
+        }
+        director.presses_a_mend().await?;
+        director.goes("saving").await?;
+    }
+    director.goes("broken by this plan").await?;
+    // Undo reaches back over the reload.
+    while director
+        .runs(
+            "return [...document.querySelectorAll('button')].find((b) => b.textContent === 'Undo').disabled",
+        )
+        .await?
+        == false
+    {
+        director.types("z").await?;
+        director.goes("saving").await?;
+    }
+    assert_eq!(director.sees_named("Goals").await?.text().await?, score);
+    browser.end().await
+}
+
+#[tokio::test]
+async fn two_plans_are_compared_and_the_other_is_taken() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.sees("Bring:").await?;
+    director.presses("Compare").await?;
+    director.presses("Decision first").await?;
+    for says in ["Minutes at Contest", "What the child meets when", "Open play"] {
+        director.sees(says).await?;
+    }
+    director.presses("Take the plan “Decision first”").await?;
+    director.sees("This plan (Decision first)").await?;
+    director.goes("Solving").await?;
+    director.presses("Wishes").await?;
+    director.sees("Skills to reach").await?;
+    let contest = director.field("Contest").await?.prop("value").await?;
+    assert_eq!(contest.as_deref(), Some("3"));
+    // The forecast follows what it assumes.
+    director.presses("Forecast").await?;
+    director.sees("of all goals are reached").await?;
+    let before = director.runs(SUM).await?;
+    director.writes("Rate of all skills", "6").await?;
+    director.goes(before.as_str().unwrap_or_default()).await?;
+    // A longer search can be stopped.
+    director.presses("Look longer").await?;
+    director.presses("Stop (").await?;
+    director.sees("Look longer").await?;
+    // Arrows go on over the floor.
+    director.types(RIGHT).await?;
+    director.sees_named("Forecast").await?;
+    browser.end().await
+}
+
+#[tokio::test]
+async fn a_stitch_is_dragged_and_every_key_does_what_the_legend_says() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.sees("Bring:").await?;
+    let (first, last) = director.first_and_last("toe-taps").await?;
+    director
+        .drags(&format!("[data-stitch='toe-taps {first}']"), &format!("[data-stitch='toe-taps {last}']"))
+        .await?;
+    director.sees(&format!("Session {} ·", last + 1)).await?;
+    director.sees("It is locked here.").await?;
+    assert!(director.first_and_last("toe-taps").await?.0 > first, "it has left its evening");
+    director.types("l").await?;
+    director.goes("It is locked here.").await?;
+    // A minute more or less: whichever the drill allows.
+    let minutes = || director.runs("return document.querySelector('[data-open-block]').textContent");
+    let before = minutes().await?;
+    let allowed = director.runs("return [...document.querySelectorAll('aside button')].some((b) => b.textContent.startsWith('Longer') && !b.disabled)").await?;
+    director.types(if allowed == true { "+" } else { "-" }).await?;
+    director.sees("It is locked here.").await?;
+    assert_ne!(minutes().await?, before);
+    director.types(".").await?;
+    director.goes("saving").await?;
+    director.types("x").await?;
+    director.goes("Why is this here?").await?;
+    for _ in 0..5 {
+        director.types("z").await?;
+        director.goes("saving").await?;
+    }
+    assert_eq!(director.first_and_last("toe-taps").await?, (first, last));
+    browser.end().await
+}
+
+#[tokio::test]
+async fn a_test_is_a_peg_and_a_holiday_a_gap() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.sees("Bring:").await?;
+    director.presses("Wishes").await?;
+    director.chooses("Take a test", "Toe taps in 30 s").await?;
+    director.sees("Session 12: Toe taps in 30 s").await?;
+    director.sees("min with tests and layout changes in a session of 40 min").await?;
+    director.presses("Solve").await?;
+    director.goes("broken by this plan").await?;
+    director.presses("3").await?;
+    director.presses("Move the plan into this season").await?;
+    director.sees("saved").await?;
+    director.goes("Session 12,").await?;
+    assert_eq!(director.counts_named("Minutes of session").await?, 10);
+    director.presses("Undo").await?;
+    director.sees("Session 12,").await?;
+    director.presses("Session 12,").await?;
+    director.presses_exactly("Evening").await?;
+    director.sees("Test: Toe taps in 30 s, 15 min").await?;
+    browser.end().await
+}
+
+const SUM: &str = "return [...document.querySelectorAll('aside p')].find((p) => p.textContent.includes('of all goals')).textContent";

@@ -1,0 +1,199 @@
+//! Curricula are made, edited by hand, undone, explained, compared and foreseen.
+
+use actix_web::http::Method;
+use rstest::rstest;
+use serde_json::{Value, json};
+use uuid::Uuid;
+
+use super::{DIRECTOR, academy};
+
+pub fn new_curriculum(template: &str) -> Value {
+    json!({
+        "id": Uuid::now_v7(),
+        "from": {"kind": "template", "template": template},
+        "name": "Spring with the ball",
+        "season": {"start": "2031-03-03", "weeks": 4, "weekdays": [2, 5], "holidays": [2]},
+        "session_min": 35,
+        "approach": {"exposures": [1, 1, 1, 1]},
+        "ground": {"width_m": 18, "depth_m": 12, "margin_m": 1, "run_off_m": 0.5, "squad": 14, "markers": 80, "adults": 2},
+    })
+}
+
+fn etag(view: &Value) -> String {
+    format!("\"{}\"", view["version"])
+}
+
+#[actix_web::test]
+async fn a_curriculum_is_made_once_with_a_legal_plan_around_its_holidays() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let new = new_curriculum("u8-u9");
+    let made = director.writes(Method::POST, "/curricula", "", new.clone()).await;
+    assert_eq!((made.status.as_u16(), &made.body["breaches"]), (200, &json!([])), "{made:?}");
+    let weeks: Vec<u64> =
+        made.body["sessions"].as_array().unwrap().iter().map(|s| s["week"].as_u64().unwrap()).collect();
+    assert_eq!(weeks, [1, 1, 3, 3, 4, 4]);
+    assert!(made.body["stitches"].as_array().unwrap().len() > 6);
+    let again = director.writes(Method::POST, "/curricula", "", new).await;
+    assert_eq!(
+        (again.body["id"].clone(), again.body["version"].clone()),
+        (made.body["id"].clone(), json!(1))
+    );
+    // The next season may begin from this one.
+    let from = json!({"kind": "curriculum", "curriculum": made.body["id"]});
+    let mut next = new_curriculum("u8-u9");
+    next["from"] = from;
+    assert_eq!(director.writes(Method::POST, "/curricula", "", next).await.status, 200);
+    let beginnings = director.gets("/curricula/beginnings").await.body;
+    assert_eq!(
+        (beginnings["approaches"].as_array().unwrap().len(), beginnings["from"].as_array().unwrap().len()),
+        (3, 8)
+    );
+}
+
+#[actix_web::test]
+async fn an_edit_says_its_price_and_undo_brings_everything_back() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let before = director.gets(&winter).await.body;
+    let edit = json!({"edit": "remove", "session": 3, "block": 0});
+    let edited = director.writes(Method::POST, &format!("{winter}/edits"), &etag(&before), edit).await.body;
+    let price = edited["came"]["price"]["points"].as_f64().unwrap();
+    let score = |view: &Value| view["score"]["total"].as_f64().unwrap();
+    assert!((score(&edited) - score(&before) - price).abs() < 1e-9);
+    assert!(edited["undo"].as_str().unwrap().starts_with("Take “"), "{}", edited["undo"]);
+    let undone =
+        director.writes(Method::POST, &format!("{winter}/undo"), &etag(&edited), json!({})).await.body;
+    assert_eq!((&undone["sessions"], &undone["undo"]), (&before["sessions"], &Value::Null));
+    let nothing = director.writes(Method::POST, &format!("{winter}/undo"), &etag(&undone), json!({})).await;
+    assert_eq!((nothing.status.as_u16(), &nothing.body["version"]), (200, &undone["version"]));
+}
+
+#[actix_web::test]
+async fn a_breach_carries_its_mend_and_the_mend_takes_it_away() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let before = director.gets(&winter).await.body;
+    let edit = json!({"edit": "show", "session": 0, "skill": "half-turn"});
+    let mut view = director.writes(Method::POST, &format!("{winter}/edits"), &etag(&before), edit).await.body;
+    assert!(view["breaches"].as_array().unwrap().iter().any(|b| b["rule"] == "H2"), "{}", view["breaches"]);
+    while let Some(mend) = view["breaches"].get(0).map(|b| b["mend"]["edit"].clone()) {
+        let mended = director.writes(Method::POST, &format!("{winter}/edits"), &etag(&view), mend).await;
+        assert_eq!(mended.status, 200, "{mended:?}");
+        view = mended.body;
+    }
+}
+
+#[actix_web::test]
+async fn solving_leaves_what_is_locked_and_keeps_the_better_plan_if_asked() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let before = director.gets(&winter).await.body;
+    let lock = json!({"edit": "lock", "session": 5, "block": 1});
+    let locked = director.writes(Method::POST, &format!("{winter}/edits"), &etag(&before), lock).await.body;
+    let block = locked["sessions"][5]["blocks"][1].clone();
+    assert_eq!(block["locked"], true);
+    let solve = format!("{winter}/solve");
+    let solved = director.writes(Method::POST, &solve, &etag(&locked), json!({"seed": 77})).await.body;
+    let there = solved["sessions"][5]["blocks"].as_array().unwrap();
+    assert!(there.contains(&block), "{block} in {there:?}");
+    let wish = json!({"seed": 78, "near": true, "only_better": true});
+    let kept = director.writes(Method::POST, &solve, &etag(&solved), wish).await.body;
+    assert!(kept["score"]["total"].as_f64().unwrap() <= solved["score"]["total"].as_f64().unwrap());
+}
+
+#[actix_web::test]
+async fn another_season_keeps_the_sessions_that_stay() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let before = director.gets(&winter).await.body;
+    let mut season = before["wishes"].clone();
+    season.as_object_mut().unwrap().retain(|key, _| ["start", "weeks", "weekdays"].contains(&key.as_str()));
+    season["holidays"] = json!([2]);
+    let moved = director.writes(Method::PUT, &format!("{winter}/season"), &etag(&before), season).await.body;
+    assert_eq!(moved["sessions"].as_array().unwrap().len(), 10);
+    assert_eq!(moved["sessions"][2]["blocks"], before["sessions"][4]["blocks"]);
+}
+
+#[actix_web::test]
+async fn reasons_a_comparison_and_a_forecast_change_nothing() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let before = director.gets(&winter).await.body;
+    let why = director.gets(&format!("{winter}/why?session=0&block=0&skill=half-turn")).await.body;
+    assert!(
+        !why["block"]["says"].as_array().unwrap().is_empty() && !why["skill"].as_array().unwrap().is_empty()
+    );
+    let nowhere = director.gets(&format!("{winter}/why?session=99&block=99&skill=nobody")).await;
+    assert_eq!((nowhere.status.as_u16(), nowhere.body), (200, json!({"block": null, "skill": null})));
+    let wish = json!({"approach": {"exposures": [1, 1, 2, 3]}, "seed": 1});
+    let compared = director.writes(Method::POST, &format!("{winter}/compare"), "", wish).await.body;
+    assert_eq!(compared["scores"][0], before["score"]);
+    assert_eq!(compared["skills"].as_array().unwrap().len(), before["skills"].as_array().unwrap().len());
+    let forecast = director.gets(&format!("{winter}/forecast")).await.body;
+    assert_eq!((forecast["squad"].clone(), forecast["all"].as_array().unwrap().len()), (json!(14), 6));
+    assert_eq!(director.gets(&winter).await.body, before);
+}
+
+#[rstest]
+#[case::no_such_block(json!({"edit": "remove", "session": 0, "block": 99}), "/block")]
+#[case::no_such_session(json!({"edit": "minutes", "session": 4_000_000_000_u32, "block": 0, "minutes": 5}), "/session")]
+#[case::endless_minutes(json!({"edit": "minutes", "session": 0, "block": 0, "minutes": 4_000_000_000_u32}), "/minutes")]
+#[case::a_drill_from_nowhere(json!({"edit": "replace", "session": 0, "block": 0, "variant": "../x"}), "/variant")]
+#[case::beside_a_drill_from_nowhere(json!({"edit": "split", "session": 0, "block": 0, "beside": "x"}), "/beside")]
+#[case::to_nowhere(json!({"edit": "move", "session": 0, "block": 0, "to": 400, "at": 0}), "/to")]
+#[case::no_such_lock(json!({"edit": "forget", "lock": 3}), "/lock")]
+#[case::no_such_edit(json!({"edit": "burn", "session": 0}), "")]
+#[actix_web::test]
+async fn what_cannot_be_edited_says_where_and_changes_nothing(#[case] edit: Value, #[case] at: &str) {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let before = director.gets(&winter).await.body;
+    let refused = director.writes(Method::POST, &format!("{winter}/edits"), &etag(&before), edit).await;
+    assert_eq!(
+        (refused.status.as_u16(), &refused.body["errors"][0]["pointer"]),
+        (422, &json!(at)),
+        "{refused:?}"
+    );
+    assert_eq!(director.gets(&winter).await.body, before);
+}
+
+#[rstest]
+#[case::for_ever(json!({"weeks": u32::MAX}), "/weeks")]
+#[case::on_no_day(json!({"weekdays": []}), "/weekdays")]
+#[case::always_holidays(json!({"weeks": 1, "holidays": [1]}), "/holidays")]
+#[actix_web::test]
+async fn a_season_that_cannot_be_says_where(#[case] season: Value, #[case] at: &str) {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let mut new = new_curriculum("u8-u9");
+    for (key, value) in season.as_object().unwrap() {
+        new["season"][key] = value.clone();
+    }
+    let refused = director.writes(Method::POST, "/curricula", "", new).await;
+    assert_eq!(
+        (refused.status.as_u16(), &refused.body["errors"][0]["pointer"]),
+        (422, &json!(at)),
+        "{refused:?}"
+    );
+}
+
+#[rstest]
+#[case::no_numbers(json!({"exposures": [0, 1, 1, 99]}))]
+#[case::no_shares(json!({"exposures": [1, 1, 1, 1], "open_play": {"first": -1, "last": 7}}))]
+#[actix_web::test]
+async fn an_approach_that_cannot_be_is_refused(#[case] approach: Value) {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let refused = director
+        .writes(Method::POST, &format!("{winter}/compare"), "", json!({"approach": approach, "seed": 1}))
+        .await;
+    assert_eq!(refused.status, 422, "{refused:?}");
+}

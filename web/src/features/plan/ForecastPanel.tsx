@@ -1,0 +1,124 @@
+// The forecast: how many goals will be reached by which week, and what that rests on.
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { useTheme } from '@mui/material/styles'
+import type { Curriculum, Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { LateNumber } from '../../ui/fields'
+import { asPercent, Figure } from '../../ui/figures'
+import { Loading } from '../../ui/notes'
+import type { Change } from './queries'
+
+const says = texts.plan.forecast
+
+interface Props {
+  view: Curriculum
+  forecast: Schemas['Forecast'] | undefined
+  onChange: (change: Change) => void
+}
+
+export function ForecastPanel({ view, forecast, onChange }: Props) {
+  if (!forecast) return <Loading />
+  const { assumed } = forecast
+  const set = (next: Partial<Schemas['Assumptions']>) =>
+    onChange((wishes) => ({ ...wishes, forecast: { ...assumed, ...next } }))
+  const name = (id: string) => view.skills.find((skill) => skill.id === id)?.name ?? id
+  const last = forecast.all.at(-1)
+  return (
+    <Box sx={{ mt: 1.5, display: 'grid', gap: 1.5 }}>
+      {last && (
+        <Typography>
+          {says.sum(asPercent(last.share), asPercent(last.low), asPercent(last.high))}
+        </Typography>
+      )}
+      <Chart reached={forecast.all} />
+      <Typography variant="body2" color="text.secondary">
+        {says.about(forecast.players, forecast.squad)}
+      </Typography>
+      <Box component="table" sx={{ borderCollapse: 'collapse', '& td, & th': { p: '3px 4px' }, '& tr': { borderBottom: 1, borderColor: 'divider' } }}>
+        <thead>
+          <tr>
+            <Typography component="th" variant="caption" sx={{ textAlign: 'left' }}>
+              {says.skill}
+            </Typography>
+            <Typography component="th" variant="caption" sx={{ textAlign: 'right' }}>
+              {says.end}
+            </Typography>
+            <Typography component="th" variant="caption" sx={{ textAlign: 'right' }}>
+              {says.rate}
+            </Typography>
+          </tr>
+        </thead>
+        <tbody>
+          {forecast.skills.map((skill) => {
+            const end = skill.reached.at(-1)
+            return (
+              <tr key={skill.skill}>
+                <Typography component="td" variant="body2">
+                  {name(skill.skill)}
+                </Typography>
+                <td style={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
+                  <Figure sx={{ fontWeight: 700 }}>{asPercent(end?.share ?? 0)}</Figure>{' '}
+                  <Figure sx={{ color: 'text.secondary' }}>
+                    {asPercent(end?.low ?? 0)}–{asPercent(end?.high ?? 0)}
+                  </Figure>
+                </td>
+                <td style={{ textAlign: 'right' }}>
+                  <LateNumber
+                    aria-label={says.rateOf(name(skill.skill))}
+                    value={skill.rate}
+                    onCommit={(rate) => rate >= 0.01 && rate <= 20 && set({ rates: { ...assumed.rates, [skill.skill]: rate } })}
+                    sx={{ width: 58 }}
+                  />
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </Box>
+      <Box component="section" aria-label={says.assumes} sx={{ display: 'grid', gap: 1 }}>
+        <Typography variant="h3">{says.assumes}</Typography>
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          <LateNumber label={says.rateAll} value={assumed.rate} onCommit={(rate) => rate >= 0.01 && rate <= 20 && set({ rate })} sx={{ width: 130 }} />
+          <LateNumber label={says.spread} value={assumed.spread} onCommit={(spread) => spread >= 0 && spread <= 2 && set({ spread })} sx={{ width: 130 }} />
+        </Box>
+        <Typography variant="body2" color="text.secondary">
+          {says.means}
+        </Typography>
+      </Box>
+    </Box>
+  )
+}
+
+const [W, H, L, B] = [316, 150, 34, 22]
+
+/** Goals reached of all goals by week, with the band in which eight of ten squads lie. */
+function Chart({ reached }: { reached: Schemas['Reached'][] }) {
+  const { floor } = useTheme()
+  const x = (i: number) => L + ((W - L - 8) * i) / Math.max(reached.length - 1, 1)
+  const y = (share: number) => 8 + (H - B - 8) * (1 - share)
+  const line = reached.map((r, i) => `${x(i)},${y(r.share)}`).join(' ')
+  const band = [...reached.map((r, i) => `${x(i)},${y(r.high)}`), ...reached.map((r, i) => `${x(i)},${y(r.low)}`).toReversed()].join(' ')
+  const every = Math.ceil(reached.length / 8)
+  return (
+    <svg viewBox={`0 0 ${W} ${H}`} role="img" aria-label={says.chart} style={{ width: '100%' }}>
+      {[0, 0.5, 1].map((share) => (
+        <g key={share}>
+          <line x1={L} x2={W - 8} y1={y(share)} y2={y(share)} stroke={floor.hair} />
+          <text x={L - 5} y={y(share) + 4} textAnchor="end" fontSize={11} fill={floor.quiet}>
+            {asPercent(share)}
+          </text>
+        </g>
+      ))}
+      <polygon points={band} fill={floor.hair} opacity={0.75} />
+      <polyline points={line} fill="none" stroke={floor.ink} strokeWidth={2} />
+      {reached.map((r, i) =>
+        i % every === 0 ? (
+          <text key={r.week} x={x(i)} y={H - 6} textAnchor="middle" fontSize={11} fill={floor.quiet}>
+            {r.week}
+          </text>
+        ) : null,
+      )}
+    </svg>
+  )
+}

@@ -1,0 +1,190 @@
+// Making a curriculum in four short steps, each with sensible first values.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import ButtonBase from '@mui/material/ButtonBase'
+import Typography from '@mui/material/Typography'
+import { useState, type FormEvent, type ReactNode } from 'react'
+import { useNavigate } from 'react-router'
+import { newId, type Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { Choice } from '../../ui/Choice'
+import { NumberField, TextCell } from '../../ui/fields'
+import { asDay, Figure } from '../../ui/figures'
+import { ErrorNote, Loading } from '../../ui/notes'
+import { useAcademy, useBands } from '../drills/queries'
+import { presetOf, useBeginnings, useCreate } from './queries'
+import { SeasonFields } from './SeasonFields'
+
+const says = texts.plan.making
+type Beginning = Schemas['Beginning']
+
+export function NewCurriculum() {
+  const bands = useBands()
+  const beginnings = useBeginnings()
+  const academy = useAcademy()
+  const failed = [bands, beginnings, academy].find((each) => each.isError)
+  if (failed) return <ErrorNote error={failed.error} />
+  if (!bands.data || !beginnings.data || !academy.data) return <Loading />
+  return <Steps bands={bands.data.map(({ band }) => band)} beginnings={beginnings.data} grounds={academy.data.academy.grounds ?? {}} />
+}
+
+interface Made {
+  band: Schemas['Band']
+  from: Beginning
+  name: string
+  season: Schemas['Season']
+  session_min: number
+  approach: string
+  ground: string
+}
+
+/** The next Monday after a week: there is time to look at the plan before it begins. */
+function soon(): string {
+  const day = new Date()
+  day.setDate(day.getDate() + 7 + ((8 - day.getDay()) % 7))
+  return `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, '0')}-${String(day.getDate()).padStart(2, '0')}`
+}
+
+interface StepsProps {
+  bands: Schemas['Band'][]
+  beginnings: Schemas['Beginnings']
+  grounds: Record<string, Schemas['Ground']>
+}
+
+function Steps({ bands, beginnings, grounds }: StepsProps) {
+  const navigate = useNavigate()
+  const create = useCreate()
+  const [id] = useState(newId)
+  const [step, setStep] = useState(0)
+  const [made, setMade] = useState<Partial<Made>>({})
+  const set = (next: Partial<Made>) => setMade((before) => ({ ...before, ...next }))
+  const own = says.ownGround
+  const names = [own, ...Object.keys(grounds)]
+
+  const chooseBand = (band: Schemas['Band']) => {
+    set({ band, from: undefined, session_min: band.session_min })
+    setStep(1)
+  }
+  const chooseFrom = (from: Beginning) => {
+    const { wishes } = from
+    set({
+      from,
+      name: made.name ?? '',
+      season: { start: soon(), weeks: wishes.weeks, weekdays: wishes.weekdays, holidays: [] },
+      approach: presetOf(wishes.approach, beginnings.approaches) ?? 'balanced',
+      ground: own,
+    })
+    setStep(2)
+  }
+  const finish = (event: FormEvent) => {
+    event.preventDefault()
+    const { from, season, name, session_min, approach, ground } = made
+    if (step === 2) return setStep(3)
+    if (!from || !season || !session_min) return
+    const preset = beginnings.approaches.find((each) => each.name === approach)?.approach ?? from.wishes.approach
+    const { wishes: base, ...source } = from
+    create.mutate(
+      {
+        id,
+        from: source,
+        name: name?.trim() || base.name,
+        season,
+        session_min,
+        approach: preset,
+        ground: grounds[ground ?? own] ?? base.ground,
+      },
+      { onSuccess: (view) => void navigate(`/plan/${view.id}`) },
+    )
+  }
+  const { band, from, season } = made
+  const fitting = beginnings.from.filter((each) => each.wishes.band === band?.id)
+  return (
+    <Box component="form" onSubmit={finish} sx={{ p: 3, maxWidth: 720, display: 'grid', gap: 2, alignContent: 'start' }}>
+      <Typography variant="h1">{says.title}</Typography>
+      <Box component="ol" sx={{ display: 'flex', gap: 2, listStyle: 'none', p: 0, m: 0, flexWrap: 'wrap' }}>
+        {says.steps.map((name, i) => (
+          <Typography component="li" key={name} aria-current={i === step ? 'step' : undefined} sx={{ fontWeight: i === step ? 700 : 400, color: i > step ? 'text.secondary' : undefined }}>
+            <Figure>{i + 1}</Figure> {name}
+            {i === 0 && band && step > 0 && `: ${band.name}`}
+            {i === 1 && from && step > 1 && `: ${from.wishes.name}`}
+          </Typography>
+        ))}
+      </Box>
+      {step === 0 && (
+        <Plates label={says.steps[0] ?? ''}>
+          {bands.map((band, i) => (
+            <Plate key={band.id} first={i === 0} title={band.name} says={says.band(band.session_min, band.new_skills_per_week)} onChoose={() => chooseBand(band)} />
+          ))}
+        </Plates>
+      )}
+      {step === 1 && (
+        <Plates label={says.steps[1] ?? ''}>
+          {fitting.length === 0 && <Typography>{says.nothing}</Typography>}
+          {fitting.map((each, i) => (
+            <Plate
+              key={each.kind === 'template' ? each.template : each.curriculum}
+              first={i === 0}
+              title={each.kind === 'template' ? says.template(each.wishes.name) : says.again(each.wishes.name)}
+              says={says.contains(each.wishes.weeks, each.wishes.weekdays.length, each.wishes.goals.length, each.kind === 'template' ? undefined : asDay(each.wishes.start))}
+              onChoose={() => chooseFrom(each)}
+            />
+          ))}
+        </Plates>
+      )}
+      {step === 2 && season && (
+        <Box sx={{ display: 'grid', gap: 1.5 }}>
+          <SeasonFields first season={season} onChange={(season) => set({ season })} />
+          <NumberField label={says.minutes} whole value={made.session_min ?? 40} onChange={(n) => n !== null && n >= 1 && n <= 240 && set({ session_min: n })} sx={{ width: 180 }} />
+        </Box>
+      )}
+      {step === 3 && from && (
+        <Box sx={{ display: 'grid', gap: 1.5 }}>
+          <TextCell label={says.name} autoFocus value={made.name ?? ''} placeholder={from.wishes.name} onChange={(name) => set({ name })} />
+          <Box>
+            <Typography variant="caption">{texts.plan.wishes.approach}</Typography>
+            <Choice label={texts.plan.wishes.approach} options={beginnings.approaches.map((each) => each.name)} chosen={[made.approach ?? 'balanced']} says={(name) => texts.plan.approach[name] ?? name} onToggle={(approach) => set({ approach })} />
+            <Typography variant="body2" color="text.secondary">
+              {texts.plan.approachMeans[made.approach ?? 'balanced']}
+            </Typography>
+          </Box>
+          <Box>
+            <Typography variant="caption">{says.ground}</Typography>
+            <Choice label={says.ground} options={names} chosen={[made.ground ?? own]} says={(name) => name} onToggle={(ground) => set({ ground })} />
+          </Box>
+        </Box>
+      )}
+      {create.isError && <ErrorNote error={create.error} />}
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        {step > 0 && (
+          <Button variant="text" onClick={() => setStep(step - 1)}>
+            {says.back}
+          </Button>
+        )}
+        {step >= 2 && (
+          <Button type="submit" variant="contained" disabled={create.isPending || season?.weekdays.length === 0}>
+            {create.isPending ? says.laying : step === 2 ? says.next : says.create}
+          </Button>
+        )}
+      </Box>
+    </Box>
+  )
+}
+
+function Plates({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <Box role="group" aria-label={label} sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 1 }}>
+      {children}
+    </Box>
+  )
+}
+
+function Plate({ title, says, first, onChoose }: { title: string; says: string; first: boolean; onChoose: () => void }) {
+  return (
+    <ButtonBase autoFocus={first} onClick={onChoose} sx={{ display: 'block', textAlign: 'left', p: 1.5, border: 1, borderColor: 'divider', borderRadius: '2px', bgcolor: 'background.paper', '&:hover': { borderColor: 'text.primary' } }}>
+      <Typography sx={{ fontWeight: 650 }}>{title}</Typography>
+      <Typography variant="body2" color="text.secondary">
+        {says}
+      </Typography>
+    </ButtonBase>
+  )
+}

@@ -1,0 +1,45 @@
+// When a curriculum runs: first day, weeks, weekdays, and the weeks that are holidays.
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import type { Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { Choice } from '../../ui/Choice'
+import { NumberField, TextCell } from '../../ui/fields'
+
+type Season = Schemas['Season']
+
+const says = texts.plan.wishes
+const DAYS = ['1', '2', '3', '4', '5', '6', '7']
+
+interface Props {
+  season: Season
+  /** Whether the keyboard begins here. */
+  first?: boolean
+  onChange: (season: Season) => void
+}
+
+export function SeasonFields({ season, first, onChange }: Props) {
+  const holidays = season.holidays ?? []
+  const weeks = Array.from({ length: Math.min(season.weeks, 20) }, (_, i) => String(i + 1))
+  const toggled = (all: number[], n: number) => (all.includes(n) ? all.filter((each) => each !== n) : [...all, n].sort((a, b) => a - b))
+  return (
+    <>
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <TextCell label={says.start} type="date" autoFocus={first} value={season.start} onChange={(start) => start && onChange({ ...season, start })} fullWidth={false} />
+        <NumberField
+          label={says.weeks}
+          whole
+          value={season.weeks}
+          onChange={(n) => n !== null && n >= 1 && n <= 20 && onChange({ ...season, weeks: n, holidays: holidays.filter((week) => week <= n) })}
+        />
+      </Box>
+      <Choice label={says.weekdays} options={DAYS} chosen={season.weekdays.map(String)} says={(day) => texts.weekdays[Number(day) - 1] ?? day} onToggle={(day) => onChange({ ...season, weekdays: toggled(season.weekdays, Number(day)) })} />
+      <Box>
+        <Typography variant="caption" color="text.secondary">
+          {says.holidays}
+        </Typography>
+        <Choice label={says.holidays} options={weeks} chosen={holidays.map(String)} says={(week) => week} onToggle={(week) => onChange({ ...season, holidays: toggled(holidays, Number(week)) })} />
+      </Box>
+    </>
+  )
+}

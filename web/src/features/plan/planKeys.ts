@@ -1,0 +1,79 @@
+// What the keys do on the plan.
+import { useEffect } from 'react'
+import type { Curriculum } from '../../api/client'
+import { isTyping } from '../../ui/keys'
+import { STAGES } from '../../ui/stages'
+import type { At } from './PlanPage'
+import type { Edit } from './queries'
+
+interface PlanKeys {
+  view: Curriculum
+  at: At
+  /** While a dialog is open. */
+  paused: boolean
+  /** Steps so many rows and sessions on. */
+  onStep: (rows: number, sessions: number) => void
+  onEdit: (what: Edit) => void
+  /** Opens what is chosen. */
+  onOpen: () => void
+  onSolve: () => void
+  onUndo: () => void
+  onPublish: () => void
+}
+
+/** Arrows go about, and with Shift move the chosen block; letters do what the buttons do. */
+export function usePlanKeys({ view, at, paused, onStep, onEdit, onOpen, onSolve, onUndo, onPublish }: PlanKeys) {
+  const { session, block } = at
+  const last = Math.max(view.sessions.length, 1) - 1
+  const laid = block === undefined ? undefined : view.sessions[session]?.blocks[block]
+  const onBlock = (make: (place: { session: number; block: number }) => Edit | undefined) => () => {
+    const what = block === undefined ? undefined : make({ session, block })
+    if (what) onEdit(what)
+  }
+  const toStage = (by: number) =>
+    onBlock((place) => {
+      const stage = STAGES[STAGES.indexOf(laid?.stage ?? 'form') + by]
+      return stage && { edit: 'stage', ...place, stage }
+    })
+  const toSession = (by: number) =>
+    onBlock((place) => (session + by < 0 || session + by > last ? undefined : { edit: 'move', ...place, to: session + by, at: null }))
+  const minutes = (by: number) => onBlock((place) => ({ edit: 'minutes', ...place, minutes: (laid?.minutes ?? 0) + by }))
+  const acts: Record<string, () => void> = {
+    ArrowRight: () => onStep(0, 1),
+    ArrowLeft: () => onStep(0, -1),
+    ArrowDown: () => onStep(1, 0),
+    ArrowUp: () => onStep(-1, 0),
+    'Shift+ArrowRight': toSession(1),
+    'Shift+ArrowLeft': toSession(-1),
+    Enter: () => {
+      onOpen()
+      requestAnimationFrame(() => document.querySelector<HTMLElement>('[data-open-block]')?.focus())
+    },
+    '+': minutes(1),
+    '-': minutes(-1),
+    '.': toStage(1),
+    ',': toStage(-1),
+    l: onBlock((place) => ({ edit: laid?.locked ? 'unlock' : 'lock', ...place })),
+    x: onBlock((place) => ({ edit: 'remove', ...place })),
+    a: () => {
+      if (at.skill) onEdit({ edit: 'show', session, skill: at.skill })
+    },
+    s: onSolve,
+    z: onUndo,
+    p: onPublish,
+  }
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (isTyping(event) || paused) return
+      const onControl = event.target instanceof HTMLElement && event.target.closest('button, a, summary') !== null
+      if (event.key === 'Enter' && onControl) return
+      const act = acts[(event.shiftKey && event.key.startsWith('Arrow') ? 'Shift+' : '') + event.key]
+      if (act) {
+        event.preventDefault()
+        act()
+      }
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  })
+}
