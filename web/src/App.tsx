@@ -5,6 +5,7 @@ import { Navigate, Route, Routes } from 'react-router'
 import { useSession } from './api/session'
 import { CoachFrame } from './features/CoachFrame'
 import { DirectorFrame } from './features/DirectorFrame'
+import { NewVersion } from './features/NewVersion'
 import { SignIn } from './features/sign-in/SignIn'
 import { TonightPage } from './features/tonight/TonightPage'
 import { WeeksPage } from './features/weeks/WeeksPage'
@@ -32,6 +33,7 @@ export function App() {
   return (
     <ThemeProvider theme={theme}>
       <CssBaseline />
+      <NewVersion />
       <Suspense fallback={<Loading />}>
         <Fallen>
           <Pages look={{ mode, setMode }} />
@@ -44,7 +46,7 @@ export function App() {
 function Pages({ look }: { look: Look }) {
   const session = useSession()
   if (session.isPending) return <Loading />
-  if (session.isError) return <ErrorNote error={session.error} />
+  if (session.isError && session.data === undefined) return <ErrorNote error={session.error} />
   if (!session.data) return <SignIn />
   if (session.data.role === 'director') {
     return (

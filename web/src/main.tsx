@@ -10,6 +10,8 @@ import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
 import { App } from './App'
 import { ProblemError } from './api/client'
+import { keepRead } from './api/device'
+import { openOutbox } from './api/outbox'
 
 // The page's policy lets in only styles that carry the number which the server put into this page.
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content
@@ -32,6 +34,7 @@ const queries: QueryClient = new QueryClient({
   },
 })
 
+await Promise.all([keepRead(queries), openOutbox()])
 const root = document.getElementById('root')
 if (root) {
   createRoot(root).render(

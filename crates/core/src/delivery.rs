@@ -46,6 +46,17 @@ impl Outcome {
     }
 }
 
+/// The rung of a drill that was run in place of the planned one.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum Ran {
+    /// The next easier one.
+    OneDown,
+    /// The next harder one.
+    OneUp,
+}
+
 /// What was last said of each block: by session and block, both from 0.
 pub type Said = BTreeMap<(usize, usize), (Outcome, Option<Minutes>)>;
 

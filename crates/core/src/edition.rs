@@ -55,9 +55,9 @@ impl Edition {
         Ok(problem)
     }
 
-    /// The same with the drills of another edition beside its own.
-    pub fn with_drills_of(mut self, other: &Edition) -> Edition {
-        let drills = other.drills.iter().filter(|drill| self.drill(&drill.id).is_none()).cloned();
+    /// The same with other drills beside its own; its own come first where a name is the same.
+    pub fn with_drills(mut self, others: &[Drill]) -> Edition {
+        let drills = others.iter().filter(|drill| self.drill(&drill.id).is_none()).cloned();
         let drills: Vec<Drill> = drills.collect();
         self.drills.extend(drills);
         self

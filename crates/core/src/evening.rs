@@ -7,7 +7,7 @@ use serde::Serialize;
 
 use crate::block::{Timing, Touching};
 use crate::cues::{Call, CueWish, calls};
-use crate::drill::{Drill, FaultSeen};
+use crate::drill::{Drill, FaultSeen, Step};
 use crate::edition::Edition;
 use crate::fit::{Ground, fit};
 use crate::layout::measure::{Footprint, InPaces};
@@ -49,8 +49,6 @@ pub struct RunningBlock {
     pub purpose: String,
     /// When it is used in a game.
     pub in_game: String,
-    /// The stage worked at.
-    pub stage: Stage,
     /// The strand that takes most of it.
     pub strand: Strand,
     /// Skills that get an exposure, by name.
@@ -61,7 +59,34 @@ pub struct RunningBlock {
     pub laying_out: Minutes,
     /// Length of the block.
     pub minutes: Minutes,
-    /// Its clock, and the time on the ball that it gives.
+    /// How it is laid, as planned.
+    #[serde(flatten)]
+    pub laid: Laid,
+    /// The next easier rung of the drill on the same ground; nothing if there is none.
+    pub one_down: Option<Laid>,
+    /// The next harder rung.
+    pub one_up: Option<Laid>,
+    /// The layout text.
+    pub layout: String,
+    /// What to look for.
+    pub points: Vec<String>,
+    /// The usual faults.
+    pub faults: Vec<FaultSeen>,
+    /// What could hurt.
+    pub cautions: Vec<String>,
+    /// What those do at the same time who move on, on the other half of the floor; nothing if all do the same.
+    pub beside: Option<Beside>,
+}
+
+/// A drill on the floor with its levers set so: all that a lever changes.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Laid {
+    /// The settings.
+    pub levers: Levers,
+    /// The stage worked at.
+    pub stage: Stage,
+    /// The clock, and the time on the ball that it gives.
     #[serde(flatten)]
     pub timing: Timing,
     /// Players at each station.
@@ -76,18 +101,8 @@ pub struct RunningBlock {
     pub misfit: Option<String>,
     /// The floor, as SVG.
     pub drawing: String,
-    /// The layout text.
-    pub layout: String,
-    /// What to look for.
-    pub points: Vec<String>,
-    /// The usual faults.
-    pub faults: Vec<FaultSeen>,
-    /// What could hurt.
-    pub cautions: Vec<String>,
     /// What is called in a bout, if the block answers calls; the same in every bout.
     pub calls: Vec<Call>,
-    /// What those do at the same time who move on, on the other half of the floor; nothing if all do the same.
-    pub beside: Option<Beside>,
 }
 
 /// What those do at the same time who move on, where the squad is split.
@@ -117,11 +132,11 @@ impl From<RunningBlock> for Beside {
         Beside {
             drill: block.drill,
             title: block.title,
-            stage: block.stage,
+            stage: block.laid.stage,
             strand: block.strand,
-            station_sizes: block.station_sizes,
-            markers: block.markers,
-            drawing: block.drawing,
+            station_sizes: block.laid.station_sizes,
+            markers: block.laid.markers,
+            drawing: block.laid.drawing,
             points: block.points,
         }
     }
@@ -165,7 +180,7 @@ impl Edition {
         }
         let mut kit: BTreeMap<String, u32> = BTreeMap::new();
         for block in &blocks {
-            let mut both = block.markers.clone();
+            let mut both = block.laid.markers.clone();
             for (colour, count) in block.beside.iter().flat_map(|beside| &beside.markers) {
                 *both.entry(colour.clone()).or_default() += count;
             }
@@ -194,31 +209,48 @@ impl Edition {
     }
 
     fn block(&self, variant: &Variant, setting: &Setting<'_>) -> Option<RunningBlock> {
-        let Setting { ground, minutes, starts, laying_out, pace, seed } = *setting;
+        let Setting { minutes, starts, laying_out, .. } = *setting;
         let drill = self.drill(&variant.drill)?;
-        let levers = drill.rung_at(variant.stage, &self.academy.lever_points)?.levers;
-        let layout = drill.layout_at(&levers, pace).ok()?;
-        let fit = fit(&layout, &drill.station, ground, drill.tighter(pace).as_ref());
-        let turns = drill.turns(&fit);
-        let explaining = self.band.explaining;
-        let schedule = drill.schedule(&self.band, &layout)?.filling(minutes, explaining, turns);
-        let touching =
-            Touching { per_second: drill.cadence(variant.stage, &self.band.id), side: levers.side };
-        let timing = Timing::of(&schedule, explaining, turns, touching, fit.working_share);
-        let stations = fit.station_sizes.len() as u32;
-        let markers = layout.markers_by_colour();
+        let table = &self.academy.lever_points;
+        let levers = drill.rung_at(variant.stage, table)?.levers;
+        let next = |step: Option<Step>| self.laid(drill, &step?.levers, setting);
         Some(RunningBlock {
             drill: drill.id.clone(),
             title: drill.title.clone(),
             purpose: drill.purpose.clone(),
             in_game: drill.in_game.clone(),
-            stage: variant.stage,
             strand: drill.main_strand(),
             skills: variant.skills.iter().filter_map(|id| Some(self.skill(id)?.name.clone())).collect(),
             starts,
             laying_out,
             minutes,
-            calls: called(drill, &levers).map(|cues| bout_calls(cues, timing.work, seed)).unwrap_or_default(),
+            laid: self.laid(drill, &levers, setting)?,
+            one_down: next(drill.one_down(&levers, table)),
+            one_up: next(drill.one_up(&levers, table)),
+            layout: drill.layout.clone(),
+            points: drill.points.clone(),
+            faults: drill.faults.clone(),
+            cautions: drill.cautions.iter().map(|caution| caution.text().to_owned()).collect(),
+            beside: None,
+        })
+    }
+
+    fn laid(&self, drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Option<Laid> {
+        let Setting { ground, minutes, pace, seed, .. } = *setting;
+        let layout = drill.layout_at(levers, pace).ok()?;
+        let fit = fit(&layout, &drill.station, ground, drill.tighter(pace).as_ref());
+        let turns = drill.turns(&fit);
+        let explaining = self.band.explaining;
+        let schedule = drill.schedule(&self.band, &layout)?.filling(minutes, explaining, turns);
+        let stage = drill.stage_at(levers);
+        let touching = Touching { per_second: drill.cadence(stage, &self.band.id), side: levers.side };
+        let timing = Timing::of(&schedule, explaining, turns, touching, fit.working_share);
+        let stations = fit.station_sizes.len() as u32;
+        let markers = layout.markers_by_colour();
+        Some(Laid {
+            levers: *levers,
+            stage,
+            calls: called(drill, levers).map(|cues| bout_calls(cues, timing.work, seed)).unwrap_or_default(),
             timing,
             markers: markers.into_iter().map(|(colour, n)| (colour.to_owned(), n * stations)).collect(),
             footprint: layout.footprint(),
@@ -226,11 +258,6 @@ impl Edition {
             misfit: fit.misfit.map(|misfit| misfit.to_string()),
             station_sizes: fit.station_sizes,
             drawing: layout.draw(),
-            layout: drill.layout.clone(),
-            points: drill.points.clone(),
-            faults: drill.faults.clone(),
-            cautions: drill.cautions.iter().map(|caution| caution.text().to_owned()).collect(),
-            beside: None,
         })
     }
 }

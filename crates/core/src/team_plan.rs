@@ -11,6 +11,7 @@ use serde::{Deserialize, Serialize};
 
 use crate::curriculum::Season;
 use crate::delivery::{Outcome, Said};
+use crate::drill::Drill;
 use crate::edition::Edition;
 use crate::fit::Ground;
 use crate::input::InputError;
@@ -29,9 +30,12 @@ pub struct TeamPlan {
     /// Its hall, kit and squad.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub ground: Option<Ground>,
-    /// What comes when.
+    /// What comes when; before the day from which the edition holds, what was really run.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub plan: Option<Plan>,
+    /// Drills that were run before that day and that the edition has no more.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    pub drills: Vec<Drill>,
     /// Sessions that fell out or were cut short, by session.
     #[serde(skip_serializing_if = "BTreeMap::is_empty")]
     pub upsets: BTreeMap<usize, Upset>,
@@ -67,6 +71,7 @@ impl TeamPlan {
         if let Some(plan) = &self.plan {
             own.plan = plan.clone();
         }
+        own = own.with_drills(&self.drills);
         own.left = self.upsets.iter().map(|(session, upset)| (*session, upset.left)).collect();
         Ok(own)
     }
@@ -143,9 +148,9 @@ impl TeamPlan {
             still_ahead.filter_map(|(session, upset)| Some((same_day(session)?, *upset))).collect();
         // With what has been, by its days, and all the drills that it was run with.
         let run = as_run(&before.plan, said);
-        let mut whole = merged.edition(new)?.with_drills_of(&before);
+        let mut whole = merged.edition(new)?.with_drills(&before.drills);
         let problem = Problem { locks: Vec::new(), ..whole.problem()? };
-        let first = new_dates.iter().position(|day| *day >= from).unwrap_or(new_dates.len());
+        let first = first_from(&new_dates, from);
         for (session, day) in new_dates.iter().enumerate().take(first) {
             let there = old_dates.iter().position(|old| old == day);
             let blocks = there.and_then(|at| run.sessions.get(at).cloned());
@@ -158,12 +163,13 @@ impl TeamPlan {
         }
         if check(&problem, &whole.plan).iter().any(|breach| breach.session >= first) {
             let rest = solve_rest(&problem, &fitting(&problem, &whole.plan), first, 1, STEPS_NEAR);
-            let mut plan = after.plan;
-            for (session, blocks) in rest.sessions.into_iter().enumerate().skip(first) {
-                plan.sessions[session] = blocks;
+            for (laid, blocks) in whole.plan.sessions.iter_mut().zip(rest.sessions).skip(first) {
+                *laid = blocks;
             }
-            merged.plan = Some(plan);
         }
+        whole.drills.retain(|drill| new.drill(&drill.id).is_none());
+        merged.drills = Edition { plan: whole.plan.clone(), ..whole }.trimmed().drills;
+        merged.plan = Some(whole.plan);
         Ok(merged)
     }
 }
@@ -179,11 +185,21 @@ pub struct Drift {
 }
 
 impl Drift {
-    /// How far a plan, as it was run and is meant to go on, has come from what was published for the same days.
-    pub fn of(problem: &Problem, published: &Plan, own: &Plan, said: &Said) -> Drift {
-        let run = as_run(own, said);
-        Drift { moved: left_their_session(published, own), short: fallen_short(problem, published, &run) }
+    /// How far a team's plan, as it was run and is meant to go on, has come from what was published for the same days,
+    /// from the day on which the edition holds.
+    pub fn of(problem: &Problem, published: &Plan, own: &Edition, said: &Said, from: Option<Date>) -> Drift {
+        let days: Vec<Date> = own.curriculum.evenings().iter().map(|evening| evening.date).collect();
+        let first = from.map_or(0, |from| first_from(&days, from));
+        let before = own.plan.sessions.iter().take(first);
+        let meant = Plan { sessions: before.chain(published.sessions.iter().skip(first)).cloned().collect() };
+        let run = as_run(&own.plan, said);
+        Drift { moved: left_their_session(&meant, &own.plan), short: fallen_short(problem, &meant, &run) }
     }
+}
+
+/// The first session on a day or later.
+fn first_from(days: &[Date], from: Date) -> usize {
+    days.iter().position(|day| *day >= from).unwrap_or(days.len())
 }
 
 /// When a team works by an edition.

@@ -44,12 +44,15 @@ fn pairs_at_the_wall_of_two() {
     let edition = first_evening(&[("wall-of-two@form", 6)]);
     let evening = edition.evening(&edition.problem().unwrap(), 0, Pace::default()).unwrap();
     let block = &evening.blocks[0];
-    assert_eq!((block.stage, block.strand), (Stage::Form, Strand::Passing));
-    assert_eq!(block.station_sizes, [2; 7]);
-    assert_eq!((block.timing.bouts, block.timing.work, block.timing.rest), (6, Seconds(30.0), Seconds(20.0)));
-    assert_eq!(block.timing.touches, FootTouches { strong: 45, other: 45 });
-    assert!((block.timing.waiting_share.0 - (1.0 - 180.0 / 280.0)).abs() < 1e-12);
-    assert_eq!(block.timing.work_to_rest.as_deref(), Some("3:2"));
+    assert_eq!((block.laid.stage, block.strand), (Stage::Form, Strand::Passing));
+    assert_eq!(block.laid.station_sizes, [2; 7]);
+    assert_eq!(
+        (block.laid.timing.bouts, block.laid.timing.work, block.laid.timing.rest),
+        (6, Seconds(30.0), Seconds(20.0))
+    );
+    assert_eq!(block.laid.timing.touches, FootTouches { strong: 45, other: 45 });
+    assert!((block.laid.timing.waiting_share.0 - (1.0 - 180.0 / 280.0)).abs() < 1e-12);
+    assert_eq!(block.laid.timing.work_to_rest.as_deref(), Some("3:2"));
     assert_eq!(evening.kit, [("white".to_owned(), 14)].into());
     assert_eq!((evening.unused, block.starts, block.laying_out), (Minutes(34), Minutes(0), Minutes(0)));
 }
@@ -76,17 +79,22 @@ fn every_evening_of_the_demo_can_be_run() {
         let used: u32 = evening.blocks.iter().map(|b| b.laying_out.0 + b.minutes.0).sum();
         assert_eq!(used + evening.unused.0, evening.minutes.0, "session {session}");
         for block in &evening.blocks {
-            let clock: Seconds = block.timing.phases.iter().map(|p| p.lasts).sum();
+            let clock: Seconds = block.laid.timing.phases.iter().map(|p| p.lasts).sum();
             assert!(clock <= block.minutes.seconds(), "{}: the clock runs over", block.title);
-            let work = block.timing.phases.iter().filter(|p| p.kind == PhaseKind::Work).count() as u32;
-            assert_eq!(work, block.timing.bouts, "{}", block.title);
-            assert_eq!(block.station_sizes.iter().sum::<u32>(), 14, "{}: nobody is left out", block.title);
-            assert!((0.0..=1.0).contains(&block.timing.waiting_share.0), "{}", block.title);
-            assert!(block.timing.touches.strong > 0, "{}", block.title);
-            for (colour, count) in &block.markers {
+            let work = block.laid.timing.phases.iter().filter(|p| p.kind == PhaseKind::Work).count() as u32;
+            assert_eq!(work, block.laid.timing.bouts, "{}", block.title);
+            assert_eq!(
+                block.laid.station_sizes.iter().sum::<u32>(),
+                14,
+                "{}: nobody is left out",
+                block.title
+            );
+            assert!((0.0..=1.0).contains(&block.laid.timing.waiting_share.0), "{}", block.title);
+            assert!(block.laid.timing.touches.strong > 0, "{}", block.title);
+            for (colour, count) in &block.laid.markers {
                 assert!(evening.kit[colour] >= *count, "{}", block.title);
             }
-            assert!(roxmltree::Document::parse(&block.drawing).is_ok(), "{}", block.title);
+            assert!(roxmltree::Document::parse(&block.laid.drawing).is_ok(), "{}", block.title);
         }
     }
 }
@@ -107,9 +115,14 @@ fn a_block_calls_only_where_its_levers_ask_for_an_answer_and_within_its_bout() {
     for session in 0..problem.sessions.len() {
         for block in edition.evening(&problem, session, Pace::default()).unwrap().blocks {
             let cues = edition.drill(&block.drill).unwrap().cues.is_some();
-            assert_eq!(!block.calls.is_empty(), cues && block.stage == Stage::Scan, "{}", block.title);
-            assert!(block.calls.iter().all(|call| call.at < block.timing.work), "{}", block.title);
-            called += block.calls.len();
+            assert_eq!(
+                !block.laid.calls.is_empty(),
+                cues && block.laid.stage == Stage::Scan,
+                "{}",
+                block.title
+            );
+            assert!(block.laid.calls.iter().all(|call| call.at < block.laid.timing.work), "{}", block.title);
+            called += block.laid.calls.len();
         }
     }
     assert!(called > 0, "no evening of the demo calls anything");
@@ -121,10 +134,10 @@ fn a_longer_pace_lays_a_larger_floor_and_says_where_it_no_longer_fits() {
     let problem = edition.problem().unwrap();
     let blocks = |pace| edition.evening(&problem, 0, Pace(jogo_core::units::Metres(pace))).unwrap().blocks;
     for (usual, long) in blocks(0.75).iter().zip(blocks(1.5)) {
-        assert!(long.footprint.depth >= usual.footprint.depth, "{}", usual.title);
-        assert_eq!(usual.misfit, None);
+        assert!(long.laid.footprint.depth >= usual.laid.footprint.depth, "{}", usual.title);
+        assert_eq!(usual.laid.misfit, None);
     }
-    assert!(blocks(1.5).iter().any(|block| block.misfit.is_some()));
+    assert!(blocks(1.5).iter().any(|block| block.laid.misfit.is_some()));
 }
 
 // By hand: on half of the hall, 9 × 12 m, with half of the 14 players: each rung has seven players, and the
@@ -137,9 +150,12 @@ fn where_the_squad_is_split_both_rungs_are_laid_on_half_of_the_floor() {
     let evening = edition.evening(&problem, 0, Pace::default()).unwrap();
     let block = &evening.blocks[0];
     let beside = block.beside.as_ref().unwrap();
-    assert_eq!((block.station_sizes.iter().sum::<u32>(), beside.station_sizes.iter().sum::<u32>()), (7, 7));
-    assert_eq!((block.stage, beside.stage), (Stage::Form, Stage::Flow));
-    let markers: u32 = block.markers.values().chain(beside.markers.values()).sum();
+    assert_eq!(
+        (block.laid.station_sizes.iter().sum::<u32>(), beside.station_sizes.iter().sum::<u32>()),
+        (7, 7)
+    );
+    assert_eq!((block.laid.stage, beside.stage), (Stage::Form, Stage::Flow));
+    let markers: u32 = block.laid.markers.values().chain(beside.markers.values()).sum();
     assert_eq!(evening.kit.values().sum::<u32>(), markers);
-    assert!(edition.evening(&problem, 0, Pace::default()).unwrap().blocks[0].misfit.is_none());
+    assert!(edition.evening(&problem, 0, Pace::default()).unwrap().blocks[0].laid.misfit.is_none());
 }

@@ -42,7 +42,7 @@ fn a_team_with_nothing_of_its_own_works_by_the_edition() {
     let published = edition(1);
     let own = TeamPlan::default().edition(&published).unwrap();
     assert_eq!(own, published);
-    let drift = Drift::of(&published.problem().unwrap(), &published.plan, &own.plan, &Said::new());
+    let drift = Drift::of(&published.problem().unwrap(), &published.plan, &own, &Said::new(), None);
     assert_eq!(drift, Drift::default());
 }
 
@@ -128,14 +128,40 @@ fn a_running_team_takes_a_new_edition_from_a_day_on() {
     let laid = merged.edition(&new).unwrap();
     assert_eq!(merged.upsets, own.upsets, "what will fall out still does");
     assert_eq!(laid.plan.sessions[5], []);
-    // What was run before, and the rest, keep the rules from there on.
-    let mut whole = as_run(&old.plan, &skipped);
-    whole.sessions.truncate(2);
-    whole.sessions.extend(laid.plan.sessions[2..].iter().cloned());
-    let broken = check(&laid.problem().unwrap(), &Plan { sessions: whole.sessions });
+    // What was run before stands in the plan, and the rest keeps the rules from there on.
+    assert_eq!(laid.plan.sessions[..2], as_run(&old.plan, &skipped).sessions[..2]);
+    let problem = laid.problem().unwrap();
+    let broken = check(&problem, &laid.plan);
     assert_eq!(broken.iter().filter(|breach| breach.session >= 2).count(), 0, "{broken:?}");
     let all_ahead = own.merged(&old, &new, &Said::new(), day(&old, 0)).unwrap();
     assert_eq!(TeamPlan { plan: None, ..all_ahead }, TeamPlan { plan: None, ..own });
+    // What has been is no drift from the new edition.
+    let plain = TeamPlan::default().merged(&old, &new, &Said::new(), day(&old, 2)).unwrap();
+    let drift =
+        Drift::of(&problem, &new.plan, &plain.edition(&new).unwrap(), &Said::new(), Some(day(&old, 2)));
+    let rest = |plan: &Plan| plan.sessions[2..].to_vec();
+    let stayed = plain.plan.as_ref().is_some_and(|plan| rest(plan) == rest(&new.plan));
+    assert_eq!(drift.moved == 0, stayed, "{drift:?}");
+}
+
+#[test]
+fn a_drill_that_the_new_edition_has_no_more_still_counts_as_run() {
+    let old = edition(1).trimmed();
+    let mut new = edition(2);
+    let (gone, _) = old.plan.sessions[0][0].variant.split_once('@').unwrap();
+    for blocks in &mut new.plan.sessions {
+        blocks.retain(|block| !block.variant.starts_with(gone));
+    }
+    let new = new.trimmed();
+    assert!(new.drill(gone).is_none());
+    let merged = TeamPlan::default().merged(&old, &new, &Said::new(), day(&old, 1)).unwrap();
+    assert!(merged.drills.iter().any(|drill| drill.id == gone));
+    assert!(merged.drills.iter().all(|drill| new.drill(&drill.id).is_none()));
+    let laid = merged.edition(&new).unwrap();
+    assert_eq!(laid.plan.sessions[0], old.plan.sessions[0]);
+    // A third edition goes on from there.
+    let third = merged.merged(&new, &old, &Said::new(), day(&old, 2)).unwrap();
+    assert_eq!(third.edition(&old).unwrap().plan.sessions[..2], laid.plan.sessions[..2]);
 }
 
 #[test]

@@ -33,9 +33,28 @@ impl Server {
     /// Starts the program that was built beside this one.
     pub fn start() -> Result<Server, Failed> {
         let data = tempfile::tempdir()?;
+        let (process, address) = Server::run("demo", "0", data.path())?;
+        Ok(Server { process, address, data })
+    }
+
+    /// Stops it, as when the network or the machine is away.
+    pub fn stops(&mut self) -> Result<(), Failed> {
+        self.process.kill()?;
+        self.process.wait()?;
+        Ok(())
+    }
+
+    /// Starts it again, on what it has, at its old address.
+    pub fn starts_again(&mut self) -> Result<(), Failed> {
+        let port = self.address.rsplit(':').next().unwrap_or_default();
+        (self.process, self.address) = Server::run("serve", port, self.data.path())?;
+        Ok(())
+    }
+
+    fn run(command: &str, port: &str, data: &std::path::Path) -> Result<(Child, String), Failed> {
         let mut process = Command::new(built("jogo")?)
-            .args(["demo", "--port", "0", "--today", TODAY, "--data"])
-            .arg(data.path())
+            .args([command, "--port", port, "--today", TODAY, "--data"])
+            .arg(data)
             .stdout(Stdio::piped())
             .spawn()?;
         let out = process.stdout.take().ok_or("the server has no output")?;
@@ -47,7 +66,7 @@ impl Server {
             .ok_or("the server did not say where it is open")?;
         // The rest of its output is read, so that the pipe never fills.
         std::thread::spawn(move || lines.for_each(drop));
-        Ok(Server { process, address, data })
+        Ok((process, address))
     }
 
     /// The folder of its database.
@@ -79,7 +98,8 @@ pub struct Browser {
     driver: Child,
     /// The way to its pages.
     pub page: Client,
-    _profile: tempfile::TempDir,
+    screen: Screen,
+    profile: Option<tempfile::TempDir>,
 }
 
 /// How large a screen is, in its own pixels.
@@ -101,6 +121,17 @@ pub const PHONE: Screen = Screen { width: 390, height: 844, phone: true };
 impl Browser {
     /// Starts ChromeDriver on a free port, and Chromium with a fresh profile.
     pub async fn start(screen: Screen) -> Result<Browser, Failed> {
+        Browser::with_profile(screen, tempfile::tempdir()?).await
+    }
+
+    /// Closes it, and opens it again with what it keeps.
+    pub async fn restart(mut self) -> Result<Browser, Failed> {
+        let (screen, profile) = (self.screen, self.profile.take());
+        self.end().await?;
+        Browser::with_profile(screen, profile.ok_or("the browser keeps nothing")?).await
+    }
+
+    async fn with_profile(screen: Screen, profile: tempfile::TempDir) -> Result<Browser, Failed> {
         let port = std::net::TcpListener::bind("127.0.0.1:0")?.local_addr()?.port();
         let driver = Command::new("chromedriver")
             .arg(format!("--port={port}"))
@@ -108,7 +139,6 @@ impl Browser {
             .stderr(Stdio::null())
             .spawn()
             .map_err(|e| format!("chromedriver: {e}: run make tools-browser"))?;
-        let profile = tempfile::tempdir()?;
         let mut args: Vec<String> = [
             "--headless",
             "--no-sandbox",
@@ -139,7 +169,7 @@ impl Browser {
         let mut capabilities = serde_json::Map::new();
         capabilities.insert("goog:chromeOptions".into(), options);
         let page = connect(port, capabilities).await?;
-        Ok(Browser { driver, page, _profile: profile })
+        Ok(Browser { driver, page, screen, profile: Some(profile) })
     }
 
     /// Ends the browser.
@@ -181,13 +211,13 @@ async fn connect(
 /// What people look for on a page: a role and a name.
 pub struct Person<'b> {
     browser: &'b Browser,
-    address: &'b str,
+    address: String,
 }
 
 impl<'b> Person<'b> {
     /// Sits down before a browser.
-    pub fn at(browser: &'b Browser, server: &'b Server) -> Person<'b> {
-        Person { browser, address: &server.address }
+    pub fn at(browser: &'b Browser, server: &Server) -> Person<'b> {
+        Person { browser, address: server.address.clone() }
     }
 
     fn page(&self) -> &Client {
@@ -237,7 +267,9 @@ impl<'b> Person<'b> {
     pub async fn presses(&self, name: &str) -> Result<(), Failed> {
         let mut tries = 0;
         loop {
-            match self.button(name).await?.click().await {
+            let button = self.button(name).await?;
+            self.waits_until_it_stands(&button).await?;
+            match button.click().await {
                 Ok(()) => return Ok(()),
                 // The page may have drawn it anew between finding and pressing it.
                 Err(CmdError::Standard(_)) if tries < 20 => {
@@ -247,6 +279,39 @@ impl<'b> Person<'b> {
                 Err(error) => return Err(error.into()),
             }
         }
+    }
+
+    /// Waits until a thing keeps its place on the screen: what comes in above would push it from under the pointer.
+    async fn waits_until_it_stands(&self, thing: &Element) -> Result<(), Failed> {
+        let script = "const [thing, done] = arguments, since = performance.now(); let place = '', still = 0;
+            const look = () => {
+              const { x, y } = thing.getBoundingClientRect();
+              still = `${x} ${y}` === place ? still + 1 : 0;
+              place = `${x} ${y}`;
+              if (still < 3 && performance.now() - since < 3000) requestAnimationFrame(look); else done(true);
+            };
+            look()";
+        let looked = self.page().execute_async(script, vec![serde_json::to_value(thing)?]).await;
+        match looked {
+            // The page has drawn it anew: pressing it says so.
+            Ok(_) | Err(CmdError::Standard(_)) => Ok(()),
+            Err(error) => Err(error.into()),
+        }
+    }
+
+    /// Lays the plan, and waits until it is laid.
+    pub async fn solves(&self) -> Result<(), Failed> {
+        self.presses("Solve").await?;
+        self.goes("Solving…").await?;
+        self.goes("saving…").await
+    }
+
+    /// Publishes the draft as an edition.
+    pub async fn publishes(&self, edition: u32) -> Result<(), Failed> {
+        self.presses(&format!("Publish edition {edition}")).await?;
+        // Enter in the note publishes.
+        self.writes("A note for the coaches", "Off we go").await?;
+        self.sees(&format!("edition {edition} published")).await
     }
 
     /// Drags what one selector finds onto the middle of what another finds.

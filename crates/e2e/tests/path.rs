@@ -49,7 +49,7 @@ async fn plans_and_publishes(director: &Person<'_>) -> Result<(), Failed> {
     director.sees("110 %: make it 100").await?;
     director.writes("Share of dribbling", "15").await?;
     director.goes("make it 100").await?;
-    director.presses("Solve").await?;
+    director.solves().await?;
     director.sees("saved").await?;
 
     // A session shows its running order, by pointer and by keyboard.
@@ -60,11 +60,7 @@ async fn plans_and_publishes(director: &Person<'_>) -> Result<(), Failed> {
     director.sees("Session 1 · 40 min").await?;
     director.sees("Bring:").await?;
 
-    director.presses("Publish edition 1").await?;
-    // Enter in the note publishes.
-    director.writes("A note for the coaches", "Off we go").await?;
-    director.sees("edition 1 published").await?;
-    Ok(())
+    director.publishes(1).await
 }
 
 async fn runs_the_evening(coach: &Person<'_>) -> Result<(), Failed> {

@@ -5,11 +5,6 @@ use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 const DIRECTOR: &str = "Pelya Sullstay";
 const COACH: &str = "Keya Gairlow";
 
-async fn publishes(director: &Person<'_>, edition: u32) -> Result<(), Failed> {
-    director.presses(&format!("Publish edition {edition}")).await?;
-    director.presses_in_dialog("Publish").await?;
-    director.sees(&format!("edition {edition} published")).await
-}
 
 #[tokio::test]
 async fn an_evening_falls_out_is_squeezed_in_and_outlives_a_new_edition() -> Result<(), Failed> {
@@ -18,7 +13,7 @@ async fn an_evening_falls_out_is_squeezed_in_and_outlives_a_new_edition() -> Res
     let (director, coach) = (Person::at(&desk, &server), Person::at(&phone, &server));
     director.signs_in_as(DIRECTOR).await?;
     director.sees("Bring:").await?;
-    publishes(&director, 1).await?;
+    director.publishes(1).await?;
 
     coach.signs_in_as(COACH).await?;
     coach.sees("Tonight").await?;
@@ -48,7 +43,7 @@ async fn an_evening_falls_out_is_squeezed_in_and_outlives_a_new_edition() -> Res
     director.sees("changed since").await?;
     director.presses("Solve").await?;
     director.goes("Solving").await?;
-    publishes(&director, 2).await?;
+    director.publishes(2).await?;
     coach.reloads().await?;
     coach.sees("edition 2").await?;
     coach.sees("fell out").await?;

@@ -17,7 +17,7 @@ use jogo_core::units::Minutes;
 use jogo_store::Store;
 use jogo_store::curricula::NewEdition;
 use jogo_store::library::Library;
-use jogo_store::outcomes::OutcomeEntry;
+use jogo_store::log::{BlockSaid, LogEntries, OutcomeEntry};
 use jogo_store::people::{NewPerson, Person, Role};
 use jogo_store::teams::Player;
 use jogo_store::trials::NewTrial;
@@ -297,18 +297,12 @@ impl Story<'_> {
                 let (outcome, minutes) = self.chance.outcome(plan.keeping, laid.minutes);
                 let said_at = at_six(evening.date)? + (block as i64 * 10).minutes();
                 let (session, block) = (session as u32, block as u32);
-                entries.push(OutcomeEntry {
-                    id: Uuid::now_v7(),
-                    edition,
-                    session,
-                    block,
-                    outcome,
-                    minutes,
-                    said_at,
-                });
+                let said = BlockSaid { block, outcome, minutes, success: None, ran: None };
+                entries.push(OutcomeEntry { id: Uuid::now_v7(), edition, session, said, said_at });
             }
         }
-        Ok(self.store.add_outcomes(team, &entries, coach, self.now).await?)
+        let entries = LogEntries { outcomes: entries, ..LogEntries::default() };
+        Ok(self.store.add_log(team, &entries, coach, self.now).await?)
     }
 }
 

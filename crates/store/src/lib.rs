@@ -9,7 +9,7 @@ pub mod audit;
 pub mod curricula;
 pub mod drills;
 pub mod library;
-pub mod outcomes;
+pub mod log;
 pub mod people;
 pub mod skills;
 pub mod team_plans;

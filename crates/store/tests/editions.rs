@@ -13,7 +13,7 @@ use jogo_core::plan::{Block, Plan};
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
 use jogo_store::curricula::{Change, Draft, NewEdition};
-use jogo_store::outcomes::OutcomeEntry;
+use jogo_store::log::{BlockSaid, LogEntries, OutcomeEntry};
 use rstest::rstest;
 
 fn wishes(name: &str, start: &str) -> Curriculum {
@@ -144,11 +144,10 @@ async fn the_latest_saying_counts_whatever_the_order(#[case] order: [usize; 3]) 
         id: id(n),
         edition: id(60),
         session: 0,
-        block: 0,
-        outcome,
-        minutes: minutes.map(Minutes),
+        said: BlockSaid { block: 0, outcome, minutes: minutes.map(Minutes), success: None, ran: None },
         said_at: at(said),
     };
+    let of = |entry: &OutcomeEntry| LogEntries { outcomes: vec![entry.clone()], ..LogEntries::default() };
     // The last two were said in the same moment: of these the larger id counts.
     let all = [
         saying(70, Outcome::Done, None, "18:01:00"),
@@ -156,10 +155,10 @@ async fn the_latest_saying_counts_whatever_the_order(#[case] order: [usize; 3]) 
         saying(72, Outcome::Short, Some(4), "18:02:00"),
     ];
     for i in order {
-        store.add_outcomes(*team, std::slice::from_ref(&all[i]), *coach, at("19:00:00")).await.unwrap();
+        store.add_log(*team, &of(&all[i]), *coach, at("19:00:00")).await.unwrap();
     }
     let said = store.said(*team, id(60)).await.unwrap();
     assert_eq!(said[&(0, 0)], (Outcome::Short, Some(Minutes(4))));
-    let elsewhere = store.add_outcomes(academy.other_team, &all[..1], *coach, at("19:00:00")).await;
+    let elsewhere = store.add_log(academy.other_team, &of(&all[0]), *coach, at("19:00:00")).await;
     assert!(matches!(elsewhere, Err(StoreError::Taken(_))), "an id belongs to one team");
 }

@@ -598,7 +598,7 @@ export interface paths {
             cookie?: never;
         };
         /** The remedies to go on when an evening has only some minutes left. */
-        get: operations["evenings_ways"];
+        get: operations["evenings_remedies"];
         put?: never;
         post?: never;
         delete?: never;
@@ -624,7 +624,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/teams/{team}/outcomes": {
+    "/teams/{team}/log": {
         parameters: {
             query?: never;
             header?: never;
@@ -633,8 +633,8 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Takes in what was said of blocks: all of it or nothing, each entry once, in any order. */
-        post: operations["evenings_say"];
+        /** Takes in what was said of an evening: all of it or nothing, each entry once, in any order. */
+        post: operations["log_say"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1615,13 +1615,11 @@ export interface components {
             /** Format: int32 */
             week: number;
         };
-        /** @description A team's evenings in the order of their dates, and which of them is tonight's or the next. */
+        /** @description A team's evenings in the order of their dates. */
         Evenings: {
             /** @description What the team changed last in its editions. */
             changes: components["schemas"]["LastChange"][];
             evenings: components["schemas"]["EveningEntry"][];
-            /** @description Place in the list of tonight's evening, else of the next one. */
-            next?: number | null;
             today: string;
         };
         /**
@@ -1865,6 +1863,12 @@ export interface components {
             /** @description The association's rule, in its own words or by its name and part. */
             text: string;
         };
+        /** @description Who said something of an evening, and when. */
+        HistoryEntry: {
+            at: string;
+            by: string;
+            told: components["schemas"]["Told"];
+        };
         /** @description Floor for one player at home. */
         HomeSpace: {
             /** @description At least so deep. */
@@ -1909,6 +1913,29 @@ export interface components {
              * @description Walls or boards that give the ball back.
              */
             walls: number;
+        };
+        /** @description A drill on the floor with its levers set so: all that a lever changes. */
+        Laid: components["schemas"]["Timing"] & {
+            /** @description What is called in a bout, if the block answers calls; the same in every bout. */
+            calls: components["schemas"]["Call"][];
+            /** @description The floor, as SVG. */
+            drawing: string;
+            /** @description Floor of one station. */
+            footprint: components["schemas"]["Footprint"];
+            /** @description The same in the pace of whoever lays it. */
+            in_paces: components["schemas"]["InPaces"];
+            /** @description The settings. */
+            levers: components["schemas"]["Levers"];
+            /** @description Markers for all stations, by colour. */
+            markers: {
+                [key: string]: number;
+            };
+            /** @description What does not fit, laid in this pace; nothing if all does. */
+            misfit?: string | null;
+            /** @description The stage worked at. */
+            stage: components["schemas"]["Stage"];
+            /** @description Players at each station. */
+            station_sizes: number[];
         };
         /** @description A strand's rows. */
         Lane: {
@@ -2166,6 +2193,20 @@ export interface components {
             /** @description In which session, from 0. Its place among the blocks of the session may change. */
             session: number;
         };
+        LogSaid: {
+            notes?: components["schemas"]["NoteSaid"][];
+            outcomes?: components["schemas"]["OutcomeSaid"][];
+            presence?: components["schemas"]["PresenceSaid"][];
+        };
+        /** @description What is known of an evening. */
+        LogView: {
+            /** @description Everything that was said, in its order, with what was said differently later. */
+            history: components["schemas"]["HistoryEntry"][];
+            /** @description Players who were missing; nothing if nobody has said who was there. */
+            missing?: string[] | null;
+            note: string;
+            outcomes: components["schemas"]["OutcomeView"][];
+        };
         /** @description The drill, looked at. */
         Looked: components["schemas"]["Desk"] & {
             /** @description What keeps the drill from being saved, each with its place. */
@@ -2363,6 +2404,17 @@ export interface components {
         Newcomers: {
             players: components["schemas"]["Newcomer"][];
         };
+        /** @description A line of note on an evening; an empty one takes the earlier one away. */
+        NoteSaid: {
+            day: string;
+            /**
+             * Format: uuid
+             * @description Made on the device.
+             */
+            id: string;
+            said_at: string;
+            says: string;
+        };
         /** @description The settings that a drill offers for each lever; a lever without settings does not apply to it. */
         Offered: {
             /**
@@ -2433,11 +2485,39 @@ export interface components {
          * @enum {string}
          */
         Outcome: "done" | "short" | "skipped";
+        /** @description What a coach says of a block. */
+        OutcomeSaid: {
+            /** Format: int32 */
+            block: number;
+            /** Format: uuid */
+            edition: string;
+            /**
+             * Format: uuid
+             * @description Made on the device.
+             */
+            id: string;
+            minutes?: components["schemas"]["Minutes"] | null;
+            outcome: components["schemas"]["Outcome"];
+            ran?: components["schemas"]["Ran"] | null;
+            /** @description When, by the device. */
+            said_at: string;
+            /** Format: int32 */
+            session: number;
+            /**
+             * Format: int32
+             * @description How many of a hundred tries came off.
+             */
+            success?: number | null;
+        };
         /** @description What was last said of a block. */
         OutcomeView: {
+            /** Format: int32 */
             block: number;
             minutes?: components["schemas"]["Minutes"] | null;
             outcome: components["schemas"]["Outcome"];
+            ran?: components["schemas"]["Ran"] | null;
+            /** Format: int32 */
+            success?: number | null;
         };
         /** @description A measured pace. */
         PaceSaid: {
@@ -2582,6 +2662,19 @@ export interface components {
             name: string;
             strong_foot: components["schemas"]["Side"];
         };
+        /** @description Whether a player was there. */
+        PresenceSaid: {
+            day: string;
+            /**
+             * Format: uuid
+             * @description Made on the device.
+             */
+            id: string;
+            /** Format: uuid */
+            player: string;
+            present: boolean;
+            said_at: string;
+        };
         /**
          * @description Who is in the way.
          * @enum {string}
@@ -2632,6 +2725,11 @@ export interface components {
             /** @description All settings after it. */
             levers: components["schemas"]["Levers"];
         };
+        /**
+         * @description The rung of a drill that was run in place of the planned one.
+         * @enum {string}
+         */
+        Ran: "one_down" | "one_up";
         /** @description A share by the end of a week, with the band in which eight of ten real squads lie. */
         Reached: {
             /** @description One of ten squads has more. */
@@ -2722,48 +2820,32 @@ export interface components {
             stage?: components["schemas"]["StageSaid"] | null;
         };
         /** @description A block of an evening, with all that a coach needs to run it. */
-        RunningBlock: components["schemas"]["Timing"] & {
+        RunningBlock: components["schemas"]["Laid"] & {
             beside?: components["schemas"]["Beside"] | null;
-            /** @description What is called in a bout, if the block answers calls; the same in every bout. */
-            calls: components["schemas"]["Call"][];
             /** @description What could hurt. */
             cautions: string[];
-            /** @description The floor, as SVG. */
-            drawing: string;
             /** @description Name of the drill in files. */
             drill: string;
             /** @description The usual faults. */
             faults: components["schemas"]["FaultSeen"][];
-            /** @description Floor of one station. */
-            footprint: components["schemas"]["Footprint"];
             /** @description When it is used in a game. */
             in_game: string;
-            /** @description The same in the pace of whoever lays it. */
-            in_paces: components["schemas"]["InPaces"];
             /** @description Laying out before it. */
             laying_out: components["schemas"]["Minutes"];
             /** @description The layout text. */
             layout: string;
-            /** @description Markers for all stations, by colour. */
-            markers: {
-                [key: string]: number;
-            };
             /** @description Length of the block. */
             minutes: components["schemas"]["Minutes"];
-            /** @description What does not fit, laid in this pace; nothing if all does. */
-            misfit?: string | null;
+            one_down?: components["schemas"]["Laid"] | null;
+            one_up?: components["schemas"]["Laid"] | null;
             /** @description What to look for. */
             points: string[];
             /** @description What it is for. */
             purpose: string;
             /** @description Skills that get an exposure, by name. */
             skills: string[];
-            /** @description The stage worked at. */
-            stage: components["schemas"]["Stage"];
             /** @description Minutes after the evening's start at which it begins, laying out included. */
             starts: components["schemas"]["Minutes"];
-            /** @description Players at each station. */
-            station_sizes: number[];
             /** @description The strand that takes most of it. */
             strand: components["schemas"]["Strand"];
             /** @description Its title. */
@@ -2785,27 +2867,6 @@ export interface components {
             by?: string | null;
             /** Format: int64 */
             version: number;
-        };
-        /** @description What a coach says of a block. */
-        Saying: {
-            /** Format: int32 */
-            block: number;
-            /** Format: uuid */
-            edition: string;
-            /**
-             * Format: uuid
-             * @description Made on the device.
-             */
-            id: string;
-            minutes?: components["schemas"]["Minutes"] | null;
-            outcome: components["schemas"]["Outcome"];
-            /** @description When, by the device. */
-            said_at: string;
-            /** Format: int32 */
-            session: number;
-        };
-        Sayings: {
-            entries: components["schemas"]["Saying"][];
         };
         /** @description How good a plan is. */
         Score: {
@@ -2862,6 +2923,8 @@ export interface components {
         Session: {
             academy: string;
             demo: boolean;
+            /** Format: uuid */
+            id: string;
             name: string;
             /**
              * Format: double
@@ -3174,7 +3237,7 @@ export interface components {
             /** Format: int64 */
             edition_number: number;
             evening: components["schemas"]["Evening"];
-            outcomes: components["schemas"]["OutcomeView"][];
+            log: components["schemas"]["LogView"];
             team: string;
             upset?: components["schemas"]["Upset"] | null;
         };
@@ -3243,6 +3306,21 @@ export interface components {
             work_s: components["schemas"]["Seconds"];
             /** @description Work to rest in lowest terms. */
             work_to_rest?: string | null;
+        };
+        /** @description Something that was said of an evening. */
+        Told: (components["schemas"]["OutcomeView"] & {
+            /** @enum {string} */
+            of: "block";
+        }) | {
+            /** @enum {string} */
+            of: "player";
+            /** Format: uuid */
+            player: string;
+            present: boolean;
+        } | {
+            /** @enum {string} */
+            of: "note";
+            says: string;
         };
         /**
          * @description How many touches are allowed.
@@ -4741,7 +4819,7 @@ export interface operations {
             };
         };
     };
-    evenings_ways: {
+    evenings_remedies: {
         parameters: {
             query: {
                 /** @description Minutes that are left; 0 if the evening falls out. */
@@ -4832,7 +4910,7 @@ export interface operations {
             };
         };
     };
-    evenings_say: {
+    log_say: {
         parameters: {
             query?: never;
             header?: never;
@@ -4843,7 +4921,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Sayings"];
+                "application/json": components["schemas"]["LogSaid"];
             };
         };
         responses: {
@@ -4854,6 +4932,14 @@ export interface operations {
                 content?: never;
             };
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -3,11 +3,15 @@ import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tansta
 import { api, data, ProblemError } from './client'
 
 export function useSession() {
+  const queries = useQueryClient()
   return useQuery({
     queryKey: ['session'],
     queryFn: async () => {
       try {
-        return await data(api.GET('/session'))
+        const session = await data(api.GET('/session'))
+        const before = queries.getQueryData<typeof session | null>(['session'])
+        if (before && before.id !== session.id) forgetOthers(queries)
+        return session
       } catch (error) {
         if (error instanceof ProblemError && error.status === 401) return null
         throw error

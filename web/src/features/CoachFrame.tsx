@@ -5,19 +5,23 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { NavLink, Outlet } from 'react-router'
 import type { Schemas } from '../api/client'
-import { dropRefused, flush, useOutbox } from '../api/outbox'
+import { dropRefused, flush, sendFor, useOutbox } from '../api/outbox'
 import { texts } from '../texts/en'
 import { Empty, ErrorNote } from '../ui/notes'
 import type { Look } from '../ui/theme'
+import { useCarried, useReadingBack } from './carry'
 import { NameMenu } from './NameMenu'
 
 const PLACES = ['tonight', 'test', 'squad', 'weeks'] as const
 
 export function CoachFrame({ session, look }: { session: Schemas['Session']; look: Look }) {
   const { floor } = useTheme()
+  useReadingBack()
+  useEffect(() => sendFor(session.id), [session.id])
+  const carried = useCarried(session.teams)
   const [chosen, setChosen] = useState(() => localStorage.getItem('jogo.team'))
   const team = session.teams.find((t) => t.id === chosen) ?? session.teams[0]
   const choose = (id: string) => {
@@ -39,8 +43,8 @@ export function CoachFrame({ session, look }: { session: Schemas['Session']; loo
           <Typography sx={{ fontWeight: 650 }}>{team?.name}</Typography>
         )}
         <Box sx={{ flex: 1 }} />
-        <OutboxNote />
-        <NameMenu session={session} look={look} />
+        <OutboxNote person={session.id} />
+        <NameMenu session={session} look={look} carried={carried} />
       </Box>
       <Box component="main" sx={{ flex: 1, minHeight: 0, overflowY: 'auto', display: 'flex', flexDirection: 'column' }}>
         <Refusals />
@@ -72,14 +76,24 @@ export function CoachFrame({ session, look }: { session: Schemas['Session']; loo
   )
 }
 
-/** How many entries wait on this device; a tap tries again. */
-function OutboxNote() {
-  const waiting = useOutbox().filter((w) => !w.refused)
-  if (waiting.length === 0) return null
+/** How many entries wait on this device; a tap tries again. Another coach's wait until that coach signs in here. */
+function OutboxNote({ person }: { person: string }) {
+  const waiting = useOutbox().filter((w) => !w.refused && !w.sent)
+  const mine = waiting.filter((w) => w.by === person).length
+  const others = waiting.length - mine
   return (
-    <Button size="small" role="status" onClick={() => void flush()}>
-      {texts.outbox.waiting(waiting.length)}
-    </Button>
+    <>
+      {mine > 0 && (
+        <Button size="small" role="status" onClick={() => void flush()}>
+          {texts.outbox.waiting(mine)}
+        </Button>
+      )}
+      {others > 0 && (
+        <Typography variant="body2" role="status">
+          {texts.outbox.others(others)}
+        </Typography>
+      )}
+    </>
   )
 }
 

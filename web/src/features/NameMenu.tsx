@@ -14,7 +14,14 @@ import type { Look, Mode } from '../ui/theme'
 
 const MODES: Mode[] = ['light', 'dark', 'pitch']
 
-export function NameMenu({ session, look }: { session: Schemas['Session']; look: Look }) {
+interface Props {
+  session: Schemas['Session']
+  look: Look
+  /** Whether this device could go on without network; nothing where that is not asked. */
+  carried?: boolean
+}
+
+export function NameMenu({ session, look, carried }: Props) {
   const [at, setAt] = useState<HTMLElement | null>(null)
   const [measuring, setMeasuring] = useState(false)
   const signOut = useSignOut()
@@ -43,6 +50,9 @@ export function NameMenu({ session, look }: { session: Schemas['Session']; look:
           <MenuItem component={Link} to="/drills" onClick={() => setAt(null)}>
             {texts.places.drills}
           </MenuItem>
+        )}
+        {carried !== undefined && (
+          <ListSubheader sx={{ bgcolor: 'transparent', lineHeight: 1.5, py: 1, maxWidth: 260 }}>{carried ? texts.carried.yes : texts.carried.notYet}</ListSubheader>
         )}
         <MenuItem onClick={() => signOut.mutate()}>{texts.signOut}</MenuItem>
       </Menu>

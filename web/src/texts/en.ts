@@ -677,17 +677,53 @@ export const texts = {
     lay: (n: number) => `Lay out first: ${n} min`,
     edition: (n: number) => `edition ${n}`,
     toTonight: 'To tonight',
+    sound: 'Sound on',
+    silent: 'Sound off',
+    rungs: 'One up, one down',
   },
+
+  ran: { one_down: 'One down', one_up: 'One up' } satisfies Words<Schemas['Ran']>,
+
+  log: {
+    title: 'Log',
+    here: 'Who is here?',
+    tap: 'Tap who is missing',
+    count: (here: number, all: number) => `${here} of ${all} here`,
+    everyone: 'Everyone is here',
+    isMissing: (name: string) => `${name} is missing`,
+    blocks: 'How did it go?',
+    nothing: 'nothing said yet',
+    minutes: (planned: number) => `Minutes of ${planned}`,
+    cameOff: 'Of ten tries came off',
+    note: 'A line for next time',
+    noteAbout: 'About the practice. Nothing about a child’s health or home.',
+    noteGone: 'took the line away',
+    history: 'Who said what',
+    somebody: 'a player',
+    player: (name: string, present: boolean) => `${name} ${present ? 'was here after all' : 'was missing after all'}`,
+    block: (title: string, outcome: string, success: number | null) => `${title}: ${outcome}${success === null ? '' : `, ${success / 10} of ten`}`,
+  },
+
+  carried: {
+    yes: 'This phone has what your next evenings need, also without network.',
+    notYet: 'Still fetching your next evenings. Without network they may be missing.',
+  },
+  newVersion: 'A new version is here: load it',
 
   outbox: {
     waiting: (n: number) => `${n} not sent yet`,
+    others: (n: number) => `${n} of another coach wait here`,
     refused: 'The server did not take this:',
     what: (w: Outgoing) =>
       w.kind === 'outcome'
         ? `block ${w.entry.block + 1}, ${texts.outcome[w.entry.outcome]}`
         : w.kind === 'trial'
           ? `${w.entry.test} ${w.entry.value}`
-          : 'taking back a trial',
+          : w.kind === 'presence'
+            ? `who was here on ${w.entry.day}`
+            : w.kind === 'note'
+              ? `“${w.entry.says}”`
+              : 'taking back a trial',
     seen: 'I have noted it, take it away',
   },
 

@@ -5,6 +5,7 @@ import { useTheme } from '@mui/material/styles'
 import { useEffect, useState } from 'react'
 import type { Schemas } from '../api/client'
 import { texts } from '../texts/en'
+import { tones } from './sound'
 
 interface Props {
   calls: Schemas['Call'][]
@@ -43,23 +44,7 @@ function say(word: string, nth: number) {
     speechSynthesis.cancel()
     speechSynthesis.speak(new SpeechSynthesisUtterance(word))
   } else {
-    tone(nth)
-  }
-}
-
-/** A short tone; its height changes from call to call, so that two alike are heard as two. */
-function tone(nth: number) {
-  try {
-    const sound = new AudioContext()
-    const note = sound.createOscillator()
-    const loud = sound.createGain()
-    note.frequency.value = nth % 2 === 0 ? 660 : 880
-    loud.gain.value = 0.2
-    note.connect(loud).connect(sound.destination)
-    note.start()
-    note.stop(sound.currentTime + 0.25)
-    note.onended = () => void sound.close()
-  } catch {
-    // A browser without sound still shows the word.
+    // Its height changes from call to call, so that two alike are heard as two.
+    tones(nth % 2 === 0 ? 660 : 880)
   }
 }

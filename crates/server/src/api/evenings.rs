@@ -2,21 +2,19 @@
 
 use std::collections::BTreeMap;
 
-use actix_web::web::{Data, Json, Path, ServiceConfig, get, post};
+use actix_web::web::{Data, Json, Path, ServiceConfig, get};
 use jiff::civil::Date;
 use jogo_core::delivery::{Outcome, Said};
 use jogo_core::edition::Edition;
 use jogo_core::evening::Evening;
-use jogo_core::input::InputError;
 use jogo_core::team_plan::{Held, Upset, holding};
 use jogo_core::units::Minutes;
-use jogo_store::outcomes::OutcomeEntry;
 use jogo_store::team_plans::Assigned;
-use serde::{Deserialize, Serialize};
+use serde::Serialize;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::said_at;
+use super::log::LogView;
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
@@ -25,8 +23,7 @@ use crate::state::State;
 pub fn routes(config: &mut ServiceConfig) {
     config
         .route("/teams/{team}/evenings", get().to(list))
-        .route("/teams/{team}/evenings/{edition}/{session}", get().to(show))
-        .route("/teams/{team}/outcomes", post().to(say));
+        .route("/teams/{team}/evenings/{edition}/{session}", get().to(show));
 }
 
 /// An evening in the list of weeks.
@@ -55,23 +52,13 @@ pub(super) struct LastChange {
     what: String,
 }
 
-/// A team's evenings in the order of their dates, and which of them is tonight's or the next.
+/// A team's evenings in the order of their dates.
 #[derive(Serialize, ToSchema)]
 pub(super) struct Evenings {
     today: String,
     evenings: Vec<EveningEntry>,
-    /// Place in the list of tonight's evening, else of the next one.
-    next: Option<usize>,
     /// What the team changed last in its editions.
     changes: Vec<LastChange>,
-}
-
-/// What was last said of a block.
-#[derive(Serialize, ToSchema)]
-pub(super) struct OutcomeView {
-    block: usize,
-    outcome: Outcome,
-    minutes: Option<Minutes>,
 }
 
 /// One evening of a team.
@@ -83,7 +70,7 @@ pub(super) struct TeamEvening {
     evening: Evening,
     /// How it fell out or was cut short.
     upset: Option<Upset>,
-    outcomes: Vec<OutcomeView>,
+    log: LogView,
 }
 
 /// An edition as a team works by it.
@@ -124,15 +111,9 @@ pub(super) async fn of_team(state: &State, team: Uuid, edition: Uuid) -> Answer<
     TeamEdition::of(state, team, found.ok_or_else(|| Problem::not_found("edition of this team"))?).await
 }
 
-fn outcomes(said: &Said, session: usize) -> Vec<OutcomeView> {
-    let of_session = said.iter().filter(|((s, _), _)| *s == session);
-    of_session
-        .map(|((_, block), (outcome, minutes))| OutcomeView {
-            block: *block,
-            outcome: *outcome,
-            minutes: *minutes,
-        })
-        .collect()
+/// How many blocks of a session have an outcome.
+fn count(said: &Said, session: usize, wanted: Outcome) -> usize {
+    said.iter().filter(|((at, _), (outcome, _))| *at == session && *outcome == wanted).count()
 }
 
 /// The evenings of a team, in all the editions that it works by.
@@ -155,7 +136,6 @@ pub(super) async fn list(who: SignedIn, state: Data<State>, team: Path<Uuid>) ->
             let sessions = dates.iter().zip(&edition.plan.sessions).enumerate();
             let holds = |day: Date| holding(&days, day) == Some(place);
             for (session, (evening, blocks)) in sessions.filter(|(_, (evening, _))| holds(evening.date)) {
-                let count = |wanted| outcomes(said, session).iter().filter(|o| o.outcome == wanted).count();
                 evenings.push(EveningEntry {
                     edition: edition_id,
                     edition_number: assigned.published.number,
@@ -166,18 +146,15 @@ pub(super) async fn list(who: SignedIn, state: Data<State>, team: Path<Uuid>) ->
                     minutes: edition.curriculum.minutes.get(session).copied().unwrap_or_default(),
                     upset: assigned.own.upsets.get(&session).copied(),
                     blocks: blocks.len(),
-                    done: count(Outcome::Done),
-                    short: count(Outcome::Short),
-                    skipped: count(Outcome::Skipped),
+                    done: count(said, session, Outcome::Done),
+                    short: count(said, session, Outcome::Short),
+                    skipped: count(said, session, Outcome::Skipped),
                 });
             }
         }
     }
     evenings.sort_by(|a, b| a.date.cmp(&b.date));
-    let today = today.to_string();
-    let takes_place = |e: &EveningEntry| e.upset.is_none_or(|upset| upset.left > Minutes(0));
-    let next = evenings.iter().position(|e| e.date >= today && takes_place(e));
-    Ok(Json(Evenings { next, today, evenings, changes }))
+    Ok(Json(Evenings { today: today.to_string(), evenings, changes }))
 }
 
 /// The running order of an evening, and what was said of its blocks.
@@ -191,97 +168,18 @@ pub(super) async fn show(
 ) -> Answer<Json<TeamEvening>> {
     let (team, edition, session) = path.into_inner();
     let team = who.team(&state, team, Act::SeeTeam).await?;
-    let TeamEdition { assigned, edition, said } = of_team(&state, team.id, edition).await?;
+    let TeamEdition { assigned, edition, .. } = of_team(&state, team.id, edition).await?;
     let published = &assigned.published;
     let problem = edition.problem().map_err(Problem::input)?;
     let pace = who.pace(&state).await?;
     let evening = edition.evening(&problem, session, pace).ok_or_else(|| Problem::not_found("session"))?;
+    let log = LogView::of(&state, team.id, published.id, session, evening.date).await?;
     Ok(Json(TeamEvening {
         team: team.name,
         curriculum: edition.curriculum.name.clone(),
         edition_number: published.number,
         upset: assigned.own.upsets.get(&session).copied(),
-        outcomes: outcomes(&said, session),
+        log,
         evening,
     }))
-}
-
-/// What a coach says of a block.
-#[derive(Deserialize, ToSchema)]
-#[serde(deny_unknown_fields)]
-pub(super) struct Saying {
-    /// Made on the device.
-    id: Uuid,
-    edition: Uuid,
-    session: u32,
-    block: u32,
-    outcome: Outcome,
-    minutes: Option<Minutes>,
-    /// When, by the device.
-    said_at: String,
-}
-
-#[derive(Deserialize, ToSchema)]
-#[serde(deny_unknown_fields)]
-pub(super) struct Sayings {
-    entries: Vec<Saying>,
-}
-
-/// The most entries that are taken at once.
-const MOST_ENTRIES: usize = 500;
-
-/// Takes in what was said of blocks: all of it or nothing, each entry once, in any order.
-#[utoipa::path(post, operation_id = "evenings_say", path = "/teams/{team}/outcomes", params(("team" = Uuid, Path)), request_body = Sayings,
-    responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)))]
-pub(super) async fn say(
-    who: SignedIn,
-    state: Data<State>,
-    team: Path<Uuid>,
-    said: Json<Sayings>,
-) -> Answer<actix_web::HttpResponse> {
-    let team = who.team(&state, *team, Act::Coach).await?;
-    if said.entries.len() > MOST_ENTRIES {
-        return Err(Problem::fault(
-            "/entries",
-            format!("at most {MOST_ENTRIES} entries at once: send the rest after these"),
-        ));
-    }
-    let editions: Vec<TeamEdition> = editions_of(&state, team.id).await?.into_values().flatten().collect();
-    let mut entries = Vec::new();
-    let mut faults = Vec::new();
-    for (i, saying) in said.into_inner().entries.into_iter().enumerate() {
-        match entry(&state, &editions, saying) {
-            Ok(entry) => entries.push(entry),
-            Err((key, detail)) => faults.push(InputError::at(format!("/entries/{i}/{key}"), detail)),
-        }
-    }
-    if !faults.is_empty() {
-        return Err(Problem::input(faults));
-    }
-    state.store.add_outcomes(team.id, &entries, who.0.id, state.clock.now()).await?;
-    Ok(actix_web::HttpResponse::NoContent().finish())
-}
-
-fn entry(state: &State, editions: &[TeamEdition], s: Saying) -> Result<OutcomeEntry, (&'static str, String)> {
-    let edition = editions.iter().find(|each| each.assigned.published.id == s.edition);
-    let TeamEdition { edition, .. } =
-        edition.ok_or_else(|| ("edition", "this team does not work by such an edition".to_owned()))?;
-    let blocks = edition.plan.sessions.get(s.session as usize).ok_or_else(|| {
-        ("session", format!("the edition has {} sessions, counted from 0", edition.plan.sessions.len()))
-    })?;
-    if s.block as usize >= blocks.len() {
-        return Err(("block", format!("the session has {} blocks, counted from 0", blocks.len())));
-    }
-    if s.minutes.is_some_and(|m| m.0 > 240) {
-        return Err(("minutes", "a block has at most 240 minutes".to_owned()));
-    }
-    Ok(OutcomeEntry {
-        id: s.id,
-        edition: s.edition,
-        session: s.session,
-        block: s.block,
-        outcome: s.outcome,
-        minutes: s.minutes,
-        said_at: said_at(&s.said_at, &state.clock).map_err(|says| ("said_at", says))?,
-    })
 }

@@ -105,7 +105,7 @@ fn nothing_said_since(said: &Said, session: usize) -> Answer<()> {
 }
 
 /// The remedies to go on when an evening has only some minutes left.
-#[utoipa::path(get, operation_id = "evenings_ways", path = "/teams/{team}/evenings/{edition}/{session}/remedies",
+#[utoipa::path(get, operation_id = "evenings_remedies", path = "/teams/{team}/evenings/{edition}/{session}/remedies",
     params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path), OfLeft),
     responses((status = 200, body = Remedies), (status = 404, body = Problem), (status = 422, body = Problem)))]
 pub(super) async fn remedies(

@@ -7,6 +7,7 @@ mod drills;
 mod evenings;
 mod going_on;
 mod layouts;
+mod log;
 mod map;
 mod review;
 mod session;
@@ -21,6 +22,7 @@ use actix_web::http::header::{ETAG, IF_MATCH};
 use actix_web::middleware::{Compress, DefaultHeaders, from_fn};
 use actix_web::web::{self, Data, JsonConfig, PathConfig, PayloadConfig, QueryConfig};
 use actix_web::{App, Error, HttpRequest, HttpResponse};
+use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, OpenApi, ToSchema};
 
@@ -69,6 +71,7 @@ pub fn app(
                 .configure(review::routes)
                 .configure(evenings::routes)
                 .configure(going_on::routes)
+                .configure(log::routes)
                 .configure(squad::routes)
                 .configure(testing::routes)
                 .route("/openapi.json", web::get().to(openapi))
@@ -130,7 +133,7 @@ impl Cursor {
         curricula::change_season, curricula::edits, curricula::undo, curricula::solve_again, curricula::why,
         curricula::compared, curricula::foreseen, curricula::evening, curricula::publish,
         review::delivery, review::levels,
-        evenings::list, evenings::show, evenings::say, going_on::remedies, going_on::go_on, going_on::back,
+        evenings::list, evenings::show, log::say, going_on::remedies, going_on::go_on, going_on::back,
         squad::show, squad::preview, squad::add,
         testing::sheet, testing::say,
     ),
@@ -164,4 +167,16 @@ fn said_at(said: &str, clock: &clock::Clock) -> Result<jiff::Timestamp, String> 
     let at: jiff::Timestamp =
         said.parse().map_err(|_| format!("`{said}` is no time: write it as 2031-02-10T18:30:00Z"))?;
     Ok(at.min(clock.now().max(jiff::Timestamp::now())))
+}
+
+/// How long an entry may wait on a device before it is sent.
+const LONGEST_UNSENT_DAYS: i32 = 400;
+
+/// A day that a device says. It may have been without network for long, and its day may already be tomorrow's.
+fn day_of_season(said: &str, today: Date) -> Result<Date, String> {
+    let day: Date = said.parse().map_err(|_| "write the day as 2031-02-10".to_owned())?;
+    match (-1..=LONGEST_UNSENT_DAYS).contains(&(today - day).get_days()) {
+        true => Ok(day),
+        false => Err(format!("{day} is not a day of this season: check the day")),
+    }
 }

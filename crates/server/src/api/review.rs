@@ -65,7 +65,7 @@ pub(super) async fn delivery(who: SignedIn, state: Data<State>, id: Path<Uuid>) 
             let problem = edition.problem().map_err(Problem::input)?;
             let worked = Worked { published: &published, edition, problem: &problem, said };
             tallies.extend(worked.tally(today, &|day| holding(&days, day) == Some(place)));
-            drift = Drift::of(&problem, &published, &edition.plan, said);
+            drift = Drift::of(&problem, &published, edition, said, assigned.from);
         }
         clubs.entry(team.club).or_default().push(TeamDelivery {
             id: team.id,

@@ -36,6 +36,7 @@ pub(super) struct Credentials {
 /// Who is signed in, and what they begin with.
 #[derive(Serialize, ToSchema)]
 pub(super) struct Session {
+    id: Uuid,
     name: String,
     role: RoleView,
     academy: String,
@@ -84,6 +85,7 @@ pub(super) struct Sample {
 async fn session(state: &State, person: Person) -> Answer<Session> {
     let teams = state.store.teams_of(person.id).await?;
     Ok(Session {
+        id: person.id,
         name: person.name,
         role: person.role.into(),
         academy: state.store.academy().await?.unwrap_or_default(),

@@ -14,8 +14,8 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::said_at;
 use super::squad::{ResultView, TestView};
+use super::{day_of_season, said_at};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
@@ -137,8 +137,6 @@ pub(super) struct TrialsSaid {
     taken_back: Vec<TakenBackSaid>,
 }
 
-/// How long a trial may wait on a device before it is sent.
-const LONGEST_UNSENT_DAYS: i32 = 400;
 /// The most trials that are taken in at once.
 const MOST_TRIALS: usize = 500;
 
@@ -201,14 +199,8 @@ fn new_trial(
             if test.per_side { "is taken per foot: say left or right" } else { "is not taken per foot" };
         return Err(("side", format!("{} {says}", test.name)));
     }
-    let taken_on =
-        said.taken_on.parse::<Date>().map_err(|_| ("taken_on", "write the day as 2031-02-10".to_owned()))?;
+    let taken_on = day_of_season(&said.taken_on, today).map_err(|says| ("taken_on", says))?;
     let at = said_at(&said.said_at, &state.clock).map_err(|says| ("said_at", says))?;
-    // A device may have been without network for long, and its day may already be tomorrow's.
-    let age = (today - taken_on).get_days();
-    if !(-1..=LONGEST_UNSENT_DAYS).contains(&age) {
-        return Err(("taken_on", format!("{taken_on} is not a day of this season: check the day")));
-    }
     let value = test.value(said.value).map_err(|says| ("value", says))?;
     let trial = Trial { player: said.player, test: said.test, taken_on, side: said.side, value };
     Ok(NewTrial { id: said.id, trial, said_at: at })

@@ -7,8 +7,7 @@ import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { NumberField, TextCell } from '../../ui/fields'
 import { ErrorNote } from '../../ui/notes'
-import { word } from '../drills/LeverRow'
-import { LEVERS, SETTINGS, type LeverName } from '../drills/words'
+import { LEVERS, settingInWords, SETTINGS, type LeverName } from '../../ui/levers'
 
 type Academy = Schemas['Academy']
 
@@ -71,9 +70,9 @@ export function AcademyForm({ view, busy, error, onSave }: Props) {
             {(SETTINGS[lever] as string[]).map((setting) => (
               <Box key={setting} sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.5 }}>
                 <Typography variant="body2" sx={{ flex: 1 }}>
-                  {word(lever, setting)}
+                  {settingInWords(lever, setting)}
                 </Typography>
-                <NumberField hiddenLabel slotProps={{ htmlInput: { 'aria-label': says.pointsOf(texts.lever[lever], word(lever, setting)), inputMode: 'decimal' } }} value={pointsOf(lever)[setting] ?? 0} onChange={(n) => n !== null && setPoints(lever, setting, n)} sx={{ width: 70 }} />
+                <NumberField hiddenLabel slotProps={{ htmlInput: { 'aria-label': says.pointsOf(texts.lever[lever], settingInWords(lever, setting)), inputMode: 'decimal' } }} value={pointsOf(lever)[setting] ?? 0} onChange={(n) => n !== null && setPoints(lever, setting, n)} sx={{ width: 70 }} />
               </Box>
             ))}
           </Box>

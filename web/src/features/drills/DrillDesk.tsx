@@ -21,7 +21,7 @@ import { asShare, useGround } from './ground'
 import { forget, kept, keep } from './drafts'
 import { BLANK, nameFor, whole } from './drill'
 import { useBands, useDesk, useDrill, useDrillChanges, type Drill, type Levers } from './queries'
-import { EASIEST, LEVERS, set, type LeverName } from './words'
+import { EASIEST, LEVERS, set, type LeverName } from '../../ui/levers'
 
 export function DrillDesk({ editable }: { editable: boolean }) {
   const { id } = useParams()

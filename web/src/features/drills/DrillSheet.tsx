@@ -13,7 +13,7 @@ import { FitLine } from './FitLine'
 import { LeverRow } from './LeverRow'
 import { TimeStrip } from './TimeStrip'
 import { asShare, useGround } from './ground'
-import { EASIEST } from './words'
+import { EASIEST } from '../../ui/levers'
 import { useDesk, type Drill, type Levers } from './queries'
 
 export function DrillSheet({ drill }: { drill: Drill }) {

@@ -9,7 +9,7 @@ import { texts } from '../../texts/en'
 import { asNumber, Figure } from '../../ui/figures'
 import { NumberField } from '../../ui/fields'
 import { StageGlyph } from '../../ui/stages'
-import { LEVERS, set, SETTINGS, type LeverName } from './words'
+import { changes, LEVERS, set, settingInWords, settingOf, SETTINGS, type LeverName } from '../../ui/levers'
 import type { Drill, Levers } from './queries'
 
 interface Props {
@@ -24,8 +24,6 @@ interface Props {
   onOffer: (lever: LeverName, setting: string) => void
   onSuccess: (success: number | null) => void
 }
-
-const settingOf = (levers: Levers, lever: LeverName): string => set(levers)[lever]
 
 export function LeverRow({ drill, strand, levers, desk, offering, success, onSet, onOffer, onSuccess }: Props) {
   const says = texts.desk
@@ -49,7 +47,7 @@ export function LeverRow({ drill, strand, levers, desk, offering, success, onSet
         <NumberField label={says.success} value={success} optional whole onChange={onSuccess} sx={{ width: 96 }} />
         {success !== null && (
           <Typography variant="body2">
-            {proposal ? says.proposes(texts.lever[proposal.lever], word(proposal.lever, settingOf(proposal.levers, proposal.lever)), asNumber(proposal.difficulty)) : says.stays}
+            {proposal ? says.proposes(texts.lever[proposal.lever], settingInWords(proposal.lever, settingOf(proposal.levers, proposal.lever)), asNumber(proposal.difficulty)) : says.stays}
             {proposal && (
               <Button size="small" variant="text" onClick={() => onSet(set(proposal.levers))}>
                 {says.doSo}
@@ -66,15 +64,6 @@ export function LeverRow({ drill, strand, levers, desk, offering, success, onSet
       {shown.length === 0 && <Typography variant="body2">{says.noLevers}</Typography>}
     </Box>
   )
-}
-
-export const word = (lever: LeverName, setting: string) => (texts.settings[lever] as Record<string, string>)[setting] ?? setting
-
-/** What a step changes, in words. */
-function changes(from: Levers, to: Levers): string {
-  return LEVERS.filter((lever) => settingOf(from, lever) !== settingOf(to, lever))
-    .map((lever) => `${texts.lever[lever]}: ${word(lever, settingOf(to, lever))}`)
-    .join(', ')
 }
 
 interface LeverProps {
@@ -105,7 +94,7 @@ function Lever({ lever, drill, levers, offering, onSet, onOffer }: LeverProps) {
               onClick={() => (offering ? onOffer(lever, setting) : onSet({ ...levers, [lever]: setting }))}
               sx={{ px: 0.9, minHeight: 28, font: 'inherit', fontSize: '0.88rem', bgcolor: on ? floor.ink : 'transparent', color: on ? floor.paper : floor.ink, '@media (pointer: coarse)': { minHeight: 44 } }}
             >
-              {word(lever, setting)}
+              {settingInWords(lever, setting)}
             </ButtonBase>
           )
         })}

@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client'
 import type { Drill } from './queries'
-import { EASIEST, set } from './words'
+import { EASIEST, set } from '../../ui/levers'
 
 /** A drill to begin with: it reads, stands and can be run, so that every part of the desk has something to show. */
 export const BLANK: Drill = {

@@ -13,25 +13,3 @@ export const CAUTIONS: Schemas['Caution'][] = [
   'reaction_crowding',
   'throw_in_service',
 ]
-
-/** All settings of every lever, the easier ones first. */
-export const SETTINGS: { [L in keyof Required<Schemas['Levers']>]: Required<Schemas['Levers']>[L][] } = {
-  tempo: ['own_pace', 'in_rhythm', 'fast'],
-  motion: ['on_the_spot', 'forward', 'both_directions'],
-  eyes: ['free', 'up', 'call'],
-  side: ['strong', 'alternate', 'other'],
-  touches: ['free', 'two', 'one'],
-  space: ['wide', 'usual', 'tight'],
-  ball: ['age_size', 'one_smaller', 'tennis_ball'],
-  service: ['own_toss', 'rolled', 'firm', 'mixed_speeds', 'high'],
-  chain: ['single', 'two_joined', 'three_or_more'],
-  pressure: ['none', 'shadow', 'passive', 'live'],
-  contest: ['none', 'own_score', 'partner'],
-}
-
-export type LeverName = keyof typeof SETTINGS
-export const LEVERS = Object.keys(SETTINGS) as LeverName[]
-
-/** Every lever at its easiest; what a rung does not say stands there. */
-export const EASIEST = Object.fromEntries(LEVERS.map((lever) => [lever, SETTINGS[lever][0]])) as Schemas['Levers']
-export const set = (levers: Partial<Schemas['Levers']>): Schemas['Levers'] => ({ ...EASIEST, ...levers })

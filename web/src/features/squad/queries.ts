@@ -1,11 +1,13 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, newId, type Schemas } from '../../api/client'
 
-export const useSquad = (team: string) =>
-  useQuery({
+export const squadOf = (team: string) =>
+  queryOptions({
     queryKey: ['squad', team],
     queryFn: () => data(api.GET('/teams/{team}/squad', { params: { path: { team } } })),
   })
+
+export const useSquad = (team: string) => useQuery(squadOf(team))
 
 /** Reads a file and says what it would add; nothing is written. */
 export const useRosterPreview = (team: string) =>

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import type { Schemas } from '../../api/client'
+import { dayNow } from '../../api/day'
 import { texts } from '../../texts/en'
 import { asResult, Figure } from '../../ui/figures'
 import { isTyping } from '../../ui/keys'
@@ -21,13 +22,13 @@ export function TestEvening() {
   const sheet = useSheet(team.id, test)
   if (sheet.isError && !sheet.data) return <ErrorNote error={sheet.error} />
   if (!sheet.data) return <Loading />
-  return <Entry key={test} team={team.id} sheet={sheet.data} />
+  return <Entry key={test} team={team.id} sheet={sheet.data} today={dayNow(sheet.data.today, sheet.dataUpdatedAt)} />
 }
 
 const nameOf = ({ player, side, round }: Cell) => `${player.id} ${side ?? ''} ${round}`
 
-function Entry({ team, sheet }: { team: string; sheet: Schemas['Sheet'] }) {
-  const trials = useTrials(team, sheet)
+function Entry({ team, sheet, today }: { team: string; sheet: Schemas['Sheet']; today: string }) {
+  const trials = useTrials(team, sheet, today)
   const cells = cellsOf(sheet)
   const standing = (cell: Cell) => trials.of(cell)[cell.round]
   // Entry goes on where nothing stands yet, unless another place was chosen.

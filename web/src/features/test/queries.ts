@@ -1,23 +1,14 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query'
-import { useEffect } from 'react'
+import { queryOptions, useQuery } from '@tanstack/react-query'
 import { api, data, newId, type Schemas, type Side } from '../../api/client'
-import { onArrival, put, useOutbox } from '../../api/outbox'
+import { put, useOutbox } from '../../api/outbox'
 
-export function useSheet(team: string, test: string) {
-  const queries = useQueryClient()
-  useEffect(
-    () =>
-      onArrival(() => {
-        void queries.invalidateQueries({ queryKey: ['sheet', team] })
-        void queries.invalidateQueries({ queryKey: ['squad', team] })
-      }),
-    [queries, team],
-  )
-  return useQuery({
+export const sheetOf = (team: string, test: string) =>
+  queryOptions({
     queryKey: ['sheet', team, test],
     queryFn: () => data(api.GET('/teams/{team}/tests/{test}', { params: { path: { team, test } } })),
   })
-}
+
+export const useSheet = (team: string, test: string) => useQuery(sheetOf(team, test))
 
 /** A place on the sheet: one player, one foot, one round. */
 export interface Cell {
@@ -40,7 +31,7 @@ export function cellsOf(sheet: Schemas['Sheet']): Cell[] {
 }
 
 /** What stands in a place, with what still waits on this device, and the ways to change it. */
-export function useTrials(team: string, sheet: Schemas['Sheet']) {
+export function useTrials(team: string, sheet: Schemas['Sheet'], today: string) {
   const waiting = useOutbox().filter((w) => !w.refused && w.team === team)
   const back = new Set(waiting.flatMap((w) => (w.kind === 'taken_back' ? [w.entry.trial] : [])))
   const of = ({ player, side }: Omit<Cell, 'round'>): Entered[] => {
@@ -55,7 +46,7 @@ export function useTrials(team: string, sheet: Schemas['Sheet']) {
   }
   const enter = (cell: Cell, value: number, instead: Entered | undefined) => {
     const said_at = new Date().toISOString()
-    const entry = { id: newId(), player: cell.player.id, test: sheet.test.id, taken_on: sheet.today, side: cell.side, value, said_at }
+    const entry = { id: newId(), player: cell.player.id, test: sheet.test.id, taken_on: today, side: cell.side, value, said_at }
     if (instead) put({ kind: 'taken_back', team, entry: { trial: instead.id, said_at } }, { kind: 'trial', team, entry })
     else put({ kind: 'trial', team, entry })
     return entry.id

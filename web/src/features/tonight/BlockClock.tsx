@@ -8,6 +8,7 @@ import type { RunningBlock, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { CueCaller } from '../../ui/CueCaller'
 import { asClock, Figure } from '../../ui/figures'
+import { tones } from '../../ui/sound'
 
 interface Kept {
   /** When it was started last, in ms; nothing while it stands. */
@@ -15,6 +16,9 @@ interface Kept {
   /** Seconds that had passed before. */
   passed: number
 }
+
+/** Where it stands whether the clock sounds. */
+const ALOUD = 'jogo.sound'
 
 const STILL: Kept = { since: null, passed: 0 }
 
@@ -60,8 +64,17 @@ export function BlockClock({ block, name }: { block: RunningBlock; name: string 
   const { kind, left, bout, worked } = standing(block.phases, clock.elapsed)
   const all = block.phases.reduce((sum, phase) => sum + phase.seconds, 0)
   const working = kind === 'work'
+  const [aloud, setAloud] = useState(() => localStorage.getItem(ALOUD) !== 'no')
+  const turnSound = () => {
+    localStorage.setItem(ALOUD, aloud ? 'no' : 'yes')
+    setAloud(!aloud)
+  }
   useEffect(() => {
-    if (clock.running) navigator.vibrate?.(working ? [250] : [120, 80, 120])
+    if (!clock.running) return
+    navigator.vibrate?.(working ? [250] : [120, 80, 120])
+    if (aloud) tones(...(working ? [880] : [660, 440]))
+    // Whoever switches the sound on or off hears it with the next change.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [clock.running, kind, bout, working])
   useWakeLock(clock.running)
   return (
@@ -73,6 +86,9 @@ export function BlockClock({ block, name }: { block: RunningBlock; name: string 
         <Box sx={{ flex: 1 }}>
           <Typography sx={{ fontWeight: 700, fontSize: '1.15rem', lineHeight: 1.1 }}>{texts.tonight.phase[kind]}</Typography>
           <Typography variant="body2" noWrap>{texts.tonight.bout(bout, block.bouts)}</Typography>
+          <Button variant="text" size="small" aria-pressed={aloud} onClick={turnSound} sx={{ color: 'inherit', px: 0, minWidth: 0, justifyContent: 'flex-start' }}>
+            {aloud ? texts.tonight.sound : texts.tonight.silent}
+          </Button>
         </Box>
         <Box sx={{ display: 'grid', gap: 0.5 }}>
           <Button

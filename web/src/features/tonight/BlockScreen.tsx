@@ -4,26 +4,37 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
-import type { RunningBlock } from '../../api/client'
+import type { RunningBlock, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../ui/block'
 import { FloorDrawing } from '../../ui/FloorDrawing'
 import { BlockClock } from './BlockClock'
-import type { Outcome } from './queries'
+import { changes } from '../../ui/levers'
+import type { BlockLog, BlockSaid, Outcome } from './log'
 
 interface Props {
   block: RunningBlock
   at: number
   of: number
   clockName: string
-  outcome: Outcome | undefined
-  onSay: (outcome: Outcome) => void
+  said: BlockLog | undefined
+  onSay: (said: BlockSaid) => void
 }
 
 const FIRST_POINTS = 3
 
-export function BlockScreen({ block, at, of, clockName, outcome, onSay }: Props) {
+export function BlockScreen({ block: planned, at, of, clockName, said, onSay }: Props) {
   const { floor } = useTheme()
+  const outcome = said?.outcome
+  const [ran, setRan] = useState<Schemas['Ran'] | null>(() => said?.ran ?? (localStorage.getItem(`jogo.ran.${clockName}`) as Schemas['Ran'] | null))
+  const block = { ...planned, ...(ran && planned[ran]) }
+  const run = (rung: Schemas['Ran'] | null) => {
+    if (rung) localStorage.setItem(`jogo.ran.${clockName}`, rung)
+    else localStorage.removeItem(`jogo.ran.${clockName}`)
+    setRan(rung)
+    if (said) onSay({ ...said, ran: rung })
+  }
+  const say = (outcome: Outcome) => onSay({ outcome, minutes: null, success: said?.success ?? null, ran: outcome === 'skipped' ? null : ran })
   const [more, setMore] = useState(false)
   return (
     <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', borderTop: `1px solid ${floor.hair}`, bgcolor: 'background.paper' }}>
@@ -39,6 +50,7 @@ export function BlockScreen({ block, at, of, clockName, outcome, onSay }: Props)
         </Box>
         <BlockClock block={block} name={clockName} />
         <FloorDrawing svg={block.drawing} title={block.title} height={240} />
+        <Rungs planned={planned} ran={ran} onRun={run} />
         <Points points={block.points} most={more ? undefined : FIRST_POINTS} />
         <BesideBlock block={block} />
         <Cautions cautions={block.cautions} />
@@ -56,19 +68,39 @@ export function BlockScreen({ block, at, of, clockName, outcome, onSay }: Props)
         </Button>
       </Box>
       <Box role="group" aria-label={texts.tonight.whatBecame} sx={{ display: 'flex', gap: 1, p: 1, borderTop: `1px solid ${floor.hair}` }}>
-        {(['done', 'short', 'skipped'] as const).map((said) => (
+        {(['done', 'short', 'skipped'] as const).map((word) => (
           <Button
-            key={said}
-            variant={outcome === said || (outcome === undefined && said === 'done') ? 'contained' : 'outlined'}
-            aria-pressed={outcome === said}
-            onClick={() => onSay(said)}
-            sx={{ flex: said === 'done' ? 2 : 1, minHeight: 48, px: 1 }}
+            key={word}
+            variant={outcome === word || (outcome === undefined && word === 'done') ? 'contained' : 'outlined'}
+            aria-pressed={outcome === word}
+            onClick={() => say(word)}
+            sx={{ flex: word === 'done' ? 2 : 1, minHeight: 48, px: 1 }}
           >
-            {outcome === said && '✓ '}
-            {texts.outcome[said]}
+            {outcome === word && '✓ '}
+            {texts.outcome[word]}
           </Button>
         ))}
       </Box>
+    </Box>
+  )
+}
+
+/** One up, one down: the next rungs of the drill on the same floor, where it has them. */
+function Rungs({ planned, ran, onRun }: { planned: RunningBlock; ran: Schemas['Ran'] | null; onRun: (rung: Schemas['Ran'] | null) => void }) {
+  const rungs = (['one_down', 'one_up'] as const).filter((rung) => planned[rung])
+  if (rungs.length === 0) return null
+  return (
+    <Box role="group" aria-label={texts.tonight.rungs} sx={{ display: 'flex', gap: 1 }}>
+      {rungs.map((rung) => (
+        <Button key={rung} aria-pressed={ran === rung} variant={ran === rung ? 'contained' : 'outlined'} onClick={() => onRun(ran === rung ? null : rung)} sx={{ flex: 1, minHeight: 48, display: 'block', lineHeight: 1.15, textAlign: 'left', py: 0.75 }}>
+          <Box component="span" sx={{ display: 'block', fontWeight: 700 }}>
+            {texts.ran[rung]}
+          </Box>
+          <Box component="span" sx={{ display: 'block', fontSize: '0.85rem', fontWeight: 400 }}>
+            {changes(planned.levers, planned[rung]?.levers ?? {}) || texts.stage[planned[rung]?.stage ?? planned.stage]}
+          </Box>
+        </Button>
+      ))}
     </Box>
   )
 }

@@ -7,18 +7,20 @@ import { texts } from '../../texts/en'
 import { Figure } from '../../ui/figures'
 import { Spoken } from '../../ui/Spoken'
 import { StageGlyph } from '../../ui/stages'
-import type { Outcome } from './queries'
+import type { Outcome } from './log'
 
 interface Props {
   evening: Evening
-  at: number
+  /** The block that shows; nothing while the log does. */
+  at: number | null
   outcomes: Map<number, { outcome: Outcome }>
   onChoose: (block: number) => void
+  onLog: () => void
 }
 
 const SIGN: Record<Outcome, string> = { done: '✓', short: '½', skipped: '–' }
 
-export function EveningStrip({ evening, at, outcomes, onChoose }: Props) {
+export function EveningStrip({ evening, at, outcomes, onChoose, onLog }: Props) {
   const { floor } = useTheme()
   return (
     <Box component="nav" aria-label={texts.places.tonight} sx={{ width: 58, flex: 'none', display: 'flex', flexDirection: 'column', borderRight: `1px solid ${floor.hair}`, borderTop: `1px solid ${floor.hair}` }}>
@@ -54,6 +56,13 @@ export function EveningStrip({ evening, at, outcomes, onChoose }: Props) {
           </ButtonBase>
         )
       })}
+      <ButtonBase
+        aria-current={at === null ? 'step' : undefined}
+        onClick={onLog}
+        sx={{ flex: 'none', minHeight: 56, font: 'inherit', fontWeight: at === null ? 700 : 500, borderLeft: `5px solid ${at === null ? floor.ink : 'transparent'}`, bgcolor: at === null ? floor.paper : undefined }}
+      >
+        {texts.log.title}
+      </ButtonBase>
     </Box>
   )
 }

@@ -5,21 +5,24 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
+import { dayNow } from '../../api/day'
 import { texts } from '../../texts/en'
 import { asLongDay } from '../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
 import { useTeam } from '../team'
 import { BlockScreen } from './BlockScreen'
 import { EveningStrip } from './EveningStrip'
+import { LogScreen } from './LogScreen'
 import { UpsetDialog } from './UpsetDialog'
-import { useEvenings, useOutcomes, useTeamEvening } from './queries'
+import { useLog } from './log'
+import { tonightOf, useEvenings, useTeamEvening } from './queries'
 
 export function TonightPage() {
   const team = useTeam()
   const chosen = useParams()
   const evenings = useEvenings(team.id)
-  const next = evenings.data?.next
-  const tonight = next == null ? undefined : evenings.data?.evenings[next]
+  const today = evenings.data ? dayNow(evenings.data.today, evenings.dataUpdatedAt) : ''
+  const tonight = evenings.data && tonightOf(evenings.data.evenings, today)
   const edition = chosen.edition ?? tonight?.edition
   const session = chosen.session === undefined ? tonight?.session : Number(chosen.session)
   const evening = useTeamEvening(team.id, edition, session)
@@ -28,8 +31,11 @@ export function TonightPage() {
   if (evenings.isPending) return <Loading />
   if (edition === undefined || session === undefined) return <Empty>{texts.tonight.none}</Empty>
   if (!evening.data) return <Loading />
-  return <Run team={team.id} edition={edition} session={session} view={evening.data} today={evenings.data?.today ?? ''} />
+  return <Run team={team.id} edition={edition} session={session} view={evening.data} today={today} />
 }
+
+/** Stands in the address in place of a block. */
+const LOG = 'log'
 
 interface RunProps {
   team: string
@@ -44,11 +50,13 @@ function Run({ team, edition, session, view, today }: RunProps) {
   const navigate = useNavigate()
   const [upsetting, setUpsetting] = useState(false)
   const { evening } = view
-  const { outcomes, say } = useOutcomes(team, edition, session, view.outcomes)
+  const log = useLog({ team, edition, session, day: evening.date }, view.log)
+  const { outcomes } = log
   // The first block of which nothing was said is the current one, unless another was opened.
   const open = evening.blocks.findIndex((_, i) => !outcomes.has(i))
   const asked = address.get('block')
-  const at = asked === null ? (open < 0 ? 0 : open) : Math.min(Math.max(Number(asked) - 1, 0), evening.blocks.length - 1)
+  const logging = asked === LOG || (asked === null && open < 0 && evening.blocks.length > 0)
+  const at = asked === null || logging ? Math.max(open, 0) : Math.min(Math.max(Number(asked) - 1, 0), evening.blocks.length - 1)
   const choose = (block: number) => setAddress({ block: String(block + 1) }, { replace: true })
   const block = evening.blocks[at]
   const day = asLongDay(evening.date)
@@ -96,19 +104,23 @@ function Run({ team, edition, session, view, today }: RunProps) {
         </Typography>
       )}
       <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
-        <EveningStrip evening={evening} at={at} outcomes={outcomes} onChoose={choose} />
-        {block && (
+        <EveningStrip evening={evening} at={logging ? null : at} outcomes={outcomes} onChoose={choose} onLog={() => setAddress({ block: LOG }, { replace: true })} />
+        {logging && <LogScreen team={team} evening={evening} log={log} history={view.log.history} />}
+        {block && !logging && (
           <BlockScreen
             key={at}
             block={block}
             at={at}
             of={evening.blocks.length}
             clockName={`${edition}.${session}.${at}`}
-            outcome={outcomes.get(at)?.outcome}
-            onSay={(outcome) => {
-              say(at, outcome, null)
+            said={outcomes.get(at)}
+            onSay={(said) => {
+              log.say(at, said)
+              // Saying something new leads on; changing it does not.
               const next = evening.blocks.findIndex((_, i) => i > at && !outcomes.has(i))
+              if (outcomes.get(at)?.outcome === said.outcome) return
               if (next > 0) choose(next)
+              else setAddress({}, { replace: true })
             }}
           />
         )}

@@ -1,25 +1,26 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useEffect } from 'react'
-import { api, data, newId, type Schemas } from '../../api/client'
-import { onArrival, put, useOutbox } from '../../api/outbox'
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { api, data, type Schemas } from '../../api/client'
 
-export const useEvenings = (team: string) =>
-  useQuery({
+export const eveningsOf = (team: string) =>
+  queryOptions({
     queryKey: ['evenings', team],
     queryFn: () => data(api.GET('/teams/{team}/evenings', { params: { path: { team } } })),
   })
 
-export const useTeamEvening = (team: string, edition: string | undefined, session: number | undefined) =>
-  useQuery({
+export const useEvenings = (team: string) => useQuery(eveningsOf(team))
+
+export const eveningOf = (team: string, edition: string, session: number) =>
+  queryOptions({
     queryKey: ['evening', team, edition, session],
-    queryFn: () =>
-      data(
-        api.GET('/teams/{team}/evenings/{edition}/{session}', {
-          params: { path: { team, edition: edition ?? '', session: session ?? 0 } },
-        }),
-      ),
-    enabled: edition !== undefined && session !== undefined,
+    queryFn: () => data(api.GET('/teams/{team}/evenings/{edition}/{session}', { params: { path: { team, edition, session } } })),
   })
+
+export const useTeamEvening = (team: string, edition: string | undefined, session: number | undefined) =>
+  useQuery({ ...eveningOf(team, edition ?? '', session ?? 0), enabled: edition !== undefined && session !== undefined })
+
+/** The evening that takes place on a day, or the next one after it. */
+export const tonightOf = (evenings: Schemas['EveningEntry'][], today: string) =>
+  evenings.find((evening) => evening.date >= today && evening.upset?.left !== 0)
 
 /** The ways to go on when an evening has only some minutes left. */
 export const useRemedies = (team: string, edition: string, session: number, left: number, enabled: boolean) =>
@@ -55,30 +56,4 @@ export function useTakeBack(team: string) {
       data(api.POST('/teams/{team}/editions/{edition}/back', { params: { path: { team, edition } }, body: { version } })),
     onSettled: () => renewEvenings(queries, team),
   })
-}
-
-export type Outcome = Schemas['Outcome']
-
-/** What became of the blocks of an evening: what the server knows, and over it what still waits on this device. */
-export function useOutcomes(team: string, edition: string, session: number, known: Schemas['OutcomeView'][]) {
-  const queries = useQueryClient()
-  const waiting = useOutbox()
-  useEffect(
-    () =>
-      onArrival(() => {
-        void renewEvenings(queries, team)
-      }),
-    [queries, team],
-  )
-  const outcomes = new Map<number, { outcome: Outcome; minutes: number | null }>(
-    known.map((o) => [o.block, { outcome: o.outcome, minutes: o.minutes ?? null }]),
-  )
-  for (const w of waiting) {
-    if (w.kind === 'outcome' && !w.refused && w.team === team && w.entry.edition === edition && w.entry.session === session) {
-      outcomes.set(w.entry.block, { outcome: w.entry.outcome, minutes: w.entry.minutes ?? null })
-    }
-  }
-  const say = (block: number, outcome: Outcome, minutes: number | null) =>
-    put({ kind: 'outcome', team, entry: { id: newId(), edition, session, block, outcome, minutes, said_at: new Date().toISOString() } })
-  return { outcomes, say }
 }

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
 import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
+import { dayNow } from '../../api/day'
 import { texts } from '../../texts/en'
 import { asDay, Figure } from '../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
@@ -18,7 +19,8 @@ export function WeeksPage() {
   const takeBack = useTakeBack(team.id)
   if (evenings.isError && !evenings.data) return <ErrorNote error={evenings.error} />
   if (!evenings.data) return <Loading />
-  const { evenings: all, today, changes } = evenings.data
+  const { evenings: all, changes } = evenings.data
+  const today = dayNow(evenings.data.today, evenings.dataUpdatedAt)
   if (all.length === 0) return <Empty>{texts.weeks.none}</Empty>
   // The curriculum that is on, or comes, stands first.
   const curricula = [...new Set(all.map((e) => e.edition))].reverse()

@@ -86,7 +86,7 @@ async fn an_edition_reaches_the_team_once_and_never_changes() {
     let academy = academy().await;
     let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(NEW_COACH).await);
     let (winter, team) = (director.winter().await, coach.team().await);
-    assert_eq!(coach.gets(&format!("{team}/evenings")).await.body["next"], Value::Null);
+    assert_eq!(coach.gets(&format!("{team}/evenings")).await.body["evenings"], json!([]));
     let read = director.gets(&winter).await;
     let etag = read.etag.unwrap();
     for _ in 0..2 {
@@ -101,7 +101,7 @@ async fn an_edition_reaches_the_team_once_and_never_changes() {
         assert_eq!(published.body["editions"].as_array().unwrap().len(), 1, "{published:?}");
     }
     let evenings = coach.gets(&format!("{team}/evenings")).await.body;
-    assert_eq!((&evenings["next"], &evenings["evenings"][0]["date"]), (&json!(0), &json!("2031-02-10")));
+    assert_eq!(evenings["evenings"][0]["date"], "2031-02-10");
     let page = format!("{team}/evenings/{}/0", evenings["evenings"][0]["edition"].as_str().unwrap());
     let tonight = coach.gets(&page).await.body;
     assert!(tonight["evening"]["blocks"][0]["drawing"].as_str().unwrap().starts_with("<svg"));
@@ -133,12 +133,12 @@ async fn outcomes_arrive_in_any_order_and_the_latest_counts(#[case] order: &[usi
     };
     let entries = [entry(1, 0, "skipped", 5), entry(2, 0, "done", 9), entry(3, 1, "short", 12)];
     for i in order {
-        let answered = coach.posts(&format!("{team}/outcomes"), json!({"entries": [entries[*i]]})).await;
+        let answered = coach.posts(&format!("{team}/log"), json!({"outcomes": [entries[*i]]})).await;
         assert_eq!(answered.status, 204, "{answered:?}");
     }
     let page = coach.gets(&format!("{team}/evenings/{edition}/11")).await.body;
     let said: Vec<_> =
-        page["outcomes"].as_array().unwrap().iter().map(|o| o["outcome"].as_str().unwrap()).collect();
+        page["log"]["outcomes"].as_array().unwrap().iter().map(|o| o["outcome"].as_str().unwrap()).collect();
     assert_eq!(said[..2], ["done", "short"]);
 }
 
@@ -151,9 +151,9 @@ async fn an_outcome_of_a_block_that_is_not_there_is_refused() {
     let edition = &evenings["evenings"][0]["edition"];
     let entry = |session: u32, block: u32| json!({"id": id(session * 100 + block), "edition": edition, "session": session, "block": block, "outcome": "done", "said_at": "2031-02-10T18:00:00Z"});
     let answered = coach
-        .posts(&format!("{team}/outcomes"), json!({"entries": [entry(0, 0), entry(0, 99), entry(99, 0)]}))
+        .posts(&format!("{team}/log"), json!({"outcomes": [entry(0, 0), entry(0, 99), entry(99, 0)]}))
         .await;
-    assert_eq!(answered.pointers(), ["/entries/1/block", "/entries/2/session"]);
+    assert_eq!(answered.pointers(), ["/outcomes/1/block", "/outcomes/2/session"]);
 }
 
 #[actix_web::test]

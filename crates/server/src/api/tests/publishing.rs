@@ -92,16 +92,16 @@ async fn a_clock_that_runs_ahead_loses_nothing() {
     let team = coach.team().await;
     let edition = coach.gets(&format!("{team}/evenings")).await.body["evenings"][0]["edition"].clone();
     let saying = |n: u32, outcome: &str, said_at: &str| {
-        json!({"entries": [{"id": format!("00000000-0000-4000-8000-{n:012}"), "edition": edition, "session": 11,
+        json!({"outcomes": [{"id": format!("00000000-0000-4000-8000-{n:012}"), "edition": edition, "session": 11,
                             "block": 0, "outcome": outcome, "said_at": said_at}]})
     };
     for (n, outcome, said_at) in
         [(1, "skipped", "2099-01-01T00:00:00Z"), (2, "short", "2099-01-01T00:00:01Z")]
     {
-        assert_eq!(coach.posts(&format!("{team}/outcomes"), saying(n, outcome, said_at)).await.status, 204);
+        assert_eq!(coach.posts(&format!("{team}/log"), saying(n, outcome, said_at)).await.status, 204);
     }
     let page = coach.gets(&format!("{team}/evenings/{}/11", edition.as_str().unwrap())).await.body;
-    assert_eq!(page["outcomes"][0]["outcome"], "short");
+    assert_eq!(page["log"]["outcomes"][0]["outcome"], "short");
 }
 
 #[actix_web::test]
@@ -116,6 +116,6 @@ async fn too_much_at_once_is_sent_back_whole() {
                    "outcome": "done", "said_at": "2031-02-10T18:00:00Z"})
         })
         .collect();
-    let answered = coach.posts(&format!("{team}/outcomes"), json!({"entries": entries})).await;
-    assert_eq!((answered.status.as_u16(), answered.pointers()), (422, vec!["/entries"]));
+    let answered = coach.posts(&format!("{team}/log"), json!({"outcomes": entries})).await;
+    assert_eq!((answered.status.as_u16(), answered.pointers()), (422, vec![""]));
 }

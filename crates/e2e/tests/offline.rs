@@ -1,0 +1,125 @@
+//! An evening without network: the server is gone, the browser is closed in between, and nothing is lost.
+
+use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
+
+const DIRECTOR: &str = "Pelya Sullstay";
+const COACH: &str = "Keya Gairlow";
+
+async fn publishes(server: &Server) -> Result<(), Failed> {
+    let desk = Browser::start(DESK).await?;
+    let director = Person::at(&desk, server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.publishes(1).await?;
+    desk.end().await
+}
+
+#[tokio::test]
+async fn an_evening_is_run_without_a_server_and_over_a_restart_of_the_browser() -> Result<(), Failed> {
+    let mut server = Server::start()?;
+    publishes(&server).await?;
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    coach.signs_in_as(COACH).await?;
+    coach.sees("Block 1 of").await?;
+    // The phone says by itself when it no longer needs the network.
+    coach.presses(COACH).await?;
+    coach.sees("This phone has what your next evenings need").await?;
+    coach.types("\u{e00c}").await?;
+
+    server.stops()?;
+    coach.opens("/tonight").await?;
+    coach.sees_named("Floor drawing:").await?;
+    coach.presses("One up").await?;
+    coach.presses("Done").await?;
+    coach.sees("Block 2 of").await?;
+    coach.presses("Short").await?;
+    coach.sees("Block 3 of").await?;
+    coach.sees("2 not sent yet").await?;
+    coach.presses_exactly("Log").await?;
+    coach.presses("Selin Holmay is missing").await?;
+    coach.sees("13 of 14 here").await?;
+    coach.writes("A line for next time", "Two balls were flat").await?;
+    coach.leaves_the_field().await?;
+    // Two blocks, fourteen players, one line.
+    coach.sees("17 not sent yet").await?;
+    coach.presses_link("Test").await?;
+    coach.presses("Toe taps").await?;
+    coach.sees_named("Selin Holmay, round 1").await?;
+    coach.types("44\u{e007}").await?;
+    coach.sees("18 not sent yet").await?;
+
+    let phone = phone.restart().await?;
+    let coach = Person::at(&phone, &server);
+    coach.opens("/").await?;
+    coach.sees("18 not sent yet").await?;
+    coach.sees("Block 3 of").await?;
+    coach.presses_exactly("Log").await?;
+    coach.sees("13 of 14 here").await?;
+    let line = coach.field("A line for next time").await?;
+    assert_eq!(line.prop("value").await?.as_deref(), Some("Two balls were flat"));
+
+    server.starts_again()?;
+    coach.presses("18 not sent yet").await?;
+    coach.sent_everything().await?;
+    coach.reloads().await?;
+    coach.sees("13 of 14 here").await?;
+    // Each of them arrived once.
+    let told = "return fetch('/api/v1/session').then((r) => r.json()).then(async ({ teams }) => {
+        const get = (path) => fetch(`/api/v1/teams/${teams[0].id}${path}`).then((r) => r.json());
+        const { evenings } = await get('/evenings');
+        const tonight = evenings.find((e) => e.date === '2031-02-10');
+        const { log } = await get(`/evenings/${tonight.edition}/${tonight.session}`);
+        const sheet = await get('/tests/toe-taps-30');
+        return [log.outcomes.map((o) => [o.outcome, o.ran]), log.missing.length, log.note, log.history.length,
+          sheet.players.flatMap((p) => p.trials).length];
+      })";
+    let known = coach.runs(told).await?;
+    let expected = serde_json::json!([
+        [["done", "one_up"], ["short", null]],
+        1,
+        "Two balls were flat",
+        3,
+        1
+    ]);
+    assert_eq!(known, expected);
+    phone.end().await
+}
+
+#[tokio::test]
+async fn of_two_phones_of_one_team_the_later_word_counts_and_the_earlier_one_stays_in_the_history()
+-> Result<(), Failed> {
+    let server = Server::start()?;
+    publishes(&server).await?;
+    let (one, two) = (Browser::start(PHONE).await?, Browser::start(PHONE).await?);
+    let (first, second) = (Person::at(&one, &server), Person::at(&two, &server));
+    for coach in [&first, &second] {
+        coach.signs_in_as(COACH).await?;
+        coach.sees("Block 1 of").await?;
+    }
+    // The first one says something without network; the second one, later, something else.
+    first.loses_the_network().await?;
+    first.presses("Done").await?;
+    first.presses_exactly("Log").await?;
+    first.presses("Everyone is here").await?;
+    second.presses("Skipped").await?;
+    second.sent_everything().await?;
+    second.presses_exactly("Log").await?;
+    second.presses("Hala Gairett is missing").await?;
+    second.sent_everything().await?;
+    first.finds_the_network().await?;
+    first.sent_everything().await?;
+    for coach in [&first, &second] {
+        coach.reloads().await?;
+        coach.presses_exactly("Log").await?;
+        coach.sees("13 of 14 here").await?;
+        let strip = coach.sees_named("Block 1 of").await?;
+        let says = strip.prop("textContent").await?.unwrap_or_default();
+        assert!(says.contains(", Skipped"), "{says}");
+        coach.opens_details("Who said what").await?;
+        coach.sees("Keya Gairlow: Roll, stop, step: Done").await?;
+        coach.sees("Keya Gairlow: Roll, stop, step: Skipped").await?;
+        coach.sees("Hala Gairett was missing after all").await?;
+    }
+    one.end().await?;
+    two.end().await
+}

@@ -1,0 +1,325 @@
+//! The log of evenings: what coaches said of their blocks, who was there, and a line of note.
+//!
+//! Nothing is overwritten: of two sayings of one thing the later one counts, and of one moment the larger id, so that the
+//! order of arrival never matters.
+
+use std::collections::BTreeMap;
+
+use jiff::Timestamp;
+use jiff::civil::Date;
+use jogo_core::delivery::{Outcome, Ran, Said};
+use jogo_core::units::Minutes;
+use sqlx::{Sqlite, Transaction};
+use uuid::Uuid;
+
+use crate::{Store, StoreError, Stored, from_word, parsed, stamp, to_word};
+
+/// What was said of a block.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub struct BlockSaid {
+    /// Block, from 0.
+    pub block: u32,
+    /// What became of it.
+    pub outcome: Outcome,
+    /// Its minutes, if they were said.
+    pub minutes: Option<Minutes>,
+    /// How many of a hundred tries came off, if that was said.
+    pub success: Option<u8>,
+    /// The rung that was run in place of the planned one.
+    pub ran: Option<Ran>,
+}
+
+/// One saying of a block, in a session (from 0) of an edition.
+#[derive(Clone, Debug)]
+pub struct OutcomeEntry {
+    /// Made on the device.
+    pub id: Uuid,
+    /// In which edition.
+    pub edition: Uuid,
+    /// Session, from 0.
+    pub session: u32,
+    /// What is said.
+    pub said: BlockSaid,
+    /// When it was said, by the device.
+    pub said_at: Timestamp,
+}
+
+/// One saying of a player's presence.
+#[derive(Clone, Debug)]
+pub struct PresenceEntry {
+    /// Made on the device.
+    pub id: Uuid,
+    /// Who. The caller has checked that they are of the team.
+    pub player: Uuid,
+    /// On which day.
+    pub day: Date,
+    /// Whether they were there.
+    pub present: bool,
+    /// When it was said, by the device.
+    pub said_at: Timestamp,
+}
+
+/// A line of note on an evening.
+#[derive(Clone, Debug)]
+pub struct NoteEntry {
+    /// Made on the device.
+    pub id: Uuid,
+    /// Of which day.
+    pub day: Date,
+    /// The line; empty if the earlier one is taken away.
+    pub says: String,
+    /// When it was said, by the device.
+    pub said_at: Timestamp,
+}
+
+/// What is taken in at once.
+#[derive(Clone, Debug, Default)]
+pub struct LogEntries {
+    /// Of blocks.
+    pub outcomes: Vec<OutcomeEntry>,
+    /// Of players.
+    pub presence: Vec<PresenceEntry>,
+    /// Of evenings.
+    pub notes: Vec<NoteEntry>,
+}
+
+/// Something that was said, by whom and when.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct Saying<T> {
+    /// What.
+    pub what: T,
+    /// Name of the coach.
+    pub by: String,
+    /// When, by the coach's device.
+    pub at: Timestamp,
+}
+
+fn owned(owner: Uuid, team: Uuid) -> Stored<()> {
+    match owner == team {
+        true => Ok(()),
+        false => Err(StoreError::Taken("an id of these entries belongs to another team".into())),
+    }
+}
+
+impl Store {
+    /// Takes entries in, all of them or none. An entry that is known already is passed over.
+    pub async fn add_log(&self, team: Uuid, entries: &LogEntries, by: Uuid, at: Timestamp) -> Stored<()> {
+        let at = stamp(at);
+        let mut tx = self.begin().await?;
+        for entry in &entries.outcomes {
+            add_outcome(&mut tx, team, entry, by, &at).await?;
+        }
+        for entry in &entries.presence {
+            add_presence(&mut tx, team, entry, by, &at).await?;
+        }
+        for entry in &entries.notes {
+            add_note(&mut tx, team, entry, by, &at).await?;
+        }
+        Ok(tx.commit().await?)
+    }
+
+    /// What was last said of each block of an edition by a team.
+    pub async fn said(&self, team: Uuid, edition: Uuid) -> Stored<Said> {
+        let rows = sqlx::query!(
+            "SELECT session, block, outcome, minutes FROM outcome WHERE team = ? AND edition = ? ORDER BY said_at, id",
+            team,
+            edition
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter()
+            .map(|row| {
+                let outcome = from_word("an outcome", &row.outcome)?;
+                Ok((
+                    (row.session as usize, row.block as usize),
+                    (outcome, row.minutes.map(|m| Minutes(m as u32))),
+                ))
+            })
+            .collect()
+    }
+
+    /// Everything that a team said of the blocks of a session, in the order in which it was said.
+    pub async fn block_sayings(
+        &self,
+        team: Uuid,
+        edition: Uuid,
+        session: u32,
+    ) -> Stored<Vec<Saying<BlockSaid>>> {
+        let rows = sqlx::query!(
+            "SELECT block, outcome, minutes, success, ran, person.name, said_at
+             FROM outcome JOIN person ON person.id = said_by
+             WHERE team = ? AND edition = ? AND session = ? ORDER BY said_at, outcome.id",
+            team,
+            edition,
+            session
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter()
+            .map(|row| {
+                let what = BlockSaid {
+                    block: row.block as u32,
+                    outcome: from_word("an outcome", &row.outcome)?,
+                    minutes: row.minutes.map(|m| Minutes(m as u32)),
+                    success: row.success.map(|of_hundred| of_hundred as u8),
+                    ran: row.ran.map(|ran| from_word("a rung that was run", &ran)).transpose()?,
+                };
+                Ok(Saying { what, by: row.name, at: parsed("the time of an outcome", &row.said_at)? })
+            })
+            .collect()
+    }
+
+    /// Everything that was said of who of a team was there on a day, in the order in which it was said.
+    pub async fn presence_sayings(&self, team: Uuid, day: Date) -> Stored<Vec<Saying<(Uuid, bool)>>> {
+        let day = day.to_string();
+        let rows = sqlx::query!(
+            r#"SELECT player AS "player: Uuid", present AS "present: bool", person.name, presence.said_at
+               FROM presence JOIN person ON person.id = presence.said_by JOIN player ON player.id = player
+               WHERE team = ? AND day = ? ORDER BY presence.said_at, presence.id"#,
+            team,
+            day
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter()
+            .map(|row| {
+                let at = parsed("the time of a presence", &row.said_at)?;
+                Ok(Saying { what: (row.player, row.present), by: row.name, at })
+            })
+            .collect()
+    }
+
+    /// The lines of note of a team on a day, in the order in which they were said.
+    pub async fn note_sayings(&self, team: Uuid, day: Date) -> Stored<Vec<Saying<String>>> {
+        let day = day.to_string();
+        let rows = sqlx::query!(
+            "SELECT says, person.name, said_at FROM note JOIN person ON person.id = said_by
+             WHERE team = ? AND day = ? ORDER BY said_at, note.id",
+            team,
+            day
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter()
+            .map(|row| {
+                Ok(Saying { what: row.says, by: row.name, at: parsed("the time of a note", &row.said_at)? })
+            })
+            .collect()
+    }
+
+    /// How many players of a team were there and how many were missing, by day.
+    pub async fn attendance(&self, team: Uuid) -> Stored<BTreeMap<Date, (u32, u32)>> {
+        let rows = sqlx::query!(
+            r#"SELECT day, present AS "present: bool", player AS "player: Uuid"
+               FROM presence JOIN player ON player.id = player WHERE team = ? ORDER BY said_at, presence.id"#,
+            team
+        )
+        .fetch_all(&self.read)
+        .await?;
+        let mut last: BTreeMap<(Date, Uuid), bool> = BTreeMap::new();
+        for row in rows {
+            last.insert((parsed("the day of a presence", &row.day)?, row.player), row.present);
+        }
+        let mut by_day: BTreeMap<Date, (u32, u32)> = BTreeMap::new();
+        for ((day, _), present) in last {
+            let (there, missing) = by_day.entry(day).or_default();
+            *there += u32::from(present);
+            *missing += u32::from(!present);
+        }
+        Ok(by_day)
+    }
+}
+
+async fn add_outcome(
+    tx: &mut Transaction<'_, Sqlite>,
+    team: Uuid,
+    entry: &OutcomeEntry,
+    by: Uuid,
+    at: &str,
+) -> Stored<()> {
+    let OutcomeEntry { id, edition, session, said, said_at } = entry;
+    let (outcome, said_at) = (to_word("an outcome", &said.outcome)?, stamp(*said_at));
+    let ran = said.ran.map(|ran| to_word("a rung that was run", &ran)).transpose()?;
+    let minutes = said.minutes.map(|m| m.0);
+    sqlx::query!(
+        "INSERT INTO outcome (id, team, edition, session, block, outcome, minutes, success, ran, said_by, said_at, received_at)
+         VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+        id,
+        team,
+        edition,
+        session,
+        said.block,
+        outcome,
+        minutes,
+        said.success,
+        ran,
+        by,
+        said_at,
+        at
+    )
+    .execute(&mut **tx)
+    .await?;
+    let owner = sqlx::query_scalar!(r#"SELECT team AS "team: Uuid" FROM outcome WHERE id = ?"#, id)
+        .fetch_one(&mut **tx)
+        .await?;
+    owned(owner, team)
+}
+
+async fn add_presence(
+    tx: &mut Transaction<'_, Sqlite>,
+    team: Uuid,
+    entry: &PresenceEntry,
+    by: Uuid,
+    at: &str,
+) -> Stored<()> {
+    let PresenceEntry { id, player, day, present, said_at } = entry;
+    let (day, said_at) = (day.to_string(), stamp(*said_at));
+    sqlx::query!(
+        "INSERT INTO presence (id, player, day, present, said_by, said_at, received_at)
+         VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+        id,
+        player,
+        day,
+        present,
+        by,
+        said_at,
+        at
+    )
+    .execute(&mut **tx)
+    .await?;
+    let owner = sqlx::query_scalar!(
+        r#"SELECT team AS "team: Uuid" FROM presence JOIN player ON player.id = player WHERE presence.id = ?"#,
+        id
+    )
+    .fetch_one(&mut **tx)
+    .await?;
+    owned(owner, team)
+}
+
+async fn add_note(
+    tx: &mut Transaction<'_, Sqlite>,
+    team: Uuid,
+    entry: &NoteEntry,
+    by: Uuid,
+    at: &str,
+) -> Stored<()> {
+    let NoteEntry { id, day, says, said_at } = entry;
+    let (day, said_at) = (day.to_string(), stamp(*said_at));
+    sqlx::query!(
+        "INSERT INTO note (id, team, day, says, said_by, said_at, received_at)
+         VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+        id,
+        team,
+        day,
+        says,
+        by,
+        said_at,
+        at
+    )
+    .execute(&mut **tx)
+    .await?;
+    let owner = sqlx::query_scalar!(r#"SELECT team AS "team: Uuid" FROM note WHERE id = ?"#, id)
+        .fetch_one(&mut **tx)
+        .await?;
+    owned(owner, team)
+}

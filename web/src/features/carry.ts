@@ -1,0 +1,73 @@
+// What a coach's phone carries, so that an evening needs no network: the next evenings, the squad and all test sheets.
+import { hashKey, useQueryClient, type QueryClient } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import type { Schemas } from '../api/client'
+import { dayNow } from '../api/day'
+import { readingBack, type Waiting } from '../api/outbox'
+import { squadOf } from './squad/queries'
+import { sheetOf } from './test/queries'
+import { eveningOf, eveningsOf } from './tonight/queries'
+
+const AHEAD = 4
+const FRESH = { staleTime: 600_000 }
+
+/** Reads everything that is not there yet; whether all of it is there now. */
+async function carry(queries: QueryClient, team: string): Promise<boolean> {
+  await Promise.all([queries.prefetchQuery({ ...eveningsOf(team), ...FRESH }), queries.prefetchQuery({ ...squadOf(team), ...FRESH })])
+  const evenings = queries.getQueryState(eveningsOf(team).queryKey)
+  const squad = queries.getQueryData(squadOf(team).queryKey)
+  if (!evenings?.data || !squad) return false
+  const today = dayNow(evenings.data.today, evenings.dataUpdatedAt)
+  const next = evenings.data.evenings.filter((evening) => evening.date >= today).slice(0, AHEAD)
+  const wanted = [
+    ...next.map(({ edition, session }) => eveningOf(team, edition, session)),
+    ...squad.tests.map((test) => sheetOf(team, test.id)),
+  ]
+  for (const each of wanted) await queries.prefetchQuery({ ...(each as ReturnType<typeof eveningOf>), ...FRESH })
+  return wanted.every((each) => queries.getQueryData(each.queryKey) !== undefined)
+}
+
+/** Carries what the teams need, and says whether an evening could be run without network now. */
+export function useCarried(teams: Schemas['TeamView'][]): boolean {
+  const queries = useQueryClient()
+  const [there, setThere] = useState(false)
+  useEffect(() => {
+    const all = async () => {
+      const carried = await Promise.all(teams.map((team) => carry(queries, team.id)))
+      const shell = 'serviceWorker' in navigator && (await navigator.serviceWorker.ready).active !== null
+      setThere(shell && carried.every(Boolean))
+    }
+    const again = () => void all()
+    again()
+    window.addEventListener('online', again)
+    return () => window.removeEventListener('online', again)
+  }, [queries, teams])
+  return there
+}
+
+/** What an entry shows in. */
+function shownIn({ kind, team, entry }: Waiting, queries: QueryClient) {
+  if (kind === 'outcome') return [eveningOf(team, entry.edition, entry.session), eveningsOf(team)]
+  if (kind === 'trial') return [sheetOf(team, entry.test), squadOf(team)]
+  if (kind === 'taken_back') {
+    const sheets = queries.getQueriesData<Schemas['Sheet']>({ queryKey: ['sheet', team] })
+    return [...sheets.flatMap(([, sheet]) => (sheet ? [sheetOf(team, sheet.test.id)] : [])), squadOf(team)]
+  }
+  const evenings = queries.getQueriesData<Schemas['TeamEvening']>({ queryKey: ['evening', team] })
+  const ofDay = evenings.filter(([, read]) => read?.evening.date === entry.day)
+  return ofDay.map(([key]) => eveningOf(team, String(key[2]), Number(key[3])))
+}
+
+/** Reads back what was sent, whether it is on the screen or not. */
+export function useReadingBack() {
+  const queries = useQueryClient()
+  useEffect(() => {
+    readingBack(async (sent) => {
+      const shown = new Map(sent.flatMap((entry) => shownIn(entry, queries)).map((each) => [hashKey(each.queryKey), each]))
+      const all = [...shown.values()]
+      // An answer that is on its way may be from before.
+      await Promise.all(all.map(({ queryKey }) => queries.cancelQueries({ queryKey, exact: true })))
+      await Promise.all(all.map((each) => queries.fetchQuery({ ...(each as ReturnType<typeof eveningOf>), staleTime: 0 })))
+    })
+  }, [queries])
+}
