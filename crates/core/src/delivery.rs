@@ -70,6 +70,8 @@ pub struct WeekTally {
     pub planned: [f64; 4],
     /// Minutes that were delivered.
     pub delivered: [f64; 4],
+    /// Planned minutes of the sessions that are over or have a log.
+    pub due: f64,
     /// Sessions of the week.
     pub sessions: u32,
     /// Those that fell out.
@@ -88,6 +90,7 @@ impl WeekTally {
         for (sum, minutes) in self.delivered.iter_mut().zip(other.delivered) {
             *sum += minutes;
         }
+        self.due += other.due;
         self.sessions += other.sessions;
         self.cancelled += other.cancelled;
         self.logs_missing += other.logs_missing;
@@ -122,8 +125,9 @@ impl Worked<'_> {
             });
             week.sessions += 1;
             week.ahead &= wish.date > today;
+            let mut planned = [0.0; 4];
             for block in self.published.sessions.get(session).into_iter().flatten() {
-                self.count(block, block.minutes, &mut week.planned);
+                self.count(block, block.minutes, &mut planned);
             }
             let cancelled = wish.minutes == Minutes(0);
             week.cancelled += u32::from(cancelled);
@@ -134,6 +138,10 @@ impl Worked<'_> {
                 let delivered =
                     outcome.map_or(Minutes(0), |(outcome, said)| outcome.delivered(block.minutes, *said));
                 self.count(block, delivered, &mut week.delivered);
+            }
+            week.due += if wish.date < today || !silent { planned.iter().sum() } else { 0.0 };
+            for (sum, minutes) in week.planned.iter_mut().zip(planned) {
+                *sum += minutes;
             }
             week.logs_missing += u32::from(silent && !cancelled && wish.date < today);
         }

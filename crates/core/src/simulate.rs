@@ -30,6 +30,11 @@ impl Chance {
         (-2.0 * (1.0 - u).ln()).sqrt() * (std::f64::consts::TAU * v).cos()
     }
 
+    /// Whether something happens that happens with this probability.
+    pub fn happens(&mut self, probability: f64) -> bool {
+        self.0.random::<f64>() < probability
+    }
+
     fn pick<'a>(&mut self, from: &[&'a str]) -> &'a str {
         from[self.0.random_range(0..from.len())]
     }

@@ -56,25 +56,27 @@ fn minutes_count_for_their_strands() {
 }
 
 #[rstest]
-#[case::before_the_first_evening(date(2031, 1, 5), [0, 0], [true, true])]
-#[case::on_the_first_evening(date(2031, 1, 6), [0, 0], [false, true])]
-#[case::the_day_after(date(2031, 1, 7), [1, 0], [false, true])]
-#[case::long_after(date(2031, 2, 1), [2, 2], [false, false])]
+#[case::before_the_first_evening(date(2031, 1, 5), [0, 0], [true, true], [0.0, 0.0])]
+#[case::on_the_first_evening(date(2031, 1, 6), [0, 0], [false, true], [0.0, 0.0])]
+#[case::the_day_after(date(2031, 1, 7), [1, 0], [false, true], [18.0, 0.0])]
+#[case::long_after(date(2031, 2, 1), [2, 2], [false, false], [36.0, 36.0])]
 fn logs_are_missed_from_the_day_after(
     #[case] today: Date,
     #[case] missing: [u32; 2],
     #[case] ahead: [bool; 2],
+    #[case] due: [f64; 2],
 ) {
     let weeks = tallied(&Said::new(), today);
     assert_eq!([weeks[0].logs_missing, weeks[1].logs_missing], missing);
     assert_eq!([weeks[0].ahead, weeks[1].ahead], ahead);
+    assert_eq!([weeks[0].due, weeks[1].due], due);
 }
 
 #[test]
 fn a_skipped_evening_has_a_log() {
     let said = Said::from([((0, 0), (Outcome::Skipped, None)), ((0, 1), (Outcome::Skipped, None))]);
-    let weeks = tallied(&said, date(2031, 1, 7));
-    assert_eq!((weeks[0].logs_missing, weeks[0].delivered), (0, [0.0; 4]));
+    let weeks = tallied(&said, date(2031, 1, 6));
+    assert_eq!((weeks[0].logs_missing, weeks[0].delivered, weeks[0].due), (0, [0.0; 4], 18.0));
 }
 
 proptest! {

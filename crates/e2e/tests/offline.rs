@@ -74,13 +74,7 @@ async fn an_evening_is_run_without_a_server_and_over_a_restart_of_the_browser() 
           sheet.players.flatMap((p) => p.trials).length];
       })";
     let known = coach.runs(told).await?;
-    let expected = serde_json::json!([
-        [["done", "one_up"], ["short", null]],
-        1,
-        "Two balls were flat",
-        3,
-        1
-    ]);
+    let expected = serde_json::json!([[["done", "one_up"], ["short", null]], 1, "Two balls were flat", 3, 1]);
     assert_eq!(known, expected);
     phone.end().await
 }

@@ -5,7 +5,6 @@ use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 const DIRECTOR: &str = "Pelya Sullstay";
 const COACH: &str = "Keya Gairlow";
 
-
 #[tokio::test]
 async fn an_evening_falls_out_is_squeezed_in_and_outlives_a_new_edition() -> Result<(), Failed> {
     let server = Server::start()?;

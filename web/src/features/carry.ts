@@ -8,6 +8,10 @@ import { squadOf } from './squad/queries'
 import { sheetOf } from './test/queries'
 import { eveningOf, eveningsOf } from './tonight/queries'
 
+/** A question of any kind, where only its asking matters. */
+type Asked = ReturnType<typeof eveningOf>
+const asked = (query: { queryKey: readonly unknown[] }) => query as unknown as Asked
+
 const AHEAD = 4
 const FRESH = { staleTime: 600_000 }
 
@@ -21,9 +25,9 @@ async function carry(queries: QueryClient, team: string): Promise<boolean> {
   const next = evenings.data.evenings.filter((evening) => evening.date >= today).slice(0, AHEAD)
   const wanted = [
     ...next.map(({ edition, session }) => eveningOf(team, edition, session)),
-    ...squad.tests.map((test) => sheetOf(team, test.id)),
+    ...squad.tests.map((test) => asked(sheetOf(team, test.id))),
   ]
-  for (const each of wanted) await queries.prefetchQuery({ ...(each as ReturnType<typeof eveningOf>), ...FRESH })
+  for (const each of wanted) await queries.prefetchQuery({ ...each, ...FRESH })
   return wanted.every((each) => queries.getQueryData(each.queryKey) !== undefined)
 }
 
@@ -46,7 +50,7 @@ export function useCarried(teams: Schemas['TeamView'][]): boolean {
 }
 
 /** What an entry shows in. */
-function shownIn({ kind, team, entry }: Waiting, queries: QueryClient) {
+function shownIn({ kind, team, entry }: Waiting, queries: QueryClient): { queryKey: readonly unknown[] }[] {
   if (kind === 'outcome') return [eveningOf(team, entry.edition, entry.session), eveningsOf(team)]
   if (kind === 'trial') return [sheetOf(team, entry.test), squadOf(team)]
   if (kind === 'taken_back') {
@@ -64,10 +68,10 @@ export function useReadingBack() {
   useEffect(() => {
     readingBack(async (sent) => {
       const shown = new Map(sent.flatMap((entry) => shownIn(entry, queries)).map((each) => [hashKey(each.queryKey), each]))
-      const all = [...shown.values()]
+      const all = [...shown.values()].map(asked)
       // An answer that is on its way may be from before.
       await Promise.all(all.map(({ queryKey }) => queries.cancelQueries({ queryKey, exact: true })))
-      await Promise.all(all.map((each) => queries.fetchQuery({ ...(each as ReturnType<typeof eveningOf>), staleTime: 0 })))
+      await Promise.all(all.map((each) => queries.fetchQuery({ ...each, staleTime: 0 })))
     })
   }, [queries])
 }

@@ -701,6 +701,7 @@ export const texts = {
     history: 'Who said what',
     somebody: 'a player',
     player: (name: string, present: boolean) => `${name} ${present ? 'was here after all' : 'was missing after all'}`,
+    tenths: (success: number) => `${success / 10} of ten`,
     block: (title: string, outcome: string, success: number | null) => `${title}: ${outcome}${success === null ? '' : `, ${success / 10} of ten`}`,
   },
 
@@ -789,7 +790,7 @@ export const texts = {
     delivered: 'delivered',
     planned: 'planned',
     logsMissing: (n: number) => `${plural(n, 'log')} missing`,
-    ahead: 'to come',
+    week: 'Week',
     cell: (team: string, week: number, delivered: number, planned: number) =>
       `${team}, week ${week}: ${delivered} of ${planned} min`,
     team: 'Team',
@@ -797,11 +798,12 @@ export const texts = {
     cancelled: (n: number) => `${plural(n, 'evening')} fell out`,
     drift: (moved: number, short: number) => [moved && `${plural(moved, 'block')} moved`, short && `${plural(short, 'skill')} short`].filter(Boolean).join(', '),
     short: 'Falls short of the edition',
-    choose: 'Choose a week to see its strands.',
+    choose: 'Choose a week to see its strands and its log.',
   },
 
   levels: {
     title: 'Levels',
+    band: 'Band',
     about: 'Players by level, from each player’s latest result under the standard of its day.',
     none: 'No team of this band has players yet.',
     without: (n: number) => `${n} not tested`,

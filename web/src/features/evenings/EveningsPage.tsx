@@ -14,11 +14,11 @@ import { useQuery } from '@tanstack/react-query'
 import { useSearchParams } from 'react-router'
 import { api, data, type Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
-import { asNumber, asPercent, Figure } from '../../ui/figures'
+import { asPercent, Figure } from '../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
 import { Spoken } from '../../ui/Spoken'
-import { STRANDS, StrandSwatch } from '../../ui/strands'
 import { useCurricula } from '../plan/queries'
+import { WeekInspector } from './WeekInspector'
 
 const total = (minutes: number[]) => minutes.reduce((all, m) => all + m, 0)
 
@@ -63,61 +63,72 @@ export function EveningsPage() {
           </TextField>
           <Typography color="text.secondary">{texts.evenings.about}</Typography>
         </Box>
-        {clubs.map((club) => (
-          <ClubWeeks key={club.club} club={club} chosen={chosen} onChoose={choose} />
-        ))}
+        <Board clubs={clubs} chosen={chosen} onChoose={choose} />
       </Box>
-      <WeekInspector team={team} week={week} />
+      <WeekInspector curriculum={delivery.data.curriculum} team={team} week={week} />
     </Box>
   )
 }
 
-interface ClubProps {
-  club: Schemas['ClubDelivery']
+interface BoardProps {
+  clubs: Schemas['ClubDelivery'][]
   chosen: { team: string | null; week: number }
   onChoose: (team: string, week: number) => void
 }
 
-function ClubWeeks({ club, chosen, onChoose }: ClubProps) {
-  const weeks = club.teams[0]?.weeks.map((w) => w.week) ?? []
+/** One row of weeks for each team, under the name of its club. */
+function Board({ clubs, chosen, onChoose }: BoardProps) {
+  const { floor } = useTheme()
+  const weeks = clubs[0]?.teams[0]?.weeks.map((w) => w.week) ?? []
+  const head = { position: 'sticky', top: 0, zIndex: 1, bgcolor: 'background.default', color: 'text.secondary', px: 1 } as const
   return (
-    <Table size="small" sx={{ mb: 3, tableLayout: 'fixed', minWidth: 620 }} aria-label={club.club}>
+    <Table size="small" sx={{ tableLayout: 'fixed', minWidth: 620, '& td, & th': { border: 0 } }}>
       <TableHead>
         <TableRow>
-          <TableCell sx={{ width: 200, pl: 0 }}>
-            <Typography variant="h2">{club.club}</Typography>
-          </TableCell>
+          <TableCell sx={{ ...head, width: 190, pl: 0 }}>{texts.evenings.week}</TableCell>
           {weeks.map((week) => (
-            <TableCell key={week} sx={{ color: 'text.secondary' }}>
-              {texts.plan.week(week)}
+            <TableCell key={week} sx={head} aria-label={texts.plan.week(week)}>
+              <Figure sx={{ fontSize: '1.1rem' }}>{week}</Figure>
             </TableCell>
           ))}
-          <TableCell sx={{ width: 84, color: 'text.secondary' }}>{texts.evenings.share}</TableCell>
+          <TableCell sx={{ ...head, width: 74 }}>{texts.evenings.share}</TableCell>
         </TableRow>
       </TableHead>
-      <TableBody>
-        {club.teams.map((team) => (
-          <TeamRow key={team.id} team={team} chosen={chosen.team === team.id ? chosen.week : null} onChoose={(week) => onChoose(team.id, week)} />
-        ))}
-      </TableBody>
+      {clubs.map((club) => (
+        <TableBody key={club.club} aria-label={club.club} sx={{ borderTop: `1px solid ${floor.hair}` }}>
+          {club.teams.map((team, i) => (
+            <TeamRow key={team.id} club={i === 0 ? club.club : null} team={team} chosen={chosen.team === team.id ? chosen.week : null} onChoose={(week) => onChoose(team.id, week)} />
+          ))}
+        </TableBody>
+      ))}
     </Table>
   )
 }
 
-function TeamRow({ team, chosen, onChoose }: { team: Schemas['TeamDelivery']; chosen: number | null; onChoose: (week: number) => void }) {
-  const begun = team.weeks.filter((w) => !w.ahead)
-  const planned = total(begun.map((w) => total(w.planned)))
-  const delivered = total(begun.map((w) => total(w.delivered)))
+interface TeamProps {
+  /** The club's name, at the first of its teams. */
+  club: string | null
+  team: Schemas['TeamDelivery']
+  chosen: number | null
+  onChoose: (week: number) => void
+}
+
+function TeamRow({ club, team, chosen, onChoose }: TeamProps) {
+  const due = total(team.weeks.map((w) => w.due))
+  const delivered = total(team.weeks.map((w) => total(w.delivered)))
   const missing = total(team.weeks.map((w) => w.logs_missing))
   const most = Math.max(1, ...team.weeks.map((w) => total(w.planned)))
   return (
     <TableRow>
-      <TableCell component="th" scope="row" sx={{ pl: 0 }}>
+      <TableCell component="th" scope="row" sx={{ pl: 0, py: 0.5 }}>
+        {club && <Typography variant="h3">{club}</Typography>}
         {team.team}
-        <Typography variant="caption" component="div" color={missing > 0 ? 'error' : 'text.secondary'}>
-          {missing > 0 ? texts.evenings.logsMissing(missing) : ' '}
-        </Typography>
-        <Typography variant="caption" component="div" color="text.secondary">
+        <Typography variant="caption" component="div" color="text.secondary" sx={{ lineHeight: 1.3 }}>
+          {missing > 0 && (
+            <Box component="span" sx={{ color: 'error.main', mr: 1 }}>
+              {texts.evenings.logsMissing(missing)}
+            </Box>
+          )}
           {texts.evenings.drift(team.drift.moved, team.drift.short.length)}
         </Typography>
       </TableCell>
@@ -127,7 +138,7 @@ function TeamRow({ team, chosen, onChoose }: { team: Schemas['TeamDelivery']; ch
         </TableCell>
       ))}
       <TableCell>
-        <Figure sx={{ fontSize: '1.2rem', fontWeight: 600 }}>{planned > 0 ? asPercent(delivered / planned) : '–'}</Figure>
+        <Figure sx={{ fontSize: '1.2rem', fontWeight: 600 }}>{due > 0 ? asPercent(delivered / due) : '–'}</Figure>
       </TableCell>
     </TableRow>
   )
@@ -146,79 +157,22 @@ function WeekCell({ team, week, most, chosen, onChoose }: CellProps) {
   const { floor } = useTheme()
   const planned = total(week.planned)
   const delivered = total(week.delivered)
-  const tall = 46
+  const tall = 40
   const height = (minutes: number) => (tall * minutes) / most
   return (
     <ButtonBase
       onClick={onChoose}
       aria-pressed={chosen}
-      sx={{ width: '100%', py: 0.75, px: 1, justifyContent: 'flex-start', alignItems: 'flex-end', gap: 1, bgcolor: chosen ? 'background.paper' : undefined, outline: chosen ? `1px solid ${floor.ink}` : undefined }}
+      sx={{ width: '100%', py: 0.5, px: 1, justifyContent: 'flex-start', alignItems: 'flex-end', gap: 0.5, bgcolor: chosen ? 'background.paper' : undefined, outline: chosen ? `1px solid ${floor.ink}` : undefined }}
     >
       <Spoken as={texts.evenings.cell(team, week.week, Math.round(delivered), Math.round(planned))}>
-      <svg width={26} height={tall + 4} aria-hidden opacity={week.ahead ? 0.5 : 1}>
-        <rect x={1} y={tall + 2 - height(planned)} width={24} height={height(planned)} fill={floor.paper} stroke={floor.ink} strokeDasharray={week.ahead ? '3 3' : undefined} />
-        <rect x={5} y={tall + 2 - height(delivered)} width={16} height={height(delivered)} fill={floor.ink} />
-        {week.cancelled > 0 && <path d={`M 1 ${tall + 2} L 25 ${tall + 2 - height(planned)}`} stroke={floor.ink} strokeWidth={1.5} />}
+      <svg width={22} height={tall + 4} aria-hidden opacity={week.ahead ? 0.5 : 1} style={{ flex: 'none' }}>
+        <rect x={1} y={tall + 2 - height(planned)} width={20} height={height(planned)} fill={floor.paper} stroke={floor.ink} strokeDasharray={week.ahead ? '3 3' : undefined} />
+        <rect x={4} y={tall + 2 - height(delivered)} width={14} height={height(delivered)} fill={floor.ink} />
+        {week.cancelled > 0 && <path d={`M 1 ${tall + 2} L 21 ${tall + 2 - height(planned)}`} stroke={floor.ink} strokeWidth={1.5} />}
       </svg>
-      <Figure sx={{ fontSize: '1.05rem', color: week.ahead ? 'text.secondary' : 'text.primary' }}>{week.ahead ? texts.evenings.ahead : Math.round(delivered)}</Figure>
+      {!week.ahead && <Figure sx={{ fontSize: '1.05rem' }}>{Math.round(delivered)}</Figure>}
       </Spoken>
     </ButtonBase>
-  )
-}
-
-function WeekInspector({ team, week }: { team: Schemas['TeamDelivery'] | undefined; week: Schemas['WeekTally'] | undefined }) {
-  const { floor } = useTheme()
-  return (
-    <Box component="aside" sx={{ bgcolor: 'background.paper', borderLeft: { md: `1px solid ${floor.hair}` }, p: 2 }}>
-      {!team || !week ? (
-        <Typography color="text.secondary">{texts.evenings.choose}</Typography>
-      ) : (
-        <>
-          <Typography variant="h2">{team.team}</Typography>
-          <Typography color="text.secondary">
-            {texts.plan.week(week.week)} · {texts.tonight.edition(team.edition_number)}
-          </Typography>
-          {week.logs_missing > 0 && <Typography color="error">{texts.evenings.logsMissing(week.logs_missing)}</Typography>}
-          {week.cancelled > 0 && <Typography>{texts.evenings.cancelled(week.cancelled)}</Typography>}
-          <Table size="small" sx={{ mt: 1 }}>
-            <TableHead>
-              <TableRow>
-                <TableCell sx={{ pl: 0 }} />
-                <TableCell align="right">{texts.evenings.planned}</TableCell>
-                <TableCell align="right">{texts.evenings.delivered}</TableCell>
-              </TableRow>
-            </TableHead>
-            <TableBody>
-              {STRANDS.map((strand, i) => (
-                <TableRow key={strand}>
-                  <TableCell sx={{ pl: 0 }}>
-                    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-                      <StrandSwatch strand={strand} width={24} />
-                      {texts.strand[strand]}
-                    </Box>
-                  </TableCell>
-                  <TableCell align="right">
-                    <Figure sx={{ fontSize: '1.1rem' }}>{texts.minutes(asNumber(week.planned[i] ?? 0))}</Figure>
-                  </TableCell>
-                  <TableCell align="right">
-                    <Figure sx={{ fontSize: '1.1rem' }}>{texts.minutes(asNumber(week.delivered[i] ?? 0))}</Figure>
-                  </TableCell>
-                </TableRow>
-              ))}
-            </TableBody>
-          </Table>
-          {team.drift.short.length > 0 && (
-            <>
-              <Typography variant="h2" sx={{ mt: 2 }}>
-                {texts.evenings.short}
-              </Typography>
-              {team.drift.short.map((short) => (
-                <Typography key={short}>{short}</Typography>
-              ))}
-            </>
-          )}
-        </>
-      )}
-    </Box>
   )
 }

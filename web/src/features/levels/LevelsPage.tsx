@@ -11,15 +11,18 @@ import { useQuery } from '@tanstack/react-query'
 import { useSearchParams } from 'react-router'
 import { api, data, type Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
+import { Choice } from '../../ui/Choice'
 import { asPercent, Figure } from '../../ui/figures'
 import { LEVELS, LevelSteps } from '../../ui/levels'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
+import { useBands } from '../drills/queries'
 
 /** Below this many players a share says little. */
 const FEW = 10
 
 export function LevelsPage() {
-  const [address] = useSearchParams()
+  const [address, setAddress] = useSearchParams()
+  const bands = useBands().data ?? []
   const band = address.get('band') ?? 'u8-u9'
   const levels = useQuery({ queryKey: ['levels', band], queryFn: () => data(api.GET('/levels', { params: { query: { band } } })) })
   if (levels.isError) return <ErrorNote error={levels.error} />
@@ -31,6 +34,15 @@ export function LevelsPage() {
       <Typography color="text.secondary" sx={{ mb: 1.5 }}>
         {texts.levels.about}
       </Typography>
+      <Box sx={{ mb: 2 }}>
+        <Choice
+          label={texts.levels.band}
+          options={bands.map((each) => each.band.id)}
+          chosen={[band]}
+          says={(id) => bands.find((each) => each.band.id === id)?.band.name ?? id}
+          onToggle={(id) => setAddress({ band: id })}
+        />
+      </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 0.5, mb: 2 }}>
         {LEVELS.map((level) => (
           <Box key={level} sx={{ display: 'flex', gap: 0.75, alignItems: 'center' }}>

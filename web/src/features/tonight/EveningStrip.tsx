@@ -5,6 +5,7 @@ import { useTheme } from '@mui/material/styles'
 import type { Evening } from '../../api/client'
 import { texts } from '../../texts/en'
 import { Figure } from '../../ui/figures'
+import { OUTCOME_SIGN } from '../../ui/outcomes'
 import { Spoken } from '../../ui/Spoken'
 import { StageGlyph } from '../../ui/stages'
 import type { Outcome } from './log'
@@ -17,8 +18,6 @@ interface Props {
   onChoose: (block: number) => void
   onLog: () => void
 }
-
-const SIGN: Record<Outcome, string> = { done: '✓', short: '½', skipped: '–' }
 
 export function EveningStrip({ evening, at, outcomes, onChoose, onLog }: Props) {
   const { floor } = useTheme()
@@ -49,7 +48,7 @@ export function EveningStrip({ evening, at, outcomes, onChoose, onLog }: Props) 
               </Box>
               {outcome && (
                 <Box component="span" sx={{ fontWeight: 800, lineHeight: 1 }}>
-                  {SIGN[outcome]}
+                  {OUTCOME_SIGN[outcome]}
                 </Box>
               )}
             </Spoken>

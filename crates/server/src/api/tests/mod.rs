@@ -4,6 +4,7 @@
 mod bad_input;
 mod deliver;
 mod drills;
+mod log;
 mod map;
 mod planning;
 mod publishing;
@@ -20,6 +21,7 @@ use actix_web::web::Data;
 use actix_web::{Error, http};
 use jiff::civil::date;
 use serde_json::{Value, json};
+use tokio::sync::OnceCell;
 
 use crate::clock::Clock;
 use crate::demo;
@@ -36,6 +38,11 @@ pub const NEW_COACH: &str = "doven";
 pub struct Academy<S> {
     service: S,
     _folder: tempfile::TempDir,
+}
+
+/// An id that a device could have made.
+pub fn id(n: u32) -> String {
+    format!("00000000-0000-4000-8000-{n:012}")
 }
 
 /// What came back.
@@ -61,12 +68,28 @@ impl Answered {
     }
 }
 
+/// The demo is made once; each test has a copy of its own.
+static FILLED: OnceCell<Vec<u8>> = OnceCell::const_new();
+
+async fn filled(clock: &Clock) -> &'static [u8] {
+    let fill = || async {
+        let folder = tempfile::tempdir().unwrap();
+        let database = folder.path().join("academy.sqlite");
+        let store = jogo_store::Store::open(&database).await.unwrap();
+        demo::fill(&store, clock).await.unwrap();
+        store.close().await;
+        std::fs::read(&database).unwrap()
+    };
+    FILLED.get_or_init(fill).await
+}
+
 pub async fn academy()
 -> Academy<impl Service<Request, Response = ServiceResponse<impl MessageBody>, Error = Error>> {
-    let folder = tempfile::tempdir().unwrap();
-    let store = jogo_store::Store::open(&folder.path().join("academy.sqlite")).await.unwrap();
     let clock = Clock::held(date(2031, 2, 10)).unwrap();
-    demo::fill(&store, &clock).await.unwrap();
+    let folder = tempfile::tempdir().unwrap();
+    let database = folder.path().join("academy.sqlite");
+    std::fs::write(&database, filled(&clock).await).unwrap();
+    let store = jogo_store::Store::open(&database).await.unwrap();
     let state = Data::new(State::new(store, clock, Key::generate(), true));
     Academy { service: init_service(super::app(state)).await, _folder: folder }
 }
@@ -141,6 +164,13 @@ where
     pub async fn winter(&self) -> String {
         let all = self.gets("/curricula").await;
         format!("/curricula/{}", all.body["items"][0]["id"].as_str().unwrap())
+    }
+
+    /// A curriculum by its name.
+    pub async fn named(&self, name: &str) -> String {
+        let all = self.gets("/curricula").await.body;
+        let found = all["items"].as_array().unwrap().iter().find(|c| c["name"] == name).unwrap();
+        format!("/curricula/{}", found["id"].as_str().unwrap())
     }
 
     /// The first team of a coach.

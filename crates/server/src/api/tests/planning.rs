@@ -47,7 +47,7 @@ async fn a_curriculum_is_made_once_with_a_legal_plan_around_its_holidays() {
     let beginnings = director.gets("/curricula/beginnings").await.body;
     assert_eq!(
         (beginnings["approaches"].as_array().unwrap().len(), beginnings["from"].as_array().unwrap().len()),
-        (3, 8)
+        (3, 11)
     );
 }
 

@@ -17,7 +17,16 @@ async fn a_list_comes_in_pages() {
     assert_eq!(names(&first), ["Winter with the ball"]);
     let next = first["next"].as_str().unwrap();
     let second = director.gets(&format!("/curricula?limit=1&after={next}")).await.body;
-    assert_eq!((names(&second), &second["next"]), (vec!["Autumn with the ball".to_owned()], &Value::Null));
+    assert_eq!(
+        (names(&second), &second["next"]),
+        (vec!["At speed and under pressure".to_owned()], &second["items"][0]["id"])
+    );
+    let after = second["next"].as_str().unwrap();
+    let rest = director.gets(&format!("/curricula?limit=9&after={after}")).await.body;
+    assert_eq!(
+        (names(&rest).last().unwrap().as_str(), &rest["next"]),
+        ("Autumn with the ball", &Value::Null)
+    );
     let beyond = director.gets("/curricula?after=nowhere").await.body;
     assert_eq!(beyond, json!({"items": [], "next": null}));
     assert_eq!(director.gets("/curricula?limit=many").await.problem(), "/problems/unreadable");

@@ -6,11 +6,7 @@ use actix_web::http::Method;
 use rstest::rstest;
 use serde_json::{Value, json};
 
-use super::{COACH, DIRECTOR, NEW_COACH, Visitor, academy};
-
-fn id(n: u32) -> String {
-    format!("00000000-0000-4000-8000-{n:012}")
-}
+use super::{COACH, DIRECTOR, NEW_COACH, Visitor, academy, id};
 
 /// Publishes the winter as it stands.
 async fn publish<S, B>(director: &Visitor<'_, S>, n: u32) -> Value

@@ -1,0 +1,159 @@
+//! The log of an evening: what devices say in any order, what two of them say of one thing, and what is refused.
+
+use std::collections::BTreeSet;
+
+use proptest::prelude::*;
+use proptest::strategy::ValueTree;
+use proptest::test_runner::{Config, RngSeed, TestRunner};
+use rstest::rstest;
+use serde_json::{Value, json};
+
+use super::{Answered, COACH, DIRECTOR, Visitor, academy, id};
+
+/// The evening of a session of the autumn, as the coach sees it.
+async fn evening<S, B>(coach: &Visitor<'_, S>, session: usize) -> Value
+where
+    S: super::Service<super::Request, Response = super::ServiceResponse<B>, Error = super::Error>,
+    B: super::MessageBody,
+{
+    let team = coach.team().await;
+    let evenings = coach.gets(&format!("{team}/evenings")).await.body;
+    let edition = evenings["evenings"][session]["edition"].as_str().unwrap();
+    coach.gets(&format!("{team}/evenings/{edition}/{session}")).await.body
+}
+
+/// What devices say of one evening: two words on one block, one on another, two on one player, two lines of note.
+fn said(evening: &Value, edition: &str, players: &[String], case: u32) -> Vec<Value> {
+    let (session, day) = (&evening["evening"]["session"], &evening["evening"]["date"]);
+    let key = |n: u32| id(case * 100 + n);
+    let at = |minute: u32| format!("2031-02-10T10:{minute:02}:00Z");
+    let block = |n, block, outcome, success: Option<u8>, minute| {
+        json!({"outcomes": [{"id": key(n), "edition": edition, "session": session, "block": block,
+            "outcome": outcome, "success": success, "ran": "one_up", "said_at": at(minute)}]})
+    };
+    let here = |n, player: &str, present, minute| json!({"presence": [{"id": key(n), "player": player, "day": day, "present": present, "said_at": at(minute)}]});
+    let note =
+        |n, says, minute| json!({"notes": [{"id": key(n), "day": day, "says": says, "said_at": at(minute)}]});
+    vec![
+        block(1, 0, "skipped", None, 5),
+        block(2, 0, "done", Some(80), 9),
+        block(3, 1, "short", None, 12),
+        here(4, &players[0], true, 1),
+        here(5, &players[0], false, 2),
+        here(6, &players[1], true, 2),
+        note(7, "Balls were flat", 20),
+        note(8, "Balls were flat, two gone", 21),
+    ]
+}
+
+/// How often something was said of blocks, and how many lines were written.
+fn told(log: &Value) -> [usize; 2] {
+    let history = log["history"].as_array().unwrap();
+    ["block", "note"].map(|of| history.iter().filter(|entry| entry["told"]["of"] == of).count())
+}
+
+/// What counts of a log, whatever the ids, and what was added to its history.
+fn counts(before: &Value, log: &Value, players: &[String]) -> Value {
+    let firsts: Vec<&Value> = log["outcomes"].as_array().unwrap().iter().take(2).collect();
+    let missing = log["missing"].as_array().unwrap();
+    let gone: Vec<bool> = players[..2].iter().map(|player| missing.contains(&json!(player))).collect();
+    let ([blocks, notes], [blocks_before, notes_before]) = (told(log), told(before));
+    json!([firsts, gone, log["note"], [blocks - blocks_before, notes - notes_before]])
+}
+
+// Every entry at least once, any order, any repetition: by hand, block 0 is done with 8 of ten, block 1 short, one player is
+// missing (and that was said differently before), and the later line counts; three words on blocks and two lines are history.
+#[actix_web::test]
+async fn any_order_and_repetition_of_entries_gives_the_same_log() {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let squad = coach.gets(&format!("{team}/squad")).await.body;
+    let players: Vec<String> =
+        squad["players"].as_array().unwrap().iter().map(|p| p["id"].as_str().unwrap().to_owned()).collect();
+    let list = coach.gets(&format!("{team}/evenings")).await.body;
+    let edition = list["evenings"][0]["edition"].as_str().unwrap().to_owned();
+    let mut chance = TestRunner::new(Config { rng_seed: RngSeed::Fixed(7), ..Config::default() });
+    let orders = prop::collection::vec(0_usize..8, 0..8)
+        .prop_flat_map(|again| Just((0..8).chain(again).collect::<Vec<usize>>()).prop_shuffle());
+    let mut logs = BTreeSet::new();
+    for case in 0..12 {
+        let before = evening(&coach, case).await;
+        let all = said(&before, &edition, &players, 1 + case as u32);
+        for i in orders.new_tree(&mut chance).unwrap().current() {
+            let answered = coach.posts(&format!("{team}/log"), all[i].clone()).await;
+            assert_eq!(answered.status, 204, "{answered:?}");
+        }
+        logs.insert(counts(&before["log"], &evening(&coach, case).await["log"], &players).to_string());
+    }
+    let expected = json!([
+        [
+            {"block": 0, "outcome": "done", "minutes": null, "success": 80, "ran": "one_up"},
+            {"block": 1, "outcome": "short", "minutes": null, "success": null, "ran": "one_up"},
+        ],
+        [true, false],
+        "Balls were flat, two gone",
+        [3, 2]
+    ]);
+    assert_eq!(logs, BTreeSet::from([expected.to_string()]));
+}
+
+#[actix_web::test]
+async fn the_director_reads_who_said_what_and_when() {
+    let academy = academy().await;
+    let (coach, director) = (academy.signed_in(COACH).await, academy.signed_in(DIRECTOR).await);
+    let team = coach.team().await;
+    let evening = evening(&coach, 3).await;
+    let day = &evening["evening"]["date"];
+    let line = json!({"notes": [{"id": id(1), "day": day, "says": "  Two balls were flat ", "said_at": "2031-02-10T10:05:00Z"}]});
+    assert_eq!(coach.posts(&format!("{team}/log"), line).await.status, 204);
+    let list = coach.gets(&format!("{team}/evenings")).await.body;
+    let edition = list["evenings"][0]["edition"].as_str().unwrap();
+    let read = director.gets(&format!("{team}/evenings/{edition}/3")).await.body;
+    let last = read["log"]["history"].as_array().unwrap().last().unwrap();
+    let expected = json!({"by": "Keya Gairlow", "at": "2031-02-10T10:05:00Z", "told": {"of": "note", "says": "Two balls were flat"}});
+    assert_eq!(last, &expected);
+}
+
+#[rstest]
+#[case::more_than_all(json!({"outcomes": [{"success": 101}]}), &["/outcomes/0/success"])]
+#[case::a_stranger(json!({"presence": [{"player": id(999)}]}), &["/presence/0/player"])]
+#[case::no_day(json!({"presence": [{"day": "10.2."}]}), &["/presence/0/day"])]
+#[case::another_season(json!({"notes": [{"day": "2019-02-10"}]}), &["/notes/0/day"])]
+#[case::a_long_line(json!({"notes": [{"says": "x".repeat(201)}]}), &["/notes/0/says"])]
+#[case::no_time(json!({"notes": [{"said_at": "yesterday"}]}), &["/notes/0/said_at"])]
+#[case::one_of_two(json!({"notes": [{}, {"says": "a\u{7}b"}]}), &["/notes/1/says"])]
+#[actix_web::test]
+async fn what_cannot_be_is_refused_as_a_whole(#[case] wrong: Value, #[case] pointers: &[&str]) {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let squad = coach.gets(&format!("{team}/squad")).await.body;
+    let before = evening(&coach, 2).await;
+    let list = coach.gets(&format!("{team}/evenings")).await.body;
+    let right = |kind: &str, n: u32| match kind {
+        "outcomes" => {
+            json!({"id": id(n), "edition": list["evenings"][0]["edition"], "session": 2, "block": 0, "outcome": "done", "said_at": "2031-02-10T10:00:00Z"})
+        }
+        "presence" => {
+            json!({"id": id(n), "player": squad["players"][0]["id"], "day": before["evening"]["date"], "present": true, "said_at": "2031-02-10T10:00:00Z"})
+        }
+        _ => {
+            json!({"id": id(n), "day": before["evening"]["date"], "says": "Fine", "said_at": "2031-02-10T10:00:00Z"})
+        }
+    };
+    let mut body = json!({});
+    for (kind, entries) in wrong.as_object().unwrap() {
+        let whole = entries.as_array().unwrap().iter().enumerate().map(|(n, entry)| {
+            let mut whole = right(kind, n as u32 + 1);
+            for (key, value) in entry.as_object().unwrap() {
+                whole[key] = value.clone();
+            }
+            whole
+        });
+        body[kind] = whole.collect();
+    }
+    let answered: Answered = coach.posts(&format!("{team}/log"), body).await;
+    assert_eq!((answered.status.as_u16(), answered.pointers()), (422, pointers.to_vec()));
+    assert_eq!(evening(&coach, 2).await["log"], before["log"], "nothing was written");
+}

@@ -1,0 +1,139 @@
+//! The demo academy: seven clubs in the middle of their season, and a winter for the U8–U9 that waits to be published.
+
+mod academy;
+mod story;
+
+use jiff::ToSpan;
+use jiff::tz::TimeZone;
+use jogo_core::simulate::Chance;
+use jogo_core::skill::{Skill, Strand};
+use jogo_store::Store;
+use jogo_store::library::Library;
+use rust_embed::Embed;
+use serde::de::DeserializeOwned;
+
+use crate::clock::Clock;
+use academy::{Cast, SKETCHES};
+use story::Story;
+
+/// The password of every sample person.
+pub const PASSWORD: &str = "skerrow-floor";
+
+#[derive(Embed)]
+#[folder = "../../demo"]
+struct Files;
+
+/// Why the demo could not be made.
+type Failed = Box<dyn std::error::Error>;
+
+fn file<T: DeserializeOwned>(name: &str) -> Result<T, Failed> {
+    let file = Files::get(name).ok_or_else(|| format!("demo/{name} is missing"))?;
+    serde_json::from_slice(&file.data).map_err(|e| format!("demo/{name}: {e}").into())
+}
+
+/// The demo's library.
+pub fn library() -> Result<Library, Failed> {
+    let mut names: Vec<_> = Files::iter().filter(|name| name.starts_with("drills/")).collect();
+    names.sort();
+    let mut skills = Vec::new();
+    for strand in Strand::ALL {
+        let name = strand.to_string().replace(' ', "_");
+        skills.extend(file::<Vec<Skill>>(&format!("skills/{name}.json"))?);
+    }
+    Ok(Library {
+        bands: file("bands.json")?,
+        skills,
+        drills: names.iter().map(|name| file(name)).collect::<Result<_, _>>()?,
+        tests: file("tests.json")?,
+        standards: file("standards.json")?,
+    })
+}
+
+/// Fills an empty database: always on the same day the same academy, but for the ids.
+pub async fn fill(store: &Store, clock: &Clock) -> Result<(), Failed> {
+    let (now, today) = (clock.now(), clock.today(&TimeZone::UTC));
+    let library = library()?;
+    store.set_academy("Skerrow Islands Youth Football", "UTC").await?;
+    store.change_settings(&file("academy.json")?, 1).await?;
+    store.put_library(&library, now).await?;
+    for (place, band) in (0_i64..).zip(&library.bands) {
+        let template = file(&format!("templates/{}.json", band.id))?;
+        store.put_template(&band.id, place, &template).await?;
+    }
+    let mut cast = Cast::new(store, now)?;
+    let director = cast.director().await?;
+    let mut story = Story { store, shelf: &library, chance: Chance::seeded(2031), now, today, director };
+    for Running { band, wishes, name, begun, weeks, seed, sittings } in RUNNING {
+        let season = (today - i64::from(begun).weeks(), weeks);
+        let told = story.curriculum(wishes, name, season, seed).await?;
+        let of_band: Vec<_> = SKETCHES.iter().filter(|s| s.band == band && s.squad > 0).collect();
+        let mut teams = Vec::new();
+        for sketch in &of_band {
+            teams.push(cast.team(sketch).await?);
+        }
+        let published = story.publishes(told).await?;
+        for (sketch, team) in of_band.into_iter().zip(teams) {
+            story.tells(sketch, team, &published, sittings).await?;
+        }
+    }
+    // A team without a squad is new this winter.
+    for sketch in SKETCHES.iter().filter(|sketch| sketch.squad == 0) {
+        cast.team(sketch).await?;
+    }
+    story.curriculum("curriculum.json", Some("Winter with the ball"), (today, 6), 7).await?;
+    Ok(())
+}
+
+/// A curriculum that teams run.
+struct Running {
+    band: &'static str,
+    /// The file of its wishes.
+    wishes: &'static str,
+    name: Option<&'static str>,
+    /// Weeks ago.
+    begun: u8,
+    weeks: u32,
+    seed: u64,
+    /// The sessions, from 0, at which tests were taken.
+    sittings: &'static [usize],
+}
+
+/// The U8–U9 have finished their autumn; the others are in the sixth of twelve weeks.
+const RUNNING: [Running; 4] = [
+    Running {
+        band: "u8-u9",
+        wishes: "curriculum.json",
+        name: Some("Autumn with the ball"),
+        begun: 6,
+        weeks: 6,
+        seed: 11,
+        sittings: &[1, 11],
+    },
+    Running {
+        band: "u6-u7",
+        wishes: "templates/u6-u7.json",
+        name: None,
+        begun: 5,
+        weeks: 12,
+        seed: 21,
+        sittings: &[1, 9],
+    },
+    Running {
+        band: "u10-u12",
+        wishes: "templates/u10-u12.json",
+        name: None,
+        begun: 5,
+        weeks: 12,
+        seed: 23,
+        sittings: &[1, 9],
+    },
+    Running {
+        band: "u13-u15",
+        wishes: "templates/u13-u15.json",
+        name: None,
+        begun: 5,
+        weeks: 12,
+        seed: 25,
+        sittings: &[1, 9],
+    },
+];

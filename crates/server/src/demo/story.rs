@@ -1,0 +1,258 @@
+//! What happened: curricula that were published, evenings that were run or fell out, results that were taken.
+
+use std::collections::BTreeMap;
+
+use jiff::civil::Date;
+use jiff::tz::TimeZone;
+use jiff::{Timestamp, ToSpan};
+use jogo_core::curriculum::{Curriculum, Season};
+use jogo_core::delivery::{Outcome, Said};
+use jogo_core::edition::Edition;
+use jogo_core::plan::{Plan, Remedy, solve};
+use jogo_core::results::Trial;
+use jogo_core::simulate::Chance;
+use jogo_core::skill::Side;
+use jogo_core::standards;
+use jogo_core::team_plan::TeamPlan;
+use jogo_core::units::Minutes;
+use jogo_store::Store;
+use jogo_store::curricula::NewEdition;
+use jogo_store::library::Library;
+use jogo_store::log::{BlockSaid, LogEntries, NoteEntry, OutcomeEntry, PresenceEntry};
+use jogo_store::teams::Player;
+use jogo_store::trials::NewTrial;
+use uuid::Uuid;
+
+use super::academy::{Sketch, Team};
+use super::{Failed, file};
+
+/// Steps of the planner for each plan of the demo: a demo is there soon rather than perfect.
+const STEPS: u64 = 60_000;
+/// How often a player is there.
+const PRESENT: f64 = 0.88;
+/// What a coach writes now and then.
+const NOTES: [&str; 4] = [
+    "Two balls were flat, bring the pump",
+    "The hall was cold: shorter talk, more work",
+    "Good eyes up today, one up next time",
+    "We began ten minutes late",
+];
+
+pub struct Story<'s> {
+    pub store: &'s Store,
+    pub shelf: &'s Library,
+    pub chance: Chance,
+    pub now: Timestamp,
+    pub today: Date,
+    pub director: Uuid,
+}
+
+/// A curriculum of the story.
+pub struct Told {
+    pub id: Uuid,
+    pub edition: Edition,
+}
+
+/// An edition that teams work by.
+pub struct Published {
+    pub id: Uuid,
+    pub edition: Edition,
+}
+
+impl Story<'_> {
+    /// Adds a curriculum in the wishes of a file, with an evening on the weekday of its start and one three days later.
+    pub async fn curriculum(
+        &self,
+        wishes: &str,
+        name: Option<&str>,
+        (start, weeks): (Date, u32),
+        seed: u64,
+    ) -> Result<Told, Failed> {
+        let wishes: Curriculum = file(wishes)?;
+        let later = start + 3.days();
+        let weekdays = [start, later].map(|day| day.weekday().to_monday_one_offset()).to_vec();
+        let season = Season { start, weeks, weekdays, holidays: Vec::new() };
+        let moved = wishes.in_season(&Plan::default(), &season);
+        let (mut curriculum, _) = moved.map_err(|faults| faults[0].detail.clone())?;
+        curriculum.name = name.map_or(curriculum.name, str::to_owned);
+        let band = self.shelf.bands.iter().find(|b| b.id == curriculum.band);
+        let mut edition = Edition {
+            academy: file("academy.json")?,
+            curriculum,
+            band: band.ok_or("the demo's band is missing")?.clone(),
+            skills: self.shelf.skills.clone(),
+            drills: self.shelf.drills.clone(),
+            tests: self.shelf.tests.clone(),
+            plan: Plan::default(),
+            left: BTreeMap::new(),
+        };
+        let problem = edition.problem().map_err(|faults| faults[0].detail.clone())?;
+        edition.plan = solve(&problem, seed, STEPS).map_err(|clash| clash.says)?.plan;
+        let id = Uuid::now_v7();
+        self.store.add_curriculum(id, &edition.curriculum, &edition.plan, self.director, self.now).await?;
+        Ok(Told { id, edition: edition.trimmed() })
+    }
+
+    /// Publishes a curriculum to the teams of its band, the day before it begins.
+    pub async fn publishes(&self, told: Told) -> Result<Published, Failed> {
+        let id = Uuid::now_v7();
+        let edition = told.edition;
+        let new =
+            NewEdition { id, curriculum: told.id, edition: &edition, note: "First curriculum of the season" };
+        let eve = at_six(edition.curriculum.start.yesterday()?)?;
+        self.store.publish(new, &[], self.director, eve).await?;
+        Ok(Published { id, edition })
+    }
+
+    /// What a team made of an edition: its squad, its results on some evenings, and its log of those that are over.
+    pub async fn tells(
+        &mut self,
+        sketch: &Sketch,
+        team: Team,
+        published: &Published,
+        sittings: &[usize],
+    ) -> Result<(), Failed> {
+        let own = self.own_plan(sketch, team, published).await?;
+        let laid = own.edition(&published.edition).map_err(|faults| faults[0].detail.clone())?;
+        let squad = self.squad(sketch, team, &laid, sittings).await?;
+        let mut log = self.outcomes(sketch, published.id, &laid)?;
+        // Who was there is drawn on its own, so that it changes nothing else of the story.
+        let chance =
+            Chance::seeded(u64::from_be_bytes(*b"presence") ^ sketch.name.len() as u64 ^ sketch.squad as u64);
+        present(&mut log, &laid, &squad, chance)?;
+        Ok(self.store.add_log(team.id, &log, team.coach, self.now).await?)
+    }
+
+    /// What the team has of its own: other days, an evening that fell out.
+    async fn own_plan(&self, sketch: &Sketch, team: Team, published: &Published) -> Result<TeamPlan, Failed> {
+        let mut own = TeamPlan::default();
+        let mut changes: Vec<(String, Date)> = Vec::new();
+        let edition = &published.edition;
+        if sketch.a_day_later {
+            let mut season = edition.curriculum.season();
+            season.start = season.start.tomorrow()?;
+            season.weekdays.iter_mut().for_each(|day| *day = *day % 7 + 1);
+            own.season = Some(season);
+            changes.push(("its own days".into(), edition.curriculum.start));
+        }
+        if let Some(session) = sketch.lost {
+            let found = own.remedies(edition, &Said::new(), session, Minutes(0));
+            let found = found.map_err(|faults| faults[0].detail.clone())?;
+            let squeezed = found.into_iter().find(|each| each.remedy == Remedy::Squeeze);
+            own = own.gone_on(session, Minutes(0), squeezed.ok_or("an evening cannot be squeezed in")?);
+            let day = edition.curriculum.evenings()[session].date;
+            changes.push((format!("the evening of {} fell out", day.strftime("%-d %B")), day));
+        }
+        if let Some((what, day)) = changes.pop() {
+            let assigned =
+                self.store.editions_of_team(team.id).await?.pop().ok_or("a team has no edition")?;
+            self.store.change_team_plan(team.id, &assigned, &own, &what, team.coach, at_six(day)?).await?;
+        }
+        Ok(own)
+    }
+
+    /// A squad, and its results on some evenings; what was learned grows from the first to the last.
+    async fn squad(
+        &mut self,
+        sketch: &Sketch,
+        team: Team,
+        laid: &Edition,
+        sittings: &[usize],
+    ) -> Result<Vec<Uuid>, Failed> {
+        let born = self.today.year() - i16::from(laid.band.oldest) - 1;
+        let mut players: Vec<Player> = Vec::new();
+        while players.len() < sketch.squad {
+            let about = self.chance.player(born);
+            // Children of one squad are called by their first names.
+            let called = |name: &str| name.split(' ').next().map(str::to_owned);
+            if players.iter().all(|p| called(&p.about.name) != called(&about.name)) {
+                players.push(Player { id: Uuid::now_v7(), about });
+            }
+        }
+        self.store.add_players(team.id, &players, team.coach, self.now).await?;
+        let dates = laid.curriculum.evenings();
+        let mut trials = Vec::new();
+        let knacks: Vec<f64> = players.iter().map(|_| sketch.knack + self.chance.normal()).collect();
+        for (nth, evening) in sittings.iter().filter_map(|at| dates.get(*at)).enumerate() {
+            let practice = sketch.keeping * nth as f64 / (sittings.len().max(2) - 1) as f64;
+            for test in &self.shelf.tests {
+                let of_band =
+                    self.shelf.standards.iter().filter(|s| s.test == test.id && s.band == laid.band.id);
+                let of_band: Vec<_> = of_band.cloned().collect();
+                let Some(standard) = standards::on(&of_band, evening.date) else { continue };
+                for (player, knack) in players.iter().zip(&knacks) {
+                    let sides: &[Option<Side>] =
+                        if test.per_side { &[Some(Side::Left), Some(Side::Right)] } else { &[None] };
+                    for side in sides {
+                        let other = side.is_some_and(|s| s != player.about.strong_foot);
+                        for _ in 0..test.trials {
+                            let value =
+                                self.chance.trial(test, &standard.thresholds, *knack, other, practice);
+                            let trial = Trial {
+                                player: player.id,
+                                test: test.id.clone(),
+                                taken_on: evening.date,
+                                side: *side,
+                                value,
+                            };
+                            let said_at = at_six(evening.date)?;
+                            trials.push(NewTrial { said_at, id: Uuid::now_v7(), trial });
+                        }
+                    }
+                }
+            }
+        }
+        self.store.add_trials(team.id, &trials, &[], team.coach, self.now).await?;
+        Ok(players.into_iter().map(|player| player.id).collect())
+    }
+
+    /// What became of the evenings that are over; now and then a whole one goes without a log.
+    fn outcomes(&mut self, sketch: &Sketch, edition: Uuid, laid: &Edition) -> Result<LogEntries, Failed> {
+        let dates = laid.curriculum.evenings();
+        let mut log = LogEntries::default();
+        let over =
+            laid.plan.sessions.iter().zip(&dates).enumerate().filter(|(_, (_, e))| e.date < self.today);
+        for (session, (blocks, evening)) in over {
+            if self.chance.outcome(0.6 + 0.4 * sketch.keeping, Minutes(1)).0 == Outcome::Skipped {
+                continue;
+            }
+            for (block, laid) in blocks.iter().enumerate() {
+                let (outcome, minutes) = self.chance.outcome(sketch.keeping, laid.minutes);
+                let said_at = at_six(evening.date)? + (block as i64 * 10).minutes();
+                let said = BlockSaid { block: block as u32, outcome, minutes, success: None, ran: None };
+                log.outcomes.push(OutcomeEntry {
+                    id: Uuid::now_v7(),
+                    edition,
+                    session: session as u32,
+                    said,
+                    said_at,
+                });
+            }
+        }
+        Ok(log)
+    }
+}
+
+/// Who was there on the evenings that have a log, and a line now and then.
+fn present(log: &mut LogEntries, laid: &Edition, squad: &[Uuid], mut chance: Chance) -> Result<(), Failed> {
+    let dates = laid.curriculum.evenings();
+    let mut sessions: Vec<u32> = log.outcomes.iter().map(|entry| entry.session).collect();
+    sessions.dedup();
+    for session in sessions {
+        let day = dates[session as usize].date;
+        let said_at = at_six(day)? + 5.minutes();
+        for player in squad {
+            let present = chance.happens(PRESENT);
+            log.presence.push(PresenceEntry { id: Uuid::now_v7(), player: *player, day, present, said_at });
+        }
+        if chance.happens(0.2) {
+            let says = NOTES[(session as usize + squad.len()) % NOTES.len()].to_owned();
+            log.notes.push(NoteEntry { id: Uuid::now_v7(), day, says, said_at: said_at + 45.minutes() });
+        }
+    }
+    Ok(())
+}
+
+fn at_six(day: Date) -> Result<Timestamp, jiff::Error> {
+    TimeZone::UTC.to_timestamp(day.at(18, 0, 0, 0))
+}
