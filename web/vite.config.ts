@@ -3,7 +3,7 @@ import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 
 // What only the director's desk shows is not carried on a coach's phone; it is fetched when it is asked for.
-const DESK = ['NewCurriculum', 'PlanPage', 'ProgressionsPage', 'BandsPage', 'EveningsPage', 'LevelsPage', 'SeasonFields']
+const DESK = ['NewCurriculum', 'PlanPage', 'ProgressionsPage', 'BandsPage', 'EveningsPage', 'LevelsPage', 'SeasonFields', 'ClubsPage', 'JoinPage']
 
 export default defineConfig({
   plugins: [
@@ -32,7 +32,7 @@ export default defineConfig({
         globPatterns: ['index.html', '*.{svg,png}', 'assets/*.{js,css}', 'assets/*latin-*.woff2'],
         globIgnores: DESK.map((page) => `assets/${page}-*.js`),
         navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//],
+        navigateFallbackDenylist: [/^\/(api|calendar)\//],
         // The page that the server answers with is the same for every address but for a number in it.
         cleanupOutdatedCaches: true,
       },

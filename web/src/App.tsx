@@ -1,7 +1,7 @@
 import CssBaseline from '@mui/material/CssBaseline'
 import { ThemeProvider } from '@mui/material/styles'
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
-import { Navigate, Route, Routes } from 'react-router'
+import { Navigate, Route, Routes, useLocation } from 'react-router'
 import { useSession } from './api/session'
 import { CoachFrame } from './features/CoachFrame'
 import { DirectorFrame } from './features/DirectorFrame'
@@ -24,6 +24,8 @@ const DrillDesk = lazy(() => import('./features/drills/DrillDesk').then((m) => (
 const ProgressionsPage = lazy(() => import('./features/progressions/ProgressionsPage').then((m) => ({ default: m.ProgressionsPage })))
 const BandsPage = lazy(() => import('./features/bands/BandsPage').then((m) => ({ default: m.BandsPage })))
 const EveningsPage = lazy(() => import('./features/evenings/EveningsPage').then((m) => ({ default: m.EveningsPage })))
+const ClubsPage = lazy(() => import('./features/clubs/ClubsPage').then((m) => ({ default: m.ClubsPage })))
+const JoinPage = lazy(() => import('./features/join/JoinPage').then((m) => ({ default: m.JoinPage })))
 const LevelsPage = lazy(() => import('./features/levels/LevelsPage').then((m) => ({ default: m.LevelsPage })))
 
 export function App() {
@@ -45,6 +47,14 @@ export function App() {
 
 function Pages({ look }: { look: Look }) {
   const session = useSession()
+  const { pathname } = useLocation()
+  if (pathname.startsWith('/join/')) {
+    return (
+      <Routes>
+        <Route path="/join/:token" element={<JoinPage />} />
+      </Routes>
+    )
+  }
   if (session.isPending) return <Loading />
   if (session.isError && session.data === undefined) return <ErrorNote error={session.error} />
   if (!session.data) return <SignIn />
@@ -61,24 +71,47 @@ function Pages({ look }: { look: Look }) {
           <Route path="/plan/:id" element={<PlanPage />} />
           <Route path="/evenings" element={<EveningsPage />} />
           <Route path="/levels" element={<LevelsPage />} />
+          <Route path="/clubs" element={<ClubsPage editable />} />
           <Route path="*" element={<Navigate to="/plan" replace />} />
         </Route>
       </Routes>
     )
   }
+  const drills = (
+    <>
+      <Route path="/drills" element={<DrillsPage editable={false} />} />
+      <Route path="/drills/:id" element={<DrillDesk editable={false} />} />
+    </>
+  )
+  const coaching = (
+    <Route element={<CoachFrame session={session.data} look={look} />}>
+      <Route path="/tonight" element={<TonightPage />} />
+      <Route path="/tonight/:edition/:session" element={<TonightPage />} />
+      <Route path="/test" element={<TestPage />} />
+      <Route path="/test/:test" element={<TestEvening />} />
+      <Route path="/squad" element={<SquadPage />} />
+      <Route path="/weeks" element={<WeeksPage />} />
+      {session.data.role === 'coach' && drills}
+    </Route>
+  )
+  if (session.data.role === 'club_lead') {
+    return (
+      <Routes>
+        <Route element={<DirectorFrame session={session.data} look={look} />}>
+          {drills}
+          <Route path="/evenings" element={<EveningsPage />} />
+          <Route path="/levels" element={<LevelsPage />} />
+          <Route path="/clubs" element={<ClubsPage editable={false} />} />
+          <Route path="*" element={<Navigate to="/evenings" replace />} />
+        </Route>
+        {coaching}
+      </Routes>
+    )
+  }
   return (
     <Routes>
-      <Route element={<CoachFrame session={session.data} look={look} />}>
-        <Route path="/tonight" element={<TonightPage />} />
-        <Route path="/tonight/:edition/:session" element={<TonightPage />} />
-        <Route path="/test" element={<TestPage />} />
-        <Route path="/test/:test" element={<TestEvening />} />
-        <Route path="/squad" element={<SquadPage />} />
-        <Route path="/weeks" element={<WeeksPage />} />
-        <Route path="/drills" element={<DrillsPage editable={false} />} />
-        <Route path="/drills/:id" element={<DrillDesk editable={false} />} />
-        <Route path="*" element={<Navigate to="/tonight" replace />} />
-      </Route>
+      {coaching}
+      <Route path="*" element={<Navigate to="/tonight" replace />} />
     </Routes>
   )
 }

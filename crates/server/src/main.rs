@@ -7,6 +7,7 @@ mod demo;
 mod passwords;
 mod problem;
 mod rights;
+mod secrets;
 mod shell;
 mod sign_in;
 mod state;

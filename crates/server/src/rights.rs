@@ -13,23 +13,26 @@ pub enum Act {
     SetUp,
     /// Change curricula, solve, publish.
     Plan,
-    /// See delivery and levels of all clubs.
+    /// See delivery and levels of clubs: of all, or of those that one leads.
     Review,
-    /// See a team: one's own, or any if one may review.
+    /// See a team: one's own, or any of the clubs that one may review.
     SeeTeam,
+    /// Add clubs and teams, invite people.
+    KeepPeople,
     /// Run its evenings, keep its squad, take its tests.
     Coach,
 }
 
 /// The one table of rights.
-const TABLE: [(Act, &[Role]); 7] = [
-    (Act::SeeLibrary, &[Role::Director, Role::Coach]),
+const TABLE: [(Act, &[Role]); 8] = [
+    (Act::SeeLibrary, &[Role::Director, Role::ClubLead, Role::Coach]),
     (Act::KeepLibrary, &[Role::Director]),
     (Act::SetUp, &[Role::Director]),
     (Act::Plan, &[Role::Director]),
-    (Act::Review, &[Role::Director]),
-    (Act::SeeTeam, &[Role::Director, Role::Coach]),
-    (Act::Coach, &[Role::Coach]),
+    (Act::Review, &[Role::Director, Role::ClubLead]),
+    (Act::SeeTeam, &[Role::Director, Role::ClubLead, Role::Coach]),
+    (Act::KeepPeople, &[Role::Director]),
+    (Act::Coach, &[Role::ClubLead, Role::Coach]),
 ];
 
 /// Whether a role may do something.

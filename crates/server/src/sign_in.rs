@@ -12,15 +12,14 @@ use actix_web::middleware::Next;
 use actix_web::web::Data;
 use actix_web::{Error, FromRequest, HttpRequest, ResponseError};
 use jiff::ToSpan;
-use jogo_store::people::Person;
+use jogo_store::people::{Person, Role};
 use jogo_store::teams::Team;
-use sha2::{Digest, Sha256};
 use uuid::Uuid;
 
-use crate::passwords;
 use crate::problem::{Answer, Problem};
 use crate::rights::{Act, may};
 use crate::state::State;
+use crate::{passwords, secrets};
 
 const COOKIE: &str = "jogo";
 /// A coach who trains once a week stays signed in over the season.
@@ -35,15 +34,46 @@ impl SignedIn {
         if may(self.0.role, act) { Ok(()) } else { Err(Problem::not_allowed()) }
     }
 
-    /// A team that the person may act for: any if they review, else one of their own.
+    /// A team that the person may act for: one of their own, or any that they may look at.
     pub async fn team(&self, state: &State, id: Uuid, act: Act) -> Answer<Team> {
         self.may(act)?;
-        let team = if may(self.0.role, Act::Review) {
-            state.store.team(id).await?
-        } else {
-            state.store.teams_of(self.0.id).await?.into_iter().find(|team| team.id == id)
+        let own = state.store.teams_of(self.0.id).await?.into_iter().find(|team| team.id == id);
+        let team = match own {
+            None if act == Act::SeeTeam && may(self.0.role, Act::Review) => {
+                let clubs = self.clubs(state).await?;
+                state.store.team(id).await?.filter(|team| clubs.see(&team.club))
+            }
+            own => own,
         };
         team.ok_or_else(|| Problem::not_found("team"))
+    }
+
+    /// The clubs that the person looks at.
+    pub async fn clubs(&self, state: &State) -> Answer<Clubs> {
+        match self.0.role {
+            Role::Director => Ok(Clubs::All),
+            _ => Ok(Clubs::Led(
+                state.store.clubs_led_by(self.0.id).await?.into_iter().map(|club| club.name).collect(),
+            )),
+        }
+    }
+}
+
+/// Clubs that somebody looks at.
+pub enum Clubs {
+    /// All of the academy.
+    All,
+    /// Those that they lead, by name.
+    Led(Vec<String>),
+}
+
+impl Clubs {
+    /// Whether a club is one of them.
+    pub fn see(&self, club: &str) -> bool {
+        match self {
+            Clubs::All => true,
+            Clubs::Led(names) => names.iter().any(|name| name == club),
+        }
     }
 }
 
@@ -78,12 +108,15 @@ pub async fn sign_in(state: &State, login: &str, password: String) -> Answer<(Pe
         state.note_wrong(&login);
         return Err(Problem::wrong_password());
     };
-    let mut token = [0_u8; 32];
-    getrandom::fill(&mut token).map_err(|e| Problem::internal(&e))?;
-    let token: String = token.iter().map(|byte| format!("{byte:02x}")).collect();
-    let now = state.clock.now();
-    state.store.sign_in(&Sha256::digest(&token), person.id, now, now + (24 * DAYS).hours()).await?;
-    Ok((person, signed(state, token, Duration::days(DAYS))))
+    let cookie = signed_in(state, person.id).await?;
+    Ok((person, cookie))
+}
+
+/// Makes a sign-in for somebody who has shown who they are.
+pub async fn signed_in(state: &State, person: Uuid) -> Answer<Cookie<'static>> {
+    let (token, now) = (secrets::token()?, state.clock.now());
+    state.store.sign_in(&secrets::hashed(&token), person, now, now + (24 * DAYS).hours()).await?;
+    Ok(signed(state, token, Duration::days(DAYS)))
 }
 
 /// Ends the sign-in of a request.
@@ -108,7 +141,7 @@ fn signed(state: &State, token: String, for_so_long: Duration) -> Cookie<'static
 
 fn token_hash(request: &HttpRequest, state: &State) -> Option<Vec<u8>> {
     let token = CookieJar::new().signed(&state.key).verify(request.cookie(COOKIE)?)?;
-    Some(Sha256::digest(token.value()).to_vec())
+    Some(secrets::hashed(token.value()))
 }
 
 /// Lets a write through only if the browser says that it comes from Jogo's own pages.

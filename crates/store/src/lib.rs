@@ -6,8 +6,11 @@
 
 pub mod academy;
 pub mod audit;
+pub mod clubs;
 pub mod curricula;
 pub mod drills;
+pub mod feeds;
+pub mod invitations;
 pub mod library;
 pub mod log;
 pub mod people;

@@ -2,6 +2,7 @@
 
 use jiff::Timestamp;
 use serde::{Deserialize, Serialize};
+use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::{Store, StoreError, Stored, from_word, stamp, to_word};
@@ -12,6 +13,8 @@ use crate::{Store, StoreError, Stored, from_word, stamp, to_word};
 pub enum Role {
     /// Designs, publishes and watches; sees everything.
     Director,
+    /// Reads everything of a club, and may coach teams of their own.
+    ClubLead,
     /// Delivers and assesses; sees their own teams.
     Coach,
 }
@@ -56,33 +59,16 @@ impl Row {
 impl Store {
     /// Adds a person; errs if the login is taken.
     pub async fn add_person(&self, new: &NewPerson, at: Timestamp) -> Stored<()> {
-        let Person { id, login, name, role } = &new.person;
-        let (role, at) = (to_word("a role", role)?, stamp(at));
-        let added = sqlx::query!(
-            "INSERT INTO person (id, login, name, role, password, sample, created_at) VALUES (?, ?, ?, ?, ?, ?, ?)
-             ON CONFLICT (login) DO NOTHING",
-            id,
-            login,
-            name,
-            role,
-            new.password,
-            new.sample,
-            at
-        )
-        .execute(&self.write)
-        .await?;
-        match added.rows_affected() {
-            0 => {
-                Err(StoreError::Taken(format!("somebody already signs in as `{login}`: choose another name")))
-            }
-            _ => Ok(()),
-        }
+        let mut tx = self.begin().await?;
+        insert_person(&mut tx, new, at).await?;
+        Ok(tx.commit().await?)
     }
 
     /// A person and the hash of their password, by login.
     pub async fn person_by_login(&self, login: &str) -> Stored<Option<(Person, String)>> {
         let row = sqlx::query!(
-            r#"SELECT id AS "id: Uuid", login, name, role, password FROM person WHERE login = ?"#,
+            r#"SELECT id AS "id: Uuid", login, name, acting_role AS "role!: String", password
+               FROM acting JOIN person USING (id, login, name) WHERE login = ?"#,
             login
         )
         .fetch_optional(&self.read)
@@ -95,7 +81,8 @@ impl Store {
     pub async fn samples(&self) -> Stored<Vec<Person>> {
         sqlx::query_as!(
             Row,
-            r#"SELECT id AS "id: Uuid", login, name, role FROM person WHERE sample = 1 ORDER BY created_at, rowid"#
+            r#"SELECT acting.id AS "id: Uuid", acting.login, acting.name, acting_role AS "role!: String"
+               FROM acting JOIN person ON person.id = acting.id WHERE sample = 1 ORDER BY created_at, person.rowid"#
         )
         .fetch_all(&self.read)
         .await?
@@ -132,8 +119,8 @@ impl Store {
         let at = stamp(at);
         sqlx::query_as!(
             Row,
-            r#"SELECT person.id AS "id: Uuid", login, name, role FROM sign_in JOIN person ON person.id = sign_in.person
-               WHERE token_hash = ? AND expires_at > ?"#,
+            r#"SELECT acting.id AS "id: Uuid", login, name, acting_role AS "role!: String"
+               FROM sign_in JOIN acting ON acting.id = sign_in.person WHERE token_hash = ? AND expires_at > ?"#,
             token_hash,
             at
         )
@@ -141,6 +128,19 @@ impl Store {
         .await?
         .map(Row::person)
         .transpose()
+    }
+
+    /// Everybody who signs in, by name.
+    pub async fn people(&self) -> Stored<Vec<Person>> {
+        sqlx::query_as!(
+            Row,
+            r#"SELECT id AS "id: Uuid", login, name, acting_role AS "role!: String" FROM acting ORDER BY name, login"#
+        )
+        .fetch_all(&self.read)
+        .await?
+        .into_iter()
+        .map(Row::person)
+        .collect()
     }
 
     /// Ends a sign-in.
@@ -176,5 +176,33 @@ impl Store {
             .await?;
         tx.commit().await?;
         Ok(changed.rows_affected() > 0)
+    }
+}
+
+pub(crate) async fn insert_person(
+    tx: &mut Transaction<'_, Sqlite>,
+    new: &NewPerson,
+    at: Timestamp,
+) -> Stored<()> {
+    let Person { id, login, name, role } = &new.person;
+    // A club lead is a coach who leads a club.
+    let role = if *role == Role::ClubLead { Role::Coach } else { *role };
+    let (role, at) = (to_word("a role", &role)?, stamp(at));
+    let added = sqlx::query!(
+            "INSERT INTO person (id, login, name, role, password, sample, created_at) VALUES (?, ?, ?, ?, ?, ?, ?)
+             ON CONFLICT (login) DO NOTHING",
+            id,
+            login,
+            name,
+            role,
+            new.password,
+            new.sample,
+            at
+        )
+        .execute(&mut **tx)
+        .await?;
+    match added.rows_affected() {
+        0 => Err(StoreError::Taken(format!("somebody already signs in as `{login}`: choose another name"))),
+        _ => Ok(()),
     }
 }

@@ -78,6 +78,34 @@ impl Store {
             .collect()
     }
 
+    /// The latest editions of all curricula of a band.
+    pub async fn latest_editions(&self, band: &str) -> Stored<Vec<(Uuid, Edition)>> {
+        let rows = sqlx::query!(
+            r#"SELECT id AS "id: Uuid", doc FROM edition
+               WHERE json_extract(doc, '$.band.id') = ?
+                   AND number = (SELECT MAX(number) FROM edition AS other WHERE other.curriculum = edition.curriculum)"#,
+            band
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter().map(|r| Ok((r.id, from_json("an edition", &r.doc)?))).collect()
+    }
+
+    /// Lets a team work by an edition from a day on.
+    pub async fn assign(&self, team: Uuid, edition: Uuid, from: Date, at: Timestamp) -> Stored<()> {
+        let (from, at) = (from.to_string(), stamp(at));
+        sqlx::query!(
+            "INSERT INTO team_edition (team, edition, assigned_at, from_day) VALUES (?, ?, ?, ?) ON CONFLICT DO NOTHING",
+            team,
+            edition,
+            at,
+            from
+        )
+        .execute(&self.write)
+        .await?;
+        Ok(())
+    }
+
     /// Keeps the next state of what a team has of its own, if it still is as it was read.
     pub async fn change_team_plan(
         &self,

@@ -1,4 +1,4 @@
-//! Clubs, teams, and the players of their squads.
+//! Teams, and the players of their squads.
 
 use jiff::Timestamp;
 use jogo_core::roster::NewPlayer;
@@ -30,33 +30,6 @@ pub struct Player {
 }
 
 impl Store {
-    /// Adds a club.
-    pub async fn add_club(&self, id: Uuid, name: &str) -> Stored<()> {
-        sqlx::query!("INSERT INTO club (id, name) VALUES (?, ?)", id, name).execute(&self.write).await?;
-        Ok(())
-    }
-
-    /// Adds a team to a club, with its coaches.
-    pub async fn add_team(
-        &self,
-        id: Uuid,
-        club: Uuid,
-        band: &str,
-        name: &str,
-        coaches: &[Uuid],
-    ) -> Stored<()> {
-        let mut tx = self.begin().await?;
-        sqlx::query!("INSERT INTO team (id, club, band, name) VALUES (?, ?, ?, ?)", id, club, band, name)
-            .execute(&mut *tx)
-            .await?;
-        for coach in coaches {
-            sqlx::query!("INSERT INTO team_coach (team, person) VALUES (?, ?)", id, coach)
-                .execute(&mut *tx)
-                .await?;
-        }
-        Ok(tx.commit().await?)
-    }
-
     /// All teams of the academy, by club and name.
     pub async fn teams(&self) -> Stored<Vec<Team>> {
         Ok(sqlx::query_as!(

@@ -56,6 +56,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/clubs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All clubs that one may look at. */
+        get: operations["clubs_list"];
+        put?: never;
+        /** Adds a club. */
+        post: operations["clubs_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/clubs/{club}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Gives a club another name. */
+        put: operations["clubs_rename"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/clubs/{club}/teams": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adds a team to a club. It works from today on by the editions of its band that are still running. */
+        post: operations["clubs_add_team"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/cues": {
         parameters: {
             query?: never;
@@ -383,6 +435,59 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The invitations that can still be taken up. */
+        get: operations["invitations_list"];
+        put?: never;
+        /** Invites somebody. */
+        post: operations["invitations_invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/invitations/{invitation}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes an invitation back: its link no longer works. */
+        delete: operations["invitations_withdraw"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/join/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the link invites to. Asks nobody who they are. */
+        get: operations["invitations_show"];
+        put?: never;
+        /** Takes the invitation up, and signs in. */
+        post: operations["invitations_join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/layouts": {
         parameters: {
             query?: never;
@@ -469,6 +574,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everybody who signs in. */
+        get: operations["clubs_people"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/samples": {
         parameters: {
             query?: never;
@@ -505,6 +627,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/session/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes an address for one's own calendar; an earlier one no longer works. */
+        post: operations["calendars_make"];
+        /** Lets the address go. */
+        delete: operations["calendars_end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/session/pace": {
         parameters: {
             query?: never;
@@ -532,6 +672,23 @@ export interface paths {
         /** All skills of the library, in the order in which they are shown. */
         get: operations["drills_skills"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Gives a team another name and other coaches. */
+        put: operations["clubs_change_team"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1013,6 +1170,10 @@ export interface components {
         BreachHere: components["schemas"]["Breach"] & {
             mend?: components["schemas"]["Mending"] | null;
         };
+        /** @description The address of a calendar. It is shown this once. */
+        CalendarAddress: {
+            path: string;
+        };
         /** @description One call. */
         Call: {
             /** @description When, from the beginning of the work. */
@@ -1099,6 +1260,24 @@ export interface components {
              * @description Players of the club's teams in this band without a result.
              */
             without: number;
+        };
+        /** @description A team of a club. */
+        ClubTeam: {
+            band: string;
+            coaches: components["schemas"]["NamedView"][];
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: int64 */
+            players: number;
+        };
+        /** @description A club with its leads and teams. */
+        ClubView: {
+            /** Format: uuid */
+            id: string;
+            leads: components["schemas"]["NamedView"][];
+            name: string;
+            teams: components["schemas"]["ClubTeam"][];
         };
         /** @description What to compare with. */
         CompareWish: {
@@ -1896,6 +2075,25 @@ export interface components {
             /** @description A JSON pointer into the input (RFC 6901), as `/minutes/3`. */
             pointer: string;
         };
+        /** @description An invitation that can still be taken up. */
+        InvitationView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            role: components["schemas"]["RoleView"];
+            until: string;
+        };
+        /** @description An invitation, with the address that is handed on. It is shown this once. */
+        Invited: {
+            path: string;
+            until: string;
+        };
+        /** @description What somebody chooses who takes an invitation up. */
+        Joining: {
+            /** @description The name to sign in with. */
+            login: string;
+            password: string;
+        };
         /** @description What is needed besides markers, for one station. */
         Kit: {
             /**
@@ -2340,11 +2538,21 @@ export interface components {
          * @enum {string}
          */
         Motion: "on_the_spot" | "forward" | "both_directions";
+        /** @description A name. */
+        NameSaid: {
+            name: string;
+        };
         /** @description An approach by its name. */
         NamedApproach: {
             /** @description Its numbers, all of them assumptions. */
             approach: components["schemas"]["Approach"];
             /** @description As `balanced`. */
+            name: string;
+        };
+        /** @description Somebody, by name. */
+        NamedView: {
+            /** Format: uuid */
+            id: string;
             name: string;
         };
         /** @description The least change with which a drill fits. */
@@ -2366,6 +2574,15 @@ export interface components {
             /** @description How far it must have come. */
             stage: components["schemas"]["Stage"];
         };
+        /** @description A new club. */
+        NewClub: {
+            /**
+             * Format: uuid
+             * @description Made by the sender, so that sending twice adds once.
+             */
+            id: string;
+            name: string;
+        };
         /** @description A new curriculum. */
         NewCurriculum: {
             approach: components["schemas"]["Approach"];
@@ -2382,6 +2599,23 @@ export interface components {
             /** @description Technical minutes of every session. */
             session_min: components["schemas"]["Minutes"];
         };
+        /** @description Somebody who is to be invited. */
+        NewInvitation: {
+            /**
+             * Format: uuid
+             * @description The club of a club lead.
+             */
+            club?: string | null;
+            /**
+             * Format: uuid
+             * @description Made by the sender.
+             */
+            id: string;
+            name: string;
+            role: components["schemas"]["RoleView"];
+            /** @description The teams of a coach. */
+            teams: string[];
+        };
         /** @description A child in a squad: the least that serves. */
         NewPlayer: {
             /** @description Month of birth, as `2023-04`. */
@@ -2390,6 +2624,18 @@ export interface components {
             name: string;
             /** @description Strong foot. */
             strong_foot: components["schemas"]["Side"];
+        };
+        /** @description A new team. */
+        NewTeam: {
+            band: string;
+            /** @description Who coaches it. */
+            coaches: string[];
+            /**
+             * Format: uuid
+             * @description Made by the sender, so that sending twice adds once.
+             */
+            id: string;
+            name: string;
         };
         Newcomer: {
             birth_month: string;
@@ -2621,6 +2867,14 @@ export interface components {
             /** @description All turning together, per repetition. */
             turning_deg: components["schemas"]["Degrees"];
         };
+        /** @description Somebody who signs in. */
+        PersonView: {
+            /** Format: uuid */
+            id: string;
+            login: string;
+            name: string;
+            role: components["schemas"]["RoleView"];
+        };
         /** @description A stretch of a block's clock. */
         Phase: {
             /** @description What happens. */
@@ -2781,7 +3035,7 @@ export interface components {
             value: number;
         };
         /** @enum {string} */
-        RoleView: "director" | "coach";
+        RoleView: "director" | "club_lead" | "coach";
         /** @description Who stands on the floor of one station. */
         Roles: {
             /**
@@ -2922,9 +3176,13 @@ export interface components {
         /** @description Who is signed in, and what they begin with. */
         Session: {
             academy: string;
+            /** @description When the address of their calendar was made; nothing if there is none. */
+            calendar_since?: string | null;
             demo: boolean;
             /** Format: uuid */
             id: string;
+            /** @description The clubs that they lead. */
+            leads: string[];
             name: string;
             /**
              * Format: double
@@ -3241,6 +3499,11 @@ export interface components {
             team: string;
             upset?: components["schemas"]["Upset"] | null;
         };
+        /** @description A team's name and coaches. */
+        TeamSaid: {
+            coaches: string[];
+            name: string;
+        };
         TeamView: {
             band: string;
             club: string;
@@ -3412,6 +3675,11 @@ export interface components {
             /** @description Minutes that were delivered. */
             delivered: number[];
             /**
+             * Format: double
+             * @description Planned minutes of the sessions that are over or have a log.
+             */
+            due: number;
+            /**
              * Format: int32
              * @description Sessions that are over and of which nothing was said.
              */
@@ -3428,6 +3696,14 @@ export interface components {
              * @description Week of the curriculum, from 1.
              */
             week: number;
+        };
+        /** @description What somebody is invited to. */
+        Welcome: {
+            academy: string;
+            club?: string | null;
+            name: string;
+            role: components["schemas"]["RoleView"];
+            teams: string[];
         };
         /** @description Reasons, in words. */
         Why: {
@@ -3549,6 +3825,156 @@ export interface operations {
                 };
             };
             412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    clubs_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClubView"][];
+                };
+            };
+        };
+    };
+    clubs_add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewClub"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    clubs_rename: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                club: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NameSaid"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    clubs_add_team: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                club: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewTeam"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -4375,6 +4801,169 @@ export interface operations {
             };
         };
     };
+    invitations_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitationView"][];
+                };
+            };
+        };
+    };
+    invitations_invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewInvitation"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Invited"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    invitations_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                invitation: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    invitations_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Welcome"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    invitations_join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Joining"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     layouts_read: {
         parameters: {
             query?: never;
@@ -4559,6 +5148,25 @@ export interface operations {
             };
         };
     };
+    clubs_people: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PersonView"][];
+                };
+            };
+        };
+    };
     session_samples: {
         parameters: {
             query?: never;
@@ -4661,6 +5269,58 @@ export interface operations {
             };
         };
     };
+    calendars_make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarAddress"];
+                };
+            };
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    calendars_end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     session_pace: {
         parameters: {
             query?: never;
@@ -4707,6 +5367,53 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Skill"][];
+                };
+            };
+        };
+    };
+    clubs_change_team: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TeamSaid"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
                 };
             };
         };

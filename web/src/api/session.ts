@@ -50,6 +50,16 @@ export function useSignOut() {
   })
 }
 
+/** The address of one's own calendar: made, made anew, let go. */
+export function useCalendar() {
+  const queries = useQueryClient()
+  const again = () => queries.invalidateQueries({ queryKey: ['session'] })
+  return {
+    make: useMutation({ mutationFn: () => data(api.POST('/session/calendar')), onSuccess: again }),
+    end: useMutation({ mutationFn: () => api.DELETE('/session/calendar'), onSuccess: again }),
+  }
+}
+
 /** Keeps the measured pace of whoever is signed in; everything that was laid in the old one is asked for again. */
 export function useSetPace() {
   const queries = useQueryClient()

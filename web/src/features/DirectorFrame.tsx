@@ -13,7 +13,12 @@ import { isTyping } from '../ui/keys'
 import type { Look } from '../ui/theme'
 import { NameMenu } from './NameMenu'
 
-const PLACES = ['drills', 'progressions', 'plan', 'evenings', 'levels'] as const
+/** The order of the work; a club lead looks back on it. */
+const PLACES = {
+  director: ['drills', 'progressions', 'plan', 'evenings', 'levels'],
+  club_lead: ['drills', 'evenings', 'levels', 'clubs'],
+  coach: [],
+} as const
 
 export function DirectorFrame({ session, look }: { session: Schemas['Session']; look: Look }) {
   const [legend, setLegend] = useState(false)
@@ -34,7 +39,7 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
       >
         <Typography sx={{ fontWeight: 650, whiteSpace: 'nowrap' }}>{session.academy}</Typography>
         <Box component="nav" sx={{ display: 'flex', gap: 0.5, flex: 1, justifyContent: 'center', alignSelf: 'stretch', minHeight: 40, order: { xs: 1, md: 0 }, minWidth: { xs: '100%', md: 0 } }}>
-          {PLACES.map((place) => (
+          {PLACES[session.role].map((place) => (
             <Box
               key={place}
               component={NavLink}

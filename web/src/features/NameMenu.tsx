@@ -9,6 +9,7 @@ import { Link } from 'react-router'
 import type { Schemas } from '../api/client'
 import { useSignOut } from '../api/session'
 import { texts } from '../texts/en'
+import { CalendarDialog } from './CalendarDialog'
 import { PaceDialog } from './PaceDialog'
 import type { Look, Mode } from '../ui/theme'
 
@@ -24,6 +25,8 @@ interface Props {
 export function NameMenu({ session, look, carried }: Props) {
   const [at, setAt] = useState<HTMLElement | null>(null)
   const [measuring, setMeasuring] = useState(false)
+  const [calendar, setCalendar] = useState(false)
+  const coaches = session.teams.length > 0
   const signOut = useSignOut()
   return (
     <>
@@ -46,9 +49,29 @@ export function NameMenu({ session, look, carried }: Props) {
         >
           {texts.pace.mine(session.pace_m ?? null)}
         </MenuItem>
-        {session.role === 'coach' && (
+        {session.role !== 'coach' && (
+          <MenuItem component={Link} to="/clubs" onClick={() => setAt(null)}>
+            {texts.clubs.title}
+          </MenuItem>
+        )}
+        {session.role === 'club_lead' && coaches && (
+          <MenuItem component={Link} to={carried === undefined ? '/tonight' : '/evenings'} onClick={() => setAt(null)}>
+            {carried === undefined ? texts.clubs.myTeams : texts.clubs.myClub}
+          </MenuItem>
+        )}
+        {carried !== undefined && (
           <MenuItem component={Link} to="/drills" onClick={() => setAt(null)}>
             {texts.places.drills}
+          </MenuItem>
+        )}
+        {coaches && (
+          <MenuItem
+            onClick={() => {
+              setAt(null)
+              setCalendar(true)
+            }}
+          >
+            {texts.calendar.open}
           </MenuItem>
         )}
         {carried !== undefined && (
@@ -56,6 +79,7 @@ export function NameMenu({ session, look, carried }: Props) {
         )}
         <MenuItem onClick={() => signOut.mutate()}>{texts.signOut}</MenuItem>
       </Menu>
+      {calendar && <CalendarDialog since={session.calendar_since ?? null} onClose={() => setCalendar(false)} />}
       {measuring && <PaceDialog open pace={session.pace_m ?? null} onClose={() => setMeasuring(false)} />}
     </>
   )

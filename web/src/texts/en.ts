@@ -98,7 +98,73 @@ export const texts = {
 
   look: { title: 'Look', light: 'Light', dark: 'Dark', pitch: 'Pitch: large, black on white' },
   signOut: 'Sign out',
-  places: { drills: 'Drills', progressions: 'Progressions', plan: 'Plan', evenings: 'Evenings', levels: 'Levels', tonight: 'Tonight', test: 'Test', squad: 'Squad', weeks: 'Weeks' },
+  done: 'Done',
+
+  role: { director: 'technical director', club_lead: 'club lead', coach: 'coach' } satisfies Words<Schemas['RoleView']>,
+
+  link: { address: 'Address to hand on', copy: 'Copy', copied: 'Copied' },
+
+  calendar: {
+    open: 'My calendar',
+    title: 'Your evenings in your calendar',
+    how: 'Make an address and add it to the calendar on your phone or computer. New evenings appear there by themselves, and those that fall out say so.',
+    secret: 'Whoever has this address can read your evenings. It is shown only now: make a new one if you lose it.',
+    since: (day: string) => `You made an address on ${day}.`,
+    make: 'Make an address',
+    anew: 'Make a new one, the old one stops',
+    end: 'Stop it',
+  },
+
+  join: {
+    welcome: (name: string) => `Welcome, ${name}`,
+    as: (role: string, of: string[]) => `You were invited as ${role}${of.length > 0 ? ` of ${of.join(' and ')}` : ''}. Choose how you sign in.`,
+    login: 'Name to sign in with',
+    loginHow: 'Small letters, digits and dashes',
+    passwordHow: 'At least 8 characters',
+    go: 'Begin',
+    gone: 'This invitation does not work any more',
+    askAgain: 'It was used already, has ended or was taken back. Ask the technical director for a new one.',
+  },
+
+  clubs: {
+    title: 'Clubs and people',
+    beside: 'Team, club or invitations',
+    addClub: 'Add a club',
+    newClub: 'A new club',
+    newTeam: (club: string) => `A new team of ${club}`,
+    change: 'Change',
+    changeNamed: (club: string) => `Change ${club}`,
+    ledBy: (names: string) => `led by ${names}`,
+    name: 'Name',
+    teamName: 'Name of the team',
+    band: 'Band',
+    club: 'Club',
+    teams: 'Teams',
+    coaches: 'Coaches',
+    noCoach: 'no coach yet',
+    noTeams: 'No team yet. Press Change to add one.',
+    players: (n: number) => plural(n, 'player'),
+    save: 'Save',
+    invite: 'Invite somebody',
+    invited: 'Invited, not yet here',
+    nobodyInvited: 'Nobody. Press “Invite somebody” to make a link that lets a coach in.',
+    until: (day: string) => `until ${day}`,
+    withdraw: 'Take back',
+    fullName: 'First and last name',
+    whatFor: 'As what?',
+    roleMeans: {
+      coach: 'Runs the evenings of their teams, keeps the squad, takes tests. Sees nothing of other teams.',
+      club_lead: 'Reads evenings and levels of one club, and changes nothing.',
+      director: 'Sees and changes everything.',
+    } satisfies Words<Schemas['RoleView']>,
+    makeLink: 'Make the link',
+    handOn: (name: string) => `Hand this link on to ${name}`,
+    once: (day: string) => `It works once, until ${day}. It is shown only now.`,
+    myTeams: 'My teams',
+    myClub: 'My club',
+  },
+
+  places: { clubs: 'Clubs', drills: 'Drills', progressions: 'Progressions', plan: 'Plan', evenings: 'Evenings', levels: 'Levels', tonight: 'Tonight', test: 'Test', squad: 'Squad', weeks: 'Weeks' },
 
   signIn: {
     title: 'Jogo',
@@ -108,6 +174,7 @@ export const texts = {
     go: 'Sign in',
     samples: 'Look around as one of the demo’s sample people',
     director: 'technical director: plans, publishes, looks back',
+    club_lead: 'club lead: reads everything of one club',
     coach: (teams: string[]) => `coach of ${teams.join(', ')}`,
   },
 

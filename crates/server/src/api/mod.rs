@@ -1,11 +1,14 @@
 //! The HTTP interface. A handler extracts, calls and answers; what it calls stands in the core and the store.
 
 mod bands;
+mod calendars;
+mod clubs;
 mod curricula;
 mod desk;
 mod drills;
 mod evenings;
 mod going_on;
+mod invitations;
 mod layouts;
 mod log;
 mod map;
@@ -72,11 +75,15 @@ pub fn app(
                 .configure(evenings::routes)
                 .configure(going_on::routes)
                 .configure(log::routes)
+                .configure(clubs::routes)
+                .configure(invitations::routes)
+                .configure(calendars::routes)
                 .configure(squad::routes)
                 .configure(testing::routes)
                 .route("/openapi.json", web::get().to(openapi))
                 .default_service(web::to(nothing_here)),
         )
+        .route("/calendar/{token}.ics", web::get().to(calendars::feed))
         .default_service(web::get().to(shell::serve))
 }
 
@@ -134,6 +141,9 @@ impl Cursor {
         curricula::compared, curricula::foreseen, curricula::evening, curricula::publish,
         review::delivery, review::levels,
         evenings::list, evenings::show, log::say, going_on::remedies, going_on::go_on, going_on::back,
+        clubs::list, clubs::add, clubs::rename, clubs::add_team, clubs::change_team, clubs::people,
+        invitations::list, invitations::invite, invitations::withdraw, invitations::show, invitations::join,
+        calendars::make, calendars::end,
         squad::show, squad::preview, squad::add,
         testing::sheet, testing::say,
     ),

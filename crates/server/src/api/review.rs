@@ -8,6 +8,7 @@ use jogo_core::results::{Foot, LevelCount, TestResult, count_levels};
 use jogo_core::skill::Side;
 use jogo_core::team_plan::{Drift, holding};
 use jogo_core::tests::Test;
+use jogo_store::teams::Team;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
@@ -52,9 +53,9 @@ pub(super) struct Delivery {
 pub(super) async fn delivery(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<Delivery>> {
     who.may(Act::Review)?;
     let draft = state.store.curriculum(*id).await?.ok_or_else(|| Problem::not_found("curriculum"))?;
-    let today = state.today().await?;
+    let (today, seen) = (state.today().await?, who.clubs(&state).await?);
     let mut clubs: BTreeMap<String, Vec<TeamDelivery>> = BTreeMap::new();
-    for team in state.store.teams().await? {
+    for team in state.store.teams().await?.into_iter().filter(|team| seen.see(&team.club)) {
         let Some(editions) = editions_of(&state, team.id).await?.remove(&id) else { continue };
         let mut tallies = Vec::new();
         let mut drift = Drift::default();
@@ -124,7 +125,9 @@ pub(super) async fn levels(
     }
     let tests = state.store.tests().await?;
     let mut clubs: BTreeMap<String, ClubResults> = BTreeMap::new();
-    for team in state.store.teams().await?.into_iter().filter(|t| t.band == of.band) {
+    let seen = who.clubs(&state).await?;
+    let of_band = |team: &Team| team.band == of.band && seen.see(&team.club);
+    for team in state.store.teams().await?.into_iter().filter(of_band) {
         let results = latest_results(&state, &team, &tests).await?;
         let players = state.store.players(team.id).await?.into_iter().map(|p| (p.id, p.about.strong_foot));
         let club = clubs.entry(team.club).or_default();

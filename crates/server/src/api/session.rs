@@ -44,13 +44,18 @@ pub(super) struct Session {
     demo: bool,
     /// The measured pace of whoever is signed in, in metres; nothing until they have measured it.
     pace_m: Option<f64>,
+    /// When the address of their calendar was made; nothing if there is none.
+    calendar_since: Option<String>,
+    /// The clubs that they lead.
+    leads: Vec<String>,
     teams: Vec<TeamView>,
 }
 
-#[derive(Serialize, ToSchema)]
+#[derive(Clone, Copy, Serialize, Deserialize, ToSchema)]
 #[serde(rename_all = "snake_case")]
 pub enum RoleView {
     Director,
+    ClubLead,
     Coach,
 }
 
@@ -58,6 +63,7 @@ impl From<Role> for RoleView {
     fn from(role: Role) -> RoleView {
         match role {
             Role::Director => RoleView::Director,
+            Role::ClubLead => RoleView::ClubLead,
             Role::Coach => RoleView::Coach,
         }
     }
@@ -71,6 +77,16 @@ pub(super) struct TeamView {
     band: String,
 }
 
+impl From<RoleView> for Role {
+    fn from(role: RoleView) -> Role {
+        match role {
+            RoleView::Director => Role::Director,
+            RoleView::ClubLead => Role::ClubLead,
+            RoleView::Coach => Role::Coach,
+        }
+    }
+}
+
 /// A sample person of the demo.
 #[derive(Serialize, ToSchema)]
 pub(super) struct Sample {
@@ -82,7 +98,7 @@ pub(super) struct Sample {
     password: &'static str,
 }
 
-async fn session(state: &State, person: Person) -> Answer<Session> {
+pub(super) async fn session(state: &State, person: Person) -> Answer<Session> {
     let teams = state.store.teams_of(person.id).await?;
     Ok(Session {
         id: person.id,
@@ -92,6 +108,8 @@ async fn session(state: &State, person: Person) -> Answer<Session> {
         today: state.today().await?.to_string(),
         demo: state.demo,
         pace_m: state.store.pace(person.id).await?,
+        calendar_since: state.store.feed_made_at(person.id).await?.map(|at| at.to_string()),
+        leads: state.store.clubs_led_by(person.id).await?.into_iter().map(|club| club.name).collect(),
         teams: teams
             .into_iter()
             .map(|t| TeamView { id: t.id, name: t.name, club: t.club, band: t.band })

@@ -247,6 +247,7 @@ async fn welcome(state: &State, address: &str) -> Result<String, String> {
         for person in state.store.samples().await.map_err(|e| e.to_string())? {
             let role = match person.role {
                 Role::Director => "director",
+                Role::ClubLead => "club lead",
                 Role::Coach => "coach",
             };
             says += &format!("  {:<9} {:<18} {role}\n", person.login, person.name);

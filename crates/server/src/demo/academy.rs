@@ -121,6 +121,13 @@ impl<'s> Cast<'s> {
         self.person("director", "Pelya Sullstay", Role::Director, true).await
     }
 
+    /// Somebody who leads a club that is there.
+    pub async fn lead(&mut self, login: &str, name: &str, club: &str) -> Result<(), Failed> {
+        let person = self.person(login, name, Role::Coach, true).await?;
+        let club = self.clubs.get(club).ok_or("a lead needs a club")?;
+        Ok(self.store.add_lead(*club, person).await?)
+    }
+
     async fn person(&mut self, login: &str, name: &str, role: Role, sample: bool) -> Result<Uuid, Failed> {
         let id = Uuid::now_v7();
         let person = Person { id, login: login.to_owned(), name: name.to_owned(), role };

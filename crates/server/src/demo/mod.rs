@@ -80,6 +80,7 @@ pub async fn fill(store: &Store, clock: &Clock) -> Result<(), Failed> {
     for sketch in SKETCHES.iter().filter(|sketch| sketch.squad == 0) {
         cast.team(sketch).await?;
     }
+    cast.lead("nelun", "Nelun Torrby", "North Beacon").await?;
     story.curriculum("curriculum.json", Some("Winter with the ball"), (today, 6), 7).await?;
     Ok(())
 }

@@ -53,7 +53,7 @@ export function SignIn() {
                   >
                     {person.name}
                     <Typography component="span" color="text.secondary" sx={{ display: 'block' }} variant="body2">
-                      {person.role === 'director' ? texts.signIn.director : texts.signIn.coach(person.teams)}
+                      {person.role === 'coach' ? texts.signIn.coach(person.teams) : texts.signIn[person.role]}
                     </Typography>
                   </Button>
                 </Box>

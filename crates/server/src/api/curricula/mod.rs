@@ -125,7 +125,7 @@ pub(super) async fn list(
     state: Data<State>,
     cursor: Query<Cursor>,
 ) -> Answer<Json<Page<CurriculumEntry>>> {
-    who.may(Act::Plan)?;
+    who.may(Act::Review)?;
     let entry = |draft: Draft| CurriculumEntry {
         id: draft.id,
         name: draft.curriculum.name,

@@ -2,10 +2,12 @@
 #![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
 mod bad_input;
+mod calendars;
 mod deliver;
 mod drills;
 mod log;
 mod map;
+mod people;
 mod planning;
 mod publishing;
 mod rights;
@@ -29,6 +31,8 @@ use crate::state::State;
 
 /// The demo's people, by login.
 pub const DIRECTOR: &str = "director";
+/// Leads North Beacon.
+pub const LEAD: &str = "nelun";
 /// Coaches Harbour Lane Blue, which has a squad.
 pub const COACH: &str = "keya";
 /// Coaches Harbour Lane White, which has none.
