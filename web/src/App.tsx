@@ -26,6 +26,11 @@ const BandsPage = lazy(() => import('./features/bands/BandsPage').then((m) => ({
 const EveningsPage = lazy(() => import('./features/evenings/EveningsPage').then((m) => ({ default: m.EveningsPage })))
 const ClubsPage = lazy(() => import('./features/clubs/ClubsPage').then((m) => ({ default: m.ClubsPage })))
 const JoinPage = lazy(() => import('./features/join/JoinPage').then((m) => ({ default: m.JoinPage })))
+const HandoutPage = lazy(() => import('./features/home/HandoutPage').then((m) => ({ default: m.HandoutPage })))
+const HomePage = lazy(() => import('./features/home/HomePage').then((m) => ({ default: m.HomePage })))
+const PrintHome = lazy(() => import('./features/print/HomeCards').then((m) => ({ default: m.PrintHome })))
+const PrintSession = lazy(() => import('./features/print/PrintPages').then((m) => ({ default: m.PrintSession })))
+const PrintWeek = lazy(() => import('./features/print/PrintPages').then((m) => ({ default: m.PrintWeek })))
 const LevelsPage = lazy(() => import('./features/levels/LevelsPage').then((m) => ({ default: m.LevelsPage })))
 
 export function App() {
@@ -48,19 +53,29 @@ export function App() {
 function Pages({ look }: { look: Look }) {
   const session = useSession()
   const { pathname } = useLocation()
-  if (pathname.startsWith('/join/')) {
+  // These pages ask nobody who they are.
+  if (/^\/(join|home)\//.test(pathname)) {
     return (
       <Routes>
         <Route path="/join/:token" element={<JoinPage />} />
+        <Route path="/home/:token" element={<HomePage />} />
       </Routes>
     )
   }
   if (session.isPending) return <Loading />
   if (session.isError && session.data === undefined) return <ErrorNote error={session.error} />
   if (!session.data) return <SignIn />
+  const onPaper = (
+    <>
+      <Route path="/print/session/:team/:edition/:session" element={<PrintSession />} />
+      <Route path="/print/week/:club/:day" element={<PrintWeek />} />
+      <Route path="/print/home/:team" element={<PrintHome />} />
+    </>
+  )
   if (session.data.role === 'director') {
     return (
       <Routes>
+        {onPaper}
         <Route element={<DirectorFrame session={session.data} look={look} />}>
           <Route path="/drills" element={<DrillsPage editable />} />
           <Route path="/drills/bands" element={<BandsPage />} />
@@ -90,6 +105,7 @@ function Pages({ look }: { look: Look }) {
       <Route path="/test" element={<TestPage />} />
       <Route path="/test/:test" element={<TestEvening />} />
       <Route path="/squad" element={<SquadPage />} />
+      <Route path="/squad/home" element={<HandoutPage />} />
       <Route path="/weeks" element={<WeeksPage />} />
       {session.data.role === 'coach' && drills}
     </Route>
@@ -97,6 +113,7 @@ function Pages({ look }: { look: Look }) {
   if (session.data.role === 'club_lead') {
     return (
       <Routes>
+        {onPaper}
         <Route element={<DirectorFrame session={session.data} look={look} />}>
           {drills}
           <Route path="/evenings" element={<EveningsPage />} />
@@ -110,6 +127,7 @@ function Pages({ look }: { look: Look }) {
   }
   return (
     <Routes>
+      {onPaper}
       {coaching}
       <Route path="*" element={<Navigate to="/tonight" replace />} />
     </Routes>

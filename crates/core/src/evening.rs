@@ -143,13 +143,13 @@ impl From<RunningBlock> for Beside {
 }
 
 /// Where and when a block is laid.
-struct Setting<'g> {
-    ground: &'g Ground,
-    minutes: Minutes,
-    starts: Minutes,
-    laying_out: Minutes,
-    pace: Pace,
-    seed: u64,
+pub(crate) struct Setting<'g> {
+    pub ground: &'g Ground,
+    pub minutes: Minutes,
+    pub starts: Minutes,
+    pub laying_out: Minutes,
+    pub pace: Pace,
+    pub seed: u64,
 }
 
 impl Edition {
@@ -235,7 +235,7 @@ impl Edition {
         })
     }
 
-    fn laid(&self, drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Option<Laid> {
+    pub(crate) fn laid(&self, drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Option<Laid> {
         let Setting { ground, minutes, pace, seed, .. } = *setting;
         let layout = drill.layout_at(levers, pace).ok()?;
         let fit = fit(&layout, &drill.station, ground, drill.tighter(pace).as_ref());

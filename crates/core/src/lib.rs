@@ -27,6 +27,7 @@
 //! | what is published, in one piece? | [`edition`] |
 //! | what has a team made of its edition? | [`team_plan`] |
 //! | in which order tonight, with which kit? | [`evening`] |
+//! | what can be done at home? | [`home`] |
 //! | who is in the squad? | [`roster`] |
 //! | what really happened? | [`delivery`] |
 //! | what is measured, and how? | [`tests`] |
@@ -52,6 +53,7 @@ pub mod edition;
 pub mod evening;
 pub mod fit;
 pub mod forecast;
+pub mod home;
 pub mod input;
 pub mod layout;
 pub mod levels;

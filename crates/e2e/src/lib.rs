@@ -525,18 +525,27 @@ impl<'b> Person<'b> {
         Ok(self.page().execute(script, Vec::new()).await?)
     }
 
-    /// Prints the page on A3, lying, and counts the pages.
-    pub async fn prints_on_a3(&self) -> Result<usize, Failed> {
-        use fantoccini::wd::{PrintConfiguration, PrintOrientation, PrintSize};
-        let size = PrintSize { width: 42.0, height: 29.7 };
-        let configuration =
-            PrintConfiguration::builder().orientation(PrintOrientation::Landscape).size(size).build();
-        let configuration = configuration.map_err(|e| format!("{e:?}"))?;
-        let pdf = self.page().print(configuration).await?;
-        // Each page of a PDF is an object of the type Page; the type Pages is their list.
-        let pages = pdf.windows(11).filter(|bytes| bytes.starts_with(b"/Type /Page") && bytes.len() == 11);
-        let lists = pdf.windows(12).filter(|bytes| *bytes == b"/Type /Pages");
-        Ok(pages.count() - lists.count())
+    /// Prints the page on A3, lying.
+    pub async fn prints_on_a3(&self) -> Result<Printed, Failed> {
+        use fantoccini::wd::{PrintOrientation, PrintSize};
+        self.prints(PrintOrientation::Landscape, PrintSize { width: 42.0, height: 29.7 }).await
+    }
+
+    /// Prints the page on A4.
+    pub async fn prints_on_a4(&self) -> Result<Printed, Failed> {
+        use fantoccini::wd::{PrintOrientation, PrintSize};
+        self.prints(PrintOrientation::Portrait, PrintSize { width: 21.0, height: 29.7 }).await
+    }
+
+    async fn prints(
+        &self,
+        orientation: fantoccini::wd::PrintOrientation,
+        size: fantoccini::wd::PrintSize,
+    ) -> Result<Printed, Failed> {
+        use fantoccini::wd::PrintConfiguration;
+        let configuration = PrintConfiguration::builder().orientation(orientation).size(size).build();
+        let pdf = self.page().print(configuration.map_err(|e| format!("{e:?}"))?).await?;
+        Ok(Printed(pdf_extract::extract_text_from_mem_by_pages(&pdf)?))
     }
 
     /// Takes a picture of what the screen shows, once its fonts are there.
@@ -544,6 +553,21 @@ impl<'b> Person<'b> {
         let waiting = "const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => done(true))))";
         self.page().execute_async(waiting, Vec::new()).await?;
         Ok(self.page().screenshot().await?)
+    }
+}
+
+/// What came out of the printer: the text of each page.
+pub struct Printed(Vec<String>);
+
+impl Printed {
+    /// How many pages.
+    pub fn pages(&self) -> usize {
+        self.0.len()
+    }
+
+    /// All that stands on them, with single spaces between words.
+    pub fn text(&self) -> String {
+        self.0.iter().flat_map(|page| page.split_whitespace()).collect::<Vec<_>>().join(" ")
     }
 }
 

@@ -62,6 +62,6 @@ async fn what_a_skill_opens_is_followed_by_keyboard_alone() -> Result<(), Failed
     director.types("\u{e012}").await?;
     let needed = director.runs("return new URLSearchParams(location.search).get('skill')").await?;
     assert_ne!(needed, first);
-    assert_eq!(director.prints_on_a3().await?, 1, "the whole map on one sheet");
+    assert_eq!(director.prints_on_a3().await?.pages(), 1, "the whole map on one sheet");
     browser.end().await
 }

@@ -10,6 +10,7 @@ pub mod clubs;
 pub mod curricula;
 pub mod drills;
 pub mod feeds;
+pub mod home;
 pub mod invitations;
 pub mod library;
 pub mod log;

@@ -94,7 +94,7 @@ pub struct Saying<T> {
     pub at: Timestamp,
 }
 
-fn owned(owner: Uuid, team: Uuid) -> Stored<()> {
+pub(crate) fn owned(owner: Uuid, team: Uuid) -> Stored<()> {
     match owner == team {
         true => Ok(()),
         false => Err(StoreError::Taken("an id of these entries belongs to another team".into())),

@@ -435,6 +435,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/home/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The page of an address. Asks nobody who they are. */
+        get: operations["home_page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/invitations": {
         parameters: {
             query?: never;
@@ -775,6 +792,57 @@ export interface paths {
         put?: never;
         /** Goes on in one of the remedies. */
         post: operations["evenings_go_on"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/home": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The card of the week with the address of the page. */
+        get: operations["home_card"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/home/address": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Gives the page another address; the earlier one no longer works. */
+        post: operations["home_renew"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/home/reports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes in what players say, all of it or nothing. */
+        post: operations["home_report"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2048,6 +2116,56 @@ export interface components {
             by: string;
             told: components["schemas"]["Told"];
         };
+        /** @description What a player can do at home in a week. */
+        HomeCard: {
+            /** @description The drill of the week's challenge, by its place; nothing if there are no drills. */
+            challenge?: number | null;
+            /** @description How long the challenge lasts. */
+            challenge_s: components["schemas"]["Seconds"];
+            /** @description One to three drills; none if the library has none that fits. */
+            drills: components["schemas"]["HomeDrill"][];
+            /**
+             * Format: int32
+             * @description Week of the curriculum, from 1.
+             */
+            week: number;
+        };
+        /** @description A drill to be done at home. */
+        HomeDrill: components["schemas"]["Laid"] & {
+            /** @description What could hurt. */
+            cautions: string[];
+            /** @description Name of the drill in files. */
+            drill: string;
+            /** @description Minutes of it. */
+            minutes: components["schemas"]["Minutes"];
+            /** @description What to look for. */
+            points: string[];
+            /** @description What it is for. */
+            purpose: string;
+            /** @description The least floor that it needs. */
+            space: components["schemas"]["HomeSpace"];
+            /** @description What does instead, where kit is missing. */
+            stand_ins: components["schemas"]["StandIn"][];
+            /** @description The strand that takes most of it. */
+            strand: components["schemas"]["Strand"];
+            /** @description Its title. */
+            title: string;
+        };
+        /** @description What a coach hands out. */
+        HomeHandout: {
+            card?: components["schemas"]["HomeCard"] | null;
+            /** @description The same as a picture to be scanned, as SVG. */
+            code: string;
+            /** @description The page that players open. */
+            path: string;
+            reported: components["schemas"]["ReportedView"][];
+        };
+        /** @description What players see: the drills of the week, and nothing of any player. */
+        HomePage: {
+            academy: string;
+            card?: components["schemas"]["HomeCard"] | null;
+            team: string;
+        };
         /** @description Floor for one player at home. */
         HomeSpace: {
             /** @description At least so deep. */
@@ -3024,6 +3142,36 @@ export interface components {
             score: number;
             /** @description Exposures that the goals then miss, as "Cut outside: 1 × Flow". */
             short: string[];
+        };
+        /** @description What a player says that they did at home. */
+        ReportSaid: {
+            /**
+             * Format: int32
+             * @description Their best, 0 to 1000.
+             */
+            best: number;
+            day: string;
+            drill: string;
+            /**
+             * Format: uuid
+             * @description Made on the device.
+             */
+            id: string;
+            /** Format: uuid */
+            player: string;
+            said_at: string;
+        };
+        /** @description The last that a player says of a drill. Never evidence for a level. */
+        ReportedView: {
+            /** Format: int32 */
+            best: number;
+            day: string;
+            drill: string;
+            /** Format: uuid */
+            player: string;
+        };
+        ReportsSaid: {
+            reports: components["schemas"]["ReportSaid"][];
         };
         /** @description A player's result of one date, with the level of that date. */
         ResultView: {
@@ -4801,6 +4949,35 @@ export interface operations {
             };
         };
     };
+    home_page: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomePage"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     invitations_list: {
         parameters: {
             query?: never;
@@ -5600,6 +5777,101 @@ export interface operations {
                 };
             };
             412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    home_card: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HomeHandout"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    home_renew: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    home_report: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReportsSaid"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

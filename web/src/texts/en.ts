@@ -126,6 +126,41 @@ export const texts = {
     askAgain: 'It was used already, has ended or was taken back. Ask the technical director for a new one.',
   },
 
+  home: {
+    title: 'Practice at home',
+    how: 'Ten minutes with a ball. Start the clock, and do what the points say.',
+    feet: 'Do it with one foot, then as often with the other.',
+    grownUp: 'A grown-up knows where you practise.',
+    nothing: 'No practice at home fits this week. It comes with the next evenings.',
+    gone: 'This page has moved',
+    askCoach: 'Ask your coach for the new address.',
+    floor: (width: number, depth: number) => `Floor: ${metres.format(width)} × ${metres.format(depth)} m, clear and dry.`,
+    instead: (kit: string, instead: string) => `No ${kit}? Take ${instead}.`,
+    challenge: (seconds: number) => `Challenge of the week: how many clean ones in ${seconds} s? Write down your best.`,
+    paper: 'Cards on paper',
+    code: 'Code to scan',
+    handOut: 'Players scan the code or open the address. The page asks for no name and shows none.',
+    renew: 'Make a new address, the old one stops',
+    came: 'What came back',
+    cameAbout: (drill: string, seconds: number) => `${drill}: the best in ${seconds} s, as the players say. It shows that they practised; it never counts for a level.`,
+    selfReported: 'self-reported',
+    bestOf: (name: string) => `Best of ${name}, self-reported`,
+    beginWith: (side: string) => `begin with the ${side} foot`,
+    scores: 'My scores',
+  },
+
+  print: {
+    session: 'Session card',
+    week: (club: string, from: string, to: string) => `${club}, ${from} to ${to}`,
+    weekOf: 'Print this week',
+    go: 'Print',
+    back: 'Back',
+    noEvening: 'No team of this club trains in these seven days.',
+    from: (start: number, end: number) => `${start}–${end}`,
+    forNextTime: 'For next time:',
+    card: 'On paper',
+  },
+
   clubs: {
     title: 'Clubs and people',
     beside: 'Team, club or invitations',
@@ -683,7 +718,7 @@ export const texts = {
       if (counts.size === 1 && counts.has(1)) return 'everybody for themselves'
       return [...counts].map(([size, n]) => `${n} × ${size}`).join(', ') + ' players'
     },
-    bouts: (n: number, work: number, rest: number) => `${n} × ${work} s work${rest > 0 ? `, ${rest} s rest` : ''}`,
+    bouts: (n: number, work: number, rest: number) => `${n} × ${Math.round(work)} s work${rest > 0 ? `, ${Math.round(rest)} s rest` : ''}`,
     touches: (strong: number, other: number) => `${strong} touches strong foot, ${other} other`,
     waiting: (share: string) => `waits ${share}`,
     assumption: 'Touches rest on an assumed cadence until somebody counts.',

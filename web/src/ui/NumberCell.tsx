@@ -22,7 +22,8 @@ const Field = styled('input')(({ theme }) => ({
 
 interface Props {
   label: string
-  value: number
+  /** Nothing while nothing stands there. */
+  value: number | null
   least: number
   most: number
   wrong?: boolean
@@ -34,10 +35,10 @@ interface Props {
 export function NumberCell({ label, value, least, most, wrong, saving, onCommit }: Props) {
   const [typed, setTyped] = useState<string | null>(null)
   const [sent, setSent] = useState<number | null>(null)
-  const number = typed === null ? value : Number(typed)
-  const fits = typed === null || (/^\d+$/.test(typed.trim()) && number >= least && number <= most)
+  const number = typed === null ? (value ?? 0) : Number(typed)
+  const fits = typed === null || (typed.trim() === '' && value === null) || (/^\d+$/.test(typed.trim()) && number >= least && number <= most)
   const take = () => {
-    if (typed !== null && fits && number !== value) {
+    if (typed !== null && typed.trim() !== '' && fits && number !== value) {
       setSent(number)
       onCommit(number)
     }
@@ -49,7 +50,7 @@ export function NumberCell({ label, value, least, most, wrong, saving, onCommit 
       aria-invalid={wrong || !fits}
       title={fits ? undefined : `${least} – ${most}`}
       inputMode="numeric"
-      value={typed ?? String(saving && sent !== null ? sent : value)}
+      value={typed ?? String((saving && sent !== null ? sent : value) ?? '')}
       onFocus={(event) => event.target.select()}
       onChange={(event) => setTyped(event.target.value)}
       onBlur={take}

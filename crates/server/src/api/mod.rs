@@ -8,6 +8,7 @@ mod desk;
 mod drills;
 mod evenings;
 mod going_on;
+mod home;
 mod invitations;
 mod layouts;
 mod log;
@@ -77,6 +78,7 @@ pub fn app(
                 .configure(log::routes)
                 .configure(clubs::routes)
                 .configure(invitations::routes)
+                .configure(home::routes)
                 .configure(calendars::routes)
                 .configure(squad::routes)
                 .configure(testing::routes)
@@ -144,6 +146,7 @@ impl Cursor {
         clubs::list, clubs::add, clubs::rename, clubs::add_team, clubs::change_team, clubs::people,
         invitations::list, invitations::invite, invitations::withdraw, invitations::show, invitations::join,
         calendars::make, calendars::end,
+        home::page, home::card, home::renew, home::report,
         squad::show, squad::preview, squad::add,
         testing::sheet, testing::say,
     ),

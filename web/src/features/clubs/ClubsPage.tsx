@@ -5,8 +5,9 @@ import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
-import { useSearchParams } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
+import { useSession } from '../../api/session'
 import { texts } from '../../texts/en'
 import { asDay, Figure } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
@@ -76,6 +77,7 @@ interface ClubProps {
 }
 
 function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubProps) {
+  const today = useSession().data?.today
   const { floor } = useTheme()
   return (
     <Box component="section" aria-label={club.name}>
@@ -84,6 +86,11 @@ function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubPro
         <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
           {club.leads.length > 0 && texts.clubs.ledBy(club.leads.map((lead) => lead.name).join(', '))}
         </Typography>
+        {today && (
+          <Button component={Link} to={`/print/week/${club.id}/${today}`} size="small" variant="text" aria-label={`${texts.print.weekOf}: ${club.name}`}>
+            {texts.print.weekOf}
+          </Button>
+        )}
         {editable && (
           <Button size="small" variant="text" onClick={onClub} aria-label={texts.clubs.changeNamed(club.name)}>
             {texts.clubs.change}

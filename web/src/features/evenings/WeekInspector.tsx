@@ -1,5 +1,6 @@
 // A week of a team: minutes by strand, what falls short, and the log of each evening.
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import Table from '@mui/material/Table'
 import TableBody from '@mui/material/TableBody'
 import TableCell from '@mui/material/TableCell'
@@ -7,6 +8,7 @@ import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
+import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { asDay, asNumber, asTime, Figure } from '../../ui/figures'
@@ -98,7 +100,14 @@ function Log({ team, entry }: { team: string; entry: Schemas['EveningEntry'] }) 
   const { log } = evening
   return (
     <Box component="section" sx={{ mt: 2 }}>
-      <Typography variant="h2">{asDay(entry.date)}</Typography>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {asDay(entry.date)}
+        </Typography>
+        <Button component={Link} to={`/print/session/${team}/${entry.edition}/${entry.session}`} size="small" variant="text">
+          {texts.print.card}
+        </Button>
+      </Box>
       {entry.upset && <Typography>{entry.upset.left === 0 ? texts.weeks.fellOut : texts.weeks.shortened(entry.upset.left)}</Typography>}
       {log.missing && <Typography>{texts.log.count(players - log.missing.length, players)}</Typography>}
       {evening.evening.blocks.map((block, i) => {

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { asResult, Figure } from '../../ui/figures'
@@ -27,6 +28,11 @@ export function SquadPage() {
         <Typography variant="h2" component="h1" sx={{ flex: 1 }}>
           {texts.squad.title(players.length)}
         </Typography>
+        {players.length > 0 && (
+          <Button component={Link} to="/squad/home" variant="text">
+            {texts.home.title}
+          </Button>
+        )}
         {!loading && <Button onClick={() => setLoading(true)}>{texts.squad.load}</Button>}
       </Box>
       {added !== null && <Typography role="status">{texts.squad.added(added)}</Typography>}

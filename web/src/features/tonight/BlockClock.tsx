@@ -58,7 +58,10 @@ function standing(phases: Schemas['Phase'][], elapsed: number) {
   return { kind: 'over' as const, left: 0, bout, worked: 0 }
 }
 
-export function BlockClock({ block, name }: { block: RunningBlock; name: string }) {
+/** All that the clock needs of a block. */
+type Timed = Pick<RunningBlock, 'phases' | 'bouts' | 'calls'>
+
+export function BlockClock({ block, name }: { block: Timed; name: string }) {
   const { floor } = useTheme()
   const clock = useClock(name)
   const { kind, left, bout, worked } = standing(block.phases, clock.elapsed)

@@ -85,6 +85,9 @@ function Run({ team, edition, session, view, today }: RunProps) {
           <Button size="small" variant="text" onClick={() => setUpsetting(true)}>
             {texts.upset.open}
           </Button>
+          <Button size="small" variant="text" component={Link} to={`/print/session/${team}/${edition}/${session}`}>
+            {texts.print.card}
+          </Button>
         </Box>
       )}
       {upsetting && (

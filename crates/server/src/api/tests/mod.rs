@@ -5,6 +5,7 @@ mod bad_input;
 mod calendars;
 mod deliver;
 mod drills;
+mod home;
 mod log;
 mod map;
 mod people;

@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 55] = [
+const ROUTES: [(&str, &str, &[&str]); 58] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/drills", &[DIRECTOR, LEAD, COACH]),
@@ -63,6 +63,9 @@ const ROUTES: [(&str, &str, &[&str]); 55] = [
     ("POST", "/invitations", &[DIRECTOR]),
     ("POST", "/session/calendar", &[LEAD, COACH]),
     ("DELETE", "/session/calendar", &[LEAD, COACH]),
+    ("GET", "/teams/{team}/home", &[LEAD, COACH]),
+    ("POST", "/teams/{team}/home/address", &[LEAD, COACH]),
+    ("POST", "/teams/{team}/home/reports", &[LEAD, COACH]),
     ("GET", "/teams/{team}/squad", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/teams/{team}/players", &[LEAD, COACH]),
     ("POST", "/teams/{team}/trials", &[LEAD, COACH]),
@@ -110,6 +113,7 @@ fn body(route: &str, read: &Read) -> Value {
         "{club}" => json!({"name": "Harbour Lane"}),
         "teams" => json!({"id": id(2), "name": "Harbour Lane Grey", "band": "u6-u7", "coaches": []}),
         "{team}" => json!({"name": "Harbour Lane Blue", "coaches": [read.coach]}),
+        "reports" => json!({"reports": []}),
         "invitations" => json!({"id": id(3), "name": "Sela Holmwick", "role": "coach", "teams": []}),
         _ => json!({"text": "mark"}),
     }
@@ -167,8 +171,9 @@ async fn the_table_of_routes_is_whole() {
     let described: serde_json::Value = serde_json::from_str(&crate::api::openapi_json().unwrap()).unwrap();
     let paths = described["paths"].as_object().unwrap();
     let routes: usize = paths.values().map(|methods| methods.as_object().unwrap().len()).sum();
-    // Signing in, signing out, the sample people and the two pages of an invitation ask nobody who they are.
-    assert_eq!(routes, ROUTES.len() + MORE.len() + 5);
+    // Signing in, signing out, the sample people, the two pages of an invitation and the page for
+    // practice at home ask nobody who they are.
+    assert_eq!(routes, ROUTES.len() + MORE.len() + 6);
 }
 
 #[rstest]

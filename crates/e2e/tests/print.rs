@@ -1,0 +1,95 @@
+//! What is printed: how many pages, and what stands on them.
+
+use jogo_e2e::{Browser, DESK, Failed, Person, Server};
+
+const DIRECTOR: &str = "Pelya Sullstay";
+const COACH: &str = "Selo Torrwick";
+
+#[tokio::test]
+async fn a_session_fits_on_one_side_and_every_player_gets_a_card() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let coach = Person::at(&browser, &server);
+    coach.signs_in_as(COACH).await?;
+    coach.presses("On paper").await?;
+    coach.sees("Bring:").await?;
+    let session = coach.prints_on_a4().await?;
+    assert_eq!(session.pages(), 1);
+    let says = session.text();
+    for word in ["Harbour Lane U10–U12", "Monday, February 10", "Week 6", "Bring:", "For next time:"] {
+        assert!(says.contains(word), "{word} is not printed: {says}");
+    }
+    // Every block of the evening stands there, and nothing that is only for the screen.
+    let titles = coach.runs("return [...document.querySelectorAll('article section h2, article section p')].map((e) => e.textContent).filter((t) => /^\\d\\. /.test(t))").await?;
+    let titles = titles.as_array().ok_or("no blocks")?;
+    assert!(titles.len() >= 4, "{titles:?}");
+    for title in titles {
+        let words = title.as_str().ok_or("no title")?.split(' ').nth(1).ok_or("no word")?;
+        assert!(says.contains(words), "{title} is not printed: {says}");
+    }
+    assert!(!says.contains("Back"), "{says}");
+
+    coach.presses("Back").await?;
+    coach.presses_link("Squad").await?;
+    coach.presses("Practice at home").await?;
+    coach.presses("Cards on paper").await?;
+    coach.sees("My scores").await?;
+    let cards = coach.prints_on_a4().await?;
+    assert_eq!(cards.pages(), 8, "sixteen players, two on a page");
+    assert_eq!(cards.text().matches("My scores").count(), 16);
+    browser.end().await
+}
+
+#[tokio::test]
+async fn a_club_prints_its_week() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.opens("/clubs").await?;
+    director.presses("Print this week: Millpond").await?;
+    director.sees("Millpond U13–U15").await?;
+    let week = director.prints_on_a4().await?;
+    // Three teams with two evenings each from Monday to Sunday.
+    assert_eq!(week.pages(), 6);
+    let says = week.text();
+    for team in ["Millpond U6–U7", "Millpond U10–U12", "Millpond U13–U15"] {
+        assert_eq!(says.matches(team).count(), 2, "{team}: {says}");
+    }
+    browser.end().await
+}
+
+#[tokio::test]
+async fn children_open_the_page_for_home_without_signing_in_and_see_no_names() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let (hall, home) = (Browser::start(DESK).await?, Browser::start(jogo_e2e::PHONE).await?);
+    let (coach, child) = (Person::at(&hall, &server), Person::at(&home, &server));
+    coach.signs_in_as(COACH).await?;
+    coach.opens("/squad/home").await?;
+    coach.sees_named("Code to scan").await?;
+    let address = coach.field("Address to hand on").await?.prop("value").await?.ok_or("no address")?;
+    let players = coach.runs("return fetch('/api/v1/session').then((r) => r.json()).then((s) => fetch(`/api/v1/teams/${s.teams[0].id}/squad`)).then((r) => r.json()).then((s) => s.players.map((p) => p.name))").await?;
+    let path = address.strip_prefix(&server.address).ok_or("an address elsewhere")?;
+    child.opens(path).await?;
+    child.sees("Challenge of the week").await?;
+    child.presses("Start clock").await?;
+    for name in players.as_array().ok_or("no players")? {
+        assert!(!child.has(name.as_str().ok_or("no name")?).await?);
+    }
+    // What the child says comes back through the coach, and says so.
+    coach.writes("Best of", "31").await?;
+    coach.sees("self-reported").await?;
+    coach.reloads().await?;
+    let best = coach.field("Best of").await?;
+    assert_eq!(best.prop("value").await?.as_deref(), Some("31"));
+    // A new address closes the old one.
+    coach.presses("Make a new address").await?;
+    let until = tokio::time::Instant::now() + std::time::Duration::from_secs(10);
+    while coach.field("Address to hand on").await?.prop("value").await?.as_deref() == Some(&address) {
+        assert!(tokio::time::Instant::now() < until, "the address stays");
+    }
+    child.reloads().await?;
+    child.sees("This page has moved").await?;
+    hall.end().await?;
+    home.end().await
+}
