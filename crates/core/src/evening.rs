@@ -62,6 +62,8 @@ pub struct RunningBlock {
     /// How it is laid, as planned.
     #[serde(flatten)]
     pub laid: Laid,
+    /// Players at each station when one player is there, when two are, and so on.
+    pub stations_by_present: Vec<Vec<u32>>,
     /// The next easier rung of the drill on the same ground; nothing if there is none.
     pub one_down: Option<Laid>,
     /// The next harder rung.
@@ -141,6 +143,9 @@ impl From<RunningBlock> for Beside {
         }
     }
 }
+
+/// A squad is split for up to so many players who are there.
+const MOST_PRESENT: u32 = 30;
 
 /// Where and when a block is laid.
 pub(crate) struct Setting<'g> {
@@ -225,6 +230,7 @@ impl Edition {
             laying_out,
             minutes,
             laid: self.laid(drill, &levers, setting)?,
+            stations_by_present: self.stations_by_present(drill, &levers, setting),
             one_down: next(drill.one_down(&levers, table)),
             one_up: next(drill.one_up(&levers, table)),
             layout: drill.layout.clone(),
@@ -233,6 +239,17 @@ impl Edition {
             cautions: drill.cautions.iter().map(|caution| caution.text().to_owned()).collect(),
             beside: None,
         })
+    }
+
+    fn stations_by_present(&self, drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Vec<Vec<u32>> {
+        let Ok(layout) = drill.layout_at(levers, setting.pace) else { return Vec::new() };
+        let tighter = drill.tighter(setting.pace);
+        let most = setting.ground.squad.max(MOST_PRESENT);
+        let with = |squad: u32| {
+            let ground = Ground { squad, ..*setting.ground };
+            fit(&layout, &drill.station, &ground, tighter.as_ref()).station_sizes
+        };
+        (1..=most).map(with).collect()
     }
 
     pub(crate) fn laid(&self, drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Option<Laid> {

@@ -27,6 +27,7 @@
 //! | what is published, in one piece? | [`edition`] |
 //! | what has a team made of its edition? | [`team_plan`] |
 //! | in which order tonight, with which kit? | [`evening`] |
+//! | who stands at which station? | [`grouping`] |
 //! | what can be done at home? | [`home`] |
 //! | who is in the squad? | [`roster`] |
 //! | what really happened? | [`delivery`] |
@@ -53,6 +54,7 @@ pub mod edition;
 pub mod evening;
 pub mod fit;
 pub mod forecast;
+pub mod grouping;
 pub mod home;
 pub mod input;
 pub mod layout;

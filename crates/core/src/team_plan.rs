@@ -113,6 +113,56 @@ impl TeamPlan {
         Ok((0..sessions).find(differ))
     }
 
+    /// The same team on other days or another ground; nothing of one's own is as the edition has it. What was run stays;
+    /// where the evenings from a day on then break a rule, they are planned anew, near what they had.
+    ///
+    /// Errs with the faults of the season or the ground, and if days are to change after something was said of an evening
+    /// or one fell out: a log names evenings by their numbers.
+    pub fn settled(
+        &self,
+        published: &Edition,
+        season: Option<Season>,
+        ground: Option<Ground>,
+        said: &Said,
+        from: Date,
+    ) -> Result<TeamPlan, Vec<InputError>> {
+        let faults = ground.map(|ground| ground.faults()).unwrap_or_default();
+        if !faults.is_empty() {
+            return Err(faults.into_iter().map(|fault| fault.inside("/ground")).collect());
+        }
+        let mut before = self.edition(published)?;
+        if self.season != season {
+            if self.days_are_fixed(said) {
+                let says = "evenings have a log already or fell out: their days stay, only the floor, the kit and the squad can still change";
+                return Err(vec![InputError::at("/season", says)]);
+            }
+            let season = season.clone().unwrap_or_else(|| published.curriculum.season());
+            let moved = before.curriculum.in_season(&before.plan, &season);
+            let moved = moved.map_err(|faults| -> Vec<InputError> {
+                faults.into_iter().map(|fault| fault.inside("/season")).collect()
+            });
+            (before.curriculum, before.plan) = moved?;
+        }
+        let mut own = TeamPlan { season, ground, plan: None, ..self.clone() };
+        let mut laid = own.edition(published)?;
+        laid.plan = before.plan;
+        let problem = Problem { locks: Vec::new(), ..laid.problem()? };
+        let days: Vec<Date> = laid.curriculum.evenings().iter().map(|evening| evening.date).collect();
+        let logged = said.keys().map(|(session, _)| session + 1).max().unwrap_or(0);
+        let first = first_from(&days, from).max(logged);
+        if check(&problem, &laid.plan).iter().any(|breach| breach.session >= first) {
+            laid.plan = solve_rest(&problem, &fitting(&problem, &laid.plan), first, 1, STEPS_NEAR);
+        }
+        let meant = own.on_its_days(published)?.plan;
+        own.plan = (laid.plan != meant).then_some(laid.plan);
+        Ok(own)
+    }
+
+    /// Whether the team's days can no longer change.
+    pub fn days_are_fixed(&self, said: &Said) -> bool {
+        !said.is_empty() || !self.upsets.is_empty()
+    }
+
     /// Goes on in one of the remedies.
     pub fn gone_on(mut self, session: usize, left: Minutes, going_on: GoingOn) -> TeamPlan {
         self.upsets.insert(session, Upset { left, remedy: going_on.remedy });

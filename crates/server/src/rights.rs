@@ -17,6 +17,8 @@ pub enum Act {
     Review,
     /// See a team: one's own, or any of the clubs that one may review.
     SeeTeam,
+    /// Give a team days and a ground of its own.
+    SetTeam,
     /// Add clubs and teams, invite people.
     KeepPeople,
     /// Run its evenings, keep its squad, take its tests.
@@ -24,13 +26,14 @@ pub enum Act {
 }
 
 /// The one table of rights.
-const TABLE: [(Act, &[Role]); 8] = [
+const TABLE: [(Act, &[Role]); 9] = [
     (Act::SeeLibrary, &[Role::Director, Role::ClubLead, Role::Coach]),
     (Act::KeepLibrary, &[Role::Director]),
     (Act::SetUp, &[Role::Director]),
     (Act::Plan, &[Role::Director]),
     (Act::Review, &[Role::Director, Role::ClubLead]),
     (Act::SeeTeam, &[Role::Director, Role::ClubLead, Role::Coach]),
+    (Act::SetTeam, &[Role::Director, Role::ClubLead, Role::Coach]),
     (Act::KeepPeople, &[Role::Director]),
     (Act::Coach, &[Role::ClubLead, Role::Coach]),
 ];

@@ -39,13 +39,22 @@ impl SignedIn {
         self.may(act)?;
         let own = state.store.teams_of(self.0.id).await?.into_iter().find(|team| team.id == id);
         let team = match own {
-            None if act == Act::SeeTeam && may(self.0.role, Act::Review) => {
+            None if self.acts_beyond_own(act) => {
                 let clubs = self.clubs(state).await?;
                 state.store.team(id).await?.filter(|team| clubs.see(&team.club))
             }
             own => own,
         };
         team.ok_or_else(|| Problem::not_found("team"))
+    }
+
+    /// Whether an act is open to the person on teams that they do not coach: reading, and for the director setting up.
+    fn acts_beyond_own(&self, act: Act) -> bool {
+        match act {
+            Act::SeeTeam => may(self.0.role, Act::Review),
+            Act::SetTeam => self.0.role == Role::Director,
+            _ => false,
+        }
     }
 
     /// The clubs that the person looks at.

@@ -730,6 +730,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/teams/{team}/editions/{edition}/own": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Days and ground of a team in an edition. */
+        get: operations["own_show"];
+        /** Gives a team days or a ground of its own, and fits its plan to them. */
+        put: operations["own_settle"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/teams/{team}/evenings": {
         parameters: {
             query?: never;
@@ -1476,6 +1494,8 @@ export interface components {
             changed_at: string;
             /** @description Whether the draft differs from the latest edition; nothing if none was published. */
             changed_since_edition?: boolean | null;
+            /** @description What is different from the latest edition, in words. */
+            changes: string[];
             editions: components["schemas"]["EditionEntry"][];
             /** Format: uuid */
             id: string;
@@ -2882,6 +2902,29 @@ export interface components {
             ran?: components["schemas"]["Ran"] | null;
             /** Format: int32 */
             success?: number | null;
+        };
+        /** @description What a team is to have of its own; nothing where it keeps to the edition. */
+        OwnSaid: {
+            ground?: components["schemas"]["Ground"] | null;
+            season?: components["schemas"]["Season"] | null;
+            /**
+             * Format: int64
+             * @description The state of the team's plan that was read.
+             */
+            version: number;
+        };
+        /** @description What a team has of its own, beside what the edition says. */
+        OwnView: {
+            /** @description Rules that the team's plan breaks, in words. */
+            breaks: string[];
+            /** @description Whether the days can no longer change, since an evening has a log or fell out. */
+            days_fixed: boolean;
+            edition_ground: components["schemas"]["Ground"];
+            edition_season: components["schemas"]["Season"];
+            ground?: components["schemas"]["Ground"] | null;
+            season?: components["schemas"]["Season"] | null;
+            /** Format: int64 */
+            version: number;
         };
         /** @description A measured pace. */
         PaceSaid: {
@@ -5608,6 +5651,84 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["Latest"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    own_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                edition: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnView"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    own_settle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                edition: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnSaid"];
             };
         };
         responses: {

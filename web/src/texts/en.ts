@@ -126,6 +126,15 @@ export const texts = {
     askAgain: 'It was used already, has ended or was taken back. Ask the technical director for a new one.',
   },
 
+  own: {
+    open: 'Our days and hall',
+    title: 'What this team has of its own',
+    about: 'Everything else is as in the edition. Where the plan no longer fits, the evenings to come are planned anew, near what they had.',
+    daysFixed: 'An evening has a log already or fell out, so the days stay as they are.',
+    asEdition: 'As in the edition',
+    fitting: 'Fitting…',
+  },
+
   home: {
     title: 'Practice at home',
     how: 'Ten minutes with a ball. Start the clock, and do what the points say.',
@@ -692,6 +701,7 @@ export const texts = {
       create: 'Make it and lay the plan',
       laying: 'Laying the plan…',
     },
+    changesTitle: (n: number) => `Changed since edition ${n}`,
     publishTitle: (n: number, name: string) => `Publish edition ${n} of “${name}”?`,
     publishSays: 'Every team of this band gets it at once, and it is never changed: later changes come as the next edition.',
     note: 'A note for the coaches (may stay empty)',

@@ -13,6 +13,7 @@ mod invitations;
 mod layouts;
 mod log;
 mod map;
+mod own;
 mod review;
 mod session;
 mod squad;
@@ -79,6 +80,7 @@ pub fn app(
                 .configure(clubs::routes)
                 .configure(invitations::routes)
                 .configure(home::routes)
+                .configure(own::routes)
                 .configure(calendars::routes)
                 .configure(squad::routes)
                 .configure(testing::routes)
@@ -146,6 +148,7 @@ impl Cursor {
         clubs::list, clubs::add, clubs::rename, clubs::add_team, clubs::change_team, clubs::people,
         invitations::list, invitations::invite, invitations::withdraw, invitations::show, invitations::join,
         calendars::make, calendars::end,
+        own::show, own::settle,
         home::page, home::card, home::renew, home::report,
         squad::show, squad::preview, squad::add,
         testing::sheet, testing::say,

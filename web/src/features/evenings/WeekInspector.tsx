@@ -8,14 +8,17 @@ import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
+import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
+import { useSession } from '../../api/session'
 import { texts } from '../../texts/en'
 import { asDay, asNumber, asTime, Figure } from '../../ui/figures'
 import { OUTCOME_SIGN } from '../../ui/outcomes'
 import { STRANDS, StrandSwatch } from '../../ui/strands'
 import { useSquad } from '../squad/queries'
 import { useEvenings, useTeamEvening } from '../tonight/queries'
+import { OwnDialog } from '../weeks/OwnDialog'
 
 interface Props {
   curriculum: string
@@ -38,6 +41,7 @@ export function WeekInspector({ curriculum, team, week }: Props) {
           {week.logs_missing > 0 && <Typography color="error">{texts.evenings.logsMissing(week.logs_missing)}</Typography>}
           {week.cancelled > 0 && <Typography>{texts.evenings.cancelled(week.cancelled)}</Typography>}
           <ByStrand week={week} />
+          <Settings key={team.id} curriculum={curriculum} team={team.id} />
           {team.drift.short.length > 0 && (
             <>
               <Typography variant="h2" sx={{ mt: 2 }}>
@@ -52,6 +56,22 @@ export function WeekInspector({ curriculum, team, week }: Props) {
         </>
       )}
     </Box>
+  )
+}
+
+/** The team's own days and ground in the edition that holds now. */
+function Settings({ curriculum, team }: { curriculum: string; team: string }) {
+  const [open, setOpen] = useState(false)
+  const director = useSession().data?.role === 'director'
+  const edition = useEvenings(team).data?.evenings.findLast((evening) => evening.curriculum === curriculum)?.edition
+  if (!director || !edition) return null
+  return (
+    <>
+      <Button size="small" variant="text" onClick={() => setOpen(true)} sx={{ mt: 1, ml: -1.5 }}>
+        {texts.own.open}
+      </Button>
+      {open && <OwnDialog team={team} edition={edition} onClose={() => setOpen(false)} />}
+    </>
   )
 }
 

@@ -197,6 +197,7 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
         open={publishing !== null}
         number={next}
         name={view.wishes.name}
+        changes={view.changes}
         busy={publish.isPending}
         error={publish.error}
         onClose={() => setPublishing(null)}

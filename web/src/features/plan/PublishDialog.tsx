@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
@@ -13,13 +14,15 @@ interface Props {
   open: boolean
   number: number
   name: string
+  /** What is different from the edition before, in words. */
+  changes: string[]
   busy: boolean
   error: unknown
   onClose: () => void
   onPublish: (note: string) => void
 }
 
-export function PublishDialog({ open, number, name, busy, error, onClose, onPublish }: Props) {
+export function PublishDialog({ open, number, name, changes, busy, error, onClose, onPublish }: Props) {
   const [note, setNote] = useState('')
   return (
     <Dialog
@@ -47,6 +50,18 @@ export function PublishDialog({ open, number, name, busy, error, onClose, onPubl
           onChange={(event) => setNote(event.target.value)}
           slotProps={{ htmlInput: { maxLength: 200 } }}
         />
+        {changes.length > 0 && (
+          <Box sx={{ mt: 2 }}>
+            <Typography variant="h3">{texts.plan.changesTitle(number - 1)}</Typography>
+            <Box component="ul" sx={{ m: 0, pl: 2.5, maxHeight: 260, overflowY: 'auto' }}>
+              {changes.map((change) => (
+                <Typography key={change} component="li" variant="body2">
+                  {change}
+                </Typography>
+              ))}
+            </Box>
+          </Box>
+        )}
         {error ? <ErrorNote error={error} /> : null}
       </DialogContent>
       <DialogActions>

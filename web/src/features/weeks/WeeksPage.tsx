@@ -4,6 +4,7 @@ import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
+import { lazy, useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { dayNow } from '../../api/day'
@@ -13,10 +14,14 @@ import { Empty, ErrorNote, Loading } from '../../ui/notes'
 import { useTeam } from '../team'
 import { useEvenings, useTakeBack } from '../tonight/queries'
 
+// Its fields come only when they are asked for.
+const OwnDialog = lazy(() => import('./OwnDialog').then((m) => ({ default: m.OwnDialog })))
+
 export function WeeksPage() {
   const team = useTeam()
   const evenings = useEvenings(team.id)
   const takeBack = useTakeBack(team.id)
+  const [settling, setSettling] = useState<string | null>(null)
   if (evenings.isError && !evenings.data) return <ErrorNote error={evenings.error} />
   if (!evenings.data) return <Loading />
   const { evenings: all, changes } = evenings.data
@@ -26,6 +31,7 @@ export function WeeksPage() {
   const curricula = [...new Set(all.map((e) => e.edition))].reverse()
   return (
     <Box sx={{ p: 1.5 }}>
+      {settling && <OwnDialog team={team.id} edition={settling} onClose={() => setSettling(null)} />}
       {curricula.map((edition) => {
         const own = all.filter((e) => e.edition === edition)
         const last = changes.find((change) => change.edition === edition)
@@ -34,9 +40,16 @@ export function WeeksPage() {
             <Typography variant="h2" component="h1">
               {own[0]?.curriculum}
             </Typography>
-            <Typography variant="body2" color="text.secondary" sx={{ mb: 0.5 }}>
-              {texts.tonight.edition(own[0]?.edition_number ?? 1)}
-            </Typography>
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: 0.5 }}>
+              <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
+                {texts.tonight.edition(own[0]?.edition_number ?? 1)}
+              </Typography>
+              {(own.at(-1)?.date ?? '') >= today && (
+                <Button size="small" variant="text" onClick={() => setSettling(edition)}>
+                  {texts.own.open}
+                </Button>
+              )}
+            </Box>
             {last && (
               <Button size="small" variant="text" disabled={takeBack.isPending} onClick={() => takeBack.mutate({ edition, version: last.version })}>
                 {texts.weeks.back(last.what)}

@@ -16,7 +16,7 @@ use utoipa::ToSchema;
 use uuid::Uuid;
 
 use super::super::versioned;
-use super::{edition, problem_of};
+use super::{aside, edition, problem_of};
 use crate::problem::Answer;
 use crate::state::State;
 
@@ -39,6 +39,8 @@ pub(crate) struct CurriculumView {
     editions: Vec<EditionEntry>,
     /// Whether the draft differs from the latest edition; nothing if none was published.
     changed_since_edition: Option<bool>,
+    /// What is different from the latest edition, in words.
+    changes: Vec<String>,
     /// What undo would take back.
     undo: Option<String>,
     /// What came of the change that this answers.
@@ -155,14 +157,11 @@ pub(super) async fn view(state: &State, draft: Draft, came: Came) -> Answer<Http
         let skill = edition.skill(&wish.id)?.clone();
         Some(SkillLine { skill, present: wish.present, goal: wish.goal, missing: missing.iter().sum() })
     });
-    let mut breaches: Vec<BreachHere> =
-        check(&problem, plan).into_iter().map(|breach| BreachHere { breach, mend: None }).collect();
-    let mut offered: Vec<Edit> = Vec::new();
-    for here in breaches.iter_mut().take(MENDED) {
-        // What mends several breaches is offered once.
-        here.mend = mend(&problem, plan, &here.breach).filter(|mending| !offered.contains(&mending.edit));
-        offered.extend(here.mend.iter().map(|mending| mending.edit.clone()));
-    }
+    let breaches = {
+        let (problem, plan) = (problem.clone(), plan.clone());
+        aside(move || with_mends(&problem, &plan)).await?
+    };
+    let trimmed = edition.clone().trimmed();
     let view = CurriculumView {
         id: draft.id,
         version: draft.version,
@@ -174,7 +173,8 @@ pub(super) async fn view(state: &State, draft: Draft, came: Came) -> Answer<Http
         minutes_by_strand: minutes_by_strand(&problem, plan),
         score: score(&problem, plan),
         breaches,
-        changed_since_edition: latest.map(|(_, latest)| latest != edition.clone().trimmed()),
+        changed_since_edition: latest.as_ref().map(|(_, latest)| *latest != trimmed),
+        changes: latest.map(|(_, latest)| trimmed.changes_since(&latest)).unwrap_or_default(),
         editions: editions.into_iter().map(EditionEntry::from).collect(),
         undo,
         came,
@@ -221,4 +221,17 @@ fn column(edition: &Edition, problem: &PlanProblem, session: usize) -> SessionCo
         tests: wish.tests.iter().map(peg).collect(),
         blocks: alone.sessions[0].iter().map(here).collect(),
     }
+}
+
+/// The breaches of a plan, the first ones with what would mend them.
+fn with_mends(problem: &PlanProblem, plan: &Plan) -> Vec<BreachHere> {
+    let mut breaches: Vec<BreachHere> =
+        check(problem, plan).into_iter().map(|breach| BreachHere { breach, mend: None }).collect();
+    let mut offered: Vec<Edit> = Vec::new();
+    for here in breaches.iter_mut().take(MENDED) {
+        // What mends several breaches is offered once.
+        here.mend = mend(problem, plan, &here.breach).filter(|mending| !offered.contains(&mending.edit));
+        offered.extend(here.mend.iter().map(|mending| mending.edit.clone()));
+    }
+    breaches
 }

@@ -8,6 +8,7 @@ mod drills;
 mod home;
 mod log;
 mod map;
+mod own;
 mod people;
 mod planning;
 mod publishing;

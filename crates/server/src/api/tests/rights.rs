@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 58] = [
+const ROUTES: [(&str, &str, &[&str]); 60] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/drills", &[DIRECTOR, LEAD, COACH]),
@@ -52,6 +52,8 @@ const ROUTES: [(&str, &str, &[&str]); 58] = [
     ("GET", "/teams/{team}/evenings/{edition}/0/remedies?left=0", &[LEAD, COACH]),
     ("POST", "/teams/{team}/evenings/{edition}/0/upset", &[LEAD, COACH]),
     ("POST", "/teams/{team}/editions/{edition}/back", &[LEAD, COACH]),
+    ("GET", "/teams/{team}/editions/{edition}/own", &[DIRECTOR, LEAD, COACH]),
+    ("PUT", "/teams/{team}/editions/{edition}/own", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/teams/{team}/log", &[LEAD, COACH]),
     ("GET", "/clubs", &[DIRECTOR, LEAD]),
     ("POST", "/clubs", &[DIRECTOR]),
@@ -105,6 +107,7 @@ fn body(route: &str, read: &Read) -> Value {
         "compare" => json!({"approach": {"exposures": [1, 1, 1, 1]}, "seed": 1}),
         "editions" => json!({"id": Uuid::now_v7(), "note": ""}),
         "upset" => json!({"version": 0, "left": 0, "remedy": "skip"}),
+        "own" => json!({"version": 0, "season": null, "ground": null}),
         "back" => json!({"version": 0}),
         "log" => json!({"outcomes": []}),
         "players" => json!({"players": []}),

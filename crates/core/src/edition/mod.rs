@@ -2,6 +2,8 @@
 //!
 //! A draft is put together from the living library; a published edition keeps the copy it was published with.
 
+mod changes;
+
 use std::collections::{BTreeMap, BTreeSet};
 
 use serde::{Deserialize, Serialize};

@@ -1,0 +1,80 @@
+//! Who stands at which station.
+#![allow(clippy::unwrap_used, reason = "a test may stop here")]
+
+use std::collections::BTreeMap;
+
+use jogo_core::grouping::{Mix, order};
+use proptest::prelude::*;
+
+fn squad(strengths: &[f64]) -> Vec<(usize, f64)> {
+    strengths.iter().copied().enumerate().collect()
+}
+
+fn spread(groups: &[Vec<usize>], strengths: &[f64]) -> f64 {
+    let means: Vec<f64> =
+        groups.iter().map(|g| g.iter().map(|p| strengths[*p]).sum::<f64>() / g.len() as f64).collect();
+    let (most, least) = means.iter().fold((f64::MIN, f64::MAX), |(m, l), v| (m.max(*v), l.min(*v)));
+    most - least
+}
+
+proptest! {
+    #[test]
+    fn everybody_stands_somewhere_once(
+        strengths in prop::collection::vec(0.0_f64..3.0, 1..30), station in 1_u32..6, evening in 0_usize..24, roll in 0_u64..4
+    ) {
+        for mix in [Mix::LikeWithLike, Mix::Mixed] {
+            let mut all = order(&squad(&strengths), mix, station, evening, roll);
+            all.sort_unstable();
+            prop_assert_eq!(all, (0..strengths.len()).collect::<Vec<_>>());
+        }
+    }
+
+    #[test]
+    fn like_with_like_goes_from_strong_to_less_strong(strengths in prop::collection::vec(0.0_f64..3.0, 1..30)) {
+        let all = order(&squad(&strengths), Mix::LikeWithLike, 3, 5, 0);
+        prop_assert!(all.windows(2).all(|pair| strengths[pair[0]] >= strengths[pair[1]]));
+    }
+
+    #[test]
+    fn mixed_stations_are_more_alike_than_tiers(
+        strengths in prop::collection::vec(0.0_f64..3.0, 12), evening in 0_usize..12, roll in 0_u64..4
+    ) {
+        let cut = |mix| -> Vec<Vec<usize>> {
+            order(&squad(&strengths), mix, 3, evening, roll).chunks(3).map(<[usize]>::to_vec).collect()
+        };
+        let alike = order(&squad(&strengths), Mix::LikeWithLike, 3, evening, 0);
+        let alike: Vec<Vec<usize>> = alike.chunks(3).map(<[usize]>::to_vec).collect();
+        prop_assert!(spread(&cut(Mix::Mixed), &strengths) <= spread(&alike, &strengths) + 1e-9);
+    }
+}
+
+// By hand: twelve players at four stations of three. Tiers of four; on evening e, player i of tier t stands at the station
+// that took place i − t·e (mod 4). Two players of neighbouring tiers meet once in four evenings, of tiers two apart twice.
+#[test]
+fn pairs_change_from_evening_to_evening() {
+    let strengths: Vec<f64> = (0..12).map(|n| 3.0 - f64::from(n) * 0.2).collect();
+    let mut met: BTreeMap<(usize, usize), u32> = BTreeMap::new();
+    for evening in 0..4 {
+        for station in order(&squad(&strengths), Mix::Mixed, 3, evening, 0).chunks(3) {
+            for (i, one) in station.iter().enumerate() {
+                for other in &station[i + 1..] {
+                    *met.entry((*one.min(other), *one.max(other))).or_default() += 1;
+                }
+            }
+        }
+    }
+    for ((one, other), times) in met {
+        let apart = other / 4 - one / 4;
+        assert!(times <= if apart == 2 { 2 } else { 1 }, "{one} and {other} met {times} times");
+    }
+}
+
+#[test]
+fn another_roll_is_another_split() {
+    let strengths: Vec<f64> = (0..12).map(|n| 1.0 + f64::from(n) * 0.05).collect();
+    for mix in [Mix::LikeWithLike, Mix::Mixed] {
+        let rolls: std::collections::BTreeSet<Vec<usize>> =
+            (0..3).map(|roll| order(&squad(&strengths), mix, 3, 0, roll)).collect();
+        assert_eq!(rolls.len(), 3, "{mix:?}");
+    }
+}
