@@ -1,7 +1,8 @@
 //! The roster: who is in the squad?
 //!
-//! Reads a squad list from a CSV file (RFC 4180; commas or semicolons) with the columns *name*, *birth month* and
-//! *strong foot*. Every row answers for itself: a player, or what is wrong with it.
+//! Reads a squad list from a CSV file (RFC 4180; commas or semicolons) or the cells of a spreadsheet, with the columns
+//! *name*, *birth month* and *strong foot*; where they have other names, somebody says which is which. Every row answers for
+//! itself: a player, or what is wrong with it.
 //!
 //! ```
 //! use jogo_core::roster::read;
@@ -40,12 +41,12 @@ pub struct BirthMonth {
 impl FromStr for BirthMonth {
     type Err = String;
 
-    /// Reads `2023-04` or `04/2023`.
+    /// Reads `2023-04`, `04/2023`, or the month of a day that is written as `2023-04-17`.
     fn from_str(text: &str) -> Result<BirthMonth, String> {
         const MEND: &str = "write it as 2023-04";
         let parts: Vec<&str> = text.trim().split(['-', '/', '.']).collect();
         let (year, month) = match parts.as_slice() {
-            [year, month] if year.len() == 4 => (*year, *month),
+            [year, month] | [year, month, _] if year.len() == 4 => (*year, *month),
             [month, year] if year.len() == 4 => (*year, *month),
             _ => return Err(format!("`{}` is no month: {MEND}", shown(text))),
         };
@@ -145,38 +146,117 @@ pub enum RosterError {
     Csv { line: u64 },
 }
 
-/// Reads a squad list. Rows with nothing in them are passed over.
-///
-/// `today` is the day against which ages are held to be possible.
+/// A list as it was written, before anybody has said which column is which.
+#[derive(Clone, Debug, Default, PartialEq, Eq)]
+pub struct Sheet {
+    /// The first line.
+    pub head: Vec<String>,
+    /// The lines below it that hold anything, each with its number in the file, from 1.
+    pub lines: Vec<(u64, Vec<String>)>,
+}
+
+/// Which column holds what, from 0.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Columns {
+    /// Display name.
+    pub name: usize,
+    /// Month of birth.
+    pub birth_month: usize,
+    /// Strong foot.
+    pub strong_foot: usize,
+}
+
+impl Sheet {
+    /// A list from CSV.
+    pub fn from_csv(file: &[u8]) -> Result<Sheet, RosterError> {
+        if file.len() > LARGEST_FILE {
+            return Err(RosterError::Large(file.len()));
+        }
+        let text = utf8(file)?;
+        let first = text.lines().next().unwrap_or_default();
+        let delimiter = if first.matches(';').count() > first.matches(',').count() { b';' } else { b',' };
+        let mut reader = csv::ReaderBuilder::new()
+            .delimiter(delimiter)
+            .flexible(true)
+            .trim(csv::Trim::All)
+            .from_reader(text.as_bytes());
+        let head = reader.headers().map_err(csv_error)?.iter().map(str::to_owned).collect();
+        let mut lines = Vec::new();
+        for record in reader.records() {
+            let record = record.map_err(csv_error)?;
+            let line = record.position().map_or(0, csv::Position::line);
+            lines.push((line, record.iter().map(str::to_owned).collect()));
+        }
+        Sheet { head, lines }.checked()
+    }
+
+    /// A list from the cells of a spreadsheet, from its first line on.
+    pub fn from_cells(cells: impl IntoIterator<Item = Vec<String>>) -> Result<Sheet, RosterError> {
+        let mut lines = cells.into_iter().zip(1..).map(|(cells, line)| (line, cells));
+        let head = lines.next().map(|(_, head)| head).unwrap_or_default();
+        Sheet { head, lines: lines.collect() }.checked()
+    }
+
+    fn checked(mut self) -> Result<Sheet, RosterError> {
+        self.lines.retain(|(_, cells)| cells.iter().any(|cell| !cell.trim().is_empty()));
+        if self.lines.len() > MOST_PLAYERS { Err(RosterError::Rows) } else { Ok(self) }
+    }
+
+    /// Which column holds what, by the names in the first line.
+    pub fn columns(&self) -> Result<Columns, RosterError> {
+        let head: Vec<String> = self.head.iter().map(|name| heading(name)).collect();
+        let column =
+            |name: &'static str| head.iter().position(|h| h == name).ok_or(RosterError::Column(name));
+        Ok(Columns {
+            name: column("name")?,
+            birth_month: column("birth month")?,
+            strong_foot: column("strong foot")?,
+        })
+    }
+
+    /// Every line as a row that answers for itself. `today` is the day against which ages are held to be possible.
+    pub fn rows(&self, columns: Columns, today: Date) -> Result<Vec<Row>, RosterError> {
+        let Columns { name, birth_month, strong_foot } = columns;
+        let read = |(line, cells): &(u64, Vec<String>)| {
+            let cell = |column: usize| cells.get(column).map_or("", |cell| cell.trim());
+            row(*line, [name, birth_month, strong_foot].map(cell), today)
+        };
+        let mut rows: Vec<Row> = self.lines.iter().map(read).collect();
+        note_twins(&mut rows);
+        if rows.is_empty() { Err(RosterError::Empty) } else { Ok(rows) }
+    }
+}
+
+/// Reads a squad list from CSV whose first line names the columns.
 pub fn read(file: &[u8], today: Date) -> Result<Vec<Row>, RosterError> {
-    if file.len() > LARGEST_FILE {
-        return Err(RosterError::Large(file.len()));
+    let sheet = Sheet::from_csv(file)?;
+    sheet.rows(sheet.columns()?, today)
+}
+
+/// The lines of a squad list, the names of the columns first; what is written can be read back.
+pub fn lines(players: &[NewPlayer]) -> Vec<[String; 3]> {
+    let head = ["name", "birth month", "strong foot"].map(str::to_owned);
+    let line = |player: &NewPlayer| {
+        let foot = if player.strong_foot == Side::Left { "left" } else { "right" };
+        [player.name.clone(), player.birth_month.to_string(), foot.to_owned()]
+    };
+    std::iter::once(head).chain(players.iter().map(line)).collect()
+}
+
+/// A squad list as CSV. A cell that a spreadsheet would take for a formula is written as text.
+pub fn to_csv(players: &[NewPlayer]) -> String {
+    let mut csv = String::new();
+    for line in lines(players) {
+        let cells = line.map(|cell| {
+            let cell = if cell.starts_with(['=', '+', '-', '@']) { format!("'{cell}") } else { cell };
+            format!("\"{}\"", cell.replace('"', "\"\""))
+        });
+        csv += &cells.join(",");
+        csv += "\r\n";
     }
-    let text = utf8(file)?;
-    let first = text.lines().next().unwrap_or_default();
-    let delimiter = if first.matches(';').count() > first.matches(',').count() { b';' } else { b',' };
-    let mut reader = csv::ReaderBuilder::new()
-        .delimiter(delimiter)
-        .flexible(true)
-        .trim(csv::Trim::All)
-        .from_reader(text.as_bytes());
-    let head: Vec<String> = reader.headers().map_err(csv_error)?.iter().map(heading).collect();
-    let column = |name: &'static str| head.iter().position(|h| h == name).ok_or(RosterError::Column(name));
-    let columns = [column("name")?, column("birth month")?, column("strong foot")?];
-    let mut rows: Vec<Row> = Vec::new();
-    for record in reader.records() {
-        let record = record.map_err(csv_error)?;
-        if record.iter().all(str::is_empty) {
-            continue;
-        }
-        if rows.len() == MOST_PLAYERS {
-            return Err(RosterError::Rows);
-        }
-        let line = record.position().map_or(0, csv::Position::line);
-        rows.push(row(line, columns.map(|c| record.get(c).unwrap_or_default()), today));
-    }
-    note_twins(&mut rows);
-    if rows.is_empty() { Err(RosterError::Empty) } else { Ok(rows) }
+    csv
 }
 
 fn utf8(file: &[u8]) -> Result<&str, RosterError> {
@@ -197,7 +277,7 @@ fn csv_error(error: csv::Error) -> RosterError {
 }
 
 fn heading(head: &str) -> String {
-    let head = head.to_lowercase().replace(['_', '-'], " ");
+    let head = head.trim().to_lowercase().replace(['_', '-'], " ");
     match head.as_str() {
         "player" | "display name" => "name".into(),
         "born" | "birthmonth" | "month of birth" => "birth month".into(),
@@ -308,6 +388,43 @@ mod tests {
         let rows = read(format!("{HEAD}{line}\n").as_bytes(), TODAY).unwrap();
         assert_eq!(rows[0].errors, errors);
         assert_eq!(rows[0].player.is_some(), errors.is_empty());
+    }
+
+    #[test]
+    fn other_columns_are_pointed_at() {
+        let cells = [
+            ["no", "Kind", "Fuß", "geb."],
+            ["1", "Una Brae", "L", "2023-04-17"],
+            ["", "", "", ""],
+            ["2", "Olo", "R", "05/2023"],
+        ];
+        let sheet = Sheet::from_cells(cells.map(|line| line.map(str::to_owned).to_vec())).unwrap();
+        assert_eq!(sheet.columns(), Err(RosterError::Column("name")));
+        let columns = Columns { name: 1, birth_month: 3, strong_foot: 2 };
+        let rows = sheet.rows(columns, TODAY).unwrap();
+        let players: Vec<_> =
+            rows.iter().map(|row| row.player.as_ref().unwrap().birth_month.to_string()).collect();
+        assert_eq!((players, rows[1].line), (vec!["2023-04".to_owned(), "2023-05".to_owned()], 4));
+        // A column beyond the last one holds nothing.
+        let beyond = Columns { name: 9, ..columns };
+        assert_eq!(sheet.rows(beyond, TODAY).unwrap()[0].errors, ["name: is empty: write something here"]);
+    }
+
+    #[test]
+    fn what_is_written_can_be_read_back_and_is_no_formula() {
+        let player = |name: &str, strong_foot| NewPlayer {
+            name: name.into(),
+            birth_month: "2023-04".parse().unwrap(),
+            strong_foot,
+        };
+        let squad = [player("Una \"Bee\", B.", Side::Left), player("Olo", Side::Right)];
+        let read: Vec<_> = read(to_csv(&squad).as_bytes(), TODAY)
+            .unwrap()
+            .into_iter()
+            .map(|row| row.player.unwrap())
+            .collect();
+        assert_eq!(read, squad);
+        assert!(to_csv(&[player("=1+1", Side::Left)]).contains("\"'=1+1\""));
     }
 
     #[test]

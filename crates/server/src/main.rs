@@ -10,6 +10,7 @@ mod rights;
 mod secrets;
 mod shell;
 mod sign_in;
+mod spreadsheet;
 mod state;
 
 use std::process::ExitCode;

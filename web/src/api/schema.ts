@@ -908,9 +908,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** The squad as a list that can be read back. */
+        get: operations["squad_export"];
         put?: never;
-        /** Reads a squad list (CSV, UTF-8) and says what it would add. Nothing is written. */
+        /** Reads a squad list (CSV in UTF-8, or XLSX) and says what it would add. Nothing is written. */
         post: operations["squad_preview"];
         delete?: never;
         options?: never;
@@ -1364,6 +1365,15 @@ export interface components {
             leads: components["schemas"]["NamedView"][];
             name: string;
             teams: components["schemas"]["ClubTeam"][];
+        };
+        /** @description Which column holds what, from 0. */
+        Columns: {
+            /** @description Month of birth. */
+            birth_month: number;
+            /** @description Display name. */
+            name: number;
+            /** @description Strong foot. */
+            strong_foot: number;
         };
         /** @description What to compare with. */
         CompareWish: {
@@ -3096,10 +3106,13 @@ export interface components {
          */
         Pressure: "none" | "shadow" | "passive" | "live";
         Preview: {
+            columns?: components["schemas"]["Columns"] | null;
             /** @description Rows that cannot. */
             faulty: number;
             /** @description Rows that can be added. */
             good: number;
+            /** @description The first line of the list. */
+            head: string[];
             rows: components["schemas"]["Row"][];
         };
         /** @description What a change of a plan costs. */
@@ -3291,6 +3304,8 @@ export interface components {
             skills: string[];
             /** @description Minutes after the evening's start at which it begins, laying out included. */
             starts: components["schemas"]["Minutes"];
+            /** @description Players at each station when one player is there, when two are, and so on. */
+            stations_by_present: number[][];
             /** @description The strand that takes most of it. */
             strand: components["schemas"]["Strand"];
             /** @description Its title. */
@@ -3558,6 +3573,14 @@ export interface components {
              */
             serve: number;
         };
+        /** @description Orders in which the squad fills stations; each kind several times, for as many rolls. */
+        Splits: {
+            like_with_like: string[][];
+            /** @description By the size of the stations. */
+            mixed: {
+                [key: string]: string[][];
+            };
+        };
         Squad: {
             club: string;
             players: components["schemas"]["PlayerView"][];
@@ -3687,6 +3710,7 @@ export interface components {
             edition_number: number;
             evening: components["schemas"]["Evening"];
             log: components["schemas"]["LogView"];
+            splits: components["schemas"]["Splits"];
             team: string;
             upset?: components["schemas"]["Upset"] | null;
         };
@@ -6096,9 +6120,45 @@ export interface operations {
             };
         };
     };
+    squad_export: {
+        parameters: {
+            query: {
+                form: "csv" | "xlsx";
+            };
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The list */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     squad_preview: {
         parameters: {
-            query?: never;
+            query?: {
+                name?: number;
+                birth_month?: number;
+                strong_foot?: number;
+            };
             header?: never;
             path: {
                 team: string;

@@ -126,6 +126,18 @@ export const texts = {
     askAgain: 'It was used already, has ended or was taken back. Ask the technical director for a new one.',
   },
 
+  stations: {
+    title: 'Who with whom',
+    how: 'How are they put together?',
+    mixed: 'mixed',
+    like_with_like: 'like with like',
+    again: 'Another split',
+    station: (n: number) => `Station ${n}`,
+    swap: 'Tap two names, and they change places.',
+    second: (name: string) => `Who changes places with ${name}?`,
+    nobodySaid: 'For the whole squad: say in the log who is missing, and the stations are filled with those who are here.',
+  },
+
   own: {
     open: 'Our days and hall',
     title: 'What this team has of its own',
@@ -856,8 +868,13 @@ export const texts = {
 
   squad: {
     title: (n: number) => plural(n, 'player'),
-    none: 'Your squad is empty. Load a list from a CSV file: name, birth month, strong foot.',
-    load: 'Load a list (CSV)',
+    none: 'Your squad is empty. Load a list from a spreadsheet or a CSV file: name, birth month, strong foot.',
+    load: 'Load a list',
+    export: 'The list to keep:',
+    point: 'Which column of your list is which?',
+    column: (n: number) => `column ${n}`,
+    columnOf: { name: 'Name', birth_month: 'Birth month', strong_foot: 'Strong foot' } satisfies Words<keyof Schemas['Columns']>,
+    chooseColumn: 'choose a column',
     columns: 'name, birth month, strong foot',
     example: 'See an example file',
     check: 'Check the list',

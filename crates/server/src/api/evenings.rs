@@ -1,20 +1,23 @@
 //! A team's evenings: the running order, and what became of it.
 
-use std::collections::BTreeMap;
+use std::collections::{BTreeMap, BTreeSet};
 
 use actix_web::web::{Data, Json, Path, ServiceConfig, get};
 use jiff::civil::Date;
 use jogo_core::delivery::{Outcome, Said};
 use jogo_core::edition::Edition;
 use jogo_core::evening::Evening;
+use jogo_core::grouping::{Mix, order, strength};
 use jogo_core::team_plan::{Held, Upset, holding};
 use jogo_core::units::Minutes;
 use jogo_store::team_plans::Assigned;
+use jogo_store::teams::{Player, Team};
 use serde::Serialize;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
 use super::log::LogView;
+use super::squad::latest_results;
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
@@ -71,6 +74,42 @@ pub(super) struct TeamEvening {
     /// How it fell out or was cut short.
     upset: Option<Upset>,
     log: LogView,
+    splits: Splits,
+}
+
+/// Orders in which the squad fills stations; each kind several times, for as many rolls.
+#[derive(Serialize, ToSchema)]
+pub(super) struct Splits {
+    like_with_like: Vec<Vec<Uuid>>,
+    /// By the size of the stations.
+    mixed: BTreeMap<u32, Vec<Vec<Uuid>>>,
+}
+
+/// So many other splits are there to choose from.
+const ROLLS: u64 = 4;
+
+impl Splits {
+    async fn of(state: &State, team: &Team, evening: &Evening) -> Answer<Splits> {
+        let results = latest_results(state, team, &state.store.tests().await?).await?;
+        let players = state.store.players(team.id).await?;
+        let strong = |player: &Player| {
+            let own = results.iter().filter(|result| result.player == player.id);
+            (player.id, strength(own.filter_map(|result| result.level)))
+        };
+        let squad: Vec<(Uuid, f64)> = players.iter().map(strong).collect();
+        let rolled = |mix, station| -> Vec<Vec<Uuid>> {
+            (0..ROLLS).map(|roll| order(&squad, mix, station, evening.session, roll)).collect()
+        };
+        let sizes: BTreeSet<u32> = evening
+            .blocks
+            .iter()
+            .filter_map(|block| block.laid.station_sizes.iter().max().copied())
+            .collect();
+        Ok(Splits {
+            like_with_like: rolled(Mix::LikeWithLike, 1),
+            mixed: sizes.into_iter().map(|size| (size, rolled(Mix::Mixed, size))).collect(),
+        })
+    }
 }
 
 /// An edition as a team works by it.
@@ -174,12 +213,14 @@ pub(super) async fn show(
     let pace = who.pace(&state).await?;
     let evening = edition.evening(&problem, session, pace).ok_or_else(|| Problem::not_found("session"))?;
     let log = LogView::of(&state, team.id, published.id, session, evening.date).await?;
+    let splits = Splits::of(&state, &team, &evening).await?;
     Ok(Json(TeamEvening {
         team: team.name,
         curriculum: edition.curriculum.name.clone(),
         edition_number: published.number,
         upset: assigned.own.upsets.get(&session).copied(),
         log,
+        splits,
         evening,
     }))
 }

@@ -150,7 +150,7 @@ impl Cursor {
         calendars::make, calendars::end,
         own::show, own::settle,
         home::page, home::card, home::renew, home::report,
-        squad::show, squad::preview, squad::add,
+        squad::show, squad::export, squad::preview, squad::add,
         testing::sheet, testing::say,
     ),
     components(schemas(Problem))

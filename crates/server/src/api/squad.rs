@@ -1,26 +1,28 @@
 //! A team's squad: its players with their levels, and the list they come from.
 
-use actix_web::HttpResponse;
-use actix_web::web::{Bytes, Data, Json, Path, ServiceConfig, get, post};
+use actix_web::web::{Bytes, Data, Json, Path, Query, ServiceConfig, get, post};
+use actix_web::{HttpResponse, http::header};
 use jogo_core::input::{InputError, short_text};
 use jogo_core::levels::Level;
 use jogo_core::results::{TestResult, latest, results};
-use jogo_core::roster::{self, LONGEST_NAME, MOST_PLAYERS, NewPlayer, Row};
+use jogo_core::roster::{self, Columns, LONGEST_NAME, MOST_PLAYERS, NewPlayer, RosterError, Row, Sheet};
 use jogo_core::skill::Side;
 use jogo_core::tests::{Test, TestId};
 use jogo_store::teams::{Player, Team};
 use serde::{Deserialize, Serialize};
-use utoipa::ToSchema;
+use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
+use crate::spreadsheet;
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
     config
         .route("/teams/{team}/squad", get().to(show))
+        .route("/teams/{team}/roster", get().to(export))
         .route("/teams/{team}/roster", post().to(preview))
         .route("/teams/{team}/players", post().to(add));
 }
@@ -123,6 +125,10 @@ pub(super) async fn show(who: SignedIn, state: Data<State>, team: Path<Uuid>) ->
 
 #[derive(Serialize, ToSchema)]
 pub(super) struct Preview {
+    /// The first line of the list.
+    head: Vec<String>,
+    /// Which column holds what; nothing if that has to be said first.
+    columns: Option<Columns>,
     rows: Vec<Row>,
     /// Rows that can be added.
     good: usize,
@@ -130,25 +136,93 @@ pub(super) struct Preview {
     faulty: usize,
 }
 
-/// Reads a squad list (CSV, UTF-8) and says what it would add. Nothing is written.
-#[utoipa::path(post, operation_id = "squad_preview", path = "/teams/{team}/roster", params(("team" = Uuid, Path)),
+/// Which column holds what, where the first line does not say so.
+#[derive(Deserialize, IntoParams)]
+#[into_params(parameter_in = Query)]
+pub(super) struct Pointed {
+    name: Option<usize>,
+    birth_month: Option<usize>,
+    strong_foot: Option<usize>,
+}
+
+impl Pointed {
+    fn columns(&self) -> Option<Columns> {
+        Some(Columns { name: self.name?, birth_month: self.birth_month?, strong_foot: self.strong_foot? })
+    }
+}
+
+/// Reads a squad list (CSV in UTF-8, or XLSX) and says what it would add. Nothing is written.
+#[utoipa::path(post, operation_id = "squad_preview", path = "/teams/{team}/roster", params(("team" = Uuid, Path), Pointed),
     request_body(content = String, content_type = "text/csv"),
     responses((status = 200, body = Preview), (status = 422, body = Problem)))]
 pub(super) async fn preview(
     who: SignedIn,
     state: Data<State>,
     team: Path<Uuid>,
+    pointed: Query<Pointed>,
     file: Result<Bytes, actix_web::Error>,
 ) -> Answer<Json<Preview>> {
     let team = who.team(&state, *team, Act::Coach).await?;
     let file = file.map_err(|_| Problem::too_large(crate::problem::LARGEST_BODY))?;
-    let mut rows =
-        roster::read(&file, state.today().await?).map_err(|e| Problem::fault("", e.to_string()))?;
+    let sheet = if spreadsheet::is_one(&file) {
+        let sheet = actix_web::web::block(move || spreadsheet::read(&file)).await;
+        sheet.map_err(|e| Problem::internal(&e))?.map_err(|e| Problem::fault("", e.to_string()))?
+    } else {
+        Sheet::from_csv(&file).map_err(|e| Problem::fault("", e.to_string()))?
+    };
+    let columns = pointed.columns().or_else(|| sheet.columns().ok());
+    let mut rows = match columns {
+        Some(columns) => {
+            sheet.rows(columns, state.today().await?).map_err(|e| Problem::fault("", e.to_string()))?
+        }
+        None if sheet.lines.is_empty() => return Err(Problem::fault("", RosterError::Empty.to_string())),
+        None => Vec::new(),
+    };
     for player in state.store.players(team.id).await? {
         roster::note_known(&mut rows, &player.about.name);
     }
     let good = rows.iter().filter(|row| row.player.is_some()).count();
-    Ok(Json(Preview { faulty: rows.len() - good, good, rows }))
+    Ok(Json(Preview { head: sheet.head, columns, faulty: rows.len() - good, good, rows }))
+}
+
+/// In which form a list goes out.
+#[derive(Clone, Copy, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub(super) enum ListForm {
+    Csv,
+    Xlsx,
+}
+
+#[derive(Deserialize, IntoParams)]
+#[into_params(parameter_in = Query)]
+pub(super) struct Wanted {
+    #[param(inline)]
+    form: ListForm,
+}
+
+/// The squad as a list that can be read back.
+#[utoipa::path(get, operation_id = "squad_export", path = "/teams/{team}/roster", params(("team" = Uuid, Path), Wanted),
+    responses((status = 200, description = "The list", content_type = "text/csv"), (status = 404, body = Problem)))]
+pub(super) async fn export(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    wanted: Query<Wanted>,
+) -> Answer<HttpResponse> {
+    let team = who.team(&state, *team, Act::SeeTeam).await?;
+    let squad: Vec<NewPlayer> = state.store.players(team.id).await?.into_iter().map(|p| p.about).collect();
+    let mut answer = HttpResponse::Ok();
+    let named = |ending: &str| format!("attachment; filename=\"squad.{ending}\"");
+    Ok(match wanted.form {
+        ListForm::Csv => answer
+            .content_type("text/csv; charset=utf-8")
+            .insert_header((header::CONTENT_DISPOSITION, named("csv")))
+            .body(roster::to_csv(&squad)),
+        ListForm::Xlsx => answer
+            .content_type("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet")
+            .insert_header((header::CONTENT_DISPOSITION, named("xlsx")))
+            .body(spreadsheet::write(&roster::lines(&squad)).map_err(|e| Problem::internal(&e))?),
+    })
 }
 
 #[derive(Deserialize, ToSchema)]

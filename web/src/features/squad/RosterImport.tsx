@@ -7,6 +7,7 @@ import { styled, useTheme } from '@mui/material/styles'
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
+import { SelectCell } from '../../ui/fields'
 import { Figure } from '../../ui/figures'
 import { ErrorNote } from '../../ui/notes'
 import { useAddPlayers, useRosterPreview } from './queries'
@@ -21,13 +22,13 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
   const preview = useRosterPreview(team)
   const add = useAddPlayers(team)
   const [large, setLarge] = useState(false)
-  const [name, setName] = useState('')
+  const [file, setFile] = useState<File | null>(null)
   const choose = (file: File | undefined) => {
     preview.reset()
     add.reset()
-    setName(file?.name ?? '')
+    setFile(file ?? null)
     setLarge(file !== undefined && file.size > LARGEST)
-    if (file && file.size <= LARGEST) preview.mutate(file)
+    if (file && file.size <= LARGEST) preview.mutate({ file })
   }
   const players = preview.data?.rows.flatMap((row) => (row.player ? [row.player] : [])) ?? []
   return (
@@ -39,13 +40,13 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
       <Box sx={{ my: 1.5 }}>
         <Button component="label" sx={{ '&:focus-within': { outline: '3px solid', outlineOffset: 2 } }}>
           {texts.squad.choose}
-          <HiddenInput type="file" accept=".csv,text/csv" aria-label={texts.squad.choose} onChange={(event) => {
+          <HiddenInput type="file" accept=".csv,text/csv,.xlsx" aria-label={texts.squad.choose} onChange={(event) => {
               choose(event.target.files?.[0])
               // A list that was mended under its old name can be chosen again.
               event.target.value = ''
             }} />
         </Button>{' '}
-        {name}
+        {file?.name}
       </Box>
       {large && (
         <ErrorNote>
@@ -54,7 +55,8 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
       )}
       {preview.isError && <ErrorNote error={preview.error} />}
       {add.isError && <ErrorNote error={add.error} />}
-      {preview.data && (
+      {file && preview.data && <PointAtColumns key={file.name} head={preview.data.head} columns={preview.data.columns ?? null} onPoint={(columns) => preview.mutate({ file, columns })} />}
+      {preview.data?.columns && (
         <>
           <Typography role="status">
             {texts.squad.ready(preview.data.good)}
@@ -78,6 +80,44 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
           {texts.cancel}
         </Button>
       </Box>
+    </Box>
+  )
+}
+
+const COLUMNS = ['name', 'birth_month', 'strong_foot'] as const
+
+interface Pointing {
+  head: string[]
+  /** Nothing while it has to be said which column is which. */
+  columns: Schemas['Columns'] | null
+  onPoint: (columns: Schemas['Columns']) => void
+}
+
+/** Which column of the list holds what; asked for where the first line does not say it. */
+function PointAtColumns({ head, columns, onPoint }: Pointing) {
+  const [chosen, setChosen] = useState<Partial<Schemas['Columns']>>(columns ?? {})
+  const [asked] = useState(columns === null)
+  if (!asked) return null
+  const options = head.map((name, i) => ({ value: String(i), says: name || texts.squad.column(i + 1) }))
+  const point = (column: (typeof COLUMNS)[number], value: string) => {
+    const next = { ...chosen, [column]: Number(value) }
+    setChosen(next)
+    const { name, birth_month, strong_foot } = next
+    if (name !== undefined && birth_month !== undefined && strong_foot !== undefined) onPoint({ name, birth_month, strong_foot })
+  }
+  return (
+    <Box role="group" aria-label={texts.squad.point} sx={{ display: 'grid', gap: 1.5, my: 1.5 }}>
+      <Typography>{texts.squad.point}</Typography>
+      {COLUMNS.map((column) => (
+        <SelectCell
+          key={column}
+          label={texts.squad.columnOf[column]}
+          none={texts.squad.chooseColumn}
+          value={chosen[column] === undefined ? '' : String(chosen[column])}
+          options={options}
+          onChange={(value) => value !== '' && point(column, value)}
+        />
+      ))}
     </Box>
   )
 }

@@ -1,6 +1,7 @@
 // The squad: players with their latest levels, and the list they come from.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import MuiLink from '@mui/material/Link'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
@@ -45,6 +46,12 @@ export function SquadPage() {
             setAdded(n)
           }}
         />
+      )}
+      {players.length > 0 && (
+        <Typography variant="body2" sx={{ mb: 1 }}>
+          {texts.squad.export}{' '}
+          <MuiLink href={`/api/v1/teams/${team.id}/roster?form=csv`}>CSV</MuiLink> · <MuiLink href={`/api/v1/teams/${team.id}/roster?form=xlsx`}>XLSX</MuiLink>
+        </Typography>
       )}
       {players.map((player) => (
         <PlayerRow key={player.id} player={player} tests={tests} />

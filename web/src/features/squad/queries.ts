@@ -12,11 +12,11 @@ export const useSquad = (team: string) => useQuery(squadOf(team))
 /** Reads a file and says what it would add; nothing is written. */
 export const useRosterPreview = (team: string) =>
   useMutation({
-    mutationFn: async (file: File) => {
+    mutationFn: async ({ file, columns }: { file: File; columns?: Schemas['Columns'] }) => {
       const bytes = await file.arrayBuffer()
       return data(
         api.POST('/teams/{team}/roster', {
-          params: { path: { team } },
+          params: { path: { team }, query: columns },
           body: '',
           bodySerializer: () => bytes,
           headers: { 'Content-Type': 'text/csv' },

@@ -9,6 +9,7 @@ import { texts } from '../../texts/en'
 import { BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../ui/block'
 import { FloorDrawing } from '../../ui/FloorDrawing'
 import { BlockClock } from './BlockClock'
+import { isSplit, Stations } from './Stations'
 import { changes } from '../../ui/levers'
 import type { BlockLog, BlockSaid, Outcome } from './log'
 
@@ -17,13 +18,16 @@ interface Props {
   at: number
   of: number
   clockName: string
+  splits: Schemas['Splits']
+  players: Schemas['PlayerView'][]
+  missing: Set<string> | null
   said: BlockLog | undefined
   onSay: (said: BlockSaid) => void
 }
 
 const FIRST_POINTS = 3
 
-export function BlockScreen({ block: planned, at, of, clockName, said, onSay }: Props) {
+export function BlockScreen({ block: planned, at, of, clockName, splits, players, missing, said, onSay }: Props) {
   const { floor } = useTheme()
   const outcome = said?.outcome
   const [ran, setRan] = useState<Schemas['Ran'] | null>(() => said?.ran ?? (localStorage.getItem(`jogo.ran.${clockName}`) as Schemas['Ran'] | null))
@@ -36,6 +40,7 @@ export function BlockScreen({ block: planned, at, of, clockName, said, onSay }: 
   }
   const say = (outcome: Outcome) => onSay({ outcome, minutes: null, success: said?.success ?? null, ran: outcome === 'skipped' ? null : ran })
   const [more, setMore] = useState(false)
+  const [splitting, setSplitting] = useState(false)
   return (
     <Box sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', borderTop: `1px solid ${floor.hair}`, bgcolor: 'background.paper' }}>
       <Box sx={{ flex: 1, overflowY: 'auto', px: 1.5, py: 1, display: 'grid', alignContent: 'start', gap: 1 }}>
@@ -53,6 +58,14 @@ export function BlockScreen({ block: planned, at, of, clockName, said, onSay }: 
         <Rungs planned={planned} ran={ran} onRun={run} />
         <Points points={block.points} most={more ? undefined : FIRST_POINTS} />
         <BesideBlock block={block} />
+        {players.length > 0 && isSplit(block) && (
+          <Box>
+            <Button aria-expanded={splitting} onClick={() => setSplitting(!splitting)} sx={{ mb: splitting ? 1 : 0 }}>
+              {texts.stations.title} · {texts.evening.stations(block.station_sizes)}
+            </Button>
+            {splitting && <Stations block={block} splits={splits} players={players} missing={missing} name={clockName} />}
+          </Box>
+        )}
         <Cautions cautions={block.cautions} />
         {more && (
           <>

@@ -9,6 +9,7 @@ import { dayNow } from '../../api/day'
 import { texts } from '../../texts/en'
 import { asLongDay } from '../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
+import { useSquad } from '../squad/queries'
 import { useTeam } from '../team'
 import { BlockScreen } from './BlockScreen'
 import { EveningStrip } from './EveningStrip'
@@ -52,6 +53,7 @@ function Run({ team, edition, session, view, today }: RunProps) {
   const { evening } = view
   const log = useLog({ team, edition, session, day: evening.date }, view.log)
   const { outcomes } = log
+  const players = useSquad(team).data?.players ?? []
   // The first block of which nothing was said is the current one, unless another was opened.
   const open = evening.blocks.findIndex((_, i) => !outcomes.has(i))
   const asked = address.get('block')
@@ -116,6 +118,9 @@ function Run({ team, edition, session, view, today }: RunProps) {
             at={at}
             of={evening.blocks.length}
             clockName={`${edition}.${session}.${at}`}
+            splits={view.splits}
+            players={players}
+            missing={log.missing}
             said={outcomes.get(at)}
             onSay={(said) => {
               log.say(at, said)

@@ -71,7 +71,7 @@ function Own({ own, busy, error, onSave, onClose }: OwnProps) {
   }
   return (
     <Box component="form" onSubmit={save} sx={{ display: 'contents' }}>
-      <DialogContent sx={{ display: 'grid', gap: 2, maxWidth: 520 }}>
+      <DialogContent sx={{ display: 'grid', gap: 2, maxWidth: 520, alignContent: 'start' }}>
         <Typography>{texts.own.about}</Typography>
         {own.days_fixed ? <Typography color="text.secondary">{texts.own.daysFixed}</Typography> : <SeasonFields season={season} onChange={setSeason} />}
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>

@@ -6,6 +6,7 @@ mod calendars;
 mod deliver;
 mod drills;
 mod home;
+mod lists;
 mod log;
 mod map;
 mod own;

@@ -73,9 +73,10 @@ const ROUTES: [(&str, &str, &[&str]); 60] = [
     ("POST", "/teams/{team}/trials", &[LEAD, COACH]),
 ];
 /// These have bodies or names of their own, but the same rights as their neighbours.
-const MORE: [(&str, &str, &[&str]); 3] = [
+const MORE: [(&str, &str, &[&str]); 4] = [
     ("DELETE", "/invitations/{invitation}", &[DIRECTOR]),
     ("POST", "/teams/{team}/roster", &[LEAD, COACH]),
+    ("GET", "/teams/{team}/roster?form=xlsx", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/teams/{team}/tests/four-cuts", &[DIRECTOR, LEAD, COACH]),
 ];
 

@@ -1,0 +1,93 @@
+//! Spreadsheets (XLSX), read as cells of text and written from them.
+
+use std::io::Cursor;
+
+use calamine::{Data, Reader, Xlsx, XlsxError};
+use jogo_core::roster::{RosterError, Sheet};
+use rust_xlsxwriter::{Workbook, XlsxError as WriteError};
+
+/// What a spreadsheet may unpack to, in bytes: far more than a squad list, far less than a machine's memory.
+const LARGEST_UNPACKED: u64 = 20_000_000;
+/// So many columns and lines are looked at.
+const MOST_COLUMNS: usize = 40;
+const MOST_LINES: usize = 1_000;
+
+/// Whether a file is a packed one, as spreadsheets are.
+pub fn is_one(file: &[u8]) -> bool {
+    file.starts_with(b"PK\x03\x04")
+}
+
+/// Why a spreadsheet could not be read.
+#[derive(Debug, thiserror::Error)]
+pub enum SheetError {
+    /// It is damaged, or something else.
+    #[error("the spreadsheet cannot be read: save it as .xlsx or as “CSV UTF-8” and send it again")]
+    Unreadable,
+    /// It would unpack to far more than a list.
+    #[error("the spreadsheet unpacks to more than {} MB: send a file with the squad list alone", LARGEST_UNPACKED / 1_000_000)]
+    Large,
+    /// Its first sheet is no list.
+    #[error(transparent)]
+    List(#[from] RosterError),
+}
+
+impl From<XlsxError> for SheetError {
+    fn from(_: XlsxError) -> SheetError {
+        SheetError::Unreadable
+    }
+}
+
+/// The first sheet of a spreadsheet.
+pub fn read(file: &[u8]) -> Result<Sheet, SheetError> {
+    let mut packed = zip::ZipArchive::new(Cursor::new(file)).map_err(|_| SheetError::Unreadable)?;
+    let mut unpacked = 0_u64;
+    for i in 0..packed.len() {
+        unpacked += packed.by_index_raw(i).map_err(|_| SheetError::Unreadable)?.size();
+    }
+    if unpacked > LARGEST_UNPACKED {
+        return Err(SheetError::Large);
+    }
+    let mut book: Xlsx<_> = Xlsx::new(Cursor::new(file))?;
+    let first = book.sheet_names().first().cloned().ok_or(SheetError::Unreadable)?;
+    let mut cells = book.worksheet_cells_reader(&first)?;
+    let mut lines: Vec<Vec<String>> = Vec::new();
+    while let Some(cell) = cells.next_cell()? {
+        let (line, column) = (cell.get_position().0 as usize, cell.get_position().1 as usize);
+        if line >= MOST_LINES || column >= MOST_COLUMNS {
+            continue;
+        }
+        if lines.len() <= line {
+            lines.resize(line + 1, Vec::new());
+        }
+        let cells = &mut lines[line];
+        if cells.len() <= column {
+            cells.resize(column + 1, String::new());
+        }
+        cells[column] = text(&Data::from(cell.get_value().clone()));
+    }
+    Ok(Sheet::from_cells(lines)?)
+}
+
+/// A cell as it would be written in a list: a day as 2023-04-17, a whole number without a point.
+fn text(cell: &Data) -> String {
+    match cell {
+        Data::DateTime(day) => {
+            let (year, month, day, ..) = day.to_ymd_hms_milli();
+            format!("{year:04}-{month:02}-{day:02}")
+        }
+        Data::Float(number) if number.fract() == 0.0 => format!("{number:.0}"),
+        other => other.to_string().trim().to_owned(),
+    }
+}
+
+/// A spreadsheet with one sheet of text.
+pub fn write<const N: usize>(lines: &[[String; N]]) -> Result<Vec<u8>, WriteError> {
+    let mut book = Workbook::new();
+    let sheet = book.add_worksheet();
+    for (line, cells) in (0_u32..).zip(lines) {
+        for (column, cell) in (0_u16..).zip(cells) {
+            sheet.write_string(line, column, cell)?;
+        }
+    }
+    book.save_to_buffer()
+}

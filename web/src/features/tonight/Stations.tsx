@@ -1,0 +1,95 @@
+// Who stands at which station: an order that the core made, cut for those who are here; two names change places by a tap on each.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import ButtonBase from '@mui/material/ButtonBase'
+import Typography from '@mui/material/Typography'
+import { useTheme } from '@mui/material/styles'
+import { useState } from 'react'
+import type { RunningBlock, Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { Choice } from '../../ui/Choice'
+
+const MIXES = ['mixed', 'like_with_like'] as const
+
+interface Split {
+  mix: (typeof MIXES)[number]
+  roll: number
+  /** Pairs that have changed places, in their order. */
+  swaps: [string, string][]
+}
+
+const FIRST: Split = { mix: 'mixed', roll: 0, swaps: [] }
+
+interface Props {
+  block: RunningBlock
+  splits: Schemas['Splits']
+  players: Schemas['PlayerView'][]
+  /** Who is missing; nothing if nobody has said who is here. */
+  missing: Set<string> | null
+  /** Where the split is kept. */
+  name: string
+}
+
+/** Whether a block has stations that a squad is split into. */
+export const isSplit = (block: RunningBlock) => !block.beside && block.station_sizes.length > 1 && block.station_sizes.some((size) => size > 1)
+
+export function Stations({ block, splits, players, missing, name }: Props) {
+  const { floor } = useTheme()
+  const place = `jogo.split.${name}`
+  const [split, setSplit] = useState<Split>(() => JSON.parse(localStorage.getItem(place) ?? 'null') ?? FIRST)
+  const [first, setFirst] = useState<string | null>(null)
+  const keep = (next: Split) => {
+    localStorage.setItem(place, JSON.stringify(next))
+    setSplit(next)
+    setFirst(null)
+  }
+  const rolls = (split.mix === 'mixed' ? splits.mixed[String(Math.max(...block.station_sizes))] : splits.like_with_like) ?? []
+  const here = (rolls[split.roll % Math.max(rolls.length, 1)] ?? []).filter((id) => !missing?.has(id))
+  for (const [one, other] of split.swaps) {
+    const [a, b] = [here.indexOf(one), here.indexOf(other)]
+    if (a >= 0 && b >= 0) [here[a], here[b]] = [other, one]
+  }
+  const sizes = block.stations_by_present[here.length - 1] ?? []
+  const stations = sizes.map((size, i) => {
+    const from = sizes.slice(0, i).reduce((sum, n) => sum + n, 0)
+    return here.slice(from, from + size)
+  })
+  const nameOf = (id: string) => players.find((player) => player.id === id)?.name ?? ''
+  const tap = (id: string) => {
+    if (first === null) setFirst(id)
+    else if (first === id) setFirst(null)
+    else keep({ ...split, swaps: [...split.swaps, [first, id]] })
+  }
+  return (
+    <Box component="section" aria-label={texts.stations.title} sx={{ display: 'grid', gap: 1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+        <Choice label={texts.stations.how} options={MIXES} chosen={[split.mix]} says={(each) => texts.stations[each]} onToggle={(mix) => keep({ ...FIRST, mix })} />
+        <Button size="small" variant="text" onClick={() => keep({ ...split, roll: (split.roll + 1) % Math.max(rolls.length, 1), swaps: [] })}>
+          {texts.stations.again}
+        </Button>
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(136px, 1fr))', gap: 1 }}>
+        {stations.map((station, i) => (
+          <Box key={i} role="group" aria-label={texts.stations.station(i + 1)} sx={{ border: `1px solid ${floor.hair}`, p: 0.5 }}>
+            <Typography variant="caption" color="text.secondary">
+              {texts.stations.station(i + 1)}
+            </Typography>
+            {station.map((id) => (
+              <ButtonBase
+                key={id}
+                aria-pressed={id === first}
+                onClick={() => tap(id)}
+                sx={{ display: 'flex', width: '100%', minHeight: 40, px: 0.75, font: 'inherit', lineHeight: 1.1, justifyContent: 'flex-start', textAlign: 'left', bgcolor: id === first ? floor.ink : undefined, color: id === first ? floor.paper : undefined }}
+              >
+                {nameOf(id)}
+              </ButtonBase>
+            ))}
+          </Box>
+        ))}
+      </Box>
+      <Typography variant="body2" color="text.secondary" role="status">
+        {first ? texts.stations.second(nameOf(first)) : missing ? texts.stations.swap : texts.stations.nobodySaid}
+      </Typography>
+    </Box>
+  )
+}
