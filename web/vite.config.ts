@@ -3,7 +3,7 @@ import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 
 // What only the director's desk shows is not carried on a coach's phone; it is fetched when it is asked for.
-const DESK = ['NewCurriculum', 'PlanPage', 'ProgressionsPage', 'BandsPage', 'EveningsPage', 'LevelsPage', 'SeasonFields', 'ClubsPage', 'JoinPage']
+const DESK = ['NewCurriculum', 'PlanPage', 'ProgressionsPage', 'BandsPage', 'EveningsPage', 'LevelsPage', 'SeasonFields', 'ClubsPage', 'OutboxPage', 'JoinPage']
 
 export default defineConfig({
   plugins: [

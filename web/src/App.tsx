@@ -28,6 +28,7 @@ const ClubsPage = lazy(() => import('./features/clubs/ClubsPage').then((m) => ({
 const JoinPage = lazy(() => import('./features/join/JoinPage').then((m) => ({ default: m.JoinPage })))
 const HandoutPage = lazy(() => import('./features/home/HandoutPage').then((m) => ({ default: m.HandoutPage })))
 const HomePage = lazy(() => import('./features/home/HomePage').then((m) => ({ default: m.HomePage })))
+const OutboxPage = lazy(() => import('./features/clubs/OutboxPage').then((m) => ({ default: m.OutboxPage })))
 const PrintHome = lazy(() => import('./features/print/HomeCards').then((m) => ({ default: m.PrintHome })))
 const PrintSession = lazy(() => import('./features/print/PrintPages').then((m) => ({ default: m.PrintSession })))
 const PrintWeek = lazy(() => import('./features/print/PrintPages').then((m) => ({ default: m.PrintWeek })))
@@ -87,6 +88,7 @@ function Pages({ look }: { look: Look }) {
           <Route path="/evenings" element={<EveningsPage />} />
           <Route path="/levels" element={<LevelsPage />} />
           <Route path="/clubs" element={<ClubsPage editable />} />
+          <Route path="/outbox" element={<OutboxPage />} />
           <Route path="*" element={<Navigate to="/plan" replace />} />
         </Route>
       </Routes>

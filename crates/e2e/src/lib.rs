@@ -451,6 +451,12 @@ impl<'b> Person<'b> {
         self.finds(&format!("field “{label}”"), &xpath).await
     }
 
+    /// A box to tick, by the words beside it.
+    pub async fn field_of(&self, words: &str) -> Result<Element, Failed> {
+        let xpath = format!("//label[normalize-space(.) = {}]//input", quoted(words));
+        self.finds(&format!("box “{words}”"), &xpath).await
+    }
+
     /// Writes into a field instead of what stood there, and leaves it with Enter.
     pub async fn writes(&self, label: &str, text: &str) -> Result<(), Failed> {
         let field = self.field(label).await?;

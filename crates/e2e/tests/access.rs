@@ -45,6 +45,8 @@ async fn the_desk() -> Result<(), Failed> {
             ("/plan/new", "U10–U12"),
             ("/evenings", "North Beacon"),
             ("/levels", "North Beacon"),
+            ("/clubs", "Invite somebody"),
+            ("/outbox", "Write what is due now"),
         ],
     )
     .await
@@ -100,4 +102,15 @@ async fn the_phone() -> Result<(), Failed> {
         ("/test/weave-time", "All tests"),
     ];
     looks_through(PHONE, "Keya Gairlow", &pages).await
+}
+
+#[tokio::test]
+async fn an_evening_on_the_phone() -> Result<(), Failed> {
+    let pages = [
+        ("/tonight", "Start clock"),
+        ("/tonight?block=log", "Who is here?"),
+        ("/squad/home", "Practice at home"),
+        ("/weeks", "Our days and hall"),
+    ];
+    looks_through(PHONE, "Selo Torrwick", &pages).await
 }

@@ -5,6 +5,7 @@ mod clock;
 mod commands;
 mod demo;
 mod passwords;
+mod post;
 mod problem;
 mod rights;
 mod secrets;

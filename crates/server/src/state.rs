@@ -10,6 +10,7 @@ use jiff::{Timestamp, ToSpan};
 use jogo_store::Store;
 
 use crate::clock::Clock;
+use crate::post::Post;
 use crate::problem::{Answer, Problem};
 
 /// The academy that is served.
@@ -22,6 +23,8 @@ pub struct State {
     pub key: Key,
     /// Whether this is the demo.
     pub demo: bool,
+    /// How letters leave.
+    pub post: Post,
     /// Wrong passwords of late, by login.
     wrong: Mutex<HashMap<String, Vec<Timestamp>>>,
 }
@@ -35,8 +38,8 @@ const WATCHED: usize = 10_000;
 
 impl State {
     /// Brings the parts together.
-    pub fn new(store: Store, clock: Clock, key: Key, demo: bool) -> State {
-        State { store, clock, key, demo, wrong: Mutex::default() }
+    pub fn new(store: Store, clock: Clock, key: Key, demo: bool, post: Post) -> State {
+        State { store, clock, key, demo, post, wrong: Mutex::default() }
     }
 
     /// The academy's time zone.

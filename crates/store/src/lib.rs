@@ -12,6 +12,7 @@ pub mod drills;
 pub mod feeds;
 pub mod home;
 pub mod invitations;
+pub mod letters;
 pub mod library;
 pub mod log;
 pub mod people;

@@ -522,6 +522,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/letters": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the academy wrote. */
+        get: operations["letters_list"];
+        put?: never;
+        /** Writes what is due now, and sends what has not left. */
+        post: operations["letters_deliver"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/levels": {
         parameters: {
             query?: never;
@@ -657,6 +675,23 @@ export interface paths {
         post: operations["calendars_make"];
         /** Lets the address go. */
         delete: operations["calendars_end"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/session/email": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps where one gets post. */
+        put: operations["letters_set_address"];
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1849,6 +1884,11 @@ export interface components {
             /** @description What is said of it; may be empty. */
             note: string;
         };
+        /** @description Where somebody gets post. */
+        EmailSaid: {
+            /** @description A mail address; nothing for no post. */
+            email?: string | null;
+        };
         /** @description One evening, ready to be run. */
         Evening: {
             /** @description What is done, in order. */
@@ -1885,6 +1925,8 @@ export interface components {
             /** Format: int64 */
             edition_number: number;
             minutes: components["schemas"]["Minutes"];
+            /** @description The running order, as "8 min Roll, stop, step". */
+            order: string[];
             session: number;
             short: number;
             skipped: number;
@@ -2318,6 +2360,21 @@ export interface components {
         LayoutText: {
             pace_m?: components["schemas"]["Metres"] | null;
             text: string;
+        };
+        /** @description A letter. */
+        LetterView: {
+            address: string;
+            /** @description Whether it asks for logs; else it tells the week. */
+            asks_for_logs: boolean;
+            body: string;
+            /** @description Why it could not be sent the last time. */
+            failed?: string | null;
+            /** Format: uuid */
+            id: string;
+            left_at?: string | null;
+            subject: string;
+            to: string;
+            written_at: string;
         };
         /**
          * @description How good a result is for its band.
@@ -2874,6 +2931,12 @@ export interface components {
             /** @description Share of the last week's minutes. */
             last: components["schemas"]["Share"];
         };
+        /** @description The last letters, and how they leave. */
+        Outbox: {
+            /** @description Whether a mail server takes them; else they lie in a folder. */
+            by_mail_server: boolean;
+            letters: components["schemas"]["LetterView"][];
+        };
         /**
          * @description What became of a block.
          * @enum {string}
@@ -3385,6 +3448,8 @@ export interface components {
             /** @description When the address of their calendar was made; nothing if there is none. */
             calendar_since?: string | null;
             demo: boolean;
+            /** @description Where they get post; nothing for no post. */
+            email?: string | null;
             /** Format: uuid */
             id: string;
             /** @description The clubs that they lead. */
@@ -5239,6 +5304,44 @@ export interface operations {
             };
         };
     };
+    letters_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Outbox"];
+                };
+            };
+        };
+    };
+    letters_deliver: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Outbox"];
+                };
+            };
+        };
+    };
     review_levels: {
         parameters: {
             query: {
@@ -5556,6 +5659,35 @@ export interface operations {
                 content?: never;
             };
             403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    letters_set_address: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EmailSaid"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -60,6 +60,15 @@ export function useCalendar() {
   }
 }
 
+/** Keeps where one gets post; nothing for no post. */
+export function useSetEmail() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (email: string | null) => api.PUT('/session/email', { body: { email } }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['session'] }),
+  })
+}
+
 /** Keeps the measured pace of whoever is signed in; everything that was laid in the old one is asked for again. */
 export function useSetPace() {
   const queries = useQueryClient()

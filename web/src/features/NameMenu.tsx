@@ -10,6 +10,7 @@ import type { Schemas } from '../api/client'
 import { useSignOut } from '../api/session'
 import { texts } from '../texts/en'
 import { CalendarDialog } from './CalendarDialog'
+import { EmailDialog } from './EmailDialog'
 import { PaceDialog } from './PaceDialog'
 import type { Look, Mode } from '../ui/theme'
 
@@ -26,6 +27,7 @@ export function NameMenu({ session, look, carried }: Props) {
   const [at, setAt] = useState<HTMLElement | null>(null)
   const [measuring, setMeasuring] = useState(false)
   const [calendar, setCalendar] = useState(false)
+  const [post, setPost] = useState(false)
   const coaches = session.teams.length > 0
   const signOut = useSignOut()
   return (
@@ -74,11 +76,27 @@ export function NameMenu({ session, look, carried }: Props) {
             {texts.calendar.open}
           </MenuItem>
         )}
+        {coaches && (
+          <MenuItem
+            onClick={() => {
+              setAt(null)
+              setPost(true)
+            }}
+          >
+            {texts.letters.mine}
+          </MenuItem>
+        )}
+        {session.role === 'director' && (
+          <MenuItem component={Link} to="/outbox" onClick={() => setAt(null)}>
+            {texts.letters.title}
+          </MenuItem>
+        )}
         {carried !== undefined && (
           <ListSubheader sx={{ bgcolor: 'transparent', lineHeight: 1.5, py: 1, maxWidth: 260 }}>{carried ? texts.carried.yes : texts.carried.notYet}</ListSubheader>
         )}
         <MenuItem onClick={() => signOut.mutate()}>{texts.signOut}</MenuItem>
       </Menu>
+      {post && <EmailDialog email={session.email ?? null} onClose={() => setPost(false)} />}
       {calendar && <CalendarDialog since={session.calendar_since ?? null} onClose={() => setCalendar(false)} />}
       {measuring && <PaceDialog open pace={session.pace_m ?? null} onClose={() => setMeasuring(false)} />}
     </>

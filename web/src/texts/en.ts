@@ -126,6 +126,20 @@ export const texts = {
     askAgain: 'It was used already, has ended or was taken back. Ask the technical director for a new one.',
   },
 
+  letters: {
+    title: 'Outbox',
+    now: 'Write what is due now',
+    byServer: 'Letters leave by the mail server. Each is written once: the week on Monday, and a word about logs that are missing.',
+    inFolder: 'No mail server is set up: letters lie as files in the folder “outbox” beside the database, where any mail program opens them.',
+    none: 'Nothing has been written yet. Coaches who have given a mail address get their week on Monday.',
+    left: (when: string) => `left ${when}`,
+    waits: 'waits',
+    failed: (why: string) => `could not be sent: ${why}`,
+    mine: 'My post',
+    mineAbout: 'Your evenings of the week by mail, and a word when a log is missing. Leave it empty for no post.',
+    address: 'Mail address',
+  },
+
   stations: {
     title: 'Who with whom',
     how: 'How are they put together?',

@@ -5,14 +5,13 @@ use actix_web::{HttpResponse, http::header};
 use icalendar::{Calendar, Component, Event, EventStatus, Property};
 use jiff::Timestamp;
 use jogo_core::edition::Edition;
-use jogo_core::plan::Block;
 use jogo_core::team_plan::{Upset, holding};
 use jogo_core::units::Minutes;
 use jogo_store::teams::Team;
 use serde::Serialize;
 use utoipa::ToSchema;
 
-use super::evenings::{TeamEdition, editions_of, held};
+use super::evenings::{TeamEdition, editions_of, held, order_in_lines};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::secrets;
@@ -100,18 +99,7 @@ fn entry(
         .append_property(Property::new("SEQUENCE", version.to_string()).done())
         .status(if fell_out { EventStatus::Cancelled } else { EventStatus::Confirmed });
     if !fell_out {
-        event.description(&order(edition, session));
+        event.description(&order_in_lines(edition, session).join("\n"));
     }
     event.done()
-}
-
-/// The running order in lines: "8 min Roll, stop, step".
-fn order(edition: &Edition, session: usize) -> String {
-    let blocks = edition.plan.sessions.get(session).into_iter().flatten();
-    let line = |block: &Block| {
-        let drill = block.variant.split_once('@').map_or(block.variant.as_str(), |(drill, _)| drill);
-        let title = edition.drill(drill).map_or(drill, |found| found.title.as_str());
-        format!("{} {title}", block.minutes)
-    };
-    blocks.map(line).collect::<Vec<_>>().join("\n")
 }

@@ -8,6 +8,7 @@ use jogo_core::delivery::{Outcome, Said};
 use jogo_core::edition::Edition;
 use jogo_core::evening::Evening;
 use jogo_core::grouping::{Mix, order, strength};
+use jogo_core::plan::Block;
 use jogo_core::team_plan::{Held, Upset, holding};
 use jogo_core::units::Minutes;
 use jogo_store::team_plans::Assigned;
@@ -31,20 +32,22 @@ pub fn routes(config: &mut ServiceConfig) {
 
 /// An evening in the list of weeks.
 #[derive(Serialize, ToSchema)]
-pub(super) struct EveningEntry {
-    edition: Uuid,
-    edition_number: i64,
-    curriculum: String,
-    session: usize,
-    week: u32,
-    date: String,
-    minutes: Minutes,
+pub struct EveningEntry {
+    pub edition: Uuid,
+    pub edition_number: i64,
+    pub curriculum: String,
+    pub session: usize,
+    pub week: u32,
+    pub date: String,
+    pub minutes: Minutes,
     /// How it fell out or was cut short; nothing if it takes place as planned.
-    upset: Option<Upset>,
-    blocks: usize,
-    done: usize,
-    short: usize,
-    skipped: usize,
+    pub upset: Option<Upset>,
+    pub blocks: usize,
+    /// The running order, as "8 min Roll, stop, step".
+    pub order: Vec<String>,
+    pub done: usize,
+    pub short: usize,
+    pub skipped: usize,
 }
 
 /// The last change that a team made to an edition.
@@ -155,14 +158,14 @@ fn count(said: &Said, session: usize, wanted: Outcome) -> usize {
     said.iter().filter(|((at, _), (outcome, _))| *at == session && *outcome == wanted).count()
 }
 
-/// The evenings of a team, in all the editions that it works by.
-#[utoipa::path(get, operation_id = "evenings_list", path = "/teams/{team}/evenings", params(("team" = Uuid, Path)),
-    responses((status = 200, body = Evenings), (status = 404, body = Problem)))]
-pub(super) async fn list(who: SignedIn, state: Data<State>, team: Path<Uuid>) -> Answer<Json<Evenings>> {
-    let team = who.team(&state, *team, Act::SeeTeam).await?;
-    let today = state.today().await?;
+/// The evenings of a team in the order of their dates.
+pub async fn entries(state: &State, team: Uuid) -> Answer<Vec<EveningEntry>> {
+    Ok(with_changes(state, team).await?.0)
+}
+
+async fn with_changes(state: &State, team: Uuid) -> Answer<(Vec<EveningEntry>, Vec<LastChange>)> {
     let (mut evenings, mut changes) = (Vec::new(), Vec::new());
-    for editions in editions_of(&state, team.id).await?.values() {
+    for editions in editions_of(state, team).await?.values() {
         let days = held(editions);
         for (place, TeamEdition { assigned, edition, said }) in editions.iter().enumerate() {
             let (version, edition_id) = (assigned.version, assigned.published.id);
@@ -185,6 +188,7 @@ pub(super) async fn list(who: SignedIn, state: Data<State>, team: Path<Uuid>) ->
                     minutes: edition.curriculum.minutes.get(session).copied().unwrap_or_default(),
                     upset: assigned.own.upsets.get(&session).copied(),
                     blocks: blocks.len(),
+                    order: order_in_lines(edition, session),
                     done: count(said, session, Outcome::Done),
                     short: count(said, session, Outcome::Short),
                     skipped: count(said, session, Outcome::Skipped),
@@ -193,7 +197,26 @@ pub(super) async fn list(who: SignedIn, state: Data<State>, team: Path<Uuid>) ->
         }
     }
     evenings.sort_by(|a, b| a.date.cmp(&b.date));
-    Ok(Json(Evenings { today: today.to_string(), evenings, changes }))
+    Ok((evenings, changes))
+}
+
+/// The running order of a session in lines: "8 min Roll, stop, step".
+pub(super) fn order_in_lines(edition: &Edition, session: usize) -> Vec<String> {
+    let line = |block: &Block| {
+        let drill = block.variant.split_once('@').map_or(block.variant.as_str(), |(drill, _)| drill);
+        let title = edition.drill(drill).map_or(drill, |found| found.title.as_str());
+        format!("{} {title}", block.minutes)
+    };
+    edition.plan.sessions.get(session).into_iter().flatten().map(line).collect()
+}
+
+/// The evenings of a team, in all the editions that it works by.
+#[utoipa::path(get, operation_id = "evenings_list", path = "/teams/{team}/evenings", params(("team" = Uuid, Path)),
+    responses((status = 200, body = Evenings), (status = 404, body = Problem)))]
+pub(super) async fn list(who: SignedIn, state: Data<State>, team: Path<Uuid>) -> Answer<Json<Evenings>> {
+    let team = who.team(&state, *team, Act::SeeTeam).await?;
+    let (evenings, changes) = with_changes(&state, team.id).await?;
+    Ok(Json(Evenings { today: state.today().await?.to_string(), evenings, changes }))
 }
 
 /// The running order of an evening, and what was said of its blocks.

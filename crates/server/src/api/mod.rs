@@ -6,11 +6,12 @@ mod clubs;
 mod curricula;
 mod desk;
 mod drills;
-mod evenings;
+pub mod evenings;
 mod going_on;
 mod home;
 mod invitations;
 mod layouts;
+mod letters;
 mod log;
 mod map;
 mod own;
@@ -81,6 +82,7 @@ pub fn app(
                 .configure(invitations::routes)
                 .configure(home::routes)
                 .configure(own::routes)
+                .configure(letters::routes)
                 .configure(calendars::routes)
                 .configure(squad::routes)
                 .configure(testing::routes)
@@ -149,6 +151,7 @@ impl Cursor {
         invitations::list, invitations::invite, invitations::withdraw, invitations::show, invitations::join,
         calendars::make, calendars::end,
         own::show, own::settle,
+        letters::list, letters::deliver, letters::set_address,
         home::page, home::card, home::renew, home::report,
         squad::show, squad::export, squad::preview, squad::add,
         testing::sheet, testing::say,

@@ -46,6 +46,8 @@ pub(super) struct Session {
     pace_m: Option<f64>,
     /// When the address of their calendar was made; nothing if there is none.
     calendar_since: Option<String>,
+    /// Where they get post; nothing for no post.
+    email: Option<String>,
     /// The clubs that they lead.
     leads: Vec<String>,
     teams: Vec<TeamView>,
@@ -109,6 +111,7 @@ pub(super) async fn session(state: &State, person: Person) -> Answer<Session> {
         demo: state.demo,
         pace_m: state.store.pace(person.id).await?,
         calendar_since: state.store.feed_made_at(person.id).await?.map(|at| at.to_string()),
+        email: state.store.email(person.id).await?,
         leads: state.store.clubs_led_by(person.id).await?.into_iter().map(|club| club.name).collect(),
         teams: teams
             .into_iter()

@@ -20,6 +20,7 @@ use tracing_subscriber::filter::LevelFilter;
 use uuid::Uuid;
 
 use crate::clock::Clock;
+use crate::post::{self, Post};
 use crate::state::State;
 use crate::{api, demo, passwords};
 
@@ -161,7 +162,17 @@ pub async fn run(command: Command) -> Result<(), Stopped> {
         Command::Schema { form } => print(&schema::of(form)?),
         Command::Serve { data, listen } => {
             let store = open(&data).await?;
-            Ok(serve(State::new(store, clock(&listen)?, passwords::key(&data)?, false), &listen).await?)
+            Ok(serve(
+                State::new(
+                    store,
+                    clock(&listen)?,
+                    passwords::key(&data)?,
+                    false,
+                    Post::from_environment(&data)?,
+                ),
+                &listen,
+            )
+            .await?)
         }
         Command::Demo { data, listen } => {
             let own = std::env::temp_dir().join(format!("jogo-demo-{}", std::process::id()));
@@ -171,7 +182,8 @@ pub async fn run(command: Command) -> Result<(), Stopped> {
             let store = open(&data).await?;
             let clock = clock(&listen)?;
             demo::fill(&store, &clock).await.map_err(|e| e.to_string())?;
-            let served = serve(State::new(store, clock, passwords::key(&data)?, true), &listen).await;
+            let post = Post::Outbox(data.join("outbox"));
+            let served = serve(State::new(store, clock, passwords::key(&data)?, true, post), &listen).await;
             if temporary {
                 std::fs::remove_dir_all(&own).map_err(|e| format!("{} stays behind: {e}", own.display()))?;
             }
@@ -229,6 +241,7 @@ async fn serve(state: State, listen: &Listen) -> Result<(), String> {
     // Nobody may be reading; the academy is open all the same.
     let _ = std::io::stdout().write_all(welcome(&state, &format!("http://{at}")).await?.as_bytes());
     let state = actix_web::web::Data::new(state);
+    tokio::spawn(post::look_after(state.clone()));
     HttpServer::new(move || api::app(state.clone()))
         .workers(2)
         .listen(listener)

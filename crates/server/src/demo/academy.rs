@@ -159,7 +159,11 @@ impl<'s> Cast<'s> {
             }
         };
         let coach = match sketch.coach {
-            Some((login, name)) => self.person(login, name, Role::Coach, true).await?,
+            Some((login, name)) => {
+                let coach = self.person(login, name, Role::Coach, true).await?;
+                self.store.set_email(coach, Some(&format!("{login}@skerrow.example"))).await?;
+                coach
+            }
             None => self.invented().await?,
         };
         let mut coaches = vec![coach];

@@ -6,6 +6,7 @@ mod calendars;
 mod deliver;
 mod drills;
 mod home;
+mod letters;
 mod lists;
 mod log;
 mod map;
@@ -30,6 +31,7 @@ use tokio::sync::OnceCell;
 
 use crate::clock::Clock;
 use crate::demo;
+use crate::post::Post;
 use crate::state::State;
 
 /// The demo's people, by login.
@@ -44,7 +46,7 @@ pub const NEW_COACH: &str = "doven";
 /// A demo academy on 10 February 2031, in a database file of its own.
 pub struct Academy<S> {
     service: S,
-    _folder: tempfile::TempDir,
+    pub folder: tempfile::TempDir,
 }
 
 /// An id that a device could have made.
@@ -97,8 +99,9 @@ pub async fn academy()
     let database = folder.path().join("academy.sqlite");
     std::fs::write(&database, filled(&clock).await).unwrap();
     let store = jogo_store::Store::open(&database).await.unwrap();
-    let state = Data::new(State::new(store, clock, Key::generate(), true));
-    Academy { service: init_service(super::app(state)).await, _folder: folder }
+    let post = Post::Outbox(folder.path().join("outbox"));
+    let state = Data::new(State::new(store, clock, Key::generate(), true, post));
+    Academy { service: init_service(super::app(state)).await, folder }
 }
 
 impl<S, B> Academy<S>

@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 60] = [
+const ROUTES: [(&str, &str, &[&str]); 63] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/drills", &[DIRECTOR, LEAD, COACH]),
@@ -63,6 +63,9 @@ const ROUTES: [(&str, &str, &[&str]); 60] = [
     ("GET", "/people", &[DIRECTOR]),
     ("GET", "/invitations", &[DIRECTOR]),
     ("POST", "/invitations", &[DIRECTOR]),
+    ("GET", "/letters", &[DIRECTOR]),
+    ("POST", "/letters", &[DIRECTOR]),
+    ("PUT", "/session/email", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/session/calendar", &[LEAD, COACH]),
     ("DELETE", "/session/calendar", &[LEAD, COACH]),
     ("GET", "/teams/{team}/home", &[LEAD, COACH]),
@@ -117,6 +120,7 @@ fn body(route: &str, read: &Read) -> Value {
         "{club}" => json!({"name": "Harbour Lane"}),
         "teams" => json!({"id": id(2), "name": "Harbour Lane Grey", "band": "u6-u7", "coaches": []}),
         "{team}" => json!({"name": "Harbour Lane Blue", "coaches": [read.coach]}),
+        "email" => json!({"email": "somebody@skerrow.example"}),
         "reports" => json!({"reports": []}),
         "invitations" => json!({"id": id(3), "name": "Sela Holmwick", "role": "coach", "teams": []}),
         _ => json!({"text": "mark"}),

@@ -1,0 +1,84 @@
+//! Clubs and people: somebody is invited, joins, and runs an evening; a team gets its own days; the squad is split.
+
+use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
+
+const DIRECTOR: &str = "Pelya Sullstay";
+const COACH: &str = "Selo Torrwick";
+const LEAD: &str = "Nelun Torrby";
+
+#[tokio::test]
+async fn a_new_team_gets_a_coach_who_joins_by_a_link_and_runs_the_evening() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let (desk, phone) = (Browser::start(DESK).await?, Browser::start(PHONE).await?);
+    let (director, newcomer) = (Person::at(&desk, &server), Person::at(&phone, &server));
+    director.signs_in_as(DIRECTOR).await?;
+    director.presses(DIRECTOR).await?;
+    director.presses("Clubs and people").await?;
+    director.presses("Change Millpond").await?;
+    director.sees("A new team of Millpond").await?;
+    director.chooses("Band", "U10–U12").await?;
+    director.writes("Name of the team", "Millpond Rushes").await?;
+    director.sees("no coach yet").await?;
+    director.presses("Invite somebody").await?;
+    director.field("First and last name").await?.send_keys("Sela Holmwick").await?;
+    director.chooses("Club", "Millpond").await?;
+    director.field_of("Millpond Rushes").await?.click().await?;
+    director.presses("Make the link").await?;
+    director.sees("Hand this link on to Sela Holmwick").await?;
+    let link = director.field("Address to hand on").await?.prop("value").await?.ok_or("no link")?;
+    director.presses_in_dialog("Done").await?;
+    director.sees("Invited, not yet here").await?;
+    director.sees("Sela Holmwick").await?;
+
+    newcomer.opens(link.strip_prefix(&server.address).ok_or("a link elsewhere")?).await?;
+    newcomer.sees("You were invited as coach of Millpond Rushes").await?;
+    newcomer.field("Name to sign in with").await?.send_keys("sela").await?;
+    newcomer.writes("Password", "short").await?;
+    newcomer.sees("8 to 200 characters").await?;
+    newcomer.writes("Password", "long enough").await?;
+    newcomer.sees("Block 1 of").await?;
+    newcomer.sees("Week 6").await?;
+    newcomer.opens(link.strip_prefix(&server.address).ok_or("a link elsewhere")?).await?;
+    newcomer.sees("This invitation does not work any more").await?;
+    desk.end().await?;
+    phone.end().await
+}
+
+#[tokio::test]
+async fn a_club_lead_reads_and_a_coach_splits_the_squad_and_makes_a_calendar() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let (desk, phone) = (Browser::start(DESK).await?, Browser::start(PHONE).await?);
+    let (lead, coach) = (Person::at(&desk, &server), Person::at(&phone, &server));
+    lead.signs_in_as(LEAD).await?;
+    lead.sees_named("North Beacon").await?;
+    assert_eq!(lead.counts_named("Saltpan").await?, 0);
+    lead.presses("North Beacon U13–U15, week 5").await?;
+    lead.sees("here").await?;
+    assert!(!lead.has("Our days and hall").await?);
+
+    coach.signs_in_as(COACH).await?;
+    coach.presses("Block 3 of").await?;
+    coach.presses("Who with whom").await?;
+    let first = coach.sees_named("Station 1").await?.text().await?;
+    coach.presses("Another split").await?;
+    assert_ne!(coach.sees_named("Station 1").await?.text().await?, first);
+    coach.presses("like with like").await?;
+    let [one, other] = ["Station 1", "Station 2"];
+    let named = |says: String| -> Option<String> { says.lines().nth(1).map(str::to_owned) };
+    let a = named(coach.sees_named(one).await?.text().await?).ok_or("nobody")?;
+    let b = named(coach.sees_named(other).await?.text().await?).ok_or("nobody")?;
+    coach.presses(&a).await?;
+    coach.sees(&format!("Who changes places with {a}?")).await?;
+    coach.presses(&b).await?;
+    coach.sees("Tap two names").await.or(coach.sees("For the whole squad").await)?;
+    assert_eq!(named(coach.sees_named(one).await?.text().await?), Some(b));
+    coach.presses(COACH).await?;
+    coach.presses("My calendar").await?;
+    coach.presses("Make an address").await?;
+    coach.sees("Whoever has this address can read your evenings").await?;
+    let address = coach.field("Address to hand on").await?.prop("value").await?.ok_or("no address")?;
+    let says = coach.runs(&format!("return fetch('{address}').then((r) => r.text())")).await?;
+    assert!(says.as_str().is_some_and(|text| text.starts_with("BEGIN:VCALENDAR")), "{says}");
+    desk.end().await?;
+    phone.end().await
+}

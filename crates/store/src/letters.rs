@@ -1,0 +1,144 @@
+//! Letters: what the academy writes to its coaches, and what became of it.
+
+use jiff::Timestamp;
+use jiff::civil::Date;
+use serde::{Deserialize, Serialize};
+use uuid::Uuid;
+
+use crate::{Store, Stored, from_word, parsed, stamp, to_word};
+
+/// What a letter is about.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[serde(rename_all = "snake_case")]
+pub enum Kind {
+    /// The evenings of the week.
+    Week,
+    /// Evenings without a log.
+    LogsMissing,
+}
+
+/// A letter that is to be written.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct NewLetter {
+    /// To whom.
+    pub person: Uuid,
+    /// What about.
+    pub kind: Kind,
+    /// Of the week that begins on this day.
+    pub week: Date,
+    /// The address.
+    pub address: String,
+    /// The subject.
+    pub subject: String,
+    /// The text.
+    pub body: String,
+}
+
+/// A letter.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct Letter {
+    /// Id.
+    pub id: Uuid,
+    /// The name of who gets it.
+    pub to: String,
+    /// The address.
+    pub address: String,
+    /// What about.
+    pub kind: Kind,
+    /// The subject.
+    pub subject: String,
+    /// The text.
+    pub body: String,
+    /// When it was written.
+    pub written_at: Timestamp,
+    /// When it left.
+    pub left_at: Option<Timestamp>,
+    /// Why it could not be sent the last time.
+    pub failed: Option<String>,
+}
+
+impl Store {
+    /// Where somebody gets post.
+    pub async fn email(&self, person: Uuid) -> Stored<Option<String>> {
+        Ok(sqlx::query_scalar!("SELECT email FROM person WHERE id = ?", person)
+            .fetch_optional(&self.read)
+            .await?
+            .flatten())
+    }
+
+    /// Keeps where somebody gets post, or that they want none.
+    pub async fn set_email(&self, person: Uuid, email: Option<&str>) -> Stored<()> {
+        sqlx::query!("UPDATE person SET email = ? WHERE id = ?", email, person).execute(&self.write).await?;
+        Ok(())
+    }
+
+    /// Everybody who wants post: their ids and addresses.
+    pub async fn who_want_post(&self) -> Stored<Vec<(Uuid, String)>> {
+        let rows = sqlx::query!(
+            r#"SELECT id AS "id: Uuid", email AS "email!" FROM person WHERE email IS NOT NULL ORDER BY name, id"#
+        )
+        .fetch_all(&self.read)
+        .await?;
+        Ok(rows.into_iter().map(|r| (r.id, r.email)).collect())
+    }
+
+    /// Writes letters that are not there yet.
+    pub async fn write_letters(&self, letters: &[NewLetter], at: Timestamp) -> Stored<()> {
+        let at = stamp(at);
+        let mut tx = self.begin().await?;
+        for letter in letters {
+            let (id, week) = (Uuid::now_v7(), letter.week.to_string());
+            let kind = to_word("the kind of a letter", &letter.kind)?;
+            sqlx::query!(
+                "INSERT INTO letter (id, person, kind, week, address, subject, body, written_at)
+                 VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (person, kind, week) DO NOTHING",
+                id,
+                letter.person,
+                kind,
+                week,
+                letter.address,
+                letter.subject,
+                letter.body,
+                at
+            )
+            .execute(&mut *tx)
+            .await?;
+        }
+        Ok(tx.commit().await?)
+    }
+
+    /// The last letters, the latest first.
+    pub async fn letters(&self, most: u32) -> Stored<Vec<Letter>> {
+        let rows = sqlx::query!(
+            r#"SELECT letter.id AS "id: Uuid", name, address, kind, subject, body, written_at, left_at, failed
+               FROM letter JOIN person ON person.id = person ORDER BY written_at DESC, letter.id DESC LIMIT ?"#,
+            most
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter()
+            .map(|r| {
+                Ok(Letter {
+                    id: r.id,
+                    to: r.name,
+                    address: r.address,
+                    kind: from_word("the kind of a letter", &r.kind)?,
+                    subject: r.subject,
+                    body: r.body,
+                    written_at: parsed("the time of a letter", &r.written_at)?,
+                    left_at: r.left_at.map(|at| parsed("the time of a letter", &at)).transpose()?,
+                    failed: r.failed,
+                })
+            })
+            .collect()
+    }
+
+    /// Notes that a letter left, or why it did not.
+    pub async fn letter_left(&self, id: Uuid, at: Timestamp, failed: Option<&str>) -> Stored<()> {
+        let left = failed.is_none().then(|| stamp(at));
+        sqlx::query!("UPDATE letter SET left_at = ?, failed = ? WHERE id = ?", left, failed, id)
+            .execute(&self.write)
+            .await?;
+        Ok(())
+    }
+}
