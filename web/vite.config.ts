@@ -5,6 +5,16 @@ import { VitePWA } from 'vite-plugin-pwa'
 // What only the director's desk shows is not carried on a coach's phone; it is fetched when it is asked for.
 const DESK = ['NewCurriculum', 'PlanPage', 'ProgressionsPage', 'BandsPage', 'EveningsPage', 'LevelsPage', 'SeasonFields', 'ClubsPage', 'OutboxPage', 'JoinPage']
 
+type InfoOf = (id: string) => { isEntry: boolean; importers: string[] } | null
+
+/** Whether a module is needed before anything is asked for: the page's entry leads to it by plain imports. */
+function isFirst(id: string, infoOf: InfoOf, seen = new Set<string>()): boolean {
+  if (seen.has(id)) return false
+  seen.add(id)
+  const info = infoOf(id)
+  return info !== null && (info.isEntry || info.importers.some((importer) => isFirst(importer, infoOf, seen)))
+}
+
 export default defineConfig({
   plugins: [
     react(),
@@ -38,7 +48,12 @@ export default defineConfig({
       },
     }),
   ],
-  // Fonts and pictures stay files: the page's policy takes nothing from data addresses but drawings.
-  build: { assetsInlineLimit: 0, chunkSizeWarningLimit: 900 },
+  build: {
+    // Fonts and pictures stay files: the page's policy takes nothing from data addresses but drawings.
+    assetsInlineLimit: 0,
+    chunkSizeWarningLimit: 900,
+    // Each file costs a slow phone a while, so that all that the first screen needs is one.
+    rolldownOptions: { output: { codeSplitting: { groups: [{ name: (id, context) => (isFirst(id, (each) => context.getModuleInfo(each)) ? 'first' : null) }] } } },
+  },
   server: { proxy: { '/api': 'http://127.0.0.1:7300' } },
 })

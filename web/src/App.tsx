@@ -4,19 +4,19 @@ import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
 import { Navigate, Route, Routes, useLocation } from 'react-router'
 import { useSession } from './api/session'
 import { CoachFrame } from './features/CoachFrame'
-import { DirectorFrame } from './features/DirectorFrame'
 import { NewVersion } from './features/NewVersion'
-import { SignIn } from './features/sign-in/SignIn'
 import { TonightPage } from './features/tonight/TonightPage'
-import { WeeksPage } from './features/weeks/WeeksPage'
-import { SquadPage } from './features/squad/SquadPage'
-import { TestPage } from './features/test/TestPage'
-import { TestEvening } from './features/test/TestEvening'
 import { Fallen } from './ui/Fallen'
 import { ErrorNote, Loading } from './ui/notes'
 import { themeOf, type Look, type Mode } from './ui/theme'
 
-// A coach's phone need not fetch what only the director's desk shows.
+// What the evening begins with comes at once; everything else when it is asked for.
+const SignIn = lazy(() => import('./features/sign-in/SignIn').then((m) => ({ default: m.SignIn })))
+const WeeksPage = lazy(() => import('./features/weeks/WeeksPage').then((m) => ({ default: m.WeeksPage })))
+const SquadPage = lazy(() => import('./features/squad/SquadPage').then((m) => ({ default: m.SquadPage })))
+const TestPage = lazy(() => import('./features/test/TestPage').then((m) => ({ default: m.TestPage })))
+const TestEvening = lazy(() => import('./features/test/TestEvening').then((m) => ({ default: m.TestEvening })))
+const DirectorFrame = lazy(() => import('./features/DirectorFrame').then((m) => ({ default: m.DirectorFrame })))
 const NewCurriculum = lazy(() => import('./features/plan/NewCurriculum').then((m) => ({ default: m.NewCurriculum })))
 const PlanPage = lazy(() => import('./features/plan/PlanPage').then((m) => ({ default: m.PlanPage })))
 const DrillsPage = lazy(() => import('./features/drills/DrillsPage').then((m) => ({ default: m.DrillsPage })))

@@ -61,11 +61,15 @@ export async function keepRead(queries: QueryClient) {
   void queries.invalidateQueries()
   if (!device) return
   let waits: ReturnType<typeof setTimeout> | undefined
+  keepReadNow = async () => {
+    clearTimeout(waits)
+    waits = undefined
+    await device.put('read', asRead(queries), 'all')
+  }
   queries.getQueryCache().subscribe(({ type }) => {
-    if (type !== 'updated' && type !== 'removed') return
-    waits ??= setTimeout(() => {
-      waits = undefined
-      void device.put('read', asRead(queries), 'all')
-    }, KEEP_AFTER_MS)
+    if (type === 'updated' || type === 'removed') waits ??= setTimeout(() => void keepReadNow(), KEEP_AFTER_MS)
   })
 }
+
+/** Keeps what was read without waiting for more. */
+export let keepReadNow: () => Promise<void> = () => Promise.resolve()

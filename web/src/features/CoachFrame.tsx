@@ -1,16 +1,14 @@
 // The coach's phone: four words at the bottom, the rest behind the name.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import MenuItem from '@mui/material/MenuItem'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
-import { useEffect, useState } from 'react'
+import { Suspense, useEffect, useState } from 'react'
 import { NavLink, Outlet } from 'react-router'
 import type { Schemas } from '../api/client'
 import { dropRefused, flush, sendFor, useOutbox } from '../api/outbox'
 import { texts } from '../texts/en'
-import { Empty, ErrorNote } from '../ui/notes'
+import { Empty, ErrorNote, Loading } from '../ui/notes'
 import type { Look } from '../ui/theme'
 import { useCarried, useReadingBack } from './carry'
 import { NameMenu } from './NameMenu'
@@ -32,13 +30,13 @@ export function CoachFrame({ session, look }: { session: Schemas['Session']; loo
     <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', maxWidth: 900, mx: 'auto' }}>
       <Box component="header" className="no-print" sx={{ display: 'flex', alignItems: 'center', px: 1.5, gap: 1, minHeight: 48, borderBottom: `1px solid ${floor.hair}` }}>
         {session.teams.length > 1 && team ? (
-          <TextField select size="small" variant="standard" value={team.id} onChange={(e) => choose(e.target.value)}>
+          <Box component="select" aria-label={texts.clubs.teams} value={team.id} onChange={(event) => choose(event.target.value)} sx={{ font: 'inherit', fontWeight: 650, color: 'inherit', bgcolor: 'transparent', border: `1px solid ${floor.hair}`, minHeight: 44, px: 0.5, maxWidth: 220 }}>
             {session.teams.map((t) => (
-              <MenuItem key={t.id} value={t.id}>
+              <option key={t.id} value={t.id}>
                 {t.name}
-              </MenuItem>
+              </option>
             ))}
-          </TextField>
+          </Box>
         ) : (
           <Typography sx={{ fontWeight: 650 }}>{team?.name}</Typography>
         )}
@@ -48,7 +46,7 @@ export function CoachFrame({ session, look }: { session: Schemas['Session']; loo
       </Box>
       <Box component="main" sx={{ flex: 1, minHeight: 0, overflowY: 'auto', display: 'flex', flexDirection: 'column' }}>
         <Refusals />
-        {team ? <Outlet context={team} key={team.id} /> : <Empty>{texts.tonight.none}</Empty>}
+        <Suspense fallback={<Loading />}>{team ? <Outlet context={team} key={team.id} /> : <Empty>{texts.tonight.none}</Empty>}</Suspense>
       </Box>
       <Box component="nav" className="no-print" sx={{ display: 'flex', borderTop: `1px solid ${floor.ink}`, bgcolor: 'background.paper', pb: 'env(safe-area-inset-bottom)' }}>
         {PLACES.map((place) => (

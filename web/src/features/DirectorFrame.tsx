@@ -3,13 +3,14 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
-import { useEffect, useState } from 'react'
+import { Suspense, useEffect, useState } from 'react'
 import { NavLink, Outlet } from 'react-router'
 import type { Schemas } from '../api/client'
 import { texts } from '../texts/en'
 import { Legend } from '../ui/Legend'
 import { Spoken } from '../ui/Spoken'
 import { isTyping } from '../ui/keys'
+import { Loading } from '../ui/notes'
 import type { Look } from '../ui/theme'
 import { NameMenu } from './NameMenu'
 
@@ -66,7 +67,9 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
         <NameMenu session={session} look={look} />
       </Box>
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
-        <Outlet />
+        <Suspense fallback={<Loading />}>
+          <Outlet />
+        </Suspense>
       </Box>
       <Legend open={legend} onClose={() => setLegend(false)} />
     </Box>

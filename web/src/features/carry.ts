@@ -3,6 +3,7 @@ import { hashKey, useQueryClient, type QueryClient } from '@tanstack/react-query
 import { useEffect, useState } from 'react'
 import type { Schemas } from '../api/client'
 import { dayNow } from '../api/day'
+import { keepReadNow } from '../api/device'
 import { readingBack, type Waiting } from '../api/outbox'
 import { squadOf } from './squad/queries'
 import { sheetOf } from './test/queries'
@@ -72,6 +73,8 @@ export function useReadingBack() {
       // An answer that is on its way may be from before.
       await Promise.all(all.map(({ queryKey }) => queries.cancelQueries({ queryKey, exact: true })))
       await Promise.all(all.map((each) => queries.fetchQuery({ ...each, staleTime: 0 })))
+      // What was sent is let go only once what was read back is on the disk.
+      await keepReadNow()
     })
   }, [queries])
 }

@@ -7,6 +7,7 @@ use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 const DIRECTOR: &str = "Pelya Sullstay";
 const COACH: &str = "Keya Gairlow";
 const NEW_COACH: &str = "Doven Brinwick";
+const RUNNING_COACH: &str = "Selo Torrwick";
 
 #[tokio::main]
 async fn main() -> Result<(), Failed> {
@@ -60,20 +61,22 @@ async fn desk(server: &Server, folder: &Path) -> Result<(), Failed> {
     keep(&director, folder, "plan-new").await?;
     director.opens("/plan").await?;
     director.sees("Bring:").await?;
-    director.presses("Publish edition 1").await?;
-    director.sees("never changed").await?;
-    director.presses_in_dialog("Publish").await?;
-    director.sees("edition 1 published").await?;
+    director.publishes(1).await?;
     director.presses("Levels").await?;
     director.sees_named("Starting:").await?;
     keep(&director, folder, "levels").await?;
+    let named = "Together on the move";
     let curriculum = director
-        .runs("return fetch('/api/v1/curricula').then((r) => r.json()).then((r) => r.items[1].id)")
+        .runs(&format!("return fetch('/api/v1/curricula').then((r) => r.json()).then((r) => r.items.find((c) => c.name === '{named}').id)"))
         .await?;
     director.opens(&format!("/evenings?curriculum={}", curriculum.as_str().unwrap_or_default())).await?;
-    director.presses("North Beacon Green, week 3").await?;
-    director.sees("edition 1").await?;
+    director.presses("North Beacon U10–U12, week 5").await?;
+    director.sees("here").await?;
     keep(&director, folder, "evenings").await?;
+    director.opens("/clubs").await?;
+    director.presses("Saltpan U6–U7").await?;
+    director.sees_named("Coaches").await?;
+    keep(&director, folder, "clubs").await?;
     browser.end().await
 }
 
@@ -103,19 +106,25 @@ async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
     coach.sees("Nothing falls short").await?;
     keep(&coach, folder, "upset").await?;
     coach.presses("Cancel").await?;
-    coach.presses("Weeks").await?;
-    coach.sees("Autumn with the ball").await?;
-    keep(&coach, folder, "weeks").await?;
     coach.opens("/test/weave-time").await?;
     coach.sees_named("Enter").await?;
     coach.types("16.4").await?;
     keep(&coach, folder, "test-evening").await?;
-    coach.opens("/drills/four-colour-box").await?;
-    coach.sees("touches strong foot").await?;
-    keep(&coach, folder, "drill-on-the-phone").await?;
     coach.opens("/squad").await?;
     coach.sees("14 players").await?;
     keep(&coach, folder, "squad").await?;
+    browser.end().await?;
+
+    let browser = Browser::start(PHONE).await?;
+    let coach = Person::at(&browser, server);
+    coach.signs_in_as(RUNNING_COACH).await?;
+    coach.presses("Done").await?;
+    coach.sees("Block 2 of").await?;
+    coach.presses_exactly("Log").await?;
+    coach.presses("Arya Nesslow is missing").await?;
+    coach.sees("15 of 16 here").await?;
+    coach.sent_everything().await?;
+    keep(&coach, folder, "log").await?;
     browser.end().await?;
 
     let browser = Browser::start(PHONE).await?;

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { dayNow } from '../../api/day'
@@ -13,8 +13,6 @@ import { useSquad } from '../squad/queries'
 import { useTeam } from '../team'
 import { BlockScreen } from './BlockScreen'
 import { EveningStrip } from './EveningStrip'
-import { LogScreen } from './LogScreen'
-import { UpsetDialog } from './UpsetDialog'
 import { useLog } from './log'
 import { tonightOf, useEvenings, useTeamEvening } from './queries'
 
@@ -34,6 +32,9 @@ export function TonightPage() {
   if (!evening.data) return <Loading />
   return <Run team={team.id} edition={edition} session={session} view={evening.data} today={today} />
 }
+
+const LogScreen = lazy(() => import('./LogScreen').then((m) => ({ default: m.LogScreen })))
+const UpsetDialog = lazy(() => import('./UpsetDialog').then((m) => ({ default: m.UpsetDialog })))
 
 /** Stands in the address in place of a block. */
 const LOG = 'log'
@@ -93,6 +94,7 @@ function Run({ team, edition, session, view, today }: RunProps) {
         </Box>
       )}
       {upsetting && (
+        <Suspense fallback={null}>
         <UpsetDialog
           team={team}
           edition={edition}
@@ -102,6 +104,7 @@ function Run({ team, edition, session, view, today }: RunProps) {
           onClose={() => setUpsetting(false)}
           onDone={() => void navigate('/weeks')}
         />
+        </Suspense>
       )}
       {open < 0 && evening.blocks.length > 0 && (
         <Typography role="status" sx={{ px: 1.5, pb: 1 }}>
@@ -110,7 +113,11 @@ function Run({ team, edition, session, view, today }: RunProps) {
       )}
       <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
         <EveningStrip evening={evening} at={logging ? null : at} outcomes={outcomes} onChoose={choose} onLog={() => setAddress({ block: LOG }, { replace: true })} />
-        {logging && <LogScreen team={team} evening={evening} log={log} history={view.log.history} />}
+        {logging && (
+          <Suspense fallback={<Loading />}>
+            <LogScreen team={team} evening={evening} log={log} history={view.log.history} />
+          </Suspense>
+        )}
         {block && !logging && (
           <BlockScreen
             key={at}
