@@ -54,7 +54,7 @@ async fn a_club_lead_reads_and_a_coach_splits_the_squad_and_makes_a_calendar() -
     assert_eq!(lead.counts_named("Saltpan").await?, 0);
     lead.presses("North Beacon U13–U15, week 5").await?;
     lead.sees("here").await?;
-    assert!(!lead.has("Our days and hall").await?);
+    assert!(!lead.has("Days and hall of this team").await?);
 
     coach.signs_in_as(COACH).await?;
     coach.presses("Block 3 of").await?;

@@ -154,6 +154,7 @@ export const texts = {
 
   own: {
     open: 'Our days and hall',
+    openTheirs: 'Days and hall of this team',
     title: 'What this team has of its own',
     about: 'Everything else is as in the edition. Where the plan no longer fits, the evenings to come are planned anew, near what they had.',
     daysFixed: 'An evening has a log already or fell out, so the days stay as they are.',

@@ -68,7 +68,7 @@ function Settings({ curriculum, team }: { curriculum: string; team: string }) {
   return (
     <>
       <Button size="small" variant="text" onClick={() => setOpen(true)} sx={{ mt: 1, ml: -1.5 }}>
-        {texts.own.open}
+        {texts.own.openTheirs}
       </Button>
       {open && <OwnDialog team={team} edition={edition} onClose={() => setOpen(false)} />}
     </>
