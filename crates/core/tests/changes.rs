@@ -15,16 +15,7 @@ fn edition() -> Edition {
     let mut sessions =
         vec![block("wall-of-two@form"), block("roll-stop-step@form"), block("wall-of-two@form")];
     sessions.resize(12, Vec::new());
-    Edition {
-        academy: Default::default(),
-        curriculum: demo::curriculum(),
-        band: demo::band(),
-        skills: demo::skills(),
-        drills: demo::drills(),
-        tests: demo::tests(),
-        plan: Plan { sessions },
-        left: Default::default(),
-    }
+    demo::edition(Plan { sessions })
 }
 
 // Each by hand.

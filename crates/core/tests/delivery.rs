@@ -22,16 +22,7 @@ fn two_weeks() -> Edition {
             .to_vec()
     };
     let plan = Plan { sessions: (0..4).map(|_| evening()).collect() };
-    Edition {
-        academy: Default::default(),
-        curriculum,
-        band: demo::band(),
-        skills: demo::skills(),
-        drills: demo::drills(),
-        tests: demo::tests(),
-        plan,
-        left: Default::default(),
-    }
+    Edition { curriculum, ..demo::edition(plan) }
 }
 
 fn tallied(said: &Said, today: Date) -> Vec<WeekTally> {

@@ -3,7 +3,6 @@
 
 mod demo;
 
-use jogo_core::academy::Academy;
 use jogo_core::block::{FootTouches, PhaseKind};
 use jogo_core::edition::Edition;
 use jogo_core::plan::{Block, Plan, solve};
@@ -11,28 +10,14 @@ use jogo_core::skill::{Stage, Strand};
 use jogo_core::units::{Minutes, Pace, Seconds};
 use rstest::rstest;
 
-fn edition(plan: Plan) -> Edition {
-    let curriculum = demo::curriculum();
-    Edition {
-        academy: Academy::default(),
-        curriculum,
-        band: demo::band(),
-        skills: demo::skills(),
-        drills: demo::drills(),
-        tests: demo::tests(),
-        plan,
-        left: Default::default(),
-    }
-}
-
 /// The demo's curriculum with its plan.
 fn solved() -> Edition {
-    edition(solve(&demo::problem(), 7, 2_000).unwrap().plan)
+    demo::edition(solve(&demo::problem(), 7, 2_000).unwrap().plan)
 }
 
 fn first_evening(blocks: &[(&str, u32)]) -> Edition {
     let block = |(variant, minutes): &(&str, u32)| Block::of(variant, Minutes(*minutes));
-    edition(Plan { sessions: vec![blocks.iter().map(block).collect()] })
+    demo::edition(Plan { sessions: vec![blocks.iter().map(block).collect()] })
 }
 
 // By hand, for 14 players in the hall of 18 × 12 m with a margin of 1 m and a run-off of 0.5 m: a station of two markers
@@ -73,7 +58,7 @@ fn the_kit_is_the_most_of_each_colour_and_changes_take_time() {
 fn every_evening_of_the_demo_can_be_run() {
     let problem = demo::problem();
     let plan = solve(&problem, 7, 2_000).unwrap().plan;
-    let edition = edition(plan);
+    let edition = demo::edition(plan);
     for session in 0..problem.sessions.len() {
         let evening = edition.evening(&problem, session, Pace::default()).unwrap();
         let used: u32 = evening.blocks.iter().map(|b| b.laying_out.0 + b.minutes.0).sum();

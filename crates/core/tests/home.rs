@@ -15,19 +15,6 @@ use jogo_core::skill::Stage;
 use jogo_core::units::{Minutes, Pace};
 use rstest::rstest;
 
-fn edition(plan: Plan) -> Edition {
-    Edition {
-        academy: Default::default(),
-        curriculum: demo::curriculum(),
-        band: demo::band(),
-        skills: demo::skills(),
-        drills: demo::drills(),
-        tests: demo::tests(),
-        plan,
-        left: Default::default(),
-    }
-}
-
 /// The plan with these variants alone, each in the session of its place.
 fn with(variants: &[&str]) -> Plan {
     let mut sessions: Vec<Vec<Block>> =
@@ -46,7 +33,7 @@ fn titles(card: &HomeCard) -> Vec<&str> {
 
 #[test]
 fn every_week_of_the_demo_has_ten_minutes_that_can_be_done_alone() {
-    let edition = edition(solve(&demo::problem(), 1, 6_000).unwrap().plan);
+    let edition = demo::edition(solve(&demo::problem(), 1, 6_000).unwrap().plan);
     let shelf = demo::drills();
     let mut challenges = BTreeSet::new();
     for week in 0..6 {
@@ -73,7 +60,7 @@ fn every_week_of_the_demo_has_ten_minutes_that_can_be_done_alone() {
 #[case::in_the_second_week(8, 2, Stage::Flow)]
 #[case::after_the_last(60, 6, Stage::Flow)]
 fn the_stage_is_the_one_worked_at_last(#[case] days: i64, #[case] week: u32, #[case] stage: Stage) {
-    let edition = edition(with(&["roll-stop-step@form", "roll-stop-step@form", "roll-stop-step@flow"]));
+    let edition = demo::edition(with(&["roll-stop-step@form", "roll-stop-step@form", "roll-stop-step@flow"]));
     let shelf: Vec<Drill> = demo::drills().into_iter().filter(|drill| drill.id == "roll-stop-step").collect();
     let card = card(&edition, &shelf, edition.curriculum.start + days.days());
     assert_eq!((card.week, card.drills[0].laid.stage), (week, stage));
@@ -82,7 +69,7 @@ fn the_stage_is_the_one_worked_at_last(#[case] days: i64, #[case] week: u32, #[c
 
 #[test]
 fn strands_come_once_as_long_as_there_is_another() {
-    let edition = edition(with(&["toe-taps-rounds@form", "roll-stop-step@form", "wall-of-two@form"]));
+    let edition = demo::edition(with(&["toe-taps-rounds@form", "roll-stop-step@form", "wall-of-two@form"]));
     let card = card(&edition, &demo::drills(), edition.curriculum.start + 8.days());
     let strands: Vec<_> = card.drills.iter().map(|drill| drill.strand).collect();
     assert!(strands.len() < 2 || strands[0] != strands[1], "{strands:?}");
@@ -90,7 +77,7 @@ fn strands_come_once_as_long_as_there_is_another() {
 
 #[test]
 fn nothing_fits_at_home_where_nothing_was_practised() {
-    let edition = edition(with(&[]));
+    let edition = demo::edition(with(&[]));
     let card = card(&edition, &demo::drills(), edition.curriculum.start);
     assert_eq!((titles(&card), card.challenge), (vec![], None));
 }

@@ -13,16 +13,7 @@ use jogo_core::units::{Metres, Minutes};
 use rstest::rstest;
 
 fn edition(seed: u64) -> Edition {
-    Edition {
-        academy: Default::default(),
-        curriculum: demo::curriculum(),
-        band: demo::band(),
-        skills: demo::skills(),
-        drills: demo::drills(),
-        tests: demo::tests(),
-        plan: solve(&demo::problem(), seed, 6_000).unwrap().plan,
-        left: Default::default(),
-    }
+    demo::edition(solve(&demo::problem(), seed, 6_000).unwrap().plan)
 }
 
 fn day(edition: &Edition, session: usize) -> Date {

@@ -7,7 +7,8 @@ use jogo_core::academy::Academy;
 use jogo_core::band::Band;
 use jogo_core::curriculum::Curriculum;
 use jogo_core::drill::Drill;
-use jogo_core::plan::Problem;
+use jogo_core::edition::Edition;
+use jogo_core::plan::{Plan, Problem};
 use jogo_core::skill::Skill;
 use jogo_core::standards::Standard;
 use jogo_core::tests::Test;
@@ -64,4 +65,18 @@ pub fn drills() -> Vec<Drill> {
 
 pub fn problem() -> Problem {
     curriculum().problem(&Academy::default(), &band(), &skills(), &drills(), &tests()).unwrap()
+}
+
+/// The demo's curriculum with a plan, and the whole library beside it.
+pub fn edition(plan: Plan) -> Edition {
+    Edition {
+        academy: Academy::default(),
+        curriculum: curriculum(),
+        band: band(),
+        skills: skills(),
+        drills: drills(),
+        tests: tests(),
+        plan,
+        left: Default::default(),
+    }
 }
