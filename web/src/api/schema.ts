@@ -1925,8 +1925,6 @@ export interface components {
             /** Format: int64 */
             edition_number: number;
             minutes: components["schemas"]["Minutes"];
-            /** @description The running order, as "8 min Roll, stop, step". */
-            order: string[];
             session: number;
             short: number;
             skipped: number;

@@ -43,7 +43,8 @@ pub struct EveningEntry {
     /// How it fell out or was cut short; nothing if it takes place as planned.
     pub upset: Option<Upset>,
     pub blocks: usize,
-    /// The running order, as "8 min Roll, stop, step".
+    /// The running order, as "8 min Roll, stop, step": for letters, the page asks for the whole evening.
+    #[serde(skip)]
     pub order: Vec<String>,
     pub done: usize,
     pub short: usize,

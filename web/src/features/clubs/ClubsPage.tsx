@@ -114,7 +114,7 @@ function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubPro
           <Box component="span" sx={{ flex: 1, color: team.coaches.length > 0 ? undefined : 'error.main' }}>
             {team.coaches.map((coach) => coach.name).join(', ') || texts.clubs.noCoach}
           </Box>
-          <Figure sx={{ fontSize: '1.1rem' }}>{texts.clubs.players(team.players)}</Figure>
+          <Figure sx={{ fontSize: '1.1rem', width: 68, textAlign: 'right' }}>{texts.clubs.players(team.players)}</Figure>
         </ButtonBase>
       ))}
       {club.teams.length === 0 && <Typography color="text.secondary">{texts.clubs.noTeams}</Typography>}

@@ -22,13 +22,13 @@ export function SessionCard({ view }: { view: Schemas['TeamEvening'] }) {
       sx={{ bgcolor: 'background.paper', color: 'text.primary', fontSize: 12, width: '190mm', height: '275mm', p: '6mm', overflow: 'hidden', display: 'flex', flexDirection: 'column', gap: 1, border: 1, borderColor: 'divider', '@media print': { border: 0, p: 0, breakAfter: 'page' } }}
     >
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, borderBottom: 2, pb: 0.5 }}>
-        <Typography variant="h1" component="h2">
+        <Typography variant="h1" component="h2" sx={{ whiteSpace: 'nowrap' }}>
           {view.team}
         </Typography>
-        <Typography sx={{ flex: 1 }}>
+        <Typography sx={{ flex: 1, whiteSpace: 'nowrap', fontSize: 13 }}>
           {asLongDay(evening.date)} · {texts.plan.week(evening.week)} · {texts.minutes(evening.minutes)}
         </Typography>
-        <Typography variant="body2">
+        <Typography variant="caption" sx={{ textAlign: 'right' }}>
           {view.curriculum}, {texts.tonight.edition(view.edition_number)}
         </Typography>
       </Box>

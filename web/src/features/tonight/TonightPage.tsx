@@ -95,15 +95,15 @@ function Run({ team, edition, session, view, today }: RunProps) {
       )}
       {upsetting && (
         <Suspense fallback={null}>
-        <UpsetDialog
-          team={team}
-          edition={edition}
-          session={session}
-          day={day}
-          minutes={evening.minutes}
-          onClose={() => setUpsetting(false)}
-          onDone={() => void navigate('/weeks')}
-        />
+          <UpsetDialog
+            team={team}
+            edition={edition}
+            session={session}
+            day={day}
+            minutes={evening.minutes}
+            onClose={() => setUpsetting(false)}
+            onDone={() => void navigate('/weeks')}
+          />
         </Suspense>
       )}
       {open < 0 && evening.blocks.length > 0 && (
