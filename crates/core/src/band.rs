@@ -165,6 +165,13 @@ pub struct CutOff {
     day: i8,
 }
 
+impl CutOff {
+    /// The month, 1 to 12.
+    pub fn month(self) -> i8 {
+        self.month
+    }
+}
+
 impl Default for CutOff {
     /// New Year's Day, an assumption.
     fn default() -> CutOff {

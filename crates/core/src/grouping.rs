@@ -8,13 +8,19 @@
 //!   one of every tier. From evening to evening a tier is turned by its number, so that two players of different tiers
 //!   share a station again only after as many evenings as there are stations.
 //!
+//! *Groups for next week* are another matter: who consolidates, who moves on, who works on the other foot ([`next_week`]).
+//!
 //! Another roll gives another split of the same kind: like with like moves those who are nearly alike, mixed turns the
 //! tiers further.
 
 use serde::Serialize;
 
 use crate::levels::Level;
+use crate::milestones::ready::Stands;
+use crate::milestones::{MilestoneId, State};
 use crate::simulate::Chance;
+use crate::tests::TestId;
+use crate::units::Share;
 
 /// How players are put together.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize)]
@@ -72,4 +78,77 @@ pub fn order<P: Copy>(squad: &[(P, f64)], mix: Mix, station: u32, evening: usize
         of_tier.get(place).copied()
     };
     (0..stations).flat_map(|at| (0..tiers.len()).filter_map(move |tier| turned(tier, at))).collect()
+}
+
+/// What a player does next week.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum Group {
+    /// Stays with it until it is there.
+    Consolidate,
+    /// Goes one up.
+    MoveOn,
+    /// Works on the other foot.
+    OtherFoot,
+}
+
+/// Why a player is in a group.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(tag = "kind", rename_all = "snake_case")]
+pub enum Reason {
+    /// Nothing was measured or seen yet.
+    NothingSeen,
+    /// These are not met.
+    Missing {
+        /// Milestones.
+        milestones: Vec<MilestoneId>,
+    },
+    /// All of these are met.
+    AllMet {
+        /// Milestones.
+        milestones: Vec<MilestoneId>,
+    },
+    /// The strong foot is Secure or better, and the other one is behind by more than the noise of the test.
+    OtherFoot {
+        /// In which test.
+        test: TestId,
+        /// By how much, as a share of the strong foot's result.
+        deficit: Share,
+    },
+}
+
+/// A test in which the other foot is called behind, and the level of the strong one.
+#[derive(Clone, Debug, PartialEq)]
+pub struct FootBehind {
+    /// In which test.
+    pub test: TestId,
+    /// By how much, as a share.
+    pub deficit: f64,
+    /// How good the strong foot is.
+    pub strong: Option<Level>,
+}
+
+/// The group of a player for next week, by the milestones of what comes then.
+///
+/// Whoever has them all moves on. Of the rest, whoever is Secure with the strong foot and clearly behind with the other
+/// one works on that, in the test with the largest deficit; everybody else consolidates.
+pub fn next_week(stands: &[Stands<'_>], behind: &[FootBehind]) -> (Group, Reason) {
+    let ids = |had: bool| -> Vec<MilestoneId> {
+        stands.iter().filter(|(_, s)| s.state.is_had() == had).map(|(m, _)| m.id.clone()).collect()
+    };
+    let (met, missing) = (ids(true), ids(false));
+    if missing.is_empty() && !met.is_empty() {
+        return (Group::MoveOn, Reason::AllMet { milestones: met });
+    }
+    let able = behind.iter().filter(|foot| foot.strong.is_some_and(|level| level >= Level::Secure));
+    if let Some(worst) = able.max_by(|a, b| a.deficit.total_cmp(&b.deficit)) {
+        let reason = Reason::OtherFoot { test: worst.test.clone(), deficit: Share(worst.deficit) };
+        return (Group::OtherFoot, reason);
+    }
+    if stands.iter().all(|(_, standing)| standing.state == State::NotSeen) {
+        return (Group::Consolidate, Reason::NothingSeen);
+    }
+    (Group::Consolidate, Reason::Missing { milestones: missing })
 }

@@ -11,6 +11,7 @@
 //! ```
 
 use serde::{Deserialize, Serialize};
+use statrs::distribution::{ContinuousCDF, Normal};
 
 use crate::tests::Better;
 
@@ -57,7 +58,52 @@ pub struct LevelFrom {
     pub level: Level,
 }
 
+/// A result that could as well have the level beside its own.
+#[derive(Clone, Copy, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct NearTheLine {
+    /// The level above the threshold that is near.
+    pub higher: Level,
+    /// How probable it is that the player has it.
+    pub probability: f64,
+}
+
 impl Thresholds {
+    /// The levels above Starting, each with the result where it begins.
+    pub fn lines(&self) -> [(Level, f64); 3] {
+        [
+            (Level::Building, self.building),
+            (Level::Secure, self.secure),
+            (Level::Stretching, self.stretching),
+        ]
+    }
+
+    /// Whether a result is within one typical error of a threshold, the nearest of them, and how probable the higher
+    /// level is: Φ((result − threshold) ÷ typical error), with the sign turned where less is better. The error is taken
+    /// as normal.
+    ///
+    /// ```
+    /// use jogo_core::levels::{Level, Thresholds};
+    /// use jogo_core::tests::Better;
+    /// let cuts = Thresholds { building: 4.0, secure: 7.0, stretching: 10.0 };
+    /// let near = cuts.near_the_line(7.0, Better::Higher, 0.8).unwrap();
+    /// assert_eq!((near.higher, near.probability), (Level::Secure, 0.5));
+    /// assert!(cuts.near_the_line(8.0, Better::Higher, 0.8).is_none());
+    /// ```
+    pub fn near_the_line(&self, result: f64, better: Better, typical_error: f64) -> Option<NearTheLine> {
+        let ahead = |threshold: f64| match better {
+            Better::Higher => result - threshold,
+            Better::Lower => threshold - result,
+        };
+        let near = self.lines().map(|(level, threshold)| (level, ahead(threshold)));
+        let (higher, by) = near.into_iter().min_by(|a, b| a.1.abs().total_cmp(&b.1.abs()))?;
+        if typical_error <= 0.0 || by.abs() > typical_error {
+            return None;
+        }
+        let normal = Normal::standard();
+        Some(NearTheLine { higher, probability: normal.cdf(by / typical_error) })
+    }
+
     /// Whether each threshold is better than the one before.
     pub fn in_order(&self, better: Better) -> bool {
         match better {
@@ -102,9 +148,35 @@ impl Thresholds {
 mod tests {
     use super::*;
     use proptest::prelude::*;
+    use rstest::rstest;
 
     fn looked_up(table: &[LevelFrom], value: f64) -> Level {
         table.iter().rev().find(|row| row.from.is_none_or(|from| value >= from)).unwrap().level
+    }
+
+    // Φ from SciPy 1.10.
+    #[rstest]
+    #[case::half_an_error_above(Better::Higher, 7.5, 1.0, Some((Level::Secure, 0.691_462_46)))]
+    #[case::a_little_below(Better::Higher, 9.7, 1.0, Some((Level::Stretching, 0.382_088_58)))]
+    #[case::just_one_error(Better::Higher, 5.0, 1.0, Some((Level::Building, 0.841_344_75)))]
+    #[case::further_away(Better::Higher, 5.5, 1.0, None)]
+    #[case::no_error(Better::Higher, 7.0, 0.0, None)]
+    #[case::quicker_is_better(Better::Lower, 17.0, 1.0, Some((Level::Secure, 0.691_462_46)))]
+    fn a_result_near_a_threshold_says_so(
+        #[case] better: Better,
+        #[case] result: f64,
+        #[case] typical_error: f64,
+        #[case] says: Option<(Level, f64)>,
+    ) {
+        let thresholds = match better {
+            Better::Higher => Thresholds { building: 4.0, secure: 7.0, stretching: 10.0 },
+            Better::Lower => Thresholds { building: 22.0, secure: 17.5, stretching: 14.5 },
+        };
+        let near = thresholds.near_the_line(result, better, typical_error);
+        assert_eq!(near.map(|near| near.higher), says.map(|(level, _)| level));
+        if let (Some(near), Some((_, probability))) = (near, says) {
+            assert!((near.probability - probability).abs() < 1e-6, "{near:?}");
+        }
     }
 
     proptest! {

@@ -34,6 +34,10 @@
 //! | what is measured, and how? | [`tests`] |
 //! | which level is that? | [`levels`], [`standards`] |
 //! | what did a player show, on which day? | [`results`] |
+//! | how much of a difference is the test itself? | [`repeatability`] |
+//! | how far behind is the other foot? | [`other_foot`] |
+//! | how sure is a figure from few? | [`interval`] |
+//! | can they do it, and what comes next? | [`milestones`] |
 //! | what is wrong with what was entered? | [`input`] |
 //! | what could have happened? | [`simulate`] |
 
@@ -57,12 +61,16 @@ pub mod forecast;
 pub mod grouping;
 pub mod home;
 pub mod input;
+pub mod interval;
 pub mod layout;
 pub mod levels;
 pub mod levers;
 pub mod library;
+pub mod milestones;
+pub mod other_foot;
 pub mod plan;
 pub mod progression;
+pub mod repeatability;
 pub mod results;
 pub mod roster;
 pub mod simulate;

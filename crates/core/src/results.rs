@@ -25,6 +25,8 @@ pub struct Trial<P> {
     pub taken_on: Date,
     /// What was measured.
     pub value: f64,
+    /// What was seen of each point, where points are looked at: 0 no, 1 partly, 2 yes. `value` is their sum.
+    pub marks: Vec<u8>,
 }
 
 /// What a player showed on one day.
@@ -42,6 +44,8 @@ pub struct TestResult<P> {
     pub value: f64,
     /// The level of that day; nothing if no standard held then.
     pub level: Option<Level>,
+    /// What was seen of each point in the day's best trial, where points are looked at.
+    pub marks: Vec<u8>,
 }
 
 /// The results of trials, by player, test, side and day. Trials of unknown tests count for nothing; the order in which
@@ -51,21 +55,28 @@ pub fn results<P: Ord + Copy>(
     standards: &[Standard],
     trials: &[Trial<P>],
 ) -> Vec<TestResult<P>> {
-    let mut of_day: BTreeMap<(P, &str, Option<Side>, Date), Vec<f64>> = BTreeMap::new();
+    let mut of_day: BTreeMap<(P, &str, Option<Side>, Date), Vec<&Trial<P>>> = BTreeMap::new();
     for trial in trials {
-        of_day.entry((trial.player, &trial.test, trial.side, trial.taken_on)).or_default().push(trial.value);
+        of_day.entry((trial.player, &trial.test, trial.side, trial.taken_on)).or_default().push(trial);
     }
     of_day
         .into_iter()
-        .filter_map(|((player, test, side, date), values)| {
+        .filter_map(|((player, test, side, date), of_day)| {
             let test = tests.iter().find(|t| t.id == test)?;
+            let values: Vec<f64> = of_day.iter().map(|trial| trial.value).collect();
             let value = test.result(&values)?;
+            let best = of_day.iter().map(|trial| &trial.marks).max_by_key(|marks| (seen(marks), *marks));
+            let marks = best.cloned().unwrap_or_default();
             let of_test: Vec<Standard> = standards.iter().filter(|s| s.test == test.id).cloned().collect();
             let level =
                 standards::on(&of_test, date).map(|s| s.thresholds.level(value, test.protocol.better()));
-            Some(TestResult { player, test: test.id.clone(), side, date, value, level })
+            Some(TestResult { player, test: test.id.clone(), side, date, value, level, marks })
         })
         .collect()
+}
+
+fn seen(marks: &[u8]) -> u32 {
+    marks.iter().map(|mark| u32::from(*mark)).sum()
 }
 
 /// Of results, the latest of each player, test and side.
@@ -149,6 +160,8 @@ mod tests {
             summary: Summary::Best,
             least: 5.0,
             most: 90.0,
+            rest_s: crate::units::Seconds(0.0),
+            layout: String::new(),
         }
     }
 
@@ -158,7 +171,14 @@ mod tests {
     }
 
     fn trial(player: u32, side: Side, day: i8, value: f64) -> Trial<u32> {
-        Trial { player, test: "weave".into(), side: Some(side), taken_on: date(2031, 2, day), value }
+        Trial {
+            player,
+            test: "weave".into(),
+            side: Some(side),
+            taken_on: date(2031, 2, day),
+            value,
+            marks: Vec::new(),
+        }
     }
 
     #[test]

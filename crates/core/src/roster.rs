@@ -66,6 +66,11 @@ impl BirthMonth {
         BirthMonth { year: day.year(), month: day.month() }
     }
 
+    /// The month, 1 to 12.
+    pub fn month(self) -> i8 {
+        self.month
+    }
+
     /// Checks that a child born then can be in a squad on a day: 3 to 20 years old.
     pub fn plausible(self, on: Date) -> Result<BirthMonth, String> {
         let months = (i32::from(on.year()) - i32::from(self.year)) * 12 + i32::from(on.month())

@@ -98,6 +98,16 @@ pub enum Side {
     Right,
 }
 
+impl Side {
+    /// The one across.
+    pub fn other(self) -> Side {
+        match self {
+            Side::Left => Side::Right,
+            Side::Right => Side::Left,
+        }
+    }
+}
+
 /// A skill that must have come to a stage before another one is met.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]

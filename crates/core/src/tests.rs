@@ -2,13 +2,17 @@
 
 use serde::{Deserialize, Serialize};
 
+use crate::input::{InputError, name_in_files, short_text};
+use crate::interval::Interval;
+use crate::layout::Layout;
 use crate::skill::SkillId;
+use crate::units::{Pace, Seconds};
 
 /// The name by which a test is known in files and addresses, as `four-cuts`.
 pub type TestId = String;
 
 /// What is recorded in one trial.
-#[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]
+#[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(tag = "kind", rename_all = "snake_case", deny_unknown_fields)]
 pub enum Protocol {
@@ -22,7 +26,37 @@ pub enum Protocol {
         /// Seconds added for each marker that was missed.
         penalty_s: f64,
     },
+    /// How many in a row, as touches in the air; a whole number, higher is better.
+    Streak {
+        /// Nobody goes on beyond this.
+        cap: u32,
+    },
+    /// How many of so many tries; higher is better.
+    Hits {
+        /// Tries.
+        of: u32,
+    },
+    /// Bounces before the ball is under control, the mean over some services; lower is better.
+    Bounces {
+        /// Services of one trial.
+        services: u32,
+        /// More bounces than this in one service are counted as this.
+        cap: u32,
+    },
+    /// Metres, to 0.1.
+    Distance {
+        /// Whether far or near is better.
+        better: Better,
+    },
+    /// What is seen of each point: 0 no, 1 partly, 2 yes. The result is the sum; higher is better.
+    Points {
+        /// The points, in the order in which they are looked at.
+        points: Vec<String>,
+    },
 }
+
+/// The mark of a point that was seen in full.
+pub const SEEN: u8 = 2;
 
 /// Which results are better.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
@@ -37,26 +71,63 @@ pub enum Better {
 
 impl Protocol {
     /// Which results are better.
-    pub fn better(self) -> Better {
+    pub fn better(&self) -> Better {
         match self {
-            Protocol::Count { .. } => Better::Higher,
-            Protocol::Course { .. } => Better::Lower,
+            Protocol::Course { .. } | Protocol::Bounces { .. } => Better::Lower,
+            Protocol::Distance { better } => *better,
+            _ => Better::Higher,
         }
     }
 
     /// The smallest difference that is recorded.
-    pub fn step(self) -> f64 {
+    pub fn step(&self) -> f64 {
         match self {
-            Protocol::Count { .. } => 1.0,
             Protocol::Course { .. } => 0.01,
+            Protocol::Distance { .. } => 0.1,
+            Protocol::Bounces { services, .. } => 1.0 / f64::from((*services).max(1)),
+            _ => 1.0,
         }
     }
 
     /// The word behind a result.
-    pub fn unit(self) -> &'static str {
+    pub fn unit(&self) -> &'static str {
         match self {
-            Protocol::Count { .. } => "",
             Protocol::Course { .. } => "s",
+            Protocol::Distance { .. } => "m",
+            _ => "",
+        }
+    }
+
+    /// The range that the protocol itself allows.
+    pub fn range(&self) -> (f64, f64) {
+        match self {
+            Protocol::Streak { cap } | Protocol::Bounces { cap, .. } => (0.0, f64::from(*cap)),
+            Protocol::Hits { of } => (0.0, f64::from(*of)),
+            Protocol::Points { points } => (0.0, f64::from(SEEN) * points.len() as f64),
+            _ => (0.0, f64::INFINITY),
+        }
+    }
+
+    fn faults(&self) -> Option<(&'static str, String)> {
+        let between = |key, n: u32, least: u32, most: u32| {
+            (!(least..=most).contains(&n)).then(|| (key, format!("{n}: between {least} and {most}")))
+        };
+        match self {
+            Protocol::Count { seconds } => between("seconds", *seconds, 5, 600),
+            Protocol::Course { penalty_s } => (!(0.0..=30.0).contains(penalty_s))
+                .then(|| ("penalty_s", format!("{penalty_s}: between 0 and 30 s"))),
+            Protocol::Streak { cap } => between("cap", *cap, 2, 1000),
+            Protocol::Hits { of } => between("of", *of, 2, 50),
+            Protocol::Bounces { services, cap } => {
+                between("services", *services, 1, 20).or_else(|| between("cap", *cap, 1, 20))
+            }
+            Protocol::Distance { .. } => None,
+            Protocol::Points { points } => {
+                let number = between("points", points.len() as u32, 1, 12);
+                number.or_else(|| {
+                    points.iter().find_map(|point| Some(("points", short_text(point, 80).err()?)))
+                })
+            }
         }
     }
 }
@@ -101,9 +172,81 @@ pub struct Test {
     pub least: f64,
     /// Largest value that can be true.
     pub most: f64,
+    /// Rest between two trials of one player.
+    #[serde(default, skip_serializing_if = "is_zero")]
+    pub rest_s: Seconds,
+    /// The markers, in the layout notation; empty if there is nothing to lay out.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub layout: String,
 }
 
+fn is_zero(seconds: &Seconds) -> bool {
+    seconds.0 == 0.0
+}
+
+/// A result further from a player's own last one than so many typical errors asks "sure?".
+pub const SURE_ERRORS: f64 = 4.0;
+
 impl Test {
+    /// Every fault, with its place.
+    pub fn faults(&self) -> Vec<InputError> {
+        let mut faults = Vec::new();
+        let mut wrong = |at: &str, says: String| faults.push(InputError::at(at, says));
+        if let Err(says) = name_in_files(&self.id) {
+            wrong("/id", says);
+        }
+        for (at, text, longest) in
+            [("/name", &self.name, 60), ("/short", &self.short, 16), ("/how", &self.how, 400)]
+        {
+            if let Err(says) = short_text(text, longest) {
+                wrong(at, says);
+            }
+        }
+        if let Some((key, says)) = self.protocol.faults() {
+            wrong(&format!("/protocol/{key}"), says);
+        }
+        if !(1..=10).contains(&self.trials) {
+            wrong("/trials", format!("{}: between 1 and 10", self.trials));
+        }
+        let (least, most) = self.protocol.range();
+        if !(self.least >= least && self.least < self.most && self.most <= most.min(10_000.0)) {
+            let most = most.min(10_000.0);
+            let says = format!("{} to {}: rising, between {least} and {most}", self.least, self.most);
+            wrong("/least", says);
+        }
+        if !(0.0..=600.0).contains(&self.rest_s.0) {
+            wrong("/rest_s", format!("{}: between 0 and 600 s", self.rest_s.0));
+        }
+        if !self.layout.is_empty()
+            && let Err(found) = Layout::read(&self.layout, Pace::default())
+        {
+            found.iter().for_each(|fault| wrong("/layout", fault.to_string()));
+        }
+        faults
+    }
+
+    /// Checks what was seen of each point, and sums it up.
+    pub fn marked(&self, marks: &[u8]) -> Result<f64, String> {
+        let Protocol::Points { points } = &self.protocol else {
+            return Err(format!("{} has no points to look at", self.name));
+        };
+        if marks.len() != points.len() {
+            return Err(format!("{} marks for {} points of {}", marks.len(), points.len(), self.name));
+        }
+        if let Some(mark) = marks.iter().find(|mark| **mark > SEEN) {
+            return Err(format!("{mark}: a point is seen as 0 no, 1 partly or 2 yes"));
+        }
+        Ok(marks.iter().map(|mark| f64::from(*mark)).sum())
+    }
+
+    /// The values that need no question after a player's last result: within [`SURE_ERRORS`] typical errors of it.
+    ///
+    /// A value outside is kept if it is confirmed.
+    pub fn unsurprising(&self, last: f64, typical_error: f64) -> Interval {
+        let off = SURE_ERRORS * typical_error;
+        Interval { low: last - off, high: last + off }
+    }
+
     /// Checks a value: in range, and recorded as finely as the protocol says. The error says the range.
     pub fn value(&self, value: f64) -> Result<f64, String> {
         let step = self.protocol.step();
@@ -117,7 +260,8 @@ impl Test {
         if (value / step - steps).abs() > 1e-6 {
             return Err(format!("{value} is finer than this test is read: give it to {step}"));
         }
-        Ok(steps * step)
+        // Whole steps of a fifth or a hundredth end in a row of nines: said as finely as a value is written.
+        Ok((steps * step * 1e6).round() / 1e6)
     }
 
     /// The result of a date's trials; nothing if there are none.
@@ -155,10 +299,55 @@ mod cases {
             summary,
             least: 5.0,
             most: 60.0,
+            rest_s: Seconds(0.0),
+            layout: String::new(),
         }
     }
     const COUNT: Protocol = Protocol::Count { seconds: 30 };
     const COURSE: Protocol = Protocol::Course { penalty_s: 1.0 };
+    const BOUNCES: Protocol = Protocol::Bounces { services: 5, cap: 60 };
+    const CARRY: Protocol = Protocol::Distance { better: Better::Higher };
+
+    fn chest() -> Protocol {
+        Protocol::Points { points: vec!["knees bent".into(), "arms wide".into(), "ball drops dead".into()] }
+    }
+
+    #[rstest]
+    #[case::count(COUNT, Better::Higher, 1.0)]
+    #[case::course(COURSE, Better::Lower, 0.01)]
+    #[case::bounces(BOUNCES, Better::Lower, 0.2)]
+    #[case::carried(CARRY, Better::Higher, 0.1)]
+    #[case::nearest(Protocol::Distance { better: Better::Lower }, Better::Lower, 0.1)]
+    #[case::points(chest(), Better::Higher, 1.0)]
+    fn a_protocol_says_what_is_better_and_how_finely(
+        #[case] protocol: Protocol,
+        #[case] better: Better,
+        #[case] step: f64,
+    ) {
+        assert_eq!((protocol.better(), protocol.step()), (better, step));
+    }
+
+    #[rstest]
+    #[case::all(&[2, 1, 0], Ok(3.0))]
+    #[case::one_missing(&[2, 1], Err("2 marks for 3 points of Weave"))]
+    #[case::too_much(&[2, 3, 0], Err("3: a point is seen as 0 no, 1 partly or 2 yes"))]
+    fn points_are_summed(#[case] marks: &[u8], #[case] says: Result<f64, &str>) {
+        assert_eq!(test(chest(), Summary::Best).marked(marks), says.map_err(str::to_owned));
+    }
+
+    #[rstest]
+    #[case::more_than_the_points(|t: &mut Test| t.protocol = chest(), "/least", "5 to 60: rising, between 0 and 6")]
+    #[case::backwards(|t: &mut Test| t.least = 70.0, "/least", "70 to 60: rising, between 0 and 10000")]
+    #[case::no_trial(|t: &mut Test| t.trials = 0, "/trials", "0: between 1 and 10")]
+    #[case::no_time(|t: &mut Test| t.protocol = Protocol::Count { seconds: 0 }, "/protocol/seconds", "0: between 5 and 600")]
+    #[case::no_such_walk(|t: &mut Test| t.layout = "fly".into(), "/layout", "line 1, column 1")]
+    fn a_test_says_what_is_wrong(#[case] spoil: fn(&mut Test), #[case] at: &str, #[case] says: &str) {
+        let mut test = Test { how: "Through and back".into(), ..test(COUNT, Summary::Best) };
+        assert_eq!(test.faults(), []);
+        spoil(&mut test);
+        let faults = test.faults();
+        assert!(faults.len() == 1 && faults[0].pointer == at && faults[0].detail.contains(says), "{faults:?}");
+    }
 
     #[rstest]
     #[case::most_counted(COUNT, Summary::Best, &[7.0, 11.0, 9.0], Some(11.0))]
@@ -182,6 +371,8 @@ mod cases {
     #[case::not_a_number(COUNT, f64::NAN, Err("NaN is out of range: Weave lies between 5 and 60"))]
     #[case::half_a_touch(COUNT, 7.5, Err("7.5 is finer than this test is read: give it to 1"))]
     #[case::hundredths(COURSE, 9.41, Ok(9.41))]
+    #[case::fifths(BOUNCES, 6.6, Ok(6.6))]
+    #[case::no_fifth(BOUNCES, 6.5, Err("6.5 is finer than this test is read: give it to 0.2"))]
     fn a_value_is_taken_or_refused(
         #[case] protocol: Protocol,
         #[case] value: f64,

@@ -19,6 +19,9 @@
 //! assert!(on(&all, date(2030, 7, 31)).is_none());
 //! ```
 
+pub mod ridge;
+pub mod suggest;
+
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 

@@ -1,0 +1,296 @@
+//! Milestones: states from results in date order, whatever the order in which they arrive.
+
+#![allow(clippy::unwrap_used, reason = "a test may stop here")]
+
+use jiff::ToSpan;
+use jiff::civil::{Date, date};
+use jogo_core::grouping::{FootBehind, Group, Reason, next_week};
+use jogo_core::levels::{Level, Thresholds};
+use jogo_core::milestones::ready::{Missing, beyond, for_skill, stage_reached};
+use jogo_core::milestones::{
+    Evidence, Feet, Measured, Milestone, Override, Reach, Seen, Shown, Standing, State, Verdict,
+};
+use jogo_core::results::{Trial, results};
+use jogo_core::skill::{Gate, Need, Side, Skill, Stage, Strand};
+use jogo_core::standards::Standard;
+use jogo_core::tests::{Protocol, Summary, Test};
+use jogo_core::units::Seconds;
+use proptest::prelude::*;
+use rstest::rstest;
+
+fn test(id: &str, protocol: Protocol, per_side: bool) -> Test {
+    Test {
+        id: id.into(),
+        name: id.into(),
+        short: id.into(),
+        how: "As always".into(),
+        skill: "taps".into(),
+        protocol,
+        per_side,
+        trials: 1,
+        summary: Summary::Best,
+        least: 0.0,
+        most: 60.0,
+        rest_s: Seconds(0.0),
+        layout: String::new(),
+    }
+}
+
+fn tests() -> [Test; 3] {
+    let points = ["looks up", "soft knees", "both feet"].map(str::to_owned).to_vec();
+    [
+        test("taps", Protocol::Count { seconds: 30 }, false),
+        test("passes", Protocol::Count { seconds: 30 }, true),
+        test("eyes", Protocol::Points { points }, false),
+    ]
+}
+
+fn milestone(evidence: Evidence) -> Milestone {
+    Milestone {
+        id: "ten-taps".into(),
+        says: "I can do ten taps".into(),
+        short: "Ten taps".into(),
+        skill: "taps".into(),
+        stage: Stage::Flow,
+        band: "u8-u9".into(),
+        evidence,
+    }
+}
+
+fn ten(test: &str, feet: Feet, times: u32, of_last: u32) -> Evidence {
+    Evidence::Measured(Measured { test: test.into(), reach: Reach::Value(10.0), feet, times, of_last })
+}
+
+fn eyes_up(points: &[u32], days: u32) -> Evidence {
+    Evidence::Seen(Seen { test: "eyes".into(), points: points.to_vec(), days })
+}
+
+const FIRST: Date = date(2031, 1, 6);
+
+fn day(after: i32) -> Date {
+    FIRST + after.days()
+}
+
+fn taps(after: i32, value: f64) -> Trial<u8> {
+    Trial { player: 1, test: "taps".into(), side: None, taken_on: day(after), value, marks: Vec::new() }
+}
+
+fn passes(after: i32, side: Side, value: f64) -> Trial<u8> {
+    Trial { test: "passes".into(), side: Some(side), ..taps(after, value) }
+}
+
+fn eyes(after: i32, marks: [u8; 3]) -> Trial<u8> {
+    let value = marks.iter().map(|mark| f64::from(*mark)).sum();
+    Trial { test: "eyes".into(), marks: marks.to_vec(), ..taps(after, value) }
+}
+
+fn standing(evidence: Evidence, trials: &[Trial<u8>], said: &[Override], on: Date) -> Standing {
+    let thresholds = Thresholds { building: 5.0, secure: 10.0, stretching: 20.0 };
+    let standard = Standard { test: "taps".into(), band: "u8-u9".into(), from: day(-100), thresholds };
+    let results = results(&tests(), &[standard], trials);
+    let shown = Shown { player: 1, strong: Side::Right, results: &results };
+    milestone(evidence).standing(&tests(), &shown, said, on)
+}
+
+// Each worked out by hand from the table in the module's head.
+#[rstest]
+#[case::nothing(&[], State::NotSeen, None)]
+#[case::one_date_of_two(&[(0, 12.0)], State::OnTheWay, Some(0))]
+#[case::two_in_a_row(&[(0, 12.0), (7, 10.0)], State::Met, Some(7))]
+#[case::two_of_the_last_three(&[(0, 12.0), (7, 9.0), (14, 11.0)], State::Met, Some(14))]
+#[case::the_first_is_too_long_ago(&[(0, 12.0), (7, 9.0), (14, 9.0), (21, 11.0)], State::OnTheWay, Some(0))]
+#[case::once_against_it(&[(0, 12.0), (7, 12.0), (14, 3.0)], State::Met, Some(7))]
+#[case::twice_against_it(&[(0, 12.0), (7, 12.0), (14, 3.0), (16, 4.0)], State::Slipped, Some(16))]
+#[case::not_yet_kept(&[(0, 12.0), (7, 12.0), (27, 12.0)], State::Met, Some(7))]
+#[case::kept_after_21_days(&[(0, 12.0), (7, 12.0), (28, 12.0)], State::Kept, Some(28))]
+#[case::not_kept_by_a_miss(&[(0, 12.0), (7, 12.0), (27, 12.0), (28, 3.0)], State::Met, Some(7))]
+#[case::slipped_and_back(&[(0, 12.0), (7, 12.0), (9, 3.0), (11, 4.0), (13, 12.0), (15, 12.0)], State::Met, Some(15))]
+#[case::slipped_and_back_later(&[(0, 12.0), (7, 12.0), (28, 3.0), (30, 4.0), (40, 12.0), (42, 12.0)], State::Kept, Some(42))]
+fn two_of_the_last_three_dates(
+    #[case] on_days: &[(i32, f64)],
+    #[case] state: State,
+    #[case] since: Option<i32>,
+) {
+    let trials: Vec<_> = on_days.iter().map(|(after, value)| taps(*after, *value)).collect();
+    let stands = standing(ten("taps", Feet::Both, 2, 3), &trials, &[], day(100));
+    assert_eq!((stands.state, stands.since), (state, since.map(day)));
+}
+
+#[rstest]
+#[case::both_on_one_day(Feet::Both, &[(0, Side::Left, 10.0), (0, Side::Right, 12.0)], State::Met)]
+#[case::one_after_the_other(Feet::Both, &[(0, Side::Left, 10.0), (7, Side::Right, 12.0)], State::Met)]
+#[case::one_foot_missing(Feet::Both, &[(0, Side::Right, 12.0)], State::OnTheWay)]
+#[case::either(Feet::Either, &[(0, Side::Left, 3.0), (0, Side::Right, 12.0)], State::Met)]
+#[case::the_strong_one(Feet::Strong, &[(0, Side::Left, 3.0), (0, Side::Right, 12.0)], State::Met)]
+#[case::the_other_one(Feet::Other, &[(0, Side::Left, 3.0), (0, Side::Right, 12.0)], State::OnTheWay)]
+#[case::only_what_is_not_asked(Feet::Other, &[(0, Side::Right, 12.0)], State::NotSeen)]
+fn feet_count_as_the_rule_says(
+    #[case] feet: Feet,
+    #[case] shown: &[(i32, Side, f64)],
+    #[case] state: State,
+) {
+    let trials: Vec<_> = shown.iter().map(|(after, side, value)| passes(*after, *side, *value)).collect();
+    assert_eq!(standing(ten("passes", feet, 1, 1), &trials, &[], day(100)).state, state);
+}
+
+#[rstest]
+#[case::all_points_on_two_days(&[], &[(0, [2, 2, 2]), (7, [2, 2, 2])], State::Met)]
+#[case::one_day_is_not_two(&[], &[(0, [2, 2, 2])], State::OnTheWay)]
+#[case::partly_is_not_seen(&[], &[(0, [2, 2, 2]), (7, [2, 1, 2])], State::OnTheWay)]
+#[case::only_the_named_ones(&[1, 3], &[(0, [2, 0, 2]), (7, [2, 1, 2])], State::Met)]
+#[case::a_point_that_is_not_there(&[4], &[(0, [2, 2, 2]), (7, [2, 2, 2])], State::OnTheWay)]
+fn points_are_seen_on_different_days(
+    #[case] points: &[u32],
+    #[case] seen: &[(i32, [u8; 3])],
+    #[case] state: State,
+) {
+    let trials: Vec<_> = seen.iter().map(|(after, marks)| eyes(*after, *marks)).collect();
+    assert_eq!(standing(eyes_up(points, 2), &trials, &[], day(100)).state, state);
+}
+
+#[test]
+fn both_kinds_of_evidence_have_to_hold() {
+    let Evidence::Measured(measured) = ten("taps", Feet::Both, 1, 1) else { unreachable!() };
+    let both = || Evidence::Both {
+        measured: measured.clone(),
+        seen: Seen { test: "eyes".into(), points: Vec::new(), days: 1 },
+    };
+    let measured_only = [taps(0, 12.0)];
+    assert_eq!(standing(both(), &measured_only, &[], day(100)).state, State::OnTheWay);
+    let with_eyes = [taps(0, 12.0), eyes(3, [2, 2, 2])];
+    assert_eq!(standing(both(), &with_eyes, &[], day(100)).state, State::Met);
+    assert_eq!(standing(both(), &with_eyes, &[], day(2)).state, State::OnTheWay, "as it was two days on");
+}
+
+#[test]
+fn a_level_is_that_of_its_day() {
+    let secure = Evidence::Measured(Measured {
+        test: "taps".into(),
+        reach: Reach::Level(Level::Secure),
+        feet: Feet::Both,
+        times: 1,
+        of_last: 1,
+    });
+    assert_eq!(standing(secure.clone(), &[taps(0, 9.0)], &[], day(0)).state, State::OnTheWay);
+    assert_eq!(standing(secure, &[taps(0, 10.0)], &[], day(0)).state, State::Met);
+}
+
+#[test]
+fn a_coach_has_the_last_word_with_a_reason() {
+    let word = |after, verdict| Override {
+        on: day(after),
+        verdict,
+        reason: "Did it all evening".into(),
+        by: "Keya".into(),
+    };
+    let said = [word(2, Verdict::Met), word(9, Verdict::NotYet), word(9, Verdict::AsEvidence)];
+    let at = |after| standing(ten("taps", Feet::Both, 2, 3), &[taps(0, 12.0)], &said, day(after));
+    assert_eq!((at(1).state, at(1).overridden), (State::OnTheWay, None));
+    assert_eq!((at(2).state, at(2).by_evidence), (State::Met, State::OnTheWay));
+    assert_eq!(at(2).overridden.unwrap().reason, "Did it all evening");
+    assert_eq!((at(9).state, at(9).overridden), (State::OnTheWay, None), "taken back on the same day");
+    let not_yet = standing(ten("taps", Feet::Both, 1, 1), &[taps(0, 12.0)], &said[..2], day(9));
+    assert_eq!((not_yet.state, not_yet.by_evidence), (State::OnTheWay, State::Met));
+}
+
+#[rstest]
+#[case::test_passed(Gate::Test { test: "taps".into(), value: 10.0, times: 2, of_last: 3 }, 7, Some(true))]
+#[case::test_not_yet(Gate::Test { test: "taps".into(), value: 10.0, times: 2, of_last: 3 }, 6, Some(false))]
+#[case::sentence(Gate::Milestone { milestone: "I can do ten taps".into(), times: 2, of_last: 2 }, 7, Some(true))]
+#[case::sentence_not_yet(Gate::Milestone { milestone: "I can do ten taps".into(), times: 3, of_last: 4 }, 7, Some(false))]
+#[case::nobody_says_that(Gate::Milestone { milestone: "I can fly".into(), times: 1, of_last: 1 }, 7, None)]
+fn gates_are_answered(#[case] gate: Gate, #[case] after: i32, #[case] passed: Option<bool>) {
+    let results = results(&tests(), &[], &[taps(0, 12.0), taps(7, 11.0)]);
+    let shown = Shown { player: 1, strong: Side::Right, results: &results };
+    let milestones = [milestone(ten("taps", Feet::Both, 1, 1))];
+    assert_eq!(gate.is_passed(&milestones, &tests(), &shown, day(after)), passed);
+}
+
+fn stands(state: State) -> Standing {
+    Standing { state, by_evidence: state, ..Standing::default() }
+}
+
+#[test]
+fn who_has_the_needs_is_ready_and_who_has_not_learns_what_is_missing() {
+    let flow = milestone(ten("taps", Feet::Both, 1, 1));
+    let form = Milestone { id: "taps-form".into(), stage: Stage::Form, ..flow.clone() };
+    let skill = Skill {
+        id: "chain".into(),
+        name: "Chain".into(),
+        strand: Strand::BallMastery,
+        band: "u8-u9".into(),
+        needs: vec![
+            Need { skill: "taps".into(), stage: Stage::Flow },
+            Need { skill: "hop".into(), stage: Stage::Form },
+        ],
+        parts: Vec::new(),
+        helps: Vec::new(),
+        side: Default::default(),
+        gate: None,
+    };
+    let (kept, way) = (stands(State::Kept), stands(State::OnTheWay));
+    let half = [(&form, &kept), (&flow, &way)];
+    assert_eq!(stage_reached(&half, "taps"), Some(Stage::Form));
+    let readiness = for_skill(&skill, &half, Some(false));
+    let need = Missing::Need { skill: "taps".into(), stage: Stage::Flow };
+    assert_eq!(readiness.missing, [need, Missing::Gate]);
+    assert_eq!(readiness.unspoken, ["hop"], "no milestone speaks of it");
+    assert!(for_skill(&skill, &[(&form, &kept), (&flow, &kept)], Some(true)).is_ready());
+    assert!(beyond("taps", Stage::Form, &half).unwrap().is_ready());
+    let missing = beyond("taps", Stage::Flow, &half).unwrap().missing;
+    assert_eq!(missing, [Missing::Milestone { milestone: "ten-taps".into() }]);
+    assert_eq!(beyond("hop", Stage::Form, &half), None);
+}
+
+#[rstest]
+#[case::all_met(State::Kept, 0.4, Some(Level::Secure), Group::MoveOn)]
+#[case::other_foot(State::OnTheWay, 0.4, Some(Level::Secure), Group::OtherFoot)]
+#[case::neither_foot_is_there(State::OnTheWay, 0.4, Some(Level::Building), Group::Consolidate)]
+#[case::nothing_seen(State::NotSeen, 0.0, None, Group::Consolidate)]
+#[case::slipped(State::Slipped, 0.0, None, Group::Consolidate)]
+fn groups_have_reasons(
+    #[case] state: State,
+    #[case] deficit: f64,
+    #[case] strong: Option<Level>,
+    #[case] group: Group,
+) {
+    let (milestone, standing) = (milestone(eyes_up(&[], 1)), stands(state));
+    let behind = [FootBehind { test: "passes".into(), deficit, strong }];
+    let (found, reason) = next_week(&[(&milestone, &standing)], &behind);
+    assert_eq!(found, group);
+    let ids = vec!["ten-taps".to_owned()];
+    let expected = match (group, state) {
+        (Group::MoveOn, _) => Reason::AllMet { milestones: ids },
+        (Group::OtherFoot, _) => {
+            Reason::OtherFoot { test: "passes".into(), deficit: jogo_core::units::Share(deficit) }
+        }
+        (_, State::NotSeen) => Reason::NothingSeen,
+        _ => Reason::Missing { milestones: ids },
+    };
+    assert_eq!(reason, expected);
+}
+
+proptest! {
+    #[test]
+    fn a_state_does_not_depend_on_the_order_of_arrival(
+        shown in prop::collection::vec((0_i32..60, 5_u8..15), 0..14).prop_shuffle(),
+        again in any::<u64>(), on in 0_i32..70
+    ) {
+        let trials: Vec<_> = shown.iter().map(|(after, value)| taps(*after, f64::from(*value))).collect();
+        let mut other = trials.clone();
+        other.rotate_left(again as usize % trials.len().max(1));
+        other.reverse();
+        let rule = || ten("taps", Feet::Both, 2, 3);
+        prop_assert_eq!(standing(rule(), &trials, &[], day(on)), standing(rule(), &other, &[], day(on)));
+    }
+
+    #[test]
+    fn what_comes_later_does_not_change_a_past_date(
+        shown in prop::collection::vec((0_i32..60, 5_u8..15), 0..14), on in 0_i32..70
+    ) {
+        let trials: Vec<_> = shown.iter().map(|(after, value)| taps(*after, f64::from(*value))).collect();
+        let by_then: Vec<_> = trials.iter().filter(|trial| trial.taken_on <= day(on)).cloned().collect();
+        let rule = || ten("taps", Feet::Both, 2, 3);
+        prop_assert_eq!(standing(rule(), &trials, &[], day(on)), standing(rule(), &by_then, &[], day(on)));
+    }
+}
