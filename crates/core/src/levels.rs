@@ -68,14 +68,22 @@ pub struct NearTheLine {
     pub probability: f64,
 }
 
+/// A row of a table of results near a line.
+#[derive(Clone, Copy, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct NearRow {
+    /// From this value on…
+    pub from: f64,
+    /// …and below this one.
+    pub until: f64,
+    /// What is near.
+    pub near: NearTheLine,
+}
+
 impl Thresholds {
     /// The levels above Starting, each with the result where it begins.
     pub fn lines(&self) -> [(Level, f64); 3] {
-        [
-            (Level::Building, self.building),
-            (Level::Secure, self.secure),
-            (Level::Stretching, self.stretching),
-        ]
+        [(Level::Building, self.building), (Level::Secure, self.secure), (Level::Stretching, self.stretching)]
     }
 
     /// Whether a result is within one typical error of a threshold, the nearest of them, and how probable the higher
@@ -102,6 +110,28 @@ impl Thresholds {
         }
         let normal = Normal::standard();
         Some(NearTheLine { higher, probability: normal.cdf(by / typical_error) })
+    }
+
+    /// The same as a plain table by rising value, for a device that only looks up: a value between `from` and `until` is
+    /// near the line. Each zone is cut into slices no finer than results are read (`step`), each with the probability at
+    /// its middle.
+    pub fn near_table(&self, better: Better, step: f64, typical_error: f64) -> Vec<NearRow> {
+        const SLICES: f64 = 16.0;
+        if typical_error <= 0.0 {
+            return Vec::new();
+        }
+        let slice = (2.0 * typical_error / SLICES / step).ceil().max(1.0) * step;
+        let (low, high) = self.lines().iter().fold((f64::MAX, f64::MIN), |(low, high), (_, line)| {
+            (low.min(line - typical_error), high.max(line + typical_error))
+        });
+        let first = (low / step).ceil() * step;
+        let rows = (0..).map(|i| first + slice * f64::from(i)).take_while(|from| *from <= high + step / 2.0);
+        let near = rows.filter_map(|from| {
+            let middle = from + (slice - step) / 2.0;
+            let near = self.near_the_line(middle, better, typical_error)?;
+            Some(NearRow { from, until: from + slice, near })
+        });
+        near.collect()
     }
 
     /// Whether each threshold is better than the one before.
@@ -192,6 +222,15 @@ mod tests {
             prop_assert!(thresholds.in_order(better));
             let value = f64::from(hundredths) / 100.0;
             prop_assert_eq!(looked_up(&thresholds.table(better, 0.01), value), thresholds.level(value, better));
+        }
+
+        #[test]
+        fn the_table_of_lines_says_what_the_rule_says(result in 0_u8..16, tenths in 5_u8..20) {
+            let cuts = Thresholds { building: 4.0, secure: 7.0, stretching: 10.0 };
+            let (result, error) = (f64::from(result), f64::from(tenths) / 10.0);
+            let table = cuts.near_table(Better::Higher, 1.0, error);
+            let row = table.iter().find(|row| row.from - 1e-9 <= result && result < row.until - 1e-9);
+            prop_assert_eq!(row.map(|row| row.near), cuts.near_the_line(result, Better::Higher, error));
         }
 
         #[test]

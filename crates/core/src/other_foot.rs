@@ -115,8 +115,7 @@ mod tests {
             result(Side::Right, 20, 18.0),
         ];
         // Twelve pairs with differences of 2 and −2 in turn: SD 2.0889, typical error 1.4771, smallest real difference 4.094.
-        let pairs: Vec<(f64, f64)> =
-            (0..12).map(|i| (10.0, if i % 2 == 0 { 12.0 } else { 8.0 })).collect();
+        let pairs: Vec<(f64, f64)> = (0..12).map(|i| (10.0, if i % 2 == 0 { 12.0 } else { 8.0 })).collect();
         let known = Repeatability::of(&pairs).unwrap();
         let found = both_feet(&test, (1, Side::Left), &results, Some(&known));
         let says: Vec<_> = found.iter().map(|both| (both.date.day(), both.deficit, both.called)).collect();

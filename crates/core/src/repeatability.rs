@@ -113,8 +113,7 @@ impl Agreement {
         let mean = pairs.iter().map(|(a, b)| a + b).sum::<f64>() / (n * k);
         let of_first = pairs.iter().map(|(a, _)| a).sum::<f64>() / n;
         let of_second = pairs.iter().map(|(_, b)| b).sum::<f64>() / n;
-        let players =
-            k * pairs.iter().map(|(a, b)| ((a + b) / k - mean).powi(2)).sum::<f64>() / (n - 1.0);
+        let players = k * pairs.iter().map(|(a, b)| ((a + b) / k - mean).powi(2)).sum::<f64>() / (n - 1.0);
         let rounds = n * ((of_first - mean).powi(2) + (of_second - mean).powi(2)) / (k - 1.0);
         let rest = |a: f64, b: f64| {
             let player = (a + b) / k;

@@ -6,6 +6,7 @@
 use std::collections::BTreeMap;
 
 use jiff::civil::Date;
+use serde::{Deserialize, Serialize};
 
 use crate::levels::Level;
 use crate::skill::Side;
@@ -27,6 +28,20 @@ pub struct Trial<P> {
     pub value: f64,
     /// What was seen of each point, where points are looked at: 0 no, 1 partly, 2 yes. `value` is their sum.
     pub marks: Vec<u8>,
+}
+
+/// How a trial came in.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum Came {
+    /// A coach entered it.
+    #[default]
+    Entered,
+    /// Timing gates measured it.
+    Gates,
+    /// It was read back from a sheet or a file.
+    ReadIn,
 }
 
 /// What a player showed on one day.
@@ -55,7 +70,8 @@ pub fn results<P: Ord + Copy>(
     standards: &[Standard],
     trials: &[Trial<P>],
 ) -> Vec<TestResult<P>> {
-    let mut of_day: BTreeMap<(P, &str, Option<Side>, Date), Vec<&Trial<P>>> = BTreeMap::new();
+    type Of<'t, P> = (P, &'t str, Option<Side>, Date);
+    let mut of_day: BTreeMap<Of<'_, P>, Vec<&Trial<P>>> = BTreeMap::new();
     for trial in trials {
         of_day.entry((trial.player, &trial.test, trial.side, trial.taken_on)).or_default().push(trial);
     }
@@ -92,7 +108,7 @@ pub fn latest<P: Ord + Copy>(results: &[TestResult<P>]) -> Vec<TestResult<P>> {
 }
 
 /// A foot as a player has it.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, serde::Serialize)]
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(rename_all = "snake_case")]
 pub enum Foot {

@@ -12,7 +12,7 @@ use crate::delivery::Outcome;
 use crate::levels::Thresholds;
 use crate::roster::{BirthMonth, NewPlayer};
 use crate::skill::Side;
-use crate::tests::Test;
+use crate::tests::{SEEN, Test};
 use crate::units::Minutes;
 
 /// A source of chance: same seed, same story.
@@ -22,6 +22,15 @@ impl Chance {
     /// Begins a story.
     pub fn seeded(seed: u64) -> Chance {
         Chance(ChaCha8Rng::seed_from_u64(seed))
+    }
+
+    /// Begins a story that belongs to a name, whatever else is told before it.
+    pub fn named(name: &str) -> Chance {
+        // FNV-1a (Fowler, Noll, Vo) makes a seed of a name.
+        let hash = name.bytes().fold(0xcbf2_9ce4_8422_2325, |hash: u64, byte| {
+            (hash ^ u64::from(byte)).wrapping_mul(0x0000_0100_0000_01b3)
+        });
+        Chance::seeded(hash)
     }
 
     /// A standard normal number (Box and Muller's transform).
@@ -86,6 +95,21 @@ impl Chance {
         // The spread carries the sign: where less is better, it points down.
         let value = middle + spread * (knack + 0.9 * practice + foot + luck);
         let step = test.protocol.step();
-        ((value / step).round() * step).clamp(test.least, test.most)
+        let read = ((value / step).round() * step * 1e6).round() / 1e6;
+        read.clamp(test.least, test.most)
+    }
+
+    /// What was seen of so many points, if it sums up to this.
+    pub fn marks(&mut self, points: usize, sum: f64) -> Vec<u8> {
+        let mut marks = vec![0; points];
+        let mut left = (sum as usize).min(points * usize::from(SEEN));
+        while left > 0 {
+            let point = self.0.random_range(0..points);
+            if marks[point] < SEEN {
+                marks[point] += 1;
+                left -= 1;
+            }
+        }
+        marks
     }
 }

@@ -346,7 +346,10 @@ mod cases {
         assert_eq!(test.faults(), []);
         spoil(&mut test);
         let faults = test.faults();
-        assert!(faults.len() == 1 && faults[0].pointer == at && faults[0].detail.contains(says), "{faults:?}");
+        assert!(
+            faults.len() == 1 && faults[0].pointer == at && faults[0].detail.contains(says),
+            "{faults:?}"
+        );
     }
 
     #[rstest]

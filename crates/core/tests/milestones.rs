@@ -124,11 +124,7 @@ fn two_of_the_last_three_dates(
 #[case::the_strong_one(Feet::Strong, &[(0, Side::Left, 3.0), (0, Side::Right, 12.0)], State::Met)]
 #[case::the_other_one(Feet::Other, &[(0, Side::Left, 3.0), (0, Side::Right, 12.0)], State::OnTheWay)]
 #[case::only_what_is_not_asked(Feet::Other, &[(0, Side::Right, 12.0)], State::NotSeen)]
-fn feet_count_as_the_rule_says(
-    #[case] feet: Feet,
-    #[case] shown: &[(i32, Side, f64)],
-    #[case] state: State,
-) {
+fn feet_count_as_the_rule_says(#[case] feet: Feet, #[case] shown: &[(i32, Side, f64)], #[case] state: State) {
     let trials: Vec<_> = shown.iter().map(|(after, side, value)| passes(*after, *side, *value)).collect();
     assert_eq!(standing(ten("passes", feet, 1, 1), &trials, &[], day(100)).state, state);
 }

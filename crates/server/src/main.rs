@@ -1,6 +1,7 @@
 //! Jogo: plan, deliver and assess technical football for children.
 
 mod api;
+mod assessment;
 mod clock;
 mod commands;
 mod demo;
@@ -13,6 +14,7 @@ mod shell;
 mod sign_in;
 mod spreadsheet;
 mod state;
+mod team_evenings;
 
 use std::process::ExitCode;
 

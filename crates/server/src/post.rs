@@ -14,9 +14,9 @@ use lettre::message::Mailbox;
 use lettre::message::header::ContentType;
 use lettre::{AsyncSmtpTransport, AsyncTransport, Message, Tokio1Executor};
 
-use crate::api::evenings::{EveningEntry, entries};
 use crate::problem::{Answer, Problem};
 use crate::state::State;
+use crate::team_evenings::{EveningEntry, entries};
 
 /// How letters leave.
 pub enum Post {

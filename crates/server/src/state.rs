@@ -1,17 +1,22 @@
 //! What every request can reach.
 
-use std::collections::HashMap;
-use std::sync::{Mutex, PoisonError};
+use std::collections::{BTreeMap, HashMap};
+use std::sync::{Arc, Mutex, PoisonError};
 
 use actix_web::cookie::Key;
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
 use jiff::{Timestamp, ToSpan};
+use jogo_core::repeatability::{Repeatability, pairs};
+use jogo_core::tests::{Test, TestId};
 use jogo_store::Store;
 
 use crate::clock::Clock;
 use crate::post::Post;
 use crate::problem::{Answer, Problem};
+
+/// What is known of how well tests repeat themselves; a test with too few pairs is not among them.
+pub type Known = Arc<BTreeMap<TestId, Repeatability>>;
 
 /// The academy that is served.
 pub struct State {
@@ -25,6 +30,8 @@ pub struct State {
     pub demo: bool,
     /// How letters leave.
     pub post: Post,
+    /// How well each test repeats itself, by band, and the day on which that was worked out.
+    repeatability: Mutex<HashMap<String, (Date, Known)>>,
     /// Wrong passwords of late, by login.
     wrong: Mutex<HashMap<String, Vec<Timestamp>>>,
 }
@@ -39,7 +46,7 @@ const WATCHED: usize = 10_000;
 impl State {
     /// Brings the parts together.
     pub fn new(store: Store, clock: Clock, key: Key, demo: bool, post: Post) -> State {
-        State { store, clock, key, demo, post, wrong: Mutex::default() }
+        State { store, clock, key, demo, post, repeatability: Mutex::default(), wrong: Mutex::default() }
     }
 
     /// The academy's time zone.
@@ -53,6 +60,29 @@ impl State {
     /// Today in the academy's time zone.
     pub async fn today(&self) -> Answer<Date> {
         Ok(self.clock.today(&self.zone().await?))
+    }
+
+    /// How well the tests of a band repeat themselves, from the results of the last year up to yesterday: worked out once a
+    /// day, so that nothing on a screen moves during an evening.
+    pub async fn repeatability(&self, band: &str, tests: &[Test]) -> Answer<Known> {
+        let today = self.today().await?;
+        let kept = self.repeatability.lock().unwrap_or_else(PoisonError::into_inner).get(band).cloned();
+        if let Some((_, known)) = kept.filter(|(day, _)| *day == today) {
+            return Ok(known);
+        }
+        let mut known = BTreeMap::new();
+        for test in tests {
+            let span = (today - 1.year(), today);
+            let trials = self.store.trials_of_band(test, band, span).await?;
+            let trials: Vec<_> = trials.into_iter().map(|known| known.trial).collect();
+            if let Ok(found) = Repeatability::of(&pairs(test, &trials)) {
+                known.insert(test.id.clone(), found);
+            }
+        }
+        let known = Arc::new(known);
+        let mut all = self.repeatability.lock().unwrap_or_else(PoisonError::into_inner);
+        all.insert(band.to_owned(), (today, Arc::clone(&known)));
+        Ok(known)
     }
 
     /// Errs if too many wrong passwords came for a login.

@@ -15,7 +15,9 @@ pub mod invitations;
 pub mod letters;
 pub mod library;
 pub mod log;
+pub mod milestones;
 pub mod people;
+pub mod players;
 pub mod skills;
 pub mod team_plans;
 pub mod teams;
@@ -75,6 +77,8 @@ impl Store {
             .journal_mode(SqliteJournalMode::Wal)
             .synchronous(SqliteSynchronous::Full)
             .foreign_keys(true)
+            // What is erased is written over.
+            .pragma("secure_delete", "ON")
             .busy_timeout(Duration::from_secs(10));
         let write = SqlitePoolOptions::new().max_connections(1).connect_with(options.clone()).await?;
         sqlx::migrate!("./migrations").run(&write).await?;

@@ -4,11 +4,14 @@ use jiff::Timestamp;
 use jogo_core::band::Band;
 use jogo_core::drill::Drill;
 use jogo_core::levels::Thresholds;
+use jogo_core::milestones::Milestone;
 use jogo_core::skill::Skill;
 use jogo_core::standards::Standard;
 use jogo_core::tests::Test;
+use sqlx::{Sqlite, Transaction};
+use uuid::Uuid;
 
-use crate::{Store, Stored, from_json, parsed, skills, to_json};
+use crate::{Store, StoreError, Stored, from_json, milestones, parsed, skills, stamp, to_json};
 
 /// Everything that a library holds.
 #[derive(Clone, Debug, Default)]
@@ -23,6 +26,8 @@ pub struct Library {
     pub tests: Vec<Test>,
     /// Standards of the tests.
     pub standards: Vec<Standard>,
+    /// Milestones, in the order in which they are shown.
+    pub milestones: Vec<Milestone>,
 }
 
 impl Store {
@@ -47,7 +52,8 @@ impl Store {
         for (place, test) in (0_i64..).zip(&library.tests) {
             let doc = to_json("a test", test)?;
             sqlx::query!(
-                "INSERT OR REPLACE INTO test (id, place, doc) VALUES (?, ?, ?)",
+                "INSERT INTO test (id, place, doc) VALUES (?, ?, ?)
+                 ON CONFLICT (id) DO UPDATE SET place = excluded.place, doc = excluded.doc",
                 test.id,
                 place,
                 doc
@@ -56,20 +62,10 @@ impl Store {
             .await?;
         }
         for standard in &library.standards {
-            let from = standard.from.to_string();
-            let Thresholds { building, secure, stretching } = standard.thresholds;
-            sqlx::query!(
-                "INSERT OR REPLACE INTO standard (test, band, from_date, building, secure, stretching)
-                 VALUES (?, ?, ?, ?, ?, ?)",
-                standard.test,
-                standard.band,
-                from,
-                building,
-                secure,
-                stretching
-            )
-            .execute(&mut *tx)
-            .await?;
+            put_standard(&mut tx, standard, None, at).await?;
+        }
+        for (place, milestone) in (0_i64..).zip(&library.milestones) {
+            milestones::put(&mut tx, milestone, place).await?;
         }
         tx.commit().await?;
         self.put_drills(&library.drills, None, at).await?;
@@ -99,26 +95,81 @@ impl Store {
 
     /// The standards of a band, for all tests and days.
     pub async fn standards(&self, band: &str) -> Stored<Vec<Standard>> {
-        let rows = sqlx::query!(
+        let all = sqlx::query_as!(
+            StandardRow,
             "SELECT test, band, from_date, building, secure, stretching FROM standard WHERE band = ?
              ORDER BY test, from_date",
             band
-        )
-        .fetch_all(&self.read)
-        .await?;
-        rows.into_iter()
-            .map(|row| {
-                Ok(Standard {
-                    from: parsed("the day of a standard", &row.from_date)?,
-                    thresholds: Thresholds {
-                        building: row.building,
-                        secure: row.secure,
-                        stretching: row.stretching,
-                    },
-                    test: row.test,
-                    band: row.band,
-                })
-            })
-            .collect()
+        );
+        all.fetch_all(&self.read).await?.into_iter().map(Standard::try_from).collect()
+    }
+
+    /// The standards of a test, for all bands and days.
+    pub async fn standards_of_test(&self, test: &str) -> Stored<Vec<Standard>> {
+        let all = sqlx::query_as!(
+            StandardRow,
+            "SELECT test, band, from_date, building, secure, stretching FROM standard WHERE test = ?
+             ORDER BY band, from_date",
+            test
+        );
+        all.fetch_all(&self.read).await?.into_iter().map(Standard::try_from).collect()
+    }
+
+    /// Sets standards, all of them or none, and notes who did. One of the same test, band and day is replaced.
+    pub async fn set_standards(&self, standards: &[Standard], by: Uuid, at: Timestamp) -> Stored<()> {
+        let mut tx = self.begin().await?;
+        for standard in standards {
+            put_standard(&mut tx, standard, Some(by), at).await?;
+        }
+        Ok(tx.commit().await?)
+    }
+}
+
+async fn put_standard(
+    tx: &mut Transaction<'static, Sqlite>,
+    standard: &Standard,
+    by: Option<Uuid>,
+    at: Timestamp,
+) -> Stored<()> {
+    let (from, at) = (standard.from.to_string(), stamp(at));
+    let Thresholds { building, secure, stretching } = standard.thresholds;
+    sqlx::query!(
+        "INSERT OR REPLACE INTO standard (test, band, from_date, building, secure, stretching, set_by, set_at)
+         VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
+        standard.test,
+        standard.band,
+        from,
+        building,
+        secure,
+        stretching,
+        by,
+        at
+    )
+    .execute(&mut **tx)
+    .await?;
+    Ok(())
+}
+
+/// A standard as it is kept.
+struct StandardRow {
+    test: String,
+    band: String,
+    from_date: String,
+    building: f64,
+    secure: f64,
+    stretching: f64,
+}
+
+impl TryFrom<StandardRow> for Standard {
+    type Error = StoreError;
+
+    fn try_from(row: StandardRow) -> Stored<Standard> {
+        let StandardRow { building, secure, stretching, .. } = row;
+        Ok(Standard {
+            from: parsed("the day of a standard", &row.from_date)?,
+            thresholds: Thresholds { building, secure, stretching },
+            test: row.test,
+            band: row.band,
+        })
     }
 }

@@ -1,7 +1,9 @@
 //! Teams, and the players of their squads.
 
+use std::collections::BTreeMap;
+
 use jiff::Timestamp;
-use jogo_core::roster::NewPlayer;
+use jogo_core::roster::{BirthMonth, NewPlayer};
 use jogo_core::skill::Side;
 use uuid::Uuid;
 
@@ -86,6 +88,17 @@ impl Store {
                 })
             })
             .collect()
+    }
+
+    /// When the players of a band's teams were born.
+    pub async fn birth_months(&self, band: &str) -> Stored<BTreeMap<Uuid, BirthMonth>> {
+        let rows = sqlx::query!(
+            r#"SELECT player.id AS "id: Uuid", birth_month FROM team JOIN player ON player.team = team.id WHERE band = ?"#,
+            band
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter().map(|row| Ok((row.id, parsed("a birth month", &row.birth_month)?))).collect()
     }
 
     /// Adds players to a squad, all of them or none. A player whose id the squad has already is left as they are, so that

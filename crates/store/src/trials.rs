@@ -1,10 +1,13 @@
 //! Trials: what was measured, and what was taken back.
 
 use jiff::Timestamp;
-use jogo_core::results::Trial;
+use jiff::civil::Date;
+use jogo_core::results::{Came, Trial};
+use jogo_core::tests::Test;
+use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
-use crate::{Store, StoreError, Stored, from_word, parsed, stamp, to_word};
+use crate::{Store, StoreError, Stored, from_json, from_word, parsed, stamp, to_json, to_word};
 
 /// One trial of one player, under the id that was made on the device.
 #[derive(Clone, Debug, PartialEq)]
@@ -24,6 +27,8 @@ pub struct NewTrial {
     pub trial: Trial<Uuid>,
     /// When it was said, by the device.
     pub said_at: Timestamp,
+    /// How it came.
+    pub came: Came,
 }
 
 /// A trial to be taken back.
@@ -49,44 +54,34 @@ impl Store {
     ) -> Stored<()> {
         let at = stamp(at);
         let mut tx = self.begin().await?;
-        for NewTrial { id, trial, said_at } in trials {
+        for NewTrial { id, trial, said_at, came } in trials {
             let side = trial.side.map(|side| to_word("a side", &side)).transpose()?;
+            let marks = (!trial.marks.is_empty()).then(|| to_json("marks", &trial.marks)).transpose()?;
             let (taken_on, said_at) = (trial.taken_on.to_string(), stamp(*said_at));
-            sqlx::query!(
-                "INSERT INTO trial (id, player, test, taken_on, side, value, taken_by, said_at, received_at)
-                 VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+            let came = to_word("how a trial came", came)?;
+            let added = sqlx::query!(
+                "INSERT INTO trial (id, player, test, taken_on, side, value, marks, came, taken_by, said_at, received_at)
+                 VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
                 id,
                 trial.player,
                 trial.test,
                 taken_on,
                 side,
                 trial.value,
+                marks,
+                came,
                 by,
                 said_at,
                 at
             )
             .execute(&mut *tx)
             .await?;
-        }
-        let ids = trials.iter().map(|t| t.id).chain(taken_back.iter().map(|t| t.trial));
-        for id in ids {
-            let owner = sqlx::query_scalar!(
-                r#"SELECT team AS "team: Uuid" FROM trial JOIN player ON player.id = player WHERE trial.id = ?"#,
-                id
-            )
-            .fetch_optional(&mut *tx)
-            .await?;
-            match owner {
-                Some(owner) if owner == team => {}
-                Some(_) => {
-                    return Err(StoreError::Taken("an id of these entries belongs to another team".into()));
-                }
-                None => {
-                    return Err(StoreError::Taken(format!(
-                        "no trial {id} is known: send it before taking it back"
-                    )));
-                }
+            if added.rows_affected() == 0 {
+                owned(&mut tx, *id, team).await?;
             }
+        }
+        for back in taken_back {
+            owned(&mut tx, back.trial, team).await?;
         }
         for TakenBack { trial, said_at } in taken_back {
             let said_at = stamp(*said_at);
@@ -104,26 +99,88 @@ impl Store {
 
     /// All trials of a team that count, in the order in which they were said.
     pub async fn trials(&self, team: Uuid) -> Stored<Vec<KnownTrial>> {
-        let rows = sqlx::query!(
-            r#"SELECT trial.id AS "id: Uuid", player AS "player: Uuid", test, taken_on, side, value
+        sqlx::query_as!(
+            Row,
+            r#"SELECT trial.id AS "id: Uuid", player AS "player: Uuid", test, taken_on, side, value, marks
                FROM trial JOIN player ON player.id = player
                WHERE team = ? AND NOT EXISTS (SELECT 1 FROM trial_taken_back WHERE trial = trial.id)
                ORDER BY trial.said_at, trial.id"#,
             team
         )
         .fetch_all(&self.read)
-        .await?;
-        rows.into_iter()
-            .map(|row| {
-                let trial = Trial {
-                    player: row.player,
-                    test: row.test,
-                    taken_on: parsed("the day of a trial", &row.taken_on)?,
-                    side: row.side.map(|side| from_word("a side", &side)).transpose()?,
-                    value: row.value,
-                };
-                Ok(KnownTrial { id: row.id, trial })
-            })
-            .collect()
+        .await?
+        .into_iter()
+        .map(KnownTrial::try_from)
+        .collect()
+    }
+
+    /// All trials of one test in the teams of a band that count, taken from a day on and before another, in the order in
+    /// which they were said.
+    pub async fn trials_of_band(
+        &self,
+        test: &Test,
+        band: &str,
+        (from, before): (Date, Date),
+    ) -> Stored<Vec<KnownTrial>> {
+        let (from, before) = (from.to_string(), before.to_string());
+        sqlx::query_as!(
+            Row,
+            r#"SELECT trial.id AS "id: Uuid", player AS "player: Uuid", test, taken_on, side, value, marks
+               FROM team JOIN player ON player.team = team.id JOIN trial ON trial.player = player.id
+               WHERE band = ? AND test = ? AND taken_on >= ? AND taken_on < ?
+                   AND NOT EXISTS (SELECT 1 FROM trial_taken_back WHERE trial = trial.id)
+               ORDER BY trial.said_at, trial.id"#,
+            band,
+            test.id,
+            from,
+            before
+        )
+        .fetch_all(&self.read)
+        .await?
+        .into_iter()
+        .map(KnownTrial::try_from)
+        .collect()
+    }
+}
+
+/// Refuses a trial that is not of this team.
+async fn owned(tx: &mut Transaction<'static, Sqlite>, id: Uuid, team: Uuid) -> Stored<()> {
+    let owner = sqlx::query_scalar!(
+        r#"SELECT team AS "team: Uuid" FROM trial JOIN player ON player.id = player WHERE trial.id = ?"#,
+        id
+    )
+    .fetch_optional(&mut **tx)
+    .await?;
+    match owner {
+        Some(owner) if owner == team => Ok(()),
+        Some(_) => Err(StoreError::Taken("an id of these entries belongs to another team".into())),
+        None => Err(StoreError::Taken(format!("no trial {id} is known: send it before taking it back"))),
+    }
+}
+
+/// A trial as it is kept.
+struct Row {
+    id: Uuid,
+    player: Uuid,
+    test: String,
+    taken_on: String,
+    side: Option<String>,
+    value: f64,
+    marks: Option<String>,
+}
+
+impl TryFrom<Row> for KnownTrial {
+    type Error = StoreError;
+
+    fn try_from(row: Row) -> Stored<KnownTrial> {
+        let trial = Trial {
+            player: row.player,
+            test: row.test,
+            taken_on: parsed("the day of a trial", &row.taken_on)?,
+            side: row.side.map(|side| from_word("a side", &side)).transpose()?,
+            value: row.value,
+            marks: row.marks.map(|marks| from_json("marks", &marks)).transpose()?.unwrap_or_default(),
+        };
+        Ok(KnownTrial { id: row.id, trial })
     }
 }

@@ -5,7 +5,7 @@ mod academy;
 
 use academy::{Academy, academy, at, id, player};
 use jiff::civil::date;
-use jogo_core::results::Trial;
+use jogo_core::results::{Came, Trial};
 use jogo_store::StoreError;
 use jogo_store::trials::{NewTrial, TakenBack};
 use rstest::rstest;
@@ -17,8 +17,9 @@ fn trial(n: u128, player: u128, value: f64) -> NewTrial {
         side: None,
         taken_on: date(2031, 2, 10),
         value,
+        marks: Vec::new(),
     };
-    NewTrial { id: id(n), trial, said_at: at("18:00:00") }
+    NewTrial { id: id(n), trial, said_at: at("18:00:00"), came: Came::Entered }
 }
 
 async fn with_a_squad() -> Academy {

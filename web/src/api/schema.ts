@@ -731,6 +731,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/standards": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All tests. */
+        get: operations["standards_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/standards/{test}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A test on its scale: ridges, thresholds, repeatability, suggestions. */
+        get: operations["standards_show"];
+        /** Sets standards from a day on; old results keep the level of their day. */
+        put: operations["standards_set"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/standards/{test}/weighed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The shares under other thresholds. Nothing is written. */
+        post: operations["standards_weigh"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/teams/{team}": {
         parameters: {
             query?: never;
@@ -741,6 +793,23 @@ export interface paths {
         get?: never;
         /** Gives a team another name and other coaches. */
         put: operations["clubs_change_team"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/board": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The squad board. */
+        get: operations["board_show"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -936,6 +1005,44 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/teams/{team}/players/{player}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The passport of a player. */
+        get: operations["players_passport"];
+        put?: never;
+        post?: never;
+        /**
+         * Erases a player with everything that is kept of them. What remains (planned and run evenings, lines of note) names
+         *     nobody.
+         */
+        delete: operations["players_erase"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/players/{player}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that is kept of a player, as a file. */
+        get: operations["players_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/teams/{team}/roster": {
         parameters: {
             query?: never;
@@ -999,6 +1106,23 @@ export interface paths {
         put?: never;
         /** Takes trials in and back: all of it or nothing, each once, in any order. */
         post: operations["testing_say"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes in what a coach says: all of it or nothing, each once. */
+        post: operations["board_say"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1096,6 +1220,16 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        /** @description ICC(2,1) with its 95 % interval. */
+        Agreement: {
+            /**
+             * Format: double
+             * @description At most 1: both values always the same, and players differ.
+             */
+            icc: number;
+            /** @description 95 %. */
+            interval: components["schemas"]["Interval"];
+        };
         /** @description A variant that could be laid. */
         Alternative: {
             /** @description Its stage. */
@@ -1187,6 +1321,30 @@ export interface components {
              */
             youngest: number;
         };
+        /** @description A band on the scale of a test. */
+        BandOnScale: {
+            /** @description All that were set, the latest first. */
+            history: components["schemas"]["DatedThresholds"][];
+            id: string;
+            /** @description Milestones that rest on the test. */
+            milestones: string[];
+            name: string;
+            /**
+             * Format: int32
+             * @description Pairs, where they are too few to say more.
+             */
+            pairs: number;
+            repeatability?: components["schemas"]["Repeatability"] | null;
+            /**
+             * Format: int32
+             * @description Results behind the ridge: the latest of each player and side within a year.
+             */
+            results: number;
+            ridge: components["schemas"]["RidgePoint"][];
+            shares?: components["schemas"]["Shares"] | null;
+            standard?: components["schemas"]["DatedThresholds"] | null;
+            suggestion?: components["schemas"]["Suggestion"] | null;
+        };
         /** @description A band's columns. */
         BandSpan: {
             /** @description The band. */
@@ -1207,6 +1365,14 @@ export interface components {
             band: components["schemas"]["Band"];
             /** Format: int64 */
             version: number;
+        };
+        /** @description The result before today, and which values need no question after it. */
+        BeforeView: {
+            date: string;
+            side?: components["schemas"]["Side"] | null;
+            unsurprising?: components["schemas"]["Interval"] | null;
+            /** Format: double */
+            value: number;
         };
         /** @description What a new curriculum may begin from. */
         Beginning: components["schemas"]["From"] & {
@@ -1241,6 +1407,11 @@ export interface components {
             /** @description Its title. */
             title: string;
         };
+        /**
+         * @description Which results are better.
+         * @enum {string}
+         */
+        Better: "higher" | "lower";
         /** @description A variant and its minutes in a session. */
         Block: {
             beside?: components["schemas"]["String"] | null;
@@ -1276,6 +1447,27 @@ export interface components {
             says: string[];
             /** @description What the score would lose without it: the price of taking it out. */
             without: components["schemas"]["Price"];
+        };
+        /** @description Players and milestones. */
+        Board: {
+            milestones: components["schemas"]["MilestoneView"][];
+            next_week?: components["schemas"]["NextWeek"] | null;
+            on: string;
+            players: components["schemas"]["BoardPlayer"][];
+            team: string;
+            tests: components["schemas"]["TestView"][];
+        };
+        BoardPlayer: {
+            /** @description The last date with both feet, by test. */
+            feet: components["schemas"]["FeetView"][];
+            group: components["schemas"]["Group"];
+            /** Format: uuid */
+            id: string;
+            name: string;
+            reason: components["schemas"]["Reason"];
+            /** @description In the order of the board's milestones. */
+            standings: components["schemas"]["StandingView"][];
+            strong_foot: components["schemas"]["Side"];
         };
         /** @description A rule that a plan breaks, where, and what would mend it. */
         Breach: {
@@ -1314,12 +1506,11 @@ export interface components {
              */
             seed: number;
         };
-        /** @description What came of a change. */
-        Came: {
-            clash?: components["schemas"]["Clash"] | null;
-            place?: components["schemas"]["BlockPlace"] | null;
-            price?: components["schemas"]["Price"] | null;
-        };
+        /**
+         * @description How a trial came in.
+         * @enum {string}
+         */
+        Came: "entered" | "gates" | "read_in";
         /**
          * @description What could hurt in a drill.
          * @enum {string}
@@ -1377,6 +1568,7 @@ export interface components {
             /** @description Players by level, from Starting to Stretching. */
             counts: number[];
             foot?: components["schemas"]["Foot"] | null;
+            secure?: components["schemas"]["Interval"] | null;
             /**
              * Format: int32
              * @description Players of the club's teams in this band without a result.
@@ -1556,6 +1748,11 @@ export interface components {
             version: number;
             /** @description The wishes. */
             wishes: components["schemas"]["Curriculum"];
+        };
+        /** @description A standard with the day from which it holds. */
+        DatedThresholds: {
+            from: string;
+            thresholds: components["schemas"]["Thresholds"];
         };
         /**
          * Format: double
@@ -1970,6 +2167,22 @@ export interface components {
             /** @description Why it happens. */
             why: string;
         };
+        /** @description Both feet in a test on one date. */
+        FeetView: {
+            /** @description Whether it is larger than the noise of the test. */
+            called: boolean;
+            date: string;
+            /**
+             * Format: double
+             * @description The deficit of the other foot, as a share of the strong one's result.
+             */
+            deficit: number;
+            /** Format: double */
+            other: number;
+            /** Format: double */
+            strong: number;
+            test: components["schemas"]["String"];
+        };
         /** @description Something that is wrong with a map. */
         Finding: {
             /** @description What kind. */
@@ -2165,6 +2378,11 @@ export interface components {
             /** @description Free width. */
             width_m: components["schemas"]["Metres"];
         };
+        /**
+         * @description What a player does next week.
+         * @enum {string}
+         */
+        Group: "consolidate" | "move_on" | "other_foot";
         /** @description What the association says of headers, as the director has entered it. */
         HeadingRule: {
             /**
@@ -2262,6 +2480,19 @@ export interface components {
             detail: string;
             /** @description A JSON pointer into the input (RFC 6901), as `/minutes/3`. */
             pointer: string;
+        };
+        /** @description From where to where. */
+        Interval: {
+            /**
+             * Format: double
+             * @description Upper end.
+             */
+            high: number;
+            /**
+             * Format: double
+             * @description Lower end.
+             */
+            low: number;
         };
         /** @description An invitation that can still be taken up. */
         InvitationView: {
@@ -2587,6 +2818,12 @@ export interface components {
             /** @description The skill that needs it. */
             to: components["schemas"]["String"];
         };
+        /** @description How many milestones of a strand a player had on a date. */
+        LinePoint: {
+            date: string;
+            /** Format: int32 */
+            had: number;
+        };
         /** @description A block that stays where it is (H8). */
         Lock: {
             /** @description Which variant, for how long. */
@@ -2731,6 +2968,18 @@ export interface components {
          * @description A length on the ground, in metres.
          */
         Metres: number;
+        /** @description A milestone as a column of the board. */
+        MilestoneView: {
+            id: string;
+            /** @description Whether its skill comes in the week that groups are made for. */
+            next: boolean;
+            says: string;
+            short: string;
+            skill: components["schemas"]["String"];
+            skill_name: string;
+            stage: components["schemas"]["Stage"];
+            strand: components["schemas"]["Strand"];
+        };
         /**
          * Format: int32
          * @description Whole minutes, as a plan counts them.
@@ -2757,6 +3006,31 @@ export interface components {
             /** Format: uuid */
             id: string;
             name: string;
+        };
+        /** @description A row of a table of results near a line. */
+        NearRow: {
+            /**
+             * Format: double
+             * @description From this value on…
+             */
+            from: number;
+            /** @description What is near. */
+            near: components["schemas"]["NearTheLine"];
+            /**
+             * Format: double
+             * @description …and below this one.
+             */
+            until: number;
+        };
+        /** @description A result that could as well have the level beside its own. */
+        NearTheLine: {
+            /** @description The level above the threshold that is near. */
+            higher: components["schemas"]["Level"];
+            /**
+             * Format: double
+             * @description How probable it is that the player has it.
+             */
+            probability: number;
         };
         /** @description The least change with which a drill fits. */
         Nearest: {
@@ -2852,6 +3126,14 @@ export interface components {
         };
         Newcomers: {
             players: components["schemas"]["Newcomer"][];
+        };
+        /** @description The week that groups are made for. */
+        NextWeek: {
+            curriculum: string;
+            /** @description Its first evening. */
+            from: string;
+            /** Format: int32 */
+            week: number;
         };
         /** @description A line of note on an evening; an empty one takes the earlier one away. */
         NoteSaid: {
@@ -3080,6 +3362,48 @@ export interface components {
              */
             points: number;
         };
+        /** @description What a player can do. */
+        Passport: {
+            band: string;
+            birth_month: string;
+            club: string;
+            /** @description By test and date. */
+            feet: components["schemas"]["FeetView"][];
+            /** Format: uuid */
+            id: string;
+            lines: components["schemas"]["StrandLine"][];
+            milestones: components["schemas"]["PassportMilestone"][];
+            name: string;
+            /** @description What can be handed to guardians, in whole sentences. */
+            note: string[];
+            on: string;
+            /** @description By test, side and date. */
+            results: components["schemas"]["PassportResult"][];
+            strong_foot: components["schemas"]["Side"];
+            team: string;
+            tests: components["schemas"]["TestView"][];
+        };
+        /** @description A milestone with where the player stands. */
+        PassportMilestone: {
+            says: string;
+            skill: components["schemas"]["String"];
+            skill_name: string;
+            stage: components["schemas"]["Stage"];
+            standing: components["schemas"]["StandingView"];
+            strand: components["schemas"]["Strand"];
+        };
+        /** @description A result, and how it stands beside the one before. */
+        PassportResult: {
+            /**
+             * Format: double
+             * @description By how much it differs from the result before.
+             */
+            change?: number | null;
+            near?: components["schemas"]["NearTheLine"] | null;
+            /** @description Whether that is more than the noise of the test; nothing while too little is known of it. */
+            real?: boolean | null;
+            result: components["schemas"]["ResultView"];
+        };
         /**
          * @description How something moves along a path.
          * @enum {string}
@@ -3098,6 +3422,24 @@ export interface components {
             length_m: components["schemas"]["Metres"];
             /** @description All turning together, per repetition. */
             turning_deg: components["schemas"]["Degrees"];
+        };
+        /** @description At which percentiles of the results the levels begin. */
+        Percentiles: {
+            /**
+             * Format: double
+             * @description Building.
+             */
+            building: number;
+            /**
+             * Format: double
+             * @description Secure.
+             */
+            secure: number;
+            /**
+             * Format: double
+             * @description Stretching.
+             */
+            stretching: number;
         };
         /** @description Somebody who signs in. */
         PersonView: {
@@ -3214,6 +3556,63 @@ export interface components {
             /** @description All settings after it. */
             levers: components["schemas"]["Levers"];
         };
+        /** @description What is recorded in one trial. */
+        Protocol: {
+            /** @enum {string} */
+            kind: "count";
+            /**
+             * Format: int32
+             * @description The time.
+             */
+            seconds: number;
+        } | {
+            /** @enum {string} */
+            kind: "course";
+            /**
+             * Format: double
+             * @description Seconds added for each marker that was missed.
+             */
+            penalty_s: number;
+        } | {
+            /**
+             * Format: int32
+             * @description Nobody goes on beyond this.
+             */
+            cap: number;
+            /** @enum {string} */
+            kind: "streak";
+        } | {
+            /** @enum {string} */
+            kind: "hits";
+            /**
+             * Format: int32
+             * @description Tries.
+             */
+            of: number;
+        } | {
+            /**
+             * Format: int32
+             * @description More bounces than this in one service are counted as this.
+             */
+            cap: number;
+            /** @enum {string} */
+            kind: "bounces";
+            /**
+             * Format: int32
+             * @description Services of one trial.
+             */
+            services: number;
+        } | {
+            /** @description Whether far or near is better. */
+            better: components["schemas"]["Better"];
+            /** @enum {string} */
+            kind: "distance";
+        } | {
+            /** @enum {string} */
+            kind: "points";
+            /** @description The points, in the order in which they are looked at. */
+            points: string[];
+        };
         /**
          * @description The rung of a drill that was run in place of the planned one.
          * @enum {string}
@@ -3232,6 +3631,28 @@ export interface components {
              * @description Week of the curriculum, from 1.
              */
             week: number;
+        };
+        /** @description Why a player is in a group. */
+        Reason: {
+            /** @enum {string} */
+            kind: "nothing_seen";
+        } | {
+            /** @enum {string} */
+            kind: "missing";
+            /** @description Milestones. */
+            milestones: components["schemas"]["String"][];
+        } | {
+            /** @enum {string} */
+            kind: "all_met";
+            /** @description Milestones. */
+            milestones: components["schemas"]["String"][];
+        } | {
+            /** @description By how much, as a share of the strong foot's result. */
+            deficit: components["schemas"]["Share"];
+            /** @enum {string} */
+            kind: "other_foot";
+            /** @description In which test. */
+            test: components["schemas"]["String"];
         };
         /** @description The remedies to go on, and the state of the team's plan that they were found for. */
         Remedies: {
@@ -3259,6 +3680,37 @@ export interface components {
             score: number;
             /** @description Exposures that the goals then miss, as "Cut outside: 1 × Flow". */
             short: string[];
+        };
+        /** @description How well a test repeats itself. */
+        Repeatability: {
+            agreement?: components["schemas"]["Agreement"] | null;
+            /**
+             * Format: double
+             * @description By how much the second value is higher on the mean.
+             */
+            bias: number;
+            /** @description Its 95 % interval. */
+            bias_interval: components["schemas"]["Interval"];
+            /**
+             * Format: int32
+             * @description Pairs behind it.
+             */
+            pairs: number;
+            /**
+             * Format: double
+             * @description A difference must be larger than this to be called real (95 %).
+             */
+            smallest_real: number;
+            /**
+             * Format: double
+             * @description The error of one value, in the unit of the test.
+             */
+            typical_error: number;
+            /**
+             * Format: double
+             * @description Typical error in % of the mean; nothing where the mean is not above zero.
+             */
+            variation?: number | null;
         };
         /** @description What a player says that they did at home. */
         ReportSaid: {
@@ -3298,6 +3750,19 @@ export interface components {
             test: components["schemas"]["String"];
             /** Format: double */
             value: number;
+        };
+        /** @description A point of a ridge. */
+        RidgePoint: {
+            /**
+             * Format: double
+             * @description A result.
+             */
+            at: number;
+            /**
+             * Format: double
+             * @description How dense results lie there: shares of all, per unit of the test.
+             */
+            density: number;
         };
         /** @enum {string} */
         RoleView: "director" | "club_lead" | "coach";
@@ -3481,8 +3946,17 @@ export interface components {
          * @description A part of a whole, 0 to 1.
          */
         Share: number;
+        /** @description How many stand on each level. */
+        Shares: {
+            /** @description Results by level, from Starting to Stretching. */
+            counts: number[];
+            /** @description The same by quarter of birth, from the oldest of their year to the youngest. */
+            quarters: number[][];
+        };
         /** @description A test evening's sheet. */
         Sheet: {
+            /** @description The markers, drawn; nothing if there is nothing to lay out. */
+            drawing?: string | null;
             /**
              * Format: double
              * @description Smallest value that can be true.
@@ -3495,7 +3969,12 @@ export interface components {
              * @description Largest value that can be true.
              */
             most: number;
+            /** @description The values near a line; empty while too little is known of how well the test repeats itself. */
+            near: components["schemas"]["NearRow"][];
             players: components["schemas"]["SheetPlayer"][];
+            protocol: components["schemas"]["Protocol"];
+            /** @description Seconds of rest between two trials of one player. */
+            rest_s: components["schemas"]["Seconds"];
             /**
              * Format: double
              * @description The smallest difference that is recorded.
@@ -3506,7 +3985,7 @@ export interface components {
         };
         SheetPlayer: {
             /** @description The result before today, by side. */
-            before: components["schemas"]["ResultView"][];
+            before: components["schemas"]["BeforeView"][];
             /** Format: uuid */
             id: string;
             name: string;
@@ -3669,6 +4148,49 @@ export interface components {
             /** @description What the drill asks for: "markers". */
             kit: string;
         };
+        /** @description A test with all bands. */
+        StandardsOfTest: {
+            bands: components["schemas"]["BandOnScale"][];
+            better: components["schemas"]["Better"];
+            /** @description Thresholds that fall with age. */
+            findings: string[];
+            /**
+             * Format: double
+             * @description What the scale shows.
+             */
+            least: number;
+            /** Format: double */
+            most: number;
+            percentiles: components["schemas"]["Percentiles"];
+            protocol: components["schemas"]["Protocol"];
+            /** Format: double */
+            step: number;
+            test: components["schemas"]["TestView"];
+            today: string;
+        };
+        /** @description Standards that hold from a day on. */
+        StandardsSaid: {
+            /** @description By band. */
+            bands: {
+                [key: string]: components["schemas"]["Thresholds"];
+            };
+            /** @description From this day on: today or later, since an old result keeps the level of its day. */
+            from: string;
+        };
+        /** @description Where a player stands with a milestone. */
+        StandingView: {
+            /** @description What the evidence alone says. */
+            by_evidence: components["schemas"]["State"];
+            milestone: string;
+            overridden?: components["schemas"]["WordView"] | null;
+            since?: string | null;
+            state: components["schemas"]["State"];
+        };
+        /**
+         * @description How a player stands with a milestone.
+         * @enum {string}
+         */
+        State: "not_seen" | "on_the_way" | "slipped" | "met" | "kept";
         /** @description How many players one station takes, and how many of them work at once. */
         Station: {
             /**
@@ -3738,6 +4260,16 @@ export interface components {
          * @enum {string}
          */
         Strand: "ball_mastery" | "dribbling" | "receiving" | "passing";
+        /** @description The line of a strand over time. */
+        StrandLine: {
+            /**
+             * Format: int32
+             * @description All milestones of the strand in the band.
+             */
+            of: number;
+            points: components["schemas"]["LinePoint"][];
+            strand: components["schemas"]["Strand"];
+        };
         String: string;
         /** @description Between which shares of success a drill is neither made harder nor easier. */
         SuccessWindow: {
@@ -3745,6 +4277,30 @@ export interface components {
             least: components["schemas"]["Share"];
             /** @description Above it, one up. */
             most: components["schemas"]["Share"];
+        };
+        /** @description What a band's results say about a threshold. */
+        Suggested: {
+            /** @description Its 95 % interval. */
+            interval: components["schemas"]["Interval"];
+            /**
+             * Format: double
+             * @description The quantile of the band's own results.
+             */
+            raw: number;
+            /**
+             * Format: double
+             * @description After it may not fall with age, as finely as the test is read.
+             */
+            smoothed: number;
+        };
+        /** @description The suggestion for a band. */
+        Suggestion: {
+            /** @description Building. */
+            building: components["schemas"]["Suggested"];
+            /** @description Secure. */
+            secure: components["schemas"]["Suggested"];
+            /** @description Stretching. */
+            stretching: components["schemas"]["Suggested"];
         };
         /**
          * @description A surface of the foot or body that plays the ball.
@@ -3794,6 +4350,13 @@ export interface components {
          * @enum {string}
          */
         Tempo: "own_pace" | "in_rhythm" | "fast";
+        /** @description A test in the list. */
+        TestEntry: {
+            /** @description The bands that have a standard for it. */
+            bands: string[];
+            skill_name: string;
+            test: components["schemas"]["TestView"];
+        };
         TestLevels: {
             clubs: components["schemas"]["ClubLevels"][];
             test: components["schemas"]["TestView"];
@@ -3825,6 +4388,31 @@ export interface components {
             /** Format: int32 */
             trials: number;
             unit: string;
+        };
+        /** @description Thresholds of some bands that are being thought of, or that are to be set. */
+        Thought: {
+            /** @description By band. */
+            bands: {
+                [key: string]: components["schemas"]["Thresholds"];
+            };
+        };
+        /** @description From which result on the levels begin; Starting needs none. */
+        Thresholds: {
+            /**
+             * Format: double
+             * @description Building begins here.
+             */
+            building: number;
+            /**
+             * Format: double
+             * @description Secure begins here.
+             */
+            secure: number;
+            /**
+             * Format: double
+             * @description Stretching begins here.
+             */
+            stretching: number;
         };
         /** @description The clock of a block, and the time on the ball that it gives. */
         Timing: {
@@ -3869,11 +4457,15 @@ export interface components {
          */
         Touches: "free" | "two" | "one";
         TrialSaid: {
+            /** @description How it came. */
+            came?: components["schemas"]["Came"];
             /**
              * Format: uuid
              * @description Made on the device.
              */
             id: string;
+            /** @description What was seen of each point, where points are looked at: `value` is their sum. */
+            marks?: number[];
             /** Format: uuid */
             player: string;
             /** @description When, by the device. */
@@ -3888,6 +4480,8 @@ export interface components {
         TrialView: {
             /** Format: uuid */
             id: string;
+            /** @description What was seen of each point. */
+            marks: number[];
             side?: components["schemas"]["Side"] | null;
             /** Format: double */
             value: number;
@@ -3903,6 +4497,11 @@ export interface components {
             /** @description How the team went on. */
             remedy: components["schemas"]["Remedy"];
         };
+        /**
+         * @description What a coach says against the evidence.
+         * @enum {string}
+         */
+        Verdict: "met" | "not_yet" | "as_evidence";
         /** @description The shortest way from where a squad is to a stage of a skill. */
         Way: {
             /**
@@ -3975,6 +4574,14 @@ export interface components {
              */
             week: number;
         };
+        /** @description What becomes of the shares. */
+        Weighed: {
+            findings: string[];
+            /** @description By band. */
+            shares: {
+                [key: string]: components["schemas"]["Shares"];
+            };
+        };
         /** @description What somebody is invited to. */
         Welcome: {
             academy: string;
@@ -3988,6 +4595,32 @@ export interface components {
             block?: components["schemas"]["BlockWhy"] | null;
             /** @description Why the skill comes when it comes. */
             skill?: string[] | null;
+        };
+        /** @description What a coach says against the evidence. */
+        WordSaid: {
+            day: string;
+            /**
+             * Format: uuid
+             * @description Made on the device.
+             */
+            id: string;
+            milestone: string;
+            /** Format: uuid */
+            player: string;
+            /** @description Why: it is kept, and shows. */
+            reason: string;
+            said_at: string;
+            verdict: components["schemas"]["Verdict"];
+        };
+        /** @description The word of a coach against the evidence. */
+        WordView: {
+            by: string;
+            on: string;
+            reason: string;
+            verdict: components["schemas"]["Verdict"];
+        };
+        WordsSaid: {
+            words: components["schemas"]["WordSaid"][];
         };
     };
     responses: never;
@@ -5745,6 +6378,146 @@ export interface operations {
             };
         };
     };
+    standards_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TestEntry"][];
+                };
+            };
+        };
+    };
+    standards_show: {
+        parameters: {
+            query?: {
+                building?: number;
+                secure?: number;
+                stretching?: number;
+            };
+            header?: never;
+            path: {
+                test: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StandardsOfTest"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    standards_set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                test: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StandardsSaid"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    standards_weigh: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                test: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Thought"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Weighed"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     clubs_change_team: {
         parameters: {
             query?: never;
@@ -5775,6 +6548,46 @@ export interface operations {
                 };
             };
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    board_show: {
+        parameters: {
+            query?: {
+                /** @description The board as it stood at the end of this day; today if it is not said. */
+                on?: string;
+            };
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Board"];
+                };
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6250,6 +7063,95 @@ export interface operations {
             };
         };
     };
+    players_passport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                player: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Passport"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    players_erase: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                player: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    players_export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                player: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Everything that is kept of them, as JSON */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": unknown;
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     squad_export: {
         parameters: {
             query: {
@@ -6390,6 +7292,45 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["TrialsSaid"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    board_say: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WordsSaid"];
             };
         };
         responses: {

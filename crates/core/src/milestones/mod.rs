@@ -413,8 +413,7 @@ impl Gate {
         let (evidence, times, of_last) = match self {
             Gate::Test { test, value, times, of_last } => {
                 let (test, reach) = (test.clone(), Reach::Value(*value));
-                let measured =
-                    Measured { test, reach, feet: Feet::Both, times: *times, of_last: *of_last };
+                let measured = Measured { test, reach, feet: Feet::Both, times: *times, of_last: *of_last };
                 let witnesses = witnesses(&Evidence::Measured(measured), tests, shown);
                 return Some(witnesses.iter().rfind(|w| w.date <= on).is_some_and(|w| w.holds));
             }

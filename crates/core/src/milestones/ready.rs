@@ -14,7 +14,8 @@ pub type Stands<'a> = (&'a Milestone, &'a Standing);
 
 /// How far a skill has come with a player; nothing if no milestone of it is met.
 pub fn stage_reached(stands: &[Stands<'_>], skill: &str) -> Option<Stage> {
-    let had = stands.iter().filter(|(milestone, standing)| milestone.skill == skill && standing.state.is_had());
+    let had =
+        stands.iter().filter(|(milestone, standing)| milestone.skill == skill && standing.state.is_had());
     had.map(|(milestone, _)| milestone.stage).max()
 }
 

@@ -50,7 +50,11 @@ impl Percentiles {
     pub fn faults(&self) -> Vec<InputError> {
         let rising = 0.0 < self.building && self.building < self.secure && self.secure < self.stretching;
         let says = "percentiles rise from Building to Stretching, between 0 and 100";
-        if rising && self.stretching < 100.0 { Vec::new() } else { vec![InputError::at("/percentiles", says)] }
+        if rising && self.stretching < 100.0 {
+            Vec::new()
+        } else {
+            vec![InputError::at("/percentiles", says)]
+        }
     }
 }
 
@@ -168,9 +172,10 @@ pub fn suggest(
     let step = protocol.step();
     let smoothed: [Vec<f64>; 3] = std::array::from_fn(|at| {
         let sign = if better == Better::Higher { 1.0 } else { -1.0 };
-        let known = raw.iter().zip(bands).filter_map(|(raw, results)| {
-            Some((sign * raw.as_ref()?[at].0, results.len() as f64))
-        });
+        let known = raw
+            .iter()
+            .zip(bands)
+            .filter_map(|(raw, results)| Some((sign * raw.as_ref()?[at].0, results.len() as f64)));
         let read = |value: f64| (sign * value / step).round() * step;
         never_falling(&known.collect::<Vec<_>>()).into_iter().map(|v| (read(v) * 1e6).round() / 1e6).collect()
     });
@@ -267,7 +272,10 @@ mod tests {
         // or below and 95.2 % below 12, 98.0 % at it, so that its 2.5 % and 97.5 % points are 5 and 12.
         assert_eq!((median, interval), (8.0, Interval { low: 5.0, high: 12.0 }));
         assert_eq!(bootstrapped(&RESULTS, [0.25, 0.5, 0.85], 7).unwrap()[1].1, interval);
-        assert_eq!(bootstrapped(&[4.0], [0.25, 0.5, 0.85], 7).unwrap()[0].1, Interval { low: 4.0, high: 4.0 });
+        assert_eq!(
+            bootstrapped(&[4.0], [0.25, 0.5, 0.85], 7).unwrap()[0].1,
+            Interval { low: 4.0, high: 4.0 }
+        );
         assert_eq!(bootstrapped(&[], [0.25, 0.5, 0.85], 7), None);
     }
 

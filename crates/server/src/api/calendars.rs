@@ -11,12 +11,12 @@ use jogo_store::teams::Team;
 use serde::Serialize;
 use utoipa::ToSchema;
 
-use super::evenings::{TeamEdition, editions_of, held, order_in_lines};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::secrets;
 use crate::sign_in::SignedIn;
 use crate::state::State;
+use crate::team_evenings::{TeamEdition, editions_of, held, order_in_lines};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.route("/session/calendar", post().to(make)).route("/session/calendar", delete().to(end));

@@ -13,13 +13,13 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::evenings::{editions_of, held};
 use super::{day_of_season, said_at};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::secrets;
 use crate::sign_in::SignedIn;
 use crate::state::State;
+use crate::team_evenings::{editions_of, held};
 
 pub fn routes(config: &mut ServiceConfig) {
     config

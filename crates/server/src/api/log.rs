@@ -14,12 +14,12 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::evenings::{TeamEdition, editions_of};
 use super::{day_of_season, said_at};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
 use crate::state::State;
+use crate::team_evenings::{TeamEdition, editions_of};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.route("/teams/{team}/log", post().to(say));

@@ -1,12 +1,13 @@
 //! The HTTP interface. A handler extracts, calls and answers; what it calls stands in the core and the store.
 
 mod bands;
+mod board;
 mod calendars;
 mod clubs;
 mod curricula;
 mod desk;
 mod drills;
-pub mod evenings;
+mod evenings;
 mod going_on;
 mod home;
 mod invitations;
@@ -15,9 +16,11 @@ mod letters;
 mod log;
 mod map;
 mod own;
+mod players;
 mod review;
 mod session;
 mod squad;
+mod standards;
 mod testing;
 #[cfg(test)]
 mod tests;
@@ -85,6 +88,9 @@ pub fn app(
                 .configure(letters::routes)
                 .configure(calendars::routes)
                 .configure(squad::routes)
+                .configure(board::routes)
+                .configure(players::routes)
+                .configure(standards::routes)
                 .configure(testing::routes)
                 .route("/openapi.json", web::get().to(openapi))
                 .default_service(web::to(nothing_here)),
@@ -155,6 +161,8 @@ impl Cursor {
         home::page, home::card, home::renew, home::report,
         squad::show, squad::export, squad::preview, squad::add,
         testing::sheet, testing::say,
+        board::show, board::say, players::passport, players::export, players::erase,
+        standards::list, standards::show, standards::weigh, standards::set,
     ),
     components(schemas(Problem))
 )]

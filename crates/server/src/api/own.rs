@@ -9,11 +9,11 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::evenings::{TeamEdition, of_team};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
 use crate::state::State;
+use crate::team_evenings::{TeamEdition, of_team};
 
 pub fn routes(config: &mut ServiceConfig) {
     config

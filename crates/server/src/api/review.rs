@@ -4,6 +4,7 @@ use std::collections::BTreeMap;
 
 use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get};
 use jogo_core::delivery::{WeekTally, Worked, together};
+use jogo_core::interval::{Interval, wilson};
 use jogo_core::results::{Foot, LevelCount, TestResult, count_levels};
 use jogo_core::skill::Side;
 use jogo_core::team_plan::{Drift, holding};
@@ -13,12 +14,13 @@ use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
-use super::evenings::{TeamEdition, editions_of, held};
 use super::squad::{TestView, latest_results};
+use crate::assessment::of_band;
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
 use crate::state::State;
+use crate::team_evenings::{TeamEdition, editions_of, held};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.route("/curricula/{id}/delivery", get().to(delivery)).route("/levels", get().to(levels));
@@ -96,6 +98,8 @@ pub(super) struct ClubLevels {
     counts: [u32; 4],
     /// Players of the club's teams in this band without a result.
     without: u32,
+    /// Between what the share of Secure and Stretching may lie (95 %); nothing if nobody has a result.
+    secure: Option<Interval>,
 }
 
 #[derive(Serialize, ToSchema)]
@@ -123,7 +127,8 @@ pub(super) async fn levels(
     if state.store.band(&of.band).await?.is_none() {
         return Err(Problem::not_found("band"));
     }
-    let tests = state.store.tests().await?;
+    let standards = state.store.standards(&of.band).await?;
+    let tests = of_band(state.store.tests().await?, &standards);
     let mut clubs: BTreeMap<String, ClubResults> = BTreeMap::new();
     let seen = who.clubs(&state).await?;
     let of_band = |team: &Team| team.band == of.band && seen.see(&team.club);
@@ -143,6 +148,7 @@ pub(super) async fn levels(
                     |(foot, LevelCount { counts, without })| ClubLevels {
                         club: club.clone(),
                         foot,
+                        secure: wilson(counts[2] + counts[3], counts.iter().sum()),
                         counts,
                         without,
                     },

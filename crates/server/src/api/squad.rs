@@ -13,6 +13,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
+use crate::assessment::of_band;
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
@@ -105,7 +106,8 @@ pub async fn latest_results(state: &State, team: &Team, tests: &[Test]) -> Answe
     responses((status = 200, body = Squad), (status = 404, body = Problem)))]
 pub(super) async fn show(who: SignedIn, state: Data<State>, team: Path<Uuid>) -> Answer<Json<Squad>> {
     let team = who.team(&state, *team, Act::SeeTeam).await?;
-    let tests = state.store.tests().await?;
+    let standards = state.store.standards(&team.band).await?;
+    let tests = of_band(state.store.tests().await?, &standards);
     let results = latest_results(&state, &team, &tests).await?;
     let player = |Player { id, about }: Player| PlayerView {
         latest: results.iter().filter(|r| r.player == id).map(ResultView::from).collect(),

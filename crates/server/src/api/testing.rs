@@ -4,17 +4,20 @@ use actix_web::HttpResponse;
 use actix_web::web::{Data, Json, Path, ServiceConfig, get, post};
 use jiff::civil::Date;
 use jogo_core::input::InputError;
-use jogo_core::levels::LevelFrom;
-use jogo_core::results::{Trial, latest, results};
+use jogo_core::interval::Interval;
+use jogo_core::layout::Layout;
+use jogo_core::levels::{LevelFrom, NearRow};
+use jogo_core::results::{Came, Trial, latest, results};
 use jogo_core::skill::Side;
 use jogo_core::standards;
-use jogo_core::tests::{Test, TestId};
+use jogo_core::tests::{Protocol, Test, TestId};
+use jogo_core::units::{Pace, Seconds};
 use jogo_store::trials::{KnownTrial, NewTrial, TakenBack};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::squad::{ResultView, TestView};
+use super::squad::TestView;
 use super::{day_of_season, said_at};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
@@ -33,7 +36,17 @@ pub(super) struct SheetPlayer {
     /// Today's trials, in the order in which they were taken.
     trials: Vec<TrialView>,
     /// The result before today, by side.
-    before: Vec<ResultView>,
+    before: Vec<BeforeView>,
+}
+
+/// The result before today, and which values need no question after it.
+#[derive(Serialize, ToSchema)]
+pub(super) struct BeforeView {
+    side: Option<Side>,
+    date: String,
+    value: f64,
+    /// Nothing while too little is known of how well the test repeats itself.
+    unsurprising: Option<Interval>,
 }
 
 #[derive(Serialize, ToSchema)]
@@ -41,12 +54,19 @@ pub(super) struct TrialView {
     id: Uuid,
     side: Option<Side>,
     value: f64,
+    /// What was seen of each point.
+    marks: Vec<u8>,
 }
 
 /// A test evening's sheet.
 #[derive(Serialize, ToSchema)]
 pub(super) struct Sheet {
     test: TestView,
+    protocol: Protocol,
+    /// Seconds of rest between two trials of one player.
+    rest_s: Seconds,
+    /// The markers, drawn; nothing if there is nothing to lay out.
+    drawing: Option<String>,
     today: String,
     /// Smallest value that can be true.
     least: f64,
@@ -56,6 +76,8 @@ pub(super) struct Sheet {
     step: f64,
     /// The levels as a table by rising value; empty if no standard holds today.
     levels: Vec<LevelFrom>,
+    /// The values near a line; empty while too little is known of how well the test repeats itself.
+    near: Vec<NearRow>,
     players: Vec<SheetPlayer>,
 }
 
@@ -71,11 +93,15 @@ pub(super) async fn sheet(
     let team = who.team(&state, team, Act::SeeTeam).await?;
     let test = state.store.test(&test).await?.ok_or_else(|| Problem::not_found("test"))?;
     let today = state.today().await?;
-    let standards: Vec<_> =
-        state.store.standards(&team.band).await?.into_iter().filter(|s| s.test == test.id).collect();
-    let levels = standards::on(&standards, today)
-        .map(|s| s.thresholds.table(test.protocol.better(), test.protocol.step()))
-        .unwrap_or_default();
+    let all = state.store.standards(&team.band).await?;
+    let standards: Vec<_> = all.into_iter().filter(|s| s.test == test.id).collect();
+    let (better, step) = (test.protocol.better(), test.protocol.step());
+    let of_today = standards::on(&standards, today).map(|s| s.thresholds);
+    let levels = of_today.map(|thresholds| thresholds.table(better, step)).unwrap_or_default();
+    let known = state.repeatability(&team.band, std::slice::from_ref(&test)).await?;
+    let typical_error = known.get(&test.id).map(|known| known.typical_error);
+    let near =
+        of_today.zip(typical_error).map(|(thresholds, error)| thresholds.near_table(better, step, error));
     let trials = state.store.trials(team.id).await?;
     let (now, past): (Vec<KnownTrial>, Vec<KnownTrial>) =
         trials.into_iter().filter(|t| t.trial.test == test.id).partition(|t| t.trial.taken_on == today);
@@ -87,9 +113,23 @@ pub(super) async fn sheet(
             trials: now
                 .iter()
                 .filter(of_player)
-                .map(|t| TrialView { id: t.id, side: t.trial.side, value: t.trial.value })
+                .map(|t| TrialView {
+                    id: t.id,
+                    side: t.trial.side,
+                    value: t.trial.value,
+                    marks: t.trial.marks.clone(),
+                })
                 .collect(),
-            before: past.iter().filter(|r| r.player == player.id).map(ResultView::from).collect(),
+            before: past
+                .iter()
+                .filter(|r| r.player == player.id)
+                .map(|r| BeforeView {
+                    side: r.side,
+                    date: r.date.to_string(),
+                    value: r.value,
+                    unsurprising: typical_error.map(|error| test.unsurprising(r.value, error)),
+                })
+                .collect(),
             id: player.id,
             name: player.about.name,
             strong_foot: player.about.strong_foot,
@@ -101,9 +141,19 @@ pub(super) async fn sheet(
         today: today.to_string(),
         least: test.least,
         most: test.most,
-        step: test.protocol.step(),
+        step,
+        rest_s: test.rest_s,
+        drawing: drawing(&test),
+        protocol: test.protocol.clone(),
         levels,
+        near: near.unwrap_or_default(),
     }))
+}
+
+/// The layout of a test as it is drawn for a phone.
+fn drawing(test: &Test) -> Option<String> {
+    let layout = (!test.layout.is_empty()).then(|| Layout::read(&test.layout, Pace::default()))?.ok()?;
+    Some(layout.draw())
 }
 
 #[derive(Deserialize, ToSchema)]
@@ -118,6 +168,12 @@ pub(super) struct TrialSaid {
     /// Which foot, if the test is taken per foot.
     side: Option<Side>,
     value: f64,
+    /// What was seen of each point, where points are looked at: `value` is their sum.
+    #[serde(default)]
+    marks: Vec<u8>,
+    /// How it came.
+    #[serde(default)]
+    came: Came,
     /// When, by the device.
     said_at: String,
 }
@@ -202,6 +258,13 @@ fn new_trial(
     let taken_on = day_of_season(&said.taken_on, today).map_err(|says| ("taken_on", says))?;
     let at = said_at(&said.said_at, &state.clock).map_err(|says| ("said_at", says))?;
     let value = test.value(said.value).map_err(|says| ("value", says))?;
-    let trial = Trial { player: said.player, test: said.test, taken_on, side: said.side, value };
-    Ok(NewTrial { id: said.id, trial, said_at: at })
+    if matches!(test.protocol, Protocol::Points { .. }) || !said.marks.is_empty() {
+        let sum = test.marked(&said.marks).map_err(|says| ("marks", says))?;
+        if sum != value {
+            return Err(("value", format!("{value} is not the sum of the points, {sum}")));
+        }
+    }
+    let (player, side, marks) = (said.player, said.side, said.marks);
+    let trial = Trial { player, test: said.test, taken_on, side, value, marks };
+    Ok(NewTrial { id: said.id, trial, said_at: at, came: said.came })
 }

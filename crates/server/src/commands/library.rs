@@ -1,10 +1,11 @@
-//! The library as files: bands, skills, tests and drills in and out as JSON.
+//! The library as files: bands, skills, tests, milestones and drills in and out as JSON.
 
 use std::path::{Path, PathBuf};
 
 use jiff::Timestamp;
 use jogo_core::band::Band;
 use jogo_core::drill::{Drill, Shelf};
+use jogo_core::milestones::{self, Milestone};
 use jogo_core::progression::check::{check, circle_in};
 use jogo_core::skill::{Skill, Strand};
 use jogo_core::tests::Test;
@@ -28,6 +29,7 @@ struct Pieces {
     skills: Vec<(String, Skill)>,
     tests: Vec<(String, Test)>,
     drills: Vec<(String, Drill)>,
+    milestones: Vec<(String, Milestone)>,
     faults: Vec<String>,
 }
 
@@ -45,13 +47,14 @@ pub async fn import(store: &Store, paths: &[PathBuf], at: Timestamp) -> Result<S
         let says = format!("nothing was imported:\n{}{tail}", pieces.faults.join("\n"));
         return Err(Stopped::input(says));
     }
-    let Pieces { bands, skills, tests, drills, .. } = pieces;
+    let Pieces { bands, skills, tests, drills, milestones, .. } = pieces;
     let says = format!(
-        "{} bands, {} skills, {} tests, {} drills",
+        "{} bands, {} skills, {} tests, {} drills, {} milestones",
         bands.len(),
         skills.len(),
         tests.len(),
-        drills.len()
+        drills.len(),
+        milestones.len()
     );
     let library = Library {
         bands: second(bands),
@@ -59,6 +62,7 @@ pub async fn import(store: &Store, paths: &[PathBuf], at: Timestamp) -> Result<S
         tests: second(tests),
         drills: second(drills),
         standards: Vec::new(),
+        milestones: second(milestones),
     };
     store.put_library(&library, at).await.map_err(|e| Stopped::failed(e.to_string()))?;
     Ok(format!("imported {says}\n"))
@@ -94,17 +98,18 @@ impl Pieces {
     /// What a piece is shows in what it says.
     fn take(&mut self, at: &str, piece: Value) {
         let says = |key: &str| piece.get(key).is_some();
-        if says("layout") {
+        if says("protocol") {
+            self.tests.extend(typed(at, piece, &mut self.faults));
+        } else if says("layout") {
             self.drills.extend(typed(at, piece, &mut self.faults));
+        } else if says("evidence") {
+            self.milestones.extend(typed(at, piece, &mut self.faults));
         } else if says("needs") {
             self.skills.extend(typed(at, piece, &mut self.faults));
-        } else if says("protocol") {
-            self.tests.extend(typed(at, piece, &mut self.faults));
         } else if says("longest_bout_s") {
             self.bands.extend(typed(at, piece, &mut self.faults));
         } else {
-            let says =
-                "is no drill (`layout`), skill (`needs`), test (`protocol`) or band (`longest_bout_s`)";
+            let says = "is no drill (`layout`), skill (`needs`), test (`protocol`), milestone (`evidence`) or band (`longest_bout_s`)";
             self.faults.push(format!("{at}{says}: see docs/formats.md"));
         }
     }
@@ -117,15 +122,22 @@ impl Pieces {
         let known = store.skills().await.map_err(stored)?;
         let skills: Vec<Skill> = self.skills.iter().map(|(_, skill)| skill.clone()).chain(known).collect();
         let known = store.tests().await.map_err(stored)?;
-        let tests: Vec<String> =
-            self.tests.iter().map(|(_, test)| test).chain(&known).map(|test| test.id.clone()).collect();
-        let shelf = Shelf { bands: &bands, skills: &skills, tests: &tests };
+        let tests: Vec<Test> = self.tests.iter().map(|(_, test)| test.clone()).chain(known).collect();
+        let named: Vec<String> = tests.iter().map(|test| test.id.clone()).collect();
+        let shelf = Shelf { bands: &bands, skills: &skills, tests: &named };
         let band_faults = self.bands.iter().map(|(at, band)| (at, band.faults()));
         let skill_faults = self.skills.iter().map(|(at, skill)| (at, check(skill, &shelf)));
         let drill_faults = self.drills.iter().map(|(at, drill)| (at, drill.check(&shelf)));
+        let test_faults = self.tests.iter().map(|(at, test)| (at, test.faults()));
+        let milestone_faults = self
+            .milestones
+            .iter()
+            .map(|(at, milestone)| (at, milestones::check::check(milestone, &bands, &skills, &tests)));
         let found: Vec<String> = band_faults
             .chain(skill_faults)
             .chain(drill_faults)
+            .chain(test_faults)
+            .chain(milestone_faults)
             .flat_map(|(at, faults)| {
                 faults.into_iter().map(move |f| format!("{at}{}: {}", f.pointer, f.detail))
             })
@@ -138,6 +150,8 @@ impl Pieces {
         let names = |kind: &str, all: Vec<(&String, &String)>| twice(kind, all);
         self.faults.extend(names("drill", self.drills.iter().map(|(at, d)| (at, &d.id)).collect()));
         self.faults.extend(names("skill", self.skills.iter().map(|(at, s)| (at, &s.id)).collect()));
+        self.faults.extend(names("test", self.tests.iter().map(|(at, t)| (at, &t.id)).collect()));
+        self.faults.extend(names("milestone", self.milestones.iter().map(|(at, m)| (at, &m.id)).collect()));
         self.faults.extend(names("band", self.bands.iter().map(|(at, b)| (at, &b.id)).collect()));
         Ok(())
     }
@@ -182,7 +196,7 @@ pub(super) fn text_of(path: &Path) -> Result<String, String> {
     std::fs::read_to_string(path).map_err(|e| format!("cannot be read: {e}"))
 }
 
-/// Writes the library into a folder: `bands.json`, `tests.json`, a file of skills for each strand, a file for each drill.
+/// Writes the library into a folder: `bands.json`, `tests.json`, `milestones.json`, a file of skills for each strand, a file for each drill.
 pub async fn export(store: &Store, folder: &Path) -> Result<String, Stopped> {
     let stored = |e: jogo_store::StoreError| Stopped::failed(e.to_string());
     let bands: Vec<Band> = store.bands().await.map_err(stored)?.into_iter().map(|kept| kept.band).collect();
@@ -190,6 +204,7 @@ pub async fn export(store: &Store, folder: &Path) -> Result<String, Stopped> {
     let drills = store.drills().await.map_err(stored)?;
     write(&folder.join("bands.json"), &bands)?;
     write(&folder.join("tests.json"), &tests)?;
+    write(&folder.join("milestones.json"), &store.milestones().await.map_err(stored)?)?;
     for strand in Strand::ALL {
         let of_strand: Vec<&Skill> = skills.iter().filter(|skill| skill.strand == strand).collect();
         let name = strand.to_string().replace(' ', "_");

@@ -46,6 +46,7 @@ pub fn library() -> Result<Library, Failed> {
         drills: names.iter().map(|name| file(name)).collect::<Result<_, _>>()?,
         tests: file("tests.json")?,
         standards: file("standards.json")?,
+        milestones: file("milestones.json")?,
     })
 }
 

@@ -9,11 +9,12 @@ use jogo_core::curriculum::{Curriculum, Season};
 use jogo_core::delivery::{Outcome, Said};
 use jogo_core::edition::Edition;
 use jogo_core::plan::{Plan, Remedy, solve};
-use jogo_core::results::Trial;
+use jogo_core::results::{Came, Trial};
 use jogo_core::simulate::Chance;
 use jogo_core::skill::Side;
-use jogo_core::standards;
+use jogo_core::standards::{self, Standard};
 use jogo_core::team_plan::TeamPlan;
+use jogo_core::tests::{Protocol, Test};
 use jogo_core::units::Minutes;
 use jogo_store::Store;
 use jogo_store::curricula::NewEdition;
@@ -170,37 +171,11 @@ impl Story<'_> {
             }
         }
         self.store.add_players(team.id, &players, team.coach, self.now).await?;
-        let dates = laid.curriculum.evenings();
-        let mut trials = Vec::new();
         let knacks: Vec<f64> = players.iter().map(|_| sketch.knack + self.chance.normal()).collect();
-        for (nth, evening) in sittings.iter().filter_map(|at| dates.get(*at)).enumerate() {
-            let practice = sketch.keeping * nth as f64 / (sittings.len().max(2) - 1) as f64;
-            for test in &self.shelf.tests {
-                let of_band =
-                    self.shelf.standards.iter().filter(|s| s.test == test.id && s.band == laid.band.id);
-                let of_band: Vec<_> = of_band.cloned().collect();
-                let Some(standard) = standards::on(&of_band, evening.date) else { continue };
-                for (player, knack) in players.iter().zip(&knacks) {
-                    let sides: &[Option<Side>] =
-                        if test.per_side { &[Some(Side::Left), Some(Side::Right)] } else { &[None] };
-                    for side in sides {
-                        let other = side.is_some_and(|s| s != player.about.strong_foot);
-                        for _ in 0..test.trials {
-                            let value =
-                                self.chance.trial(test, &standard.thresholds, *knack, other, practice);
-                            let trial = Trial {
-                                player: player.id,
-                                test: test.id.clone(),
-                                taken_on: evening.date,
-                                side: *side,
-                                value,
-                            };
-                            let said_at = at_six(evening.date)?;
-                            trials.push(NewTrial { said_at, id: Uuid::now_v7(), trial });
-                        }
-                    }
-                }
-            }
+        let mut trials = Vec::new();
+        for test in &self.shelf.tests {
+            let sat = Sat { sketch, laid, test, standards: &self.shelf.standards };
+            trials.extend(sat.trials(&players, &knacks, sittings)?);
         }
         self.store.add_trials(team.id, &trials, &[], team.coach, self.now).await?;
         Ok(players.into_iter().map(|player| player.id).collect())
@@ -230,6 +205,61 @@ impl Story<'_> {
             }
         }
         Ok(log)
+    }
+}
+
+/// A test that a team sat.
+struct Sat<'s> {
+    sketch: &'s Sketch,
+    laid: &'s Edition,
+    test: &'s Test,
+    standards: &'s [Standard],
+}
+
+/// Teams that keep to the plan as well as this take a test with one trial again on the evening after the first.
+const RETESTS: f64 = 0.9;
+
+impl Sat<'_> {
+    /// What was measured on some evenings; each test has its own chance, so that one more changes nothing of the others.
+    fn trials(
+        &self,
+        players: &[Player],
+        knacks: &[f64],
+        sittings: &[usize],
+    ) -> Result<Vec<NewTrial>, Failed> {
+        let Sat { sketch, laid, test, standards } = *self;
+        let mut chance = Chance::named(&format!("{} {}", sketch.name, test.id));
+        let dates = laid.curriculum.evenings();
+        let of_test = |s: &&Standard| s.test == test.id && s.band == laid.band.id;
+        let of_test: Vec<Standard> = standards.iter().filter(of_test).cloned().collect();
+        let last = sittings.len().max(2) - 1;
+        let mut evenings: Vec<(usize, f64)> =
+            sittings.iter().enumerate().map(|(nth, at)| (*at, nth as f64 / last as f64)).collect();
+        if test.trials == 1 && sketch.keeping >= RETESTS {
+            evenings.extend(sittings.first().map(|first| (first + 1, 0.0)));
+        }
+        let sides: &[Option<Side>] =
+            if test.per_side { &[Some(Side::Left), Some(Side::Right)] } else { &[None] };
+        let mut trials = Vec::new();
+        for (date, part) in evenings.iter().filter_map(|(at, part)| Some((dates.get(*at)?.date, *part))) {
+            let Some(standard) = standards::on(&of_test, date) else { continue };
+            for (player, knack) in players.iter().zip(knacks) {
+                for (side, _) in sides.iter().flat_map(|side| (0..test.trials).map(move |n| (*side, n))) {
+                    let other = side.is_some_and(|side| side != player.about.strong_foot);
+                    let practice = sketch.keeping * part;
+                    let value = chance.trial(test, &standard.thresholds, *knack, other, practice);
+                    let marks = match &test.protocol {
+                        Protocol::Points { points } => chance.marks(points.len(), value),
+                        _ => Vec::new(),
+                    };
+                    let (player, test) = (player.id, test.id.clone());
+                    let trial = Trial { player, test, taken_on: date, side, value, marks };
+                    let (id, said_at) = (Uuid::now_v7(), at_six(date)?);
+                    trials.push(NewTrial { id, trial, said_at, came: Came::Entered });
+                }
+            }
+        }
+        Ok(trials)
     }
 }
 

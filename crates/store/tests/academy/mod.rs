@@ -70,6 +70,8 @@ pub async fn academy() -> Academy {
         summary: Summary::Best,
         least: 0.0,
         most: 40.0,
+        rest_s: Default::default(),
+        layout: String::new(),
     };
     let library = Library { bands: vec![band], tests: vec![test], ..Library::default() };
     store.put_library(&library, at("08:00:00")).await.unwrap();

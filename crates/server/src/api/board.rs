@@ -1,0 +1,330 @@
+//! The squad board: players and milestones, groups for next week, and what coaches say against the evidence.
+
+use std::collections::BTreeSet;
+
+use actix_web::HttpResponse;
+use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get, post};
+use jiff::Timestamp;
+use jiff::civil::{Date, Weekday};
+use jogo_core::grouping::{Group, Reason, next_week};
+use jogo_core::input::{InputError, short_text};
+use jogo_core::milestones::{Milestone, Override, Standing, State as Stand, Verdict};
+use jogo_core::other_foot::BothFeet;
+use jogo_core::skill::{Side, SkillId, Stage, Strand};
+use jogo_core::tests::TestId;
+use jogo_store::milestones::NewWord;
+use jogo_store::teams::Player;
+use serde::{Deserialize, Serialize};
+use utoipa::{IntoParams, ToSchema};
+use uuid::Uuid;
+
+use super::squad::TestView;
+use super::{day_of_season, said_at};
+use crate::assessment::{Assessment, stands};
+use crate::problem::{Answer, Problem};
+use crate::rights::Act;
+use crate::sign_in::SignedIn;
+use crate::state::State;
+use crate::team_evenings::editions_of;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config.route("/teams/{team}/board", get().to(show)).route("/teams/{team}/words", post().to(say));
+}
+
+/// A milestone as a column of the board.
+#[derive(Serialize, ToSchema)]
+pub(super) struct MilestoneView {
+    id: String,
+    says: String,
+    short: String,
+    skill: SkillId,
+    skill_name: String,
+    strand: Strand,
+    stage: Stage,
+    /// Whether its skill comes in the week that groups are made for.
+    next: bool,
+}
+
+/// The word of a coach against the evidence.
+#[derive(Serialize, ToSchema)]
+pub(super) struct WordView {
+    verdict: Verdict,
+    reason: String,
+    by: String,
+    on: String,
+}
+
+/// Where a player stands with a milestone.
+#[derive(Serialize, ToSchema)]
+pub(super) struct StandingView {
+    milestone: String,
+    state: Stand,
+    /// What the evidence alone says.
+    by_evidence: Stand,
+    since: Option<String>,
+    overridden: Option<WordView>,
+}
+
+impl StandingView {
+    pub(super) fn of((milestone, standing): &(&Milestone, Standing)) -> StandingView {
+        StandingView {
+            milestone: milestone.id.clone(),
+            state: standing.state,
+            by_evidence: standing.by_evidence,
+            since: standing.since.map(|day| day.to_string()),
+            overridden: standing.overridden.as_ref().map(|word| WordView {
+                verdict: word.verdict,
+                reason: word.reason.clone(),
+                by: word.by.clone(),
+                on: word.on.to_string(),
+            }),
+        }
+    }
+}
+
+/// Both feet in a test on one date.
+#[derive(Serialize, ToSchema)]
+pub(super) struct FeetView {
+    test: TestId,
+    date: String,
+    strong: f64,
+    other: f64,
+    /// The deficit of the other foot, as a share of the strong one's result.
+    deficit: f64,
+    /// Whether it is larger than the noise of the test.
+    called: bool,
+}
+
+impl FeetView {
+    pub(super) fn of(test: &str, both: &BothFeet) -> FeetView {
+        let BothFeet { date, strong, other, deficit, called } = *both;
+        FeetView { test: test.to_owned(), date: date.to_string(), strong, other, deficit, called }
+    }
+}
+
+#[derive(Serialize, ToSchema)]
+pub(super) struct BoardPlayer {
+    id: Uuid,
+    name: String,
+    strong_foot: Side,
+    /// In the order of the board's milestones.
+    standings: Vec<StandingView>,
+    /// The last date with both feet, by test.
+    feet: Vec<FeetView>,
+    group: Group,
+    reason: Reason,
+}
+
+/// The week that groups are made for.
+#[derive(Serialize, ToSchema)]
+pub(super) struct NextWeek {
+    /// Its first evening.
+    from: String,
+    curriculum: String,
+    week: u32,
+}
+
+/// Players and milestones.
+#[derive(Serialize, ToSchema)]
+pub(super) struct Board {
+    team: String,
+    on: String,
+    milestones: Vec<MilestoneView>,
+    tests: Vec<TestView>,
+    players: Vec<BoardPlayer>,
+    /// Nothing if no evening lies ahead: then groups are made by all milestones of the band.
+    next_week: Option<NextWeek>,
+}
+
+#[derive(Deserialize, IntoParams)]
+#[into_params(parameter_in = Query)]
+pub(super) struct OnDay {
+    /// The board as it stood at the end of this day; today if it is not said.
+    on: Option<String>,
+}
+
+/// The squad board.
+#[utoipa::path(get, operation_id = "board_show", path = "/teams/{team}/board", params(("team" = Uuid, Path), OnDay),
+    responses((status = 200, body = Board), (status = 404, body = Problem), (status = 422, body = Problem)))]
+pub(super) async fn show(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    asked: Query<OnDay>,
+) -> Answer<Json<Board>> {
+    let team = who.team(&state, *team, Act::SeeTeam).await?;
+    let on = match &asked.on {
+        Some(day) => day.parse().map_err(|_| Problem::fault("/on", "write the day as 2031-02-10"))?,
+        None => state.today().await?,
+    };
+    let assessment = Assessment::of(&state, &team, on).await?;
+    let skills = state.store.skills().await?;
+    let (next_week, trained) = trained_next(&state, team.id, on).await?;
+    let milestones: Vec<&Milestone> = assessment.milestones.iter().filter(|m| m.band == team.band).collect();
+    let any_trained = milestones.iter().any(|m| trained.contains(&m.skill));
+    let is_next = |milestone: &Milestone| !any_trained || trained.contains(&milestone.skill);
+    let player = |player: &Player| {
+        let standings = assessment.standings(player, Some(&team.band));
+        let of_week: Vec<_> = stands(&standings).into_iter().filter(|(m, _)| is_next(m)).collect();
+        let (group, reason) = next_week_of(&assessment, player, &of_week);
+        let feet = assessment.feet(player);
+        BoardPlayer {
+            id: player.id,
+            name: player.about.name.clone(),
+            strong_foot: player.about.strong_foot,
+            standings: standings.iter().map(StandingView::of).collect(),
+            feet: feet
+                .iter()
+                .filter_map(|(test, dates)| Some(FeetView::of(&test.id, dates.last()?)))
+                .collect(),
+            group,
+            reason,
+        }
+    };
+    Ok(Json(Board {
+        players: assessment.players.iter().map(player).collect(),
+        milestones: milestones
+            .iter()
+            .map(|milestone| {
+                let skill = skills.iter().find(|skill| skill.id == milestone.skill);
+                MilestoneView {
+                    id: milestone.id.clone(),
+                    says: milestone.says.clone(),
+                    short: milestone.short.clone(),
+                    skill: milestone.skill.clone(),
+                    skill_name: skill.map_or_else(|| milestone.skill.clone(), |s| s.name.clone()),
+                    strand: skill.map_or(Strand::BallMastery, |s| s.strand),
+                    stage: milestone.stage,
+                    next: is_next(milestone),
+                }
+            })
+            .collect(),
+        tests: assessment.tests.iter().map(TestView::from).collect(),
+        team: team.name,
+        on: on.to_string(),
+        next_week,
+    }))
+}
+
+fn next_week_of(
+    assessment: &Assessment,
+    player: &Player,
+    of_week: &[jogo_core::milestones::ready::Stands<'_>],
+) -> (Group, Reason) {
+    next_week(of_week, &assessment.behind(player))
+}
+
+/// The week after that of a day (or, in a break, the next one with evenings), and the skills that come in it.
+async fn trained_next(state: &State, team: Uuid, on: Date) -> Answer<(Option<NextWeek>, BTreeSet<SkillId>)> {
+    let monday = on.nth_weekday(1, Weekday::Monday).map_err(|e| Problem::internal(&e))?;
+    let editions = editions_of(state, team).await?;
+    let mut soonest: Option<(Date, NextWeek, &jogo_core::edition::Edition)> = None;
+    for held in editions.values().flat_map(|editions| editions.last()) {
+        let evenings = held.edition.curriculum.evenings();
+        let Some(first) = evenings.iter().find(|evening| evening.date >= monday) else { continue };
+        if soonest.as_ref().is_none_or(|(date, ..)| first.date < *date) {
+            let next = NextWeek {
+                from: first.date.to_string(),
+                curriculum: held.edition.curriculum.name.clone(),
+                week: first.week,
+            };
+            soonest = Some((first.date, next, &held.edition));
+        }
+    }
+    let Some((first, next, edition)) = soonest else { return Ok((None, BTreeSet::new())) };
+    let evenings = edition.curriculum.evenings();
+    let of_week = evenings
+        .iter()
+        .zip(&edition.plan.sessions)
+        .filter(|(evening, _)| evening.date >= first && (evening.date - first).get_days() < 7);
+    let drills: BTreeSet<&str> = of_week
+        .flat_map(|(_, blocks)| blocks)
+        .map(|block| block.variant.split_once('@').map_or(block.variant.as_str(), |(drill, _)| drill))
+        .collect();
+    let served = drills.into_iter().filter_map(|drill| edition.drill(drill)).flat_map(|d| &d.serves);
+    Ok((Some(next), served.map(|serves| serves.skill.clone()).collect()))
+}
+
+/// What a coach says against the evidence.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(super) struct WordSaid {
+    /// Made on the device.
+    id: Uuid,
+    player: Uuid,
+    milestone: String,
+    verdict: Verdict,
+    /// Why: it is kept, and shows.
+    reason: String,
+    day: String,
+    said_at: String,
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(super) struct WordsSaid {
+    words: Vec<WordSaid>,
+}
+
+/// The most words that are taken in at once.
+const MOST_WORDS: usize = 200;
+/// The longest reason, in characters.
+const LONGEST_REASON: usize = 200;
+
+/// Takes in what a coach says: all of it or nothing, each once.
+#[utoipa::path(post, operation_id = "board_say", path = "/teams/{team}/words", params(("team" = Uuid, Path)), request_body = WordsSaid,
+    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
+pub(super) async fn say(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    said: Json<WordsSaid>,
+) -> Answer<HttpResponse> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let said = said.into_inner().words;
+    if said.len() > MOST_WORDS {
+        let says = format!("at most {MOST_WORDS} at once: send the rest after these");
+        return Err(Problem::fault("/words", says));
+    }
+    let squad: Vec<Uuid> = state.store.players(team.id).await?.into_iter().map(|p| p.id).collect();
+    let milestones = state.store.milestones().await?;
+    let today = state.today().await?;
+    let (mut words, mut faults) = (Vec::new(), Vec::new());
+    for (i, word) in said.into_iter().enumerate() {
+        match new_word(&state, today, &milestones, &squad, word) {
+            Ok(word) => words.push(word),
+            Err((key, detail)) => faults.push(InputError::at(format!("/words/{i}/{key}"), detail)),
+        }
+    }
+    if !faults.is_empty() {
+        return Err(Problem::input(faults));
+    }
+    let now = state.clock.now();
+    state.store.add_words(team.id, &words, who.0.id, now).await?;
+    for word in &words {
+        let about = format!("{} {:?} {}", word.player, word.word.verdict, word.milestone);
+        state.store.note(now, Some(who.0.id), "milestone overridden", &about).await?;
+    }
+    Ok(HttpResponse::NoContent().finish())
+}
+
+fn new_word(
+    state: &State,
+    today: Date,
+    milestones: &[Milestone],
+    squad: &[Uuid],
+    said: WordSaid,
+) -> Result<NewWord, (&'static str, String)> {
+    if !squad.contains(&said.player) {
+        return Err(("player", "this squad has no such player".to_owned()));
+    }
+    if !milestones.iter().any(|milestone| milestone.id == said.milestone) {
+        return Err(("milestone", "there is no such milestone".to_owned()));
+    }
+    let reason =
+        short_text(&said.reason, LONGEST_REASON).map_err(|e| ("reason", format!("the reason {e}")))?;
+    let at: Timestamp = said_at(&said.said_at, &state.clock).map_err(|says| ("said_at", says))?;
+    let on = day_of_season(&said.day, today).map_err(|says| ("day", says))?;
+    let word = Override { on, verdict: said.verdict, reason, by: String::new() };
+    Ok(NewWord { id: said.id, player: said.player, milestone: said.milestone, word, said_at: at })
+}

@@ -1,0 +1,143 @@
+//! What a team's players have shown by a day: results with their levels, milestones, both feet.
+
+use jiff::civil::Date;
+use jogo_core::grouping::FootBehind;
+use jogo_core::levels::NearTheLine;
+use jogo_core::milestones::ready::Stands;
+use jogo_core::milestones::{Milestone, Override, Shown, Standing};
+use jogo_core::other_foot::{BothFeet, both_feet};
+use jogo_core::results::{TestResult, latest, results};
+use jogo_core::standards::{self, Standard};
+use jogo_core::tests::{Test, TestId};
+use jogo_store::milestones::KnownWord;
+use jogo_store::teams::{Player, Team};
+use uuid::Uuid;
+
+use crate::problem::Answer;
+use crate::state::{Known, State};
+
+/// Everything that has been measured, seen and said of a squad.
+pub struct Assessment {
+    /// The day by which it stands.
+    pub on: Date,
+    /// The tests for which the band has a standard, or in which the squad has results.
+    pub tests: Vec<Test>,
+    /// The standards of the band.
+    pub standards: Vec<Standard>,
+    /// The squad.
+    pub players: Vec<Player>,
+    /// The milestones of all bands.
+    pub milestones: Vec<Milestone>,
+    /// How well the tests repeat themselves.
+    pub known: Known,
+    /// All results up to the day, by player.
+    results: Vec<TestResult<Uuid>>,
+    words: Vec<KnownWord>,
+}
+
+/// The tests of a band: those for which it has a standard.
+pub fn of_band(tests: Vec<Test>, standards: &[Standard]) -> Vec<Test> {
+    tests.into_iter().filter(|test| standards.iter().any(|s| s.test == test.id)).collect()
+}
+
+impl Assessment {
+    /// As it stood at the end of a day.
+    pub async fn of(state: &State, team: &Team, on: Date) -> Answer<Assessment> {
+        let store = &state.store;
+        let standards = store.standards(&team.band).await?;
+        let (trials, all) = (store.trials(team.id).await?, store.tests().await?);
+        let trials: Vec<_> =
+            trials.into_iter().map(|known| known.trial).filter(|trial| trial.taken_on <= on).collect();
+        let results = results(&all, &standards, &trials);
+        let used = |test: &Test| {
+            standards.iter().any(|s| s.test == test.id) || results.iter().any(|r| r.test == test.id)
+        };
+        let tests: Vec<Test> = all.into_iter().filter(used).collect();
+        Ok(Assessment {
+            on,
+            known: state.repeatability(&team.band, &tests).await?,
+            players: store.players(team.id).await?,
+            milestones: store.milestones().await?,
+            words: store.words(team.id).await?,
+            tests,
+            standards,
+            results,
+        })
+    }
+
+    /// A player's results, in the order of tests, sides and dates.
+    pub fn results_of(&self, player: Uuid) -> &[TestResult<Uuid>] {
+        let first = self.results.partition_point(|result| result.player < player);
+        let after = self.results.partition_point(|result| result.player <= player);
+        &self.results[first..after]
+    }
+
+    /// Of a player's results, the latest of each test and side.
+    pub fn latest_of(&self, player: Uuid) -> Vec<TestResult<Uuid>> {
+        latest(self.results_of(player))
+    }
+
+    /// Where a player stands with each milestone of one band, or of all.
+    pub fn standings(&self, player: &Player, band: Option<&str>) -> Vec<(&Milestone, Standing)> {
+        self.standings_on(player, band, self.on)
+    }
+
+    /// The same as it was on an earlier day.
+    pub fn standings_on(&self, player: &Player, band: Option<&str>, on: Date) -> Vec<(&Milestone, Standing)> {
+        let shown = Shown {
+            player: player.id,
+            strong: player.about.strong_foot,
+            results: self.results_of(player.id),
+        };
+        let wanted = self.milestones.iter().filter(|m| band.is_none_or(|band| m.band == band));
+        let stands = wanted.map(|milestone| {
+            let said = self.words.iter().filter(|w| w.player == player.id && w.milestone == milestone.id);
+            let said: Vec<Override> = said.map(|known| known.word.clone()).collect();
+            (milestone, milestone.standing(&self.tests, &shown, &said, on))
+        });
+        stands.collect()
+    }
+
+    /// What is known of how well a test repeats itself.
+    pub fn typical_error(&self, test: &TestId) -> Option<f64> {
+        self.known.get(test).map(|known| known.typical_error)
+    }
+
+    /// Whether a result is near a line of the standard of its day.
+    pub fn near(&self, result: &TestResult<Uuid>) -> Option<NearTheLine> {
+        let test = self.tests.iter().find(|test| test.id == result.test)?;
+        let of_test: Vec<Standard> = self.standards.iter().filter(|s| s.test == test.id).cloned().collect();
+        let thresholds = standards::on(&of_test, result.date)?.thresholds;
+        thresholds.near_the_line(result.value, test.protocol.better(), self.typical_error(&test.id)?)
+    }
+
+    /// The dates on which a player was tested with both feet, by test.
+    pub fn feet(&self, player: &Player) -> Vec<(&Test, Vec<BothFeet>)> {
+        let of_player = (player.id, player.about.strong_foot);
+        let per_side = self.tests.iter().filter(|test| test.per_side);
+        let feet = per_side.map(|test| {
+            let known = self.known.get(&test.id);
+            (test, both_feet(test, of_player, self.results_of(player.id), known))
+        });
+        feet.filter(|(_, dates)| !dates.is_empty()).collect()
+    }
+
+    /// The tests in which a player's other foot is called behind at the last date.
+    pub fn behind(&self, player: &Player) -> Vec<FootBehind> {
+        let latest = self.latest_of(player.id);
+        let last = self.feet(player).into_iter().filter_map(|(test, dates)| {
+            let both = dates.last().copied().filter(|both| both.called)?;
+            let strong = latest
+                .iter()
+                .find(|r| r.test == test.id && r.side == Some(player.about.strong_foot))
+                .and_then(|r| r.level);
+            Some(FootBehind { test: test.id.clone(), deficit: both.deficit, strong })
+        });
+        last.collect()
+    }
+}
+
+/// Standings as the rules ask for them.
+pub fn stands<'a>(standings: &'a [(&'a Milestone, Standing)]) -> Vec<Stands<'a>> {
+    standings.iter().map(|(milestone, standing)| (*milestone, standing)).collect()
+}
