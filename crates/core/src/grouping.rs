@@ -133,7 +133,8 @@ pub struct FootBehind {
 /// The group of a player for next week, by the milestones of what comes then.
 ///
 /// Whoever has them all moves on. Of the rest, whoever is Secure with the strong foot and clearly behind with the other
-/// one works on that, in the test with the largest deficit; everybody else consolidates.
+/// one, in a test that a missing milestone rests on, works on that, where the deficit is largest; everybody else
+/// consolidates.
 pub fn next_week(stands: &[Stands<'_>], behind: &[FootBehind]) -> (Group, Reason) {
     let ids = |had: bool| -> Vec<MilestoneId> {
         stands.iter().filter(|(_, s)| s.state.is_had() == had).map(|(m, _)| m.id.clone()).collect()
@@ -142,7 +143,14 @@ pub fn next_week(stands: &[Stands<'_>], behind: &[FootBehind]) -> (Group, Reason
     if missing.is_empty() && !met.is_empty() {
         return (Group::MoveOn, Reason::AllMet { milestones: met });
     }
-    let able = behind.iter().filter(|foot| foot.strong.is_some_and(|level| level >= Level::Secure));
+    let asked = |test: &TestId| {
+        let missing = stands.iter().filter(|(_, s)| !s.state.is_had());
+        missing.flat_map(|(m, _)| m.evidence.tests()).any(|id| id == test)
+    };
+    let able = |foot: &&FootBehind| {
+        foot.strong.is_some_and(|level| level >= Level::Secure) && asked(&foot.test)
+    };
+    let able = behind.iter().filter(able);
     if let Some(worst) = able.max_by(|a, b| a.deficit.total_cmp(&b.deficit)) {
         let reason = Reason::OtherFoot { test: worst.test.clone(), deficit: Share(worst.deficit) };
         return (Group::OtherFoot, reason);

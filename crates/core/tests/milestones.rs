@@ -250,7 +250,7 @@ fn groups_have_reasons(
     #[case] strong: Option<Level>,
     #[case] group: Group,
 ) {
-    let (milestone, standing) = (milestone(eyes_up(&[], 1)), stands(state));
+    let (milestone, standing) = (milestone(ten("passes", Feet::Both, 1, 1)), stands(state));
     let behind = [FootBehind { test: "passes".into(), deficit, strong }];
     let (found, reason) = next_week(&[(&milestone, &standing)], &behind);
     assert_eq!(found, group);
@@ -264,6 +264,13 @@ fn groups_have_reasons(
         _ => Reason::Missing { milestones: ids },
     };
     assert_eq!(reason, expected);
+}
+
+#[test]
+fn a_foot_that_no_missing_milestone_asks_for_makes_no_group() {
+    let (milestone, way) = (milestone(eyes_up(&[], 1)), stands(State::OnTheWay));
+    let behind = [FootBehind { test: "passes".into(), deficit: 0.4, strong: Some(Level::Secure) }];
+    assert_eq!(next_week(&[(&milestone, &way)], &behind).0, Group::Consolidate);
 }
 
 proptest! {

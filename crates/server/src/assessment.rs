@@ -55,7 +55,7 @@ impl Assessment {
         let tests: Vec<Test> = all.into_iter().filter(used).collect();
         Ok(Assessment {
             on,
-            known: state.repeatability(&team.band, &tests).await?,
+            known: state.repeatability(&team.band).await?,
             players: store.players(team.id).await?,
             milestones: store.milestones().await?,
             words: store.words(team.id).await?,

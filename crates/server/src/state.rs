@@ -8,7 +8,7 @@ use jiff::civil::Date;
 use jiff::tz::TimeZone;
 use jiff::{Timestamp, ToSpan};
 use jogo_core::repeatability::{Repeatability, pairs};
-use jogo_core::tests::{Test, TestId};
+use jogo_core::tests::TestId;
 use jogo_store::Store;
 
 use crate::clock::Clock;
@@ -64,18 +64,18 @@ impl State {
 
     /// How well the tests of a band repeat themselves, from the results of the last year up to yesterday: worked out once a
     /// day, so that nothing on a screen moves during an evening.
-    pub async fn repeatability(&self, band: &str, tests: &[Test]) -> Answer<Known> {
+    pub async fn repeatability(&self, band: &str) -> Answer<Known> {
         let today = self.today().await?;
         let kept = self.repeatability.lock().unwrap_or_else(PoisonError::into_inner).get(band).cloned();
         if let Some((_, known)) = kept.filter(|(day, _)| *day == today) {
             return Ok(known);
         }
         let mut known = BTreeMap::new();
-        for test in tests {
+        for test in self.store.tests().await? {
             let span = (today - 1.year(), today);
-            let trials = self.store.trials_of_band(test, band, span).await?;
+            let trials = self.store.trials_of_band(&test, band, span).await?;
             let trials: Vec<_> = trials.into_iter().map(|known| known.trial).collect();
-            if let Ok(found) = Repeatability::of(&pairs(test, &trials)) {
+            if let Ok(found) = Repeatability::of(&pairs(&test, &trials)) {
                 known.insert(test.id.clone(), found);
             }
         }

@@ -213,7 +213,7 @@ pub(super) async fn show(
     let milestones = state.store.milestones().await?;
     let mut known = Vec::new();
     for of_band in &bands {
-        let found = state.repeatability(&of_band.band.id, std::slice::from_ref(&test)).await?;
+        let found = state.repeatability(&of_band.band.id).await?;
         known.push(found.get(&test.id).copied());
     }
     let (better, step) = (test.protocol.better(), test.protocol.step());

@@ -98,7 +98,7 @@ pub(super) async fn sheet(
     let (better, step) = (test.protocol.better(), test.protocol.step());
     let of_today = standards::on(&standards, today).map(|s| s.thresholds);
     let levels = of_today.map(|thresholds| thresholds.table(better, step)).unwrap_or_default();
-    let known = state.repeatability(&team.band, std::slice::from_ref(&test)).await?;
+    let known = state.repeatability(&team.band).await?;
     let typical_error = known.get(&test.id).map(|known| known.typical_error);
     let near =
         of_today.zip(typical_error).map(|(thresholds, error)| thresholds.near_table(better, step, error));
