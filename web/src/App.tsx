@@ -23,12 +23,15 @@ const DrillsPage = lazy(() => import('./features/drills/DrillsPage').then((m) =>
 const DrillDesk = lazy(() => import('./features/drills/DrillDesk').then((m) => ({ default: m.DrillDesk })))
 const ProgressionsPage = lazy(() => import('./features/progressions/ProgressionsPage').then((m) => ({ default: m.ProgressionsPage })))
 const BandsPage = lazy(() => import('./features/bands/BandsPage').then((m) => ({ default: m.BandsPage })))
+const StandardsPage = lazy(() => import('./features/standards/StandardsPage').then((m) => ({ default: m.StandardsPage })))
 const EveningsPage = lazy(() => import('./features/evenings/EveningsPage').then((m) => ({ default: m.EveningsPage })))
 const ClubsPage = lazy(() => import('./features/clubs/ClubsPage').then((m) => ({ default: m.ClubsPage })))
 const JoinPage = lazy(() => import('./features/join/JoinPage').then((m) => ({ default: m.JoinPage })))
 const HandoutPage = lazy(() => import('./features/home/HandoutPage').then((m) => ({ default: m.HandoutPage })))
 const HomePage = lazy(() => import('./features/home/HomePage').then((m) => ({ default: m.HomePage })))
 const OutboxPage = lazy(() => import('./features/clubs/OutboxPage').then((m) => ({ default: m.OutboxPage })))
+const PlayerPage = lazy(() => import('./features/squad/PlayerPage').then((m) => ({ default: m.PlayerPage })))
+const PrintPassports = lazy(() => import('./features/print/Passports').then((m) => ({ default: m.PrintPassports })))
 const PrintHome = lazy(() => import('./features/print/HomeCards').then((m) => ({ default: m.PrintHome })))
 const PrintSession = lazy(() => import('./features/print/PrintPages').then((m) => ({ default: m.PrintSession })))
 const PrintWeek = lazy(() => import('./features/print/PrintPages').then((m) => ({ default: m.PrintWeek })))
@@ -71,6 +74,7 @@ function Pages({ look }: { look: Look }) {
       <Route path="/print/session/:team/:edition/:session" element={<PrintSession />} />
       <Route path="/print/week/:club/:day" element={<PrintWeek />} />
       <Route path="/print/home/:team" element={<PrintHome />} />
+      <Route path="/print/passports/:team" element={<PrintPassports />} />
     </>
   )
   if (session.data.role === 'director') {
@@ -82,6 +86,8 @@ function Pages({ look }: { look: Look }) {
           <Route path="/drills/bands" element={<BandsPage />} />
           <Route path="/drills/:id" element={<DrillDesk editable />} />
           <Route path="/progressions" element={<ProgressionsPage />} />
+          <Route path="/standards" element={<StandardsPage />} />
+          <Route path="/standards/:test" element={<StandardsPage />} />
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/plan/new" element={<NewCurriculum />} />
           <Route path="/plan/:id" element={<PlanPage />} />
@@ -108,6 +114,7 @@ function Pages({ look }: { look: Look }) {
       <Route path="/test/:test" element={<TestEvening />} />
       <Route path="/squad" element={<SquadPage />} />
       <Route path="/squad/home" element={<HandoutPage />} />
+      <Route path="/squad/:player" element={<PlayerPage />} />
       <Route path="/weeks" element={<WeeksPage />} />
       {session.data.role === 'coach' && drills}
     </Route>

@@ -34,7 +34,7 @@ pub struct Trial<P> {
 #[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(rename_all = "snake_case")]
-pub enum Came {
+pub enum Origin {
     /// A coach entered it.
     #[default]
     Entered,

@@ -1,7 +1,7 @@
 -- What was seen of each point, where a test looks at points; `value` is their sum.
 ALTER TABLE trial ADD COLUMN marks TEXT CHECK (marks IS NULL OR json_valid(marks));
 -- How the value came: typed in or taken by a coach, timed by gates, read back from paper or a file.
-ALTER TABLE trial ADD COLUMN came TEXT NOT NULL DEFAULT 'entered' CHECK (came IN ('entered', 'gates', 'read_in'));
+ALTER TABLE trial ADD COLUMN origin TEXT NOT NULL DEFAULT 'entered' CHECK (origin IN ('entered', 'gates', 'read_in'));
 
 CREATE TABLE milestone (
     id TEXT PRIMARY KEY,

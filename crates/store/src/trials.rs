@@ -2,7 +2,7 @@
 
 use jiff::Timestamp;
 use jiff::civil::Date;
-use jogo_core::results::{Came, Trial};
+use jogo_core::results::{Origin, Trial};
 use jogo_core::tests::Test;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
@@ -28,7 +28,7 @@ pub struct NewTrial {
     /// When it was said, by the device.
     pub said_at: Timestamp,
     /// How it came.
-    pub came: Came,
+    pub origin: Origin,
 }
 
 /// A trial to be taken back.
@@ -54,13 +54,13 @@ impl Store {
     ) -> Stored<()> {
         let at = stamp(at);
         let mut tx = self.begin().await?;
-        for NewTrial { id, trial, said_at, came } in trials {
+        for NewTrial { id, trial, said_at, origin } in trials {
             let side = trial.side.map(|side| to_word("a side", &side)).transpose()?;
             let marks = (!trial.marks.is_empty()).then(|| to_json("marks", &trial.marks)).transpose()?;
             let (taken_on, said_at) = (trial.taken_on.to_string(), stamp(*said_at));
-            let came = to_word("how a trial came", came)?;
+            let origin = to_word("the origin of a trial", origin)?;
             let added = sqlx::query!(
-                "INSERT INTO trial (id, player, test, taken_on, side, value, marks, came, taken_by, said_at, received_at)
+                "INSERT INTO trial (id, player, test, taken_on, side, value, marks, origin, taken_by, said_at, received_at)
                  VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
                 id,
                 trial.player,
@@ -69,7 +69,7 @@ impl Store {
                 side,
                 trial.value,
                 marks,
-                came,
+                origin,
                 by,
                 said_at,
                 at

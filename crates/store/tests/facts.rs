@@ -5,7 +5,7 @@ mod academy;
 
 use academy::{Academy, academy, at, id, player};
 use jiff::civil::date;
-use jogo_core::results::{Came, Trial};
+use jogo_core::results::{Origin, Trial};
 use jogo_store::StoreError;
 use jogo_store::trials::{NewTrial, TakenBack};
 use rstest::rstest;
@@ -19,7 +19,7 @@ fn trial(n: u128, player: u128, value: f64) -> NewTrial {
         value,
         marks: Vec::new(),
     };
-    NewTrial { id: id(n), trial, said_at: at("18:00:00"), came: Came::Entered }
+    NewTrial { id: id(n), trial, said_at: at("18:00:00"), origin: Origin::Entered }
 }
 
 async fn with_a_squad() -> Academy {

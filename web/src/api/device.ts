@@ -30,7 +30,7 @@ export async function keepEntered(add: Waiting[], remove: string[]) {
 }
 
 /** What a coach needs beside a pitch, by the first word of its key. */
-const CARRIED = ['session', 'evenings', 'evening', 'squad', 'sheet']
+const CARRIED = ['session', 'evenings', 'evening', 'squad', 'board', 'sheet']
 const KEEP_AFTER_MS = 300
 
 /** What was read is kept as it was read: that a later question found no network is not kept. */

@@ -8,6 +8,7 @@ export type Outgoing =
   | { kind: 'outcome'; team: string; entry: Schemas['OutcomeSaid'] }
   | { kind: 'presence'; team: string; entry: Schemas['PresenceSaid'] }
   | { kind: 'note'; team: string; entry: Schemas['NoteSaid'] }
+  | { kind: 'word'; team: string; entry: Schemas['WordSaid'] }
   | { kind: 'trial'; team: string; entry: Schemas['TrialSaid'] }
   | { kind: 'taken_back'; team: string; entry: Schemas['TakenBackSaid'] }
 
@@ -57,7 +58,8 @@ export function sendFor(id: string) {
   void flush()
 }
 
-const isTrial = ({ kind }: Waiting) => kind === 'trial' || kind === 'taken_back'
+/** Where an entry goes. */
+const goesTo = ({ kind }: Waiting) => (kind === 'trial' || kind === 'taken_back' ? 'trials' : kind === 'word' ? 'words' : 'log')
 
 /** Sends entries of one team that go to one place. */
 async function send(batch: Waiting[]) {
@@ -66,7 +68,8 @@ async function send(batch: Waiting[]) {
   const [first] = batch
   if (!first) return
   const params = { path: { team: first.team } }
-  if (isTrial(first)) await api.POST('/teams/{team}/trials', { params, body: { trials: of('trial'), taken_back: of('taken_back') } })
+  if (goesTo(first) === 'words') await api.POST('/teams/{team}/words', { params, body: { words: of('word') } })
+  else if (goesTo(first) === 'trials') await api.POST('/teams/{team}/trials', { params, body: { trials: of('trial'), taken_back: of('taken_back') } })
   else await api.POST('/teams/{team}/log', { params, body: { outcomes: of('outcome'), presence: of('presence'), notes: of('note') } })
 }
 
@@ -74,7 +77,7 @@ const MOST_AT_ONCE = 100
 
 /** As many of the first entries as may go together. */
 function together(all: Waiting[]) {
-  const other = all.findIndex((w) => w.team !== all[0]?.team || (all[0] && isTrial(w) !== isTrial(all[0])))
+  const other = all.findIndex((w) => w.team !== all[0]?.team || (all[0] && goesTo(w) !== goesTo(all[0])))
   return all.slice(0, other < 0 ? MOST_AT_ONCE : Math.min(other, MOST_AT_ONCE))
 }
 

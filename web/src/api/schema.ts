@@ -1506,11 +1506,12 @@ export interface components {
              */
             seed: number;
         };
-        /**
-         * @description How a trial came in.
-         * @enum {string}
-         */
-        Came: "entered" | "gates" | "read_in";
+        /** @description What came of a change. */
+        Came: {
+            clash?: components["schemas"]["Clash"] | null;
+            place?: components["schemas"]["BlockPlace"] | null;
+            price?: components["schemas"]["Price"] | null;
+        };
         /**
          * @description What could hurt in a drill.
          * @enum {string}
@@ -3211,6 +3212,11 @@ export interface components {
             /** @description Share of the last week's minutes. */
             last: components["schemas"]["Share"];
         };
+        /**
+         * @description How a trial came in.
+         * @enum {string}
+         */
+        Origin: "entered" | "gates" | "read_in";
         /** @description The last letters, and how they leave. */
         Outbox: {
             /** @description Whether a mail server takes them; else they lie in a folder. */
@@ -4457,8 +4463,6 @@ export interface components {
          */
         Touches: "free" | "two" | "one";
         TrialSaid: {
-            /** @description How it came. */
-            came?: components["schemas"]["Came"];
             /**
              * Format: uuid
              * @description Made on the device.
@@ -4466,6 +4470,8 @@ export interface components {
             id: string;
             /** @description What was seen of each point, where points are looked at: `value` is their sum. */
             marks?: number[];
+            /** @description How it came. */
+            origin?: components["schemas"]["Origin"];
             /** Format: uuid */
             player: string;
             /** @description When, by the device. */

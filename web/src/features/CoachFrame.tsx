@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
 import { Suspense, useEffect, useState } from 'react'
-import { NavLink, Outlet } from 'react-router'
+import { NavLink, Outlet, useLocation } from 'react-router'
 import type { Schemas } from '../api/client'
 import { dropRefused, flush, sendFor, useOutbox } from '../api/outbox'
 import { texts } from '../texts/en'
@@ -19,6 +19,7 @@ export function CoachFrame({ session, look }: { session: Schemas['Session']; loo
   const { floor } = useTheme()
   useReadingBack()
   useEffect(() => sendFor(session.id), [session.id])
+  const wide = useLocation().pathname.startsWith('/squad')
   const carried = useCarried(session.teams)
   const [chosen, setChosen] = useState(() => localStorage.getItem('jogo.team'))
   const team = session.teams.find((t) => t.id === chosen) ?? session.teams[0]
@@ -27,7 +28,7 @@ export function CoachFrame({ session, look }: { session: Schemas['Session']; loo
     setChosen(id)
   }
   return (
-    <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', maxWidth: 900, mx: 'auto' }}>
+    <Box sx={{ height: '100dvh', display: 'flex', flexDirection: 'column', maxWidth: wide ? 1280 : 900, mx: 'auto' }}>
       <Box component="header" className="no-print" sx={{ display: 'flex', alignItems: 'center', px: 1.5, gap: 1, minHeight: 48, borderBottom: `1px solid ${floor.hair}` }}>
         {session.teams.length > 1 && team ? (
           <Box component="select" aria-label={texts.clubs.teams} value={team.id} onChange={(event) => choose(event.target.value)} sx={{ font: 'inherit', fontWeight: 650, color: 'inherit', bgcolor: 'transparent', border: `1px solid ${floor.hair}`, minHeight: 44, px: 0.5, maxWidth: 220 }}>

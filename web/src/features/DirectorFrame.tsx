@@ -16,7 +16,7 @@ import { NameMenu } from './NameMenu'
 
 /** The order of the work; a club lead looks back on it. */
 const PLACES = {
-  director: ['drills', 'progressions', 'plan', 'evenings', 'levels'],
+  director: ['drills', 'progressions', 'standards', 'plan', 'evenings', 'levels'],
   club_lead: ['drills', 'evenings', 'levels', 'clubs'],
   coach: [],
 } as const

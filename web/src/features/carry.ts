@@ -5,7 +5,7 @@ import type { Schemas } from '../api/client'
 import { dayNow } from '../api/day'
 import { keepReadNow } from '../api/device'
 import { readingBack, type Waiting } from '../api/outbox'
-import { squadOf } from './squad/queries'
+import { boardOf, squadOf } from './squad/queries'
 import { sheetOf } from './test/queries'
 import { eveningOf, eveningsOf } from './tonight/queries'
 
@@ -26,6 +26,7 @@ async function carry(queries: QueryClient, team: string): Promise<boolean> {
   const next = evenings.data.evenings.filter((evening) => evening.date >= today).slice(0, AHEAD)
   const wanted = [
     ...next.map(({ edition, session }) => eveningOf(team, edition, session)),
+    asked(boardOf(team)),
     ...squad.tests.map((test) => asked(sheetOf(team, test.id))),
   ]
   for (const each of wanted) await queries.prefetchQuery({ ...each, ...FRESH })
@@ -53,10 +54,11 @@ export function useCarried(teams: Schemas['TeamView'][]): boolean {
 /** What an entry shows in. */
 function shownIn({ kind, team, entry }: Waiting, queries: QueryClient): { queryKey: readonly unknown[] }[] {
   if (kind === 'outcome') return [eveningOf(team, entry.edition, entry.session), eveningsOf(team)]
-  if (kind === 'trial') return [sheetOf(team, entry.test), squadOf(team)]
+  if (kind === 'word') return [boardOf(team)]
+  if (kind === 'trial') return [sheetOf(team, entry.test), squadOf(team), boardOf(team)]
   if (kind === 'taken_back') {
     const sheets = queries.getQueriesData<Schemas['Sheet']>({ queryKey: ['sheet', team] })
-    return [...sheets.flatMap(([, sheet]) => (sheet ? [sheetOf(team, sheet.test.id)] : [])), squadOf(team)]
+    return [...sheets.flatMap(([, sheet]) => (sheet ? [sheetOf(team, sheet.test.id)] : [])), squadOf(team), boardOf(team)]
   }
   const evenings = queries.getQueriesData<Schemas['TeamEvening']>({ queryKey: ['evening', team] })
   const ofDay = evenings.filter(([, read]) => read?.evening.date === entry.day)

@@ -1,6 +1,7 @@
 // Every text of the interface, in English. A translation is another file of this shape.
 import type { Schemas } from '../api/client'
 import type { Outgoing } from '../api/outbox'
+import { board, passport, standards } from './assess'
 
 type Words<K extends string> = Record<K, string>
 const metres = new Intl.NumberFormat(undefined, { maximumFractionDigits: 1 })
@@ -77,6 +78,7 @@ export const texts = {
     strands: 'A strand is a line',
     stages: 'A stage is a filling',
     levels: 'A level is a height',
+    states: 'A milestone is a ring',
     keys: 'Keys',
     open: 'How to read this (?)',
     keyList: [
@@ -235,7 +237,7 @@ export const texts = {
     myClub: 'My club',
   },
 
-  places: { clubs: 'Clubs', drills: 'Drills', progressions: 'Progressions', plan: 'Plan', evenings: 'Evenings', levels: 'Levels', tonight: 'Tonight', test: 'Test', squad: 'Squad', weeks: 'Weeks' },
+  places: { clubs: 'Clubs', drills: 'Drills', progressions: 'Progressions', plan: 'Plan', evenings: 'Evenings', levels: 'Levels', standards: 'Standards', tonight: 'Tonight', test: 'Test', squad: 'Squad', weeks: 'Weeks' },
 
   signIn: {
     title: 'Jogo',
@@ -863,7 +865,9 @@ export const texts = {
             ? `who was here on ${w.entry.day}`
             : w.kind === 'note'
               ? `“${w.entry.says}”`
-              : 'taking back a trial',
+              : w.kind === 'word'
+                ? `“${w.entry.reason}”`
+                : 'taking back a trial',
     seen: 'I have noted it, take it away',
   },
 
@@ -880,6 +884,10 @@ export const texts = {
     said: (done: number, short: number, skipped: number) =>
       [done && `${done} done`, short && `${short} short`, skipped && `${skipped} skipped`].filter(Boolean).join(', '),
   },
+
+  board,
+  passport,
+  standards,
 
   squad: {
     title: (n: number) => plural(n, 'player'),
@@ -947,6 +955,7 @@ export const texts = {
 
   levels: {
     title: 'Levels',
+    between: (low: string, high: string) => `between ${low} and ${high}`,
     band: 'Band',
     about: 'Players by level, from each player’s latest result under the standard of its day.',
     none: 'No team of this band has players yet.',

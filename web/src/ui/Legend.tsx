@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import { texts } from '../texts/en'
 import { LEVELS, LevelSteps } from './levels'
+import { Ring, STATES } from './rings'
 import { STAGES, StageGlyph } from './stages'
 import { STRANDS, StrandSwatch } from './strands'
 
@@ -46,6 +47,11 @@ export function Legend({ open, onClose }: { open: boolean; onClose: () => void }
         <Group title={texts.legend.levels}>
           {LEVELS.map((l) => (
             <Entry key={l} glyph={<LevelSteps level={l} />} says={`${texts.level[l]}: ${texts.levelMeans[l]}`} />
+          ))}
+        </Group>
+        <Group title={texts.legend.states}>
+          {STATES.map((s) => (
+            <Entry key={s} glyph={<Ring state={s} />} says={`${texts.board.state[s]}: ${texts.board.stateMeans[s]}`} />
           ))}
         </Group>
         <Group title={texts.legend.keys}>

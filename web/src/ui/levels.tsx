@@ -34,3 +34,30 @@ export function levelOf(table: { from?: number | null; level: Level }[], value: 
   const row = table.findLast(({ from }) => from == null || value >= from - 1e-9)
   return row?.level ?? null
 }
+
+/** Players by level as one band of steps: wide is many, high is far. */
+export function LevelBand({ counts, width = 240 }: { counts: number[]; width?: number }) {
+  const { floor } = useTheme()
+  const all = Math.max(1, counts.reduce((sum, n) => sum + n, 0))
+  const height = 34
+  const says = LEVELS.map((level, i) => texts.levels.counts(texts.level[level], counts[i] ?? 0)).join(', ')
+  return (
+    <svg width="100%" viewBox={`0 0 ${width} ${height + 14}`} role="img" aria-label={says} style={{ maxWidth: (width * 4) / 3, display: 'block' }}>
+      {LEVELS.map((level, i) => {
+        const n = counts[i] ?? 0
+        const left = (width * counts.slice(0, i).reduce((sum, m) => sum + m, 0)) / all
+        const step = (height * (i + 1)) / 4
+        const wide = (width * n) / all
+        return n > 0 ? (
+          <g key={level}>
+            <rect x={left + 0.75} y={height - step + 0.75} width={Math.max(1, wide - 1.5)} height={step - 0.75} fill={i >= 2 ? floor.ink : floor.paper} stroke={floor.ink} />
+            <text x={left + wide / 2} y={height + 12} fontSize={12} textAnchor="middle" fill={floor.ink}>
+              {n}
+            </text>
+          </g>
+        ) : null
+      })}
+      <line x1={0} x2={width} y1={height} y2={height} stroke={floor.ink} />
+    </svg>
+  )
+}

@@ -7,7 +7,7 @@ use jogo_core::input::InputError;
 use jogo_core::interval::Interval;
 use jogo_core::layout::Layout;
 use jogo_core::levels::{LevelFrom, NearRow};
-use jogo_core::results::{Came, Trial, latest, results};
+use jogo_core::results::{Origin, Trial, latest, results};
 use jogo_core::skill::Side;
 use jogo_core::standards;
 use jogo_core::tests::{Protocol, Test, TestId};
@@ -173,7 +173,7 @@ pub(super) struct TrialSaid {
     marks: Vec<u8>,
     /// How it came.
     #[serde(default)]
-    came: Came,
+    origin: Origin,
     /// When, by the device.
     said_at: String,
 }
@@ -266,5 +266,5 @@ fn new_trial(
     }
     let (player, side, marks) = (said.player, said.side, said.marks);
     let trial = Trial { player, test: said.test, taken_on, side, value, marks };
-    Ok(NewTrial { id: said.id, trial, said_at: at, came: said.came })
+    Ok(NewTrial { id: said.id, trial, said_at: at, origin: said.origin })
 }

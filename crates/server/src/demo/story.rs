@@ -9,7 +9,7 @@ use jogo_core::curriculum::{Curriculum, Season};
 use jogo_core::delivery::{Outcome, Said};
 use jogo_core::edition::Edition;
 use jogo_core::plan::{Plan, Remedy, solve};
-use jogo_core::results::{Came, Trial};
+use jogo_core::results::{Origin, Trial};
 use jogo_core::simulate::Chance;
 use jogo_core::skill::Side;
 use jogo_core::standards::{self, Standard};
@@ -255,7 +255,7 @@ impl Sat<'_> {
                     let (player, test) = (player.id, test.id.clone());
                     let trial = Trial { player, test, taken_on: date, side, value, marks };
                     let (id, said_at) = (Uuid::now_v7(), at_six(date)?);
-                    trials.push(NewTrial { id, trial, said_at, came: Came::Entered });
+                    trials.push(NewTrial { id, trial, said_at, origin: Origin::Entered });
                 }
             }
         }

@@ -13,7 +13,7 @@ import { api, data, type Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
 import { asPercent, Figure } from '../../ui/figures'
-import { LEVELS, LevelSteps } from '../../ui/levels'
+import { LevelBand, LEVELS, LevelSteps } from '../../ui/levels'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
 import { useBands } from '../drills/queries'
 
@@ -92,6 +92,7 @@ function TestClubs({ entry }: { entry: Schemas['TestLevels'] }) {
               </TableCell>
               <TableCell align="right">
                 <Figure sx={{ fontSize: '1.2rem', fontWeight: 600 }}>{tested > 0 ? asPercent(secure / tested) : '–'}</Figure>
+                {club.secure && <ShareInterval share={secure / tested} interval={club.secure} />}
                 <Typography component="div" variant="caption" color="text.secondary">
                   {texts.levels.players(tested)}
                   {club.without > 0 && `, ${texts.levels.without(club.without)}`}
@@ -106,29 +107,15 @@ function TestClubs({ entry }: { entry: Schemas['TestLevels'] }) {
   )
 }
 
-/** Players by level as one band of steps: wide is many, high is far. */
-function LevelBand({ counts }: { counts: number[] }) {
-  const { floor } = useTheme()
-  const all = Math.max(1, counts.reduce((sum, n) => sum + n, 0))
-  const [width, height] = [240, 34]
-  const says = LEVELS.map((level, i) => texts.levels.counts(texts.level[level], counts[i] ?? 0)).join(', ')
+/** A share as a dot with its interval on a line from nobody to everybody. */
+function ShareInterval({ share, interval }: { share: number; interval: Schemas['Interval'] }) {
+  const { ink, hair } = useTheme().floor
+  const x = (part: number) => 4 + part * 112
   return (
-    <svg width="100%" viewBox={`0 0 ${width} ${height + 14}`} role="img" aria-label={says} style={{ maxWidth: 320, display: 'block' }}>
-      {LEVELS.map((level, i) => {
-        const n = counts[i] ?? 0
-        const left = (width * counts.slice(0, i).reduce((sum, m) => sum + m, 0)) / all
-        const step = (height * (i + 1)) / 4
-        const wide = (width * n) / all
-        return n > 0 ? (
-          <g key={level}>
-            <rect x={left + 0.75} y={height - step + 0.75} width={Math.max(1, wide - 1.5)} height={step - 0.75} fill={i >= 2 ? floor.ink : floor.paper} stroke={floor.ink} />
-            <text x={left + wide / 2} y={height + 12} fontSize={12} textAnchor="middle" fill={floor.ink}>
-              {n}
-            </text>
-          </g>
-        ) : null
-      })}
-      <line x1={0} x2={width} y1={height} y2={height} stroke={floor.ink} />
+    <svg width={120} height={12} role="img" aria-label={texts.levels.between(asPercent(interval.low), asPercent(interval.high))} style={{ display: 'block', marginLeft: 'auto' }}>
+      <line x1={x(0)} x2={x(1)} y1={6} y2={6} stroke={hair} />
+      <line x1={x(interval.low)} x2={x(interval.high)} y1={6} y2={6} stroke={ink} strokeWidth={2} />
+      <circle cx={x(share)} cy={6} r={3.5} fill={ink} />
     </svg>
   )
 }

@@ -1,23 +1,29 @@
-// The squad: players with their latest levels, and the list they come from.
+// The squad: who can do what, who does what next week, the latest results, and the list they come from.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import MuiLink from '@mui/material/Link'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
+import { Choice } from '../../ui/Choice'
 import { asResult, Figure } from '../../ui/figures'
 import { LevelSteps } from '../../ui/levels'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { useTeam } from '../team'
 import { RosterImport } from './RosterImport'
+import { SquadBoard } from './SquadBoard'
 import { useSquad } from './queries'
+
+const VIEWS = ['board', 'groups', 'list'] as const
 
 export function SquadPage() {
   const team = useTeam()
   const squad = useSquad(team.id)
+  const [address, setAddress] = useSearchParams()
+  const view = VIEWS.find((each) => each === address.get('view')) ?? 'board'
   const [loading, setLoading] = useState(false)
   const [added, setAdded] = useState<number | null>(null)
   if (squad.isError && !squad.data) return <ErrorNote error={squad.error} />
@@ -48,14 +54,22 @@ export function SquadPage() {
         />
       )}
       {players.length > 0 && (
-        <Typography variant="body2" sx={{ mb: 1 }}>
-          {texts.squad.export}{' '}
-          <MuiLink href={`/api/v1/teams/${team.id}/roster?form=csv`}>CSV</MuiLink> · <MuiLink href={`/api/v1/teams/${team.id}/roster?form=xlsx`}>XLSX</MuiLink>
-        </Typography>
+        <Box sx={{ mb: 1.5 }}>
+          <Choice label={texts.board.view} options={VIEWS} chosen={[view]} says={(each) => texts.board.views[each]} onToggle={(each) => setAddress({ view: each }, { replace: true })} />
+        </Box>
       )}
-      {players.map((player) => (
-        <PlayerRow key={player.id} player={player} tests={tests} />
-      ))}
+      {players.length > 0 && view !== 'list' && <SquadBoard team={team.id} view={view} coaching toPlayer={(player) => `/squad/${player}`} />}
+      {players.length > 0 && view === 'list' && (
+        <>
+          <Typography variant="body2" sx={{ mb: 1 }}>
+            {texts.squad.export}{' '}
+            <MuiLink href={`/api/v1/teams/${team.id}/roster?form=csv`}>CSV</MuiLink> · <MuiLink href={`/api/v1/teams/${team.id}/roster?form=xlsx`}>XLSX</MuiLink>
+          </Typography>
+          {players.map((player) => (
+            <PlayerRow key={player.id} player={player} tests={tests} />
+          ))}
+        </>
+      )}
     </Box>
   )
 }

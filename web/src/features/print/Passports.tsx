@@ -1,0 +1,32 @@
+// Passports on paper: one page for each player of a squad, or for one of them.
+import Box from '@mui/material/Box'
+import { useParams, useSearchParams } from 'react-router'
+import { texts } from '../../texts/en'
+import { ErrorNote, Loading } from '../../ui/notes'
+import { PassportSheet } from '../squad/Passport'
+import { usePassport, useSquad } from '../squad/queries'
+import { Sheets } from './Sheets'
+
+export function PrintPassports() {
+  const { team = '' } = useParams()
+  const only = useSearchParams()[0].get('player')
+  const squad = useSquad(team)
+  if (squad.isError && !squad.data) return <ErrorNote error={squad.error} />
+  if (!squad.data) return <Loading />
+  const players = squad.data.players.filter((player) => only === null || player.id === only)
+  return (
+    <Sheets title={texts.board.passport}>
+      {players.map((player) => (
+        <Box key={player.id} component="article" aria-label={player.name} sx={{ bgcolor: 'background.paper', width: '190mm', minHeight: '120mm', p: '8mm', border: 1, borderColor: 'divider', '@media print': { border: 0, p: 0, breakAfter: 'page' } }}>
+          <OnePassport team={team} player={player.id} />
+        </Box>
+      ))}
+    </Sheets>
+  )
+}
+
+function OnePassport({ team, player }: { team: string; player: string }) {
+  const passport = usePassport(team, player)
+  if (passport.isError && !passport.data) return <ErrorNote error={passport.error} />
+  return passport.data ? <PassportSheet passport={passport.data} /> : <Loading />
+}

@@ -1,0 +1,114 @@
+// Players and milestones: a ring for each, what comes next week first.
+import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
+import MuiLink from '@mui/material/Link'
+import Typography from '@mui/material/Typography'
+import { useTheme } from '@mui/material/styles'
+import { Link } from 'react-router'
+import type { Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { FeetBars } from '../../ui/feet'
+import { asDay, asPercent } from '../../ui/figures'
+import { Ring } from '../../ui/rings'
+import { StageGlyph } from '../../ui/stages'
+import { StrandSwatch } from '../../ui/strands'
+
+export interface Chosen {
+  player: Schemas['BoardPlayer']
+  milestone: Schemas['MilestoneView']
+}
+
+interface Props {
+  board: Schemas['Board']
+  players: Schemas['BoardPlayer'][]
+  onChoose?: (chosen: Chosen) => void
+  /** Where a player's name leads. */
+  toPlayer: (player: string) => string
+}
+
+/** Milestones in the order of their columns: those of next week, then the others. */
+const columnsOf = (board: Schemas['Board']) => [...board.milestones.filter((m) => m.next), ...board.milestones.filter((m) => !m.next)]
+
+export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
+  const { floor } = useTheme()
+  const columns = columnsOf(board)
+  const later = columns.findIndex((m) => !m.next)
+  const edge = (i: number) => (i === later && later > 0 ? `2px solid ${floor.ink}` : undefined)
+  const name = { position: 'sticky', left: 0, bgcolor: 'background.default', zIndex: 1, textAlign: 'left', fontWeight: 400, pr: 1 } as const
+  return (
+    <Box sx={{ overflowX: 'auto' }}>
+      <Box component="table" aria-label={texts.board.milestones} sx={{ borderCollapse: 'collapse', '& td, & th': { p: 0 }, '& tbody tr': { borderTop: `1px solid ${floor.hair}` } }}>
+        <thead>
+          <tr>
+            <Box component="th" scope="col" sx={{ ...name, verticalAlign: 'bottom', minWidth: { xs: 118, md: 150 } }}>
+              <Typography variant="caption" color="text.secondary">
+                {board.next_week ? texts.board.nextWeek(board.next_week.week, asDay(board.next_week.from)) : texts.board.player}
+              </Typography>
+            </Box>
+            {columns.map((m, i) => (
+              <Box key={m.id} component="th" scope="col" title={m.says} sx={{ verticalAlign: 'bottom', fontWeight: m.next ? 650 : 400, borderLeft: edge(i), minWidth: 38 }}>
+                <Box sx={{ writingMode: 'vertical-rl', transform: 'rotate(180deg)', fontSize: '0.86rem', lineHeight: 1.1, maxHeight: 132, mx: 'auto', width: 'fit-content', py: 0.5 }}>{m.short}</Box>
+                <Box sx={{ display: 'flex', justifyContent: 'center' }}>
+                  <StageGlyph stage={m.stage} strand={m.strand} />
+                </Box>
+                <Box sx={{ display: 'flex', justifyContent: 'center' }}>
+                  <StrandSwatch strand={m.strand} width={36} />
+                </Box>
+              </Box>
+            ))}
+            <Box component="th" scope="col" sx={{ verticalAlign: 'bottom', fontWeight: 400, fontSize: '0.86rem', pl: 1, whiteSpace: 'nowrap' }}>
+              {texts.board.otherFoot}
+            </Box>
+          </tr>
+        </thead>
+        <tbody>
+          {players.map((player) => (
+            <tr key={player.id}>
+              <Box component="th" scope="row" sx={{ ...name, py: 0.25 }}>
+                <MuiLink component={Link} to={toPlayer(player.id)} color="inherit" sx={{ display: 'flex', flexDirection: 'column', justifyContent: 'center', minHeight: 44, lineHeight: 1.15 }}>
+                  {player.name}
+                </MuiLink>
+              </Box>
+              {columns.map((m, i) => (
+                <Box key={m.id} component="td" sx={{ textAlign: 'center', borderLeft: edge(i) }}>
+                  <Cell player={player} milestone={m} onChoose={onChoose} />
+                </Box>
+              ))}
+              <Box component="td" sx={{ pl: 1 }}>
+                <Feet board={board} player={player} />
+              </Box>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  )
+}
+
+function Cell({ player, milestone, onChoose }: Chosen & Pick<Props, 'onChoose'>) {
+  const standing = player.standings.find((s) => s.milestone === milestone.id)
+  const state = standing?.state ?? 'not_seen'
+  const ring = <Ring state={state} overridden={standing?.overridden != null} label={texts.board.cell(player.name, milestone.short, texts.board.state[state])} />
+  if (!onChoose) return ring
+  return (
+    <ButtonBase onClick={() => onChoose({ player, milestone })} sx={{ width: 38, minHeight: 44 }}>
+      {ring}
+    </ButtonBase>
+  )
+}
+
+/** The test in which the other foot is furthest behind: of those that are called, if any is. */
+function Feet({ board, player }: { board: Schemas['Board']; player: Schemas['BoardPlayer'] }) {
+  const called = player.feet.filter((feet) => feet.called)
+  const worst = [...(called.length > 0 ? called : player.feet)].sort((a, b) => b.deficit - a.deficit)[0]
+  if (!worst) return null
+  const test = board.tests.find((t) => t.id === worst.test)?.short ?? worst.test
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+      <FeetBars feet={worst} label={texts.board.feet(test, asPercent(worst.deficit), worst.called)} />
+      <Typography variant="caption" color="text.secondary" sx={{ whiteSpace: 'nowrap' }}>
+        {test}
+      </Typography>
+    </Box>
+  )
+}

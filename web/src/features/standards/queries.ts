@@ -1,0 +1,35 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { api, data, type Schemas } from '../../api/client'
+
+export type Thresholds = Schemas['Thresholds']
+export type Moved = Record<string, Thresholds>
+
+export const useTests = () => useQuery({ queryKey: ['standards'], queryFn: () => data(api.GET('/standards')) })
+
+export const useScale = (test: string | undefined, percentiles: Schemas['Percentiles'] | null) =>
+  useQuery({
+    queryKey: ['standards', test, percentiles],
+    queryFn: () => data(api.GET('/standards/{test}', { params: { path: { test: test ?? '' }, query: percentiles ?? {} } })),
+    enabled: test !== undefined,
+    placeholderData: (before) => (before?.test.id === test ? before : undefined),
+  })
+
+/** Where the results stand under thresholds that are only thought of. */
+export const useWeighed = (test: string, moved: Moved) =>
+  useQuery({
+    queryKey: ['weighed', test, moved],
+    queryFn: () => data(api.POST('/standards/{test}/weighed', { params: { path: { test } }, body: { bands: moved } })),
+    enabled: Object.keys(moved).length > 0,
+    placeholderData: (before) => before,
+  })
+
+export function useSetStandards(test: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (body: { from: string; bands: Moved }) => api.PUT('/standards/{test}', { params: { path: { test } }, body }),
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ['standards'] })
+      void queries.invalidateQueries({ queryKey: ['levels'] })
+    },
+  })
+}
