@@ -147,9 +147,8 @@ pub fn next_week(stands: &[Stands<'_>], behind: &[FootBehind]) -> (Group, Reason
         let missing = stands.iter().filter(|(_, s)| !s.state.is_had());
         missing.flat_map(|(m, _)| m.evidence.tests()).any(|id| id == test)
     };
-    let able = |foot: &&FootBehind| {
-        foot.strong.is_some_and(|level| level >= Level::Secure) && asked(&foot.test)
-    };
+    let able =
+        |foot: &&FootBehind| foot.strong.is_some_and(|level| level >= Level::Secure) && asked(&foot.test);
     let able = behind.iter().filter(able);
     if let Some(worst) = able.max_by(|a, b| a.deficit.total_cmp(&b.deficit)) {
         let reason = Reason::OtherFoot { test: worst.test.clone(), deficit: Share(worst.deficit) };

@@ -30,6 +30,7 @@
 //! | who stands at which station? | [`grouping`] |
 //! | what can be done at home? | [`home`] |
 //! | who is in the squad? | [`roster`] |
+//! | what stands in a list of rows? | [`sheet`] |
 //! | what really happened? | [`delivery`] |
 //! | what is measured, and how? | [`tests`] |
 //! | which level is that? | [`levels`], [`standards`] |
@@ -73,6 +74,7 @@ pub mod progression;
 pub mod repeatability;
 pub mod results;
 pub mod roster;
+pub mod sheet;
 pub mod simulate;
 pub mod skill;
 pub mod standards;

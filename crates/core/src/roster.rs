@@ -21,12 +21,11 @@ use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
 use crate::input::short_text;
+use crate::sheet::{Sheet, SheetError, shown};
 use crate::skill::Side;
 
 /// The most players that one file may hold.
 pub const MOST_PLAYERS: usize = 60;
-/// The largest file that is read, in bytes.
-pub const LARGEST_FILE: usize = 200_000;
 /// The longest display name, in characters.
 pub const LONGEST_NAME: usize = 40;
 
@@ -135,29 +134,14 @@ pub struct Row {
 #[derive(Clone, Debug, PartialEq, Eq, thiserror::Error)]
 #[allow(missing_docs)]
 pub enum RosterError {
-    #[error("the file has {0} bytes, and a squad list at most {LARGEST_FILE}: send the list of one squad")]
-    Large(usize),
-    #[error(
-        "the file is not written in UTF-8 (first at line {line}): save it as “CSV UTF-8” and send it again"
-    )]
-    Encoding { line: usize },
+    #[error(transparent)]
+    Sheet(#[from] SheetError),
     #[error("the first line has no column “{0}”: name the columns name, birth month, strong foot")]
     Column(&'static str),
     #[error("the file has more than {MOST_PLAYERS} rows: a squad list has at most {MOST_PLAYERS} players")]
     Rows,
     #[error("the file has no rows below its first line: write one row for each player")]
     Empty,
-    #[error("line {line} cannot be split into columns: check its quotation marks")]
-    Csv { line: u64 },
-}
-
-/// A list as it was written, before anybody has said which column is which.
-#[derive(Clone, Debug, Default, PartialEq, Eq)]
-pub struct Sheet {
-    /// The first line.
-    pub head: Vec<String>,
-    /// The lines below it that hold anything, each with its number in the file, from 1.
-    pub lines: Vec<(u64, Vec<String>)>,
 }
 
 /// Which column holds what, from 0.
@@ -173,71 +157,36 @@ pub struct Columns {
     pub strong_foot: usize,
 }
 
-impl Sheet {
-    /// A list from CSV.
-    pub fn from_csv(file: &[u8]) -> Result<Sheet, RosterError> {
-        if file.len() > LARGEST_FILE {
-            return Err(RosterError::Large(file.len()));
-        }
-        let text = utf8(file)?;
-        let first = text.lines().next().unwrap_or_default();
-        let delimiter = if first.matches(';').count() > first.matches(',').count() { b';' } else { b',' };
-        let mut reader = csv::ReaderBuilder::new()
-            .delimiter(delimiter)
-            .flexible(true)
-            .trim(csv::Trim::All)
-            .from_reader(text.as_bytes());
-        let head = reader.headers().map_err(csv_error)?.iter().map(str::to_owned).collect();
-        let mut lines = Vec::new();
-        for record in reader.records() {
-            let record = record.map_err(csv_error)?;
-            let line = record.position().map_or(0, csv::Position::line);
-            lines.push((line, record.iter().map(str::to_owned).collect()));
-        }
-        Sheet { head, lines }.checked()
-    }
+/// Which column holds what, by the names in the first line.
+pub fn columns(sheet: &Sheet) -> Result<Columns, RosterError> {
+    let head: Vec<String> = sheet.head.iter().map(|name| heading(name)).collect();
+    let column = |name: &'static str| head.iter().position(|h| h == name).ok_or(RosterError::Column(name));
+    Ok(Columns {
+        name: column("name")?,
+        birth_month: column("birth month")?,
+        strong_foot: column("strong foot")?,
+    })
+}
 
-    /// A list from the cells of a spreadsheet, from its first line on.
-    pub fn from_cells(cells: impl IntoIterator<Item = Vec<String>>) -> Result<Sheet, RosterError> {
-        let mut lines = cells.into_iter().zip(1..).map(|(cells, line)| (line, cells));
-        let head = lines.next().map(|(_, head)| head).unwrap_or_default();
-        Sheet { head, lines: lines.collect() }.checked()
+/// Every line as a row that answers for itsheet. `today` is the day against which ages are held to be possible.
+pub fn rows(sheet: &Sheet, columns: Columns, today: Date) -> Result<Vec<Row>, RosterError> {
+    if sheet.lines.len() > MOST_PLAYERS {
+        return Err(RosterError::Rows);
     }
-
-    fn checked(mut self) -> Result<Sheet, RosterError> {
-        self.lines.retain(|(_, cells)| cells.iter().any(|cell| !cell.trim().is_empty()));
-        if self.lines.len() > MOST_PLAYERS { Err(RosterError::Rows) } else { Ok(self) }
-    }
-
-    /// Which column holds what, by the names in the first line.
-    pub fn columns(&self) -> Result<Columns, RosterError> {
-        let head: Vec<String> = self.head.iter().map(|name| heading(name)).collect();
-        let column =
-            |name: &'static str| head.iter().position(|h| h == name).ok_or(RosterError::Column(name));
-        Ok(Columns {
-            name: column("name")?,
-            birth_month: column("birth month")?,
-            strong_foot: column("strong foot")?,
-        })
-    }
-
-    /// Every line as a row that answers for itself. `today` is the day against which ages are held to be possible.
-    pub fn rows(&self, columns: Columns, today: Date) -> Result<Vec<Row>, RosterError> {
-        let Columns { name, birth_month, strong_foot } = columns;
-        let read = |(line, cells): &(u64, Vec<String>)| {
-            let cell = |column: usize| cells.get(column).map_or("", |cell| cell.trim());
-            row(*line, [name, birth_month, strong_foot].map(cell), today)
-        };
-        let mut rows: Vec<Row> = self.lines.iter().map(read).collect();
-        note_twins(&mut rows);
-        if rows.is_empty() { Err(RosterError::Empty) } else { Ok(rows) }
-    }
+    let Columns { name, birth_month, strong_foot } = columns;
+    let read = |(line, cells): &(u64, Vec<String>)| {
+        let cell = |column: usize| cells.get(column).map_or("", |cell| cell.trim());
+        row(*line, [name, birth_month, strong_foot].map(cell), today)
+    };
+    let mut rows: Vec<Row> = sheet.lines.iter().map(read).collect();
+    note_twins(&mut rows);
+    if rows.is_empty() { Err(RosterError::Empty) } else { Ok(rows) }
 }
 
 /// Reads a squad list from CSV whose first line names the columns.
 pub fn read(file: &[u8], today: Date) -> Result<Vec<Row>, RosterError> {
     let sheet = Sheet::from_csv(file)?;
-    sheet.rows(sheet.columns()?, today)
+    rows(&sheet, columns(&sheet)?, today)
 }
 
 /// The lines of a squad list, the names of the columns first; what is written can be read back.
@@ -248,37 +197,6 @@ pub fn lines(players: &[NewPlayer]) -> Vec<[String; 3]> {
         [player.name.clone(), player.birth_month.to_string(), foot.to_owned()]
     };
     std::iter::once(head).chain(players.iter().map(line)).collect()
-}
-
-/// A squad list as CSV. A cell that a spreadsheet would take for a formula is written as text.
-pub fn to_csv(players: &[NewPlayer]) -> String {
-    let mut csv = String::new();
-    for line in lines(players) {
-        let cells = line.map(|cell| {
-            let cell = if cell.starts_with(['=', '+', '-', '@']) { format!("'{cell}") } else { cell };
-            format!("\"{}\"", cell.replace('"', "\"\""))
-        });
-        csv += &cells.join(",");
-        csv += "\r\n";
-    }
-    csv
-}
-
-fn utf8(file: &[u8]) -> Result<&str, RosterError> {
-    let file = file.strip_prefix(b"\xEF\xBB\xBF").unwrap_or(file);
-    let line_at = |at: usize| file[..at].iter().filter(|b| **b == b'\n').count() + 1;
-    match std::str::from_utf8(file) {
-        // Text of two bytes a letter may pass for UTF-8, but then every other byte is zero.
-        Ok(text) => match text.find('\0') {
-            Some(at) => Err(RosterError::Encoding { line: line_at(at) }),
-            None => Ok(text),
-        },
-        Err(error) => Err(RosterError::Encoding { line: line_at(error.valid_up_to()) }),
-    }
-}
-
-fn csv_error(error: csv::Error) -> RosterError {
-    RosterError::Csv { line: error.position().map_or(1, csv::Position::line) }
 }
 
 fn heading(head: &str) -> String {
@@ -350,17 +268,10 @@ pub fn note_known(rows: &mut [Row], name: &str) {
     }
 }
 
-fn shown(text: &str) -> String {
-    let mut shown: String = text.chars().filter(|c| !c.is_control()).take(40).collect();
-    if text.chars().count() > 40 {
-        shown.push('…');
-    }
-    shown
-}
-
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::sheet::to_csv;
     use jiff::civil::date;
     use proptest::prelude::*;
     use rstest::rstest;
@@ -369,13 +280,14 @@ mod tests {
     const HEAD: &str = "name,birth month,strong foot\n";
 
     #[rstest]
-    #[case::other_alphabet(b"name,birth month,strong foot\nJ\xf8rn,2023-01,left\n".to_vec(), RosterError::Encoding { line: 2 })]
-    #[case::two_bytes_a_letter("name".encode_utf16().flat_map(u16::to_le_bytes).collect(), RosterError::Encoding { line: 1 })]
+    #[case::other_alphabet(b"name,birth month,strong foot\nJ\xf8rn,2023-01,left\n".to_vec(), SheetError::Encoding { line: 2 }.into())]
+    #[case::two_bytes_a_letter("name".encode_utf16().flat_map(u16::to_le_bytes).collect(), SheetError::Encoding { line: 1 }.into())]
     #[case::no_such_column(b"name,strong foot\nA,left\n".to_vec(), RosterError::Column("birth month"))]
     #[case::only_a_head(HEAD.as_bytes().to_vec(), RosterError::Empty)]
     #[case::nothing(Vec::new(), RosterError::Column("name"))]
-    #[case::a_town(format!("{HEAD}{}", "A,2023-01,left\n".repeat(10_000)).into_bytes(), RosterError::Rows)]
-    #[case::a_country(vec![b'a'; 200_001], RosterError::Large(200_001))]
+    #[case::a_town(format!("{HEAD}{}", "A,2023-01,left\n".repeat(61)).into_bytes(), RosterError::Rows)]
+    #[case::a_city(format!("{HEAD}{}", "A,2023-01,left\n".repeat(10_000)).into_bytes(), SheetError::Lines.into())]
+    #[case::a_country(vec![b'a'; 200_001], SheetError::Large(200_001).into())]
     fn a_file_that_cannot_be_read_says_why(#[case] file: Vec<u8>, #[case] error: RosterError) {
         assert_eq!(read(&file, TODAY), Err(error));
     }
@@ -404,15 +316,18 @@ mod tests {
             ["2", "Olo", "R", "05/2023"],
         ];
         let sheet = Sheet::from_cells(cells.map(|line| line.map(str::to_owned).to_vec())).unwrap();
-        assert_eq!(sheet.columns(), Err(RosterError::Column("name")));
-        let columns = Columns { name: 1, birth_month: 3, strong_foot: 2 };
-        let rows = sheet.rows(columns, TODAY).unwrap();
+        assert_eq!(columns(&sheet), Err(RosterError::Column("name")));
+        let pointed = Columns { name: 1, birth_month: 3, strong_foot: 2 };
+        let rows = super::rows(&sheet, pointed, TODAY).unwrap();
         let players: Vec<_> =
             rows.iter().map(|row| row.player.as_ref().unwrap().birth_month.to_string()).collect();
         assert_eq!((players, rows[1].line), (vec!["2023-04".to_owned(), "2023-05".to_owned()], 4));
         // A column beyond the last one holds nothing.
-        let beyond = Columns { name: 9, ..columns };
-        assert_eq!(sheet.rows(beyond, TODAY).unwrap()[0].errors, ["name: is empty: write something here"]);
+        let beyond = Columns { name: 9, ..pointed };
+        assert_eq!(
+            super::rows(&sheet, beyond, TODAY).unwrap()[0].errors,
+            ["name: is empty: write something here"]
+        );
     }
 
     #[test]
@@ -423,13 +338,13 @@ mod tests {
             strong_foot,
         };
         let squad = [player("Una \"Bee\", B.", Side::Left), player("Olo", Side::Right)];
-        let read: Vec<_> = read(to_csv(&squad).as_bytes(), TODAY)
+        let read: Vec<_> = read(to_csv(&lines(&squad)).as_bytes(), TODAY)
             .unwrap()
             .into_iter()
             .map(|row| row.player.unwrap())
             .collect();
         assert_eq!(read, squad);
-        assert!(to_csv(&[player("=1+1", Side::Left)]).contains("\"'=1+1\""));
+        assert!(to_csv(&lines(&[player("=1+1", Side::Left)])).contains("\"'=1+1\""));
     }
 
     #[test]

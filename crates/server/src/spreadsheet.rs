@@ -1,10 +1,16 @@
-//! Spreadsheets (XLSX), read as cells of text and written from them.
+//! Lists in and out as files: CSV, or spreadsheets (XLSX), read as cells of text and written from them.
 
 use std::io::Cursor;
 
+use actix_web::web::Bytes;
+use actix_web::{HttpResponse, http::header};
 use calamine::{Data, Reader, Xlsx, XlsxError};
-use jogo_core::roster::{RosterError, Sheet};
+use jogo_core::sheet::{Sheet, SheetError as ListError, to_csv};
 use rust_xlsxwriter::{Workbook, XlsxError as WriteError};
+use serde::Deserialize;
+use utoipa::ToSchema;
+
+use crate::problem::{Answer, Problem};
 
 /// What a spreadsheet may unpack to, in bytes: far more than a squad list, far less than a machine's memory.
 const LARGEST_UNPACKED: u64 = 20_000_000;
@@ -13,7 +19,7 @@ const MOST_COLUMNS: usize = 40;
 const MOST_LINES: usize = 1_000;
 
 /// Whether a file is a packed one, as spreadsheets are.
-pub fn is_one(file: &[u8]) -> bool {
+fn is_one(file: &[u8]) -> bool {
     file.starts_with(b"PK\x03\x04")
 }
 
@@ -28,7 +34,7 @@ pub enum SheetError {
     Large,
     /// Its first sheet is no list.
     #[error(transparent)]
-    List(#[from] RosterError),
+    List(#[from] ListError),
 }
 
 impl From<XlsxError> for SheetError {
@@ -37,8 +43,45 @@ impl From<XlsxError> for SheetError {
     }
 }
 
+/// A list out of a file that somebody sent, whichever of the two forms it has.
+pub async fn list(file: Bytes) -> Answer<Sheet> {
+    if !is_one(&file) {
+        return Sheet::from_csv(&file).map_err(|e| Problem::fault("", e.to_string()));
+    }
+    let sheet = actix_web::web::block(move || read(&file)).await;
+    sheet.map_err(|e| Problem::internal(&e))?.map_err(|e| Problem::fault("", e.to_string()))
+}
+
+/// In which form a list goes out.
+#[derive(Clone, Copy, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum ListForm {
+    /// CSV in UTF-8.
+    Csv,
+    /// A spreadsheet.
+    Xlsx,
+}
+
+impl ListForm {
+    /// Lines as a file to be kept under a name.
+    pub fn file<const N: usize>(self, name: &str, lines: &[[String; N]]) -> Answer<HttpResponse> {
+        let mut answer = HttpResponse::Ok();
+        let named = |ending: &str| format!("attachment; filename=\"{name}.{ending}\"");
+        Ok(match self {
+            ListForm::Csv => answer
+                .content_type("text/csv; charset=utf-8")
+                .insert_header((header::CONTENT_DISPOSITION, named("csv")))
+                .body(to_csv(lines)),
+            ListForm::Xlsx => answer
+                .content_type("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet")
+                .insert_header((header::CONTENT_DISPOSITION, named("xlsx")))
+                .body(write(lines).map_err(|e| Problem::internal(&e))?),
+        })
+    }
+}
+
 /// The first sheet of a spreadsheet.
-pub fn read(file: &[u8]) -> Result<Sheet, SheetError> {
+fn read(file: &[u8]) -> Result<Sheet, SheetError> {
     let mut packed = zip::ZipArchive::new(Cursor::new(file)).map_err(|_| SheetError::Unreadable)?;
     let mut unpacked = 0_u64;
     for i in 0..packed.len() {
@@ -81,7 +124,7 @@ fn text(cell: &Data) -> String {
 }
 
 /// A spreadsheet with one sheet of text.
-pub fn write<const N: usize>(lines: &[[String; N]]) -> Result<Vec<u8>, WriteError> {
+fn write<const N: usize>(lines: &[[String; N]]) -> Result<Vec<u8>, WriteError> {
     let mut book = Workbook::new();
     let sheet = book.add_worksheet();
     for (line, cells) in (0_u32..).zip(lines) {

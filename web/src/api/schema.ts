@@ -1043,6 +1043,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/teams/{team}/results": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All results of a squad as a list that can be read back. */
+        get: operations["testing_export"];
+        put?: never;
+        /** Reads a list of results (CSV in UTF-8, or XLSX) and says what it would add. Nothing is written. */
+        post: operations["testing_preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/teams/{team}/roster": {
         parameters: {
             query?: never;
@@ -1085,7 +1103,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The sheet of a test for today. */
+        /** The sheet of a test for today, or for an earlier day of the season that is read back from paper. */
         get: operations["testing_sheet"];
         put?: never;
         post?: never;
@@ -3748,6 +3766,31 @@ export interface components {
         ReportsSaid: {
             reports: components["schemas"]["ReportSaid"][];
         };
+        /** @description One line of a list. */
+        ResultLine_String: {
+            /** @description What is wrong, with the mend; nothing if it can be taken in. */
+            errors: string[];
+            /**
+             * Format: int64
+             * @description Line in the file, from 1.
+             */
+            line: number;
+            /** @description What was seen of each point. */
+            marks: number[];
+            player?: string;
+            side?: components["schemas"]["Side"] | null;
+            /** @description The day, as `2031-02-10`. */
+            taken_on?: string | null;
+            /** @description The test, if it was found. */
+            test?: string | null;
+            /**
+             * Format: double
+             * @description The value.
+             */
+            value?: number | null;
+            /** @description What it says, as written. */
+            written: string;
+        };
         /** @description A player's result of one date, with the level of that date. */
         ResultView: {
             date: string;
@@ -3756,6 +3799,14 @@ export interface components {
             test: components["schemas"]["String"];
             /** Format: double */
             value: number;
+        };
+        /** @description What a list of results would add. */
+        ResultsPreview: {
+            /** @description Lines that cannot. */
+            faulty: number;
+            /** @description Lines that can be taken in. */
+            good: number;
+            lines: components["schemas"]["ResultLine_String"][];
         };
         /** @description A point of a ridge. */
         RidgePoint: {
@@ -6574,7 +6625,7 @@ export interface operations {
     board_show: {
         parameters: {
             query?: {
-                /** @description The board as it stood at the end of this day; today if it is not said. */
+                /** @description As it stood at the end of this day; today if it is not said. */
                 on?: string;
             };
             header?: never;
@@ -7158,6 +7209,71 @@ export interface operations {
             };
         };
     };
+    testing_export: {
+        parameters: {
+            query: {
+                form: "csv" | "xlsx";
+            };
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The list */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    testing_preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ResultsPreview"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     squad_export: {
         parameters: {
             query: {
@@ -7258,7 +7374,10 @@ export interface operations {
     };
     testing_sheet: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description As it stood at the end of this day; today if it is not said. */
+                on?: string;
+            };
             header?: never;
             path: {
                 team: string;

@@ -139,8 +139,8 @@ pub(super) struct Board {
 #[derive(Deserialize, IntoParams)]
 #[into_params(parameter_in = Query)]
 pub(super) struct OnDay {
-    /// The board as it stood at the end of this day; today if it is not said.
-    on: Option<String>,
+    /// As it stood at the end of this day; today if it is not said.
+    pub(super) on: Option<String>,
 }
 
 /// The squad board.

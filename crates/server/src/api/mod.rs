@@ -160,7 +160,7 @@ impl Cursor {
         letters::list, letters::deliver, letters::set_address,
         home::page, home::card, home::renew, home::report,
         squad::show, squad::export, squad::preview, squad::add,
-        testing::sheet, testing::say,
+        testing::sheet, testing::say, testing::export, testing::preview,
         board::show, board::say, players::passport, players::export, players::erase,
         standards::list, standards::show, standards::weigh, standards::set,
     ),

@@ -1,11 +1,11 @@
 //! A team's squad: its players with their levels, and the list they come from.
 
+use actix_web::HttpResponse;
 use actix_web::web::{Bytes, Data, Json, Path, Query, ServiceConfig, get, post};
-use actix_web::{HttpResponse, http::header};
 use jogo_core::input::{InputError, short_text};
 use jogo_core::levels::Level;
 use jogo_core::results::{TestResult, latest, results};
-use jogo_core::roster::{self, Columns, LONGEST_NAME, MOST_PLAYERS, NewPlayer, RosterError, Row, Sheet};
+use jogo_core::roster::{self, Columns, LONGEST_NAME, MOST_PLAYERS, NewPlayer, RosterError, Row};
 use jogo_core::skill::Side;
 use jogo_core::tests::{Test, TestId};
 use jogo_store::teams::{Player, Team};
@@ -17,7 +17,7 @@ use crate::assessment::of_band;
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
-use crate::spreadsheet;
+use crate::spreadsheet::{self, ListForm};
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
@@ -166,17 +166,11 @@ pub(super) async fn preview(
 ) -> Answer<Json<Preview>> {
     let team = who.team(&state, *team, Act::Coach).await?;
     let file = file.map_err(|_| Problem::too_large(crate::problem::LARGEST_BODY))?;
-    let sheet = if spreadsheet::is_one(&file) {
-        let sheet = actix_web::web::block(move || spreadsheet::read(&file)).await;
-        sheet.map_err(|e| Problem::internal(&e))?.map_err(|e| Problem::fault("", e.to_string()))?
-    } else {
-        Sheet::from_csv(&file).map_err(|e| Problem::fault("", e.to_string()))?
-    };
-    let columns = pointed.columns().or_else(|| sheet.columns().ok());
+    let sheet = spreadsheet::list(file).await?;
+    let columns = pointed.columns().or_else(|| roster::columns(&sheet).ok());
     let mut rows = match columns {
-        Some(columns) => {
-            sheet.rows(columns, state.today().await?).map_err(|e| Problem::fault("", e.to_string()))?
-        }
+        Some(columns) => roster::rows(&sheet, columns, state.today().await?)
+            .map_err(|e| Problem::fault("", e.to_string()))?,
         None if sheet.lines.is_empty() => return Err(Problem::fault("", RosterError::Empty.to_string())),
         None => Vec::new(),
     };
@@ -187,19 +181,11 @@ pub(super) async fn preview(
     Ok(Json(Preview { head: sheet.head, columns, faulty: rows.len() - good, good, rows }))
 }
 
-/// In which form a list goes out.
-#[derive(Clone, Copy, Deserialize, ToSchema)]
-#[serde(rename_all = "snake_case")]
-pub(super) enum ListForm {
-    Csv,
-    Xlsx,
-}
-
 #[derive(Deserialize, IntoParams)]
 #[into_params(parameter_in = Query)]
 pub(super) struct Wanted {
     #[param(inline)]
-    form: ListForm,
+    pub(super) form: ListForm,
 }
 
 /// The squad as a list that can be read back.
@@ -213,18 +199,7 @@ pub(super) async fn export(
 ) -> Answer<HttpResponse> {
     let team = who.team(&state, *team, Act::SeeTeam).await?;
     let squad: Vec<NewPlayer> = state.store.players(team.id).await?.into_iter().map(|p| p.about).collect();
-    let mut answer = HttpResponse::Ok();
-    let named = |ending: &str| format!("attachment; filename=\"squad.{ending}\"");
-    Ok(match wanted.form {
-        ListForm::Csv => answer
-            .content_type("text/csv; charset=utf-8")
-            .insert_header((header::CONTENT_DISPOSITION, named("csv")))
-            .body(roster::to_csv(&squad)),
-        ListForm::Xlsx => answer
-            .content_type("application/vnd.openxmlformats-officedocument.spreadsheetml.sheet")
-            .insert_header((header::CONTENT_DISPOSITION, named("xlsx")))
-            .body(spreadsheet::write(&roster::lines(&squad)).map_err(|e| Problem::internal(&e))?),
-    })
+    wanted.form.file("squad", &roster::lines(&squad))
 }
 
 #[derive(Deserialize, ToSchema)]

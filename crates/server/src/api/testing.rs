@@ -1,13 +1,14 @@
 //! The test evening: the sheet to fill, and what was measured.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json, Path, ServiceConfig, get, post};
+use actix_web::web::{Bytes, Data, Json, Path, Query, ServiceConfig, get, post};
 use jiff::civil::Date;
 use jogo_core::input::InputError;
 use jogo_core::interval::Interval;
 use jogo_core::layout::Layout;
 use jogo_core::levels::{LevelFrom, NearRow};
-use jogo_core::results::{Origin, Trial, latest, results};
+use jogo_core::results::list::ResultLine;
+use jogo_core::results::{Origin, Trial, latest, list, results};
 use jogo_core::skill::Side;
 use jogo_core::standards;
 use jogo_core::tests::{Protocol, Test, TestId};
@@ -17,15 +18,21 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::squad::TestView;
+use super::board::OnDay;
+use super::squad::{TestView, Wanted};
 use super::{day_of_season, said_at};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
+use crate::spreadsheet;
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.route("/teams/{team}/tests/{test}", get().to(sheet)).route("/teams/{team}/trials", post().to(say));
+    config
+        .route("/teams/{team}/tests/{test}", get().to(sheet))
+        .route("/teams/{team}/trials", post().to(say))
+        .route("/teams/{team}/results", get().to(export))
+        .route("/teams/{team}/results", post().to(preview));
 }
 
 #[derive(Serialize, ToSchema)]
@@ -81,18 +88,25 @@ pub(super) struct Sheet {
     players: Vec<SheetPlayer>,
 }
 
-/// The sheet of a test for today.
-#[utoipa::path(get, operation_id = "testing_sheet", path = "/teams/{team}/tests/{test}", params(("team" = Uuid, Path), ("test" = String, Path)),
+/// The sheet of a test for today, or for an earlier day of the season that is read back from paper.
+#[utoipa::path(get, operation_id = "testing_sheet", path = "/teams/{team}/tests/{test}", params(("team" = Uuid, Path), ("test" = String, Path), OnDay),
     responses((status = 200, body = Sheet), (status = 404, body = Problem)))]
 pub(super) async fn sheet(
     who: SignedIn,
     state: Data<State>,
     path: Path<(Uuid, TestId)>,
+    asked: Query<OnDay>,
 ) -> Answer<Json<Sheet>> {
     let (team, test) = path.into_inner();
     let team = who.team(&state, team, Act::SeeTeam).await?;
     let test = state.store.test(&test).await?.ok_or_else(|| Problem::not_found("test"))?;
-    let today = state.today().await?;
+    let today = match &asked.on {
+        Some(day) => {
+            let day = day_of_season(day, state.today().await?);
+            day.map_err(|says| Problem::fault("/on", says))?
+        }
+        None => state.today().await?,
+    };
     let all = state.store.standards(&team.band).await?;
     let standards: Vec<_> = all.into_iter().filter(|s| s.test == test.id).collect();
     let (better, step) = (test.protocol.better(), test.protocol.step());
@@ -105,7 +119,8 @@ pub(super) async fn sheet(
     let trials = state.store.trials(team.id).await?;
     let (now, past): (Vec<KnownTrial>, Vec<KnownTrial>) =
         trials.into_iter().filter(|t| t.trial.test == test.id).partition(|t| t.trial.taken_on == today);
-    let past: Vec<_> = past.into_iter().map(|known| known.trial).collect();
+    let past = past.into_iter().map(|known| known.trial).filter(|trial| trial.taken_on < today);
+    let past: Vec<_> = past.collect();
     let past = latest(&results(std::slice::from_ref(&test), &standards, &past));
     let players = state.store.players(team.id).await?.into_iter().map(|player| {
         let of_player = |t: &&KnownTrial| t.trial.player == player.id;
@@ -255,7 +270,15 @@ fn new_trial(
             if test.per_side { "is taken per foot: say left or right" } else { "is not taken per foot" };
         return Err(("side", format!("{} {says}", test.name)));
     }
-    let taken_on = day_of_season(&said.taken_on, today).map_err(|says| ("taken_on", says))?;
+    let taken_on = match said.origin {
+        // What is read in from a list may be of earlier seasons: the list has looked at its days.
+        Origin::ReadIn => said.taken_on.parse().ok().filter(|day: &Date| *day <= today),
+        _ => None,
+    };
+    let taken_on = match taken_on {
+        Some(day) => day,
+        None => day_of_season(&said.taken_on, today).map_err(|says| ("taken_on", says))?,
+    };
     let at = said_at(&said.said_at, &state.clock).map_err(|says| ("said_at", says))?;
     let value = test.value(said.value).map_err(|says| ("value", says))?;
     if matches!(test.protocol, Protocol::Points { .. }) || !said.marks.is_empty() {
@@ -267,4 +290,55 @@ fn new_trial(
     let (player, side, marks) = (said.player, said.side, said.marks);
     let trial = Trial { player, test: said.test, taken_on, side, value, marks };
     Ok(NewTrial { id: said.id, trial, said_at: at, origin: said.origin })
+}
+
+/// All results of a squad as a list that can be read back.
+#[utoipa::path(get, operation_id = "testing_export", path = "/teams/{team}/results", params(("team" = Uuid, Path), Wanted),
+    responses((status = 200, description = "The list", content_type = "text/csv"), (status = 404, body = Problem)))]
+pub(super) async fn export(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    wanted: Query<Wanted>,
+) -> Answer<HttpResponse> {
+    let team = who.team(&state, *team, Act::SeeTeam).await?;
+    let trials: Vec<_> = state.store.trials(team.id).await?.into_iter().map(|known| known.trial).collect();
+    wanted.form.file("results", &list::lines(&trials, &named(&state, team.id).await?))
+}
+
+/// The players of a squad by name.
+async fn named(state: &State, team: Uuid) -> Answer<Vec<(Uuid, String)>> {
+    Ok(state.store.players(team).await?.into_iter().map(|player| (player.id, player.about.name)).collect())
+}
+
+/// What a list of results would add.
+#[derive(Serialize, ToSchema)]
+pub(super) struct ResultsPreview {
+    lines: Vec<ResultLine<Uuid>>,
+    /// Lines that can be taken in.
+    good: usize,
+    /// Lines that cannot.
+    faulty: usize,
+}
+
+/// Reads a list of results (CSV in UTF-8, or XLSX) and says what it would add. Nothing is written.
+#[utoipa::path(post, operation_id = "testing_preview", path = "/teams/{team}/results", params(("team" = Uuid, Path)),
+    request_body(content = String, content_type = "text/csv"),
+    responses((status = 200, body = ResultsPreview), (status = 422, body = Problem)))]
+pub(super) async fn preview(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    file: Result<Bytes, actix_web::Error>,
+) -> Answer<Json<ResultsPreview>> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let file = file.map_err(|_| Problem::too_large(crate::problem::LARGEST_BODY))?;
+    let sheet = spreadsheet::list(file).await?;
+    let (players, tests) = (named(&state, team.id).await?, state.store.tests().await?);
+    let beside = list::Beside { players: &players, tests: &tests, today: state.today().await? };
+    let mut lines = list::read(&sheet, beside).map_err(|e| Problem::fault("", e.to_string()))?;
+    let known: Vec<_> = state.store.trials(team.id).await?.into_iter().map(|known| known.trial).collect();
+    list::note_known(&mut lines, &known);
+    let good = lines.iter().filter(|line| line.errors.is_empty()).count();
+    Ok(Json(ResultsPreview { faulty: lines.len() - good, good, lines }))
 }

@@ -3,6 +3,8 @@
 //! The trials of one player in one test with one foot on one day make one result. It keeps the level of its day: that
 //! of the standard which held then.
 
+pub mod list;
+
 use std::collections::BTreeMap;
 
 use jiff::civil::Date;
