@@ -32,6 +32,7 @@ const HomePage = lazy(() => import('./features/home/HomePage').then((m) => ({ de
 const OutboxPage = lazy(() => import('./features/clubs/OutboxPage').then((m) => ({ default: m.OutboxPage })))
 const PlayerPage = lazy(() => import('./features/squad/PlayerPage').then((m) => ({ default: m.PlayerPage })))
 const PrintPassports = lazy(() => import('./features/print/Passports').then((m) => ({ default: m.PrintPassports })))
+const PrintTest = lazy(() => import('./features/print/TestSheet').then((m) => ({ default: m.PrintTest })))
 const PrintHome = lazy(() => import('./features/print/HomeCards').then((m) => ({ default: m.PrintHome })))
 const PrintSession = lazy(() => import('./features/print/PrintPages').then((m) => ({ default: m.PrintSession })))
 const PrintWeek = lazy(() => import('./features/print/PrintPages').then((m) => ({ default: m.PrintWeek })))
@@ -75,6 +76,7 @@ function Pages({ look }: { look: Look }) {
       <Route path="/print/week/:club/:day" element={<PrintWeek />} />
       <Route path="/print/home/:team" element={<PrintHome />} />
       <Route path="/print/passports/:team" element={<PrintPassports />} />
+      <Route path="/print/test/:team/:test" element={<PrintTest />} />
     </>
   )
   if (session.data.role === 'director') {

@@ -55,10 +55,10 @@ export function useCarried(teams: Schemas['TeamView'][]): boolean {
 function shownIn({ kind, team, entry }: Waiting, queries: QueryClient): { queryKey: readonly unknown[] }[] {
   if (kind === 'outcome') return [eveningOf(team, entry.edition, entry.session), eveningsOf(team)]
   if (kind === 'word') return [boardOf(team)]
-  if (kind === 'trial') return [sheetOf(team, entry.test), squadOf(team), boardOf(team)]
-  if (kind === 'taken_back') {
-    const sheets = queries.getQueriesData<Schemas['Sheet']>({ queryKey: ['sheet', team] })
-    return [...sheets.flatMap(([, sheet]) => (sheet ? [sheetOf(team, sheet.test.id)] : [])), squadOf(team), boardOf(team)]
+  if (kind === 'trial' || kind === 'taken_back') {
+    const sheets = queries.getQueriesData<Schemas['Sheet']>({ queryKey: kind === 'trial' ? ['sheet', team, entry.test] : ['sheet', team] })
+    const read = sheets.flatMap(([key, sheet]) => (sheet ? [sheetOf(team, sheet.test.id, key[3] === null ? null : String(key[3]))] : []))
+    return [...read, squadOf(team), boardOf(team)]
   }
   const evenings = queries.getQueriesData<Schemas['TeamEvening']>({ queryKey: ['evening', team] })
   const ofDay = evenings.filter(([, read]) => read?.evening.date === entry.day)

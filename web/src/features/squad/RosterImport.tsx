@@ -3,17 +3,15 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Link from '@mui/material/Link'
 import Typography from '@mui/material/Typography'
-import { styled, useTheme } from '@mui/material/styles'
+import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
+import { FileButton } from '../../ui/FileButton'
 import { SelectCell } from '../../ui/fields'
 import { Figure } from '../../ui/figures'
 import { ErrorNote } from '../../ui/notes'
 import { useAddPlayers, useRosterPreview } from './queries'
-
-/** Out of sight, but still in the order of the keyboard. */
-const HiddenInput = styled('input')({ position: 'absolute', width: 1, height: 1, opacity: 0 })
 
 /** The server refuses larger files; this one is not even sent. */
 const LARGEST = 200_000
@@ -23,12 +21,12 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
   const add = useAddPlayers(team)
   const [large, setLarge] = useState(false)
   const [file, setFile] = useState<File | null>(null)
-  const choose = (file: File | undefined) => {
+  const choose = (file: File) => {
     preview.reset()
     add.reset()
-    setFile(file ?? null)
-    setLarge(file !== undefined && file.size > LARGEST)
-    if (file && file.size <= LARGEST) preview.mutate({ file })
+    setFile(file)
+    setLarge(file.size > LARGEST)
+    if (file.size <= LARGEST) preview.mutate({ file })
   }
   const players = preview.data?.rows.flatMap((row) => (row.player ? [row.player] : [])) ?? []
   return (
@@ -38,14 +36,7 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
         {texts.squad.columns} · <Link href="/example-squad.csv">{texts.squad.example}</Link>
       </Typography>
       <Box sx={{ my: 1.5 }}>
-        <Button component="label" sx={{ '&:focus-within': { outline: '3px solid', outlineOffset: 2 } }}>
-          {texts.squad.choose}
-          <HiddenInput type="file" accept=".csv,text/csv,.xlsx" aria-label={texts.squad.choose} onChange={(event) => {
-              choose(event.target.files?.[0])
-              // A list that was mended under its old name can be chosen again.
-              event.target.value = ''
-            }} />
-        </Button>{' '}
+        <FileButton label={texts.squad.choose} accept=".csv,text/csv,.xlsx" onChoose={choose} />{' '}
         {file?.name}
       </Box>
       {large && (

@@ -63,7 +63,10 @@ export function SquadPage() {
         <>
           <Typography variant="body2" sx={{ mb: 1 }}>
             {texts.squad.export}{' '}
-            <MuiLink href={`/api/v1/teams/${team.id}/roster?form=csv`}>CSV</MuiLink> · <MuiLink href={`/api/v1/teams/${team.id}/roster?form=xlsx`}>XLSX</MuiLink>
+            <MuiLink href={`/api/v1/teams/${team.id}/roster?form=csv`}>CSV</MuiLink> · <MuiLink href={`/api/v1/teams/${team.id}/roster?form=xlsx`}>XLSX</MuiLink> ·{' '}
+            <MuiLink component={Link} to={`/print/passports/${team.id}`}>
+              {texts.board.passports}
+            </MuiLink>
           </Typography>
           {players.map((player) => (
             <PlayerRow key={player.id} player={player} tests={tests} />

@@ -3,69 +3,91 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
-import { Link, useParams } from 'react-router'
+import { Link, useParams, useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { dayNow } from '../../api/day'
 import { texts } from '../../texts/en'
-import { asResult, Figure } from '../../ui/figures'
+import { Choice } from '../../ui/Choice'
+import { asDay, asPercent, asResult, Figure } from '../../ui/figures'
 import { isTyping } from '../../ui/keys'
 import { levelOf, LevelSteps } from '../../ui/levels'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { useTeam } from '../team'
+import { faultOf, kept, nearOf, partsOf, surprises, toolsOf } from './entry'
 import { Keypad } from './Keypad'
+import { Points } from './Points'
 import { ResultSheet } from './ResultSheet'
+import { Stopwatch } from './Stopwatch'
+import { Tapper } from './Tapper'
+import { Ticks } from './Ticks'
 import { cellsOf, useSheet, useTrials, type Cell } from './queries'
 
 export function TestEvening() {
   const team = useTeam()
   const { test = '' } = useParams()
-  const sheet = useSheet(team.id, test)
+  // Another day is read back from paper.
+  const day = useSearchParams()[0].get('day')
+  const sheet = useSheet(team.id, test, day)
   if (sheet.isError && !sheet.data) return <ErrorNote error={sheet.error} />
   if (!sheet.data) return <Loading />
-  return <Entry key={test} team={team.id} sheet={sheet.data} today={dayNow(sheet.data.today, sheet.dataUpdatedAt)} />
+  return <Entry key={`${test} ${day ?? ''}`} team={team.id} sheet={sheet.data} fromPaper={day !== null} today={day ?? dayNow(sheet.data.today, sheet.dataUpdatedAt)} />
 }
 
 const nameOf = ({ player, side, round }: Cell) => `${player.id} ${side ?? ''} ${round}`
 
-function Entry({ team, sheet, today }: { team: string; sheet: Schemas['Sheet']; today: string }) {
-  const trials = useTrials(team, sheet, today)
+/** What is about to be entered. */
+interface Typed {
+  text: string
+  marks: number[]
+}
+const NOTHING: Typed = { text: '', marks: [] }
+
+function Entry({ team, sheet, today, fromPaper }: { team: string; sheet: Schemas['Sheet']; today: string; fromPaper: boolean }) {
+  const trials = useTrials(team, sheet, today, fromPaper)
   const cells = cellsOf(sheet)
   const standing = (cell: Cell) => trials.of(cell)[cell.round]
   // Entry goes on where nothing stands yet, unless another place was chosen.
   const [chosen, setChosen] = useState<string | null>(null)
-  const [typed, setTyped] = useState('')
+  const [{ text: typed, marks }, setTyped] = useState(NOTHING)
   const [wrong, setWrong] = useState<string | null>(null)
+  const [sure, setSure] = useState(false)
   const [entered, setEntered] = useState<string[]>([])
+  const tools = toolsOf(sheet)
+  const [wanted, setWanted] = useState(() => localStorage.getItem(`jogo.tool.${sheet.protocol.kind}`))
+  const tool = tools.find((each) => each === wanted) ?? tools[0] ?? 'keys'
   const open = cells.findIndex((cell) => !standing(cell))
   const asked = cells.findIndex((cell) => nameOf(cell) === chosen)
   const at = asked >= 0 ? asked : open
   const cell = cells[at]
+  const before = cell?.player.before.find((b) => (b.side ?? null) === cell.side)
 
   const choose = (next: Cell | undefined) => {
     setChosen(next ? nameOf(next) : null)
-    setTyped('')
+    setTyped(NOTHING)
     setWrong(null)
+    setSure(false)
   }
-  const value = typed === '' ? null : Number(typed.replace(',', '.'))
-  const fault =
-    value === null
-      ? null
-      : Number.isNaN(value) || value < sheet.least || value > sheet.most
-        ? texts.test.outOfRange(sheet.least, sheet.most)
-        : sheet.step === 1 && !Number.isInteger(value)
-          ? texts.test.whole
-          : null
+  const number = typed === '' ? null : Number(typed.replace(',', '.'))
+  const fault = number === null ? null : faultOf(sheet, number)
+  const value = number === null || fault ? null : kept(sheet, number)
+  const put = (place: Cell, value: number, marks: number[], origin?: 'gates') => {
+    const id = trials.enter(place, { value, marks, origin }, standing(place))
+    setEntered([...entered, id])
+    // After this place comes the next one where nothing stands.
+    const from = cells.indexOf(place)
+    choose(cells.slice(from + 1).find((c) => !standing(c)) ?? cells.find((c, i) => i !== from && !standing(c)))
+  }
   const take = () => {
-    if (!cell || value === null) return
-    if (fault) {
+    if (!cell || number === null) return
+    if (fault || value === null) {
       setWrong(fault)
       return
     }
-    const id = trials.enter(cell, value, standing(cell))
-    setEntered([...entered, id])
-    // After this place comes the next one where nothing stands.
-    const next = cells.slice(at + 1).find((c) => !standing(c)) ?? cells.find((c, i) => i !== at && !standing(c))
-    choose(next)
+    if (surprises(before, value) && !sure) {
+      setSure(true)
+      return
+    }
+    put(cell, value, marks)
   }
   const undo = () => {
     const last = entered.at(-1)
@@ -74,10 +96,14 @@ function Entry({ team, sheet, today }: { team: string; sheet: Schemas['Sheet']; 
     setEntered(entered.slice(0, -1))
     choose(undefined)
   }
-  const press = (key: string) => {
+  const write = (text: string, marks: number[] = []) => {
+    setTyped({ text, marks })
     setWrong(null)
-    if (key === '⌫') setTyped(typed.slice(0, -1))
-    else if (typed.length < 6) setTyped(typed + key)
+    setSure(false)
+  }
+  const press = (key: string) => {
+    if (key === '⌫') write(typed.slice(0, -1))
+    else if (typed.length < 6) write(typed + key)
   }
 
   useEffect(() => {
@@ -98,11 +124,11 @@ function Entry({ team, sheet, today }: { team: string; sheet: Schemas['Sheet']; 
     return () => window.removeEventListener('keydown', onKey)
   })
 
-  const level = value !== null && !fault ? levelOf(sheet.levels, value) : null
-  const before = cell?.player.before.find((b) => (b.side ?? null) === cell.side)
+  const steps = { ready: typed !== '' && cell !== undefined, undoable: entered.length > 0, onEnter: take, onUndo: undo }
+  const key = cell ? nameOf(cell) : 'none'
   return (
     <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', sm: 'row' } }}>
-      <Box sx={{ flex: 'none', width: { sm: 330 }, px: 1.5, py: 1, bgcolor: 'background.paper', borderBottom: { xs: 1, sm: 0 }, borderRight: { sm: 1 }, borderColor: { xs: 'divider', sm: 'divider' } }}>
+      <Box sx={{ flex: 'none', width: { sm: 340 }, px: 1.5, py: 1, bgcolor: 'background.paper', borderBottom: { xs: 1, sm: 0 }, borderRight: { sm: 1 }, borderColor: { xs: 'divider', sm: 'divider' } }}>
         <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
           <Typography variant="h3" component="h1" sx={{ flex: 1 }}>
             {sheet.test.name}
@@ -111,31 +137,29 @@ function Entry({ team, sheet, today }: { team: string; sheet: Schemas['Sheet']; 
             {texts.test.back}
           </Button>
         </Box>
+        {fromPaper && (
+          <Typography variant="body2" sx={{ fontWeight: 650 }}>
+            {asDay(today)}, {texts.test.onPaper}
+          </Typography>
+        )}
         {sheet.levels.length === 0 && <Typography variant="body2">{texts.test.noStandard}</Typography>}
         {cell ? (
           <Box role="status" aria-label={texts.test.entry(cell.player.name, cell.side && texts.side[cell.side], cell.round + 1)}>
-            <Typography sx={{ fontSize: '1.35rem', fontWeight: 700, lineHeight: 1.15 }}>{cell.player.name}</Typography>
+            <Typography sx={{ fontSize: '1.35rem', fontWeight: 700, lineHeight: 1.15 }}>
+              {cell.player.name}
+              {cell.side && `, ${texts.squad.strong(texts.side[cell.side])}`}
+            </Typography>
             <Typography variant="body2" color="text.secondary">
               {[
-                cell.side && texts.squad.strong(texts.side[cell.side]),
                 sheet.test.trials > 1 && texts.test.round(cell.round + 1),
                 before && texts.test.before(asResult(before.value)),
+                sheet.rest_s > 0 && texts.test.rest(sheet.rest_s),
+                partsOf(sheet) > 1 && texts.test.services(partsOf(sheet)),
               ]
                 .filter(Boolean)
                 .join(' · ') || '\u00a0'}
             </Typography>
-            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, minHeight: 62 }}>
-              <Figure aria-label={texts.test.enter} sx={{ fontSize: '3.6rem', lineHeight: 1, fontWeight: 600, minWidth: 110, borderBottom: 2, borderColor: 'text.primary' }}>
-                {typed || (standing(cell) ? <Box component="span" sx={{ color: 'text.secondary' }}>{asResult(standing(cell)?.value ?? 0)}</Box> : '\u00a0')}
-                {sheet.test.unit && <Box component="span" sx={{ fontSize: '1.5rem' }}> {sheet.test.unit}</Box>}
-              </Figure>
-              {level && (
-                <>
-                  <LevelSteps level={level} size={30} />
-                  <Typography>{texts.level[level]}</Typography>
-                </>
-              )}
-            </Box>
+            <Reading sheet={sheet} typed={typed} value={value} standing={standing(cell)?.value} />
           </Box>
         ) : (
           <Typography role="status" sx={{ fontSize: '1.35rem', fontWeight: 700, py: 2 }}>
@@ -147,9 +171,68 @@ function Entry({ team, sheet, today }: { team: string; sheet: Schemas['Sheet']; 
             {wrong}
           </Typography>
         )}
-        <Keypad decimals={sheet.step < 1} ready={typed !== '' && cell !== undefined} undoable={entered.length > 0} onPress={press} onEnter={take} onUndo={undo} />
+        {sure && before && (
+          <Typography role="alert" color="error">
+            {texts.test.sure(asResult(before.value))}
+          </Typography>
+        )}
+        {tools.length > 1 && (
+          <Choice
+            label={texts.test.tools}
+            options={tools}
+            chosen={[tool]}
+            says={(each) => texts.test.tool[each]}
+            onToggle={(each) => {
+              localStorage.setItem(`jogo.tool.${sheet.protocol.kind}`, each)
+              setWanted(each)
+              write('')
+            }}
+          />
+        )}
+        {tool === 'keys' && <Keypad {...steps} decimals={sheet.step < 1 && partsOf(sheet) === 1} onPress={press} />}
+        {tool === 'stopwatch' && (
+          // The watch runs on from player to player.
+          <Stopwatch {...steps} penalty={sheet.protocol.kind === 'course' ? sheet.protocol.penalty_s : 0} onValue={(seconds) => write(seconds.toFixed(2))} onLap={(seconds) => cell && !faultOf(sheet, seconds) && put(cell, seconds, [])} />
+        )}
+        {tool === 'tapper' && (
+          <Tapper key={key} {...steps} seconds={sheet.protocol.kind === 'count' ? sheet.protocol.seconds : null} most={sheet.most * partsOf(sheet)} onValue={(count) => write(String(count))} />
+        )}
+        {tool === 'ticks' && sheet.protocol.kind === 'hits' && <Ticks key={key} {...steps} of={sheet.protocol.of} onValue={(hits) => write(hits === null ? '' : String(hits))} />}
+        {tool === 'points' && sheet.protocol.kind === 'points' && (
+          <Points key={key} {...steps} points={sheet.protocol.points} onValue={(sum, marks) => write(sum === null ? '' : String(sum), marks)} />
+        )}
       </Box>
       <ResultSheet sheet={sheet} at={cell ? nameOf(cell) : null} nameOf={nameOf} standing={standing} onChoose={choose} />
+    </Box>
+  )
+}
+
+/** The value in big digits, with its level and whether it is near a line. */
+function Reading({ sheet, typed, value, standing }: { sheet: Schemas['Sheet']; typed: string; value: number | null; standing: number | undefined }) {
+  const level = value === null ? null : levelOf(sheet.levels, value)
+  const near = value === null ? null : nearOf(sheet, value)
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, minHeight: 62, mb: 0.75 }}>
+      <Figure aria-label={texts.test.enter} sx={{ fontSize: '3.6rem', lineHeight: 1, fontWeight: 600, minWidth: 110, borderBottom: 2, borderColor: 'text.primary' }}>
+        {typed || (standing !== undefined ? <Box component="span" sx={{ color: 'text.secondary' }}>{asResult(standing)}</Box> : '\u00a0')}
+        {sheet.test.unit && <Box component="span" sx={{ fontSize: '1.5rem' }}> {sheet.test.unit}</Box>}
+      </Figure>
+      {level && (
+        <>
+          <LevelSteps level={level} size={30} />
+          <Box>
+            <Typography sx={{ lineHeight: 1.2 }}>
+              {texts.level[level]}
+              {value !== null && partsOf(sheet) > 1 && ` · ${texts.test.mean(asResult(value))}`}
+            </Typography>
+            {near && (
+              <Typography variant="caption" component="div">
+                {texts.passport.near(texts.level[near.higher], asPercent(near.probability))}
+              </Typography>
+            )}
+          </Box>
+        </>
+      )}
     </Box>
   )
 }
