@@ -33,6 +33,7 @@
 //! | what stands in a list of rows? | [`sheet`] |
 //! | what really happened? | [`delivery`] |
 //! | what is measured, and how? | [`tests`] |
+//! | which runs did the timing gates see? | [`gates`] |
 //! | which level is that? | [`levels`], [`standards`] |
 //! | what did a player show, on which day? | [`results`] |
 //! | how much of a difference is the test itself? | [`repeatability`] |
@@ -59,6 +60,7 @@ pub mod edition;
 pub mod evening;
 pub mod fit;
 pub mod forecast;
+pub mod gates;
 pub mod grouping;
 pub mod home;
 pub mod input;

@@ -180,6 +180,16 @@ pub enum Gate {
     },
 }
 
+impl Gate {
+    /// The sentence that it asks for, if it asks for one.
+    pub fn sentence(&self) -> Option<&str> {
+        match self {
+            Gate::Milestone { milestone, .. } => Some(milestone),
+            Gate::Test { .. } => None,
+        }
+    }
+}
+
 /// A technique that can be named and judged.
 #[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]

@@ -1,12 +1,14 @@
 //! What a team's players have shown by a day: results with their levels, milestones, both feet.
 
 use jiff::civil::Date;
+use jogo_core::band::BandId;
 use jogo_core::grouping::FootBehind;
 use jogo_core::levels::NearTheLine;
 use jogo_core::milestones::ready::Stands;
 use jogo_core::milestones::{Milestone, Override, Shown, Standing};
 use jogo_core::other_foot::{BothFeet, both_feet};
 use jogo_core::results::{TestResult, latest, results};
+use jogo_core::skill::Gate;
 use jogo_core::standards::{self, Standard};
 use jogo_core::tests::{Test, TestId};
 use jogo_store::milestones::KnownWord;
@@ -30,9 +32,21 @@ pub struct Assessment {
     pub milestones: Vec<Milestone>,
     /// How well the tests repeat themselves.
     pub known: Known,
+    band: BandId,
+    /// Its band and the younger ones.
+    up_to: Vec<BandId>,
     /// All results up to the day, by player.
     results: Vec<TestResult<Uuid>>,
     words: Vec<KnownWord>,
+}
+
+/// Milestones of which bands?
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum Bands {
+    /// Those of the squad's own band.
+    Own,
+    /// Those of its own and of younger bands: what is shown under the standard of an older band holds for a younger one.
+    UpToOwn,
 }
 
 /// The tests of a band: those for which it has a standard.
@@ -53,8 +67,13 @@ impl Assessment {
             standards.iter().any(|s| s.test == test.id) || results.iter().any(|r| r.test == test.id)
         };
         let tests: Vec<Test> = all.into_iter().filter(used).collect();
+        let bands = store.bands().await?;
+        let oldest = bands.iter().find(|kept| kept.band.id == team.band).map_or(0, |kept| kept.band.oldest);
+        let up_to = bands.into_iter().filter(|kept| kept.band.oldest <= oldest);
         Ok(Assessment {
             on,
+            band: team.band.clone(),
+            up_to: up_to.map(|kept| kept.band.id).collect(),
             known: state.repeatability(&team.band).await?,
             players: store.players(team.id).await?,
             milestones: store.milestones().await?,
@@ -77,25 +96,33 @@ impl Assessment {
         latest(self.results_of(player))
     }
 
-    /// Where a player stands with each milestone of one band, or of all.
-    pub fn standings(&self, player: &Player, band: Option<&str>) -> Vec<(&Milestone, Standing)> {
-        self.standings_on(player, band, self.on)
+    /// Where a player stands with each milestone of these bands.
+    pub fn standings(&self, player: &Player, bands: Bands) -> Vec<(&Milestone, Standing)> {
+        self.standings_on(player, bands, self.on)
     }
 
     /// The same as it was on an earlier day.
-    pub fn standings_on(&self, player: &Player, band: Option<&str>, on: Date) -> Vec<(&Milestone, Standing)> {
-        let shown = Shown {
-            player: player.id,
-            strong: player.about.strong_foot,
-            results: self.results_of(player.id),
-        };
-        let wanted = self.milestones.iter().filter(|m| band.is_none_or(|band| m.band == band));
+    pub fn standings_on(&self, player: &Player, bands: Bands, on: Date) -> Vec<(&Milestone, Standing)> {
+        let shown = self.shown(player);
+        let wanted = self.milestones.iter().filter(|m| match bands {
+            Bands::Own => m.band == self.band,
+            Bands::UpToOwn => self.up_to.contains(&m.band),
+        });
         let stands = wanted.map(|milestone| {
             let said = self.words.iter().filter(|w| w.player == player.id && w.milestone == milestone.id);
             let said: Vec<Override> = said.map(|known| known.word.clone()).collect();
             (milestone, milestone.standing(&self.tests, &shown, &said, on))
         });
         stands.collect()
+    }
+
+    /// Whether a player has passed a gate; nothing if no milestone has its sentence.
+    pub fn gate(&self, player: &Player, gate: &Gate) -> Option<bool> {
+        gate.is_passed(&self.milestones, &self.tests, &self.shown(player), self.on)
+    }
+
+    fn shown(&self, player: &Player) -> Shown<'_, Uuid> {
+        Shown { player: player.id, strong: player.about.strong_foot, results: self.results_of(player.id) }
     }
 
     /// What is known of how well a test repeats itself.

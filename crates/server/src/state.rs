@@ -14,6 +14,7 @@ use jogo_store::Store;
 use crate::clock::Clock;
 use crate::post::Post;
 use crate::problem::{Answer, Problem};
+use crate::timing::Timing;
 
 /// What is known of how well tests repeat themselves; a test with too few pairs is not among them.
 pub type Known = Arc<BTreeMap<TestId, Repeatability>>;
@@ -30,6 +31,8 @@ pub struct State {
     pub demo: bool,
     /// How letters leave.
     pub post: Post,
+    /// Timing gates that are joined.
+    pub timing: Timing,
     /// How well each test repeats itself, by band, and the day on which that was worked out.
     repeatability: Mutex<HashMap<String, (Date, Known)>>,
     /// Wrong passwords of late, by login.
@@ -46,7 +49,16 @@ const WATCHED: usize = 10_000;
 impl State {
     /// Brings the parts together.
     pub fn new(store: Store, clock: Clock, key: Key, demo: bool, post: Post) -> State {
-        State { store, clock, key, demo, post, repeatability: Mutex::default(), wrong: Mutex::default() }
+        State {
+            store,
+            clock,
+            key,
+            demo,
+            post,
+            timing: Timing::default(),
+            repeatability: Mutex::default(),
+            wrong: Mutex::default(),
+        }
     }
 
     /// The academy's time zone.

@@ -609,6 +609,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/milestones": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All milestones. */
+        get: operations["milestones_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/milestones/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps a milestone: a new one, or a changed one. States follow from the evidence at once. */
+        put: operations["milestones_put"];
+        post?: never;
+        /** Takes a milestone out; one on which a coach has said something stays. */
+        delete: operations["milestones_drop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/people": {
         parameters: {
             query?: never;
@@ -914,6 +949,40 @@ export interface paths {
         put?: never;
         /** Goes on in one of the remedies. */
         post: operations["evenings_go_on"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/gates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lets a pair of gates join a team's test evening. */
+        post: operations["gates_open"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/gates/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The runs of a pair of gates so far. */
+        get: operations["gates_runs"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1899,6 +1968,11 @@ export interface components {
             /** @description How long a try takes. */
             try_s: components["schemas"]["Seconds"];
         };
+        /**
+         * @description Why a run cannot be trusted.
+         * @enum {string}
+         */
+        Doubt: "line_missing" | "no_start" | "no_stop" | "started_twice" | "said_twice" | "clock_went_back" | "out_of_range";
         /** @description How far a team's plan has come from its edition. */
         Drift: {
             /** @description Blocks that have left their session. */
@@ -2155,6 +2229,22 @@ export interface components {
             evenings: components["schemas"]["EveningEntry"][];
             today: string;
         };
+        /** @description What meets a milestone. */
+        Evidence: {
+            /** @description Results of a test. */
+            measured: components["schemas"]["Measured"];
+        } | {
+            /** @description Points that a coach saw. */
+            seen: components["schemas"]["Seen"];
+        } | {
+            /** @description Both. */
+            both: {
+                /** @description Results of a test. */
+                measured: components["schemas"]["Measured"];
+                /** @description Points that a coach saw. */
+                seen: components["schemas"]["Seen"];
+            };
+        };
         /**
          * @description Where the eyes are.
          * @enum {string}
@@ -2186,6 +2276,11 @@ export interface components {
             /** @description Why it happens. */
             why: string;
         };
+        /**
+         * @description With which feet something has to be shown.
+         * @enum {string}
+         */
+        Feet: "both" | "either" | "strong" | "other";
         /** @description Both feet in a test on one date. */
         FeetView: {
             /** @description Whether it is larger than the noise of the test. */
@@ -2362,6 +2457,13 @@ export interface components {
              * @description At least this, or at most where less is better.
              */
             value: number;
+        };
+        /** @description Where a pair of gates joins. */
+        GatesJoin: {
+            /** @description The address that the gates are given. */
+            address: string;
+            /** @description Known to whoever sets the gates up; it opens nothing else. */
+            code: string;
         };
         /** @description A skill to be reached. */
         Goal: {
@@ -2936,6 +3038,25 @@ export interface components {
              */
             total: number;
         };
+        /** @description A test, reached so often of the last so many dates. */
+        Measured: {
+            /** @description With which feet, if the test is taken per foot. */
+            feet?: components["schemas"]["Feet"];
+            /**
+             * Format: int32
+             * @description …of the last so many.
+             */
+            of_last: number;
+            /** @description What has to be reached. */
+            reach: components["schemas"]["Reach"];
+            /** @description Which test. */
+            test: components["schemas"]["String"];
+            /**
+             * Format: int32
+             * @description On so many dates…
+             */
+            times: number;
+        };
         /** @description All that is computed from a layout. */
         Measures: {
             /** @description The floor it needs, without run-off. */
@@ -2987,6 +3108,23 @@ export interface components {
          * @description A length on the ground, in metres.
          */
         Metres: number;
+        /** @description A "can do" sentence with the evidence that meets it. */
+        Milestone: {
+            /** @description For which band. */
+            band: components["schemas"]["String"];
+            /** @description What meets it. */
+            evidence: components["schemas"]["Evidence"];
+            /** @description As `sole-turn-looking-up`. */
+            id: components["schemas"]["String"];
+            /** @description The sentence: "I can turn both ways with the sole while looking up". */
+            says: string;
+            /** @description As it stands in a narrow table. */
+            short: string;
+            /** @description The skill that it shows. */
+            skill: components["schemas"]["String"];
+            /** @description How far the skill has come with it. */
+            stage: components["schemas"]["Stage"];
+        };
         /** @description A milestone as a column of the board. */
         MilestoneView: {
             id: string;
@@ -2998,6 +3136,12 @@ export interface components {
             skill_name: string;
             stage: components["schemas"]["Stage"];
             strand: components["schemas"]["Strand"];
+        };
+        /** @description The milestones, and the gates that no milestone answers. */
+        Milestones: {
+            milestones: components["schemas"]["Milestone"][];
+            /** @description Sentences that a gate of the progression map asks for and no milestone has. */
+            unanswered: string[];
         };
         /**
          * Format: int32
@@ -3091,6 +3235,8 @@ export interface components {
             id: string;
             /** @description As people say it. */
             name: string;
+            /** @description Where the squads stand at the beginning. */
+            present?: components["schemas"]["Present"];
             season: components["schemas"]["Season"];
             /** @description Technical minutes of every session. */
             session_min: components["schemas"]["Minutes"];
@@ -3145,6 +3291,16 @@ export interface components {
         };
         Newcomers: {
             players: components["schemas"]["Newcomer"][];
+        };
+        /** @description A skill that a player could begin next, and what is missing for it. */
+        NextSkill: {
+            /** @description What is missing, in words; nothing if they are ready. */
+            missing: string[];
+            name: string;
+            skill: components["schemas"]["String"];
+            strand: components["schemas"]["Strand"];
+            /** @description Needs that no milestone speaks of, by name: the coach's eye decides. */
+            unspoken: string[];
         };
         /** @description The week that groups are made for. */
         NextWeek: {
@@ -3398,6 +3554,8 @@ export interface components {
             lines: components["schemas"]["StrandLine"][];
             milestones: components["schemas"]["PassportMilestone"][];
             name: string;
+            /** @description Skills of the band that nothing shows yet, those that they are ready for first. */
+            next: components["schemas"]["NextSkill"][];
             /** @description What can be handed to guardians, in whole sentences. */
             note: string[];
             on: string;
@@ -3527,6 +3685,22 @@ export interface components {
             present: boolean;
             said_at: string;
         };
+        /** @description Where squads stand when a curriculum begins. */
+        Present: {
+            /** @enum {string} */
+            kind: "as_written";
+        } | {
+            /** @enum {string} */
+            kind: "of_band";
+        } | {
+            /** @enum {string} */
+            kind: "of_team";
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            team: string;
+        };
         /**
          * @description Who is in the way.
          * @enum {string}
@@ -3642,6 +3816,17 @@ export interface components {
          * @enum {string}
          */
         Ran: "one_down" | "one_up";
+        /** @description What a result has to reach. */
+        Reach: {
+            /** @description This level of its day, or a higher one. */
+            level: components["schemas"]["Level"];
+        } | {
+            /**
+             * Format: double
+             * @description This value, or a better one.
+             */
+            value: number;
+        };
         /** @description A share by the end of a week, with the band in which eight of ten real squads lie. */
         Reached: {
             /** @description One of ten squads has more. */
@@ -3854,6 +4039,34 @@ export interface components {
             /** @description What the row says, as written, for people to recognise it. */
             written: string;
         };
+        /** @description A run. */
+        Run: {
+            /**
+             * Format: int64
+             * @description The number of its first line: by it a run is known.
+             */
+            first: number;
+            /** @description What became of it. */
+            outcome: components["schemas"]["RunOutcome"];
+        };
+        /** @description What became of a run. */
+        RunOutcome: {
+            /** @enum {string} */
+            kind: "running";
+        } | {
+            /** @enum {string} */
+            kind: "good";
+            /**
+             * Format: double
+             * @description From start to stop, to 0.01 s.
+             */
+            seconds: number;
+        } | {
+            /** @description Why. */
+            doubts: components["schemas"]["Doubt"][];
+            /** @enum {string} */
+            kind: "doubtful";
+        };
         /** @description One rung of a drill: the settings of its levers. */
         Rung: {
             /** @description The settings. */
@@ -3943,6 +4156,24 @@ export interface components {
          * @description A time span, in seconds.
          */
         Seconds: number;
+        /** @description Points of a test that a coach looks at, all of them seen in full on so many days. */
+        Seen: {
+            /**
+             * Format: int32
+             * @description On so many different days.
+             */
+            days: number;
+            /** @description Which points, counted from 1; all of them if none is named. */
+            points?: number[];
+            /** @description The test whose points are looked at. */
+            test: components["schemas"]["String"];
+        };
+        /** @description What a pair of gates saw. */
+        SeenRuns: {
+            /** @description Whether the gates are there. */
+            connected: boolean;
+            runs: components["schemas"]["Run"][];
+        };
         /** @description A drill that serves a skill. */
         ServedBy: {
             drill: string;
@@ -6183,6 +6414,91 @@ export interface operations {
             };
         };
     };
+    milestones_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Milestones"];
+                };
+            };
+        };
+    };
+    milestones_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Milestone"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    milestones_drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     clubs_people: {
         parameters: {
             query?: never;
@@ -6930,6 +7246,68 @@ export interface operations {
                 };
             };
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    gates_open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GatesJoin"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    gates_runs: {
+        parameters: {
+            query: {
+                /** @description The test, whose range says which times can be true. */
+                test: components["schemas"]["String"];
+            };
+            header?: never;
+            path: {
+                team: string;
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SeenRuns"];
+                };
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -116,3 +116,23 @@ export const standards = {
   keys: 'Arrow keys move a threshold by one step, with Shift by ten.',
   history: 'Earlier standards',
 }
+
+export const gates = {
+  about: 'Timing gates join this evening over the network and bring the times in.',
+  open: 'Let gates join',
+  there: 'The gates are there.',
+  away: 'Give the gates this address:',
+  waiting: 'No run yet.',
+  running: 'on the way…',
+  entered: 'entered',
+  doubtful: 'Doubtful, run again',
+  doubt: {
+    line_missing: 'a line of the gates is missing',
+    no_start: 'no start',
+    no_stop: 'no stop',
+    started_twice: 'started twice',
+    said_twice: 'two different lines with one number',
+    clock_went_back: 'the stop is not after the start',
+    out_of_range: 'the time cannot be true',
+  } satisfies Words<Schemas['Doubt']>,
+}

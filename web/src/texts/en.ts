@@ -1,7 +1,7 @@
 // Every text of the interface, in English. A translation is another file of this shape.
 import type { Schemas } from '../api/client'
 import type { Outgoing } from '../api/outbox'
-import { board, passport, standards } from './assess'
+import { board, gates, passport, standards } from './assess'
 
 type Words<K extends string> = Record<K, string>
 const metres = new Intl.NumberFormat(undefined, { maximumFractionDigits: 1 })
@@ -888,6 +888,7 @@ export const texts = {
   board,
   passport,
   standards,
+  gates,
 
   squad: {
     title: (n: number) => plural(n, 'player'),

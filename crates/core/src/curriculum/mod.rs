@@ -99,6 +99,18 @@ pub struct Curriculum {
 }
 
 impl Curriculum {
+    /// The same with squads that stand where `reached` says, skill by skill; a skill of which it says nothing stays as it
+    /// was. A goal never lies before the present stage.
+    pub fn from_where_they_stand(mut self, reached: &BTreeMap<SkillId, Stage>) -> Curriculum {
+        for goal in &mut self.goals {
+            if let Some(stage) = reached.get(&goal.skill) {
+                goal.present = Some(*stage);
+                goal.goal = goal.goal.max(*stage);
+            }
+        }
+        self
+    }
+
     /// Its evenings, in order; holiday weeks have none.
     pub fn evenings(&self) -> Vec<Evening> {
         let mut all = evenings(self.start, self.weeks, &self.days());

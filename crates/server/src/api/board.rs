@@ -20,7 +20,7 @@ use uuid::Uuid;
 
 use super::squad::TestView;
 use super::{day_of_season, said_at};
-use crate::assessment::{Assessment, stands};
+use crate::assessment::{Assessment, Bands, stands};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
@@ -164,7 +164,7 @@ pub(super) async fn show(
     let any_trained = milestones.iter().any(|m| trained.contains(&m.skill));
     let is_next = |milestone: &Milestone| !any_trained || trained.contains(&milestone.skill);
     let player = |player: &Player| {
-        let standings = assessment.standings(player, Some(&team.band));
+        let standings = assessment.standings(player, Bands::Own);
         let of_week: Vec<_> = stands(&standings).into_iter().filter(|(m, _)| is_next(m)).collect();
         let (group, reason) = next_week_of(&assessment, player, &of_week);
         let feet = assessment.feet(player);

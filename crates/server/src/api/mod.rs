@@ -8,6 +8,7 @@ mod curricula;
 mod desk;
 mod drills;
 mod evenings;
+mod gates;
 mod going_on;
 mod home;
 mod invitations;
@@ -15,6 +16,7 @@ mod layouts;
 mod letters;
 mod log;
 mod map;
+mod milestones;
 mod own;
 mod players;
 mod review;
@@ -91,6 +93,8 @@ pub fn app(
                 .configure(board::routes)
                 .configure(players::routes)
                 .configure(standards::routes)
+                .configure(gates::routes)
+                .configure(milestones::routes)
                 .configure(testing::routes)
                 .route("/openapi.json", web::get().to(openapi))
                 .default_service(web::to(nothing_here)),
@@ -163,6 +167,8 @@ impl Cursor {
         testing::sheet, testing::say, testing::export, testing::preview,
         board::show, board::say, players::passport, players::export, players::erase,
         standards::list, standards::show, standards::weigh, standards::set,
+        gates::open, gates::runs,
+        milestones::list, milestones::put_one, milestones::drop_one,
     ),
     components(schemas(Problem))
 )]

@@ -7,8 +7,9 @@ use actix_web::http::header;
 use actix_web::web::{Data, Json, Path, ServiceConfig, delete, get};
 use jiff::civil::Date;
 use jogo_core::levels::NearTheLine;
+use jogo_core::milestones::ready::{Missing, for_skill, stage_reached};
 use jogo_core::results::TestResult;
-use jogo_core::skill::{Side, SkillId, Stage, Strand};
+use jogo_core::skill::{Gate, Side, Skill, SkillId, Stage, Strand};
 use jogo_core::tests::TestId;
 use jogo_store::teams::{Player, Team};
 use serde::Serialize;
@@ -17,7 +18,7 @@ use uuid::Uuid;
 
 use super::board::{FeetView, StandingView};
 use super::squad::{ResultView, TestView};
-use crate::assessment::Assessment;
+use crate::assessment::{Assessment, Bands, stands};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
@@ -69,6 +70,18 @@ pub(super) struct PassportResult {
     real: Option<bool>,
 }
 
+/// A skill that a player could begin next, and what is missing for it.
+#[derive(Serialize, ToSchema)]
+pub(super) struct NextSkill {
+    skill: SkillId,
+    name: String,
+    strand: Strand,
+    /// What is missing, in words; nothing if they are ready.
+    missing: Vec<String>,
+    /// Needs that no milestone speaks of, by name: the coach's eye decides.
+    unspoken: Vec<String>,
+}
+
 /// What a player can do.
 #[derive(Serialize, ToSchema)]
 pub(super) struct Passport {
@@ -83,6 +96,8 @@ pub(super) struct Passport {
     lines: Vec<StrandLine>,
     milestones: Vec<PassportMilestone>,
     tests: Vec<TestView>,
+    /// Skills of the band that nothing shows yet, those that they are ready for first.
+    next: Vec<NextSkill>,
     /// By test, side and date.
     results: Vec<PassportResult>,
     /// By test and date.
@@ -114,7 +129,7 @@ pub(super) async fn passport(
     let today = state.today().await?;
     let assessment = Assessment::of(&state, &team, today).await?;
     let skills = state.store.skills().await?;
-    let standings = assessment.standings(&player, Some(&team.band));
+    let standings = assessment.standings(&player, Bands::Own);
     let milestones: Vec<PassportMilestone> = standings
         .iter()
         .map(|stands| {
@@ -137,7 +152,7 @@ pub(super) async fn passport(
     let had_by: Vec<(Date, Vec<Strand>)> = dates
         .into_iter()
         .map(|date| {
-            let then = assessment.standings_on(&player, Some(&team.band), date);
+            let then = assessment.standings_on(&player, Bands::Own, date);
             let had = then.iter().filter(|(_, standing)| standing.state.is_had());
             (date, had.filter_map(|(milestone, _)| strand_of(&milestone.skill)).collect())
         })
@@ -161,6 +176,7 @@ pub(super) async fn passport(
     let next: Vec<&str> = next.map(|(m, _)| m.says.as_str()).take(3).collect();
     Ok(Json(Passport {
         note: note(first_name, &has, &next),
+        next: next_skills(&assessment, &player, &team.band, &skills),
         results: with_changes(&assessment, player.id),
         feet: feet
             .iter()
@@ -196,6 +212,42 @@ fn with_changes(assessment: &Assessment, player: Uuid) -> Vec<PassportResult> {
         });
     }
     all
+}
+
+/// The skills of a band that a player has not come to any stage of, and what is missing for each.
+fn next_skills(assessment: &Assessment, player: &Player, band: &str, skills: &[Skill]) -> Vec<NextSkill> {
+    let standings = assessment.standings(player, Bands::UpToOwn);
+    let stands = stands(&standings);
+    let name =
+        |id: &str| skills.iter().find(|s| s.id == id).map_or_else(|| id.to_owned(), |s| s.name.clone());
+    let open = skills.iter().filter(|s| s.band == band && stage_reached(&stands, &s.id).is_none());
+    let next = open.map(|skill| {
+        let gate = skill.gate.as_ref().and_then(|gate| assessment.gate(player, gate));
+        let readiness = for_skill(skill, &stands, gate);
+        let says = |missing: &Missing| match missing {
+            Missing::Need { skill, stage } => format!("{} at {stage}", name(skill)),
+            Missing::Milestone { milestone } => milestone.clone(),
+            Missing::Gate => match &skill.gate {
+                Some(Gate::Milestone { milestone, times, of_last }) => {
+                    format!("“{milestone}”, {times} of the last {of_last}")
+                }
+                Some(Gate::Test { test, value, times, of_last }) => {
+                    format!("{test} {value}, {times} of the last {of_last}")
+                }
+                None => String::new(),
+            },
+        };
+        NextSkill {
+            skill: skill.id.clone(),
+            name: skill.name.clone(),
+            strand: skill.strand,
+            missing: readiness.missing.iter().map(says).collect(),
+            unspoken: readiness.unspoken.iter().map(|id| name(id)).collect(),
+        }
+    });
+    let mut next: Vec<NextSkill> = next.collect();
+    next.sort_by_key(|skill| skill.missing.len());
+    next
 }
 
 /// A few sentences for guardians: what the child can do, what comes next, nothing about others.

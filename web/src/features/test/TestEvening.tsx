@@ -14,6 +14,7 @@ import { levelOf, LevelSteps } from '../../ui/levels'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { useTeam } from '../team'
 import { faultOf, kept, nearOf, partsOf, surprises, toolsOf } from './entry'
+import { GateRuns } from './GateRuns'
 import { Keypad } from './Keypad'
 import { Points } from './Points'
 import { ResultSheet } from './ResultSheet'
@@ -52,6 +53,9 @@ function Entry({ team, sheet, today, fromPaper }: { team: string; sheet: Schemas
   const [wrong, setWrong] = useState<string | null>(null)
   const [sure, setSure] = useState(false)
   const [entered, setEntered] = useState<string[]>([])
+  // Runs of the gates that were entered, and the one that stands in the big digits.
+  const [taken, setTaken] = useState<number[]>([])
+  const [run, setRun] = useState<number | null>(null)
   const tools = toolsOf(sheet)
   const [wanted, setWanted] = useState(() => localStorage.getItem(`jogo.tool.${sheet.protocol.kind}`))
   const tool = tools.find((each) => each === wanted) ?? tools[0] ?? 'keys'
@@ -66,6 +70,7 @@ function Entry({ team, sheet, today, fromPaper }: { team: string; sheet: Schemas
     setTyped(NOTHING)
     setWrong(null)
     setSure(false)
+    setRun(null)
   }
   const number = typed === '' ? null : Number(typed.replace(',', '.'))
   const fault = number === null ? null : faultOf(sheet, number)
@@ -87,7 +92,8 @@ function Entry({ team, sheet, today, fromPaper }: { team: string; sheet: Schemas
       setSure(true)
       return
     }
-    put(cell, value, marks)
+    if (run !== null) setTaken([...taken, run])
+    put(cell, value, marks, run === null ? undefined : 'gates')
   }
   const undo = () => {
     const last = entered.at(-1)
@@ -100,6 +106,7 @@ function Entry({ team, sheet, today, fromPaper }: { team: string; sheet: Schemas
     setTyped({ text, marks })
     setWrong(null)
     setSure(false)
+    setRun(null)
   }
   const press = (key: string) => {
     if (key === '⌫') write(typed.slice(0, -1))
@@ -193,6 +200,19 @@ function Entry({ team, sheet, today, fromPaper }: { team: string; sheet: Schemas
         {tool === 'stopwatch' && (
           // The watch runs on from player to player.
           <Stopwatch {...steps} penalty={sheet.protocol.kind === 'course' ? sheet.protocol.penalty_s : 0} onValue={(seconds) => write(seconds.toFixed(2))} onLap={(seconds) => cell && !faultOf(sheet, seconds) && put(cell, seconds, [])} />
+        )}
+        {tool === 'gates' && (
+          <GateRuns
+            {...steps}
+            team={team}
+            test={sheet.test.id}
+            taken={taken}
+            offered={run}
+            onValue={(seconds, of) => {
+              write(seconds.toFixed(2))
+              setRun(of)
+            }}
+          />
         )}
         {tool === 'tapper' && (
           <Tapper key={key} {...steps} seconds={sheet.protocol.kind === 'count' ? sheet.protocol.seconds : null} most={sheet.most * partsOf(sheet)} onValue={(count) => write(String(count))} />

@@ -82,3 +82,27 @@ export function useReadIn(team: string) {
     },
   })
 }
+
+/** Where a pair of gates joins; it stays the same while this page is open. */
+export function useOpenGates(team: string) {
+  const queries = useQueryClient()
+  const key = ['joining', team]
+  const joining = useQuery<Schemas['GatesJoin'] | null>({ queryKey: key, queryFn: () => null, staleTime: Infinity, gcTime: Infinity }).data ?? null
+  const open = useMutation({
+    mutationFn: () => data(api.POST('/teams/{team}/gates', { params: { path: { team } } })),
+    onSuccess: (joined) => queries.setQueryData(key, joined),
+  })
+  return { joining, open: () => open.mutate(), error: open.isError ? open.error : null }
+}
+
+const LOOK_MS = 600
+
+/** What the gates saw, looked at again and again. */
+export const useGates = (team: string, code: string | undefined, test: string) =>
+  useQuery({
+    queryKey: ['gates', team, code, test],
+    queryFn: () => data(api.GET('/teams/{team}/gates/{code}', { params: { path: { team, code: code ?? '' }, query: { test } } })),
+    enabled: code !== undefined,
+    refetchInterval: LOOK_MS,
+    gcTime: 0,
+  })

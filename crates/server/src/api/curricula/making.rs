@@ -1,18 +1,24 @@
 //! Making a curriculum: what it may begin from, and the first plan.
 
+use std::collections::{BTreeMap, BTreeSet};
+
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Json};
 use jogo_core::curriculum::{Curriculum, Season};
 use jogo_core::fit::Ground;
+use jogo_core::milestones::ready::{of_squad, stage_reached};
 use jogo_core::plan::solve::STEPS;
 use jogo_core::plan::{Approach, Plan, solve};
+use jogo_core::skill::{SkillId, Stage};
 use jogo_core::units::Minutes;
+use jogo_store::teams::Team;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
 use super::view::{Came, CurriculumView, view};
 use super::{aside, draft, edition, problem_of};
+use crate::assessment::{Assessment, Bands, stands};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
@@ -92,6 +98,51 @@ pub(crate) struct NewCurriculum {
     session_min: Minutes,
     approach: Approach,
     ground: Ground,
+    /// Where the squads stand at the beginning.
+    #[serde(default)]
+    present: Present,
+}
+
+/// Where squads stand when a curriculum begins.
+#[derive(Clone, Copy, Default, Deserialize, ToSchema)]
+#[serde(tag = "kind", rename_all = "snake_case", deny_unknown_fields)]
+pub(crate) enum Present {
+    /// As it is written in what it begins from.
+    #[default]
+    AsWritten,
+    /// As the milestones of all squads of the band say.
+    OfBand,
+    /// As the milestones of one squad say.
+    OfTeam {
+        /// Which.
+        team: Uuid,
+    },
+}
+
+impl Present {
+    /// How far most players have come with each skill that milestones speak of; nothing of a skill that they have not met.
+    async fn reached(self, state: &State, band: &str) -> Answer<BTreeMap<SkillId, Stage>> {
+        let of_band = state.store.teams().await?.into_iter().filter(|team| team.band == band);
+        let teams: Vec<Team> = match self {
+            Present::AsWritten => return Ok(BTreeMap::new()),
+            Present::OfBand => of_band.collect(),
+            Present::OfTeam { team } => of_band.filter(|known| known.id == team).collect(),
+        };
+        let today = state.today().await?;
+        let mut reached: BTreeMap<SkillId, Vec<Option<Stage>>> = BTreeMap::new();
+        for team in teams {
+            let assessment = Assessment::of(state, &team, today).await?;
+            for player in &assessment.players {
+                let standings = assessment.standings(player, Bands::UpToOwn);
+                let stands = stands(&standings);
+                let skills: BTreeSet<&SkillId> = stands.iter().map(|(m, _)| &m.skill).collect();
+                for skill in skills {
+                    reached.entry(skill.clone()).or_default().push(stage_reached(&stands, skill));
+                }
+            }
+        }
+        Ok(reached.into_iter().filter_map(|(skill, all)| Some((skill, of_squad(&all)?))).collect())
+    }
 }
 
 /// Makes a curriculum and lays its first plan.
@@ -116,8 +167,10 @@ pub(crate) async fn create(
         }
     };
     let base = base.ok_or_else(|| Problem::not_found("template or curriculum to begin from"))?;
-    let NewCurriculum { id, name, season, session_min, approach, ground, .. } = new.into_inner();
+    let NewCurriculum { id, name, season, session_min, approach, ground, present, .. } = new.into_inner();
     let wishes = base.anew(name, &season, session_min, approach, ground).map_err(Problem::input)?;
+    let reached = present.reached(&state, &wishes.band).await?;
+    let wishes = wishes.from_where_they_stand(&reached);
     let edition = edition(&state, wishes, Plan::default()).await?;
     let problem = problem_of(&edition)?;
     let solved = aside(move || solve(&problem, 1, STEPS)).await?.map_err(Problem::clash)?;
