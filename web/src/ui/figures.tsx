@@ -16,11 +16,14 @@ export const asPercent = (share: number) => percent.format(share)
 const at = (date: string) => new Date(`${date}T12:00:00`)
 const dayFormat = new Intl.DateTimeFormat(undefined, { weekday: 'short', day: 'numeric', month: 'short' })
 const longFormat = new Intl.DateTimeFormat(undefined, { weekday: 'long', day: 'numeric', month: 'long' })
+const monthFormat = new Intl.DateTimeFormat(undefined, { month: 'short', year: 'numeric' })
 const timeFormat = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
 
 /** A civil date in the reader's form. */
 export const asDay = (date: string) => dayFormat.format(at(date))
 export const asLongDay = (date: string) => longFormat.format(at(date))
+/** The month of a civil date. */
+export const asMonth = (date: string) => monthFormat.format(at(date))
 export const asTime = (timestamp: string) => timeFormat.format(new Date(timestamp))
 
 export const asClock = (seconds: number) => {

@@ -51,9 +51,11 @@ export function LevelBand({ counts, width = 240 }: { counts: number[]; width?: n
         return n > 0 ? (
           <g key={level}>
             <rect x={left + 0.75} y={height - step + 0.75} width={Math.max(1, wide - 1.5)} height={step - 0.75} fill={i >= 2 ? floor.ink : floor.paper} stroke={floor.ink} />
-            <text x={left + wide / 2} y={height + 12} fontSize={12} textAnchor="middle" fill={floor.ink}>
-              {n}
-            </text>
+            {wide >= 14 && (
+              <text x={left + wide / 2} y={height + 12} fontSize={12} textAnchor="middle" fill={floor.ink}>
+                {n}
+              </text>
+            )}
           </g>
         ) : null
       })}

@@ -12,6 +12,7 @@ use jogo_core::levels::Thresholds;
 use jogo_core::milestones::Milestone;
 use jogo_core::repeatability::Repeatability;
 use jogo_core::results::{latest, results};
+use jogo_core::skill::SkillId;
 use jogo_core::standards::ridge::{RidgePoint, ridge};
 use jogo_core::standards::suggest::{Percentiles, Suggestion, birth_quarter, findings, levels_of, suggest};
 use jogo_core::standards::{self, Standard};
@@ -105,6 +106,8 @@ pub(super) struct BandOnScale {
 #[derive(Serialize, ToSchema)]
 pub(super) struct StandardsOfTest {
     test: TestView,
+    /// The skill that it shows.
+    skill: SkillId,
     protocol: Protocol,
     better: Better,
     step: f64,
@@ -251,6 +254,7 @@ pub(super) async fn show(
     Ok(Json(StandardsOfTest {
         findings: findings(better, &of_today),
         test: TestView::from(&test),
+        skill: test.skill.clone(),
         protocol: test.protocol.clone(),
         better,
         step,

@@ -12,6 +12,7 @@ import { NumberField, TextCell } from '../../ui/fields'
 import { asDay, Figure } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { useAcademy, useBands } from '../drills/queries'
+import { useClubs } from '../clubs/queries'
 import { presetOf, useBeginnings, useCreate } from './queries'
 import { SeasonFields } from './SeasonFields'
 
@@ -36,6 +37,8 @@ interface Made {
   session_min: number
   approach: string
   ground: string
+  /** Where the squads stand: as written, as the milestones of the band say, or those of one team. */
+  present: string
 }
 
 /** The next Monday after a week: there is time to look at the plan before it begins. */
@@ -78,7 +81,7 @@ function Steps({ bands, beginnings, grounds }: StepsProps) {
   }
   const finish = (event: FormEvent) => {
     event.preventDefault()
-    const { from, season, name, session_min, approach, ground } = made
+    const { from, season, name, session_min, approach, ground, present } = made
     if (step === 2) return setStep(3)
     if (!from || !season || !session_min) return
     const preset = beginnings.approaches.find((each) => each.name === approach)?.approach ?? from.wishes.approach
@@ -92,11 +95,13 @@ function Steps({ bands, beginnings, grounds }: StepsProps) {
         session_min,
         approach: preset,
         ground: grounds[ground ?? own] ?? base.ground,
+        present: present === undefined || present === 'as_written' || present === 'of_band' ? { kind: present ?? 'as_written' } : { kind: 'of_team', team: present },
       },
       { onSuccess: (view) => void navigate(`/plan/${view.id}`) },
     )
   }
   const { band, from, season } = made
+  const teams = (useClubs().data ?? []).flatMap((club) => club.teams).filter((team) => team.band === band?.id)
   const fitting = beginnings.from.filter((each) => each.wishes.band === band?.id)
   return (
     <Box component="form" onSubmit={finish} sx={{ p: 3, maxWidth: 720, display: 'grid', gap: 2, alignContent: 'start' }}>
@@ -150,6 +155,19 @@ function Steps({ bands, beginnings, grounds }: StepsProps) {
           <Box>
             <Typography variant="caption">{says.ground}</Typography>
             <Choice label={says.ground} options={names} chosen={[made.ground ?? own]} says={(name) => name} onToggle={(ground) => set({ ground })} />
+          </Box>
+          <Box>
+            <Typography variant="caption">{says.present}</Typography>
+            <Choice
+              label={says.present}
+              options={['as_written', 'of_band', ...teams.map((team) => team.id)]}
+              chosen={[made.present ?? 'as_written']}
+              says={(id) => (id === 'as_written' ? says.asWritten : id === 'of_band' ? says.ofBand(band?.name ?? '') : says.ofTeam(teams.find((team) => team.id === id)?.name ?? id))}
+              onToggle={(present) => set({ present })}
+            />
+            <Typography variant="body2" color="text.secondary">
+              {made.present && made.present !== 'as_written' ? says.presentAbout : ''}
+            </Typography>
           </Box>
         </Box>
       )}

@@ -24,6 +24,7 @@ export function PassportSheet({ passport }: { passport: Passport }) {
         <Box>
           <Lines passport={passport} />
           <CanDo passport={passport} />
+          <Next passport={passport} />
         </Box>
         <Box>
           <Results passport={passport} />
@@ -108,6 +109,35 @@ function CanDo({ passport }: { passport: Passport }) {
           </Box>
         )
       })}
+    </Box>
+  )
+}
+
+/** So many skills are named. */
+const NEXT = 5
+
+/** Skills that could be begun, those that the player is ready for first. */
+function Next({ passport }: { passport: Passport }) {
+  if (passport.next.length === 0) return null
+  return (
+    <Box component="section" sx={{ mt: 2, breakInside: 'avoid' }}>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        {texts.passport.next}
+      </Typography>
+      {passport.next.slice(0, NEXT).map((skill) => (
+        <Box key={skill.skill} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 30 }}>
+          <StrandSwatch strand={skill.strand} width={22} />
+          <Box sx={{ lineHeight: 1.15 }}>
+            <Typography component="span" variant="body2">
+              {skill.name}{' '}
+            </Typography>
+            <Typography component="span" variant="caption" color="text.secondary">
+              {skill.missing.length === 0 ? texts.passport.ready : texts.passport.missing(skill.missing)}
+              {skill.unspoken.length > 0 && ` · ${texts.passport.unspoken(skill.unspoken)}`}
+            </Typography>
+          </Box>
+        </Box>
+      ))}
     </Box>
   )
 }

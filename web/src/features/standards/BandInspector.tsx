@@ -2,10 +2,11 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import type { ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { asPercent, asResult, Figure } from '../../ui/figures'
+import { MilestoneDialog } from './MilestoneDialog'
 
 interface Props {
   scale: Schemas['StandardsOfTest']
@@ -20,6 +21,7 @@ const signed = (value: number) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${
 export function BandInspector({ scale, band, shares, onTake }: Props) {
   const unit = scale.test.unit ? ` ${scale.test.unit}` : ''
   const known = band.repeatability
+  const [adding, setAdding] = useState(false)
   return (
     <Box component="aside" sx={{ p: 2, borderLeft: 1, borderColor: 'divider', display: 'flex', flexDirection: 'column', gap: 2 }}>
       <Typography variant="h2">{band.name}</Typography>
@@ -62,15 +64,18 @@ export function BandInspector({ scale, band, shares, onTake }: Props) {
         </Section>
       )}
       {band.shares && <Quarters now={band.shares} thought={shares} />}
-      {band.milestones.length > 0 && (
-        <Section title={texts.standards.milestones}>
-          {band.milestones.map((says) => (
-            <Typography key={says} variant="body2">
-              “{says}”
-            </Typography>
-          ))}
-        </Section>
-      )}
+      <Section title={texts.standards.milestones}>
+        {band.milestones.map((says) => (
+          <Typography key={says} variant="body2">
+            “{says}”
+          </Typography>
+        ))}
+        {band.milestones.length === 0 && <Typography variant="body2">{texts.standards.noMilestones}</Typography>}
+        <Button size="small" onClick={() => setAdding(true)} sx={{ mt: 0.5 }}>
+          {texts.standards.addMilestone}
+        </Button>
+      </Section>
+      {adding && <MilestoneDialog scale={scale} band={band} onClose={() => setAdding(false)} />}
     </Box>
   )
 }

@@ -5,7 +5,7 @@ import { useTheme } from '@mui/material/styles'
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import type { Level, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
-import { asDay, asPercent, asResult, Figure } from '../../ui/figures'
+import { asMonth, asPercent, asResult, Figure } from '../../ui/figures'
 import { LevelBand } from '../../ui/levels'
 import type { Thresholds } from './queries'
 
@@ -23,7 +23,7 @@ interface Props {
   onMove: (thresholds: Thresholds) => void
 }
 
-const [WIDTH, HEIGHT, BASE] = [640, 104, 82]
+const [WIDTH, HEIGHT, BASE] = [500, 104, 82]
 const secureOf = (counts: number[]) => {
   const all = counts.reduce((sum, n) => sum + n, 0)
   return all > 0 ? asPercent(((counts[2] ?? 0) + (counts[3] ?? 0)) / all) : '–'
@@ -77,15 +77,14 @@ export function BandScale({ scale, band, thresholds, shares, moved, chosen, onCh
     <Box component="section" aria-label={band.name} onClick={onChoose} sx={{ py: 1, px: 1.5, borderTop: `1px solid ${floor.hair}`, bgcolor: chosen ? 'background.paper' : undefined, display: 'grid', gridTemplateColumns: '92px minmax(0, 1fr) 190px', columnGap: 2, alignItems: 'center' }}>
       <Box>
         <Typography variant="h2">{band.name}</Typography>
-        <Typography variant="caption" color="text.secondary">
+        <Typography variant="caption" component="div" color="text.secondary">
           {texts.standards.results(band.results)}
-          {band.standard && (
-            <>
-              <br />
-              {texts.standards.from(asDay(band.standard.from))} {band.standard.from.slice(0, 4)}
-            </>
-          )}
         </Typography>
+        {band.standard && (
+          <Typography variant="caption" component="div" color="text.secondary">
+            {texts.standards.from(asMonth(band.standard.from))}
+          </Typography>
+        )}
       </Box>
       <svg ref={svg} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} width="100%" style={{ touchAction: 'none', overflow: 'visible' }}>
         {thresholds &&

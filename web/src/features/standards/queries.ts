@@ -33,3 +33,12 @@ export function useSetStandards(test: string) {
     },
   })
 }
+
+/** Keeps a milestone. */
+export function usePutMilestone(test: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (milestone: Schemas['Milestone']) => api.PUT('/milestones/{id}', { params: { path: { id: milestone.id } }, body: milestone }),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['standards', test] }),
+  })
+}

@@ -1,6 +1,7 @@
 //! The HTTP interface against a real database file: what it answers, to whom, and to bad input.
 #![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
+mod assess;
 mod bad_input;
 mod calendars;
 mod deliver;

@@ -76,7 +76,23 @@ const ROUTES: [(&str, &str, &[&str]); 63] = [
     ("POST", "/teams/{team}/trials", &[LEAD, COACH]),
 ];
 /// These have bodies or names of their own, but the same rights as their neighbours.
-const MORE: [(&str, &str, &[&str]); 4] = [
+const MORE: [(&str, &str, &[&str]); 20] = [
+    ("GET", "/teams/{team}/board", &[DIRECTOR, LEAD, COACH]),
+    ("POST", "/teams/{team}/words", &[LEAD, COACH]),
+    ("GET", "/teams/{team}/players/{player}/export", &[DIRECTOR, LEAD, COACH]),
+    ("GET", "/teams/{team}/players/{player}", &[DIRECTOR, LEAD, COACH]),
+    ("DELETE", "/teams/{team}/players/{player}", &[LEAD, COACH]),
+    ("GET", "/teams/{team}/results?form=csv", &[DIRECTOR, LEAD, COACH]),
+    ("POST", "/teams/{team}/results", &[LEAD, COACH]),
+    ("POST", "/teams/{team}/gates", &[LEAD, COACH]),
+    ("GET", "/teams/{team}/gates/{code}?test=weave-time", &[LEAD, COACH]),
+    ("GET", "/standards", &[DIRECTOR]),
+    ("GET", "/standards/weave-time", &[DIRECTOR]),
+    ("PUT", "/standards/weave-time", &[DIRECTOR]),
+    ("POST", "/standards/weave-time/weighed", &[DIRECTOR]),
+    ("GET", "/milestones", &[DIRECTOR, LEAD, COACH]),
+    ("PUT", "/milestones/weave-flow-u8-u9", &[DIRECTOR]),
+    ("DELETE", "/milestones/weave-flow-u8-u9", &[DIRECTOR]),
     ("DELETE", "/invitations/{invitation}", &[DIRECTOR]),
     ("POST", "/teams/{team}/roster", &[LEAD, COACH]),
     ("GET", "/teams/{team}/roster?form=xlsx", &[DIRECTOR, LEAD, COACH]),
@@ -121,6 +137,13 @@ fn body(route: &str, read: &Read) -> Value {
         "teams" => json!({"id": id(2), "name": "Harbour Lane Grey", "band": "u6-u7", "coaches": []}),
         "{team}" => json!({"name": "Harbour Lane Blue", "coaches": [read.coach]}),
         "email" => json!({"email": "somebody@skerrow.example"}),
+        "weave-flow-u8-u9" => {
+            json!({"id": "weave-flow-u8-u9", "says": "I can weave", "short": "Weave", "skill": "weave",
+            "stage": "flow", "band": "u8-u9", "evidence": {"seen": {"test": "sole-turn-seen", "days": 1}}})
+        }
+        "words" => json!({"words": []}),
+        "weighed" => json!({"bands": {}}),
+        "weave-time" => json!({"from": "2031-02-10", "bands": {}}),
         "reports" => json!({"reports": []}),
         "invitations" => json!({"id": id(3), "name": "Sela Holmwick", "role": "coach", "teams": []}),
         _ => json!({"text": "mark"}),
@@ -145,12 +168,18 @@ async fn every_route_lets_in_the_roles_of_the_table_and_nobody_else() {
     let edition = evenings.body["evenings"][0]["edition"].as_str().unwrap();
     let clubs = director.gets("/clubs").await.body;
     let club = clubs[0]["id"].as_str().unwrap();
+    let squad = coach.gets(&format!("{team}/squad")).await.body;
+    let player = squad["players"][13]["id"].as_str().unwrap();
+    let gates = coach.posts(&format!("{team}/gates"), json!(null)).await.body;
+    let code = gates["code"].as_str().unwrap();
     for (method, route, roles) in ROUTES.into_iter().chain(MORE) {
         let path = route
             .replace("/curricula/{id}", &winter)
             .replace("/teams/{team}", &team)
             .replace("{edition}", edition)
             .replace("{club}", club)
+            .replace("{player}", player)
+            .replace("{code}", code)
             .replace("{invitation}", &id(3));
         let request = || {
             own_page(method.parse::<Method>().unwrap(), &path)

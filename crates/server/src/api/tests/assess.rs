@@ -1,0 +1,290 @@
+//! Milestones, passports, standards and results: what follows from what, and what is refused.
+
+use actix_web::http::Method;
+use actix_web::test::{TestRequest, call_service, read_body};
+use rstest::rstest;
+use serde_json::{Value, json};
+
+use super::{COACH, DIRECTOR, Visitor, academy, id, own_page};
+
+type Bad = fn(&mut Value);
+
+async fn board<S, B>(coach: &Visitor<'_, S>) -> Value
+where
+    S: super::Service<super::Request, Response = super::ServiceResponse<B>, Error = super::Error>,
+    B: super::MessageBody,
+{
+    let team = coach.team().await;
+    coach.gets(&format!("{team}/board")).await.body
+}
+
+fn standing<'v>(board: &'v Value, player: usize, milestone: &str) -> &'v Value {
+    let standings = board["players"][player]["standings"].as_array().unwrap();
+    standings.iter().find(|s| s["milestone"] == milestone).unwrap()
+}
+
+const TURN: &str = "drag-turn-scan-u8-u9";
+
+fn seen(n: u32, player: &Value, marks: [u8; 3]) -> Value {
+    let sum: u8 = marks.iter().sum();
+    json!({"id": id(n), "player": player, "test": "sole-turn-seen", "taken_on": "2031-02-10", "side": null,
+        "value": sum, "marks": marks, "said_at": "2031-02-10T11:00:00Z"})
+}
+
+#[actix_web::test]
+async fn what_a_coach_sees_moves_a_milestone_and_taking_it_back_moves_it_back() {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let before = board(&coach).await;
+    let player = &before["players"][0]["id"];
+    assert_eq!(standing(&before, 0, TURN)["state"], "on_the_way");
+    let said = json!({"trials": [seen(1, player, [2, 2, 2])]});
+    assert_eq!(coach.posts(&format!("{team}/trials"), said).await.status, 204);
+    let after = board(&coach).await;
+    assert_eq!(
+        (&standing(&after, 0, TURN)["state"], &standing(&after, 0, TURN)["since"]),
+        (&json!("met"), &json!("2031-02-10"))
+    );
+    // As it was on the day before.
+    let past = coach.gets(&format!("{team}/board?on=2031-02-09")).await.body;
+    assert_eq!(standing(&past, 0, TURN)["state"], "on_the_way");
+    let back = json!({"trials": [], "taken_back": [{"trial": id(1), "said_at": "2031-02-10T11:05:00Z"}]});
+    assert_eq!(coach.posts(&format!("{team}/trials"), back).await.status, 204);
+    assert_eq!(standing(&board(&coach).await, 0, TURN)["state"], "on_the_way");
+}
+
+#[rstest]
+#[case::a_mark_of_three(|t: &mut Value| t["marks"] = json!([2, 3, 2]), "/trials/0/marks")]
+#[case::a_mark_missing(|t: &mut Value| t["marks"] = json!([2, 2]), "/trials/0/marks")]
+#[case::no_marks(|t: &mut Value| { t.as_object_mut().unwrap().remove("marks"); }, "/trials/0/marks")]
+#[case::another_sum(|t: &mut Value| t["value"] = json!(5), "/trials/0/value")]
+#[case::more_than_the_points(|t: &mut Value| t["value"] = json!(7), "/trials/0/value")]
+#[actix_web::test]
+async fn points_that_cannot_be_are_refused(#[case] spoil: Bad, #[case] at: &str) {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let mut trial = seen(1, &board(&coach).await["players"][0]["id"], [2, 2, 2]);
+    spoil(&mut trial);
+    let refused = coach.posts(&format!("{team}/trials"), json!({"trials": [trial]})).await;
+    assert_eq!((refused.status.as_u16(), refused.pointers()), (422, vec![at]), "{refused:?}");
+}
+
+fn word(n: u32, player: &Value, verdict: &str) -> Value {
+    json!({"id": id(n), "player": player, "milestone": TURN, "verdict": verdict, "reason": "Both ways all evening",
+        "day": "2031-02-10", "said_at": format!("2031-02-10T11:0{n}:00Z")})
+}
+
+#[actix_web::test]
+async fn a_coach_has_the_last_word_and_it_stays_with_its_reason() {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let player = &board(&coach).await["players"][0]["id"];
+    let words = format!("{team}/words");
+    let met = json!({"words": [word(1, player, "met")]});
+    // The same word may be sent twice.
+    assert_eq!(coach.posts(&words, met.clone()).await.status, 204);
+    assert_eq!(coach.posts(&words, met).await.status, 204);
+    let after = board(&coach).await;
+    let stands = standing(&after, 0, TURN);
+    assert_eq!((&stands["state"], &stands["by_evidence"]), (&json!("met"), &json!("on_the_way")));
+    let says = [&stands["overridden"]["by"], &stands["overridden"]["reason"]];
+    assert_eq!(says, [&json!("Keya Gairlow"), &json!("Both ways all evening")]);
+    let back = json!({"words": [word(2, player, "as_evidence")]});
+    assert_eq!(coach.posts(&words, back).await.status, 204);
+    assert_eq!(standing(&board(&coach).await, 0, TURN)["overridden"], Value::Null);
+}
+
+#[rstest]
+#[case::no_reason(|w: &mut Value| w["reason"] = json!("  "), "/words/0/reason")]
+#[case::another_squad(|w: &mut Value| w["player"] = json!(id(9)), "/words/0/player")]
+#[case::no_such_milestone(|w: &mut Value| w["milestone"] = json!("luck"), "/words/0/milestone")]
+#[case::years_ago(|w: &mut Value| w["day"] = json!("2020-02-10"), "/words/0/day")]
+#[actix_web::test]
+async fn a_word_without_its_parts_is_refused(#[case] spoil: Bad, #[case] at: &str) {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let mut said = word(1, &board(&coach).await["players"][0]["id"], "met");
+    spoil(&mut said);
+    let refused = coach.posts(&format!("{team}/words"), json!({"words": [said]})).await;
+    assert_eq!((refused.status.as_u16(), refused.pointers()), (422, vec![at]), "{refused:?}");
+}
+
+#[actix_web::test]
+async fn an_erased_player_leaves_nothing_behind() {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let before = board(&coach).await;
+    let (player, name) = (&before["players"][2]["id"], before["players"][2]["name"].as_str().unwrap());
+    let words = json!({"words": [word(1, player, "met")]});
+    assert_eq!(coach.posts(&format!("{team}/words"), words).await.status, 204);
+    let page = format!("{team}/players/{}", player.as_str().unwrap());
+    let facts = coach.gets(&format!("{page}/export")).await.body;
+    assert_eq!(facts["about"]["name"], name);
+    for (kind, least) in [("trials", 20), ("presence", 3), ("words", 1)] {
+        assert!(facts[kind].as_array().unwrap().len() >= least, "{kind}: {facts}");
+    }
+    assert_eq!(coach.sends(own_page(Method::DELETE, &page)).await.status, 204);
+    assert_eq!(coach.gets(&page).await.status, 404);
+    assert_eq!(board(&coach).await["players"].as_array().unwrap().len(), 13);
+    // Neither the name nor the id stands anywhere in what is kept on the disk.
+    let id: Vec<u8> = uuid::Uuid::parse_str(player.as_str().unwrap()).unwrap().as_bytes().to_vec();
+    for file in std::fs::read_dir(academy.folder.path()).unwrap().flatten().filter(|f| f.path().is_file()) {
+        let bytes = std::fs::read(file.path()).unwrap();
+        for needle in [name.as_bytes(), &id] {
+            let found = bytes.windows(needle.len()).any(|window| window == needle);
+            assert!(!found, "{:?} still holds {name}", file.path());
+        }
+    }
+}
+
+fn thresholds(building: f64, secure: f64, stretching: f64) -> Value {
+    json!({"building": building, "secure": secure, "stretching": stretching})
+}
+
+#[actix_web::test]
+async fn a_threshold_that_moves_moves_the_shares_and_old_results_keep_their_level() {
+    let academy = academy().await;
+    let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(COACH).await);
+    let read = director.gets("/standards/weave-time").await.body;
+    let band =
+        |read: &Value| read["bands"].as_array().unwrap().iter().find(|b| b["id"] == "u8-u9").unwrap().clone();
+    let now = band(&read);
+    assert!(now["repeatability"]["pairs"].as_u64().unwrap() > 100 && now["results"] == 160, "{now}");
+    let easier = json!({"bands": {"u8-u9": thresholds(22.0, 20.0, 14.5)}});
+    let weighed = director.posts("/standards/weave-time/weighed", easier.clone()).await.body;
+    let secure =
+        |shares: &Value| shares["counts"][2].as_u64().unwrap() + shares["counts"][3].as_u64().unwrap();
+    assert!(secure(&weighed["shares"]["u8-u9"]) > secure(&now["shares"]));
+    let by_quarter: u64 = (0..4)
+        .flat_map(|q| (0..4).map(move |level| (q, level)))
+        .map(|(q, level)| weighed["shares"]["u8-u9"]["quarters"][q][level].as_u64().unwrap())
+        .sum();
+    assert_eq!(by_quarter, 160, "everybody is born in some quarter");
+    // It holds from today on: what was measured before keeps its level.
+    let team = coach.team().await;
+    let levels = coach.gets(&format!("{team}/squad")).await.body["players"][0]["latest"].clone();
+    let set = own_page(Method::PUT, "/standards/weave-time")
+        .set_json(json!({"from": "2031-02-10", "bands": easier["bands"]}));
+    assert_eq!(director.sends(set).await.status, 204);
+    let after = band(&director.gets("/standards/weave-time").await.body);
+    assert_eq!(after["standard"]["thresholds"], thresholds(22.0, 20.0, 14.5));
+    assert_eq!(after["history"].as_array().unwrap().len(), 2);
+    assert_eq!(coach.gets(&format!("{team}/squad")).await.body["players"][0]["latest"], levels);
+    let sheet = coach.gets(&format!("{team}/tests/weave-time")).await.body;
+    assert!(
+        sheet["near"].as_array().unwrap().len() > 10
+            && sheet["players"][0]["before"][0]["unsurprising"]["low"].is_number()
+    );
+}
+
+#[rstest]
+#[case::yesterday(json!({"from": "2031-02-09", "bands": {}}), "/from")]
+#[case::no_day(json!({"from": "soon", "bands": {}}), "/from")]
+#[case::no_band(json!({"from": "2031-02-10", "bands": {"u99": {"building": 22.0, "secure": 17.0, "stretching": 14.0}}}), "/bands/u99")]
+#[case::not_in_order(json!({"from": "2031-02-10", "bands": {"u8-u9": {"building": 17.0, "secure": 17.0, "stretching": 14.0}}}), "/bands/u8-u9")]
+#[case::out_of_range(json!({"from": "2031-02-10", "bands": {"u8-u9": {"building": 220.0, "secure": 17.0, "stretching": 14.0}}}), "/bands/u8-u9/building")]
+#[actix_web::test]
+async fn a_standard_that_cannot_hold_is_refused(#[case] said: Value, #[case] at: &str) {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let refused = director.sends(own_page(Method::PUT, "/standards/weave-time").set_json(said)).await;
+    assert_eq!((refused.status.as_u16(), refused.pointers()), (422, vec![at]), "{refused:?}");
+}
+
+#[actix_web::test]
+async fn percentiles_that_do_not_rise_are_refused() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let refused = director.gets("/standards/weave-time?building=60&secure=50&stretching=85").await;
+    assert_eq!((refused.status.as_u16(), refused.pointers()), (422, vec!["/percentiles"]));
+}
+
+#[actix_web::test]
+async fn results_that_go_out_are_known_when_they_come_back() {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let out = TestRequest::get().uri(&format!("/api/v1{team}/results?form=csv")).cookie(coach.cookie.clone());
+    let list = read_body(call_service(&academy.service, out.to_request()).await).await;
+    let preview =
+        |file: Vec<u8>| coach.sends(own_page(Method::POST, &format!("{team}/results")).set_payload(file));
+    let again = preview(list.to_vec()).await.body;
+    assert_eq!(again["good"], 0, "everything is there already");
+    let name = board(&coach).await["players"][0]["name"].as_str().unwrap().to_owned();
+    let new = format!(
+        "player,test,side,day,value\n{name},Weave,left,2031-02-08,17.42\nNobody,Weave,left,2031-02-08,17\n"
+    );
+    let read = preview(new.into_bytes()).await.body;
+    assert_eq!((&read["good"], &read["faulty"]), (&json!(1), &json!(1)), "{read}");
+    let line = &read["lines"][0];
+    let trial = json!({"id": id(1), "player": line["player"], "test": line["test"], "taken_on": line["taken_on"],
+        "side": line["side"], "value": line["value"], "marks": line["marks"], "origin": "read_in", "said_at": "2031-02-10T11:00:00Z"});
+    assert_eq!(coach.posts(&format!("{team}/trials"), json!({"trials": [trial]})).await.status, 204);
+    let page = format!("{team}/players/{}", line["player"].as_str().unwrap());
+    let results = coach.gets(&page).await.body["results"].clone();
+    let of_day = results.as_array().unwrap().iter().find(|r| r["result"]["date"] == "2031-02-08").unwrap();
+    assert_eq!((&of_day["result"]["value"], of_day["real"].is_boolean()), (&json!(17.42), true));
+}
+
+#[actix_web::test]
+async fn a_milestone_is_kept_changed_and_taken_out() {
+    let academy = academy().await;
+    let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(COACH).await);
+    let milestone = json!({"id": "quick-weave-u8-u9", "says": "I can weave in twelve seconds", "short": "Twelve", "skill": "weave",
+        "stage": "scan", "band": "u8-u9", "evidence": {"measured": {"test": "weave-time", "reach": {"value": 12.0}, "feet": "strong", "times": 1, "of_last": 2}}});
+    let put = |body: Value| {
+        let path = "/milestones/quick-weave-u8-u9";
+        director.sends(own_page(Method::PUT, path).set_json(body))
+    };
+    assert_eq!(put(milestone.clone()).await.status, 204);
+    let shown = board(&coach).await["milestones"].as_array().unwrap().last().unwrap().clone();
+    assert_eq!((&shown["short"], &shown["strand"]), (&json!("Twelve"), &json!("dribbling")));
+    let mut bad = milestone.clone();
+    bad["skill"] = json!("luck");
+    bad["evidence"]["measured"]["times"] = json!(3);
+    bad["evidence"]["measured"]["reach"]["value"] = json!(2.0);
+    let refused = put(bad).await;
+    assert_eq!(refused.pointers(), ["/skill", "/evidence/measured", "/evidence/measured/reach"]);
+    let gone = |id: &'static str| director.sends(own_page(Method::DELETE, id));
+    assert_eq!(gone("/milestones/quick-weave-u8-u9").await.status, 204);
+    assert_eq!(gone("/milestones/quick-weave-u8-u9").await.status, 404);
+    // One on which a coach has said something stays.
+    let team = coach.team().await;
+    let said = json!({"words": [word(1, &board(&coach).await["players"][0]["id"], "met")]});
+    assert_eq!(coach.posts(&format!("{team}/words"), said).await.status, 204);
+    assert_eq!(gone("/milestones/drag-turn-scan-u8-u9").await.problem(), "/problems/taken");
+}
+
+#[actix_web::test]
+async fn a_new_plan_begins_where_the_milestones_say_the_squad_stands() {
+    let academy = academy().await;
+    let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(COACH).await);
+    let team = coach.team().await;
+    let present = async |n: u32| {
+        let mut new = super::planning::new_curriculum("u8-u9");
+        new["id"] = json!(id(n));
+        new["present"] = json!({"kind": "of_team", "team": team.trim_start_matches("/teams/")});
+        let made = director.posts("/curricula", new).await;
+        assert_eq!(made.status, 200, "{made:?}");
+        let goals = made.body["wishes"]["goals"].as_array().unwrap().clone();
+        goals.into_iter().find(|goal| goal["skill"] == "drag-turn").unwrap()["present"].clone()
+    };
+    assert_ne!(present(70).await, "scan", "few have the turn with eyes up");
+    let players = board(&coach).await["players"].as_array().unwrap().clone();
+    let words: Vec<Value> = players
+        .iter()
+        .zip(1..)
+        .take(10)
+        .map(|(player, n)| {
+            json!({"id": id(100 + n), "player": player["id"], "milestone": TURN, "verdict": "met",
+            "reason": "Seen on Monday", "day": "2031-02-10", "said_at": "2031-02-10T11:00:00Z"})
+        })
+        .collect();
+    assert_eq!(coach.posts(&format!("{team}/words"), json!({"words": words})).await.status, 204);
+    assert_eq!(present(71).await, "scan", "ten of fourteen have it now");
+}
