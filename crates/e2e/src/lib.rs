@@ -93,6 +93,19 @@ fn built(name: &str) -> Result<PathBuf, Failed> {
         .ok_or_else(|| format!("{name} is not built: run cargo build first").into())
 }
 
+/// A simulated pair of gates joins a test evening and plays its runs, much faster than in a hall.
+pub async fn simulated_gates(address: &str, players: u32, seed: u64, faults: &str) -> Result<(), Failed> {
+    let (players, seed) = (players.to_string(), seed.to_string());
+    let wishes = ["--players", &players, "--seed", &seed, "--faults", faults, "--faster", "10000"];
+    let played = tokio::process::Command::new(built("jogo-gates")?)
+        .args(["--to", address])
+        .args(wishes)
+        .output()
+        .await?;
+    let says = String::from_utf8_lossy(&played.stderr).into_owned();
+    if played.status.success() { Ok(()) } else { Err(format!("the gates: {says}").into()) }
+}
+
 /// A headless browser of its own.
 pub struct Browser {
     driver: Child,

@@ -43,6 +43,7 @@ async fn the_desk() -> Result<(), Failed> {
             ("/drills/bands", "For the whole academy"),
             ("/plan", "Bring:"),
             ("/plan/new", "U10–U12"),
+            ("/standards/weave-time", "Smallest real difference"),
             ("/evenings", "North Beacon"),
             ("/levels", "North Beacon"),
             ("/clubs", "Invite somebody"),
@@ -96,10 +97,13 @@ async fn the_phone() -> Result<(), Failed> {
         ("/tonight", "planned yet"),
         ("/weeks", "Autumn with the ball"),
         ("/squad", "14 players"),
+        ("/squad?view=groups", "Consolidate"),
+        ("/squad?view=list", "The list to keep"),
         ("/drills", "87 drills"),
         ("/drills/four-colour-box", "touches strong foot"),
         ("/test", "Toe taps in 30 s"),
         ("/test/weave-time", "All tests"),
+        ("/test/sole-turn-seen", "Looks up before the turn"),
     ];
     looks_through(PHONE, "Keya Gairlow", &pages).await
 }

@@ -151,6 +151,7 @@ async fn holds_the_tests(coach: &Person<'_>) -> Result<(), Failed> {
     coach.sees_named("Arya Holmay, right foot, round 1: 19").await?;
     // Four cuts: 11 is Stretching, 3 is Starting. Wall passes: left 12 is Building, right 19 is Stretching.
     coach.presses("Squad").await?;
+    coach.presses_exactly("Results").await?;
     coach.sees("L 12").await?;
     for (level, count) in [("Stretching", 2), ("Building", 1), ("Starting", 1)] {
         assert_eq!(coach.counts_named(level).await?, count, "{level}");

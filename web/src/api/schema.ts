@@ -4451,6 +4451,8 @@ export interface components {
             most: number;
             percentiles: components["schemas"]["Percentiles"];
             protocol: components["schemas"]["Protocol"];
+            /** @description The skill that it shows. */
+            skill: components["schemas"]["String"];
             /** Format: double */
             step: number;
             test: components["schemas"]["TestView"];

@@ -6,7 +6,6 @@ use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 
 const DIRECTOR: &str = "Pelya Sullstay";
 const COACH: &str = "Keya Gairlow";
-const NEW_COACH: &str = "Doven Brinwick";
 const RUNNING_COACH: &str = "Selo Torrwick";
 
 #[tokio::main]
@@ -54,11 +53,12 @@ async fn desk(server: &Server, folder: &Path) -> Result<(), Failed> {
     director.presses("Forecast").await?;
     director.sees("of all goals are reached").await?;
     keep(&director, folder, "plan-forecast").await?;
-    director.opens("/plan/new").await?;
-    director.presses("U10–U12").await?;
-    director.presses("Template").await?;
-    director.sees("Weeks without sessions").await?;
-    keep(&director, folder, "plan-new").await?;
+    director.opens("/standards/weave-time?band=u8-u9").await?;
+    director.sees("Smallest real difference").await?;
+    director.runs("document.querySelector('[aria-label=\"Secure begins, U8–U9\"]').focus()").await?;
+    director.types(&"\u{e012}".repeat(6)).await?;
+    director.sees("as moved").await?;
+    keep(&director, folder, "standards").await?;
     director.opens("/plan").await?;
     director.sees("Bring:").await?;
     director.publishes(1).await?;
@@ -110,9 +110,6 @@ async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
     coach.sees_named("Enter").await?;
     coach.types("16.4").await?;
     keep(&coach, folder, "test-evening").await?;
-    coach.opens("/squad").await?;
-    coach.sees("14 players").await?;
-    keep(&coach, folder, "squad").await?;
     browser.end().await?;
 
     let browser = Browser::start(PHONE).await?;
@@ -121,25 +118,20 @@ async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
     coach.presses("Done").await?;
     coach.sees("Block 2 of").await?;
     coach.presses_exactly("Log").await?;
-    coach.presses("Arya Nesslow is missing").await?;
+    coach.presses("Arya Sullock is missing").await?;
     coach.sees("15 of 16 here").await?;
     coach.sent_everything().await?;
     keep(&coach, folder, "log").await?;
     browser.end().await?;
 
-    let browser = Browser::start(PHONE).await?;
+    let browser = Browser::start(DESK).await?;
     let coach = Person::at(&browser, server);
-    coach.signs_in_as(NEW_COACH).await?;
-    coach.presses("Squad").await?;
-    coach.presses("Load a list").await?;
-    let list = folder.join("list.csv");
-    std::fs::write(
-        &list,
-        "name,birth month,strong foot\nArya Holmay,2022-10,right\nBrien Voestay,2022-13,left\nCalo Nessett,2022-12,\n",
-    )?;
-    coach.field("Choose a file").await?.send_keys(&list.canonicalize()?.display().to_string()).await?;
-    coach.sees("can be added").await?;
-    std::fs::remove_file(&list)?;
-    keep(&coach, folder, "squad-list").await?;
+    coach.signs_in_as(RUNNING_COACH).await?;
+    coach.opens("/squad?sort=decide").await?;
+    coach.sees_named("Move on").await?;
+    keep(&coach, folder, "squad").await?;
+    coach.presses("Arya Sullock").await?;
+    coach.sees("The four lines so far").await?;
+    keep(&coach, folder, "passport").await?;
     browser.end().await
 }

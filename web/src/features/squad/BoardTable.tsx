@@ -10,6 +10,7 @@ import { texts } from '../../texts/en'
 import { FeetBars } from '../../ui/feet'
 import { asDay, asPercent } from '../../ui/figures'
 import { Ring } from '../../ui/rings'
+import { Spoken } from '../../ui/Spoken'
 import { StageGlyph } from '../../ui/stages'
 import { StrandSwatch } from '../../ui/strands'
 
@@ -88,11 +89,12 @@ export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
 function Cell({ player, milestone, onChoose }: Chosen & Pick<Props, 'onChoose'>) {
   const standing = player.standings.find((s) => s.milestone === milestone.id)
   const state = standing?.state ?? 'not_seen'
-  const ring = <Ring state={state} overridden={standing?.overridden != null} label={texts.board.cell(player.name, milestone.short, texts.board.state[state])} />
+  const says = texts.board.cell(player.name, milestone.short, texts.board.state[state])
+  const ring = <Ring state={state} overridden={standing?.overridden != null} label={says} />
   if (!onChoose) return ring
   return (
     <ButtonBase onClick={() => onChoose({ player, milestone })} sx={{ width: 38, minHeight: 44 }}>
-      {ring}
+      <Spoken as={says}>{ring}</Spoken>
     </ButtonBase>
   )
 }

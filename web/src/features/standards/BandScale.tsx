@@ -29,6 +29,14 @@ const secureOf = (counts: number[]) => {
   return all > 0 ? asPercent(((counts[2] ?? 0) + (counts[3] ?? 0)) / all) : '–'
 }
 
+/** Where figures stand that are wider than the lines above them are apart. */
+function apart(places: number[]): number[] {
+  const [first = 0, middle = 0, last = 0] = places
+  return [Math.min(first, middle - FIGURE), middle, Math.max(last, middle + FIGURE)]
+}
+/** A figure is so wide. */
+const FIGURE = 42
+
 export function BandScale({ scale, band, thresholds, shares, moved, chosen, onChoose, onMove }: Props) {
   const { floor } = useTheme()
   const svg = useRef<SVGSVGElement>(null)
@@ -46,6 +54,7 @@ export function BandScale({ scale, band, thresholds, shares, moved, chosen, onCh
   const ridge = band.ridge.map((point) => `${x(point.at).toFixed(1)},${(BASE - (point.density / peak) * (BASE - 14)).toFixed(1)}`)
   const [start, end] = [band.ridge[0], band.ridge.at(-1)]
   const error = band.repeatability?.typical_error
+  const figures = thresholds ? apart(HANDLES.map((handle) => x(thresholds[handle]))) : []
 
   /** A threshold keeps its place between its neighbours, and stands where results are read. */
   const move = (handle: Handle, wanted: number) => {
@@ -126,7 +135,7 @@ export function BandScale({ scale, band, thresholds, shares, moved, chosen, onCh
                   {Array.from({ length: i + 2 }, (_, n) => (
                     <rect key={n} x={at - (i + 2) * 2.5 + n * 5} y={10 - 2 * n} width={4} height={4 + 2 * n} fill={floor.ink} />
                   ))}
-                  <text x={at} y={BASE + 17} textAnchor="middle" fontSize={14} fontWeight={600} fill={floor.ink}>
+                  <text x={figures[i]} y={BASE + 17} textAnchor="middle" fontSize={14} fontWeight={600} fill={floor.ink}>
                     {asResult(thresholds[handle])}
                   </text>
                 </g>

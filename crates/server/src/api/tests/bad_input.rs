@@ -96,7 +96,8 @@ async fn a_layout_of_a_megabyte_or_with_many_faults_is_answered() {
 #[rstest]
 #[case::another_encoding(b"name,birth month,strong foot\nJ\xf8rn,2022-01,left\n".to_vec(), 422, "UTF-8")]
 #[case::twenty_thousand_rows(format!("name,birth month,strong foot\n{}", "A,2022-01,left\n".repeat(20_000)).into_bytes(), 413, "256 kB")]
-#[case::more_rows_than_a_squad(format!("name,birth month,strong foot\n{}", "A,2022-01,left\n".repeat(5_000)).into_bytes(), 422, "at most 60 players")]
+#[case::more_rows_than_a_squad(format!("name,birth month,strong foot\n{}", "A,2022-01,left\n".repeat(61)).into_bytes(), 422, "at most 60 players")]
+#[case::more_rows_than_any_list(format!("name,birth month,strong foot\n{}", "A,2022-01,left\n".repeat(5_000)).into_bytes(), 422, "more than 2000 lines")]
 #[case::no_rows(b"hello".to_vec(), 422, "no rows")]
 #[actix_web::test]
 async fn squad_lists_that_cannot_be_read(#[case] file: Vec<u8>, #[case] status: u16, #[case] says: &str) {
