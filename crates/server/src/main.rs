@@ -15,6 +15,7 @@ mod sign_in;
 mod spreadsheet;
 mod state;
 mod team_evenings;
+mod team_levels;
 mod timing;
 
 use std::process::ExitCode;

@@ -13,6 +13,7 @@ pub mod feeds;
 pub mod home;
 pub mod invitations;
 pub mod letters;
+pub mod levels;
 pub mod library;
 pub mod log;
 pub mod milestones;

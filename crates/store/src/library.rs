@@ -11,7 +11,7 @@ use jogo_core::tests::Test;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
-use crate::{Store, StoreError, Stored, from_json, milestones, parsed, skills, stamp, to_json};
+use crate::{Store, StoreError, Stored, from_json, levels, milestones, parsed, skills, stamp, to_json};
 
 /// Everything that a library holds.
 #[derive(Clone, Debug, Default)]
@@ -67,6 +67,7 @@ impl Store {
         for (place, milestone) in (0_i64..).zip(&library.milestones) {
             milestones::put(&mut tx, milestone, place).await?;
         }
+        levels::forget_band(&mut tx, None).await?;
         tx.commit().await?;
         self.put_drills(&library.drills, None, at).await?;
         Ok(())
@@ -120,6 +121,7 @@ impl Store {
         let mut tx = self.begin().await?;
         for standard in standards {
             put_standard(&mut tx, standard, Some(by), at).await?;
+            levels::forget_band(&mut tx, Some(&standard.band)).await?;
         }
         Ok(tx.commit().await?)
     }

@@ -7,7 +7,7 @@ use serde::Serialize;
 use uuid::Uuid;
 
 use crate::teams::{Player, Team};
-use crate::{Store, Stored, from_json, from_word};
+use crate::{Store, Stored, from_json, from_word, levels};
 
 /// Everything that is kept of one player.
 #[derive(Clone, Debug, PartialEq, Serialize)]
@@ -148,7 +148,13 @@ impl Store {
         sqlx::query!("DELETE FROM presence WHERE player = ?", player).execute(&mut *tx).await?;
         sqlx::query!("DELETE FROM milestone_word WHERE player = ?", player).execute(&mut *tx).await?;
         sqlx::query!("DELETE FROM self_reported WHERE player = ?", player).execute(&mut *tx).await?;
-        sqlx::query!("DELETE FROM player WHERE id = ?", player).execute(&mut *tx).await?;
+        let team =
+            sqlx::query_scalar!(r#"DELETE FROM player WHERE id = ? RETURNING team AS "team: Uuid""#, player)
+                .fetch_optional(&mut *tx)
+                .await?;
+        if let Some(team) = team {
+            levels::forget(&mut tx, team).await?;
+        }
         tx.commit().await?;
         // The log of writes still holds the pages as they were: it is folded in and begun anew.
         sqlx::query("PRAGMA wal_checkpoint(TRUNCATE)").execute(&self.write).await?;

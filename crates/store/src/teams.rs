@@ -7,7 +7,7 @@ use jogo_core::roster::{BirthMonth, NewPlayer};
 use jogo_core::skill::Side;
 use uuid::Uuid;
 
-use crate::{Store, StoreError, Stored, from_word, parsed, stamp, to_word};
+use crate::{Store, StoreError, Stored, from_word, levels, parsed, stamp, to_word};
 
 /// A team, with the name of its club.
 #[derive(Clone, Debug, PartialEq, Eq)]
@@ -147,6 +147,7 @@ impl Store {
             })?;
             added += 1;
         }
+        levels::forget(&mut tx, team).await?;
         tx.commit().await?;
         Ok(added)
     }

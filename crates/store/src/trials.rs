@@ -7,7 +7,7 @@ use jogo_core::tests::Test;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
-use crate::{Store, StoreError, Stored, from_json, from_word, parsed, stamp, to_json, to_word};
+use crate::{Store, StoreError, Stored, from_json, from_word, levels, parsed, stamp, to_json, to_word};
 
 /// One trial of one player, under the id that was made on the device.
 #[derive(Clone, Debug, PartialEq)]
@@ -94,6 +94,7 @@ impl Store {
             .execute(&mut *tx)
             .await?;
         }
+        levels::forget(&mut tx, team).await?;
         Ok(tx.commit().await?)
     }
 

@@ -110,7 +110,7 @@ pub fn latest<P: Ord + Copy>(results: &[TestResult<P>]) -> Vec<TestResult<P>> {
 }
 
 /// A foot as a player has it.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize)]
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(rename_all = "snake_case")]
 pub enum Foot {
@@ -128,12 +128,46 @@ impl Foot {
 }
 
 /// How many players stand on each level, and how many have no result.
-#[derive(Clone, Copy, Debug, Default, PartialEq, Eq)]
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Serialize, Deserialize)]
 pub struct LevelCount {
     /// By level, from Starting to Stretching.
     pub counts: [u32; 4],
     /// Players without a level.
     pub without: u32,
+}
+
+impl LevelCount {
+    /// Both together.
+    pub fn and(mut self, other: &LevelCount) -> LevelCount {
+        self.counts.iter_mut().zip(other.counts).for_each(|(own, others)| *own += others);
+        self.without += other.without;
+        self
+    }
+}
+
+/// How many players of a squad stand on each level in one test, with one foot if it is taken per foot.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+pub struct TestCount {
+    /// Which test.
+    pub test: TestId,
+    /// Which foot.
+    pub foot: Option<Foot>,
+    /// How many.
+    pub count: LevelCount,
+}
+
+/// Counts players by level in every test; see [`count_levels`].
+pub fn counts<P: Ord + Copy>(
+    tests: &[Test],
+    players: &[(P, Side)],
+    latest: &[TestResult<P>],
+) -> Vec<TestCount> {
+    let of_test = |test: &Test| {
+        let counted = count_levels(test, players, latest).into_iter();
+        let id = test.id.clone();
+        counted.map(move |(foot, count)| TestCount { test: id.clone(), foot, count })
+    };
+    tests.iter().flat_map(of_test).collect()
 }
 
 /// Counts players by level in one test, for each foot if it is taken per foot (`None` otherwise). `players` are named

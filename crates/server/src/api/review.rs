@@ -5,22 +5,21 @@ use std::collections::BTreeMap;
 use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get};
 use jogo_core::delivery::{WeekTally, Worked, together};
 use jogo_core::interval::{Interval, wilson};
-use jogo_core::results::{Foot, LevelCount, TestResult, count_levels};
-use jogo_core::skill::Side;
+use jogo_core::results::{Foot, LevelCount, TestCount};
 use jogo_core::team_plan::{Drift, holding};
-use jogo_core::tests::Test;
-use jogo_store::teams::Team;
+use jogo_core::tests::{Test, TestId};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
-use super::squad::{TestView, latest_results};
+use super::squad::TestView;
 use crate::assessment::of_band;
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
 use crate::state::State;
 use crate::team_evenings::{TeamEdition, editions_of, held};
+use crate::team_levels;
 
 pub fn routes(config: &mut ServiceConfig) {
     config.route("/curricula/{id}/delivery", get().to(delivery)).route("/levels", get().to(levels));
@@ -108,13 +107,6 @@ pub(super) struct TestLevels {
     clubs: Vec<ClubLevels>,
 }
 
-/// The players of all a club's teams in one band, with their strong feet and their latest results.
-#[derive(Default)]
-struct ClubResults {
-    players: Vec<(Uuid, Side)>,
-    latest: Vec<TestResult<Uuid>>,
-}
-
 /// Levels in all clubs, by test.
 #[utoipa::path(get, operation_id = "review_levels", path = "/levels", params(OfBand),
     responses((status = 200, body = Vec<TestLevels>), (status = 404, body = Problem)))]
@@ -129,30 +121,26 @@ pub(super) async fn levels(
     }
     let standards = state.store.standards(&of.band).await?;
     let tests = of_band(state.store.tests().await?, &standards);
-    let mut clubs: BTreeMap<String, ClubResults> = BTreeMap::new();
     let seen = who.clubs(&state).await?;
-    let of_band = |team: &Team| team.band == of.band && seen.see(&team.club);
-    for team in state.store.teams().await?.into_iter().filter(of_band) {
-        let results = latest_results(&state, &team, &tests).await?;
-        let players = state.store.players(team.id).await?.into_iter().map(|p| (p.id, p.about.strong_foot));
-        let club = clubs.entry(team.club).or_default();
-        club.players.extend(players);
-        club.latest.extend(results);
+    let mut counts: BTreeMap<(TestId, String, Option<Foot>), LevelCount> = BTreeMap::new();
+    let teams = team_levels::of_teams(&state.store, &of.band).await?;
+    for (team, of_team) in teams.into_iter().filter(|(team, _)| seen.see(&team.club)) {
+        for TestCount { test, foot, count } in of_team {
+            let of_club = counts.entry((test, team.club.clone(), foot)).or_default();
+            *of_club = of_club.and(&count);
+        }
     }
     let of_test = |test: &Test| TestLevels {
         test: TestView::from(test),
-        clubs: clubs
+        clubs: counts
             .iter()
-            .flat_map(|(club, of_club)| {
-                count_levels(test, &of_club.players, &of_club.latest).into_iter().map(
-                    |(foot, LevelCount { counts, without })| ClubLevels {
-                        club: club.clone(),
-                        foot,
-                        secure: wilson(counts[2] + counts[3], counts.iter().sum()),
-                        counts,
-                        without,
-                    },
-                )
+            .filter(|((id, ..), _)| *id == test.id)
+            .map(|((_, club, foot), LevelCount { counts, without })| ClubLevels {
+                club: club.clone(),
+                foot: *foot,
+                counts: *counts,
+                without: *without,
+                secure: wilson(counts[2] + counts[3], counts.iter().sum()),
             })
             .collect(),
     };

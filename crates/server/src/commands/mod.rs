@@ -21,8 +21,9 @@ use uuid::Uuid;
 
 use crate::clock::Clock;
 use crate::post::{self, Post};
+use crate::problem::Answer;
 use crate::state::State;
-use crate::{api, demo, passwords};
+use crate::{api, demo, passwords, team_levels};
 
 /// Plan, deliver and assess technical football for children.
 #[derive(Debug, Parser)]
@@ -41,8 +42,17 @@ pub enum Command {
         /// Folder for the demo's database, which is made anew; a temporary one unless it is given.
         #[arg(long)]
         data: Option<PathBuf>,
+        /// So many times as large, to see how Jogo bears it; 100 makes 2,300 squads with 33,000 players.
+        #[arg(long, default_value_t = 1, value_parser = clap::value_parser!(u32).range(1..=200))]
+        scale: u32,
         #[command(flatten)]
         listen: Listen,
+    },
+    /// Work out anew what is kept beside the facts, and say whether it was what follows from them.
+    Rebuild {
+        /// Folder of the database.
+        #[arg(long, default_value = "jogo-data")]
+        data: PathBuf,
     },
     /// Add people, or set their passwords.
     #[command(subcommand)]
@@ -174,20 +184,27 @@ pub async fn run(command: Command) -> Result<(), Stopped> {
             )
             .await?)
         }
-        Command::Demo { data, listen } => {
+        Command::Demo { data, scale, listen } => {
             let own = std::env::temp_dir().join(format!("jogo-demo-{}", std::process::id()));
             let temporary = data.is_none();
             let data = data.unwrap_or_else(|| own.clone());
             remove_old(&data)?;
             let store = open(&data).await?;
             let clock = clock(&listen)?;
-            demo::fill(&store, &clock).await.map_err(|e| e.to_string())?;
+            demo::fill(&store, &clock, scale).await.map_err(|e| e.to_string())?;
             let post = Post::Outbox(data.join("outbox"));
             let served = serve(State::new(store, clock, passwords::key(&data)?, true, post), &listen).await;
             if temporary {
                 std::fs::remove_dir_all(&own).map_err(|e| format!("{} stays behind: {e}", own.display()))?;
             }
             Ok(served?)
+        }
+        Command::Rebuild { data } => {
+            let (teams, differed) =
+                team_levels::rebuild(&open(&data).await?).await.map_err(|e| e.to_string())?;
+            print(&format!(
+                "levels of {teams} teams worked out anew, {differed} of them were kept otherwise\n"
+            ))
         }
         Command::User(user) => Ok(change_user(user).await?),
         Command::Openapi => print(&(api::openapi_json().map_err(|e| e.to_string())? + "\n")),
@@ -242,6 +259,7 @@ async fn serve(state: State, listen: &Listen) -> Result<(), String> {
     let _ = std::io::stdout().write_all(welcome(&state, &format!("http://{at}")).await?.as_bytes());
     let state = actix_web::web::Data::new(state);
     tokio::spawn(post::look_after(state.clone()));
+    tokio::spawn(look_ahead(state.clone()));
     HttpServer::new(move || api::app(state.clone()))
         .workers(2)
         .listen(listener)
@@ -249,6 +267,27 @@ async fn serve(state: State, listen: &Listen) -> Result<(), String> {
         .run()
         .await
         .map_err(|e| e.to_string())
+}
+
+/// How often it is looked ahead.
+const LOOK_AHEAD: std::time::Duration = std::time::Duration::from_secs(600);
+
+/// Works out what would keep the first reader of a day waiting: how well tests repeat themselves, and what follows from trials.
+async fn look_ahead(state: actix_web::web::Data<State>) {
+    loop {
+        if let Err(problem) = ready(&state).await {
+            tracing::error!("looking ahead: {problem}");
+        }
+        tokio::time::sleep(LOOK_AHEAD).await;
+    }
+}
+
+async fn ready(state: &State) -> Answer<()> {
+    for kept in state.store.bands().await? {
+        state.repeatability(&kept.band.id).await?;
+        team_levels::of_teams(&state.store, &kept.band.id).await?;
+    }
+    Ok(())
 }
 
 /// Where the academy is open, and whom the demo offers.

@@ -83,6 +83,9 @@ pub const SKETCHES: [Sketch; 24] = [
     Sketch::of("Millpond", "Millpond U13–U15", "u13-u15", 13, 0.68, -0.1),
 ];
 
+/// There are not many more first names than this.
+const FIRST_NAMES: usize = 60;
+
 /// Teams with a second coach.
 const WITH_TWO: [&str; 2] = ["Harbour Lane U10–U12", "Saltpan U6–U7"];
 
@@ -137,10 +140,13 @@ impl<'s> Cast<'s> {
     }
 
     /// Somebody with an invented name, who signs in by the first one.
-    async fn invented(&mut self) -> Result<Uuid, Failed> {
+    pub async fn invented(&mut self) -> Result<Uuid, Failed> {
         loop {
             let name = self.names.name();
-            let login = name.split(' ').next().unwrap_or_default().to_lowercase();
+            // Where all first names are taken, the whole name has to do.
+            let whole = self.logins.len() > FIRST_NAMES;
+            let login = if whole { &name } else { name.split(' ').next().unwrap_or_default() };
+            let login = login.to_lowercase().replace(' ', ".");
             if self.logins.insert(login.clone()) {
                 return self.person(&login, &name, Role::Coach, false).await;
             }

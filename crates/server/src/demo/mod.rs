@@ -1,6 +1,7 @@
 //! The demo academy: seven clubs in the middle of their season, and a winter for the U8–U9 that waits to be published.
 
 mod academy;
+mod scale;
 mod story;
 
 use jiff::ToSpan;
@@ -50,8 +51,9 @@ pub fn library() -> Result<Library, Failed> {
     })
 }
 
-/// Fills an empty database: always on the same day the same academy, but for the ids.
-pub async fn fill(store: &Store, clock: &Clock) -> Result<(), Failed> {
+/// Fills an empty database: always on the same day the same academy, but for the ids; `scale` times as large, if it is more
+/// than one.
+pub async fn fill(store: &Store, clock: &Clock, scale: u32) -> Result<(), Failed> {
     let (now, today) = (clock.now(), clock.today(&TimeZone::UTC));
     let library = library()?;
     store.set_academy("Skerrow Islands Youth Football", "UTC").await?;
@@ -81,6 +83,7 @@ pub async fn fill(store: &Store, clock: &Clock) -> Result<(), Failed> {
     for sketch in SKETCHES.iter().filter(|sketch| sketch.squad == 0) {
         cast.team(sketch).await?;
     }
+    scale::add(&story, &mut cast, scale.saturating_sub(1)).await?;
     cast.lead("nelun", "Nelun Torrby", "North Beacon").await?;
     story.curriculum("curriculum.json", Some("Winter with the ball"), (today, 6), 7).await?;
     Ok(())

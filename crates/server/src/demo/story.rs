@@ -174,7 +174,9 @@ impl Story<'_> {
         let knacks: Vec<f64> = players.iter().map(|_| sketch.knack + self.chance.normal()).collect();
         let mut trials = Vec::new();
         for test in &self.shelf.tests {
-            let sat = Sat { sketch, laid, test, standards: &self.shelf.standards };
+            let dates: Vec<Date> = laid.curriculum.evenings().iter().map(|evening| evening.date).collect();
+            let (name, keeping, band) = (sketch.name, sketch.keeping, laid.band.id.as_str());
+            let sat = Sat { name, keeping, band, dates: &dates, test, standards: &self.shelf.standards };
             trials.extend(sat.trials(&players, &knacks, sittings)?);
         }
         self.store.add_trials(team.id, &trials, &[], team.coach, self.now).await?;
@@ -209,11 +211,15 @@ impl Story<'_> {
 }
 
 /// A test that a team sat.
-struct Sat<'s> {
-    sketch: &'s Sketch,
-    laid: &'s Edition,
-    test: &'s Test,
-    standards: &'s [Standard],
+pub struct Sat<'s> {
+    pub name: &'s str,
+    /// How reliably its coach keeps to the plan.
+    pub keeping: f64,
+    pub band: &'s str,
+    /// Its evenings.
+    pub dates: &'s [Date],
+    pub test: &'s Test,
+    pub standards: &'s [Standard],
 }
 
 /// Teams that keep to the plan as well as this take a test with one trial again on the evening after the first.
@@ -221,32 +227,31 @@ const RETESTS: f64 = 0.9;
 
 impl Sat<'_> {
     /// What was measured on some evenings; each test has its own chance, so that one more changes nothing of the others.
-    fn trials(
+    pub fn trials(
         &self,
         players: &[Player],
         knacks: &[f64],
         sittings: &[usize],
     ) -> Result<Vec<NewTrial>, Failed> {
-        let Sat { sketch, laid, test, standards } = *self;
-        let mut chance = Chance::named(&format!("{} {}", sketch.name, test.id));
-        let dates = laid.curriculum.evenings();
-        let of_test = |s: &&Standard| s.test == test.id && s.band == laid.band.id;
+        let Sat { name, keeping, band, dates, test, standards } = *self;
+        let mut chance = Chance::named(&format!("{name} {}", test.id));
+        let of_test = |s: &&Standard| s.test == test.id && s.band == band;
         let of_test: Vec<Standard> = standards.iter().filter(of_test).cloned().collect();
         let last = sittings.len().max(2) - 1;
         let mut evenings: Vec<(usize, f64)> =
             sittings.iter().enumerate().map(|(nth, at)| (*at, nth as f64 / last as f64)).collect();
-        if test.trials == 1 && sketch.keeping >= RETESTS {
+        if test.trials == 1 && keeping >= RETESTS {
             evenings.extend(sittings.first().map(|first| (first + 1, 0.0)));
         }
         let sides: &[Option<Side>] =
             if test.per_side { &[Some(Side::Left), Some(Side::Right)] } else { &[None] };
         let mut trials = Vec::new();
-        for (date, part) in evenings.iter().filter_map(|(at, part)| Some((dates.get(*at)?.date, *part))) {
+        for (date, part) in evenings.iter().filter_map(|(at, part)| Some((*dates.get(*at)?, *part))) {
             let Some(standard) = standards::on(&of_test, date) else { continue };
             for (player, knack) in players.iter().zip(knacks) {
                 for (side, _) in sides.iter().flat_map(|side| (0..test.trials).map(move |n| (*side, n))) {
                     let other = side.is_some_and(|side| side != player.about.strong_foot);
-                    let practice = sketch.keeping * part;
+                    let practice = keeping * part;
                     let value = chance.trial(test, &standard.thresholds, *knack, other, practice);
                     let marks = match &test.protocol {
                         Protocol::Points { points } => chance.marks(points.len(), value),

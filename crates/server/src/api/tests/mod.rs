@@ -86,7 +86,7 @@ async fn filled(clock: &Clock) -> &'static [u8] {
         let folder = tempfile::tempdir().unwrap();
         let database = folder.path().join("academy.sqlite");
         let store = jogo_store::Store::open(&database).await.unwrap();
-        demo::fill(&store, clock).await.unwrap();
+        demo::fill(&store, clock, 1).await.unwrap();
         store.close().await;
         std::fs::read(&database).unwrap()
     };
