@@ -1,4 +1,4 @@
-.PHONY: demo test check shots bench queries client schema fuzz web release tools-web tools-browser tools-queries
+.PHONY: demo test check shots bench scale queries client schema fuzz web release tools-web tools-browser tools-queries
 
 # Everything that a machine with Rust and Node lacks is installed by the commands themselves.
 export SQLX_OFFLINE ?= true
@@ -56,6 +56,10 @@ shots: tools-browser web
 
 bench:
 	cargo bench --locked --package jogo-core
+
+# Measures a large academy over HTTP; SCALE says how many times the demo (100 unless it is said).
+scale: release tools-queries
+	scripts/scale.sh
 
 tools-queries:
 	@command -v sqlite3 >/dev/null || scripts/debian.sh sqlite3

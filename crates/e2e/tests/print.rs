@@ -41,6 +41,31 @@ async fn a_session_fits_on_one_side_and_every_player_gets_a_card() -> Result<(),
 }
 
 #[tokio::test]
+async fn a_passport_is_one_sheet_and_a_test_one_side() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let coach = Person::at(&browser, &server);
+    coach.signs_in_as(COACH).await?;
+    coach.opens("/squad?view=list").await?;
+    coach.presses("Print passports").await?;
+    coach.sees("For the guardians").await?;
+    coach.goes("One moment").await?;
+    let passports = coach.prints_on_a4().await?;
+    let says = passports.text();
+    assert_eq!(passports.pages(), 32, "both sides of a sheet for each of sixteen players");
+    for words in ["Jorel Merrlow", "The four lines so far", "For the guardians", "What comes next"] {
+        assert!(says.contains(words), "{words} is not printed");
+    }
+    coach.opens("/test").await?;
+    coach.presses("Paper sheet").await?;
+    coach.sees("Results of").await?;
+    let sheet = coach.prints_on_a4().await?;
+    assert_eq!(sheet.pages(), 1);
+    assert!(sheet.text().contains("Fena Lundwick"), "the last of the squad");
+    browser.end().await
+}
+
+#[tokio::test]
 async fn a_club_prints_its_week() -> Result<(), Failed> {
     let server = Server::start()?;
     let browser = Browser::start(DESK).await?;

@@ -32,18 +32,18 @@ async fn without_network_what_was_entered_waits_is_counted_and_arrives_once() ->
     coach.loses_the_network().await?;
     coach.types("44\u{e007}").await?;
     coach.sees("1 not sent yet").await?;
-    coach.types("39\u{e007}").await?;
+    coach.types("51\u{e007}").await?;
     coach.sees("2 not sent yet").await?;
     coach.presses_exactly("Undo").await?;
     coach.sees("3 not sent yet").await?;
-    coach.types("41\u{e007}").await?;
+    coach.types("49\u{e007}").await?;
     coach.sees("4 not sent yet").await?;
     coach.sees_named("Selin Holmay, round 1: 44").await?;
     coach.finds_the_network().await?;
     coach.sent_everything().await?;
     coach.reloads().await?;
     coach.sees_named("Selin Holmay, round 1: 44").await?;
-    coach.sees_named("Hala Gairett, round 1: 41").await?;
+    coach.sees_named("Hala Gairett, round 1: 49").await?;
     let trials = coach.runs("return fetch('/api/v1/session').then((r) => r.json()).then((s) => fetch(`/api/v1/teams/${s.teams[0].id}/tests/toe-taps-30`)).then((r) => r.json()).then((s) => s.players.flatMap((p) => p.trials).length)").await?;
     assert_eq!(trials, 2, "each arrived once, and the one taken back is gone");
     browser.end().await

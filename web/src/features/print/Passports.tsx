@@ -1,4 +1,4 @@
-// Passports on paper: one page for each player of a squad, or for one of them.
+// Passports on paper: one sheet for each player of a squad, or for one of them.
 import Box from '@mui/material/Box'
 import { useParams, useSearchParams } from 'react-router'
 import { texts } from '../../texts/en'
@@ -6,6 +6,9 @@ import { ErrorNote, Loading } from '../../ui/notes'
 import { PassportSheet } from '../squad/Passport'
 import { usePassport, useSquad } from '../squad/queries'
 import { Sheets } from './Sheets'
+
+/** Everything that is known of a player stands on one sheet. */
+const SMALL = { zoom: 0.8, width: '237mm', minHeight: 0 } as const
 
 export function PrintPassports() {
   const { team = '' } = useParams()
@@ -17,7 +20,7 @@ export function PrintPassports() {
   return (
     <Sheets title={texts.board.passport}>
       {players.map((player) => (
-        <Box key={player.id} component="article" aria-label={player.name} sx={{ bgcolor: 'background.paper', width: '190mm', minHeight: '120mm', p: '8mm', border: 1, borderColor: 'divider', '@media print': { border: 0, p: 0, breakAfter: 'page' } }}>
+        <Box key={player.id} component="article" aria-label={player.name} sx={{ bgcolor: 'background.paper', width: '190mm', minHeight: '120mm', p: '8mm', border: 1, borderColor: 'divider', '@media print': { border: 0, p: 0, breakAfter: 'page', ...SMALL } }}>
           <OnePassport team={team} player={player.id} />
         </Box>
       ))}
@@ -28,5 +31,5 @@ export function PrintPassports() {
 function OnePassport({ team, player }: { team: string; player: string }) {
   const passport = usePassport(team, player)
   if (passport.isError && !passport.data) return <ErrorNote error={passport.error} />
-  return passport.data ? <PassportSheet passport={passport.data} /> : <Loading />
+  return passport.data ? <PassportSheet passport={passport.data} onPaper /> : <Loading />
 }

@@ -13,14 +13,43 @@ import { StrandLine, STRANDS, StrandSwatch } from '../../ui/strands'
 
 type Passport = Schemas['Passport']
 
-export function PassportSheet({ passport }: { passport: Passport }) {
-  return (
-    <Box>
+/** On paper the child's side comes first, and the results stand on the back. */
+export function PassportSheet({ passport, onPaper }: { passport: Passport; onPaper?: boolean }) {
+  const columns = { display: 'grid', gridTemplateColumns: onPaper ? '1fr 1fr' : { xs: '1fr', md: '1fr 1fr' }, columnGap: onPaper ? '8mm' : 5, rowGap: 2 } as const
+  const head = (
+    <>
       <Typography variant="h1">{passport.name}</Typography>
       <Typography color="text.secondary" sx={{ mb: 1.5 }}>
         {[passport.team, passport.band, `${texts.squad.born} ${passport.birth_month}`, texts.squad.strong(texts.side[passport.strong_foot]), asDay(passport.on)].join(' · ')}
       </Typography>
-      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: '1fr 1fr' }, columnGap: 5, rowGap: 2, '@media print': { gridTemplateColumns: '1fr 1fr', columnGap: '8mm' } }}>
+    </>
+  )
+  if (onPaper) {
+    return (
+      <>
+        {head}
+        <Box sx={{ ...columns, breakAfter: 'page' }}>
+          <Box>
+            <Lines passport={passport} />
+            <Note passport={passport} />
+          </Box>
+          <Box>
+            <CanDo passport={passport} />
+            <Next passport={passport} />
+          </Box>
+        </Box>
+        {head}
+        <Box sx={columns}>
+          <Results passport={passport} />
+          <Feet passport={passport} />
+        </Box>
+      </>
+    )
+  }
+  return (
+    <Box>
+      {head}
+      <Box sx={columns}>
         <Box>
           <Lines passport={passport} />
           <CanDo passport={passport} />

@@ -233,7 +233,7 @@ function Reading({ sheet, typed, value, standing }: { sheet: Schemas['Sheet']; t
   const near = value === null ? null : nearOf(sheet, value)
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, minHeight: 62, mb: 0.75 }}>
-      <Figure aria-label={texts.test.enter} sx={{ fontSize: '3.6rem', lineHeight: 1, fontWeight: 600, minWidth: 110, borderBottom: 2, borderColor: 'text.primary' }}>
+      <Figure sx={{ fontSize: '3.6rem', lineHeight: 1, fontWeight: 600, minWidth: 110, borderBottom: 2, borderColor: 'text.primary' }}>
         {typed || (standing !== undefined ? <Box component="span" sx={{ color: 'text.secondary' }}>{asResult(standing)}</Box> : '\u00a0')}
         {sheet.test.unit && <Box component="span" sx={{ fontSize: '1.5rem' }}> {sheet.test.unit}</Box>}
       </Figure>
