@@ -39,10 +39,8 @@ export function PassportSheet({ passport, onPaper }: { passport: Passport; onPap
           </Box>
         </Box>
         {head}
-        <Box sx={columns}>
-          <Results passport={passport} />
-          <Feet passport={passport} />
-        </Box>
+        <Results passport={passport} />
+        <Feet passport={passport} />
       </>
     )
   }
