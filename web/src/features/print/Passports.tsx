@@ -8,7 +8,7 @@ import { usePassport, useSquad } from '../squad/queries'
 import { Sheets } from './Sheets'
 
 /** Everything that is known of a player stands on one sheet. */
-const SMALL = { zoom: 0.8, width: '237mm', minHeight: 0 } as const
+const SMALL = { zoom: 0.74, width: '256mm', minHeight: 0 } as const
 
 export function PrintPassports() {
   const { team = '' } = useParams()
