@@ -10,7 +10,8 @@ begun=$(date +%s)
 target/release/jogo demo --scale "$scale" --port 0 --today 2031-02-10 --data "$work/data" >"$work/says" &
 server=$!
 until grep -q "Jogo is open at" "$work/says"; do
-    kill -0 "$server" && sleep 1
+    kill -0 "$server" 2>/dev/null || { echo "the demo could not be made" >&2; exit 1; }
+    sleep 1
 done
 at=$(sed -n 's/^Jogo is open at //p' "$work/says")
 echo "made in $(($(date +%s) - begun)) s, $(du -m "$work/data/academy.sqlite" | cut -f1) MB"

@@ -115,7 +115,8 @@ impl<'s> Cast<'s> {
             now,
             password: passwords::hash(PASSWORD)?,
             names: Chance::seeded(1931),
-            logins: taken.collect(),
+            // Those who are added by name.
+            logins: taken.chain(["director", "nelun"].map(str::to_owned)).collect(),
             clubs: BTreeMap::new(),
         })
     }
