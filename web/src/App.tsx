@@ -30,6 +30,8 @@ const JoinPage = lazy(() => import('./features/join/JoinPage').then((m) => ({ de
 const HandoutPage = lazy(() => import('./features/home/HandoutPage').then((m) => ({ default: m.HandoutPage })))
 const HomePage = lazy(() => import('./features/home/HomePage').then((m) => ({ default: m.HomePage })))
 const OutboxPage = lazy(() => import('./features/clubs/OutboxPage').then((m) => ({ default: m.OutboxPage })))
+const SquadOfTeam = lazy(() => import('./features/squad/SquadOfTeam').then((m) => ({ default: m.SquadOfTeam })))
+const PlayerOfTeam = lazy(() => import('./features/squad/SquadOfTeam').then((m) => ({ default: m.PlayerOfTeam })))
 const PlayerPage = lazy(() => import('./features/squad/PlayerPage').then((m) => ({ default: m.PlayerPage })))
 const PrintPassports = lazy(() => import('./features/print/Passports').then((m) => ({ default: m.PrintPassports })))
 const PrintTest = lazy(() => import('./features/print/TestSheet').then((m) => ({ default: m.PrintTest })))
@@ -79,6 +81,12 @@ function Pages({ look }: { look: Look }) {
       <Route path="/print/test/:team/:test" element={<PrintTest />} />
     </>
   )
+  const squads = (
+    <>
+      <Route path="/squads/:team" element={<SquadOfTeam />} />
+      <Route path="/squads/:team/:player" element={<PlayerOfTeam />} />
+    </>
+  )
   if (session.data.role === 'director') {
     return (
       <Routes>
@@ -96,6 +104,7 @@ function Pages({ look }: { look: Look }) {
           <Route path="/evenings" element={<EveningsPage />} />
           <Route path="/levels" element={<LevelsPage />} />
           <Route path="/clubs" element={<ClubsPage editable />} />
+          {squads}
           <Route path="/outbox" element={<OutboxPage />} />
           <Route path="*" element={<Navigate to="/plan" replace />} />
         </Route>
@@ -130,6 +139,7 @@ function Pages({ look }: { look: Look }) {
           <Route path="/evenings" element={<EveningsPage />} />
           <Route path="/levels" element={<LevelsPage />} />
           <Route path="/clubs" element={<ClubsPage editable={false} />} />
+          {squads}
           <Route path="*" element={<Navigate to="/evenings" replace />} />
         </Route>
         {coaching}

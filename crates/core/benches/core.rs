@@ -96,10 +96,11 @@ fn large_map() -> Vec<Skill> {
 fn map_of_five_hundred_skills(bencher: Bencher<'_, '_>) {
     let (skills, drills) = (large_map(), demo::drills());
     let bands: Vec<String> = (0..4).map(|band| format!("b{band}")).collect();
-    let used_tests = Default::default();
+    let (used_tests, milestones) = Default::default();
     bencher.bench(|| {
         let map = Map::of(black_box(&skills));
-        let around = Around { bands: &bands, drills: &drills, used_tests: &used_tests };
+        let around =
+            Around { bands: &bands, drills: &drills, used_tests: &used_tests, milestones: &milestones };
         (findings(&map, &around), lay_out(&map, &bands))
     });
 }

@@ -85,12 +85,12 @@ pub fn order<P: Copy>(squad: &[(P, f64)], mix: Mix, station: u32, evening: usize
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(rename_all = "snake_case")]
 pub enum Group {
-    /// Stays with it until it is there.
-    Consolidate,
     /// Goes one up.
     MoveOn,
     /// Works on the other foot.
     OtherFoot,
+    /// Stays with it until it is there.
+    Consolidate,
 }
 
 /// Why a player is in a group.
@@ -128,6 +128,12 @@ pub struct FootBehind {
     pub deficit: f64,
     /// How good the strong foot is.
     pub strong: Option<Level>,
+}
+
+/// In which order a coach decides on players: those who move on, then those who work on the other foot, then the others, and
+/// among them whoever is nearest to having everything. The smaller comes first.
+pub fn urgency(group: Group, stands: &[Stands<'_>]) -> (Group, usize) {
+    (group, stands.iter().filter(|(_, standing)| !standing.state.is_had()).count())
 }
 
 /// The group of a player for next week, by the milestones of what comes then.

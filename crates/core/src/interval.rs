@@ -18,13 +18,6 @@ pub struct Interval {
     pub high: f64,
 }
 
-impl Interval {
-    /// Whether a value lies inside, ends included.
-    pub fn holds(self, value: f64) -> bool {
-        (self.low..=self.high).contains(&value)
-    }
-}
-
 /// The quantile of the standard normal distribution at 97.5 %.
 const Z95: f64 = 1.959_963_984_540_054;
 

@@ -39,7 +39,8 @@
 //! | how much of a difference is the test itself? | [`repeatability`] |
 //! | how far behind is the other foot? | [`other_foot`] |
 //! | how sure is a figure from few? | [`interval`] |
-//! | can they do it, and what comes next? | [`milestones`] |
+//! | can they do it? | [`milestones`] |
+//! | how far has a player come, what comes next, what is told at home? | [`passport`] |
 //! | what is wrong with what was entered? | [`input`] |
 //! | what could have happened? | [`simulate`] |
 
@@ -71,6 +72,7 @@ pub mod levers;
 pub mod library;
 pub mod milestones;
 pub mod other_foot;
+pub mod passport;
 pub mod plan;
 pub mod progression;
 pub mod repeatability;

@@ -74,30 +74,24 @@ pub fn both_feet<P: Ord + Copy>(
     both.collect()
 }
 
+/// The one of several that is to be looked at first: the largest deficit of those that are called, or of all if none is.
+pub fn foremost<T>(feet: &[(T, BothFeet)]) -> Option<&(T, BothFeet)> {
+    feet.iter().max_by(|(_, a), (_, b)| a.called.cmp(&b.called).then(a.deficit.total_cmp(&b.deficit)))
+}
+
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::tests::{Protocol, Summary};
-    use crate::units::Seconds;
+    use crate::tests::{Protocol, plain};
     use jiff::civil::date;
+
+    fn both(deficit: f64, called: bool) -> BothFeet {
+        BothFeet { date: date(2031, 1, 6), strong: 20.0, other: 20.0 * (1.0 - deficit), deficit, called }
+    }
 
     #[test]
     fn a_deficit_is_called_only_beyond_the_noise_and_with_both_feet_of_one_date() {
-        let test = Test {
-            id: "passes".into(),
-            name: "Wall passes".into(),
-            short: "Passes".into(),
-            how: String::new(),
-            skill: "push-pass".into(),
-            protocol: Protocol::Count { seconds: 30 },
-            per_side: true,
-            trials: 1,
-            summary: Summary::Best,
-            least: 0.0,
-            most: 60.0,
-            rest_s: Seconds(0.0),
-            layout: String::new(),
-        };
+        let test = plain("passes", Protocol::Count { seconds: 30 }, true, 60.0);
         let result = |side, day, value| TestResult {
             player: 1,
             test: "passes".to_owned(),
@@ -121,6 +115,13 @@ mod tests {
         let says: Vec<_> = found.iter().map(|both| (both.date.day(), both.deficit, both.called)).collect();
         assert_eq!(says, [(6, 0.4, true), (20, 0.1, false)]);
         assert!(both_feet(&test, (1, Side::Left), &results, None).iter().all(|both| !both.called));
+        assert_eq!(
+            foremost(&[("noise", both(0.6, false)), ("a", both(0.2, true)), ("b", both(0.3, true))])
+                .unwrap()
+                .0,
+            "b"
+        );
+        assert_eq!(foremost(&[("less", both(0.1, false)), ("more", both(0.2, false))]).unwrap().0, "more");
         assert!(both_feet(&test, (2, Side::Left), &results, None).is_empty());
     }
 }

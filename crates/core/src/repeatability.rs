@@ -181,7 +181,7 @@ fn pair(test: &Test, dates: &BTreeMap<Date, Vec<f64>>) -> Option<(f64, f64)> {
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::tests::{Protocol, Summary};
+    use crate::tests::{Protocol, plain};
     use jiff::civil::date;
     use rstest::rstest;
 
@@ -260,21 +260,7 @@ mod tests {
 
     #[test]
     fn a_player_gives_one_pair_for_each_foot() {
-        let test = Test {
-            id: "weave".into(),
-            name: "Weave".into(),
-            short: "Weave".into(),
-            how: String::new(),
-            skill: "weave".into(),
-            protocol: Protocol::Course { penalty_s: 1.0 },
-            per_side: true,
-            trials: 2,
-            summary: Summary::Best,
-            least: 5.0,
-            most: 90.0,
-            rest_s: crate::units::Seconds(0.0),
-            layout: String::new(),
-        };
+        let test = plain("weave", Protocol::Course { penalty_s: 1.0 }, true, 90.0);
         let trial = |player: u32, side, taken_on, value| Trial {
             player,
             test: "weave".to_owned(),

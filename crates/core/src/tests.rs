@@ -84,8 +84,16 @@ impl Protocol {
         match self {
             Protocol::Course { .. } => 0.01,
             Protocol::Distance { .. } => 0.1,
-            Protocol::Bounces { services, .. } => 1.0 / f64::from((*services).max(1)),
+            Protocol::Bounces { .. } => 1.0 / f64::from(self.parts()),
             _ => 1.0,
+        }
+    }
+
+    /// How many values are entered together and divided by their number: bounces are counted over all services.
+    pub fn parts(&self) -> u32 {
+        match self {
+            Protocol::Bounces { services, .. } => (*services).max(1),
+            _ => 1,
         }
     }
 
@@ -281,27 +289,33 @@ impl Test {
     }
 }
 
+/// A test that is as plain as can be, for the tests of other modules.
+#[cfg(test)]
+pub(crate) fn plain(id: &str, protocol: Protocol, per_side: bool, most: f64) -> Test {
+    Test {
+        id: id.into(),
+        name: format!("The {id}"),
+        short: id.into(),
+        how: "As always".into(),
+        skill: "taps".into(),
+        protocol,
+        per_side,
+        trials: 2,
+        summary: Summary::Best,
+        least: 0.0,
+        most,
+        rest_s: Seconds(0.0),
+        layout: String::new(),
+    }
+}
+
 #[cfg(test)]
 mod cases {
     use super::*;
     use rstest::rstest;
 
     fn test(protocol: Protocol, summary: Summary) -> Test {
-        Test {
-            id: "t".into(),
-            name: "Weave".into(),
-            short: "Weave".into(),
-            how: String::new(),
-            skill: "weave".into(),
-            protocol,
-            per_side: false,
-            trials: 3,
-            summary,
-            least: 5.0,
-            most: 60.0,
-            rest_s: Seconds(0.0),
-            layout: String::new(),
-        }
+        Test { name: "Weave".into(), summary, least: 5.0, ..plain("t", protocol, false, 60.0) }
     }
     const COUNT: Protocol = Protocol::Count { seconds: 30 };
     const COURSE: Protocol = Protocol::Course { penalty_s: 1.0 };
@@ -342,7 +356,7 @@ mod cases {
     #[case::no_time(|t: &mut Test| t.protocol = Protocol::Count { seconds: 0 }, "/protocol/seconds", "0: between 5 and 600")]
     #[case::no_such_walk(|t: &mut Test| t.layout = "fly".into(), "/layout", "line 1, column 1")]
     fn a_test_says_what_is_wrong(#[case] spoil: fn(&mut Test), #[case] at: &str, #[case] says: &str) {
-        let mut test = Test { how: "Through and back".into(), ..test(COUNT, Summary::Best) };
+        let mut test = test(COUNT, Summary::Best);
         assert_eq!(test.faults(), []);
         spoil(&mut test);
         let faults = test.faults();

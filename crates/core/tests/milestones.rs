@@ -4,9 +4,9 @@
 
 use jiff::ToSpan;
 use jiff::civil::{Date, date};
-use jogo_core::grouping::{FootBehind, Group, Reason, next_week};
+use jogo_core::grouping::{FootBehind, Group, Reason, next_week, urgency};
 use jogo_core::levels::{Level, Thresholds};
-use jogo_core::milestones::ready::{Missing, beyond, for_skill, stage_reached};
+use jogo_core::milestones::ready::{Missing, for_skill, stage_reached};
 use jogo_core::milestones::{
     Evidence, Feet, Measured, Milestone, Override, Reach, Seen, Shown, Standing, State, Verdict,
 };
@@ -230,12 +230,15 @@ fn who_has_the_needs_is_ready_and_who_has_not_learns_what_is_missing() {
     let readiness = for_skill(&skill, &half, Some(false));
     let need = Missing::Need { skill: "taps".into(), stage: Stage::Flow };
     assert_eq!(readiness.missing, [need, Missing::Gate]);
+    let named = |id: &str| id.to_uppercase();
+    let gated = Skill {
+        gate: Some(Gate::Test { test: "taps".into(), value: 10.0, times: 2, of_last: 3 }),
+        ..skill.clone()
+    };
+    let says: Vec<_> = readiness.missing.iter().map(|missing| missing.says(&gated, named)).collect();
+    assert_eq!(says, ["TAPS at Flow", "taps 10, 2 of the last 3"]);
     assert_eq!(readiness.unspoken, ["hop"], "no milestone speaks of it");
     assert!(for_skill(&skill, &[(&form, &kept), (&flow, &kept)], Some(true)).is_ready());
-    assert!(beyond("taps", Stage::Form, &half).unwrap().is_ready());
-    let missing = beyond("taps", Stage::Flow, &half).unwrap().missing;
-    assert_eq!(missing, [Missing::Milestone { milestone: "ten-taps".into() }]);
-    assert_eq!(beyond("hop", Stage::Form, &half), None);
 }
 
 #[rstest]
@@ -271,6 +274,21 @@ fn a_foot_that_no_missing_milestone_asks_for_makes_no_group() {
     let (milestone, way) = (milestone(eyes_up(&[], 1)), stands(State::OnTheWay));
     let behind = [FootBehind { test: "passes".into(), deficit: 0.4, strong: Some(Level::Secure) }];
     assert_eq!(next_week(&[(&milestone, &way)], &behind).0, Group::Consolidate);
+}
+
+#[test]
+fn whoever_moves_on_is_decided_on_first_and_then_whoever_is_nearest() {
+    let (one, other) = (milestone(eyes_up(&[], 1)), milestone(eyes_up(&[], 2)));
+    let (met, way) = (stands(State::Met), stands(State::OnTheWay));
+    let (all, half, none) = ([(&one, &met)], [(&one, &met), (&other, &way)], [(&one, &way), (&other, &way)]);
+    let mut order = [
+        ("none", urgency(Group::Consolidate, &none)),
+        ("half", urgency(Group::Consolidate, &half)),
+        ("foot", urgency(Group::OtherFoot, &none)),
+        ("all", urgency(Group::MoveOn, &all)),
+    ];
+    order.sort_by_key(|(_, urgency)| *urgency);
+    assert_eq!(order.map(|(who, _)| who), ["all", "foot", "half", "none"]);
 }
 
 proptest! {

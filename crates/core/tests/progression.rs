@@ -35,7 +35,8 @@ fn skill(id: &str, band: usize, needs: &[(&str, Stage)]) -> Skill {
 fn found(skills: &[Skill]) -> Vec<Finding> {
     let bands = BANDS.map(str::to_owned);
     let used = BTreeSet::from(["four-cuts".to_owned()]);
-    let around = Around { bands: &bands, drills: &[], used_tests: &used };
+    let said = BTreeSet::from(["I can stop it dead".to_owned()]);
+    let around = Around { bands: &bands, drills: &[], used_tests: &used, milestones: &said };
     let all = findings(&Map::of(skills), &around);
     // Nothing here has drills.
     all.into_iter().filter(|finding| finding.kind != FindingKind::NoDrill).collect()
@@ -109,12 +110,24 @@ fn later_bands_unknown_names_unused_tests_and_lonely_skills_are_found() {
 }
 
 #[test]
+fn a_gate_on_a_sentence_that_no_milestone_has_is_noted() {
+    let gate = |says: &str| Gate::Milestone { milestone: says.into(), times: 2, of_last: 3 };
+    let mut skills = [skill("stop", 0, &[]), skill("step", 0, &[("stop", Stage::Form)])];
+    skills[1].gate = Some(gate("I can stop it dead"));
+    assert_eq!(kinds(&skills), []);
+    skills[1].gate = Some(gate("I can fly"));
+    assert_eq!(kinds(&skills), [(FindingKind::NoMilestone, ids(&["step"]))]);
+}
+
+#[test]
 fn a_stage_that_is_asked_for_and_has_no_drill_is_found() {
     let (skills, mut drills) = (demo::skills(), demo::drills());
     let bands: Vec<String> = demo::bands().into_iter().map(|band| band.id).collect();
     let used = demo::standards().into_iter().map(|standard| standard.test).collect();
-    let all =
-        |drills: &[_]| findings(&Map::of(&skills), &Around { bands: &bands, drills, used_tests: &used });
+    let said = demo::milestones().into_iter().map(|milestone| milestone.says).collect();
+    let all = |drills: &[_]| {
+        findings(&Map::of(&skills), &Around { bands: &bands, drills, used_tests: &used, milestones: &said })
+    };
     let grave = |all: Vec<Finding>| {
         all.into_iter().filter(|f| f.kind < FindingKind::Redundant).map(|f| f.says).collect::<Vec<_>>()
     };

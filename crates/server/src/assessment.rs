@@ -3,14 +3,15 @@
 use jiff::civil::Date;
 use jogo_core::band::BandId;
 use jogo_core::grouping::FootBehind;
-use jogo_core::levels::NearTheLine;
+use jogo_core::levels::{Level, NearTheLine, Thresholds};
 use jogo_core::milestones::ready::Stands;
 use jogo_core::milestones::{Milestone, Override, Shown, Standing};
-use jogo_core::other_foot::{BothFeet, both_feet};
+use jogo_core::other_foot::{BothFeet, both_feet, foremost};
+use jogo_core::repeatability::Repeatability;
 use jogo_core::results::{TestResult, latest, results};
 use jogo_core::skill::Gate;
 use jogo_core::standards::{self, Standard};
-use jogo_core::tests::{Test, TestId};
+use jogo_core::tests::Test;
 use jogo_store::milestones::KnownWord;
 use jogo_store::teams::{Player, Team};
 use uuid::Uuid;
@@ -31,7 +32,7 @@ pub struct Assessment {
     /// The milestones of all bands.
     pub milestones: Vec<Milestone>,
     /// How well the tests repeat themselves.
-    pub known: Known,
+    repeatability: Known,
     band: BandId,
     /// Its band and the younger ones.
     up_to: Vec<BandId>,
@@ -74,7 +75,7 @@ impl Assessment {
             on,
             band: team.band.clone(),
             up_to: up_to.map(|kept| kept.band.id).collect(),
-            known: state.repeatability(&team.band).await?,
+            repeatability: state.repeatability(&team.band).await?,
             players: store.players(team.id).await?,
             milestones: store.milestones().await?,
             words: store.words(team.id).await?,
@@ -126,27 +127,44 @@ impl Assessment {
     }
 
     /// What is known of how well a test repeats itself.
-    pub fn typical_error(&self, test: &TestId) -> Option<f64> {
-        self.known.get(test).map(|known| known.typical_error)
+    pub fn known(&self, test: &str) -> Option<&Repeatability> {
+        self.repeatability.get(test)?.as_ref().ok()
+    }
+
+    /// The thresholds of a test that held on a day, with the test.
+    fn thresholds(&self, test: &str, day: Date) -> Option<(&Test, Thresholds)> {
+        let test = self.tests.iter().find(|known| known.id == test)?;
+        let of_test: Vec<Standard> = self.standards.iter().filter(|s| s.test == test.id).cloned().collect();
+        Some((test, standards::on(&of_test, day)?.thresholds))
     }
 
     /// Whether a result is near a line of the standard of its day.
     pub fn near(&self, result: &TestResult<Uuid>) -> Option<NearTheLine> {
-        let test = self.tests.iter().find(|test| test.id == result.test)?;
-        let of_test: Vec<Standard> = self.standards.iter().filter(|s| s.test == test.id).cloned().collect();
-        let thresholds = standards::on(&of_test, result.date)?.thresholds;
-        thresholds.near_the_line(result.value, test.protocol.better(), self.typical_error(&test.id)?)
+        let (test, thresholds) = self.thresholds(&result.test, result.date)?;
+        let error = self.known(&test.id)?.typical_error;
+        thresholds.near_the_line(result.value, test.protocol.better(), error)
+    }
+
+    /// The level that a result has under the standard of the day by which this stands.
+    pub fn level_now(&self, result: &TestResult<Uuid>) -> Option<Level> {
+        let (test, thresholds) = self.thresholds(&result.test, self.on)?;
+        Some(thresholds.level(result.value, test.protocol.better()))
     }
 
     /// The dates on which a player was tested with both feet, by test.
     pub fn feet(&self, player: &Player) -> Vec<(&Test, Vec<BothFeet>)> {
         let of_player = (player.id, player.about.strong_foot);
         let per_side = self.tests.iter().filter(|test| test.per_side);
-        let feet = per_side.map(|test| {
-            let known = self.known.get(&test.id);
-            (test, both_feet(test, of_player, self.results_of(player.id), known))
-        });
+        let feet = per_side
+            .map(|test| (test, both_feet(test, of_player, self.results_of(player.id), self.known(&test.id))));
         feet.filter(|(_, dates)| !dates.is_empty()).collect()
+    }
+
+    /// The test in which a player's other foot is to be looked at first, at its last date.
+    pub fn foremost_foot(&self, player: &Player) -> Option<(&Test, BothFeet)> {
+        let last: Vec<(&Test, BothFeet)> =
+            self.feet(player).into_iter().filter_map(|(test, dates)| Some((test, *dates.last()?))).collect();
+        foremost(&last).copied()
     }
 
     /// The tests in which a player's other foot is called behind at the last date.

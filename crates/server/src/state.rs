@@ -7,7 +7,7 @@ use actix_web::cookie::Key;
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
 use jiff::{Timestamp, ToSpan};
-use jogo_core::repeatability::{Repeatability, pairs};
+use jogo_core::repeatability::{Repeatability, TooFew, pairs};
 use jogo_core::tests::TestId;
 use jogo_store::Store;
 
@@ -16,8 +16,8 @@ use crate::post::Post;
 use crate::problem::{Answer, Problem};
 use crate::timing::Timing;
 
-/// What is known of how well tests repeat themselves; a test with too few pairs is not among them.
-pub type Known = Arc<BTreeMap<TestId, Repeatability>>;
+/// What is known of how well each test repeats itself.
+pub type Known = Arc<BTreeMap<TestId, Result<Repeatability, TooFew>>>;
 
 /// The academy that is served.
 pub struct State {
@@ -87,9 +87,8 @@ impl State {
             let span = (today - 1.year(), today);
             let trials = self.store.trials_of_band(&test, band, span).await?;
             let trials: Vec<_> = trials.into_iter().map(|known| known.trial).collect();
-            if let Ok(found) = Repeatability::of(&pairs(&test, &trials)) {
-                known.insert(test.id.clone(), found);
-            }
+            let found = Repeatability::of(&pairs(&test, &trials));
+            known.insert(test.id, found);
         }
         let known = Arc::new(known);
         let mut all = self.repeatability.lock().unwrap_or_else(PoisonError::into_inner);

@@ -5,7 +5,7 @@ use std::collections::BTreeMap;
 use jiff::civil::Date;
 use jogo_core::delivery::{Outcome, Said};
 use jogo_core::edition::Edition;
-use jogo_core::plan::Block;
+use jogo_core::plan::{Block, drill_of};
 use jogo_core::team_plan::{Held, Upset, holding};
 use jogo_core::units::Minutes;
 use jogo_store::team_plans::Assigned;
@@ -134,7 +134,7 @@ pub async fn with_changes(state: &State, team: Uuid) -> Answer<(Vec<EveningEntry
 /// The running order of a session in lines: "8 min Roll, stop, step".
 pub fn order_in_lines(edition: &Edition, session: usize) -> Vec<String> {
     let line = |block: &Block| {
-        let drill = block.variant.split_once('@').map_or(block.variant.as_str(), |(drill, _)| drill);
+        let drill = drill_of(&block.variant);
         let title = edition.drill(drill).map_or(drill, |found| found.title.as_str());
         format!("{} {title}", block.minutes)
     };

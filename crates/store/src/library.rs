@@ -11,7 +11,9 @@ use jogo_core::tests::Test;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
-use crate::{Store, StoreError, Stored, from_json, levels, milestones, parsed, skills, stamp, to_json};
+use crate::{
+    Store, StoreError, Stored, audit, from_json, levels, milestones, parsed, skills, stamp, to_json,
+};
 
 /// Everything that a library holds.
 #[derive(Clone, Debug, Default)]
@@ -94,6 +96,13 @@ impl Store {
             .await?)
     }
 
+    /// Each test with each band that has a standard for it.
+    pub async fn tests_by_band(&self) -> Stored<Vec<(String, String)>> {
+        let rows = sqlx::query!("SELECT DISTINCT test, band FROM standard ORDER BY test, band")
+            .fetch_all(&self.read);
+        Ok(rows.await?.into_iter().map(|row| (row.test, row.band)).collect())
+    }
+
     /// The standards of a band, for all tests and days.
     pub async fn standards(&self, band: &str) -> Stored<Vec<Standard>> {
         let all = sqlx::query_as!(
@@ -122,6 +131,12 @@ impl Store {
         for standard in standards {
             put_standard(&mut tx, standard, Some(by), at).await?;
             levels::forget_band(&mut tx, Some(&standard.band)).await?;
+            let [building, secure, stretching] = standard.thresholds.lines().map(|(_, line)| line);
+            let about = format!(
+                "{} {} from {}: {building}, {secure}, {stretching}",
+                standard.test, standard.band, standard.from
+            );
+            audit::put(&mut tx, (at, by), "standard set", &about).await?;
         }
         Ok(tx.commit().await?)
     }

@@ -5,7 +5,7 @@ use jogo_core::milestones::{Milestone, Override};
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
-use crate::{Store, StoreError, Stored, from_json, from_word, parsed, stamp, to_json, to_word};
+use crate::{Store, StoreError, Stored, audit, from_json, from_word, parsed, stamp, to_json, to_word};
 
 /// A word of a coach on a player and a milestone, under the id that was made on the device.
 #[derive(Clone, Debug)]
@@ -81,14 +81,15 @@ impl Store {
         Ok(gone.rows_affected() > 0)
     }
 
-    /// Keeps words on players of a team, each once.
-    pub async fn add_words(&self, team: Uuid, words: &[NewWord], by: Uuid, at: Timestamp) -> Stored<()> {
-        let at = stamp(at);
+    /// Keeps words on players of a team, each once, and notes that there were such: not on whom, since a player can be
+    /// erased and what is noted stays.
+    pub async fn add_words(&self, team: Uuid, words: &[NewWord], by: Uuid, now: Timestamp) -> Stored<()> {
+        let at = stamp(now);
         let mut tx = self.begin().await?;
         for NewWord { id, player, milestone, word, said_at } in words {
             let (day, said_at) = (word.on.to_string(), stamp(*said_at));
             let verdict = to_word("a verdict", &word.verdict)?;
-            sqlx::query!(
+            let added = sqlx::query!(
                 "INSERT INTO milestone_word (id, player, milestone, day, verdict, reason, said_by, said_at, received_at)
                  VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
                 id,
@@ -103,6 +104,9 @@ impl Store {
             )
             .execute(&mut *tx)
             .await?;
+            if added.rows_affected() > 0 {
+                audit::put(&mut tx, (now, by), "milestone overridden", milestone).await?;
+            }
             let owner = sqlx::query_scalar!(
                 r#"SELECT team AS "team: Uuid" FROM milestone_word JOIN player ON player.id = player
                    WHERE milestone_word.id = ?"#,

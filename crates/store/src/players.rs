@@ -1,5 +1,6 @@
 //! One player: everything that is kept of them, and erasing it.
 
+use jiff::Timestamp;
 use jogo_core::milestones::Verdict;
 use jogo_core::roster::NewPlayer;
 use jogo_core::skill::Side;
@@ -7,7 +8,7 @@ use serde::Serialize;
 use uuid::Uuid;
 
 use crate::teams::{Player, Team};
-use crate::{Store, Stored, from_json, from_word, levels};
+use crate::{Store, Stored, audit, from_json, from_word, levels};
 
 /// Everything that is kept of one player.
 #[derive(Clone, Debug, PartialEq, Serialize)]
@@ -136,7 +137,7 @@ impl Store {
     }
 
     /// Erases a player and everything that is kept of them, for good: what was written over is not left in the file.
-    pub async fn erase_player(&self, player: Uuid) -> Stored<()> {
+    pub async fn erase_player(&self, team: &Team, player: Uuid, by: Uuid, at: Timestamp) -> Stored<()> {
         let mut tx = self.begin().await?;
         sqlx::query!(
             "DELETE FROM trial_taken_back WHERE trial IN (SELECT id FROM trial WHERE player = ?)",
@@ -148,13 +149,9 @@ impl Store {
         sqlx::query!("DELETE FROM presence WHERE player = ?", player).execute(&mut *tx).await?;
         sqlx::query!("DELETE FROM milestone_word WHERE player = ?", player).execute(&mut *tx).await?;
         sqlx::query!("DELETE FROM self_reported WHERE player = ?", player).execute(&mut *tx).await?;
-        let team =
-            sqlx::query_scalar!(r#"DELETE FROM player WHERE id = ? RETURNING team AS "team: Uuid""#, player)
-                .fetch_optional(&mut *tx)
-                .await?;
-        if let Some(team) = team {
-            levels::forget(&mut tx, team).await?;
-        }
+        sqlx::query!("DELETE FROM player WHERE id = ?", player).execute(&mut *tx).await?;
+        levels::forget(&mut tx, team.id).await?;
+        audit::put(&mut tx, (at, by), "player erased", &format!("a player of {}", team.name)).await?;
         tx.commit().await?;
         // The log of writes still holds the pages as they were: it is folded in and begun anew.
         sqlx::query("PRAGMA wal_checkpoint(TRUNCATE)").execute(&self.write).await?;

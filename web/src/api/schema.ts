@@ -1414,11 +1414,11 @@ export interface components {
             history: components["schemas"]["DatedThresholds"][];
             id: string;
             /** @description Milestones that rest on the test. */
-            milestones: string[];
+            milestones: components["schemas"]["Milestone"][];
             name: string;
             /**
              * Format: int32
-             * @description Pairs, where they are too few to say more.
+             * @description Pairs of values by which that is known, or which are too few to say.
              */
             pairs: number;
             repeatability?: components["schemas"]["Repeatability"] | null;
@@ -1545,8 +1545,12 @@ export interface components {
             tests: components["schemas"]["TestView"][];
         };
         BoardPlayer: {
-            /** @description The last date with both feet, by test. */
-            feet: components["schemas"]["FeetView"][];
+            /**
+             * Format: int32
+             * @description Their place in the order in which a coach decides, from 0.
+             */
+            decided: number;
+            foot?: components["schemas"]["FeetView"] | null;
             group: components["schemas"]["Group"];
             /** Format: uuid */
             id: string;
@@ -2311,7 +2315,7 @@ export interface components {
          * @description What kind of thing is wrong.
          * @enum {string}
          */
-        FindingKind: "circle" | "unknown" | "later_band" | "no_drill" | "unused_test" | "redundant" | "lonely";
+        FindingKind: "circle" | "unknown" | "later_band" | "no_drill" | "unused_test" | "no_milestone" | "redundant" | "lonely";
         /** @description How a drill stands on a ground. */
         Fit: {
             /** @description Whether floor, kit and squad suffice. */
@@ -2503,7 +2507,7 @@ export interface components {
          * @description What a player does next week.
          * @enum {string}
          */
-        Group: "consolidate" | "move_on" | "other_foot";
+        Group: "move_on" | "other_foot" | "consolidate";
         /** @description What the association says of headers, as the director has entered it. */
         HeadingRule: {
             /**
@@ -2939,10 +2943,14 @@ export interface components {
             /** @description The skill that needs it. */
             to: components["schemas"]["String"];
         };
-        /** @description How many milestones of a strand a player had on a date. */
+        /** @description How many milestones of a strand a player had by a date. */
         LinePoint: {
+            /** @description The date. */
             date: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description As many.
+             */
             had: number;
         };
         /** @description A block that stays where it is (H8). */
@@ -3136,12 +3144,6 @@ export interface components {
             skill_name: string;
             stage: components["schemas"]["Stage"];
             strand: components["schemas"]["Strand"];
-        };
-        /** @description The milestones, and the gates that no milestone answers. */
-        Milestones: {
-            milestones: components["schemas"]["Milestone"][];
-            /** @description Sentences that a gate of the progression map asks for and no milestone has. */
-            unanswered: string[];
         };
         /**
          * Format: int32
@@ -3585,6 +3587,7 @@ export interface components {
             /** @description Whether that is more than the noise of the test; nothing while too little is known of it. */
             real?: boolean | null;
             result: components["schemas"]["ResultView"];
+            today?: components["schemas"]["Level"] | null;
         };
         /**
          * @description How something moves along a path.
@@ -4259,6 +4262,11 @@ export interface components {
             most: number;
             /** @description The values near a line; empty while too little is known of how well the test repeats itself. */
             near: components["schemas"]["NearRow"][];
+            /**
+             * Format: int32
+             * @description How many values are entered together, as bounces over all services; what is kept is their mean.
+             */
+            parts: number;
             players: components["schemas"]["SheetPlayer"][];
             protocol: components["schemas"]["Protocol"];
             /** @description Seconds of rest between two trials of one player. */
@@ -4554,10 +4562,12 @@ export interface components {
         StrandLine: {
             /**
              * Format: int32
-             * @description All milestones of the strand in the band.
+             * @description All milestones of the strand.
              */
             of: number;
+            /** @description In the order of the dates. */
             points: components["schemas"]["LinePoint"][];
+            /** @description Which strand. */
             strand: components["schemas"]["Strand"];
         };
         String: string;
@@ -4644,7 +4654,6 @@ export interface components {
         TestEntry: {
             /** @description The bands that have a standard for it. */
             bands: string[];
-            skill_name: string;
             test: components["schemas"]["TestView"];
         };
         TestLevels: {
@@ -6430,7 +6439,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Milestones"];
+                    "application/json": components["schemas"]["Milestone"][];
                 };
             };
         };

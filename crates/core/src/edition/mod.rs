@@ -2,7 +2,10 @@
 //!
 //! A draft is put together from the living library; a published edition keeps the copy it was published with.
 
+mod ahead;
 mod changes;
+
+pub use ahead::Ahead;
 
 use std::collections::{BTreeMap, BTreeSet};
 
@@ -13,7 +16,7 @@ use crate::band::Band;
 use crate::curriculum::Curriculum;
 use crate::drill::Drill;
 use crate::input::InputError;
-use crate::plan::{Plan, Problem};
+use crate::plan::{Plan, Problem, drill_of};
 use crate::skill::Skill;
 use crate::tests::Test;
 use crate::units::Minutes;
@@ -75,7 +78,7 @@ impl Edition {
             .flatten()
             .flat_map(|block| [Some(&block.variant), block.beside.as_ref()])
             .flatten()
-            .filter_map(|variant| variant.split_once('@').map(|(drill, _)| drill))
+            .map(|variant| drill_of(variant))
             .collect();
         self.drills.retain(|drill| laid.contains(drill.id.as_str()));
         let goals = &self.curriculum.goals;

@@ -6,8 +6,8 @@
 
 use serde::Serialize;
 
-use super::{Milestone, MilestoneId, Standing};
-use crate::skill::{Skill, SkillId, Stage};
+use super::{Milestone, Standing};
+use crate::skill::{Gate, Skill, SkillId, Stage};
 
 /// A milestone with where a player stands with it.
 pub type Stands<'a> = (&'a Milestone, &'a Standing);
@@ -31,13 +31,24 @@ pub enum Missing {
         /// How far it has to come.
         stage: Stage,
     },
-    /// A milestone is not met.
-    Milestone {
-        /// Which.
-        milestone: MilestoneId,
-    },
     /// The gate is not passed.
     Gate,
+}
+
+impl Missing {
+    /// The same in words; `skill` is the one that is to be begun, `name` gives the names of others.
+    pub fn says(&self, skill: &Skill, name: impl Fn(&str) -> String) -> String {
+        match (self, &skill.gate) {
+            (Missing::Need { skill, stage }, _) => format!("{} at {stage}", name(skill)),
+            (Missing::Gate, Some(Gate::Milestone { milestone, times, of_last })) => {
+                format!("“{milestone}”, {times} of the last {of_last}")
+            }
+            (Missing::Gate, Some(Gate::Test { test, value, times, of_last })) => {
+                format!("{test} {value}, {times} of the last {of_last}")
+            }
+            (Missing::Gate, None) => "its gate".to_owned(),
+        }
+    }
 }
 
 /// Whether a player may begin a skill.
@@ -73,16 +84,6 @@ pub fn for_skill(skill: &Skill, stands: &[Stands<'_>], gate: Option<bool>) -> Re
         readiness.missing.push(Missing::Gate);
     }
     readiness
-}
-
-/// Whether a player is ready to go beyond a stage of a skill: all of its milestones are met or kept. Nothing if there are
-/// none.
-pub fn beyond(skill: &str, stage: Stage, stands: &[Stands<'_>]) -> Option<Readiness> {
-    let mut of_stage = stands.iter().filter(|(m, _)| m.skill == skill && m.stage == stage).peekable();
-    of_stage.peek()?;
-    let missing = of_stage.filter(|(_, standing)| !standing.state.is_had());
-    let missing = missing.map(|(m, _)| Missing::Milestone { milestone: m.id.clone() }).collect();
-    Some(Readiness { missing, unspoken: Vec::new() })
 }
 
 /// The part of a squad that has to have come to a stage for the squad to be called there: two of three. An assumption.

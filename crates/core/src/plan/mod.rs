@@ -45,7 +45,7 @@ pub use edit::{Edit, Edited, Price, edit, price};
 pub use mend::{Mending, mend};
 pub use problem::{
     Approach, Barred, Block, Limits, Lock, OpenPlay, Plan, PlanForm, Problem, SessionWish, SidedTouches,
-    SkillWish, SuccessWindow, TestWish, Variant, VariantId, variant_id,
+    SkillWish, SuccessWindow, TestWish, Variant, VariantId, drill_of, variant_id,
 };
 pub use score::{Part, Score, score};
 pub use solve::{Solved, solve, solve_near, solve_rest, solve_while};

@@ -476,6 +476,16 @@ pub struct Block {
     pub beside: Option<VariantId>,
 }
 
+/// The drill of a variant: the part of its name before the `@`.
+///
+/// ```
+/// use jogo_core::plan::drill_of;
+/// assert_eq!(drill_of("weave-six@flow"), "weave-six");
+/// ```
+pub fn drill_of(variant: &str) -> &str {
+    variant.split_once('@').map_or(variant, |(drill, _)| drill)
+}
+
 impl Block {
     /// A block for the whole squad.
     pub fn of(variant: &str, minutes: Minutes) -> Block {

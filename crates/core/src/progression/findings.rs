@@ -27,6 +27,8 @@ pub enum FindingKind {
     NoDrill,
     /// A gate on a test that no band uses.
     UnusedTest,
+    /// A gate on a sentence that no milestone has. A note only.
+    NoMilestone,
     /// A need that another one implies.
     Redundant,
     /// A skill that nothing leads to or from. A note only.
@@ -82,6 +84,8 @@ pub struct Around<'l> {
     pub drills: &'l [Drill],
     /// Names of the tests for which some band has a standard.
     pub used_tests: &'l BTreeSet<String>,
+    /// The sentences of the milestones.
+    pub milestones: &'l BTreeSet<String>,
 }
 
 /// Everything that is wrong with a map, the gravest first. Time: O(skills × needs) at worst, for the redundant needs.
@@ -93,6 +97,7 @@ pub fn findings(map: &Map<'_>, around: &Around<'_>) -> Vec<Finding> {
     found.extend(without_drills(map, around));
     found.extend(unused_tests(map, around));
     found.extend(redundant(map));
+    found.extend(without_milestone(map, around));
     found.extend(lonely(map));
     found
 }
@@ -182,6 +187,18 @@ fn unused_tests<'m>(map: &'m Map<'_>, around: &'m Around<'_>) -> impl Iterator<I
             mend: Some(Mend::DropGate { skill: skill.id.clone() }),
         }),
         _ => None,
+    })
+}
+
+fn without_milestone<'m>(map: &'m Map<'_>, around: &'m Around<'_>) -> impl Iterator<Item = Finding> + 'm {
+    map.skills.iter().filter_map(|skill| {
+        let sentence = skill.gate.as_ref()?.sentence().filter(|says| !around.milestones.contains(*says))?;
+        Some(Finding {
+            kind: FindingKind::NoMilestone,
+            skills: vec![skill.id.clone()],
+            says: format!("The gate of “{}” asks for “{sentence}”, and no milestone says that: until one does, the coach’s eye decides", skill.name),
+            mend: None,
+        })
     })
 }
 

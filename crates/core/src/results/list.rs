@@ -207,34 +207,15 @@ pub fn lines<P: PartialEq>(trials: &[Trial<P>], players: &[(P, String)]) -> Vec<
 mod tests {
     use super::*;
     use crate::sheet::to_csv;
-    use crate::tests::Summary;
-    use crate::units::Seconds;
+    use crate::tests::plain;
     use jiff::civil::date;
     use rstest::rstest;
-
-    fn test(id: &str, protocol: Protocol, per_side: bool, most: f64) -> Test {
-        Test {
-            id: id.into(),
-            name: format!("The {id}"),
-            short: id.into(),
-            how: String::new(),
-            skill: "taps".into(),
-            protocol,
-            per_side,
-            trials: 1,
-            summary: Summary::Best,
-            least: 0.0,
-            most,
-            rest_s: Seconds(0.0),
-            layout: String::new(),
-        }
-    }
 
     fn tests() -> [Test; 2] {
         let points = vec!["eyes".to_owned(), "knees".to_owned()];
         [
-            test("weave", Protocol::Course { penalty_s: 1.0 }, true, 90.0),
-            test("turn", Protocol::Points { points }, false, 4.0),
+            plain("weave", Protocol::Course { penalty_s: 1.0 }, true, 90.0),
+            plain("turn", Protocol::Points { points }, false, 4.0),
         ]
     }
 

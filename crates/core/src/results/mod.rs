@@ -196,25 +196,11 @@ pub fn count_levels<P: Ord + Copy>(
 mod tests {
     use super::*;
     use crate::levels::Thresholds;
-    use crate::tests::{Protocol, Summary};
+    use crate::tests::{Protocol, plain};
     use jiff::civil::date;
 
     fn weave() -> Test {
-        Test {
-            id: "weave".into(),
-            name: "Weave".into(),
-            short: "Weave".into(),
-            how: String::new(),
-            skill: "weave".into(),
-            protocol: Protocol::Course { penalty_s: 1.0 },
-            per_side: true,
-            trials: 2,
-            summary: Summary::Best,
-            least: 5.0,
-            most: 90.0,
-            rest_s: crate::units::Seconds(0.0),
-            layout: String::new(),
-        }
+        plain("weave", Protocol::Course { penalty_s: 1.0 }, true, 90.0)
     }
 
     fn standard(from: Date, secure: f64) -> Standard {

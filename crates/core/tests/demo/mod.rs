@@ -8,6 +8,7 @@ use jogo_core::band::Band;
 use jogo_core::curriculum::Curriculum;
 use jogo_core::drill::Drill;
 use jogo_core::edition::Edition;
+use jogo_core::milestones::Milestone;
 use jogo_core::plan::{Plan, Problem};
 use jogo_core::skill::Skill;
 use jogo_core::standards::Standard;
@@ -44,6 +45,10 @@ pub fn tests() -> Vec<Test> {
 
 pub fn standards() -> Vec<Standard> {
     read("standards.json")
+}
+
+pub fn milestones() -> Vec<Milestone> {
+    read("milestones.json")
 }
 
 pub fn curriculum() -> Curriculum {

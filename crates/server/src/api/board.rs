@@ -5,21 +5,21 @@ use std::collections::BTreeSet;
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get, post};
 use jiff::Timestamp;
-use jiff::civil::{Date, Weekday};
-use jogo_core::grouping::{Group, Reason, next_week};
-use jogo_core::input::{InputError, short_text};
+use jiff::civil::Date;
+use jogo_core::edition::Ahead;
+use jogo_core::grouping::{self, Group, Reason, urgency};
+use jogo_core::input::short_text;
 use jogo_core::milestones::{Milestone, Override, Standing, State as Stand, Verdict};
 use jogo_core::other_foot::BothFeet;
 use jogo_core::skill::{Side, SkillId, Stage, Strand};
 use jogo_core::tests::TestId;
 use jogo_store::milestones::NewWord;
-use jogo_store::teams::Player;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
 use super::squad::TestView;
-use super::{day_of_season, said_at};
+use super::{day_of_season, read_each, said_at};
 use crate::assessment::{Assessment, Bands, stands};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
@@ -109,10 +109,12 @@ pub(super) struct BoardPlayer {
     strong_foot: Side,
     /// In the order of the board's milestones.
     standings: Vec<StandingView>,
-    /// The last date with both feet, by test.
-    feet: Vec<FeetView>,
+    /// Both feet where the other one is to be looked at first, at the last date.
+    foot: Option<FeetView>,
     group: Group,
     reason: Reason,
+    /// Their place in the order in which a coach decides, from 0.
+    decided: u32,
 }
 
 /// The week that groups are made for.
@@ -159,30 +161,33 @@ pub(super) async fn show(
     };
     let assessment = Assessment::of(&state, &team, on).await?;
     let skills = state.store.skills().await?;
-    let (next_week, trained) = trained_next(&state, team.id, on).await?;
+    let (next_week, trained) = trained_next(&state, team.id, on).await?.unzip();
+    let trained = trained.unwrap_or_default();
     let milestones: Vec<&Milestone> = assessment.milestones.iter().filter(|m| m.band == team.band).collect();
     let any_trained = milestones.iter().any(|m| trained.contains(&m.skill));
     let is_next = |milestone: &Milestone| !any_trained || trained.contains(&milestone.skill);
-    let player = |player: &Player| {
+    let mut urgencies = Vec::new();
+    let mut players: Vec<BoardPlayer> = Vec::new();
+    for player in &assessment.players {
         let standings = assessment.standings(player, Bands::Own);
         let of_week: Vec<_> = stands(&standings).into_iter().filter(|(m, _)| is_next(m)).collect();
-        let (group, reason) = next_week_of(&assessment, player, &of_week);
-        let feet = assessment.feet(player);
-        BoardPlayer {
+        let (group, reason) = grouping::next_week(&of_week, &assessment.behind(player));
+        urgencies.push((urgency(group, &of_week), players.len()));
+        players.push(BoardPlayer {
             id: player.id,
             name: player.about.name.clone(),
             strong_foot: player.about.strong_foot,
             standings: standings.iter().map(StandingView::of).collect(),
-            feet: feet
-                .iter()
-                .filter_map(|(test, dates)| Some(FeetView::of(&test.id, dates.last()?)))
-                .collect(),
+            foot: assessment.foremost_foot(player).map(|(test, both)| FeetView::of(&test.id, &both)),
             group,
             reason,
-        }
-    };
+            decided: 0,
+        });
+    }
+    urgencies.sort();
+    urgencies.iter().zip(0..).for_each(|((_, at), place)| players[*at].decided = place);
     Ok(Json(Board {
-        players: assessment.players.iter().map(player).collect(),
+        players,
         milestones: milestones
             .iter()
             .map(|milestone| {
@@ -206,43 +211,15 @@ pub(super) async fn show(
     }))
 }
 
-fn next_week_of(
-    assessment: &Assessment,
-    player: &Player,
-    of_week: &[jogo_core::milestones::ready::Stands<'_>],
-) -> (Group, Reason) {
-    next_week(of_week, &assessment.behind(player))
-}
-
-/// The week after that of a day (or, in a break, the next one with evenings), and the skills that come in it.
-async fn trained_next(state: &State, team: Uuid, on: Date) -> Answer<(Option<NextWeek>, BTreeSet<SkillId>)> {
-    let monday = on.nth_weekday(1, Weekday::Monday).map_err(|e| Problem::internal(&e))?;
+/// The week that lies ahead in whichever of a team's editions begins soonest, and the skills that come in it.
+async fn trained_next(state: &State, team: Uuid, on: Date) -> Answer<Option<(NextWeek, BTreeSet<SkillId>)>> {
     let editions = editions_of(state, team).await?;
-    let mut soonest: Option<(Date, NextWeek, &jogo_core::edition::Edition)> = None;
-    for held in editions.values().flat_map(|editions| editions.last()) {
-        let evenings = held.edition.curriculum.evenings();
-        let Some(first) = evenings.iter().find(|evening| evening.date >= monday) else { continue };
-        if soonest.as_ref().is_none_or(|(date, ..)| first.date < *date) {
-            let next = NextWeek {
-                from: first.date.to_string(),
-                curriculum: held.edition.curriculum.name.clone(),
-                week: first.week,
-            };
-            soonest = Some((first.date, next, &held.edition));
-        }
-    }
-    let Some((first, next, edition)) = soonest else { return Ok((None, BTreeSet::new())) };
-    let evenings = edition.curriculum.evenings();
-    let of_week = evenings
-        .iter()
-        .zip(&edition.plan.sessions)
-        .filter(|(evening, _)| evening.date >= first && (evening.date - first).get_days() < 7);
-    let drills: BTreeSet<&str> = of_week
-        .flat_map(|(_, blocks)| blocks)
-        .map(|block| block.variant.split_once('@').map_or(block.variant.as_str(), |(drill, _)| drill))
-        .collect();
-    let served = drills.into_iter().filter_map(|drill| edition.drill(drill)).flat_map(|d| &d.serves);
-    Ok((Some(next), served.map(|serves| serves.skill.clone()).collect()))
+    let latest = editions.values().filter_map(|editions| editions.last());
+    let ahead = latest.filter_map(|held| Some((held.edition.week_after(on)?, &held.edition.curriculum.name)));
+    let soonest = ahead.min_by_key(|(ahead, _)| ahead.from);
+    Ok(soonest.map(|(Ahead { from, week, skills }, curriculum)| {
+        (NextWeek { from: from.to_string(), curriculum: curriculum.clone(), week }, skills)
+    }))
 }
 
 /// What a coach says against the evidence.
@@ -289,22 +266,13 @@ pub(super) async fn say(
     let squad: Vec<Uuid> = state.store.players(team.id).await?.into_iter().map(|p| p.id).collect();
     let milestones = state.store.milestones().await?;
     let today = state.today().await?;
-    let (mut words, mut faults) = (Vec::new(), Vec::new());
-    for (i, word) in said.into_iter().enumerate() {
-        match new_word(&state, today, &milestones, &squad, word) {
-            Ok(word) => words.push(word),
-            Err((key, detail)) => faults.push(InputError::at(format!("/words/{i}/{key}"), detail)),
-        }
-    }
+    let mut faults = Vec::new();
+    let words =
+        read_each("/words", said, &mut faults, |word| new_word(&state, today, &milestones, &squad, word));
     if !faults.is_empty() {
         return Err(Problem::input(faults));
     }
-    let now = state.clock.now();
-    state.store.add_words(team.id, &words, who.0.id, now).await?;
-    for word in &words {
-        let about = format!("{} {:?} {}", word.player, word.word.verdict, word.milestone);
-        state.store.note(now, Some(who.0.id), "milestone overridden", &about).await?;
-    }
+    state.store.add_words(team.id, &words, who.0.id, state.clock.now()).await?;
     Ok(HttpResponse::NoContent().finish())
 }
 

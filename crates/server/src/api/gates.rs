@@ -16,6 +16,7 @@ use crate::rights::Act;
 use crate::secrets;
 use crate::sign_in::SignedIn;
 use crate::state::State;
+use crate::timing::Timing;
 
 pub fn routes(config: &mut ServiceConfig) {
     config
@@ -107,7 +108,7 @@ async fn listen(state: Data<State>, code: String, mut session: Session, lines: M
         lines.max_frame_size(LONGEST_LINE).aggregate_continuations().max_continuation_size(LONGEST_LINE);
     while let Some(Ok(message)) = lines.recv().await {
         let said = match message {
-            AggregatedMessage::Text(line) => session.text(answer(&state, &code, &line)).await,
+            AggregatedMessage::Text(line) => session.text(answer(&state.timing, &code, &line)).await,
             AggregatedMessage::Ping(bytes) => session.pong(&bytes).await,
             AggregatedMessage::Close(_) => break,
             _ => Ok(()),
@@ -121,9 +122,9 @@ async fn listen(state: Data<State>, code: String, mut session: Session, lines: M
 }
 
 /// What gates are answered to a line: that it is there, or what is wrong with it.
-fn answer(state: &State, code: &str, line: &str) -> String {
+pub(super) fn answer(timing: &Timing, code: &str, line: &str) -> String {
     match serde_json::from_str::<Event>(line) {
-        Ok(event) => match state.timing.take(code, event) {
+        Ok(event) => match timing.take(code, event) {
             Some(()) => json!({"ack": event.seq}).to_string(),
             None => json!({"error": "the evening is over: ask the coach for a new address"}).to_string(),
         },

@@ -3,7 +3,6 @@
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Json, Path, ServiceConfig, get, post};
 use jogo_core::home::HomeCard;
-use jogo_core::input::InputError;
 use jogo_core::team_plan::holding;
 use jogo_core::units::Pace;
 use jogo_store::home::{Reported, SelfReport};
@@ -13,7 +12,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::{day_of_season, said_at};
+use super::{day_of_season, read_each, said_at};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::secrets;
@@ -182,13 +181,8 @@ pub(super) async fn report(
     }
     let squad: Vec<Uuid> = state.store.players(team.id).await?.into_iter().map(|p| p.id).collect();
     let today = state.today().await?;
-    let (mut reports, mut faults) = (Vec::new(), Vec::new());
-    for (i, said) in said.into_iter().enumerate() {
-        match new_report(&state, today, &squad, said) {
-            Ok(report) => reports.push(report),
-            Err((key, detail)) => faults.push(InputError::at(format!("/reports/{i}/{key}"), detail)),
-        }
-    }
+    let mut faults = Vec::new();
+    let reports = read_each("/reports", said, &mut faults, |said| new_report(&state, today, &squad, said));
     if !faults.is_empty() {
         return Err(Problem::input(faults));
     }

@@ -73,7 +73,8 @@ async fn view(state: &State) -> Answer<HttpResponse> {
     let bands = Library::of(state).await?.bands();
     let used_tests: BTreeSet<String> = state.store.used_tests().await?.into_iter().collect();
     let map = Map::of(&skills);
-    let around = Around { bands: &bands, drills: &drills, used_tests: &used_tests };
+    let milestones: BTreeSet<String> = state.store.milestones().await?.into_iter().map(|m| m.says).collect();
+    let around = Around { bands: &bands, drills: &drills, used_tests: &used_tests, milestones: &milestones };
     let zone = state.zone().await?;
     let changed: BTreeSet<String> = state
         .store

@@ -34,6 +34,7 @@ use actix_web::middleware::{Compress, DefaultHeaders, from_fn};
 use actix_web::web::{self, Data, JsonConfig, PathConfig, PayloadConfig, QueryConfig};
 use actix_web::{App, Error, HttpRequest, HttpResponse};
 use jiff::civil::Date;
+use jogo_core::input::InputError;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, OpenApi, ToSchema};
 
@@ -193,6 +194,23 @@ pub fn version(request: &HttpRequest) -> Answer<i64> {
 /// An answer that carries the version of what it shows.
 pub fn versioned<T: Serialize>(version: i64, body: &T) -> HttpResponse {
     HttpResponse::Ok().insert_header((ETAG, format!("\"{version}\""))).json(body)
+}
+
+/// Reads what a device says, each entry on its own: whatever is wrong is noted with its place in the list.
+fn read_each<S, T>(
+    list: &str,
+    said: Vec<S>,
+    faults: &mut Vec<InputError>,
+    read: impl Fn(S) -> Result<T, (&'static str, String)>,
+) -> Vec<T> {
+    let mut all = Vec::new();
+    for (i, entry) in said.into_iter().enumerate() {
+        match read(entry) {
+            Ok(entry) => all.push(entry),
+            Err((key, says)) => faults.push(InputError::at(format!("{list}/{i}/{key}"), says)),
+        }
+    }
+    all
 }
 
 /// A time that a device says. A device whose clock runs ahead loses nothing: what it says counts as said just now.

@@ -1,15 +1,13 @@
 //! One player: their passport, everything that is kept of them, and erasing it.
 
-use std::collections::BTreeMap;
-
 use actix_web::HttpResponse;
 use actix_web::http::header;
 use actix_web::web::{Data, Json, Path, ServiceConfig, delete, get};
 use jiff::civil::Date;
-use jogo_core::levels::NearTheLine;
-use jogo_core::milestones::ready::{Missing, for_skill, stage_reached};
-use jogo_core::results::TestResult;
-use jogo_core::skill::{Gate, Side, Skill, SkillId, Stage, Strand};
+use jogo_core::levels::{Level, NearTheLine};
+use jogo_core::milestones::ready::Readiness;
+use jogo_core::passport::{Change, StrandLine, changes, lines, next_skills, note};
+use jogo_core::skill::{Side, Skill, SkillId, Stage, Strand};
 use jogo_core::tests::TestId;
 use jogo_store::teams::{Player, Team};
 use serde::Serialize;
@@ -42,28 +40,14 @@ pub(super) struct PassportMilestone {
     standing: StandingView,
 }
 
-/// How many milestones of a strand a player had on a date.
-#[derive(Serialize, ToSchema)]
-pub(super) struct LinePoint {
-    date: String,
-    had: u32,
-}
-
-/// The line of a strand over time.
-#[derive(Serialize, ToSchema)]
-pub(super) struct StrandLine {
-    strand: Strand,
-    /// All milestones of the strand in the band.
-    of: u32,
-    points: Vec<LinePoint>,
-}
-
 /// A result, and how it stands beside the one before.
 #[derive(Serialize, ToSchema)]
 pub(super) struct PassportResult {
     result: ResultView,
     /// Whether it is near a line.
     near: Option<NearTheLine>,
+    /// Its level under the standard of today; nothing if none holds.
+    today: Option<Level>,
     /// By how much it differs from the result before.
     change: Option<f64>,
     /// Whether that is more than the noise of the test; nothing while too little is known of it.
@@ -144,39 +128,21 @@ pub(super) async fn passport(
             }
         })
         .collect();
-    let strand_of = |id: &str| skills.iter().find(|skill| skill.id == id).map(|skill| skill.strand);
+    let strand_of = |id: &str| skills.iter().find(|s| s.id == id).map_or(Strand::BallMastery, |s| s.strand);
     let mut dates: Vec<Date> = assessment.results_of(player.id).iter().map(|r| r.date).collect();
     dates.push(today);
     dates.sort();
     dates.dedup();
-    let had_by: Vec<(Date, Vec<Strand>)> = dates
-        .into_iter()
-        .map(|date| {
-            let then = assessment.standings_on(&player, Bands::Own, date);
-            let had = then.iter().filter(|(_, standing)| standing.state.is_had());
-            (date, had.filter_map(|(milestone, _)| strand_of(&milestone.skill)).collect())
-        })
-        .collect();
-    let lines = Strand::ALL.map(|strand| StrandLine {
-        strand,
-        of: milestones.iter().filter(|m| m.strand == strand).count() as u32,
-        points: had_by
-            .iter()
-            .map(|(date, had)| LinePoint {
-                date: date.to_string(),
-                had: had.iter().filter(|of| **of == strand).count() as u32,
-            })
-            .collect(),
-    });
+    let then = |date| -> Vec<_> {
+        let standings = assessment.standings_on(&player, Bands::Own, date).into_iter();
+        standings.map(|(milestone, standing)| (strand_of(&milestone.skill), standing.state)).collect()
+    };
+    let dates: Vec<_> = dates.into_iter().map(|date| (date, then(date))).collect();
     let feet = assessment.feet(&player);
     let first_name = player.about.name.split(' ').next().unwrap_or_default();
-    let has: Vec<&str> =
-        standings.iter().filter(|(_, s)| s.state.is_had()).map(|(m, _)| m.says.as_str()).collect();
-    let next = standings.iter().filter(|(_, s)| !s.state.is_had() && s.state != Default::default());
-    let next: Vec<&str> = next.map(|(m, _)| m.says.as_str()).take(3).collect();
     Ok(Json(Passport {
-        note: note(first_name, &has, &next),
-        next: next_skills(&assessment, &player, &team.band, &skills),
+        note: note(first_name, &stands(&standings)),
+        next: next_of(&assessment, &player, &team.band, &skills),
         results: with_changes(&assessment, player.id),
         feet: feet
             .iter()
@@ -190,81 +156,41 @@ pub(super) async fn passport(
         team: team.name,
         club: team.club,
         on: today.to_string(),
-        lines: lines.into(),
+        lines: lines(&dates).into(),
         milestones,
         tests: assessment.tests.iter().map(TestView::from).collect(),
     }))
 }
 
-/// Each result beside the one before of the same test and side.
 fn with_changes(assessment: &Assessment, player: Uuid) -> Vec<PassportResult> {
-    let mut before: BTreeMap<(&TestId, Option<Side>), &TestResult<Uuid>> = BTreeMap::new();
-    let mut all = Vec::new();
-    for result in assessment.results_of(player) {
-        let last = before.insert((&result.test, result.side), result);
-        let change = last.map(|last| result.value - last.value);
-        let known = assessment.known.get(&result.test);
-        all.push(PassportResult {
-            result: ResultView::from(result),
-            near: assessment.near(result),
-            change,
-            real: change.and_then(|change| Some(known?.is_real(change))),
-        });
-    }
-    all
+    let known = |test: &TestId| assessment.known(test).copied();
+    let changes = changes(assessment.results_of(player), known).into_iter();
+    let view = |Change { result, by, real }| PassportResult {
+        result: ResultView::from(result),
+        near: assessment.near(result),
+        today: assessment.level_now(result),
+        change: by,
+        real,
+    };
+    changes.map(view).collect()
 }
 
 /// The skills of a band that a player has not come to any stage of, and what is missing for each.
-fn next_skills(assessment: &Assessment, player: &Player, band: &str, skills: &[Skill]) -> Vec<NextSkill> {
+fn next_of(assessment: &Assessment, player: &Player, band: &str, skills: &[Skill]) -> Vec<NextSkill> {
     let standings = assessment.standings(player, Bands::UpToOwn);
-    let stands = stands(&standings);
     let name =
         |id: &str| skills.iter().find(|s| s.id == id).map_or_else(|| id.to_owned(), |s| s.name.clone());
-    let open = skills.iter().filter(|s| s.band == band && stage_reached(&stands, &s.id).is_none());
-    let next = open.map(|skill| {
-        let gate = skill.gate.as_ref().and_then(|gate| assessment.gate(player, gate));
-        let readiness = for_skill(skill, &stands, gate);
-        let says = |missing: &Missing| match missing {
-            Missing::Need { skill, stage } => format!("{} at {stage}", name(skill)),
-            Missing::Milestone { milestone } => milestone.clone(),
-            Missing::Gate => match &skill.gate {
-                Some(Gate::Milestone { milestone, times, of_last }) => {
-                    format!("“{milestone}”, {times} of the last {of_last}")
-                }
-                Some(Gate::Test { test, value, times, of_last }) => {
-                    format!("{test} {value}, {times} of the last {of_last}")
-                }
-                None => String::new(),
-            },
-        };
-        NextSkill {
-            skill: skill.id.clone(),
-            name: skill.name.clone(),
-            strand: skill.strand,
-            missing: readiness.missing.iter().map(says).collect(),
-            unspoken: readiness.unspoken.iter().map(|id| name(id)).collect(),
-        }
-    });
-    let mut next: Vec<NextSkill> = next.collect();
-    next.sort_by_key(|skill| skill.missing.len());
-    next
-}
-
-/// A few sentences for guardians: what the child can do, what comes next, nothing about others.
-fn note(name: &str, has: &[&str], next: &[&str]) -> Vec<String> {
-    let mut says = Vec::new();
-    if !has.is_empty() {
-        says.push(format!("{name} says, and we have seen it:"));
-        says.extend(has.iter().map(|sentence| format!("“{sentence}.”")));
-    }
-    if !next.is_empty() {
-        says.push(format!("What {name} is working on now:"));
-        says.extend(next.iter().map(|sentence| format!("“{sentence}.”")));
-    }
-    if says.is_empty() {
-        says.push(format!("{name} has begun. What {name} can do stands here after the first test evening."));
-    }
-    says
+    let passed = |skill: &Skill| skill.gate.as_ref().and_then(|gate| assessment.gate(player, gate));
+    let of_band = skills.iter().filter(|skill| skill.band == band);
+    let next = next_skills(of_band, &stands(&standings), passed).into_iter();
+    let view = |(skill, readiness): (&Skill, Readiness)| NextSkill {
+        skill: skill.id.clone(),
+        name: skill.name.clone(),
+        strand: skill.strand,
+        missing: readiness.missing.iter().map(|missing| missing.says(skill, name)).collect(),
+        unspoken: readiness.unspoken.iter().map(|id| name(id)).collect(),
+    };
+    next.map(view).collect()
 }
 
 /// Everything that is kept of a player, as a file.
@@ -297,8 +223,6 @@ pub(super) async fn erase(
     let (team, player) = path.into_inner();
     let team = who.team(&state, team, Act::Coach).await?;
     let player = of_team(&state, &team, player).await?;
-    state.store.erase_player(player.id).await?;
-    let about = format!("a player of {}", team.name);
-    state.store.note(state.clock.now(), Some(who.0.id), "player erased", &about).await?;
+    state.store.erase_player(&team, player.id, who.0.id, state.clock.now()).await?;
     Ok(HttpResponse::NoContent().finish())
 }

@@ -10,7 +10,7 @@ use jogo_core::band::Band;
 use jogo_core::input::InputError;
 use jogo_core::levels::Thresholds;
 use jogo_core::milestones::Milestone;
-use jogo_core::repeatability::Repeatability;
+use jogo_core::repeatability::{Repeatability, TooFew};
 use jogo_core::results::{latest, results};
 use jogo_core::skill::SkillId;
 use jogo_core::standards::ridge::{RidgePoint, ridge};
@@ -19,7 +19,6 @@ use jogo_core::standards::{self, Standard};
 use jogo_core::tests::{Better, Protocol, Test, TestId};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
-use uuid::Uuid;
 
 use super::squad::TestView;
 use crate::problem::{Answer, Problem};
@@ -39,7 +38,6 @@ pub fn routes(config: &mut ServiceConfig) {
 #[derive(Serialize, ToSchema)]
 pub(super) struct TestEntry {
     test: TestView,
-    skill_name: String,
     /// The bands that have a standard for it.
     bands: Vec<String>,
 }
@@ -48,18 +46,11 @@ pub(super) struct TestEntry {
 #[utoipa::path(get, operation_id = "standards_list", path = "/standards", responses((status = 200, body = Vec<TestEntry>)))]
 pub(super) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<TestEntry>>> {
     who.may(Act::SetUp)?;
-    let (bands, skills) = (state.store.bands().await?, state.store.skills().await?);
-    let mut used: BTreeMap<TestId, Vec<String>> = BTreeMap::new();
-    for kept in &bands {
-        let mut tests: Vec<TestId> =
-            state.store.standards(&kept.band.id).await?.into_iter().map(|s| s.test).collect();
-        tests.dedup();
-        tests.into_iter().for_each(|test| used.entry(test).or_default().push(kept.band.name.clone()));
-    }
-    let entry = |test: Test| TestEntry {
-        skill_name: skills.iter().find(|s| s.id == test.skill).map_or_else(String::new, |s| s.name.clone()),
-        bands: used.remove(&test.id).unwrap_or_default(),
-        test: TestView::from(&test),
+    let (bands, used) = (state.store.bands().await?, state.store.tests_by_band().await?);
+    let entry = |test: Test| {
+        let uses = |band: &str| used.iter().any(|(known, of)| *known == test.id && of == band);
+        let bands = bands.iter().filter(|kept| uses(&kept.band.id)).map(|kept| kept.band.name.clone());
+        TestEntry { bands: bands.collect(), test: TestView::from(&test) }
     };
     Ok(Json(state.store.tests().await?.into_iter().map(entry).collect()))
 }
@@ -93,13 +84,13 @@ pub(super) struct BandOnScale {
     results: u32,
     ridge: Vec<RidgePoint>,
     repeatability: Option<Repeatability>,
-    /// Pairs, where they are too few to say more.
+    /// Pairs of values by which that is known, or which are too few to say.
     pairs: u32,
     suggestion: Option<Suggestion>,
     /// Where today's results stand under today's standard.
     shares: Option<Shares>,
     /// Milestones that rest on the test.
-    milestones: Vec<String>,
+    milestones: Vec<Milestone>,
 }
 
 /// A test with all bands.
@@ -142,21 +133,17 @@ impl AtPercentiles {
 
 /// The results of a band: value and quarter of birth, by rising value.
 struct BandResults {
-    band: Band,
-    standards: Vec<Standard>,
     sorted: Vec<f64>,
     quarters: [Vec<f64>; 4],
 }
 
 impl BandResults {
-    async fn of(state: &State, test: &Test, band: Band, today: Date) -> Answer<BandResults> {
-        let all = state.store.standards(&band.id).await?;
-        let standards: Vec<Standard> = all.into_iter().filter(|s| s.test == test.id).collect();
+    async fn of(state: &State, test: &Test, band: &str, today: Date) -> Answer<BandResults> {
         let span = (today - 1.year(), today.tomorrow().map_err(|e| Problem::internal(&e))?);
-        let trials = state.store.trials_of_band(test, &band.id, span).await?;
+        let trials = state.store.trials_of_band(test, band, span).await?;
         let trials: Vec<_> = trials.into_iter().map(|known| known.trial).collect();
-        let latest = latest(&results(std::slice::from_ref(test), &standards, &trials));
-        let born = state.store.birth_months(&band.id).await?;
+        let latest = latest(&results(std::slice::from_ref(test), &[], &trials));
+        let born = state.store.birth_months(band).await?;
         let cut_off = state.store.settings().await?.0.cut_off;
         let mut quarters: [Vec<f64>; 4] = Default::default();
         for result in &latest {
@@ -166,7 +153,7 @@ impl BandResults {
         }
         let mut sorted: Vec<f64> = latest.iter().map(|result| result.value).collect();
         sorted.sort_by(f64::total_cmp);
-        Ok(BandResults { band, standards, sorted, quarters })
+        Ok(BandResults { sorted, quarters })
     }
 
     fn shares(&self, thresholds: &Thresholds, better: Better) -> Shares {
@@ -177,13 +164,26 @@ impl BandResults {
     }
 }
 
-async fn bands_on(state: &State, test: &Test) -> Answer<Vec<BandResults>> {
-    let today = state.today().await?;
-    let mut bands = Vec::new();
-    for kept in state.store.bands().await? {
-        bands.push(BandResults::of(state, test, kept.band, today).await?);
+/// A band with its standards for one test.
+struct BandStandards {
+    band: Band,
+    standards: Vec<Standard>,
+}
+
+impl BandStandards {
+    /// All bands, the youngest first.
+    async fn of_test(state: &State, test: &Test) -> Answer<Vec<BandStandards>> {
+        let all = state.store.standards_of_test(&test.id).await?;
+        let of_band = |band: Band| {
+            let standards = all.iter().filter(|s| s.band == band.id).cloned().collect();
+            BandStandards { band, standards }
+        };
+        Ok(state.store.bands().await?.into_iter().map(|kept| of_band(kept.band)).collect())
     }
-    Ok(bands)
+
+    fn on(&self, day: Date) -> Option<&Standard> {
+        standards::on(&self.standards, day)
+    }
 }
 
 /// So many places make a ridge.
@@ -212,45 +212,43 @@ pub(super) async fn show(
         return Err(Problem::input(faults));
     }
     let today = state.today().await?;
-    let bands = bands_on(&state, &test).await?;
+    let bands = BandStandards::of_test(&state, &test).await?;
     let milestones = state.store.milestones().await?;
-    let mut known = Vec::new();
-    for of_band in &bands {
-        let found = state.repeatability(&of_band.band.id).await?;
-        known.push(found.get(&test.id).copied());
+    let (mut known, mut shown) = (Vec::new(), Vec::new());
+    for BandStandards { band, .. } in &bands {
+        known.push(state.repeatability(&band.id).await?.get(&test.id).copied());
+        shown.push(BandResults::of(&state, &test, &band.id, today).await?);
     }
     let (better, step) = (test.protocol.better(), test.protocol.step());
-    let suggestions = {
-        let (protocol, sorted) = (test.protocol.clone(), bands.iter().map(|b| b.sorted.clone()).collect());
-        let work = move || -> Vec<Option<Suggestion>> {
-            let sorted: Vec<Vec<f64>> = sorted;
-            suggest(&protocol, &sorted, percentiles, SEED)
-        };
-        actix_web::web::block(work).await.map_err(|e| Problem::internal(&e))?
-    };
-    let (least, most) = scale(&test, &bands);
-    let on_scale = bands.iter().zip(suggestions).zip(known).map(|((of_band, suggestion), known)| {
-        let standard = standards::on(&of_band.standards, today);
+    let (protocol, sorted) =
+        (test.protocol.clone(), shown.iter().map(|s| s.sorted.clone()).collect::<Vec<_>>());
+    let suggestions = actix_web::web::block(move || suggest(&protocol, &sorted, percentiles, SEED)).await;
+    let suggestions = suggestions.map_err(|e| Problem::internal(&e))?;
+    let (least, most) = scale(&test, &bands, &shown);
+    let of_today: Vec<(String, Thresholds)> =
+        bands.iter().filter_map(|b| Some((b.band.name.clone(), b.on(today)?.thresholds))).collect();
+    let mut on_scale = Vec::new();
+    for (((of_band, shown), suggestion), known) in bands.into_iter().zip(shown).zip(suggestions).zip(known) {
+        let standard = of_band.on(today);
         let dated = |s: &Standard| DatedThresholds { from: s.from.to_string(), thresholds: s.thresholds };
-        BandOnScale {
-            id: of_band.band.id.clone(),
-            name: of_band.band.name.clone(),
+        on_scale.push(BandOnScale {
             standard: standard.map(dated),
             history: of_band.standards.iter().rev().map(dated).collect(),
-            results: of_band.sorted.len() as u32,
-            ridge: ridge(&of_band.sorted, step, (least, most), PLACES),
-            repeatability: known,
-            pairs: known.map_or(0, |known| known.pairs),
+            results: shown.sorted.len() as u32,
+            ridge: ridge(&shown.sorted, step, (least, most), PLACES),
+            pairs: match known {
+                Some(Ok(known)) => known.pairs,
+                Some(Err(TooFew { pairs })) => pairs as u32,
+                None => 0,
+            },
+            repeatability: known.and_then(Result::ok),
             suggestion,
-            shares: standard.map(|s| of_band.shares(&s.thresholds, better)),
+            shares: standard.map(|s| shown.shares(&s.thresholds, better)),
             milestones: resting_on(&milestones, &test.id, &of_band.band.id),
-        }
-    });
-    let on_scale: Vec<BandOnScale> = on_scale.collect();
-    let of_today = bands.iter().filter_map(|of_band| {
-        Some((of_band.band.name.clone(), standards::on(&of_band.standards, today)?.thresholds))
-    });
-    let of_today: Vec<_> = of_today.collect();
+            id: of_band.band.id,
+            name: of_band.band.name,
+        });
+    }
     Ok(Json(StandardsOfTest {
         findings: findings(better, &of_today),
         test: TestView::from(&test),
@@ -266,16 +264,16 @@ pub(super) async fn show(
     }))
 }
 
-fn resting_on(milestones: &[Milestone], test: &str, band: &str) -> Vec<String> {
-    let resting = milestones.iter().filter(|m| m.band == band && m.evidence.tests().any(|id| id == test));
-    resting.map(|milestone| milestone.says.clone()).collect()
+fn resting_on(milestones: &[Milestone], test: &str, band: &str) -> Vec<Milestone> {
+    let rests = |m: &&Milestone| m.band == band && m.evidence.tests().any(|id| id == test);
+    milestones.iter().filter(rests).cloned().collect()
 }
 
 /// From where to where the scale goes: all results and thresholds, with some room, within what can be true.
-fn scale(test: &Test, bands: &[BandResults]) -> (f64, f64) {
+fn scale(test: &Test, bands: &[BandStandards], shown: &[BandResults]) -> (f64, f64) {
     let thresholds =
         bands.iter().flat_map(|b| &b.standards).flat_map(|s| s.thresholds.lines()).map(|(_, at)| at);
-    let ends = bands.iter().flat_map(|b| b.sorted.first().into_iter().chain(b.sorted.last())).copied();
+    let ends = shown.iter().flat_map(|s| s.sorted.first().into_iter().chain(s.sorted.last())).copied();
     let (low, high) =
         thresholds.chain(ends).fold((f64::MAX, f64::MIN), |(low, high), at| (low.min(at), high.max(at)));
     if low > high {
@@ -312,18 +310,16 @@ pub(super) async fn weigh(
 ) -> Answer<Json<Weighed>> {
     who.may(Act::SetUp)?;
     let test = test_of(&state, &test).await?;
-    let bands = bands_on(&state, &test).await?;
-    let better = test.protocol.better();
-    let today = state.today().await?;
-    let mut shares = BTreeMap::new();
-    let mut after = Vec::new();
-    for of_band in &bands {
+    let (better, today) = (test.protocol.better(), state.today().await?);
+    let (mut shares, mut after) = (BTreeMap::new(), Vec::new());
+    for of_band in BandStandards::of_test(&state, &test).await? {
         let thought = thought.bands.get(&of_band.band.id).copied();
         if let Some(thresholds) = thought {
-            shares.insert(of_band.band.id.clone(), of_band.shares(&thresholds, better));
+            let shown = BandResults::of(&state, &test, &of_band.band.id, today).await?;
+            shares.insert(of_band.band.id.clone(), shown.shares(&thresholds, better));
         }
-        let holds = thought.or_else(|| standards::on(&of_band.standards, today).map(|s| s.thresholds));
-        after.extend(holds.map(|thresholds| (of_band.band.name.clone(), thresholds)));
+        let holds = thought.or_else(|| of_band.on(today).map(|s| s.thresholds));
+        after.extend(holds.map(|thresholds| (of_band.band.name, thresholds)));
     }
     Ok(Json(Weighed { shares, findings: findings(better, &after) }))
 }
@@ -359,7 +355,7 @@ pub(super) async fn set(
     if !faults.is_empty() {
         return Err(Problem::input(faults));
     }
-    set_and_note(&state, who.0.id, &test, &standards).await?;
+    state.store.set_standards(&standards, who.0.id, state.clock.now()).await?;
     Ok(HttpResponse::NoContent().finish())
 }
 
@@ -387,18 +383,4 @@ async fn checked(
         standards.push(Standard { test, band, from, thresholds: *thresholds });
     }
     Ok((standards, faults))
-}
-
-async fn set_and_note(state: &State, by: Uuid, test: &Test, standards: &[Standard]) -> Answer<()> {
-    let now = state.clock.now();
-    state.store.set_standards(standards, by, now).await?;
-    for standard in standards {
-        let [building, secure, stretching] = standard.thresholds.lines().map(|(_, at)| at);
-        let about = format!(
-            "{} {} from {}: {building}, {secure}, {stretching}",
-            test.id, standard.band, standard.from
-        );
-        state.store.note(now, Some(by), "standard set", &about).await?;
-    }
-    Ok(())
 }

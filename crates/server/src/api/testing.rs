@@ -3,7 +3,6 @@
 use actix_web::HttpResponse;
 use actix_web::web::{Bytes, Data, Json, Path, Query, ServiceConfig, get, post};
 use jiff::civil::Date;
-use jogo_core::input::InputError;
 use jogo_core::interval::Interval;
 use jogo_core::layout::Layout;
 use jogo_core::levels::{LevelFrom, NearRow};
@@ -20,7 +19,7 @@ use uuid::Uuid;
 
 use super::board::OnDay;
 use super::squad::{TestView, Wanted};
-use super::{day_of_season, said_at};
+use super::{day_of_season, read_each, said_at};
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
 use crate::sign_in::SignedIn;
@@ -81,6 +80,8 @@ pub(super) struct Sheet {
     most: f64,
     /// The smallest difference that is recorded.
     step: f64,
+    /// How many values are entered together, as bounces over all services; what is kept is their mean.
+    parts: u32,
     /// The levels as a table by rising value; empty if no standard holds today.
     levels: Vec<LevelFrom>,
     /// The values near a line; empty while too little is known of how well the test repeats itself.
@@ -113,7 +114,8 @@ pub(super) async fn sheet(
     let of_today = standards::on(&standards, today).map(|s| s.thresholds);
     let levels = of_today.map(|thresholds| thresholds.table(better, step)).unwrap_or_default();
     let known = state.repeatability(&team.band).await?;
-    let typical_error = known.get(&test.id).map(|known| known.typical_error);
+    let known = known.get(&test.id).and_then(|known| known.ok());
+    let typical_error = known.map(|known| known.typical_error);
     let near =
         of_today.zip(typical_error).map(|(thresholds, error)| thresholds.near_table(better, step, error));
     let trials = state.store.trials(team.id).await?;
@@ -157,6 +159,7 @@ pub(super) async fn sheet(
         least: test.least,
         most: test.most,
         step,
+        parts: test.protocol.parts(),
         rest_s: test.rest_s,
         drawing: drawing(&test),
         protocol: test.protocol.clone(),
@@ -231,21 +234,14 @@ pub(super) async fn say(
     let today = state.today().await?;
     let tests = state.store.tests().await?;
     let squad: Vec<Uuid> = state.store.players(team.id).await?.into_iter().map(|p| p.id).collect();
-    let mut trials = Vec::new();
-    let mut taken_back = Vec::new();
     let mut faults = Vec::new();
-    for (i, trial) in said.trials.into_iter().enumerate() {
-        match new_trial(&state, today, &tests, &squad, trial) {
-            Ok(trial) => trials.push(trial),
-            Err((key, detail)) => faults.push(InputError::at(format!("/trials/{i}/{key}"), detail)),
-        }
-    }
-    for (i, back) in said.taken_back.into_iter().enumerate() {
-        match said_at(&back.said_at, &state.clock) {
-            Ok(said_at) => taken_back.push(TakenBack { trial: back.trial, said_at }),
-            Err(detail) => faults.push(InputError::at(format!("/taken_back/{i}/said_at"), detail)),
-        }
-    }
+    let trials = read_each("/trials", said.trials, &mut faults, |trial| {
+        new_trial(&state, today, &tests, &squad, trial)
+    });
+    let taken_back = read_each("/taken_back", said.taken_back, &mut faults, |back| {
+        let said_at = said_at(&back.said_at, &state.clock).map_err(|says| ("said_at", says))?;
+        Ok(TakenBack { trial: back.trial, said_at })
+    });
     if !faults.is_empty() {
         return Err(Problem::input(faults));
     }

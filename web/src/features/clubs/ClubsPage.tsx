@@ -98,24 +98,28 @@ function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubPro
         )}
       </Box>
       {club.teams.map((team) => (
-        <ButtonBase
-          key={team.id}
-          disabled={!editable}
-          aria-pressed={team.id === chosen}
-          onClick={() => onTeam(team.id)}
-          sx={{ width: '100%', font: 'inherit', textAlign: 'left', justifyContent: 'flex-start', gap: 1, minHeight: 40, px: 0.5, borderBottom: `1px solid ${floor.hair}`, bgcolor: team.id === chosen ? 'background.paper' : undefined }}
-        >
-          <Box component="span" sx={{ flex: 1.2 }}>
-            {team.name}
-            <Typography component="span" variant="caption" color="text.secondary" sx={{ display: 'block' }}>
-              {bandName(team.band)}
-            </Typography>
-          </Box>
-          <Box component="span" sx={{ flex: 1, color: team.coaches.length > 0 ? undefined : 'error.main' }}>
-            {team.coaches.map((coach) => coach.name).join(', ') || texts.clubs.noCoach}
-          </Box>
-          <Figure sx={{ fontSize: '1.1rem', width: 68, textAlign: 'right' }}>{texts.clubs.players(team.players)}</Figure>
-        </ButtonBase>
+        <Box key={team.id} sx={{ display: 'flex', alignItems: 'center', borderBottom: `1px solid ${floor.hair}`, bgcolor: team.id === chosen ? 'background.paper' : undefined }}>
+          <ButtonBase
+            disabled={!editable}
+            aria-pressed={team.id === chosen}
+            onClick={() => onTeam(team.id)}
+            sx={{ flex: 1, font: 'inherit', textAlign: 'left', justifyContent: 'flex-start', gap: 1, minHeight: 40, px: 0.5 }}
+          >
+            <Box component="span" sx={{ flex: 1.2 }}>
+              {team.name}
+              <Typography component="span" variant="caption" color="text.secondary" sx={{ display: 'block' }}>
+                {bandName(team.band)}
+              </Typography>
+            </Box>
+            <Box component="span" sx={{ flex: 1, color: team.coaches.length > 0 ? undefined : 'error.main' }}>
+              {team.coaches.map((coach) => coach.name).join(', ') || texts.clubs.noCoach}
+            </Box>
+            <Figure sx={{ fontSize: '1.1rem', width: 68, textAlign: 'right' }}>{texts.clubs.players(team.players)}</Figure>
+          </ButtonBase>
+          <Button component={Link} to={`/squads/${team.id}`} size="small" variant="text" aria-label={texts.board.openOf(team.name)} sx={{ minWidth: 0 }}>
+            {texts.places.squad}
+          </Button>
+        </Box>
       ))}
       {club.teams.length === 0 && <Typography color="text.secondary">{texts.clubs.noTeams}</Typography>}
     </Box>

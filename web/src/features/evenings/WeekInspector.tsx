@@ -41,6 +41,9 @@ export function WeekInspector({ curriculum, team, week }: Props) {
           {week.logs_missing > 0 && <Typography color="error">{texts.evenings.logsMissing(week.logs_missing)}</Typography>}
           {week.cancelled > 0 && <Typography>{texts.evenings.cancelled(week.cancelled)}</Typography>}
           <ByStrand week={week} />
+          <Button component={Link} to={`/squads/${team.id}`} size="small" variant="text" sx={{ mt: 1, ml: -1.5 }}>
+            {texts.board.open}
+          </Button>
           <Settings key={team.id} curriculum={curriculum} team={team.id} />
           {team.drift.short.length > 0 && (
             <>

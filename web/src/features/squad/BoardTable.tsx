@@ -99,15 +99,13 @@ function Cell({ player, milestone, onChoose }: Chosen & Pick<Props, 'onChoose'>)
   )
 }
 
-/** The test in which the other foot is furthest behind: of those that are called, if any is. */
 function Feet({ board, player }: { board: Schemas['Board']; player: Schemas['BoardPlayer'] }) {
-  const called = player.feet.filter((feet) => feet.called)
-  const worst = [...(called.length > 0 ? called : player.feet)].sort((a, b) => b.deficit - a.deficit)[0]
-  if (!worst) return null
-  const test = board.tests.find((t) => t.id === worst.test)?.short ?? worst.test
+  const { foot } = player
+  if (!foot) return null
+  const test = board.tests.find((t) => t.id === foot.test)?.short ?? foot.test
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
-      <FeetBars feet={worst} label={texts.board.feet(test, asPercent(worst.deficit), worst.called)} />
+      <FeetBars feet={foot} label={texts.board.feet(test, asPercent(foot.deficit), foot.called)} />
       <Typography variant="caption" color="text.secondary" sx={{ whiteSpace: 'nowrap' }}>
         {test}
       </Typography>

@@ -8,7 +8,7 @@ import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { asDay, asPercent, Figure } from '../../ui/figures'
 
-export const GROUPS: Schemas['Group'][] = ['move_on', 'other_foot', 'consolidate']
+const GROUPS: Schemas['Group'][] = ['move_on', 'other_foot', 'consolidate']
 
 function reasonOf(board: Schemas['Board'], reason: Schemas['Reason']): string {
   const short = (id: string) => board.milestones.find((m) => m.id === id)?.short ?? id

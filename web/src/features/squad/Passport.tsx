@@ -208,6 +208,11 @@ function Results({ passport }: { passport: Passport }) {
                   <LevelSteps level={last.result.level} size={16} />
                   <Figure sx={{ fontSize: '1.15rem' }}>{unit(asResult(last.result.value), test)}</Figure>
                 </Box>
+                {last.today && last.today !== last.result.level && (
+                  <Typography variant="caption" component="div" color="text.secondary">
+                    {texts.passport.today(texts.level[last.today])}
+                  </Typography>
+                )}
                 {last.near && (
                   <Typography variant="caption" color="text.secondary">
                     {texts.passport.near(texts.level[last.near.higher], asPercent(last.near.probability))}

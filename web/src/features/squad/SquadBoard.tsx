@@ -3,23 +3,16 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
-import type { Schemas } from '../../api/client'
+import { dayNow } from '../../api/day'
 import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { BoardTable, type Chosen } from './BoardTable'
-import { Groups, GROUPS } from './Groups'
+import { Groups } from './Groups'
 import { useBoard } from './queries'
 import { WordDialog } from './WordDialog'
 
 const SORTS = ['list', 'decide'] as const
-
-/** Those who move on come first, then those nearest to it. */
-function byDecision(board: Schemas['Board']): Schemas['BoardPlayer'][] {
-  const missing = (player: Schemas['BoardPlayer']) =>
-    player.standings.filter((s) => s.state !== 'met' && s.state !== 'kept' && board.milestones.find((m) => m.id === s.milestone)?.next).length
-  return [...board.players].sort((a, b) => GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group) || missing(a) - missing(b))
-}
 
 interface Props {
   team: string
@@ -57,10 +50,10 @@ export function SquadBoard({ team, view, coaching, toPlayer }: Props) {
           </Typography>
           <Choice label={texts.board.sort} options={SORTS} chosen={[sort]} says={(each) => texts.board.sorts[each]} onToggle={(each) => change('sort', each)} />
         </Box>
-        <BoardTable board={board} players={sort === 'decide' ? byDecision(board) : board.players} onChoose={coaching ? setChosen : undefined} toPlayer={toPlayer} />
+        <BoardTable board={board} players={sort === 'decide' ? [...board.players].sort((a, b) => a.decided - b.decided) : board.players} onChoose={coaching ? setChosen : undefined} toPlayer={toPlayer} />
       </Box>
       <Box sx={{ display: { xs: 'none', lg: 'block' } }}>{groups}</Box>
-      {chosen && <WordDialog {...chosen} team={team} day={board.on} onClose={() => setChosen(null)} />}
+      {chosen && <WordDialog {...chosen} team={team} day={dayNow(board.on, read.dataUpdatedAt)} onClose={() => setChosen(null)} />}
     </Box>
   )
 }

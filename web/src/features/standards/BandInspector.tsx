@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography'
 import { useState, type ReactNode } from 'react'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
-import { asPercent, asResult, Figure } from '../../ui/figures'
+import { asMonth, asPercent, asResult, Figure } from '../../ui/figures'
 import { MilestoneDialog } from './MilestoneDialog'
 
 interface Props {
@@ -21,7 +21,7 @@ const signed = (value: number) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${
 export function BandInspector({ scale, band, shares, onTake }: Props) {
   const unit = scale.test.unit ? ` ${scale.test.unit}` : ''
   const known = band.repeatability
-  const [adding, setAdding] = useState(false)
+  const [editing, setEditing] = useState<Schemas['Milestone'] | 'new' | null>(null)
   return (
     <Box component="aside" sx={{ p: 2, borderLeft: 1, borderColor: 'divider', display: 'flex', flexDirection: 'column', gap: 2 }}>
       <Typography variant="h2">{band.name}</Typography>
@@ -63,19 +63,28 @@ export function BandInspector({ scale, band, shares, onTake }: Props) {
           </Button>
         </Section>
       )}
+      {band.history.length > 1 && (
+        <Section title={texts.standards.history}>
+          {band.history.map(({ from, thresholds: { building, secure, stretching } }) => (
+            <Typography key={from} variant="body2">
+              {texts.standards.since(asMonth(from), [building, secure, stretching].map(asResult).join(' · '))}
+            </Typography>
+          ))}
+        </Section>
+      )}
       {band.shares && <Quarters now={band.shares} thought={shares} />}
       <Section title={texts.standards.milestones}>
-        {band.milestones.map((says) => (
-          <Typography key={says} variant="body2">
-            “{says}”
-          </Typography>
+        {band.milestones.map((milestone) => (
+          <Button key={milestone.id} variant="text" onClick={() => setEditing(milestone)} sx={{ display: 'block', textAlign: 'left', fontWeight: 400, px: 0.5, ml: -0.5, lineHeight: 1.2 }}>
+            “{milestone.says}”
+          </Button>
         ))}
         {band.milestones.length === 0 && <Typography variant="body2">{texts.standards.noMilestones}</Typography>}
-        <Button size="small" onClick={() => setAdding(true)} sx={{ mt: 0.5 }}>
+        <Button size="small" onClick={() => setEditing('new')} sx={{ mt: 0.5 }}>
           {texts.standards.addMilestone}
         </Button>
       </Section>
-      {adding && <MilestoneDialog scale={scale} band={band} onClose={() => setAdding(false)} />}
+      {editing && <MilestoneDialog scale={scale} band={band} milestone={editing === 'new' ? null : editing} onClose={() => setEditing(null)} />}
     </Box>
   )
 }

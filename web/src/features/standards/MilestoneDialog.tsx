@@ -1,4 +1,4 @@
-// A new milestone that rests on a test: the sentence, how far the skill has come with it, and the evidence that meets it.
+// A milestone that rests on a test: the sentence, how far the skill has come with it, and the evidence that meets it.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Dialog from '@mui/material/Dialog'
@@ -12,66 +12,103 @@ import { NumberField, SelectCell, TextCell } from '../../ui/fields'
 import { LEVELS } from '../../ui/levels'
 import { ErrorNote } from '../../ui/notes'
 import { STAGES } from '../../ui/stages'
-import { usePutMilestone } from './queries'
+import { useDropMilestone, usePutMilestone } from './queries'
+
+type Milestone = Schemas['Milestone']
+type Measured = Schemas['Measured']
+type Seen = Schemas['Seen']
 
 interface Props {
   scale: Schemas['StandardsOfTest']
   band: Schemas['BandOnScale']
+  /** The one that is changed; a new one without it. */
+  milestone: Milestone | null
   onClose: () => void
 }
 
 const FEET: Schemas['Feet'][] = ['both', 'either', 'strong', 'other']
+const words = texts.standards.making
+
 /** A name in files, made of a sentence. */
 const named = (says: string, band: string) =>
   `${says
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
-    .slice(0, 36)}-${band}`.replace(/--+/g, '-')
+    .slice(0, 36)
+    .replace(/^-|-$/g, '')}-${band}`
 
-export function MilestoneDialog({ scale, band, onClose }: Props) {
-  const [says, setSays] = useState('')
-  const [short, setShort] = useState('')
-  const [stage, setStage] = useState<Stage>('flow')
-  const [level, setLevel] = useState<Level>('secure')
-  const [feet, setFeet] = useState<Schemas['Feet']>('both')
-  const [times, setTimes] = useState(1)
-  const [ofLast, setOfLast] = useState(2)
-  const put = usePutMilestone(scale.test.id)
+const partsOf = (evidence: Schemas['Evidence']): { measured?: Measured; seen?: Seen } => ('both' in evidence ? evidence.both : evidence)
+const together = ({ measured, seen }: { measured?: Measured; seen?: Seen }): Schemas['Evidence'] | null =>
+  measured && seen ? { both: { measured, seen } } : measured ? { measured } : seen ? { seen } : null
+
+export function MilestoneDialog({ scale, band, milestone, onClose }: Props) {
   const { test } = scale
-  const seen = scale.protocol.kind === 'points'
-  const words = texts.standards.making
-  const keep = () => {
-    const evidence: Schemas['Evidence'] = seen ? { seen: { test: test.id, days: times } } : { measured: { test: test.id, reach: { level }, feet, times, of_last: Math.max(times, ofLast) } }
-    const id = named(says, band.id)
-    put.mutate({ id, says: says.trim(), short: (short.trim() || says.trim()).slice(0, 24), skill: scale.skill, stage, band: band.id, evidence }, { onSuccess: onClose })
+  const fresh: Milestone = {
+    id: '',
+    says: '',
+    short: '',
+    skill: scale.skill,
+    stage: 'flow',
+    band: band.id,
+    evidence: scale.protocol.kind === 'points' ? { seen: { test: test.id, days: 1 } } : { measured: { test: test.id, reach: { level: 'secure' }, feet: 'both', times: 1, of_last: 2 } },
   }
+  const [draft, setDraft] = useState(milestone ?? fresh)
+  const put = usePutMilestone(test.id)
+  const drop = useDropMilestone(test.id)
+  const { measured, seen } = partsOf(draft.evidence)
+  const change = (next: Partial<Milestone>) => setDraft({ ...draft, ...next })
+  const prove = (next: { measured?: Measured; seen?: Seen }) => {
+    const evidence = together({ measured, seen, ...next })
+    if (evidence) change({ evidence })
+  }
+  const says = draft.says.trim()
+  const keep = () => put.mutate({ ...draft, says, id: draft.id || named(says, band.id), short: (draft.short.trim() || says).slice(0, 24) }, { onSuccess: onClose })
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm">
       <DialogTitle>{words.title(band.name)}</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
-        <TextCell label={words.says} autoFocus value={says} onChange={setSays} placeholder={words.example} sx={{ mt: 1 }} />
+        <TextCell label={words.says} autoFocus value={draft.says} onChange={(text) => change({ says: text })} placeholder={words.example} sx={{ mt: 1 }} />
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
-          <TextCell label={words.short} value={short} onChange={setShort} slotProps={{ htmlInput: { maxLength: 24 } }} />
-          <SelectCell<Stage> label={words.stage} value={stage} options={STAGES.map((value) => ({ value, says: texts.stage[value] }))} onChange={(next) => next && setStage(next)} />
+          <TextCell label={words.short} value={draft.short} onChange={(text) => change({ short: text })} slotProps={{ htmlInput: { maxLength: 24 } }} />
+          <SelectCell<Stage> label={words.stage} value={draft.stage} options={STAGES.map((value) => ({ value, says: texts.stage[value] }))} onChange={(stage) => stage && change({ stage })} />
         </Box>
         <Typography variant="h3">{words.evidence}</Typography>
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(120px, 1fr))', gap: 2 }}>
-          {!seen && <SelectCell<Level> label={words.level} value={level} options={LEVELS.slice(1).map((value) => ({ value, says: texts.level[value] }))} onChange={(next) => next && setLevel(next)} />}
-          {!seen && test.per_side && <SelectCell<Schemas['Feet']> label={words.feet} value={feet} options={FEET.map((value) => ({ value, says: words.foot[value] }))} onChange={(next) => next && setFeet(next)} />}
-          <NumberField label={seen ? words.days : words.times} whole value={times} onChange={(n) => n !== null && n >= 1 && n <= 20 && setTimes(n)} />
-          {!seen && <NumberField label={words.ofLast} whole value={ofLast} onChange={(n) => n !== null && n >= 1 && n <= 20 && setOfLast(n)} />}
-        </Box>
+        {measured && <MeasuredFields measured={measured} perSide={test.per_side} onChange={(next) => prove({ measured: next })} />}
+        {seen && <NumberField label={words.days} whole value={seen.days} onChange={(days) => days !== null && days >= 1 && days <= 20 && prove({ seen: { ...seen, days } })} sx={{ width: 160 }} />}
         {put.isError && <ErrorNote error={put.error} />}
+        {drop.isError && <ErrorNote error={drop.error} />}
         <Box sx={{ display: 'flex', gap: 1 }}>
-          <Button variant="contained" disabled={says.trim() === '' || put.isPending} onClick={keep}>
+          <Button variant="contained" disabled={says === '' || put.isPending} onClick={keep}>
             {words.keep}
           </Button>
           <Button variant="text" onClick={onClose}>
             {texts.cancel}
           </Button>
+          <Box sx={{ flex: 1 }} />
+          {milestone && (
+            <Button color="error" disabled={drop.isPending} onClick={() => drop.mutate(milestone.id, { onSuccess: onClose })}>
+              {texts.standards.dropMilestone}
+            </Button>
+          )}
         </Box>
       </DialogContent>
     </Dialog>
+  )
+}
+
+function MeasuredFields({ measured, perSide, onChange }: { measured: Measured; perSide: boolean; onChange: (measured: Measured) => void }) {
+  const { reach, feet = 'both', times, of_last } = measured
+  const count = (n: number | null): n is number => n !== null && n >= 1 && n <= 20
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(110px, 1fr))', gap: 2 }}>
+      {'level' in reach ? (
+        <SelectCell<Level> label={words.level} value={reach.level} options={LEVELS.slice(1).map((value) => ({ value, says: texts.level[value] }))} onChange={(level) => level && onChange({ ...measured, reach: { level } })} />
+      ) : (
+        <NumberField label={words.value} value={reach.value} onChange={(value) => value !== null && onChange({ ...measured, reach: { value } })} />
+      )}
+      {perSide && <SelectCell<Schemas['Feet']> label={words.feet} value={feet} options={FEET.map((value) => ({ value, says: words.foot[value] }))} onChange={(next) => next && onChange({ ...measured, feet: next })} />}
+      <NumberField label={words.times} whole value={times} onChange={(n) => count(n) && onChange({ ...measured, times: n, of_last: Math.max(n, of_last) })} />
+      <NumberField label={words.ofLast} whole value={of_last} onChange={(n) => count(n) && onChange({ ...measured, of_last: n, times: Math.min(n, times) })} />
+    </Box>
   )
 }

@@ -42,3 +42,12 @@ export function usePutMilestone(test: string) {
     onSuccess: () => void queries.invalidateQueries({ queryKey: ['standards', test] }),
   })
 }
+
+/** Takes a milestone out. */
+export function useDropMilestone(test: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (id: string) => api.DELETE('/milestones/{id}', { params: { path: { id } } }),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['standards', test] }),
+  })
+}

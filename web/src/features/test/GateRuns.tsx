@@ -3,11 +3,12 @@ import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
-import { useEffect } from 'react'
+import { useEffect, useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { Figure } from '../../ui/figures'
 import { LinkField } from '../../ui/LinkField'
+import { useToolKeys } from '../../ui/keys'
 import { sentence } from '../../ui/notes'
 import { useGates, useOpenGates } from './queries'
 import { ToolFrame, type Steps } from './ToolFrame'
@@ -15,17 +16,21 @@ import { ToolFrame, type Steps } from './ToolFrame'
 interface Props extends Steps {
   team: string
   test: string
+  /** Seconds for a missed marker. */
+  penalty: number
   /** Runs that were entered. */
   taken: number[]
   /** The run that stands in the big digits. */
   offered: number | null
+  /** Whether nothing stands in the big digits. */
+  empty: boolean
   onValue: (seconds: number, run: number) => void
 }
 
 /** So many runs are shown, the latest first. */
 const SHOWN = 4
 
-export function GateRuns({ team, test, taken, offered, onValue, ...steps }: Props) {
+export function GateRuns({ team, test, penalty, taken, offered, empty, onValue, ...steps }: Props) {
   const { floor } = useTheme()
   const open = useOpenGates(team)
   const gates = useGates(team, open.joining?.code, test)
@@ -33,7 +38,20 @@ export function GateRuns({ team, test, taken, offered, onValue, ...steps }: Prop
   const next = runs.find((run) => run.outcome.kind === 'good' && !taken.includes(run.first))
   const nextTime = next?.outcome.kind === 'good' ? next.outcome.seconds : null
   useEffect(() => {
-    if (next && nextTime !== null && offered === null) onValue(nextTime, next.first)
+    if (next && nextTime !== null && empty) onValue(nextTime, next.first)
+  })
+  const [missed, setMissed] = useState({ run: -1, n: 0 })
+  const n = missed.run === offered ? missed.n : 0
+  const of = runs.find((run) => run.first === offered)
+  const miss = () => {
+    if (offered === null || of?.outcome.kind !== 'good') return
+    setMissed({ run: offered, n: n + 1 })
+    onValue(of.outcome.seconds + (n + 1) * penalty, offered)
+  }
+  useToolKeys((key) => {
+    if (key !== 'm' || penalty === 0) return false
+    miss()
+    return true
   })
   const shown = runs.slice(-SHOWN).reverse()
   return (
@@ -62,6 +80,11 @@ export function GateRuns({ team, test, taken, offered, onValue, ...steps }: Prop
               <RunLine run={run} taken={taken.includes(run.first)} />
             </ButtonBase>
           ))}
+          {penalty > 0 && offered !== null && (
+            <Button onClick={miss} sx={{ minHeight: 44 }}>
+              {texts.test.missed(n, penalty)}
+            </Button>
+          )}
           {runs.length === 0 && gates.data?.connected && <Typography variant="body2">{texts.gates.waiting}</Typography>}
         </>
       )}

@@ -8,17 +8,20 @@ import { useToolKeys } from '../../ui/keys'
 import { ToolFrame, type Steps } from './ToolFrame'
 
 interface Props extends Steps {
+  /** Whose time it is: what was stopped for one is not shown for another. */
+  place: string
   penalty: number
   onValue: (seconds: number) => void
-  /** Takes a value at once. */
-  onLap: (seconds: number) => void
+  /** Takes a value at once; says whether it was taken. */
+  onLap: (seconds: number) => boolean
 }
 
 const hundredths = (ms: number, penalties: number) => Math.round(ms / 10) / 100 + penalties
 
-export function Stopwatch({ penalty, onValue, onLap, ...steps }: Props) {
+export function Stopwatch({ place, penalty, onValue, onLap, ...steps }: Props) {
   const [since, setSince] = useState<number | null>(null)
-  const [stopped, setStopped] = useState(0)
+  const [last, setLast] = useState({ place, ms: 0 })
+  const stopped = last.place === place ? last.ms : 0
   const [missed, setMissed] = useState(0)
   const face = useRef<HTMLSpanElement>(null)
   useEffect(() => {
@@ -39,13 +42,13 @@ export function Stopwatch({ penalty, onValue, onLap, ...steps }: Props) {
     }
     const ms = performance.now() - since
     setSince(null)
-    setStopped(ms)
+    setLast({ place, ms })
     onValue(hundredths(ms, missed * penalty))
   }
   const lap = () => {
     if (since === null) return
     const now = performance.now()
-    onLap(hundredths(now - since, missed * penalty))
+    if (!onLap(hundredths(now - since, missed * penalty))) return
     setSince(now)
     setMissed(0)
   }

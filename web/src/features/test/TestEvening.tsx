@@ -13,7 +13,7 @@ import { isTyping } from '../../ui/keys'
 import { levelOf, LevelSteps } from '../../ui/levels'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { useTeam } from '../team'
-import { faultOf, kept, nearOf, partsOf, surprises, toolsOf } from './entry'
+import { faultOf, kept, nearOf, surprises, toolsOf } from './entry'
 import { GateRuns } from './GateRuns'
 import { Keypad } from './Keypad'
 import { Points } from './Points'
@@ -95,6 +95,16 @@ function Entry({ team, sheet, today, fromPaper }: { team: string; sheet: Schemas
     if (run !== null) setTaken([...taken, run])
     put(cell, value, marks, run === null ? undefined : 'gates')
   }
+  /** Takes a lap at once; a time that cannot be true stops nothing and says why. */
+  const lap = (seconds: number) => {
+    const wrong = faultOf(sheet, seconds)
+    if (!cell || wrong) {
+      setWrong(wrong)
+      return false
+    }
+    put(cell, seconds, [])
+    return true
+  }
   const undo = () => {
     const last = entered.at(-1)
     if (!last) return
@@ -133,6 +143,7 @@ function Entry({ team, sheet, today, fromPaper }: { team: string; sheet: Schemas
 
   const steps = { ready: typed !== '' && cell !== undefined, undoable: entered.length > 0, onEnter: take, onUndo: undo }
   const key = cell ? nameOf(cell) : 'none'
+  const penalty = sheet.protocol.kind === 'course' ? sheet.protocol.penalty_s : 0
   return (
     <Box sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: { xs: 'column', sm: 'row' } }}>
       <Box sx={{ flex: 'none', width: { sm: 340 }, px: 1.5, py: 1, bgcolor: 'background.paper', borderBottom: { xs: 1, sm: 0 }, borderRight: { sm: 1 }, borderColor: { xs: 'divider', sm: 'divider' } }}>
@@ -161,7 +172,7 @@ function Entry({ team, sheet, today, fromPaper }: { team: string; sheet: Schemas
                 sheet.test.trials > 1 && texts.test.round(cell.round + 1),
                 before && texts.test.before(asResult(before.value)),
                 sheet.rest_s > 0 && texts.test.rest(sheet.rest_s),
-                partsOf(sheet) > 1 && texts.test.services(partsOf(sheet)),
+                sheet.parts > 1 && texts.test.services(sheet.parts),
               ]
                 .filter(Boolean)
                 .join(' · ') || '\u00a0'}
@@ -196,18 +207,20 @@ function Entry({ team, sheet, today, fromPaper }: { team: string; sheet: Schemas
             }}
           />
         )}
-        {tool === 'keys' && <Keypad {...steps} decimals={sheet.step < 1 && partsOf(sheet) === 1} onPress={press} />}
+        {tool === 'keys' && <Keypad {...steps} decimals={sheet.step < 1 && sheet.parts === 1} onPress={press} />}
         {tool === 'stopwatch' && (
           // The watch runs on from player to player.
-          <Stopwatch {...steps} penalty={sheet.protocol.kind === 'course' ? sheet.protocol.penalty_s : 0} onValue={(seconds) => write(seconds.toFixed(2))} onLap={(seconds) => cell && !faultOf(sheet, seconds) && put(cell, seconds, [])} />
+          <Stopwatch {...steps} place={key} penalty={penalty} onValue={(seconds) => write(seconds.toFixed(2))} onLap={lap} />
         )}
         {tool === 'gates' && (
           <GateRuns
             {...steps}
             team={team}
             test={sheet.test.id}
+            penalty={penalty}
             taken={taken}
             offered={run}
+            empty={typed === ''}
             onValue={(seconds, of) => {
               write(seconds.toFixed(2))
               setRun(of)
@@ -215,7 +228,7 @@ function Entry({ team, sheet, today, fromPaper }: { team: string; sheet: Schemas
           />
         )}
         {tool === 'tapper' && (
-          <Tapper key={key} {...steps} seconds={sheet.protocol.kind === 'count' ? sheet.protocol.seconds : null} most={sheet.most * partsOf(sheet)} onValue={(count) => write(String(count))} />
+          <Tapper key={key} {...steps} seconds={sheet.protocol.kind === 'count' ? sheet.protocol.seconds : null} most={sheet.most * sheet.parts} onValue={(count) => write(String(count))} />
         )}
         {tool === 'ticks' && sheet.protocol.kind === 'hits' && <Ticks key={key} {...steps} of={sheet.protocol.of} onValue={(hits) => write(hits === null ? '' : String(hits))} />}
         {tool === 'points' && sheet.protocol.kind === 'points' && (
@@ -243,7 +256,7 @@ function Reading({ sheet, typed, value, standing }: { sheet: Schemas['Sheet']; t
           <Box>
             <Typography sx={{ lineHeight: 1.2 }}>
               {texts.level[level]}
-              {value !== null && partsOf(sheet) > 1 && ` · ${texts.test.mean(asResult(value))}`}
+              {value !== null && sheet.parts > 1 && ` · ${texts.test.mean(asResult(value))}`}
             </Typography>
             {near && (
               <Typography variant="caption" component="div">

@@ -4,18 +4,15 @@ import { texts } from '../../texts/en'
 
 type Sheet = Schemas['Sheet']
 
-/** Bounces are counted over all services; everything else is entered as it is kept. */
-export const partsOf = ({ protocol }: Sheet) => (protocol.kind === 'bounces' ? protocol.services : 1)
-
-/** What was entered, as it is kept. */
-export const kept = (sheet: Sheet, entered: number) => Math.round((entered / partsOf(sheet)) * 1e6) / 1e6
+/** What was entered, as it is kept: of values that are entered together, their mean. */
+export const kept = (sheet: Sheet, entered: number) => Math.round((entered / sheet.parts) * 1e6) / 1e6
 
 /** Why a value cannot be taken. */
 export function faultOf(sheet: Sheet, entered: number): string | null {
-  const parts = partsOf(sheet)
+  const { parts } = sheet
   const value = kept(sheet, entered)
   if (Number.isNaN(value) || value < sheet.least || value > sheet.most) return texts.test.outOfRange(sheet.least * parts, sheet.most * parts)
-  const steps = (value - 0) / sheet.step
+  const steps = value / sheet.step
   if (Math.abs(steps - Math.round(steps)) > 1e-6) return sheet.step === 1 || parts > 1 ? texts.test.whole : texts.test.finer(sheet.step)
   return null
 }

@@ -2,10 +2,13 @@
 
 use actix_web::http::Method;
 use actix_web::test::{TestRequest, call_service, read_body};
+use jogo_core::gates::{Event, Kind, RunOutcome};
 use rstest::rstest;
 use serde_json::{Value, json};
 
 use super::{COACH, DIRECTOR, Visitor, academy, id, own_page};
+use crate::team_levels;
+use crate::timing::Timing;
 
 type Bad = fn(&mut Value);
 
@@ -131,11 +134,11 @@ async fn an_erased_player_leaves_nothing_behind() {
     assert_eq!(coach.sends(own_page(Method::DELETE, &page)).await.status, 204);
     assert_eq!(coach.gets(&page).await.status, 404);
     assert_eq!(board(&coach).await["players"].as_array().unwrap().len(), 13);
-    // Neither the name nor the id stands anywhere in what is kept on the disk.
+    // Neither the name nor the id, in whichever form, stands anywhere in what is kept on the disk.
     let id: Vec<u8> = uuid::Uuid::parse_str(player.as_str().unwrap()).unwrap().as_bytes().to_vec();
     for file in std::fs::read_dir(academy.folder.path()).unwrap().flatten().filter(|f| f.path().is_file()) {
         let bytes = std::fs::read(file.path()).unwrap();
-        for needle in [name.as_bytes(), &id] {
+        for needle in [name.as_bytes(), &id, player.as_str().unwrap().as_bytes()] {
             let found = bytes.windows(needle.len()).any(|window| window == needle);
             assert!(!found, "{:?} still holds {name}", file.path());
         }
@@ -287,4 +290,150 @@ async fn a_new_plan_begins_where_the_milestones_say_the_squad_stands() {
         .collect();
     assert_eq!(coach.posts(&format!("{team}/words"), json!({"words": words})).await.status, 204);
     assert_eq!(present(71).await, "scan", "ten of fourteen have it now");
+}
+
+#[actix_web::test]
+async fn the_board_says_who_is_decided_on_first_and_which_foot_to_look_at() {
+    let academy = academy().await;
+    let coach = academy.signed_in("selo").await;
+    let board = board(&coach).await;
+    assert_eq!((&board["next_week"]["week"], &board["next_week"]["from"]), (&json!(7), &json!("2031-02-17")));
+    let mut players = board["players"].as_array().unwrap().clone();
+    players.sort_by_key(|player| player["decided"].as_u64().unwrap());
+    let places: Vec<u64> = players.iter().map(|player| player["decided"].as_u64().unwrap()).collect();
+    assert_eq!(places, (0..16).collect::<Vec<u64>>());
+    let groups: Vec<&str> = players.iter().map(|player| player["group"].as_str().unwrap()).collect();
+    let order = ["move_on", "other_foot", "consolidate"];
+    assert!(groups.is_sorted_by_key(|group| order.iter().position(|known| known == group)), "{groups:?}");
+    assert_eq!(groups[0], "move_on");
+    for player in &players {
+        assert!(player["foot"]["deficit"].is_number(), "everybody was tested with both feet: {player}");
+    }
+}
+
+#[actix_web::test]
+async fn a_passport_shows_changes_today_s_level_and_what_comes_next() {
+    let academy = academy().await;
+    let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(COACH).await);
+    let team = coach.team().await;
+    let player = board(&coach).await["players"][0]["id"].clone();
+    let page = format!("{team}/players/{}", player.as_str().unwrap());
+    let easier = json!({"from": "2031-02-10", "bands": {"u8-u9": thresholds(60.0, 50.0, 40.0)}});
+    let set = own_page(Method::PUT, "/standards/weave-time").set_json(easier);
+    assert_eq!(director.sends(set).await.status, 204);
+    let passport = coach.gets(&page).await.body;
+    let weaves: Vec<&Value> = passport["results"]
+        .as_array()
+        .unwrap()
+        .iter()
+        .filter(|r| r["result"]["test"] == "weave-time")
+        .collect();
+    assert_eq!(weaves.len(), 4, "two feet on two dates");
+    for weave in &weaves {
+        assert_eq!(weave["today"], "stretching", "under today's easy standard");
+        assert_ne!(weave["result"]["level"], "stretching", "and as it was on its day");
+    }
+    assert!(weaves.iter().any(|weave| weave["change"].is_number() && weave["real"].is_boolean()));
+    let missing: Vec<usize> =
+        passport["next"].as_array().unwrap().iter().map(|s| s["missing"].as_array().unwrap().len()).collect();
+    assert!(missing.is_sorted() && !missing.is_empty(), "{missing:?}");
+    let lines = passport["lines"].as_array().unwrap();
+    assert_eq!(
+        (lines.len(), lines[0]["points"].as_array().unwrap().last().unwrap()["date"].clone()),
+        (4, json!("2031-02-10"))
+    );
+    assert!(passport["note"][0].as_str().unwrap().starts_with("Selin says"));
+}
+
+/// The whole of a band's levels, by test, club and foot.
+async fn levels<S, B>(director: &Visitor<'_, S>) -> Value
+where
+    S: super::Service<super::Request, Response = super::ServiceResponse<B>, Error = super::Error>,
+    B: super::MessageBody,
+{
+    director.gets("/levels?band=u8-u9").await.body
+}
+
+#[actix_web::test]
+async fn levels_that_are_kept_follow_every_change_of_what_they_rest_on() {
+    let academy = academy().await;
+    let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(COACH).await);
+    let store = jogo_store::Store::open(&academy.folder.path().join("academy.sqlite")).await.unwrap();
+    // Read once, so that everything is kept.
+    let mut before = levels(&director).await;
+    assert_eq!(team_levels::rebuild(&store).await.unwrap().1, 0, "what is kept is what follows");
+    let team = coach.team().await;
+    let player = board(&coach).await["players"][0]["id"].clone();
+    let trial = json!({"trials": [{"id": id(1), "player": player, "test": "four-cuts", "taken_on": "2031-02-10",
+        "side": null, "value": 40, "said_at": "2031-02-10T11:00:00Z"}]});
+    let back = json!({"trials": [], "taken_back": [{"trial": id(1), "said_at": "2031-02-10T11:05:00Z"}]});
+    let newcomer = json!({"players": [{"id": id(2), "name": "Una Brae", "birth_month": "2023-04", "strong_foot": "left"}]});
+    let page = |n| format!("{team}/players/{}", id(n));
+    let changes = [
+        own_page(Method::POST, &format!("{team}/trials")).set_json(trial),
+        own_page(Method::POST, &format!("{team}/trials")).set_json(back),
+        own_page(Method::POST, &format!("{team}/players")).set_json(newcomer),
+    ];
+    for change in changes {
+        assert_eq!(coach.sends(change).await.status, 204);
+        let after = levels(&director).await;
+        assert_ne!(after, before, "the view follows at once");
+        assert_eq!(team_levels::rebuild(&store).await.unwrap().1, 0);
+        before = after;
+    }
+    let set = own_page(Method::PUT, "/standards/four-cuts")
+        .set_json(json!({"from": "2031-02-10", "bands": {"u8-u9": thresholds(1.0, 2.0, 3.0)}}));
+    assert_eq!(director.sends(set).await.status, 204);
+    assert_eq!(levels(&director).await, before, "old results keep the level of their day");
+    assert_eq!(coach.sends(own_page(Method::DELETE, &page(2))).await.status, 204);
+    assert_ne!(levels(&director).await, before);
+    assert_eq!(team_levels::rebuild(&store).await.unwrap().1, 0);
+}
+
+#[actix_web::test]
+async fn a_larger_demo_has_more_of_the_same() {
+    let folder = tempfile::tempdir().unwrap();
+    let store = jogo_store::Store::open(&folder.path().join("academy.sqlite")).await.unwrap();
+    let clock = crate::clock::Clock::held(jiff::civil::date(2031, 2, 10)).unwrap();
+    crate::demo::fill(&store, &clock, 3).await.unwrap();
+    let teams = store.teams().await.unwrap();
+    assert_eq!((teams.len(), store.clubs().await.unwrap().len()), (24 + 2 * 23, 7 + 2 * 2));
+    let far = teams.iter().find(|team| team.club == "Isle 2 North").unwrap();
+    let squad = store.players(far.id).await.unwrap().len();
+    let trials = store.trials(far.id).await.unwrap();
+    assert!(squad >= 12 && trials.len() > 60 * squad, "{squad} players, {} trials", trials.len());
+    assert_eq!(team_levels::rebuild(&store).await.unwrap(), (70, 0));
+}
+
+#[rstest]
+#[case::a_line(r#"{"seq": 1, "kind": "arm", "device_ms": 5}"#, r#"{"ack":1}"#)]
+#[case::no_number(r#"{"kind": "arm", "device_ms": 5}"#, "missing field `seq`")]
+#[case::no_such_kind(r#"{"seq": 1, "kind": "fly", "device_ms": 5}"#, "unknown variant `fly`")]
+#[case::no_json("start!", "this is no line of gates")]
+#[actix_web::test]
+async fn gates_are_answered_line_by_line(#[case] line: &str, #[case] says: &str) {
+    let timing = Timing::default();
+    timing.open("code", uuid::Uuid::nil());
+    let answer = super::super::gates::answer(&timing, "code", line);
+    assert!(answer.contains(says), "{answer}");
+    let over =
+        super::super::gates::answer(&timing, "another", r#"{"seq": 1, "kind": "arm", "device_ms": 5}"#);
+    assert!(over.contains("the evening is over"), "{over}");
+}
+
+#[test]
+fn gates_are_seen_by_their_own_team_alone_and_only_while_they_are_there() {
+    let (timing, own, other) = (Timing::default(), uuid::Uuid::from_u128(1), uuid::Uuid::from_u128(2));
+    timing.open("code", own);
+    assert_eq!(timing.runs("code", own, (5.0, 90.0)), Some((false, Vec::new())));
+    assert_eq!(timing.runs("code", other, (5.0, 90.0)), None);
+    assert_eq!(timing.joined("nobody", true), None);
+    timing.joined("code", true).unwrap();
+    for (seq, kind, device_ms) in [(1, Kind::Arm, 0), (2, Kind::Start, 1000), (3, Kind::Stop, 18_000)] {
+        timing.take("code", Event { seq, kind, device_ms }).unwrap();
+    }
+    let (there, runs) = timing.runs("code", own, (5.0, 90.0)).unwrap();
+    assert_eq!((there, &runs[0].outcome), (true, &RunOutcome::Good { seconds: 17.0 }));
+    timing.joined("code", false).unwrap();
+    assert!(!timing.runs("code", own, (5.0, 90.0)).unwrap().0);
 }
