@@ -1,8 +1,6 @@
-// What is said of milestones, groups, passports and standards.
+// What is said of squads, tests, milestones, groups, passports, standards and levels.
 import type { Schemas } from '../api/client'
-
-type Words<K extends string> = Record<K, string>
-const plural = (n: number, one: string, many = `${one}s`) => `${n} ${n === 1 ? one : many}`
+import { plural, two, type Words } from './words'
 
 export const board = {
   open: 'Squad board',
@@ -151,4 +149,95 @@ export const gates = {
     clock_went_back: 'the stop is not after the start',
     out_of_range: 'the time cannot be true',
   } satisfies Words<Schemas['Doubt']>,
+}
+
+export const squad = {
+  title: (n: number) => plural(n, 'player'),
+  none: 'Your squad is empty. Load a list from a spreadsheet or a CSV file: name, birth month, strong foot.',
+  load: 'Load a list',
+  export: 'The list to keep:',
+  point: 'Which column of your list is which?',
+  column: (n: number) => `column ${n}`,
+  columnOf: { name: 'Name', birth_month: 'Birth month', strong_foot: 'Strong foot' } satisfies Words<keyof Schemas['Columns']>,
+  chooseColumn: 'choose a column',
+  columns: 'name, birth month, strong foot',
+  example: 'See an example file',
+  check: 'Check the list',
+  nothingYet: 'Nothing has been written yet.',
+  line: (n: number) => `line ${n}`,
+  ready: (n: number) => `${plural(n, 'player')} can be added`,
+  faulty: (n: number) => `${plural(n, 'row')} cannot`,
+  add: (n: number) => `Add ${plural(n, 'player')}`,
+  leaveOut: (n: number) => `and leave out ${plural(n, 'row')}`,
+  added: (n: number) => `${plural(n, 'player')} added.`,
+  strong: (side: string) => `${side} foot`,
+  born: 'born',
+  noResults: 'no results yet',
+  choose: 'Choose a file',
+  large: 'This file is too large for a squad list: at most 200 kB.',
+}
+
+export const test = {
+  title: 'Test',
+  noSquad: 'First load your squad, then test it.',
+  toSquad: 'To the squad',
+  round: (n: number) => `Round ${n}`,
+  before: (value: string) => `before: ${value}`,
+  enter: 'Enter',
+  entry: (player: string, side: string | null, round: number) => `${player}${side ? `, ${side} foot` : ''}, round ${round}`,
+  delete: 'Delete digit',
+  outOfRange: (least: number, most: number) => `Between ${least} and ${most}.`,
+  whole: 'A whole number.',
+  finer: (step: number) => `To ${two.format(step)}.`,
+  sure: (before: string) => `Far from the last one, ${before}. Sure? Enter again keeps it.`,
+  rest: (seconds: number) => `${seconds} s rest between tries`,
+  services: (n: number) => `all bounces of ${n} services together`,
+  mean: (value: string) => `${value} each`,
+  tools: 'Enter by',
+  tool: { keys: 'Keys', stopwatch: 'Stopwatch', tapper: 'Tapper', ticks: 'Ticks', points: 'Points', gates: 'Gates' },
+  start: 'Start (space)',
+  stop: 'Stop (space)',
+  lap: 'Lap (L)',
+  missed: (n: number, penalty: number) => `Missed marker (M): ${n > 0 ? `+${n * penalty} s` : '0'}`,
+  tap: 'Tap (space)',
+  over: 'Time is over',
+  oneLess: '−1',
+  clock: 'Start the clock',
+  hit: 'Hit (space)',
+  miss: 'Miss (X)',
+  tickBack: 'One back',
+  ticked: (hits: number, tries: number, of: number) => `${hits} hits of ${tries} tries, ${of} in all`,
+  mark: { 0: 'not seen', 1: 'partly', 2: 'seen' },
+  markShort: { 0: 'no', 1: '½', 2: 'yes' },
+  on: 'Results of',
+  onPaper: 'read back from paper',
+  paper: 'Paper sheet',
+  lists: 'Results as a list',
+  readList: 'Read a list in',
+  listColumns: 'player, test, side, day, value: one line for each try',
+  willRead: (n: number) => `${plural(n, 'line')} can be read in`,
+  faultyLines: (n: number) => `${plural(n, 'line')} cannot`,
+  readIn: (n: number) => `Read ${plural(n, 'line')} in`,
+  wasRead: (n: number) => `${plural(n, 'line')} read in.`,
+  complete: 'All entered.',
+  back: 'All tests',
+  noStandard: 'No standard holds today: results are kept, levels come later.',
+  left: 'L',
+  right: 'R',
+}
+
+export const levels = {
+  title: 'Levels',
+  between: (low: string, high: string) => `between ${low} and ${high}`,
+  band: 'Band',
+  about: 'Players by level, from each player’s latest result under the standard of its day.',
+  none: 'No team of this band has players yet.',
+  without: (n: number) => `${n} not tested`,
+  players: (n: number) => plural(n, 'player'),
+  secure: 'Secure or above',
+  club: 'Club',
+  foot: 'Foot',
+  both: 'both feet',
+  counts: (level: string, n: number) => `${level}: ${n}`,
+  few: 'few results: read with care',
 }
