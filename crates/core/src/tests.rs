@@ -233,6 +233,43 @@ impl Test {
         faults
     }
 
+    /// Why a test that has results cannot become another: what was measured then would not be what is measured now.
+    ///
+    /// Words, trials, range, rest and layout may change; what is recorded, and whether each foot is measured, may not.
+    /// Points may be said in other words, but none comes or goes.
+    ///
+    /// ```
+    /// use jogo_core::tests::{Protocol, Summary, Test};
+    /// use jogo_core::units::Seconds;
+    ///
+    /// let taps = Test {
+    ///     id: "taps".into(), name: "Taps".into(), short: "Taps".into(), how: "Sole on the ball, in turn".into(),
+    ///     skill: "taps".into(), protocol: Protocol::Count { seconds: 30 }, per_side: false, trials: 2,
+    ///     summary: Summary::Best, least: 0.0, most: 120.0, rest_s: Seconds(30.0), layout: String::new(),
+    /// };
+    /// let shorter = Test { protocol: Protocol::Count { seconds: 20 }, ..taps.clone() };
+    /// assert_eq!(taps.unlike(&shorter)[0].pointer, "/protocol");
+    /// assert!(taps.unlike(&Test { trials: 3, ..taps.clone() }).is_empty());
+    /// ```
+    pub fn unlike(&self, next: &Test) -> Vec<InputError> {
+        let kept = match (&self.protocol, &next.protocol) {
+            (Protocol::Points { points: now }, Protocol::Points { points: next }) => now.len() == next.len(),
+            (now, next) => now == next,
+        };
+        let mut faults = Vec::new();
+        let mut wrong = |at: &str, what: &str| {
+            let says = format!("results were taken with another {what}: write a new test beside this one");
+            faults.push(InputError::at(at, says));
+        };
+        if !kept {
+            wrong("/protocol", "protocol");
+        }
+        if self.per_side != next.per_side {
+            wrong("/per_side", "rule for the feet");
+        }
+        faults
+    }
+
     /// Checks what was seen of each point, and sums it up.
     pub fn marked(&self, marks: &[u8]) -> Result<f64, String> {
         let Protocol::Points { points } = &self.protocol else {

@@ -96,6 +96,11 @@ impl State {
         Ok(known)
     }
 
+    /// Has it worked out anew: a test has become another.
+    pub fn forget_repeatability(&self) {
+        self.repeatability.lock().unwrap_or_else(PoisonError::into_inner).clear();
+    }
+
     /// Errs if too many wrong passwords came for a login.
     pub fn may_try(&self, login: &str) -> Answer<()> {
         let mut wrong = self.wrong.lock().unwrap_or_else(PoisonError::into_inner);

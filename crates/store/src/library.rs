@@ -52,16 +52,7 @@ impl Store {
             skills::put(&mut tx, skill, Some(place), None, at).await?;
         }
         for (place, test) in (0_i64..).zip(&library.tests) {
-            let doc = to_json("a test", test)?;
-            sqlx::query!(
-                "INSERT INTO test (id, place, doc) VALUES (?, ?, ?)
-                 ON CONFLICT (id) DO UPDATE SET place = excluded.place, doc = excluded.doc",
-                test.id,
-                place,
-                doc
-            )
-            .execute(&mut *tx)
-            .await?;
+            put_test(&mut tx, test, place).await?;
         }
         for standard in &library.standards {
             put_standard(&mut tx, standard, None, at).await?;
@@ -87,6 +78,45 @@ impl Store {
         let doc =
             sqlx::query_scalar!("SELECT doc FROM test WHERE id = ?", id).fetch_optional(&self.read).await?;
         doc.map(|doc| from_json("a test", &doc)).transpose()
+    }
+
+    /// Whether results were ever taken with a test; those that were taken back count too.
+    pub async fn has_results(&self, id: &str) -> Stored<bool> {
+        let found = sqlx::query_scalar!(
+            r#"SELECT EXISTS (SELECT 1 FROM trial WHERE test = ?) AS "found!: bool""#,
+            id
+        );
+        Ok(found.fetch_one(&self.read).await?)
+    }
+
+    /// Keeps a test, and notes who did: a new one comes last, a changed one stays in its place.
+    pub async fn put_test(&self, test: &Test, by: Uuid, at: Timestamp) -> Stored<()> {
+        let mut tx = self.begin().await?;
+        let place = sqlx::query_scalar!(
+            r#"SELECT COALESCE((SELECT place FROM test WHERE id = ?), (SELECT MAX(place) + 1 FROM test), 0) AS "place!: i64""#,
+            test.id
+        );
+        let place = place.fetch_one(&mut *tx).await?;
+        put_test(&mut tx, test, place).await?;
+        levels::forget_band(&mut tx, None).await?;
+        audit::put(&mut tx, (at, by), "test set", &test.id).await?;
+        Ok(tx.commit().await?)
+    }
+
+    /// Takes a test out, and notes who did; false if results or a standard are kept of it.
+    pub async fn drop_test(&self, id: &str, by: Uuid, at: Timestamp) -> Stored<bool> {
+        let mut tx = self.begin().await?;
+        let gone = sqlx::query!(
+            "DELETE FROM test WHERE id = ?1 AND NOT EXISTS (SELECT 1 FROM trial WHERE test = ?1)
+             AND NOT EXISTS (SELECT 1 FROM standard WHERE test = ?1)",
+            id
+        );
+        if gone.execute(&mut *tx).await?.rows_affected() == 0 {
+            return Ok(false);
+        }
+        audit::put(&mut tx, (at, by), "test dropped", id).await?;
+        tx.commit().await?;
+        Ok(true)
     }
 
     /// Names of the tests for which some band has a standard.
@@ -140,6 +170,20 @@ impl Store {
         }
         Ok(tx.commit().await?)
     }
+}
+
+async fn put_test(tx: &mut Transaction<'static, Sqlite>, test: &Test, place: i64) -> Stored<()> {
+    let doc = to_json("a test", test)?;
+    sqlx::query!(
+        "INSERT INTO test (id, place, doc) VALUES (?, ?, ?)
+         ON CONFLICT (id) DO UPDATE SET place = excluded.place, doc = excluded.doc",
+        test.id,
+        place,
+        doc
+    )
+    .execute(&mut **tx)
+    .await?;
+    Ok(())
 }
 
 async fn put_standard(

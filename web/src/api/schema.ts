@@ -263,6 +263,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/curricula/{id}/goals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The goals of a curriculum as they would be from where the squads stand today. Nothing is changed by asking. */
+        get: operations["curricula_goals_of_squads"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/curricula/{id}/season": {
         parameters: {
             query?: never;
@@ -1211,6 +1228,25 @@ export interface paths {
         /** Takes in what a coach says: all of it or nothing, each once. */
         post: operations["board_say"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/tests/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A test as it is written. */
+        get: operations["benchmarks_show"];
+        /** Keeps a test: a new one, or a changed one. What results were taken with stays as it was. */
+        put: operations["benchmarks_put"];
+        post?: never;
+        /** Takes a test out; one with results, or on which something rests, stays. */
+        delete: operations["benchmarks_drop"];
         options?: never;
         head?: never;
         patch?: never;
@@ -4603,6 +4639,11 @@ export interface components {
             stretching: components["schemas"]["Suggested"];
         };
         /**
+         * @description How the valid trials of one date become a result.
+         * @enum {string}
+         */
+        Summary: "best" | "mean" | "median";
+        /**
          * @description A surface of the foot or body that plays the ball.
          * @enum {string}
          */
@@ -4650,6 +4691,44 @@ export interface components {
          * @enum {string}
          */
         Tempo: "own_pace" | "in_rhythm" | "fast";
+        /** @description A measured benchmark. */
+        Test: {
+            /** @description How it is taken, in one or two sentences. */
+            how: string;
+            /** @description As `four-cuts`. */
+            id: components["schemas"]["String"];
+            /** @description The markers, in the layout notation; empty if there is nothing to lay out. */
+            layout?: string;
+            /**
+             * Format: double
+             * @description Smallest value that can be true.
+             */
+            least: number;
+            /**
+             * Format: double
+             * @description Largest value that can be true.
+             */
+            most: number;
+            /** @description As a coach says it. */
+            name: string;
+            /** @description Whether each foot is measured on its own. */
+            per_side: boolean;
+            /** @description What is recorded. */
+            protocol: components["schemas"]["Protocol"];
+            /** @description Rest between two trials of one player. */
+            rest_s?: components["schemas"]["Seconds"];
+            /** @description As it stands in a narrow table. */
+            short: string;
+            /** @description The skill that it shows. */
+            skill: components["schemas"]["String"];
+            /** @description How they become one result. */
+            summary: components["schemas"]["Summary"];
+            /**
+             * Format: int32
+             * @description Trials on one date, per side.
+             */
+            trials: number;
+        };
         /** @description A test in the list. */
         TestEntry: {
             /** @description The bands that have a standard for it. */
@@ -4920,6 +4999,12 @@ export interface components {
         };
         WordsSaid: {
             words: components["schemas"]["WordSaid"][];
+        };
+        /** @description A test as it is written. */
+        WrittenTest: {
+            /** @description Whether results were taken with it, so that what it records stays. */
+            has_results: boolean;
+            test: components["schemas"]["Test"];
         };
     };
     responses: never;
@@ -5560,6 +5645,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Forecast"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    curricula_goals_of_squads: {
+        parameters: {
+            query?: {
+                /** @description One team of the band; all of them without it. */
+                team?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Goal"][];
                 };
             };
             404: {
@@ -7863,6 +7980,101 @@ export interface operations {
                 };
             };
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    benchmarks_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WrittenTest"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    benchmarks_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Test"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    benchmarks_drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,6 +1,7 @@
 //! The HTTP interface. A handler extracts, calls and answers; what it calls stands in the core and the store.
 
 mod bands;
+mod benchmarks;
 mod board;
 mod calendars;
 mod clubs;
@@ -96,6 +97,7 @@ pub fn app(
                 .configure(standards::routes)
                 .configure(gates::routes)
                 .configure(milestones::routes)
+                .configure(benchmarks::routes)
                 .configure(testing::routes)
                 .route("/openapi.json", web::get().to(openapi))
                 .default_service(web::to(nothing_here)),
@@ -153,7 +155,7 @@ impl Cursor {
         drills::list, drills::show, drills::earlier, drills::create, drills::change, drills::archive, drills::skills,
         map::show, map::change, map::way, map::compared,
         bands::list, bands::change, bands::academy, bands::change_academy,
-        curricula::list, curricula::beginnings, curricula::create, curricula::show, curricula::change,
+        curricula::list, curricula::beginnings, curricula::create, curricula::goals_of_squads, curricula::show, curricula::change,
         curricula::change_season, curricula::edits, curricula::undo, curricula::solve_again, curricula::why,
         curricula::compared, curricula::foreseen, curricula::evening, curricula::publish,
         review::delivery, review::levels,
@@ -170,6 +172,7 @@ impl Cursor {
         standards::list, standards::show, standards::weigh, standards::set,
         gates::open, gates::runs,
         milestones::list, milestones::put_one, milestones::drop_one,
+        benchmarks::show, benchmarks::put_one, benchmarks::drop_one,
     ),
     components(schemas(Problem))
 )]

@@ -27,13 +27,3 @@ export const BLANK: Drill = {
 
 /** What a file may leave out, put in. */
 export const whole = (drill: Schemas['Drill']): Drill => ({ ...drill, stand_ins: drill.stand_ins ?? [], cautions: drill.cautions ?? [], touches_by_band: drill.touches_by_band ?? {}, rungs: drill.rungs.map((rung) => ({ ...rung, levers: set(rung.levers) })) })
-
-/** The name in files that a title gives. */
-export const nameFor = (title: string) =>
-  title
-    .normalize('NFKD')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 50)
-    .replace(/-+$/, '') || 'drill'

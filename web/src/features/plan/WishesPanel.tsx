@@ -9,9 +9,11 @@ import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
 import { LateNumber, LateText, SelectCell } from '../../ui/fields'
 import { STAGES } from '../../ui/stages'
+import { ErrorNote } from '../../ui/notes'
+import { useClubs } from '../clubs/queries'
 import { useSkills } from '../drills/queries'
 import { useMap } from '../progressions/queries'
-import { presetOf, useBeginnings, type Change } from './queries'
+import { EVERYBODY, presetOf, useBeginnings, useGoalsOfSquads, type Change } from './queries'
 import { SeasonFields } from './SeasonFields'
 
 interface Props {
@@ -147,6 +149,7 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
           </Box>
         </Box>
       ))}
+      <FromSquads view={view} name={name} onTake={(next) => onChange((wishes) => ({ ...wishes, goals: wishes.goals.map((goal) => next.find((each) => each.skill === goal.skill) ?? goal) }))} />
       <SelectCell
         label={says.addGoal}
         none={says.chooseSkill}
@@ -155,6 +158,41 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
         onChange={(skill) => skill && onChange((wishes) => ({ ...wishes, goals: [...wishes.goals, { skill, present: null, goal: 'flow' }] }))}
       />
     </Part>
+  )
+}
+
+/** What the milestones of the squads say of the goals, taken over only when it is wanted. */
+function FromSquads({ view, name, onTake }: { view: Curriculum; name: (skill: string) => string; onTake: (goals: Schemas['Goal'][]) => void }) {
+  const [whose, setWhose] = useState('')
+  const clubs = useClubs().data ?? []
+  const teams = clubs.flatMap((club) => club.teams.filter((team) => team.band === view.wishes.band).map((team) => ({ value: team.id, says: `${club.name} ${team.name}` })))
+  const found = useGoalsOfSquads(view.id, whose)
+  const before = new Map(view.wishes.goals.map((goal) => [goal.skill, goal.present ?? null]))
+  const next = (found.data ?? []).filter((goal) => before.has(goal.skill) && before.get(goal.skill) !== (goal.present ?? null))
+  const stage = (at: Stage | null | undefined) => (at ? texts.stage[at] : says.notMet)
+  return (
+    <Box sx={{ display: 'grid', gap: 0.75, borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
+      <SelectCell label={says.fromSquads} none={says.fromNobody} value={whose} options={[{ value: EVERYBODY, says: says.allSquads }, ...teams]} onChange={setWhose} />
+      {whose !== '' && found.isError && <ErrorNote error={found.error} />}
+      {whose !== '' && found.data && (
+        <>
+          {next.map((goal) => (
+            <Typography key={goal.skill} variant="body2">
+              {says.stands(name(goal.skill), stage(before.get(goal.skill)), stage(goal.present))}
+            </Typography>
+          ))}
+          {next.length === 0 ? (
+            <Typography variant="body2" color="text.secondary">
+              {says.standsAlike}
+            </Typography>
+          ) : (
+            <Button size="small" onClick={() => onTake(next)} sx={{ justifySelf: 'start' }}>
+              {says.takeStands(next.length)}
+            </Button>
+          )}
+        </>
+      )}
+    </Box>
   )
 }
 

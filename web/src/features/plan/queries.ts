@@ -45,6 +45,16 @@ export const useForecast = (id: string, version: number, wanted: boolean) =>
     enabled: wanted,
   })
 
+/** The goals as they would be from where the squads of the band, or one of them, stand today. */
+export const useGoalsOfSquads = (id: string, whose: string) =>
+  useQuery({
+    queryKey: ['goals', id, whose],
+    queryFn: () => data(api.GET('/curricula/{id}/goals', { params: { path: { id }, query: whose === EVERYBODY ? {} : { team: whose } } })),
+    enabled: whose !== '',
+  })
+/** All squads of a band. */
+export const EVERYBODY = 'band'
+
 /** The plan beside one by another approach. */
 export const useCompared = (id: string, version: number, approach: Schemas['Approach'] | undefined) =>
   useQuery({

@@ -10,7 +10,7 @@ import type { Schemas, Stage } from '../../api/client'
 import { texts } from '../../texts/en'
 import { SelectCell, TextCell, NumberField } from '../../ui/fields'
 import { STAGES } from '../../ui/stages'
-import { nameFor } from '../drills/drill'
+import { nameFor } from '../naming'
 import { wholeSkill, type Change, type MapView, type Skill } from './queries'
 
 interface Props {
@@ -229,7 +229,7 @@ function JoinFields({ view, skill, onChange, onChoose }: { view: MapView; skill:
         const other = view.skills.find((each) => each.id === id)
         if (!other) return
         const name = `${skill.name}, ${other.name}`.slice(0, 60)
-        const joined = { ...skill, id: `${nameFor(name)}-${Date.now().toString(36)}`, name, needs: [], helps: [], gate: null, parts: [skill.id, other.id] }
+        const joined = { ...skill, id: `${nameFor(name, 'skill')}-${Date.now().toString(36)}`, name, needs: [], helps: [], gate: null, parts: [skill.id, other.id] }
         onChange({ put: [joined] })
         onChoose(joined.id)
       }}
@@ -243,7 +243,7 @@ function SplitFields({ skill, onChange }: { skill: Skill; onChange: Props['onCha
   const [names, setNames] = useState('')
   const parts = names.split('\n').map((name) => name.trim()).filter(Boolean)
   const split = () => {
-    const made = parts.map((name, i) => ({ ...skill, id: `${nameFor(name)}-${Date.now().toString(36)}${i}`, name, parts: [], helps: [], gate: null }))
+    const made = parts.map((name, i) => ({ ...skill, id: `${nameFor(name, 'skill')}-${Date.now().toString(36)}${i}`, name, parts: [], helps: [], gate: null }))
     onChange({ put: [...made, { ...skill, needs: [], parts: [...skill.parts, ...made.map((part) => part.id)] }] })
     setNames('')
   }

@@ -12,6 +12,7 @@ import { NumberField, SelectCell, TextCell } from '../../ui/fields'
 import { LEVELS } from '../../ui/levels'
 import { ErrorNote } from '../../ui/notes'
 import { STAGES } from '../../ui/stages'
+import { nameFor } from '../naming'
 import { useDropMilestone, usePutMilestone } from './queries'
 
 type Milestone = Schemas['Milestone']
@@ -28,14 +29,6 @@ interface Props {
 
 const FEET: Schemas['Feet'][] = ['both', 'either', 'strong', 'other']
 const words = texts.standards.making
-
-/** A name in files, made of a sentence. */
-const named = (says: string, band: string) =>
-  `${says
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .slice(0, 36)
-    .replace(/^-|-$/g, '')}-${band}`
 
 const partsOf = (evidence: Schemas['Evidence']): { measured?: Measured; seen?: Seen } => ('both' in evidence ? evidence.both : evidence)
 const together = ({ measured, seen }: { measured?: Measured; seen?: Seen }): Schemas['Evidence'] | null =>
@@ -62,7 +55,7 @@ export function MilestoneDialog({ scale, band, milestone, onClose }: Props) {
     if (evidence) change({ evidence })
   }
   const says = draft.says.trim()
-  const keep = () => put.mutate({ ...draft, says, id: draft.id || named(says, band.id), short: (draft.short.trim() || says).slice(0, 24) }, { onSuccess: onClose })
+  const keep = () => put.mutate({ ...draft, says, id: draft.id || `${nameFor(says, 'milestone').slice(0, 36).replace(/-$/, '')}-${band.id}`, short: (draft.short.trim() || says).slice(0, 24) }, { onSuccess: onClose })
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm">
       <DialogTitle>{words.title(band.name)}</DialogTitle>

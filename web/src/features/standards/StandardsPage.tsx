@@ -5,14 +5,15 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
-import { NavLink, useParams, useSearchParams } from 'react-router'
+import { NavLink, useNavigate, useParams, useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { NumberCell } from '../../ui/NumberCell'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { BandInspector } from './BandInspector'
 import { BandScale } from './BandScale'
-import { useScale, useSetStandards, useTests, useWeighed, type Moved, type Thresholds } from './queries'
+import { TestDialog } from './TestDialog'
+import { firstThresholds, useScale, useSetStandards, useTests, useWeighed, useWrittenTest, type Moved, type Thresholds } from './queries'
 
 export function StandardsPage() {
   const { test: asked } = useParams()
@@ -23,6 +24,9 @@ export function StandardsPage() {
   const [building, secure, stretching] = [at('building'), at('secure'), at('stretching')]
   const percentiles = building && secure && stretching ? { building, secure, stretching } : null
   const scale = useScale(test, percentiles)
+  const [writing, setWriting] = useState<'new' | 'chosen' | null>(null)
+  const written = useWrittenTest(writing === 'chosen' ? (test ?? null) : null)
+  const navigate = useNavigate()
   if (tests.isError) return <ErrorNote error={tests.error} />
   if (!tests.data) return <Loading />
   return (
@@ -31,6 +35,9 @@ export function StandardsPage() {
         {tests.data.map((entry) => (
           <TestLink key={entry.test.id} entry={entry} chosen={entry.test.id === test} />
         ))}
+        <Button size="small" onClick={() => setWriting('new')} sx={{ mt: 1 }}>
+          {texts.standards.write}
+        </Button>
       </Box>
       {scale.isError && <ErrorNote error={scale.error} />}
       {!scale.data && !scale.isError && <Loading />}
@@ -39,6 +46,7 @@ export function StandardsPage() {
           key={scale.data.test.id}
           scale={scale.data}
           band={address.get('band')}
+          onWrite={() => setWriting('chosen')}
           onBand={(band) =>
             setAddress(
               (old) => {
@@ -57,6 +65,20 @@ export function StandardsPage() {
               { replace: true },
             )
           }
+        />
+      )}
+      {(writing === 'new' || written.data) && writing !== null && (
+        <TestDialog
+          written={writing === 'new' ? null : (written.data ?? null)}
+          onClose={() => setWriting(null)}
+          onKept={(id) => {
+            setWriting(null)
+            void navigate(`/standards/${id}`)
+          }}
+          onDropped={() => {
+            setWriting(null)
+            void navigate('/standards')
+          }}
         />
       )}
     </Box>
@@ -84,6 +106,7 @@ interface ScaleProps {
   scale: Schemas['StandardsOfTest']
   band: string | null
   onBand: (band: string) => void
+  onWrite: () => void
   onPercentiles: (percentiles: Schemas['Percentiles']) => void
 }
 
@@ -95,13 +118,13 @@ const suggested = (band: Schemas['BandOnScale']): Thresholds | null => {
   return suggestion ? { building: suggestion.building.smoothed, secure: suggestion.secure.smoothed, stretching: suggestion.stretching.smoothed } : null
 }
 
-function Scale({ scale, band, onBand, onPercentiles }: ScaleProps) {
+function Scale({ scale, band, onBand, onWrite, onPercentiles }: ScaleProps) {
   const [moved, setMoved] = useState<Moved>({})
   const [from, setFrom] = useState(scale.today)
   const weighed = useWeighed(scale.test.id, moved)
   const set = useSetStandards(scale.test.id)
-  const used = scale.bands.filter((each) => each.standard != null || each.results > 0)
-  const shown = used.length > 0 ? used : scale.bands
+  const used = (each: Schemas['BandOnScale']) => each.standard != null || each.results > 0 || each.id in moved
+  const shown = scale.bands.filter(used)
   const chosen = shown.find((each) => each.id === band) ?? shown[0]
   const changed = Object.keys(moved)
   const findings = changed.length > 0 ? (weighed.data?.findings ?? []) : scale.findings
@@ -117,7 +140,14 @@ function Scale({ scale, band, onBand, onPercentiles }: ScaleProps) {
     <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: 'minmax(0, 1fr) 280px' } }}>
       <Box sx={{ minWidth: 0 }}>
         <Box sx={{ px: 1.5, pt: 1.5, pb: 1 }}>
-          <Typography variant="h1">{scale.test.name}</Typography>
+          <Box sx={{ display: 'flex', gap: 1, alignItems: 'baseline' }}>
+            <Typography variant="h1" sx={{ flex: 1 }}>
+              {scale.test.name}
+            </Typography>
+            <Button size="small" onClick={onWrite}>
+              {texts.standards.changeTest}
+            </Button>
+          </Box>
           <Typography variant="body2" color="text.secondary" sx={{ maxWidth: 760 }}>
             {scale.test.how}
           </Typography>
@@ -140,6 +170,24 @@ function Scale({ scale, band, onBand, onPercentiles }: ScaleProps) {
             onMove={(thresholds) => move(each.id, thresholds)}
           />
         ))}
+        {shown.length < scale.bands.length && (
+          <Box sx={{ p: 1.5, borderTop: 1, display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+            {scale.bands
+              .filter((each) => !used(each))
+              .map((each) => (
+                <Button
+                  key={each.id}
+                  size="small"
+                  onClick={() => {
+                    onBand(each.id)
+                    move(each.id, firstThresholds(scale))
+                  }}
+                >
+                  {texts.standards.begin(each.name)}
+                </Button>
+              ))}
+          </Box>
+        )}
         <Box sx={{ p: 1.5, borderTop: 1, display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
           <Typography variant="body2">{texts.standards.percentiles}</Typography>
           {LEVELS.map((level) => (

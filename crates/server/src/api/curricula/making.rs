@@ -3,8 +3,8 @@
 use std::collections::{BTreeMap, BTreeSet};
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json};
-use jogo_core::curriculum::{Curriculum, Season};
+use actix_web::web::{Data, Json, Path, Query};
+use jogo_core::curriculum::{Curriculum, Goal, Season};
 use jogo_core::fit::Ground;
 use jogo_core::milestones::ready::{of_squad, stage_reached};
 use jogo_core::plan::solve::STEPS;
@@ -13,7 +13,7 @@ use jogo_core::skill::{SkillId, Stage};
 use jogo_core::units::Minutes;
 use jogo_store::teams::Team;
 use serde::{Deserialize, Serialize};
-use utoipa::ToSchema;
+use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
 use super::view::{Came, CurriculumView, view};
@@ -178,4 +178,28 @@ pub(crate) async fn create(
     state.store.add_curriculum(id, &edition.curriculum, &solved.plan, who.0.id, now).await?;
     let came = Came { clash: solved.clash, ..Came::default() };
     view(&state, draft(&state, id).await?, came).await
+}
+
+/// Whose squads are asked for.
+#[derive(Deserialize, IntoParams)]
+#[into_params(parameter_in = Query)]
+pub(crate) struct OfSquads {
+    /// One team of the band; all of them without it.
+    team: Option<Uuid>,
+}
+
+/// The goals of a curriculum as they would be from where the squads stand today. Nothing is changed by asking.
+#[utoipa::path(get, operation_id = "curricula_goals_of_squads", path = "/curricula/{id}/goals", params(("id" = Uuid, Path), OfSquads),
+    responses((status = 200, body = Vec<Goal>), (status = 404, body = Problem)))]
+pub(crate) async fn goals_of_squads(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+    asked: Query<OfSquads>,
+) -> Answer<Json<Vec<Goal>>> {
+    who.may(Act::Plan)?;
+    let wishes = draft(&state, *id).await?.curriculum;
+    let present = asked.team.map_or(Present::OfBand, |team| Present::OfTeam { team });
+    let reached = present.reached(&state, &wishes.band).await?;
+    Ok(Json(wishes.from_where_they_stand(&reached).goals))
 }

@@ -42,6 +42,7 @@ pub fn routes(config: &mut ServiceConfig) {
         .route("/curricula/{id}/edits", post().to(edits))
         .route("/curricula/{id}/undo", post().to(undo))
         .route("/curricula/{id}/solve", post().to(solve_again))
+        .route("/curricula/{id}/goals", get().to(goals_of_squads))
         .route("/curricula/{id}/why", get().to(why))
         .route("/curricula/{id}/compare", post().to(compared))
         .route("/curricula/{id}/forecast", get().to(foreseen))

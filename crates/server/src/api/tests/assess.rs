@@ -277,7 +277,17 @@ async fn a_new_plan_begins_where_the_milestones_say_the_squad_stands() {
         let goals = made.body["wishes"]["goals"].as_array().unwrap().clone();
         goals.into_iter().find(|goal| goal["skill"] == "drag-turn").unwrap()["present"].clone()
     };
+    // A curriculum that is there can be asked the same.
+    let winter = director.winter().await;
+    let wished = director.gets(&winter).await.body["wishes"]["goals"].clone();
+    let asked = async || {
+        let whose = team.trim_start_matches("/teams/");
+        let goals =
+            director.gets(&format!("{winter}/goals?team={whose}")).await.body.as_array().unwrap().clone();
+        goals.into_iter().find(|goal| goal["skill"] == "drag-turn").unwrap()
+    };
     assert_ne!(present(70).await, "scan", "few have the turn with eyes up");
+    assert_ne!(asked().await["present"], "scan");
     let players = board(&coach).await["players"].as_array().unwrap().clone();
     let words: Vec<Value> = players
         .iter()
@@ -290,6 +300,8 @@ async fn a_new_plan_begins_where_the_milestones_say_the_squad_stands() {
         .collect();
     assert_eq!(coach.posts(&format!("{team}/words"), json!({"words": words})).await.status, 204);
     assert_eq!(present(71).await, "scan", "ten of fourteen have it now");
+    assert_eq!(asked().await["present"], "scan");
+    assert_eq!(director.gets(&winter).await.body["wishes"]["goals"], wished, "nothing changes by asking");
 }
 
 #[actix_web::test]

@@ -3,6 +3,7 @@
 
 mod assess;
 mod bad_input;
+mod benchmarks;
 mod calendars;
 mod deliver;
 mod drills;

@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 63] = [
+const ROUTES: [(&str, &str, &[&str]); 64] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/drills", &[DIRECTOR, LEAD, COACH]),
@@ -43,6 +43,7 @@ const ROUTES: [(&str, &str, &[&str]); 63] = [
     ("GET", "/curricula/{id}/why?session=0&block=0", &[DIRECTOR]),
     ("POST", "/curricula/{id}/compare", &[DIRECTOR]),
     ("GET", "/curricula/{id}/forecast", &[DIRECTOR]),
+    ("GET", "/curricula/{id}/goals", &[DIRECTOR]),
     ("GET", "/curricula/{id}/sessions/0", &[DIRECTOR]),
     ("POST", "/curricula/{id}/editions", &[DIRECTOR]),
     ("GET", "/curricula/{id}/delivery", &[DIRECTOR, LEAD]),
@@ -76,7 +77,7 @@ const ROUTES: [(&str, &str, &[&str]); 63] = [
     ("POST", "/teams/{team}/trials", &[LEAD, COACH]),
 ];
 /// These have bodies or names of their own, but the same rights as their neighbours.
-const MORE: [(&str, &str, &[&str]); 20] = [
+const MORE: [(&str, &str, &[&str]); 23] = [
     ("GET", "/teams/{team}/board", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/teams/{team}/words", &[LEAD, COACH]),
     ("GET", "/teams/{team}/players/{player}/export", &[DIRECTOR, LEAD, COACH]),
@@ -90,6 +91,9 @@ const MORE: [(&str, &str, &[&str]); 20] = [
     ("GET", "/standards/weave-time", &[DIRECTOR]),
     ("PUT", "/standards/weave-time", &[DIRECTOR]),
     ("POST", "/standards/weave-time/weighed", &[DIRECTOR]),
+    ("GET", "/tests/weave-time", &[DIRECTOR]),
+    ("PUT", "/tests/quick-taps", &[DIRECTOR]),
+    ("DELETE", "/tests/quick-taps", &[DIRECTOR]),
     ("GET", "/milestones", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/milestones/weave-flow-u8-u9", &[DIRECTOR]),
     ("DELETE", "/milestones/weave-flow-u8-u9", &[DIRECTOR]),
@@ -141,6 +145,7 @@ fn body(route: &str, read: &Read) -> Value {
             json!({"id": "weave-flow-u8-u9", "says": "I can weave", "short": "Weave", "skill": "weave",
             "stage": "flow", "band": "u8-u9", "evidence": {"seen": {"test": "sole-turn-seen", "days": 1}}})
         }
+        "quick-taps" => super::benchmarks::fresh_test(),
         "words" => json!({"words": []}),
         "weighed" => json!({"bands": {}}),
         "weave-time" => json!({"from": "2031-02-10", "bands": {}}),
