@@ -57,7 +57,7 @@ shots: tools-browser web
 bench:
 	cargo bench --locked --package jogo-core
 
-# Measures a large academy over HTTP; SCALE says how many times the demo (100 unless it is said).
+# Measures a large academy over HTTP; SCALE says how many times the demo (121 unless it is said: three million trials).
 scale: release tools-queries
 	scripts/scale.sh
 

@@ -79,6 +79,7 @@ export const passport = {
 export const standards = {
   tests: 'Tests',
   noBands: 'no standard yet',
+  bands: (first: string, last: string) => `${first} to ${last}`,
   results: (n: number) => plural(n, 'result'),
   noResults: 'No results within a year.',
   noStandard: 'No standard yet.',
@@ -170,7 +171,7 @@ export const standards = {
     least: 'Least',
     most: 'Most',
     layout: 'Markers to lay out, as on the drill desk (may stay empty)',
-    layoutExample: 'start\n6 paces\nred marker',
+    layoutExample: 'mark A red\nplayer P\nball\nwalk 3\nmark B blue\npath dribble A -> B -> A',
     keep: 'Keep the test',
     drop: 'Take it out',
   },

@@ -103,7 +103,7 @@ export function BandScale({ scale, band, thresholds, shares, moved, chosen, onCh
             return <rect key={handle} x={Math.min(a, b)} y={10} width={Math.abs(b - a)} height={BASE - 10} fill={floor.ink} opacity={0.1} />
           })}
         {start && end && <polygon points={`${x(start.at)},${BASE} ${ridge.join(' ')} ${x(end.at)},${BASE}`} fill={floor.plank} stroke={floor.ink} strokeWidth={1.2} />}
-        {band.results === 0 && (
+        {band.results === 0 && !thresholds && (
           <text x={WIDTH / 2} y={BASE - 20} textAnchor="middle" fontSize={13} fill={floor.quiet}>
             {texts.standards.noResults}
           </text>

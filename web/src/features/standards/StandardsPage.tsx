@@ -32,12 +32,12 @@ export function StandardsPage() {
   return (
     <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: '190px minmax(0, 1fr)' } }}>
       <Box component="nav" aria-label={texts.standards.tests} sx={{ p: 1, borderRight: 1, borderColor: 'divider' }}>
+        <Button size="small" onClick={() => setWriting('new')} sx={{ mx: 1, mb: 1 }}>
+          {texts.standards.write}
+        </Button>
         {tests.data.map((entry) => (
           <TestLink key={entry.test.id} entry={entry} chosen={entry.test.id === test} />
         ))}
-        <Button size="small" onClick={() => setWriting('new')} sx={{ mt: 1 }}>
-          {texts.standards.write}
-        </Button>
       </Box>
       {scale.isError && <ErrorNote error={scale.error} />}
       {!scale.data && !scale.isError && <Loading />}
@@ -96,7 +96,7 @@ function TestLink({ entry, chosen }: { entry: Schemas['TestEntry']; chosen: bool
     >
       {entry.test.short}
       <Typography variant="caption" component="div" color="text.secondary" noWrap>
-        {entry.bands.length > 0 ? entry.bands.join(', ') : texts.standards.noBands}
+        {entry.bands.length > 2 ? texts.standards.bands(entry.bands[0] ?? '', entry.bands.at(-1) ?? '') : entry.bands.join(', ') || texts.standards.noBands}
       </Typography>
     </Box>
   )
@@ -188,20 +188,22 @@ function Scale({ scale, band, onBand, onWrite, onPercentiles }: ScaleProps) {
               ))}
           </Box>
         )}
-        <Box sx={{ p: 1.5, borderTop: 1, display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
-          <Typography variant="body2">{texts.standards.percentiles}</Typography>
-          {LEVELS.map((level) => (
-            <Box key={level} component="label" sx={{ display: 'flex', gap: 0.5, alignItems: 'center' }}>
-              <Typography variant="body2" color="text.secondary">
-                {texts.level[level]}
-              </Typography>
-              <NumberCell label={`${texts.level[level]} %`} value={scale.percentiles[level]} least={1} most={99} saving={false} onCommit={(value) => onPercentiles({ ...scale.percentiles, [level]: value })} />
-            </Box>
-          ))}
-          <Button size="small" onClick={takeAll}>
-            {texts.standards.takeAll}
-          </Button>
-        </Box>
+        {shown.some((each) => each.suggestion) && (
+          <Box sx={{ p: 1.5, borderTop: 1, display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
+            <Typography variant="body2">{texts.standards.percentiles}</Typography>
+            {LEVELS.map((level) => (
+              <Box key={level} component="label" sx={{ display: 'flex', gap: 0.5, alignItems: 'center' }}>
+                <Typography variant="body2" color="text.secondary">
+                  {texts.level[level]}
+                </Typography>
+                <NumberCell label={`${texts.level[level]} %`} value={scale.percentiles[level]} least={1} most={99} saving={false} onCommit={(value) => onPercentiles({ ...scale.percentiles, [level]: value })} />
+              </Box>
+            ))}
+            <Button size="small" onClick={takeAll}>
+              {texts.standards.takeAll}
+            </Button>
+          </Box>
+        )}
         {changed.length > 0 && (
           <Box sx={{ p: 1.5, borderTop: 1, bgcolor: 'background.paper', display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center', position: 'sticky', bottom: 0 }}>
             <TextField type="date" size="small" label={texts.standards.holdsFrom} value={from} onChange={(event) => setFrom(event.target.value)} slotProps={{ inputLabel: { shrink: true }, htmlInput: { min: scale.today } }} />

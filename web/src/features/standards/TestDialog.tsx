@@ -85,7 +85,7 @@ export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
         <SelectCell<Kind> label={words.protocol} disabled={fixed} value={draft.protocol.kind} options={KINDS.map((value) => ({ value, says: words.kind[value] }))} onChange={(kind) => kind && change(FIRST[kind])} />
         <ProtocolFields protocol={draft.protocol} fixed={fixed} onChange={record} />
         <FormControlLabel control={<Checkbox checked={draft.per_side} disabled={fixed} onChange={(event) => change({ per_side: event.target.checked })} />} label={words.perSide} />
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(104px, 1fr))', gap: 2 }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 2 }}>
           <NumberField label={words.trials} whole value={draft.trials} onChange={(n) => n !== null && change({ trials: n })} sx={{ width: '100%' }} />
           <SelectCell<Schemas['Summary']> label={words.summary} value={draft.summary} options={SUMMARIES.map((value) => ({ value, says: words.summaries[value] }))} onChange={(summary) => summary && change({ summary })} />
           <NumberField label={words.rest} value={draft.rest_s ?? 0} onChange={(n) => n !== null && change({ rest_s: n })} sx={{ width: '100%' }} />
