@@ -5,13 +5,16 @@ use jogo_core::band::BandId;
 use jogo_core::grouping::FootBehind;
 use jogo_core::levels::{Level, NearTheLine, Thresholds};
 use jogo_core::milestones::ready::Stands;
+use jogo_core::milestones::tally::Tally;
 use jogo_core::milestones::{Milestone, Override, Shown, Standing};
 use jogo_core::other_foot::{BothFeet, both_feet, foremost};
 use jogo_core::repeatability::Repeatability;
-use jogo_core::results::{TestResult, latest, results};
+use jogo_core::results::{TestResult, counts, latest, results};
 use jogo_core::skill::Gate;
 use jogo_core::standards::{self, Standard};
 use jogo_core::tests::Test;
+use jogo_store::Store;
+use jogo_store::levels::TeamCounts;
 use jogo_store::milestones::KnownWord;
 use jogo_store::teams::{Player, Team};
 use uuid::Uuid;
@@ -58,7 +61,24 @@ pub fn of_band(tests: Vec<Test>, standards: &[Standard]) -> Vec<Test> {
 impl Assessment {
     /// As it stood at the end of a day.
     pub async fn of(state: &State, team: &Team, on: Date) -> Answer<Assessment> {
-        let store = &state.store;
+        Assessment::gathered(&state.store, team, on, state.repeatability(&team.band).await?).await
+    }
+
+    /// How many players stand on each level and have each milestone, by everything that is kept. No day decides it: a
+    /// state moves with evidence alone.
+    pub async fn counts(store: &Store, team: &Team) -> Answer<TeamCounts> {
+        let all = Assessment::gathered(store, team, Date::MAX, Known::default()).await?;
+        let players: Vec<_> =
+            all.players.iter().map(|player| (player.id, player.about.strong_foot)).collect();
+        let levels = counts(&of_band(all.tests.clone(), &all.standards), &players, &latest(&all.results));
+        let standings: Vec<_> = all.players.iter().map(|player| all.standings(player, Bands::Own)).collect();
+        let milestones = all.milestones.iter().filter(|milestone| milestone.band == all.band).enumerate();
+        let tally = |place: usize| Tally::of(standings.iter().map(|of_player| of_player[place].1.state));
+        let milestones = milestones.map(|(place, milestone)| (milestone.id.clone(), tally(place))).collect();
+        Ok(TeamCounts { levels, milestones })
+    }
+
+    async fn gathered(store: &Store, team: &Team, on: Date, repeatability: Known) -> Answer<Assessment> {
         let standards = store.standards(&team.band).await?;
         let (trials, all) = (store.trials(team.id).await?, store.tests().await?);
         let trials: Vec<_> =
@@ -75,7 +95,7 @@ impl Assessment {
             on,
             band: team.band.clone(),
             up_to: up_to.map(|kept| kept.band.id).collect(),
-            repeatability: state.repeatability(&team.band).await?,
+            repeatability,
             players: store.players(team.id).await?,
             milestones: store.milestones().await?,
             words: store.words(team.id).await?,

@@ -1,11 +1,23 @@
-//! How many players of each team stand on each level: kept beside the trials that it follows from.
+//! How many players of each team stand on each level and have each milestone: kept beside what it follows from.
 
+use jogo_core::milestones::MilestoneId;
+use jogo_core::milestones::tally::Tally;
 use jogo_core::results::TestCount;
+use serde::{Deserialize, Serialize};
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::teams::Team;
 use crate::{Store, Stored, from_json, to_json};
+
+/// What is counted in a team.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+pub struct TeamCounts {
+    /// Players by level, test by test.
+    pub levels: Vec<TestCount>,
+    /// Players who have a milestone of the band, in the order of the milestones.
+    pub milestones: Vec<(MilestoneId, Tally)>,
+}
 
 /// What is kept of a team.
 #[derive(Clone, Debug, PartialEq)]
@@ -15,7 +27,7 @@ pub struct KeptLevels {
     /// Under this version it is read and kept.
     pub version: i64,
     /// The counts; nothing if they have to be worked out anew.
-    pub counts: Option<Vec<TestCount>>,
+    pub counts: Option<TeamCounts>,
 }
 
 /// Takes away what is kept of a team, since something that it follows from has changed.
@@ -55,15 +67,15 @@ impl Store {
         .await?;
         let kept = rows.into_iter().map(|row| {
             let team = Team { id: row.id, name: row.name, club: row.club, band: band.to_owned() };
-            let counts = row.doc.map(|doc| from_json("counts of levels", &doc)).transpose()?;
+            let counts = row.doc.map(|doc| from_json("counts of a team", &doc)).transpose()?;
             Ok(KeptLevels { team, version: row.version, counts })
         });
         kept.collect()
     }
 
     /// Keeps what was worked out anew, unless something has changed since.
-    pub async fn keep_levels(&self, team: Uuid, version: i64, counts: &[TestCount]) -> Stored<()> {
-        let doc = to_json("counts of levels", &counts)?;
+    pub async fn keep_levels(&self, team: Uuid, version: i64, counts: &TeamCounts) -> Stored<()> {
+        let doc = to_json("counts of a team", counts)?;
         sqlx::query!(
             "INSERT INTO team_levels (team, version, doc) VALUES (?, ?, ?)
              ON CONFLICT (team) DO UPDATE SET doc = excluded.doc WHERE version = excluded.version",

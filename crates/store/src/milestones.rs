@@ -5,7 +5,9 @@ use jogo_core::milestones::{Milestone, Override};
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
-use crate::{Store, StoreError, Stored, audit, from_json, from_word, parsed, stamp, to_json, to_word};
+use crate::{
+    Store, StoreError, Stored, audit, from_json, from_word, levels, parsed, stamp, to_json, to_word,
+};
 
 /// A word of a coach on a player and a milestone, under the id that was made on the device.
 #[derive(Clone, Debug)]
@@ -67,18 +69,23 @@ impl Store {
                 .fetch_one(&mut *tx)
                 .await?;
         put(&mut tx, milestone, last).await?;
+        levels::forget_band(&mut tx, None).await?;
         Ok(tx.commit().await?)
     }
 
     /// Takes a milestone out; one on which a coach has said something stays.
     pub async fn drop_milestone(&self, id: &str) -> Stored<bool> {
+        let mut tx = self.begin().await?;
         let gone = sqlx::query!(
             "DELETE FROM milestone WHERE id = ? AND NOT EXISTS (SELECT 1 FROM milestone_word WHERE milestone = milestone.id)",
             id
-        )
-        .execute(&self.write)
-        .await?;
-        Ok(gone.rows_affected() > 0)
+        );
+        let gone = gone.execute(&mut *tx).await?.rows_affected() > 0;
+        if gone {
+            levels::forget_band(&mut tx, None).await?;
+        }
+        tx.commit().await?;
+        Ok(gone)
     }
 
     /// Keeps words on players of a team, each once, and notes that there were such: not on whom, since a player can be
@@ -118,6 +125,7 @@ impl Store {
                 return Err(StoreError::Taken("an id of these entries belongs to another team".into()));
             }
         }
+        levels::forget(&mut tx, team).await?;
         Ok(tx.commit().await?)
     }
 

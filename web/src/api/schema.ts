@@ -574,6 +574,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/levels/milestones": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Milestones in all clubs, in the order of strands and stages. */
+        get: operations["review_milestones"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/map": {
         parameters: {
             query?: never;
@@ -1702,6 +1719,10 @@ export interface components {
              * @description Players of the club's teams in this band without a result.
              */
             without: number;
+        };
+        ClubShare: {
+            club: string;
+            share: components["schemas"]["ShareOfPlayers"];
         };
         /** @description A team of a club. */
         ClubTeam: {
@@ -3169,6 +3190,18 @@ export interface components {
             /** @description How far the skill has come with it. */
             stage: components["schemas"]["Stage"];
         };
+        /** @description A milestone in all clubs. */
+        MilestoneShares: {
+            /** @description All clubs together. */
+            all: components["schemas"]["ShareOfPlayers"];
+            /** @description By name; clubs without a team in the band are not among them. */
+            clubs: components["schemas"]["ClubShare"][];
+            milestone: components["schemas"]["String"];
+            says: string;
+            short: string;
+            stage: components["schemas"]["Stage"];
+            strand: components["schemas"]["Strand"];
+        };
         /** @description A milestone as a column of the board. */
         MilestoneView: {
             id: string;
@@ -4273,6 +4306,10 @@ export interface components {
          * @description A part of a whole, 0 to 1.
          */
         Share: number;
+        /** @description How many have a milestone, and between what the share may lie. */
+        ShareOfPlayers: components["schemas"]["Tally"] & {
+            interval?: components["schemas"]["Interval"] | null;
+        };
         /** @description How many stand on each level. */
         Shares: {
             /** @description Results by level, from Starting to Stretching. */
@@ -4652,6 +4689,19 @@ export interface components {
             said_at: string;
             /** Format: uuid */
             trial: string;
+        };
+        /** @description How many have a milestone, of how many. */
+        Tally: {
+            /**
+             * Format: int32
+             * @description Players who have it: met or kept.
+             */
+            have: number;
+            /**
+             * Format: int32
+             * @description Players in all, those without any evidence too: a child that nobody has looked at does not have it.
+             */
+            of: number;
         };
         TeamDelivery: {
             /** @description How far the team's plan has come from the edition that holds now. */
@@ -6406,6 +6456,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TestLevels"][];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    review_milestones: {
+        parameters: {
+            query: {
+                band: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MilestoneShares"][];
                 };
             };
             404: {

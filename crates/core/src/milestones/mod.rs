@@ -19,6 +19,7 @@
 
 pub mod check;
 pub mod ready;
+pub mod tally;
 
 use std::collections::BTreeMap;
 

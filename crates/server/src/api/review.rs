@@ -5,7 +5,10 @@ use std::collections::BTreeMap;
 use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get};
 use jogo_core::delivery::{WeekTally, Worked, together};
 use jogo_core::interval::{Interval, wilson};
+use jogo_core::milestones::MilestoneId;
+use jogo_core::milestones::tally::Tally;
 use jogo_core::results::{Foot, LevelCount, TestCount};
+use jogo_core::skill::{SkillId, Stage, Strand};
 use jogo_core::team_plan::{Drift, holding};
 use jogo_core::tests::{Test, TestId};
 use serde::{Deserialize, Serialize};
@@ -22,7 +25,10 @@ use crate::team_evenings::{TeamEdition, editions_of, held};
 use crate::team_levels;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.route("/curricula/{id}/delivery", get().to(delivery)).route("/levels", get().to(levels));
+    config
+        .route("/curricula/{id}/delivery", get().to(delivery))
+        .route("/levels", get().to(levels))
+        .route("/levels/milestones", get().to(milestones));
 }
 
 #[derive(Serialize, ToSchema)]
@@ -125,7 +131,7 @@ pub(super) async fn levels(
     let mut counts: BTreeMap<(TestId, String, Option<Foot>), LevelCount> = BTreeMap::new();
     let teams = team_levels::of_teams(&state.store, &of.band).await?;
     for (team, of_team) in teams.into_iter().filter(|(team, _)| seen.see(&team.club)) {
-        for TestCount { test, foot, count } in of_team {
+        for TestCount { test, foot, count } in of_team.levels {
             let of_club = counts.entry((test, team.club.clone(), foot)).or_default();
             *of_club = of_club.and(&count);
         }
@@ -145,4 +151,81 @@ pub(super) async fn levels(
             .collect(),
     };
     Ok(Json(tests.iter().map(of_test).collect()))
+}
+
+/// How many have a milestone, and between what the share may lie.
+#[derive(Serialize, ToSchema)]
+pub(super) struct ShareOfPlayers {
+    #[serde(flatten)]
+    tally: Tally,
+    /// 95 %; nothing without players.
+    interval: Option<Interval>,
+}
+
+impl From<Tally> for ShareOfPlayers {
+    fn from(tally: Tally) -> ShareOfPlayers {
+        ShareOfPlayers { tally, interval: tally.interval() }
+    }
+}
+
+#[derive(Serialize, ToSchema)]
+pub(super) struct ClubShare {
+    club: String,
+    share: ShareOfPlayers,
+}
+
+/// A milestone in all clubs.
+#[derive(Serialize, ToSchema)]
+pub(super) struct MilestoneShares {
+    milestone: MilestoneId,
+    says: String,
+    short: String,
+    strand: Strand,
+    stage: Stage,
+    /// All clubs together.
+    all: ShareOfPlayers,
+    /// By name; clubs without a team in the band are not among them.
+    clubs: Vec<ClubShare>,
+}
+
+/// Milestones in all clubs, in the order of strands and stages.
+#[utoipa::path(get, operation_id = "review_milestones", path = "/levels/milestones", params(OfBand),
+    responses((status = 200, body = Vec<MilestoneShares>), (status = 404, body = Problem)))]
+pub(super) async fn milestones(
+    who: SignedIn,
+    state: Data<State>,
+    of: Query<OfBand>,
+) -> Answer<Json<Vec<MilestoneShares>>> {
+    who.may(Act::Review)?;
+    if state.store.band(&of.band).await?.is_none() {
+        return Err(Problem::not_found("band"));
+    }
+    let seen = who.clubs(&state).await?;
+    let mut tallies: BTreeMap<MilestoneId, BTreeMap<String, Tally>> = BTreeMap::new();
+    let teams = team_levels::of_teams(&state.store, &of.band).await?;
+    for (team, of_team) in teams.into_iter().filter(|(team, _)| seen.see(&team.club)) {
+        for (milestone, tally) in of_team.milestones {
+            let of_club = tallies.entry(milestone).or_default().entry(team.club.clone()).or_default();
+            *of_club = of_club.and(tally);
+        }
+    }
+    let skills = state.store.skills().await?;
+    let strand_of =
+        |skill: &SkillId| skills.iter().find(|s| s.id == *skill).map_or(Strand::BallMastery, |s| s.strand);
+    let mut all = state.store.milestones().await?;
+    all.retain(|milestone| milestone.band == of.band);
+    all.sort_by_key(|milestone| (strand_of(&milestone.skill), milestone.stage));
+    let shares = all.into_iter().map(|milestone| {
+        let clubs = tallies.remove(&milestone.id).unwrap_or_default();
+        MilestoneShares {
+            all: clubs.values().copied().fold(Tally::default(), Tally::and).into(),
+            clubs: clubs.into_iter().map(|(club, tally)| ClubShare { club, share: tally.into() }).collect(),
+            strand: strand_of(&milestone.skill),
+            stage: milestone.stage,
+            says: milestone.says,
+            short: milestone.short,
+            milestone: milestone.id,
+        }
+    });
+    Ok(Json(shares.collect()))
 }

@@ -9,10 +9,9 @@ import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { FeetBars } from '../../ui/feet'
 import { asDay, asPercent } from '../../ui/figures'
+import { MilestoneHead } from '../../ui/milestones'
 import { Ring } from '../../ui/rings'
 import { Spoken } from '../../ui/Spoken'
-import { StageGlyph } from '../../ui/stages'
-import { StrandSwatch } from '../../ui/strands'
 
 export interface Chosen {
   player: Schemas['BoardPlayer']
@@ -48,13 +47,7 @@ export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
             </Box>
             {columns.map((m, i) => (
               <Box key={m.id} component="th" scope="col" title={m.says} sx={{ verticalAlign: 'bottom', fontWeight: m.next ? 650 : 400, borderLeft: edge(i), minWidth: 38 }}>
-                <Box sx={{ writingMode: 'vertical-rl', transform: 'rotate(180deg)', fontSize: '0.86rem', lineHeight: 1.1, maxHeight: 132, mx: 'auto', width: 'fit-content', py: 0.5 }}>{m.short}</Box>
-                <Box sx={{ display: 'flex', justifyContent: 'center' }}>
-                  <StageGlyph stage={m.stage} strand={m.strand} />
-                </Box>
-                <Box sx={{ display: 'flex', justifyContent: 'center' }}>
-                  <StrandSwatch strand={m.strand} width={36} />
-                </Box>
+                <MilestoneHead short={m.short} stage={m.stage} strand={m.strand} />
               </Box>
             ))}
             <Box component="th" scope="col" sx={{ verticalAlign: 'bottom', fontWeight: 400, fontSize: '0.86rem', pl: 1, whiteSpace: 'nowrap' }}>

@@ -357,13 +357,14 @@ async fn a_passport_shows_changes_today_s_level_and_what_comes_next() {
     assert!(passport["note"][0].as_str().unwrap().starts_with("Selin says"));
 }
 
-/// The whole of a band's levels, by test, club and foot.
+/// The whole of a band's levels, by test, club and foot, and its milestones by club.
 async fn levels<S, B>(director: &Visitor<'_, S>) -> Value
 where
     S: super::Service<super::Request, Response = super::ServiceResponse<B>, Error = super::Error>,
     B: super::MessageBody,
 {
-    director.gets("/levels?band=u8-u9").await.body
+    let milestones = director.gets("/levels/milestones?band=u8-u9").await.body;
+    json!([director.gets("/levels?band=u8-u9").await.body, milestones])
 }
 
 #[actix_web::test]
@@ -380,11 +381,13 @@ async fn levels_that_are_kept_follow_every_change_of_what_they_rest_on() {
         "side": null, "value": 40, "said_at": "2031-02-10T11:00:00Z"}]});
     let back = json!({"trials": [], "taken_back": [{"trial": id(1), "said_at": "2031-02-10T11:05:00Z"}]});
     let newcomer = json!({"players": [{"id": id(2), "name": "Una Brae", "birth_month": "2023-04", "strong_foot": "left"}]});
+    let said = json!({"words": [word(3, &player, "met")]});
     let page = |n| format!("{team}/players/{}", id(n));
     let changes = [
         own_page(Method::POST, &format!("{team}/trials")).set_json(trial),
         own_page(Method::POST, &format!("{team}/trials")).set_json(back),
         own_page(Method::POST, &format!("{team}/players")).set_json(newcomer),
+        own_page(Method::POST, &format!("{team}/words")).set_json(said),
     ];
     for change in changes {
         assert_eq!(coach.sends(change).await.status, 204);
@@ -400,6 +403,45 @@ async fn levels_that_are_kept_follow_every_change_of_what_they_rest_on() {
     assert_eq!(coach.sends(own_page(Method::DELETE, &page(2))).await.status, 204);
     assert_ne!(levels(&director).await, before);
     assert_eq!(team_levels::rebuild(&store).await.unwrap().1, 0);
+}
+
+#[actix_web::test]
+async fn milestones_are_counted_club_by_club_as_the_boards_show_them() {
+    let academy = academy().await;
+    let (director, lead) = (academy.signed_in(DIRECTOR).await, academy.signed_in(LEAD).await);
+    let counted = director.gets("/levels/milestones?band=u8-u9").await.body;
+    let of = |milestone: &str, club: &str| {
+        let all = counted.as_array().unwrap();
+        let found = all.iter().find(|each| each["milestone"] == milestone).unwrap();
+        let share = |each: &&Value| each["club"] == club;
+        found["clubs"].as_array().unwrap().iter().find(share).unwrap()["share"].clone()
+    };
+    // Counted again from the boards of the club's two teams of the band, ring by ring.
+    let (mut have, mut players) = (0, 0);
+    for coach in ["torik", "fenik"] {
+        let coach = academy.signed_in(coach).await;
+        let board = board(&coach).await;
+        for player in 0..board["players"].as_array().unwrap().len() {
+            let state = standing(&board, player, TURN)["state"].as_str().unwrap();
+            have += u32::from(["met", "kept"].contains(&state));
+            players += 1;
+        }
+    }
+    assert!(have > 0 && have < players, "{have} of {players} can say something");
+    let share = of(TURN, "North Beacon");
+    assert_eq!((&share["have"], &share["of"]), (&json!(have), &json!(players)));
+    let low = share["interval"]["low"].as_f64().unwrap();
+    assert!(low > 0.0 && low < f64::from(have) / f64::from(players));
+    let own = lead.gets("/levels/milestones?band=u8-u9").await.body;
+    for each in own.as_array().unwrap() {
+        let clubs: Vec<&Value> = each["clubs"].as_array().unwrap().iter().map(|club| &club["club"]).collect();
+        assert_eq!(clubs, ["North Beacon"], "a lead sees their own club");
+    }
+    let strands: Vec<&str> =
+        counted.as_array().unwrap().iter().map(|each| each["strand"].as_str().unwrap()).collect();
+    let order = ["ball_mastery", "dribbling", "receiving", "passing"];
+    assert!(strands.is_sorted_by_key(|strand| order.iter().position(|known| known == strand)), "{strands:?}");
+    assert_eq!(director.gets("/levels/milestones?band=u99").await.status, 404);
 }
 
 #[actix_web::test]

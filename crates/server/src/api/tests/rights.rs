@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 64] = [
+const ROUTES: [(&str, &str, &[&str]); 65] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/drills", &[DIRECTOR, LEAD, COACH]),
@@ -48,6 +48,7 @@ const ROUTES: [(&str, &str, &[&str]); 64] = [
     ("POST", "/curricula/{id}/editions", &[DIRECTOR]),
     ("GET", "/curricula/{id}/delivery", &[DIRECTOR, LEAD]),
     ("GET", "/levels?band=u8-u9", &[DIRECTOR, LEAD]),
+    ("GET", "/levels/milestones?band=u8-u9", &[DIRECTOR, LEAD]),
     ("GET", "/teams/{team}/evenings", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/teams/{team}/evenings/{edition}/0", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/teams/{team}/evenings/{edition}/0/remedies?left=0", &[LEAD, COACH]),
