@@ -1,7 +1,6 @@
 #!/bin/sh
-# Measures Jogo on a large academy: makes one (SCALE times the demo, 121 unless it is said: three
-# million trials), serves it, and asks as people
-# do. Prints medians over HTTP on this machine, in milliseconds.
+# Measures Jogo on a large academy: makes one (SCALE times the demo, 121 unless it is said: three million trials), serves
+# it, and asks as people do. Prints medians over HTTP on this machine, in milliseconds.
 set -eu
 cd "$(dirname "$0")/.."
 scale="${SCALE:-121}"
@@ -41,6 +40,7 @@ sample "squad board" keya GET "/teams/$team/board"
 sample "sheet of a test evening" keya GET "/teams/$team/tests/weave-time"
 player=$(ask keya GET "/teams/$team/board" | grep -o '"players":\[{[^}]*"id":"[^"]*' | sed 's/.*"id":"//')
 sample "levels of a band" director GET '/levels?band=u8-u9'
+sample "milestones of a band" director GET '/levels/milestones?band=u8-u9'
 times=3 sample "standards of a test, four bands" director GET /standards/weave-time
 
 # Uploads of 200 new entries each.
@@ -57,4 +57,5 @@ for n in $(seq 21); do
     ask keya POST "/teams/$team/trials" "$work/entries.json" | tail -1
 done | median "upload of 200 entries"
 sample "levels of a band, after them" director GET '/levels?band=u8-u9'
+sample "squad board, after them" keya GET "/teams/$team/board"
 sqlite3 "$work/data/academy.sqlite" "SELECT count(*) || ' teams' FROM team; SELECT count(*) || ' players' FROM player; SELECT count(*) || ' trials' FROM trial;"

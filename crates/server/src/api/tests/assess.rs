@@ -6,7 +6,7 @@ use jogo_core::gates::{Event, Kind, RunOutcome};
 use rstest::rstest;
 use serde_json::{Value, json};
 
-use super::{COACH, DIRECTOR, Visitor, academy, id, own_page};
+use super::{COACH, DIRECTOR, LEAD, Visitor, academy, id, own_page};
 use crate::team_levels;
 use crate::timing::Timing;
 
