@@ -57,5 +57,4 @@ for n in $(seq 21); do
     ask keya POST "/teams/$team/trials" "$work/entries.json" | tail -1
 done | median "upload of 200 entries"
 sample "levels of a band, after them" director GET '/levels?band=u8-u9'
-sample "squad board, after them" keya GET "/teams/$team/board"
 sqlite3 "$work/data/academy.sqlite" "SELECT count(*) || ' teams' FROM team; SELECT count(*) || ' players' FROM player; SELECT count(*) || ' trials' FROM trial;"

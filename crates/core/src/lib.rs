@@ -72,6 +72,7 @@ pub mod levers;
 pub mod library;
 pub mod milestones;
 pub mod other_foot;
+pub mod pairs;
 pub mod passport;
 pub mod plan;
 pub mod progression;

@@ -167,3 +167,54 @@ async fn a_player_is_moved_on_and_the_next_plan_reflects_it() -> Result<(), Fail
     }
     desk.end().await
 }
+
+#[tokio::test]
+async fn a_test_is_written_taken_and_counted_in_all_clubs() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let desk = Browser::start(DESK).await?;
+    let director = Person::at(&desk, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.opens("/standards").await?;
+    director.presses("Write a test").await?;
+    director.writes("Name", "Five through the gate").await?;
+    director.chooses("Skill that it shows", "Weave through markers").await?;
+    director.writes("How it is taken", "Five balls, a gate two paces wide.").await?;
+    director.chooses("Protocol", "hits of so many tries").await?;
+    director.writes("Tries", "1").await?;
+    director.presses("Keep the test").await?;
+    director.sees("1: between 2 and 50").await?;
+    director.writes("Tries", "5").await?;
+    director.presses("Keep the test").await?;
+    director.presses("Begin a standard for U8–U9").await?;
+    director.presses("Set the standard").await?;
+    director.sees("Set for 1 band").await?;
+    director.presses("Add a milestone").await?;
+    director.writes("What a child can say", "I can weave and hit the gate").await?;
+    director.writes("In a narrow table", "Weave and hit").await?;
+    director.presses_in_dialog("Keep it").await?;
+    director.sees("“I can weave and hit the gate”").await?;
+
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    coach.signs_in_as("Keya Gairlow").await?;
+    coach.opens("/test").await?;
+    coach.sees("Five through the gate").await?;
+    coach.opens("/test/five-through-the-gate").await?;
+    for foot in ["left", "right"] {
+        coach.sees_named(&format!("Selin Holmay, {foot} foot, round 1")).await?;
+        coach.types(&format!("4{ENTER}")).await?;
+    }
+    coach.sent_everything().await?;
+    // A quarter, half and three quarters of five make 1, 3 and 4: four hits with either foot are the highest level.
+    coach.opens("/squad").await?;
+    coach.sees_named("Selin Holmay, Weave and hit: met").await?;
+    phone.end().await?;
+
+    director.opens("/levels").await?;
+    director.sees("Weave and hit").await?;
+    let says = "const place = [...document.querySelectorAll('thead th')].findIndex((th) => th.textContent === 'Weave and hit');
+        const row = [...document.querySelectorAll('tbody tr')].find((tr) => tr.cells[0].textContent === 'Harbour Lane');
+        return row.cells[place].textContent";
+    assert_eq!(director.runs(says).await?, "7%1 of 14");
+    desk.end().await
+}

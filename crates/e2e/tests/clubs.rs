@@ -72,6 +72,30 @@ async fn a_club_lead_reads_and_a_coach_splits_the_squad_and_makes_a_calendar() -
     coach.presses(&b).await?;
     coach.sees("Tap two names").await.or(coach.sees("For the whole squad").await)?;
     assert_eq!(named(coach.sees_named(one).await?.text().await?), Some(b));
+    // Whoever shares the first station is kept apart from now on, in every split, and after the page was left.
+    let first = coach.sees_named(one).await?.text().await?;
+    let two: Vec<&str> = first.lines().skip(1).take(2).collect();
+    coach.presses_exactly("keep apart").await?;
+    coach.presses_exactly(two[0]).await?;
+    coach.sees(&format!("Who is kept apart from {}?", two[0])).await?;
+    coach.presses_exactly(two[1]).await?;
+    coach.sees("are kept apart.").await?;
+    coach.reloads().await?;
+    coach.presses("Block 3 of").await?;
+    coach.presses("Who with whom").await?;
+    let wish = [
+        format!("{} and {} are kept apart.", two[0], two[1]),
+        format!("{} and {} are kept apart.", two[1], two[0]),
+    ];
+    coach.sees("are kept apart.").await?;
+    assert!(coach.has(&wish[0]).await? || coach.has(&wish[1]).await?);
+    let shared = "return [...document.querySelectorAll('[role=group]')].filter((g) => g.getAttribute('aria-label')?.startsWith('Station'))
+        .filter((g) => arguments_.every((name) => g.textContent.includes(name))).length"
+        .replace("arguments_", &format!("{two:?}"));
+    for _ in 0..4 {
+        assert_eq!(coach.runs(&shared).await?, 0, "{two:?}");
+        coach.presses("Another split").await?;
+    }
     coach.presses(COACH).await?;
     coach.presses("My calendar").await?;
     coach.presses("Make an address").await?;

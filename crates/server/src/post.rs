@@ -39,8 +39,12 @@ impl Post {
         let Ok(server) = std::env::var("JOGO_SMTP") else { return Ok(Post::Outbox(data.join("outbox"))) };
         let from = std::env::var("JOGO_MAIL_FROM")
             .map_err(|_| "JOGO_SMTP is set: set JOGO_MAIL_FROM too, as “Academy <post@mail.example>”")?;
+        Post::by_mail_server(&server, &from)
+    }
+
+    fn by_mail_server(server: &str, from: &str) -> Result<Post, String> {
         let from = from.parse().map_err(|e| format!("JOGO_MAIL_FROM {from}: {e}"))?;
-        let transport = AsyncSmtpTransport::<Tokio1Executor>::from_url(&server)
+        let transport = AsyncSmtpTransport::<Tokio1Executor>::from_url(server)
             .map_err(|e| format!("JOGO_SMTP cannot be used: {e}"))?
             .timeout(Some(Duration::from_secs(20)))
             .build();
@@ -92,7 +96,7 @@ pub async fn deliver(state: &State) -> Answer<usize> {
     let now = state.clock.now();
     state.store.write_letters(&due(state).await?, now).await?;
     let mut left = 0;
-    for letter in state.store.letters(500).await?.into_iter().filter(|letter| letter.left_at.is_none()) {
+    for letter in state.store.letters_that_wait().await? {
         let sent = state.post.send(&letter).await;
         left += usize::from(sent.is_ok());
         state.store.letter_left(letter.id, now, sent.err().as_deref()).await?;
@@ -197,4 +201,96 @@ pub fn address(said: &str) -> Answer<String> {
         || Problem::fault("/email", format!("`{said}` is no mail address: write it as name@mail.example"));
     let read: lettre::Address = said.parse().map_err(|_| wrong())?;
     if said.len() > 120 { Err(wrong()) } else { Ok(read.to_string()) }
+}
+
+#[cfg(test)]
+mod tests {
+    use jiff::Timestamp;
+    use rstest::rstest;
+    use tokio::io::{AsyncBufReadExt, AsyncWriteExt, BufReader};
+    use tokio::net::TcpListener;
+    use tokio::task::JoinHandle;
+    use uuid::Uuid;
+
+    use super::*;
+
+    /// A mail server for one connection (RFC 5321), which knows `selo@skerrow.example` alone. Gives its address, and in the
+    /// end all that was said to it.
+    async fn mail_server() -> (String, JoinHandle<String>) {
+        let listener = TcpListener::bind("127.0.0.1:0").await.unwrap();
+        let address = format!("smtp://{}", listener.local_addr().unwrap());
+        let talk = tokio::spawn(async move {
+            let (stream, _) = listener.accept().await.unwrap();
+            let (read, mut write) = stream.into_split();
+            let mut lines = BufReader::new(read).lines();
+            let (mut said, mut in_letter) = (String::new(), false);
+            write.write_all(b"220 mail.skerrow.example\r\n").await.unwrap();
+            while let Ok(Some(line)) = lines.next_line().await {
+                said += &line;
+                said.push('\n');
+                let answer: &[u8] = match line.split(' ').next().unwrap_or_default() {
+                    "." if in_letter => b"250 taken\r\n",
+                    _ if in_letter => continue,
+                    "DATA" => b"354 go on\r\n",
+                    "RCPT" if !line.contains("selo@skerrow.example") => b"550 no such person\r\n",
+                    "QUIT" => b"221 bye\r\n",
+                    _ => b"250 well\r\n",
+                };
+                in_letter = line == "DATA";
+                write.write_all(answer).await.unwrap();
+            }
+            said
+        });
+        (address, talk)
+    }
+
+    fn letter(address: &str) -> Letter {
+        Letter {
+            id: Uuid::from_u128(7),
+            to: "Selo Torrwick".into(),
+            address: address.into(),
+            kind: Kind::Week,
+            subject: "Your evenings from Monday 10 February".into(),
+            body: "Monday 10 February: 50 min\n.\nUntil then".into(),
+            written_at: Timestamp::UNIX_EPOCH,
+            left_at: None,
+            failed: None,
+        }
+    }
+
+    #[actix_web::test]
+    async fn a_letter_reaches_a_mail_server_whole() {
+        let (address, talk) = mail_server().await;
+        let post = Post::by_mail_server(&address, "Skerrow Islands <post@skerrow.example>").unwrap();
+        assert_eq!(post.send(&letter("selo@skerrow.example")).await, Ok(()));
+        drop(post);
+        let said = talk.await.unwrap();
+        for line in [
+            "MAIL FROM:<post@skerrow.example>",
+            "RCPT TO:<selo@skerrow.example>",
+            "Subject: Your evenings from Monday 10 February",
+            "Message-ID: <00000000-0000-0000-0000-000000000007@jogo>",
+            "Monday 10 February: 50 min\n..\nUntil then",
+        ] {
+            assert!(said.contains(line), "{line}: {said}");
+        }
+    }
+
+    #[actix_web::test]
+    async fn why_a_letter_did_not_leave_is_said() {
+        let (address, _talk) = mail_server().await;
+        let post = Post::by_mail_server(&address, "post@skerrow.example").unwrap();
+        let refused = post.send(&letter("nobody@skerrow.example")).await.unwrap_err();
+        assert!(refused.contains("no such person"), "{refused}");
+        let nowhere = Post::by_mail_server("smtp://127.0.0.1:9", "post@skerrow.example").unwrap();
+        assert!(nowhere.send(&letter("selo@skerrow.example")).await.is_err(), "nobody listens there");
+    }
+
+    #[rstest]
+    #[case::no_address("smtp://mail.example", "nobody", "JOGO_MAIL_FROM nobody")]
+    #[case::no_server("carrier pigeon", "post@skerrow.example", "JOGO_SMTP cannot be used")]
+    fn a_setting_that_cannot_be_is_named(#[case] server: &str, #[case] from: &str, #[case] says: &str) {
+        let wrong = Post::by_mail_server(server, from).err().unwrap();
+        assert!(wrong.starts_with(says), "{wrong}");
+    }
 }

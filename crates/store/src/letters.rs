@@ -5,7 +5,7 @@ use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 use uuid::Uuid;
 
-use crate::{Store, Stored, from_word, parsed, stamp, to_word};
+use crate::{Store, StoreError, Stored, from_word, parsed, stamp, to_word};
 
 /// What a letter is about.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
@@ -55,6 +55,36 @@ pub struct Letter {
     pub left_at: Option<Timestamp>,
     /// Why it could not be sent the last time.
     pub failed: Option<String>,
+}
+
+struct Row {
+    id: Uuid,
+    name: String,
+    address: String,
+    kind: String,
+    subject: String,
+    body: String,
+    written_at: String,
+    left_at: Option<String>,
+    failed: Option<String>,
+}
+
+impl TryFrom<Row> for Letter {
+    type Error = StoreError;
+
+    fn try_from(r: Row) -> Stored<Letter> {
+        Ok(Letter {
+            id: r.id,
+            to: r.name,
+            address: r.address,
+            kind: from_word("the kind of a letter", &r.kind)?,
+            subject: r.subject,
+            body: r.body,
+            written_at: parsed("the time of a letter", &r.written_at)?,
+            left_at: r.left_at.map(|at| parsed("the time of a letter", &at)).transpose()?,
+            failed: r.failed,
+        })
+    }
 }
 
 impl Store {
@@ -109,28 +139,23 @@ impl Store {
 
     /// The last letters, the latest first.
     pub async fn letters(&self, most: u32) -> Stored<Vec<Letter>> {
-        let rows = sqlx::query!(
+        let rows = sqlx::query_as!(
+            Row,
             r#"SELECT letter.id AS "id: Uuid", name, address, kind, subject, body, written_at, left_at, failed
                FROM letter JOIN person ON person.id = person ORDER BY written_at DESC, letter.id DESC LIMIT ?"#,
             most
-        )
-        .fetch_all(&self.read)
-        .await?;
-        rows.into_iter()
-            .map(|r| {
-                Ok(Letter {
-                    id: r.id,
-                    to: r.name,
-                    address: r.address,
-                    kind: from_word("the kind of a letter", &r.kind)?,
-                    subject: r.subject,
-                    body: r.body,
-                    written_at: parsed("the time of a letter", &r.written_at)?,
-                    left_at: r.left_at.map(|at| parsed("the time of a letter", &at)).transpose()?,
-                    failed: r.failed,
-                })
-            })
-            .collect()
+        );
+        rows.fetch_all(&self.read).await?.into_iter().map(Letter::try_from).collect()
+    }
+
+    /// Every letter that has not left yet, the oldest first.
+    pub async fn letters_that_wait(&self) -> Stored<Vec<Letter>> {
+        let rows = sqlx::query_as!(
+            Row,
+            r#"SELECT letter.id AS "id: Uuid", name, address, kind, subject, body, written_at, left_at, failed
+               FROM letter JOIN person ON person.id = person WHERE left_at IS NULL ORDER BY written_at, letter.id"#
+        );
+        rows.fetch_all(&self.read).await?.into_iter().map(Letter::try_from).collect()
     }
 
     /// Notes that a letter left, or why it did not.

@@ -17,6 +17,7 @@ pub mod levels;
 pub mod library;
 pub mod log;
 pub mod milestones;
+pub mod pairs;
 pub mod people;
 pub mod players;
 pub mod skills;

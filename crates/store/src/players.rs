@@ -27,6 +27,10 @@ pub struct PlayerFacts {
     pub words: Vec<WordFact>,
     /// What they said that they did at home.
     pub self_reported: Vec<ReportFact>,
+    /// With how many others they stay together at the stations; who those are is kept of them, too, and not said here.
+    pub kept_together_with: i64,
+    /// From how many others they are kept apart.
+    pub kept_apart_from: i64,
 }
 
 /// A trial.
@@ -132,8 +136,24 @@ impl Store {
         )
         .fetch_all(&self.read)
         .await?;
-        let (team, club) = (team.name.clone(), team.club.clone());
-        Ok(PlayerFacts { about: player.about.clone(), team, club, trials, presence, words, self_reported })
+        let pairs = sqlx::query!(
+            r#"SELECT COALESCE(SUM(together), 0) AS "together!: i64", COUNT(*) AS "all!: i64"
+               FROM pair_wish WHERE one = ?1 OR other = ?1"#,
+            id
+        )
+        .fetch_one(&self.read)
+        .await?;
+        Ok(PlayerFacts {
+            about: player.about.clone(),
+            team: team.name.clone(),
+            club: team.club.clone(),
+            trials,
+            presence,
+            words,
+            self_reported,
+            kept_together_with: pairs.together,
+            kept_apart_from: pairs.all - pairs.together,
+        })
     }
 
     /// Erases a player and everything that is kept of them, for good: what was written over is not left in the file.
@@ -149,6 +169,7 @@ impl Store {
         sqlx::query!("DELETE FROM presence WHERE player = ?", player).execute(&mut *tx).await?;
         sqlx::query!("DELETE FROM milestone_word WHERE player = ?", player).execute(&mut *tx).await?;
         sqlx::query!("DELETE FROM self_reported WHERE player = ?", player).execute(&mut *tx).await?;
+        sqlx::query!("DELETE FROM pair_wish WHERE one = ?1 OR other = ?1", player).execute(&mut *tx).await?;
         sqlx::query!("DELETE FROM player WHERE id = ?", player).execute(&mut *tx).await?;
         levels::forget(&mut tx, team.id).await?;
         audit::put(&mut tx, (at, by), "player erased", &format!("a player of {}", team.name)).await?;

@@ -1091,6 +1091,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/teams/{team}/pairs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Sets the wishes of a team instead of those that there were, all of them or none. */
+        put: operations["pairs_set"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/teams/{team}/players": {
         parameters: {
             query?: never;
@@ -3589,6 +3606,19 @@ export interface components {
             /** @description Where the next page begins; nothing after the last. */
             next?: string | null;
         };
+        /** @description A wish about two players. */
+        PairWish: {
+            /** Format: uuid */
+            one: string;
+            /** Format: uuid */
+            other: string;
+            /** @description Whether they stay together, or are kept apart. */
+            together: boolean;
+        };
+        /** @description All wishes of a team. */
+        PairWishes: {
+            pairs: components["schemas"]["PairWish"][];
+        };
         /** @description One part of a score. */
         Part: {
             /** @description Where they come from, in words. */
@@ -4491,6 +4521,8 @@ export interface components {
             mixed: {
                 [key: string]: string[][];
             };
+            /** @description Who is kept apart, who stays together: whoever has come is known on the phone alone, which sees to it. */
+            pairs: components["schemas"]["PairWish"][];
         };
         Squad: {
             club: string;
@@ -7649,6 +7681,45 @@ export interface operations {
                 };
             };
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pairs_set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PairWishes"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

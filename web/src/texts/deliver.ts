@@ -67,8 +67,21 @@ export const stations = {
   like_with_like: 'like with like',
   again: 'Another split',
   station: (n: number) => `Station ${n}`,
-  swap: 'Tap two names, and they change places.',
-  second: (name: string) => `Who changes places with ${name}?`,
+  taps: 'Two taps on two names:',
+  tap: { swap: 'change places', apart: 'keep apart', together: 'keep together' },
+  first: {
+    swap: 'Tap two names, and they change places in this block.',
+    apart: 'Tap two names, and they are kept apart from now on.',
+    together: 'Tap two names, and they stay together from now on.',
+  },
+  second: {
+    swap: (name: string) => `Who changes places with ${name}?`,
+    apart: (name: string) => `Who is kept apart from ${name}?`,
+    together: (name: string) => `Who stays with ${name}?`,
+  },
+  wish: (one: string, other: string, together: boolean) => `${one} and ${other} ${together ? 'stay together' : 'are kept apart'}.`,
+  broken: 'Not possible in this split.',
+  drop: (one: string, other: string) => `Forget the wish about ${one} and ${other}`,
   nobodySaid: 'For the whole squad: say in the log who is missing, and the stations are filled with those who are here.',
 }
 

@@ -12,6 +12,7 @@ use utoipa::ToSchema;
 use uuid::Uuid;
 
 use super::log::LogView;
+use super::pairs::PairWish;
 use super::squad::latest_results;
 use crate::problem::{Answer, Problem};
 use crate::rights::Act;
@@ -53,6 +54,8 @@ pub(super) struct Splits {
     like_with_like: Vec<Vec<Uuid>>,
     /// By the size of the stations.
     mixed: BTreeMap<u32, Vec<Vec<Uuid>>>,
+    /// Who is kept apart, who stays together: whoever has come is known on the phone alone, which sees to it.
+    pairs: Vec<PairWish>,
 }
 
 /// So many other splits are there to choose from.
@@ -78,6 +81,7 @@ impl Splits {
         Ok(Splits {
             like_with_like: rolled(Mix::LikeWithLike, 1),
             mixed: sizes.into_iter().map(|size| (size, rolled(Mix::Mixed, size))).collect(),
+            pairs: state.store.pairs(team.id).await?.into_iter().map(PairWish::from).collect(),
         })
     }
 }

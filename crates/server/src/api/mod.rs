@@ -19,6 +19,7 @@ mod log;
 mod map;
 mod milestones;
 mod own;
+mod pairs;
 mod players;
 mod review;
 mod session;
@@ -89,6 +90,7 @@ pub fn app(
                 .configure(invitations::routes)
                 .configure(home::routes)
                 .configure(own::routes)
+                .configure(pairs::routes)
                 .configure(letters::routes)
                 .configure(calendars::routes)
                 .configure(squad::routes)
@@ -163,7 +165,7 @@ impl Cursor {
         clubs::list, clubs::add, clubs::rename, clubs::add_team, clubs::change_team, clubs::people,
         invitations::list, invitations::invite, invitations::withdraw, invitations::show, invitations::join,
         calendars::make, calendars::end,
-        own::show, own::settle,
+        own::show, own::settle, pairs::set,
         letters::list, letters::deliver, letters::set_address,
         home::page, home::card, home::renew, home::report,
         squad::show, squad::export, squad::preview, squad::add,

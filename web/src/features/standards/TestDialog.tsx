@@ -64,7 +64,9 @@ export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
   const name = draft.name.trim()
   const keep = () => {
     const id = written?.test.id ?? nameFor(name, 'test')
-    put.mutate({ ...draft, id, name, short: (draft.short.trim() || name).slice(0, 16) }, { onSuccess: () => onKept(id) })
+    // The sentences are one line: a new line in them is a blank.
+    const how = draft.how.trim().replace(/\s+/g, ' ')
+    put.mutate({ ...draft, id, name, how, short: (draft.short.trim() || name).slice(0, 16) }, { onSuccess: () => onKept(id) })
   }
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm">

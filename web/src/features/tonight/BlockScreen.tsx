@@ -19,6 +19,7 @@ interface Props {
   of: number
   clockName: string
   splits: Schemas['Splits']
+  team: string
   players: Schemas['PlayerView'][]
   missing: Set<string> | null
   said: BlockLog | undefined
@@ -27,7 +28,7 @@ interface Props {
 
 const FIRST_POINTS = 3
 
-export function BlockScreen({ block: planned, at, of, clockName, splits, players, missing, said, onSay }: Props) {
+export function BlockScreen({ block: planned, at, of, clockName, splits, team, players, missing, said, onSay }: Props) {
   const { floor } = useTheme()
   const outcome = said?.outcome
   const [ran, setRan] = useState<Schemas['Ran'] | null>(() => said?.ran ?? (localStorage.getItem(`jogo.ran.${clockName}`) as Schemas['Ran'] | null))
@@ -63,7 +64,7 @@ export function BlockScreen({ block: planned, at, of, clockName, splits, players
             <Button aria-expanded={splitting} onClick={() => setSplitting(!splitting)} sx={{ mb: splitting ? 1 : 0 }}>
               {texts.stations.title} · {texts.evening.stations(block.station_sizes)}
             </Button>
-            {splitting && <Stations block={block} splits={splits} players={players} missing={missing} name={clockName} />}
+            {splitting && <Stations block={block} splits={splits} players={players} missing={missing} name={clockName} team={team} />}
           </Box>
         )}
         <Cautions cautions={block.cautions} />

@@ -1,13 +1,18 @@
-// Who stands at which station: an order that the core made, cut for those who are here; two names change places by a tap on each.
+// Who stands at which station: an order that the core made, cut for those who are here, with the wishes about pairs kept; two
+// names change places, are kept apart or stay together by a tap on each.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
+import IconButton from '@mui/material/IconButton'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
 import type { RunningBlock, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
+import { ErrorNote } from '../../ui/notes'
+import { isBroken, withWishes, type Pair } from './pairs'
+import { usePairs } from './queries'
 
 const MIXES = ['mixed', 'like_with_like'] as const
 
@@ -28,16 +33,32 @@ interface Props {
   missing: Set<string> | null
   /** Where the split is kept. */
   name: string
+  team: string
+}
+
+/** What two taps on two names do. */
+const TAPS = ['swap', 'apart', 'together'] as const
+
+const sameTwo = (pair: Pair, one: string, other: string) => (pair.one === one && pair.other === other) || (pair.one === other && pair.other === one)
+
+/** Two players change places, if both are here. */
+function swapped(stations: string[][], [one, other]: [string, string]): string[][] {
+  const here = stations.flat()
+  if (!here.includes(one) || !here.includes(other)) return stations
+  return stations.map((station) => station.map((id) => (id === one ? other : id === other ? one : id)))
 }
 
 /** Whether a block has stations that a squad is split into. */
 export const isSplit = (block: RunningBlock) => !block.beside && block.station_sizes.length > 1 && block.station_sizes.some((size) => size > 1)
 
-export function Stations({ block, splits, players, missing, name }: Props) {
+export function Stations({ block, splits, players, missing, name, team }: Props) {
   const { floor } = useTheme()
   const place = `jogo.split.${name}`
   const [split, setSplit] = useState<Split>(() => JSON.parse(localStorage.getItem(place) ?? 'null') ?? FIRST)
   const [first, setFirst] = useState<string | null>(null)
+  const [taps, setTaps] = useState<(typeof TAPS)[number]>('swap')
+  const wish = usePairs(team)
+  const pairs = (wish.isError ? undefined : wish.variables) ?? splits.pairs
   const keep = (next: Split) => {
     localStorage.setItem(place, JSON.stringify(next))
     setSplit(next)
@@ -45,20 +66,24 @@ export function Stations({ block, splits, players, missing, name }: Props) {
   }
   const rolls = (split.mix === 'mixed' ? splits.mixed[String(Math.max(...block.station_sizes))] : splits.like_with_like) ?? []
   const here = (rolls[split.roll % Math.max(rolls.length, 1)] ?? []).filter((id) => !missing?.has(id))
-  for (const [one, other] of split.swaps) {
-    const [a, b] = [here.indexOf(one), here.indexOf(other)]
-    if (a >= 0 && b >= 0) [here[a], here[b]] = [other, one]
-  }
   const sizes = block.stations_by_present[here.length - 1] ?? []
-  const stations = sizes.map((size, i) => {
+  const cut = sizes.map((size, i) => {
     const from = sizes.slice(0, i).reduce((sum, n) => sum + n, 0)
     return here.slice(from, from + size)
   })
+  // What the coach swaps by hand comes last, and stands against a wish too.
+  const stations = split.swaps.reduce(swapped, withWishes(cut, pairs))
   const nameOf = (id: string) => players.find((player) => player.id === id)?.name ?? ''
   const tap = (id: string) => {
     if (first === null) setFirst(id)
     else if (first === id) setFirst(null)
-    else keep({ ...split, swaps: [...split.swaps, [first, id]] })
+    else if (taps === 'swap') keep({ ...split, swaps: [...split.swaps, [first, id]] })
+    else {
+      const others = pairs.filter((pair) => !sameTwo(pair, first, id))
+      wish.mutate([...others, { one: first, other: id, together: taps === 'together' }])
+      // A swap by hand that a new wish asks about would stand against it.
+      keep({ ...split, swaps: [] })
+    }
   }
   return (
     <Box component="section" aria-label={texts.stations.title} sx={{ display: 'grid', gap: 1 }}>
@@ -87,9 +112,23 @@ export function Stations({ block, splits, players, missing, name }: Props) {
           </Box>
         ))}
       </Box>
+      <Choice label={texts.stations.taps} options={TAPS} chosen={[taps]} says={(each) => texts.stations.tap[each]} onToggle={setTaps} />
       <Typography variant="body2" color="text.secondary" role="status">
-        {first ? texts.stations.second(nameOf(first)) : missing ? texts.stations.swap : texts.stations.nobodySaid}
+        {first ? texts.stations.second[taps](nameOf(first)) : texts.stations.first[taps]}
+        {!first && !missing && ` ${texts.stations.nobodySaid}`}
       </Typography>
+      {pairs.map((pair) => (
+        <Box key={`${pair.one} ${pair.other}`} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+          <Typography variant="body2" sx={{ flex: 1 }}>
+            {texts.stations.wish(nameOf(pair.one), nameOf(pair.other), pair.together)}
+            {isBroken(pair, stations) && ` ${texts.stations.broken}`}
+          </Typography>
+          <IconButton aria-label={texts.stations.drop(nameOf(pair.one), nameOf(pair.other))} onClick={() => wish.mutate(pairs.filter((each) => each !== pair))} sx={{ width: 44, height: 44 }}>
+            ×
+          </IconButton>
+        </Box>
+      ))}
+      {wish.isError && <ErrorNote error={wish.error} />}
     </Box>
   )
 }

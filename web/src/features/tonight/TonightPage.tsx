@@ -126,6 +126,7 @@ function Run({ team, edition, session, view, today }: RunProps) {
             of={evening.blocks.length}
             clockName={`${edition}.${session}.${at}`}
             splits={view.splits}
+            team={team}
             players={players}
             missing={log.missing}
             said={outcomes.get(at)}

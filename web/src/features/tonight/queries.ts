@@ -48,6 +48,15 @@ export function useGoOn(team: string, edition: string, session: number, onDone: 
   })
 }
 
+/** Sets who is kept apart and who stays together, in all blocks from now on; this needs the network. */
+export function usePairs(team: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (pairs: Schemas['PairWish'][]) => api.PUT('/teams/{team}/pairs', { params: { path: { team } }, body: { pairs } }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['evening', team] }),
+  })
+}
+
 /** Takes back what the team changed last in an edition. */
 export function useTakeBack(team: string) {
   const queries = useQueryClient()

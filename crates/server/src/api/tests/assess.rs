@@ -125,6 +125,9 @@ async fn an_erased_player_leaves_nothing_behind() {
     let (player, name) = (&before["players"][2]["id"], before["players"][2]["name"].as_str().unwrap());
     let words = json!({"words": [word(1, player, "met")]});
     assert_eq!(coach.posts(&format!("{team}/words"), words).await.status, 204);
+    let pairs = json!({"pairs": [{"one": player, "other": before["players"][0]["id"], "together": true}]});
+    let wished = own_page(Method::PUT, &format!("{team}/pairs")).set_json(pairs);
+    assert_eq!(coach.sends(wished).await.status, 204);
     let page = format!("{team}/players/{}", player.as_str().unwrap());
     let facts = coach.gets(&format!("{page}/export")).await.body;
     assert_eq!(facts["about"]["name"], name);

@@ -13,6 +13,7 @@ mod lists;
 mod log;
 mod map;
 mod own;
+mod pairs;
 mod people;
 mod planning;
 mod publishing;

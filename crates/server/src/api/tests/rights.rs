@@ -78,9 +78,10 @@ const ROUTES: [(&str, &str, &[&str]); 65] = [
     ("POST", "/teams/{team}/trials", &[LEAD, COACH]),
 ];
 /// These have bodies or names of their own, but the same rights as their neighbours.
-const MORE: [(&str, &str, &[&str]); 23] = [
+const MORE: [(&str, &str, &[&str]); 24] = [
     ("GET", "/teams/{team}/board", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/teams/{team}/words", &[LEAD, COACH]),
+    ("PUT", "/teams/{team}/pairs", &[LEAD, COACH]),
     ("GET", "/teams/{team}/players/{player}/export", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/teams/{team}/players/{player}", &[DIRECTOR, LEAD, COACH]),
     ("DELETE", "/teams/{team}/players/{player}", &[LEAD, COACH]),
@@ -147,6 +148,7 @@ fn body(route: &str, read: &Read) -> Value {
             "stage": "flow", "band": "u8-u9", "evidence": {"seen": {"test": "sole-turn-seen", "days": 1}}})
         }
         "quick-taps" => super::benchmarks::fresh_test(),
+        "pairs" => json!({"pairs": []}),
         "words" => json!({"words": []}),
         "weighed" => json!({"bands": {}}),
         "weave-time" => json!({"from": "2031-02-10", "bands": {}}),

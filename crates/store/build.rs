@@ -1,0 +1,5 @@
+//! A new migration makes the crate compile anew: the migrations are part of it.
+
+fn main() {
+    println!("cargo:rerun-if-changed=migrations");
+}
