@@ -20,9 +20,9 @@ use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
 use serde::{Deserialize, Serialize};
 
+use crate::chance::Chance;
 use crate::input::InputError;
 use crate::plan::{Plan, Problem};
-use crate::simulate::Chance;
 use crate::skill::{SkillId, Stage};
 use crate::units::Share;
 

@@ -15,10 +15,10 @@
 
 use serde::Serialize;
 
+use crate::chance::Chance;
 use crate::levels::Level;
 use crate::milestones::ready::Stands;
 use crate::milestones::{MilestoneId, State};
-use crate::simulate::Chance;
 use crate::tests::TestId;
 use crate::units::Share;
 

@@ -27,7 +27,7 @@
 //! | what is published, in one piece? | [`edition`] |
 //! | what has a team made of its edition? | [`team_plan`] |
 //! | in which order tonight, with which kit? | [`evening`] |
-//! | who stands at which station? | [`grouping`] |
+//! | who stands at which station, who not with whom? | [`grouping`], [`pairs`] |
 //! | what can be done at home? | [`home`] |
 //! | who is in the squad? | [`roster`] |
 //! | what stands in a list of rows? | [`sheet`] |
@@ -42,7 +42,7 @@
 //! | can they do it? | [`milestones`] |
 //! | how far has a player come, what comes next, what is told at home? | [`passport`] |
 //! | what is wrong with what was entered? | [`input`] |
-//! | what could have happened? | [`simulate`] |
+//! | what could have happened? | [`simulate`], by [`chance`] |
 
 #![cfg_attr(test, allow(clippy::unwrap_used, reason = "a test may stop here"))]
 
@@ -51,6 +51,7 @@ pub mod band;
 pub mod block;
 pub mod calendar;
 pub mod cautions;
+pub mod chance;
 pub mod cues;
 pub mod curriculum;
 pub mod delivery;

@@ -5,9 +5,9 @@
 //! and luck, and lower for the other foot.
 
 use jiff::civil::date;
-use rand::{RngExt, SeedableRng};
-use rand_chacha::ChaCha8Rng;
+use rand::RngExt;
 
+use crate::chance::Chance;
 use crate::delivery::Outcome;
 use crate::levels::Thresholds;
 use crate::roster::{BirthMonth, NewPlayer};
@@ -15,39 +15,7 @@ use crate::skill::Side;
 use crate::tests::{SEEN, Test};
 use crate::units::Minutes;
 
-/// A source of chance: same seed, same story.
-pub struct Chance(ChaCha8Rng);
-
 impl Chance {
-    /// Begins a story.
-    pub fn seeded(seed: u64) -> Chance {
-        Chance(ChaCha8Rng::seed_from_u64(seed))
-    }
-
-    /// Begins a story that belongs to a name, whatever else is told before it.
-    pub fn named(name: &str) -> Chance {
-        // FNV-1a (Fowler, Noll, Vo) makes a seed of a name.
-        let hash = name.bytes().fold(0xcbf2_9ce4_8422_2325, |hash: u64, byte| {
-            (hash ^ u64::from(byte)).wrapping_mul(0x0000_0100_0000_01b3)
-        });
-        Chance::seeded(hash)
-    }
-
-    /// A standard normal number (Box and Muller's transform).
-    pub fn normal(&mut self) -> f64 {
-        let (u, v): (f64, f64) = (self.0.random(), self.0.random());
-        (-2.0 * (1.0 - u).ln()).sqrt() * (std::f64::consts::TAU * v).cos()
-    }
-
-    /// Whether something happens that happens with this probability.
-    pub fn happens(&mut self, probability: f64) -> bool {
-        self.0.random::<f64>() < probability
-    }
-
-    fn pick<'a>(&mut self, from: &[&'a str]) -> &'a str {
-        from[self.0.random_range(0..from.len())]
-    }
-
     /// An invented name, put together from syllables.
     pub fn name(&mut self) -> String {
         const BEGIN: [&str; 14] =

@@ -3,10 +3,10 @@
 
 mod demo;
 
+use jogo_core::chance::Chance;
 use jogo_core::delivery::Outcome;
 use jogo_core::input::short_text;
 use jogo_core::roster::LONGEST_NAME;
-use jogo_core::simulate::Chance;
 use jogo_core::tests::Better;
 use jogo_core::units::Minutes;
 

@@ -11,7 +11,7 @@
 use std::str::FromStr;
 
 use super::{Event, Kind};
-use crate::simulate::Chance;
+use crate::chance::Chance;
 
 /// What may go wrong with a line.
 #[derive(Clone, Copy, Debug, Default, PartialEq, Eq)]

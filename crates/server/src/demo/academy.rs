@@ -3,7 +3,7 @@
 use std::collections::{BTreeMap, BTreeSet};
 
 use jiff::Timestamp;
-use jogo_core::simulate::Chance;
+use jogo_core::chance::Chance;
 use jogo_store::Store;
 use jogo_store::people::{NewPerson, Person, Role};
 use uuid::Uuid;

@@ -6,7 +6,7 @@ mod story;
 
 use jiff::ToSpan;
 use jiff::tz::TimeZone;
-use jogo_core::simulate::Chance;
+use jogo_core::chance::Chance;
 use jogo_core::skill::{Skill, Strand};
 use jogo_store::Store;
 use jogo_store::library::Library;

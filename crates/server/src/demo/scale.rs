@@ -2,7 +2,7 @@
 
 use jiff::ToSpan;
 use jiff::civil::Date;
-use jogo_core::simulate::Chance;
+use jogo_core::chance::Chance;
 use jogo_store::teams::Player;
 use uuid::Uuid;
 
