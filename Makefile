@@ -51,8 +51,8 @@ test: tools-browser web
 	cargo test --locked --workspace
 
 shots: tools-browser web
-	cargo build --locked --package jogo --package jogo-e2e
-	cargo run --locked --package jogo-e2e --bin shots -- docs/screenshots $(ARGS)
+	cargo build --locked --workspace
+	target/debug/shots docs/screenshots $(ARGS)
 
 bench:
 	cargo bench --locked --package jogo-core

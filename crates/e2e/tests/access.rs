@@ -46,6 +46,7 @@ async fn the_desk() -> Result<(), Failed> {
             ("/standards/weave-time", "Smallest real difference"),
             ("/evenings", "North Beacon"),
             ("/levels", "North Beacon"),
+            ("/levels?view=tests", "Wall passes in 30 s"),
             ("/clubs", "Invite somebody"),
             ("/outbox", "Write what is due now"),
         ],

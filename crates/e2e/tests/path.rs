@@ -173,5 +173,6 @@ async fn looks_back(director: &Person<'_>) -> Result<(), Failed> {
     for club in ["Harbour Lane", "North Beacon"] {
         director.sees(club).await?;
     }
+    director.presses_exactly("Tests").await?;
     director.sees("Chains of four cuts in 30 s").await
 }

@@ -63,7 +63,7 @@ async fn desk(server: &Server, folder: &Path) -> Result<(), Failed> {
     director.sees("Bring:").await?;
     director.publishes(1).await?;
     director.presses("Levels").await?;
-    director.sees_named("Starting:").await?;
+    director.sees("All clubs").await?;
     keep(&director, folder, "levels").await?;
     let named = "Together on the move";
     let curriculum = director

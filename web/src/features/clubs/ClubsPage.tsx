@@ -105,7 +105,7 @@ function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubPro
             onClick={() => onTeam(team.id)}
             sx={{ flex: 1, font: 'inherit', textAlign: 'left', justifyContent: 'flex-start', gap: 1, minHeight: 40, px: 0.5 }}
           >
-            <Box component="span" sx={{ flex: 1.2 }}>
+            <Box component="span" sx={{ flex: 1.4, whiteSpace: { md: 'nowrap' } }}>
               {team.name}
               <Typography component="span" variant="caption" color="text.secondary" sx={{ display: 'block' }}>
                 {bandName(team.band)}

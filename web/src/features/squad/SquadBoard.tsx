@@ -42,7 +42,7 @@ export function SquadBoard({ team, view, coaching, toPlayer }: Props) {
   const groups = <Groups board={board} toPlayer={toPlayer} />
   if (view === 'groups') return groups
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: 'minmax(0, max-content) minmax(290px, 380px)' }, gap: 4 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', lg: 'minmax(0, max-content) 290px' }, gap: 3 }}>
       <Box sx={{ minWidth: 0 }}>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, mb: 1 }}>
           <Typography variant="body2" color="text.secondary">
