@@ -204,6 +204,7 @@ pub fn address(said: &str) -> Answer<String> {
 }
 
 #[cfg(test)]
+#[allow(clippy::unwrap_used, reason = "a test may stop here")]
 mod tests {
     use jiff::Timestamp;
     use rstest::rstest;
