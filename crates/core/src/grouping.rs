@@ -3,7 +3,8 @@
 //! Stations are filled from an order of the whole squad: whoever is missing is passed over, and the rest is cut into
 //! stations of the sizes that the drill has for so many players. So a phone without network can split whoever has come.
 //!
-//! - *Like with like*: the strongest first, so that neighbours in the order are alike.
+//! - *Like with like*: the strongest first, so that neighbours in the order are alike. From evening to evening those who are
+//!   nearly alike change places, so that nobody always stands with the same ones.
 //! - *Mixed*: the squad, from strong to less strong, is cut into as many tiers as a station has places; each station takes
 //!   one of every tier. From evening to evening a tier is turned by its number, so that two players of different tiers
 //!   share a station again only after as many evenings as there are stations.
@@ -35,7 +36,7 @@ pub enum Mix {
 
 /// A player who has no result yet counts as one between Building and Secure.
 pub const UNKNOWN: f64 = 1.5;
-/// Players whose strengths differ by about this much are nearly alike: a third of a level. An assumption.
+/// Players whose strengths differ by less than twice this are nearly alike: a third of a level. An assumption.
 const NEARLY: f64 = 1.0 / 3.0;
 
 /// How strong a player is: the mean of their latest levels, 0 for Starting to 3 for Stretching.
@@ -61,10 +62,11 @@ pub fn strength(levels: impl IntoIterator<Item = Level>) -> f64 {
 /// assert_eq!(order(&squad, Mix::Mixed, 2, 1, 0), ["Ada", "Ben", "Cil", "Dov"]);
 /// ```
 pub fn order<P: Copy>(squad: &[(P, f64)], mix: Mix, station: u32, evening: usize, roll: u64) -> Vec<P> {
-    let mut chance = Chance::seeded(roll);
-    let moved = if mix == Mix::LikeWithLike && roll > 0 { NEARLY } else { 0.0 };
+    let mut chance = Chance::seeded((evening as u64) << 32 | roll);
+    let moves = mix == Mix::LikeWithLike && (roll, evening) != (0, 0);
+    let mut moved = || if moves { NEARLY * chance.normal().clamp(-1.0, 1.0) } else { 0.0 };
     let mut sorted: Vec<(P, f64)> =
-        squad.iter().map(|(player, strong)| (*player, strong + moved * chance.normal())).collect();
+        squad.iter().map(|(player, strong)| (*player, strong + moved())).collect();
     sorted.sort_by(|a, b| b.1.total_cmp(&a.1));
     let players: Vec<P> = sorted.into_iter().map(|(player, _)| player).collect();
     if mix == Mix::LikeWithLike {
