@@ -151,10 +151,7 @@ pub fn next_week(stands: &[Stands<'_>], behind: &[FootBehind]) -> (Group, Reason
     if missing.is_empty() && !met.is_empty() {
         return (Group::MoveOn, Reason::AllMet { milestones: met });
     }
-    let asked = |test: &TestId| {
-        let missing = stands.iter().filter(|(_, s)| !s.state.is_had());
-        missing.flat_map(|(m, _)| m.evidence.tests()).any(|id| id == test)
-    };
+    let asked = |test: &TestId| stands.iter().any(|(m, s)| !s.state.is_had() && m.evidence.rests_on(test));
     let able =
         |foot: &&FootBehind| foot.strong.is_some_and(|level| level >= Level::Secure) && asked(&foot.test);
     let able = behind.iter().filter(able);

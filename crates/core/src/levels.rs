@@ -81,6 +81,32 @@ pub struct NearRow {
 }
 
 impl Thresholds {
+    /// Where the lines may begin while nothing is known: a quarter, half and three quarters of the way from the worst value
+    /// of a range to the best, where results are read (`step`), and never two on one value.
+    ///
+    /// ```
+    /// use jogo_core::levels::Thresholds;
+    /// use jogo_core::tests::Better;
+    /// let hits = Thresholds::spread(Better::Higher, (0.0, 10.0), 1.0);
+    /// assert_eq!((hits.building, hits.secure, hits.stretching), (3.0, 5.0, 8.0));
+    /// ```
+    pub fn spread(better: Better, (least, most): (f64, f64), step: f64) -> Thresholds {
+        let steps = ((most - least) / step).round();
+        let half = (steps / 2.0).round();
+        let at = |from_worst: f64| {
+            let value = match better {
+                Better::Higher => least + from_worst * step,
+                Better::Lower => most - from_worst * step,
+            };
+            (value * 1e6).round() / 1e6
+        };
+        Thresholds {
+            building: at((steps / 4.0).round().min(half - 1.0)),
+            secure: at(half),
+            stretching: at((steps * 0.75).round().max(half + 1.0)),
+        }
+    }
+
     /// The levels above Starting, each with the result where it begins.
     pub fn lines(&self) -> [(Level, f64); 3] {
         [(Level::Building, self.building), (Level::Secure, self.secure), (Level::Stretching, self.stretching)]
@@ -209,7 +235,31 @@ mod tests {
         }
     }
 
+    // By hand: of two values between 0 and 2 no quarter can be read, so the lines stand side by side.
+    #[rstest]
+    #[case::few_values(Better::Higher, (0.0, 2.0), 1.0, [0.0, 1.0, 2.0])]
+    #[case::quicker_is_better(Better::Lower, (5.0, 45.0), 0.01, [35.0, 25.0, 15.0])]
+    #[case::a_fifth_of_a_bounce(Better::Lower, (0.0, 5.0), 0.2, [3.8, 2.4, 1.2])]
+    fn first_lines_are_spread_over_the_range(
+        #[case] better: Better,
+        #[case] range: (f64, f64),
+        #[case] step: f64,
+        #[case] lines: [f64; 3],
+    ) {
+        assert_eq!(Thresholds::spread(better, range, step).lines().map(|(_, line)| line), lines);
+    }
+
     proptest! {
+        #[test]
+        fn first_lines_are_in_order_and_in_range(steps in 2_u32..400, least in 0_u8..20, lower: bool) {
+            let better = if lower { Better::Lower } else { Better::Higher };
+            let (least, step) = (f64::from(least), 0.1);
+            let most = least + f64::from(steps) * step;
+            let first = Thresholds::spread(better, (least, most), step);
+            prop_assert!(first.in_order(better), "{:?}", first);
+            prop_assert!(first.lines().iter().all(|(_, line)| (least - 1e-6..=most + 1e-6).contains(line)));
+        }
+
         #[test]
         fn the_table_says_what_the_rule_says(
             a in 1i32..100, b in 1i32..100, c in 1i32..100, hundredths in 0i32..40_000, lower: bool

@@ -6,6 +6,7 @@ use jiff::ToSpan;
 use jiff::civil::{Date, date};
 use jogo_core::grouping::{FootBehind, Group, Reason, next_week, urgency};
 use jogo_core::levels::{Level, Thresholds};
+use jogo_core::milestones::check::left_without_answer;
 use jogo_core::milestones::ready::{Missing, for_skill, stage_reached};
 use jogo_core::milestones::{
     Evidence, Feet, Measured, Milestone, Override, Reach, Seen, Shown, Standing, State, Verdict,
@@ -156,6 +157,29 @@ fn both_kinds_of_evidence_have_to_hold() {
     let with_eyes = [taps(0, 12.0), eyes(3, [2, 2, 2])];
     assert_eq!(standing(both(), &with_eyes, &[], day(100)).state, State::Met);
     assert_eq!(standing(both(), &with_eyes, &[], day(2)).state, State::OnTheWay, "as it was two days on");
+}
+
+#[test]
+fn a_test_that_becomes_another_is_told_which_milestones_it_would_leave_without_an_answer() {
+    let [taps, _, eyes] = tests();
+    let both = match (ten("taps", Feet::Both, 1, 2), eyes_up(&[3], 1)) {
+        (Evidence::Measured(measured), Evidence::Seen(seen)) => Evidence::Both { measured, seen },
+        _ => unreachable!(),
+    };
+    let resting = [milestone(both)];
+    assert!(
+        left_without_answer(&taps, &resting).is_empty(),
+        "what is asked of other tests is not its matter"
+    );
+    assert!(left_without_answer(&eyes, &resting).is_empty());
+    let two = Protocol::Points { points: vec!["one".into(), "two".into()] };
+    let found = left_without_answer(&Test { protocol: two, ..eyes.clone() }, &resting);
+    assert_eq!(found.len(), 1);
+    assert!(found[0].pointer == "/protocol" && found[0].detail.contains("points 1 to 2"), "{found:?}");
+    let narrow = Test { most: 5.0, ..taps };
+    let found = left_without_answer(&narrow, &resting);
+    assert!(found[0].detail.contains("out of range"), "ten cannot be reached any more: {found:?}");
+    assert!(left_without_answer(&Test { id: "other".into(), ..eyes }, &resting).is_empty());
 }
 
 #[test]

@@ -1276,7 +1276,10 @@ export interface paths {
         };
         /** A test as it is written. */
         get: operations["benchmarks_show"];
-        /** Keeps a test: a new one, or a changed one. What results were taken with stays as it was. */
+        /**
+         * Keeps a test: a changed one, or a new one, which `If-None-Match: *` keeps from taking the place of another. What results
+         *     were taken with stays as it was.
+         */
         put: operations["benchmarks_put"];
         post?: never;
         /** Takes a test out; one with results, or on which something rests, stays. */
@@ -4555,6 +4558,8 @@ export interface components {
             better: components["schemas"]["Better"];
             /** @description Thresholds that fall with age. */
             findings: string[];
+            /** @description Where the lines of a band may begin that has neither a standard nor results. */
+            first: components["schemas"]["Thresholds"];
             /**
              * Format: double
              * @description What the scale shows.
@@ -8171,7 +8176,9 @@ export interface operations {
     benchmarks_put: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "If-None-Match"?: string | null;
+            };
             path: {
                 id: string;
             };
@@ -8188,6 +8195,14 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
             };
             422: {
                 headers: {

@@ -37,6 +37,26 @@ pub fn check(milestone: &Milestone, bands: &[Band], skills: &[Skill], tests: &[T
     faults
 }
 
+/// Why a test cannot become what it would: milestones rest on it that it could not answer any more. What they ask of other
+/// tests is not its matter.
+pub fn left_without_answer(test: &Test, milestones: &[Milestone]) -> Vec<InputError> {
+    let mut faults = Vec::new();
+    let alone = std::slice::from_ref(test);
+    for milestone in milestones {
+        let mut wrong = |_: &str, says: String| {
+            let says = format!("the milestone “{}” would not hold: {says}", milestone.says);
+            faults.push(InputError::at("/protocol", says));
+        };
+        if let Some(measured) = milestone.evidence.measured().filter(|rule| rule.test == test.id) {
+            check_measured(measured, alone, &mut wrong);
+        }
+        if let Some(seen) = milestone.evidence.seen().filter(|rule| rule.test == test.id) {
+            check_seen(seen, alone, &mut wrong);
+        }
+    }
+    faults
+}
+
 fn check_measured(rule: &Measured, tests: &[Test], wrong: &mut impl FnMut(&str, String)) {
     let Measured { times, of_last, .. } = rule;
     if !(1..=LONGEST_LOOK).contains(of_last) || !(1..=*of_last).contains(times) {

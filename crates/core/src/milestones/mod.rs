@@ -153,6 +153,11 @@ impl Evidence {
         }
     }
 
+    /// Whether it rests on a test.
+    pub fn rests_on(&self, test: &str) -> bool {
+        self.tests().any(|of| of == test)
+    }
+
     /// The tests that it rests on.
     pub fn tests(&self) -> impl Iterator<Item = &TestId> {
         let measured = self.measured().map(|measured| &measured.test);

@@ -1,10 +1,10 @@
 //! The tests themselves: written, changed, taken out.
 
-use actix_web::HttpResponse;
+use actix_web::http::header::IF_NONE_MATCH;
 use actix_web::web::{Data, Json, Path, ServiceConfig, delete, get, put};
+use actix_web::{HttpRequest, HttpResponse};
 use jogo_core::input::InputError;
-use jogo_core::milestones::Milestone;
-use jogo_core::milestones::check::check;
+use jogo_core::milestones::check::left_without_answer;
 use jogo_core::skill::Gate;
 use jogo_core::tests::{Test, TestId};
 use jogo_store::StoreError;
@@ -41,17 +41,25 @@ pub(super) async fn show(who: SignedIn, state: Data<State>, id: Path<TestId>) ->
     Ok(Json(WrittenTest { test, has_results }))
 }
 
-/// Keeps a test: a new one, or a changed one. What results were taken with stays as it was.
-#[utoipa::path(put, operation_id = "benchmarks_put", path = "/tests/{id}", params(("id" = String, Path)), request_body = Test,
-    responses((status = 204), (status = 422, body = Problem)))]
+/// Keeps a test: a changed one, or a new one, which `If-None-Match: *` keeps from taking the place of another. What results
+/// were taken with stays as it was.
+#[utoipa::path(put, operation_id = "benchmarks_put", path = "/tests/{id}",
+    params(("id" = String, Path), ("If-None-Match" = Option<String>, Header)), request_body = Test,
+    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
 pub(super) async fn put_one(
     who: SignedIn,
     state: Data<State>,
     id: Path<TestId>,
     test: Json<Test>,
+    request: HttpRequest,
 ) -> Answer<HttpResponse> {
     who.may(Act::SetUp)?;
-    let test = test.into_inner();
+    let (test, known) = (test.into_inner(), state.store.test(&id).await?);
+    if let (Some(known), true) = (&known, request.headers().contains_key(IF_NONE_MATCH)) {
+        let says =
+            format!("“{}” has this name in files already: call the new one something else", known.name);
+        return Err(StoreError::Taken(says).into());
+    }
     let mut faults = test.faults();
     if test.id != *id {
         faults.push(InputError::at("/id", "is not the one of the address"));
@@ -60,11 +68,11 @@ pub(super) async fn put_one(
         let skill: String = test.skill.chars().take(40).collect();
         faults.push(InputError::at("/skill", format!("the library has no skill `{skill}`")));
     }
-    if let Some(kept) = state.store.test(&id).await? {
+    if let Some(kept) = known {
         if state.store.has_results(&kept.id).await? {
             faults.extend(kept.unlike(&test));
         }
-        faults.extend(no_longer_held(&state, &test).await?);
+        faults.extend(left_without_answer(&test, &state.store.milestones().await?));
     }
     if !faults.is_empty() {
         return Err(Problem::input(faults));
@@ -72,20 +80,6 @@ pub(super) async fn put_one(
     state.store.put_test(&test, who.0.id, state.clock.now()).await?;
     state.forget_repeatability();
     Ok(HttpResponse::NoContent().finish())
-}
-
-/// The milestones that a test, as it would become, could not answer any more.
-async fn no_longer_held(state: &State, test: &Test) -> Answer<Vec<InputError>> {
-    let bands: Vec<_> = state.store.bands().await?.into_iter().map(|kept| kept.band).collect();
-    let (skills, milestones) = (state.store.skills().await?, state.store.milestones().await?);
-    let resting = milestones.iter().filter(|milestone| milestone.evidence.tests().any(|of| *of == test.id));
-    let fault = |milestone: &Milestone| {
-        let found = check(milestone, &bands, &skills, std::slice::from_ref(test));
-        let of_test = found.into_iter().find(|fault| fault.pointer.starts_with("/evidence"))?;
-        let says = format!("the milestone “{}” would not hold: {}", milestone.says, of_test.detail);
-        Some(InputError::at("/protocol", says))
-    };
-    Ok(resting.filter_map(fault).collect())
 }
 
 /// Takes a test out; one with results, or on which something rests, stays.
@@ -108,9 +102,7 @@ pub(super) async fn drop_one(who: SignedIn, state: Data<State>, id: Path<TestId>
 /// What of the library or of the plans rests on a test, in words.
 async fn rests_on(state: &State, test: &Test) -> Answer<Option<String>> {
     let milestones = state.store.milestones().await?;
-    if let Some(milestone) =
-        milestones.iter().find(|milestone| milestone.evidence.tests().any(|of| *of == test.id))
-    {
+    if let Some(milestone) = milestones.iter().find(|milestone| milestone.evidence.rests_on(&test.id)) {
         return Ok(Some(format!("the milestone “{}” rests on it", milestone.says)));
     }
     let skills = state.store.skills().await?;

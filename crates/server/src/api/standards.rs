@@ -107,6 +107,8 @@ pub(super) struct StandardsOfTest {
     most: f64,
     today: String,
     percentiles: Percentiles,
+    /// Where the lines of a band may begin that has neither a standard nor results.
+    first: Thresholds,
     bands: Vec<BandOnScale>,
     /// Thresholds that fall with age.
     findings: Vec<String>,
@@ -260,12 +262,13 @@ pub(super) async fn show(
         most,
         today: today.to_string(),
         percentiles,
+        first: Thresholds::spread(better, (least, most), step),
         bands: on_scale,
     }))
 }
 
 fn resting_on(milestones: &[Milestone], test: &str, band: &str) -> Vec<Milestone> {
-    let rests = |m: &&Milestone| m.band == band && m.evidence.tests().any(|id| id == test);
+    let rests = |m: &&Milestone| m.band == band && m.evidence.rests_on(test);
     milestones.iter().filter(rests).cloned().collect()
 }
 

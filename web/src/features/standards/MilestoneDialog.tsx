@@ -1,6 +1,5 @@
 // A milestone that rests on a test: the sentence, how far the skill has come with it, and the evidence that meets it.
 import Box from '@mui/material/Box'
-import Button from '@mui/material/Button'
 import Dialog from '@mui/material/Dialog'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
@@ -10,9 +9,9 @@ import type { Level, Schemas, Stage } from '../../api/client'
 import { texts } from '../../texts/en'
 import { NumberField, SelectCell, TextCell } from '../../ui/fields'
 import { LEVELS } from '../../ui/levels'
-import { ErrorNote } from '../../ui/notes'
 import { STAGES } from '../../ui/stages'
 import { nameFor } from '../naming'
+import { KeepRow } from './KeepRow'
 import { useDropMilestone, usePutMilestone } from './queries'
 
 type Milestone = Schemas['Milestone']
@@ -55,7 +54,9 @@ export function MilestoneDialog({ scale, band, milestone, onClose }: Props) {
     if (evidence) change({ evidence })
   }
   const says = draft.says.trim()
-  const keep = () => put.mutate({ ...draft, says, id: draft.id || `${nameFor(says, 'milestone').slice(0, 36).replace(/-$/, '')}-${band.id}`, short: (draft.short.trim() || says).slice(0, 24) }, { onSuccess: onClose })
+  // Long sentences may begin alike: the moment tells them apart.
+  const newId = () => `${nameFor(says, 'milestone').slice(0, 30).replace(/-$/, '')}-${band.id}-${Date.now().toString(36)}`
+  const keep = () => put.mutate({ ...draft, says, id: draft.id || newId(), short: (draft.short.trim() || says).slice(0, 24) }, { onSuccess: onClose })
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm">
       <DialogTitle>{words.title(band.name)}</DialogTitle>
@@ -68,22 +69,14 @@ export function MilestoneDialog({ scale, band, milestone, onClose }: Props) {
         <Typography variant="h3">{words.evidence}</Typography>
         {measured && <MeasuredFields measured={measured} perSide={test.per_side} onChange={(next) => prove({ measured: next })} />}
         {seen && <NumberField label={words.days} whole value={seen.days} onChange={(days) => days !== null && days >= 1 && days <= 20 && prove({ seen: { ...seen, days } })} sx={{ width: 160 }} />}
-        {put.isError && <ErrorNote error={put.error} />}
-        {drop.isError && <ErrorNote error={drop.error} />}
-        <Box sx={{ display: 'flex', gap: 1 }}>
-          <Button variant="contained" disabled={says === '' || put.isPending} onClick={keep}>
-            {words.keep}
-          </Button>
-          <Button variant="text" onClick={onClose}>
-            {texts.cancel}
-          </Button>
-          <Box sx={{ flex: 1 }} />
-          {milestone && (
-            <Button color="error" disabled={drop.isPending} onClick={() => drop.mutate(milestone.id, { onSuccess: onClose })}>
-              {texts.standards.dropMilestone}
-            </Button>
-          )}
-        </Box>
+        <KeepRow
+          keep={words.keep}
+          disabled={says === '' || put.isPending}
+          onKeep={keep}
+          onClose={onClose}
+          drop={milestone ? { says: texts.standards.dropMilestone, disabled: drop.isPending, onDrop: () => drop.mutate(milestone.id, { onSuccess: onClose }) } : undefined}
+          errors={[put.error, drop.error]}
+        />
       </DialogContent>
     </Dialog>
   )

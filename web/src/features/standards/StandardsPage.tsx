@@ -13,7 +13,7 @@ import { ErrorNote, Loading } from '../../ui/notes'
 import { BandInspector } from './BandInspector'
 import { BandScale } from './BandScale'
 import { TestDialog } from './TestDialog'
-import { firstThresholds, useScale, useSetStandards, useTests, useWeighed, useWrittenTest, type Moved, type Thresholds } from './queries'
+import { useScale, useSetStandards, useTests, useWeighed, useWrittenTest, type Moved, type Thresholds } from './queries'
 
 export function StandardsPage() {
   const { test: asked } = useParams()
@@ -180,7 +180,7 @@ function Scale({ scale, band, onBand, onWrite, onPercentiles }: ScaleProps) {
                   size="small"
                   onClick={() => {
                     onBand(each.id)
-                    move(each.id, firstThresholds(scale))
+                    move(each.id, scale.first)
                   }}
                 >
                   {texts.standards.begin(each.name)}

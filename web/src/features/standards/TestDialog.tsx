@@ -1,6 +1,5 @@
 // A test as it is written: what is measured, how it is taken, and which values can be true.
 import Box from '@mui/material/Box'
-import Button from '@mui/material/Button'
 import Checkbox from '@mui/material/Checkbox'
 import Dialog from '@mui/material/Dialog'
 import DialogContent from '@mui/material/DialogContent'
@@ -11,9 +10,9 @@ import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { NumberField, SelectCell, TextCell } from '../../ui/fields'
-import { ErrorNote } from '../../ui/notes'
 import { useSkills } from '../drills/queries'
 import { nameFor } from '../naming'
+import { KeepRow } from './KeepRow'
 import { useDropTest, usePutTest } from './queries'
 
 type Test = Schemas['Test']
@@ -66,7 +65,8 @@ export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
     const id = written?.test.id ?? nameFor(name, 'test')
     // The sentences are one line: a new line in them is a blank.
     const how = draft.how.trim().replace(/\s+/g, ' ')
-    put.mutate({ ...draft, id, name, how, short: (draft.short.trim() || name).slice(0, 16) }, { onSuccess: () => onKept(id) })
+    const test = { ...draft, id, name, how, short: (draft.short.trim() || name).slice(0, 16) }
+    put.mutate({ test, fresh: !written }, { onSuccess: () => onKept(id) })
   }
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm">
@@ -99,22 +99,14 @@ export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
           )}
         </Box>
         <TextCell label={words.layout} value={draft.layout ?? ''} onChange={(text) => change({ layout: text })} placeholder={words.layoutExample} multiline minRows={2} />
-        {put.isError && <ErrorNote error={put.error} />}
-        {drop.isError && <ErrorNote error={drop.error} />}
-        <Box sx={{ display: 'flex', gap: 1 }}>
-          <Button variant="contained" disabled={name === '' || draft.skill === '' || put.isPending} onClick={keep}>
-            {words.keep}
-          </Button>
-          <Button variant="text" onClick={onClose}>
-            {texts.cancel}
-          </Button>
-          <Box sx={{ flex: 1 }} />
-          {written && !fixed && (
-            <Button color="error" disabled={drop.isPending} onClick={() => drop.mutate(written.test.id, { onSuccess: onDropped })}>
-              {words.drop}
-            </Button>
-          )}
-        </Box>
+        <KeepRow
+          keep={words.keep}
+          disabled={name === '' || draft.skill === '' || put.isPending}
+          onKeep={keep}
+          onClose={onClose}
+          drop={written && !fixed ? { says: words.drop, disabled: drop.isPending, onDrop: () => drop.mutate(written.test.id, { onSuccess: onDropped }) } : undefined}
+          errors={[put.error, drop.error]}
+        />
       </DialogContent>
     </Dialog>
   )

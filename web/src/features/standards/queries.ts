@@ -14,15 +14,6 @@ export const useScale = (test: string | undefined, percentiles: Schemas['Percent
     placeholderData: (before) => (before?.test.id === test ? before : undefined),
   })
 
-/** Where the lines of a band may begin that has neither a standard nor results: a quarter, half and three quarters of the way. */
-export function firstThresholds({ least, most, step, better }: Schemas['StandardsOfTest']): Thresholds {
-  const at = (part: number) => {
-    const steps = Math.round((least + (better === 'higher' ? part : 1 - part) * (most - least)) / step)
-    return Math.round(steps * step * 1e6) / 1e6
-  }
-  return { building: at(0.25), secure: at(0.5), stretching: at(0.75) }
-}
-
 /** Where the results stand under thresholds that are only thought of. */
 export const useWeighed = (test: string, moved: Moved) =>
   useQuery({
@@ -72,11 +63,12 @@ export const useWrittenTest = (test: string | null) =>
 /** What shows a test after it has become another. */
 const OF_TESTS = [['standards'], ['test'], ['map'], ['levels'], ['squad'], ['board'], ['sheet'], ['passport']]
 
-/** Keeps a test. */
+/** Keeps a test; a fresh one never takes the place of another. */
 export function usePutTest() {
   const queries = useQueryClient()
   return useMutation({
-    mutationFn: (test: Schemas['Test']) => api.PUT('/tests/{id}', { params: { path: { id: test.id } }, body: test }),
+    mutationFn: ({ test, fresh }: { test: Schemas['Test']; fresh: boolean }) =>
+      api.PUT('/tests/{id}', { params: { path: { id: test.id }, header: fresh ? { 'If-None-Match': '*' } : {} }, body: test }),
     onSuccess: () => OF_TESTS.forEach((queryKey) => void queries.invalidateQueries({ queryKey })),
   })
 }

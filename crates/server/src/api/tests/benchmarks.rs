@@ -74,6 +74,22 @@ async fn a_test_keeps_its_place_when_it_is_changed_and_goes_when_nothing_rests_o
     assert_eq!(gone().await.status, 404);
 }
 
+#[actix_web::test]
+async fn a_new_test_never_takes_the_place_of_another() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let fresh = || put(&fresh_test()).insert_header(("If-None-Match", "*"));
+    assert_eq!(director.sends(fresh()).await.status, 204);
+    let mut other = fresh_test();
+    other["how"] = json!("In another way.");
+    let refused = director.sends(put(&other).insert_header(("If-None-Match", "*"))).await;
+    assert_eq!(refused.problem(), "/problems/taken");
+    assert_eq!(director.gets("/tests/quick-taps").await.body["test"]["how"], fresh_test()["how"]);
+    assert_eq!(director.sends(put(&other)).await.status, 204, "changing it is another matter");
+    let first = director.gets("/standards/quick-taps").await.body["first"].clone();
+    assert_eq!(first, json!({"building": 20.0, "secure": 40.0, "stretching": 60.0}));
+}
+
 type Bad = fn(&mut Value);
 
 #[rstest]
