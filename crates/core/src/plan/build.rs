@@ -4,7 +4,6 @@
 //! next, where it fits best, until the time is used. Goals count the more, the less their chain of stages and needs can
 //! wait. It looks at each session once, so a first plan is there at once.
 
-use super::ledger::Ledger;
 use super::table::{Laid, NONE, Table};
 
 /// What has been laid so far.
@@ -33,16 +32,12 @@ pub(super) fn build(table: &Table<'_>, locked: &[Vec<Laid>]) -> Vec<Vec<Laid>> {
         new_in_week: 0,
         headers: 0.0,
     };
-    let empty = vec![Vec::new(); table.evenings.len()];
-    // Only asked about sessions on their own.
-    let rules = Ledger::of(table, empty, None);
     let mut sessions: Vec<Vec<Laid>> = Vec::new();
     for session in 0..table.evenings.len() {
         if session > 0 && table.evenings[session].week != table.evenings[session - 1].week {
             (standing.new_in_week, standing.headers) = (0, 0.0);
         }
-        let mut evening =
-            Builder { table, rules: &rules, chain: &chain, due: &due, locked, session, blocks: Vec::new() };
+        let mut evening = Builder { table, chain: &chain, due: &due, locked, session, blocks: Vec::new() };
         evening.fill(&mut standing);
         sessions.push(evening.blocks);
     }
@@ -136,7 +131,6 @@ fn dues(table: &Table<'_>, locked: &[Vec<Laid>]) -> Vec<Due> {
 
 struct Builder<'b> {
     table: &'b Table<'b>,
-    rules: &'b Ledger<'b>,
     chain: &'b [u32],
     due: &'b [Due],
     locked: &'b [Vec<Laid>],
@@ -147,7 +141,7 @@ struct Builder<'b> {
 impl Builder<'_> {
     fn fill(&mut self, standing: &mut Standing) {
         for laid in &self.locked[self.session] {
-            self.blocks = placed(self.rules, self.session, &self.blocks, *laid).0;
+            self.blocks = placed(self.table, self.session, std::mem::take(&mut self.blocks), *laid).0;
             self.lay(laid.variant, standing);
         }
         while let Some(variant) = self.next(standing) {
@@ -162,17 +156,17 @@ impl Builder<'_> {
         let fits = |v: &&usize| {
             let row = &table.variants[**v];
             self.blocks.iter().all(|laid| table.variants[laid.variant].drill != row.drill)
-                && i64::from(row.least) <= self.rules.free(self.session, &self.blocks)
+                && i64::from(row.least) <= self.table.free(self.session, &self.blocks)
                 && self.legal(**v, standing)
         };
         let mut worth: Vec<(f64, usize)> =
             table.usable.iter().filter(fits).map(|v| (self.worth(*v, standing), *v)).collect();
         worth.sort_by(|a, b| b.0.total_cmp(&a.0));
-        let broken = self.rules.breaches_of(self.session, &self.blocks);
+        let broken = self.table.breaches_of(self.session, &self.blocks);
         worth.into_iter().take(24).find_map(|(_, v)| {
             let row = &table.variants[v];
             let laid = Laid { variant: v, minutes: row.least, beside: NONE, locked: false };
-            let (blocks, breaches, at) = placed(self.rules, self.session, &self.blocks, laid);
+            let (blocks, breaches, at) = placed(self.table, self.session, self.blocks.clone(), laid);
             let new = row.skills.iter().any(|skill| is_new(table, *skill, standing));
             let keeps = breaches <= broken
                 && (!new || self.early(&blocks, at))
@@ -187,7 +181,7 @@ impl Builder<'_> {
     /// Whether a block begins before half of the session's minutes are over.
     fn early(&self, blocks: &[Laid], at: usize) -> bool {
         let there = &self.table.evenings[self.session];
-        let before = i64::from(there.minutes) - self.rules.free(self.session, &blocks[..=at]);
+        let before = i64::from(there.minutes) - self.table.free(self.session, &blocks[..=at]);
         (before - i64::from(blocks[at].minutes)) * 2 < i64::from(there.minutes)
     }
 
@@ -309,15 +303,15 @@ impl Builder<'_> {
     /// Gives what is left of the time to the blocks whose strands have had least.
     fn lengthen(&mut self, standing: &mut Standing) {
         let table = self.table;
-        while self.rules.free(self.session, &self.blocks) > 0 {
-            let broken = self.rules.breaches_of(self.session, &self.blocks);
+        while self.table.free(self.session, &self.blocks) > 0 {
+            let broken = self.table.breaches_of(self.session, &self.blocks);
             let longer = |at: usize| {
                 let mut blocks = self.blocks.clone();
                 blocks[at].minutes += 1;
                 let room =
                     blocks[at].minutes <= table.variants[blocks[at].variant].most && !blocks[at].locked;
                 let keeps = room
-                    && self.rules.breaches_of(self.session, &blocks) <= broken
+                    && self.table.breaches_of(self.session, &blocks) <= broken
                     && self.still_early(&blocks, standing);
                 keeps.then(|| (lack(table, blocks[at].variant, standing), blocks[at].variant, blocks))
             };
@@ -353,25 +347,22 @@ fn count_minutes(table: &Table<'_>, variant: usize, minutes: f64, standing: &mut
 /// The blocks of a session with one more, where it breaks least, late rather than early; with how much is then broken
 /// and where it stands.
 pub(super) fn placed(
-    rules: &Ledger<'_>,
+    table: &Table<'_>,
     session: usize,
-    blocks: &[Laid],
+    mut blocks: Vec<Laid>,
     laid: Laid,
 ) -> (Vec<Laid>, i64, usize) {
-    let mut next = blocks.to_vec();
-    next.push(laid);
-    let mut best = (rules.breaches_of(session, &next), next.len() - 1);
-    for at in (0..blocks.len()).rev() {
-        if best.0 == 0 {
-            break;
-        }
-        next.swap(at, at + 1);
-        let breaches = rules.breaches_of(session, &next);
+    blocks.push(laid);
+    let mut at = blocks.len() - 1;
+    let mut best = (table.breaches_of(session, &blocks), at);
+    while best.0 > 0 && at > 0 {
+        blocks.swap(at - 1, at);
+        at -= 1;
+        let breaches = table.breaches_of(session, &blocks);
         if breaches < best.0 {
             best = (breaches, at);
         }
     }
-    let mut blocks = blocks.to_vec();
-    blocks.insert(best.1, laid);
+    blocks[at..=best.1].rotate_left(1);
     (blocks, best.0, best.1)
 }

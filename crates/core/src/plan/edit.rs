@@ -355,7 +355,7 @@ impl Hand<'_> {
             for at in 0..=there.len() {
                 let mut blocks = there.clone();
                 blocks.insert(at, *choice);
-                let free = ledger.free(session, &blocks);
+                let free = table.free(session, &blocks);
                 let longer = i64::from(choice.minutes) + free.max(0);
                 let most = i64::from(table.variants[choice.variant].most);
                 if choice.beside == NONE && choices.len() > 1 {

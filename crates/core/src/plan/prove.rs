@@ -7,7 +7,6 @@
 
 use std::collections::BTreeSet;
 
-use super::ledger::Ledger;
 use super::table::{Laid, NONE, Table};
 
 /// So many blocks are laid before the question is given up.
@@ -26,12 +25,7 @@ pub(super) fn reachable(table: &Table<'_>, goals: &[usize]) -> Option<bool> {
         return None;
     }
     let locked = table.read(None);
-    let mut proof = Proof {
-        table,
-        rules: Ledger::of(table, vec![Vec::new(); table.evenings.len()], None),
-        laid: 0,
-        after: BTreeSet::new(),
-    };
+    let mut proof = Proof { table, laid: 0, after: BTreeSet::new() };
     let mut states = BTreeSet::from([vec![0; table.skills.len() * 4 + 1]]);
     for (session, locked) in locked.iter().enumerate() {
         proof.after.clear();
@@ -60,7 +54,6 @@ pub(super) fn reachable(table: &Table<'_>, goals: &[usize]) -> Option<bool> {
 
 struct Proof<'t> {
     table: &'t Table<'t>,
-    rules: Ledger<'t>,
     laid: usize,
     after: BTreeSet<State>,
 }
@@ -99,7 +92,7 @@ impl Proof<'_> {
             free.chain(locked.iter().enumerate().map(|(at, laid)| (*laid, Some(at)))).collect();
         for (laid, lock) in all {
             blocks.push(laid);
-            if self.rules.breaches_of(session, blocks) == 0
+            if self.table.breaches_of(session, blocks) == 0
                 && let Some(next) = self.lay(session, before, now, blocks)
             {
                 let left: Vec<Laid> =
@@ -117,7 +110,7 @@ impl Proof<'_> {
         let last = blocks.last()?;
         let row = &table.variants[last.variant];
         let there = i64::from(table.evenings[session].minutes);
-        let begins = there - self.rules.free(session, blocks) - i64::from(last.minutes);
+        let begins = there - self.table.free(session, blocks) - i64::from(last.minutes);
         let done = |skill: usize, stage: usize| {
             table.skills[skill].done[stage] || u32::from(before[skill * 4 + stage]) >= table.needed[stage]
         };

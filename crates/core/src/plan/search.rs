@@ -1,26 +1,33 @@
 //! The search: a plan on its way, and the changes that are tried on it.
 
-use std::cmp::Ordering;
-
 use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
 
 use super::Plan;
 use super::build::{build, placed};
-use super::ledger::{Evening, Ledger, Owed};
+use super::evening::Evening;
+use super::ledger::{Ledger, Owed};
 use super::table::{Laid, NONE, Table};
+use super::weigh::{Anew, Prices, Scales};
 
 /// What it costs that a block leaves its session where a tenth of all have. The rest of a season after an upset has no
 /// such bound: much has to move.
 const LOYALTY: f64 = 8.0;
 
 /// The best plan of a search.
-struct Best {
+pub(super) struct Best {
     /// Breaches beside those of the sessions that have been; none, where every session may still change.
     breaches: i64,
-    /// What it is worth.
-    value: f64,
-    sessions: Vec<Vec<Laid>>,
+    /// Its score, and what it costs that blocks have left their sessions.
+    points: f64,
+    pub sessions: Vec<Vec<Laid>>,
+}
+
+impl Best {
+    /// The lower the better: the fewest breaches, then the fewest points.
+    pub fn rank(&self) -> (i64, f64) {
+        (self.breaches, self.points)
+    }
 }
 
 /// A plan on its way.
@@ -29,22 +36,16 @@ pub(super) struct Search<'t> {
     ledger: Ledger<'t>,
     rng: ChaCha8Rng,
     value: f64,
-    /// What a point of the score counts.
-    points: f64,
-    /// What a breach counts.
-    breach: f64,
-    /// Blocks of the plan that it is to stay near.
-    stood: f64,
-    /// What each block over that tenth costs.
-    loyalty: f64,
+    prices: Prices,
     /// The first session that may change; the ones before it have been.
     from: usize,
     /// Breaches that count as none: those of the sessions that have been.
     past: i64,
     /// The best plan so far.
     best: Option<Best>,
-    /// Sessions that a step has changed, as they stood before.
-    changed: Vec<(usize, Vec<Laid>, Evening)>,
+    /// The sessions that a step would change.
+    anew: Vec<Anew>,
+    scales: Scales,
 }
 
 impl<'t> Search<'t> {
@@ -68,28 +69,26 @@ impl<'t> Search<'t> {
             ledger,
             rng,
             value: 0.0,
-            points: 1.0,
-            breach: 1.0,
-            stood,
-            loyalty: if from > 0 { 0.0 } else { LOYALTY },
+            prices: Prices { point: 1.0, breach: 1.0, stood, loyalty: if from > 0 { 0.0 } else { LOYALTY } },
             from,
             past,
             best: None,
-            changed: Vec::new(),
+            anew: Vec::new(),
+            scales: Scales::default(),
         };
         search.value = search.worth();
         search.remember();
         search
     }
 
-    /// What the best plan so far is worth, if it is legal.
+    /// The points of the best plan so far, if it is legal.
     pub fn legal(&self) -> Option<f64> {
-        self.best.as_ref().filter(|best| best.breaches <= 0).map(|best| best.value)
+        self.best.as_ref().filter(|best| best.breaches == 0).map(|best| best.points)
     }
 
     /// The best plan that was found: a legal one, or, where some sessions have been, the one that breaks least.
-    pub fn found(self) -> Option<Vec<Vec<Laid>>> {
-        self.best.map(|best| best.sessions)
+    pub fn found(self) -> Option<Best> {
+        self.best
     }
 
     pub fn idle(&self) -> bool {
@@ -97,48 +96,43 @@ impl<'t> Search<'t> {
     }
 
     fn worth(&self) -> f64 {
-        self.points * (self.ledger.score() + self.disturbs()) + self.breach * self.ledger.breaches() as f64
-    }
-
-    /// What it costs that blocks have left their sessions: a point each, and more where it is over a tenth of them.
-    fn disturbs(&self) -> f64 {
-        let moved = f64::from(self.ledger.moved());
-        moved + self.loyalty * (moved - self.stood / 10.0).max(0.0)
+        self.prices.worth(&self.ledger, &self.ledger.sum)
     }
 
     pub fn weigh(&mut self, points: f64, breach: f64) {
-        (self.points, self.breach) = (points, breach);
+        (self.prices.point, self.prices.breach) = (points, breach);
         self.value = self.worth();
     }
 
     fn remember(&mut self) {
-        let (breaches, value) = (self.ledger.breaches() - self.past, self.value);
-        let better = self.best.as_ref().is_none_or(|best| match breaches.max(0).cmp(&best.breaches.max(0)) {
-            Ordering::Less => true,
-            Ordering::Equal => value < best.value - 1e-9,
-            Ordering::Greater => false,
-        });
-        if better && (breaches <= 0 || self.from > 0) {
-            self.best = Some(Best { breaches, value, sessions: self.ledger.sessions().to_vec() });
+        let breaches = (self.ledger.breaches() - self.past).max(0);
+        if breaches > 0 && self.from == 0 {
+            return;
+        }
+        let points = self.prices.points(&self.ledger, &self.ledger.sum);
+        if self.best.as_ref().is_none_or(|best| (breaches, points + 1e-9) < best.rank()) {
+            self.best = Some(Best { breaches, points, sessions: self.ledger.sessions().to_vec() });
         }
     }
 
     pub fn step(&mut self, temperature: f64) {
-        self.changed.clear();
+        self.anew.clear();
         if !self.change() {
             return;
         }
-        let value = self.worth();
-        let worse = value - self.value;
-        if worse <= 0.0 || self.rng.random::<f64>() < (-worse / temperature).exp() {
-            self.value = value;
-            self.remember();
-        } else {
-            self.back();
+        // The change is kept if it is worth no more than this: one that is worse by Δ with probability exp(−Δ ÷ temperature).
+        let most = self.value - temperature * self.rng.random::<f64>().ln();
+        if self.ledger.weigh(&mut self.anew, &self.prices, most, &mut self.scales).is_none() {
+            return;
         }
+        for new in &self.anew {
+            self.ledger.put(new.session, &new.blocks, new.evening);
+        }
+        self.value = self.worth();
+        self.remember();
     }
 
-    /// Makes one change; false if it came to nothing.
+    /// Thinks of one change; false if it came to nothing.
     fn change(&mut self) -> bool {
         // Without a legal plan, nothing matters more than what breaks the rules.
         if self.legal().is_none() && self.rng.random::<bool>() {
@@ -146,13 +140,13 @@ impl<'t> Search<'t> {
         }
         // What gains most for its time is tried most.
         match self.rng.random_range(0..1000) {
-            0..450 => self.exchange(),
-            450..520 => self.put_in(),
-            520..560 => self.take_out(),
-            560..700 => self.shift_minutes(),
-            700..780 => self.move_over(),
-            780..920 => self.swap(),
-            920..998 => self.reorder(),
+            0..460 => self.swap(),
+            460..690 => self.exchange(),
+            690..780 => self.shift_minutes(),
+            780..853 => self.move_over(),
+            853..925 => self.reorder(),
+            925..971 => self.put_in(),
+            971..998 => self.take_out(),
             _ => self.lay_skill_anew(),
         }
     }
@@ -167,40 +161,61 @@ impl<'t> Search<'t> {
 
     /// A block of a session that may be changed.
     fn any_block(&mut self, session: usize) -> Option<usize> {
-        let blocks = self.ledger.session(session);
-        let free = blocks.iter().filter(|laid| !laid.locked).count();
-        let nth = (free > 0).then(|| self.rng.random_range(0..free))?;
-        let blocks = self.ledger.session(session);
-        (0..blocks.len()).filter(|at| !blocks[*at].locked).nth(nth)
+        let n = self.session(session).len();
+        let from = (n > 0).then(|| self.any(n))?;
+        let blocks = self.session(session);
+        (from..n).chain(0..from).find(|at| !blocks[*at].locked)
     }
 
     /// A variant that may serve in a session, in the place of a block or beside what is there.
     fn any_variant(&mut self, session: usize, instead: Option<usize>) -> usize {
         let luck = self.rng.random::<f64>();
-        let blocks = self.ledger.session(session);
-        if let (0.0..0.2, Some(at)) = (luck, instead) {
-            // The same for a skill, by another drill.
-            let skills = &self.table.variants[blocks[at].variant].skills;
-            let stage = self.table.variants[blocks[at].variant].stage;
-            let serving = &self.table.serving[skills[self.rng.random_range(0..skills.len())]][stage];
-            return self.one_of(serving);
+        if let Some(variant) = instead {
+            // What something waits for can only give way to the same.
+            let waited_for = || self.ledger.room(variant).end != NONE;
+            if luck < 0.2 || (self.rng.random::<f64>() < 0.9 && waited_for()) {
+                return self.another(variant);
+            }
         }
-        if let (0.2..0.4, false) = (luck, blocks.is_empty()) {
-            // Something else with a layout that lies there already.
-            let laid = blocks[self.rng.random_range(0..blocks.len())];
-            return self.one_of(&self.table.of_drill[self.table.variants[laid.variant].drill]);
+        if (0.2..0.4).contains(&luck) && !self.session(session).is_empty() {
+            return self.on_the_floor(session);
         }
-        if luck < 0.95 {
-            for _ in 0..6 {
-                let skill = self.any(self.table.skills.len());
-                let Some(stage) = self.ledger.stage_at(skill, session) else { continue };
-                let serving = &self.table.serving[skill][stage];
-                if !serving.is_empty() {
-                    return self.one_of(serving);
-                }
+        // Half of the time for a skill that lacks something.
+        let ailing = self.rng.random::<bool>();
+        let tries = if luck < 0.95 { 8 } else { 0 };
+        for _ in 0..tries {
+            let skill = self.any(self.table.skills.len());
+            if ailing && !self.ledger.ails(skill) {
+                continue;
+            }
+            let Some(stage) = self.ledger.stage_at(skill, session) else { continue };
+            let serving = &self.table.serving[skill][stage];
+            if !serving.is_empty() {
+                return self.one_of(serving);
             }
         }
         self.one_of(&self.table.usable)
+    }
+
+    /// The same stage of a skill by another drill.
+    fn another(&mut self, variant: usize) -> usize {
+        let row = &self.table.variants[variant];
+        let skill = row.skills[self.any(row.skills.len())];
+        self.one_of(&self.table.serving[skill][row.stage])
+    }
+
+    /// Something else with a layout that lies in a session already.
+    fn on_the_floor(&mut self, session: usize) -> usize {
+        let at = self.any(self.session(session).len());
+        let drill = self.table.variants[self.session(session)[at].variant].drill;
+        let mut variant = self.one_of(&self.table.of_drill[drill]);
+        for _ in 0..3 {
+            if self.ledger.may_show(variant, session) {
+                break;
+            }
+            variant = self.one_of(&self.table.of_drill[drill]);
+        }
+        variant
     }
 
     fn one_of(&mut self, variants: &[usize]) -> usize {
@@ -211,46 +226,65 @@ impl<'t> Search<'t> {
         }
     }
 
-    /// Another session, mostly one nearby.
-    fn near(&mut self, session: usize) -> usize {
-        if self.rng.random::<f64>() < 0.3 {
-            return self.any_session();
+    /// Another session for a block of one, mostly one nearby where the stages of its skills let it stand.
+    fn elsewhere(&mut self, session: usize, variant: usize) -> usize {
+        let (mut first, mut end) = (self.from, self.table.evenings.len());
+        if self.rng.random::<f64>() < 0.8 {
+            let room = self.ledger.room(variant);
+            (first, end) = (first.max(room.start), end.min(room.end));
         }
-        let last = self.table.evenings.len() as i64 - 1;
-        (session as i64 + self.rng.random_range(-3..=3)).clamp(self.from as i64, last) as usize
+        if first >= end {
+            return session;
+        }
+        if self.rng.random::<f64>() < 0.3 {
+            return self.rng.random_range(first..end);
+        }
+        let near = session as i64 + self.rng.random_range(-3..=3);
+        near.clamp(first as i64, end as i64 - 1) as usize
     }
 
     fn block(&self, variant: usize) -> Laid {
         Laid { variant, minutes: self.table.variants[variant].least, beside: NONE, locked: false }
     }
 
+    /// A session as it stands, with what the step has changed so far.
+    fn session(&self, session: usize) -> &[Laid] {
+        match self.anew.iter().find(|new| new.session == session) {
+            Some(new) => &new.blocks,
+            None => self.ledger.session(session),
+        }
+    }
+
     /// Lays other blocks into a session, their minutes fitted to the time, if they break no more rules of their own than
     /// those that they take the place of.
     fn lay(&mut self, session: usize, mut blocks: Vec<Laid>) -> bool {
         // A session that has too much in it already may get rid of it bit by bit.
-        if !self.fit_minutes(session, &mut blocks) && self.ledger.evening_of(session).breaches == 0 {
+        let broken = match self.anew.iter().find(|new| new.session == session) {
+            Some(new) => new.evening.breaches,
+            None => self.ledger.evening_of(session).breaches,
+        };
+        if !self.fit_minutes(session, &mut blocks) && broken == 0 {
             return false;
         }
         let evening = self.ledger.evening(session, &blocks);
-        if evening.breaches > self.ledger.evening_of(session).breaches
-            || blocks == self.ledger.session(session)
-        {
+        if evening.breaches > broken || blocks == self.session(session) {
             return false;
         }
-        self.put(session, &blocks, evening);
+        self.put(session, blocks, evening);
         true
     }
 
-    /// Lays other blocks into a session, and remembers what stood there.
-    fn put(&mut self, session: usize, blocks: &[Laid], evening: Evening) {
-        let before = self.ledger.session(session).to_vec();
-        self.changed.push((session, before, self.ledger.evening_of(session)));
-        self.ledger.put(session, blocks, evening);
+    /// Lays other blocks into a session.
+    fn put(&mut self, session: usize, blocks: Vec<Laid>, evening: Evening) {
+        match self.anew.iter_mut().find(|new| new.session == session) {
+            Some(new) => (new.blocks, new.evening) = (blocks, evening),
+            None => self.anew.push(Anew { session, blocks, evening, ..Anew::default() }),
+        }
     }
 
     /// Shortens or lengthens blocks until the time is used; false if they do not fit even at their shortest.
     fn fit_minutes(&mut self, session: usize, blocks: &mut [Laid]) -> bool {
-        let mut free = self.ledger.free(session, blocks);
+        let mut free = self.table.free(session, blocks);
         if blocks.is_empty() {
             return free >= 0;
         }
@@ -273,8 +307,8 @@ impl<'t> Search<'t> {
     fn exchange(&mut self) -> bool {
         let session = self.any_session();
         let Some(at) = self.any_block(session) else { return self.put_in() };
-        let variant = self.any_variant(session, Some(at));
-        let mut blocks = self.ledger.session(session).to_vec();
+        let mut blocks = self.session(session).to_vec();
+        let variant = self.any_variant(session, Some(blocks[at].variant));
         if self.rng.random::<bool>() {
             blocks[at] = Laid { minutes: blocks[at].minutes, ..self.block(variant) };
             let row = &self.table.variants[variant];
@@ -282,7 +316,7 @@ impl<'t> Search<'t> {
             return self.lay(session, blocks);
         }
         blocks.remove(at);
-        let (blocks, ..) = placed(&self.ledger, session, &blocks, self.block(variant));
+        let (blocks, ..) = placed(self.table, session, blocks, self.block(variant));
         self.lay(session, blocks)
     }
 
@@ -310,7 +344,7 @@ impl<'t> Search<'t> {
                 self.take_skill_out(skill, session);
             }
         }
-        !self.changed.is_empty()
+        !self.anew.is_empty()
     }
 
     /// What is broken about a skill, of the skills for which something is.
@@ -322,7 +356,7 @@ impl<'t> Search<'t> {
 
     /// Takes the blocks of a skill out of a session.
     fn take_skill_out(&mut self, skill: usize, session: usize) -> bool {
-        let mut blocks = self.ledger.session(session).to_vec();
+        let mut blocks = self.session(session).to_vec();
         blocks.retain(|laid| laid.locked || !self.table.variants[laid.variant].skills.contains(&skill));
         self.lay(session, blocks)
     }
@@ -336,20 +370,20 @@ impl<'t> Search<'t> {
         }
         let variant = serving[self.rng.random_range(0..serving.len())];
         let session = self.rng.random_range(after..owed.before);
-        let mut blocks = self.ledger.session(session).to_vec();
+        let mut blocks = self.session(session).to_vec();
         let block = self.block(variant);
-        let full = self.ledger.free(session, &blocks) < i64::from(block.minutes);
+        let full = self.table.free(session, &blocks) < i64::from(block.minutes);
         if let (true, Some(at)) = (full || self.rng.random::<bool>(), self.any_block(session)) {
             blocks.remove(at);
         }
-        let (blocks, ..) = placed(&self.ledger, session, &blocks, block);
+        let (blocks, ..) = placed(self.table, session, blocks, block);
         self.lay(session, blocks)
     }
 
     fn put_in(&mut self) -> bool {
         let session = self.any_session();
         let variant = self.any_variant(session, None);
-        let mut blocks = self.ledger.session(session).to_vec();
+        let mut blocks = self.session(session).to_vec();
         let at = self.any(blocks.len() + 1);
         blocks.insert(at, self.block(variant));
         self.lay(session, blocks)
@@ -358,7 +392,7 @@ impl<'t> Search<'t> {
     fn take_out(&mut self) -> bool {
         let session = self.any_session();
         let Some(at) = self.any_block(session) else { return false };
-        let mut blocks = self.ledger.session(session).to_vec();
+        let mut blocks = self.session(session).to_vec();
         blocks.remove(at);
         self.lay(session, blocks)
     }
@@ -367,7 +401,7 @@ impl<'t> Search<'t> {
         let session = self.any_session();
         let (Some(from), Some(to)) = (self.any_block(session), self.any_block(session)) else { return false };
         let by = self.rng.random_range(1..=3);
-        let mut blocks = self.ledger.session(session).to_vec();
+        let mut blocks = self.session(session).to_vec();
         blocks[from].minutes = blocks[from].minutes.saturating_sub(by);
         if to != from {
             blocks[to].minutes += by;
@@ -380,20 +414,20 @@ impl<'t> Search<'t> {
             return false;
         }
         let evening = self.ledger.evening(session, &blocks);
-        self.put(session, &blocks, evening);
+        self.put(session, blocks, evening);
         true
     }
 
     fn move_over(&mut self) -> bool {
         let from = self.any_session();
-        let to = self.near(from);
         let Some(at) = self.any_block(from) else { return false };
+        let to = self.elsewhere(from, self.session(from)[at].variant);
         if from == to {
             return false;
         }
-        let mut left = self.ledger.session(from).to_vec();
+        let mut left = self.session(from).to_vec();
         let laid = left.remove(at);
-        let there = self.ledger.session(to).to_vec();
+        let there = self.session(to).to_vec();
         // Something else makes room, where there is none.
         let there = match self.any_block(to) {
             Some(out) if self.rng.random::<bool>() => {
@@ -403,25 +437,33 @@ impl<'t> Search<'t> {
             }
             _ => there,
         };
-        let (blocks, ..) = placed(&self.ledger, to, &there, laid);
-        self.lay(to, blocks) && (self.lay(from, left) || self.back())
+        let (blocks, ..) = placed(self.table, to, there, laid);
+        self.lay(to, blocks) && self.lay(from, left)
     }
 
+    /// Two blocks of two sessions change places, if one can be found for the first.
     fn swap(&mut self) -> bool {
         let a = self.any_session();
-        let b = self.near(a);
-        let (Some(i), Some(j)) = (self.any_block(a), self.any_block(b)) else { return false };
+        let Some(i) = self.any_block(a) else { return false };
+        let b = self.elsewhere(a, self.session(a)[i].variant);
+        let Some(mut j) = self.any_block(b) else { return false };
         if a == b {
             return false;
         }
-        let (mut first, mut second) = (self.ledger.session(a).to_vec(), self.ledger.session(b).to_vec());
+        for _ in 0..8 {
+            if self.ledger.room(self.session(b)[j].variant).contains(&a) {
+                break;
+            }
+            j = self.any_block(b).unwrap_or(j);
+        }
+        let (mut first, mut second) = (self.session(a).to_vec(), self.session(b).to_vec());
         std::mem::swap(&mut first[i], &mut second[j]);
-        self.lay(a, first) && (self.lay(b, second) || self.back())
+        self.lay(a, first) && self.lay(b, second)
     }
 
     fn reorder(&mut self) -> bool {
         let session = self.any_session();
-        let mut blocks = self.ledger.session(session).to_vec();
+        let mut blocks = self.session(session).to_vec();
         if blocks.len() < 2 {
             return false;
         }
@@ -440,7 +482,7 @@ impl<'t> Search<'t> {
         sessions.retain(|session| *session >= self.from);
         let mut stages: Vec<usize> = Vec::new();
         for session in &sessions {
-            let blocks = self.ledger.session(*session).iter();
+            let blocks = self.session(*session).iter();
             stages.extend(
                 blocks.filter(|laid| serves(laid)).map(|laid| self.table.variants[laid.variant].stage),
             );
@@ -451,7 +493,7 @@ impl<'t> Search<'t> {
         let kept =
             |blocks: &[Laid]| -> Vec<Laid> { blocks.iter().copied().filter(|laid| !serves(laid)).collect() };
         let left: Vec<(usize, Vec<Laid>)> =
-            sessions.iter().map(|session| (*session, kept(self.ledger.session(*session)))).collect();
+            sessions.iter().map(|session| (*session, kept(self.session(*session)))).collect();
         let by = self.rng.random_range(-2..=2);
         for (session, blocks) in left {
             self.lay(session, blocks);
@@ -464,17 +506,9 @@ impl<'t> Search<'t> {
                 continue;
             }
             let variant = serving[self.rng.random_range(0..serving.len())];
-            let (blocks, ..) = placed(&self.ledger, to, self.ledger.session(to), self.block(variant));
+            let (blocks, ..) = placed(self.table, to, self.session(to).to_vec(), self.block(variant));
             self.lay(to, blocks);
         }
-        !self.changed.is_empty()
-    }
-
-    /// Takes back what a step has done.
-    fn back(&mut self) -> bool {
-        while let Some((session, blocks, evening)) = self.changed.pop() {
-            self.ledger.put(session, &blocks, evening);
-        }
-        false
+        !self.anew.is_empty()
     }
 }

@@ -4,17 +4,22 @@
 //! simulated annealing (Kirkpatrick, Gelatt and Vecchi, 1983) over large neighbourhoods: blocks are exchanged, moved,
 //! shortened, put in and taken out, and a change that makes the plan worse by Δ is kept with probability exp(−Δ ÷
 //! temperature), less and less as the temperature falls. A breach of a hard rule counts like so many points on the
-//! way; only legal plans are ever kept as the best. Same problem, same seed, same number of steps: same plan.
+//! way; only legal plans are ever kept as the best. Two such searches run side by side, and the better plan is taken.
+//! Same problem, same seed, same number of steps: same plan, however many processors there are.
+
+use std::panic::resume_unwind;
 
 use super::score::score;
-use super::search::Search;
+use super::search::{Best, Search};
 use super::table::{Laid, Table};
 use super::{Clash, Plan, Problem, Score, clash};
 
-/// How many steps a solve takes, unless it is told otherwise: about a second.
-pub const STEPS: u64 = 280_000;
+/// How many steps each search of a solve takes, unless it is told otherwise: about a second.
+pub const STEPS: u64 = 420_000;
 /// How many steps it takes to plan anew after one edit.
 pub const STEPS_NEAR: u64 = 30_000;
+/// How many searches run side by side.
+const CHAINS: u64 = 2;
 
 /// How a search cools: each from the beginning to the end, in points.
 #[derive(Clone, Copy)]
@@ -26,10 +31,11 @@ struct Cooling {
     breach: [f64; 2],
 }
 
-/// From nothing. Warmer, or with cheaper breaches, a large plan freezes with breaches in it.
-const FAR: Cooling = Cooling { temperature: [1.6, 0.1], breach: [30.0, 60.0] };
+/// From nothing. Warmer, or with cheaper breaches, a large plan freezes with breaches in it; and it has to become this
+/// cold, for what is left in the end are tenths of points.
+const FAR: Cooling = Cooling { temperature: [2.3, 0.035], breach: [40.0, 80.0] };
 /// From nothing, where there are few sessions: there is time to try very different plans.
-const SMALL: Cooling = Cooling { temperature: [3.0, 0.1], breach: [12.0, 60.0] };
+const SMALL: Cooling = Cooling { temperature: [3.0, 0.035], breach: [12.0, 60.0] };
 const FEW_SESSIONS: usize = 6;
 /// Near a plan that stands: what breaks a rule is mended at once, and little else moves.
 const NEAR: Cooling = Cooling { temperature: [0.3, 0.05], breach: [40.0, 60.0] };
@@ -65,7 +71,7 @@ pub struct Solved {
     pub score: Score,
     /// Why not everything is reached, where that can be proved.
     pub clash: Option<Clash>,
-    /// Steps that the search took.
+    /// Steps that each search took.
     pub steps: u64,
 }
 
@@ -114,7 +120,8 @@ pub fn solve_while(
         None if table.evenings.len() <= FEW_SESSIONS => (&SMALL, &FROM_NOTHING[..]),
         None => (&FAR, &FROM_NOTHING[..]),
     };
-    let (sessions, steps) = searched(Search::begin(&table, seed, near, 0), cooling, done);
+    let begin = |chain: u64| Search::begin(&table, seed.wrapping_add(chain << 32), near, 0);
+    let (sessions, steps) = best_of(&begin, cooling, done);
     let Some(sessions) = sessions else {
         if near.is_some() {
             // Near an edited plan there is none: then one from nothing.
@@ -131,9 +138,44 @@ pub fn solve_while(
 pub fn solve_rest(problem: &Problem, near: &Plan, from: usize, seed: u64, steps: u64) -> Plan {
     let table = Table::of(problem);
     let from = from.min(table.evenings.len());
-    let search = Search::begin(&table, seed, Some(near), from);
-    let (sessions, _) = searched(search, (&NEAR, &NEAR_THEN_FAR), &mut within(steps));
+    let begin = |chain: u64| Search::begin(&table, seed.wrapping_add(chain << 32), Some(near), from);
+    let (sessions, _) = best_of(&begin, (&NEAR, &NEAR_THEN_FAR), &mut within(steps));
     table.plan(&sessions.unwrap_or_else(|| table.places(near)))
+}
+
+/// Several searches side by side, each on a thread of its own: the best that one of them finds, and after how many
+/// steps of each. `done` is asked by the first; the others cool as it does, step for step, so that what they find does
+/// not rest on how fast the threads are.
+fn best_of<'t>(
+    begin: &(dyn Fn(u64) -> Search<'t> + Sync),
+    (cooling, repairs): (&Cooling, &[Repair]),
+    done: &mut dyn FnMut(Standing) -> f64,
+) -> (Option<Vec<Vec<Laid>>>, u64) {
+    std::thread::scope(|scope| {
+        let (mut tell, mut others) = (Vec::new(), Vec::new());
+        for chain in 1..CHAINS {
+            let (teller, told) = std::sync::mpsc::channel();
+            tell.push(teller);
+            let mut follow = move |_| told.recv().unwrap_or(1.0);
+            others.push(scope.spawn(move || searched(begin(chain), (cooling, repairs), &mut follow).0));
+        }
+        let mut lead = |standing: Standing| {
+            let over = done(standing);
+            // One that has nothing to lay does not listen.
+            tell.iter().for_each(|teller| _ = teller.send(over));
+            over
+        };
+        let (first, steps) = searched(begin(0), (cooling, repairs), &mut lead);
+        // Whoever listens still hears that it is over.
+        tell.clear();
+        let others =
+            others.into_iter().map(|other| other.join().unwrap_or_else(|panic| resume_unwind(panic)));
+        let better = |best: Option<Best>, next: Option<Best>| match (best, next) {
+            (Some(best), Some(next)) => Some(if next.rank() < best.rank() { next } else { best }),
+            (best, next) => best.or(next),
+        };
+        (others.fold(first, better).map(|best| best.sessions), steps)
+    })
 }
 
 /// Searches for as long as somebody wants: what was found, and after how many steps.
@@ -141,7 +183,7 @@ fn searched(
     mut search: Search<'_>,
     (cooling, repairs): (&Cooling, &[Repair]),
     done: &mut dyn FnMut(Standing) -> f64,
-) -> (Option<Vec<Vec<Laid>>>, u64) {
+) -> (Option<Best>, u64) {
     let steps = cooled(&mut search, cooling, done);
     if search.legal().is_none() {
         repair(&mut search, repairs);

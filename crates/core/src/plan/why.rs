@@ -260,7 +260,7 @@ fn cheapest_earlier(
                 let mut blocks = there.clone();
                 let minutes = table.variants[variant].least;
                 blocks.insert(at, Laid { variant, minutes, beside: NONE, locked: false });
-                shorten(&table, &ledger, session, &mut blocks, at);
+                shorten(&table, session, &mut blocks, at);
                 ledger.replace(session, &blocks);
                 if ledger.breaches() <= breaches
                     && best.is_none_or(|(_, least)| ledger.score() - score < least)
@@ -275,8 +275,8 @@ fn cheapest_earlier(
 }
 
 /// Shortens the other blocks of a session until it fits, as far as they allow.
-fn shorten(table: &Table<'_>, ledger: &Ledger<'_>, session: usize, blocks: &mut [Laid], but: usize) {
-    let mut over = -ledger.free(session, blocks);
+fn shorten(table: &Table<'_>, session: usize, blocks: &mut [Laid], but: usize) {
+    let mut over = -table.free(session, blocks);
     for (at, laid) in blocks.iter_mut().enumerate() {
         if at != but && over > 0 {
             let less = i64::from(laid.minutes.saturating_sub(table.variants[laid.variant].least)).min(over);
