@@ -130,16 +130,16 @@ async fn a_player_is_moved_on_and_the_next_plan_reflects_it() -> Result<(), Fail
     let server = Server::start()?;
     let phone = Browser::start(PHONE).await?;
     let coach = Person::at(&phone, &server);
-    coach.signs_in_as("Torik Lundock").await?;
+    coach.signs_in_as("Fenik Voeby").await?;
     coach.opens("/squad").await?;
-    // Seven of twelve have the chain of cuts; the coach has seen an eighth do it.
-    coach.presses("Halin Nessock, Chain of cuts: on the way").await?;
+    // Eight of thirteen have the fast toe taps; the coach has seen a ninth do them.
+    coach.presses("Arya Nessby, Fast toe taps: on the way").await?;
     coach.sees("You see it differently?").await?;
     coach.presses("Can do it").await?;
     coach.sees("Write a reason first").await?;
-    coach.writes("Why?", "Chained them all evening").await?;
+    coach.writes("Why?", "Kept them fast all evening").await?;
     coach.presses("Can do it").await?;
-    coach.sees_named("Halin Nessock, Chain of cuts: met").await?;
+    coach.sees_named("Arya Nessby, Fast toe taps: met").await?;
     coach.sent_everything().await?;
     phone.end().await?;
 
@@ -148,7 +148,7 @@ async fn a_player_is_moved_on_and_the_next_plan_reflects_it() -> Result<(), Fail
     director.signs_in_as(DIRECTOR).await?;
     for (name, stands, present) in [
         ("As it was", "as written there", "not met yet"),
-        ("As they stand", "as North Beacon Green has shown", "Flow"),
+        ("As they stand", "as North Beacon Red has shown", "Flow"),
     ] {
         director.opens("/plan/new").await?;
         director.presses("U8–U9").await?;
@@ -161,7 +161,7 @@ async fn a_player_is_moved_on_and_the_next_plan_reflects_it() -> Result<(), Fail
         director.sees(name).await?;
         director.presses("Wishes").await?;
         director.sees("Skills to reach").await?;
-        let says = "const box = [...document.querySelectorAll('p')].find((p) => p.textContent === 'Inside and outside cuts').parentElement;
+        let says = "const box = [...document.querySelectorAll('p')].find((p) => p.textContent === 'Toe taps').parentElement;
             return box.querySelector('select').selectedOptions[0].textContent";
         assert_eq!(director.runs(says).await?, present, "{name}");
     }

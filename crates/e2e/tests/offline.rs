@@ -110,8 +110,8 @@ async fn of_two_phones_of_one_team_the_later_word_counts_and_the_earlier_one_sta
         let says = strip.prop("textContent").await?.unwrap_or_default();
         assert!(says.contains(", Skipped"), "{says}");
         coach.opens_details("Who said what").await?;
-        coach.sees("Keya Gairlow: Roll, stop, step: Done").await?;
-        coach.sees("Keya Gairlow: Roll, stop, step: Skipped").await?;
+        coach.sees("Keya Gairlow: Inside taps on the spot: Done").await?;
+        coach.sees("Keya Gairlow: Inside taps on the spot: Skipped").await?;
         coach.sees("Hala Gairett was missing after all").await?;
     }
     one.end().await?;

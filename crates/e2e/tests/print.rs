@@ -53,7 +53,7 @@ async fn a_passport_is_one_sheet_and_a_test_one_side() -> Result<(), Failed> {
     let passports = coach.prints_on_a4().await?;
     let says = passports.text();
     assert_eq!(passports.pages(), 32, "both sides of a sheet for each of sixteen players");
-    for words in ["Jorel Merrlow", "The four lines so far", "For the guardians", "What comes next"] {
+    for words in ["Tamo Merrock", "The four lines so far", "For the guardians", "What comes next"] {
         assert!(says.contains(words), "{words} is not printed");
     }
     coach.opens("/test").await?;

@@ -117,6 +117,14 @@ impl Assessment {
         latest(self.results_of(player))
     }
 
+    /// The milestones of these bands.
+    pub fn milestones_of(&self, bands: Bands) -> impl Iterator<Item = &Milestone> {
+        self.milestones.iter().filter(move |milestone| match bands {
+            Bands::Own => milestone.band == self.band,
+            Bands::UpToOwn => self.up_to.contains(&milestone.band),
+        })
+    }
+
     /// Where a player stands with each milestone of these bands.
     pub fn standings(&self, player: &Player, bands: Bands) -> Vec<(&Milestone, Standing)> {
         self.standings_on(player, bands, self.on)
@@ -125,11 +133,7 @@ impl Assessment {
     /// The same as it was on an earlier day.
     pub fn standings_on(&self, player: &Player, bands: Bands, on: Date) -> Vec<(&Milestone, Standing)> {
         let shown = self.shown(player);
-        let wanted = self.milestones.iter().filter(|m| match bands {
-            Bands::Own => m.band == self.band,
-            Bands::UpToOwn => self.up_to.contains(&m.band),
-        });
-        let stands = wanted.map(|milestone| {
+        let stands = self.milestones_of(bands).map(|milestone| {
             let said = self.words.iter().filter(|w| w.player == player.id && w.milestone == milestone.id);
             let said: Vec<Override> = said.map(|known| known.word.clone()).collect();
             (milestone, milestone.standing(&self.tests, &shown, &said, on))

@@ -229,6 +229,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/curricula/{id}/editions/{number}/compared": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Compares the plan with the one of an edition: what has become of it since. */
+        get: operations["curricula_compared_with_edition"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/curricula/{id}/edits": {
         parameters: {
             query?: never;
@@ -306,6 +323,23 @@ export interface paths {
         };
         /** The running order of a session of the draft. */
         get: operations["curricula_evening"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/curricula/{id}/so-far": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far the squads that work by a curriculum have come so far, and the rates that follow. */
+        get: operations["curricula_so_far"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3921,6 +3955,24 @@ export interface components {
          * @enum {string}
          */
         Ran: "one_down" | "one_up";
+        /** @description The rate that results give. */
+        RateSoFar: {
+            /**
+             * Format: double
+             * @description What the players had done for it, in exposures of six working minutes without any difficulty.
+             */
+            exposures: number;
+            /**
+             * Format: int32
+             * @description Steps from a stage to the next that were seen.
+             */
+            moved_on: number;
+            /**
+             * Format: double
+             * @description The rate, the assumption weighed in.
+             */
+            rate: number;
+        };
         /** @description What a result has to reach. */
         Reach: {
             /** @description This level of its day, or a higher one. */
@@ -3940,6 +3992,24 @@ export interface components {
             low: components["schemas"]["Share"];
             /** @description Share of all virtual players. */
             share: components["schemas"]["Share"];
+            /**
+             * Format: int32
+             * @description Week of the curriculum, from 1.
+             */
+            week: number;
+        };
+        /** @description Goals reached by the end of a week. */
+        ReachedSoFar: {
+            /**
+             * Format: int32
+             * @description Players who have reached the goal.
+             */
+            had: number;
+            /**
+             * Format: int32
+             * @description Players of whom anything is known.
+             */
+            of: number;
             /**
              * Format: int32
              * @description Week of the curriculum, from 1.
@@ -4476,6 +4546,31 @@ export interface components {
              */
             missing: number;
             present?: components["schemas"]["Stage"] | null;
+        };
+        /** @description What is known of a skill. */
+        SkillSoFar: {
+            rate?: components["schemas"]["RateSoFar"] | null;
+            /** @description Who has reached its goal, week by week; empty while nobody who works by the plan has shown it. */
+            reached: components["schemas"]["ReachedSoFar"][];
+            /** @description Which skill. */
+            skill: components["schemas"]["String"];
+        };
+        /** @description What results so far show. */
+        SoFar: {
+            /** @description Goals reached of all goals of which anything is known, week by week. */
+            all: components["schemas"]["ReachedSoFar"][];
+            /**
+             * Format: int32
+             * @description Their players.
+             */
+            players: number;
+            /** @description The skills of which anything is known, in the order of the problem. */
+            skills: components["schemas"]["SkillSoFar"][];
+            /**
+             * Format: int32
+             * @description Squads that run the curriculum.
+             */
+            squads: number;
         };
         /** @description How to lay the plan. */
         SolveWish: {
@@ -5672,6 +5767,36 @@ export interface operations {
             };
         };
     };
+    curricula_compared_with_edition: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Compared"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     curricula_edits: {
         parameters: {
             query?: never;
@@ -5837,6 +5962,35 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Evening"];
+                };
+            };
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    curricula_so_far: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SoFar"];
                 };
             };
             404: {

@@ -6,7 +6,7 @@
 
 use serde::Serialize;
 
-use super::{Milestone, Standing};
+use super::{Milestone, Standing, State};
 use crate::skill::{Gate, Skill, SkillId, Stage};
 
 /// A milestone with where a player stands with it.
@@ -17,6 +17,14 @@ pub fn stage_reached(stands: &[Stands<'_>], skill: &str) -> Option<Stage> {
     let had =
         stands.iter().filter(|(milestone, standing)| milestone.skill == skill && standing.state.is_had());
     had.map(|(milestone, _)| milestone.stage).max()
+}
+
+/// How many stages of a skill a player has had, by its milestones; nothing if nothing was seen of it yet.
+pub fn stages_had(stands: &[Stands<'_>], skill: &str) -> Option<usize> {
+    let seen =
+        |(milestone, standing): &Stands<'_>| milestone.skill == skill && standing.state != State::NotSeen;
+    let stages = stage_reached(stands, skill).map_or(0, |stage| stage.index() + 1);
+    stands.iter().any(seen).then_some(stages)
 }
 
 /// What a player lacks for a skill.

@@ -7,6 +7,7 @@ mod clash;
 mod demo;
 mod edit;
 mod score;
+mod so_far;
 mod solve;
 mod upset;
 mod why;

@@ -159,7 +159,7 @@ impl Cursor {
         bands::list, bands::change, bands::academy, bands::change_academy,
         curricula::list, curricula::beginnings, curricula::create, curricula::goals_of_squads, curricula::show, curricula::change,
         curricula::change_season, curricula::edits, curricula::undo, curricula::solve_again, curricula::why,
-        curricula::compared, curricula::foreseen, curricula::evening, curricula::publish,
+        curricula::compared, curricula::compared_with_edition, curricula::foreseen, curricula::reached_so_far, curricula::evening, curricula::publish,
         review::delivery, review::levels, review::milestones,
         evenings::list, evenings::show, log::say, going_on::remedies, going_on::go_on, going_on::back,
         clubs::list, clubs::add, clubs::rename, clubs::add_team, clubs::change_team, clubs::people,

@@ -9,7 +9,7 @@ import { Choice } from '../../ui/Choice'
 import { asNumber, Figure } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { StageGlyph, STAGES } from '../../ui/stages'
-import { presetOf, useBeginnings, useCompared } from './queries'
+import { presetOf, useBeginnings, useCompared, useComparedWithEdition } from './queries'
 
 const says = texts.plan.compared
 
@@ -24,23 +24,36 @@ export function ComparePanel({ view, onTake }: Props) {
   const here = presetOf(view.wishes.approach, presets)
   const [chosen, setChosen] = useState<string | undefined>()
   const other = presets.find((preset) => preset.name === chosen)
-  const compared = useCompared(view.id, view.version, other?.approach)
+  const edition = view.editions.find((published) => says.edition(published.number) === chosen)
+  const byApproach = useCompared(view.id, view.version, other?.approach)
+  const withEdition = useComparedWithEdition(view.id, view.version, edition?.number)
+  const compared = edition ? withEdition : byApproach
   const named = (name: string | undefined) => (name ? (texts.plan.approach[name] ?? name) : says.ownNumbers)
+  const names: [string, string] = edition ? [says.draft, says.edition(edition.number)] : [named(here), named(other?.name)]
   return (
     <Box sx={{ mt: 1.5, display: 'grid', gap: 1.5 }}>
       <Typography variant="body2" color="text.secondary">
         {says.about(named(here))}
       </Typography>
-      <Choice label={says.with} options={presets.map((p) => p.name).filter((name) => name !== here)} chosen={chosen ? [chosen] : []} says={named} onToggle={setChosen} />
+      <Choice
+        label={says.with}
+        options={[...presets.map((p) => p.name).filter((name) => name !== here), ...view.editions.map((published) => says.edition(published.number))]}
+        chosen={chosen ? [chosen] : []}
+        says={named}
+        onToggle={setChosen}
+      />
       {compared.isFetching && <Loading />}
       {compared.isError && <ErrorNote error={compared.error} />}
-      {compared.data && other && !compared.isFetching && (
+      {compared.data && !compared.isFetching && (
         <>
-          <Minutes compared={compared.data} names={[named(here), named(other.name)]} />
+          {edition && <Typography variant="body2">{says.shared(compared.data.shared, compared.data.blocks)}</Typography>}
+          <Minutes compared={compared.data} names={names} />
           <Skills compared={compared.data} />
-          <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => onTake(other.approach)}>
-            {says.take(named(other.name))}
-          </Button>
+          {other && (
+            <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => onTake(other.approach)}>
+              {says.take(named(other.name))}
+            </Button>
+          )}
         </>
       )}
     </Box>

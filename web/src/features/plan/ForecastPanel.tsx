@@ -1,11 +1,12 @@
-// The forecast: how many goals will be reached by which week, and what that rests on.
+// The forecast: how many goals will be reached by which week, what that rests on, and what results so far show.
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
 import type { Curriculum, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { LateNumber } from '../../ui/fields'
-import { asPercent, Figure } from '../../ui/figures'
+import { asNumber, asPercent, asResult, Figure } from '../../ui/figures'
 import { Loading } from '../../ui/notes'
 import type { Change } from './queries'
 
@@ -14,16 +15,21 @@ const says = texts.plan.forecast
 interface Props {
   view: Curriculum
   forecast: Schemas['Forecast'] | undefined
+  soFar: Schemas['SoFar'] | undefined
   onChange: (change: Change) => void
 }
 
-export function ForecastPanel({ view, forecast, onChange }: Props) {
+export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
   if (!forecast) return <Loading />
   const { assumed } = forecast
   const set = (next: Partial<Schemas['Assumptions']>) =>
     onChange((wishes) => ({ ...wishes, forecast: { ...assumed, ...next } }))
   const name = (id: string) => view.skills.find((skill) => skill.id === id)?.name ?? id
   const last = forecast.all.at(-1)
+  const shown = (skill: string) => soFar?.skills.find((known) => known.skill === skill)
+  const seen = (soFar?.skills ?? []).flatMap(({ skill, rate }) => (rate ? [{ skill, ...rate }] : []))
+  const takeOver = () => set({ rates: { ...assumed.rates, ...Object.fromEntries(seen.map(({ skill, rate }) => [skill, rounded(rate)])) } })
+  const taken = seen.every(({ skill, rate }) => assumed.rates?.[skill] === rounded(rate))
   return (
     <Box sx={{ mt: 1.5, display: 'grid', gap: 1.5 }}>
       {last && (
@@ -31,9 +37,9 @@ export function ForecastPanel({ view, forecast, onChange }: Props) {
           {says.sum(asPercent(last.share), asPercent(last.low), asPercent(last.high))}
         </Typography>
       )}
-      <Chart reached={forecast.all} />
+      <Chart reached={forecast.all} soFar={soFar?.all ?? []} />
       <Typography variant="body2" color="text.secondary">
-        {says.about(forecast.players, forecast.squad)}
+        {says.about(forecast.players, forecast.squad)} {soFar && (soFar.all.length > 0 ? says.dots(soFar.squads) : says.noDots)}
       </Typography>
       <Box component="table" sx={{ borderCollapse: 'collapse', '& td, & th': { p: '3px 4px' }, '& tr': { borderBottom: 1, borderColor: 'divider' } }}>
         <thead>
@@ -54,9 +60,10 @@ export function ForecastPanel({ view, forecast, onChange }: Props) {
             const end = skill.reached.at(-1)
             return (
               <tr key={skill.skill}>
-                <Typography component="td" variant="body2">
-                  {name(skill.skill)}
-                </Typography>
+                <td>
+                  <Typography variant="body2">{name(skill.skill)}</Typography>
+                  <SoFar known={shown(skill.skill)} />
+                </td>
                 <td style={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
                   <Figure sx={{ fontWeight: 700 }}>{asPercent(end?.share ?? 0)}</Figure>{' '}
                   <Figure sx={{ color: 'text.secondary' }}>
@@ -82,6 +89,20 @@ export function ForecastPanel({ view, forecast, onChange }: Props) {
           <LateNumber label={says.rateAll} value={assumed.rate} onCommit={(rate) => rate >= 0.01 && rate <= 20 && set({ rate })} sx={{ width: 130 }} />
           <LateNumber label={says.spread} value={assumed.spread} onCommit={(spread) => spread >= 0 && spread <= 2 && set({ spread })} sx={{ width: 130 }} />
         </Box>
+        {seen.length > 0 && (
+          <Box sx={{ display: 'grid', gap: 0.75, justifyItems: 'start' }}>
+            <Typography variant="body2">{says.seen(seen.length)}</Typography>
+            {taken ? (
+              <Typography variant="body2" color="text.secondary">
+                {says.taken}
+              </Typography>
+            ) : (
+              <Button size="small" onClick={takeOver}>
+                {says.take}
+              </Button>
+            )}
+          </Box>
+        )}
         <Typography variant="body2" color="text.secondary">
           {says.means}
         </Typography>
@@ -90,10 +111,25 @@ export function ForecastPanel({ view, forecast, onChange }: Props) {
   )
 }
 
+/** A rate as it is read and typed. */
+const rounded = (rate: number) => Math.round(rate * 100) / 100
+
+/** How many have reached a goal by now, and the rate that follows from how they moved on. */
+function SoFar({ known }: { known: Schemas['SkillSoFar'] | undefined }) {
+  const now = known?.reached.at(-1)
+  const rate = known?.rate
+  const lines = [now && says.now(now.had, now.of), rate && says.rateSeen(asResult(rate.rate), rate.moved_on, asNumber(rate.exposures))]
+  return (
+    <Typography variant="caption" color="text.secondary" sx={{ display: 'block' }}>
+      {lines.filter(Boolean).join('; ')}
+    </Typography>
+  )
+}
+
 const [W, H, L, B] = [316, 150, 34, 22]
 
-/** Goals reached of all goals by week, with the band in which eight of ten squads lie. */
-function Chart({ reached }: { reached: Schemas['Reached'][] }) {
+/** Goals reached of all goals by week, with the band in which eight of ten squads lie; as dots what is reached so far. */
+function Chart({ reached, soFar }: { reached: Schemas['Reached'][]; soFar: Schemas['ReachedSoFar'][] }) {
   const { floor } = useTheme()
   const x = (i: number) => L + ((W - L - 8) * i) / Math.max(reached.length - 1, 1)
   const y = (share: number) => 8 + (H - B - 8) * (1 - share)
@@ -112,6 +148,14 @@ function Chart({ reached }: { reached: Schemas['Reached'][] }) {
       ))}
       <polygon points={band} fill={floor.hair} opacity={0.75} />
       <polyline points={line} fill="none" stroke={floor.ink} strokeWidth={2} />
+      {soFar.map(({ week, had, of }) => {
+        const at = reached.findIndex((r) => r.week === week)
+        return at < 0 ? null : (
+          <circle key={week} cx={x(at)} cy={y(had / of)} r={3.5} fill={floor.ink} stroke={floor.paper} strokeWidth={1.2}>
+            <title>{says.dot(week, asPercent(had / of))}</title>
+          </circle>
+        )
+      })}
       {reached.map((r, i) =>
         i % every === 0 ? (
           <text key={r.week} x={x(i)} y={H - 6} textAnchor="middle" fontSize={11} fill={floor.quiet}>

@@ -34,6 +34,7 @@ interface Props {
   at: At
   clash: Schemas['Clash'] | undefined
   forecast: Schemas['Forecast'] | undefined
+  soFar: Schemas['SoFar'] | undefined
   saving: boolean
   onChoose: (at: At) => void
   onChange: (change: Change) => void
@@ -43,7 +44,7 @@ interface Props {
 /** The lines of the floor, in the order of their strands. */
 export const rowsOf = (view: Curriculum) => STRANDS.flatMap((strand) => view.skills.filter((skill) => skill.strand === strand))
 
-export function PlanFloor({ view, at, clash, forecast, saving, onChoose, onChange, onEdit }: Props) {
+export function PlanFloor({ view, at, clash, forecast, soFar, saving, onChoose, onChange, onEdit }: Props) {
   const { floor } = useTheme()
   const frame = useRef<HTMLDivElement>(null)
   const [width, setWidth] = useState(880)
@@ -102,7 +103,7 @@ export function PlanFloor({ view, at, clash, forecast, saving, onChoose, onChang
             <rect x={left(at.session) + 2} y={y(at.skill) - ROW / 2 + 1} width={column - 4} height={ROW - 2} fill="none" stroke={floor.ink} strokeDasharray={at.block === undefined ? '3 3' : undefined} />
           )}
           <MinuteBars sessions={view.sessions} x={x} base={WEEKS + DATES + BARS} height={BARS - 8} width={column * 0.62} />
-          {forecast && rows.map((skill) => <ForecastLine key={skill.id} forecast={forecast.skills.find((f) => f.skill === skill.id)} sessions={view.sessions} x={x} y={y(skill.id) + ROW / 2 - 3} height={ROW - 8} />)}
+          {forecast && rows.map((skill) => <ForecastLine key={skill.id} forecast={forecast.skills.find((f) => f.skill === skill.id)} soFar={soFar?.skills.find((s) => s.skill === skill.id)} sessions={view.sessions} x={x} y={y(skill.id) + ROW / 2 - 3} height={ROW - 8} />)}
           {rows.flatMap((skill) => skill.needs.map((need) => <NeedLine key={`${skill.id} ${need.skill}`} view={view} skill={skill} need={need} x={x} y={y} />))}
           {rows.map((skill) => (
             <SkillThread key={skill.id} skill={skill} stitches={view.stitches.filter((s) => s.skill === skill.id)} x={x} y={y(skill.id)} />

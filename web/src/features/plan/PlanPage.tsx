@@ -19,7 +19,7 @@ import { ShareWishes } from './ShareWishes'
 import { Tour } from './Tour'
 import { WishesPanel } from './WishesPanel'
 import { usePlanKeys } from './planKeys'
-import { useChanges, useCurricula, useCurriculum, useForecast, type Change, type Edit } from './queries'
+import { useChanges, useCurricula, useCurriculum, useForecast, useSoFar, type Change, type Edit } from './queries'
 
 export function PlanPage() {
   const { id } = useParams()
@@ -84,6 +84,7 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
   const session = Math.min(at.session, last)
   const block = view.sessions[session]?.blocks[at.block ?? -1] ? at.block : undefined
   const forecast = useForecast(view.id, view.version, panel === 'forecast')
+  const soFar = useSoFar(view.id, panel === 'forecast')
 
   const change = (change: Change) => {
     solve.reset()
@@ -175,6 +176,7 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
           at={{ session, skill: at.skill, block }}
           clash={clash}
           forecast={panel === 'forecast' ? forecast.data : undefined}
+          soFar={soFar.data}
           saving={wish.isPending}
           onChoose={setAt}
           onChange={change}
@@ -191,7 +193,7 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
         {panel === 'evening' && <EveningInspector view={view} at={{ session, skill: at.skill, block }} busy={busy} onChoose={setAt} onEdit={doEdit} />}
         {panel === 'wishes' && <WishesPanel view={view} saving={busy} onChange={change} onSeason={(body) => season.mutate(body)} onLayAnew={() => solve.mutate({ near: false })} />}
         {panel === 'compare' && <ComparePanel view={view} onTake={(approach) => wish.mutate((wishes) => ({ ...wishes, approach }), { onSuccess: () => solve.mutate({ near: false, seed: 1 }) })} />}
-        {panel === 'forecast' && <ForecastPanel view={view} forecast={forecast.data} onChange={change} />}
+        {panel === 'forecast' && <ForecastPanel view={view} forecast={forecast.data} soFar={soFar.data} onChange={change} />}
       </Box>
       <PublishDialog
         open={publishing !== null}

@@ -45,6 +45,14 @@ export const useForecast = (id: string, version: number, wanted: boolean) =>
     enabled: wanted,
   })
 
+/** What the squads that run the curriculum have reached so far; it does not change with the draft's plan. */
+export const useSoFar = (id: string, wanted: boolean) =>
+  useQuery({
+    queryKey: ['so-far', id],
+    queryFn: () => data(api.GET('/curricula/{id}/so-far', { params: { path: { id } } })),
+    enabled: wanted,
+  })
+
 /** The goals as they would be from where the squads of the band, or one of them, stand today. */
 export const useGoalsOfSquads = (id: string, whose: string) =>
   useQuery({
@@ -62,6 +70,14 @@ export const useCompared = (id: string, version: number, approach: Schemas['Appr
     queryFn: () =>
       data(api.POST('/curricula/{id}/compare', { params: { path: { id } }, body: { approach: approach as Schemas['Approach'], seed: 1 } })),
     enabled: approach !== undefined,
+  })
+
+/** The plan beside the one of an edition. */
+export const useComparedWithEdition = (id: string, version: number, number: number | undefined) =>
+  useQuery({
+    queryKey: ['compared', id, version, number],
+    queryFn: () => data(api.GET('/curricula/{id}/editions/{number}/compared', { params: { path: { id, number: number ?? 0 } } })),
+    enabled: number !== undefined,
   })
 
 export const useCreate = () => {

@@ -115,15 +115,17 @@ export function TestPegMark({ x, y, name }: { x: number; y: number; name: string
 
 interface ForecastLineProps {
   forecast: Schemas['SkillForecast'] | undefined
+  /** What results so far show of the skill. */
+  soFar: Schemas['SkillSoFar'] | undefined
   sessions: Schemas['SessionColumn'][]
   x: X
   y: number
   height: number
 }
 
-/** The share at the goal by week, with the band in which eight of ten squads lie, drawn upwards from the foot of a line. */
-export function ForecastLine({ forecast, sessions, x, y, height }: ForecastLineProps) {
-  const { ink, hair } = useTheme().floor
+/** The share at the goal by week, with the band in which eight of ten squads lie, drawn upwards from the foot of a line; and as dots what is reached so far. */
+export function ForecastLine({ forecast, soFar, sessions, x, y, height }: ForecastLineProps) {
+  const { ink, hair, paper } = useTheme().floor
   const last = (week: number) => sessions.filter((s) => s.week === week).at(-1)?.session
   const points = (forecast?.reached ?? []).flatMap((reached) => {
     const session = last(reached.week)
@@ -137,6 +139,10 @@ export function ForecastLine({ forecast, sessions, x, y, height }: ForecastLineP
     <g>
       <polygon points={band} fill={hair} opacity={0.75} />
       <polyline points={line} fill="none" stroke={ink} strokeWidth={1.4} />
+      {(soFar?.reached ?? []).map(({ week, had, of }) => {
+        const session = last(week)
+        return session === undefined ? null : <circle key={week} cx={x(session)} cy={up(had / of)} r={3} fill={ink} stroke={paper} strokeWidth={1} />
+      })}
     </g>
   )
 }

@@ -2,6 +2,7 @@
 
 mod making;
 mod reasons;
+mod so_far;
 mod view;
 
 use std::collections::BTreeMap;
@@ -26,6 +27,7 @@ use uuid::Uuid;
 
 pub(super) use self::making::*;
 pub(super) use self::reasons::*;
+pub(super) use self::so_far::*;
 use self::view::{BlockPlace, Came, CurriculumView, view};
 use super::{Cursor, Page, version};
 use crate::problem::{Answer, Problem};
@@ -46,8 +48,10 @@ pub fn routes(config: &mut ServiceConfig) {
         .route("/curricula/{id}/why", get().to(why))
         .route("/curricula/{id}/compare", post().to(compared))
         .route("/curricula/{id}/forecast", get().to(foreseen))
+        .route("/curricula/{id}/so-far", get().to(reached_so_far))
         .route("/curricula/{id}/sessions/{session}", get().to(evening))
-        .route("/curricula/{id}/editions", post().to(publish));
+        .route("/curricula/{id}/editions", post().to(publish))
+        .route("/curricula/{id}/editions/{number}/compared", get().to(compared_with_edition));
 }
 
 /// A curriculum in the list.

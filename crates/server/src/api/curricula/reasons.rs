@@ -96,6 +96,32 @@ pub(crate) async fn compared(
     found.await?.map(Json).map_err(Problem::clash)
 }
 
+/// Compares the plan with the one of an edition: what has become of it since.
+#[utoipa::path(get, operation_id = "curricula_compared_with_edition", path = "/curricula/{id}/editions/{number}/compared",
+    params(("id" = Uuid, Path), ("number" = i64, Path)),
+    responses((status = 200, body = Compared), (status = 404, body = Problem)))]
+pub(crate) async fn compared_with_edition(
+    who: SignedIn,
+    state: Data<State>,
+    path: Path<(Uuid, i64)>,
+) -> Answer<Json<Compared>> {
+    who.may(Act::Plan)?;
+    let (id, number) = path.into_inner();
+    let draft = draft(&state, id).await?;
+    let editions = state.store.editions(id).await?;
+    let published = editions.into_iter().find(|published| published.number == number);
+    let published = published.ok_or_else(|| Problem::not_found("edition of this curriculum"))?;
+    let (_, other) = state
+        .store
+        .edition(published.id)
+        .await?
+        .ok_or_else(|| Problem::not_found("edition of this curriculum"))?;
+    let edition = edition(&state, draft.curriculum, draft.plan).await?;
+    let (problem, others) = (problem_of(&edition)?, problem_of(&other)?);
+    let comparison = compare((&problem, &edition.plan), (&others, &other.plan));
+    Ok(Json(Compared { comparison, clash: None }))
+}
+
 /// How many of the squad will be where by which week, if the plan is done as it stands.
 #[utoipa::path(get, operation_id = "curricula_foreseen", path = "/curricula/{id}/forecast", params(("id" = Uuid, Path)),
     responses((status = 200, body = Forecast), (status = 404, body = Problem)))]

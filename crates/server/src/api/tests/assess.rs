@@ -494,3 +494,48 @@ fn gates_are_seen_by_their_own_team_alone_and_only_while_they_are_there() {
     timing.joined("code", false).unwrap();
     assert!(!timing.runs("code", own, (5.0, 90.0)).unwrap().0);
 }
+
+#[actix_web::test]
+async fn what_squads_have_reached_so_far_stands_beside_the_forecast_and_moves_with_a_coachs_word() {
+    let academy = academy().await;
+    let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in("selo").await);
+    let running = director.named("Together on the move").await;
+    let so_far = async |skill: &str| {
+        let all = director.gets(&format!("{running}/so-far")).await.body;
+        assert_eq!((&all["squads"], all["all"].as_array().unwrap().len()), (&json!(7), 6));
+        all["skills"].as_array().unwrap().iter().find(|known| known["skill"] == skill).unwrap().clone()
+    };
+    let before = so_far("half-turn").await;
+    let rate = &before["rate"];
+    // The assumption, 1.5, weighs as much as twenty exposures.
+    let steps = rate["moved_on"].as_f64().unwrap();
+    let expected = (30.0 + steps) / (20.0 + rate["exposures"].as_f64().unwrap());
+    assert!((rate["rate"].as_f64().unwrap() - expected).abs() < 1e-9, "{rate}");
+
+    let board = board(&coach).await;
+    let milestone =
+        board["milestones"].as_array().unwrap().iter().find(|m| m["skill"] == "half-turn").unwrap();
+    let lacks = |player: &&Value| {
+        let standings = player["standings"].as_array().unwrap();
+        standings.iter().any(|s| s["milestone"] == milestone["id"] && s["state"] == "on_the_way")
+    };
+    let player = board["players"].as_array().unwrap().iter().find(lacks).unwrap();
+    let said = json!({"id": id(90), "player": player["id"], "milestone": milestone["id"], "verdict": "met",
+        "reason": "Seen on Monday", "day": "2031-02-10", "said_at": "2031-02-10T11:00:00Z"});
+    let team = coach.team().await;
+    assert_eq!(coach.posts(&format!("{team}/words"), json!({"words": [said]})).await.status, 204);
+
+    let after = so_far("half-turn").await;
+    let had = |known: &Value| known["reached"].as_array().unwrap().last().unwrap()["had"].as_u64().unwrap();
+    assert_eq!(had(&after), had(&before) + 1);
+    // From the stage at which the plan takes the squads to be, up to the milestone's.
+    let goals = director.gets(&running).await.body["wishes"]["goals"].clone();
+    let goal = goals.as_array().unwrap().iter().find(|goal| goal["skill"] == "half-turn").unwrap();
+    let place = |stage: &Value| ["form", "flow", "scan", "contest"].iter().position(|name| stage == name);
+    let up = place(&milestone["stage"]).unwrap() + 1 - place(&goal["present"]).unwrap_or(0);
+    assert_eq!(after["rate"]["moved_on"].as_f64().unwrap(), steps + up as f64);
+    // Nobody works by the draft of another band yet, but its squads have shown how fast they move on.
+    let winter = director.gets(&format!("{}/so-far", director.winter().await)).await.body;
+    assert_eq!((&winter["squads"], &winter["all"]), (&json!(0), &json!([])));
+    assert!(winter["skills"].as_array().unwrap().iter().any(|known| known["rate"].is_object()), "{winter}");
+}

@@ -76,7 +76,9 @@ async fn an_edition_keeps_the_drill_that_it_was_published_with() {
     let before = evening().await.body["evening"].clone();
     let id = before["blocks"][0]["drill"].as_str().unwrap().to_owned();
     let read = director.gets(&format!("/drills/{id}")).await;
-    assert!(read.body["editions"][0].as_str().unwrap().starts_with("Autumn with the ball, edition 1"));
+    let editions = read.body["editions"].as_array().unwrap();
+    let names = |edition: &Value| edition.as_str().unwrap().starts_with("Autumn with the ball, edition 1");
+    assert!(editions.iter().any(names), "{editions:?}");
     let mut drill = read.body["drill"].clone();
     drill["title"] = "Something else altogether".into();
     let saved = director.writes(Method::PUT, &format!("/drills/{id}"), &read.etag.unwrap(), drill).await;

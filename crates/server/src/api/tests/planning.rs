@@ -135,6 +135,8 @@ async fn reasons_a_comparison_and_a_forecast_change_nothing() {
     let compared = director.writes(Method::POST, &format!("{winter}/compare"), "", wish).await.body;
     assert_eq!(compared["scores"][0], before["score"]);
     assert_eq!(compared["skills"].as_array().unwrap().len(), before["skills"].as_array().unwrap().len());
+    let missing = director.gets(&format!("{winter}/editions/9/compared")).await;
+    assert_eq!(missing.problem(), "/problems/not-found");
     let forecast = director.gets(&format!("{winter}/forecast")).await.body;
     assert_eq!((forecast["squad"].clone(), forecast["all"].as_array().unwrap().len()), (json!(14), 6));
     assert_eq!(director.gets(&winter).await.body, before);
@@ -196,4 +198,21 @@ async fn an_approach_that_cannot_be_is_refused(#[case] approach: Value) {
         .writes(Method::POST, &format!("{winter}/compare"), "", json!({"approach": approach, "seed": 1}))
         .await;
     assert_eq!(refused.status, 422, "{refused:?}");
+}
+
+#[actix_web::test]
+async fn a_draft_is_compared_with_an_edition() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let autumn = director.named("Autumn with the ball").await;
+    let compared = async || director.gets(&format!("{autumn}/editions/1/compared")).await.body;
+    let same = compared().await;
+    assert_eq!((&same["shared"], &same["scores"][0]), (&same["blocks"], &same["scores"][1]));
+    let read = director.gets(&autumn).await;
+    let edit = json!({"edit": "remove", "session": 2, "block": 0});
+    let edited = director.writes(Method::POST, &format!("{autumn}/edits"), &etag(&read.body), edit).await;
+    assert_eq!(edited.status, 200, "{edited:?}");
+    let now = compared().await;
+    assert_eq!(now["blocks"].as_u64().unwrap() + 1, same["blocks"].as_u64().unwrap());
+    assert_eq!((&now["shared"], &now["scores"][1]), (&now["blocks"], &same["scores"][1]));
 }

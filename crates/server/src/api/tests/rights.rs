@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 65] = [
+const ROUTES: [(&str, &str, &[&str]); 67] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/drills", &[DIRECTOR, LEAD, COACH]),
@@ -42,7 +42,9 @@ const ROUTES: [(&str, &str, &[&str]); 65] = [
     ("POST", "/curricula/{id}/undo", &[DIRECTOR]),
     ("GET", "/curricula/{id}/why?session=0&block=0", &[DIRECTOR]),
     ("POST", "/curricula/{id}/compare", &[DIRECTOR]),
+    ("GET", "/curricula/{published}/editions/1/compared", &[DIRECTOR]),
     ("GET", "/curricula/{id}/forecast", &[DIRECTOR]),
+    ("GET", "/curricula/{id}/so-far", &[DIRECTOR]),
     ("GET", "/curricula/{id}/goals", &[DIRECTOR]),
     ("GET", "/curricula/{id}/sessions/0", &[DIRECTOR]),
     ("POST", "/curricula/{id}/editions", &[DIRECTOR]),
@@ -163,7 +165,7 @@ async fn every_route_lets_in_the_roles_of_the_table_and_nobody_else() {
     let academy = academy().await;
     let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(COACH).await);
     let lead = academy.signed_in(LEAD).await;
-    let winter = director.winter().await;
+    let (winter, autumn) = (director.winter().await, director.named("Autumn with the ball").await);
     let read = Read {
         wishes: director.gets(&winter).await.body["wishes"].clone(),
         drill: director.gets("/drills/weave-six").await.body["drill"].clone(),
@@ -183,6 +185,7 @@ async fn every_route_lets_in_the_roles_of_the_table_and_nobody_else() {
     for (method, route, roles) in ROUTES.into_iter().chain(MORE) {
         let path = route
             .replace("/curricula/{id}", &winter)
+            .replace("/curricula/{published}", &autumn)
             .replace("/teams/{team}", &team)
             .replace("{edition}", edition)
             .replace("{club}", club)

@@ -12,7 +12,9 @@
 //! that a player has left behind keeps alive and adds nothing; one of a later stage counts for the player's own, since
 //! the coach goes one down for them. The goal is reached when a player moves on from the goal's stage.
 //!
-//! Rates are assumptions until results stand behind them: see [`estimated`].
+//! Rates are assumptions until results stand behind them: see [`so_far`] and [`estimated`].
+
+pub mod so_far;
 
 use std::collections::BTreeMap;
 
@@ -22,9 +24,9 @@ use serde::{Deserialize, Serialize};
 
 use crate::chance::Chance;
 use crate::input::InputError;
-use crate::plan::{Plan, Problem};
+use crate::plan::{Plan, Problem, Variant};
 use crate::skill::{SkillId, Stage};
-use crate::units::Share;
+use crate::units::{Minutes, Share};
 
 /// Working minutes of an exposure that a rate is counted for.
 const MINUTES: f64 = 6.0;
@@ -224,17 +226,23 @@ fn exposures(
                 continue;
             };
             let rested = last.map_or(0.0, |before| f64::from((wish.date - before).get_days()));
-            let worked = f64::from(block.minutes.0) * variant.working.0;
             all.push(Exposure {
                 week: weeks.iter().position(|week| *week == wish.week).unwrap_or(0),
                 stage: variant.stage.index(),
-                adds: assumed.rate_of(id) / (1.0 + SLOWER * variant.difficulty.0) * worked / MINUTES,
+                adds: assumed.rate_of(id) * dose(variant, block.minutes),
                 keeps: (-rested / HALF_LIFE_DAYS).exp2(),
             });
             last = Some(wish.date);
         }
     }
     all
+}
+
+/// What a block adds to the progress of a player whose factor is 1, at rate 1: exposures of six working minutes without
+/// any difficulty.
+fn dose(variant: &Variant, minutes: Minutes) -> f64 {
+    let worked = f64::from(minutes.0) * variant.working.0;
+    worked / MINUTES / (1.0 + SLOWER * variant.difficulty.0)
 }
 
 /// In which week a player moves on from the goal's stage; nothing if never.

@@ -1,0 +1,86 @@
+//! What results so far show beside a forecast: of the squads that work by the curriculum, and how fast squads of its band
+//! moved on.
+
+use std::sync::Arc;
+
+use actix_web::web::{Data, Json, Path};
+use jogo_core::forecast::so_far::{Day, SoFar, Squad, days, so_far};
+use jogo_core::milestones::ready::stages_had;
+use jogo_core::plan::{Plan, Problem as PlanProblem, SkillWish};
+use jogo_core::team_plan::as_run;
+use uuid::Uuid;
+
+use super::{aside, draft, edition, problem_of};
+use crate::assessment::{Assessment, Bands, stands};
+use crate::problem::{Answer, Problem};
+use crate::rights::Act;
+use crate::sign_in::SignedIn;
+use crate::state::State;
+use crate::team_evenings::{TeamEdition, editions_of};
+
+/// How far the squads that work by a curriculum have come so far, and the rates that follow.
+#[utoipa::path(get, operation_id = "curricula_so_far", path = "/curricula/{id}/so-far", params(("id" = Uuid, Path)),
+    responses((status = 200, body = SoFar), (status = 404, body = Problem)))]
+pub(crate) async fn reached_so_far(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<SoFar>> {
+    who.may(Act::Plan)?;
+    let draft = draft(&state, *id).await?;
+    let (band, assumed) = (draft.curriculum.band.clone(), draft.curriculum.forecast.clone());
+    let problem = problem_of(&edition(&state, draft.curriculum, draft.plan).await?)?;
+    let today = state.today().await?;
+    let mut running = Vec::new();
+    for team in state.store.teams().await?.into_iter().filter(|team| team.band == band) {
+        let assessment = Arc::new(Assessment::of(&state, &team, today).await?);
+        for (curriculum, mut editions) in editions_of(&state, team.id).await? {
+            // The last one has what was run before it as well.
+            let Some(latest) = editions.pop() else { continue };
+            running.extend(Running::of(curriculum == *id, &latest, &assessment)?);
+        }
+    }
+    Ok(Json(
+        aside(move || {
+            so_far(&problem, &running.into_iter().map(Running::squad).collect::<Vec<_>>(), &assumed)
+        })
+        .await?,
+    ))
+}
+
+/// A squad that has begun with a curriculum, with everything that was seen of it.
+struct Running {
+    by_this: bool,
+    problem: PlanProblem,
+    run: Plan,
+    days: Vec<Day>,
+    assessment: Arc<Assessment>,
+}
+
+impl Running {
+    fn of(by_this: bool, latest: &TeamEdition, assessment: &Arc<Assessment>) -> Answer<Option<Running>> {
+        let problem = problem_of(&latest.edition)?;
+        let days = days(&problem, assessment.on);
+        let run = as_run(&latest.edition.plan, &latest.said);
+        let begun = !days.is_empty();
+        Ok(begun.then(|| Running { by_this, problem, run, days, assessment: assessment.clone() }))
+    }
+
+    /// How far each player had come by each of the days.
+    fn squad(self) -> Squad {
+        let Running { by_this, problem, run, days, assessment } = self;
+        let can_show = |wish: &SkillWish| {
+            let of_skill =
+                assessment.milestones_of(Bands::UpToOwn).filter(|milestone| milestone.skill == wish.id);
+            of_skill.map(|milestone| milestone.stage).max() >= Some(wish.goal)
+        };
+        let skills: Vec<_> =
+            problem.skills.iter().filter(|wish| can_show(wish)).map(|wish| &wish.id).collect();
+        let player = |player| {
+            let by_day: Vec<_> =
+                days.iter().map(|day| assessment.standings_on(player, Bands::UpToOwn, day.on)).collect();
+            let had = |skill: &String| {
+                by_day.iter().map(|standings| stages_had(&stands(standings), skill)).collect()
+            };
+            skills.iter().map(|skill| ((*skill).clone(), had(skill))).collect()
+        };
+        let players = assessment.players.iter().map(player).collect();
+        Squad { by_this, problem, run, days, players }
+    }
+}
