@@ -110,6 +110,9 @@ async fn two_plans_are_compared_and_the_other_is_taken() -> Result<(), Failed> {
     // The forecast follows what it assumes.
     director.presses("Forecast").await?;
     director.sees("of all goals are reached").await?;
+    director.sees("results say rate").await?;
+    director.presses("Take these rates over").await?;
+    director.sees("These rates are taken over").await?;
     let before = director.runs(SUM).await?;
     director.writes("Rate of all skills", "6").await?;
     director.goes(before.as_str().unwrap_or_default()).await?;

@@ -157,11 +157,11 @@ export const plan = {
   forecast: {
     sum: (share: string, low: string, high: string) => `In the end ${share} of all goals are reached; in eight of ten squads between ${low} and ${high}.`,
     about: (players: number, squad: number) => `${plural(players, 'virtual player')} in squads of ${squad}, if everything is done as planned.`,
-    dots: (squads: number) => `Dots: what ${plural(squads, 'squad')} that work by it have reached so far, by their milestones.`,
+    dots: (squads: number, goals: number, of: number) => `Dots: what ${plural(squads, 'squad')} that work by it have reached so far, of the ${goals} of ${plural(of, 'goal')} that milestones can show.`,
     noDots: 'No results of squads that work by it stand beside it yet.',
     dot: (week: number, share: string) => `Reached by week ${week}: ${share}`,
     now: (had: number, of: number) => `now ${had} of ${plural(of, 'player')}`,
-    rateSeen: (rate: string, steps: number, exposures: string) => `results say rate ${rate} (${plural(steps, 'step')} in ${exposures} exposures)`,
+    rateSeen: (rate: string, steps: number, exposures: number) => `results say rate ${rate} (${plural(steps, 'step')} in ${plural(exposures, 'exposure')})`,
     seen: (skills: number) => `Results of squads of this band speak of ${plural(skills, 'skill')}. The rate for all skills weighs as much as 20 exposures of one player against them.`,
     take: 'Take these rates over',
     taken: 'These rates are taken over.',

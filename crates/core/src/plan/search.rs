@@ -200,8 +200,13 @@ impl<'t> Search<'t> {
     /// The same stage of a skill by another drill.
     fn another(&mut self, variant: usize) -> usize {
         let row = &self.table.variants[variant];
-        let skill = row.skills[self.any(row.skills.len())];
-        self.one_of(&self.table.serving[skill][row.stage])
+        match row.skills.len() {
+            0 => self.one_of(&[]),
+            n => {
+                let skill = row.skills[self.any(n)];
+                self.one_of(&self.table.serving[skill][row.stage])
+            }
+        }
     }
 
     /// Something else with a layout that lies in a session already.
@@ -218,8 +223,8 @@ impl<'t> Search<'t> {
         variant
     }
 
+    /// One of some variants; of all that may be laid, where there are none: locked blocks may stand outside the lists.
     fn one_of(&mut self, variants: &[usize]) -> usize {
-        // Locked blocks may stand outside the lists.
         match variants.len() {
             0 => self.table.usable[self.rng.random_range(0..self.table.usable.len())],
             n => variants[self.rng.random_range(0..n)],

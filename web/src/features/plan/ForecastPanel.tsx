@@ -6,7 +6,7 @@ import { useTheme } from '@mui/material/styles'
 import type { Curriculum, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { LateNumber } from '../../ui/fields'
-import { asNumber, asPercent, asResult, Figure } from '../../ui/figures'
+import { asPercent, asResult, Figure } from '../../ui/figures'
 import { Loading } from '../../ui/notes'
 import type { Change } from './queries'
 
@@ -39,7 +39,7 @@ export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
       )}
       <Chart reached={forecast.all} soFar={soFar?.all ?? []} />
       <Typography variant="body2" color="text.secondary">
-        {says.about(forecast.players, forecast.squad)} {soFar && (soFar.all.length > 0 ? says.dots(soFar.squads) : says.noDots)}
+        {says.about(forecast.players, forecast.squad)} {soFar && (soFar.all.length > 0 ? says.dots(soFar.squads, soFar.skills.filter((skill) => skill.reached.length > 0).length, forecast.skills.length) : says.noDots)}
       </Typography>
       <Box component="table" sx={{ borderCollapse: 'collapse', '& td, & th': { p: '3px 4px' }, '& tr': { borderBottom: 1, borderColor: 'divider' } }}>
         <thead>
@@ -118,7 +118,7 @@ const rounded = (rate: number) => Math.round(rate * 100) / 100
 function SoFar({ known }: { known: Schemas['SkillSoFar'] | undefined }) {
   const now = known?.reached.at(-1)
   const rate = known?.rate
-  const lines = [now && says.now(now.had, now.of), rate && says.rateSeen(asResult(rate.rate), rate.moved_on, asNumber(rate.exposures))]
+  const lines = [now && says.now(now.had, now.of), rate && says.rateSeen(asResult(rate.rate), rate.moved_on, Math.round(rate.exposures))]
   return (
     <Typography variant="caption" color="text.secondary" sx={{ display: 'block' }}>
       {lines.filter(Boolean).join('; ')}
