@@ -556,6 +556,12 @@ impl<'b> Person<'b> {
         self.prints(PrintOrientation::Portrait, PrintSize { width: 21.0, height: 29.7 }).await
     }
 
+    /// Prints the page on A4, on its long side.
+    pub async fn prints_on_a4_across(&self) -> Result<Printed, Failed> {
+        use fantoccini::wd::{PrintOrientation, PrintSize};
+        self.prints(PrintOrientation::Landscape, PrintSize { width: 29.7, height: 21.0 }).await
+    }
+
     async fn prints(
         &self,
         orientation: fantoccini::wd::PrintOrientation,

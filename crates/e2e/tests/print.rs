@@ -119,3 +119,22 @@ async fn children_open_the_page_for_home_without_signing_in_and_see_no_names() -
     hall.end().await?;
     home.end().await
 }
+
+#[tokio::test]
+async fn a_plan_fits_on_one_sheet_without_the_desk_around_it() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.sees("Bring:").await?;
+    let sheet = director.prints_on_a4_across().await?;
+    assert_eq!(sheet.pages(), 1);
+    let says = sheet.text();
+    for words in ["Winter with the ball", "Pass through a gate", "Score"] {
+        assert!(says.contains(words), "{words} is not printed: {says}");
+    }
+    for words in ["Look longer", "Why is this here", "Next"] {
+        assert!(!says.contains(words), "{words} belongs to the desk: {says}");
+    }
+    browser.end().await
+}

@@ -61,24 +61,26 @@ export function PlanBar({ view, all, busy, solving, longer, mayPublish, next, on
           {price?.says ?? ''}
         </Typography>
       </Box>
-      <Button variant="text" disabled={!view.undo || busy} onClick={onUndo} title={view.undo ? texts.plan.undoes(view.undo) : undefined}>
-        {texts.undo}
-      </Button>
-      <Button onClick={onSolve} disabled={solving || busy}>
-        {solving && longer === null ? texts.plan.solving : texts.plan.solve}
-      </Button>
-      {longer === null ? (
-        <Button variant="text" disabled={solving || busy} onClick={onLookLonger}>
-          {texts.plan.lookLonger}
+      <Box className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 1.25, flexWrap: 'wrap' }}>
+        <Button variant="text" disabled={!view.undo || busy} onClick={onUndo} title={view.undo ? texts.plan.undoes(view.undo) : undefined}>
+          {texts.undo}
         </Button>
-      ) : (
-        <Button variant="text" onClick={onStop}>
-          {texts.plan.stop(longer + 1, TRIES, asNumber(view.score.total))}
+        <Button onClick={onSolve} disabled={solving || busy}>
+          {solving && longer === null ? texts.plan.solving : texts.plan.solve}
         </Button>
-      )}
-      <Button variant="contained" disabled={!mayPublish} onClick={onPublish}>
-        {texts.plan.publish(next)}
-      </Button>
+        {longer === null ? (
+          <Button variant="text" disabled={solving || busy} onClick={onLookLonger}>
+            {texts.plan.lookLonger}
+          </Button>
+        ) : (
+          <Button variant="text" onClick={onStop}>
+            {texts.plan.stop(longer + 1, TRIES, asNumber(view.score.total))}
+          </Button>
+        )}
+        <Button variant="contained" disabled={!mayPublish} onClick={onPublish}>
+          {texts.plan.publish(next)}
+        </Button>
+      </Box>
     </Box>
   )
 }

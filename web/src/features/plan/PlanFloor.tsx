@@ -44,6 +44,9 @@ interface Props {
 /** The lines of the floor, in the order of their strands. */
 export const rowsOf = (view: Curriculum) => STRANDS.flatMap((strand) => view.skills.filter((skill) => skill.strand === strand))
 
+/** What a printed sheet has room for, in px: the floor is made to fit. */
+const SHEET = { width: 1040, height: 560 }
+
 export function PlanFloor({ view, at, clash, forecast, soFar, saving, onChoose, onChange, onEdit }: Props) {
   const { floor } = useTheme()
   const frame = useRef<HTMLDivElement>(null)
@@ -80,10 +83,10 @@ export function PlanFloor({ view, at, clash, forecast, soFar, saving, onChoose, 
   const broken = (session: number, block?: number) => view.breaches.some((b) => b.session === session && (block === undefined || b.block === block))
 
   return (
-    <Box ref={frame} sx={{ overflowX: 'auto', overflowY: 'hidden' }}>
+    <Box ref={frame} sx={{ overflowX: 'auto', overflowY: 'hidden', '@media print': { overflow: 'visible', zoom: Math.min(1, SHEET.width / across, SHEET.height / height) } }}>
       <Box sx={{ position: 'relative', width: across, height }}>
         <svg width={across} height={height} style={{ position: 'absolute', inset: 0 }} aria-hidden>
-          <rect x={left(at.session)} y={WEEKS} width={column} height={height - WEEKS} fill={floor.paper} stroke={floor.hair} />
+          <rect className="no-print" x={left(at.session)} y={WEEKS} width={column} height={height - WEEKS} fill={floor.paper} stroke={floor.hair} />
           {over !== null && over !== at.session && <rect x={left(over)} y={WEEKS} width={column} height={height - WEEKS} fill="none" stroke={floor.ink} strokeDasharray="4 3" />}
           {rows.map((skill) => (
             <line key={skill.id} x1={LABELS} x2={across} y1={y(skill.id)} y2={y(skill.id)} stroke={floor.plank} strokeWidth={1.5} />
@@ -100,7 +103,7 @@ export function PlanFloor({ view, at, clash, forecast, soFar, saving, onChoose, 
             )
           })}
           {at.skill && (
-            <rect x={left(at.session) + 2} y={y(at.skill) - ROW / 2 + 1} width={column - 4} height={ROW - 2} fill="none" stroke={floor.ink} strokeDasharray={at.block === undefined ? '3 3' : undefined} />
+            <rect className="no-print" x={left(at.session) + 2} y={y(at.skill) - ROW / 2 + 1} width={column - 4} height={ROW - 2} fill="none" stroke={floor.ink} strokeDasharray={at.block === undefined ? '3 3' : undefined} />
           )}
           <MinuteBars sessions={view.sessions} x={x} base={WEEKS + DATES + BARS} height={BARS - 8} width={column * 0.62} />
           {forecast && rows.map((skill) => <ForecastLine key={skill.id} forecast={forecast.skills.find((f) => f.skill === skill.id)} soFar={soFar?.skills.find((s) => s.skill === skill.id)} sessions={view.sessions} x={x} y={y(skill.id) + ROW / 2 - 3} height={ROW - 8} />)}

@@ -1,5 +1,6 @@
 // The plan: what the weeks will bring, and what a change costs.
 import Box from '@mui/material/Box'
+import GlobalStyles from '@mui/material/GlobalStyles'
 import Link from '@mui/material/Link'
 import { useEffect, useRef, useState } from 'react'
 import { Link as RouterLink, Navigate, useParams, useSearchParams } from 'react-router'
@@ -146,8 +147,9 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
   const clash = (solve.error instanceof ProblemError ? solve.error.problem.clash : view.came.clash) ?? undefined
   const failed = [wish, season, edit, undo].find((each) => each.isError)?.error
   return (
-    <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 356px' }, minHeight: 0 }}>
-      <Box sx={{ minWidth: 0, px: 2, py: 1.5, display: 'flex', flexDirection: 'column', gap: 1 }}>
+    <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 356px' }, minHeight: 0, '@media print': { display: 'block' } }}>
+      <GlobalStyles styles={{ '@page': { size: 'A4 landscape', margin: '10mm' } }} />
+      <Box sx={{ minWidth: 0, px: 2, py: 1.5, display: 'flex', flexDirection: 'column', gap: 1, '@media print': { p: 0 } }}>
         <PlanBar
           view={view}
           all={all}
@@ -186,6 +188,7 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
       </Box>
       <Box
         component="aside"
+        className="no-print"
         aria-label={texts.plan.panel[panel]}
         sx={{ bgcolor: 'background.paper', borderLeft: { md: 1 }, borderColor: { md: 'divider' }, p: 2, overflowY: 'auto', maxHeight: { md: 'calc(100dvh - 45px)' } }}
       >

@@ -17,7 +17,7 @@ export function Tour() {
     setStep(last ? null : step + 1)
   }
   return (
-    <Box role="note" sx={{ display: 'flex', alignItems: 'center', gap: 2, borderTop: 1, borderBottom: 1, borderColor: 'divider', py: 0.75 }}>
+    <Box role="note" className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 2, borderTop: 1, borderBottom: 1, borderColor: 'divider', py: 0.75 }}>
       <Figure sx={{ fontSize: '1.3rem', color: 'text.secondary' }}>
         {step + 1}/{texts.plan.tour.length}
       </Figure>
