@@ -17,6 +17,7 @@
 pub mod so_far;
 
 use std::collections::BTreeMap;
+use std::ops::RangeInclusive;
 
 use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
@@ -34,6 +35,9 @@ const MINUTES: f64 = 6.0;
 const SLOWER: f64 = 0.15;
 /// Progress inside a stage is halved by a rest of so many days.
 const HALF_LIFE_DAYS: f64 = 28.0;
+
+/// The rates that may be assumed.
+const RATES: RangeInclusive<f64> = 0.01..=20.0;
 
 /// What a forecast assumes.
 #[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
@@ -72,8 +76,9 @@ impl Assumptions {
         let mut faults = Vec::new();
         let rates = self.rates.iter().map(|(skill, rate)| (format!("/rates/{skill}"), *rate));
         for (at, rate) in rates.chain([("/rate".to_owned(), self.rate)]) {
-            if !(0.01..=20.0).contains(&rate) {
-                faults.push(InputError::at(at, format!("{rate}: a rate lies between 0.01 and 20")));
+            if !RATES.contains(&rate) {
+                let (least, most) = (RATES.start(), RATES.end());
+                faults.push(InputError::at(at, format!("{rate}: a rate lies between {least} and {most}")));
             }
         }
         if !(0.0..=2.0).contains(&self.spread) {

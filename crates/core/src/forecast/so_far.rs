@@ -12,7 +12,7 @@ use std::collections::BTreeMap;
 use jiff::civil::Date;
 use serde::Serialize;
 
-use super::{Assumptions, Results, dose, estimated};
+use super::{Assumptions, RATES, Results, dose, estimated};
 use crate::plan::{Plan, Problem};
 use crate::skill::{SkillId, Stage};
 
@@ -77,7 +77,7 @@ pub struct ReachedSoFar {
 #[derive(Clone, Copy, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct RateSoFar {
-    /// The rate, the assumption weighed in.
+    /// The rate, the assumption weighed in; never one that may not be assumed.
     pub rate: f64,
     /// Steps from a stage to the next that were seen.
     pub moved_on: u32,
@@ -136,7 +136,7 @@ pub fn so_far(problem: &Problem, squads: &[Squad], assumed: &Assumptions) -> SoF
                 }
             }
             let rate = (results.exposures > 0.0).then(|| RateSoFar {
-                rate: estimated(assumed.rate, results),
+                rate: estimated(assumed.rate, results).clamp(*RATES.start(), *RATES.end()),
                 moved_on: results.moved_on,
                 exposures: results.exposures,
             });

@@ -7,6 +7,7 @@ use jogo_core::forecast::Assumptions;
 use jogo_core::forecast::so_far::{Day, ReachedSoFar, SoFar, Squad, days, so_far};
 use jogo_core::plan::Problem;
 use jogo_core::skill::Stage;
+use jogo_core::units::Share;
 use rstest::rstest;
 
 use super::{plan, problem};
@@ -109,4 +110,18 @@ fn nobody_begins_below_the_squad() {
     let rate = so_far(&problem, &[squad], &Assumptions::default()).skills[0].rate.unwrap();
     assert_eq!(rate.moved_on, 1);
     assert!((rate.exposures - 2.0 / 1.3).abs() < 1e-9, "Form adds nothing: {rate:?}");
+}
+
+// A thousand players with two steps each and a dose of 5 · 0.01 ÷ 6 ÷ 1.3 = 0.00641: (30 + 2000) ÷ (20 + 6.41) = 76.9.
+#[test]
+fn a_rate_that_may_not_be_assumed_is_not_proposed() {
+    let mut problem = form_then_flow();
+    problem.variants.iter_mut().for_each(|variant| variant.working = Share(0.01));
+    let players = vec![BTreeMap::from([("a".into(), vec![Some(0), Some(2), Some(2)])]); 1000];
+    let run = plan("a@form 5 |  |  | ");
+    let squad = Squad { by_this: true, days: days(&problem, TODAY), run, players, problem: problem.clone() };
+    let rate = so_far(&problem, &[squad], &Assumptions::default()).skills[0].rate.unwrap();
+    assert_eq!((rate.rate, rate.moved_on), (20.0, 2000));
+    let taken = Assumptions { rate: rate.rate, ..Assumptions::default() };
+    assert_eq!(taken.faults(), []);
 }

@@ -45,11 +45,12 @@ export const useForecast = (id: string, version: number, wanted: boolean) =>
     enabled: wanted,
   })
 
-/** What the squads that run the curriculum have reached so far; it does not change with the draft's plan. */
-export const useSoFar = (id: string, wanted: boolean) =>
+/** What the squads that run the curriculum have reached so far: it changes with the draft's goals and assumed rate, not with its plan. */
+export const useSoFar = ({ id, wishes }: Curriculum, wanted: boolean) =>
   useQuery({
-    queryKey: ['so-far', id],
+    queryKey: ['so-far', id, wishes.goals, wishes.forecast?.rate],
     queryFn: () => data(api.GET('/curricula/{id}/so-far', { params: { path: { id } } })),
+    placeholderData: (before) => before,
     enabled: wanted,
   })
 

@@ -110,12 +110,8 @@ pub(crate) async fn compared_with_edition(
     let draft = draft(&state, id).await?;
     let editions = state.store.editions(id).await?;
     let published = editions.into_iter().find(|published| published.number == number);
-    let published = published.ok_or_else(|| Problem::not_found("edition of this curriculum"))?;
-    let (_, other) = state
-        .store
-        .edition(published.id)
-        .await?
-        .ok_or_else(|| Problem::not_found("edition of this curriculum"))?;
+    let none = || Problem::not_found("edition of this curriculum");
+    let (_, other) = state.store.edition(published.ok_or_else(none)?.id).await?.ok_or_else(none)?;
     let edition = edition(&state, draft.curriculum, draft.plan).await?;
     let (problem, others) = (problem_of(&edition)?, problem_of(&other)?);
     let comparison = compare((&problem, &edition.plan), (&others, &other.plan));

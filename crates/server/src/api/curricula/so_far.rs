@@ -36,12 +36,11 @@ pub(crate) async fn reached_so_far(who: SignedIn, state: Data<State>, id: Path<U
             running.extend(Running::of(curriculum == *id, &latest, &assessment)?);
         }
     }
-    Ok(Json(
-        aside(move || {
-            so_far(&problem, &running.into_iter().map(Running::squad).collect::<Vec<_>>(), &assumed)
-        })
-        .await?,
-    ))
+    let summed = aside(move || {
+        let squads: Vec<Squad> = running.into_iter().map(Running::squad).collect();
+        so_far(&problem, &squads, &assumed)
+    });
+    Ok(Json(summed.await?))
 }
 
 /// A squad that has begun with a curriculum, with everything that was seen of it.
@@ -75,9 +74,8 @@ impl Running {
         let player = |player| {
             let by_day: Vec<_> =
                 days.iter().map(|day| assessment.standings_on(player, Bands::UpToOwn, day.on)).collect();
-            let had = |skill: &String| {
-                by_day.iter().map(|standings| stages_had(&stands(standings), skill)).collect()
-            };
+            let by_day: Vec<_> = by_day.iter().map(|standings| stands(standings)).collect();
+            let had = |skill: &String| by_day.iter().map(|stands| stages_had(stands, skill)).collect();
             skills.iter().map(|skill| ((*skill).clone(), had(skill))).collect()
         };
         let players = assessment.players.iter().map(player).collect();
