@@ -569,15 +569,22 @@ impl<'b> Person<'b> {
     ) -> Result<Printed, Failed> {
         use fantoccini::wd::PrintConfiguration;
         let configuration = PrintConfiguration::builder().orientation(orientation).size(size).build();
+        self.has_its_fonts().await?;
         let pdf = self.page().print(configuration.map_err(|e| format!("{e:?}"))?).await?;
         Ok(Printed(pdf_extract::extract_text_from_mem_by_pages(&pdf)?))
     }
 
     /// Takes a picture of what the screen shows, once its fonts are there.
     pub async fn photographs(&self) -> Result<Vec<u8>, Failed> {
+        self.has_its_fonts().await?;
+        Ok(self.page().screenshot().await?)
+    }
+
+    /// Waits until everything is drawn in its own letters.
+    async fn has_its_fonts(&self) -> Result<(), Failed> {
         let waiting = "const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => done(true))))";
         self.page().execute_async(waiting, Vec::new()).await?;
-        Ok(self.page().screenshot().await?)
+        Ok(())
     }
 }
 

@@ -59,9 +59,10 @@ async fn a_passport_is_one_sheet_and_a_test_one_side() -> Result<(), Failed> {
     coach.opens("/test").await?;
     coach.presses("Paper sheet").await?;
     coach.sees("Results of").await?;
+    coach.sees("Jorel Skaray").await?;
     let sheet = coach.prints_on_a4().await?;
     assert_eq!(sheet.pages(), 1);
-    assert!(sheet.text().contains("Jorel Skaray"), "the last of the squad");
+    assert!(sheet.text().contains("Jorel Skaray"), "the last of the squad: {}", sheet.text());
     browser.end().await
 }
 
