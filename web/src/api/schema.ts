@@ -3969,7 +3969,7 @@ export interface components {
             moved_on: number;
             /**
              * Format: double
-             * @description The rate, the assumption weighed in.
+             * @description The rate, the assumption weighed in; never one that may not be assumed.
              */
             rate: number;
         };
