@@ -96,7 +96,7 @@ async fn gates_with_faults_bring_good_times_in_and_flag_the_rest() -> Result<(),
     );
     coach.sent_everything().await?;
     coach.reloads().await?;
-    coach.sees_named("Selin Holmay, left foot, round 1:").await?;
+    coach.sees_named("Tamin Pelldale, left foot, round 1:").await?;
     let entered = "return [...document.querySelectorAll('button')].filter((b) => /round \\d: \\d/.test(b.textContent)).length";
     assert_eq!(coach.runs(entered).await?, good.len(), "every good time once, and none of the others");
     phone.end().await
@@ -133,13 +133,13 @@ async fn a_player_is_moved_on_and_the_next_plan_reflects_it() -> Result<(), Fail
     coach.signs_in_as("Fenik Voeby").await?;
     coach.opens("/squad").await?;
     // Eight of thirteen have the fast toe taps; the coach has seen a ninth do them.
-    coach.presses("Arya Nessby, Fast toe taps: on the way").await?;
+    coach.presses("Halen Merrett, Fast toe taps: on the way").await?;
     coach.sees("You see it differently?").await?;
     coach.presses("Can do it").await?;
     coach.sees("Write a reason first").await?;
     coach.writes("Why?", "Kept them fast all evening").await?;
     coach.presses("Can do it").await?;
-    coach.sees_named("Arya Nessby, Fast toe taps: met").await?;
+    coach.sees_named("Halen Merrett, Fast toe taps: met").await?;
     coach.sent_everything().await?;
     phone.end().await?;
 
@@ -201,13 +201,13 @@ async fn a_test_is_written_taken_and_counted_in_all_clubs() -> Result<(), Failed
     coach.sees("Five through the gate").await?;
     coach.opens("/test/five-through-the-gate").await?;
     for foot in ["left", "right"] {
-        coach.sees_named(&format!("Selin Holmay, {foot} foot, round 1")).await?;
+        coach.sees_named(&format!("Tamin Pelldale, {foot} foot, round 1")).await?;
         coach.types(&format!("4{ENTER}")).await?;
     }
     coach.sent_everything().await?;
     // A quarter, half and three quarters of five make 1, 3 and 4: four hits with either foot are the highest level.
     coach.opens("/squad").await?;
-    coach.sees_named("Selin Holmay, Weave and hit: met").await?;
+    coach.sees_named("Tamin Pelldale, Weave and hit: met").await?;
     phone.end().await?;
 
     director.opens("/levels").await?;

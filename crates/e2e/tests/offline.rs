@@ -36,7 +36,7 @@ async fn an_evening_is_run_without_a_server_and_over_a_restart_of_the_browser() 
     coach.sees("Block 3 of").await?;
     coach.sees("2 not sent yet").await?;
     coach.presses_exactly("Log").await?;
-    coach.presses("Selin Holmay is missing").await?;
+    coach.presses("Tamin Pelldale is missing").await?;
     coach.sees("13 of 14 here").await?;
     coach.writes("A line for next time", "Two balls were flat").await?;
     coach.leaves_the_field().await?;
@@ -44,7 +44,7 @@ async fn an_evening_is_run_without_a_server_and_over_a_restart_of_the_browser() 
     coach.sees("17 not sent yet").await?;
     coach.presses_link("Test").await?;
     coach.presses("Toe taps").await?;
-    coach.sees_named("Selin Holmay, round 1").await?;
+    coach.sees_named("Tamin Pelldale, round 1").await?;
     coach.types("44\u{e007}").await?;
     coach.sees("18 not sent yet").await?;
 
@@ -98,7 +98,7 @@ async fn of_two_phones_of_one_team_the_later_word_counts_and_the_earlier_one_sta
     second.presses("Skipped").await?;
     second.sent_everything().await?;
     second.presses_exactly("Log").await?;
-    second.presses("Hala Gairett is missing").await?;
+    second.presses("Brien Stackwick is missing").await?;
     second.sent_everything().await?;
     first.finds_the_network().await?;
     first.sent_everything().await?;
@@ -112,7 +112,7 @@ async fn of_two_phones_of_one_team_the_later_word_counts_and_the_earlier_one_sta
         coach.opens_details("Who said what").await?;
         coach.sees("Keya Gairlow: Inside taps on the spot: Done").await?;
         coach.sees("Keya Gairlow: Inside taps on the spot: Skipped").await?;
-        coach.sees("Hala Gairett was missing after all").await?;
+        coach.sees("Brien Stackwick was missing after all").await?;
     }
     one.end().await?;
     two.end().await

@@ -53,16 +53,16 @@ async fn a_passport_is_one_sheet_and_a_test_one_side() -> Result<(), Failed> {
     let passports = coach.prints_on_a4().await?;
     let says = passports.text();
     assert_eq!(passports.pages(), 32, "both sides of a sheet for each of sixteen players");
-    for words in ["Tamo Merrock", "The four lines so far", "For the guardians", "What comes next"] {
+    for words in ["Nela Pellwick", "The four lines so far", "For the guardians", "What comes next"] {
         assert!(says.contains(words), "{words} is not printed");
     }
     coach.opens("/test").await?;
     coach.presses("Paper sheet").await?;
     coach.sees("Results of").await?;
-    coach.sees("Jorel Skaray").await?;
+    coach.sees("Aren Torrwick").await?;
     let sheet = coach.prints_on_a4().await?;
     assert_eq!(sheet.pages(), 1);
-    assert!(sheet.text().contains("Jorel Skaray"), "the last of the squad: {}", sheet.text());
+    assert!(sheet.text().contains("Aren Torrwick"), "the last of the squad: {}", sheet.text());
     browser.end().await
 }
 

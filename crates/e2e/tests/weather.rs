@@ -28,7 +28,7 @@ async fn without_network_what_was_entered_waits_is_counted_and_arrives_once() ->
     coach.signs_in_as(COACH).await?;
     coach.presses("Test").await?;
     coach.presses("Toe taps").await?;
-    coach.sees_named("Selin Holmay, round 1").await?;
+    coach.sees_named("Tamin Pelldale, round 1").await?;
     coach.loses_the_network().await?;
     coach.types("44\u{e007}").await?;
     coach.sees("1 not sent yet").await?;
@@ -38,12 +38,12 @@ async fn without_network_what_was_entered_waits_is_counted_and_arrives_once() ->
     coach.sees("3 not sent yet").await?;
     coach.types("49\u{e007}").await?;
     coach.sees("4 not sent yet").await?;
-    coach.sees_named("Selin Holmay, round 1: 44").await?;
+    coach.sees_named("Tamin Pelldale, round 1: 44").await?;
     coach.finds_the_network().await?;
     coach.sent_everything().await?;
     coach.reloads().await?;
-    coach.sees_named("Selin Holmay, round 1: 44").await?;
-    coach.sees_named("Hala Gairett, round 1: 49").await?;
+    coach.sees_named("Tamin Pelldale, round 1: 44").await?;
+    coach.sees_named("Brien Stackwick, round 1: 49").await?;
     let trials = coach.runs("return fetch('/api/v1/session').then((r) => r.json()).then((s) => fetch(`/api/v1/teams/${s.teams[0].id}/tests/toe-taps-30`)).then((r) => r.json()).then((s) => s.players.flatMap((p) => p.trials).length)").await?;
     assert_eq!(trials, 2, "each arrived once, and the one taken back is gone");
     browser.end().await

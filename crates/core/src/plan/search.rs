@@ -69,7 +69,13 @@ impl<'t> Search<'t> {
             ledger,
             rng,
             value: 0.0,
-            prices: Prices { point: 1.0, breach: 1.0, stood, loyalty: if from > 0 { 0.0 } else { LOYALTY } },
+            prices: Prices {
+                point: 1.0,
+                breach: 1.0,
+                stood,
+                loyalty: if from > 0 { 0.0 } else { LOYALTY },
+                change: 0.0,
+            },
             from,
             past,
             best: None,
@@ -99,8 +105,9 @@ impl<'t> Search<'t> {
         self.prices.worth(&self.ledger, &self.ledger.sum)
     }
 
-    pub fn weigh(&mut self, points: f64, breach: f64) {
-        (self.prices.point, self.prices.breach) = (points, breach);
+    /// From now on points, breaches and, beside their points, layout changes count so much.
+    pub fn weigh(&mut self, point: f64, breach: f64, change: f64) {
+        (self.prices.point, self.prices.breach, self.prices.change) = (point, breach, change);
         self.value = self.worth();
     }
 

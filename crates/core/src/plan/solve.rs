@@ -9,7 +9,7 @@
 
 use std::panic::resume_unwind;
 
-use super::score::score;
+use super::score::{CHANGE, score};
 use super::search::{Best, Search};
 use super::table::{Laid, Table};
 use super::{Clash, Plan, Problem, Score, clash};
@@ -29,16 +29,19 @@ struct Cooling {
     /// What a breach counts: first the search may pass through plans that break rules, in the end no breach may be
     /// worth its while.
     breach: [f64; 2],
+    /// What a layout change counts beside its points in the beginning; less and less, and nothing in the end.
+    change: f64,
 }
 
 /// From nothing. Warmer, or with cheaper breaches, a large plan freezes with breaches in it; and it has to become this
-/// cold, for what is left in the end are tenths of points.
-const FAR: Cooling = Cooling { temperature: [2.3, 0.035], breach: [40.0, 80.0] };
+/// cold, for what is left in the end are tenths of points. Layout changes are most of those, each so cheap that it is
+/// felt only when all else has frozen: so they are dearer at first.
+const FAR: Cooling = Cooling { temperature: [2.3, 0.035], breach: [40.0, 80.0], change: 2.0 * CHANGE };
 /// From nothing, where there are few sessions: there is time to try very different plans.
-const SMALL: Cooling = Cooling { temperature: [3.0, 0.035], breach: [12.0, 60.0] };
+const SMALL: Cooling = Cooling { temperature: [3.0, 0.035], breach: [12.0, 60.0], change: 0.0 };
 const FEW_SESSIONS: usize = 6;
 /// Near a plan that stands: what breaks a rule is mended at once, and little else moves.
-const NEAR: Cooling = Cooling { temperature: [0.3, 0.05], breach: [40.0, 60.0] };
+const NEAR: Cooling = Cooling { temperature: [0.3, 0.05], breach: [40.0, 60.0], change: 0.0 };
 
 /// How a legal plan is looked for where none was found yet.
 #[derive(Clone, Copy)]
@@ -50,10 +53,10 @@ struct Repair {
 
 /// Breaches matter most.
 const FROM_NOTHING: [Repair; 1] =
-    [Repair { cooling: Cooling { temperature: [1.5, 0.3], breach: [1.0, 4.0] }, points: 0.1 }];
+    [Repair { cooling: Cooling { temperature: [1.5, 0.3], breach: [1.0, 4.0], change: 0.0 }, points: 0.1 }];
 /// Near a plan it still matters how much moves, until that leads nowhere.
 const NEAR_THEN_FAR: [Repair; 2] = [
-    Repair { cooling: Cooling { temperature: [3.0, 0.3], breach: [30.0, 80.0] }, points: 1.0 },
+    Repair { cooling: Cooling { temperature: [3.0, 0.3], breach: [30.0, 80.0], change: 0.0 }, points: 1.0 },
     FROM_NOTHING[0],
 ];
 /// How often that is tried, and with how many steps each time, before no plan is taken to be possible.
@@ -202,7 +205,7 @@ fn cooled(search: &mut Search<'_>, cooling: &Cooling, done: &mut dyn FnMut(Stand
         if over >= 1.0 {
             break;
         }
-        search.weigh(1.0, between(cooling.breach, over));
+        search.weigh(1.0, between(cooling.breach, over), cooling.change * (1.0 - over));
         let temperature = between(cooling.temperature, over);
         for _ in 0..SAYS {
             search.step(temperature);
@@ -233,7 +236,7 @@ fn repair(search: &mut Search<'_>, repairs: &[Repair]) {
             }
             let part = (attempt % STEPS_OF_REPAIR) as f64 / STEPS_OF_REPAIR as f64;
             if attempt % SAYS == 0 {
-                search.weigh(*points, between(cooling.breach, part));
+                search.weigh(*points, between(cooling.breach, part), cooling.change * (1.0 - part));
             }
             search.step(between(cooling.temperature, part));
         }

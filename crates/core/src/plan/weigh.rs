@@ -25,6 +25,8 @@ pub(super) struct Prices {
     pub stood: f64,
     /// What each block over a tenth of them costs that leaves its session, beside its point.
     pub loyalty: f64,
+    /// What a layout change counts beside its points.
+    pub change: f64,
 }
 
 impl Prices {
@@ -36,7 +38,8 @@ impl Prices {
 
     /// What a plan is worth: its points and its breaches, each at its price.
     pub fn worth(&self, ledger: &Ledger<'_>, sum: &Sum) -> f64 {
-        self.point * self.points(ledger, sum) + self.breach * sum.all_breaches() as f64
+        let points = self.points(ledger, sum) + self.change * f64::from(sum.evenings.changes);
+        self.point * points + self.breach * sum.all_breaches() as f64
     }
 }
 
@@ -228,7 +231,7 @@ mod tests {
             let mut laid = vec![Vec::new(); problem.sessions.len()];
             laid[0].push(Laid { variant: table.usable[0], minutes: 6, beside: NONE, locked: false });
             let mut ledger = Ledger::of(&table, laid.clone(), near.then_some(laid));
-            let prices = Prices { point: 0.7, breach: 9.0, stood: 5.0, loyalty: 8.0 };
+            let prices = Prices { point: 0.7, breach: 9.0, stood: 5.0, loyalty: 8.0, change: 0.4 };
             let mut scales = Scales::default();
             for edits in edits.chunks(at_once) {
                 let mut change = change(&ledger, edits);

@@ -118,7 +118,7 @@ async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
     coach.presses("Done").await?;
     coach.sees("Block 2 of").await?;
     coach.presses_exactly("Log").await?;
-    coach.presses("Briya Voeby is missing").await?;
+    coach.presses("Tamya Holmay is missing").await?;
     coach.sees("15 of 16 here").await?;
     coach.sent_everything().await?;
     keep(&coach, folder, "log").await?;
@@ -130,7 +130,7 @@ async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
     coach.opens("/squad?sort=decide").await?;
     coach.sees_named("Move on").await?;
     keep(&coach, folder, "squad").await?;
-    coach.presses("Briya Voeby").await?;
+    coach.presses("Tamya Holmay").await?;
     coach.sees("The four lines so far").await?;
     keep(&coach, folder, "passport").await?;
     browser.end().await

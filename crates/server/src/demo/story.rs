@@ -183,18 +183,20 @@ impl Story<'_> {
         Ok(players.into_iter().map(|player| player.id).collect())
     }
 
-    /// What became of the evenings that are over; now and then a whole one goes without a log.
-    fn outcomes(&mut self, sketch: &Sketch, edition: Uuid, laid: &Edition) -> Result<LogEntries, Failed> {
+    /// What became of the evenings that are over; now and then a whole one goes without a log. It is drawn on its own, so
+    /// that other plans do not give the players of the teams after it other names.
+    fn outcomes(&self, sketch: &Sketch, edition: Uuid, laid: &Edition) -> Result<LogEntries, Failed> {
         let dates = laid.curriculum.evenings();
+        let mut chance = Chance::named(&format!("evenings of {} of {}", sketch.name, sketch.club));
         let mut log = LogEntries::default();
         let over =
             laid.plan.sessions.iter().zip(&dates).enumerate().filter(|(_, (_, e))| e.date < self.today);
         for (session, (blocks, evening)) in over {
-            if self.chance.outcome(0.6 + 0.4 * sketch.keeping, Minutes(1)).0 == Outcome::Skipped {
+            if chance.outcome(0.6 + 0.4 * sketch.keeping, Minutes(1)).0 == Outcome::Skipped {
                 continue;
             }
             for (block, laid) in blocks.iter().enumerate() {
-                let (outcome, minutes) = self.chance.outcome(sketch.keeping, laid.minutes);
+                let (outcome, minutes) = chance.outcome(sketch.keeping, laid.minutes);
                 let said_at = at_six(evening.date)? + (block as i64 * 10).minutes();
                 let said = BlockSaid { block: block as u32, outcome, minutes, success: None, ran: None };
                 log.outcomes.push(OutcomeEntry {
