@@ -6,15 +6,19 @@
 //! stage that the player had later and not before counts as one step; nobody is taken to begin below the stage at which the
 //! plan takes the squad to be, since no milestone need speak of what lies before it. Steps ÷ dose is the rate; [`estimated`] weighs it
 //! against the assumption.
+//!
+//! Milestones speak of some goals alone, and of some players: so beside what was reached stands what the forecast foresees
+//! of the same goals, each weighed by the players of whom something is known.
 
 use std::collections::BTreeMap;
 
 use jiff::civil::Date;
 use serde::Serialize;
 
-use super::{Assumptions, RATES, Results, dose, estimated};
+use super::{Forecast, RATES, Reached, Results, dose, estimated};
 use crate::plan::{Plan, Problem};
 use crate::skill::{SkillId, Stage};
+use crate::units::Share;
 
 /// A day by which it is asked how far players have come.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
@@ -62,7 +66,7 @@ pub struct Squad {
 }
 
 /// Goals reached by the end of a week.
-#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Serialize)]
+#[derive(Clone, Copy, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct ReachedSoFar {
     /// Week of the curriculum, from 1.
@@ -71,6 +75,8 @@ pub struct ReachedSoFar {
     pub had: u32,
     /// Players of whom anything is known.
     pub of: u32,
+    /// What the forecast foresees of the same goals by the end of the week.
+    pub foreseen: Share,
 }
 
 /// The rate that results give.
@@ -114,18 +120,20 @@ pub struct SoFar {
 /// Sums up what is known of the squads that run a curriculum.
 ///
 /// ```
-/// use jogo_core::forecast::{Assumptions, so_far};
-/// use jogo_core::plan::Problem;
+/// use jogo_core::forecast::{Assumptions, Size, forecast, so_far};
+/// use jogo_core::plan::{Plan, Problem};
 /// let nothing: Problem = serde_json::from_str(r#"{"version": 1, "new_skills_per_week": 2, "sessions": [],
 ///     "shares": {}, "approach": {"exposures": [2, 2, 2, 2]}, "skills": [], "variants": []}"#).unwrap();
-/// assert!(so_far::so_far(&nothing, &[], &Assumptions::default()).all.is_empty());
+/// let size = Size { players: 100, squad: 10 };
+/// let foreseen = forecast(&nothing, &Plan::default(), &Assumptions::default(), size, 1);
+/// assert!(so_far::so_far(&nothing, &[], &foreseen).all.is_empty());
 /// ```
-pub fn so_far(problem: &Problem, squads: &[Squad], assumed: &Assumptions) -> SoFar {
+pub fn so_far(problem: &Problem, squads: &[Squad], forecast: &Forecast) -> SoFar {
     let skills: Vec<SkillSoFar> = problem
         .skills
         .iter()
         .map(|wish| {
-            let mut reached: BTreeMap<u32, ReachedSoFar> = BTreeMap::new();
+            let mut reached: BTreeMap<u32, (u32, u32)> = BTreeMap::new();
             let mut results = Results::default();
             for squad in squads {
                 for had in squad.players.iter().filter_map(|player| player.get(&wish.id)) {
@@ -136,18 +144,25 @@ pub fn so_far(problem: &Problem, squads: &[Squad], assumed: &Assumptions) -> SoF
                 }
             }
             let rate = (results.exposures > 0.0).then(|| RateSoFar {
-                rate: estimated(assumed.rate, results).clamp(*RATES.start(), *RATES.end()),
+                rate: estimated(forecast.assumed.rate, results).clamp(*RATES.start(), *RATES.end()),
                 moved_on: results.moved_on,
                 exposures: results.exposures,
             });
-            SkillSoFar { skill: wish.id.clone(), reached: reached.into_values().collect(), rate }
+            let foreseen = forecast.skills.iter().find(|known| known.skill == wish.id);
+            let foreseen = foreseen.map_or(&[][..], |known| &known.reached);
+            let reached = reached.into_iter().map(|(week, (had, of))| ReachedSoFar {
+                week,
+                had,
+                of,
+                foreseen: share_in(week, foreseen),
+            });
+            SkillSoFar { skill: wish.id.clone(), reached: reached.collect(), rate }
         })
         .filter(|skill| !skill.reached.is_empty() || skill.rate.is_some())
         .collect();
     let mut all: BTreeMap<u32, ReachedSoFar> = BTreeMap::new();
     for reached in skills.iter().flat_map(|skill| &skill.reached) {
-        let sum = all.entry(reached.week).or_insert(ReachedSoFar { week: reached.week, had: 0, of: 0 });
-        (sum.had, sum.of) = (sum.had + reached.had, sum.of + reached.of);
+        all.entry(reached.week).and_modify(|sum| *sum = sum.and(reached)).or_insert(*reached);
     }
     SoFar {
         squads: squads.iter().filter(|squad| squad.by_this).count() as u32,
@@ -157,14 +172,29 @@ pub fn so_far(problem: &Problem, squads: &[Squad], assumed: &Assumptions) -> SoF
     }
 }
 
+/// What a forecast says of a week.
+fn share_in(week: u32, foreseen: &[Reached]) -> Share {
+    foreseen.iter().find(|reached| reached.week == week).map_or(Share(0.0), |reached| reached.share)
+}
+
+impl ReachedSoFar {
+    /// The goals of both together, each as often as there are players of whom it is known.
+    fn and(&self, other: &ReachedSoFar) -> ReachedSoFar {
+        let players = |reached: &ReachedSoFar| reached.foreseen.0 * f64::from(reached.of);
+        let of = self.of + other.of;
+        let foreseen = Share((players(self) + players(other)) / f64::from(of));
+        ReachedSoFar { week: self.week, had: self.had + other.had, of, foreseen }
+    }
+}
+
 impl Squad {
-    /// Counts a player for the weeks by which something was known.
-    fn count(&self, had: &Had, goal: usize, reached: &mut BTreeMap<u32, ReachedSoFar>) {
+    /// Counts a player for the weeks by which something was known: who has reached the goal, and of how many.
+    fn count(&self, had: &Had, goal: usize, reached: &mut BTreeMap<u32, (u32, u32)>) {
         for (day, had) in self.days.iter().zip(had) {
             if let (Some(week), Some(had)) = (day.week, had) {
-                let sum = reached.entry(week).or_insert(ReachedSoFar { week, had: 0, of: 0 });
-                sum.of += 1;
-                sum.had += u32::from(*had >= goal);
+                let (reached, of) = reached.entry(week).or_default();
+                *reached += u32::from(*had >= goal);
+                *of += 1;
             }
         }
     }

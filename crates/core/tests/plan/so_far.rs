@@ -3,8 +3,8 @@
 use std::collections::BTreeMap;
 
 use jiff::civil::{Date, date};
-use jogo_core::forecast::Assumptions;
 use jogo_core::forecast::so_far::{Day, ReachedSoFar, SoFar, Squad, days, so_far};
+use jogo_core::forecast::{Assumptions, Forecast, Size, forecast};
 use jogo_core::plan::Problem;
 use jogo_core::skill::Stage;
 use jogo_core::units::Share;
@@ -15,6 +15,10 @@ use super::{plan, problem};
 /// Sessions on 6, 10, 13 and 17 January.
 fn form_then_flow() -> Problem {
     problem(&[("a", None, Stage::Flow, &[])], &[20; 4])
+}
+
+fn foreseen(problem: &Problem, run: &str) -> Forecast {
+    forecast(problem, &plan(run), &Assumptions::default(), Size { players: 400, squad: 10 }, 1)
 }
 
 const TODAY: Date = date(2031, 1, 15);
@@ -33,7 +37,7 @@ fn found_of(by_this: bool, run: &str, players: &[[Option<usize>; 3]]) -> SoFar {
         players: players.collect(),
         problem: problem.clone(),
     };
-    so_far(&problem, &[squad], &Assumptions::default())
+    so_far(&problem, &[squad], &foreseen(&problem, run))
 }
 
 #[rstest]
@@ -59,8 +63,8 @@ fn steps_and_doses_count_from_the_day_that_something_is_known() {
         "a@form 6 | a@form 6 | a@flow 6 | a@flow 6",
         &[[Some(0), Some(1), Some(1)], [None, Some(1), Some(2)], [Some(2); 3], [None; 3]],
     );
-    let reached = |week, had| ReachedSoFar { week, had, of: 3 };
-    assert_eq!(found.all, [reached(1, 1), reached(2, 2)]);
+    let counted = |reached: &ReachedSoFar| (reached.week, reached.had, reached.of);
+    assert_eq!(found.all.iter().map(counted).collect::<Vec<_>>(), [(1, 1, 3), (2, 2, 3)]);
     assert_eq!((found.squads, found.players), (1, 4));
     let rate = found.skills[0].rate.unwrap();
     assert_eq!(rate.moved_on, 2);
@@ -105,9 +109,10 @@ fn what_squads_show_by_another_plan_tells_of_rates_alone() {
 fn nobody_begins_below_the_squad() {
     let problem = problem(&[("a", Some(Stage::Flow), Stage::Flow, &[])], &[20; 4]);
     let players = vec![BTreeMap::from([("a".into(), vec![Some(0), Some(0), Some(2)])])];
-    let run = plan("a@form 6 | a@flow 6 | a@flow 6 | ");
-    let squad = Squad { by_this: true, days: days(&problem, TODAY), run, players, problem: problem.clone() };
-    let rate = so_far(&problem, &[squad], &Assumptions::default()).skills[0].rate.unwrap();
+    let run = "a@form 6 | a@flow 6 | a@flow 6 | ";
+    let (days, foreseen) = (days(&problem, TODAY), foreseen(&problem, run));
+    let squad = Squad { by_this: true, days, run: plan(run), players, problem: problem.clone() };
+    let rate = so_far(&problem, &[squad], &foreseen).skills[0].rate.unwrap();
     assert_eq!(rate.moved_on, 1);
     assert!((rate.exposures - 2.0 / 1.3).abs() < 1e-9, "Form adds nothing: {rate:?}");
 }
@@ -118,10 +123,39 @@ fn a_rate_that_may_not_be_assumed_is_not_proposed() {
     let mut problem = form_then_flow();
     problem.variants.iter_mut().for_each(|variant| variant.working = Share(0.01));
     let players = vec![BTreeMap::from([("a".into(), vec![Some(0), Some(2), Some(2)])]); 1000];
-    let run = plan("a@form 5 |  |  | ");
-    let squad = Squad { by_this: true, days: days(&problem, TODAY), run, players, problem: problem.clone() };
-    let rate = so_far(&problem, &[squad], &Assumptions::default()).skills[0].rate.unwrap();
+    let run = "a@form 5 |  |  | ";
+    let (days, foreseen) = (days(&problem, TODAY), foreseen(&problem, run));
+    let squad = Squad { by_this: true, days, run: plan(run), players, problem: problem.clone() };
+    let rate = so_far(&problem, &[squad], &foreseen).skills[0].rate.unwrap();
     assert_eq!((rate.rate, rate.moved_on), (20.0, 2000));
     let taken = Assumptions { rate: rate.rate, ..Assumptions::default() };
     assert_eq!(taken.faults(), []);
+}
+
+// Of a, three players are known; of b, one; of c nothing can be shown. Foreseen of what is known: (3 · a + 1 · b) ÷ 4.
+#[test]
+fn what_is_foreseen_is_that_of_the_same_goals_and_players() {
+    let skills =
+        [("a", None, Stage::Form, &[][..]), ("b", None, Stage::Flow, &[]), ("c", None, Stage::Form, &[])];
+    let problem = problem(&skills, &[20; 4]);
+    let run = "a@form 6 | b@form 6 | b@flow 6 | c@form 6";
+    let forecast = foreseen(&problem, run);
+    let of = |skill: usize, week: usize| forecast.skills[skill].reached[week].share.0;
+    let knows = |skill: &str| (skill.to_owned(), vec![None, Some(0), Some(1)]);
+    let all = BTreeMap::from([knows("a"), knows("b")]);
+    let one = BTreeMap::from([knows("a")]);
+    let squad = Squad {
+        by_this: true,
+        days: days(&problem, TODAY),
+        run: plan(run),
+        players: vec![all, one.clone(), one],
+        problem: problem.clone(),
+    };
+    let found = so_far(&problem, &[squad], &forecast);
+    for (week, reached) in found.all.iter().enumerate() {
+        let expected = (3.0 * of(0, week) + of(1, week)) / 4.0;
+        assert!((reached.foreseen.0 - expected).abs() < 1e-12, "{reached:?} and not {expected}");
+    }
+    assert!(found.all[1].foreseen.0 > found.all[0].foreseen.0 && found.all.len() == 2);
+    assert_eq!(found.skills[0].reached[0].foreseen.0, of(0, 0));
 }

@@ -118,7 +118,7 @@ const rounded = (rate: number) => Math.round(rate * 100) / 100
 function SoFar({ known }: { known: Schemas['SkillSoFar'] | undefined }) {
   const now = known?.reached.at(-1)
   const rate = known?.rate
-  const lines = [now && says.now(now.had, now.of), rate && says.rateSeen(asResult(rate.rate), rate.moved_on, Math.round(rate.exposures))]
+  const lines = [now && says.now(now.had, now.of, asPercent(now.foreseen)), rate && says.rateSeen(asResult(rate.rate), rate.moved_on, Math.round(rate.exposures))]
   return (
     <Typography variant="caption" color="text.secondary" sx={{ display: 'block' }}>
       {lines.filter(Boolean).join('; ')}
@@ -128,7 +128,7 @@ function SoFar({ known }: { known: Schemas['SkillSoFar'] | undefined }) {
 
 const [W, H, L, B] = [316, 150, 34, 22]
 
-/** Goals reached of all goals by week, with the band in which eight of ten squads lie; as dots what is reached so far. */
+/** Goals reached of all goals by week, with the band in which eight of ten squads lie; as dots what is reached so far, dotted what was foreseen of the same goals. */
 function Chart({ reached, soFar }: { reached: Schemas['Reached'][]; soFar: Schemas['ReachedSoFar'][] }) {
   const { floor } = useTheme()
   const x = (i: number) => L + ((W - L - 8) * i) / Math.max(reached.length - 1, 1)
@@ -148,11 +148,12 @@ function Chart({ reached, soFar }: { reached: Schemas['Reached'][]; soFar: Schem
       ))}
       <polygon points={band} fill={floor.hair} opacity={0.75} />
       <polyline points={line} fill="none" stroke={floor.ink} strokeWidth={2} />
-      {soFar.map(({ week, had, of }) => {
+      {soFar.length > 1 && <polyline points={soFar.map(({ week, foreseen }) => `${x(reached.findIndex((r) => r.week === week))},${y(foreseen)}`).join(' ')} fill="none" stroke={floor.ink} strokeWidth={1.2} strokeDasharray="2 3" />}
+      {soFar.map(({ week, had, of, foreseen }) => {
         const at = reached.findIndex((r) => r.week === week)
         return at < 0 ? null : (
           <circle key={week} cx={x(at)} cy={y(had / of)} r={3.5} fill={floor.ink} stroke={floor.paper} strokeWidth={1.2}>
-            <title>{says.dot(week, asPercent(had / of))}</title>
+            <title>{says.dot(week, asPercent(had / of), asPercent(foreseen))}</title>
           </circle>
         )
       })}

@@ -1,9 +1,12 @@
 //! Reasons, comparisons and forecasts of a plan.
 
 use actix_web::web::{Data, Json, Path, Query};
+use jogo_core::edition::Edition;
 use jogo_core::forecast::{Forecast, Size, forecast};
 use jogo_core::plan::solve::STEPS;
-use jogo_core::plan::{Approach, BlockWhy, Clash, Comparison, compare, solve, why_block, why_skill};
+use jogo_core::plan::{
+    Approach, BlockWhy, Clash, Comparison, Problem as PlanProblem, compare, solve, why_block, why_skill,
+};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
@@ -126,7 +129,10 @@ pub(crate) async fn foreseen(who: SignedIn, state: Data<State>, id: Path<Uuid>) 
     let draft = draft(&state, *id).await?;
     let edition = edition(&state, draft.curriculum, draft.plan).await?;
     let problem = problem_of(&edition)?;
+    Ok(Json(aside(move || foreseen_by(&edition, &problem)).await?))
+}
+
+pub(super) fn foreseen_by(edition: &Edition, problem: &PlanProblem) -> Forecast {
     let size = Size { players: Size::PLAYERS, squad: edition.curriculum.ground.squad };
-    let assumed = edition.curriculum.forecast.clone();
-    Ok(Json(aside(move || forecast(&problem, &edition.plan, &assumed, size, 1)).await?))
+    forecast(problem, &edition.plan, &edition.curriculum.forecast, size, 1)
 }

@@ -10,6 +10,7 @@ use jogo_core::plan::{Plan, Problem as PlanProblem, SkillWish};
 use jogo_core::team_plan::as_run;
 use uuid::Uuid;
 
+use super::reasons::foreseen_by;
 use super::{aside, draft, edition, problem_of};
 use crate::assessment::{Assessment, Bands, stands};
 use crate::problem::{Answer, Problem};
@@ -24,11 +25,11 @@ use crate::team_evenings::{TeamEdition, editions_of};
 pub(crate) async fn reached_so_far(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<SoFar>> {
     who.may(Act::Plan)?;
     let draft = draft(&state, *id).await?;
-    let (band, assumed) = (draft.curriculum.band.clone(), draft.curriculum.forecast.clone());
-    let problem = problem_of(&edition(&state, draft.curriculum, draft.plan).await?)?;
+    let edition = edition(&state, draft.curriculum, draft.plan).await?;
+    let problem = problem_of(&edition)?;
     let today = state.today().await?;
     let mut running = Vec::new();
-    for team in state.store.teams().await?.into_iter().filter(|team| team.band == band) {
+    for team in state.store.teams().await?.into_iter().filter(|team| team.band == edition.band.id) {
         let assessment = Arc::new(Assessment::of(&state, &team, today).await?);
         for (curriculum, mut editions) in editions_of(&state, team.id).await? {
             // The last one has what was run before it as well.
@@ -38,7 +39,7 @@ pub(crate) async fn reached_so_far(who: SignedIn, state: Data<State>, id: Path<U
     }
     let summed = aside(move || {
         let squads: Vec<Squad> = running.into_iter().map(Running::squad).collect();
-        so_far(&problem, &squads, &assumed)
+        so_far(&problem, &squads, &foreseen_by(&edition, &problem))
     });
     Ok(Json(summed.await?))
 }
