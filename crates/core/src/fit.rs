@@ -60,6 +60,17 @@ pub struct Ground {
 }
 
 impl Ground {
+    /// A small hall, where nothing is known yet: an assumption.
+    pub const ASSUMED: Ground = Ground {
+        width: Metres(20.0),
+        depth: Metres(15.0),
+        margin: Metres(1.0),
+        run_off: Metres(0.5),
+        squad: 14,
+        markers: 60,
+        adults: 1,
+    };
+
     /// Half of it, with half of the squad and kit, cut either way: where two variants stand side by side.
     pub fn halves(&self) -> [Ground; 2] {
         let half = Ground { squad: self.squad.div_ceil(2), markers: self.markers / 2, ..*self };

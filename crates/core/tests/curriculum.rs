@@ -3,12 +3,15 @@
 
 mod demo;
 
+use jiff::civil::date;
 use jogo_core::academy::Academy;
 use jogo_core::curriculum::{Curriculum, Goal};
+use jogo_core::fit::Ground;
 use jogo_core::plan::Problem;
-use jogo_core::skill::Stage;
-use jogo_core::units::{Difficulty, Metres, Minutes};
+use jogo_core::skill::{Skill, Stage, Strand};
+use jogo_core::units::{Difficulty, Metres, Minutes, Share};
 use rstest::rstest;
+use serde_json::json;
 
 fn problem_of(change: impl Fn(&mut Curriculum)) -> Problem {
     let mut curriculum = demo::curriculum();
@@ -97,4 +100,72 @@ fn the_forms_of_problem_and_plan_can_be_written_and_read_back() {
     let problem = problem_of(|_| ());
     let text = serde_json::to_string(&problem).unwrap();
     assert_eq!(serde_json::from_str::<Problem>(&text).unwrap(), problem);
+}
+
+fn skill(id: &str, strand: &str, band: &str, needs: serde_json::Value) -> Skill {
+    let skill = json!({"id": id, "name": id, "strand": strand, "band": band, "needs": needs});
+    serde_json::from_value(skill).unwrap()
+}
+
+fn first(skills: &[Skill]) -> Option<Curriculum> {
+    Curriculum::first(&demo::band(), skills, Ground::ASSUMED, date(2031, 9, 1))
+}
+
+fn goals(wishes: &Curriculum) -> Vec<(&str, Option<Stage>, Stage)> {
+    wishes.goals.iter().map(|goal| (goal.skill.as_str(), goal.present, goal.goal)).collect()
+}
+
+#[test]
+fn every_skill_of_the_band_is_to_come_to_flow() {
+    let skills = [
+        skill("tap", "ball_mastery", "u8-u9", json!([])),
+        skill("roll", "ball_mastery", "u6-u7", json!([])),
+        skill("weave", "dribbling", "u8-u9", json!([])),
+    ];
+    let wishes = first(&skills).unwrap();
+    assert_eq!(goals(&wishes), [("tap", None, Stage::Flow), ("weave", None, Stage::Flow)]);
+    assert_eq!(wishes.faults(), []);
+    let share = |strand| wishes.shares[&strand];
+    assert_eq!(
+        [Strand::BallMastery, Strand::Dribbling, Strand::Passing].map(share),
+        [0.5, 0.5, 0.0].map(Share)
+    );
+}
+
+#[test]
+fn one_that_another_needs_further_is_to_come_as_far() {
+    let skills = [
+        skill("tap", "ball_mastery", "u8-u9", json!([])),
+        skill("weave", "dribbling", "u8-u9", json!([{"skill": "tap", "stage": "scan"}])),
+    ];
+    assert_eq!(goals(&first(&skills).unwrap())[0], ("tap", None, Stage::Scan));
+}
+
+#[test]
+fn what_they_need_of_other_bands_is_taken_to_be_there_as_far_as_the_furthest_needs_it() {
+    let skills = [
+        skill("roll", "ball_mastery", "u6-u7", json!([])),
+        skill("weave", "dribbling", "u8-u9", json!([{"skill": "roll", "stage": "flow"}])),
+        skill("turn", "dribbling", "u8-u9", json!([{"skill": "roll", "stage": "form"}])),
+    ];
+    let wishes = first(&skills).unwrap();
+    assert_eq!(goals(&wishes)[2], ("roll", Some(Stage::Flow), Stage::Flow));
+    // It has minutes of its own only where drills for the others serve it.
+    assert_eq!(wishes.shares[&Strand::BallMastery], Share(0.0));
+}
+
+#[test]
+fn a_band_that_begins_no_skill_has_none() {
+    assert_eq!(first(&[skill("roll", "ball_mastery", "u6-u7", json!([]))]), None);
+}
+
+#[rstest]
+fn every_band_of_the_demo_can_begin_with_its_skills(
+    #[values("u6-u7", "u8-u9", "u10-u12", "u13-u15")] id: &str,
+) {
+    let band = demo::bands().into_iter().find(|band| band.id == id).unwrap();
+    let wishes = Curriculum::first(&band, &demo::skills(), Ground::ASSUMED, date(2031, 9, 1)).unwrap();
+    let problem =
+        wishes.problem(&Academy::default(), &band, &demo::skills(), &demo::drills(), &demo::tests());
+    assert_eq!(problem.unwrap().skills.len(), wishes.goals.len());
 }

@@ -150,7 +150,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The templates, and the curricula of earlier seasons. */
+        /** The templates, the curricula of earlier seasons, and the skills of each band. */
         get: operations["curricula_beginnings"];
         put?: never;
         post?: never;
@@ -1577,7 +1577,7 @@ export interface components {
         Beginnings: {
             /** @description The approaches that come with Jogo. */
             approaches: components["schemas"]["NamedApproach"][];
-            /** @description The templates, then the curricula of earlier seasons. */
+            /** @description The templates, then the curricula of earlier seasons, then the skills of each band. */
             from: components["schemas"]["Beginning"][];
         };
         /** @description What those do at the same time who move on, where the squad is split. */
@@ -2535,6 +2535,11 @@ export interface components {
             curriculum: string;
             /** @enum {string} */
             kind: "curriculum";
+        } | {
+            /** @description Which band. */
+            band: components["schemas"]["String"];
+            /** @enum {string} */
+            kind: "skills";
         };
         /** @description What shows that a player is ready for a skill. */
         Gate: {
@@ -4000,6 +4005,8 @@ export interface components {
         };
         /** @description Goals reached by the end of a week. */
         ReachedSoFar: {
+            /** @description What the forecast foresees of the same goals by the end of the week. */
+            foreseen: components["schemas"]["Share"];
             /**
              * Format: int32
              * @description Players who have reached the goal.

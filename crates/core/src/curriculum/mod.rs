@@ -3,6 +3,7 @@
 //! A curriculum holds the director's wishes; [`Curriculum::problem`] joins them with the library into the problem that
 //! the planner solves.
 
+mod first;
 mod season;
 
 use std::collections::{BTreeMap, BTreeSet};

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import { useState, type FormEvent, type ReactNode } from 'react'
 import { useNavigate } from 'react-router'
 import { newId, type Schemas } from '../../api/client'
+import { useSession } from '../../api/session'
 import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
 import { NumberField, TextCell } from '../../ui/fields'
@@ -23,10 +24,11 @@ export function NewCurriculum() {
   const bands = useBands()
   const beginnings = useBeginnings()
   const academy = useAcademy()
+  const today = useSession().data?.today
   const failed = [bands, beginnings, academy].find((each) => each.isError)
   if (failed) return <ErrorNote error={failed.error} />
-  if (!bands.data || !beginnings.data || !academy.data) return <Loading />
-  return <Steps bands={bands.data.map(({ band }) => band)} beginnings={beginnings.data} grounds={academy.data.academy.grounds ?? {}} />
+  if (!bands.data || !beginnings.data || !academy.data || !today) return <Loading />
+  return <Steps bands={bands.data.map(({ band }) => band)} beginnings={beginnings.data} grounds={academy.data.academy.grounds ?? {}} today={today} />
 }
 
 interface Made {
@@ -42,40 +44,47 @@ interface Made {
 }
 
 /** The next Monday after a week: there is time to look at the plan before it begins. */
-function soon(): string {
-  const day = new Date()
-  day.setDate(day.getDate() + 7 + ((8 - day.getDay()) % 7))
-  return `${day.getFullYear()}-${String(day.getMonth() + 1).padStart(2, '0')}-${String(day.getDate()).padStart(2, '0')}`
+function soon(today: string): string {
+  const day = new Date(`${today}T00:00Z`)
+  day.setUTCDate(day.getUTCDate() + 7 + ((8 - day.getUTCDay()) % 7))
+  return day.toISOString().slice(0, 10)
 }
+
+/** The approach of what it begins from, where its numbers are none of the presets'. */
+const AS_THERE = 'as_there'
 
 interface StepsProps {
   bands: Schemas['Band'][]
   beginnings: Schemas['Beginnings']
   grounds: Record<string, Schemas['Ground']>
+  today: string
 }
 
-function Steps({ bands, beginnings, grounds }: StepsProps) {
+function Steps({ bands, beginnings, grounds, today }: StepsProps) {
   const navigate = useNavigate()
   const create = useCreate()
   const [id] = useState(newId)
   const [step, setStep] = useState(0)
   const [made, setMade] = useState<Partial<Made>>({})
   const set = (next: Partial<Made>) => setMade((before) => ({ ...before, ...next }))
-  const own = says.ownGround
-  const names = [own, ...Object.keys(grounds)]
+  // One that begins with skills alone has the largest ground of the academy, if it keeps any.
+  const alone = made.from?.kind === 'skills'
+  const own = alone ? says.noGround : says.ownGround
+  const names = alone && Object.keys(grounds).length > 0 ? Object.keys(grounds) : [own, ...Object.keys(grounds)]
 
   const chooseBand = (band: Schemas['Band']) => {
     set({ band, from: undefined, session_min: band.session_min })
     setStep(1)
   }
   const chooseFrom = (from: Beginning) => {
-    const { wishes } = from
+    const { kind, wishes } = from
     set({
       from,
       name: made.name ?? '',
-      season: { start: soon(), weeks: wishes.weeks, weekdays: wishes.weekdays, holidays: [] },
-      approach: presetOf(wishes.approach, beginnings.approaches) ?? 'balanced',
-      ground: own,
+      season: { start: soon(today), weeks: wishes.weeks, weekdays: wishes.weekdays, holidays: [] },
+      session_min: kind === 'curriculum' ? wishes.minutes[0] : made.band?.session_min,
+      approach: presetOf(wishes.approach, beginnings.approaches) ?? AS_THERE,
+      ground: kind === 'skills' ? Object.keys(grounds).find((name) => JSON.stringify(grounds[name]) === JSON.stringify(wishes.ground)) : undefined,
     })
     setStep(2)
   }
@@ -102,6 +111,8 @@ function Steps({ bands, beginnings, grounds }: StepsProps) {
   }
   const { band, from, season } = made
   const teams = (useClubs().data ?? []).flatMap((club) => club.teams).filter((team) => team.band === band?.id)
+  const approaches = beginnings.approaches.map((each) => each.name)
+  if (from && !presetOf(from.wishes.approach, beginnings.approaches)) approaches.unshift(AS_THERE)
   const fitting = beginnings.from.filter((each) => each.wishes.band === band?.id)
   return (
     <Box component="form" onSubmit={finish} sx={{ p: 3, maxWidth: 720, display: 'grid', gap: 2, alignContent: 'start' }}>
@@ -127,10 +138,10 @@ function Steps({ bands, beginnings, grounds }: StepsProps) {
           {fitting.length === 0 && <Typography>{says.nothing}</Typography>}
           {fitting.map((each, i) => (
             <Plate
-              key={each.kind === 'template' ? each.template : each.curriculum}
+              key={each.kind === 'curriculum' ? each.curriculum : each.kind}
               first={i === 0}
-              title={each.kind === 'template' ? says.template(each.wishes.name) : says.again(each.wishes.name)}
-              says={says.contains(each.wishes.weeks, each.wishes.weekdays.length, each.wishes.goals.length, each.kind === 'template' ? undefined : asDay(each.wishes.start))}
+              title={each.kind === 'template' ? says.template(each.wishes.name) : each.kind === 'curriculum' ? says.again(each.wishes.name) : says.skills(each.wishes.name)}
+              says={says.contains(each.wishes.weeks, each.wishes.weekdays.length, each.wishes.goals.length, each.kind === 'curriculum' ? asDay(each.wishes.start) : undefined)}
               onChoose={() => chooseFrom(each)}
             />
           ))}
@@ -147,9 +158,9 @@ function Steps({ bands, beginnings, grounds }: StepsProps) {
           <TextCell label={says.name} autoFocus value={made.name ?? ''} placeholder={from.wishes.name} onChange={(name) => set({ name })} />
           <Box>
             <Typography variant="caption">{texts.plan.wishes.approach}</Typography>
-            <Choice label={texts.plan.wishes.approach} options={beginnings.approaches.map((each) => each.name)} chosen={[made.approach ?? 'balanced']} says={(name) => texts.plan.approach[name] ?? name} onToggle={(approach) => set({ approach })} />
+            <Choice label={texts.plan.wishes.approach} options={approaches} chosen={[made.approach ?? 'balanced']} says={(name) => (name === AS_THERE ? says.approachThere : (texts.plan.approach[name] ?? name))} onToggle={(approach) => set({ approach })} />
             <Typography variant="body2" color="text.secondary">
-              {texts.plan.approachMeans[made.approach ?? 'balanced']}
+              {made.approach === AS_THERE ? says.approachThereMeans : texts.plan.approachMeans[made.approach ?? 'balanced']}
             </Typography>
           </Box>
           <Box>
@@ -162,7 +173,7 @@ function Steps({ bands, beginnings, grounds }: StepsProps) {
               label={says.present}
               options={['as_written', 'of_band', ...teams.map((team) => team.id)]}
               chosen={[made.present ?? 'as_written']}
-              says={(id) => (id === 'as_written' ? says.asWritten : id === 'of_band' ? says.ofBand(band?.name ?? '') : says.ofTeam(teams.find((team) => team.id === id)?.name ?? id))}
+              says={(id) => (id === 'as_written' ? (alone ? says.notMet : says.asWritten) : id === 'of_band' ? says.ofBand(band?.name ?? '') : says.ofTeam(teams.find((team) => team.id === id)?.name ?? id))}
               onToggle={(present) => set({ present })}
             />
             <Typography variant="body2" color="text.secondary">

@@ -4,6 +4,7 @@ use std::collections::{BTreeMap, BTreeSet};
 
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Json, Path, Query};
+use jogo_core::band::{Band, BandId};
 use jogo_core::curriculum::{Curriculum, Goal, Season};
 use jogo_core::fit::Ground;
 use jogo_core::milestones::ready::{of_squad, stage_reached};
@@ -38,7 +39,7 @@ pub(crate) struct Beginning {
 pub(crate) struct Beginnings {
     /// The approaches that come with Jogo.
     approaches: Vec<NamedApproach>,
-    /// The templates, then the curricula of earlier seasons.
+    /// The templates, then the curricula of earlier seasons, then the skills of each band.
     from: Vec<Beginning>,
 }
 
@@ -65,9 +66,14 @@ pub(crate) enum From {
         /// Which one.
         curriculum: Uuid,
     },
+    /// Nothing but the skills that a band begins.
+    Skills {
+        /// Which band.
+        band: BandId,
+    },
 }
 
-/// The templates, and the curricula of earlier seasons.
+/// The templates, the curricula of earlier seasons, and the skills of each band.
 #[utoipa::path(get, operation_id = "curricula_beginnings", path = "/curricula/beginnings", responses((status = 200, body = Beginnings)))]
 pub(crate) async fn beginnings(who: SignedIn, state: Data<State>) -> Answer<Json<Beginnings>> {
     who.may(Act::Plan)?;
@@ -78,10 +84,25 @@ pub(crate) async fn beginnings(who: SignedIn, state: Data<State>) -> Answer<Json
             wishes: draft.curriculum,
         });
     let named = |(name, approach): (&str, Approach)| NamedApproach { name: name.to_owned(), approach };
+    let (bands, skills) = (state.store.bands().await?, state.store.skills().await?);
+    let (ground, today) = (first_ground(&state).await?, state.today().await?);
+    let first = |band: &Band| {
+        let wishes = Curriculum::first(band, &skills, ground, today)?;
+        Some(Beginning { from: From::Skills { band: band.id.clone() }, wishes })
+    };
+    let templates = state.store.templates().await?.into_iter().map(template);
     Ok(Json(Beginnings {
         approaches: Approach::PRESETS.map(named).into(),
-        from: state.store.templates().await?.into_iter().map(template).chain(earlier).collect(),
+        from: templates.chain(earlier).chain(bands.iter().filter_map(|kept| first(&kept.band))).collect(),
     }))
+}
+
+/// The ground of a curriculum that begins with nothing: the largest that the academy keeps, on which most drills stand.
+async fn first_ground(state: &State) -> Answer<Ground> {
+    let (academy, _) = state.store.settings().await?;
+    let area = |ground: &Ground| ground.width.0 * ground.depth.0;
+    let largest = academy.grounds.into_values().max_by(|one, other| area(one).total_cmp(&area(other)));
+    Ok(largest.unwrap_or(Ground::ASSUMED))
 }
 
 /// A new curriculum.
@@ -165,8 +186,15 @@ pub(crate) async fn create(
         From::Curriculum { curriculum } => {
             state.store.curriculum(*curriculum).await?.map(|draft| draft.curriculum)
         }
+        From::Skills { band } => {
+            let (ground, today) = (first_ground(&state).await?, state.today().await?);
+            let band = state.store.band(band).await?;
+            let skills = state.store.skills().await?;
+            band.and_then(|band| Curriculum::first(&band, &skills, ground, today))
+        }
     };
-    let base = base.ok_or_else(|| Problem::not_found("template or curriculum to begin from"))?;
+    let base =
+        base.ok_or_else(|| Problem::not_found("template, curriculum or band with skills to begin from"))?;
     let NewCurriculum { id, name, season, session_min, approach, ground, present, .. } = new.into_inner();
     let wishes = base.anew(name, &season, session_min, approach, ground).map_err(Problem::input)?;
     let reached = present.reached(&state, &wishes.band).await?;

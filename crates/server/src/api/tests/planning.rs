@@ -47,8 +47,29 @@ async fn a_curriculum_is_made_once_with_a_legal_plan_around_its_holidays() {
     let beginnings = director.gets("/curricula/beginnings").await.body;
     assert_eq!(
         (beginnings["approaches"].as_array().unwrap().len(), beginnings["from"].as_array().unwrap().len()),
-        (3, 11)
+        (3, 15)
     );
+}
+
+#[rstest]
+#[case::its_skills("u10-u12", 200)]
+#[case::no_such_band("u3-u5", 404)]
+#[actix_web::test]
+async fn without_template_or_season_a_curriculum_begins_with_the_skills_of_its_band(
+    #[case] band: &str,
+    #[case] status: u16,
+) {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let mut new = new_curriculum("u8-u9");
+    new["from"] = json!({"kind": "skills", "band": band});
+    let made = director.writes(Method::POST, "/curricula", "", new).await;
+    assert_eq!(made.status.as_u16(), status, "{made:?}");
+    if status == 200 {
+        let wishes = &made.body["wishes"];
+        assert_eq!((&wishes["band"], &made.body["breaches"]), (&json!(band), &json!([])));
+        assert!(made.body["stitches"].as_array().unwrap().len() > 6);
+    }
 }
 
 #[actix_web::test]

@@ -1,0 +1,63 @@
+//! The first wishes of an academy that has neither a template nor an earlier season.
+
+use std::collections::BTreeMap;
+
+use jiff::civil::Date;
+
+use super::{Curriculum, Goal};
+use crate::band::Band;
+use crate::fit::Ground;
+use crate::forecast::Assumptions;
+use crate::plan::Approach;
+use crate::skill::{Skill, SkillId, Stage, Strand};
+use crate::units::Share;
+
+/// How many weeks, and on which weekdays, until the director says otherwise.
+const WEEKS: u32 = 10;
+const WEEKDAYS: [i8; 2] = [1, 4];
+
+impl Curriculum {
+    /// Wishes to begin with, made of nothing but the skills that a band begins: each of them to [`Stage::Flow`], or as far
+    /// as another one needs it. What they need of other bands' skills is taken to be there, and is kept. Each strand has
+    /// as large a share as it has skills of all that are to be reached. Ten weeks of two sessions, each as long as the
+    /// band's; approach balanced. All of that is an assumption, to be changed.
+    ///
+    /// Nothing, if no skill of the library begins in the band.
+    pub fn first(band: &Band, skills: &[Skill], ground: Ground, start: Date) -> Option<Curriculum> {
+        let begun = || skills.iter().filter(|skill| skill.band == band.id);
+        let mut needed: BTreeMap<SkillId, Stage> = BTreeMap::new();
+        for need in begun().flat_map(Skill::all_needs) {
+            let stage = needed.entry(need.skill).or_insert(need.stage);
+            *stage = need.stage.max(*stage);
+        }
+        let mut goals: Vec<Goal> = Vec::new();
+        for Skill { id, .. } in begun() {
+            let goal = needed.remove(id).map_or(Stage::Flow, |stage| stage.max(Stage::Flow));
+            goals.push(Goal { skill: id.clone(), present: None, goal });
+        }
+        if goals.is_empty() {
+            return None;
+        }
+        let there = |(skill, stage)| Goal { skill, present: Some(stage), goal: stage };
+        goals.extend(needed.into_iter().map(there));
+        let of = |strand: Strand| begun().filter(|skill| skill.strand == strand).count() as f64;
+        let share = |strand| (strand, Share(of(strand) / begun().count() as f64));
+        Some(Curriculum {
+            name: band.name.clone(),
+            band: band.id.clone(),
+            start,
+            weeks: WEEKS,
+            weekdays: WEEKDAYS.to_vec(),
+            minutes: vec![band.session; WEEKS as usize * WEEKDAYS.len()],
+            shares: Strand::ALL.map(share).into(),
+            approach: Approach::BALANCED,
+            goals,
+            ground,
+            holidays: Vec::new(),
+            tests: Vec::new(),
+            side: None,
+            locks: Vec::new(),
+            forecast: Assumptions::default(),
+        })
+    }
+}
