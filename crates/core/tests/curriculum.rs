@@ -154,6 +154,19 @@ fn what_they_need_of_other_bands_is_taken_to_be_there_as_far_as_the_furthest_nee
     assert_eq!(wishes.shares[&Strand::BallMastery], Share(0.0));
 }
 
+// Two new skills a week, and two weeks for the last of them.
+#[rstest]
+#[case::few(3, 10)]
+#[case::many(21, 13)]
+#[case::more_than_any_season_takes(90, 20)]
+fn there_are_as_many_weeks_as_it_takes_to_meet_all(#[case] skills: usize, #[case] weeks: u32) {
+    let skills: Vec<Skill> =
+        (0..skills).map(|i| skill(&format!("s{i}"), "passing", "u8-u9", json!([]))).collect();
+    let wishes = first(&skills).unwrap();
+    assert_eq!((wishes.weeks, wishes.minutes.len()), (weeks, 2 * weeks as usize));
+    assert_eq!(wishes.faults(), []);
+}
+
 #[test]
 fn a_band_that_begins_no_skill_has_none() {
     assert_eq!(first(&[skill("roll", "ball_mastery", "u6-u7", json!([]))]), None);

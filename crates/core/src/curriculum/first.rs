@@ -12,15 +12,18 @@ use crate::plan::Approach;
 use crate::skill::{Skill, SkillId, Stage, Strand};
 use crate::units::Share;
 
-/// How many weeks, and on which weekdays, until the director says otherwise.
-const WEEKS: u32 = 10;
+/// How many weeks at least and at most, and on which weekdays, until the director says otherwise.
+const WEEKS: [u32; 2] = [10, 20];
 const WEEKDAYS: [i8; 2] = [1, 4];
+/// Weeks that a skill needs to come to Flow, once it is met.
+const TO_FLOW: u32 = 2;
 
 impl Curriculum {
     /// Wishes to begin with, made of nothing but the skills that a band begins: each of them to [`Stage::Flow`], or as far
     /// as another one needs it. What they need of other bands' skills is taken to be there, and is kept. Each strand has
-    /// as large a share as it has skills of all that are to be reached. Ten weeks of two sessions, each as long as the
-    /// band's; approach balanced. All of that is an assumption, to be changed.
+    /// as large a share as it has of those skills. Two sessions a week, each as long as the band's, for as many weeks as it
+    /// takes to meet all skills and bring the last of them to Flow, 10 to 20; approach balanced. All of that is an
+    /// assumption, to be changed.
     ///
     /// Nothing, if no skill of the library begins in the band.
     pub fn first(band: &Band, skills: &[Skill], ground: Ground, start: Date) -> Option<Curriculum> {
@@ -38,6 +41,8 @@ impl Curriculum {
         if goals.is_empty() {
             return None;
         }
+        let met_in = (goals.len() as u32).div_ceil(band.new_skills_per_week.max(1));
+        let weeks = (met_in + TO_FLOW).clamp(WEEKS[0], WEEKS[1]);
         let there = |(skill, stage)| Goal { skill, present: Some(stage), goal: stage };
         goals.extend(needed.into_iter().map(there));
         let of = |strand: Strand| begun().filter(|skill| skill.strand == strand).count() as f64;
@@ -46,9 +51,9 @@ impl Curriculum {
             name: band.name.clone(),
             band: band.id.clone(),
             start,
-            weeks: WEEKS,
+            weeks,
             weekdays: WEEKDAYS.to_vec(),
-            minutes: vec![band.session; WEEKS as usize * WEEKDAYS.len()],
+            minutes: vec![band.session; weeks as usize * WEEKDAYS.len()],
             shares: Strand::ALL.map(share).into(),
             approach: Approach::BALANCED,
             goals,
