@@ -22,7 +22,7 @@ impl Chance {
             ["Ar", "Bri", "Cal", "Dov", "Fen", "Gar", "Hal", "Jor", "Ke", "Lor", "Nel", "Pel", "Sel", "Tam"];
         const END: [&str; 8] = ["a", "en", "in", "o", "ik", "ya", "el", "un"];
         const PLACE: [&str; 12] =
-            ["Skar", "Holm", "Voe", "Stack", "Ness", "Gair", "Lund", "Torr", "Brin", "Sull", "Merr", "Pell"];
+            ["Skar", "Holm", "Voe", "Stack", "Norn", "Gair", "Lund", "Torr", "Brin", "Sull", "Merr", "Pell"];
         const TAIL: [&str; 7] = ["ay", "ock", "ett", "by", "wick", "stay", "dale"];
         format!("{}{} {}{}", self.pick(&BEGIN), self.pick(&END), self.pick(&PLACE), self.pick(&TAIL))
     }

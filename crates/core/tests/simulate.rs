@@ -74,3 +74,13 @@ fn outcomes_follow_how_reliably_a_coach_keeps_to_the_plan() {
     assert!(count(Outcome::Skipped).abs_diff(160) < 61, "{}", count(Outcome::Skipped));
     assert!(outcomes.iter().all(|(o, minutes)| (*o == Outcome::Short) == minutes.is_some()));
 }
+
+#[test]
+fn no_invented_name_has_a_letter_three_times_in_a_row() {
+    let mut chance = Chance::seeded(1);
+    for _ in 0..5_000 {
+        let name = chance.name();
+        let letters: Vec<char> = name.chars().collect();
+        assert!(letters.windows(3).all(|three| three[0] != three[1] || three[1] != three[2]), "{name}");
+    }
+}
