@@ -359,6 +359,7 @@ fn a_plan_that_breaks_rules_is_told_with_places_and_mends_and_ends_with_code_1()
     r#"{"version": 1, "sessions": [[{"variant": "a@form"}]]}"#,
     "/sessions/0/0: missing field `minutes`"
 )]
+#[case::nothing_in_it("{}", "plan.json: missing field `")]
 fn a_plan_that_cannot_be_read_says_where(#[case] text: &str, #[case] wanted: &str) {
     let folder = tempfile::tempdir().unwrap();
     let (problem, plan) = (folder.path().join("problem.json"), folder.path().join("plan.json"));

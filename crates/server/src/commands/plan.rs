@@ -156,6 +156,9 @@ fn read<T: DeserializeOwned>(path: &Path) -> Result<T, Stopped> {
     let text = text_of(path).map_err(|e| Stopped::input(format!("{at}: {e}")))?;
     let value = serde_json::from_str(&text).map_err(|e| Stopped::input(format!("{at}: is no JSON: {e}")))?;
     let mut faults = Vec::new();
-    let piece = typed(&format!("{at}: "), value, &mut faults);
-    piece.map(|(_, piece)| piece).ok_or_else(|| Stopped::input(faults.join("\n")))
+    let piece = typed("", value, &mut faults);
+    // A fault of the whole has no place.
+    let told = |fault: &String| format!("{at}: {}", fault.trim_start_matches(": "));
+    let all = || faults.iter().map(told).collect::<Vec<_>>().join("\n");
+    piece.map(|(_, piece)| piece).ok_or_else(|| Stopped::input(all()))
 }
