@@ -30,6 +30,25 @@ pub struct Academy {
 const MOST_GROUNDS: usize = 50;
 
 impl Academy {
+    /// The largest of its grounds, on which most drills stand; a small hall, if it keeps none.
+    ///
+    /// ```
+    /// use jogo_core::academy::Academy;
+    /// use jogo_core::fit::Ground;
+    /// use jogo_core::units::Metres;
+    /// let mut academy = Academy::default();
+    /// assert_eq!(academy.largest_ground(), Ground::ASSUMED);
+    /// let grass = Ground { width: Metres(50.0), depth: Metres(40.0), ..Ground::ASSUMED };
+    /// let corner = Ground { width: Metres(4.0), depth: Metres(60.0), ..Ground::ASSUMED };
+    /// academy.grounds = [("Grass".into(), grass), ("A corner".into(), corner)].into();
+    /// assert_eq!(academy.largest_ground(), grass);
+    /// ```
+    pub fn largest_ground(&self) -> Ground {
+        let area = |ground: &&Ground| ground.width.0 * ground.depth.0;
+        let largest = self.grounds.values().max_by(|one, other| area(one).total_cmp(&area(other)));
+        largest.copied().unwrap_or(Ground::ASSUMED)
+    }
+
     /// Every fault, with its place.
     pub fn faults(&self) -> Vec<InputError> {
         let inside = |place: &str, faults: Vec<InputError>| -> Vec<InputError> {

@@ -191,6 +191,7 @@ export const plan = {
     approachThereMeans: 'With the numbers of the curriculum that this one begins from.',
     ground: 'Floor, kit and squad',
     ownGround: 'as before',
+    largestGround: 'the largest there is',
     noGround: 'a small hall, until you say more',
     present: 'Where the squads stand',
     asWritten: 'as written there',

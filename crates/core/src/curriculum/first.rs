@@ -26,6 +26,18 @@ impl Curriculum {
     /// assumption, to be changed.
     ///
     /// Nothing, if no skill of the library begins in the band.
+    ///
+    /// ```
+    /// use jogo_core::curriculum::Curriculum;
+    /// use jogo_core::fit::Ground;
+    /// # let bands: Vec<jogo_core::band::Band> =
+    /// #     serde_json::from_str(include_str!("../../../../demo/bands.json")).unwrap();
+    /// let skills = serde_json::from_str::<Vec<_>>(r#"[{"id": "taps", "name": "Taps",
+    ///     "strand": "ball_mastery", "band": "u6-u7", "needs": []}]"#).unwrap();
+    /// let start = jiff::civil::date(2031, 9, 1);
+    /// let wishes = Curriculum::first(&bands[0], &skills, Ground::ASSUMED, start).unwrap();
+    /// assert_eq!((wishes.goals.len(), wishes.weeks, wishes.minutes.len()), (1, 10, 20));
+    /// ```
     pub fn first(band: &Band, skills: &[Skill], ground: Ground, start: Date) -> Option<Curriculum> {
         let begun = || skills.iter().filter(|skill| skill.band == band.id);
         let mut needed: BTreeMap<SkillId, Stage> = BTreeMap::new();

@@ -67,10 +67,9 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
   const [step, setStep] = useState(0)
   const [made, setMade] = useState<Partial<Made>>({})
   const set = (next: Partial<Made>) => setMade((before) => ({ ...before, ...next }))
-  // One that begins with skills alone has the largest ground of the academy, if it keeps any.
   const alone = made.from?.kind === 'skills'
-  const own = alone ? says.noGround : says.ownGround
-  const names = alone && Object.keys(grounds).length > 0 ? Object.keys(grounds) : [own, ...Object.keys(grounds)]
+  const own = !alone ? says.ownGround : Object.keys(grounds).length > 0 ? says.largestGround : says.noGround
+  const names = [own, ...Object.keys(grounds)]
 
   const chooseBand = (band: Schemas['Band']) => {
     set({ band, from: undefined, session_min: band.session_min })
@@ -84,7 +83,7 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
       season: { start: soon(today), weeks: wishes.weeks, weekdays: wishes.weekdays, holidays: [] },
       session_min: kind === 'curriculum' ? wishes.minutes[0] : made.band?.session_min,
       approach: presetOf(wishes.approach, beginnings.approaches) ?? AS_THERE,
-      ground: kind === 'skills' ? Object.keys(grounds).find((name) => JSON.stringify(grounds[name]) === JSON.stringify(wishes.ground)) : undefined,
+      ground: undefined,
     })
     setStep(2)
   }

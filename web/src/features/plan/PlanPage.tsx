@@ -85,7 +85,7 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
   const session = Math.min(at.session, last)
   const block = view.sessions[session]?.blocks[at.block ?? -1] ? at.block : undefined
   const forecast = useForecast(view.id, view.version, panel === 'forecast')
-  const soFar = useSoFar(view, panel === 'forecast')
+  const soFar = useSoFar(view.id, view.version, panel === 'forecast')
 
   const change = (change: Change) => {
     solve.reset()

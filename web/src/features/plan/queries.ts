@@ -45,10 +45,10 @@ export const useForecast = (id: string, version: number, wanted: boolean) =>
     enabled: wanted,
   })
 
-/** What the squads that run the curriculum have reached so far: it changes with the draft's goals and assumed rate, not with its plan. */
-export const useSoFar = ({ id, wishes }: Curriculum, wanted: boolean) =>
+/** What the squads that run the curriculum have reached so far, beside what is foreseen of the same goals. */
+export const useSoFar = (id: string, version: number, wanted: boolean) =>
   useQuery({
-    queryKey: ['so-far', id, wishes.goals, wishes.forecast?.rate],
+    queryKey: ['so-far', id, version],
     queryFn: () => data(api.GET('/curricula/{id}/so-far', { params: { path: { id } } })),
     placeholderData: (before) => before,
     enabled: wanted,

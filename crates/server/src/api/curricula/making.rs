@@ -85,7 +85,7 @@ pub(crate) async fn beginnings(who: SignedIn, state: Data<State>) -> Answer<Json
         });
     let named = |(name, approach): (&str, Approach)| NamedApproach { name: name.to_owned(), approach };
     let (bands, skills) = (state.store.bands().await?, state.store.skills().await?);
-    let (ground, today) = (first_ground(&state).await?, state.today().await?);
+    let (ground, today) = (state.store.settings().await?.0.largest_ground(), state.today().await?);
     let first = |band: &Band| {
         let wishes = Curriculum::first(band, &skills, ground, today)?;
         Some(Beginning { from: From::Skills { band: band.id.clone() }, wishes })
@@ -95,14 +95,6 @@ pub(crate) async fn beginnings(who: SignedIn, state: Data<State>) -> Answer<Json
         approaches: Approach::PRESETS.map(named).into(),
         from: templates.chain(earlier).chain(bands.iter().filter_map(|kept| first(&kept.band))).collect(),
     }))
-}
-
-/// The ground of a curriculum that begins with nothing: the largest that the academy keeps, on which most drills stand.
-async fn first_ground(state: &State) -> Answer<Ground> {
-    let (academy, _) = state.store.settings().await?;
-    let area = |ground: &Ground| ground.width.0 * ground.depth.0;
-    let largest = academy.grounds.into_values().max_by(|one, other| area(one).total_cmp(&area(other)));
-    Ok(largest.unwrap_or(Ground::ASSUMED))
 }
 
 /// A new curriculum.
@@ -187,10 +179,9 @@ pub(crate) async fn create(
             state.store.curriculum(*curriculum).await?.map(|draft| draft.curriculum)
         }
         From::Skills { band } => {
-            let (ground, today) = (first_ground(&state).await?, state.today().await?);
             let band = state.store.band(band).await?;
             let skills = state.store.skills().await?;
-            band.and_then(|band| Curriculum::first(&band, &skills, ground, today))
+            band.and_then(|band| Curriculum::first(&band, &skills, new.ground, new.season.start))
         }
     };
     let base =
