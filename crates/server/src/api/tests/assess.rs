@@ -555,3 +555,35 @@ async fn what_squads_have_reached_so_far_stands_beside_the_forecast_and_moves_wi
     assert_eq!((&winter["squads"], &winter["all"]), (&json!(0), &json!([])));
     assert!(winter["skills"].as_array().unwrap().iter().any(|known| known["rate"].is_object()), "{winter}");
 }
+
+#[actix_web::test]
+async fn what_is_foreseen_beside_the_results_is_what_the_forecast_says_and_follows_the_assumptions() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let running = director.named("Together on the move").await;
+    let foreseen = async || {
+        let so_far = director.gets(&format!("{running}/so-far")).await.body;
+        let forecast = director.gets(&format!("{running}/forecast")).await.body;
+        let mut all = Vec::new();
+        for known in so_far["skills"].as_array().unwrap() {
+            let of_skill = forecast["skills"].as_array().unwrap();
+            let of_skill = of_skill.iter().find(|skill| skill["skill"] == known["skill"]).unwrap();
+            for reached in known["reached"].as_array().unwrap() {
+                let weeks = of_skill["reached"].as_array().unwrap();
+                let week = weeks.iter().find(|week| week["week"] == reached["week"]).unwrap();
+                assert_eq!(reached["foreseen"], week["share"], "{} in {week}", known["skill"]);
+                all.push(reached["foreseen"].as_f64().unwrap());
+            }
+        }
+        all
+    };
+    let before = foreseen().await;
+    let view = director.gets(&running).await.body;
+    let mut wishes = view["wishes"].clone();
+    wishes["forecast"] = json!({"rate": 6.0, "rates": {}, "spread": 0.4});
+    let version = format!("\"{}\"", view["version"]);
+    assert_eq!(director.writes(Method::PUT, &running, &version, wishes).await.status, 200);
+    let after = foreseen().await;
+    assert!(after.len() == before.len() && after.len() > 6, "{before:?}, {after:?}");
+    assert!(after.iter().sum::<f64>() > before.iter().sum::<f64>(), "faster: {before:?}, {after:?}");
+}
