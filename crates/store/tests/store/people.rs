@@ -1,9 +1,6 @@
 //! People, their sign-ins, and who coaches what.
-#![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
-mod academy;
-
-use academy::{academy, at, id, person};
+use crate::academy::{academy, at, id, person};
 use jogo_store::StoreError;
 use rstest::rstest;
 

@@ -1,48 +1,13 @@
 //! Curricula change only from the version that was read; editions never change.
-#![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
-mod academy;
-
-use std::collections::BTreeMap;
-
-use academy::{Academy, academy, at, id};
-use jogo_core::curriculum::Curriculum;
+use crate::academy::{Academy, academy, at, edition, id, new, plan, wishes};
 use jogo_core::delivery::Outcome;
 use jogo_core::edition::Edition;
-use jogo_core::plan::{Block, Plan};
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
-use jogo_store::curricula::{Change, Draft, NewEdition};
+use jogo_store::curricula::{Change, Draft};
 use jogo_store::log::{BlockSaid, LogEntries, OutcomeEntry};
 use rstest::rstest;
-
-fn wishes(name: &str, start: &str) -> Curriculum {
-    let text = include_str!("../../../demo/curriculum.json");
-    let curriculum: Curriculum = serde_json::from_str(text).unwrap();
-    Curriculum { name: name.into(), start: start.parse().unwrap(), ..curriculum }
-}
-
-fn plan() -> Plan {
-    Plan { sessions: vec![vec![Block::of("wall-of-two@form", Minutes(6))]] }
-}
-
-async fn edition(academy: &Academy, curriculum: Curriculum) -> Edition {
-    let band = academy.store.band("u8-u9").await.unwrap().unwrap();
-    Edition {
-        academy: Default::default(),
-        curriculum,
-        band,
-        skills: vec![],
-        drills: vec![],
-        tests: vec![],
-        plan: plan(),
-        left: BTreeMap::new(),
-    }
-}
-
-fn new(n: u128, curriculum: u128, edition: &Edition) -> NewEdition<'_> {
-    NewEdition { id: id(n), curriculum: id(curriculum), edition, note: "" }
-}
 
 #[tokio::test]
 async fn of_two_changes_of_one_version_the_second_is_stale() {

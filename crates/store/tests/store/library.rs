@@ -1,16 +1,14 @@
 //! Drills and skills are kept with every state that they ever had.
-#![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
-mod academy;
-
-use academy::{Academy, academy, at};
+use crate::academy::{Academy, academy, at};
 use jogo_core::drill::Drill;
 use jogo_core::skill::Skill;
 use jogo_store::StoreError;
 use jogo_store::skills::SkillChange;
 
 fn drill(id: &str, title: &str) -> Drill {
-    let mut drill: Drill = serde_json::from_str(include_str!("../../../demo/drills/weave-six.json")).unwrap();
+    let mut drill: Drill =
+        serde_json::from_str(include_str!("../../../../demo/drills/weave-six.json")).unwrap();
     (drill.id, drill.title) = (id.into(), title.into());
     drill
 }

@@ -1,9 +1,6 @@
 //! What was said is kept once, all of it or nothing, and in any order.
-#![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
-mod academy;
-
-use academy::{Academy, academy, at, id, player};
+use crate::academy::{Academy, academy, at, id, player};
 use jiff::civil::date;
 use jogo_core::results::{Origin, Trial};
 use jogo_store::StoreError;

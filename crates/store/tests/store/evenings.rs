@@ -1,0 +1,153 @@
+//! Who was there, and the line of note: in any order, by the last word.
+
+use std::collections::BTreeMap;
+
+use crate::academy::{Academy, academy, at, edition, id, new, person, plan, player, wishes};
+use jiff::civil::{Date, date};
+use jogo_core::delivery::{Outcome, Ran};
+use jogo_core::units::Minutes;
+use jogo_store::StoreError;
+use jogo_store::log::{BlockSaid, LogEntries, NoteEntry, OutcomeEntry, PresenceEntry};
+use rstest::rstest;
+
+const MONDAY: Date = date(2031, 2, 10);
+
+fn presence(n: u128, player: u128, day: Date, present: bool, said: &str) -> PresenceEntry {
+    PresenceEntry { id: id(n), player: id(player), day, present, said_at: at(said) }
+}
+
+fn note(n: u128, says: &str, said: &str) -> NoteEntry {
+    NoteEntry { id: id(n), day: MONDAY, says: says.into(), said_at: at(said) }
+}
+
+async fn with_a_squad() -> Academy {
+    let academy = academy().await;
+    let Academy { store, coach, team, other_team, .. } = &academy;
+    let squad = [player(100, "Una"), player(101, "Olo"), player(102, "Brin")];
+    store.add_players(*team, &squad, *coach, at("09:00:00")).await.unwrap();
+    store.add_players(*other_team, &[player(200, "Sel")], *coach, at("09:00:00")).await.unwrap();
+    academy
+}
+
+#[rstest]
+#[case::in_their_order([0, 1, 2, 3])]
+#[case::turned([3, 2, 1, 0])]
+#[case::twice([2, 0, 2, 1])]
+#[tokio::test]
+async fn attendance_counts_the_last_word_of_each_player_and_day(#[case] order: [usize; 4]) {
+    let academy = with_a_squad().await;
+    let Academy { store, coach, team, .. } = &academy;
+    let all = [
+        presence(600, 100, MONDAY, true, "17:00:00"),
+        presence(601, 101, MONDAY, true, "17:00:00"),
+        presence(602, 101, MONDAY, false, "17:05:00"),
+        presence(603, 100, date(2031, 2, 12), false, "17:00:00"),
+    ];
+    for i in order {
+        let entries = LogEntries { presence: vec![all[i].clone()], ..LogEntries::default() };
+        store.add_log(*team, &entries, *coach, at("19:00:00")).await.unwrap();
+    }
+    let mut counted = BTreeMap::from([(MONDAY, (1, 1))]);
+    if order.contains(&3) {
+        counted.insert(date(2031, 2, 12), (0, 1));
+    }
+    assert_eq!(store.attendance(*team).await.unwrap(), counted, "nobody has said anything of Brin");
+    assert!(store.attendance(academy.other_team).await.unwrap().is_empty());
+}
+
+#[tokio::test]
+async fn every_word_of_a_day_stays_with_who_said_it_and_when() {
+    let academy = with_a_squad().await;
+    let Academy { store, coach, team, .. } = &academy;
+    let helper = person(2, "olo");
+    store.add_person(&helper, at("09:00:00")).await.unwrap();
+    let first = LogEntries {
+        presence: vec![presence(600, 100, MONDAY, true, "17:00:00")],
+        notes: vec![note(700, "Half of the hall", "18:00:00")],
+        ..LogEntries::default()
+    };
+    let second = LogEntries {
+        presence: vec![presence(601, 100, MONDAY, false, "17:10:00")],
+        notes: vec![note(701, "", "18:20:00")],
+        ..LogEntries::default()
+    };
+    store.add_log(*team, &second, id(2), at("19:00:00")).await.unwrap();
+    store.add_log(*team, &first, *coach, at("19:05:00")).await.unwrap();
+    let there = store.presence_sayings(*team, MONDAY).await.unwrap();
+    let there: Vec<_> = there.iter().map(|said| (said.what, said.at)).collect();
+    assert_eq!(there, [((id(100), true), at("17:00:00")), ((id(100), false), at("17:10:00"))]);
+    let notes = store.note_sayings(*team, MONDAY).await.unwrap();
+    let notes: Vec<_> = notes.iter().map(|said| (said.what.as_str(), said.by.as_str())).collect();
+    assert_eq!(notes, [("Half of the hall", "Una Skar"), ("", helper.person.name.as_str())]);
+    assert!(store.note_sayings(academy.other_team, MONDAY).await.unwrap().is_empty());
+    assert!(store.presence_sayings(*team, date(2031, 2, 11)).await.unwrap().is_empty());
+}
+
+#[rstest]
+#[case::a_player_of_another_team(Some(200), None)]
+#[case::a_player_that_is_not_there(Some(999), None)]
+#[case::a_note_of_another_team(None, Some(799))]
+#[tokio::test]
+async fn one_entry_that_cannot_be_keeps_all_out(#[case] strange: Option<u128>, #[case] known: Option<u128>) {
+    let academy = with_a_squad().await;
+    let Academy { store, coach, team, other_team, .. } = &academy;
+    let theirs = LogEntries { notes: vec![note(799, "Theirs", "18:00:00")], ..LogEntries::default() };
+    store.add_log(*other_team, &theirs, *coach, at("18:30:00")).await.unwrap();
+    let mut entries = LogEntries {
+        presence: vec![presence(600, 100, MONDAY, true, "17:00:00")],
+        notes: vec![note(700, "Ours", "18:00:00")],
+        ..LogEntries::default()
+    };
+    entries.presence.extend(strange.map(|player| presence(601, player, MONDAY, true, "17:00:00")));
+    entries.notes.extend(known.map(|n| note(n, "Ours", "18:00:00")));
+    assert!(store.add_log(*team, &entries, *coach, at("19:00:00")).await.is_err());
+    assert!(store.attendance(*team).await.unwrap().is_empty());
+    assert!(store.note_sayings(*team, MONDAY).await.unwrap().is_empty());
+    let theirs = store.note_sayings(*other_team, MONDAY).await.unwrap();
+    assert_eq!(theirs.iter().map(|said| said.what.as_str()).collect::<Vec<_>>(), ["Theirs"]);
+}
+
+#[tokio::test]
+async fn a_block_keeps_all_that_was_said_of_it() {
+    let academy = with_a_squad().await;
+    let Academy { store, coach, team, .. } = &academy;
+    let winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
+    store.add_curriculum(id(50), &winter.curriculum, &plan(), *coach, at("09:00:00")).await.unwrap();
+    store.publish(new(60, 50, &winter), &[], *coach, at("10:00:00")).await.unwrap();
+    let harder = BlockSaid {
+        block: 0,
+        outcome: Outcome::Short,
+        minutes: Some(Minutes(4)),
+        success: Some(70),
+        ran: Some(Ran::OneUp),
+    };
+    let plain = BlockSaid { block: 1, outcome: Outcome::Done, minutes: None, success: None, ran: None };
+    let entry = |n, session, said, said_at: &str| OutcomeEntry {
+        id: id(n),
+        edition: id(60),
+        session,
+        said,
+        said_at: at(said_at),
+    };
+    let entries = LogEntries {
+        outcomes: vec![
+            entry(70, 0, plain, "18:20:00"),
+            entry(71, 0, harder, "18:05:00"),
+            entry(72, 1, plain, "18:20:00"),
+        ],
+        ..LogEntries::default()
+    };
+    store.add_log(*team, &entries, *coach, at("19:00:00")).await.unwrap();
+    let said = store.block_sayings(*team, id(60), 0).await.unwrap();
+    assert_eq!(said.iter().map(|saying| saying.what).collect::<Vec<_>>(), [harder, plain]);
+    assert_eq!((said[0].by.as_str(), said[0].at), ("Una Skar", at("18:05:00")));
+    assert_eq!(store.said(*team, id(60)).await.unwrap().len(), 3);
+    assert!(store.said(academy.other_team, id(60)).await.unwrap().is_empty());
+    // Nothing is kept of an edition that is not there.
+    let nowhere = OutcomeEntry { edition: id(61), ..entry(73, 0, plain, "18:30:00") };
+    let entries = LogEntries { outcomes: vec![nowhere], ..LogEntries::default() };
+    assert!(matches!(
+        store.add_log(*team, &entries, *coach, at("19:00:00")).await,
+        Err(StoreError::Database(_))
+    ));
+}

@@ -1,0 +1,19 @@
+//! What the store keeps, what it refuses, and what it leaves alone.
+#![allow(clippy::unwrap_used, reason = "a test may stop here")]
+
+mod academy;
+mod clubs;
+mod editions;
+mod evenings;
+mod facts;
+mod home;
+mod invitations;
+mod letters;
+mod levels;
+mod library;
+mod milestones;
+mod people;
+mod settings;
+mod squad;
+mod team_plans;
+mod upgrade;

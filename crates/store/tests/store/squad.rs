@@ -1,0 +1,164 @@
+//! Who stays together, all that is kept of one player, and erasing it.
+
+use crate::academy::{Academy, academy, at, id, milestone, player, word_on};
+use jiff::civil::date;
+use jogo_core::pairs::Pair;
+use jogo_core::results::{Origin, Trial};
+use jogo_core::skill::Side;
+use jogo_store::home::SelfReport;
+use jogo_store::log::{LogEntries, PresenceEntry};
+use jogo_store::trials::{NewTrial, TakenBack};
+use uuid::Uuid;
+
+fn pair(one: u128, other: u128, together: bool) -> Pair<Uuid> {
+    Pair { one: id(one), other: id(other), together }
+}
+
+async fn with_a_squad() -> Academy {
+    let academy = academy().await;
+    let Academy { store, coach, team, other_team, .. } = &academy;
+    let squad = [player(100, "Una"), player(101, "Olo"), player(102, "Brin")];
+    store.add_players(*team, &squad, *coach, at("09:00:00")).await.unwrap();
+    store
+        .add_players(*other_team, &[player(200, "Sel"), player(201, "Kel")], *coach, at("09:00:00"))
+        .await
+        .unwrap();
+    academy
+}
+
+#[tokio::test]
+async fn wishes_are_kept_whichever_way_they_are_said_and_set_anew_as_a_whole() {
+    let academy = with_a_squad().await;
+    let Academy { store, team, other_team, .. } = &academy;
+    store.set_pairs(*other_team, &[pair(200, 201, false)]).await.unwrap();
+    store.set_pairs(*team, &[pair(102, 100, true), pair(100, 101, false)]).await.unwrap();
+    assert_eq!(store.pairs(*team).await.unwrap(), [pair(100, 101, false), pair(100, 102, true)]);
+    store.set_pairs(*team, &[pair(101, 102, false)]).await.unwrap();
+    assert_eq!(store.pairs(*team).await.unwrap(), [pair(101, 102, false)]);
+    assert_eq!(
+        store.pairs(*other_team).await.unwrap(),
+        [pair(200, 201, false)],
+        "another team's are its own"
+    );
+}
+
+#[tokio::test]
+async fn a_pair_that_is_wished_twice_leaves_the_earlier_wishes() {
+    let academy = with_a_squad().await;
+    let Academy { store, team, .. } = &academy;
+    store.set_pairs(*team, &[pair(100, 101, true)]).await.unwrap();
+    assert!(store.set_pairs(*team, &[pair(100, 102, true), pair(102, 100, false)]).await.is_err());
+    assert!(
+        store.set_pairs(*team, &[pair(100, 100, true)]).await.is_err(),
+        "nobody is apart from themselves"
+    );
+    assert_eq!(store.pairs(*team).await.unwrap(), [pair(100, 101, true)]);
+}
+
+async fn says_something_of_everything(academy: &Academy) {
+    let Academy { store, coach, team, .. } = academy;
+    store.put_milestone(&milestone("sole-turn", "I can turn")).await.unwrap();
+    let trial = |n, value| NewTrial {
+        id: id(n),
+        trial: Trial {
+            player: id(100),
+            test: "four-cuts".into(),
+            side: Some(Side::Left),
+            taken_on: date(2031, 2, 10),
+            value,
+            marks: Vec::new(),
+        },
+        said_at: at("18:00:00"),
+        origin: Origin::Entered,
+    };
+    let back = [TakenBack { trial: id(300), said_at: at("18:05:00") }];
+    store
+        .add_trials(*team, &[trial(300, 70.0), trial(301, 7.0)], &back, *coach, at("18:10:00"))
+        .await
+        .unwrap();
+    let there = |n, present, said: &str| PresenceEntry {
+        id: id(n),
+        player: id(100),
+        day: date(2031, 2, 10),
+        present,
+        said_at: at(said),
+    };
+    let presence = vec![there(600, false, "17:00:00"), there(601, true, "17:10:00")];
+    store
+        .add_log(*team, &LogEntries { presence, ..LogEntries::default() }, *coach, at("19:00:00"))
+        .await
+        .unwrap();
+    store.add_words(*team, &[word_on(800, 100, "sole-turn")], *coach, at("19:00:00")).await.unwrap();
+    let report = SelfReport {
+        id: id(500),
+        player: id(100),
+        drill: "wall".into(),
+        day: date(2031, 2, 9),
+        best: 14,
+        said_at: at("18:00:00"),
+    };
+    store.add_self_reports(*team, &[report], *coach, at("19:00:00")).await.unwrap();
+    store.set_pairs(*team, &[pair(100, 101, true), pair(102, 100, false)]).await.unwrap();
+}
+
+#[tokio::test]
+async fn all_that_is_kept_of_a_player_can_be_read() {
+    let academy = with_a_squad().await;
+    says_something_of_everything(&academy).await;
+    let Academy { store, team, .. } = &academy;
+    let team = store.team(*team).await.unwrap().unwrap();
+    let facts = store.player_facts(&team, &player(100, "Una")).await.unwrap();
+    assert_eq!(
+        (facts.about.name.as_str(), facts.team.as_str(), facts.club.as_str()),
+        ("Una", "Tern Cove Blue", "Tern Cove")
+    );
+    let trials: Vec<_> =
+        facts.trials.iter().map(|trial| (trial.value, trial.side, trial.taken_back)).collect();
+    assert_eq!(trials, [(70.0, Some(Side::Left), true), (7.0, Some(Side::Left), false)]);
+    assert_eq!(
+        facts.presence.iter().map(|day| (day.day.as_str(), day.present)).collect::<Vec<_>>(),
+        [("2031-02-10", true)]
+    );
+    assert_eq!((facts.words.len(), facts.self_reported[0].best), (1, 14));
+    assert_eq!((facts.kept_together_with, facts.kept_apart_from), (1, 1));
+    let nobody_spoke_of = store.player_facts(&team, &player(102, "Brin")).await.unwrap();
+    assert!(nobody_spoke_of.trials.is_empty() && nobody_spoke_of.words.is_empty());
+    assert_eq!((nobody_spoke_of.kept_together_with, nobody_spoke_of.kept_apart_from), (0, 1));
+}
+
+#[tokio::test]
+async fn of_an_erased_player_nothing_is_left_not_even_in_the_file() {
+    let academy = with_a_squad().await;
+    let Academy { store, coach, team, folder, .. } = &academy;
+    let name = "Quillen";
+    store.add_players(*team, &[player(103, name)], *coach, at("09:10:00")).await.unwrap();
+    says_something_of_everything(&academy).await;
+    let team = store.team(*team).await.unwrap().unwrap();
+    for erased in [100, 103] {
+        store.erase_player(&team, id(erased), *coach, at("20:00:00")).await.unwrap();
+    }
+    let left: Vec<_> =
+        store.players(team.id).await.unwrap().into_iter().map(|player| player.about.name).collect();
+    assert_eq!(left, ["Olo", "Brin"]);
+    assert!(
+        store.trials(team.id).await.unwrap().is_empty() && store.words(team.id).await.unwrap().is_empty()
+    );
+    assert!(
+        store.self_reported(team.id).await.unwrap().is_empty()
+            && store.pairs(team.id).await.unwrap().is_empty()
+    );
+    assert!(store.attendance(team.id).await.unwrap().is_empty());
+    store.close().await;
+    for file in std::fs::read_dir(folder.path()).unwrap() {
+        let bytes = std::fs::read(file.unwrap().path()).unwrap();
+        assert!(!bytes.windows(name.len()).any(|part| part == name.as_bytes()));
+    }
+}
+
+#[tokio::test]
+async fn birth_months_are_known_by_band() {
+    let academy = with_a_squad().await;
+    let months = academy.store.birth_months("u8-u9").await.unwrap();
+    assert_eq!((months.len(), months[&id(200)]), (5, "2022-04".parse().unwrap()));
+    assert!(academy.store.birth_months("u10-u12").await.unwrap().is_empty());
+}
