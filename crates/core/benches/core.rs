@@ -15,7 +15,7 @@ use jogo_core::forecast::{Assumptions, Size, forecast};
 use jogo_core::layout::Layout;
 use jogo_core::library::fits;
 use jogo_core::plan::example::{ExampleSize, example};
-use jogo_core::plan::solve::{STEPS, STEPS_NEAR};
+use jogo_core::plan::solve::{STEPS_NEAR, usual_steps};
 use jogo_core::plan::{Problem, check, score, solve, solve_near};
 use jogo_core::progression::Map;
 use jogo_core::progression::findings::{Around, findings};
@@ -129,7 +129,7 @@ fn plan_first(bencher: Bencher<'_, '_>) {
 #[divan::bench(sample_count = 3, sample_size = 1)]
 fn plan_whole(bencher: Bencher<'_, '_>) {
     let problem = large();
-    bencher.bench(|| solve(black_box(&problem), 1, STEPS));
+    bencher.bench(|| solve(black_box(&problem), 1, usual_steps(&problem)));
 }
 
 /// Planning anew after a block was taken out.

@@ -9,7 +9,7 @@
 use std::time::Instant;
 
 use jogo_core::plan::example::{ExampleSize, example};
-use jogo_core::plan::solve::{STEPS, STEPS_NEAR};
+use jogo_core::plan::solve::{STEPS_NEAR, usual_steps};
 use jogo_core::plan::upset::left_their_session;
 use jogo_core::plan::{Plan, Problem, check, solve, solve_near};
 
@@ -33,7 +33,7 @@ fn main() {
             let first = solve(&problem, 1, 0).unwrap();
             let first_ms = begun.elapsed().as_secs_f64() * 1e3;
             let begun = Instant::now();
-            let planned = solve(&problem, 1, STEPS).unwrap();
+            let planned = solve(&problem, 1, usual_steps(&problem)).unwrap();
             let seconds = begun.elapsed().as_secs_f64();
             assert!(check(&problem, &planned.plan).is_empty() && check(&problem, &first.plan).is_empty());
             let best = (0..runs)

@@ -26,8 +26,6 @@ pub(super) struct Ledger<'t> {
     /// What stood there before, if the plan is to stay near it.
     before: Option<Vec<Vec<Laid>>>,
     pub(super) evenings: Vec<Evening>,
-    /// Which blocks begin after half of their session's minutes.
-    pub(super) late: Vec<Vec<bool>>,
     pub(super) shown: Vec<Vec<Shown>>,
     pub(super) lines: Vec<Line>,
     /// H2 of each skill.
@@ -42,7 +40,6 @@ pub(super) struct Ledger<'t> {
     pub(super) sum: Sum,
     /// Room to reckon in.
     touched: Vec<usize>,
-    late_now: Vec<bool>,
 }
 
 /// Everything that is summed over sessions, skills and weeks.
@@ -71,7 +68,6 @@ impl<'t> Ledger<'t> {
             sessions: vec![Vec::new(); table.evenings.len()],
             before: None,
             evenings: Vec::new(),
-            late: vec![Vec::new(); table.evenings.len()],
             shown: vec![Vec::new(); n],
             lines: Vec::new(),
             needs: vec![0; n],
@@ -81,7 +77,6 @@ impl<'t> Ledger<'t> {
             same: vec![0; table.evenings.len()],
             sum: Sum::default(),
             touched: Vec::new(),
-            late_now: Vec::new(),
         };
         ledger.before = near;
         for session in 0..table.evenings.len() {
@@ -143,12 +138,12 @@ impl<'t> Ledger<'t> {
                 let needs = row.needs.iter().filter(|(needed, at)| !self.table.skills[*needed].done[*at]);
                 needs.for_each(|(needed, at)| behind(self.lines[*needed].done[*at]));
             }
-            let alike = self.shown[skill].iter().filter(|shown| shown.stage == stage).count();
-            if row.done[stage] || alike > self.table.needed[stage] as usize {
+            let line = &self.lines[skill];
+            if row.done[stage] || line.count[stage] > self.table.needed[stage] {
                 continue;
             }
-            if let Some(next) = self.shown[skill].iter().find(|shown| shown.stage == stage + 1) {
-                waits = waits.min(next.session);
+            if let Some(next) = line.begun.get(stage + 1) {
+                waits = waits.min(*next);
             }
             for (above, _) in row.asks.iter().filter(|(_, at)| *at == stage) {
                 waits = waits.min(self.lines[*above].first);
@@ -248,9 +243,9 @@ impl<'t> Ledger<'t> {
             let share = if all > 0.0 { 100.0 * minutes / all } else { 0.0 };
             points += (share - target).abs() / 2.0;
         }
-        let [both, other, wanted] = sum.touches;
+        let [both, lacking] = sum.touches;
         if both > 1e-9 {
-            points += OTHER_FOOT * (100.0 * (wanted - other) / both).max(0.0);
+            points += OTHER_FOOT * (100.0 * lacking / both).max(0.0);
         }
         if sum.minutes > 0 {
             points += WAITING * 100.0 * (sum.waited / f64::from(sum.minutes) - WAITING_FREE).max(0.0);
@@ -290,6 +285,10 @@ impl<'t> Ledger<'t> {
 
     /// Lays other blocks into a session of which it is known what they add.
     pub fn put(&mut self, session: usize, blocks: &[Laid], evening: Evening) {
+        let mut touched = std::mem::take(&mut self.touched);
+        touched.clear();
+        self.touch(session, blocks, &evening, &mut touched);
+
         let week = self.table.evenings[session].week;
         self.sum.open_play -= self.open_play_of(week, self.week_minutes[week]);
         self.sum.breaches -= self.too_many_headers(self.headers[week]);
@@ -301,17 +300,12 @@ impl<'t> Ledger<'t> {
         self.sum.open_play += self.open_play_of(week, self.week_minutes[week]);
         self.sum.breaches += self.too_many_headers(self.headers[week]);
 
-        let (mut touched, mut late) = (std::mem::take(&mut self.touched), std::mem::take(&mut self.late_now));
-        self.table.late(session, blocks, &mut late);
-        touched.clear();
-        self.touch(session, blocks, &late, &mut touched);
         self.sessions[session].clear();
         self.sessions[session].extend_from_slice(blocks);
-        std::mem::swap(&mut self.late[session], &mut late);
         for skill in &touched {
             self.renew_line(*skill, session);
         }
-        (self.touched, self.late_now) = (touched, late);
+        self.touched = touched;
         for at in session..(session + 3).min(self.same.len()) {
             let same = self.sameness_of(at, |at| &self.sessions[at]);
             self.sum.same = self.sum.same + same - self.same[at];
@@ -321,8 +315,8 @@ impl<'t> Ledger<'t> {
 
     /// The skills whose lines change where other blocks are laid: those of blocks that go or come; of blocks that change
     /// places, where several show the same skill; and those that are met here, where that moves over half of the time.
-    pub(super) fn touch(&self, session: usize, blocks: &[Laid], late: &[bool], touched: &mut Vec<usize>) {
-        let (table, old, old_late) = (self.table, &self.sessions[session], &self.late[session]);
+    pub(super) fn touch(&self, session: usize, blocks: &[Laid], evening: &Evening, touched: &mut Vec<usize>) {
+        let (table, old) = (self.table, &self.sessions[session]);
         let skills_of = |laid: &Laid| table.variants[laid.variant].skills.iter();
         let mut touch = |skill: usize| {
             if !touched.contains(&skill) {
@@ -344,18 +338,22 @@ impl<'t> Ledger<'t> {
         }
         for (at, laid) in comes.iter().enumerate().skip(1) {
             for skill in skills_of(laid) {
-                if comes[..at].iter().any(|earlier| skills_of(earlier).any(|other| other == skill)) {
+                if comes[..at].iter().any(|earlier| table.variants[earlier.variant].shows(*skill)) {
                     touch(*skill);
                 }
             }
         }
-        for (at, (laid, late)) in blocks.iter().zip(late).enumerate() {
+        let (early, was_early) = (evening.early, self.evenings[session].early);
+        if early == was_early && old.len() == blocks.len() && goes.len() <= 1 {
+            return;
+        }
+        for (at, laid) in blocks.iter().enumerate() {
             let was = match at {
                 at if at < begin => Some(at),
                 at if at >= blocks.len() - end => Some(at + old.len() - blocks.len()),
                 _ => goes.iter().position(|there| there.variant == laid.variant).map(|at| begin + at),
             };
-            if was.is_some_and(|was| old_late[was] != *late) {
+            if was.is_some_and(|was| (was < was_early) != (at < early)) {
                 let met_here = skills_of(laid).filter(|skill| self.lines[**skill].first == session);
                 met_here.for_each(|skill| touch(*skill));
             }
@@ -366,7 +364,7 @@ impl<'t> Ledger<'t> {
     pub(super) fn show_in(&self, skill: usize, session: usize, blocks: &[Laid], shown: &mut Vec<Shown>) {
         for laid in blocks {
             let variant = &self.table.variants[laid.variant];
-            if variant.skills.contains(&skill) {
+            if variant.shows(skill) {
                 let place = shown.partition_point(|other| other.session <= session);
                 shown.insert(place, Shown { session, stage: variant.stage, difficulty: variant.difficulty });
             }
@@ -374,9 +372,9 @@ impl<'t> Ledger<'t> {
     }
 
     /// Whether a skill that is met in a session begins there after half of the session's minutes.
-    pub(super) fn begins_late(&self, skill: usize, blocks: &[Laid], late: &[bool]) -> bool {
-        let shows = |(laid, _): &(&Laid, _)| self.table.variants[laid.variant].skills.contains(&skill);
-        blocks.iter().zip(late).find(shows).is_some_and(|(_, late)| *late)
+    pub(super) fn begins_late(&self, skill: usize, blocks: &[Laid], early: usize) -> bool {
+        let shows = |laid: &Laid| self.table.variants[laid.variant].shows(skill);
+        blocks.iter().position(shows).is_some_and(|at| at >= early)
     }
 
     /// Reckons a line anew after a session was changed, and what waits for its skill.
@@ -385,8 +383,9 @@ impl<'t> Ledger<'t> {
         let mut shown = std::mem::take(&mut self.shown[skill]);
         shown.retain(|shown| shown.session != session);
         self.show_in(skill, session, &self.sessions[session], &mut shown);
-        let new = table
-            .line(skill, &shown, |first| self.begins_late(skill, &self.sessions[first], &self.late[first]));
+        let new = table.line(skill, &shown, |first| {
+            self.begins_late(skill, &self.sessions[first], self.evenings[first].early)
+        });
         self.shown[skill] = shown;
         let old = std::mem::replace(&mut self.lines[skill], new);
         self.sum.lines += new.points - old.points;

@@ -19,8 +19,12 @@ pub(super) struct Line {
     /// H3, H7 (first exposure) and H9.
     pub breaches: i64,
     pub first: usize,
+    /// In which session each stage had its first exposure.
+    pub begun: [usize; 4],
     /// In which session each stage had its last required exposure.
     pub done: [usize; 4],
+    /// How many exposures each stage has.
+    pub count: [u32; 4],
 }
 
 impl Table<'_> {
@@ -29,12 +33,13 @@ impl Table<'_> {
         let row = &self.skills[skill];
         let mut missing = row.way;
         let mut still: u32 = missing.iter().sum();
-        let mut count = [0; 4];
         let mut line = Line {
             points: 0.0,
             breaches: 0,
             first: shown.first().map_or(NONE, |first| first.session),
+            begun: [NONE; 4],
             done: [NONE; 4],
+            count: [0; 4],
         };
         let keeping = |days: i32| {
             if days > KEEPING_DAYS { KEEPING * f64::from(days - KEEPING_DAYS) / 7.0 } else { 0.0 }
@@ -53,12 +58,13 @@ impl Table<'_> {
             }
             last = Some((day, Some(each.difficulty)));
             let stage = each.stage;
-            if count[stage] == 0 && stage > 0 {
-                let ready = row.done[stage - 1] || line.done[stage - 1] < each.session;
+            if line.count[stage] == 0 {
+                line.begun[stage] = each.session;
+                let ready = stage == 0 || row.done[stage - 1] || line.done[stage - 1] < each.session;
                 line.breaches += i64::from(!ready);
             }
-            count[stage] += 1;
-            if count[stage] == self.needed[stage] {
+            line.count[stage] += 1;
+            if line.count[stage] == self.needed[stage] {
                 line.done[stage] = each.session;
             }
             if missing[stage] > 0 {

@@ -129,7 +129,7 @@ impl<'t> Search<'t> {
         }
         // The change is kept if it is worth no more than this: one that is worse by Δ with probability exp(−Δ ÷ temperature).
         let most = self.value - temperature * self.rng.random::<f64>().ln();
-        if self.ledger.weigh(&mut self.anew, &self.prices, most, &mut self.scales).is_none() {
+        if self.ledger.weigh(&self.anew, &self.prices, most, &mut self.scales).is_none() {
             return;
         }
         for new in &self.anew {
@@ -219,7 +219,7 @@ impl<'t> Search<'t> {
     /// Something else with a layout that lies in a session already.
     fn on_the_floor(&mut self, session: usize) -> usize {
         let at = self.any(self.session(session).len());
-        let drill = self.table.variants[self.session(session)[at].variant].drill;
+        let drill = self.table.variants[self.session(session)[at].variant].drill as usize;
         let mut variant = self.one_of(&self.table.of_drill[drill]);
         for _ in 0..3 {
             if self.ledger.may_show(variant, session) {
@@ -290,7 +290,7 @@ impl<'t> Search<'t> {
     fn put(&mut self, session: usize, blocks: Vec<Laid>, evening: Evening) {
         match self.anew.iter_mut().find(|new| new.session == session) {
             Some(new) => (new.blocks, new.evening) = (blocks, evening),
-            None => self.anew.push(Anew { session, blocks, evening, ..Anew::default() }),
+            None => self.anew.push(Anew { session, blocks, evening }),
         }
     }
 
@@ -369,7 +369,7 @@ impl<'t> Search<'t> {
     /// Takes the blocks of a skill out of a session.
     fn take_skill_out(&mut self, skill: usize, session: usize) -> bool {
         let mut blocks = self.session(session).to_vec();
-        blocks.retain(|laid| laid.locked || !self.table.variants[laid.variant].skills.contains(&skill));
+        blocks.retain(|laid| laid.locked || !self.table.variants[laid.variant].shows(skill));
         self.lay(session, blocks)
     }
 
@@ -488,7 +488,7 @@ impl<'t> Search<'t> {
     /// Takes all blocks of a skill out, and lays as many for it into other sessions, in order of their stages.
     fn lay_skill_anew(&mut self) -> bool {
         let skill = self.any(self.table.skills.len());
-        let serves = |laid: &Laid| !laid.locked && self.table.variants[laid.variant].skills.contains(&skill);
+        let serves = |laid: &Laid| !laid.locked && self.table.variants[laid.variant].shows(skill);
         let mut sessions: Vec<usize> = self.ledger.shown(skill).iter().map(|shown| shown.session).collect();
         sessions.dedup();
         sessions.retain(|session| *session >= self.from);

@@ -37,26 +37,48 @@ pub(super) struct SkillRow {
     pub tested: usize,
 }
 
-/// A variant.
+/// A variant, in two lines of a processor's cache: what a search looks at most lies together.
+#[repr(C, align(64))]
 pub(super) struct VariantRow {
-    pub drill: usize,
     pub stage: usize,
-    pub skills: Vec<usize>,
-    pub strands: [f64; 4],
+    pub skills: Box<[usize]>,
+    /// A bit for each of its skills; two skills may have the same bit.
+    signs: u64,
+    pub drill: u32,
     pub least: u32,
     pub most: u32,
     pub laying_out: u32,
-    pub difficulty: f64,
     pub warm: bool,
     pub hard: bool,
     pub aerial: bool,
-    pub headers: f64,
-    /// Touches of both feet, of the other, and how many of them are wished for it, per minute.
-    pub touches: [f64; 3],
-    pub waiting: f64,
-    pub halves: bool,
     /// Whether a planner may lay it.
     pub usable: bool,
+    pub halves: bool,
+    pub strands: [f64; 4],
+    /// Touches of both feet per minute, and how many more of them are wished for the other foot.
+    pub touches: [f64; 2],
+    pub waiting: f64,
+    pub headers: f64,
+    pub difficulty: f64,
+}
+
+impl VariantRow {
+    fn sign(skill: usize) -> u64 {
+        1 << (skill % 64)
+    }
+
+    /// Whether it shows a skill.
+    pub fn shows(&self, skill: usize) -> bool {
+        self.signs & Self::sign(skill) != 0 && self.skills.contains(&skill)
+    }
+
+    /// How many of its skills another one shows.
+    pub fn shared(&self, other: &VariantRow) -> usize {
+        if self.signs & other.signs == 0 {
+            return 0;
+        }
+        self.skills.iter().filter(|skill| other.shows(**skill)).count()
+    }
 }
 
 /// A block by the places of its variants.
@@ -123,10 +145,10 @@ impl<'p> Table<'p> {
         };
         table.usable = (0..table.variants.len()).filter(|v| table.variants[*v].usable).collect();
         table.serving = (0..table.skills.len()).map(|_| Default::default()).collect();
-        let drills = table.variants.iter().map(|v| v.drill + 1).max().unwrap_or(0);
+        let drills = table.variants.iter().map(|v| v.drill as usize + 1).max().unwrap_or(0);
         table.of_drill = vec![Vec::new(); drills];
         for &v in &table.usable {
-            table.of_drill[table.variants[v].drill].push(v);
+            table.of_drill[table.variants[v].drill as usize].push(v);
             for &skill in &table.variants[v].skills {
                 table.serving[skill][table.variants[v].stage].push(v);
             }
@@ -184,19 +206,17 @@ impl<'p> Table<'p> {
     }
 
     /// The drills on the floor.
-    pub fn floor(&self, laid: &Laid) -> (usize, usize) {
-        let beside = if laid.beside == NONE { NONE } else { self.variants[laid.beside].drill };
-        (self.variants[laid.variant].drill, beside)
+    pub fn floor(&self, laid: &Laid) -> (u32, u32) {
+        (self.variants[laid.variant].drill, self.beside(laid).map_or(u32::MAX, |v| v.drill))
     }
 
     pub fn laying_out(&self, laid: &Laid) -> u32 {
-        self.each(laid).map(|v| v.laying_out).sum()
+        self.variants[laid.variant].laying_out + self.beside(laid).map_or(0, |v| v.laying_out)
     }
 
-    /// The variant of a block, and the one beside it.
-    pub fn each(&self, laid: &Laid) -> impl Iterator<Item = &VariantRow> {
-        let beside = (laid.beside != NONE).then(|| &self.variants[laid.beside]);
-        std::iter::once(&self.variants[laid.variant]).chain(beside)
+    /// The variant beside that of a block.
+    pub fn beside(&self, laid: &Laid) -> Option<&VariantRow> {
+        (laid.beside != NONE).then(|| &self.variants[laid.beside])
     }
 }
 
@@ -249,10 +269,12 @@ fn variants(problem: &Problem) -> Vec<VariantRow> {
         }
         let both = v.touches.strong_per_min + v.touches.other_per_min;
         let most = v.most.min(limits.longest_block);
+        let skills: Box<[usize]> = v.skills.iter().filter_map(|id| problem.skill_index(id)).collect();
         VariantRow {
-            drill: drills.binary_search(&v.drill.as_str()).unwrap_or(NONE),
+            signs: skills.iter().fold(0, |signs, skill| signs | VariantRow::sign(*skill)),
+            skills,
+            drill: drills.binary_search(&v.drill.as_str()).unwrap_or_default() as u32,
             stage: v.stage.index(),
-            skills: v.skills.iter().filter_map(|id| problem.skill_index(id)).collect(),
             strands,
             least: v.least.0,
             most: most.0,
@@ -262,7 +284,7 @@ fn variants(problem: &Problem) -> Vec<VariantRow> {
             hard: v.intensity == Intensity::Hard,
             aerial: v.aerial,
             headers: v.headers_per_min,
-            touches: [both, v.touches.other_per_min, both * v.touches.other_wanted.0],
+            touches: [both, both * v.touches.other_wanted.0 - v.touches.other_per_min],
             waiting: v.waiting.0,
             halves: v.halves,
             usable: v.barred.is_none() && v.bout <= limits.longest_bout && v.least <= most,

@@ -12,8 +12,6 @@ pub(super) struct Anew {
     pub session: usize,
     pub blocks: Vec<Laid>,
     pub evening: Evening,
-    /// Which blocks begin after half of the session's minutes.
-    pub late: Vec<bool>,
 }
 
 /// What a point of the score, a block that left its session and a breach count.
@@ -57,7 +55,7 @@ pub(super) struct Scales {
 
 impl Ledger<'_> {
     /// What the plan would be worth with these sessions, each named once; nothing if that is surely more than `most`.
-    pub fn weigh(&self, anew: &mut [Anew], prices: &Prices, most: f64, scales: &mut Scales) -> Option<f64> {
+    pub fn weigh(&self, anew: &[Anew], prices: &Prices, most: f64, scales: &mut Scales) -> Option<f64> {
         let mut sum = self.sum;
         for at in 0..anew.len() {
             let new = &anew[at];
@@ -67,18 +65,17 @@ impl Ledger<'_> {
                 self.exchange_week(week, anew, &mut sum);
             }
         }
-        self.exchange_sameness(anew, &mut sum, &mut scales.sessions);
-
         scales.touched.clear();
-        for new in anew.iter_mut() {
-            self.table.late(new.session, &new.blocks, &mut new.late);
-            self.touch(new.session, &new.blocks, &new.late, &mut scales.touched);
+        for new in anew {
+            self.touch(new.session, &new.blocks, &new.evening, &mut scales.touched);
         }
         // The lines that are not reckoned yet may lose all their points, and every breach may go.
         let mut rest: f64 = scales.touched.iter().map(|skill| self.lines[*skill].points).sum();
         let breaches = sum.breaches.max(0) as f64;
         let mut worth = prices.worth(self, &sum);
-        let floor = |worth: f64, rest: f64| worth - prices.point * rest - prices.breach * breaches - 1e-6;
+        let same = f64::from(self.sum.same);
+        let floor =
+            |worth: f64, rest: f64| worth - prices.point * (rest + same) - prices.breach * breaches - 1e-6;
         scales.lines.clear();
         for &skill in &scales.touched {
             if floor(worth, rest) > most {
@@ -96,7 +93,8 @@ impl Ledger<'_> {
         }
         let broken = self.newness_with(&scales.lines, &mut scales.new)
             + self.needs_with(&scales.lines, &mut scales.needs);
-        worth += prices.breach * broken as f64;
+        worth +=
+            prices.breach * broken as f64 + prices.point * self.sameness_with(anew, &mut scales.sessions);
         (worth <= most).then_some(worth)
     }
 
@@ -114,8 +112,8 @@ impl Ledger<'_> {
         sum.breaches += self.too_many_headers(headers) - self.too_many_headers(self.headers[week]);
     }
 
-    /// S7 of the sessions that a change reaches.
-    fn exchange_sameness(&self, anew: &[Anew], sum: &mut Sum, reached: &mut Vec<usize>) {
+    /// How many points of S7 come or go.
+    fn sameness_with(&self, anew: &[Anew], reached: &mut Vec<usize>) -> f64 {
         reached.clear();
         for new in anew {
             let old = &self.sessions[new.session];
@@ -129,13 +127,14 @@ impl Ledger<'_> {
                 }
             }
         }
-        for &session in reached.iter() {
-            let same = self.sameness_of(session, |at| match anew.iter().find(|new| new.session == at) {
+        let same = |session: &usize| {
+            let same = self.sameness_of(*session, |at| match anew.iter().find(|new| new.session == at) {
                 Some(new) => &new.blocks,
                 None => &self.sessions[at],
             });
-            sum.same = sum.same + same - self.same[session];
-        }
+            f64::from(same) - f64::from(self.same[*session])
+        };
+        reached.iter().map(same).sum()
     }
 
     /// The line of a skill.
@@ -147,8 +146,8 @@ impl Ledger<'_> {
             self.show_in(skill, new.session, &new.blocks, shown);
         }
         self.table.line(skill, shown, |session| match changed(session) {
-            Some(new) => self.begins_late(skill, &new.blocks, &new.late),
-            None => self.begins_late(skill, &self.sessions[session], &self.late[session]),
+            Some(new) => self.begins_late(skill, &new.blocks, new.evening.early),
+            None => self.begins_late(skill, &self.sessions[session], self.evenings[session].early),
         })
     }
 
@@ -214,7 +213,7 @@ mod tests {
             let (session, blocks) = edited(ledger, edit);
             change.retain(|new| new.session != session);
             let evening = ledger.evening(session, &blocks);
-            change.push(Anew { session, blocks, evening, ..Anew::default() });
+            change.push(Anew { session, blocks, evening });
         }
         change
     }
@@ -234,10 +233,10 @@ mod tests {
             let prices = Prices { point: 0.7, breach: 9.0, stood: 5.0, loyalty: 8.0, change: 0.4 };
             let mut scales = Scales::default();
             for edits in edits.chunks(at_once) {
-                let mut change = change(&ledger, edits);
-                let weighed = ledger.weigh(&mut change, &prices, f64::INFINITY, &mut scales).unwrap_or(f64::NAN);
+                let change = change(&ledger, edits);
+                let weighed = ledger.weigh(&change, &prices, f64::INFINITY, &mut scales).unwrap_or(f64::NAN);
                 let most = weighed + short;
-                let within = ledger.weigh(&mut change, &prices, most, &mut scales);
+                let within = ledger.weigh(&change, &prices, most, &mut scales);
                 prop_assert_eq!(within.is_some(), short >= 0.0, "{} against {}", weighed, most);
                 for new in &change {
                     ledger.put(new.session, &new.blocks, new.evening);

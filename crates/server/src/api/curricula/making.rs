@@ -8,7 +8,7 @@ use jogo_core::band::{Band, BandId};
 use jogo_core::curriculum::{Curriculum, Goal, Season};
 use jogo_core::fit::Ground;
 use jogo_core::milestones::ready::{of_squad, stage_reached};
-use jogo_core::plan::solve::STEPS;
+use jogo_core::plan::solve::usual_steps;
 use jogo_core::plan::{Approach, Plan, solve};
 use jogo_core::skill::{SkillId, Stage};
 use jogo_core::units::Minutes;
@@ -192,7 +192,7 @@ pub(crate) async fn create(
     let wishes = wishes.from_where_they_stand(&reached);
     let edition = edition(&state, wishes, Plan::default()).await?;
     let problem = problem_of(&edition)?;
-    let solved = aside(move || solve(&problem, 1, STEPS)).await?.map_err(Problem::clash)?;
+    let solved = aside(move || solve(&problem, 1, usual_steps(&problem))).await?.map_err(Problem::clash)?;
     let now = state.clock.now();
     state.store.add_curriculum(id, &edition.curriculum, &solved.plan, who.0.id, now).await?;
     let came = Came { clash: solved.clash, ..Came::default() };

@@ -14,7 +14,7 @@ use jogo_core::edition::Edition;
 use jogo_core::evening::Evening;
 use jogo_core::input::short_text;
 use jogo_core::plan::mend::in_words;
-use jogo_core::plan::solve::{STEPS, STEPS_NEAR};
+use jogo_core::plan::solve::{STEPS_NEAR, usual_steps};
 use jogo_core::plan::{
     Clash, Edit, Plan, Price, Problem as PlanProblem, check, edit, price, score, solve, solve_near,
 };
@@ -274,7 +274,7 @@ pub(super) async fn solve_again(
 fn lay(problem: &PlanProblem, plan: &Plan, wish: &SolveWish) -> Answer<(Option<Plan>, Came)> {
     let solved = match wish.near {
         true => solve_near(problem, plan, wish.seed, STEPS_NEAR),
-        false => solve(problem, wish.seed, STEPS),
+        false => solve(problem, wish.seed, usual_steps(problem)),
     };
     let solved = solved.map_err(Problem::clash)?;
     let before = score(problem, plan);

@@ -3,7 +3,7 @@
 use actix_web::web::{Data, Json, Path, Query};
 use jogo_core::edition::Edition;
 use jogo_core::forecast::{Forecast, Size, forecast};
-use jogo_core::plan::solve::STEPS;
+use jogo_core::plan::solve::usual_steps;
 use jogo_core::plan::{
     Approach, BlockWhy, Clash, Comparison, Problem as PlanProblem, compare, solve, why_block, why_skill,
 };
@@ -92,7 +92,7 @@ pub(crate) async fn compared(
     let others = problem_of(&other)?;
     let seed = wish.seed;
     let found = aside(move || {
-        let solved = solve(&others, seed, STEPS)?;
+        let solved = solve(&others, seed, usual_steps(&others))?;
         let comparison = compare((&problem, &edition.plan), (&others, &solved.plan));
         Ok(Compared { comparison, clash: solved.clash })
     });
