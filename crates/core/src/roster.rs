@@ -168,17 +168,32 @@ pub fn columns(sheet: &Sheet) -> Result<Columns, RosterError> {
     })
 }
 
-/// Every line as a row that answers for itsheet. `today` is the day against which ages are held to be possible.
+/// Every line as a row that answers for itself; the first line too, where it does not name the columns but holds a
+/// player. `today` is the day against which ages are held to be possible.
+///
+/// ```
+/// use jogo_core::roster::{Columns, rows};
+/// use jogo_core::sheet::Sheet;
+/// use jiff::civil::date;
+///
+/// let sheet = Sheet::from_csv(b"Una Brae,2023-04,left\nOlo,2023-05,right\n").unwrap();
+/// let columns = Columns { name: 0, birth_month: 1, strong_foot: 2 };
+/// assert_eq!(rows(&sheet, columns, date(2031, 10, 1)).unwrap().len(), 2);
+/// ```
 pub fn rows(sheet: &Sheet, columns: Columns, today: Date) -> Result<Vec<Row>, RosterError> {
-    if sheet.lines.len() > MOST_PLAYERS {
+    let Columns { name, birth_month, strong_foot } = columns;
+    let cells_of = |cells: &[String]| -> [String; 3] {
+        [name, birth_month, strong_foot].map(|at| cells.get(at).map_or("", |cell| cell.trim()).to_owned())
+    };
+    let [_, born, foot] = cells_of(&sheet.head);
+    let no_head = born.parse::<BirthMonth>().is_ok() || side(&foot).is_some();
+    let first = no_head.then_some((1, sheet.head.as_slice()));
+    let lines = first.into_iter().chain(sheet.lines.iter().map(|(line, cells)| (*line, cells.as_slice())));
+    let read = |(line, cells)| row(line, cells_of(cells).each_ref().map(String::as_str), today);
+    let mut rows: Vec<Row> = lines.take(MOST_PLAYERS + 1).map(read).collect();
+    if rows.len() > MOST_PLAYERS {
         return Err(RosterError::Rows);
     }
-    let Columns { name, birth_month, strong_foot } = columns;
-    let read = |(line, cells): &(u64, Vec<String>)| {
-        let cell = |column: usize| cells.get(column).map_or("", |cell| cell.trim());
-        row(*line, [name, birth_month, strong_foot].map(cell), today)
-    };
-    let mut rows: Vec<Row> = sheet.lines.iter().map(read).collect();
     note_twins(&mut rows);
     if rows.is_empty() { Err(RosterError::Empty) } else { Ok(rows) }
 }
@@ -209,6 +224,14 @@ fn heading(head: &str) -> String {
     }
 }
 
+fn side(foot: &str) -> Option<Side> {
+    match foot.to_lowercase().as_str() {
+        "left" | "l" => Some(Side::Left),
+        "right" | "r" => Some(Side::Right),
+        _ => None,
+    }
+}
+
 fn row(line: u64, [name, birth, foot]: [&str; 3], today: Date) -> Row {
     let mut errors = Vec::new();
     let mut noted = |what: &str, error: String| errors.push(format!("{what}: {error}"));
@@ -218,18 +241,14 @@ fn row(line: u64, [name, birth, foot]: [&str; 3], today: Date) -> Row {
         .and_then(|month: BirthMonth| month.plausible(today))
         .map_err(|e| noted("birth month", e))
         .ok();
-    let foot_read = match foot.to_lowercase().as_str() {
-        "left" | "l" => Some(Side::Left),
-        "right" | "r" => Some(Side::Right),
-        "" => {
-            noted("strong foot", "is empty: write left or right".into());
-            None
-        }
-        _ => {
-            noted("strong foot", format!("`{}` is neither left nor right", shown(foot)));
-            None
-        }
-    };
+    let foot_read = side(foot);
+    if foot_read.is_none() {
+        let says = match foot {
+            "" => "is empty: write left or right".into(),
+            _ => format!("`{}` is neither left nor right", shown(foot)),
+        };
+        noted("strong foot", says);
+    }
     let player = match (name_read, birth_read, foot_read) {
         (Some(name), Some(birth_month), Some(strong_foot)) => {
             Some(NewPlayer { name, birth_month, strong_foot })
@@ -328,6 +347,29 @@ mod tests {
             super::rows(&sheet, beyond, TODAY).unwrap()[0].errors,
             ["name: is empty: write something here"]
         );
+    }
+
+    #[rstest]
+    #[case::a_player("Una,2023-04,left", &[(1, true), (2, true)])]
+    #[case::a_player_with_a_fault("Una,2023-04,lft", &[(1, false), (2, true)])]
+    #[case::a_month_that_is_none("Una,April,left", &[(1, false), (2, true)])]
+    #[case::names_of_columns("Kind,geb.,Fuß", &[(2, true)])]
+    #[case::nothing(",,", &[(2, true)])]
+    fn a_first_line_that_holds_a_player_is_a_row(#[case] first: &str, #[case] told: &[(u64, bool)]) {
+        let sheet = Sheet::from_csv(format!("{first}\nOlo,2023-05,right\n").as_bytes()).unwrap();
+        let columns = Columns { name: 0, birth_month: 1, strong_foot: 2 };
+        let rows = super::rows(&sheet, columns, TODAY).unwrap();
+        assert_eq!(rows.iter().map(|row| (row.line, row.player.is_some())).collect::<Vec<_>>(), told);
+    }
+
+    #[test]
+    fn a_list_of_one_player_needs_no_head_and_of_sixty_one_is_refused_without_one() {
+        let columns = Columns { name: 0, birth_month: 1, strong_foot: 2 };
+        let list = |n: usize| {
+            let lines: String = (0..n).map(|i| format!("Child {i},2023-04,left\n")).collect();
+            super::rows(&Sheet::from_csv(lines.as_bytes()).unwrap(), columns, TODAY).map(|rows| rows.len())
+        };
+        assert_eq!((list(1), list(60), list(61)), (Ok(1), Ok(60), Err(RosterError::Rows)));
     }
 
     #[test]
