@@ -130,6 +130,42 @@ fn a_demo_begins_anew_and_leaves_other_files_alone() {
 }
 
 #[test]
+fn a_demo_that_is_kept_goes_on_where_it_was() {
+    let folder = tempfile::tempdir().unwrap();
+    let data = path(folder.path());
+    let started = |arguments: &[&str]| {
+        let demo = Serving::start(&[&["demo", "--data", data, "--today", "2031-02-10"], arguments].concat());
+        assert!(demo.gets("/api/v1/samples").contains("Pelya Sullstay"));
+    };
+    started(&["--keep"]);
+    let add = ["user", "add", "olo", "--name", "Olo Brand", "--role", "coach", "--data", data];
+    assert!(jogo(&add, "long enough").status.success());
+    started(&["--keep"]);
+    let again = jogo(&add, "long enough");
+    assert!(says(&again).contains("olo"), "who was added is still there: {}", says(&again));
+    started(&[]);
+    assert!(jogo(&add, "long enough").status.success(), "made anew, it knows nobody else");
+}
+
+#[rstest]
+#[case::made_anew(&[])]
+#[case::kept(&["--keep"])]
+fn a_demo_leaves_an_academy_alone_that_is_none(#[case] keep: &[&str]) {
+    let folder = tempfile::tempdir().unwrap();
+    let data = path(folder.path());
+    let add = ["user", "add", "olo", "--name", "Olo Brand", "--role", "director", "--data", data];
+    assert!(jogo(&add, "long enough").status.success());
+    let refused = jogo(&[&["demo", "--data", data, "--port", "0"], keep].concat(), "");
+    assert!(!refused.status.success());
+    assert!(
+        says(&refused).contains("holds an academy that is no demo: give another folder"),
+        "{}",
+        says(&refused)
+    );
+    assert!(says(&jogo(&add, "long enough")).contains("olo"), "the director is still there");
+}
+
+#[test]
 fn an_academy_of_its_own_offers_no_sample_people_and_carries_strict_headers() {
     let folder = tempfile::tempdir().unwrap();
     let academy = Serving::start(&["serve", "--data", path(folder.path())]);

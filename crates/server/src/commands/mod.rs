@@ -39,9 +39,12 @@ pub enum Command {
     },
     /// Make a fresh demo academy and serve it.
     Demo {
-        /// Folder for the demo's database, which is made anew; a temporary one unless it is given.
+        /// Folder for the demo's database, which is made anew unless it is kept; a temporary one unless it is given.
         #[arg(long)]
         data: Option<PathBuf>,
+        /// Go on with the demo that is in the folder, if one is there.
+        #[arg(long, requires = "data", conflicts_with = "scale")]
+        keep: bool,
         /// So many times as large, to see how Jogo bears it; 100 makes 2,300 squads with 33,000 players.
         #[arg(long, default_value_t = 1, value_parser = clap::value_parser!(u32).range(1..=200))]
         scale: u32,
@@ -184,14 +187,23 @@ pub async fn run(command: Command) -> Result<(), Stopped> {
             )
             .await?)
         }
-        Command::Demo { data, scale, listen } => {
+        Command::Demo { data, keep, scale, listen } => {
             let own = std::env::temp_dir().join(format!("jogo-demo-{}", std::process::id()));
             let temporary = data.is_none();
             let data = data.unwrap_or_else(|| own.clone());
-            remove_old(&data)?;
-            let store = open(&data).await?;
             let clock = clock(&listen)?;
-            demo::fill(&store, &clock, scale).await.map_err(|e| e.to_string())?;
+            let mut store = open(&data).await?;
+            let there = whose(&store).await?;
+            if there == Whose::Somebodys {
+                let says = "holds an academy that is no demo: give another folder with --data";
+                return Err(Stopped::failed(format!("{} {says}", data.display())));
+            }
+            if !(keep && there == Whose::Demo) {
+                store.close().await;
+                remove_old(&data)?;
+                store = open(&data).await?;
+                demo::fill(&store, &clock, scale).await.map_err(|e| e.to_string())?;
+            }
             let post = Post::Outbox(data.join("outbox"));
             let served = serve(State::new(store, clock, passwords::key(&data)?, true, post), &listen).await;
             if temporary {
@@ -227,6 +239,23 @@ async fn open(data: &Path) -> Result<Store, String> {
         .create(data)
         .map_err(|e| format!("the folder {} cannot be made: {e}", data.display()))?;
     Store::open(&data.join("academy.sqlite")).await.map_err(|e| e.to_string())
+}
+
+/// Whom the academy in a folder belongs to.
+#[derive(PartialEq)]
+enum Whose {
+    Nobodys,
+    Demo,
+    Somebodys,
+}
+
+async fn whose(store: &Store) -> Result<Whose, String> {
+    let (people, samples) = (store.people().await, store.samples().await);
+    Ok(match (people.map_err(|e| e.to_string())?.len(), samples.map_err(|e| e.to_string())?.len()) {
+        (0, _) => Whose::Nobodys,
+        (_, 0) => Whose::Somebodys,
+        _ => Whose::Demo,
+    })
 }
 
 /// A demo begins anew, but never takes away a folder that holds anything else.
