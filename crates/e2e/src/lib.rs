@@ -1,8 +1,10 @@
 //! Drives Jogo as people use it: a server of its own on a fresh demo, and headless Chromium.
 
+use std::ffi::OsString;
 use std::io::{BufRead, BufReader};
 use std::path::PathBuf;
 use std::process::{Child, Command, Stdio};
+use std::sync::OnceLock;
 use std::time::Duration;
 
 use fantoccini::actions::{InputSource, MOUSE_BUTTON_LEFT, MouseActions, PointerAction};
@@ -30,10 +32,13 @@ pub struct Server {
 }
 
 impl Server {
-    /// Starts the program that was built beside this one.
+    /// Starts the program that was built beside this one, on a copy of the demo.
     pub fn start() -> Result<Server, Failed> {
         let data = tempfile::tempdir()?;
-        let (process, address) = Server::run("demo", "0", data.path())?;
+        for (name, content) in demo()? {
+            std::fs::write(data.path().join(name), content)?;
+        }
+        let (process, address) = Server::run(&["demo", "--keep"], "0", data.path())?;
         Ok(Server { process, address, data })
     }
 
@@ -47,13 +52,14 @@ impl Server {
     /// Starts it again, on what it has, at its old address.
     pub fn starts_again(&mut self) -> Result<(), Failed> {
         let port = self.address.rsplit(':').next().unwrap_or_default();
-        (self.process, self.address) = Server::run("serve", port, self.data.path())?;
+        (self.process, self.address) = Server::run(&["demo", "--keep"], port, self.data.path())?;
         Ok(())
     }
 
-    fn run(command: &str, port: &str, data: &std::path::Path) -> Result<(Child, String), Failed> {
+    fn run(command: &[&str], port: &str, data: &std::path::Path) -> Result<(Child, String), Failed> {
         let mut process = Command::new(built("jogo")?)
-            .args([command, "--port", port, "--today", TODAY, "--data"])
+            .args(command)
+            .args(["--port", port, "--today", TODAY, "--data"])
             .arg(data)
             .stdout(Stdio::piped())
             .spawn()?;
@@ -79,6 +85,27 @@ impl Drop for Server {
     fn drop(&mut self) {
         let _ = self.process.kill();
         let _ = self.process.wait();
+    }
+}
+
+/// Files by their names, as they lie in one folder.
+type Files = Vec<(OsString, Vec<u8>)>;
+
+/// The files of the demo as it is when it begins. It is made once, since that takes seconds.
+fn demo() -> Result<&'static Files, Failed> {
+    static MADE: OnceLock<Result<Files, String>> = OnceLock::new();
+    let make = || -> Result<_, Failed> {
+        let data = tempfile::tempdir()?;
+        let (mut process, _) = Server::run(&["demo"], "0", data.path())?;
+        process.kill()?;
+        process.wait()?;
+        let entries = std::fs::read_dir(data.path())?.collect::<Result<Vec<_>, _>>()?;
+        let files = entries.iter().filter(|entry| entry.path().is_file());
+        files.map(|file| Ok((file.file_name(), std::fs::read(file.path())?))).collect()
+    };
+    match MADE.get_or_init(|| make().map_err(|e| e.to_string())) {
+        Ok(files) => Ok(files),
+        Err(says) => Err(says.as_str().into()),
     }
 }
 
@@ -486,6 +513,25 @@ impl<'b> Person<'b> {
     pub async fn replaces(&self, field: &Element, text: &str) -> Result<(), Failed> {
         field.click().await?;
         field.send_keys(&format!("\u{e009}a\u{e000}\u{e003}{text}")).await?;
+        Ok(())
+    }
+
+    /// Writes into a field of several lines, and leaves it.
+    pub async fn notes(&self, label: &str, text: &str) -> Result<(), Failed> {
+        let field = self.field(label).await?;
+        self.replaces(&field, text).await?;
+        self.leaves_the_field().await
+    }
+
+    /// Waits until a script says yes to the page.
+    pub async fn waits_until(&self, script: &str) -> Result<(), Failed> {
+        let until = tokio::time::Instant::now() + PATIENCE;
+        while self.runs(script).await? != true {
+            if tokio::time::Instant::now() > until {
+                return Err(format!("this does not come true: {script}").into());
+            }
+            tokio::time::sleep(Duration::from_millis(50)).await;
+        }
         Ok(())
     }
 

@@ -187,4 +187,70 @@ async fn a_test_is_a_peg_and_a_holiday_a_gap() -> Result<(), Failed> {
     browser.end().await
 }
 
+#[tokio::test]
+async fn an_earlier_season_is_copied_with_its_numbers_and_laid_for_the_next() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    // An own number: the approach is no longer as it comes.
+    director.sees("Bring:").await?;
+    director.presses("Wishes").await?;
+    director.sees("Skills to reach").await?;
+    director.writes("Open play at first, %", "15").await?;
+    director.goes("saving").await?;
+    director.opens("/plan/new").await?;
+    director.presses("U8–U9").await?;
+    director.presses("Copy of Winter with the ball").await?;
+    director.sees("Weeks without sessions").await?;
+    director.writes("Weeks", "8").await?;
+    director.sees_named("Approach").await?;
+    director.sees("as before").await?;
+    director.writes("Name", "Winter, once more").await?;
+    director.sees("U8–U9 · draft").await?;
+    director.sees("Winter, once more").await?;
+    assert_eq!(director.counts_named("Minutes of session").await?, 16, "eight weeks of two sessions");
+    director.presses("Wishes").await?;
+    let at_first = director.field("Open play at first, %").await?.prop("value").await?;
+    assert_eq!(at_first.as_deref(), Some("15"));
+    browser.end().await
+}
+
+#[tokio::test]
+async fn two_rungs_stand_side_by_side_until_all_do_the_same_again() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.sees("Bring:").await?;
+    // Through the stitches, until one has another rung that half of a squad can do beside it.
+    let rungs = "const label = [...document.querySelectorAll('label')].find((l) => l.textContent.startsWith('Beside it, for those'));
+        const rungs = label && document.getElementById(label.htmlFor); return rungs";
+    let found = format!("{rungs} !== undefined");
+    for stitch in 0..30 {
+        let opens = format!(
+            "document.querySelectorAll('[data-stitch]')[{stitch}].dispatchEvent(new MouseEvent('click', {{ bubbles: true }}))"
+        );
+        director.runs(&opens).await?;
+        director.sees("Why is this here?").await?;
+        director.sees("Without it:").await?;
+        if director.runs(&found).await? == true {
+            break;
+        }
+    }
+    let choice = director.runs(&format!("{rungs}.options[1].textContent")).await?;
+    let choice = choice.as_str().ok_or("no rung to choose")?;
+    director.chooses("Beside it, for those who move on", choice).await?;
+    director.sees("who moves on:").await?;
+    director.sees("It is locked here.").await?;
+    let price = director.sees_named("What the last change cost").await?.text().await?;
+    assert!(price.starts_with(['+', '−', '±', '0']), "{price}");
+    director.goes("saving").await?;
+    director.reloads().await?;
+    director.sees("saved").await?;
+    director.types("z").await?;
+    director.goes("who moves on:").await?;
+    browser.end().await
+}
+
 const SUM: &str = "return [...document.querySelectorAll('aside p')].find((p) => p.textContent.includes('of all goals')).textContent";

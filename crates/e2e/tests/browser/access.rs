@@ -3,7 +3,7 @@
 use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Screen, Server};
 use serde_json::Value;
 
-const AXE: &str = include_str!("../../../web/node_modules/axe-core/axe.min.js");
+const AXE: &str = include_str!("../../../../web/node_modules/axe-core/axe.min.js");
 
 async fn is_open(person: &Person<'_>, screen: &str) -> Result<(), Failed> {
     person.runs(AXE).await?;

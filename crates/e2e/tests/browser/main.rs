@@ -1,0 +1,17 @@
+//! Jogo as people use it: a server of its own, a browser of its own, and what they see and press.
+
+mod access;
+mod assess;
+mod clubs;
+mod drills;
+mod looking_back;
+mod offline;
+mod path;
+mod plan;
+mod print;
+mod progressions;
+mod squad;
+mod tonight;
+mod tools;
+mod upset;
+mod weather;

@@ -1,0 +1,138 @@
+//! An evening on the phone: the clock, who is missing, what became of a block, and a line for next time.
+
+use jogo_e2e::{Browser, Failed, PHONE, Person, Server};
+
+const COACH: &str = "Selo Torrwick";
+const CLOCK: &str = "return document.querySelector('[role=timer]').textContent";
+
+#[tokio::test]
+async fn the_clock_goes_on_over_a_reload_and_stands_while_it_is_held() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    coach.signs_in_as(COACH).await?;
+    coach.sees("Block 1 of").await?;
+    let whole = coach.runs(CLOCK).await?;
+    coach.presses("Start clock").await?;
+    coach.sees_named("explain").await?;
+    coach.goes(whole.as_str().unwrap_or_default()).await?;
+    coach.reloads().await?;
+    coach.presses("Pause").await?;
+    coach.sees("Go on").await?;
+    let held = coach.runs(CLOCK).await?;
+    assert_ne!(held, whole, "it went on while the page was away");
+    coach.reloads().await?;
+    coach.sees("Go on").await?;
+    assert_eq!(coach.runs(CLOCK).await?, held, "it stands where it was held");
+    // Another block has a clock of its own.
+    coach.presses("Block 2 of").await?;
+    coach.sees("Start clock").await?;
+    coach.presses("Block 1 of").await?;
+    coach.presses("From the start").await?;
+    coach.sees("Start clock").await?;
+    assert_eq!(coach.runs(CLOCK).await?, whole);
+    // Whoever wants no sound has none, also tomorrow.
+    coach.presses("Sound on").await?;
+    coach.sees("Sound off").await?;
+    coach.reloads().await?;
+    coach.sees("Sound off").await?;
+    phone.end().await
+}
+
+#[tokio::test]
+async fn who_is_missing_is_tapped_and_the_last_word_counts() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    coach.signs_in_as(COACH).await?;
+    coach.sees("Block 1 of").await?;
+    coach.opens("/tonight?block=log").await?;
+    coach.sees("Tap who is missing").await?;
+    // The first one who is missing says that the others are here.
+    coach.presses("Nela Pellwick is missing").await?;
+    coach.sees("15 of 16 here").await?;
+    coach.presses("Aren Torrwick is missing").await?;
+    coach.sees("14 of 16 here").await?;
+    coach.presses("Nela Pellwick is missing").await?;
+    coach.sees("15 of 16 here").await?;
+    coach.sent_everything().await?;
+    coach.reloads().await?;
+    coach.sees("15 of 16 here").await?;
+    coach.opens_details("Who said what").await?;
+    coach.sees(&format!("{COACH}: Nela Pellwick was here after all")).await?;
+    assert!(!coach.has("Aren Torrwick was here after all").await?);
+    // The stations are filled with those who are here.
+    coach.opens("/tonight?block=3").await?;
+    coach.presses("Who with whom").await?;
+    coach.sees_named("Station 1").await?;
+    let standing = "return [...document.querySelectorAll('[role=group]')].filter((g) => g.getAttribute('aria-label')?.startsWith('Station')).map((g) => g.textContent).join(' ')";
+    let names = coach.runs(standing).await?;
+    let names = names.as_str().unwrap_or_default();
+    assert!(names.contains("Nela") && !names.contains("Aren"), "{names}");
+    phone.end().await
+}
+
+#[tokio::test]
+async fn a_line_for_next_time_is_kept_changed_and_taken_away() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    coach.signs_in_as(COACH).await?;
+    coach.sees("Block 1 of").await?;
+    let note = "A line for next time";
+    for says in ["Half of the hall was wet", "The wet half has dried", ""] {
+        coach.opens("/tonight?block=log").await?;
+        coach.notes(note, says).await?;
+        coach.sent_everything().await?;
+        coach.reloads().await?;
+        let kept = coach.field(note).await?.prop("value").await?;
+        assert_eq!(kept.as_deref(), Some(says));
+    }
+    coach.opens_details("Who said what").await?;
+    coach.sees("“The wet half has dried”").await?;
+    coach.sees("took the line away").await?;
+    coach.sees("“Half of the hall was wet”").await?;
+    phone.end().await
+}
+
+#[tokio::test]
+async fn a_block_is_run_one_up_and_the_log_knows_it() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    coach.signs_in_as(COACH).await?;
+    coach.sees("Block 1 of").await?;
+    let planned = coach.runs(DRAWN).await?;
+    coach.presses("One up").await?;
+    coach.waits_until(ONE_UP).await?;
+    coach.reloads().await?;
+    coach.sees("Block 1 of").await?;
+    assert_eq!(coach.runs(ONE_UP).await?, true, "it stays one up over a reload");
+    // Another look at the plan, and up again.
+    coach.presses("One up").await?;
+    coach.waits_until(&format!("return !(() => {{ {ONE_UP} }})()")).await?;
+    assert_eq!(coach.runs(DRAWN).await?, planned);
+    coach.presses("One up").await?;
+    coach.presses_exactly("Done").await?;
+    // Saying something leads on to the next block.
+    coach.sees("Block 2 of").await?;
+    coach.presses_exactly("Short").await?;
+    coach.sees("Block 3 of").await?;
+    coach.presses_exactly("Skipped").await?;
+    coach.opens("/tonight?block=log").await?;
+    coach.sees("Done, One up").await?;
+    coach.notes("Minutes of", "3").await?;
+    coach.runs("document.querySelector('[aria-label$=\"Of ten tries came off\"] button').click()").await?;
+    coach.sent_everything().await?;
+    coach.reloads().await?;
+    coach.sees("Done, One up").await?;
+    assert_eq!(coach.field("Minutes of").await?.prop("value").await?.as_deref(), Some("3"));
+    let pressed = "const chosen = document.querySelector('[aria-label$=\"Of ten tries came off\"] [aria-pressed=true]'); return chosen && chosen.textContent";
+    assert_eq!(coach.runs(pressed).await?, "3");
+    phone.end().await
+}
+
+/// Whether the block is run one up.
+const ONE_UP: &str = "const up = [...document.querySelectorAll('[aria-label=\"One up, one down\"] button')].find((b) => b.textContent.startsWith('One up')); return up.getAttribute('aria-pressed') === 'true'";
+/// What is drawn and looked for.
+const DRAWN: &str = "return document.querySelector('h2').parentElement.parentElement.textContent";
