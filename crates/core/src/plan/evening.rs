@@ -152,3 +152,131 @@ impl Table<'_> {
         contests.map(|v| variant.shared(v) as i64).sum()
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::levers::Intensity;
+    use crate::plan::ledger::tests::any_problem;
+    use crate::plan::{Plan, Problem, Variant};
+    use crate::skill::Strand;
+    use crate::units::{Minutes, Share};
+    use rstest::rstest;
+
+    /// Sessions of 40 minutes; drills `a` and `b` of 5 to 10 minutes, laid out in 2 and 3 minutes.
+    fn problem() -> Problem {
+        let mut problem = any_problem(1, 29);
+        problem.sessions.iter_mut().for_each(|session| {
+            session.minutes = Minutes(40);
+            session.tests.clear();
+        });
+        let [one, other] = [problem.skills[0].id.clone(), problem.skills[1].id.clone()];
+        let drill = |drill: &str, stage, skill: &str, laying_out| Variant {
+            laying_out: Minutes(laying_out),
+            strands: [(Strand::Passing, Share(0.75)), (Strand::Dribbling, Share(0.25))].into(),
+            waiting: Share(0.2),
+            halves: true,
+            ..Variant::of(drill, stage, &[skill])
+        };
+        problem.variants = vec![
+            drill("a", Stage::Form, &one, 2),
+            drill("a", Stage::Scan, &one, 2),
+            drill("b", Stage::Flow, &other, 3),
+            Variant { intensity: Intensity::Hard, warm_up: false, ..drill("b", Stage::Contest, &one, 3) },
+            Variant { aerial: true, headers_per_min: 2.0, ..drill("c", Stage::Flow, &other, 1) },
+        ];
+        problem
+    }
+
+    /// Blocks as `variant minutes`, with what lies beside one behind a plus.
+    fn laid(table: &Table<'_>, blocks: &str) -> Vec<Laid> {
+        let block = |text: &str| {
+            let (variant, minutes) = text.trim().split_once(' ').unwrap();
+            let (variant, beside) = variant.split_once('+').map_or((variant, None), |(v, b)| (v, Some(b)));
+            crate::plan::Block {
+                beside: beside.map(str::to_owned),
+                ..crate::plan::Block::of(variant, Minutes(minutes.parse().unwrap()))
+            }
+        };
+        let session = blocks.split(',').filter(|text| !text.trim().is_empty()).map(block).collect();
+        table.places(&Plan { sessions: vec![session] }).remove(0)
+    }
+
+    // By hand: minutes of the blocks, and 2 or 3 for each layout that differs from the one before it.
+    #[rstest]
+    #[case::empty("", 40, 0, 0)]
+    #[case::one_block("a@form 10", 30, 0, 1)]
+    #[case::the_same_layout("a@form 10, a@scan 10", 20, 0, 2)]
+    #[case::another_layout("a@form 10, b@flow 10", 17, 1, 2)]
+    #[case::there_and_back("a@form 10, b@flow 8, a@scan 7", 10, 2, 2)]
+    #[case::just_before_half("a@form 10, a@scan 9, a@form 5", 16, 0, 3)]
+    #[case::just_at_half("a@form 10, a@scan 10, a@form 5", 15, 0, 2)]
+    #[case::both_layouts_of_a_split_squad("a@form 10, a@scan+b@contest 8", 17, 1, 2)]
+    #[case::too_much("a@form 10, b@flow 10, a@form 10, b@flow 10", -8, 3, 2)]
+    fn a_session_knows_its_time(
+        #[case] blocks: &str,
+        #[case] free: i64,
+        #[case] changes: u32,
+        #[case] early: usize,
+    ) {
+        let problem = problem();
+        let table = Table::of(&problem);
+        let blocks = laid(&table, blocks);
+        let evening = table.evening(0, &blocks);
+        assert_eq!(table.free(0, &blocks), free);
+        assert_eq!((evening.unused, evening.changes, evening.early), (free.max(0) as u32, changes, early));
+    }
+
+    #[rstest]
+    #[case::sound("a@form 10, b@contest 10", 0)]
+    #[case::minutes_over_the_time("a@form 10, b@flow 10, a@form 10, b@flow 10", 8)]
+    #[case::no_warm_up("b@contest 10", 1)]
+    #[case::too_short("a@form 4", 1)]
+    #[case::too_long("a@form 11", 1)]
+    #[case::hard_after_hard("a@form 5, b@contest 6, b@contest 6", 1)]
+    #[case::a_contest_before_its_skill("a@form 5, b@contest 6, a@scan 6", 1)]
+    #[case::a_contest_before_another_skill("a@form 5, b@contest 6, b@flow 6", 0)]
+    #[case::too_long_in_the_air("a@form 5, c@flow 6, c@flow 7", 1)]
+    #[case::long_in_the_air("a@form 5, c@flow 6, c@flow 6", 0)]
+    #[case::rungs_of_one_skill("a@form+a@scan 8", 0)]
+    #[case::rungs_of_two_skills("a@form+b@flow 8", 1)]
+    #[case::beside_itself("a@form+a@form 8", 1)]
+    fn a_session_knows_the_rules_that_it_breaks(#[case] blocks: &str, #[case] breaches: i64) {
+        let problem = problem();
+        let table = Table::of(&problem);
+        let blocks = laid(&table, blocks);
+        assert_eq!(table.breaches_of(0, &blocks), breaches);
+        assert_eq!(table.evening(0, &blocks).breaches, breaches);
+    }
+
+    // By hand: 10 minutes of a and 8 of b, three quarters passing; a fifth waits; nothing heads but c, twice a minute.
+    #[test]
+    fn a_session_adds_up_what_its_blocks_are() {
+        let problem = problem();
+        let table = Table::of(&problem);
+        let evening = table.evening(0, &laid(&table, "a@scan 10, b@flow 8, a@scan 5, c@flow 5"));
+        assert_eq!((evening.minutes, evening.open, evening.twice), (28, 15, 1));
+        assert_eq!(evening.strands[Strand::Passing.index()], 21.0);
+        assert_eq!(evening.strands[Strand::Dribbling.index()], 7.0);
+        assert!((evening.waited - 5.6).abs() < 1e-12);
+        assert_eq!(evening.headers, 10.0);
+    }
+
+    #[test]
+    fn what_a_session_adds_takes_the_place_of_what_it_added_before() {
+        let problem = problem();
+        let table = Table::of(&problem);
+        let [first, second] = ["a@form 10, b@flow 8", "a@scan 9, a@form 5, b@contest 7"]
+            .map(|b| table.evening(0, &laid(&table, b)));
+        let mut sum = table.evening(1, &laid(&table, "a@form 7, b@flow 6"));
+        let before = sum;
+        sum.exchange(&Evening::default(), &first);
+        sum.exchange(&first, &second);
+        assert_eq!((sum.minutes, sum.open), (before.minutes + second.minutes, before.open + second.open));
+        assert_eq!(sum.changes, before.changes + second.changes);
+        sum.exchange(&second, &Evening::default());
+        assert_eq!((sum.minutes, sum.unused, sum.breaches), (before.minutes, before.unused, before.breaches));
+        assert!(sum.strands.iter().zip(before.strands).all(|(now, then)| (now - then).abs() < 1e-9));
+        assert!((sum.waited - before.waited).abs() < 1e-9);
+    }
+}

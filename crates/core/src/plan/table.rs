@@ -292,3 +292,85 @@ fn variants(problem: &Problem) -> Vec<VariantRow> {
     };
     problem.variants.iter().map(row).collect()
 }
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::plan::ledger::tests::any_problem;
+    use crate::plan::problem::Barred;
+    use crate::plan::{Lock, SkillWish, Variant};
+    use crate::units::Seconds;
+    use rstest::rstest;
+
+    #[test]
+    fn two_skills_with_one_sign_are_told_apart() {
+        let mut problem = any_problem(1, 0);
+        let like = problem.skills[0].clone();
+        problem.skills =
+            (0..130).map(|n| SkillWish { id: format!("s{n}"), needs: vec![], ..like.clone() }).collect();
+        problem.variants = vec![
+            Variant::of("one", Stage::Form, &["s1", "s2"]),
+            Variant::of("other", Stage::Form, &["s65", "s2"]),
+            Variant::of("third", Stage::Form, &["s129"]),
+        ];
+        let table = Table::of(&problem);
+        let [one, other, third] = &table.variants[..] else { panic!("three variants") };
+        assert_eq!([1, 2, 65, 129].map(|skill| one.shows(skill)), [true, true, false, false]);
+        assert_eq!([1, 2, 65, 129].map(|skill| other.shows(skill)), [false, true, true, false]);
+        assert_eq!((one.shared(other), one.shared(third), other.shared(third)), (1, 0, 0));
+        assert_eq!(one.shared(one), 2);
+    }
+
+    #[test]
+    fn a_row_of_a_variant_fills_two_lines_of_a_cache() {
+        assert_eq!((size_of::<VariantRow>(), align_of::<VariantRow>()), (128, 64));
+    }
+
+    #[rstest]
+    #[case::as_it_is(|_: &mut Variant| (), true)]
+    #[case::barred(|v: &mut Variant| v.barred = Some(Barred::H5("no kit".into())), false)]
+    #[case::too_long_a_bout(|v: &mut Variant| v.bout = Seconds(61.0), false)]
+    #[case::longer_than_any_block(|v: &mut Variant| (v.least, v.most) = (Minutes(17), Minutes(20)), false)]
+    fn what_may_be_laid_can_be_found(#[case] change: fn(&mut Variant), #[case] usable: bool) {
+        let mut problem = any_problem(1, 0);
+        (problem.limits.longest_bout, problem.limits.longest_block) = (Seconds(60.0), Minutes(16));
+        let skill = problem.skills[0].id.clone();
+        let mut variant = Variant::of("drill", Stage::Flow, &[&skill]);
+        change(&mut variant);
+        problem.variants = vec![variant];
+        let table = Table::of(&problem);
+        let found =
+            (table.usable.len(), table.serving[0][Stage::Flow.index()].len(), table.of_drill[0].len());
+        assert_eq!(found, if usable { (1, 1, 1) } else { (0, 0, 0) });
+        assert!(table.serving[0][Stage::Form.index()].is_empty());
+    }
+
+    #[test]
+    fn a_plan_is_read_with_its_locks_and_without_what_may_not_stand() {
+        let mut problem = any_problem(1, 0);
+        let skill = problem.skills[0].id.clone();
+        problem.variants = vec![
+            Variant::of("free", Stage::Form, &[&skill]),
+            Variant::of("locked", Stage::Form, &[&skill]),
+            Variant {
+                barred: Some(Barred::H5("no kit".into())),
+                ..Variant::of("barred", Stage::Form, &[&skill])
+            },
+        ];
+        let block = |drill: &str| Block::of(&format!("{drill}@form"), Minutes(6));
+        problem.locks =
+            vec![Lock { session: 0, block: block("locked") }, Lock { session: 1, block: block("barred") }];
+        let table = Table::of(&problem);
+        let beside = Block { beside: Some("locked@form".into()), ..block("free") };
+        let plan = Plan { sessions: vec![vec![beside, block("barred"), block("unknown")], vec![]] };
+        let read = table.read(Some(&plan));
+        let told = |session: usize| -> Vec<(usize, bool, bool)> {
+            read[session].iter().map(|laid| (laid.variant, laid.beside == NONE, laid.locked)).collect()
+        };
+        // Nobody locked that the squad is split, and what is barred goes unless it is locked.
+        assert_eq!(told(0), [(0, true, false), (1, true, true)]);
+        assert_eq!(told(1), [(2, true, true)]);
+        assert_eq!(table.places(&plan)[0].len(), 2, "as it stands, all that is known");
+        assert_eq!(table.plan(&read).sessions[0], [block("free"), block("locked")]);
+    }
+}
