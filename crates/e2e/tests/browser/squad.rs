@@ -23,6 +23,9 @@ async fn a_list_without_a_head_is_asked_which_column_is_which() -> Result<(), Fa
     coach.sees("Which column of your list is which?").await?;
     coach.chooses("Name", "Orla Penn").await?;
     coach.chooses("Birth month", "2023-05").await?;
+    // A wrong column is put right without choosing the file again.
+    coach.chooses("Strong foot", "7").await?;
+    coach.sees("0 players can be added, 3 rows cannot").await?;
     coach.chooses("Strong foot", "right").await?;
     coach.sees("1 row cannot").await?;
     coach.sees("Nothing has been written yet.").await?;

@@ -21,12 +21,15 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
   const add = useAddPlayers(team)
   const [large, setLarge] = useState(false)
   const [file, setFile] = useState<File | null>(null)
+  // What stands in the first line, where it does not say which column is which.
+  const [head, setHead] = useState<string[] | null>(null)
   const choose = (file: File) => {
     preview.reset()
     add.reset()
     setFile(file)
+    setHead(null)
     setLarge(file.size > LARGEST)
-    if (file.size <= LARGEST) preview.mutate({ file })
+    if (file.size <= LARGEST) preview.mutate({ file }, { onSuccess: (read) => !read.columns && setHead(read.head) })
   }
   const players = preview.data?.rows.flatMap((row) => (row.player ? [row.player] : [])) ?? []
   return (
@@ -46,7 +49,7 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
       )}
       {preview.isError && <ErrorNote error={preview.error} />}
       {add.isError && <ErrorNote error={add.error} />}
-      {file && preview.data && <PointAtColumns key={file.name} head={preview.data.head} columns={preview.data.columns ?? null} onPoint={(columns) => preview.mutate({ file, columns })} />}
+      {file && head && <PointAtColumns key={file.name} head={head} onPoint={(columns) => preview.mutate({ file, columns })} />}
       {preview.data?.columns && (
         <>
           <Typography role="status">
@@ -79,16 +82,12 @@ const COLUMNS = ['name', 'birth_month', 'strong_foot'] as const
 
 interface Pointing {
   head: string[]
-  /** Nothing while it has to be said which column is which. */
-  columns: Schemas['Columns'] | null
   onPoint: (columns: Schemas['Columns']) => void
 }
 
-/** Which column of the list holds what; asked for where the first line does not say it. */
-function PointAtColumns({ head, columns, onPoint }: Pointing) {
-  const [chosen, setChosen] = useState<Partial<Schemas['Columns']>>(columns ?? {})
-  const [asked] = useState(columns === null)
-  if (!asked) return null
+/** Which column of the list holds what; it can still be put right once the rows stand below. */
+function PointAtColumns({ head, onPoint }: Pointing) {
+  const [chosen, setChosen] = useState<Partial<Schemas['Columns']>>({})
   const options = head.map((name, i) => ({ value: String(i), says: name || texts.squad.column(i + 1) }))
   const point = (column: (typeof COLUMNS)[number], value: string) => {
     const next = { ...chosen, [column]: Number(value) }
