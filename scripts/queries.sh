@@ -11,7 +11,7 @@ mkdir -p "$fresh"
 cat crates/store/migrations/*.sql | sqlite3 "$database"
 touch crates/store/src/lib.rs
 SQLX_OFFLINE=false SQLX_OFFLINE_DIR="$fresh" DATABASE_URL="sqlite:$database" \
-    cargo check --quiet --package jogo-store
+    cargo check --quiet --locked --workspace
 if [ "${1:-}" = "--check" ]; then
     diff -r .sqlx "$fresh" >/dev/null || { echo "the checked queries in .sqlx are stale: run make queries" >&2; exit 1; }
 else

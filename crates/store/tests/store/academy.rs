@@ -119,6 +119,17 @@ pub async fn academy() -> Academy {
     Academy { store, folder, coach: id(1), team: id(20), other_team: id(21) }
 }
 
+/// The same with a squad of three in its team, and one of two in the other.
+pub async fn with_squads() -> Academy {
+    let academy = academy().await;
+    let Academy { store, coach, team, other_team, .. } = &academy;
+    let squad = [player(100, "Una"), player(101, "Olo"), player(102, "Brin")];
+    store.add_players(*team, &squad, *coach, at("09:00:00")).await.unwrap();
+    let other = [player(200, "Sel"), player(201, "Kel")];
+    store.add_players(*other_team, &other, *coach, at("09:00:00")).await.unwrap();
+    academy
+}
+
 pub fn wishes(name: &str, start: &str) -> Curriculum {
     let text = include_str!("../../../../demo/curriculum.json");
     let curriculum: Curriculum = serde_json::from_str(text).unwrap();

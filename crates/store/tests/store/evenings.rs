@@ -2,7 +2,7 @@
 
 use std::collections::BTreeMap;
 
-use crate::academy::{Academy, academy, at, edition, id, new, person, plan, player, wishes};
+use crate::academy::{Academy, at, edition, id, new, person, plan, wishes, with_squads};
 use jiff::civil::{Date, date};
 use jogo_core::delivery::{Outcome, Ran};
 use jogo_core::units::Minutes;
@@ -20,22 +20,13 @@ fn note(n: u128, says: &str, said: &str) -> NoteEntry {
     NoteEntry { id: id(n), day: MONDAY, says: says.into(), said_at: at(said) }
 }
 
-async fn with_a_squad() -> Academy {
-    let academy = academy().await;
-    let Academy { store, coach, team, other_team, .. } = &academy;
-    let squad = [player(100, "Una"), player(101, "Olo"), player(102, "Brin")];
-    store.add_players(*team, &squad, *coach, at("09:00:00")).await.unwrap();
-    store.add_players(*other_team, &[player(200, "Sel")], *coach, at("09:00:00")).await.unwrap();
-    academy
-}
-
 #[rstest]
 #[case::in_their_order([0, 1, 2, 3])]
 #[case::turned([3, 2, 1, 0])]
 #[case::twice([2, 0, 2, 1])]
 #[tokio::test]
 async fn attendance_counts_the_last_word_of_each_player_and_day(#[case] order: [usize; 4]) {
-    let academy = with_a_squad().await;
+    let academy = with_squads().await;
     let Academy { store, coach, team, .. } = &academy;
     let all = [
         presence(600, 100, MONDAY, true, "17:00:00"),
@@ -57,7 +48,7 @@ async fn attendance_counts_the_last_word_of_each_player_and_day(#[case] order: [
 
 #[tokio::test]
 async fn every_word_of_a_day_stays_with_who_said_it_and_when() {
-    let academy = with_a_squad().await;
+    let academy = with_squads().await;
     let Academy { store, coach, team, .. } = &academy;
     let helper = person(2, "olo");
     store.add_person(&helper, at("09:00:00")).await.unwrap();
@@ -89,7 +80,7 @@ async fn every_word_of_a_day_stays_with_who_said_it_and_when() {
 #[case::a_note_of_another_team(None, Some(799))]
 #[tokio::test]
 async fn one_entry_that_cannot_be_keeps_all_out(#[case] strange: Option<u128>, #[case] known: Option<u128>) {
-    let academy = with_a_squad().await;
+    let academy = with_squads().await;
     let Academy { store, coach, team, other_team, .. } = &academy;
     let theirs = LogEntries { notes: vec![note(799, "Theirs", "18:00:00")], ..LogEntries::default() };
     store.add_log(*other_team, &theirs, *coach, at("18:30:00")).await.unwrap();
@@ -109,7 +100,7 @@ async fn one_entry_that_cannot_be_keeps_all_out(#[case] strange: Option<u128>, #
 
 #[tokio::test]
 async fn a_block_keeps_all_that_was_said_of_it() {
-    let academy = with_a_squad().await;
+    let academy = with_squads().await;
     let Academy { store, coach, team, .. } = &academy;
     let winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
     store.add_curriculum(id(50), &winter.curriculum, &plan(), *coach, at("09:00:00")).await.unwrap();

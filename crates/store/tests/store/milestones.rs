@@ -1,6 +1,6 @@
 //! Milestones keep their order; a coach's word is kept once, with its reason.
 
-use crate::academy::{Academy, academy, at, id, milestone, player, word_on};
+use crate::academy::{Academy, at, id, milestone, with_squads, word_on};
 use jogo_core::milestones::Verdict;
 use jogo_store::StoreError;
 use jogo_store::milestones::NewWord;
@@ -10,13 +10,8 @@ async fn says(academy: &Academy) -> Vec<String> {
 }
 
 async fn with_a_milestone() -> Academy {
-    let academy = academy().await;
-    let Academy { store, coach, team, other_team, .. } = &academy;
-    store
-        .add_players(*team, &[player(100, "Una"), player(101, "Olo")], *coach, at("09:00:00"))
-        .await
-        .unwrap();
-    store.add_players(*other_team, &[player(200, "Sel")], *coach, at("09:00:00")).await.unwrap();
+    let academy = with_squads().await;
+    let store = &academy.store;
     store.put_milestone(&milestone("sole-turn", "I can turn")).await.unwrap();
     academy
 }

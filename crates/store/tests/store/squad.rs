@@ -1,6 +1,6 @@
 //! Who stays together, all that is kept of one player, and erasing it.
 
-use crate::academy::{Academy, academy, at, id, milestone, player, word_on};
+use crate::academy::{Academy, at, id, milestone, player, with_squads, word_on};
 use jiff::civil::date;
 use jogo_core::pairs::Pair;
 use jogo_core::results::{Origin, Trial};
@@ -14,21 +14,9 @@ fn pair(one: u128, other: u128, together: bool) -> Pair<Uuid> {
     Pair { one: id(one), other: id(other), together }
 }
 
-async fn with_a_squad() -> Academy {
-    let academy = academy().await;
-    let Academy { store, coach, team, other_team, .. } = &academy;
-    let squad = [player(100, "Una"), player(101, "Olo"), player(102, "Brin")];
-    store.add_players(*team, &squad, *coach, at("09:00:00")).await.unwrap();
-    store
-        .add_players(*other_team, &[player(200, "Sel"), player(201, "Kel")], *coach, at("09:00:00"))
-        .await
-        .unwrap();
-    academy
-}
-
 #[tokio::test]
 async fn wishes_are_kept_whichever_way_they_are_said_and_set_anew_as_a_whole() {
-    let academy = with_a_squad().await;
+    let academy = with_squads().await;
     let Academy { store, team, other_team, .. } = &academy;
     store.set_pairs(*other_team, &[pair(200, 201, false)]).await.unwrap();
     store.set_pairs(*team, &[pair(102, 100, true), pair(100, 101, false)]).await.unwrap();
@@ -44,7 +32,7 @@ async fn wishes_are_kept_whichever_way_they_are_said_and_set_anew_as_a_whole() {
 
 #[tokio::test]
 async fn a_pair_that_is_wished_twice_leaves_the_earlier_wishes() {
-    let academy = with_a_squad().await;
+    let academy = with_squads().await;
     let Academy { store, team, .. } = &academy;
     store.set_pairs(*team, &[pair(100, 101, true)]).await.unwrap();
     assert!(store.set_pairs(*team, &[pair(100, 102, true), pair(102, 100, false)]).await.is_err());
@@ -103,7 +91,7 @@ async fn says_something_of_everything(academy: &Academy) {
 
 #[tokio::test]
 async fn all_that_is_kept_of_a_player_can_be_read() {
-    let academy = with_a_squad().await;
+    let academy = with_squads().await;
     says_something_of_everything(&academy).await;
     let Academy { store, team, .. } = &academy;
     let team = store.team(*team).await.unwrap().unwrap();
@@ -128,7 +116,7 @@ async fn all_that_is_kept_of_a_player_can_be_read() {
 
 #[tokio::test]
 async fn of_an_erased_player_nothing_is_left_not_even_in_the_file() {
-    let academy = with_a_squad().await;
+    let academy = with_squads().await;
     let Academy { store, coach, team, folder, .. } = &academy;
     let name = "Quillen";
     store.add_players(*team, &[player(103, name)], *coach, at("09:10:00")).await.unwrap();
@@ -157,7 +145,7 @@ async fn of_an_erased_player_nothing_is_left_not_even_in_the_file() {
 
 #[tokio::test]
 async fn birth_months_are_known_by_band() {
-    let academy = with_a_squad().await;
+    let academy = with_squads().await;
     let months = academy.store.birth_months("u8-u9").await.unwrap();
     assert_eq!((months.len(), months[&id(200)]), (5, "2022-04".parse().unwrap()));
     assert!(academy.store.birth_months("u10-u12").await.unwrap().is_empty());
