@@ -92,10 +92,11 @@ async fn a_player_is_erased_only_by_name_and_is_then_nowhere() -> Result<(), Fai
     coach.field("Write the name to go on").await?.send_keys(" Pelldale").await?;
     coach.presses_in_dialog("Erase this player").await?;
     coach.sees("13 players").await?;
-    assert!(!coach.has("Tamin Pelldale").await?);
+    coach.goes("Tamin Pelldale").await?;
     coach.opens("/test/toe-taps-30").await?;
     coach.sees_named("Brien Stackwick, round 1").await?;
-    assert!(!coach.has("Tamin Pelldale").await?);
+    // The copy that the device carries is renewed as soon as the page is open.
+    coach.goes("Tamin Pelldale").await?;
     browser.end().await
 }
 
