@@ -166,6 +166,17 @@ fn a_demo_leaves_an_academy_alone_that_is_none(#[case] keep: &[&str]) {
 }
 
 #[test]
+fn a_demo_leaves_a_library_alone_that_nobody_signs_in_to_yet() {
+    let folder = tempfile::tempdir().unwrap();
+    let data = path(folder.path());
+    let bands = format!("{DEMO}/bands.json");
+    let read = jogo(&["import", &bands, "--data", data], "");
+    assert!(read.status.success(), "{}", says(&read));
+    let refused = jogo(&["demo", "--data", data, "--port", "0"], "");
+    assert!(says(&refused).contains("holds an academy that is no demo"), "{}", says(&refused));
+}
+
+#[test]
 fn an_academy_of_its_own_offers_no_sample_people_and_carries_strict_headers() {
     let folder = tempfile::tempdir().unwrap();
     let academy = Serving::start(&["serve", "--data", path(folder.path())]);

@@ -65,6 +65,7 @@ impl Ledger<'_> {
                 self.exchange_week(week, anew, &mut sum);
             }
         }
+
         scales.touched.clear();
         for new in anew {
             self.touch(new.session, &new.blocks, &new.evening, &mut scales.touched);

@@ -14,8 +14,8 @@ use actix_web::HttpServer;
 use clap::{Args, Parser, Subcommand};
 use jiff::civil::Date;
 use jogo_core::input::short_text;
-use jogo_store::Store;
 use jogo_store::people::{NewPerson, Person, Role};
+use jogo_store::{Store, Stored};
 use tracing_subscriber::filter::LevelFilter;
 use uuid::Uuid;
 
@@ -193,12 +193,12 @@ pub async fn run(command: Command) -> Result<(), Stopped> {
             let data = data.unwrap_or_else(|| own.clone());
             let clock = clock(&listen)?;
             let mut store = open(&data).await?;
-            let there = whose(&store).await?;
-            if there == Whose::Somebodys {
+            let is_demo = !store.samples().await.map_err(|e| e.to_string())?.is_empty();
+            if !is_demo && holds_anything(&store).await.map_err(|e| e.to_string())? {
                 let says = "holds an academy that is no demo: give another folder with --data";
                 return Err(Stopped::failed(format!("{} {says}", data.display())));
             }
-            if !(keep && there == Whose::Demo) {
+            if !(keep && is_demo) {
                 store.close().await;
                 remove_old(&data)?;
                 store = open(&data).await?;
@@ -241,21 +241,13 @@ async fn open(data: &Path) -> Result<Store, String> {
     Store::open(&data.join("academy.sqlite")).await.map_err(|e| e.to_string())
 }
 
-/// Whom the academy in a folder belongs to.
-#[derive(PartialEq)]
-enum Whose {
-    Nobodys,
-    Demo,
-    Somebodys,
-}
-
-async fn whose(store: &Store) -> Result<Whose, String> {
-    let (people, samples) = (store.people().await, store.samples().await);
-    Ok(match (people.map_err(|e| e.to_string())?.len(), samples.map_err(|e| e.to_string())?.len()) {
-        (0, _) => Whose::Nobodys,
-        (_, 0) => Whose::Somebodys,
-        _ => Whose::Demo,
-    })
+/// Whether an academy has been begun: somebody signs in, or a library was read.
+async fn holds_anything(store: &Store) -> Stored<bool> {
+    Ok(!store.people().await?.is_empty()
+        || !store.bands().await?.is_empty()
+        || !store.skills().await?.is_empty()
+        || !store.kept_drills().await?.is_empty()
+        || !store.tests().await?.is_empty())
 }
 
 /// A demo begins anew, but never takes away a folder that holds anything else.

@@ -10,6 +10,7 @@ use jogo_core::edition::Edition;
 use jogo_core::levels::Level;
 use jogo_core::milestones::{Evidence, Feet, Measured, Milestone, Override, Reach, Verdict};
 use jogo_core::plan::{Block, Plan};
+use jogo_core::results::{Origin, Trial};
 use jogo_core::roster::NewPlayer;
 use jogo_core::skill::{Side, Stage};
 use jogo_core::tests::{Protocol, Summary, Test};
@@ -20,6 +21,7 @@ use jogo_store::library::Library;
 use jogo_store::milestones::NewWord;
 use jogo_store::people::{NewPerson, Person, Role};
 use jogo_store::teams::Player;
+use jogo_store::trials::NewTrial;
 use uuid::Uuid;
 
 pub struct Academy {
@@ -156,4 +158,25 @@ pub async fn edition(academy: &Academy, curriculum: Curriculum) -> Edition {
 
 pub fn new(n: u128, curriculum: u128, edition: &Edition) -> NewEdition<'_> {
     NewEdition { id: id(n), curriculum: id(curriculum), edition, note: "" }
+}
+
+/// A result of the four cuts.
+pub fn trial(n: u128, player: u128, value: f64) -> NewTrial {
+    let trial = Trial {
+        player: id(player),
+        test: "four-cuts".into(),
+        side: None,
+        taken_on: date(2031, 2, 10),
+        value,
+        marks: Vec::new(),
+    };
+    NewTrial { id: id(n), trial, said_at: at("18:00:00"), origin: Origin::Entered }
+}
+
+/// Publishes an edition of the winter to both teams.
+pub async fn publishes_winter(academy: &Academy) {
+    let Academy { store, coach, .. } = academy;
+    let winter = edition(academy, wishes("Winter", "2031-01-06")).await;
+    store.add_curriculum(id(50), &winter.curriculum, &plan(), *coach, at("09:00:00")).await.unwrap();
+    store.publish(new(60, 50, &winter), &[], *coach, at("10:00:00")).await.unwrap();
 }

@@ -1,6 +1,6 @@
 //! Curricula change only from the version that was read; editions never change.
 
-use crate::academy::{Academy, academy, at, edition, id, new, plan, wishes};
+use crate::academy::{Academy, academy, at, edition, id, new, plan, publishes_winter, wishes};
 use jogo_core::delivery::Outcome;
 use jogo_core::edition::Edition;
 use jogo_core::units::Minutes;
@@ -86,10 +86,8 @@ async fn editions_are_numbered_and_a_team_works_by_the_latest_of_each_curriculum
 #[tokio::test]
 async fn a_team_that_joins_later_has_no_earlier_edition() {
     let academy = academy().await;
-    let Academy { store, coach, .. } = &academy;
-    let winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
-    store.add_curriculum(id(50), &winter.curriculum, &plan(), *coach, at("09:00:00")).await.unwrap();
-    store.publish(new(60, 50, &winter), &[], *coach, at("10:00:00")).await.unwrap();
+    let Academy { store, .. } = &academy;
+    publishes_winter(&academy).await;
     store.add_team(id(22), id(10), "u8-u9", "Tern Cove Red", &[]).await.unwrap();
     assert!(store.editions_of_team(id(22)).await.unwrap().is_empty());
 }
@@ -102,9 +100,7 @@ async fn a_team_that_joins_later_has_no_earlier_edition() {
 async fn the_latest_saying_counts_whatever_the_order(#[case] order: [usize; 3]) {
     let academy = academy().await;
     let Academy { store, coach, team, .. } = &academy;
-    let winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
-    store.add_curriculum(id(50), &winter.curriculum, &plan(), *coach, at("09:00:00")).await.unwrap();
-    store.publish(new(60, 50, &winter), &[], *coach, at("10:00:00")).await.unwrap();
+    publishes_winter(&academy).await;
     let saying = |n, outcome, minutes: Option<u32>, said: &str| OutcomeEntry {
         id: id(n),
         edition: id(60),

@@ -2,7 +2,7 @@
 
 use std::collections::BTreeMap;
 
-use crate::academy::{Academy, at, edition, id, new, person, plan, wishes, with_squads};
+use crate::academy::{Academy, at, id, person, publishes_winter, with_squads};
 use jiff::civil::{Date, date};
 use jogo_core::delivery::{Outcome, Ran};
 use jogo_core::units::Minutes;
@@ -102,9 +102,7 @@ async fn one_entry_that_cannot_be_keeps_all_out(#[case] strange: Option<u128>, #
 async fn a_block_keeps_all_that_was_said_of_it() {
     let academy = with_squads().await;
     let Academy { store, coach, team, .. } = &academy;
-    let winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
-    store.add_curriculum(id(50), &winter.curriculum, &plan(), *coach, at("09:00:00")).await.unwrap();
-    store.publish(new(60, 50, &winter), &[], *coach, at("10:00:00")).await.unwrap();
+    publishes_winter(&academy).await;
     let harder = BlockSaid {
         block: 0,
         outcome: Outcome::Short,

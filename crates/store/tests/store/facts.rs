@@ -1,23 +1,9 @@
 //! What was said is kept once, all of it or nothing, and in any order.
 
-use crate::academy::{Academy, academy, at, id, player};
-use jiff::civil::date;
-use jogo_core::results::{Origin, Trial};
+use crate::academy::{Academy, academy, at, id, player, trial};
 use jogo_store::StoreError;
-use jogo_store::trials::{NewTrial, TakenBack};
+use jogo_store::trials::TakenBack;
 use rstest::rstest;
-
-fn trial(n: u128, player: u128, value: f64) -> NewTrial {
-    let trial = Trial {
-        player: id(player),
-        test: "four-cuts".into(),
-        side: None,
-        taken_on: date(2031, 2, 10),
-        value,
-        marks: Vec::new(),
-    };
-    NewTrial { id: id(n), trial, said_at: at("18:00:00"), origin: Origin::Entered }
-}
 
 async fn with_a_squad() -> Academy {
     let academy = academy().await;

@@ -1,12 +1,12 @@
 //! Counts of levels are kept beside what they follow from, and forgotten as soon as that changes.
 
-use crate::academy::{Academy, academy, at, id, player, word_on};
+use crate::academy::{Academy, academy, at, band, id, milestone, player, trial, word_on};
 use jiff::civil::date;
 use jogo_core::levels::Thresholds;
-use jogo_core::results::{LevelCount, Origin, TestCount, Trial};
+use jogo_core::results::{LevelCount, TestCount};
 use jogo_core::standards::Standard;
 use jogo_store::levels::TeamCounts;
-use jogo_store::trials::{NewTrial, TakenBack};
+use jogo_store::trials::TakenBack;
 use rstest::rstest;
 
 fn counts() -> TeamCounts {
@@ -25,27 +25,14 @@ async fn kept(academy: &Academy) -> Vec<(i64, bool)> {
 
 async fn with_counts() -> Academy {
     let academy = academy().await;
-    let Academy { store, coach, team, other_team, .. } = &academy;
+    let Academy { store, coach, team, .. } = &academy;
     store.add_players(*team, &[player(100, "Una")], *coach, at("09:00:00")).await.unwrap();
-    let trial = NewTrial {
-        id: id(300),
-        trial: Trial {
-            player: id(100),
-            test: "four-cuts".into(),
-            side: None,
-            taken_on: date(2031, 2, 3),
-            value: 7.0,
-            marks: Vec::new(),
-        },
-        said_at: at("18:00:00"),
-        origin: Origin::Entered,
-    };
-    store.add_trials(*team, &[trial], &[], *coach, at("18:10:00")).await.unwrap();
-    store.put_milestone(&crate::academy::milestone("sole-turn", "I can turn")).await.unwrap();
+    store.add_trials(*team, &[trial(300, 100, 7.0)], &[], *coach, at("18:10:00")).await.unwrap();
+    store.put_milestone(&milestone("sole-turn", "I can turn")).await.unwrap();
     for kept in store.kept_levels("u8-u9").await.unwrap() {
         store.keep_levels(kept.team.id, kept.version, &counts()).await.unwrap();
     }
-    assert!(kept(&academy).await.iter().all(|(_, kept)| *kept), "{team} and {other_team}");
+    assert!(kept(&academy).await.iter().all(|(_, kept)| *kept), "of both teams");
     academy
 }
 
@@ -102,19 +89,6 @@ async fn what_changes_under_them_takes_them_away(#[case] changed: Changed, #[cas
     let academy = with_counts().await;
     let Academy { store, coach, team, .. } = &academy;
     let now = at("19:00:00");
-    let trial = |n| NewTrial {
-        id: id(n),
-        trial: Trial {
-            player: id(100),
-            test: "four-cuts".into(),
-            side: None,
-            taken_on: date(2031, 2, 10),
-            value: 9.0,
-            marks: Vec::new(),
-        },
-        said_at: now,
-        origin: Origin::Entered,
-    };
     let standard = |band: &str| Standard {
         test: "four-cuts".into(),
         band: band.into(),
@@ -123,7 +97,7 @@ async fn what_changes_under_them_takes_them_away(#[case] changed: Changed, #[cas
     };
     match changed {
         Changed::Squad => store.add_players(*team, &[player(101, "Olo")], *coach, now).await.map(drop),
-        Changed::Trials => store.add_trials(*team, &[trial(301)], &[], *coach, now).await,
+        Changed::Trials => store.add_trials(*team, &[trial(301, 100, 9.0)], &[], *coach, now).await,
         Changed::TakenBack => {
             let back = [TakenBack { trial: id(300), said_at: now }];
             store.add_trials(*team, &[], &back, *coach, now).await
@@ -133,9 +107,7 @@ async fn what_changes_under_them_takes_them_away(#[case] changed: Changed, #[cas
             let team = store.team(*team).await.unwrap().unwrap();
             store.erase_player(&team, id(100), *coach, now).await
         }
-        Changed::Milestone => {
-            store.put_milestone(&crate::academy::milestone("sole-turn", "I can turn well")).await
-        }
+        Changed::Milestone => store.put_milestone(&milestone("sole-turn", "I can turn well")).await,
         Changed::MilestoneOut => store.drop_milestone("sole-turn").await.map(drop),
         Changed::Test => {
             let test = store.test("four-cuts").await.unwrap().unwrap();
@@ -143,10 +115,7 @@ async fn what_changes_under_them_takes_them_away(#[case] changed: Changed, #[cas
         }
         Changed::Standard => store.set_standards(&[standard("u8-u9")], *coach, now).await,
         Changed::StandardOfAnotherBand => {
-            let bands = jogo_store::library::Library {
-                bands: vec![crate::academy::band("u10-u12")],
-                ..Default::default()
-            };
+            let bands = jogo_store::library::Library { bands: vec![band("u10-u12")], ..Default::default() };
             store.put_library(&bands, now).await.unwrap();
             for kept in store.kept_levels("u8-u9").await.unwrap() {
                 store.keep_levels(kept.team.id, kept.version, &counts()).await.unwrap();

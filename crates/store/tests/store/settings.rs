@@ -1,14 +1,12 @@
 //! The academy, its bands, tests and standards.
 
-use crate::academy::{Academy, academy, at, band, id, player};
+use crate::academy::{Academy, academy, at, band, player, trial};
 use jiff::civil::date;
 use jogo_core::levels::Thresholds;
-use jogo_core::results::{Origin, Trial};
 use jogo_core::standards::Standard;
 use jogo_core::tests::Test;
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
-use jogo_store::trials::NewTrial;
 use rstest::rstest;
 
 fn standard(test: &str, from: &str, secure: f64) -> Standard {
@@ -84,16 +82,7 @@ async fn a_test_goes_if_nothing_rests_on_it(#[case] taken: bool, #[case] set: bo
     let Academy { store, coach, team, .. } = &academy;
     if taken {
         store.add_players(*team, &[player(100, "Una")], *coach, at("09:00:00")).await.unwrap();
-        let trial = Trial {
-            player: id(100),
-            test: "four-cuts".into(),
-            side: None,
-            taken_on: date(2031, 2, 10),
-            value: 7.0,
-            marks: Vec::new(),
-        };
-        let trial = NewTrial { id: id(300), trial, said_at: at("18:00:00"), origin: Origin::Entered };
-        store.add_trials(*team, &[trial], &[], *coach, at("18:10:00")).await.unwrap();
+        store.add_trials(*team, &[trial(300, 100, 7.0)], &[], *coach, at("18:10:00")).await.unwrap();
     }
     if set {
         store

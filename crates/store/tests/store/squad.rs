@@ -1,9 +1,9 @@
 //! Who stays together, all that is kept of one player, and erasing it.
 
-use crate::academy::{Academy, at, id, milestone, player, with_squads, word_on};
+use crate::academy::{Academy, at, id, milestone, player, trial, with_squads, word_on};
 use jiff::civil::date;
 use jogo_core::pairs::Pair;
-use jogo_core::results::{Origin, Trial};
+use jogo_core::results::Trial;
 use jogo_core::skill::Side;
 use jogo_store::home::SelfReport;
 use jogo_store::log::{LogEntries, PresenceEntry};
@@ -46,22 +46,19 @@ async fn a_pair_that_is_wished_twice_leaves_the_earlier_wishes() {
 async fn says_something_of_everything(academy: &Academy) {
     let Academy { store, coach, team, .. } = academy;
     store.put_milestone(&milestone("sole-turn", "I can turn")).await.unwrap();
-    let trial = |n, value| NewTrial {
-        id: id(n),
-        trial: Trial {
-            player: id(100),
-            test: "four-cuts".into(),
-            side: Some(Side::Left),
-            taken_on: date(2031, 2, 10),
-            value,
-            marks: Vec::new(),
-        },
-        said_at: at("18:00:00"),
-        origin: Origin::Entered,
+    let with_the_left = |n, value| {
+        let both = trial(n, 100, value);
+        NewTrial { trial: Trial { side: Some(Side::Left), ..both.trial }, ..both }
     };
     let back = [TakenBack { trial: id(300), said_at: at("18:05:00") }];
     store
-        .add_trials(*team, &[trial(300, 70.0), trial(301, 7.0)], &back, *coach, at("18:10:00"))
+        .add_trials(
+            *team,
+            &[with_the_left(300, 70.0), with_the_left(301, 7.0)],
+            &back,
+            *coach,
+            at("18:10:00"),
+        )
         .await
         .unwrap();
     let there = |n, present, said: &str| PresenceEntry {

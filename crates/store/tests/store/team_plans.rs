@@ -2,7 +2,7 @@
 
 use std::collections::BTreeMap;
 
-use crate::academy::{Academy, academy, at, edition, id, new, plan, wishes};
+use crate::academy::{Academy, academy, at, edition, id, new, publishes_winter, wishes};
 use jiff::civil::{Date, date};
 use jogo_core::plan::{Block, Plan};
 use jogo_core::team_plan::TeamPlan;
@@ -20,10 +20,7 @@ fn own(minutes: u32) -> TeamPlan {
 /// An academy in which both teams work by an edition.
 async fn published() -> Academy {
     let academy = academy().await;
-    let Academy { store, coach, .. } = &academy;
-    let winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
-    store.add_curriculum(id(50), &winter.curriculum, &plan(), *coach, at("09:00:00")).await.unwrap();
-    store.publish(new(60, 50, &winter), &[], *coach, at("10:00:00")).await.unwrap();
+    publishes_winter(&academy).await;
     academy
 }
 
