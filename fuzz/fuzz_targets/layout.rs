@@ -1,8 +1,8 @@
 //! Any text is read or answered, and whatever reads is measured, fitted and drawn.
 #![no_main]
 
-use jogo_core::fit::{Ground, Station, fit};
-use jogo_core::layout::Layout;
+use jogo_core::ground::fit::{Ground, Station, fit};
+use jogo_core::ground::layout::Layout;
 use jogo_core::units::{Metres, Pace};
 use libfuzzer_sys::fuzz_target;
 

@@ -9,18 +9,18 @@ mod demo;
 
 use divan::{Bencher, black_box};
 use jogo_core::academy::Academy;
-use jogo_core::cues::{CueWish, calls};
-use jogo_core::desk::{Setting, look};
-use jogo_core::forecast::{Assumptions, Size, forecast};
-use jogo_core::layout::Layout;
-use jogo_core::library::fits;
-use jogo_core::plan::example::{ExampleSize, example};
-use jogo_core::plan::solve::{STEPS_NEAR, usual_steps};
+use jogo_core::drill::cues::{CueWish, calls};
+use jogo_core::drill::desk::{Setting, look};
+use jogo_core::drill::library::fits;
+use jogo_core::ground::layout::Layout;
+use jogo_core::plan::forecast::{Assumptions, Size, forecast};
+use jogo_core::plan::problem::example::{ExampleSize, example};
+use jogo_core::plan::search::solve::{STEPS_NEAR, usual_steps};
 use jogo_core::plan::{Problem, check, score, solve, solve_near};
 use jogo_core::progression::Map;
 use jogo_core::progression::findings::{Around, findings};
 use jogo_core::progression::sheet::lay_out;
-use jogo_core::skill::{Need, Skill, Stage};
+use jogo_core::technique::skill::{Need, Skill, Stage};
 use jogo_core::units::{Pace, Seconds};
 
 fn main() {

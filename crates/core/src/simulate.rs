@@ -7,12 +7,12 @@
 use jiff::civil::date;
 use rand::RngExt;
 
-use crate::chance::Chance;
+use crate::academy::roster::{BirthMonth, NewPlayer};
+use crate::assessment::benchmarks::{SEEN, Test};
+use crate::assessment::levels::Thresholds;
 use crate::delivery::Outcome;
-use crate::levels::Thresholds;
-use crate::roster::{BirthMonth, NewPlayer};
-use crate::skill::Side;
-use crate::tests::{SEEN, Test};
+use crate::statistics::chance::Chance;
+use crate::technique::skill::Side;
 use crate::units::Minutes;
 
 impl Chance {

@@ -3,9 +3,9 @@
 
 mod demo;
 
-use jogo_core::edition::Edition;
+use jogo_core::delivery::edition::Edition;
 use jogo_core::plan::{Block, Plan};
-use jogo_core::skill::Stage;
+use jogo_core::technique::skill::Stage;
 use jogo_core::units::{Metres, Minutes};
 use rstest::rstest;
 

@@ -5,10 +5,10 @@ mod demo;
 
 use jiff::civil::date;
 use jogo_core::academy::Academy;
-use jogo_core::curriculum::{Curriculum, Goal};
-use jogo_core::fit::Ground;
+use jogo_core::ground::fit::Ground;
 use jogo_core::plan::Problem;
-use jogo_core::skill::{Skill, Stage, Strand};
+use jogo_core::plan::curriculum::{Curriculum, Goal};
+use jogo_core::technique::skill::{Skill, Stage, Strand};
 use jogo_core::units::{Difficulty, Metres, Minutes, Share};
 use rstest::rstest;
 use serde_json::json;

@@ -4,8 +4,8 @@
 mod demo;
 
 use jiff::civil::{Date, date};
+use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::{Outcome, Said, WeekTally, Worked};
-use jogo_core::edition::Edition;
 use jogo_core::plan::{Block, Plan};
 use jogo_core::units::Minutes;
 use proptest::prelude::*;

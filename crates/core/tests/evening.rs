@@ -3,10 +3,10 @@
 
 mod demo;
 
-use jogo_core::block::{FootTouches, PhaseKind};
-use jogo_core::edition::Edition;
+use jogo_core::delivery::edition::Edition;
+use jogo_core::drill::timing::{FootTouches, PhaseKind};
 use jogo_core::plan::{Block, Plan, solve};
-use jogo_core::skill::{Stage, Strand};
+use jogo_core::technique::skill::{Stage, Strand};
 use jogo_core::units::{Minutes, Pace, Seconds};
 use rstest::rstest;
 

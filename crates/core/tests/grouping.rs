@@ -3,7 +3,7 @@
 
 use std::collections::BTreeMap;
 
-use jogo_core::grouping::{Mix, order};
+use jogo_core::delivery::stations::{Mix, order};
 use proptest::prelude::*;
 
 fn squad(strengths: &[f64]) -> Vec<(usize, f64)> {

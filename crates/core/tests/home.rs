@@ -7,11 +7,11 @@ use std::collections::BTreeSet;
 
 use jiff::ToSpan;
 use jiff::civil::Date;
+use jogo_core::delivery::edition::Edition;
+use jogo_core::delivery::home::{HomeCard, MINUTES, MOST_DRILLS};
 use jogo_core::drill::Drill;
-use jogo_core::edition::Edition;
-use jogo_core::home::{HomeCard, MINUTES, MOST_DRILLS};
 use jogo_core::plan::{Block, Plan, solve};
-use jogo_core::skill::Stage;
+use jogo_core::technique::skill::Stage;
 use jogo_core::units::{Minutes, Pace};
 use rstest::rstest;
 

@@ -5,15 +5,15 @@ use std::collections::BTreeMap;
 
 use jiff::ToSpan;
 use jiff::civil::date;
-use jogo_core::dose::{Dose, Schedule, SideRule};
-use jogo_core::fit::{Station, split};
-use jogo_core::layout::Layout;
+use jogo_core::drill::dose::{Dose, Schedule, SideRule};
+use jogo_core::ground::fit::{Station, split};
+use jogo_core::ground::layout::Layout;
 use jogo_core::plan::score::missing;
 use jogo_core::plan::{
     Approach, Block, Limits, Lock, Plan, Problem, SessionWish, SkillWish, Variant, check, clash, score,
     solve, variant_id,
 };
-use jogo_core::skill::{Need, Stage, Strand};
+use jogo_core::technique::skill::{Need, Stage, Strand};
 use jogo_core::units::{Minutes, Pace, Seconds, Share};
 use proptest::prelude::*;
 

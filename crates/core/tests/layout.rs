@@ -1,7 +1,7 @@
 //! The layout notation: what it says, what it measures, and what it answers to mistakes.
 #![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
-use jogo_core::layout::{Layout, Point};
+use jogo_core::ground::layout::{Layout, Point};
 use jogo_core::units::{Metres, Pace};
 use proptest::prelude::*;
 use rstest::rstest;

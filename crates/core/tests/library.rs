@@ -4,12 +4,12 @@
 mod demo;
 
 use jogo_core::academy::Academy;
-use jogo_core::desk::{Setting, look};
+use jogo_core::drill::desk::{Setting, look};
+use jogo_core::drill::levers::{LeverPoints, Levers, Tempo};
+use jogo_core::drill::library::{Entry, Wanted, allowed};
 use jogo_core::drill::{Drill, Shelf};
-use jogo_core::fit::{Ground, fit};
-use jogo_core::levers::{LeverPoints, Levers, Tempo};
-use jogo_core::library::{Entry, Wanted, allowed};
-use jogo_core::skill::{Skill, Stage};
+use jogo_core::ground::fit::{Ground, fit};
+use jogo_core::technique::skill::{Skill, Stage};
 use jogo_core::units::{Metres, Pace, Share};
 use rstest::rstest;
 

@@ -4,17 +4,17 @@
 
 use jiff::ToSpan;
 use jiff::civil::{Date, date};
-use jogo_core::grouping::{FootBehind, Group, Reason, next_week, urgency};
-use jogo_core::levels::{Level, Thresholds};
-use jogo_core::milestones::check::left_without_answer;
-use jogo_core::milestones::ready::{Missing, for_skill, stage_reached};
-use jogo_core::milestones::{
+use jogo_core::assessment::benchmarks::{Protocol, Summary, Test};
+use jogo_core::assessment::levels::{Level, Thresholds};
+use jogo_core::assessment::milestones::check::left_without_answer;
+use jogo_core::assessment::milestones::ready::{Missing, for_skill, stage_reached};
+use jogo_core::assessment::milestones::{
     Evidence, Feet, Measured, Milestone, Override, Reach, Seen, Shown, Standing, State, Verdict,
 };
-use jogo_core::results::{Trial, results};
-use jogo_core::skill::{Gate, Need, Side, Skill, Stage, Strand};
-use jogo_core::standards::Standard;
-use jogo_core::tests::{Protocol, Summary, Test};
+use jogo_core::assessment::results::{Trial, results};
+use jogo_core::assessment::standards::Standard;
+use jogo_core::review::groups::{FootBehind, Group, Reason, next_week, urgency};
+use jogo_core::technique::skill::{Gate, Need, Side, Skill, Stage, Strand};
 use jogo_core::units::Seconds;
 use proptest::prelude::*;
 use rstest::rstest;

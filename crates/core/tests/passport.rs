@@ -5,12 +5,12 @@
 mod demo;
 
 use jiff::civil::{Date, date};
-use jogo_core::milestones::ready::Stands;
-use jogo_core::milestones::{Milestone, Standing, State};
-use jogo_core::passport::{changes, lines, next_skills, note};
-use jogo_core::repeatability::Repeatability;
-use jogo_core::results::TestResult;
-use jogo_core::skill::{Side, Skill, Strand};
+use jogo_core::assessment::milestones::ready::Stands;
+use jogo_core::assessment::milestones::{Milestone, Standing, State};
+use jogo_core::assessment::passport::{changes, lines, next_skills, note};
+use jogo_core::assessment::reliability::Repeatability;
+use jogo_core::assessment::results::TestResult;
+use jogo_core::technique::skill::{Side, Skill, Strand};
 use rstest::rstest;
 
 fn milestones(band: &str) -> Vec<Milestone> {

@@ -12,7 +12,7 @@ use jogo_core::progression::compare::compare;
 use jogo_core::progression::findings::{Around, Finding, FindingKind, Mend, findings};
 use jogo_core::progression::sheet::lay_out;
 use jogo_core::progression::ways::Pacing;
-use jogo_core::skill::{Gate, Need, Skill, Stage, Strand};
+use jogo_core::technique::skill::{Gate, Need, Skill, Stage, Strand};
 use proptest::prelude::*;
 use rstest::rstest;
 

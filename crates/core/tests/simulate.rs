@@ -3,11 +3,11 @@
 
 mod demo;
 
-use jogo_core::chance::Chance;
+use jogo_core::academy::roster::LONGEST_NAME;
+use jogo_core::assessment::benchmarks::Better;
 use jogo_core::delivery::Outcome;
 use jogo_core::input::short_text;
-use jogo_core::roster::LONGEST_NAME;
-use jogo_core::tests::Better;
+use jogo_core::statistics::chance::Chance;
 use jogo_core::units::Minutes;
 
 #[test]

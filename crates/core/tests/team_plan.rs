@@ -5,10 +5,10 @@ mod demo;
 
 use jiff::ToSpan;
 use jiff::civil::{Date, date};
+use jogo_core::delivery::edition::Edition;
+use jogo_core::delivery::team_plan::{Drift, TeamPlan, as_run, takes_over};
 use jogo_core::delivery::{Outcome, Said, WeekTally, Worked, together};
-use jogo_core::edition::Edition;
 use jogo_core::plan::{Plan, Remedy, check, solve};
-use jogo_core::team_plan::{Drift, TeamPlan, as_run, takes_over};
 use jogo_core::units::{Metres, Minutes};
 use rstest::rstest;
 

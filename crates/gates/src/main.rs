@@ -7,7 +7,7 @@ use std::thread::sleep;
 use std::time::Duration;
 
 use clap::Parser;
-use jogo_core::gates::simulated::{Faults, evening};
+use jogo_core::assessment::timing_gates::simulated::{Faults, evening};
 use tungstenite::{Message, connect};
 
 /// A simulated pair of timing gates.

@@ -1,22 +1,17 @@
 //! Jogo: plan, deliver and assess technical football for children.
 
 mod api;
-mod assessment;
 mod clock;
 mod commands;
 mod demo;
-mod passwords;
 mod post;
 mod problem;
-mod rights;
-mod secrets;
 mod shell;
 mod sign_in;
 mod spreadsheet;
 mod state;
-mod team_evenings;
-mod team_levels;
-mod timing;
+mod timing_gates;
+mod views;
 
 use std::process::ExitCode;
 

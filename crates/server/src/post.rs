@@ -9,14 +9,14 @@ use std::time::Duration;
 
 use jiff::ToSpan;
 use jiff::civil::Date;
-use jogo_store::letters::{Kind, Letter, NewLetter};
+use jogo_store::post::letters::{Kind, Letter, NewLetter};
 use lettre::message::Mailbox;
 use lettre::message::header::ContentType;
 use lettre::{AsyncSmtpTransport, AsyncTransport, Message, Tokio1Executor};
 
 use crate::problem::{Answer, Problem};
 use crate::state::State;
-use crate::team_evenings::{EveningEntry, entries};
+use crate::views::team_sessions::{EveningEntry, entries};
 
 /// How letters leave.
 pub enum Post {

@@ -5,7 +5,7 @@ use std::io::Cursor;
 use actix_web::web::Bytes;
 use actix_web::{HttpResponse, http::header};
 use calamine::{Data, Reader, Xlsx, XlsxError};
-use jogo_core::sheet::{Sheet, SheetError as ListError, to_csv};
+use jogo_core::input::sheet::{Sheet, SheetError as ListError, to_csv};
 use rust_xlsxwriter::{Workbook, XlsxError as WriteError};
 use serde::Deserialize;
 use utoipa::ToSchema;

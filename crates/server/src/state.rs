@@ -7,14 +7,14 @@ use actix_web::cookie::Key;
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
 use jiff::{Timestamp, ToSpan};
-use jogo_core::repeatability::{Repeatability, TooFew, pairs};
-use jogo_core::tests::TestId;
+use jogo_core::assessment::benchmarks::TestId;
+use jogo_core::assessment::reliability::{Repeatability, TooFew, pairs};
 use jogo_store::Store;
 
 use crate::clock::Clock;
 use crate::post::Post;
 use crate::problem::{Answer, Problem};
-use crate::timing::Timing;
+use crate::timing_gates::Timing;
 
 /// What is known of how well each test repeats itself.
 pub type Known = Arc<BTreeMap<TestId, Result<Repeatability, TooFew>>>;

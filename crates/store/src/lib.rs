@@ -5,25 +5,15 @@
 //! writes, several read. Every write that belongs together is one transaction.
 
 pub mod academy;
+pub mod assessment;
 pub mod audit;
-pub mod clubs;
-pub mod curricula;
-pub mod drills;
-pub mod feeds;
-pub mod home;
-pub mod invitations;
-pub mod letters;
-pub mod levels;
+pub mod delivery;
+pub mod drill;
 pub mod library;
-pub mod log;
-pub mod milestones;
-pub mod pairs;
 pub mod people;
-pub mod players;
-pub mod skills;
-pub mod team_plans;
-pub mod teams;
-pub mod trials;
+pub mod plan;
+pub mod post;
+pub mod progression;
 
 use std::path::Path;
 use std::str::FromStr;

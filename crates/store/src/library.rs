@@ -1,18 +1,19 @@
 //! The library: bands, skills, drills, tests and their standards.
 
 use jiff::Timestamp;
-use jogo_core::band::Band;
+use jogo_core::academy::band::Band;
+use jogo_core::assessment::benchmarks::Test;
+use jogo_core::assessment::levels::Thresholds;
+use jogo_core::assessment::milestones::Milestone;
+use jogo_core::assessment::standards::Standard;
 use jogo_core::drill::Drill;
-use jogo_core::levels::Thresholds;
-use jogo_core::milestones::Milestone;
-use jogo_core::skill::Skill;
-use jogo_core::standards::Standard;
-use jogo_core::tests::Test;
+use jogo_core::technique::skill::Skill;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::{
-    Store, StoreError, Stored, audit, from_json, levels, milestones, parsed, skills, stamp, to_json,
+    Store, StoreError, Stored, assessment::levels, assessment::milestones, audit, from_json, parsed,
+    progression, stamp, to_json,
 };
 
 /// Everything that a library holds.
@@ -49,7 +50,7 @@ impl Store {
             .await?;
         }
         for (place, skill) in (0_i64..).zip(&library.skills) {
-            skills::put(&mut tx, skill, Some(place), None, at).await?;
+            progression::put(&mut tx, skill, Some(place), None, at).await?;
         }
         for (place, test) in (0_i64..).zip(&library.tests) {
             put_test(&mut tx, test, place).await?;

@@ -3,12 +3,12 @@
 use std::collections::BTreeSet;
 
 use super::Drill;
-use crate::band::Band;
+use crate::academy::band::Band;
+use crate::assessment::benchmarks::TestId;
+use crate::drill::levers::Lever;
+use crate::ground::layout::Layout;
 use crate::input::{InputError, name_in_files, short_text};
-use crate::layout::Layout;
-use crate::levers::Lever;
-use crate::skill::{Skill, Stage};
-use crate::tests::TestId;
+use crate::technique::skill::{Skill, Stage};
 use crate::units::{Pace, Share};
 
 /// What else stands in the library, which a drill may name.
@@ -137,7 +137,7 @@ impl Drill {
         let scales = if self.levers.space.is_empty() {
             &[1.0][..]
         } else {
-            &[1.0, crate::levers::TIGHT, crate::levers::WIDE]
+            &[1.0, crate::drill::levers::TIGHT, crate::drill::levers::WIDE]
         };
         for scale in scales {
             if let Err(wrong) = Layout::read_scaled(&self.layout, Pace::default(), *scale) {
@@ -235,7 +235,7 @@ impl Drill {
             let says = format!("{} × {} m: each between 0.5 and 50 m", home.width.0, home.depth.0);
             faults.at("/home", says);
         }
-        let cues = self.cues.iter().flat_map(crate::cues::CueWish::faults);
+        let cues = self.cues.iter().flat_map(crate::drill::cues::CueWish::faults);
         faults.0.extend(cues.map(|fault| fault.inside("/cues")));
     }
 }
@@ -257,7 +257,7 @@ impl Faults {
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::skill::Strand;
+    use crate::technique::skill::Strand;
     use proptest::prelude::*;
     use std::collections::BTreeMap;
 

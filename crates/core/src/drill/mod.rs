@@ -1,19 +1,27 @@
 //! Drills: what is done, with which layout, dose and points to look for?
 
+pub mod cautions;
+pub mod cues;
+pub mod desk;
+pub mod dose;
+pub mod levers;
+pub mod library;
+pub mod timing;
+
 use std::collections::BTreeMap;
 
 use serde::{Deserialize, Serialize};
 
 use crate::academy::Academy;
-use crate::band::{Band, BandId};
-use crate::cautions::{Caution, blocked};
-use crate::cues::CueWish;
-use crate::dose::{Dose, Schedule};
-use crate::fit::{Fit, Station};
-use crate::layout::{Fault, Layout};
-use crate::levers::{Intensity, Lever, LeverPoints, Levers, Offered, Pressure, Space, TIGHT};
-use crate::skill::{SkillId, Stage, Strand};
-use crate::tests::TestId;
+use crate::academy::band::{Band, BandId};
+use crate::assessment::benchmarks::TestId;
+use crate::drill::cautions::{Caution, blocked};
+use crate::drill::cues::CueWish;
+use crate::drill::dose::{Dose, Schedule};
+use crate::drill::levers::{Intensity, Lever, LeverPoints, Levers, Offered, Pressure, Space, TIGHT};
+use crate::ground::fit::{Fit, Station};
+use crate::ground::layout::{Fault, Layout};
+use crate::technique::skill::{SkillId, Stage, Strand};
 use crate::units::{Difficulty, Metres, Minutes, Pace, Share};
 
 mod check;

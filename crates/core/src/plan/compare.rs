@@ -3,7 +3,7 @@
 use serde::Serialize;
 
 use super::{Plan, Problem, Score, score, stitches};
-use crate::skill::{SkillId, Stage, Strand};
+use crate::technique::skill::{SkillId, Stage, Strand};
 use crate::units::Minutes;
 
 /// How a skill goes in one plan.

@@ -6,11 +6,11 @@
 
 use serde::{Deserialize, Serialize};
 
-use super::ledger::Ledger;
-use super::table::{Laid, NONE, Table};
 use super::{Block, Lock, Plan, Problem, Score, Variant, VariantId};
 use crate::input::InputError;
-use crate::skill::{SkillId, Stage};
+use crate::plan::search::ledger::Ledger;
+use crate::plan::search::table::{Laid, NONE, Table};
+use crate::technique::skill::{SkillId, Stage};
 use crate::units::Minutes;
 
 /// A change of a plan. Sessions and blocks are counted from 0.

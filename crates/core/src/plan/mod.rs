@@ -19,39 +19,29 @@
 //! - **H8 locks**: what is locked into a session is there, with its minutes.
 //! - **H9 tests**: tests come first, and a skill is tested only after a session in which it was met.
 
-mod build;
-pub mod check;
-pub mod clash;
 pub mod compare;
+pub mod curriculum;
 pub mod edit;
-mod evening;
-pub mod example;
-mod faults;
-mod ledger;
-mod line;
-pub mod mend;
-mod problem;
-mod prove;
+pub mod forecast;
+pub mod problem;
+pub mod rules;
 pub mod score;
-mod search;
-pub mod solve;
+pub mod search;
 mod stitch;
-mod table;
 pub mod upset;
-mod weigh;
 pub mod why;
 
-pub use check::{Breach, check};
-pub use clash::{Clash, clash};
 pub use compare::{Comparison, compare};
 pub use edit::{Edit, Edited, Price, edit, price};
-pub use mend::{Mending, mend};
 pub use problem::{
     Approach, Barred, Block, Limits, Lock, OpenPlay, Plan, PlanForm, Problem, SessionWish, SidedTouches,
     SkillWish, SuccessWindow, TestWish, Variant, VariantId, drill_of, variant_id,
 };
+pub use rules::check::{Breach, check};
+pub use rules::clash::{Clash, clash};
+pub use rules::mend::{Mending, mend};
 pub use score::{Part, Score, score};
-pub use solve::{Solved, solve, solve_near, solve_rest, solve_while};
+pub use search::solve::{Solved, solve, solve_near, solve_rest, solve_while};
 pub use stitch::{Stitch, stitches};
 pub use upset::{GoingOn, Remedy, advised, remedies};
 pub use why::{Alternative, BlockWhy, why_block, why_skill};

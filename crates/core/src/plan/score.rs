@@ -22,7 +22,7 @@ use jiff::civil::Date;
 use serde::Serialize;
 
 use super::{Block, Plan, Problem, SkillWish, Variant};
-use crate::skill::{Stage, Strand};
+use crate::technique::skill::{Stage, Strand};
 use crate::units::Minutes;
 
 /// Points of a missing exposure (S1).

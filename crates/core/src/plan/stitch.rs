@@ -4,7 +4,7 @@ use serde::Serialize;
 
 use super::score::RHYTHM_DAYS;
 use super::{Plan, Problem};
-use crate::skill::{SkillId, Stage};
+use crate::technique::skill::{SkillId, Stage};
 use crate::units::Minutes;
 
 /// One exposure of a skill.

@@ -9,9 +9,9 @@ use std::collections::BTreeSet;
 
 use serde::{Deserialize, Serialize};
 
-use super::solve::STEPS_NEAR;
 use super::{Block, Breach, Plan, Problem, check, score, solve_rest, stitches};
-use crate::skill::Stage;
+use crate::plan::search::solve::STEPS_NEAR;
+use crate::technique::skill::Stage;
 use crate::units::Minutes;
 
 /// A remedy to go on.
@@ -55,7 +55,7 @@ pub struct GoingOn {
 /// lock is a wish for the season as it was planned.
 ///
 /// ```
-/// use jogo_core::plan::example::{ExampleSize, example};
+/// use jogo_core::plan::problem::example::{ExampleSize, example};
 /// use jogo_core::plan::{Remedy, solve, remedies};
 /// use jogo_core::units::Minutes;
 ///

@@ -5,10 +5,10 @@ use std::collections::BTreeSet;
 use serde::Serialize;
 
 use super::edit::{Price, price};
-use super::ledger::Ledger;
-use super::table::{Laid, NONE, Table};
 use super::{Plan, Problem, SkillWish, Stitch, Variant, VariantId, score, spoken, stitches};
-use crate::skill::Stage;
+use crate::plan::search::ledger::Ledger;
+use crate::plan::search::table::{Laid, NONE, Table};
+use crate::technique::skill::Stage;
 
 /// Why a block stands where it stands.
 #[derive(Clone, Debug, PartialEq, Serialize)]

@@ -5,7 +5,7 @@ use std::collections::BTreeSet;
 use super::Map;
 use crate::drill::{Drill, Shelf};
 use crate::input::{InputError, name_in_files, short_text};
-use crate::skill::{Gate, Skill, SkillId};
+use crate::technique::skill::{Gate, Skill, SkillId};
 
 /// A gate looks at no more than so many tries or dates.
 const LONGEST_LOOK: u32 = 20;

@@ -2,7 +2,7 @@
 
 use serde::Serialize;
 
-use crate::skill::{Skill, SkillId};
+use crate::technique::skill::{Skill, SkillId};
 
 /// A difference between two states of a map.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize)]
@@ -18,7 +18,7 @@ pub struct Difference {
 ///
 /// ```
 /// use jogo_core::progression::compare::compare;
-/// use jogo_core::skill::Skill;
+/// use jogo_core::technique::skill::Skill;
 /// let tap = r#"{"id": "tap", "name": "Tap", "strand": "ball_mastery", "band": "u6-u7", "needs": []}"#;
 /// let before: Skill = serde_json::from_str(tap).unwrap();
 /// let after = Skill { band: "u8-u9".into(), ..before.clone() };

@@ -8,9 +8,9 @@ use petgraph::graph::NodeIndex;
 use serde::Serialize;
 
 use super::Map;
-use crate::band::BandId;
+use crate::academy::band::BandId;
 use crate::drill::Drill;
-use crate::skill::{Gate, SkillId, Stage};
+use crate::technique::skill::{Gate, SkillId, Stage};
 
 /// What kind of thing is wrong.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize)]

@@ -7,7 +7,7 @@
 //!
 //! ```
 //! use jogo_core::progression::Map;
-//! use jogo_core::skill::Skill;
+//! use jogo_core::technique::skill::Skill;
 //!
 //! let json = r#"[
 //!     {"id": "tap", "name": "Tap", "strand": "ball_mastery", "band": "u6-u7", "needs": []},
@@ -32,7 +32,7 @@ use petgraph::algo::{tarjan_scc, toposort};
 use petgraph::graph::{DiGraph, NodeIndex};
 use petgraph::visit::EdgeRef;
 
-use crate::skill::{Skill, Stage};
+use crate::technique::skill::{Skill, Stage};
 
 /// The skills of a library and the hard needs between them. Needs of skills that are not there are left out.
 pub struct Map<'s> {

@@ -11,8 +11,8 @@ use std::collections::BTreeMap;
 use serde::Serialize;
 
 use super::Map;
-use crate::band::BandId;
-use crate::skill::{SkillId, Stage, Strand};
+use crate::academy::band::BandId;
+use crate::technique::skill::{SkillId, Stage, Strand};
 
 /// Sweeps over all columns at most; maps of the size that academies have settle after a few.
 const SWEEPS: usize = 24;
@@ -142,10 +142,10 @@ pub fn lay_out(map: &Map<'_>, bands: &[BandId]) -> Option<MapSheet> {
 
 fn lines(map: &Map<'_>) -> Vec<Line> {
     let line = |from: &str, to: &str, stage| Line { from: from.to_owned(), to: to.to_owned(), stage };
-    let hard = |skill: &crate::skill::Skill| -> Vec<Line> {
+    let hard = |skill: &crate::technique::skill::Skill| -> Vec<Line> {
         skill.all_needs().map(|need| line(&need.skill, &skill.id, Some(need.stage))).collect()
     };
-    let soft = |skill: &crate::skill::Skill| -> Vec<Line> {
+    let soft = |skill: &crate::technique::skill::Skill| -> Vec<Line> {
         skill.helps.iter().map(|helps| line(helps, &skill.id, None)).collect()
     };
     let all = map.skills.iter().flat_map(|skill| hard(skill).into_iter().chain(soft(skill)));

@@ -9,7 +9,7 @@ use serde::Serialize;
 
 use super::Map;
 use crate::plan::Approach;
-use crate::skill::{SkillId, Stage};
+use crate::technique::skill::{SkillId, Stage};
 
 /// A stage of a skill that is missing on the way.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize)]

@@ -4,15 +4,15 @@
 use std::path::PathBuf;
 
 use jogo_core::academy::Academy;
-use jogo_core::band::Band;
-use jogo_core::curriculum::Curriculum;
+use jogo_core::academy::band::Band;
+use jogo_core::assessment::benchmarks::Test;
+use jogo_core::assessment::milestones::Milestone;
+use jogo_core::assessment::standards::Standard;
+use jogo_core::delivery::edition::Edition;
 use jogo_core::drill::Drill;
-use jogo_core::edition::Edition;
-use jogo_core::milestones::Milestone;
+use jogo_core::plan::curriculum::Curriculum;
 use jogo_core::plan::{Plan, Problem};
-use jogo_core::skill::Skill;
-use jogo_core::standards::Standard;
-use jogo_core::tests::Test;
+use jogo_core::technique::skill::Skill;
 use serde::de::DeserializeOwned;
 
 fn folder() -> PathBuf {

@@ -1,8 +1,8 @@
 //! The checker: each rule, broken and kept by a minute or a session.
 
-use jogo_core::levers::Intensity;
+use jogo_core::drill::levers::Intensity;
 use jogo_core::plan::{Barred, Lock, Problem, TestWish, check};
-use jogo_core::skill::Stage;
+use jogo_core::technique::skill::Stage;
 use jogo_core::units::{Minutes, Seconds};
 use rstest::rstest;
 

@@ -1,8 +1,8 @@
 //! Clashes: what is called impossible is impossible, and no smaller set would do.
 
 use jogo_core::plan::{Lock, TestWish, clash, solve};
-use jogo_core::skill::Stage;
-use jogo_core::skill::Strand;
+use jogo_core::technique::skill::Stage;
+use jogo_core::technique::skill::Strand;
 use jogo_core::units::{Minutes, Share};
 use rstest::rstest;
 

@@ -1,8 +1,8 @@
 //! Edits by hand, what they cost, and what mends a breach.
 
-use jogo_core::plan::example::{ExampleSize, example};
+use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::{Edit, Lock, Problem, TestWish, check, edit, mend, price, score, solve};
-use jogo_core::skill::Stage;
+use jogo_core::technique::skill::Stage;
 use jogo_core::units::Minutes;
 use proptest::prelude::*;
 use rstest::rstest;

@@ -19,7 +19,7 @@ use jiff::civil::{Date, date};
 use jogo_core::plan::{
     Approach, Block, Limits, Plan, Problem, SessionWish, SkillWish, Variant, stitches, variant_id,
 };
-use jogo_core::skill::{Need, Stage, Strand};
+use jogo_core::technique::skill::{Need, Stage, Strand};
 use jogo_core::units::{Difficulty, Minutes, Share};
 
 const START: Date = date(2031, 1, 6);

@@ -3,7 +3,7 @@
 //! Sessions stand on 6, 10, 13, 17, 20, 24, 27 and 31 January, and 3 and 7 February.
 
 use jogo_core::plan::{Problem, score};
-use jogo_core::skill::{Stage, Strand};
+use jogo_core::technique::skill::{Stage, Strand};
 use jogo_core::units::{Difficulty, Share};
 use rstest::rstest;
 

@@ -3,10 +3,10 @@
 use std::collections::BTreeMap;
 
 use jiff::civil::{Date, date};
-use jogo_core::forecast::so_far::{Day, ReachedSoFar, SoFar, Squad, days, so_far};
-use jogo_core::forecast::{Assumptions, Forecast, Size, forecast};
 use jogo_core::plan::Problem;
-use jogo_core::skill::Stage;
+use jogo_core::plan::forecast::so_far::{Day, ReachedSoFar, SoFar, Squad, days, so_far};
+use jogo_core::plan::forecast::{Assumptions, Forecast, Size, forecast};
+use jogo_core::technique::skill::Stage;
 use jogo_core::units::Share;
 use rstest::rstest;
 

@@ -1,6 +1,6 @@
 //! What becomes of a plan when an evening falls out or is cut short.
 
-use jogo_core::plan::example::{ExampleSize, example};
+use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::upset::left_their_session;
 use jogo_core::plan::{GoingOn, Plan, Problem, Remedy, advised, check, remedies, solve};
 use jogo_core::units::Minutes;

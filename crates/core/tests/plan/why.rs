@@ -1,9 +1,9 @@
 //! Reasons in words, two plans side by side, and what the forecast makes of a plan.
 
-use jogo_core::forecast::{Assumptions, Size, forecast};
-use jogo_core::plan::example::{ExampleSize, example};
+use jogo_core::plan::forecast::{Assumptions, Size, forecast};
+use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::{Approach, Problem, compare, solve, why_block, why_skill};
-use jogo_core::skill::Stage;
+use jogo_core::technique::skill::Stage;
 use jogo_core::units::{Difficulty, Minutes};
 use proptest::prelude::*;
 use rstest::rstest;

@@ -3,8 +3,8 @@
 
 use std::time::Instant;
 
-use jogo_core::gates::simulated::{Faults, evening};
-use jogo_core::gates::{Gates, RunOutcome};
+use jogo_core::assessment::timing_gates::simulated::{Faults, evening};
+use jogo_core::assessment::timing_gates::{Gates, RunOutcome};
 use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server, simulated_gates};
 
 const DIRECTOR: &str = "Pelya Sullstay";

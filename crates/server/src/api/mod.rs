@@ -1,31 +1,14 @@
 //! The HTTP interface. A handler extracts, calls and answers; what it calls stands in the core and the store.
 
-mod bands;
-mod benchmarks;
-mod board;
-mod calendars;
-mod clubs;
-mod curricula;
-mod desk;
-mod drills;
-mod evenings;
-mod gates;
-mod going_on;
-mod home;
-mod invitations;
-mod layouts;
-mod letters;
-mod log;
-mod map;
-mod milestones;
-mod own;
-mod pairs;
-mod players;
-mod review;
-mod session;
-mod squad;
-mod standards;
-mod testing;
+mod academy;
+mod assessment;
+mod delivery;
+mod drill;
+mod ground;
+mod people;
+mod plan;
+mod post;
+mod progression;
 #[cfg(test)]
 mod tests;
 
@@ -75,36 +58,19 @@ pub fn app(
         .service(
             web::scope("/api/v1")
                 .wrap(DefaultHeaders::new().add(("Cache-Control", "no-store")))
-                .configure(session::routes)
-                .configure(layouts::routes)
-                .configure(desk::routes)
-                .configure(drills::routes)
-                .configure(bands::routes)
-                .configure(map::routes)
-                .configure(curricula::routes)
-                .configure(review::routes)
-                .configure(evenings::routes)
-                .configure(going_on::routes)
-                .configure(log::routes)
-                .configure(clubs::routes)
-                .configure(invitations::routes)
-                .configure(home::routes)
-                .configure(own::routes)
-                .configure(pairs::routes)
-                .configure(letters::routes)
-                .configure(calendars::routes)
-                .configure(squad::routes)
-                .configure(board::routes)
-                .configure(players::routes)
-                .configure(standards::routes)
-                .configure(gates::routes)
-                .configure(milestones::routes)
-                .configure(benchmarks::routes)
-                .configure(testing::routes)
+                .configure(people::routes)
+                .configure(ground::routes)
+                .configure(drill::routes)
+                .configure(academy::routes)
+                .configure(progression::routes)
+                .configure(plan::routes)
+                .configure(delivery::routes)
+                .configure(post::routes)
+                .configure(assessment::routes)
                 .route("/openapi.json", web::get().to(openapi))
                 .default_service(web::to(nothing_here)),
         )
-        .route("/calendar/{token}.ics", web::get().to(calendars::feed))
+        .route("/calendar/{token}.ics", web::get().to(post::calendars::feed))
         .default_service(web::get().to(shell::serve))
 }
 
@@ -151,30 +117,30 @@ impl Cursor {
     info(title = "Jogo", description = "Plan, deliver and assess technical football for children."),
     servers((url = "/api/v1")),
     paths(
-        session::show, session::create, session::end, session::samples, session::pace,
-        layouts::read,
-        desk::look, desk::call,
-        drills::list, drills::show, drills::earlier, drills::create, drills::change, drills::archive, drills::skills,
-        map::show, map::change, map::way, map::compared,
-        bands::list, bands::change, bands::academy, bands::change_academy,
-        curricula::list, curricula::beginnings, curricula::create, curricula::goals_of_squads, curricula::show, curricula::change,
-        curricula::change_season, curricula::edits, curricula::undo, curricula::solve_again, curricula::why,
-        curricula::compared, curricula::compared_with_edition, curricula::foreseen, curricula::reached_so_far, curricula::evening, curricula::publish,
-        review::delivery, review::levels, review::milestones,
-        evenings::list, evenings::show, log::say, going_on::remedies, going_on::go_on, going_on::back,
-        clubs::list, clubs::add, clubs::rename, clubs::add_team, clubs::change_team, clubs::people,
-        invitations::list, invitations::invite, invitations::withdraw, invitations::show, invitations::join,
-        calendars::make, calendars::end,
-        own::show, own::settle, pairs::set,
-        letters::list, letters::deliver, letters::set_address,
-        home::page, home::card, home::renew, home::report,
-        squad::show, squad::export, squad::preview, squad::add,
-        testing::sheet, testing::say, testing::export, testing::preview,
-        board::show, board::say, players::passport, players::export, players::erase,
-        standards::list, standards::show, standards::weigh, standards::set,
-        gates::open, gates::runs,
-        milestones::list, milestones::put_one, milestones::drop_one,
-        benchmarks::show, benchmarks::put_one, benchmarks::drop_one,
+        people::sign_in::show, people::sign_in::create, people::sign_in::end, people::sign_in::samples, people::sign_in::pace,
+        ground::read,
+        drill::desk::look, drill::desk::call,
+        drill::library::list, drill::library::show, drill::library::earlier, drill::library::create, drill::library::change, drill::library::archive, drill::library::skills,
+        progression::show, progression::change, progression::way, progression::compared,
+        academy::bands::list, academy::bands::change, academy::bands::academy, academy::bands::change_academy,
+        plan::list, plan::beginnings, plan::create, plan::goals_of_squads, plan::show, plan::change,
+        plan::change_season, plan::edits, plan::undo, plan::solve_again, plan::why,
+        plan::compared, plan::compared_with_edition, plan::foreseen, plan::reached_so_far, plan::evening, plan::publish,
+        delivery::board::delivery, assessment::levels::levels, assessment::levels::milestones,
+        delivery::session::list, delivery::session::show, delivery::log::say, delivery::upset::remedies, delivery::upset::go_on, delivery::upset::back,
+        academy::clubs::list, academy::clubs::add, academy::clubs::rename, academy::clubs::add_team, academy::clubs::change_team, academy::clubs::people,
+        people::invitations::list, people::invitations::invite, people::invitations::withdraw, people::invitations::show, people::invitations::join,
+        post::calendars::make, post::calendars::end,
+        delivery::own::show, delivery::own::settle, delivery::pairs::set,
+        post::letters::list, post::letters::deliver, post::letters::set_address,
+        delivery::home::page, delivery::home::card, delivery::home::renew, delivery::home::report,
+        assessment::squad::show, assessment::squad::export, assessment::squad::preview, assessment::squad::add,
+        assessment::test_session::sheet, assessment::test_session::say, assessment::test_session::export, assessment::test_session::preview,
+        assessment::board::show, assessment::board::say, assessment::player::passport, assessment::player::export, assessment::player::erase,
+        assessment::standards::list, assessment::standards::show, assessment::standards::weigh, assessment::standards::set,
+        assessment::timing_gates::open, assessment::timing_gates::runs,
+        assessment::milestones::list, assessment::milestones::put_one, assessment::milestones::drop_one,
+        assessment::benchmarks::show, assessment::benchmarks::put_one, assessment::benchmarks::drop_one,
     ),
     components(schemas(Problem))
 )]

@@ -6,8 +6,8 @@ use std::path::{Path, PathBuf};
 use std::str::FromStr;
 
 use clap::{Args, Subcommand};
-use jogo_core::fit::{Fit, Ground, Station, fit};
-use jogo_core::layout::Layout;
+use jogo_core::ground::fit::{Fit, Ground, Station, fit};
+use jogo_core::ground::layout::Layout;
 use jogo_core::units::{Metres, Pace};
 use serde::Serialize;
 use serde_json::Value;
@@ -147,7 +147,7 @@ struct Answer {
     markers_needed: u32,
     fits: bool,
     misfit: Option<String>,
-    nearest: Option<jogo_core::fit::Nearest>,
+    nearest: Option<jogo_core::ground::fit::Nearest>,
 }
 
 impl From<Fit> for Answer {
@@ -179,7 +179,7 @@ impl Text {
 }
 
 /// The longest file that is read: a little more than the longest layout text, whose own bound then says what is wrong.
-const LONGEST_FILE: u64 = 2 * jogo_core::layout::LONGEST_TEXT as u64;
+const LONGEST_FILE: u64 = 2 * jogo_core::ground::layout::LONGEST_TEXT as u64;
 
 fn text_of(file: &Path) -> Result<String, Stopped> {
     let wrong = |e: std::io::Error| Stopped::input(format!("{} cannot be read: {e}", file.display()));

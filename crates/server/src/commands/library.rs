@@ -3,12 +3,12 @@
 use std::path::{Path, PathBuf};
 
 use jiff::Timestamp;
-use jogo_core::band::Band;
+use jogo_core::academy::band::Band;
+use jogo_core::assessment::benchmarks::Test;
+use jogo_core::assessment::milestones::{self, Milestone};
 use jogo_core::drill::{Drill, Shelf};
-use jogo_core::milestones::{self, Milestone};
 use jogo_core::progression::check::{check, circle_in};
-use jogo_core::skill::{Skill, Strand};
-use jogo_core::tests::Test;
+use jogo_core::technique::skill::{Skill, Strand};
 use jogo_store::Store;
 use jogo_store::library::Library;
 use serde::Serialize;

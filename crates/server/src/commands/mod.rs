@@ -23,7 +23,7 @@ use crate::clock::Clock;
 use crate::post::{self, Post};
 use crate::problem::Answer;
 use crate::state::State;
-use crate::{api, demo, passwords, team_levels};
+use crate::{api, demo, sign_in::passwords, views::team_levels};
 
 /// Plan, deliver and assess technical football for children.
 #[derive(Debug, Parser)]

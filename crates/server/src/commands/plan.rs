@@ -5,8 +5,8 @@ use std::time::{Duration, Instant};
 
 use clap::{Args, Subcommand};
 use jogo_core::input::InputError;
-use jogo_core::plan::example::{ExampleSize, example};
-use jogo_core::plan::solve::{STEPS_NEAR, Standing, usual_steps};
+use jogo_core::plan::problem::example::{ExampleSize, example};
+use jogo_core::plan::search::solve::{STEPS_NEAR, Standing, usual_steps};
 use jogo_core::plan::{Breach, Plan, PlanForm, Problem, Score, check, score, solve_while};
 use serde::Serialize;
 use serde::de::DeserializeOwned;

@@ -3,13 +3,13 @@
 use std::collections::{BTreeMap, BTreeSet};
 
 use jiff::Timestamp;
-use jogo_core::chance::Chance;
+use jogo_core::statistics::chance::Chance;
 use jogo_store::Store;
 use jogo_store::people::{NewPerson, Person, Role};
 use uuid::Uuid;
 
 use super::{Failed, PASSWORD};
-use crate::passwords;
+use crate::sign_in::passwords;
 
 /// A team in a few strokes.
 pub struct Sketch {

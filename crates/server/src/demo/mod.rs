@@ -6,8 +6,8 @@ mod story;
 
 use jiff::ToSpan;
 use jiff::tz::TimeZone;
-use jogo_core::chance::Chance;
-use jogo_core::skill::{Skill, Strand};
+use jogo_core::statistics::chance::Chance;
+use jogo_core::technique::skill::{Skill, Strand};
 use jogo_store::Store;
 use jogo_store::library::Library;
 use rust_embed::Embed;

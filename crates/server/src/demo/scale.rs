@@ -2,8 +2,8 @@
 
 use jiff::ToSpan;
 use jiff::civil::Date;
-use jogo_core::chance::Chance;
-use jogo_store::teams::Player;
+use jogo_core::statistics::chance::Chance;
+use jogo_store::academy::teams::Player;
 use uuid::Uuid;
 
 use super::Failed;

@@ -4,24 +4,24 @@ use std::collections::BTreeMap;
 
 use jiff::Timestamp;
 use jiff::civil::date;
-use jogo_core::band::{Band, Speeds};
-use jogo_core::curriculum::Curriculum;
-use jogo_core::edition::Edition;
-use jogo_core::levels::Level;
-use jogo_core::milestones::{Evidence, Feet, Measured, Milestone, Override, Reach, Verdict};
+use jogo_core::academy::band::{Band, Speeds};
+use jogo_core::academy::roster::NewPlayer;
+use jogo_core::assessment::benchmarks::{Protocol, Summary, Test};
+use jogo_core::assessment::levels::Level;
+use jogo_core::assessment::milestones::{Evidence, Feet, Measured, Milestone, Override, Reach, Verdict};
+use jogo_core::assessment::results::{Origin, Trial};
+use jogo_core::delivery::edition::Edition;
+use jogo_core::plan::curriculum::Curriculum;
 use jogo_core::plan::{Block, Plan};
-use jogo_core::results::{Origin, Trial};
-use jogo_core::roster::NewPlayer;
-use jogo_core::skill::{Side, Stage};
-use jogo_core::tests::{Protocol, Summary, Test};
+use jogo_core::technique::skill::{Side, Stage};
 use jogo_core::units::{Minutes, Seconds};
 use jogo_store::Store;
-use jogo_store::curricula::NewEdition;
+use jogo_store::academy::teams::Player;
+use jogo_store::assessment::milestones::NewWord;
+use jogo_store::assessment::trials::NewTrial;
 use jogo_store::library::Library;
-use jogo_store::milestones::NewWord;
 use jogo_store::people::{NewPerson, Person, Role};
-use jogo_store::teams::Player;
-use jogo_store::trials::NewTrial;
+use jogo_store::plan::NewEdition;
 use uuid::Uuid;
 
 pub struct Academy {

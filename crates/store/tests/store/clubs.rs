@@ -2,7 +2,7 @@
 
 use crate::academy::{Academy, academy, at, id, person, player};
 use jogo_store::StoreError;
-use jogo_store::clubs::{Club, Named};
+use jogo_store::academy::clubs::{Club, Named};
 use rstest::rstest;
 
 fn names(all: &[Named]) -> Vec<&str> {

@@ -2,11 +2,11 @@
 
 use crate::academy::{Academy, academy, at, edition, id, new, plan, publishes_winter, wishes};
 use jogo_core::delivery::Outcome;
-use jogo_core::edition::Edition;
+use jogo_core::delivery::edition::Edition;
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
-use jogo_store::curricula::{Change, Draft};
-use jogo_store::log::{BlockSaid, LogEntries, OutcomeEntry};
+use jogo_store::delivery::log::{BlockSaid, LogEntries, OutcomeEntry};
+use jogo_store::plan::{Change, Draft};
 use rstest::rstest;
 
 #[tokio::test]

@@ -7,7 +7,7 @@ use jiff::civil::{Date, date};
 use jogo_core::delivery::{Outcome, Ran};
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
-use jogo_store::log::{BlockSaid, LogEntries, NoteEntry, OutcomeEntry, PresenceEntry};
+use jogo_store::delivery::log::{BlockSaid, LogEntries, NoteEntry, OutcomeEntry, PresenceEntry};
 use rstest::rstest;
 
 const MONDAY: Date = date(2031, 2, 10);

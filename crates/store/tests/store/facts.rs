@@ -2,7 +2,7 @@
 
 use crate::academy::{Academy, academy, at, id, player, trial};
 use jogo_store::StoreError;
-use jogo_store::trials::TakenBack;
+use jogo_store::assessment::trials::TakenBack;
 use rstest::rstest;
 
 async fn with_a_squad() -> Academy {

@@ -3,7 +3,7 @@
 use crate::academy::{Academy, academy, at, id, player};
 use jiff::civil::date;
 use jogo_store::StoreError;
-use jogo_store::home::SelfReport;
+use jogo_store::delivery::home::SelfReport;
 use uuid::Uuid;
 
 fn report(n: u128, player: u128, drill: &str, best: u32, said: &str) -> SelfReport {

@@ -2,8 +2,8 @@
 
 use crate::academy::{Academy, academy, at, id, person};
 use jogo_store::StoreError;
-use jogo_store::invitations::Invitation;
 use jogo_store::people::Role;
+use jogo_store::people::invitations::Invitation;
 use rstest::rstest;
 use uuid::Uuid;
 

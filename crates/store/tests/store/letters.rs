@@ -2,7 +2,7 @@
 
 use crate::academy::{Academy, academy, at, id, person};
 use jiff::civil::{Date, date};
-use jogo_store::letters::{Kind, NewLetter};
+use jogo_store::post::letters::{Kind, NewLetter};
 use uuid::Uuid;
 
 const MONDAY: Date = date(2031, 2, 10);

@@ -2,11 +2,11 @@
 
 use crate::academy::{Academy, academy, at, band, id, milestone, player, trial, word_on};
 use jiff::civil::date;
-use jogo_core::levels::Thresholds;
-use jogo_core::results::{LevelCount, TestCount};
-use jogo_core::standards::Standard;
-use jogo_store::levels::TeamCounts;
-use jogo_store::trials::TakenBack;
+use jogo_core::assessment::levels::Thresholds;
+use jogo_core::assessment::results::{LevelCount, TestCount};
+use jogo_core::assessment::standards::Standard;
+use jogo_store::assessment::levels::TeamCounts;
+use jogo_store::assessment::trials::TakenBack;
 use rstest::rstest;
 
 fn counts() -> TeamCounts {

@@ -2,9 +2,9 @@
 
 use crate::academy::{Academy, academy, at};
 use jogo_core::drill::Drill;
-use jogo_core::skill::Skill;
+use jogo_core::technique::skill::Skill;
 use jogo_store::StoreError;
-use jogo_store::skills::SkillChange;
+use jogo_store::progression::SkillChange;
 
 fn drill(id: &str, title: &str) -> Drill {
     let mut drill: Drill =

@@ -1,9 +1,9 @@
 //! Milestones keep their order; a coach's word is kept once, with its reason.
 
 use crate::academy::{Academy, at, id, milestone, with_squads, word_on};
-use jogo_core::milestones::Verdict;
+use jogo_core::assessment::milestones::Verdict;
 use jogo_store::StoreError;
-use jogo_store::milestones::NewWord;
+use jogo_store::assessment::milestones::NewWord;
 
 async fn says(academy: &Academy) -> Vec<String> {
     academy.store.milestones().await.unwrap().into_iter().map(|one| one.says).collect()

@@ -2,9 +2,9 @@
 
 use crate::academy::{Academy, academy, at, band, player, trial};
 use jiff::civil::date;
-use jogo_core::levels::Thresholds;
-use jogo_core::standards::Standard;
-use jogo_core::tests::Test;
+use jogo_core::assessment::benchmarks::Test;
+use jogo_core::assessment::levels::Thresholds;
+use jogo_core::assessment::standards::Standard;
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
 use rstest::rstest;

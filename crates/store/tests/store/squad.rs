@@ -2,12 +2,12 @@
 
 use crate::academy::{Academy, at, id, milestone, player, trial, with_squads, word_on};
 use jiff::civil::date;
-use jogo_core::pairs::Pair;
-use jogo_core::results::Trial;
-use jogo_core::skill::Side;
-use jogo_store::home::SelfReport;
-use jogo_store::log::{LogEntries, PresenceEntry};
-use jogo_store::trials::{NewTrial, TakenBack};
+use jogo_core::assessment::results::Trial;
+use jogo_core::delivery::pairs::Pair;
+use jogo_core::technique::skill::Side;
+use jogo_store::assessment::trials::{NewTrial, TakenBack};
+use jogo_store::delivery::home::SelfReport;
+use jogo_store::delivery::log::{LogEntries, PresenceEntry};
 use uuid::Uuid;
 
 fn pair(one: u128, other: u128, together: bool) -> Pair<Uuid> {

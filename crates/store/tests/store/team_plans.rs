@@ -4,11 +4,11 @@ use std::collections::BTreeMap;
 
 use crate::academy::{Academy, academy, at, edition, id, new, publishes_winter, wishes};
 use jiff::civil::{Date, date};
+use jogo_core::delivery::team_plan::TeamPlan;
 use jogo_core::plan::{Block, Plan};
-use jogo_core::team_plan::TeamPlan;
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
-use jogo_store::team_plans::{Assigned, Joining};
+use jogo_store::delivery::team_plans::{Assigned, Joining};
 
 const MONDAY: Date = date(2031, 2, 10);
 

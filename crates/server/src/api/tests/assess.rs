@@ -2,13 +2,13 @@
 
 use actix_web::http::Method;
 use actix_web::test::{TestRequest, call_service, read_body};
-use jogo_core::gates::{Event, Kind, RunOutcome};
+use jogo_core::assessment::timing_gates::{Event, Kind, RunOutcome};
 use rstest::rstest;
 use serde_json::{Value, json};
 
 use super::{COACH, DIRECTOR, LEAD, Visitor, academy, id, own_page};
-use crate::team_levels;
-use crate::timing::Timing;
+use crate::timing_gates::Timing;
+use crate::views::team_levels;
 
 type Bad = fn(&mut Value);
 
@@ -487,10 +487,13 @@ async fn a_larger_demo_has_more_of_the_same() {
 async fn gates_are_answered_line_by_line(#[case] line: &str, #[case] says: &str) {
     let timing = Timing::default();
     timing.open("code", uuid::Uuid::nil());
-    let answer = super::super::gates::answer(&timing, "code", line);
+    let answer = super::super::assessment::timing_gates::answer(&timing, "code", line);
     assert!(answer.contains(says), "{answer}");
-    let over =
-        super::super::gates::answer(&timing, "another", r#"{"seq": 1, "kind": "arm", "device_ms": 5}"#);
+    let over = super::super::assessment::timing_gates::answer(
+        &timing,
+        "another",
+        r#"{"seq": 1, "kind": "arm", "device_ms": 5}"#,
+    );
     assert!(over.contains("the evening is over"), "{over}");
 }
 

@@ -1,0 +1,261 @@
+//! Age bands: which ages, ball, minutes and limits?
+//!
+//! Every number is a rule of thumb, an *assumption*, until the academy says in `sources` where it comes from.
+
+use std::collections::BTreeMap;
+use std::fmt;
+use std::str::FromStr;
+
+use serde::{Deserialize, Serialize};
+
+use crate::ground::layout::Layout;
+use crate::ground::layout::PathKind;
+use crate::input::{InputError, name_in_files, short_text};
+use crate::units::{Minutes, Seconds};
+
+/// The name by which a band is known in files and addresses, as `u8-u9`.
+pub type BandId = String;
+
+/// How fast the children of a band go along a path, in metres per second.
+#[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Speeds {
+    /// With the ball at the foot.
+    pub dribble: f64,
+    /// Without a ball.
+    pub run: f64,
+    /// The ball, passed along the floor.
+    pub pass: f64,
+    /// The ball, served.
+    pub serve: f64,
+}
+
+impl Default for Speeds {
+    /// Assumptions.
+    fn default() -> Speeds {
+        Speeds { dribble: 1.6, run: 2.8, pass: 6.0, serve: 5.0 }
+    }
+}
+
+impl Speeds {
+    /// The speed along one kind of path.
+    pub fn along(&self, kind: PathKind) -> f64 {
+        match kind {
+            PathKind::Dribble => self.dribble,
+            PathKind::Run => self.run,
+            PathKind::Pass => self.pass,
+            PathKind::Serve => self.serve,
+        }
+    }
+
+    /// How long all paths of a layout take, one after the other.
+    ///
+    /// ```
+    /// use jogo_core::{academy::band::Speeds, ground::layout::Layout, units::{Pace, Seconds}};
+    /// let text = "unit m; mark A; walk 8; mark B; path dribble A -> B; path run B -> A";
+    /// let there_and_back = Layout::read(text, Pace::default()).unwrap();
+    /// let speeds = Speeds { dribble: 2.0, run: 4.0, ..Speeds::default() };
+    /// assert_eq!(speeds.once_through(&there_and_back), Seconds(6.0)); // 8 ÷ 2 + 8 ÷ 4
+    /// ```
+    pub fn once_through(&self, layout: &Layout) -> Seconds {
+        layout.path_measures().iter().map(|path| Seconds(path.length.0 / self.along(path.kind))).sum()
+    }
+}
+
+/// An age band of the academy. The limits are rules of thumb (assumptions) that the academy can edit.
+#[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Band {
+    /// As `u8-u9`.
+    pub id: BandId,
+    /// As people say it: "U8–U9".
+    pub name: String,
+    /// Youngest age on the academy's cut-off date, in years.
+    pub youngest: u8,
+    /// Oldest age on the academy's cut-off date, in years.
+    pub oldest: u8,
+    /// Size of the ball, 1 to 5.
+    pub ball_size: u8,
+    /// Technical minutes of a usual session.
+    #[serde(rename = "session_min")]
+    pub session: Minutes,
+    /// How many skills may be met for the first time in one week.
+    pub new_skills_per_week: u32,
+    /// Longest unbroken piece of work.
+    #[serde(rename = "longest_bout_s")]
+    pub longest_bout: Seconds,
+    /// Longest block of one variant.
+    #[serde(rename = "longest_block_min")]
+    pub longest_block: Minutes,
+    /// How long a coach needs to explain and show a drill.
+    #[serde(rename = "explaining_s")]
+    pub explaining: Seconds,
+    /// How fast they go.
+    #[serde(rename = "speeds_m_per_s")]
+    pub speeds: Speeds,
+    /// Where a number comes from, by its name here; one without a source is an assumption.
+    pub sources: BTreeMap<String, String>,
+}
+
+impl Band {
+    /// The numbers that may have a source.
+    pub const SOURCED: [&str; 7] = [
+        "ages",
+        "ball_size",
+        "session_min",
+        "new_skills_per_week",
+        "longest_bout_s",
+        "longest_block_min",
+        "explaining_s",
+    ];
+
+    /// Every fault, with its place.
+    pub fn faults(&self) -> Vec<InputError> {
+        let mut faults = Vec::new();
+        let mut wrong = |at: &str, detail: String| faults.push(InputError::at(at, detail));
+        if let Err(says) = name_in_files(&self.id) {
+            wrong("/id", says);
+        }
+        if let Err(says) = short_text(&self.name, 20) {
+            wrong("/name", format!("the name {says}"));
+        }
+        if !(3..=21).contains(&self.youngest) {
+            wrong("/youngest", format!("{} years: between 3 and 21", self.youngest));
+        }
+        if self.oldest < self.youngest || self.oldest > 21 {
+            wrong("/oldest", format!("{} years: between {} and 21", self.oldest, self.youngest));
+        }
+        if !(1..=5).contains(&self.ball_size) {
+            wrong("/ball_size", format!("size {}: 1 to 5", self.ball_size));
+        }
+        for (at, value, least, most, unit) in [
+            ("/session_min", f64::from(self.session.0), 10.0, 240.0, "min"),
+            ("/new_skills_per_week", f64::from(self.new_skills_per_week), 1.0, 10.0, "skills"),
+            ("/longest_bout_s", self.longest_bout.0, 5.0, 600.0, "s"),
+            ("/longest_block_min", f64::from(self.longest_block.0), 2.0, 60.0, "min"),
+            ("/explaining_s", self.explaining.0, 0.0, 600.0, "s"),
+            ("/speeds_m_per_s/dribble", self.speeds.dribble, 0.2, 10.0, "m/s"),
+            ("/speeds_m_per_s/run", self.speeds.run, 0.2, 10.0, "m/s"),
+            ("/speeds_m_per_s/pass", self.speeds.pass, 0.2, 30.0, "m/s"),
+            ("/speeds_m_per_s/serve", self.speeds.serve, 0.2, 30.0, "m/s"),
+        ] {
+            if !(least..=most).contains(&value) {
+                wrong(at, format!("{value} {unit}: between {least} and {most} {unit}"));
+            }
+        }
+        for (name, source) in &self.sources {
+            let at = format!("/sources/{name}");
+            if !Band::SOURCED.contains(&name.as_str()) {
+                wrong(&at, format!("no number here has this name: one of {}", Band::SOURCED.join(", ")));
+            } else if let Err(says) = short_text(source, 200) {
+                wrong(&at, format!("the source {says}"));
+            }
+        }
+        faults
+    }
+}
+
+/// The day of the year on which ages are counted, as `01-01`.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[serde(try_from = "String", into = "String")]
+pub struct CutOff {
+    month: i8,
+    day: i8,
+}
+
+impl CutOff {
+    /// The month, 1 to 12.
+    pub fn month(self) -> i8 {
+        self.month
+    }
+}
+
+impl Default for CutOff {
+    /// New Year's Day, an assumption.
+    fn default() -> CutOff {
+        CutOff { month: 1, day: 1 }
+    }
+}
+
+impl fmt::Display for CutOff {
+    fn fmt(&self, f: &mut fmt::Formatter<'_>) -> fmt::Result {
+        write!(f, "{:02}-{:02}", self.month, self.day)
+    }
+}
+
+impl FromStr for CutOff {
+    type Err = String;
+
+    /// Reads `MM-DD`; the 29th of February is no cut-off, since most years lack it.
+    fn from_str(text: &str) -> Result<CutOff, String> {
+        let parts = text.split_once('-').and_then(|(m, d)| Some((m.parse().ok()?, d.parse().ok()?)));
+        let day = parts.and_then(|(month, day)| {
+            jiff::civil::Date::new(2031, month, day).ok().map(|_| CutOff { month, day })
+        });
+        day.ok_or_else(|| format!("`{text}` is no day of the year: write month and day as 01-01"))
+    }
+}
+
+impl TryFrom<String> for CutOff {
+    type Error = String;
+
+    fn try_from(text: String) -> Result<CutOff, String> {
+        text.parse()
+    }
+}
+
+impl From<CutOff> for String {
+    fn from(day: CutOff) -> String {
+        day.to_string()
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use rstest::rstest;
+
+    fn sound() -> Band {
+        Band {
+            id: "u8-u9".into(),
+            name: "U8–U9".into(),
+            youngest: 7,
+            oldest: 8,
+            ball_size: 3,
+            session: Minutes(40),
+            new_skills_per_week: 2,
+            longest_bout: Seconds(40.0),
+            longest_block: Minutes(10),
+            explaining: Seconds(60.0),
+            speeds: Speeds::default(),
+            sources: BTreeMap::new(),
+        }
+    }
+
+    #[rstest]
+    #[case::nothing_wrong(|_: &mut Band| (), &[])]
+    #[case::ages_turned_round(|b: &mut Band| b.oldest = 6, &["/oldest"])]
+    #[case::a_beach_ball(|b: &mut Band| b.ball_size = 9, &["/ball_size"])]
+    #[case::an_endless_bout(|b: &mut Band| b.longest_bout = Seconds(f64::INFINITY), &["/longest_bout_s"])]
+    #[case::nobody_moves(|b: &mut Band| b.speeds.run = 0.0, &["/speeds_m_per_s/run"])]
+    #[case::a_source_for_nothing(|b: &mut Band| { b.sources.insert("luck".into(), "a coin".into()); }, &["/sources/luck"])]
+    #[case::an_empty_source(|b: &mut Band| { b.sources.insert("ages".into(), " ".into()); }, &["/sources/ages"])]
+    fn faults_name_their_places(#[case] spoil: fn(&mut Band), #[case] places: &[&str]) {
+        let mut band = sound();
+        spoil(&mut band);
+        let found: Vec<String> = band.faults().into_iter().map(|f| f.pointer).collect();
+        assert_eq!(found, places);
+    }
+
+    #[rstest]
+    #[case::new_year("01-01", true)]
+    #[case::late_summer("08-31", true)]
+    #[case::no_such_day("02-30", false)]
+    #[case::a_leap_day("02-29", false)]
+    #[case::words("midsummer", false)]
+    fn cut_offs(#[case] text: &str, #[case] good: bool) {
+        assert_eq!(text.parse::<CutOff>().map(|day| day.to_string()).ok(), good.then(|| text.to_owned()));
+    }
+}

@@ -1,0 +1,75 @@
+//! The academy: what holds for all of its bands.
+
+pub mod band;
+pub mod roster;
+
+use std::collections::BTreeMap;
+
+use serde::{Deserialize, Serialize};
+
+use crate::academy::band::CutOff;
+use crate::drill::cautions::HeadingRule;
+use crate::drill::levers::LeverPoints;
+use crate::ground::fit::Ground;
+use crate::input::{InputError, short_text};
+
+/// What the director has set for the whole academy. What is not set stands at its first value.
+#[derive(Clone, Debug, Default, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields, default)]
+pub struct Academy {
+    /// The day on which ages are counted.
+    #[cfg_attr(feature = "openapi", schema(value_type = String))]
+    pub cut_off: CutOff,
+    /// What each setting of a lever adds to the difficulty.
+    pub lever_points: LeverPoints,
+    /// What the association says of headers; without it they are off.
+    pub heading: Option<HeadingRule>,
+    /// Halls and pitches with their usual kit and squad, by their names.
+    pub grounds: BTreeMap<String, Ground>,
+}
+
+/// So many grounds are kept.
+const MOST_GROUNDS: usize = 50;
+
+impl Academy {
+    /// The largest of its grounds, on which most drills stand; a small hall, if it keeps none.
+    ///
+    /// ```
+    /// use jogo_core::academy::Academy;
+    /// use jogo_core::ground::fit::Ground;
+    /// use jogo_core::units::Metres;
+    /// let mut academy = Academy::default();
+    /// assert_eq!(academy.largest_ground(), Ground::ASSUMED);
+    /// let grass = Ground { width: Metres(50.0), depth: Metres(40.0), ..Ground::ASSUMED };
+    /// let corner = Ground { width: Metres(4.0), depth: Metres(60.0), ..Ground::ASSUMED };
+    /// academy.grounds = [("Grass".into(), grass), ("A corner".into(), corner)].into();
+    /// assert_eq!(academy.largest_ground(), grass);
+    /// ```
+    pub fn largest_ground(&self) -> Ground {
+        let area = |ground: &&Ground| ground.width.0 * ground.depth.0;
+        let largest = self.grounds.values().max_by(|one, other| area(one).total_cmp(&area(other)));
+        largest.copied().unwrap_or(Ground::ASSUMED)
+    }
+
+    /// Every fault, with its place.
+    pub fn faults(&self) -> Vec<InputError> {
+        let inside = |place: &str, faults: Vec<InputError>| -> Vec<InputError> {
+            faults.into_iter().map(|fault| fault.inside(place)).collect()
+        };
+        let mut faults = inside("/lever_points", self.lever_points.faults());
+        faults.extend(inside("/heading", self.heading.iter().flat_map(HeadingRule::faults).collect()));
+        if self.grounds.len() > MOST_GROUNDS {
+            let says = format!("{} grounds: at most {MOST_GROUNDS}", self.grounds.len());
+            faults.push(InputError::at("/grounds", says));
+        }
+        for (name, ground) in self.grounds.iter().take(MOST_GROUNDS) {
+            let place = format!("/grounds/{}", name.replace('~', "~0").replace('/', "~1"));
+            if let Err(says) = short_text(name, 40) {
+                faults.push(InputError::at(&place, format!("the name of the ground {says}")));
+            }
+            faults.extend(inside(&place, ground.faults()));
+        }
+        faults
+    }
+}

@@ -1,0 +1,437 @@
+//! Tests: what is measured, and how?
+
+use serde::{Deserialize, Serialize};
+
+use crate::ground::layout::Layout;
+use crate::input::{InputError, name_in_files, short_text};
+use crate::statistics::interval::Interval;
+use crate::technique::skill::SkillId;
+use crate::units::{Pace, Seconds};
+
+/// The name by which a test is known in files and addresses, as `four-cuts`.
+pub type TestId = String;
+
+/// What is recorded in one trial.
+#[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(tag = "kind", rename_all = "snake_case", deny_unknown_fields)]
+pub enum Protocol {
+    /// How many in so many seconds; a whole number, higher is better.
+    Count {
+        /// The time.
+        seconds: u32,
+    },
+    /// Seconds for a course, to 0.01; lower is better.
+    Course {
+        /// Seconds added for each marker that was missed.
+        penalty_s: f64,
+    },
+    /// How many in a row, as touches in the air; a whole number, higher is better.
+    Streak {
+        /// Nobody goes on beyond this.
+        cap: u32,
+    },
+    /// How many of so many tries; higher is better.
+    Hits {
+        /// Tries.
+        of: u32,
+    },
+    /// Bounces before the ball is under control, the mean over some services; lower is better.
+    Bounces {
+        /// Services of one trial.
+        services: u32,
+        /// More bounces than this in one service are counted as this.
+        cap: u32,
+    },
+    /// Metres, to 0.1.
+    Distance {
+        /// Whether far or near is better.
+        better: Better,
+    },
+    /// What is seen of each point: 0 no, 1 partly, 2 yes. The result is the sum; higher is better.
+    Points {
+        /// The points, in the order in which they are looked at.
+        points: Vec<String>,
+    },
+}
+
+/// The mark of a point that was seen in full.
+pub const SEEN: u8 = 2;
+
+/// Which results are better.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum Better {
+    /// More.
+    Higher,
+    /// Less.
+    Lower,
+}
+
+impl Protocol {
+    /// Which results are better.
+    pub fn better(&self) -> Better {
+        match self {
+            Protocol::Course { .. } | Protocol::Bounces { .. } => Better::Lower,
+            Protocol::Distance { better } => *better,
+            _ => Better::Higher,
+        }
+    }
+
+    /// The smallest difference that is recorded.
+    pub fn step(&self) -> f64 {
+        match self {
+            Protocol::Course { .. } => 0.01,
+            Protocol::Distance { .. } => 0.1,
+            Protocol::Bounces { .. } => 1.0 / f64::from(self.parts()),
+            _ => 1.0,
+        }
+    }
+
+    /// How many values are entered together and divided by their number: bounces are counted over all services.
+    pub fn parts(&self) -> u32 {
+        match self {
+            Protocol::Bounces { services, .. } => (*services).max(1),
+            _ => 1,
+        }
+    }
+
+    /// The word behind a result.
+    pub fn unit(&self) -> &'static str {
+        match self {
+            Protocol::Course { .. } => "s",
+            Protocol::Distance { .. } => "m",
+            _ => "",
+        }
+    }
+
+    /// The range that the protocol itself allows.
+    pub fn range(&self) -> (f64, f64) {
+        match self {
+            Protocol::Streak { cap } | Protocol::Bounces { cap, .. } => (0.0, f64::from(*cap)),
+            Protocol::Hits { of } => (0.0, f64::from(*of)),
+            Protocol::Points { points } => (0.0, f64::from(SEEN) * points.len() as f64),
+            _ => (0.0, f64::INFINITY),
+        }
+    }
+
+    fn faults(&self) -> Option<(&'static str, String)> {
+        let between = |key, n: u32, least: u32, most: u32| {
+            (!(least..=most).contains(&n)).then(|| (key, format!("{n}: between {least} and {most}")))
+        };
+        match self {
+            Protocol::Count { seconds } => between("seconds", *seconds, 5, 600),
+            Protocol::Course { penalty_s } => (!(0.0..=30.0).contains(penalty_s))
+                .then(|| ("penalty_s", format!("{penalty_s}: between 0 and 30 s"))),
+            Protocol::Streak { cap } => between("cap", *cap, 2, 1000),
+            Protocol::Hits { of } => between("of", *of, 2, 50),
+            Protocol::Bounces { services, cap } => {
+                between("services", *services, 1, 20).or_else(|| between("cap", *cap, 1, 20))
+            }
+            Protocol::Distance { .. } => None,
+            Protocol::Points { points } => {
+                let number = between("points", points.len() as u32, 1, 12);
+                number.or_else(|| {
+                    points.iter().find_map(|point| Some(("points", short_text(point, 80).err()?)))
+                })
+            }
+        }
+    }
+}
+
+/// How the valid trials of one date become a result.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum Summary {
+    /// The best trial.
+    Best,
+    /// Their mean.
+    Mean,
+    /// Their median.
+    Median,
+}
+
+/// A measured benchmark.
+#[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Test {
+    /// As `four-cuts`.
+    pub id: TestId,
+    /// As a coach says it.
+    pub name: String,
+    /// As it stands in a narrow table.
+    pub short: String,
+    /// How it is taken, in one or two sentences.
+    pub how: String,
+    /// The skill that it shows.
+    pub skill: SkillId,
+    /// What is recorded.
+    pub protocol: Protocol,
+    /// Whether each foot is measured on its own.
+    pub per_side: bool,
+    /// Trials on one date, per side.
+    pub trials: u32,
+    /// How they become one result.
+    pub summary: Summary,
+    /// Smallest value that can be true.
+    pub least: f64,
+    /// Largest value that can be true.
+    pub most: f64,
+    /// Rest between two trials of one player.
+    #[serde(default, skip_serializing_if = "is_zero")]
+    pub rest_s: Seconds,
+    /// The markers, in the layout notation; empty if there is nothing to lay out.
+    #[serde(default, skip_serializing_if = "String::is_empty")]
+    pub layout: String,
+}
+
+fn is_zero(seconds: &Seconds) -> bool {
+    seconds.0 == 0.0
+}
+
+/// A result further from a player's own last one than so many typical errors asks "sure?".
+pub const SURE_ERRORS: f64 = 4.0;
+
+impl Test {
+    /// Every fault, with its place.
+    pub fn faults(&self) -> Vec<InputError> {
+        let mut faults = Vec::new();
+        let mut wrong = |at: &str, says: String| faults.push(InputError::at(at, says));
+        if let Err(says) = name_in_files(&self.id) {
+            wrong("/id", says);
+        }
+        for (at, text, longest) in
+            [("/name", &self.name, 60), ("/short", &self.short, 16), ("/how", &self.how, 400)]
+        {
+            if let Err(says) = short_text(text, longest) {
+                wrong(at, says);
+            }
+        }
+        if let Some((key, says)) = self.protocol.faults() {
+            wrong(&format!("/protocol/{key}"), says);
+        }
+        if !(1..=10).contains(&self.trials) {
+            wrong("/trials", format!("{}: between 1 and 10", self.trials));
+        }
+        let (least, most) = self.protocol.range();
+        if !(self.least >= least && self.least < self.most && self.most <= most.min(10_000.0)) {
+            let most = most.min(10_000.0);
+            let says = format!("{} to {}: rising, between {least} and {most}", self.least, self.most);
+            wrong("/least", says);
+        }
+        if !(0.0..=600.0).contains(&self.rest_s.0) {
+            wrong("/rest_s", format!("{}: between 0 and 600 s", self.rest_s.0));
+        }
+        if !self.layout.is_empty()
+            && let Err(found) = Layout::read(&self.layout, Pace::default())
+        {
+            found.iter().for_each(|fault| wrong("/layout", fault.to_string()));
+        }
+        faults
+    }
+
+    /// Why a test that has results cannot become another: what was measured then would not be what is measured now.
+    ///
+    /// Words, trials, range, rest and layout may change; what is recorded, and whether each foot is measured, may not.
+    /// Points may be said in other words, but none comes or goes.
+    ///
+    /// ```
+    /// use jogo_core::assessment::benchmarks::{Protocol, Summary, Test};
+    /// use jogo_core::units::Seconds;
+    ///
+    /// let taps = Test {
+    ///     id: "taps".into(), name: "Taps".into(), short: "Taps".into(), how: "Sole on the ball, in turn".into(),
+    ///     skill: "taps".into(), protocol: Protocol::Count { seconds: 30 }, per_side: false, trials: 2,
+    ///     summary: Summary::Best, least: 0.0, most: 120.0, rest_s: Seconds(30.0), layout: String::new(),
+    /// };
+    /// let shorter = Test { protocol: Protocol::Count { seconds: 20 }, ..taps.clone() };
+    /// assert_eq!(taps.unlike(&shorter)[0].pointer, "/protocol");
+    /// assert!(taps.unlike(&Test { trials: 3, ..taps.clone() }).is_empty());
+    /// ```
+    pub fn unlike(&self, next: &Test) -> Vec<InputError> {
+        let kept = match (&self.protocol, &next.protocol) {
+            (Protocol::Points { points: now }, Protocol::Points { points: next }) => now.len() == next.len(),
+            (now, next) => now == next,
+        };
+        let mut faults = Vec::new();
+        let mut wrong = |at: &str, what: &str| {
+            let says = format!("results were taken with another {what}: write a new test beside this one");
+            faults.push(InputError::at(at, says));
+        };
+        if !kept {
+            wrong("/protocol", "protocol");
+        }
+        if self.per_side != next.per_side {
+            wrong("/per_side", "rule for the feet");
+        }
+        faults
+    }
+
+    /// Checks what was seen of each point, and sums it up.
+    pub fn marked(&self, marks: &[u8]) -> Result<f64, String> {
+        let Protocol::Points { points } = &self.protocol else {
+            return Err(format!("{} has no points to look at", self.name));
+        };
+        if marks.len() != points.len() {
+            return Err(format!("{} marks for {} points of {}", marks.len(), points.len(), self.name));
+        }
+        if let Some(mark) = marks.iter().find(|mark| **mark > SEEN) {
+            return Err(format!("{mark}: a point is seen as 0 no, 1 partly or 2 yes"));
+        }
+        Ok(marks.iter().map(|mark| f64::from(*mark)).sum())
+    }
+
+    /// The values that need no question after a player's last result: within [`SURE_ERRORS`] typical errors of it.
+    ///
+    /// A value outside is kept if it is confirmed.
+    pub fn unsurprising(&self, last: f64, typical_error: f64) -> Interval {
+        let off = SURE_ERRORS * typical_error;
+        Interval { low: last - off, high: last + off }
+    }
+
+    /// Checks a value: in range, and recorded as finely as the protocol says. The error says the range.
+    pub fn value(&self, value: f64) -> Result<f64, String> {
+        let step = self.protocol.step();
+        let steps = (value / step).round();
+        if !value.is_finite() || value < self.least || value > self.most {
+            return Err(format!(
+                "{value} is out of range: {} lies between {} and {}",
+                self.name, self.least, self.most
+            ));
+        }
+        if (value / step - steps).abs() > 1e-6 {
+            return Err(format!("{value} is finer than this test is read: give it to {step}"));
+        }
+        // Whole steps of a fifth or a hundredth end in a row of nines: said as finely as a value is written.
+        Ok((steps * step * 1e6).round() / 1e6)
+    }
+
+    /// The result of a date's trials; nothing if there are none.
+    ///
+    /// The median of an even number of trials is the mean of the middle two.
+    pub fn result(&self, trials: &[f64]) -> Option<f64> {
+        let mut sorted = trials.to_vec();
+        sorted.sort_by(f64::total_cmp);
+        let (first, last) = (*sorted.first()?, *sorted.last()?);
+        let n = sorted.len();
+        Some(match (self.summary, self.protocol.better()) {
+            (Summary::Best, Better::Higher) => last,
+            (Summary::Best, Better::Lower) => first,
+            (Summary::Mean, _) => sorted.iter().sum::<f64>() / n as f64,
+            (Summary::Median, _) => (sorted[(n - 1) / 2] + sorted[n / 2]) / 2.0,
+        })
+    }
+}
+
+/// A test that is as plain as can be, for the tests of other modules.
+#[cfg(test)]
+pub(crate) fn plain(id: &str, protocol: Protocol, per_side: bool, most: f64) -> Test {
+    Test {
+        id: id.into(),
+        name: format!("The {id}"),
+        short: id.into(),
+        how: "As always".into(),
+        skill: "taps".into(),
+        protocol,
+        per_side,
+        trials: 2,
+        summary: Summary::Best,
+        least: 0.0,
+        most,
+        rest_s: Seconds(0.0),
+        layout: String::new(),
+    }
+}
+
+#[cfg(test)]
+mod cases {
+    use super::*;
+    use rstest::rstest;
+
+    fn test(protocol: Protocol, summary: Summary) -> Test {
+        Test { name: "Weave".into(), summary, least: 5.0, ..plain("t", protocol, false, 60.0) }
+    }
+    const COUNT: Protocol = Protocol::Count { seconds: 30 };
+    const COURSE: Protocol = Protocol::Course { penalty_s: 1.0 };
+    const BOUNCES: Protocol = Protocol::Bounces { services: 5, cap: 60 };
+    const CARRY: Protocol = Protocol::Distance { better: Better::Higher };
+
+    fn chest() -> Protocol {
+        Protocol::Points { points: vec!["knees bent".into(), "arms wide".into(), "ball drops dead".into()] }
+    }
+
+    #[rstest]
+    #[case::count(COUNT, Better::Higher, 1.0)]
+    #[case::course(COURSE, Better::Lower, 0.01)]
+    #[case::bounces(BOUNCES, Better::Lower, 0.2)]
+    #[case::carried(CARRY, Better::Higher, 0.1)]
+    #[case::nearest(Protocol::Distance { better: Better::Lower }, Better::Lower, 0.1)]
+    #[case::points(chest(), Better::Higher, 1.0)]
+    fn a_protocol_says_what_is_better_and_how_finely(
+        #[case] protocol: Protocol,
+        #[case] better: Better,
+        #[case] step: f64,
+    ) {
+        assert_eq!((protocol.better(), protocol.step()), (better, step));
+    }
+
+    #[rstest]
+    #[case::all(&[2, 1, 0], Ok(3.0))]
+    #[case::one_missing(&[2, 1], Err("2 marks for 3 points of Weave"))]
+    #[case::too_much(&[2, 3, 0], Err("3: a point is seen as 0 no, 1 partly or 2 yes"))]
+    fn points_are_summed(#[case] marks: &[u8], #[case] says: Result<f64, &str>) {
+        assert_eq!(test(chest(), Summary::Best).marked(marks), says.map_err(str::to_owned));
+    }
+
+    #[rstest]
+    #[case::more_than_the_points(|t: &mut Test| t.protocol = chest(), "/least", "5 to 60: rising, between 0 and 6")]
+    #[case::backwards(|t: &mut Test| t.least = 70.0, "/least", "70 to 60: rising, between 0 and 10000")]
+    #[case::no_trial(|t: &mut Test| t.trials = 0, "/trials", "0: between 1 and 10")]
+    #[case::no_time(|t: &mut Test| t.protocol = Protocol::Count { seconds: 0 }, "/protocol/seconds", "0: between 5 and 600")]
+    #[case::no_such_walk(|t: &mut Test| t.layout = "fly".into(), "/layout", "line 1, column 1")]
+    fn a_test_says_what_is_wrong(#[case] spoil: fn(&mut Test), #[case] at: &str, #[case] says: &str) {
+        let mut test = test(COUNT, Summary::Best);
+        assert_eq!(test.faults(), []);
+        spoil(&mut test);
+        let faults = test.faults();
+        assert!(
+            faults.len() == 1 && faults[0].pointer == at && faults[0].detail.contains(says),
+            "{faults:?}"
+        );
+    }
+
+    #[rstest]
+    #[case::most_counted(COUNT, Summary::Best, &[7.0, 11.0, 9.0], Some(11.0))]
+    #[case::quickest(COURSE, Summary::Best, &[9.41, 8.9, 12.0], Some(8.9))]
+    #[case::mean_of_two(COURSE, Summary::Mean, &[9.0, 10.0], Some(9.5))]
+    #[case::middle_of_three(COURSE, Summary::Median, &[9.0, 30.0, 10.0], Some(10.0))]
+    #[case::middle_of_four(COUNT, Summary::Median, &[6.0, 7.0, 10.0, 30.0], Some(8.5))]
+    #[case::nothing_tried(COUNT, Summary::Best, &[], None)]
+    fn trials_become_a_result(
+        #[case] protocol: Protocol,
+        #[case] summary: Summary,
+        #[case] trials: &[f64],
+        #[case] result: Option<f64>,
+    ) {
+        assert_eq!(test(protocol, summary).result(trials), result);
+    }
+
+    #[rstest]
+    #[case::below(COUNT, 4.0, Err("4 is out of range: Weave lies between 5 and 60"))]
+    #[case::above(COUNT, 61.0, Err("61 is out of range: Weave lies between 5 and 60"))]
+    #[case::not_a_number(COUNT, f64::NAN, Err("NaN is out of range: Weave lies between 5 and 60"))]
+    #[case::half_a_touch(COUNT, 7.5, Err("7.5 is finer than this test is read: give it to 1"))]
+    #[case::hundredths(COURSE, 9.41, Ok(9.41))]
+    #[case::fifths(BOUNCES, 6.6, Ok(6.6))]
+    #[case::no_fifth(BOUNCES, 6.5, Err("6.5 is finer than this test is read: give it to 0.2"))]
+    fn a_value_is_taken_or_refused(
+        #[case] protocol: Protocol,
+        #[case] value: f64,
+        #[case] says: Result<f64, &str>,
+    ) {
+        assert_eq!(test(protocol, Summary::Best).value(value), says.map_err(str::to_owned));
+    }
+}

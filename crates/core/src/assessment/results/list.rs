@@ -1,0 +1,284 @@
+//! Results as a list: one line for each trial, in and out.
+//!
+//! Columns: *player*, *test*, *side* (empty where the foot does not matter), *day*, *value*; for tests that look at points
+//! the value may be written as the marks, `2 1 2`. Every line answers for itself: a trial, or what is wrong with it.
+//!
+//! A player is found by their name, whatever the case and the spaces; a name that is nearly right is taken for nobody, and
+//! the nearest names are offered.
+
+use jiff::civil::Date;
+use serde::Serialize;
+
+use super::Trial;
+use crate::assessment::benchmarks::{Protocol, Test};
+use crate::input::sheet::{Sheet, shown};
+use crate::technique::skill::Side;
+
+/// What a list needs beside it: the squad and the tests.
+#[derive(Clone, Copy, Debug)]
+pub struct Beside<'a, P> {
+    /// Players by name.
+    pub players: &'a [(P, String)],
+    /// Tests that may be named, by id, name or short name.
+    pub tests: &'a [Test],
+    /// The day after which nothing can have been measured.
+    pub today: Date,
+}
+
+/// One line of a list.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct ResultLine<P> {
+    /// Line in the file, from 1.
+    pub line: u64,
+    /// What it says, as written.
+    pub written: String,
+    /// The player, if they were found.
+    pub player: Option<P>,
+    /// The test, if it was found.
+    pub test: Option<String>,
+    /// The foot.
+    pub side: Option<Side>,
+    /// The day, as `2031-02-10`.
+    pub taken_on: Option<String>,
+    /// The value.
+    pub value: Option<f64>,
+    /// What was seen of each point.
+    pub marks: Vec<u8>,
+    /// What is wrong, with the mend; nothing if it can be taken in.
+    pub errors: Vec<String>,
+}
+
+/// The names of the columns, in the order in which they are written.
+pub const COLUMNS: [&str; 5] = ["player", "test", "side", "day", "value"];
+
+/// Why a list could not be read at all.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, thiserror::Error)]
+#[error("the first line has no column “{0}”: name the columns player, test, side, day, value")]
+pub struct NoColumn(pub &'static str);
+
+/// Every line of a list, from the second on.
+pub fn read<P: Copy>(sheet: &Sheet, beside: Beside<'_, P>) -> Result<Vec<ResultLine<P>>, NoColumn> {
+    let head: Vec<String> = sheet.head.iter().map(|name| name.trim().to_lowercase()).collect();
+    let mut at = [0; 5];
+    for (place, name) in at.iter_mut().zip(COLUMNS) {
+        *place = head.iter().position(|column| column == name).ok_or(NoColumn(name))?;
+    }
+    let line = |(number, cells): &(u64, Vec<String>)| {
+        let cells = at.map(|column| cells.get(column).map_or("", |cell| cell.trim()));
+        one(*number, cells, beside)
+    };
+    Ok(sheet.lines.iter().map(line).collect())
+}
+
+/// Takes out the lines that say what is known already, as often as it is known: the same list may be read in twice.
+pub fn note_known<P: PartialEq>(lines: &mut [ResultLine<P>], known: &[Trial<P>]) {
+    let mut left: Vec<&Trial<P>> = known.iter().collect();
+    for line in lines.iter_mut().filter(|line| line.errors.is_empty()) {
+        let same = |trial: &&Trial<P>| {
+            line.player.as_ref() == Some(&trial.player)
+                && line.test.as_ref() == Some(&trial.test)
+                && line.side == trial.side
+                && line.taken_on == Some(trial.taken_on.to_string())
+                && line.value == Some(trial.value)
+                && line.marks == trial.marks
+        };
+        if let Some(at) = left.iter().position(same) {
+            left.swap_remove(at);
+            line.errors.push("is there already: nothing to do".into());
+        }
+    }
+}
+
+fn one<P: Copy>(line: u64, cells: [&str; 5], beside: Beside<'_, P>) -> ResultLine<P> {
+    let [player, test, side, day, value] = cells;
+    let mut errors = Vec::new();
+    let mut noted = |what: &str, says: String| errors.push(format!("{what}: {says}"));
+    let player = found_player(player, beside.players).map_err(|says| noted("player", says)).ok();
+    let test = found_test(test, beside.tests).map_err(|says| noted("test", says)).ok();
+    let taken_on = plausible_day(day, beside.today).map_err(|says| noted("day", says)).ok();
+    let side = match side.to_lowercase().as_str() {
+        "" => Ok(None),
+        "left" | "l" => Ok(Some(Side::Left)),
+        "right" | "r" => Ok(Some(Side::Right)),
+        _ => Err(format!("`{}` is neither left nor right", shown(side))),
+    };
+    let side = side.map_err(|says| noted("side", says)).ok().flatten();
+    let mut marks = Vec::new();
+    let mut read = None;
+    if let Some(test) = test {
+        if test.per_side && side.is_none() {
+            noted("side", format!("{} is taken per foot: write left or right", test.name));
+        } else if !test.per_side && side.is_some() {
+            noted("side", format!("{} is not taken per foot: leave it empty", test.name));
+        }
+        match measured(value, test) {
+            Ok((value, seen)) => (read, marks) = (Some(value), seen),
+            Err(says) => noted("value", says),
+        }
+    }
+    ResultLine {
+        line,
+        written: cells.map(shown).join(" · "),
+        player,
+        test: test.map(|test| test.id.clone()),
+        side,
+        taken_on: taken_on.map(|day| day.to_string()),
+        value: read,
+        marks,
+        errors,
+    }
+}
+
+fn same(name: &str) -> String {
+    name.split_whitespace().collect::<Vec<_>>().join(" ").to_lowercase()
+}
+
+fn found_player<P: Copy>(name: &str, players: &[(P, String)]) -> Result<P, String> {
+    let wanted = same(name);
+    if let Some((player, _)) = players.iter().find(|(_, known)| same(known) == wanted) {
+        return Ok(*player);
+    }
+    let mut near: Vec<(f64, &str)> = players
+        .iter()
+        .map(|(_, known)| (strsim::jaro_winkler(&same(known), &wanted), known.as_str()))
+        .filter(|(alike, _)| *alike > 0.8)
+        .collect();
+    near.sort_by(|a, b| b.0.total_cmp(&a.0));
+    let names: Vec<&str> = near.into_iter().take(2).map(|(_, name)| name).collect();
+    Err(match names.as_slice() {
+        [] => format!("the squad has no “{}”: add them to the squad, or take the line out", shown(name)),
+        names => format!("the squad has no “{}”: is it {}?", shown(name), names.join(" or ")),
+    })
+}
+
+fn found_test<'t>(name: &str, tests: &'t [Test]) -> Result<&'t Test, String> {
+    let wanted = same(name);
+    let is = |test: &&Test| [&test.id, &test.name, &test.short].iter().any(|known| same(known) == wanted);
+    tests.iter().find(is).ok_or_else(|| {
+        let names: Vec<&str> = tests.iter().map(|test| test.short.as_str()).collect();
+        format!("there is no test “{}”: one of {}", shown(name), names.join(", "))
+    })
+}
+
+fn plausible_day(day: &str, today: Date) -> Result<Date, String> {
+    let read: Date =
+        day.parse().map_err(|_| format!("`{}` is no day: write it as 2031-02-10", shown(day)))?;
+    match (today - read).get_days() {
+        ..0 => Err(format!("{read} has not come yet: check the day")),
+        0..=3_700 => Ok(read),
+        _ => Err(format!("{read} is over ten years ago: check the year")),
+    }
+}
+
+fn measured(value: &str, test: &Test) -> Result<(f64, Vec<u8>), String> {
+    if let Protocol::Points { .. } = test.protocol {
+        let marks: Option<Vec<u8>> =
+            value.split([' ', '-', '/']).filter(|m| !m.is_empty()).map(|m| m.parse().ok()).collect();
+        let marks =
+            marks.ok_or_else(|| format!("`{}`: write the marks of the points, as 2 1 2", shown(value)))?;
+        return Ok((test.marked(&marks)?, marks));
+    }
+    let number: f64 =
+        value.replace(',', ".").parse().map_err(|_| format!("`{}` is no number", shown(value)))?;
+    Ok((test.value(number)?, Vec::new()))
+}
+
+/// Trials as the lines of a list, the names of the columns first; what is written can be read back.
+pub fn lines<P: PartialEq>(trials: &[Trial<P>], players: &[(P, String)]) -> Vec<[String; 5]> {
+    let name = |trial: &Trial<P>| {
+        players.iter().find(|(player, _)| *player == trial.player).map(|(_, name)| name.clone())
+    };
+    let line = |trial: &Trial<P>| {
+        let side = match trial.side {
+            None => "",
+            Some(Side::Left) => "left",
+            Some(Side::Right) => "right",
+        };
+        let marks: Vec<String> = trial.marks.iter().map(u8::to_string).collect();
+        let value = if marks.is_empty() { trial.value.to_string() } else { marks.join(" ") };
+        let day = trial.taken_on.to_string();
+        Some([name(trial)?, trial.test.clone(), side.to_owned(), day, value])
+    };
+    std::iter::once(COLUMNS.map(str::to_owned)).chain(trials.iter().filter_map(line)).collect()
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::assessment::benchmarks::plain;
+    use crate::input::sheet::to_csv;
+    use jiff::civil::date;
+    use rstest::rstest;
+
+    fn tests() -> [Test; 2] {
+        let points = vec!["eyes".to_owned(), "knees".to_owned()];
+        [
+            plain("weave", Protocol::Course { penalty_s: 1.0 }, true, 90.0),
+            plain("turn", Protocol::Points { points }, false, 4.0),
+        ]
+    }
+
+    const SQUAD: [(u8, &str); 2] = [(1, "Una Brae"), (2, "Olo Skar")];
+
+    fn read_all(csv: &str) -> Vec<ResultLine<u8>> {
+        let (players, tests) = (SQUAD.map(|(id, name)| (id, name.to_owned())), tests());
+        let beside = Beside { players: &players, tests: &tests, today: date(2031, 2, 10) };
+        read(&Sheet::from_csv(csv.as_bytes()).unwrap(), beside).unwrap()
+    }
+
+    #[rstest]
+    #[case::as_asked("Una Brae,weave,left,2031-02-10,17.42", &[])]
+    #[case::other_case_and_comma("\"una  brae\",The weave,L,2031-02-10,\"17,42\"", &[])]
+    #[case::points("Olo Skar,turn,,2031-02-10,2 1", &[])]
+    #[case::nearly_a_name("Una Bray,weave,left,2031-02-10,17", &["player: the squad has no “Una Bray”: is it Una Brae?"])]
+    #[case::a_stranger("Xyz,weave,left,2031-02-10,17", &["player: the squad has no “Xyz”: add them to the squad, or take the line out"])]
+    #[case::no_test("Una Brae,luck,left,2031-02-10,17", &["test: there is no test “luck”: one of weave, turn"])]
+    #[case::tomorrow("Una Brae,weave,left,2031-02-11,17", &["day: 2031-02-11 has not come yet: check the day"])]
+    #[case::no_foot("Una Brae,weave,,2031-02-10,17", &["side: The weave is taken per foot: write left or right"])]
+    #[case::a_foot_too_many("Olo Skar,turn,left,2031-02-10,2 2", &["side: The turn is not taken per foot: leave it empty"])]
+    #[case::out_of_range("Una Brae,weave,left,2031-02-10,91", &["value: 91 is out of range: The weave lies between 0 and 90"])]
+    #[case::no_number("Una Brae,weave,left,2031-02-10,fast", &["value: `fast` is no number"])]
+    #[case::a_sum_is_no_mark("Olo Skar,turn,,2031-02-10,3", &["value: 1 marks for 2 points of The turn"])]
+    fn a_line_answers_for_itself(#[case] line: &str, #[case] errors: &[&str]) {
+        assert_eq!(read_all(&format!("player,test,side,day,value\n{line}\n"))[0].errors, errors);
+    }
+
+    #[test]
+    fn what_is_written_can_be_read_back() {
+        let trial = |player, test: &str, side, value, marks| Trial {
+            player,
+            test: test.into(),
+            side,
+            taken_on: date(2031, 2, 3),
+            value,
+            marks,
+        };
+        let trials =
+            [trial(1, "weave", Some(Side::Left), 17.42, Vec::new()), trial(2, "turn", None, 3.0, vec![2, 1])];
+        let players = SQUAD.map(|(id, name)| (id, name.to_owned()));
+        let mut back = read_all(&to_csv(&lines(&trials, &players)));
+        note_known(&mut back, &trials[..1]);
+        assert_eq!(back[0].errors, ["is there already: nothing to do"]);
+        assert!(back[1].errors.is_empty());
+        let again: Vec<Trial<u8>> = back
+            .into_iter()
+            .map(|line| Trial {
+                player: line.player.unwrap(),
+                test: line.test.unwrap(),
+                side: line.side,
+                taken_on: line.taken_on.unwrap().parse().unwrap(),
+                value: line.value.unwrap(),
+                marks: line.marks,
+            })
+            .collect();
+        assert_eq!(again, trials);
+    }
+
+    #[test]
+    fn a_missing_column_is_named() {
+        let sheet = Sheet::from_csv(b"player,test,day,value\n").unwrap();
+        let beside: Beside<'_, u8> = Beside { players: &[], tests: &[], today: date(2031, 2, 10) };
+        assert_eq!(read(&sheet, beside), Err(NoColumn("side")));
+    }
+}

@@ -1,0 +1,100 @@
+//! Editions: a curriculum with everything that it shows, in one piece.
+//!
+//! A draft is put together from the living library; a published edition keeps the copy it was published with.
+
+mod ahead;
+mod changes;
+
+pub use ahead::Ahead;
+
+use std::collections::{BTreeMap, BTreeSet};
+
+use serde::{Deserialize, Serialize};
+
+use crate::academy::Academy;
+use crate::academy::band::Band;
+use crate::assessment::benchmarks::Test;
+use crate::drill::Drill;
+use crate::input::InputError;
+use crate::plan::curriculum::Curriculum;
+use crate::plan::{Plan, Problem, drill_of};
+use crate::technique::skill::Skill;
+use crate::units::Minutes;
+
+/// A curriculum, its plan, and the part of the library that it uses.
+#[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
+#[serde(deny_unknown_fields)]
+pub struct Edition {
+    /// The wishes.
+    pub curriculum: Curriculum,
+    /// What holds for the whole academy.
+    #[serde(default)]
+    pub academy: Academy,
+    /// The band.
+    pub band: Band,
+    /// Skills that may be wished for.
+    pub skills: Vec<Skill>,
+    /// Drills that may be laid.
+    pub drills: Vec<Drill>,
+    /// Tests that may be taken.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub tests: Vec<Test>,
+    /// What comes when.
+    pub plan: Plan,
+    /// Minutes that are left of the sessions that fell out or were cut short for a team.
+    #[serde(default, skip_serializing_if = "BTreeMap::is_empty")]
+    pub left: BTreeMap<usize, Minutes>,
+}
+
+impl Edition {
+    /// The problem that the plan answers.
+    pub fn problem(&self) -> Result<Problem, Vec<InputError>> {
+        let wishes = &self.curriculum;
+        let mut problem =
+            wishes.problem(&self.academy, &self.band, &self.skills, &self.drills, &self.tests)?;
+        for (session, left) in &self.left {
+            if let Some(wish) = problem.sessions.get_mut(*session) {
+                wish.shorten(*left);
+            }
+        }
+        Ok(problem)
+    }
+
+    /// The same with other drills beside its own; its own come first where a name is the same.
+    pub fn with_drills(mut self, others: &[Drill]) -> Edition {
+        let drills = others.iter().filter(|drill| self.drill(&drill.id).is_none()).cloned();
+        let drills: Vec<Drill> = drills.collect();
+        self.drills.extend(drills);
+        self
+    }
+
+    /// The same with only those drills and skills that its plan and goals name: what is frozen when it is published. What
+    /// becomes of the rest of the library does not concern it.
+    pub fn trimmed(mut self) -> Edition {
+        let laid: BTreeSet<&str> = self
+            .plan
+            .sessions
+            .iter()
+            .flatten()
+            .flat_map(|block| [Some(&block.variant), block.beside.as_ref()])
+            .flatten()
+            .map(|variant| drill_of(variant))
+            .collect();
+        self.drills.retain(|drill| laid.contains(drill.id.as_str()));
+        let goals = &self.curriculum.goals;
+        self.skills.retain(|skill| goals.iter().any(|goal| goal.skill == skill.id));
+        let sittings = &self.curriculum.tests;
+        self.tests.retain(|test| sittings.iter().any(|sitting| sitting.test == test.id));
+        self
+    }
+
+    /// The drill of a name.
+    pub fn drill(&self, id: &str) -> Option<&Drill> {
+        self.drills.iter().find(|d| d.id == id)
+    }
+
+    /// The skill of a name.
+    pub fn skill(&self, id: &str) -> Option<&Skill> {
+        self.skills.iter().find(|s| s.id == id)
+    }
+}

@@ -1,0 +1,149 @@
+//! Home practice: what can a player do alone, on little floor, in ten minutes?
+//!
+//! A card holds two or three drills that can be done at home and that serve what the team has worked at of late, at the
+//! stage it was worked at: the sessions of the card's week count first, then those before it, the latest first. Each
+//! strand comes once as long as there is another. The ten minutes are shared alike; the dose fills them. One drill is
+//! the week's challenge: it is another one from week to week, and whoever does it writes down their best.
+//!
+//! What players write down is *self-reported*: it shows that they practised, and is never evidence for a level.
+
+use std::collections::BTreeSet;
+
+use jiff::civil::Date;
+use serde::Serialize;
+
+use crate::delivery::edition::Edition;
+use crate::delivery::session::{Laid, Setting};
+use crate::drill::{Drill, HomeSpace, StandIn};
+use crate::ground::fit::Ground;
+use crate::plan::Problem;
+use crate::technique::skill::{SkillId, Stage, Strand};
+use crate::units::{Metres, Minutes, Pace, Seconds};
+
+/// Minutes of a card.
+pub const MINUTES: Minutes = Minutes(10);
+/// The most drills of a card.
+pub const MOST_DRILLS: usize = 3;
+/// The challenge lasts so long.
+pub const CHALLENGE: Seconds = Seconds(30.0);
+
+/// A drill to be done at home.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct HomeDrill {
+    /// Name of the drill in files.
+    pub drill: String,
+    /// Its title.
+    pub title: String,
+    /// What it is for.
+    pub purpose: String,
+    /// The strand that takes most of it.
+    pub strand: Strand,
+    /// Minutes of it.
+    pub minutes: Minutes,
+    /// How it is laid.
+    #[serde(flatten)]
+    pub laid: Laid,
+    /// The least floor that it needs.
+    pub space: HomeSpace,
+    /// What does instead, where kit is missing.
+    pub stand_ins: Vec<StandIn>,
+    /// What to look for.
+    pub points: Vec<String>,
+    /// What could hurt.
+    pub cautions: Vec<String>,
+}
+
+/// What a player can do at home in a week.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct HomeCard {
+    /// Week of the curriculum, from 1.
+    pub week: u32,
+    /// One to three drills; none if the library has none that fits.
+    pub drills: Vec<HomeDrill>,
+    /// The drill of the week's challenge, by its place; nothing if there are no drills.
+    pub challenge: Option<usize>,
+    /// How long the challenge lasts.
+    #[serde(rename = "challenge_s")]
+    pub challenge_lasts: Seconds,
+}
+
+impl Edition {
+    /// The card of the week in which a day lies, from the drills of a library. Before the first session the card is that of
+    /// the first week, after the last one that of the last week.
+    pub fn home_card(&self, problem: &Problem, shelf: &[Drill], day: Date, pace: Pace) -> HomeCard {
+        let sessions = &problem.sessions;
+        let begun = sessions.iter().rposition(|wish| wish.date <= day).unwrap_or(0);
+        let week = sessions.get(begun).map_or(1, |wish| wish.week);
+        let last = sessions.iter().rposition(|wish| wish.week <= week).unwrap_or(0);
+        let mut chosen: Vec<(&Drill, Stage)> = Vec::new();
+        for new_strands in [true, false] {
+            for (skill, stage) in self.worked_at(problem, last) {
+                let strands: BTreeSet<Strand> = chosen.iter().map(|(drill, _)| drill.main_strand()).collect();
+                let fits = |drill: &&Drill| {
+                    !chosen.iter().any(|(other, _)| other.id == drill.id)
+                        && (!new_strands || !strands.contains(&drill.main_strand()))
+                        && self.at_home(drill, &skill, stage)
+                };
+                if chosen.len() < MOST_DRILLS
+                    && let Some(drill) = shelf.iter().find(fits)
+                {
+                    chosen.push((drill, stage));
+                }
+            }
+        }
+        let share = |place: usize| {
+            let (each, more) = (MINUTES.0 / chosen.len() as u32, MINUTES.0 as usize % chosen.len());
+            Minutes(each + u32::from(place < more))
+        };
+        let drills = chosen.iter().enumerate();
+        let drills = drills.filter_map(|(i, (drill, stage))| self.home_drill(drill, *stage, share(i), pace));
+        let drills: Vec<HomeDrill> = drills.collect();
+        let challenge = (!drills.is_empty()).then(|| week as usize % drills.len());
+        HomeCard { week, drills, challenge, challenge_lasts: CHALLENGE }
+    }
+
+    /// The skills that sessions up to one gave an exposure, each once at the stage of the latest; the latest first.
+    fn worked_at(&self, problem: &Problem, last: usize) -> Vec<(SkillId, Stage)> {
+        let mut seen = BTreeSet::new();
+        let sessions = self.plan.sessions.iter().take(last + 1).rev().flatten();
+        let variants = sessions.filter_map(|block| problem.variant(&block.variant));
+        let skills = variants.flat_map(|v| v.skills.iter().map(|skill| (skill.clone(), v.stage)));
+        skills.filter(|(skill, _)| seen.insert(skill.clone())).collect()
+    }
+
+    fn at_home(&self, drill: &Drill, skill: &SkillId, stage: Stage) -> bool {
+        drill.home.is_some()
+            && drill.doses.contains_key(&self.band.id)
+            && drill.blocked(&self.band, &self.academy).is_none()
+            && drill.skills_at(stage).any(|served| served == skill)
+            && drill.rung_at(stage, &self.academy.lever_points).is_some()
+    }
+
+    fn home_drill(&self, drill: &Drill, stage: Stage, minutes: Minutes, pace: Pace) -> Option<HomeDrill> {
+        let space = drill.home?;
+        let levers = drill.rung_at(stage, &self.academy.lever_points)?.levers;
+        // One player, with room to spare: whether it fits at home is told by the space, not by a hall.
+        let ground = Ground {
+            width: Metres(60.0),
+            depth: Metres(60.0),
+            squad: drill.station.min.max(1),
+            ..self.curriculum.ground
+        };
+        let setting =
+            Setting { ground: &ground, minutes, starts: Minutes(0), laying_out: Minutes(0), pace, seed: 0 };
+        Some(HomeDrill {
+            drill: drill.id.clone(),
+            title: drill.title.clone(),
+            purpose: drill.purpose.clone(),
+            strand: drill.main_strand(),
+            minutes,
+            laid: self.laid(drill, &levers, &setting)?,
+            space,
+            stand_ins: drill.stand_ins.clone(),
+            points: drill.points.clone(),
+            cautions: drill.cautions.iter().map(|caution| caution.text().to_owned()).collect(),
+        })
+    }
+}

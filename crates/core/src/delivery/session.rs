@@ -1,0 +1,292 @@
+//! An evening: in which order, with which kit, and what to look for?
+
+use std::collections::BTreeMap;
+
+use jiff::civil::Date;
+use serde::Serialize;
+
+use crate::delivery::edition::Edition;
+use crate::drill::cues::{Call, CueWish, calls};
+use crate::drill::levers::{Eyes, Levers};
+use crate::drill::timing::{Timing, Touching};
+use crate::drill::{Drill, FaultSeen, Step};
+use crate::ground::fit::{Ground, fit};
+use crate::ground::layout::measure::{Footprint, InPaces};
+use crate::plan::{Block, Problem, Variant};
+use crate::technique::skill::{Stage, Strand};
+use crate::units::{Minutes, Pace, Seconds};
+
+/// One evening, ready to be run.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Evening {
+    /// Its place in the curriculum, from 0.
+    pub session: usize,
+    /// Week of the curriculum, from 1.
+    pub week: u32,
+    /// The day.
+    #[cfg_attr(feature = "openapi", schema(value_type = String, format = Date))]
+    pub date: Date,
+    /// Minutes that there are.
+    pub minutes: Minutes,
+    /// Minutes that nothing is planned for.
+    pub unused: Minutes,
+    /// Markers to bring, by colour: the most that any block needs.
+    pub kit: BTreeMap<String, u32>,
+    /// What is done, in order.
+    pub blocks: Vec<RunningBlock>,
+}
+
+/// A block of an evening, with all that a coach needs to run it.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct RunningBlock {
+    /// Name of the drill in files.
+    pub drill: String,
+    /// Its title.
+    pub title: String,
+    /// What it is for.
+    pub purpose: String,
+    /// When it is used in a game.
+    pub in_game: String,
+    /// The strand that takes most of it.
+    pub strand: Strand,
+    /// Skills that get an exposure, by name.
+    pub skills: Vec<String>,
+    /// Minutes after the evening's start at which it begins, laying out included.
+    pub starts: Minutes,
+    /// Laying out before it.
+    pub laying_out: Minutes,
+    /// Length of the block.
+    pub minutes: Minutes,
+    /// How it is laid, as planned.
+    #[serde(flatten)]
+    pub laid: Laid,
+    /// Players at each station when one player is there, when two are, and so on.
+    pub stations_by_present: Vec<Vec<u32>>,
+    /// The next easier rung of the drill on the same ground; nothing if there is none.
+    pub one_down: Option<Laid>,
+    /// The next harder rung.
+    pub one_up: Option<Laid>,
+    /// The layout text.
+    pub layout: String,
+    /// What to look for.
+    pub points: Vec<String>,
+    /// The usual faults.
+    pub faults: Vec<FaultSeen>,
+    /// What could hurt.
+    pub cautions: Vec<String>,
+    /// What those do at the same time who move on, on the other half of the floor; nothing if all do the same.
+    pub beside: Option<Beside>,
+}
+
+/// A drill on the floor with its levers set so: all that a lever changes.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Laid {
+    /// The settings.
+    pub levers: Levers,
+    /// The stage worked at.
+    pub stage: Stage,
+    /// The clock, and the time on the ball that it gives.
+    #[serde(flatten)]
+    pub timing: Timing,
+    /// Players at each station.
+    pub station_sizes: Vec<u32>,
+    /// Markers for all stations, by colour.
+    pub markers: BTreeMap<String, u32>,
+    /// Floor of one station.
+    pub footprint: Footprint,
+    /// The same in the pace of whoever lays it.
+    pub in_paces: InPaces,
+    /// What does not fit, laid in this pace; nothing if all does.
+    pub misfit: Option<String>,
+    /// The floor, as SVG.
+    pub drawing: String,
+    /// What is called in a bout, if the block answers calls; the same in every bout.
+    pub calls: Vec<Call>,
+}
+
+/// What those do at the same time who move on, where the squad is split.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Beside {
+    /// Name of the drill in files.
+    pub drill: String,
+    /// Its title.
+    pub title: String,
+    /// The stage worked at.
+    pub stage: Stage,
+    /// The strand that takes most of it.
+    pub strand: Strand,
+    /// Players at each station.
+    pub station_sizes: Vec<u32>,
+    /// Markers for all stations, by colour.
+    pub markers: BTreeMap<String, u32>,
+    /// The floor, as SVG.
+    pub drawing: String,
+    /// What to look for.
+    pub points: Vec<String>,
+}
+
+impl From<RunningBlock> for Beside {
+    fn from(block: RunningBlock) -> Beside {
+        Beside {
+            drill: block.drill,
+            title: block.title,
+            stage: block.laid.stage,
+            strand: block.strand,
+            station_sizes: block.laid.station_sizes,
+            markers: block.laid.markers,
+            drawing: block.laid.drawing,
+            points: block.points,
+        }
+    }
+}
+
+/// A squad is split for up to so many players who are there.
+const MOST_PRESENT: u32 = 30;
+
+/// Where and when a block is laid.
+pub(crate) struct Setting<'g> {
+    pub ground: &'g Ground,
+    pub minutes: Minutes,
+    pub starts: Minutes,
+    pub laying_out: Minutes,
+    pub pace: Pace,
+    pub seed: u64,
+}
+
+impl Edition {
+    /// The running order of a session, laid by somebody with this pace; nothing if the plan has no such session.
+    pub fn evening(&self, problem: &Problem, session: usize, pace: Pace) -> Option<Evening> {
+        let wish = problem.sessions.get(session)?;
+        let mut blocks = Vec::new();
+        let mut clock = Minutes(0);
+        let mut before: Option<&Block> = None;
+        for (place, laid) in self.plan.sessions.get(session)?.iter().enumerate() {
+            let Some(variant) = problem.variant(&laid.variant) else { continue };
+            let laying_out = problem.change(before, laid);
+            // Another evening, another block: other calls.
+            let seed = (session * 100 + place) as u64;
+            let beside = laid.beside.as_ref().and_then(|id| problem.variant(id));
+            let whole = &self.curriculum.ground;
+            let half = whole.halves().into_iter().find(|half| {
+                [Some(variant), beside].into_iter().flatten().all(|v| self.fits_on(v, half, pace))
+            });
+            let ground = half.as_ref().filter(|_| beside.is_some()).unwrap_or(whole);
+            let setting = Setting { ground, minutes: laid.minutes, starts: clock, laying_out, pace, seed };
+            if let Some(mut block) = self.block(variant, &setting) {
+                block.beside = beside.and_then(|v| self.block(v, &setting)).map(Beside::from);
+                clock = clock + laying_out + laid.minutes;
+                before = Some(laid);
+                blocks.push(block);
+            }
+        }
+        let mut kit: BTreeMap<String, u32> = BTreeMap::new();
+        for block in &blocks {
+            let mut both = block.laid.markers.clone();
+            for (colour, count) in block.beside.iter().flat_map(|beside| &beside.markers) {
+                *both.entry(colour.clone()).or_default() += count;
+            }
+            for (colour, count) in both {
+                let most = kit.entry(colour).or_default();
+                *most = (*most).max(count);
+            }
+        }
+        Some(Evening {
+            session,
+            week: wish.week,
+            date: wish.date,
+            minutes: wish.minutes,
+            unused: Minutes(wish.minutes.0.saturating_sub(clock.0)),
+            kit,
+            blocks,
+        })
+    }
+
+    fn fits_on(&self, variant: &Variant, ground: &Ground, pace: Pace) -> bool {
+        self.drill(&variant.drill).is_some_and(|drill| {
+            let rung = drill.rung_at(variant.stage, &self.academy.lever_points);
+            let layout = rung.and_then(|rung| drill.layout_at(&rung.levers, pace).ok());
+            layout.is_some_and(|layout| fit(&layout, &drill.station, ground, None).fits)
+        })
+    }
+
+    fn block(&self, variant: &Variant, setting: &Setting<'_>) -> Option<RunningBlock> {
+        let Setting { minutes, starts, laying_out, .. } = *setting;
+        let drill = self.drill(&variant.drill)?;
+        let table = &self.academy.lever_points;
+        let levers = drill.rung_at(variant.stage, table)?.levers;
+        let next = |step: Option<Step>| self.laid(drill, &step?.levers, setting);
+        Some(RunningBlock {
+            drill: drill.id.clone(),
+            title: drill.title.clone(),
+            purpose: drill.purpose.clone(),
+            in_game: drill.in_game.clone(),
+            strand: drill.main_strand(),
+            skills: variant.skills.iter().filter_map(|id| Some(self.skill(id)?.name.clone())).collect(),
+            starts,
+            laying_out,
+            minutes,
+            laid: self.laid(drill, &levers, setting)?,
+            stations_by_present: self.stations_by_present(drill, &levers, setting),
+            one_down: next(drill.one_down(&levers, table)),
+            one_up: next(drill.one_up(&levers, table)),
+            layout: drill.layout.clone(),
+            points: drill.points.clone(),
+            faults: drill.faults.clone(),
+            cautions: drill.cautions.iter().map(|caution| caution.text().to_owned()).collect(),
+            beside: None,
+        })
+    }
+
+    fn stations_by_present(&self, drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Vec<Vec<u32>> {
+        let Ok(layout) = drill.layout_at(levers, setting.pace) else { return Vec::new() };
+        let tighter = drill.tighter(setting.pace);
+        let most = setting.ground.squad.max(MOST_PRESENT);
+        let with = |squad: u32| {
+            let ground = Ground { squad, ..*setting.ground };
+            fit(&layout, &drill.station, &ground, tighter.as_ref()).station_sizes
+        };
+        (1..=most).map(with).collect()
+    }
+
+    pub(crate) fn laid(&self, drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Option<Laid> {
+        let Setting { ground, minutes, pace, seed, .. } = *setting;
+        let layout = drill.layout_at(levers, pace).ok()?;
+        let fit = fit(&layout, &drill.station, ground, drill.tighter(pace).as_ref());
+        let turns = drill.turns(&fit);
+        let explaining = self.band.explaining;
+        let schedule = drill.schedule(&self.band, &layout)?.filling(minutes, explaining, turns);
+        let stage = drill.stage_at(levers);
+        let touching = Touching { per_second: drill.cadence(stage, &self.band.id), side: levers.side };
+        let timing = Timing::of(&schedule, explaining, turns, touching, fit.working_share);
+        let stations = fit.station_sizes.len() as u32;
+        let markers = layout.markers_by_colour();
+        Some(Laid {
+            levers: *levers,
+            stage,
+            calls: called(drill, levers).map(|cues| bout_calls(cues, timing.work, seed)).unwrap_or_default(),
+            timing,
+            markers: markers.into_iter().map(|(colour, n)| (colour.to_owned(), n * stations)).collect(),
+            footprint: layout.footprint(),
+            in_paces: layout.footprint().in_paces(pace),
+            misfit: fit.misfit.map(|misfit| misfit.to_string()),
+            station_sizes: fit.station_sizes,
+            drawing: layout.draw(),
+        })
+    }
+}
+
+/// What is called: only where the levers ask for an answer.
+fn called<'d>(drill: &'d Drill, levers: &Levers) -> Option<&'d CueWish> {
+    drill.cues.as_ref().filter(|_| levers.eyes == Eyes::Call)
+}
+
+/// The calls of one bout: those that come before its end.
+fn bout_calls(cues: &CueWish, bout: Seconds, seed: u64) -> Vec<Call> {
+    let most = (bout.0 / (cues.gap.0 * 0.6).max(0.1)).ceil() as usize + 1;
+    let called = calls(cues, most, seed).unwrap_or_default();
+    called.into_iter().take_while(|call| call.at < bout).collect()
+}

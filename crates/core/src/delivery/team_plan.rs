@@ -1,0 +1,312 @@
+//! Team plans: what has a team made of its edition?
+//!
+//! A team works by an edition on its own days and ground; when an evening falls out it may go on another way. What it has
+//! of its own is kept beside the edition, which stays as it was published. A team that is running takes a new edition
+//! from a day on: what was before that day stays with the edition it was run by.
+
+use std::collections::{BTreeMap, BTreeSet};
+
+use jiff::civil::Date;
+use serde::{Deserialize, Serialize};
+
+use crate::delivery::edition::Edition;
+use crate::delivery::{Outcome, Said};
+use crate::drill::Drill;
+use crate::ground::fit::Ground;
+use crate::input::InputError;
+use crate::plan::curriculum::Season;
+use crate::plan::search::solve::STEPS_NEAR;
+use crate::plan::upset::{fallen_short, fitting, left_their_session};
+use crate::plan::{GoingOn, Plan, Problem, Remedy, check, remedies, solve_rest};
+use crate::units::Minutes;
+
+/// What a team has of its own; nothing where it keeps to the edition.
+#[derive(Clone, Debug, Default, PartialEq, Serialize, Deserialize)]
+#[serde(deny_unknown_fields, default)]
+pub struct TeamPlan {
+    /// When it runs.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub season: Option<Season>,
+    /// Its hall, kit and squad.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub ground: Option<Ground>,
+    /// What comes when; before the day from which the edition holds, what was really run.
+    #[serde(skip_serializing_if = "Option::is_none")]
+    pub plan: Option<Plan>,
+    /// Drills that were run before that day and that the edition has no more.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    pub drills: Vec<Drill>,
+    /// Sessions that fell out or were cut short, by session.
+    #[serde(skip_serializing_if = "BTreeMap::is_empty")]
+    pub upsets: BTreeMap<usize, Upset>,
+}
+
+/// A session that fell out or was cut short.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Upset {
+    /// Minutes that were left; none if it fell out.
+    pub left: Minutes,
+    /// How the team went on.
+    pub remedy: Remedy,
+}
+
+impl TeamPlan {
+    /// The edition on the days of this team, otherwise as it was published. Errs with the faults of the season.
+    pub fn on_its_days(&self, published: &Edition) -> Result<Edition, Vec<InputError>> {
+        let mut own = published.clone();
+        if let Some(season) = &self.season {
+            (own.curriculum, own.plan) = own.curriculum.in_season(&own.plan, season)?;
+        }
+        Ok(own)
+    }
+
+    /// The edition as this team works by it. Errs with the faults of what the team has of its own.
+    pub fn edition(&self, published: &Edition) -> Result<Edition, Vec<InputError>> {
+        let mut own = self.on_its_days(published)?;
+        if let Some(ground) = &self.ground {
+            own.curriculum.ground = *ground;
+        }
+        if let Some(plan) = &self.plan {
+            own.plan = plan.clone();
+        }
+        own = own.with_drills(&self.drills);
+        own.left = self.upsets.iter().map(|(session, upset)| (*session, upset.left)).collect();
+        Ok(own)
+    }
+
+    /// The remedies to go on when a session has only some minutes left. What was said of the sessions before counts: a
+    /// block that was left out was not shown.
+    ///
+    /// Errs if there is no such session, or with the faults of the edition.
+    pub fn remedies(
+        &self,
+        published: &Edition,
+        said: &Said,
+        session: usize,
+        left: Minutes,
+    ) -> Result<Vec<GoingOn>, Vec<InputError>> {
+        let own = self.edition(published)?;
+        let problem = own.problem()?;
+        let found = remedies(&problem, &own.plan, &as_run(&own.plan, said), session, left);
+        if found.is_empty() {
+            let says = format!("there is no session {}", session + 1);
+            return Err(vec![InputError::at("/session", says)]);
+        }
+        Ok(found)
+    }
+
+    /// The first session in which two states of a team's plan differ; nothing if they are alike. Errs with the faults of
+    /// either.
+    pub fn changed_since(
+        &self,
+        other: &TeamPlan,
+        published: &Edition,
+    ) -> Result<Option<usize>, Vec<InputError>> {
+        let (mine, theirs) = (self.edition(published)?, other.edition(published)?);
+        let sessions = mine.plan.sessions.len().max(theirs.plan.sessions.len());
+        let differ = |session: &usize| {
+            mine.plan.sessions.get(*session) != theirs.plan.sessions.get(*session)
+                || mine.left.get(session) != theirs.left.get(session)
+        };
+        Ok((0..sessions).find(differ))
+    }
+
+    /// The same team on other days or another ground; nothing of one's own is as the edition has it. What was run stays;
+    /// where the evenings from a day on then break a rule, they are planned anew, near what they had.
+    ///
+    /// Errs with the faults of the season or the ground, and if days are to change after something was said of an evening
+    /// or one fell out: a log names evenings by their numbers.
+    pub fn settled(
+        &self,
+        published: &Edition,
+        season: Option<Season>,
+        ground: Option<Ground>,
+        said: &Said,
+        from: Date,
+    ) -> Result<TeamPlan, Vec<InputError>> {
+        let faults = ground.map(|ground| ground.faults()).unwrap_or_default();
+        if !faults.is_empty() {
+            return Err(faults.into_iter().map(|fault| fault.inside("/ground")).collect());
+        }
+        let mut before = self.edition(published)?;
+        if self.season != season {
+            if self.days_are_fixed(said) {
+                let says = "evenings have a log already or fell out: their days stay, only the floor, the kit and the squad can still change";
+                return Err(vec![InputError::at("/season", says)]);
+            }
+            let season = season.clone().unwrap_or_else(|| published.curriculum.season());
+            let moved = before.curriculum.in_season(&before.plan, &season);
+            let moved = moved.map_err(|faults| -> Vec<InputError> {
+                faults.into_iter().map(|fault| fault.inside("/season")).collect()
+            });
+            (before.curriculum, before.plan) = moved?;
+        }
+        let mut own = TeamPlan { season, ground, plan: None, ..self.clone() };
+        let mut laid = own.edition(published)?;
+        laid.plan = before.plan;
+        let problem = Problem { locks: Vec::new(), ..laid.problem()? };
+        let days: Vec<Date> = laid.curriculum.evenings().iter().map(|evening| evening.date).collect();
+        let logged = said.keys().map(|(session, _)| session + 1).max().unwrap_or(0);
+        let first = first_from(&days, from).max(logged);
+        if check(&problem, &laid.plan).iter().any(|breach| breach.session >= first) {
+            laid.plan = solve_rest(&problem, &fitting(&problem, &laid.plan), first, 1, STEPS_NEAR);
+        }
+        let meant = own.on_its_days(published)?.plan;
+        own.plan = (laid.plan != meant).then_some(laid.plan);
+        Ok(own)
+    }
+
+    /// Whether the team's days can no longer change.
+    pub fn days_are_fixed(&self, said: &Said) -> bool {
+        !said.is_empty() || !self.upsets.is_empty()
+    }
+
+    /// Goes on in one of the remedies.
+    pub fn gone_on(mut self, session: usize, left: Minutes, going_on: GoingOn) -> TeamPlan {
+        self.upsets.insert(session, Upset { left, remedy: going_on.remedy });
+        self.plan = Some(going_on.plan);
+        self
+    }
+
+    /// The same team on a new edition, from a day on: its days, its ground and the sessions that will fall out stay; what
+    /// was before that day stays as it was run, and where the rest then breaks a rule it is planned anew, near the new
+    /// edition.
+    ///
+    /// Errs with the faults of an edition.
+    pub fn merged(
+        &self,
+        old: &Edition,
+        new: &Edition,
+        said: &Said,
+        from: Date,
+    ) -> Result<TeamPlan, Vec<InputError>> {
+        let before = self.edition(old)?;
+        let mut merged = TeamPlan { season: self.season.clone(), ground: self.ground, ..TeamPlan::default() };
+        let after = merged.edition(new)?;
+        let dates = |edition: &Edition| -> Vec<Date> {
+            edition.curriculum.evenings().iter().map(|evening| evening.date).collect()
+        };
+        let (old_dates, new_dates) = (dates(&before), dates(&after));
+        let same_day = |session: &usize| new_dates.iter().position(|day| *day == old_dates[*session]);
+        let still_ahead = self
+            .upsets
+            .iter()
+            .filter(|(session, _)| old_dates.get(**session).is_some_and(|day| *day >= from));
+        merged.upsets =
+            still_ahead.filter_map(|(session, upset)| Some((same_day(session)?, *upset))).collect();
+        // With what has been, by its days, and all the drills that it was run with.
+        let run = as_run(&before.plan, said);
+        let mut whole = merged.edition(new)?.with_drills(&before.drills);
+        let problem = Problem { locks: Vec::new(), ..whole.problem()? };
+        let first = first_from(&new_dates, from);
+        for (session, day) in new_dates.iter().enumerate().take(first) {
+            let there = old_dates.iter().position(|old| old == day);
+            let blocks = there.and_then(|at| run.sessions.get(at).cloned());
+            let mut blocks = blocks.unwrap_or_default();
+            // What no goal asks for any more is not counted.
+            blocks.retain(|block| problem.variant(&block.variant).is_some());
+            if let Some(laid) = whole.plan.sessions.get_mut(session) {
+                *laid = blocks;
+            }
+        }
+        if check(&problem, &whole.plan).iter().any(|breach| breach.session >= first) {
+            let rest = solve_rest(&problem, &fitting(&problem, &whole.plan), first, 1, STEPS_NEAR);
+            for (laid, blocks) in whole.plan.sessions.iter_mut().zip(rest.sessions).skip(first) {
+                *laid = blocks;
+            }
+        }
+        whole.drills.retain(|drill| new.drill(&drill.id).is_none());
+        merged.drills = Edition { plan: whole.plan.clone(), ..whole }.trimmed().drills;
+        merged.plan = Some(whole.plan);
+        Ok(merged)
+    }
+}
+
+/// How far a team's plan has come from its edition.
+#[derive(Clone, Debug, Default, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Drift {
+    /// Blocks that have left their session.
+    pub moved: usize,
+    /// Exposures that the goals miss and did not in the edition, as "Cut outside: 1 × Flow".
+    pub short: Vec<String>,
+}
+
+impl Drift {
+    /// How far a team's plan, as it was run and is meant to go on, has come from what was published for the same days,
+    /// from the day on which the edition holds.
+    pub fn of(problem: &Problem, published: &Plan, own: &Edition, said: &Said, from: Option<Date>) -> Drift {
+        let days: Vec<Date> = own.curriculum.evenings().iter().map(|evening| evening.date).collect();
+        let first = from.map_or(0, |from| first_from(&days, from));
+        let before = own.plan.sessions.iter().take(first);
+        let meant = Plan { sessions: before.chain(published.sessions.iter().skip(first)).cloned().collect() };
+        let run = as_run(&own.plan, said);
+        Drift { moved: left_their_session(&meant, &own.plan), short: fallen_short(problem, &meant, &run) }
+    }
+}
+
+/// The first session on a day or later.
+fn first_from(days: &[Date], from: Date) -> usize {
+    days.iter().position(|day| *day >= from).unwrap_or(days.len())
+}
+
+/// When a team works by an edition.
+#[derive(Clone, Debug, Default, PartialEq, Eq)]
+pub struct Held {
+    /// From this day on; nothing for the first of its curriculum.
+    pub from: Option<Date>,
+    /// Days on which it was logged that an evening was run by it.
+    pub logged: BTreeSet<Date>,
+}
+
+impl Held {
+    /// When a team works by an edition of which so much was said.
+    pub fn of(from: Option<Date>, edition: &Edition, said: &Said) -> Held {
+        let evenings = edition.curriculum.evenings();
+        let day = |(session, _): &(usize, usize)| evenings.get(*session).map(|evening| evening.date);
+        Held { from, logged: said.keys().filter_map(day).collect() }
+    }
+}
+
+/// Of the editions of one curriculum, in the order of their numbers, the place of the one that holds on a day: the one that
+/// the day's log names, even if the log arrived after a later edition, else the last one from that day or earlier.
+///
+/// ```
+/// use jiff::civil::date;
+/// use jogo_core::delivery::team_plan::{Held, holding};
+/// let from = |day| Held { from: Some(date(2031, 1, day)), ..Held::default() };
+/// let first = Held { logged: [date(2031, 1, 23)].into(), ..Held::default() };
+/// let editions = [first, from(20), from(20)];
+/// assert_eq!(holding(&editions, date(2031, 1, 19)), Some(0));
+/// assert_eq!(holding(&editions, date(2031, 1, 20)), Some(2)); // of two from one day the later
+/// assert_eq!(holding(&editions, date(2031, 1, 23)), Some(0)); // the evening was run by the first
+/// ```
+pub fn holding(editions: &[Held], day: Date) -> Option<usize> {
+    let logged = editions.iter().rposition(|held| held.logged.contains(&day));
+    logged.or_else(|| editions.iter().rposition(|held| held.from.is_none_or(|from| from <= day)))
+}
+
+/// The day from which a new edition holds for a running team: today, or the day after the last evening of which anything
+/// was said; nothing if the team has not begun and has nothing of its own.
+pub fn takes_over(own: &TeamPlan, edition: &Edition, said: &Said, today: Date) -> Option<Date> {
+    let evenings = edition.curriculum.evenings();
+    let begun = evenings.first().is_some_and(|first| first.date < today);
+    let touched = said.keys().map(|(session, _)| *session).max();
+    let after = touched.and_then(|session| evenings.get(session)?.date.tomorrow().ok());
+    let own_way = *own != TeamPlan::default();
+    (begun || after.is_some() || own_way).then(|| after.unwrap_or(today).max(today))
+}
+
+/// A plan without the blocks that were left out.
+pub fn as_run(plan: &Plan, said: &Said) -> Plan {
+    let ran = |session: usize, block: usize| {
+        said.get(&(session, block)).is_none_or(|(outcome, _)| *outcome != Outcome::Skipped)
+    };
+    let sessions = plan.sessions.iter().enumerate().map(|(session, blocks)| {
+        let kept = blocks.iter().enumerate().filter(|(block, _)| ran(session, *block));
+        kept.map(|(_, block)| block.clone()).collect()
+    });
+    Plan { sessions: sessions.collect() }
+}

@@ -1,0 +1,428 @@
+//! The dose: how long, how often, how many touches?
+//!
+//! | kind | bouts | duration |
+//! |---|---|---|
+//! | `timed` | n, doubled by `each` | bouts × work + (bouts − 1) × rest |
+//! | `reps` | n, doubled by `each` | bouts × r × s + (bouts − 1) × rest |
+//! | `laps` | reps × directions | bouts × laps × s + (bouts − 1) × rest |
+//! | `tries` | 1 per side | tries × sides × s |
+//! | `streak` | 1 | the cap, at worst; (p⁻ᵏ − 1) ÷ (1 − p) tries are expected at a success share p |
+//!
+//! The seconds s of a repetition or lap are given, or what the layout's paths take at the band's speeds; a [`Dose`]
+//! with them is a [`Schedule`]. A block adds the explaining, and repeats the dose ⌈k ÷ a⌉ times where only a of the k
+//! players at a station work at once.
+//!
+//! ```
+//! use jogo_core::drill::dose::{Dose, SideRule};
+//! use jogo_core::units::{Minutes, Seconds};
+//!
+//! let rounds = Dose::Timed { work: Seconds(30.0), rest: Seconds(30.0), sets: 6, sides: SideRule::Alternate };
+//! let schedule = rounds.scheduled(Seconds(0.0));
+//! assert_eq!(schedule.duration(), Seconds(330.0)); // 6 × 30 + 5 × 30
+//! assert_eq!(schedule.block(Seconds(60.0), 1), Minutes(7)); // 390 s, rounded up
+//! assert_eq!(schedule.work_to_rest().as_deref(), Some("1:1"));
+//! ```
+
+use serde::{Deserialize, Serialize};
+
+use crate::input::InputError;
+use crate::units::{Minutes, Seconds, Share};
+
+/// How the feet share the work.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum SideRule {
+    /// Both feet in the same bout.
+    Together,
+    /// Each foot has bouts of its own.
+    Each,
+    /// Left and right change with every touch or turn.
+    Alternate,
+}
+
+/// How much is done.
+#[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(tag = "kind", rename_all = "snake_case", deny_unknown_fields)]
+pub enum Dose {
+    /// Work and rest by the clock.
+    Timed {
+        /// One bout of work.
+        #[serde(rename = "work_s")]
+        work: Seconds,
+        /// Rest between bouts.
+        #[serde(rename = "rest_s")]
+        rest: Seconds,
+        /// Bouts, per side if the sides are worked each on their own.
+        sets: u32,
+        /// How the feet share the work.
+        sides: SideRule,
+    },
+    /// So many repetitions.
+    Reps {
+        /// Repetitions in a set, per side if the sides are worked each on their own.
+        reps: u32,
+        /// How long one takes; else as long as the layout's paths take.
+        #[serde(rename = "each_s", default, skip_serializing_if = "Option::is_none")]
+        each: Option<Seconds>,
+        /// Rest between sets.
+        #[serde(rename = "rest_s")]
+        rest: Seconds,
+        /// Sets.
+        sets: u32,
+        /// How the feet share the work.
+        sides: SideRule,
+    },
+    /// So many laps, one way round or both.
+    Laps {
+        /// Laps in a repetition.
+        laps: u32,
+        /// Repetitions in each direction.
+        reps: u32,
+        /// One way round, or both: 1 or 2.
+        directions: u32,
+        /// How long a lap takes; else as long as the layout's paths take.
+        #[serde(rename = "each_s", default, skip_serializing_if = "Option::is_none")]
+        each: Option<Seconds>,
+        /// Rest between repetitions.
+        #[serde(rename = "rest_s")]
+        rest: Seconds,
+    },
+    /// So many tries.
+    Tries {
+        /// Tries, per side if the sides are worked each on their own.
+        tries: u32,
+        /// How long one takes.
+        #[serde(rename = "each_s")]
+        each: Seconds,
+        /// How the feet share the work.
+        #[serde(default = "each_side")]
+        sides: SideRule,
+    },
+    /// Until a streak of successes ends it, or the time is up.
+    Streak {
+        /// Successes in a row.
+        target: u32,
+        /// The longest that it may take.
+        #[serde(rename = "cap_s")]
+        cap: Seconds,
+        /// How long a try takes.
+        #[serde(rename = "try_s")]
+        each: Seconds,
+    },
+}
+
+/// A count of a dose, its place and the most that it may be.
+type AtMost = (&'static str, u32, u32);
+/// Seconds of a dose, their place and the least that they may be.
+type AtLeast = (&'static str, f64, f64);
+
+fn each_side() -> SideRule {
+    SideRule::Each
+}
+
+impl Dose {
+    /// The dose with the seconds of a repetition known: `once` is how long the layout's paths take, for doses that do
+    /// not say it themselves.
+    pub fn scheduled(self, once: Seconds) -> Schedule {
+        Schedule { dose: self, once }
+    }
+
+    /// The same dose with another number of sets (or repetitions of laps, or tries). A streak has only one.
+    pub fn with_sets(self, n: u32) -> Dose {
+        match self {
+            Dose::Timed { work, rest, sides, .. } => Dose::Timed { work, rest, sets: n, sides },
+            Dose::Reps { reps, each, rest, sides, .. } => Dose::Reps { reps, each, rest, sets: n, sides },
+            Dose::Laps { laps, directions, each, rest, .. } => {
+                Dose::Laps { laps, reps: n, directions, each, rest }
+            }
+            Dose::Tries { each, sides, .. } => Dose::Tries { tries: n, each, sides },
+            Dose::Streak { .. } => self,
+        }
+    }
+
+    /// Sets (or repetitions of laps, or tries).
+    pub fn sets(&self) -> u32 {
+        match *self {
+            Dose::Timed { sets, .. } | Dose::Reps { sets, .. } => sets,
+            Dose::Laps { reps, .. } => reps,
+            Dose::Tries { tries, .. } => tries,
+            Dose::Streak { .. } => 1,
+        }
+    }
+
+    /// How the feet share the work.
+    pub fn sides(&self) -> SideRule {
+        match *self {
+            Dose::Timed { sides, .. } | Dose::Reps { sides, .. } | Dose::Tries { sides, .. } => sides,
+            Dose::Laps { .. } | Dose::Streak { .. } => SideRule::Together,
+        }
+    }
+
+    /// Whether its seconds come from the layout's paths.
+    pub fn follows_paths(&self) -> bool {
+        matches!(self, Dose::Reps { each: None, .. } | Dose::Laps { each: None, .. })
+    }
+
+    /// Successes in a row that end it, if it is a streak.
+    pub fn streak(&self) -> Option<u32> {
+        match *self {
+            Dose::Streak { target, .. } => Some(target),
+            _ => None,
+        }
+    }
+
+    /// Whether a bout is one piece of work; tries and streaks have pauses of their own.
+    pub fn is_unbroken(&self) -> bool {
+        !matches!(self, Dose::Tries { .. } | Dose::Streak { .. })
+    }
+
+    /// Every number out of its range, with its place.
+    pub fn faults(&self) -> Vec<InputError> {
+        let second = |s: Option<Seconds>| s.unwrap_or(Seconds(1.0)).0;
+        let (counts, seconds): (Vec<AtMost>, Vec<AtLeast>) = match *self {
+            Dose::Timed { work, rest, sets, .. } => {
+                (vec![("/sets", sets, 50)], vec![("/work_s", work.0, 0.5), ("/rest_s", rest.0, 0.0)])
+            }
+            Dose::Reps { reps, each, rest, sets, .. } => (
+                vec![("/reps", reps, 200), ("/sets", sets, 50)],
+                vec![("/each_s", second(each), 0.2), ("/rest_s", rest.0, 0.0)],
+            ),
+            Dose::Laps { laps, reps, directions, each, rest } => (
+                vec![("/laps", laps, 50), ("/reps", reps, 50), ("/directions", directions, 2)],
+                vec![("/each_s", second(each), 0.2), ("/rest_s", rest.0, 0.0)],
+            ),
+            Dose::Tries { tries, each, .. } => (vec![("/tries", tries, 200)], vec![("/each_s", each.0, 0.2)]),
+            Dose::Streak { target, cap, each } => {
+                (vec![("/target", target, 500)], vec![("/cap_s", cap.0, 5.0), ("/try_s", each.0, 0.2)])
+            }
+        };
+        let counted = counts.into_iter().filter(|(_, n, most)| !(1..=*most).contains(n));
+        let timed = seconds.into_iter().filter(|(_, s, least)| !(*least..=1800.0).contains(s));
+        let says = |n: u32, most: u32| format!("{n}: between 1 and {most}");
+        let lasts = |s: f64, least: f64| format!("{s} s: between {least} and 1800 s");
+        counted
+            .map(|(at, n, most)| InputError::at(at, says(n, most)))
+            .chain(timed.map(|(at, s, least)| InputError::at(at, lasts(s, least))))
+            .collect()
+    }
+}
+
+/// A dose whose every second is known.
+#[derive(Clone, Copy, Debug, PartialEq)]
+pub struct Schedule {
+    /// How much.
+    pub dose: Dose,
+    once: Seconds,
+}
+
+impl Schedule {
+    /// One bout of work.
+    pub fn bout(&self) -> Seconds {
+        match self.dose {
+            Dose::Timed { work, .. } => work,
+            Dose::Reps { reps, each, .. } => each.unwrap_or(self.once) * f64::from(reps),
+            Dose::Laps { laps, each, .. } => each.unwrap_or(self.once) * f64::from(laps),
+            Dose::Tries { tries, each, .. } => each * f64::from(tries),
+            Dose::Streak { cap, .. } => cap,
+        }
+    }
+
+    /// How many bouts, both sides counted.
+    pub fn bouts(&self) -> u32 {
+        let sided = |n: u32, sides: SideRule| match sides {
+            SideRule::Each => 2 * n,
+            SideRule::Together | SideRule::Alternate => n,
+        };
+        match self.dose {
+            Dose::Timed { sets, sides, .. } | Dose::Reps { sets, sides, .. } => sided(sets, sides),
+            Dose::Laps { reps, directions, .. } => reps * directions,
+            Dose::Tries { sides, .. } => sided(1, sides),
+            Dose::Streak { .. } => 1,
+        }
+    }
+
+    /// Rest between two bouts.
+    pub fn rest(&self) -> Seconds {
+        match self.dose {
+            Dose::Timed { rest, .. } | Dose::Reps { rest, .. } | Dose::Laps { rest, .. } => rest,
+            Dose::Tries { .. } | Dose::Streak { .. } => Seconds(0.0),
+        }
+    }
+
+    /// How the feet share the work.
+    pub fn sides(&self) -> SideRule {
+        self.dose.sides()
+    }
+
+    /// Work alone, all bouts together.
+    pub fn work(&self) -> Seconds {
+        self.bout() * f64::from(self.bouts())
+    }
+
+    /// From the first second of work to the last, rests between included.
+    pub fn duration(&self) -> Seconds {
+        self.work() + self.rest() * f64::from(self.bouts().saturating_sub(1))
+    }
+
+    /// The same with another number of sets.
+    pub fn with_sets(self, n: u32) -> Schedule {
+        Schedule { dose: self.dose.with_sets(n), ..self }
+    }
+
+    /// Sets (or repetitions of laps, or tries).
+    pub fn sets(&self) -> u32 {
+        self.dose.sets()
+    }
+
+    /// Explaining, then the dose as often as the players at a station take turns.
+    pub fn whole(&self, explaining: Seconds, turns: u32) -> Seconds {
+        explaining + self.duration() * f64::from(turns)
+    }
+
+    /// Whole minutes of a block in a plan.
+    pub fn block(&self, explaining: Seconds, turns: u32) -> Minutes {
+        self.whole(explaining, turns).minutes_up()
+    }
+
+    /// The largest dose of this form that fits into a block, at least one set.
+    pub fn filling(self, block: Minutes, explaining: Seconds, turns: u32) -> Schedule {
+        if matches!(self.dose, Dose::Streak { .. }) {
+            return self;
+        }
+        let fits = |n: &u32| self.with_sets(*n).block(explaining, turns) <= block;
+        let n = (1..=200).take_while(fits).last().unwrap_or(1);
+        self.with_sets(n)
+    }
+
+    /// Share of the dose in which a player is not at work, if at any time only `working` of the squad are:
+    /// 1 − working share × work ÷ (work + rest).
+    pub fn waiting_share(&self, working: Share) -> Share {
+        let all = self.duration().0;
+        Share(if all > 0.0 { 1.0 - working.0 * self.work().0 / all } else { 0.0 })
+    }
+
+    /// Work to rest in lowest terms, as "1:1"; nothing if there is no rest.
+    pub fn work_to_rest(&self) -> Option<String> {
+        let (work, rest) = (self.bout().0.round() as u64, self.rest().0.round() as u64);
+        let common = gcd(work, rest);
+        (rest > 0 && common > 0).then(|| format!("{}:{}", work / common, rest / common))
+    }
+}
+
+/// How many tries a streak of `target` successes takes on average if a share of them succeeds: (p⁻ᵏ − 1) ÷ (1 − p), and
+/// k itself for certain success. Nothing for a share of nothing.
+///
+/// Source: the mean waiting time for k successes in a row in independent tries (first-step analysis).
+///
+/// ```
+/// use jogo_core::{drill::dose::expected_tries, units::Share};
+/// assert_eq!(expected_tries(Share(0.5), 3), Some(14.0)); // (2³ − 1) ÷ 0.5
+/// assert_eq!(expected_tries(Share(1.0), 5), Some(5.0));
+/// assert_eq!(expected_tries(Share(0.0), 5), None);
+/// ```
+pub fn expected_tries(success: Share, target: u32) -> Option<f64> {
+    let p = success.0;
+    let expected = if p == 1.0 {
+        f64::from(target)
+    } else if p > 0.0 && p < 1.0 {
+        (p.powi(-(target.min(10_000) as i32)) - 1.0) / (1.0 - p)
+    } else {
+        return None;
+    };
+    expected.is_finite().then_some(expected)
+}
+
+fn gcd(a: u64, b: u64) -> u64 {
+    if b == 0 { a } else { gcd(b, a % b) }
+}
+
+/// Touches that one player gets in a block: touches per second of work × seconds of work × working share.
+///
+/// ```
+/// use jogo_core::{drill::dose::touches, units::{Seconds, Share}};
+/// assert_eq!(touches(2.0, Seconds(180.0), Share(0.5)), 180);
+/// ```
+pub fn touches(per_second: f64, work: Seconds, working: Share) -> u32 {
+    (per_second * work.0 * working.0).round().max(0.0) as u32
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use rstest::rstest;
+
+    const MINUTE: Seconds = Seconds(60.0);
+
+    fn timed(work: f64, rest: f64, sets: u32, sides: SideRule) -> Dose {
+        Dose::Timed { work: Seconds(work), rest: Seconds(rest), sets, sides }
+    }
+
+    fn tries(tries: u32, each: f64, sides: SideRule) -> Dose {
+        Dose::Tries { tries, each: Seconds(each), sides }
+    }
+
+    const ALONG: Option<Seconds> = None;
+
+    // By hand: explaining 60 s, then the duration times the turns; once through the paths takes 12 s.
+    #[rstest]
+    #[case::rounds_of_thirty(timed(30.0, 30.0, 6, SideRule::Alternate), 1, 330.0, 7)]
+    #[case::each_foot_doubles_the_bouts(timed(20.0, 10.0, 3, SideRule::Each), 1, 170.0, 4)]
+    #[case::two_take_turns(timed(30.0, 0.0, 2, SideRule::Together), 2, 60.0, 3)]
+    #[case::no_sets_is_only_talk(timed(30.0, 30.0, 0, SideRule::Together), 1, 0.0, 1)]
+    #[case::ten_each_foot(Dose::Reps { reps: 10, each: Some(Seconds(1.5)), rest: Seconds(20.0), sets: 2, sides: SideRule::Each }, 1, 120.0, 3)]
+    #[case::there_and_back_twice(Dose::Reps { reps: 2, each: ALONG, rest: Seconds(20.0), sets: 3, sides: SideRule::Together }, 1, 112.0, 3)]
+    #[case::five_rounds_each_way(Dose::Laps { laps: 5, reps: 2, directions: 2, each: Some(Seconds(8.0)), rest: Seconds(30.0) }, 1, 250.0, 6)]
+    #[case::laps_along_the_path(Dose::Laps { laps: 3, reps: 1, directions: 1, each: ALONG, rest: Seconds(30.0) }, 1, 36.0, 2)]
+    #[case::five_tries_a_foot(tries(5, 6.0, SideRule::Each), 1, 60.0, 2)]
+    #[case::five_tries_in_all(tries(5, 6.0, SideRule::Together), 2, 30.0, 2)]
+    #[case::a_streak_at_worst(Dose::Streak { target: 10, cap: Seconds(90.0), each: Seconds(2.0) }, 1, 90.0, 3)]
+    fn how_long(#[case] dose: Dose, #[case] turns: u32, #[case] seconds: f64, #[case] block: u32) {
+        let schedule = dose.scheduled(Seconds(12.0));
+        assert_eq!(schedule.duration(), Seconds(seconds));
+        assert_eq!(schedule.block(MINUTE, turns), Minutes(block));
+    }
+
+    #[test]
+    fn a_longer_block_is_filled_with_more_sets() {
+        let six = timed(30.0, 30.0, 6, SideRule::Alternate).scheduled(Seconds(0.0));
+        assert_eq!(six.filling(Minutes(10), MINUTE, 1).sets(), 9); // 60 + 9 × 30 + 8 × 30 = 570 s
+        assert_eq!(six.filling(Minutes(1), MINUTE, 1).sets(), 1); // never nothing
+        let streak =
+            Dose::Streak { target: 10, cap: Seconds(90.0), each: Seconds(2.0) }.scheduled(Seconds(0.0));
+        assert_eq!(streak.filling(Minutes(10), MINUTE, 1), streak);
+    }
+
+    #[test]
+    fn waiting_counts_rest_and_those_who_stand() {
+        let dose = timed(30.0, 30.0, 2, SideRule::Together).scheduled(Seconds(0.0)); // 60 of 90 s are work
+        assert!((dose.waiting_share(Share(0.5)).0 - (1.0 - 0.5 * 60.0 / 90.0)).abs() < 1e-12);
+        let ratio =
+            |work, rest| timed(work, rest, 2, SideRule::Together).scheduled(Seconds(0.0)).work_to_rest();
+        assert_eq!(ratio(40.0, 20.0).as_deref(), Some("2:1"));
+        assert_eq!(ratio(40.0, 0.0), None);
+    }
+
+    /// Expected tries by another way: E(k) = (E(k − 1) + 1) ÷ p.
+    #[rstest]
+    #[case::a_coin(0.5, 5)]
+    #[case::mostly(0.9, 10)]
+    #[case::hardly(0.1, 3)]
+    fn expected_tries_of_a_streak(#[case] p: f64, #[case] target: u32) {
+        let step_by_step = (0..target).fold(0.0, |tries, _| (tries + 1.0) / p);
+        let found = expected_tries(Share(p), target).unwrap();
+        assert!((found - step_by_step).abs() < 1e-6 * step_by_step, "{found} against {step_by_step}");
+    }
+
+    #[rstest]
+    #[case::sound(timed(30.0, 30.0, 6, SideRule::Each), &[])]
+    #[case::nothing_to_do(timed(0.0, 0.0, 0, SideRule::Each), &["/sets", "/work_s"])]
+    #[case::three_ways_round(Dose::Laps { laps: 1, reps: 1, directions: 3, each: ALONG, rest: Seconds(0.0) }, &["/directions"])]
+    #[case::not_a_number(tries(5, f64::NAN, SideRule::Each), &["/each_s"])]
+    #[case::an_endless_streak(Dose::Streak { target: 501, cap: Seconds(9e9), each: Seconds(2.0) }, &["/target", "/cap_s"])]
+    fn faults_name_their_places(#[case] dose: Dose, #[case] places: &[&str]) {
+        let found: Vec<String> = dose.faults().into_iter().map(|f| f.pointer).collect();
+        assert_eq!(found, places);
+    }
+}

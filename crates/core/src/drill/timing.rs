@@ -1,0 +1,155 @@
+//! A block: what does one variant take, and what does it give?
+
+use serde::Serialize;
+
+use crate::drill::dose::{Schedule, SideRule, touches};
+use crate::drill::levers::Sides;
+use crate::units::{Seconds, Share};
+
+/// Touches that one player gets, by foot.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct FootTouches {
+    /// With the strong foot.
+    pub strong: u32,
+    /// With the other foot.
+    pub other: u32,
+}
+
+/// What happens in a stretch of the clock.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum PhaseKind {
+    /// Explaining and showing.
+    Explain,
+    /// Work.
+    Work,
+    /// Rest.
+    Rest,
+}
+
+/// A stretch of a block's clock.
+#[derive(Clone, Copy, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Phase {
+    /// What happens.
+    pub kind: PhaseKind,
+    /// How long.
+    #[serde(rename = "seconds")]
+    pub lasts: Seconds,
+}
+
+/// The clock of a block, and the time on the ball that it gives.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Timing {
+    /// Explaining and showing.
+    #[serde(rename = "explaining_s")]
+    pub explaining: Seconds,
+    /// One bout of work.
+    #[serde(rename = "work_s")]
+    pub work: Seconds,
+    /// Rest between bouts.
+    #[serde(rename = "rest_s")]
+    pub rest: Seconds,
+    /// Bouts, turns at the station included.
+    pub bouts: u32,
+    /// The clock, stretch by stretch.
+    pub phases: Vec<Phase>,
+    /// Work to rest in lowest terms.
+    pub work_to_rest: Option<String>,
+    /// Touches per player. The cadence behind it is an assumption.
+    pub touches: FootTouches,
+    /// Share of the dose in which a player waits.
+    pub waiting_share: Share,
+}
+
+/// How a variant is touched: how often, and with which foot.
+#[derive(Clone, Copy, Debug)]
+pub struct Touching {
+    /// Touches per second of work.
+    pub per_second: f64,
+    /// Which foot the levers ask for.
+    pub side: Sides,
+}
+
+impl Timing {
+    /// The clock of a schedule that is done in so many turns, while at any time `working` of the squad are at it.
+    pub fn of(
+        schedule: &Schedule,
+        explaining: Seconds,
+        turns: u32,
+        touching: Touching,
+        working: Share,
+    ) -> Timing {
+        Timing {
+            explaining,
+            work: schedule.bout(),
+            rest: schedule.rest(),
+            bouts: schedule.bouts() * turns,
+            phases: phases(explaining, schedule, turns),
+            work_to_rest: schedule.work_to_rest(),
+            touches: foot_touches(schedule, turns, touching, working),
+            waiting_share: schedule.waiting_share(working),
+        }
+    }
+}
+
+/// Explaining, then for each turn work and rest in turn, beginning and ending with work: while one rests after the last
+/// bout, the next one works.
+fn phases(explaining: Seconds, schedule: &Schedule, turns: u32) -> Vec<Phase> {
+    let mut phases = vec![Phase { kind: PhaseKind::Explain, lasts: explaining }];
+    for bout in (0..turns).flat_map(|_| 0..schedule.bouts()) {
+        if bout > 0 && schedule.rest() > Seconds(0.0) {
+            phases.push(Phase { kind: PhaseKind::Rest, lasts: schedule.rest() });
+        }
+        phases.push(Phase { kind: PhaseKind::Work, lasts: schedule.bout() });
+    }
+    phases
+}
+
+/// All turns of a block count as work; at any time only the working share of the squad is at it. Both feet share the
+/// touches alike, unless the levers ask for one foot and the dose does not give the other its own bouts.
+fn foot_touches(schedule: &Schedule, turns: u32, touching: Touching, working: Share) -> FootTouches {
+    let all = touches(touching.per_second, schedule.work() * f64::from(turns), working);
+    match (touching.side, schedule.sides()) {
+        (Sides::Strong, SideRule::Together) => FootTouches { strong: all, other: 0 },
+        (Sides::Other, _) => FootTouches { strong: 0, other: all },
+        _ => FootTouches { strong: all - all / 2, other: all / 2 },
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::drill::dose::Dose;
+    use rstest::rstest;
+
+    fn rounds(sides: SideRule) -> Schedule {
+        Dose::Timed { work: Seconds(20.0), rest: Seconds(10.0), sets: 2, sides }.scheduled(Seconds(0.0))
+    }
+
+    // By hand: explaining 60, then twice (20, 10, 20).
+    #[test]
+    fn the_clock_lasts_as_long_as_the_block() {
+        let schedule = rounds(SideRule::Together);
+        let touching = Touching { per_second: 2.0, side: Sides::Strong };
+        let timing = Timing::of(&schedule, Seconds(60.0), 2, touching, Share(0.5));
+        let clock: Vec<_> = timing.phases.iter().map(|phase| phase.lasts.0).collect();
+        assert_eq!(clock, [60.0, 20.0, 10.0, 20.0, 20.0, 10.0, 20.0]);
+        assert_eq!(clock.iter().sum::<f64>(), schedule.whole(Seconds(60.0), 2).0);
+        assert_eq!(timing.bouts, 4);
+    }
+
+    // 2 touches a second × 40 s (80 s for each side on its own) × half the squad at work.
+    #[rstest]
+    #[case::strong_foot_alone(SideRule::Together, Sides::Strong, (40, 0))]
+    #[case::both_in_turn(SideRule::Together, Sides::Alternate, (20, 20))]
+    #[case::each_has_its_bouts(SideRule::Each, Sides::Strong, (40, 40))]
+    #[case::the_other_alone(SideRule::Alternate, Sides::Other, (0, 40))]
+    fn touches_by_foot(#[case] sides: SideRule, #[case] side: Sides, #[case] (strong, other): (u32, u32)) {
+        let found = foot_touches(&rounds(sides), 1, Touching { per_second: 2.0, side }, Share(0.5));
+        assert_eq!(found, FootTouches { strong, other });
+    }
+}

@@ -1,0 +1,462 @@
+//! The curriculum: what is wished for, in which weeks?
+//!
+//! A curriculum holds the director's wishes; [`Curriculum::problem`] joins them with the library into the problem that
+//! the planner solves.
+
+mod first;
+mod season;
+
+use std::collections::{BTreeMap, BTreeSet};
+
+use jiff::civil::{Date, Weekday};
+use serde::{Deserialize, Serialize};
+
+use crate::academy::Academy;
+use crate::academy::band::{Band, BandId};
+use crate::assessment::benchmarks::{Test, TestId};
+use crate::drill::cautions::Caution;
+use crate::drill::timing::{Timing, Touching};
+use crate::drill::{Drill, Rung};
+use crate::ground::fit::{Ground, fit, laying_out};
+use crate::ground::layout::Layout;
+use crate::input::{InputError, short_text};
+use crate::plan::forecast::Assumptions;
+use crate::plan::{
+    Approach, Barred, Limits, Lock, Problem, SessionWish, SidedTouches, SkillWish, TestWish, Variant,
+};
+use crate::season::calendar::{Evening, evenings};
+use crate::technique::skill::{Need, SidePolicy, Skill, SkillId, Stage, Strand};
+use crate::units::{Minutes, Pace, Seconds, Share};
+
+pub use season::Season;
+
+/// A skill to be reached.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Goal {
+    /// Which skill.
+    pub skill: SkillId,
+    /// How far the squad has come with it; nothing if it has not met it.
+    pub present: Option<Stage>,
+    /// How far it is to come.
+    pub goal: Stage,
+}
+
+/// A test that is to be taken in a session, before anything else.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Sitting {
+    /// In which session, from 0.
+    pub session: usize,
+    /// Which test.
+    pub test: TestId,
+    /// How long it takes the squad.
+    pub minutes: Minutes,
+}
+
+/// What the director wishes for one band.
+#[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Curriculum {
+    /// As people say it: "Autumn with the ball".
+    pub name: String,
+    /// For which band.
+    pub band: BandId,
+    /// First day of the first week.
+    #[cfg_attr(feature = "openapi", schema(value_type = String, format = Date))]
+    pub start: Date,
+    /// How many weeks, 1 to 20.
+    pub weeks: u32,
+    /// Weekdays with a session, Monday 1 to Sunday 7.
+    pub weekdays: Vec<i8>,
+    /// Technical minutes of each session, in order of their dates.
+    pub minutes: Vec<Minutes>,
+    /// How the minutes are to be shared among the strands, summing to one.
+    pub shares: BTreeMap<Strand, Share>,
+    /// How to go about it.
+    pub approach: Approach,
+    /// Skills to be reached.
+    pub goals: Vec<Goal>,
+    /// The floor, kit and squad to plan for.
+    pub ground: Ground,
+    /// Weeks without sessions, from 1.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub holidays: Vec<u32>,
+    /// Tests to be taken.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub tests: Vec<Sitting>,
+    /// How the feet share the work in all skills that are side-specific; each skill's own policy if nothing is said.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub side: Option<SidePolicy>,
+    /// Blocks that stay where they are.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub locks: Vec<Lock>,
+    /// What the forecast assumes.
+    #[serde(default, skip_serializing_if = "Assumptions::are_first")]
+    pub forecast: Assumptions,
+}
+
+impl Curriculum {
+    /// The same with squads that stand where `reached` says, skill by skill; a skill of which it says nothing stays as it
+    /// was. A goal never lies before the present stage.
+    pub fn from_where_they_stand(mut self, reached: &BTreeMap<SkillId, Stage>) -> Curriculum {
+        for goal in &mut self.goals {
+            if let Some(stage) = reached.get(&goal.skill) {
+                goal.present = Some(*stage);
+                goal.goal = goal.goal.max(*stage);
+            }
+        }
+        self
+    }
+
+    /// Its evenings, in order; holiday weeks have none.
+    pub fn evenings(&self) -> Vec<Evening> {
+        let mut all = evenings(self.start, self.weeks, &self.days());
+        all.retain(|evening| !self.holidays.contains(&evening.week));
+        all
+    }
+
+    fn days(&self) -> Vec<Weekday> {
+        self.weekdays.iter().filter_map(|d| Weekday::from_monday_one_offset(*d).ok()).collect()
+    }
+
+    /// Every fault of the wishes, each with its place.
+    pub fn faults(&self) -> Vec<InputError> {
+        let mut faults = Vec::new();
+        let mut wrong = |at: String, detail: String| faults.push(InputError::at(at, detail));
+        if let Err(detail) = short_text(&self.name, 80) {
+            wrong("/name".into(), detail);
+        }
+        faults.extend(self.season_faults());
+        let mut wrong = |at: String, detail: String| faults.push(InputError::at(at, detail));
+        // Only counted once the weeks are known to be few.
+        let sessions = if self.weeks <= 20 { self.evenings().len() } else { self.minutes.len() };
+        if self.minutes.len() != sessions {
+            wrong(
+                "/minutes".into(),
+                format!("{} numbers for {sessions} sessions: give one for each", self.minutes.len()),
+            );
+        }
+        for (i, minutes) in self.minutes.iter().enumerate().filter(|(_, m)| !(1..=240).contains(&m.0)) {
+            wrong(format!("/minutes/{i}"), format!("{} minutes: a session has 1 to 240", minutes.0));
+        }
+        let all: Share = self.shares.values().copied().sum();
+        for (strand, share) in self.shares.iter().filter(|(_, s)| !(0.0..=1.0).contains(&s.0)) {
+            let key = format!("{strand}").replace(' ', "_");
+            wrong(
+                format!("/shares/{key}"),
+                format!("{} %: a share lies between 0 and 100 %", share.percent()),
+            );
+        }
+        if (all.0 - 1.0).abs() > 0.005 {
+            wrong("/shares".into(), format!("the shares sum to {:.0} %: make them 100 %", all.percent()));
+        }
+        for (i, sitting) in self.tests.iter().enumerate() {
+            let at = |name: &str| format!("/tests/{i}/{name}");
+            // With the tests that were named before it: together they take no more than there is.
+            let earlier = self.tests[..i].iter().filter(|t| t.session == sitting.session);
+            let taken = earlier.fold(sitting.minutes.0, |sum, test| sum.saturating_add(test.minutes.0));
+            match self.minutes.get(sitting.session) {
+                None => wrong(at("session"), format!("there is no session {}", sitting.session + 1)),
+                Some(there) if sitting.minutes.0 == 0 || taken > there.0 => wrong(
+                    at("minutes"),
+                    format!("the tests of a session take 1 min to its {there}, and these take {taken}"),
+                ),
+                Some(_) => (),
+            }
+            if self.tests[..i].iter().any(|t| (t.session, &t.test) == (sitting.session, &sitting.test)) {
+                wrong(at("test"), format!("`{}` is taken twice in this session: keep one", sitting.test));
+            }
+        }
+        for (i, lock) in self.locks.iter().enumerate().filter(|(_, l)| l.session >= sessions) {
+            wrong(
+                format!("/locks/{i}/session"),
+                format!(
+                    "there is no session {}: unlock the block, or put the session back",
+                    lock.session + 1
+                ),
+            );
+        }
+        let mut seen = BTreeSet::new();
+        for (i, goal) in self.goals.iter().enumerate() {
+            if !seen.insert(&goal.skill) {
+                wrong(format!("/goals/{i}/skill"), format!("`{}` stands here twice: keep one", goal.skill));
+            }
+        }
+        if self.goals.is_empty() {
+            wrong("/goals".into(), "choose at least one skill to reach".into());
+        }
+        faults.extend(self.approach.faults().into_iter().map(|fault| fault.inside("/approach")));
+        faults.extend(self.forecast.faults().into_iter().map(|fault| fault.inside("/forecast")));
+        faults.extend(self.ground.faults().into_iter().map(|fault| fault.inside("/ground")));
+        faults
+    }
+
+    /// The faults of its season alone.
+    fn season_faults(&self) -> Vec<InputError> {
+        let mut faults = Vec::new();
+        let mut wrong = |at: String, detail: String| faults.push(InputError::at(at, detail));
+        if !(1..=20).contains(&self.weeks) {
+            wrong("/weeks".into(), format!("{} weeks: a curriculum has 1 to 20", self.weeks));
+        }
+        let distinct: BTreeSet<_> = self.weekdays.iter().collect();
+        if self.weekdays.is_empty()
+            || distinct.len() < self.weekdays.len()
+            || self.days().len() < self.weekdays.len()
+        {
+            wrong("/weekdays".into(), "choose one to seven different weekdays, Monday 1 to Sunday 7".into());
+        }
+        for (i, week) in self.holidays.iter().enumerate() {
+            if !(1..=self.weeks).contains(week) || self.holidays[..i].contains(week) {
+                wrong(
+                    format!("/holidays/{i}"),
+                    format!("week {week}: name each week without sessions once, 1 to {}", self.weeks),
+                );
+            }
+        }
+        if self.weeks > 0 && self.holidays.len() >= self.weeks as usize {
+            wrong("/holidays".into(), "no week is left with a session: take a holiday out".into());
+        }
+        faults
+    }
+
+    /// Joins the wishes with the library into a problem for the planner.
+    ///
+    /// A drill takes part if the band does it and every skill that it serves at a stage is among the goals; one that is
+    /// blocked or does not stand on the ground is barred, and says why. Errs with the faults of the wishes, of skills and
+    /// tests that the library lacks, and of needs that no goal serves.
+    pub fn problem(
+        &self,
+        academy: &Academy,
+        band: &Band,
+        skills: &[Skill],
+        drills: &[Drill],
+        tests: &[Test],
+    ) -> Result<Problem, Vec<InputError>> {
+        let mut faults = self.faults();
+        let by_id: BTreeMap<&str, &Skill> = skills.iter().map(|s| (s.id.as_str(), s)).collect();
+        let wanted: BTreeSet<&str> = self.goals.iter().map(|g| g.skill.as_str()).collect();
+        let mut wishes = Vec::new();
+        for (i, goal) in self.goals.iter().enumerate() {
+            let Some(skill) = by_id.get(goal.skill.as_str()) else {
+                faults.push(InputError::at(
+                    format!("/goals/{i}/skill"),
+                    format!("the library has no skill `{}`", goal.skill),
+                ));
+                continue;
+            };
+            let missing = |need: &Need| goal.present.is_none() && !wanted.contains(need.skill.as_str());
+            for need in skill.all_needs().filter(missing) {
+                let needed = by_id.get(need.skill.as_str()).map_or(need.skill.as_str(), |s| s.name.as_str());
+                faults.push(InputError::at(
+                    format!("/goals/{i}/skill"),
+                    format!("“{}” needs “{needed}” at {}: add it to the goals", skill.name, need.stage),
+                ));
+            }
+            wishes.push(SkillWish {
+                id: skill.id.clone(),
+                name: skill.name.clone(),
+                strand: skill.strand,
+                present: goal.present,
+                goal: goal.goal,
+                needs: skill.all_needs().filter(|need| wanted.contains(need.skill.as_str())).collect(),
+            });
+        }
+        for (i, sitting) in self.tests.iter().enumerate() {
+            if !tests.iter().any(|test| test.id == sitting.test) {
+                let says = format!("the library has no test `{}`", sitting.test);
+                faults.push(InputError::at(format!("/tests/{i}/test"), says));
+            }
+        }
+        if !faults.is_empty() {
+            return Err(faults);
+        }
+        let library = Library { academy, band, skills: &by_id, wanted: &wanted };
+        Ok(Problem {
+            version: 1,
+            new_skills_per_week: band.new_skills_per_week,
+            limits: Limits {
+                longest_bout: band.longest_bout,
+                longest_block: band.longest_block,
+                aerial_per_session: Limits::AERIAL,
+                headers_per_week: academy.heading.as_ref().map(|rule| rule.most_per_week),
+            },
+            sessions: self
+                .evenings()
+                .into_iter()
+                .zip(&self.minutes)
+                .enumerate()
+                .map(|(session, (evening, minutes))| SessionWish {
+                    date: evening.date,
+                    week: evening.week,
+                    minutes: *minutes,
+                    tests: self.sittings(session, tests, &wanted),
+                })
+                .collect(),
+            shares: self.shares.clone(),
+            approach: self.approach,
+            skills: wishes,
+            variants: drills.iter().flat_map(|drill| self.variants(drill, &library)).collect(),
+            locks: self.locks.clone(),
+        })
+    }
+
+    fn sittings(&self, session: usize, tests: &[Test], wanted: &BTreeSet<&str>) -> Vec<TestWish> {
+        let of_session = self.tests.iter().filter(|sitting| sitting.session == session);
+        let wish = |sitting: &Sitting| {
+            let test = tests.iter().find(|test| test.id == sitting.test)?;
+            let skills = wanted.contains(test.skill.as_str()).then(|| test.skill.clone());
+            Some(TestWish {
+                id: test.id.clone(),
+                name: test.name.clone(),
+                minutes: sitting.minutes,
+                skills: skills.into_iter().collect(),
+            })
+        };
+        of_session.filter_map(wish).collect()
+    }
+
+    fn variants(&self, drill: &Drill, library: &Library<'_>) -> Vec<Variant> {
+        let stages = drill.stages(&library.academy.lever_points);
+        stages.into_iter().filter_map(|(stage, rung)| self.variant(drill, stage, rung, library)).collect()
+    }
+
+    /// A drill at a stage; nothing if the band does not do it, or if it serves a skill that is no goal.
+    fn variant(&self, drill: &Drill, stage: Stage, rung: &Rung, library: &Library<'_>) -> Option<Variant> {
+        let Library { academy, band, .. } = library;
+        let skills: Vec<SkillId> = drill.skills_at(stage).cloned().collect();
+        if skills.is_empty() || !skills.iter().all(|skill| library.wanted.contains(skill.as_str())) {
+            return None;
+        }
+        let layout = drill.layout_at(&rung.levers, Pace::default()).ok()?;
+        let fit = fit(&layout, &drill.station, &self.ground, None);
+        let schedule = drill.schedule(band, &layout)?;
+        let turns = drill.turns(&fit);
+        let (least, most) = drill.minutes(schedule, band, turns)?;
+        let usual = schedule.block(band.explaining, turns).clamp(least, most);
+        let filled = schedule.filling(usual, band.explaining, turns);
+        let touching = Touching { per_second: drill.cadence(stage, &band.id), side: rung.levers.side };
+        let timing = Timing::of(&filled, band.explaining, turns, touching, fit.working_share);
+        let per_min = |touches: u32| f64::from(touches) / f64::from(usual.0.max(1));
+        let (strong, other) = (per_min(timing.touches.strong), per_min(timing.touches.other));
+        let work = filled.work().0 * f64::from(turns) * fit.working_share.0;
+        let wanted = self.other_foot(&skills, library);
+        let heads = drill.cautions.contains(&Caution::Heading);
+        let blocked = drill.blocked(band, academy).map(Barred::H6);
+        Some(Variant {
+            title: drill.title.clone(),
+            strands: drill.strands.clone(),
+            least,
+            most,
+            laying_out: laying_out(fit.markers_needed, self.ground.adults),
+            difficulty: drill.difficulty_at(&rung.levers, &academy.lever_points),
+            intensity: rung.levers.intensity(),
+            warm_up: drill.warms_up(&rung.levers),
+            bout: if schedule.dose.is_unbroken() { schedule.bout() } else { Seconds(0.0) },
+            aerial: drill.cautions.contains(&Caution::Aerial),
+            // Touches are shared alike among the surfaces that play the ball.
+            headers_per_min: if heads { (strong + other) / drill.surfaces.len().max(1) as f64 } else { 0.0 },
+            touches: wanted.map_or(SidedTouches::default(), |wanted| SidedTouches {
+                strong_per_min: strong,
+                other_per_min: other,
+                other_wanted: wanted,
+            }),
+            waiting: timing.waiting_share,
+            working: Share((work / usual.seconds().0.max(1.0)).clamp(0.0, 1.0)),
+            halves: self.ground.halves().iter().any(|half| fit_on(drill, &layout, half)),
+            barred: blocked.or_else(|| fit.misfit.map(|misfit| Barred::H5(misfit.to_string()))),
+            skills,
+            ..Variant::of(&drill.id, stage, &[])
+        })
+    }
+
+    /// The share of touches that the other foot is to get in skills done together: their mean; nothing if none of them is
+    /// side-specific.
+    fn other_foot(&self, skills: &[SkillId], library: &Library<'_>) -> Option<Share> {
+        let of_skill = |id: &SkillId| {
+            let own = library.skills.get(id.as_str())?.side;
+            own.other_foot().and(self.side.unwrap_or(own).other_foot())
+        };
+        let shares: Vec<f64> = skills.iter().filter_map(of_skill).map(|share| share.0).collect();
+        (!shares.is_empty()).then(|| Share(shares.iter().sum::<f64>() / shares.len() as f64))
+    }
+}
+
+/// What a curriculum is joined with.
+struct Library<'l> {
+    academy: &'l Academy,
+    band: &'l Band,
+    skills: &'l BTreeMap<&'l str, &'l Skill>,
+    wanted: &'l BTreeSet<&'l str>,
+}
+
+fn fit_on(drill: &Drill, layout: &Layout, ground: &Ground) -> bool {
+    fit(layout, &drill.station, ground, None).fits
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::units::Metres;
+    use jiff::civil::date;
+    use rstest::rstest;
+
+    pub(super) fn sound() -> Curriculum {
+        Curriculum {
+            name: "Autumn with the ball".into(),
+            band: "u8-u9".into(),
+            start: date(2031, 9, 1),
+            weeks: 2,
+            weekdays: vec![1, 4],
+            minutes: vec![Minutes(40); 4],
+            shares: [(Strand::BallMastery, Share(0.6)), (Strand::Passing, Share(0.4))].into(),
+            approach: Approach::BALANCED,
+            goals: vec![Goal { skill: "taps".into(), present: None, goal: Stage::Flow }],
+            ground: Ground {
+                width: Metres(18.0),
+                depth: Metres(12.0),
+                margin: Metres(2.0),
+                run_off: Metres(1.0),
+                squad: 14,
+                markers: 60,
+                adults: 1,
+            },
+            holidays: Vec::new(),
+            tests: Vec::new(),
+            side: None,
+            locks: Vec::new(),
+            forecast: Assumptions::default(),
+        }
+    }
+
+    fn sitting(session: usize, minutes: u32) -> Sitting {
+        Sitting { session, test: "four-cuts".into(), minutes: Minutes(minutes) }
+    }
+
+    #[rstest]
+    #[case::nothing_wrong(|_: &mut Curriculum| (), &[])]
+    #[case::no_name(|c: &mut Curriculum| c.name.clear(), &["/name"])]
+    #[case::a_century(|c: &mut Curriculum| c.weeks = 5200, &["/weeks"])]
+    #[case::eighth_day(|c: &mut Curriculum| c.weekdays = vec![1, 8], &["/weekdays", "/minutes"])]
+    #[case::a_session_too_few(|c: &mut Curriculum| { c.minutes.pop(); }, &["/minutes"])]
+    #[case::no_time_at_all(|c: &mut Curriculum| c.minutes[2] = Minutes(0), &["/minutes/2"])]
+    #[case::more_than_all(|c: &mut Curriculum| { c.shares.insert(Strand::Passing, Share(0.9)); }, &["/shares"])]
+    #[case::not_a_number(|c: &mut Curriculum| { c.shares.insert(Strand::Passing, Share(f64::NAN)); }, &["/shares/passing"])]
+    #[case::a_goal_twice(|c: &mut Curriculum| c.goals.push(c.goals[0].clone()), &["/goals/1/skill"])]
+    #[case::a_holiday_after_the_end(|c: &mut Curriculum| c.holidays = vec![3], &["/holidays/0"])]
+    #[case::always_holidays(|c: &mut Curriculum| { c.holidays = vec![1, 2]; c.minutes.clear(); }, &["/holidays"])]
+    #[case::a_test_without_a_session(|c: &mut Curriculum| c.tests.push(sitting(9, 5)), &["/tests/0/session"])]
+    #[case::a_test_longer_than_its_session(|c: &mut Curriculum| c.tests.push(sitting(0, 41)), &["/tests/0/minutes"])]
+    #[case::tests_longer_than_their_session(|c: &mut Curriculum| c.tests = vec![sitting(0, 25), Sitting { test: "weave-time".into(), ..sitting(0, 16) }], &["/tests/1/minutes"])]
+    #[case::a_window_without_width(|c: &mut Curriculum| c.approach.success_window.least = Share(0.9), &["/approach/success_window/least"])]
+    #[case::nobody_comes(|c: &mut Curriculum| c.ground.squad = 0, &["/ground/squad"])]
+    fn faults_name_their_places(#[case] spoil: fn(&mut Curriculum), #[case] places: &[&str]) {
+        let mut curriculum = sound();
+        spoil(&mut curriculum);
+        let found: Vec<String> = curriculum.faults().into_iter().map(|f| f.pointer).collect();
+        assert_eq!(found, places);
+    }
+}

@@ -1,0 +1,172 @@
+//! Seasons: when does a curriculum run, and what becomes of it when that changes?
+
+use std::collections::BTreeMap;
+
+use jiff::civil::Date;
+use serde::{Deserialize, Serialize};
+
+use super::Curriculum;
+use crate::ground::fit::Ground;
+use crate::input::InputError;
+use crate::plan::{Approach, Plan};
+use crate::units::Minutes;
+
+/// When a curriculum runs.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Season {
+    /// First day of the first week.
+    #[cfg_attr(feature = "openapi", schema(value_type = String, format = Date))]
+    pub start: Date,
+    /// How many weeks, 1 to 20.
+    pub weeks: u32,
+    /// Weekdays with a session, Monday 1 to Sunday 7.
+    pub weekdays: Vec<i8>,
+    /// Weeks without sessions, from 1.
+    #[serde(default)]
+    pub holidays: Vec<u32>,
+}
+
+impl Curriculum {
+    /// When it runs.
+    pub fn season(&self) -> Season {
+        Season {
+            start: self.start,
+            weeks: self.weeks,
+            weekdays: self.weekdays.clone(),
+            holidays: self.holidays.clone(),
+        }
+    }
+
+    /// The same wishes and plan in another season. If the start stays, sessions stay on their days, and those whose day
+    /// falls away go with their blocks, locks and tests; if it moves, they keep their order. New sessions are as long as
+    /// most of the others, and empty.
+    ///
+    /// Errs with the faults of the season.
+    pub fn in_season(&self, plan: &Plan, season: &Season) -> Result<(Curriculum, Plan), Vec<InputError>> {
+        let mut moved = self.clone();
+        (moved.start, moved.weeks) = (season.start, season.weeks);
+        (moved.weekdays, moved.holidays) = (season.weekdays.clone(), season.holidays.clone());
+        let faults = moved.season_faults();
+        if !faults.is_empty() {
+            return Err(faults);
+        }
+        let (old, new) = (self.evenings(), moved.evenings());
+        let stays = self.start == season.start;
+        // Where each new session stood before.
+        let from: Vec<Option<usize>> = new
+            .iter()
+            .enumerate()
+            .map(|(at, evening)| match stays {
+                true => old.iter().position(|before| before.date == evening.date),
+                false => (at < old.len()).then_some(at),
+            })
+            .collect();
+        let to = |before: usize| from.iter().position(|at| *at == Some(before));
+        let usual = self.usual_minutes();
+        let minutes = |at: &Option<usize>| at.and_then(|at| self.minutes.get(at).copied()).unwrap_or(usual);
+        moved.minutes = from.iter().map(minutes).collect();
+        moved.locks = self
+            .locks
+            .iter()
+            .filter_map(|lock| {
+                Some(crate::plan::Lock { session: to(lock.session)?, block: lock.block.clone() })
+            })
+            .collect();
+        moved.tests = self
+            .tests
+            .iter()
+            .filter_map(|test| Some(super::Sitting { session: to(test.session)?, ..test.clone() }))
+            .collect();
+        let blocks =
+            |at: &Option<usize>| at.and_then(|at| plan.sessions.get(at).cloned()).unwrap_or_default();
+        Ok((moved, Plan { sessions: from.iter().map(blocks).collect() }))
+    }
+
+    /// The same wishes for a new season, with nothing planned: no locks and no tests yet, every session as long as the next.
+    ///
+    /// Errs with the faults of what is new.
+    pub fn anew(
+        &self,
+        name: String,
+        season: &Season,
+        session: Minutes,
+        approach: Approach,
+        ground: Ground,
+    ) -> Result<Curriculum, Vec<InputError>> {
+        let bare = Curriculum { locks: Vec::new(), tests: Vec::new(), ..self.clone() };
+        let (mut new, _) = bare.in_season(&Plan::default(), season)?;
+        new.minutes = vec![session; new.minutes.len()];
+        (new.name, new.approach, new.ground) = (name, approach, ground);
+        let faults = new.faults();
+        if faults.is_empty() { Ok(new) } else { Err(faults) }
+    }
+
+    /// Minutes of most sessions; the longest of those that are equally many.
+    fn usual_minutes(&self) -> Minutes {
+        let mut count: BTreeMap<Minutes, usize> = BTreeMap::new();
+        for minutes in &self.minutes {
+            *count.entry(*minutes).or_default() += 1;
+        }
+        count
+            .into_iter()
+            .max_by_key(|(minutes, n)| (*n, *minutes))
+            .map_or(Minutes(40), |(minutes, _)| minutes)
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::super::tests::sound;
+    use super::*;
+    use crate::plan::{Block, Lock};
+    use jiff::civil::date;
+    use rstest::rstest;
+
+    /// Sessions of 30, 40, 40 and 50 min on 1, 4, 8 and 11 September, each with a block of its own; the third is locked and the
+    /// last has a test.
+    fn four() -> (Curriculum, Plan) {
+        let mut wishes = sound();
+        wishes.minutes = [30, 40, 40, 50].map(Minutes).to_vec();
+        let block = |at: usize| Block::of(&format!("drill-{at}@form"), Minutes(5));
+        wishes.locks = vec![Lock { session: 2, block: block(2) }];
+        wishes.tests =
+            vec![super::super::Sitting { session: 3, test: "four-cuts".into(), minutes: Minutes(10) }];
+        (wishes, Plan { sessions: (0..4).map(|at| vec![block(at)]).collect() })
+    }
+
+    fn blocks(plan: &Plan) -> Vec<&str> {
+        plan.sessions.iter().map(|s| s.first().map_or("", |b| &b.variant[6..7])).collect()
+    }
+
+    #[rstest]
+    #[case::a_day_more(|s: &mut Season| s.weekdays = vec![1, 3, 4], &[30, 40, 40, 40, 40, 50], &["0", "", "1", "2", "", "3"], &[3], &[5])]
+    #[case::a_holiday(|s: &mut Season| s.holidays = vec![1], &[40, 50], &["2", "3"], &[0], &[1])]
+    #[case::the_locked_week_falls_away(|s: &mut Season| s.weeks = 1, &[30, 40], &["0", "1"], &[], &[])]
+    #[case::another_season(|s: &mut Season| { s.start = date(2032, 1, 5); s.weekdays = vec![2, 5]; }, &[30, 40, 40, 50], &["0", "1", "2", "3"], &[2], &[3])]
+    fn what_was_planned_moves_along(
+        #[case] change: fn(&mut Season),
+        #[case] minutes: &[u32],
+        #[case] laid: &[&str],
+        #[case] locks: &[usize],
+        #[case] tests: &[usize],
+    ) {
+        let (wishes, plan) = four();
+        let mut season = wishes.season();
+        change(&mut season);
+        let (moved, plan) = wishes.in_season(&plan, &season).unwrap();
+        assert_eq!(moved.minutes.iter().map(|m| m.0).collect::<Vec<_>>(), minutes);
+        assert_eq!(blocks(&plan), laid);
+        assert_eq!(moved.locks.iter().map(|l| l.session).collect::<Vec<_>>(), locks);
+        assert_eq!(moved.tests.iter().map(|t| t.session).collect::<Vec<_>>(), tests);
+        assert_eq!(moved.faults(), []);
+    }
+
+    #[test]
+    fn a_season_without_end_is_refused() {
+        let (wishes, plan) = four();
+        let season = Season { weeks: u32::MAX, ..wishes.season() };
+        assert_eq!(wishes.in_season(&plan, &season).unwrap_err()[0].pointer, "/weeks");
+    }
+}

@@ -1,0 +1,532 @@
+//! A problem for the planner, and the plan that answers it. Both have a JSON form.
+
+pub mod example;
+mod faults;
+
+use std::collections::{BTreeMap, BTreeSet};
+
+use jiff::civil::Date;
+use serde::{Deserialize, Serialize};
+
+use crate::assessment::benchmarks::TestId;
+use crate::drill::DrillId;
+use crate::drill::levers::Intensity;
+use crate::input::InputError;
+use crate::technique::skill::{Need, SkillId, Stage, Strand};
+use crate::units::{Difficulty, Minutes, Seconds, Share};
+
+/// The name of a variant: its drill and stage, as `weave-there-and-back@flow`.
+pub type VariantId = String;
+
+/// How much of a week is open play (Scan and Contest) at least; in between the line is straight.
+#[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct OpenPlay {
+    /// Share of the first week's minutes.
+    pub first: Share,
+    /// Share of the last week's minutes.
+    pub last: Share,
+}
+
+impl OpenPlay {
+    /// The least share in a week: straight from the first week (1) to the last (`weeks`).
+    ///
+    /// ```
+    /// use jogo_core::plan::OpenPlay;
+    /// use jogo_core::units::Share;
+    /// let line = OpenPlay { first: Share(0.1), last: Share(0.4) };
+    /// assert_eq!(line.in_week(1, 7), Share(0.1));
+    /// assert!((line.in_week(3, 7).0 - 0.2).abs() < 1e-12); // a third of the way
+    /// assert_eq!(line.in_week(1, 1), Share(0.1)); // one week alone is the first
+    /// ```
+    pub fn in_week(&self, week: u32, weeks: u32) -> Share {
+        let way = f64::from(week.saturating_sub(1)) / f64::from(weeks.saturating_sub(1).max(1));
+        Share(self.first.0 + (self.last.0 - self.first.0) * way)
+    }
+}
+
+/// Between which shares of success a drill is neither made harder nor easier.
+#[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct SuccessWindow {
+    /// Below it, one down.
+    pub least: Share,
+    /// Above it, one up.
+    pub most: Share,
+}
+
+/// How a curriculum goes about it. The three presets are assumptions; every number can be changed.
+#[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Approach {
+    /// How many exposures each stage needs before the next may begin: Form, Flow, Scan, Contest.
+    pub exposures: [u32; 4],
+    /// How much of the minutes is open play at least.
+    #[serde(default = "balanced_open_play")]
+    pub open_play: OpenPlay,
+    /// When a drill is made harder or easier.
+    #[serde(default = "balanced_window")]
+    pub success_window: SuccessWindow,
+}
+
+fn balanced_open_play() -> OpenPlay {
+    Approach::BALANCED.open_play
+}
+
+fn balanced_window() -> SuccessWindow {
+    Approach::BALANCED.success_window
+}
+
+impl Approach {
+    /// Many clean repetitions alone, opponents last.
+    pub const REPETITION_FIRST: Approach = Approach {
+        exposures: [3, 3, 2, 2],
+        open_play: OpenPlay { first: Share(0.0), last: Share(0.3) },
+        success_window: SuccessWindow { least: Share(0.8), most: Share(0.95) },
+    };
+    /// Between the two.
+    pub const BALANCED: Approach = Approach {
+        exposures: [2, 2, 2, 2],
+        open_play: OpenPlay { first: Share(0.1), last: Share(0.4) },
+        success_window: SuccessWindow { least: Share(0.7), most: Share(0.9) },
+    };
+    /// A cue or an opponent almost from the start.
+    pub const DECISION_FIRST: Approach = Approach {
+        exposures: [1, 1, 2, 3],
+        open_play: OpenPlay { first: Share(0.25), last: Share(0.6) },
+        success_window: SuccessWindow { least: Share(0.6), most: Share(0.8) },
+    };
+    /// The three presets, with their names in files.
+    pub const PRESETS: [(&str, Approach); 3] = [
+        ("repetition_first", Approach::REPETITION_FIRST),
+        ("balanced", Approach::BALANCED),
+        ("decision_first", Approach::DECISION_FIRST),
+    ];
+
+    /// Exposures that a stage needs.
+    pub fn needed(&self, stage: Stage) -> u32 {
+        self.exposures[stage.index()]
+    }
+
+    /// Every number out of its range, with its place.
+    pub fn faults(&self) -> Vec<InputError> {
+        let mut faults = Vec::new();
+        for (i, n) in self.exposures.iter().enumerate().filter(|(_, n)| !(1..=10).contains(*n)) {
+            let says = format!("{n} exposures: a stage needs 1 to 10");
+            faults.push(InputError::at(format!("/exposures/{i}"), says));
+        }
+        for (at, share) in [
+            ("/open_play/first", self.open_play.first),
+            ("/open_play/last", self.open_play.last),
+            ("/success_window/least", self.success_window.least),
+            ("/success_window/most", self.success_window.most),
+        ] {
+            if !(0.0..=1.0).contains(&share.0) {
+                faults.push(InputError::at(
+                    at,
+                    format!("{} %: a share lies between 0 and 100 %", share.percent()),
+                ));
+            }
+        }
+        if self.success_window.least >= self.success_window.most {
+            let says = "the window has no width: let it begin below where it ends";
+            faults.push(InputError::at("/success_window/least", says));
+        }
+        faults
+    }
+}
+
+/// A test that is taken in a session, before its blocks.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct TestWish {
+    /// Its name in files.
+    pub id: TestId,
+    /// Its name for people.
+    pub name: String,
+    /// How long it takes the squad.
+    pub minutes: Minutes,
+    /// The skills that it measures; only skills of this problem.
+    pub skills: Vec<SkillId>,
+}
+
+/// One evening and its technical minutes.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct SessionWish {
+    /// The day.
+    #[cfg_attr(feature = "openapi", schema(value_type = String, format = Date))]
+    pub date: Date,
+    /// Week of the curriculum, from 1.
+    pub week: u32,
+    /// How long.
+    pub minutes: Minutes,
+    /// Tests that are taken in it.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub tests: Vec<TestWish>,
+}
+
+impl SessionWish {
+    /// Minutes that the tests leave for blocks.
+    pub fn for_blocks(&self) -> Minutes {
+        let tests: Minutes = self.tests.iter().map(|test| test.minutes).sum();
+        Minutes(self.minutes.0.saturating_sub(tests.0))
+    }
+
+    /// Leaves only so many minutes of it. Tests that no longer fit fall away.
+    pub fn shorten(&mut self, left: Minutes) {
+        self.minutes = left.min(self.minutes);
+        while self.tests.iter().map(|test| test.minutes).sum::<Minutes>() > self.minutes {
+            self.tests.pop();
+        }
+    }
+}
+
+/// A skill to be reached.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct SkillWish {
+    /// Its name in files.
+    pub id: SkillId,
+    /// Its name for people.
+    pub name: String,
+    /// Its line.
+    pub strand: Strand,
+    /// How far the squad has come; nothing if it has not met the skill. Stages below it count as done.
+    pub present: Option<Stage>,
+    /// How far it is to come.
+    pub goal: Stage,
+    /// What must have come how far first; only skills of this problem.
+    pub needs: Vec<Need>,
+}
+
+impl SkillWish {
+    /// Whether a stage counts as done before the curriculum begins.
+    pub fn has_done(&self, stage: Stage) -> bool {
+        self.present.is_some_and(|present| stage < present)
+    }
+
+    /// The stages on the way to the goal that still need exposures.
+    pub fn way(&self) -> impl Iterator<Item = Stage> + '_ {
+        Stage::ALL.into_iter().filter(|stage| *stage <= self.goal && !self.has_done(*stage))
+    }
+}
+
+/// Touches of side-specific skills, per player and minute of a block.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields, default)]
+pub struct SidedTouches {
+    /// With the strong foot.
+    pub strong_per_min: f64,
+    /// With the other foot.
+    pub other_per_min: f64,
+    /// The share of them that the side policy wants for the other foot.
+    pub other_wanted: Share,
+}
+
+/// Why a variant may not be laid, whatever the plan.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(tag = "rule", content = "says")]
+pub enum Barred {
+    /// It does not stand on the ground with this kit and squad; what is missing.
+    H5(String),
+    /// It is blocked for this band; why.
+    H6(String),
+}
+
+/// A drill at one stage, as the plan may use it.
+#[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Variant {
+    /// Its name.
+    pub id: VariantId,
+    /// The drill; two blocks of the same drill share a layout.
+    pub drill: DrillId,
+    /// What people call the drill.
+    #[serde(default)]
+    pub title: String,
+    /// The stage that each of its skills is exposed to.
+    pub stage: Stage,
+    /// The skills that it exposes; all of them skills of this problem.
+    pub skills: Vec<SkillId>,
+    /// How its minutes count for the strands.
+    pub strands: BTreeMap<Strand, Share>,
+    /// Shortest block.
+    #[serde(rename = "least_min")]
+    pub least: Minutes,
+    /// Longest block.
+    #[serde(rename = "most_min")]
+    pub most: Minutes,
+    /// Laying out, if another layout stood before.
+    #[serde(rename = "laying_out_min")]
+    pub laying_out: Minutes,
+    /// How hard it is to do.
+    pub difficulty: Difficulty,
+    /// How hard the body works.
+    #[serde(default)]
+    pub intensity: Intensity,
+    /// Whether an evening may begin with it.
+    #[serde(default)]
+    pub warm_up: bool,
+    /// The longest unbroken piece of work; 0 if it has pauses of its own.
+    #[serde(default, rename = "bout_s")]
+    pub bout: Seconds,
+    /// Whether balls come out of the air.
+    #[serde(default)]
+    pub aerial: bool,
+    /// Headers per player and minute of the block.
+    #[serde(default)]
+    pub headers_per_min: f64,
+    /// Touches of its side-specific skills.
+    #[serde(default)]
+    pub touches: SidedTouches,
+    /// Share of the dose in which a player waits.
+    #[serde(default)]
+    pub waiting: Share,
+    /// Share of the block's minutes in which a player works.
+    #[serde(default = "whole")]
+    pub working: Share,
+    /// Whether it stands on half of the ground with half of the squad and kit, beside another one.
+    #[serde(default)]
+    pub halves: bool,
+    /// Why it may not be laid. A planner leaves it out; in a plan made by hand it is a breach.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub barred: Option<Barred>,
+}
+
+fn whole() -> Share {
+    Share(1.0)
+}
+
+impl Variant {
+    /// A variant with neutral values: 5 to 10 minutes, 1 minute of laying out, easy, fit to begin an evening with.
+    pub fn of(drill: &str, stage: Stage, skills: &[&str]) -> Variant {
+        Variant {
+            id: variant_id(drill, stage),
+            drill: drill.to_owned(),
+            title: drill.to_owned(),
+            stage,
+            skills: skills.iter().map(|skill| (*skill).to_owned()).collect(),
+            strands: BTreeMap::new(),
+            least: Minutes(5),
+            most: Minutes(10),
+            laying_out: Minutes(1),
+            difficulty: Difficulty(0.0),
+            intensity: Intensity::Easy,
+            warm_up: true,
+            bout: Seconds(0.0),
+            aerial: false,
+            headers_per_min: 0.0,
+            touches: SidedTouches::default(),
+            waiting: Share(0.0),
+            working: Share(1.0),
+            halves: false,
+            barred: None,
+        }
+    }
+}
+
+/// The name of a drill at a stage.
+pub fn variant_id(drill: &str, stage: Stage) -> VariantId {
+    format!("{drill}@{stage}").to_lowercase()
+}
+
+/// What no plan may exceed (H6).
+#[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Limits {
+    /// Longest unbroken piece of work.
+    #[serde(rename = "longest_bout_s")]
+    pub longest_bout: Seconds,
+    /// Longest block.
+    #[serde(rename = "longest_block_min")]
+    pub longest_block: Minutes,
+    /// Minutes of a session in which balls come out of the air.
+    #[serde(rename = "aerial_min_per_session")]
+    pub aerial_per_session: Minutes,
+    /// Headers per player in a week, if the association's rule says so.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub headers_per_week: Option<u32>,
+}
+
+impl Limits {
+    /// Minutes of balls out of the air in a session, for every band.
+    pub const AERIAL: Minutes = Minutes(12);
+}
+
+impl Default for Limits {
+    /// The limits of children of ten to twelve, an assumption.
+    fn default() -> Limits {
+        Limits {
+            longest_bout: Seconds(60.0),
+            longest_block: Minutes(14),
+            aerial_per_session: Limits::AERIAL,
+            headers_per_week: None,
+        }
+    }
+}
+
+/// A block that stays where it is (H8).
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Lock {
+    /// In which session, from 0. Its place among the blocks of the session may change.
+    pub session: usize,
+    /// Which variant, for how long.
+    pub block: Block,
+}
+
+/// What a plan has to do.
+#[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Problem {
+    /// Version of this form, 1.
+    pub version: u32,
+    /// How many skills may be met for the first time in a week.
+    pub new_skills_per_week: u32,
+    /// What no plan may exceed.
+    #[serde(default)]
+    pub limits: Limits,
+    /// The evenings, in order of their dates.
+    pub sessions: Vec<SessionWish>,
+    /// How the minutes are to be shared.
+    pub shares: BTreeMap<Strand, Share>,
+    /// How to go about it.
+    pub approach: Approach,
+    /// What is to be reached.
+    pub skills: Vec<SkillWish>,
+    /// What may be laid.
+    pub variants: Vec<Variant>,
+    /// What stays where it is.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub locks: Vec<Lock>,
+}
+
+impl Problem {
+    /// The variant of a name.
+    pub fn variant(&self, id: &str) -> Option<&Variant> {
+        self.variants.iter().find(|v| v.id == id)
+    }
+
+    /// Where a skill stands in the list.
+    pub fn skill_index(&self, id: &str) -> Option<usize> {
+        self.skills.iter().position(|s| s.id == id)
+    }
+
+    /// Minutes of all layout changes in a session.
+    pub fn changes_in(&self, blocks: &[Block]) -> Minutes {
+        blocks.windows(2).map(|pair| self.change(Some(&pair[0]), &pair[1])).sum()
+    }
+
+    /// Minutes of the layout change before a block, after a block that stood before it. Two variants side by side are
+    /// both laid out.
+    pub fn change(&self, before: Option<&Block>, next: &Block) -> Minutes {
+        match before {
+            Some(before) if self.floor(before) != self.floor(next) => self.laying_out(next),
+            _ => Minutes(0),
+        }
+    }
+
+    /// Laying out a block, if another layout stood before.
+    pub fn laying_out(&self, block: &Block) -> Minutes {
+        let both = [Some(&block.variant), block.beside.as_ref()];
+        both.into_iter().flatten().filter_map(|id| self.variant(id)).map(|v| v.laying_out).sum()
+    }
+
+    /// The drills that lie on the floor during a block.
+    pub fn floor(&self, block: &Block) -> (Option<&str>, Option<&str>) {
+        let drill = |id: &VariantId| self.variant(id).map(|v| v.drill.as_str());
+        (drill(&block.variant), block.beside.as_ref().and_then(drill))
+    }
+
+    /// The weeks that have sessions, first to last.
+    pub fn weeks(&self) -> BTreeSet<u32> {
+        self.sessions.iter().map(|s| s.week).collect()
+    }
+
+    /// Every fault of a problem that somebody else has written, with its place: names that nothing has, doubles, numbers
+    /// that no plan can use.
+    pub fn faults(&self) -> Vec<InputError> {
+        faults::of(self)
+    }
+}
+
+/// A variant and its minutes in a session.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Block {
+    /// Which variant.
+    pub variant: VariantId,
+    /// How long.
+    pub minutes: Minutes,
+    /// What the children who move on do at the same time, where the squad is split: another rung for the same skill, on
+    /// the other half of the floor. Exposures are counted for `variant`.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub beside: Option<VariantId>,
+}
+
+/// The drill of a variant: the part of its name before the `@`.
+///
+/// ```
+/// use jogo_core::plan::drill_of;
+/// assert_eq!(drill_of("weave-six@flow"), "weave-six");
+/// ```
+pub fn drill_of(variant: &str) -> &str {
+    variant.split_once('@').map_or(variant, |(drill, _)| drill)
+}
+
+impl Block {
+    /// A block for the whole squad.
+    pub fn of(variant: &str, minutes: Minutes) -> Block {
+        Block { variant: variant.to_owned(), minutes, beside: None }
+    }
+}
+
+/// What is done in each session, in order.
+#[derive(Clone, Debug, Default, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct Plan {
+    /// Blocks of each session.
+    pub sessions: Vec<Vec<Block>>,
+}
+
+/// A plan as other programs read and write it.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct PlanForm {
+    /// Version of this form, 1.
+    pub version: u32,
+    /// Blocks of each session of the problem, in order.
+    pub sessions: Vec<Vec<Block>>,
+}
+
+impl From<Plan> for PlanForm {
+    fn from(plan: Plan) -> PlanForm {
+        PlanForm { version: 1, sessions: plan.sessions }
+    }
+}
+
+impl PlanForm {
+    /// The plan; errs on a version that is not known.
+    pub fn plan(self) -> Result<Plan, InputError> {
+        match self.version {
+            1 => Ok(Plan { sessions: self.sessions }),
+            other => Err(InputError::at("/version", format!("version {other}: this reads version 1"))),
+        }
+    }
+}

@@ -1,0 +1,403 @@
+//! Checks a plan against the hard rules.
+//!
+//! Written from the rules alone: it shares no code with the planner, so that each may catch the other.
+
+use std::collections::{BTreeMap, BTreeSet};
+
+use serde::Serialize;
+
+use crate::drill::levers::Intensity;
+use crate::plan::{Barred, Block, Plan, Problem, Variant};
+use crate::technique::skill::Stage;
+
+/// A rule that a plan breaks, where, and what would mend it.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Breach {
+    /// The rule: `form`, `H1` to `H9`.
+    pub rule: &'static str,
+    /// The session, from 0.
+    pub session: usize,
+    /// The block in it, from 0, if it is one block's fault.
+    pub block: Option<usize>,
+    /// What is wrong and what would mend it.
+    pub says: String,
+}
+
+/// Every breach of a plan; an empty list means that the plan is legal.
+///
+/// A plan with another number of sessions, or with variants that the problem does not have, has breaches of its form
+/// alone: what it means cannot be told.
+pub fn check(problem: &Problem, plan: &Plan) -> Vec<Breach> {
+    let mut breaches = form(problem, plan);
+    if breaches.is_empty() {
+        lengths(problem, plan, &mut breaches);
+        time(problem, plan, &mut breaches);
+        ladder_and_needs(problem, plan, &mut breaches);
+        newness(problem, plan, &mut breaches);
+        fits(problem, plan, &mut breaches);
+        safety(problem, plan, &mut breaches);
+        order(problem, plan, &mut breaches);
+        locks(problem, plan, &mut breaches);
+        tests(problem, plan, &mut breaches);
+    }
+    breaches
+}
+
+/// The plan has the problem's sessions and known variants.
+fn form(problem: &Problem, plan: &Plan) -> Vec<Breach> {
+    let mut breaches = Vec::new();
+    let (wanted, laid) = (problem.sessions.len(), plan.sessions.len());
+    if wanted != laid {
+        breaches.push(Breach {
+            rule: "form",
+            session: wanted.min(laid),
+            block: None,
+            says: format!("the plan has {laid} sessions and the curriculum {wanted}: lay the same number"),
+        });
+    }
+    for (session, i, block) in places(plan) {
+        for id in [Some(&block.variant), block.beside.as_ref()].into_iter().flatten() {
+            if problem.variant(id).is_none() {
+                let says = format!("no variant is called `{id}`: choose one of the problem's");
+                breaches.push(Breach { rule: "form", session, block: Some(i), says });
+            }
+        }
+    }
+    breaches
+}
+
+fn places(plan: &Plan) -> impl Iterator<Item = (usize, usize, &Block)> {
+    let session = |(session, blocks): (usize, _)| -> Vec<(usize, usize, &Block)> {
+        let blocks: &Vec<Block> = blocks;
+        blocks.iter().enumerate().map(|(i, block)| (session, i, block)).collect()
+    };
+    plan.sessions.iter().enumerate().flat_map(session)
+}
+
+/// The variants that lie on the floor during a block: one, or two side by side.
+fn laid<'p>(problem: &'p Problem, block: &Block) -> Vec<&'p Variant> {
+    let ids = [Some(&block.variant), block.beside.as_ref()];
+    ids.into_iter().flatten().filter_map(|id| problem.variant(id)).collect()
+}
+
+/// Every block is as long as its variant allows.
+fn lengths(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
+    for (session, i, block) in places(plan) {
+        for v in
+            laid(problem, block).into_iter().filter(|v| block.minutes < v.least || block.minutes > v.most)
+        {
+            let says = format!(
+                "“{}” lasts {} to {} and has {}: give it {}",
+                v.title,
+                v.least,
+                v.most,
+                block.minutes,
+                block.minutes.clamp(v.least, v.most)
+            );
+            breaches.push(Breach { rule: "form", session, block: Some(i), says });
+        }
+    }
+}
+
+/// When each block of a session begins, tests and layout changes counted, and when the last one ends.
+fn clock(problem: &Problem, session: usize, blocks: &[Block]) -> (Vec<u32>, u32) {
+    let mut now: u32 = problem.sessions[session].tests.iter().map(|test| test.minutes.0).sum();
+    let mut begins = Vec::new();
+    let mut before: Option<Vec<&str>> = None;
+    for block in blocks {
+        let variants = laid(problem, block);
+        let floor: Vec<&str> = variants.iter().map(|v| v.drill.as_str()).collect();
+        if before.is_some_and(|before| before != floor) {
+            now += variants.iter().map(|v| v.laying_out.0).sum::<u32>();
+        }
+        begins.push(now);
+        now += block.minutes.0;
+        before = Some(floor);
+    }
+    (begins, now)
+}
+
+fn time(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
+    for (session, (blocks, wish)) in plan.sessions.iter().zip(&problem.sessions).enumerate() {
+        let (_, used) = clock(problem, session, blocks);
+        if used > wish.minutes.0 {
+            let over = used - wish.minutes.0;
+            let with = if wish.tests.is_empty() { "layout changes" } else { "tests and layout changes" };
+            let says =
+                format!("{used} min with {with} in a session of {}: take {over} min out", wish.minutes);
+            breaches.push(Breach { rule: "H1", session, block: None, says });
+        }
+    }
+}
+
+fn fits(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
+    for (session, i, block) in places(plan) {
+        let mut broken = |says: String| breaches.push(Breach { rule: "H5", session, block: Some(i), says });
+        for v in laid(problem, block) {
+            if let Some(Barred::H5(why)) = &v.barred {
+                broken(format!("“{}” does not fit: {why}. Lay another drill", v.title));
+            }
+            if block.beside.is_some() && !v.halves {
+                broken(format!(
+                    "“{}” does not fit on half of the floor with half of the squad: lay it for all of them",
+                    v.title
+                ));
+            }
+        }
+        if let [one, other] = laid(problem, block)[..] {
+            let shared = one.skills.iter().any(|skill| other.skills.contains(skill));
+            if one.id == other.id || !shared {
+                broken(format!(
+                    "“{}” and “{}” side by side are no two rungs for one skill: choose another rung",
+                    one.title, other.title
+                ));
+            }
+        }
+    }
+}
+
+fn safety(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
+    let limits = &problem.limits;
+    for (session, i, block) in places(plan) {
+        let mut broken = |says: String| breaches.push(Breach { rule: "H6", session, block: Some(i), says });
+        for v in laid(problem, block) {
+            if let Some(Barred::H6(why)) = &v.barred {
+                broken(format!("“{}”: {why}. Lay another drill", v.title));
+            }
+            if v.bout > limits.longest_bout {
+                broken(format!(
+                    "“{}” works {:.0} s without a pause, at most {:.0} s: shorten its dose, or lay another drill",
+                    v.title, v.bout.0, limits.longest_bout.0
+                ));
+            }
+        }
+        if block.minutes > limits.longest_block {
+            broken(format!("a block of {}, at most {}: shorten it", block.minutes, limits.longest_block));
+        }
+    }
+    let mut headers: BTreeMap<u32, (usize, f64)> = BTreeMap::new();
+    for (session, (blocks, wish)) in plan.sessions.iter().zip(&problem.sessions).enumerate() {
+        let mut aerial = 0;
+        for block in blocks {
+            let variants = laid(problem, block);
+            if variants.iter().any(|v| v.aerial) {
+                aerial += block.minutes.0;
+            }
+            let each = variants.iter().map(|v| v.headers_per_min).fold(0.0, f64::max);
+            let week = headers.entry(wish.week).or_insert((session, 0.0));
+            week.1 += each * f64::from(block.minutes.0);
+            if each > 0.0 {
+                week.0 = session;
+            }
+        }
+        let most = limits.aerial_per_session.0;
+        if aerial > most {
+            let says = format!(
+                "{aerial} min of balls out of the air, at most {most}: take {} min out",
+                aerial - most
+            );
+            breaches.push(Breach { rule: "H6", session, block: None, says });
+        }
+    }
+    for (week, (session, count)) in headers {
+        if let Some(most) = limits.headers_per_week.filter(|most| count > f64::from(*most) + 1e-9) {
+            let says = format!(
+                "{count:.0} headers for each player in week {week}, at most {most}: shorten or take out a block with headers"
+            );
+            breaches.push(Breach { rule: "H6", session, block: None, says });
+        }
+    }
+}
+
+fn order(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
+    let mut met: BTreeSet<&str> =
+        problem.skills.iter().filter(|s| s.present.is_some()).map(|s| s.id.as_str()).collect();
+    for (session, (blocks, wish)) in plan.sessions.iter().zip(&problem.sessions).enumerate() {
+        let mut broken = |block: usize, says: String| {
+            breaches.push(Breach { rule: "H7", session, block: Some(block), says })
+        };
+        if let Some(cold) =
+            blocks.first().map(|b| laid(problem, b)).and_then(|l| l.into_iter().find(|v| !v.warm_up))
+        {
+            broken(
+                0,
+                format!(
+                    "the evening begins with “{}”, which is no warm-up: begin with something easier",
+                    cold.title
+                ),
+            );
+        }
+        let (begins, _) = clock(problem, session, blocks);
+        for (i, block) in blocks.iter().enumerate() {
+            let Some(variant) = problem.variant(&block.variant) else { continue };
+            for skill in &variant.skills {
+                let name = problem.skills.iter().find(|s| s.id == *skill).map_or(skill, |s| &s.name);
+                if met.insert(skill) && begins[i] * 2 >= wish.minutes.0 {
+                    broken(
+                        i,
+                        format!(
+                            "“{name}” is new and comes after half of the time: lay it earlier in the evening"
+                        ),
+                    );
+                }
+                let contested = blocks[..i]
+                    .iter()
+                    .filter_map(|b| problem.variant(&b.variant))
+                    .any(|v| v.stage == Stage::Contest && v.skills.contains(skill));
+                if contested && variant.stage != Stage::Contest {
+                    broken(
+                        i,
+                        format!(
+                            "“{name}” is contested before it is done here alone: lay this before the Contest block"
+                        ),
+                    );
+                }
+            }
+            let hard = |b: &Block| laid(problem, b).iter().any(|v| v.intensity == Intensity::Hard);
+            if i > 0 && hard(block) && hard(&blocks[i - 1]) {
+                broken(
+                    i,
+                    format!(
+                        "“{}” is the second block of the highest intensity in a row: lay something calmer between",
+                        variant.title
+                    ),
+                );
+            }
+        }
+    }
+}
+
+fn locks(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
+    let mut left: Vec<Vec<&Block>> = plan.sessions.iter().map(|blocks| blocks.iter().collect()).collect();
+    for lock in &problem.locks {
+        let Some(blocks) = left.get_mut(lock.session) else { continue };
+        if let Some(at) = blocks.iter().position(|block| **block == lock.block) {
+            blocks.swap_remove(at);
+            continue;
+        }
+        let title = problem.variant(&lock.block.variant).map_or(&lock.block.variant, |v| &v.title);
+        let says = format!(
+            "“{title}” for {} is locked into this evening and is not there: lay it, or unlock it",
+            lock.block.minutes
+        );
+        breaches.push(Breach { rule: "H8", session: lock.session, block: None, says });
+    }
+}
+
+fn tests(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
+    for (session, wish) in problem.sessions.iter().enumerate() {
+        for test in &wish.tests {
+            for skill in problem.skills.iter().filter(|s| test.skills.contains(&s.id) && s.present.is_none())
+            {
+                let earlier = plan.sessions[..session].iter().flatten();
+                let met =
+                    earlier.filter_map(|b| problem.variant(&b.variant)).any(|v| v.skills.contains(&skill.id));
+                if !met {
+                    let says = format!(
+                        "“{}” is tested before “{}” was met: meet it in an earlier session, or test later",
+                        test.name, skill.name
+                    );
+                    breaches.push(Breach { rule: "H9", session, block: None, says });
+                }
+            }
+        }
+    }
+}
+
+/// In which sessions each skill is exposed at each stage, in order, with the block.
+type Shown<'p> = BTreeMap<(&'p str, Stage), Vec<(usize, usize)>>;
+
+fn shown<'p>(problem: &'p Problem, plan: &Plan) -> Shown<'p> {
+    let mut shown = Shown::new();
+    for (session, blocks) in plan.sessions.iter().enumerate() {
+        for (i, block) in blocks.iter().enumerate() {
+            if let Some(variant) = problem.variant(&block.variant) {
+                for skill in &variant.skills {
+                    shown.entry((skill.as_str(), variant.stage)).or_default().push((session, i));
+                }
+            }
+        }
+    }
+    shown
+}
+
+fn ladder_and_needs(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
+    let shown = shown(problem, plan);
+    // The session of the last required exposure; `None` if it never comes, `Some(None)` if it came before the start.
+    let done = |skill: &str, stage: Stage| -> Option<Option<usize>> {
+        let wish = problem.skills.iter().find(|s| s.id == skill)?;
+        if wish.has_done(stage) {
+            return Some(None);
+        }
+        let required = problem.approach.exposures[stage.index()] as usize;
+        Some(Some(shown.get(&(skill, stage))?.get(required - 1)?.0))
+    };
+    let late = |skill: &str, stage: Stage, at: usize| match done(skill, stage) {
+        Some(None) => false,
+        Some(Some(session)) => session >= at,
+        None => true,
+    };
+    for wish in &problem.skills {
+        let id = wish.id.as_str();
+        for stage in Stage::ALL {
+            let Some(&(session, block)) = shown.get(&(id, stage)).and_then(|all| all.first()) else {
+                continue;
+            };
+            if let Some(before) = stage.before().filter(|before| late(id, *before, session)) {
+                breaches.push(Breach {
+                    rule: "H3",
+                    session,
+                    block: Some(block),
+                    says: format!("“{}” comes to {stage} before {before} is done: show {before} more often in earlier sessions, or move this later", wish.name),
+                });
+            }
+        }
+        let first = Stage::ALL.iter().filter_map(|s| shown.get(&(id, *s))?.first()).min();
+        if let (None, Some(&(session, block))) = (wish.present, first) {
+            for need in wish.needs.iter().filter(|n| late(&n.skill, n.stage, session)) {
+                let needed =
+                    problem.skills.iter().find(|s| s.id == need.skill).map_or(&need.skill, |s| &s.name);
+                breaches.push(Breach {
+                    rule: "H2",
+                    session,
+                    block: Some(block),
+                    says: format!(
+                        "“{}” needs “{needed}” at {} first: move it to a later session",
+                        wish.name, need.stage
+                    ),
+                });
+            }
+        }
+    }
+}
+
+fn newness(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
+    let mut met: BTreeSet<&str> =
+        problem.skills.iter().filter(|s| s.present.is_some()).map(|s| s.id.as_str()).collect();
+    let mut new: BTreeMap<u32, (usize, u32)> = BTreeMap::new();
+    for (session, (blocks, wish)) in plan.sessions.iter().zip(&problem.sessions).enumerate() {
+        for variant in blocks.iter().filter_map(|b| problem.variant(&b.variant)) {
+            for skill in &variant.skills {
+                if met.insert(skill) {
+                    let week = new.entry(wish.week).or_default();
+                    *week = (session, week.1 + 1);
+                }
+            }
+        }
+    }
+    for (week, (session, count)) in new {
+        let most = problem.new_skills_per_week;
+        if count > most {
+            breaches.push(Breach {
+                rule: "H4",
+                session,
+                block: None,
+                says: format!(
+                    "{count} new skills in week {week}, at most {most}: move {} to another week",
+                    count - most
+                ),
+            });
+        }
+    }
+}

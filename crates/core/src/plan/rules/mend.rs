@@ -1,0 +1,172 @@
+//! Mends: which single edit takes a breach away?
+//!
+//! Every edit that could help is tried: shorter, elsewhere in the evening, another evening, another stage or drill, not
+//! at all. The one that leaves fewest breaches is named, and among those the one that costs least.
+
+use serde::Serialize;
+
+use crate::plan::edit::{Edit, edit};
+use crate::plan::search::ledger::Ledger;
+use crate::plan::search::table::Table;
+use crate::plan::{Breach, Plan, Problem, check};
+use crate::technique::skill::Stage;
+use crate::units::Minutes;
+
+/// An edit that takes a breach away.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Mending {
+    /// What to do.
+    pub edit: Edit,
+    /// The same in words.
+    pub says: String,
+    /// What it costs in points; less than nothing if it makes the plan better.
+    pub points: f64,
+}
+
+/// The best single edit that takes a breach away and adds none; nothing if none does.
+pub fn mend(problem: &Problem, plan: &Plan, breach: &Breach) -> Option<Mending> {
+    let table = Table::of(problem);
+    let mut ledger = Ledger::of(&table, table.places(plan), None);
+    let (score, before) = (ledger.score(), check(problem, plan).len());
+    let mut found: Vec<(i64, f64, Edit, Plan, Vec<crate::plan::Lock>)> = Vec::new();
+    for tried in candidates(problem, plan, breach) {
+        let Ok(edited) = edit(problem, plan, &tried) else { continue };
+        let changed: Vec<usize> = (0..problem.sessions.len())
+            .filter(|at| plan.sessions.get(*at) != edited.plan.sessions.get(*at))
+            .collect();
+        let there: Vec<_> = changed.iter().map(|at| (*at, ledger.session(*at).to_vec())).collect();
+        let after = table.places(&edited.plan);
+        for at in &changed {
+            ledger.replace(*at, &after[*at]);
+        }
+        found.push((ledger.breaches(), ledger.score(), tried, edited.plan, edited.locks));
+        for (at, blocks) in there {
+            ledger.replace(at, &blocks);
+        }
+    }
+    found.sort_by(|a, b| a.0.cmp(&b.0).then(a.1.total_cmp(&b.1)));
+    found.into_iter().take(12).find_map(|(_, after, tried, mended, locks)| {
+        let left = check(&Problem { locks, ..problem.clone() }, &mended);
+        let gone = !left.iter().any(|other| {
+            (other.rule, other.session, &other.says) == (breach.rule, breach.session, &breach.says)
+        });
+        (gone && left.len() < before).then(|| Mending {
+            says: in_words(problem, plan, &tried),
+            edit: tried,
+            points: after - score,
+        })
+    })
+}
+
+fn candidates(problem: &Problem, plan: &Plan, breach: &Breach) -> Vec<Edit> {
+    let session = breach.session;
+    let Some(blocks) = plan.sessions.get(session) else { return Vec::new() };
+    let mut all = Vec::new();
+    if breach.rule == "H8" {
+        all.extend((0..problem.locks.len()).map(|lock| Edit::Forget { lock }));
+    }
+    if breach.rule == "H9" {
+        let tested = problem.sessions[session].tests.iter().flat_map(|test| &test.skills);
+        for skill in tested {
+            all.extend((0..session).map(|session| Edit::Show { session, skill: skill.clone() }));
+        }
+    }
+    // A week's breach stands in its last session, and may be mended in any of its others.
+    let week = problem.sessions.get(session).map(|s| s.week);
+    let of_week = |at: usize| problem.sessions.get(at).map(|s| s.week) == week;
+    let sessions: Vec<usize> = match (breach.rule, breach.block) {
+        ("H4" | "H6", None) => (0..plan.sessions.len()).filter(|at| of_week(*at)).collect(),
+        _ => vec![session],
+    };
+    for session in sessions {
+        let there = &plan.sessions[session];
+        let of: Vec<usize> = match breach.block {
+            Some(block) if block < blocks.len() && breach.rule != "H7" => vec![block],
+            _ => (0..there.len()).collect(),
+        };
+        for block in of {
+            all.push(Edit::Remove { session, block });
+            let laid = &there[block];
+            let Some(variant) = problem.variant(&laid.variant) else { continue };
+            let shorter = (variant.least.0..=variant.most.0).filter(|minutes| *minutes != laid.minutes.0);
+            all.extend(shorter.map(|minutes| Edit::Minutes { session, block, minutes: Minutes(minutes) }));
+            all.extend((0..there.len()).filter(|at| *at != block).map(|at| Edit::Move {
+                session,
+                block,
+                to: session,
+                at: Some(at),
+            }));
+            for to in (0..problem.sessions.len()).filter(|to| *to != session) {
+                let last = plan.sessions.get(to).map_or(0, Vec::len);
+                all.extend([0, last / 2, last].map(|at| Edit::Move { session, block, to, at: Some(at) }));
+            }
+            all.extend(
+                Stage::ALL.into_iter().filter(|stage| *stage != variant.stage).map(|stage| Edit::Stage {
+                    session,
+                    block,
+                    stage,
+                }),
+            );
+            let others = problem.variants.iter().filter(|other| {
+                other.id != variant.id
+                    && other.stage == variant.stage
+                    && other.barred.is_none()
+                    && other.skills.iter().any(|skill| variant.skills.contains(skill))
+            });
+            all.extend(others.map(|other| Edit::Replace { session, block, variant: other.id.clone() }));
+            if laid.beside.is_some() {
+                all.push(Edit::Split { session, block, beside: None });
+            }
+        }
+    }
+    all
+}
+
+/// An edit in a coach's words.
+pub fn in_words(problem: &Problem, plan: &Plan, edit: &Edit) -> String {
+    let day = |session: usize| {
+        problem.sessions.get(session).map(|s| crate::plan::spoken(s.date)).unwrap_or_default()
+    };
+    let title = |session: &usize, block: &usize| {
+        let laid = plan.sessions.get(*session).and_then(|blocks| blocks.get(*block));
+        let variant = laid.and_then(|laid| problem.variant(&laid.variant));
+        match (variant, laid) {
+            (Some(variant), _) => format!("“{}” at {}", variant.title, variant.stage),
+            (None, Some(laid)) => format!("“{}”", laid.variant),
+            (None, None) => "the block".to_owned(),
+        }
+    };
+    match edit {
+        Edit::Minutes { session, block, minutes } => format!("Give {} {minutes}", title(session, block)),
+        Edit::Stage { session, block, stage } => format!("Do {} at {stage} instead", title(session, block)),
+        Edit::Replace { session, block, variant } => {
+            let other = problem.variant(variant).map_or(variant, |v| &v.title);
+            format!("Lay “{other}” instead of {}", title(session, block))
+        }
+        Edit::Remove { session, block } => format!("Take {} out", title(session, block)),
+        Edit::Show { session, skill } => {
+            let name = problem.skills.iter().find(|s| s.id == *skill).map_or(skill, |s| &s.name);
+            format!("Show “{name}” on {}", day(*session))
+        }
+        Edit::Move { session, block, to, at } if to == session => {
+            format!("Do {} as block {} of the evening", title(session, block), at.map_or(1, |at| at + 1))
+        }
+        Edit::Move { session, block, to, .. } => format!("Move {} to {}", title(session, block), day(*to)),
+        Edit::Split { session, block, beside: None } => {
+            format!("Do {} with the whole squad", title(session, block))
+        }
+        Edit::Split { session, block, beside: Some(beside) } => {
+            let other = problem.variant(beside).map_or(beside, |v| &v.title);
+            format!("Do “{other}” beside {}", title(session, block))
+        }
+        Edit::Lock { session, block } => format!("Lock {}", title(session, block)),
+        Edit::Unlock { session, block } => format!("Unlock {}", title(session, block)),
+        Edit::Forget { lock } => {
+            let lock = problem.locks.get(*lock);
+            let variant = lock.map(|lock| &lock.block.variant);
+            let title = variant.map(|id| problem.variant(id).map_or(id, |v| &v.title));
+            format!("Forget the lock of “{}”", title.map_or("", |title| title.as_str()))
+        }
+    }
+}

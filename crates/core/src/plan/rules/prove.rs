@@ -1,0 +1,138 @@
+//! Can it be done at all? An exact answer, for small problems.
+//!
+//! Session by session, every state that any legal beginning of a plan can leave is collected: how many exposures each
+//! stage of each skill has had, and how many skills are new in the week. Blocks are taken at their least minutes, since
+//! shorter blocks never break a rule that longer ones keep. The work grows with the number of states times the number
+//! of evenings that can be laid, so it is only begun for small problems, and given up after [`MOST`] blocks.
+
+use std::collections::BTreeSet;
+
+use crate::plan::search::table::{Laid, NONE, Table};
+
+/// So many blocks are laid before the question is given up.
+const MOST: usize = 120_000;
+/// Larger problems are not begun.
+const SESSIONS: usize = 6;
+const VARIANTS: usize = 14;
+
+/// Exposures of each stage of each skill as far as they are required, then the new skills of the week.
+type State = Vec<u8>;
+
+/// Whether a legal plan reaches the goals of these skills; nothing if the problem is too large to say.
+pub(in crate::plan) fn reachable(table: &Table<'_>, goals: &[usize]) -> Option<bool> {
+    let headers = table.headers.is_finite() && table.variants.iter().any(|v| v.headers > 0.0);
+    if headers || table.evenings.len() > SESSIONS || table.usable.len() > VARIANTS {
+        return None;
+    }
+    let locked = table.read(None);
+    let mut proof = Proof { table, laid: 0, after: BTreeSet::new() };
+    let mut states = BTreeSet::from([vec![0; table.skills.len() * 4 + 1]]);
+    for (session, locked) in locked.iter().enumerate() {
+        proof.after.clear();
+        let another_week = session > 0 && table.evenings[session].week != table.evenings[session - 1].week;
+        for mut state in states {
+            if another_week {
+                state[table.skills.len() * 4] = 0;
+            }
+            // A skill that is tested here was met before.
+            let untested = (0..table.skills.len()).any(|skill| {
+                table.skills[skill].tested == session && state[skill * 4..skill * 4 + 4] == [0; 4]
+            });
+            if !untested {
+                proof.evening(session, &state, &mut Vec::new(), &state.clone(), locked)?;
+            }
+        }
+        states = std::mem::take(&mut proof.after);
+    }
+    let reached = |state: &State| {
+        goals.iter().all(|skill| {
+            (0..4).all(|stage| u32::from(state[skill * 4 + stage]) >= table.skills[*skill].way[stage])
+        })
+    };
+    Some(states.iter().any(reached))
+}
+
+struct Proof<'t> {
+    table: &'t Table<'t>,
+    laid: usize,
+    after: BTreeSet<State>,
+}
+
+impl Proof<'_> {
+    /// Collects what every evening that begins with these blocks leaves. `before` is the state at its start, `now` the
+    /// state after the blocks, `locked` what still must be laid. Nothing if that is too much work.
+    fn evening(
+        &mut self,
+        session: usize,
+        before: &State,
+        blocks: &mut Vec<Laid>,
+        now: &State,
+        locked: &[Laid],
+    ) -> Option<()> {
+        self.laid += 1;
+        if self.laid > MOST {
+            return None;
+        }
+        if locked.is_empty() {
+            self.after.insert(now.clone());
+        }
+        let table = self.table;
+        let free = table.usable.iter().map(|variant| {
+            (
+                Laid {
+                    variant: *variant,
+                    minutes: table.variants[*variant].least,
+                    beside: NONE,
+                    locked: false,
+                },
+                None,
+            )
+        });
+        let all: Vec<(Laid, Option<usize>)> =
+            free.chain(locked.iter().enumerate().map(|(at, laid)| (*laid, Some(at)))).collect();
+        for (laid, lock) in all {
+            blocks.push(laid);
+            if self.table.breaches_of(session, blocks) == 0
+                && let Some(next) = self.lay(session, before, now, blocks)
+            {
+                let left: Vec<Laid> =
+                    (0..locked.len()).filter(|at| Some(*at) != lock).map(|at| locked[at]).collect();
+                self.evening(session, before, blocks, &next, &left)?;
+            }
+            blocks.pop();
+        }
+        Some(())
+    }
+
+    /// The state after the last block; nothing if it breaks H2, H3, H4 or begins something new too late.
+    fn lay(&self, session: usize, before: &State, now: &State, blocks: &[Laid]) -> Option<State> {
+        let table = self.table;
+        let last = blocks.last()?;
+        let row = &table.variants[last.variant];
+        let there = i64::from(table.evenings[session].minutes);
+        let begins = there - self.table.free(session, blocks) - i64::from(last.minutes);
+        let done = |skill: usize, stage: usize| {
+            table.skills[skill].done[stage] || u32::from(before[skill * 4 + stage]) >= table.needed[stage]
+        };
+        let mut next = now.clone();
+        for &skill in &row.skills {
+            let of = skill * 4;
+            let begun = now[of + row.stage] > 0;
+            if !begun && row.stage > 0 && !done(skill, row.stage - 1) {
+                return None;
+            }
+            if !table.skills[skill].met && now[of..of + 4] == [0; 4] {
+                let ready = table.skills[skill].needs.iter().all(|(needed, stage)| done(*needed, *stage));
+                let new = &mut next[table.skills.len() * 4];
+                *new += 1;
+                if !ready || begins * 2 >= there || u32::from(*new) > table.new_per_week {
+                    return None;
+                }
+            }
+            let count = &mut next[of + row.stage];
+            // More than is required changes nothing; at least one shows that it was met.
+            *count = (*count + 1).min(table.needed[row.stage].clamp(1, 255) as u8);
+        }
+        Some(next)
+    }
+}

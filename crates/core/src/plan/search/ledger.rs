@@ -1,0 +1,473 @@
+//! A plan that knows its score and its breaches, and keeps both up to date as its sessions change.
+//!
+//! Changing a session costs as much as the skills in it have exposures, not as much as the plan has blocks. What the
+//! parts and the rules mean is said in [`crate::plan::score`] and in [`super`]; tests hold the two to each other.
+
+use std::ops::Range;
+
+use crate::plan::score::{CHANGE, IDLE, OPEN_PLAY, OTHER_FOOT, TWICE, WAITING, WAITING_FREE};
+use crate::plan::search::line::{Line, Shown};
+use crate::plan::search::session::Evening;
+use crate::plan::search::table::{Laid, NONE, Table};
+
+/// An exposure that something else waits for, and the sessions that it may stand in.
+pub(in crate::plan) struct Owed {
+    pub skill: usize,
+    pub stage: usize,
+    /// The first session that may have it.
+    pub after: usize,
+    /// The first session that may no longer have it.
+    pub before: usize,
+}
+
+pub(in crate::plan) struct Ledger<'t> {
+    pub(in crate::plan) table: &'t Table<'t>,
+    pub(in crate::plan) sessions: Vec<Vec<Laid>>,
+    /// What stood there before, if the plan is to stay near it.
+    before: Option<Vec<Vec<Laid>>>,
+    pub(in crate::plan) evenings: Vec<Evening>,
+    pub(in crate::plan) shown: Vec<Vec<Shown>>,
+    pub(in crate::plan) lines: Vec<Line>,
+    /// H2 of each skill.
+    pub(in crate::plan) needs: Vec<i64>,
+    /// Skills met for the first time in each week.
+    pub(in crate::plan) new: Vec<u32>,
+    /// All minutes of each week, and those of open play.
+    pub(in crate::plan) week_minutes: Vec<(u32, u32)>,
+    pub(in crate::plan) headers: Vec<f64>,
+    /// S7 of each session.
+    pub(in crate::plan) same: Vec<u32>,
+    pub(in crate::plan) sum: Sum,
+    /// Room to reckon in.
+    touched: Vec<usize>,
+}
+
+/// Everything that is summed over sessions, skills and weeks.
+#[derive(Clone, Copy, Debug, Default)]
+pub(in crate::plan) struct Sum {
+    pub evenings: Evening,
+    /// Breaches that no session has on its own.
+    pub breaches: i64,
+    pub lines: f64,
+    pub open_play: f64,
+    pub same: u32,
+}
+
+impl Sum {
+    pub fn all_breaches(&self) -> i64 {
+        self.breaches + self.evenings.breaches
+    }
+}
+
+impl<'t> Ledger<'t> {
+    /// A ledger of a plan. With `near`, every block of it that leaves its session counts one point.
+    pub fn of(table: &'t Table<'t>, sessions: Vec<Vec<Laid>>, near: Option<Vec<Vec<Laid>>>) -> Ledger<'t> {
+        let (n, weeks) = (table.skills.len(), table.line.len());
+        let mut ledger = Ledger {
+            table,
+            sessions: vec![Vec::new(); table.evenings.len()],
+            before: None,
+            evenings: Vec::new(),
+            shown: vec![Vec::new(); n],
+            lines: Vec::new(),
+            needs: vec![0; n],
+            new: vec![0; weeks],
+            week_minutes: vec![(0, 0); weeks],
+            headers: vec![0.0; weeks],
+            same: vec![0; table.evenings.len()],
+            sum: Sum::default(),
+            touched: Vec::new(),
+        };
+        ledger.before = near;
+        for session in 0..table.evenings.len() {
+            let empty = ledger.evening(session, &[]);
+            ledger.evenings.push(empty);
+            ledger.sum.evenings.exchange(&Evening::default(), &empty);
+        }
+        for week in 0..weeks {
+            ledger.sum.open_play += ledger.open_play_of(week, (0, 0));
+        }
+        for skill in 0..n {
+            let line = table.line(skill, &[], |_| false);
+            ledger.lines.push(line);
+            ledger.sum.lines += line.points;
+            ledger.sum.breaches += line.breaches;
+        }
+        for (session, blocks) in sessions.iter().enumerate() {
+            ledger.replace(session, blocks);
+        }
+        ledger
+    }
+
+    pub fn sessions(&self) -> &[Vec<Laid>] {
+        &self.sessions
+    }
+
+    pub fn session(&self, session: usize) -> &[Laid] {
+        &self.sessions[session]
+    }
+
+    /// The exposures of a skill, in order.
+    pub fn shown(&self, skill: usize) -> &[Shown] {
+        &self.shown[skill]
+    }
+
+    /// The furthest stage at which a skill may be shown in a session (H2, H3); nothing if it may not yet be met.
+    pub fn stage_at(&self, skill: usize, session: usize) -> Option<usize> {
+        let (row, line) = (&self.table.skills[skill], &self.lines[skill]);
+        let unmet = !row.met && line.first >= session;
+        if unmet && !row.needs.iter().all(|(needed, stage)| self.done_before(*needed, *stage, session)) {
+            return None;
+        }
+        Some((0..row.goal).take_while(|stage| self.done_before(skill, *stage, session)).count())
+    }
+
+    /// The sessions in which a block of a variant may stand that stands in one of them, as far as the stages of its skills
+    /// and what needs them tell (H2, H3). It ends with [`NONE`] where nothing waits for the block.
+    pub fn room(&self, variant: usize) -> Range<usize> {
+        let stage = self.table.variants[variant].stage;
+        let mut room = 0..NONE;
+        let mut behind = |done: usize| room.start = room.start.max(done.saturating_add(1));
+        let mut waits = NONE;
+        for &skill in &self.table.variants[variant].skills {
+            let row = &self.table.skills[skill];
+            if stage > 0 && !row.done[stage - 1] {
+                behind(self.lines[skill].done[stage - 1]);
+            }
+            if stage == 0 && !row.met {
+                let needs = row.needs.iter().filter(|(needed, at)| !self.table.skills[*needed].done[*at]);
+                needs.for_each(|(needed, at)| behind(self.lines[*needed].done[*at]));
+            }
+            let line = &self.lines[skill];
+            if row.done[stage] || line.count[stage] > self.table.needed[stage] {
+                continue;
+            }
+            if let Some(next) = line.begun.get(stage + 1) {
+                waits = waits.min(*next);
+            }
+            for (above, _) in row.asks.iter().filter(|(_, at)| *at == stage) {
+                waits = waits.min(self.lines[*above].first);
+            }
+        }
+        room.end = waits;
+        room
+    }
+
+    /// Whether every skill of a variant has come so far before a session that it may be shown there.
+    pub fn may_show(&self, variant: usize, session: usize) -> bool {
+        let row = &self.table.variants[variant];
+        row.skills.iter().all(|skill| self.stage_at(*skill, session).is_some_and(|stage| row.stage <= stage))
+    }
+
+    /// Whether a skill costs points by what it lacks, or how it is spread.
+    pub fn ails(&self, skill: usize) -> bool {
+        self.lines[skill].points > 0.0
+    }
+
+    /// What has to come earlier, where a skill breaks H2, H3 or H9.
+    pub fn owed(&self, skill: usize) -> Option<Owed> {
+        let (row, line) = (&self.table.skills[skill], &self.lines[skill]);
+        if self.needs[skill] > 0 {
+            let late = |(needed, stage): &&(usize, usize)| !self.done_before(*needed, *stage, line.first);
+            let (needed, stage) = row.needs.iter().find(late)?;
+            return self.first_not_done(*needed, *stage, line.first);
+        }
+        if line.breaches == 0 {
+            return None;
+        }
+        if row.tested != NONE && (line.first == NONE || line.first >= row.tested) {
+            return Some(self.owes(skill, 0, row.tested));
+        }
+        let mut shown = self.shown[skill].iter().filter(|shown| shown.stage > 0);
+        shown.find_map(|shown| self.first_not_done(skill, shown.stage - 1, shown.session))
+    }
+
+    /// The week in which a skill is met first, if too many are met in it.
+    pub fn crowded_by(&self, skill: usize) -> Option<usize> {
+        let first = self.lines[skill].first;
+        if self.table.skills[skill].met || first == NONE {
+            return None;
+        }
+        let week = self.table.evenings[first].week;
+        (self.too_many_new(self.new[week]) > 0).then_some(week)
+    }
+
+    fn done_before(&self, skill: usize, stage: usize, session: usize) -> bool {
+        self.table.skills[skill].done[stage] || self.lines[skill].done[stage] < session
+    }
+
+    /// The first stage of a skill, up to one, that is not done before a session.
+    fn first_not_done(&self, skill: usize, upto: usize, session: usize) -> Option<Owed> {
+        let stage = (0..=upto).find(|stage| !self.done_before(skill, *stage, session))?;
+        Some(self.owes(skill, stage, session))
+    }
+
+    /// The same stage, or an earlier one, where what comes before it leaves no session for it.
+    fn owes(&self, skill: usize, mut stage: usize, mut before: usize) -> Owed {
+        loop {
+            let free = stage == 0 || self.table.skills[skill].done[stage - 1];
+            let after = if free { 0 } else { self.lines[skill].done[stage - 1].saturating_add(1) };
+            if free || after < before {
+                return Owed { skill, stage, after, before };
+            }
+            (stage, before) = (stage - 1, before.saturating_sub(1));
+        }
+    }
+
+    pub fn breaches(&self) -> i64 {
+        self.sum.all_breaches()
+    }
+
+    /// Breaches of a plan that ends before a session: what later tests ask for can still be met.
+    pub fn breaches_before(&self, session: usize) -> i64 {
+        let still_ahead = |skill: &usize| {
+            let tested = self.table.skills[*skill].tested;
+            tested != NONE && tested >= session && self.lines[*skill].first == NONE
+        };
+        self.breaches() - (0..self.lines.len()).filter(still_ahead).count() as i64
+    }
+
+    /// The score: the same as [`crate::plan::score::score`] finds.
+    pub fn score(&self) -> f64 {
+        self.points(&self.sum)
+    }
+
+    /// The score that sums come to.
+    pub(in crate::plan) fn points(&self, sum: &Sum) -> f64 {
+        let mut points = sum.lines + sum.open_play + f64::from(sum.same);
+        let sum = &sum.evenings;
+        let all: f64 = sum.strands.iter().sum();
+        points +=
+            TWICE * f64::from(sum.twice) + IDLE * f64::from(sum.unused) + CHANGE * f64::from(sum.changes);
+        for (minutes, target) in sum.strands.iter().zip(&self.table.targets) {
+            let share = if all > 0.0 { 100.0 * minutes / all } else { 0.0 };
+            points += (share - target).abs() / 2.0;
+        }
+        let [both, lacking] = sum.touches;
+        if both > 1e-9 {
+            points += OTHER_FOOT * (100.0 * lacking / both).max(0.0);
+        }
+        if sum.minutes > 0 {
+            points += WAITING * 100.0 * (sum.waited / f64::from(sum.minutes) - WAITING_FREE).max(0.0);
+        }
+        points
+    }
+
+    /// Lays other blocks into a session.
+    pub fn replace(&mut self, session: usize, blocks: &[Laid]) {
+        let evening = self.evening(session, blocks);
+        self.put(session, blocks, evening);
+    }
+
+    /// What a session adds as it stands.
+    pub fn evening_of(&self, session: usize) -> &Evening {
+        &self.evenings[session]
+    }
+
+    /// What blocks would add to a session.
+    pub fn evening(&self, session: usize, blocks: &[Laid]) -> Evening {
+        Evening { moved: self.moved(session, blocks), ..self.table.evening(session, blocks) }
+    }
+
+    /// How many blocks that stood in a session before are not among these.
+    fn moved(&self, session: usize, blocks: &[Laid]) -> u32 {
+        let Some(before) = &self.before else { return 0 };
+        let mut here: Vec<usize> = blocks.iter().map(|laid| laid.variant).collect();
+        let mut gone = |laid: &&Laid| match here.iter().position(|variant| *variant == laid.variant) {
+            Some(at) => {
+                here.swap_remove(at);
+                false
+            }
+            None => true,
+        };
+        before[session].iter().filter(|laid| gone(laid)).count() as u32
+    }
+
+    /// Lays other blocks into a session of which it is known what they add.
+    pub fn put(&mut self, session: usize, blocks: &[Laid], evening: Evening) {
+        let mut touched = std::mem::take(&mut self.touched);
+        touched.clear();
+        self.touch(session, blocks, &evening, &mut touched);
+
+        let week = self.table.evenings[session].week;
+        self.sum.open_play -= self.open_play_of(week, self.week_minutes[week]);
+        self.sum.breaches -= self.too_many_headers(self.headers[week]);
+        let old = std::mem::replace(&mut self.evenings[session], evening);
+        self.sum.evenings.exchange(&old, &evening);
+        let (all, open) = self.week_minutes[week];
+        self.week_minutes[week] = (all + evening.minutes - old.minutes, open + evening.open - old.open);
+        self.headers[week] += evening.headers - old.headers;
+        self.sum.open_play += self.open_play_of(week, self.week_minutes[week]);
+        self.sum.breaches += self.too_many_headers(self.headers[week]);
+
+        self.sessions[session].clear();
+        self.sessions[session].extend_from_slice(blocks);
+        for skill in &touched {
+            self.renew_line(*skill, session);
+        }
+        self.touched = touched;
+        for at in session..(session + 3).min(self.same.len()) {
+            let same = self.sameness_of(at, |at| &self.sessions[at]);
+            self.sum.same = self.sum.same + same - self.same[at];
+            self.same[at] = same;
+        }
+    }
+
+    /// The skills whose lines change where other blocks are laid: those of blocks that go or come; of blocks that change
+    /// places, where several show the same skill; and those that are met here, where that moves over half of the time.
+    pub(in crate::plan) fn touch(
+        &self,
+        session: usize,
+        blocks: &[Laid],
+        evening: &Evening,
+        touched: &mut Vec<usize>,
+    ) {
+        let (table, old) = (self.table, &self.sessions[session]);
+        let skills_of = |laid: &Laid| table.variants[laid.variant].skills.iter();
+        let mut touch = |skill: usize| {
+            if !touched.contains(&skill) {
+                touched.push(skill);
+            }
+        };
+        // Nothing goes or comes where both begin and end alike.
+        let shorter = old.len().min(blocks.len());
+        let alike = |(old, new): &(&Laid, &Laid)| old.variant == new.variant;
+        let begin = old.iter().zip(blocks).take_while(alike).count();
+        let ends = old.iter().rev().zip(blocks.iter().rev()).take(shorter - begin);
+        let end = ends.take_while(alike).count();
+        let (goes, comes) = (&old[begin..old.len() - end], &blocks[begin..blocks.len() - end]);
+        let count =
+            |blocks: &[Laid], variant: usize| blocks.iter().filter(|laid| laid.variant == variant).count();
+        let stays = |laid: &&Laid| count(goes, laid.variant) == count(comes, laid.variant);
+        for laid in goes.iter().chain(comes).filter(|laid| !stays(laid)) {
+            skills_of(laid).for_each(|skill| touch(*skill));
+        }
+        for (at, laid) in comes.iter().enumerate().skip(1) {
+            for skill in skills_of(laid) {
+                if comes[..at].iter().any(|earlier| table.variants[earlier.variant].shows(*skill)) {
+                    touch(*skill);
+                }
+            }
+        }
+        let (early, was_early) = (evening.early, self.evenings[session].early);
+        if early == was_early && old.len() == blocks.len() && goes.len() <= 1 {
+            return;
+        }
+        for (at, laid) in blocks.iter().enumerate() {
+            let was = match at {
+                at if at < begin => Some(at),
+                at if at >= blocks.len() - end => Some(at + old.len() - blocks.len()),
+                _ => goes.iter().position(|there| there.variant == laid.variant).map(|at| begin + at),
+            };
+            if was.is_some_and(|was| (was < was_early) != (at < early)) {
+                let met_here = skills_of(laid).filter(|skill| self.lines[**skill].first == session);
+                met_here.for_each(|skill| touch(*skill));
+            }
+        }
+    }
+
+    /// Writes what the blocks of a session show of a skill into its exposures.
+    pub(in crate::plan) fn show_in(
+        &self,
+        skill: usize,
+        session: usize,
+        blocks: &[Laid],
+        shown: &mut Vec<Shown>,
+    ) {
+        for laid in blocks {
+            let variant = &self.table.variants[laid.variant];
+            if variant.shows(skill) {
+                let place = shown.partition_point(|other| other.session <= session);
+                shown.insert(place, Shown { session, stage: variant.stage, difficulty: variant.difficulty });
+            }
+        }
+    }
+
+    /// Whether a skill that is met in a session begins there after half of the session's minutes.
+    pub(in crate::plan) fn begins_late(&self, skill: usize, blocks: &[Laid], early: usize) -> bool {
+        let shows = |laid: &Laid| self.table.variants[laid.variant].shows(skill);
+        blocks.iter().position(shows).is_some_and(|at| at >= early)
+    }
+
+    /// Reckons a line anew after a session was changed, and what waits for its skill.
+    fn renew_line(&mut self, skill: usize, session: usize) {
+        let table = self.table;
+        let mut shown = std::mem::take(&mut self.shown[skill]);
+        shown.retain(|shown| shown.session != session);
+        self.show_in(skill, session, &self.sessions[session], &mut shown);
+        let new = table.line(skill, &shown, |first| {
+            self.begins_late(skill, &self.sessions[first], self.evenings[first].early)
+        });
+        self.shown[skill] = shown;
+        let old = std::mem::replace(&mut self.lines[skill], new);
+        self.sum.lines += new.points - old.points;
+        self.sum.breaches += new.breaches - old.breaches;
+        if old.first != new.first && !table.skills[skill].met {
+            for (first, by) in [(old.first, -1), (new.first, 1)].into_iter().filter(|(at, _)| *at != NONE) {
+                let week = table.evenings[first].week;
+                self.sum.breaches -= self.too_many_new(self.new[week]);
+                self.new[week] = self.new[week].wrapping_add_signed(by);
+                self.sum.breaches += self.too_many_new(self.new[week]);
+            }
+            self.renew_needs(skill);
+        }
+        if old.done != new.done {
+            for opened in &table.skills[skill].opens {
+                self.renew_needs(*opened);
+            }
+        }
+    }
+
+    fn renew_needs(&mut self, skill: usize) {
+        let broken = self.needs_broken(skill, |skill| &self.lines[skill]);
+        self.sum.breaches += broken - self.needs[skill];
+        self.needs[skill] = broken;
+    }
+
+    /// H2 of a skill.
+    pub(in crate::plan) fn needs_broken<'l>(&self, skill: usize, line: impl Fn(usize) -> &'l Line) -> i64 {
+        let (row, first) = (&self.table.skills[skill], line(skill).first);
+        if row.met || first == NONE {
+            return 0;
+        }
+        let late = |(needed, stage): &&(usize, usize)| {
+            let done = line(*needed).done[*stage];
+            !self.table.skills[*needed].done[*stage] && (done == NONE || done >= first)
+        };
+        row.needs.iter().filter(late).count() as i64
+    }
+
+    pub(in crate::plan) fn too_many_new(&self, met: u32) -> i64 {
+        i64::from(met.saturating_sub(self.table.new_per_week))
+    }
+
+    pub(in crate::plan) fn too_many_headers(&self, headers: f64) -> i64 {
+        i64::from(headers > self.table.headers + 1e-9)
+    }
+
+    /// S5 of a week with so many minutes, so many of them open play.
+    pub(in crate::plan) fn open_play_of(&self, week: usize, (all, open): (u32, u32)) -> f64 {
+        let share = if all > 0 { 100.0 * f64::from(open) / f64::from(all) } else { 0.0 };
+        OPEN_PLAY * (self.table.line[week] - share).max(0.0)
+    }
+
+    /// S7 of a session: its variants that also stand in the two sessions before.
+    pub(in crate::plan) fn sameness_of<'s>(
+        &self,
+        session: usize,
+        blocks_of: impl Fn(usize) -> &'s Vec<Laid>,
+    ) -> u32 {
+        if session < 2 {
+            return 0;
+        }
+        let has = |blocks: &[Laid], variant: usize| blocks.iter().any(|l| l.variant == variant);
+        let (blocks, before, earlier) = (blocks_of(session), blocks_of(session - 1), blocks_of(session - 2));
+        let again = |(i, laid): &(usize, &Laid)| {
+            has(before, laid.variant) && has(earlier, laid.variant) && !has(&blocks[..*i], laid.variant)
+        };
+        blocks.iter().enumerate().filter(again).count() as u32
+    }
+}
+
+#[cfg(test)]
+pub(in crate::plan) mod tests;

@@ -1,0 +1,216 @@
+//! The line of a skill: its exposures in order, what they add to the score, and the rules that they break.
+
+use crate::plan::score::{JUMP, KEEPING, KEEPING_DAYS, MISSING, RHYTHM_DAYS, STEP};
+use crate::plan::search::table::{NONE, Table};
+
+/// One exposure of a skill.
+#[derive(Clone, Copy, Debug)]
+pub(in crate::plan) struct Shown {
+    pub session: usize,
+    pub stage: usize,
+    pub difficulty: f64,
+}
+
+/// What one skill adds.
+#[derive(Clone, Copy, Debug)]
+pub(in crate::plan) struct Line {
+    /// S1, S3, S4 and S6.
+    pub points: f64,
+    /// H3, H7 (first exposure) and H9.
+    pub breaches: i64,
+    pub first: usize,
+    /// In which session each stage had its first exposure.
+    pub begun: [usize; 4],
+    /// In which session each stage had its last required exposure.
+    pub done: [usize; 4],
+    /// How many exposures each stage has.
+    pub count: [u32; 4],
+}
+
+impl Table<'_> {
+    /// The line of a skill with these exposures; `late` says whether the first of them begins after half of a session.
+    pub fn line(&self, skill: usize, shown: &[Shown], late: impl Fn(usize) -> bool) -> Line {
+        let row = &self.skills[skill];
+        let mut missing = row.way;
+        let mut still: u32 = missing.iter().sum();
+        let mut line = Line {
+            points: 0.0,
+            breaches: 0,
+            first: shown.first().map_or(NONE, |first| first.session),
+            begun: [NONE; 4],
+            done: [NONE; 4],
+            count: [0; 4],
+        };
+        let keeping = |days: i32| {
+            if days > KEEPING_DAYS { KEEPING * f64::from(days - KEEPING_DAYS) / 7.0 } else { 0.0 }
+        };
+        // The day from which a skill is kept is no exposure to jump from.
+        let mut last: Option<(i32, Option<f64>)> = (still == 0).then_some((0, None));
+        for each in shown {
+            let day = self.evenings[each.session].day;
+            if let Some((before, difficulty)) = last {
+                let rested = day - before;
+                line.points +=
+                    if still == 0 { keeping(rested) } else { f64::from((rested - RHYTHM_DAYS).max(0)) };
+                if let Some(difficulty) = difficulty {
+                    line.points += JUMP * ((each.difficulty - difficulty).abs() - STEP).max(0.0);
+                }
+            }
+            last = Some((day, Some(each.difficulty)));
+            let stage = each.stage;
+            if line.count[stage] == 0 {
+                line.begun[stage] = each.session;
+                let ready = stage == 0 || row.done[stage - 1] || line.done[stage - 1] < each.session;
+                line.breaches += i64::from(!ready);
+            }
+            line.count[stage] += 1;
+            if line.count[stage] == self.needed[stage] {
+                line.done[stage] = each.session;
+            }
+            if missing[stage] > 0 {
+                missing[stage] -= 1;
+                still -= 1;
+            }
+        }
+        if let (0, Some((day, _)), Some(end)) = (still, last, self.evenings.last()) {
+            line.points += keeping(end.day - day);
+        }
+        line.points += MISSING * f64::from(still);
+        if !row.met {
+            line.breaches += i64::from(line.first != NONE && late(line.first));
+        }
+        if row.tested != NONE {
+            line.breaches += i64::from(line.first == NONE || line.first >= row.tested);
+        }
+        line
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::plan::{Approach, Problem, SkillWish, TestWish};
+    use crate::technique::skill::Stage;
+    use crate::units::Minutes;
+    use jiff::ToSpan;
+    use rstest::rstest;
+
+    const FORM: usize = 0;
+    const FLOW: usize = 1;
+    const SCAN: usize = 2;
+
+    /// One skill, ten sessions a week apart; two exposures of each stage.
+    fn problem(present: Option<Stage>, goal: Stage) -> Problem {
+        let mut problem = crate::plan::search::ledger::tests::any_problem(1, 0);
+        let (first, skill) = (problem.sessions[0].clone(), problem.skills[0].clone());
+        problem.sessions = (0..10)
+            .map(|week: i64| crate::plan::SessionWish {
+                date: first.date + (7 * week).days(),
+                week: week as u32 + 1,
+                tests: Vec::new(),
+                ..first.clone()
+            })
+            .collect();
+        problem.approach = Approach { exposures: [2, 2, 2, 2], ..Approach::BALANCED };
+        problem.skills = vec![SkillWish { present, goal, needs: vec![], ..skill }];
+        problem.variants.clear();
+        problem
+    }
+
+    fn line(problem: &Problem, shown: &[(usize, usize, f64)]) -> Line {
+        let shown: Vec<Shown> = shown
+            .iter()
+            .map(|(session, stage, difficulty)| Shown {
+                session: *session,
+                stage: *stage,
+                difficulty: *difficulty,
+            })
+            .collect();
+        Table::of(problem).line(0, &shown, |_| false)
+    }
+
+    /// Exposures of the same difficulty.
+    fn even(shown: &[(usize, usize)]) -> Vec<(usize, usize, f64)> {
+        shown.iter().map(|(session, stage)| (*session, *stage, 2.0)).collect()
+    }
+
+    // By hand. On the way to Flow four exposures are asked for, 10 points each (S1); a skill under way may rest 7 days, each
+    // further day is a point (S3); at its goal it may rest 21 days, each further week costs two points (S4).
+    #[rstest]
+    #[case::never_shown(&[], 40.0)]
+    #[case::met_once(&[(0, FORM)], 30.0)]
+    #[case::two_more_of_a_stage_than_it_asks_for(&[(0, FORM), (1, FORM), (2, FORM), (3, FORM)], 20.0)]
+    #[case::two_weeks_of_rest_on_the_way(&[(0, FORM), (2, FORM), (3, FLOW), (4, FLOW), (7, FLOW)], 7.0)]
+    #[case::at_its_goal_and_kept(&[(0, FORM), (1, FORM), (2, FLOW), (3, FLOW), (6, FLOW)], 0.0)]
+    #[case::at_its_goal_and_left_for_four_weeks(&[(0, FORM), (1, FORM), (2, FLOW), (3, FLOW), (7, FLOW)], 2.0)]
+    #[case::left_until_the_end(&[(0, FORM), (1, FORM), (2, FLOW), (3, FLOW)], 6.0)]
+    fn points_of_a_line_are_counted(#[case] shown: &[(usize, usize)], #[case] points: f64) {
+        let line = line(&problem(None, Stage::Flow), &even(shown));
+        assert!((line.points - points).abs() < 1e-9, "{} against {points}", line.points);
+    }
+
+    // By hand: a step of 1.5 is free, each point over it costs two (S6), up or down.
+    #[rstest]
+    #[case::just_as_much([2.0, 3.5, 2.0], 0.0)]
+    #[case::one_point_over([2.0, 4.5, 4.5], 2.0)]
+    #[case::up_and_down([1.0, 5.0, 1.0], 10.0)]
+    fn jumps_of_difficulty_are_counted(#[case] steps: [f64; 3], #[case] points: f64) {
+        let problem = problem(None, Stage::Form);
+        let shown: Vec<_> = (7..).zip(steps).map(|(at, difficulty)| (at, FORM, difficulty)).collect();
+        let line = line(&problem, &shown);
+        assert!((line.points - points).abs() < 1e-9, "{} against {points}", line.points);
+    }
+
+    #[rstest]
+    #[case::in_order(&[(0, FORM), (1, FORM), (2, FLOW)], 0)]
+    #[case::one_too_few(&[(0, FORM), (1, FLOW)], 1)]
+    #[case::in_the_same_session(&[(0, FORM), (1, FORM), (1, FLOW)], 1)]
+    #[case::a_stage_left_out(&[(0, FORM), (1, FORM), (2, SCAN)], 1)]
+    #[case::back_to_an_earlier_stage(&[(0, FORM), (1, FORM), (2, FLOW), (3, FORM)], 0)]
+    fn each_stage_waits_for_the_one_before(#[case] shown: &[(usize, usize)], #[case] breaches: i64) {
+        assert_eq!(line(&problem(None, Stage::Scan), &even(shown)).breaches, breaches);
+    }
+
+    #[test]
+    fn what_the_squad_has_already_is_not_waited_for() {
+        // Who is at Flow has done Form.
+        let problem = problem(Some(Stage::Flow), Stage::Flow);
+        let line = line(&problem, &even(&[(0, FLOW), (1, FLOW)]));
+        assert_eq!((line.breaches, line.first), (0, 0));
+        assert_eq!(line.done, [NONE, 1, NONE, NONE]);
+    }
+
+    #[test]
+    fn a_line_knows_when_each_stage_began_and_was_done() {
+        let line = line(
+            &problem(None, Stage::Scan),
+            &even(&[(1, FORM), (2, FORM), (4, FLOW), (5, FORM), (6, FLOW)]),
+        );
+        assert_eq!(line.first, 1);
+        assert_eq!((line.begun, line.done), ([1, 4, NONE, NONE], [2, 6, NONE, NONE]));
+        assert_eq!(line.count, [3, 2, 0, 0]);
+    }
+
+    #[rstest]
+    #[case::shown_before(&[(3, FORM)], 0)]
+    #[case::shown_in_it(&[(4, FORM)], 1)]
+    #[case::shown_after_it(&[(5, FORM)], 1)]
+    #[case::never_shown(&[], 1)]
+    fn a_test_asks_for_an_exposure_before_it(#[case] shown: &[(usize, usize)], #[case] breaches: i64) {
+        let mut problem = problem(None, Stage::Form);
+        let skills = vec![problem.skills[0].id.clone()];
+        problem.sessions[4].tests =
+            vec![TestWish { id: "test".into(), name: "Test".into(), minutes: Minutes(10), skills }];
+        assert_eq!(line(&problem, &even(shown)).breaches, breaches);
+    }
+
+    #[rstest]
+    #[case::not_met_before(None, 1)]
+    #[case::met_before(Some(Stage::Form), 0)]
+    fn what_is_new_begins_early(#[case] present: Option<Stage>, #[case] breaches: i64) {
+        let problem = problem(present, Stage::Flow);
+        let shown = [Shown { session: 2, stage: FORM, difficulty: 2.0 }];
+        assert_eq!(Table::of(&problem).line(0, &shown, |first| first == 2).breaches, breaches);
+        assert_eq!(Table::of(&problem).line(0, &shown, |first| first != 2).breaches, 0);
+    }
+}

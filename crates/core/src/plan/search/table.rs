@@ -1,0 +1,376 @@
+//! A problem with its names resolved to places in its lists, as the planner works with it.
+
+use crate::drill::levers::Intensity;
+use crate::plan::{Block, Plan, Problem, VariantId};
+use crate::technique::skill::Stage;
+use crate::units::Minutes;
+
+/// No place in a list.
+pub(in crate::plan) const NONE: usize = usize::MAX;
+
+/// A session.
+pub(in crate::plan) struct EveningRow {
+    /// Days after the first session.
+    pub day: i32,
+    /// Place of its week among the weeks that have sessions.
+    pub week: usize,
+    pub minutes: u32,
+    pub tests: u32,
+}
+
+/// A skill.
+pub(in crate::plan) struct SkillRow {
+    /// Met before the curriculum begins.
+    pub met: bool,
+    /// Stages that count as done.
+    pub done: [bool; 4],
+    /// Exposures asked for on the way to the goal.
+    pub way: [u32; 4],
+    /// The goal's stage.
+    pub goal: usize,
+    pub needs: Vec<(usize, usize)>,
+    /// Skills that need it.
+    pub opens: Vec<usize>,
+    /// What rests on it: the skill, and the stage that it asks for.
+    pub asks: Vec<(usize, usize)>,
+    /// The first session in which it is tested; only of one that was not met before.
+    pub tested: usize,
+}
+
+/// A variant, in two lines of a processor's cache: what a search looks at most lies together.
+#[repr(C, align(64))]
+pub(in crate::plan) struct VariantRow {
+    pub stage: usize,
+    pub skills: Box<[usize]>,
+    /// A bit for each of its skills; two skills may have the same bit.
+    signs: u64,
+    pub drill: u32,
+    pub least: u32,
+    pub most: u32,
+    pub laying_out: u32,
+    pub warm: bool,
+    pub hard: bool,
+    pub aerial: bool,
+    /// Whether a planner may lay it.
+    pub usable: bool,
+    pub halves: bool,
+    pub strands: [f64; 4],
+    /// Touches of both feet per minute, and how many more of them are wished for the other foot.
+    pub touches: [f64; 2],
+    pub waiting: f64,
+    pub headers: f64,
+    pub difficulty: f64,
+}
+
+impl VariantRow {
+    fn sign(skill: usize) -> u64 {
+        1 << (skill % 64)
+    }
+
+    /// Whether it shows a skill.
+    pub fn shows(&self, skill: usize) -> bool {
+        self.signs & Self::sign(skill) != 0 && self.skills.contains(&skill)
+    }
+
+    /// How many of its skills another one shows.
+    pub fn shared(&self, other: &VariantRow) -> usize {
+        if self.signs & other.signs == 0 {
+            return 0;
+        }
+        self.skills.iter().filter(|skill| other.shows(**skill)).count()
+    }
+}
+
+/// A block by the places of its variants.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub(in crate::plan) struct Laid {
+    pub variant: usize,
+    pub minutes: u32,
+    /// [`NONE`] for a block of the whole squad.
+    pub beside: usize,
+    pub locked: bool,
+}
+
+pub(in crate::plan) struct Table<'p> {
+    pub problem: &'p Problem,
+    pub evenings: Vec<EveningRow>,
+    /// The least percentage of open play in each week.
+    pub line: Vec<f64>,
+    pub skills: Vec<SkillRow>,
+    pub variants: Vec<VariantRow>,
+    /// Usable variants by skill and stage.
+    pub serving: Vec<[Vec<usize>; 4]>,
+    pub usable: Vec<usize>,
+    /// Usable variants by drill.
+    pub of_drill: Vec<Vec<usize>>,
+    /// Target percentages of the strands.
+    pub targets: [f64; 4],
+    pub needed: [u32; 4],
+    pub new_per_week: u32,
+    pub aerial: u32,
+    pub headers: f64,
+}
+
+impl<'p> Table<'p> {
+    pub fn of(problem: &'p Problem) -> Table<'p> {
+        let weeks: Vec<u32> = problem.weeks().into_iter().collect();
+        let first = problem.sessions.first();
+        let evenings = problem.sessions.iter().map(|session| EveningRow {
+            day: first.map_or(0, |first| (session.date - first.date).get_days()),
+            week: weeks.iter().position(|week| *week == session.week).unwrap_or(0),
+            minutes: session.minutes.0,
+            tests: session.minutes.0 - session.for_blocks().0,
+        });
+        let (begins, ends) = (weeks.first().copied().unwrap_or(1), weeks.last().copied().unwrap_or(1));
+        let line =
+            |week: &u32| problem.approach.open_play.in_week(week - begins + 1, ends - begins + 1).percent();
+        let mut shares = [0.0; 4];
+        for (strand, share) in &problem.shares {
+            shares[strand.index()] = share.percent();
+        }
+        let mut table = Table {
+            evenings: evenings.collect(),
+            line: weeks.iter().map(line).collect(),
+            skills: skills(problem),
+            variants: variants(problem),
+            serving: Vec::new(),
+            usable: Vec::new(),
+            of_drill: Vec::new(),
+            targets: shares,
+            needed: problem.approach.exposures,
+            new_per_week: problem.new_skills_per_week,
+            aerial: problem.limits.aerial_per_session.0,
+            headers: problem.limits.headers_per_week.map_or(f64::INFINITY, f64::from),
+            problem,
+        };
+        table.usable = (0..table.variants.len()).filter(|v| table.variants[*v].usable).collect();
+        table.serving = (0..table.skills.len()).map(|_| Default::default()).collect();
+        let drills = table.variants.iter().map(|v| v.drill as usize + 1).max().unwrap_or(0);
+        table.of_drill = vec![Vec::new(); drills];
+        for &v in &table.usable {
+            table.of_drill[table.variants[v].drill as usize].push(v);
+            for &skill in &table.variants[v].skills {
+                table.serving[skill][table.variants[v].stage].push(v);
+            }
+        }
+        table
+    }
+
+    /// A block by its places; nothing if the problem does not have its variants.
+    pub fn laid(&self, block: &Block) -> Option<Laid> {
+        let place = |id: &VariantId| self.problem.variants.iter().position(|v| v.id == *id);
+        let beside = match &block.beside {
+            Some(id) => place(id)?,
+            None => NONE,
+        };
+        Some(Laid { variant: place(&block.variant)?, minutes: block.minutes.0, beside, locked: false })
+    }
+
+    /// A plan by its places, as it stands; unknown blocks are left out.
+    pub fn places(&self, plan: &Plan) -> Vec<Vec<Laid>> {
+        let session = |at: usize| {
+            let blocks = plan.sessions.get(at).map_or(&[][..], Vec::as_slice);
+            blocks.iter().filter_map(|block| self.laid(block)).collect()
+        };
+        (0..self.evenings.len()).map(session).collect()
+    }
+
+    /// A plan by its places, the locked blocks marked and those that are missing put in. Blocks that are unknown or may
+    /// not be laid are left out, unless they are locked.
+    pub fn read(&self, plan: Option<&Plan>) -> Vec<Vec<Laid>> {
+        let mut sessions = self.places(plan.unwrap_or(&Plan::default()));
+        for (at, laid) in sessions.iter_mut().enumerate() {
+            let locks = self.problem.locks.iter().filter(|lock| lock.session == at);
+            for lock in locks.filter_map(|lock| self.laid(&lock.block)) {
+                match laid.iter_mut().find(|l| **l == lock) {
+                    Some(there) => there.locked = true,
+                    None => laid.push(Laid { locked: true, ..lock }),
+                }
+            }
+            // Only the director splits a squad; a block that is not locked is one for all again.
+            laid.iter_mut().filter(|l| !l.locked).for_each(|l| l.beside = NONE);
+            laid.retain(|l| l.locked || self.variants[l.variant].usable);
+        }
+        sessions
+    }
+
+    /// A plan by its names.
+    pub fn plan(&self, sessions: &[Vec<Laid>]) -> Plan {
+        let name = |variant: usize| self.problem.variants[variant].id.clone();
+        let block = |laid: &Laid| Block {
+            variant: name(laid.variant),
+            minutes: Minutes(laid.minutes),
+            beside: (laid.beside != NONE).then(|| name(laid.beside)),
+        };
+        Plan { sessions: sessions.iter().map(|blocks| blocks.iter().map(block).collect()).collect() }
+    }
+
+    /// The drills on the floor.
+    pub fn floor(&self, laid: &Laid) -> (u32, u32) {
+        (self.variants[laid.variant].drill, self.beside(laid).map_or(u32::MAX, |v| v.drill))
+    }
+
+    pub fn laying_out(&self, laid: &Laid) -> u32 {
+        self.variants[laid.variant].laying_out + self.beside(laid).map_or(0, |v| v.laying_out)
+    }
+
+    /// The variant beside that of a block.
+    pub fn beside(&self, laid: &Laid) -> Option<&VariantRow> {
+        (laid.beside != NONE).then(|| &self.variants[laid.beside])
+    }
+}
+
+fn skills(problem: &Problem) -> Vec<SkillRow> {
+    let mut rows: Vec<SkillRow> = problem
+        .skills
+        .iter()
+        .map(|skill| {
+            let mut way = [0; 4];
+            for stage in skill.way() {
+                way[stage.index()] = problem.approach.needed(stage);
+            }
+            let tested = problem
+                .sessions
+                .iter()
+                .position(|session| session.tests.iter().any(|test| test.skills.contains(&skill.id)));
+            let needs = skill.needs.iter();
+            SkillRow {
+                met: skill.present.is_some(),
+                done: Stage::ALL.map(|stage| skill.has_done(stage)),
+                way,
+                goal: skill.goal.index(),
+                needs: needs
+                    .filter_map(|need| Some((problem.skill_index(&need.skill)?, need.stage.index())))
+                    .collect(),
+                opens: Vec::new(),
+                asks: Vec::new(),
+                tested: tested.filter(|_| skill.present.is_none()).unwrap_or(NONE),
+            }
+        })
+        .collect();
+    for skill in (0..rows.len()).filter(|skill| !rows[*skill].met).collect::<Vec<_>>() {
+        for (under, stage) in rows[skill].needs.clone() {
+            rows[under].opens.push(skill);
+            rows[under].asks.push((skill, stage));
+        }
+    }
+    rows
+}
+
+fn variants(problem: &Problem) -> Vec<VariantRow> {
+    let mut drills: Vec<&str> = problem.variants.iter().map(|v| v.drill.as_str()).collect();
+    drills.sort_unstable();
+    drills.dedup();
+    let limits = &problem.limits;
+    let row = |v: &crate::plan::Variant| {
+        let mut strands = [0.0; 4];
+        for (strand, share) in &v.strands {
+            strands[strand.index()] = share.0;
+        }
+        let both = v.touches.strong_per_min + v.touches.other_per_min;
+        let most = v.most.min(limits.longest_block);
+        let skills: Box<[usize]> = v.skills.iter().filter_map(|id| problem.skill_index(id)).collect();
+        VariantRow {
+            signs: skills.iter().fold(0, |signs, skill| signs | VariantRow::sign(*skill)),
+            skills,
+            drill: drills.binary_search(&v.drill.as_str()).unwrap_or_default() as u32,
+            stage: v.stage.index(),
+            strands,
+            least: v.least.0,
+            most: most.0,
+            laying_out: v.laying_out.0,
+            difficulty: v.difficulty.0,
+            warm: v.warm_up,
+            hard: v.intensity == Intensity::Hard,
+            aerial: v.aerial,
+            headers: v.headers_per_min,
+            touches: [both, both * v.touches.other_wanted.0 - v.touches.other_per_min],
+            waiting: v.waiting.0,
+            halves: v.halves,
+            usable: v.barred.is_none() && v.bout <= limits.longest_bout && v.least <= most,
+        }
+    };
+    problem.variants.iter().map(row).collect()
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::plan::problem::Barred;
+    use crate::plan::search::ledger::tests::any_problem;
+    use crate::plan::{Lock, SkillWish, Variant};
+    use crate::units::Seconds;
+    use rstest::rstest;
+
+    #[test]
+    fn two_skills_with_one_sign_are_told_apart() {
+        let mut problem = any_problem(1, 0);
+        let like = problem.skills[0].clone();
+        problem.skills =
+            (0..130).map(|n| SkillWish { id: format!("s{n}"), needs: vec![], ..like.clone() }).collect();
+        problem.variants = vec![
+            Variant::of("one", Stage::Form, &["s1", "s2"]),
+            Variant::of("other", Stage::Form, &["s65", "s2"]),
+            Variant::of("third", Stage::Form, &["s129"]),
+        ];
+        let table = Table::of(&problem);
+        let [one, other, third] = &table.variants[..] else { panic!("three variants") };
+        assert_eq!([1, 2, 65, 129].map(|skill| one.shows(skill)), [true, true, false, false]);
+        assert_eq!([1, 2, 65, 129].map(|skill| other.shows(skill)), [false, true, true, false]);
+        assert_eq!((one.shared(other), one.shared(third), other.shared(third)), (1, 0, 0));
+        assert_eq!(one.shared(one), 2);
+    }
+
+    #[test]
+    fn a_row_of_a_variant_fills_two_lines_of_a_cache() {
+        assert_eq!((size_of::<VariantRow>(), align_of::<VariantRow>()), (128, 64));
+    }
+
+    #[rstest]
+    #[case::as_it_is(|_: &mut Variant| (), true)]
+    #[case::barred(|v: &mut Variant| v.barred = Some(Barred::H5("no kit".into())), false)]
+    #[case::too_long_a_bout(|v: &mut Variant| v.bout = Seconds(61.0), false)]
+    #[case::longer_than_any_block(|v: &mut Variant| (v.least, v.most) = (Minutes(17), Minutes(20)), false)]
+    fn what_may_be_laid_can_be_found(#[case] change: fn(&mut Variant), #[case] usable: bool) {
+        let mut problem = any_problem(1, 0);
+        (problem.limits.longest_bout, problem.limits.longest_block) = (Seconds(60.0), Minutes(16));
+        let skill = problem.skills[0].id.clone();
+        let mut variant = Variant::of("drill", Stage::Flow, &[&skill]);
+        change(&mut variant);
+        problem.variants = vec![variant];
+        let table = Table::of(&problem);
+        let found =
+            (table.usable.len(), table.serving[0][Stage::Flow.index()].len(), table.of_drill[0].len());
+        assert_eq!(found, if usable { (1, 1, 1) } else { (0, 0, 0) });
+        assert!(table.serving[0][Stage::Form.index()].is_empty());
+    }
+
+    #[test]
+    fn a_plan_is_read_with_its_locks_and_without_what_may_not_stand() {
+        let mut problem = any_problem(1, 0);
+        let skill = problem.skills[0].id.clone();
+        problem.variants = vec![
+            Variant::of("free", Stage::Form, &[&skill]),
+            Variant::of("locked", Stage::Form, &[&skill]),
+            Variant {
+                barred: Some(Barred::H5("no kit".into())),
+                ..Variant::of("barred", Stage::Form, &[&skill])
+            },
+        ];
+        let block = |drill: &str| Block::of(&format!("{drill}@form"), Minutes(6));
+        problem.locks =
+            vec![Lock { session: 0, block: block("locked") }, Lock { session: 1, block: block("barred") }];
+        let table = Table::of(&problem);
+        let beside = Block { beside: Some("locked@form".into()), ..block("free") };
+        let plan = Plan { sessions: vec![vec![beside, block("barred"), block("unknown")], vec![]] };
+        let read = table.read(Some(&plan));
+        let told = |session: usize| -> Vec<(usize, bool, bool)> {
+            read[session].iter().map(|laid| (laid.variant, laid.beside == NONE, laid.locked)).collect()
+        };
+        // Nobody locked that the squad is split, and what is barred goes unless it is locked.
+        assert_eq!(told(0), [(0, true, false), (1, true, true)]);
+        assert_eq!(told(1), [(2, true, true)]);
+        assert_eq!(table.places(&plan)[0].len(), 2, "as it stands, all that is known");
+        assert_eq!(table.plan(&read).sessions[0], [block("free"), block("locked")]);
+    }
+}

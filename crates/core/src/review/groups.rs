@@ -1,0 +1,92 @@
+//! Groups for next week: who consolidates, who moves on, who works on the other foot?
+
+use serde::Serialize;
+
+use crate::assessment::benchmarks::TestId;
+use crate::assessment::levels::Level;
+use crate::assessment::milestones::ready::Stands;
+use crate::assessment::milestones::{MilestoneId, State};
+use crate::units::Share;
+
+/// What a player does next week.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum Group {
+    /// Goes one up.
+    MoveOn,
+    /// Works on the other foot.
+    OtherFoot,
+    /// Stays with it until it is there.
+    Consolidate,
+}
+
+/// Why a player is in a group.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(tag = "kind", rename_all = "snake_case")]
+pub enum Reason {
+    /// Nothing was measured or seen yet.
+    NothingSeen,
+    /// These are not met.
+    Missing {
+        /// Milestones.
+        milestones: Vec<MilestoneId>,
+    },
+    /// All of these are met.
+    AllMet {
+        /// Milestones.
+        milestones: Vec<MilestoneId>,
+    },
+    /// The strong foot is Secure or better, and the other one is behind by more than the noise of the test.
+    OtherFoot {
+        /// In which test.
+        test: TestId,
+        /// By how much, as a share of the strong foot's result.
+        deficit: Share,
+    },
+}
+
+/// A test in which the other foot is called behind, and the level of the strong one.
+#[derive(Clone, Debug, PartialEq)]
+pub struct FootBehind {
+    /// In which test.
+    pub test: TestId,
+    /// By how much, as a share.
+    pub deficit: f64,
+    /// How good the strong foot is.
+    pub strong: Option<Level>,
+}
+
+/// In which order a coach decides on players: those who move on, then those who work on the other foot, then the others, and
+/// among them whoever is nearest to having everything. The smaller comes first.
+pub fn urgency(group: Group, stands: &[Stands<'_>]) -> (Group, usize) {
+    (group, stands.iter().filter(|(_, standing)| !standing.state.is_had()).count())
+}
+
+/// The group of a player for next week, by the milestones of what comes then.
+///
+/// Whoever has them all moves on. Of the rest, whoever is Secure with the strong foot and clearly behind with the other
+/// one, in a test that a missing milestone rests on, works on that, where the deficit is largest; everybody else
+/// consolidates.
+pub fn next_week(stands: &[Stands<'_>], behind: &[FootBehind]) -> (Group, Reason) {
+    let ids = |had: bool| -> Vec<MilestoneId> {
+        stands.iter().filter(|(_, s)| s.state.is_had() == had).map(|(m, _)| m.id.clone()).collect()
+    };
+    let (met, missing) = (ids(true), ids(false));
+    if missing.is_empty() && !met.is_empty() {
+        return (Group::MoveOn, Reason::AllMet { milestones: met });
+    }
+    let asked = |test: &TestId| stands.iter().any(|(m, s)| !s.state.is_had() && m.evidence.rests_on(test));
+    let able =
+        |foot: &&FootBehind| foot.strong.is_some_and(|level| level >= Level::Secure) && asked(&foot.test);
+    let able = behind.iter().filter(able);
+    if let Some(worst) = able.max_by(|a, b| a.deficit.total_cmp(&b.deficit)) {
+        let reason = Reason::OtherFoot { test: worst.test.clone(), deficit: Share(worst.deficit) };
+        return (Group::OtherFoot, reason);
+    }
+    if stands.iter().all(|(_, standing)| standing.state == State::NotSeen) {
+        return (Group::Consolidate, Reason::NothingSeen);
+    }
+    (Group::Consolidate, Reason::Missing { milestones: missing })
+}

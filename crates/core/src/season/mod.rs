@@ -1,0 +1,3 @@
+//! The season: on which days?
+
+pub mod calendar;

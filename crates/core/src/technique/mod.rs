@@ -1,0 +1,3 @@
+//! Technique: what the foot learns.
+
+pub mod skill;

@@ -1,0 +1,107 @@
+//! What holds for the whole academy, and its bands.
+
+use actix_web::web::{Data, Json, Path, ServiceConfig, get, put, resource};
+use actix_web::{HttpRequest, HttpResponse};
+use jogo_core::academy::Academy;
+use jogo_core::academy::band::Band;
+use serde::Serialize;
+use utoipa::ToSchema;
+
+use crate::api::{version, versioned};
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::state::State;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .route("/bands", get().to(list))
+        .route("/bands/{id}", put().to(change))
+        .service(resource("/academy").route(get().to(academy)).route(put().to(change_academy)));
+}
+
+/// A band and its version.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct BandView {
+    band: Band,
+    version: i64,
+}
+
+/// What holds for the whole academy, and its version.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct AcademyView {
+    academy: Academy,
+    version: i64,
+}
+
+async fn bands(state: &State) -> Answer<Vec<BandView>> {
+    let kept = state.store.bands().await?;
+    Ok(kept.into_iter().map(|kept| BandView { band: kept.band, version: kept.version }).collect())
+}
+
+/// All bands, the youngest first.
+#[utoipa::path(get, operation_id = "bands_list", path = "/bands", responses((status = 200, body = Vec<BandView>)))]
+pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<BandView>>> {
+    who.may(Act::SeeLibrary)?;
+    Ok(Json(bands(&state).await?))
+}
+
+/// Changes a band. Published editions keep the band that they were published with.
+#[utoipa::path(put, operation_id = "bands_change", path = "/bands/{id}", params(("id" = String, Path), ("If-Match" = String, Header)),
+    request_body = Band,
+    responses((status = 200, body = Vec<BandView>), (status = 412, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn change(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<String>,
+    request: HttpRequest,
+    band: Json<Band>,
+) -> Answer<Json<Vec<BandView>>> {
+    who.may(Act::SetUp)?;
+    let version = version(&request)?;
+    if state.store.band(&id).await?.is_none() {
+        return Err(Problem::not_found("band"));
+    }
+    if band.id != *id {
+        return Err(Problem::fault("/id", "a band keeps its name in files"));
+    }
+    let faults = band.faults();
+    if !faults.is_empty() {
+        return Err(Problem::input(faults));
+    }
+    state.store.change_band(&band, version).await?;
+    state.store.note(state.clock.now(), Some(who.0.id), "changed a band", &id).await?;
+    Ok(Json(bands(&state).await?))
+}
+
+async fn settings(state: &State) -> Answer<HttpResponse> {
+    let (academy, version) = state.store.settings().await?;
+    Ok(versioned(version, &AcademyView { academy, version }))
+}
+
+/// What holds for the whole academy.
+#[utoipa::path(get, operation_id = "bands_academy", path = "/academy", responses((status = 200, body = AcademyView)))]
+pub(in crate::api) async fn academy(who: SignedIn, state: Data<State>) -> Answer<HttpResponse> {
+    who.may(Act::SeeLibrary)?;
+    settings(&state).await
+}
+
+/// Changes what holds for the whole academy.
+#[utoipa::path(put, operation_id = "bands_change_academy", path = "/academy", params(("If-Match" = String, Header)),
+    request_body = Academy,
+    responses((status = 200, body = AcademyView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn change_academy(
+    who: SignedIn,
+    state: Data<State>,
+    request: HttpRequest,
+    academy: Json<Academy>,
+) -> Answer<HttpResponse> {
+    who.may(Act::SetUp)?;
+    let faults = academy.faults();
+    if !faults.is_empty() {
+        return Err(Problem::input(faults));
+    }
+    state.store.change_settings(&academy, version(&request)?).await?;
+    state.store.note(state.clock.now(), Some(who.0.id), "changed the academy", "settings").await?;
+    settings(&state).await
+}

@@ -1,0 +1,245 @@
+//! Clubs, their teams, and the people of the academy.
+
+use actix_web::HttpResponse;
+use actix_web::web::{Data, Json, Path, ServiceConfig, get, post, put};
+use jogo_core::input::short_text;
+use jogo_store::academy::clubs::{Club, Named};
+use jogo_store::people::{Person, Role};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::api::people::sign_in::RoleView;
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::state::State;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .route("/clubs", get().to(list))
+        .route("/clubs", post().to(add))
+        .route("/clubs/{club}", put().to(rename))
+        .route("/clubs/{club}/teams", post().to(add_team))
+        .route("/teams/{team}", put().to(change_team))
+        .route("/people", get().to(people));
+}
+
+/// The longest name of a club, a team or a person.
+pub const LONGEST_NAME: usize = 60;
+
+/// A name as it is kept, or what is wrong with it.
+pub(in crate::api) fn name(said: &str) -> Answer<String> {
+    short_text(said, LONGEST_NAME).map_err(|says| Problem::fault("/name", format!("the name {says}")))
+}
+
+/// Somebody, by name.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct NamedView {
+    id: Uuid,
+    name: String,
+}
+
+impl From<Named> for NamedView {
+    fn from(Named { id, name }: Named) -> NamedView {
+        NamedView { id, name }
+    }
+}
+
+/// A team of a club.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct ClubTeam {
+    id: Uuid,
+    name: String,
+    band: String,
+    coaches: Vec<NamedView>,
+    players: i64,
+}
+
+/// A club with its leads and teams.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct ClubView {
+    id: Uuid,
+    name: String,
+    leads: Vec<NamedView>,
+    teams: Vec<ClubTeam>,
+}
+
+impl From<Club> for ClubView {
+    fn from(club: Club) -> ClubView {
+        let teams = club.teams.into_iter().map(|staffed| ClubTeam {
+            id: staffed.team.id,
+            name: staffed.team.name,
+            band: staffed.team.band,
+            coaches: staffed.coaches.into_iter().map(NamedView::from).collect(),
+            players: staffed.players,
+        });
+        ClubView {
+            id: club.id,
+            name: club.name,
+            leads: club.leads.into_iter().map(NamedView::from).collect(),
+            teams: teams.collect(),
+        }
+    }
+}
+
+/// All clubs that one may look at.
+#[utoipa::path(get, operation_id = "clubs_list", path = "/clubs", responses((status = 200, body = Vec<ClubView>)))]
+pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<ClubView>>> {
+    who.may(Act::Review)?;
+    let seen = who.clubs(&state).await?;
+    let clubs = state.store.clubs().await?.into_iter().filter(|club| seen.see(&club.name));
+    Ok(Json(clubs.map(ClubView::from).collect()))
+}
+
+/// A new club.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct NewClub {
+    /// Made by the sender, so that sending twice adds once.
+    id: Uuid,
+    name: String,
+}
+
+/// Adds a club.
+#[utoipa::path(post, operation_id = "clubs_add", path = "/clubs", request_body = NewClub,
+    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn add(
+    who: SignedIn,
+    state: Data<State>,
+    new: Json<NewClub>,
+) -> Answer<HttpResponse> {
+    who.may(Act::KeepPeople)?;
+    state.store.add_club(new.id, &name(&new.name)?).await?;
+    Ok(HttpResponse::NoContent().finish())
+}
+
+/// A name.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct NameSaid {
+    name: String,
+}
+
+/// Gives a club another name.
+#[utoipa::path(put, operation_id = "clubs_rename", path = "/clubs/{club}", params(("club" = Uuid, Path)), request_body = NameSaid,
+    responses((status = 204), (status = 404, body = Problem), (status = 409, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn rename(
+    who: SignedIn,
+    state: Data<State>,
+    club: Path<Uuid>,
+    said: Json<NameSaid>,
+) -> Answer<HttpResponse> {
+    who.may(Act::KeepPeople)?;
+    match state.store.rename_club(*club, &name(&said.name)?).await? {
+        true => Ok(HttpResponse::NoContent().finish()),
+        false => Err(Problem::not_found("club")),
+    }
+}
+
+/// A new team.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct NewTeam {
+    /// Made by the sender, so that sending twice adds once.
+    id: Uuid,
+    name: String,
+    band: String,
+    /// Who coaches it.
+    coaches: Vec<Uuid>,
+}
+
+/// Adds a team to a club. It works from today on by the editions of its band that are still running.
+#[utoipa::path(post, operation_id = "clubs_add_team", path = "/clubs/{club}/teams", params(("club" = Uuid, Path)), request_body = NewTeam,
+    responses((status = 204), (status = 404, body = Problem), (status = 409, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn add_team(
+    who: SignedIn,
+    state: Data<State>,
+    club: Path<Uuid>,
+    new: Json<NewTeam>,
+) -> Answer<HttpResponse> {
+    who.may(Act::KeepPeople)?;
+    let NewTeam { id, name: said, band, coaches } = new.into_inner();
+    if !state.store.clubs().await?.iter().any(|each| each.id == *club) {
+        return Err(Problem::not_found("club"));
+    }
+    if state.store.band(&band).await?.is_none() {
+        return Err(Problem::fault(
+            "/band",
+            format!("there is no band `{band}`: choose one of the academy's"),
+        ));
+    }
+    let coaches = coaches_of(&state, coaches).await?;
+    state.store.add_team(id, *club, &band, &name(&said)?, &coaches).await?;
+    let (today, now) = (state.today().await?, state.clock.now());
+    for (edition, doc) in state.store.latest_editions(&band).await? {
+        if doc.curriculum.evenings().last().is_some_and(|evening| evening.date >= today) {
+            state.store.assign(id, edition, today, now).await?;
+        }
+    }
+    Ok(HttpResponse::NoContent().finish())
+}
+
+/// A team's name and coaches.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct TeamSaid {
+    name: String,
+    coaches: Vec<Uuid>,
+}
+
+/// Gives a team another name and other coaches.
+#[utoipa::path(put, operation_id = "clubs_change_team", path = "/teams/{team}", params(("team" = Uuid, Path)), request_body = TeamSaid,
+    responses((status = 204), (status = 404, body = Problem), (status = 409, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn change_team(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    said: Json<TeamSaid>,
+) -> Answer<HttpResponse> {
+    who.may(Act::KeepPeople)?;
+    let team = state.store.team(*team).await?.ok_or_else(|| Problem::not_found("team"))?;
+    let TeamSaid { name: said, coaches } = said.into_inner();
+    let coaches = coaches_of(&state, coaches).await?;
+    let named = name(&said)?;
+    state.store.change_team(team.id, &named, &coaches).await?;
+    let (now, about) = (state.clock.now(), format!("{} {named}", team.club));
+    state.store.note(now, Some(who.0.id), "changed who coaches", &about).await?;
+    Ok(HttpResponse::NoContent().finish())
+}
+
+/// The people of a list, each once, if all of them can coach.
+async fn coaches_of(state: &State, mut coaches: Vec<Uuid>) -> Answer<Vec<Uuid>> {
+    coaches.sort_unstable();
+    coaches.dedup();
+    let people = state.store.people().await?;
+    let can = |id: &Uuid| people.iter().any(|each| each.id == *id && each.role != Role::Director);
+    match coaches.iter().all(can) {
+        true => Ok(coaches),
+        false => {
+            Err(Problem::fault("/coaches", "one of them is no coach of this academy: choose from the list"))
+        }
+    }
+}
+
+/// Somebody who signs in.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct PersonView {
+    id: Uuid,
+    name: String,
+    login: String,
+    role: RoleView,
+}
+
+/// Everybody who signs in.
+#[utoipa::path(get, operation_id = "clubs_people", path = "/people", responses((status = 200, body = Vec<PersonView>)))]
+pub(in crate::api) async fn people(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<PersonView>>> {
+    who.may(Act::KeepPeople)?;
+    let view = |person: Person| PersonView {
+        id: person.id,
+        name: person.name,
+        login: person.login,
+        role: person.role.into(),
+    };
+    Ok(Json(state.store.people().await?.into_iter().map(view).collect()))
+}

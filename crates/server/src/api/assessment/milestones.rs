@@ -1,0 +1,72 @@
+//! The milestones that the whole academy shares.
+
+use actix_web::HttpResponse;
+use actix_web::web::{Data, Json, Path, ServiceConfig, delete, get, put};
+use jogo_core::assessment::milestones::check::check;
+use jogo_core::assessment::milestones::{Milestone, MilestoneId};
+use jogo_store::StoreError;
+
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::state::State;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .route("/milestones", get().to(list))
+        .route("/milestones/{id}", put().to(put_one))
+        .route("/milestones/{id}", delete().to(drop_one));
+}
+
+/// All milestones.
+#[utoipa::path(get, operation_id = "milestones_list", path = "/milestones", responses((status = 200, body = Vec<Milestone>)))]
+pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<Milestone>>> {
+    who.may(Act::SeeLibrary)?;
+    Ok(Json(state.store.milestones().await?))
+}
+
+/// Keeps a milestone: a new one, or a changed one. States follow from the evidence at once.
+#[utoipa::path(put, operation_id = "milestones_put", path = "/milestones/{id}", params(("id" = String, Path)), request_body = Milestone,
+    responses((status = 204), (status = 422, body = Problem)))]
+pub(in crate::api) async fn put_one(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<MilestoneId>,
+    milestone: Json<Milestone>,
+) -> Answer<HttpResponse> {
+    who.may(Act::SetUp)?;
+    let milestone = milestone.into_inner();
+    let bands: Vec<_> = state.store.bands().await?.into_iter().map(|kept| kept.band).collect();
+    let (skills, tests) = (state.store.skills().await?, state.store.tests().await?);
+    let faults = check(&milestone, &bands, &skills, &tests);
+    if !faults.is_empty() {
+        return Err(Problem::input(faults));
+    }
+    if milestone.id != *id {
+        return Err(Problem::fault("/id", "is not the one of the address"));
+    }
+    state.store.put_milestone(&milestone).await?;
+    state.store.note(state.clock.now(), Some(who.0.id), "milestone set", &milestone.id).await?;
+    Ok(HttpResponse::NoContent().finish())
+}
+
+/// Takes a milestone out; one on which a coach has said something stays.
+#[utoipa::path(delete, operation_id = "milestones_drop", path = "/milestones/{id}", params(("id" = String, Path)),
+    responses((status = 204), (status = 404, body = Problem), (status = 409, body = Problem)))]
+pub(in crate::api) async fn drop_one(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<MilestoneId>,
+) -> Answer<HttpResponse> {
+    who.may(Act::SetUp)?;
+    let known = state.store.milestones().await?;
+    if !known.iter().any(|milestone| milestone.id == *id) {
+        return Err(Problem::not_found("milestone"));
+    }
+    if !state.store.drop_milestone(&id).await? {
+        let says = "a coach has said something on this milestone, and that is kept: change it instead";
+        return Err(StoreError::Taken(says.into()).into());
+    }
+    state.store.note(state.clock.now(), Some(who.0.id), "milestone dropped", &id).await?;
+    Ok(HttpResponse::NoContent().finish())
+}

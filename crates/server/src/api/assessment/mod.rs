@@ -1,0 +1,27 @@
+//! Assessment: squads and players, tests and results, standards, milestones and levels.
+
+pub mod benchmarks;
+pub mod board;
+pub mod levels;
+pub mod milestones;
+pub mod player;
+pub mod squad;
+pub mod standards;
+pub mod test_session;
+pub mod timing_gates;
+
+use actix_web::web::ServiceConfig;
+
+/// The routes of this room.
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .configure(squad::routes)
+        .configure(board::routes)
+        .configure(player::routes)
+        .configure(standards::routes)
+        .configure(timing_gates::routes)
+        .configure(milestones::routes)
+        .configure(benchmarks::routes)
+        .configure(test_session::routes)
+        .configure(levels::routes);
+}

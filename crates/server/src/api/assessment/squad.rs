@@ -1,0 +1,262 @@
+//! A team's squad: its players with their levels, and the list they come from.
+
+use actix_web::HttpResponse;
+use actix_web::web::{Bytes, Data, Json, Path, Query, ServiceConfig, get, post};
+use jogo_core::academy::roster::{self, Columns, LONGEST_NAME, MOST_PLAYERS, NewPlayer, RosterError, Row};
+use jogo_core::assessment::benchmarks::{Test, TestId};
+use jogo_core::assessment::levels::Level;
+use jogo_core::assessment::results::{TestResult, latest, results};
+use jogo_core::input::{InputError, short_text};
+use jogo_core::technique::skill::Side;
+use jogo_store::academy::teams::{Player, Team};
+use serde::{Deserialize, Serialize};
+use utoipa::{IntoParams, ToSchema};
+use uuid::Uuid;
+
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::spreadsheet::{self, ListForm};
+use crate::state::State;
+use crate::views::assessment::of_band;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .route("/teams/{team}/squad", get().to(show))
+        .route("/teams/{team}/roster", get().to(export))
+        .route("/teams/{team}/roster", post().to(preview))
+        .route("/teams/{team}/players", post().to(add));
+}
+
+/// A player's result of one date, with the level of that date.
+#[derive(Clone, Serialize, ToSchema)]
+pub struct ResultView {
+    pub test: TestId,
+    pub side: Option<Side>,
+    pub date: String,
+    pub value: f64,
+    /// Nothing if no standard held on that day.
+    pub level: Option<Level>,
+}
+
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct PlayerView {
+    id: Uuid,
+    name: String,
+    birth_month: String,
+    strong_foot: Side,
+    /// The latest result of each test and side.
+    latest: Vec<ResultView>,
+}
+
+#[derive(Serialize, ToSchema)]
+pub struct TestView {
+    pub id: TestId,
+    pub name: String,
+    pub short: String,
+    pub how: String,
+    pub per_side: bool,
+    pub unit: &'static str,
+    pub trials: u32,
+}
+
+impl From<&Test> for TestView {
+    fn from(test: &Test) -> TestView {
+        TestView {
+            id: test.id.clone(),
+            name: test.name.clone(),
+            short: test.short.clone(),
+            how: test.how.clone(),
+            per_side: test.per_side,
+            unit: test.protocol.unit(),
+            trials: test.trials,
+        }
+    }
+}
+
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct Squad {
+    team: String,
+    club: String,
+    tests: Vec<TestView>,
+    players: Vec<PlayerView>,
+}
+
+impl From<&TestResult<Uuid>> for ResultView {
+    fn from(result: &TestResult<Uuid>) -> ResultView {
+        ResultView {
+            test: result.test.clone(),
+            side: result.side,
+            date: result.date.to_string(),
+            value: result.value,
+            level: result.level,
+        }
+    }
+}
+
+/// The latest results of a team's players.
+pub async fn latest_results(state: &State, team: &Team, tests: &[Test]) -> Answer<Vec<TestResult<Uuid>>> {
+    let standards = state.store.standards(&team.band).await?;
+    let trials: Vec<_> = state.store.trials(team.id).await?.into_iter().map(|known| known.trial).collect();
+    Ok(latest(&results(tests, &standards, &trials)))
+}
+
+/// The squad with its latest levels.
+#[utoipa::path(get, operation_id = "squad_show", path = "/teams/{team}/squad", params(("team" = Uuid, Path)),
+    responses((status = 200, body = Squad), (status = 404, body = Problem)))]
+pub(in crate::api) async fn show(who: SignedIn, state: Data<State>, team: Path<Uuid>) -> Answer<Json<Squad>> {
+    let team = who.team(&state, *team, Act::SeeTeam).await?;
+    let standards = state.store.standards(&team.band).await?;
+    let tests = of_band(state.store.tests().await?, &standards);
+    let results = latest_results(&state, &team, &tests).await?;
+    let player = |Player { id, about }: Player| PlayerView {
+        latest: results.iter().filter(|r| r.player == id).map(ResultView::from).collect(),
+        id,
+        name: about.name,
+        birth_month: about.birth_month.to_string(),
+        strong_foot: about.strong_foot,
+    };
+    let players = state.store.players(team.id).await?.into_iter().map(player).collect();
+    Ok(Json(Squad {
+        team: team.name,
+        club: team.club,
+        tests: tests.iter().map(TestView::from).collect(),
+        players,
+    }))
+}
+
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct Preview {
+    /// The first line of the list.
+    head: Vec<String>,
+    /// Which column holds what; nothing if that has to be said first.
+    columns: Option<Columns>,
+    rows: Vec<Row>,
+    /// Rows that can be added.
+    good: usize,
+    /// Rows that cannot.
+    faulty: usize,
+}
+
+/// Which column holds what, where the first line does not say so.
+#[derive(Deserialize, IntoParams)]
+#[into_params(parameter_in = Query)]
+pub(in crate::api) struct Pointed {
+    name: Option<usize>,
+    birth_month: Option<usize>,
+    strong_foot: Option<usize>,
+}
+
+impl Pointed {
+    fn columns(&self) -> Option<Columns> {
+        Some(Columns { name: self.name?, birth_month: self.birth_month?, strong_foot: self.strong_foot? })
+    }
+}
+
+/// Reads a squad list (CSV in UTF-8, or XLSX) and says what it would add. Nothing is written.
+#[utoipa::path(post, operation_id = "squad_preview", path = "/teams/{team}/roster", params(("team" = Uuid, Path), Pointed),
+    request_body(content = String, content_type = "text/csv"),
+    responses((status = 200, body = Preview), (status = 422, body = Problem)))]
+pub(in crate::api) async fn preview(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    pointed: Query<Pointed>,
+    file: Result<Bytes, actix_web::Error>,
+) -> Answer<Json<Preview>> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let file = file.map_err(|_| Problem::too_large(crate::problem::LARGEST_BODY))?;
+    let sheet = spreadsheet::list(file).await?;
+    let columns = pointed.columns().or_else(|| roster::columns(&sheet).ok());
+    let mut rows = match columns {
+        Some(columns) => roster::rows(&sheet, columns, state.today().await?)
+            .map_err(|e| Problem::fault("", e.to_string()))?,
+        None if sheet.lines.is_empty() => return Err(Problem::fault("", RosterError::Empty.to_string())),
+        None => Vec::new(),
+    };
+    for player in state.store.players(team.id).await? {
+        roster::note_known(&mut rows, &player.about.name);
+    }
+    let good = rows.iter().filter(|row| row.player.is_some()).count();
+    Ok(Json(Preview { head: sheet.head, columns, faulty: rows.len() - good, good, rows }))
+}
+
+#[derive(Deserialize, IntoParams)]
+#[into_params(parameter_in = Query)]
+pub(in crate::api) struct Wanted {
+    #[param(inline)]
+    pub(in crate::api) form: ListForm,
+}
+
+/// The squad as a list that can be read back.
+#[utoipa::path(get, operation_id = "squad_export", path = "/teams/{team}/roster", params(("team" = Uuid, Path), Wanted),
+    responses((status = 200, description = "The list", content_type = "text/csv"), (status = 404, body = Problem)))]
+pub(in crate::api) async fn export(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    wanted: Query<Wanted>,
+) -> Answer<HttpResponse> {
+    let team = who.team(&state, *team, Act::SeeTeam).await?;
+    let squad: Vec<NewPlayer> = state.store.players(team.id).await?.into_iter().map(|p| p.about).collect();
+    wanted.form.file("squad", &roster::lines(&squad))
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct Newcomer {
+    /// Made on the device.
+    id: Uuid,
+    name: String,
+    birth_month: String,
+    strong_foot: Side,
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct Newcomers {
+    players: Vec<Newcomer>,
+}
+
+/// Adds players to the squad: all of them or none; the same list may be sent twice.
+#[utoipa::path(post, operation_id = "squad_add", path = "/teams/{team}/players", params(("team" = Uuid, Path)), request_body = Newcomers,
+    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn add(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    said: Json<Newcomers>,
+) -> Answer<HttpResponse> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let today = state.today().await?;
+    let mut players = Vec::new();
+    let mut faults = Vec::new();
+    if !(1..=MOST_PLAYERS).contains(&said.players.len()) {
+        faults.push(InputError::at(
+            "/players",
+            format!("{} players: between 1 and {MOST_PLAYERS}", said.players.len()),
+        ));
+    }
+    for (i, new) in said.into_inner().players.into_iter().take(MOST_PLAYERS).enumerate() {
+        let name = short_text(&new.name, LONGEST_NAME).map_err(|e| ("name", format!("the name {e}")));
+        let born = new.birth_month.parse().and_then(|m: roster::BirthMonth| m.plausible(today));
+        match (name, born.map_err(|e| ("birth_month", e))) {
+            (Ok(name), Ok(birth_month)) => {
+                players.push(Player {
+                    id: new.id,
+                    about: NewPlayer { name, birth_month, strong_foot: new.strong_foot },
+                });
+            }
+            (name, born) => {
+                let wrong = [name.err(), born.err()].into_iter().flatten();
+                faults
+                    .extend(wrong.map(|(key, detail)| InputError::at(format!("/players/{i}/{key}"), detail)));
+            }
+        }
+    }
+    if !faults.is_empty() {
+        return Err(Problem::input(faults));
+    }
+    state.store.add_players(team.id, &players, who.0.id, state.clock.now()).await?;
+    Ok(HttpResponse::NoContent().finish())
+}

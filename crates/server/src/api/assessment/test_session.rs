@@ -1,0 +1,340 @@
+//! The test evening: the sheet to fill, and what was measured.
+
+use actix_web::HttpResponse;
+use actix_web::web::{Bytes, Data, Json, Path, Query, ServiceConfig, get, post};
+use jiff::civil::Date;
+use jogo_core::assessment::benchmarks::{Protocol, Test, TestId};
+use jogo_core::assessment::levels::{LevelFrom, NearRow};
+use jogo_core::assessment::results::list::ResultLine;
+use jogo_core::assessment::results::{Origin, Trial, latest, list, results};
+use jogo_core::assessment::standards;
+use jogo_core::ground::layout::Layout;
+use jogo_core::statistics::interval::Interval;
+use jogo_core::technique::skill::Side;
+use jogo_core::units::{Pace, Seconds};
+use jogo_store::assessment::trials::{KnownTrial, NewTrial, TakenBack};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::api::assessment::board::OnDay;
+use crate::api::assessment::squad::{TestView, Wanted};
+use crate::api::{day_of_season, read_each, said_at};
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::spreadsheet;
+use crate::state::State;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .route("/teams/{team}/tests/{test}", get().to(sheet))
+        .route("/teams/{team}/trials", post().to(say))
+        .route("/teams/{team}/results", get().to(export))
+        .route("/teams/{team}/results", post().to(preview));
+}
+
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct SheetPlayer {
+    id: Uuid,
+    name: String,
+    strong_foot: Side,
+    /// Today's trials, in the order in which they were taken.
+    trials: Vec<TrialView>,
+    /// The result before today, by side.
+    before: Vec<BeforeView>,
+}
+
+/// The result before today, and which values need no question after it.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct BeforeView {
+    side: Option<Side>,
+    date: String,
+    value: f64,
+    /// Nothing while too little is known of how well the test repeats itself.
+    unsurprising: Option<Interval>,
+}
+
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct TrialView {
+    id: Uuid,
+    side: Option<Side>,
+    value: f64,
+    /// What was seen of each point.
+    marks: Vec<u8>,
+}
+
+/// A test evening's sheet.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct Sheet {
+    test: TestView,
+    protocol: Protocol,
+    /// Seconds of rest between two trials of one player.
+    rest_s: Seconds,
+    /// The markers, drawn; nothing if there is nothing to lay out.
+    drawing: Option<String>,
+    today: String,
+    /// Smallest value that can be true.
+    least: f64,
+    /// Largest value that can be true.
+    most: f64,
+    /// The smallest difference that is recorded.
+    step: f64,
+    /// How many values are entered together, as bounces over all services; what is kept is their mean.
+    parts: u32,
+    /// The levels as a table by rising value; empty if no standard holds today.
+    levels: Vec<LevelFrom>,
+    /// The values near a line; empty while too little is known of how well the test repeats itself.
+    near: Vec<NearRow>,
+    players: Vec<SheetPlayer>,
+}
+
+/// The sheet of a test for today, or for an earlier day of the season that is read back from paper.
+#[utoipa::path(get, operation_id = "testing_sheet", path = "/teams/{team}/tests/{test}", params(("team" = Uuid, Path), ("test" = String, Path), OnDay),
+    responses((status = 200, body = Sheet), (status = 404, body = Problem)))]
+pub(in crate::api) async fn sheet(
+    who: SignedIn,
+    state: Data<State>,
+    path: Path<(Uuid, TestId)>,
+    asked: Query<OnDay>,
+) -> Answer<Json<Sheet>> {
+    let (team, test) = path.into_inner();
+    let team = who.team(&state, team, Act::SeeTeam).await?;
+    let test = state.store.test(&test).await?.ok_or_else(|| Problem::not_found("test"))?;
+    let today = match &asked.on {
+        Some(day) => {
+            let day = day_of_season(day, state.today().await?);
+            day.map_err(|says| Problem::fault("/on", says))?
+        }
+        None => state.today().await?,
+    };
+    let all = state.store.standards(&team.band).await?;
+    let standards: Vec<_> = all.into_iter().filter(|s| s.test == test.id).collect();
+    let (better, step) = (test.protocol.better(), test.protocol.step());
+    let of_today = standards::on(&standards, today).map(|s| s.thresholds);
+    let levels = of_today.map(|thresholds| thresholds.table(better, step)).unwrap_or_default();
+    let known = state.repeatability(&team.band).await?;
+    let known = known.get(&test.id).and_then(|known| known.ok());
+    let typical_error = known.map(|known| known.typical_error);
+    let near =
+        of_today.zip(typical_error).map(|(thresholds, error)| thresholds.near_table(better, step, error));
+    let trials = state.store.trials(team.id).await?;
+    let (now, past): (Vec<KnownTrial>, Vec<KnownTrial>) =
+        trials.into_iter().filter(|t| t.trial.test == test.id).partition(|t| t.trial.taken_on == today);
+    let past = past.into_iter().map(|known| known.trial).filter(|trial| trial.taken_on < today);
+    let past: Vec<_> = past.collect();
+    let past = latest(&results(std::slice::from_ref(&test), &standards, &past));
+    let players = state.store.players(team.id).await?.into_iter().map(|player| {
+        let of_player = |t: &&KnownTrial| t.trial.player == player.id;
+        SheetPlayer {
+            trials: now
+                .iter()
+                .filter(of_player)
+                .map(|t| TrialView {
+                    id: t.id,
+                    side: t.trial.side,
+                    value: t.trial.value,
+                    marks: t.trial.marks.clone(),
+                })
+                .collect(),
+            before: past
+                .iter()
+                .filter(|r| r.player == player.id)
+                .map(|r| BeforeView {
+                    side: r.side,
+                    date: r.date.to_string(),
+                    value: r.value,
+                    unsurprising: typical_error.map(|error| test.unsurprising(r.value, error)),
+                })
+                .collect(),
+            id: player.id,
+            name: player.about.name,
+            strong_foot: player.about.strong_foot,
+        }
+    });
+    Ok(Json(Sheet {
+        players: players.collect(),
+        test: TestView::from(&test),
+        today: today.to_string(),
+        least: test.least,
+        most: test.most,
+        step,
+        parts: test.protocol.parts(),
+        rest_s: test.rest_s,
+        drawing: drawing(&test),
+        protocol: test.protocol.clone(),
+        levels,
+        near: near.unwrap_or_default(),
+    }))
+}
+
+/// The layout of a test as it is drawn for a phone.
+fn drawing(test: &Test) -> Option<String> {
+    let layout = (!test.layout.is_empty()).then(|| Layout::read(&test.layout, Pace::default()))?.ok()?;
+    Some(layout.draw())
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct TrialSaid {
+    /// Made on the device.
+    id: Uuid,
+    player: Uuid,
+    test: TestId,
+    /// The day.
+    taken_on: String,
+    /// Which foot, if the test is taken per foot.
+    side: Option<Side>,
+    value: f64,
+    /// What was seen of each point, where points are looked at: `value` is their sum.
+    #[serde(default)]
+    marks: Vec<u8>,
+    /// How it came.
+    #[serde(default)]
+    origin: Origin,
+    /// When, by the device.
+    said_at: String,
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct TakenBackSaid {
+    trial: Uuid,
+    said_at: String,
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct TrialsSaid {
+    trials: Vec<TrialSaid>,
+    #[serde(default)]
+    taken_back: Vec<TakenBackSaid>,
+}
+
+/// The most trials that are taken in at once.
+const MOST_TRIALS: usize = 500;
+
+/// Takes trials in and back: all of it or nothing, each once, in any order.
+#[utoipa::path(post, operation_id = "testing_say", path = "/teams/{team}/trials", params(("team" = Uuid, Path)), request_body = TrialsSaid,
+    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn say(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    said: Json<TrialsSaid>,
+) -> Answer<HttpResponse> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let said = said.into_inner();
+    if said.trials.len() + said.taken_back.len() > MOST_TRIALS {
+        return Err(Problem::fault(
+            "/trials",
+            format!("at most {MOST_TRIALS} at once: send the rest after these"),
+        ));
+    }
+    let today = state.today().await?;
+    let tests = state.store.tests().await?;
+    let squad: Vec<Uuid> = state.store.players(team.id).await?.into_iter().map(|p| p.id).collect();
+    let mut faults = Vec::new();
+    let trials = read_each("/trials", said.trials, &mut faults, |trial| {
+        new_trial(&state, today, &tests, &squad, trial)
+    });
+    let taken_back = read_each("/taken_back", said.taken_back, &mut faults, |back| {
+        let said_at = said_at(&back.said_at, &state.clock).map_err(|says| ("said_at", says))?;
+        Ok(TakenBack { trial: back.trial, said_at })
+    });
+    if !faults.is_empty() {
+        return Err(Problem::input(faults));
+    }
+    state.store.add_trials(team.id, &trials, &taken_back, who.0.id, state.clock.now()).await?;
+    Ok(HttpResponse::NoContent().finish())
+}
+
+fn new_trial(
+    state: &State,
+    today: Date,
+    tests: &[Test],
+    squad: &[Uuid],
+    said: TrialSaid,
+) -> Result<NewTrial, (&'static str, String)> {
+    let test = tests.iter().find(|t| t.id == said.test);
+    let test = test.ok_or_else(|| ("test", "there is no such test".to_owned()))?;
+    if !squad.contains(&said.player) {
+        return Err(("player", "this squad has no such player".to_owned()));
+    }
+    if test.per_side != said.side.is_some() {
+        let says =
+            if test.per_side { "is taken per foot: say left or right" } else { "is not taken per foot" };
+        return Err(("side", format!("{} {says}", test.name)));
+    }
+    let taken_on = match said.origin {
+        // What is read in from a list may be of earlier seasons: the list has looked at its days.
+        Origin::ReadIn => said.taken_on.parse().ok().filter(|day: &Date| *day <= today),
+        _ => None,
+    };
+    let taken_on = match taken_on {
+        Some(day) => day,
+        None => day_of_season(&said.taken_on, today).map_err(|says| ("taken_on", says))?,
+    };
+    let at = said_at(&said.said_at, &state.clock).map_err(|says| ("said_at", says))?;
+    let value = test.value(said.value).map_err(|says| ("value", says))?;
+    if matches!(test.protocol, Protocol::Points { .. }) || !said.marks.is_empty() {
+        let sum = test.marked(&said.marks).map_err(|says| ("marks", says))?;
+        if sum != value {
+            return Err(("value", format!("{value} is not the sum of the points, {sum}")));
+        }
+    }
+    let (player, side, marks) = (said.player, said.side, said.marks);
+    let trial = Trial { player, test: said.test, taken_on, side, value, marks };
+    Ok(NewTrial { id: said.id, trial, said_at: at, origin: said.origin })
+}
+
+/// All results of a squad as a list that can be read back.
+#[utoipa::path(get, operation_id = "testing_export", path = "/teams/{team}/results", params(("team" = Uuid, Path), Wanted),
+    responses((status = 200, description = "The list", content_type = "text/csv"), (status = 404, body = Problem)))]
+pub(in crate::api) async fn export(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    wanted: Query<Wanted>,
+) -> Answer<HttpResponse> {
+    let team = who.team(&state, *team, Act::SeeTeam).await?;
+    let trials: Vec<_> = state.store.trials(team.id).await?.into_iter().map(|known| known.trial).collect();
+    wanted.form.file("results", &list::lines(&trials, &named(&state, team.id).await?))
+}
+
+/// The players of a squad by name.
+async fn named(state: &State, team: Uuid) -> Answer<Vec<(Uuid, String)>> {
+    Ok(state.store.players(team).await?.into_iter().map(|player| (player.id, player.about.name)).collect())
+}
+
+/// What a list of results would add.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct ResultsPreview {
+    lines: Vec<ResultLine<Uuid>>,
+    /// Lines that can be taken in.
+    good: usize,
+    /// Lines that cannot.
+    faulty: usize,
+}
+
+/// Reads a list of results (CSV in UTF-8, or XLSX) and says what it would add. Nothing is written.
+#[utoipa::path(post, operation_id = "testing_preview", path = "/teams/{team}/results", params(("team" = Uuid, Path)),
+    request_body(content = String, content_type = "text/csv"),
+    responses((status = 200, body = ResultsPreview), (status = 422, body = Problem)))]
+pub(in crate::api) async fn preview(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    file: Result<Bytes, actix_web::Error>,
+) -> Answer<Json<ResultsPreview>> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let file = file.map_err(|_| Problem::too_large(crate::problem::LARGEST_BODY))?;
+    let sheet = spreadsheet::list(file).await?;
+    let (players, tests) = (named(&state, team.id).await?, state.store.tests().await?);
+    let beside = list::Beside { players: &players, tests: &tests, today: state.today().await? };
+    let mut lines = list::read(&sheet, beside).map_err(|e| Problem::fault("", e.to_string()))?;
+    let known: Vec<_> = state.store.trials(team.id).await?.into_iter().map(|known| known.trial).collect();
+    list::note_known(&mut lines, &known);
+    let good = lines.iter().filter(|line| line.errors.is_empty()).count();
+    Ok(Json(ResultsPreview { faulty: lines.len() - good, good, lines }))
+}

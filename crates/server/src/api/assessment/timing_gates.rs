@@ -1,0 +1,133 @@
+//! Timing gates: a pair joins a test evening under a code, and its runs are read from there.
+
+use actix_web::rt;
+use actix_web::web::{Data, Json, Path, Payload, Query, ServiceConfig, get, post};
+use actix_web::{HttpRequest, HttpResponse};
+use actix_ws::{AggregatedMessage, MessageStream, Session};
+use jogo_core::assessment::benchmarks::TestId;
+use jogo_core::assessment::timing_gates::{Event, Run};
+use serde::{Deserialize, Serialize};
+use serde_json::json;
+use utoipa::{IntoParams, ToSchema};
+use uuid::Uuid;
+
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::sign_in::secrets;
+use crate::state::State;
+use crate::timing_gates::Timing;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .route("/teams/{team}/gates", post().to(open))
+        .route("/teams/{team}/gates/{code}", get().to(runs))
+        .route("/gates/{code}", get().to(join));
+}
+
+/// Where a pair of gates joins.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct GatesJoin {
+    /// Known to whoever sets the gates up; it opens nothing else.
+    code: String,
+    /// The address that the gates are given.
+    address: String,
+}
+
+/// Lets a pair of gates join a team's test evening.
+#[utoipa::path(post, operation_id = "gates_open", path = "/teams/{team}/gates", params(("team" = Uuid, Path)),
+    responses((status = 200, body = GatesJoin), (status = 404, body = Problem)))]
+pub(in crate::api) async fn open(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    request: HttpRequest,
+) -> Answer<Json<GatesJoin>> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let code = secrets::token()?[..12].to_owned();
+    state.timing.open(&code, team.id);
+    let asked = request.connection_info();
+    let scheme = if asked.scheme() == "https" { "wss" } else { "ws" };
+    let address = format!("{scheme}://{}/api/v1/gates/{code}", asked.host());
+    Ok(Json(GatesJoin { code, address }))
+}
+
+/// What a pair of gates saw.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct SeenRuns {
+    /// Whether the gates are there.
+    connected: bool,
+    runs: Vec<Run>,
+}
+
+#[derive(Deserialize, IntoParams)]
+#[into_params(parameter_in = Query)]
+pub(in crate::api) struct InTest {
+    /// The test, whose range says which times can be true.
+    test: TestId,
+}
+
+/// The runs of a pair of gates so far.
+#[utoipa::path(get, operation_id = "gates_runs", path = "/teams/{team}/gates/{code}", params(("team" = Uuid, Path), ("code" = String, Path), InTest),
+    responses((status = 200, body = SeenRuns), (status = 404, body = Problem)))]
+pub(in crate::api) async fn runs(
+    who: SignedIn,
+    state: Data<State>,
+    path: Path<(Uuid, String)>,
+    asked: Query<InTest>,
+) -> Answer<Json<SeenRuns>> {
+    let (team, code) = path.into_inner();
+    let team = who.team(&state, team, Act::Coach).await?;
+    let test = state.store.test(&asked.test).await?.ok_or_else(|| Problem::not_found("test"))?;
+    let seen = state.timing.runs(&code, team.id, (test.least, test.most));
+    let (connected, runs) = seen.ok_or_else(|| Problem::not_found("pair of gates"))?;
+    Ok(Json(SeenRuns { connected, runs }))
+}
+
+/// The longest line that gates send, in bytes.
+const LONGEST_LINE: usize = 1_000;
+
+/// A pair of gates joins: lines as docs/formats.md describes them. The code says who it is.
+pub(in crate::api) async fn join(
+    state: Data<State>,
+    code: Path<String>,
+    request: HttpRequest,
+    body: Payload,
+) -> Result<HttpResponse, actix_web::Error> {
+    state.timing.joined(&code, true).ok_or_else(|| Problem::not_found("pair of gates"))?;
+    let upgraded = actix_ws::handle(&request, body).inspect_err(|_| {
+        state.timing.joined(&code, false);
+    });
+    let (answer, session, lines) = upgraded?;
+    rt::spawn(listen(state, code.into_inner(), session, lines));
+    Ok(answer)
+}
+
+async fn listen(state: Data<State>, code: String, mut session: Session, lines: MessageStream) {
+    let mut lines =
+        lines.max_frame_size(LONGEST_LINE).aggregate_continuations().max_continuation_size(LONGEST_LINE);
+    while let Some(Ok(message)) = lines.recv().await {
+        let said = match message {
+            AggregatedMessage::Text(line) => session.text(answer(&state.timing, &code, &line)).await,
+            AggregatedMessage::Ping(bytes) => session.pong(&bytes).await,
+            AggregatedMessage::Close(_) => break,
+            _ => Ok(()),
+        };
+        if said.is_err() {
+            break;
+        }
+    }
+    state.timing.joined(&code, false);
+    session.close(None).await.ok();
+}
+
+/// What gates are answered to a line: that it is there, or what is wrong with it.
+pub(in crate::api) fn answer(timing: &Timing, code: &str, line: &str) -> String {
+    match serde_json::from_str::<Event>(line) {
+        Ok(event) => match timing.take(code, event) {
+            Some(()) => json!({"ack": event.seq}).to_string(),
+            None => json!({"error": "the evening is over: ask the coach for a new address"}).to_string(),
+        },
+        Err(error) => json!({"error": format!("this is no line of gates: {error}")}).to_string(),
+    }
+}

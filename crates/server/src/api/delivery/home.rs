@@ -1,0 +1,218 @@
+//! Practice at home: the page that players open without signing in, the card for paper, and what players say they did.
+
+use actix_web::HttpResponse;
+use actix_web::web::{Data, Json, Path, ServiceConfig, get, post};
+use jogo_core::delivery::home::HomeCard;
+use jogo_core::delivery::team_plan::holding;
+use jogo_core::units::Pace;
+use jogo_store::delivery::home::{Reported, SelfReport};
+use qrcode::QrCode;
+use qrcode::render::svg;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::api::{day_of_season, read_each, said_at};
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::sign_in::secrets;
+use crate::state::State;
+use crate::views::team_sessions::{editions_of, held};
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .route("/home/{token}", get().to(page))
+        .route("/teams/{team}/home", get().to(card))
+        .route("/teams/{team}/home/address", post().to(renew))
+        .route("/teams/{team}/home/reports", post().to(report));
+}
+
+/// The card of a team's week; nothing while no edition runs.
+async fn card_of(state: &State, team: Uuid, pace: Pace) -> Answer<Option<HomeCard>> {
+    let today = state.today().await?;
+    let mut latest = None;
+    for editions in editions_of(state, team).await?.into_values() {
+        let days = held(&editions);
+        // Of the curricula that have begun, the one that began last.
+        let Some(place) = holding(&days, today) else { continue };
+        let Some(own) = editions.into_iter().nth(place) else { continue };
+        let start = own.edition.curriculum.start;
+        if start <= today && latest.as_ref().is_none_or(|(other, _)| *other < start) {
+            latest = Some((start, own.edition));
+        }
+    }
+    let Some((_, edition)) = latest else { return Ok(None) };
+    let shelf = state.store.drills().await?;
+    let problem = edition.problem().map_err(Problem::input)?;
+    Ok(Some(edition.home_card(&problem, &shelf, today, pace)))
+}
+
+/// What players see: the drills of the week, and nothing of any player.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct HomePage {
+    academy: String,
+    team: String,
+    card: Option<HomeCard>,
+}
+
+/// The page of an address. Asks nobody who they are.
+#[utoipa::path(get, operation_id = "home_page", path = "/home/{token}", params(("token" = String, Path)),
+    responses((status = 200, body = HomePage), (status = 404, body = Problem)))]
+pub(in crate::api) async fn page(state: Data<State>, token: Path<String>) -> Answer<Json<HomePage>> {
+    let team = match state.store.home_team(&token).await? {
+        Some(team) => state.store.team(team).await?,
+        None => None,
+    };
+    let team = team.ok_or_else(|| Problem::not_found("page of this address"))?;
+    Ok(Json(HomePage {
+        academy: state.store.academy().await?.unwrap_or_default(),
+        card: card_of(&state, team.id, Pace::default()).await?,
+        team: team.name,
+    }))
+}
+
+/// The last that a player says of a drill. Never evidence for a level.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct ReportedView {
+    player: Uuid,
+    drill: String,
+    day: String,
+    best: u32,
+}
+
+impl From<Reported> for ReportedView {
+    fn from(said: Reported) -> ReportedView {
+        ReportedView { player: said.player, drill: said.drill, day: said.day.to_string(), best: said.best }
+    }
+}
+
+/// What a coach hands out.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct HomeHandout {
+    /// The page that players open.
+    path: String,
+    /// The same as a picture to be scanned, as SVG.
+    code: String,
+    card: Option<HomeCard>,
+    reported: Vec<ReportedView>,
+}
+
+/// The code of an address, as SVG: dark on light, with the quiet zone that readers ask for.
+fn code(address: &str) -> Answer<String> {
+    let code = QrCode::new(address).map_err(|e| Problem::internal(&e))?;
+    Ok(code.render::<svg::Color<'_>>().min_dimensions(160, 160).build())
+}
+
+/// The card of the week with the address of the page.
+#[utoipa::path(get, operation_id = "home_card", path = "/teams/{team}/home", params(("team" = Uuid, Path)),
+    responses((status = 200, body = HomeHandout), (status = 404, body = Problem)))]
+pub(in crate::api) async fn card(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    request: actix_web::HttpRequest,
+) -> Answer<Json<HomeHandout>> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let token = state.store.home_token(team.id, &secrets::token()?[..32], state.clock.now()).await?;
+    let path = format!("/home/{token}");
+    let whole = {
+        let asked = request.connection_info();
+        format!("{}://{}{path}", asked.scheme(), asked.host())
+    };
+    Ok(Json(HomeHandout {
+        code: code(&whole)?,
+        path,
+        card: card_of(&state, team.id, Pace::default()).await?,
+        reported: state.store.self_reported(team.id).await?.into_iter().map(ReportedView::from).collect(),
+    }))
+}
+
+/// Gives the page another address; the earlier one no longer works.
+#[utoipa::path(post, operation_id = "home_renew", path = "/teams/{team}/home/address", params(("team" = Uuid, Path)),
+    responses((status = 204), (status = 404, body = Problem)))]
+pub(in crate::api) async fn renew(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+) -> Answer<HttpResponse> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    state.store.renew_home_token(team.id, &secrets::token()?[..32], state.clock.now()).await?;
+    Ok(HttpResponse::NoContent().finish())
+}
+
+/// What a player says that they did at home.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct ReportSaid {
+    /// Made on the device.
+    id: Uuid,
+    player: Uuid,
+    drill: String,
+    day: String,
+    /// Their best, 0 to 1000.
+    best: u32,
+    said_at: String,
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct ReportsSaid {
+    reports: Vec<ReportSaid>,
+}
+
+/// The most reports that are taken at once.
+const MOST_REPORTS: usize = 200;
+/// The best that anybody can say.
+const BEST: u32 = 1000;
+
+/// Takes in what players say, all of it or nothing.
+#[utoipa::path(post, operation_id = "home_report", path = "/teams/{team}/home/reports", params(("team" = Uuid, Path)), request_body = ReportsSaid,
+    responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn report(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    said: Json<ReportsSaid>,
+) -> Answer<HttpResponse> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let said = said.into_inner().reports;
+    if said.len() > MOST_REPORTS {
+        return Err(Problem::fault(
+            "/reports",
+            format!("at most {MOST_REPORTS} at once: send the rest after these"),
+        ));
+    }
+    let squad: Vec<Uuid> = state.store.players(team.id).await?.into_iter().map(|p| p.id).collect();
+    let today = state.today().await?;
+    let mut faults = Vec::new();
+    let reports = read_each("/reports", said, &mut faults, |said| new_report(&state, today, &squad, said));
+    if !faults.is_empty() {
+        return Err(Problem::input(faults));
+    }
+    state.store.add_self_reports(team.id, &reports, who.0.id, state.clock.now()).await?;
+    Ok(HttpResponse::NoContent().finish())
+}
+
+fn new_report(
+    state: &State,
+    today: jiff::civil::Date,
+    squad: &[Uuid],
+    said: ReportSaid,
+) -> Result<SelfReport, (&'static str, String)> {
+    if !squad.contains(&said.player) {
+        return Err(("player", "this squad has no such player".to_owned()));
+    }
+    if said.best > BEST {
+        return Err(("best", format!("write a number from 0 to {BEST}")));
+    }
+    jogo_core::input::name_in_files(&said.drill).map_err(|says| ("drill", says))?;
+    Ok(SelfReport {
+        id: said.id,
+        player: said.player,
+        drill: said.drill,
+        day: day_of_season(&said.day, today).map_err(|says| ("day", says))?,
+        best: said.best,
+        said_at: said_at(&said.said_at, &state.clock).map_err(|says| ("said_at", says))?,
+    })
+}

@@ -1,0 +1,284 @@
+//! The log of an evening: what coaches say of it, from devices that may have been without network.
+
+use std::collections::{BTreeMap, BTreeSet};
+
+use actix_web::HttpResponse;
+use actix_web::web::{Data, Json, Path, ServiceConfig, post};
+use jiff::Timestamp;
+use jiff::civil::Date;
+use jogo_core::delivery::{Outcome, Ran};
+use jogo_core::input::{InputError, short_text};
+use jogo_core::units::Minutes;
+use jogo_store::delivery::log::{BlockSaid, LogEntries, NoteEntry, OutcomeEntry, PresenceEntry, Saying};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::api::{day_of_season, said_at};
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::state::State;
+use crate::views::team_sessions::{TeamEdition, editions_of};
+
+pub fn routes(config: &mut ServiceConfig) {
+    config.route("/teams/{team}/log", post().to(say));
+}
+
+/// What a coach says of a block.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct OutcomeSaid {
+    /// Made on the device.
+    id: Uuid,
+    edition: Uuid,
+    session: u32,
+    block: u32,
+    outcome: Outcome,
+    minutes: Option<Minutes>,
+    /// How many of a hundred tries came off.
+    success: Option<u8>,
+    /// The rung that was run in place of the planned one.
+    ran: Option<Ran>,
+    /// When, by the device.
+    said_at: String,
+}
+
+/// Whether a player was there.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct PresenceSaid {
+    /// Made on the device.
+    id: Uuid,
+    player: Uuid,
+    day: String,
+    present: bool,
+    said_at: String,
+}
+
+/// A line of note on an evening; an empty one takes the earlier one away.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct NoteSaid {
+    /// Made on the device.
+    id: Uuid,
+    day: String,
+    says: String,
+    said_at: String,
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct LogSaid {
+    #[serde(default)]
+    outcomes: Vec<OutcomeSaid>,
+    #[serde(default)]
+    presence: Vec<PresenceSaid>,
+    #[serde(default)]
+    notes: Vec<NoteSaid>,
+}
+
+/// What was last said of a block.
+#[derive(Clone, Serialize, ToSchema)]
+pub(in crate::api) struct OutcomeView {
+    block: u32,
+    outcome: Outcome,
+    minutes: Option<Minutes>,
+    success: Option<u8>,
+    ran: Option<Ran>,
+}
+
+/// Something that was said of an evening.
+#[derive(Serialize, ToSchema)]
+#[serde(tag = "of", rename_all = "snake_case")]
+pub(in crate::api) enum Told {
+    /// Of a block.
+    Block(OutcomeView),
+    /// Of a player, after something else had been said of them.
+    Player { player: Uuid, present: bool },
+    /// A line of note.
+    Note { says: String },
+}
+
+/// Who said something of an evening, and when.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct HistoryEntry {
+    by: String,
+    at: String,
+    told: Told,
+}
+
+/// What is known of an evening.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct LogView {
+    outcomes: Vec<OutcomeView>,
+    /// Players who were missing; nothing if nobody has said who was there.
+    missing: Option<Vec<Uuid>>,
+    note: String,
+    /// Everything that was said, in its order, with what was said differently later.
+    history: Vec<HistoryEntry>,
+}
+
+impl From<BlockSaid> for OutcomeView {
+    fn from(said: BlockSaid) -> OutcomeView {
+        let BlockSaid { block, outcome, minutes, success, ran } = said;
+        OutcomeView { block, outcome, minutes, success, ran }
+    }
+}
+
+impl LogView {
+    /// What a team said of a session of an edition, which lies on a day.
+    pub async fn of(state: &State, team: Uuid, edition: Uuid, session: usize, day: Date) -> Answer<LogView> {
+        let blocks = state.store.block_sayings(team, edition, session as u32).await?;
+        let presence = state.store.presence_sayings(team, day).await?;
+        Ok(LogView::from_sayings(blocks, presence, state.store.note_sayings(team, day).await?))
+    }
+
+    fn from_sayings(
+        blocks: Vec<Saying<BlockSaid>>,
+        presence: Vec<Saying<(Uuid, bool)>>,
+        notes: Vec<Saying<String>>,
+    ) -> LogView {
+        let last: BTreeMap<u32, BlockSaid> =
+            blocks.iter().map(|saying| (saying.what.block, saying.what)).collect();
+        let note = notes.last().map(|saying| saying.what.clone()).unwrap_or_default();
+        let mut history: Vec<(Timestamp, String, Told)> = Vec::new();
+        for Saying { what, by, at } in blocks {
+            history.push((at, by, Told::Block(what.into())));
+        }
+        let mut there: BTreeMap<Uuid, bool> = BTreeMap::new();
+        for Saying { what: (player, present), by, at } in presence {
+            if there.insert(player, present).is_some_and(|before| before != present) {
+                history.push((at, by, Told::Player { player, present }));
+            }
+        }
+        for Saying { what: says, by, at } in notes {
+            history.push((at, by, Told::Note { says }));
+        }
+        history.sort_by_key(|(at, ..)| *at);
+        let missing = there.iter().filter(|(_, present)| !**present).map(|(player, _)| *player);
+        LogView {
+            outcomes: last.into_values().map(OutcomeView::from).collect(),
+            missing: (!there.is_empty()).then(|| missing.collect()),
+            note,
+            history: history
+                .into_iter()
+                .map(|(at, by, told)| HistoryEntry { by, at: at.to_string(), told })
+                .collect(),
+        }
+    }
+}
+
+/// The most entries that are taken at once.
+const MOST_ENTRIES: usize = 500;
+/// The longest line of note.
+const LONGEST_NOTE: usize = 200;
+
+/// Takes in what was said of an evening: all of it or nothing, each entry once, in any order.
+#[utoipa::path(post, operation_id = "log_say", path = "/teams/{team}/log", params(("team" = Uuid, Path)), request_body = LogSaid,
+    responses((status = 204), (status = 404, body = Problem), (status = 409, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn say(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    said: Json<LogSaid>,
+) -> Answer<HttpResponse> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let LogSaid { outcomes, presence, notes } = said.into_inner();
+    if outcomes.len() + presence.len() + notes.len() > MOST_ENTRIES {
+        return Err(Problem::fault(
+            "",
+            format!("at most {MOST_ENTRIES} entries at once: send the rest after these"),
+        ));
+    }
+    let editions: Vec<TeamEdition> = editions_of(&state, team.id).await?.into_values().flatten().collect();
+    let squad: BTreeSet<Uuid> = state.store.players(team.id).await?.into_iter().map(|p| p.id).collect();
+    let today = state.today().await?;
+    let mut faults = Vec::new();
+    let entries = LogEntries {
+        outcomes: taken("outcomes", outcomes, &mut faults, |said| outcome(&state, &editions, said)),
+        presence: taken("presence", presence, &mut faults, |said| here(&state, today, &squad, said)),
+        notes: taken("notes", notes, &mut faults, |said| note(&state, today, said)),
+    };
+    if !faults.is_empty() {
+        return Err(Problem::input(faults));
+    }
+    state.store.add_log(team.id, &entries, who.0.id, state.clock.now()).await?;
+    Ok(HttpResponse::NoContent().finish())
+}
+
+/// The field that is wrong, and how to mend it.
+type Wrong = (&'static str, String);
+
+fn taken<S, E>(
+    list: &str,
+    said: Vec<S>,
+    faults: &mut Vec<InputError>,
+    read: impl Fn(S) -> Result<E, Wrong>,
+) -> Vec<E> {
+    let mut entries = Vec::new();
+    for (i, said) in said.into_iter().enumerate() {
+        match read(said) {
+            Ok(entry) => entries.push(entry),
+            Err((key, detail)) => faults.push(InputError::at(format!("/{list}/{i}/{key}"), detail)),
+        }
+    }
+    entries
+}
+
+fn outcome(state: &State, editions: &[TeamEdition], s: OutcomeSaid) -> Result<OutcomeEntry, Wrong> {
+    let edition = editions.iter().find(|each| each.assigned.published.id == s.edition);
+    let TeamEdition { edition, .. } =
+        edition.ok_or_else(|| ("edition", "this team does not work by such an edition".to_owned()))?;
+    let blocks = edition.plan.sessions.get(s.session as usize).ok_or_else(|| {
+        ("session", format!("the edition has {} sessions, counted from 0", edition.plan.sessions.len()))
+    })?;
+    if s.block as usize >= blocks.len() {
+        return Err(("block", format!("the session has {} blocks, counted from 0", blocks.len())));
+    }
+    if s.minutes.is_some_and(|m| m.0 > 240) {
+        return Err(("minutes", "a block has at most 240 minutes".to_owned()));
+    }
+    if s.success.is_some_and(|of_hundred| of_hundred > 100) {
+        return Err(("success", "at most 100 of a hundred tries come off".to_owned()));
+    }
+    Ok(OutcomeEntry {
+        id: s.id,
+        edition: s.edition,
+        session: s.session,
+        said: BlockSaid {
+            block: s.block,
+            outcome: s.outcome,
+            minutes: s.minutes,
+            success: s.success,
+            ran: s.ran,
+        },
+        said_at: said_at(&s.said_at, &state.clock).map_err(|says| ("said_at", says))?,
+    })
+}
+
+fn here(state: &State, today: Date, squad: &BTreeSet<Uuid>, s: PresenceSaid) -> Result<PresenceEntry, Wrong> {
+    if !squad.contains(&s.player) {
+        return Err(("player", "this squad has no such player".to_owned()));
+    }
+    Ok(PresenceEntry {
+        id: s.id,
+        player: s.player,
+        day: day_of_season(&s.day, today).map_err(|says| ("day", says))?,
+        present: s.present,
+        said_at: said_at(&s.said_at, &state.clock).map_err(|says| ("said_at", says))?,
+    })
+}
+
+fn note(state: &State, today: Date, s: NoteSaid) -> Result<NoteEntry, Wrong> {
+    let says = match s.says.trim() {
+        "" => String::new(),
+        says => short_text(says, LONGEST_NOTE).map_err(|e| ("says", format!("the note {e}")))?,
+    };
+    Ok(NoteEntry {
+        id: s.id,
+        day: day_of_season(&s.day, today).map_err(|says| ("day", says))?,
+        says,
+        said_at: said_at(&s.said_at, &state.clock).map_err(|says| ("said_at", says))?,
+    })
+}

@@ -1,0 +1,23 @@
+//! Delivery: the sessions of a team, their log, and what a team has of its own.
+
+pub mod board;
+pub mod home;
+pub mod log;
+pub mod own;
+pub mod pairs;
+pub mod session;
+pub mod upset;
+
+use actix_web::web::ServiceConfig;
+
+/// The routes of this room.
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .configure(board::routes)
+        .configure(session::routes)
+        .configure(upset::routes)
+        .configure(log::routes)
+        .configure(home::routes)
+        .configure(own::routes)
+        .configure(pairs::routes);
+}

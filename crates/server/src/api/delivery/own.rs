@@ -1,0 +1,98 @@
+//! What a team has of its own beside its edition: its days, its hall, its kit and its squad.
+
+use actix_web::HttpResponse;
+use actix_web::web::{Data, Json, Path, ServiceConfig, get, put};
+use jogo_core::ground::fit::Ground;
+use jogo_core::plan::check;
+use jogo_core::plan::curriculum::Season;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::state::State;
+use crate::views::team_sessions::{TeamEdition, of_team};
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .route("/teams/{team}/editions/{edition}/own", get().to(show))
+        .route("/teams/{team}/editions/{edition}/own", put().to(settle));
+}
+
+/// What a team has of its own, beside what the edition says.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct OwnView {
+    version: i64,
+    season: Option<Season>,
+    ground: Option<Ground>,
+    edition_season: Season,
+    edition_ground: Ground,
+    /// Whether the days can no longer change, since an evening has a log or fell out.
+    days_fixed: bool,
+    /// Rules that the team's plan breaks, in words.
+    breaks: Vec<String>,
+}
+
+/// Days and ground of a team in an edition.
+#[utoipa::path(get, operation_id = "own_show", path = "/teams/{team}/editions/{edition}/own",
+    params(("team" = Uuid, Path), ("edition" = Uuid, Path)),
+    responses((status = 200, body = OwnView), (status = 404, body = Problem)))]
+pub(in crate::api) async fn show(
+    who: SignedIn,
+    state: Data<State>,
+    path: Path<(Uuid, Uuid)>,
+) -> Answer<Json<OwnView>> {
+    let (team, edition) = path.into_inner();
+    let team = who.team(&state, team, Act::SeeTeam).await?;
+    let TeamEdition { assigned, edition, said } = of_team(&state, team.id, edition).await?;
+    let problem = edition.problem().map_err(Problem::input)?;
+    let breaches = check(&problem, &edition.plan);
+    Ok(Json(OwnView {
+        version: assigned.version,
+        days_fixed: assigned.own.days_are_fixed(&said),
+        season: assigned.own.season,
+        ground: assigned.own.ground,
+        edition_season: assigned.edition.curriculum.season(),
+        edition_ground: assigned.edition.curriculum.ground,
+        breaks: breaches.into_iter().map(|breach| breach.says).collect(),
+    }))
+}
+
+/// What a team is to have of its own; nothing where it keeps to the edition.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct OwnSaid {
+    /// The state of the team's plan that was read.
+    version: i64,
+    season: Option<Season>,
+    ground: Option<Ground>,
+}
+
+/// Gives a team days or a ground of its own, and fits its plan to them.
+#[utoipa::path(put, operation_id = "own_settle", path = "/teams/{team}/editions/{edition}/own",
+    params(("team" = Uuid, Path), ("edition" = Uuid, Path)), request_body = OwnSaid,
+    responses((status = 204), (status = 404, body = Problem), (status = 412, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn settle(
+    who: SignedIn,
+    state: Data<State>,
+    path: Path<(Uuid, Uuid)>,
+    new: Json<OwnSaid>,
+) -> Answer<HttpResponse> {
+    let (team, edition) = path.into_inner();
+    let team = who.team(&state, team, Act::SetTeam).await?;
+    let TeamEdition { assigned, said, .. } = of_team(&state, team.id, edition).await?;
+    let OwnSaid { version, season, ground } = new.into_inner();
+    if assigned.version != version {
+        return Err(Problem::from(jogo_store::StoreError::Stale));
+    }
+    let today = state.today().await?;
+    let read = assigned.clone();
+    let settled = move || read.own.settled(&read.edition, season, ground, &said, today);
+    let settled = actix_web::web::block(settled).await.map_err(|e| Problem::internal(&e))?;
+    let own = settled.map_err(Problem::input)?;
+    let (by, now) = (who.0.id, state.clock.now());
+    state.store.change_team_plan(team.id, &assigned, &own, "its own days and ground", by, now).await?;
+    Ok(HttpResponse::NoContent().finish())
+}

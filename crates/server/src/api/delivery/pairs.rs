@@ -1,0 +1,62 @@
+//! Who is kept apart, and who stays together at the stations.
+
+use actix_web::HttpResponse;
+use actix_web::web::{Data, Json, Path, ServiceConfig, put};
+use jogo_core::delivery::pairs::{Pair, faults};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::state::State;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config.route("/teams/{team}/pairs", put().to(set));
+}
+
+/// A wish about two players.
+#[derive(Serialize, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct PairWish {
+    one: Uuid,
+    other: Uuid,
+    /// Whether they stay together, or are kept apart.
+    together: bool,
+}
+
+impl From<Pair<Uuid>> for PairWish {
+    fn from(Pair { one, other, together }: Pair<Uuid>) -> PairWish {
+        PairWish { one, other, together }
+    }
+}
+
+/// All wishes of a team.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct PairWishes {
+    pairs: Vec<PairWish>,
+}
+
+/// Sets the wishes of a team instead of those that there were, all of them or none.
+#[utoipa::path(put, operation_id = "pairs_set", path = "/teams/{team}/pairs", params(("team" = Uuid, Path)), request_body = PairWishes,
+    responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn set(
+    who: SignedIn,
+    state: Data<State>,
+    team: Path<Uuid>,
+    wished: Json<PairWishes>,
+) -> Answer<HttpResponse> {
+    let team = who.team(&state, *team, Act::Coach).await?;
+    let wished = wished.into_inner().pairs;
+    let pairs: Vec<Pair<Uuid>> =
+        wished.into_iter().map(|PairWish { one, other, together }| Pair { one, other, together }).collect();
+    let squad: Vec<Uuid> = state.store.players(team.id).await?.into_iter().map(|player| player.id).collect();
+    let faults = faults(&pairs, &squad);
+    if !faults.is_empty() {
+        return Err(Problem::input(faults));
+    }
+    state.store.set_pairs(team.id, &pairs).await?;
+    Ok(HttpResponse::NoContent().finish())
+}

@@ -1,0 +1,191 @@
+//! Evenings that fall out or are cut short: the remedies to go on, and taking one back.
+
+use actix_web::HttpResponse;
+use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get, post};
+use jogo_core::delivery::Said;
+use jogo_core::plan::{GoingOn, Remedy, advised};
+use jogo_core::units::Minutes;
+use serde::{Deserialize, Serialize};
+use utoipa::{IntoParams, ToSchema};
+use uuid::Uuid;
+
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::state::State;
+use crate::views::team_sessions::{TeamEdition, of_team};
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .route("/teams/{team}/evenings/{edition}/{session}/remedies", get().to(remedies))
+        .route("/teams/{team}/evenings/{edition}/{session}/upset", post().to(go_on))
+        .route("/teams/{team}/editions/{edition}/back", post().to(back));
+}
+
+#[derive(Deserialize, IntoParams)]
+#[into_params(parameter_in = Query)]
+pub(in crate::api) struct OfLeft {
+    /// Minutes that are left; 0 if the evening falls out.
+    left: u32,
+}
+
+/// A remedy to go on, and what comes of it.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct RemedyView {
+    remedy: Remedy,
+    /// Points of the season's plan, the less the better.
+    score: f64,
+    /// Blocks that leave their evening.
+    moved: usize,
+    /// Exposures that the goals then miss, as "Cut outside: 1 × Flow".
+    short: Vec<String>,
+    /// Rules that the evenings to come then break, in words.
+    breaks: Vec<String>,
+}
+
+/// The remedies to go on, and the state of the team's plan that they were found for.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct Remedies {
+    version: i64,
+    /// The way that breaks fewest rules, and of those the one with the best score.
+    advised: Option<Remedy>,
+    remedies: Vec<RemedyView>,
+}
+
+/// What a team chose.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct Chosen {
+    /// The state of the team's plan that the remedies were found for.
+    version: i64,
+    /// Minutes that are left; 0 if the evening falls out.
+    left: u32,
+    remedy: Remedy,
+}
+
+/// The state of a team's plan that is taken back.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct Latest {
+    version: i64,
+}
+
+async fn found(
+    state: &State,
+    team: Uuid,
+    edition: Uuid,
+    session: usize,
+    left: Minutes,
+) -> Answer<(TeamEdition, Vec<GoingOn>)> {
+    let own = of_team(state, team, edition).await?;
+    let said = own.said.clone();
+    nothing_said_since(&said, session)?;
+    let there = own.edition.curriculum.minutes.get(session).copied();
+    let there = there.ok_or_else(|| Problem::not_found("session"))?;
+    if left >= there {
+        let says = format!("the evening has {there}: say how many are left, fewer than that");
+        return Err(Problem::fault("/left", says));
+    }
+    let assigned = own.assigned.clone();
+    let remedies =
+        actix_web::web::block(move || assigned.own.remedies(&assigned.edition, &said, session, left));
+    let remedies = remedies.await.map_err(|e| Problem::internal(&e))?.map_err(Problem::input)?;
+    Ok((own, remedies))
+}
+
+/// What was said of blocks names them by their places, so these stay.
+fn nothing_said_since(said: &Said, session: usize) -> Answer<()> {
+    match said.keys().any(|(at, _)| *at >= session) {
+        true => Err(Problem::fault(
+            "/session",
+            "this evening or a later one has a log already: only evenings after the last log can still fall out",
+        )),
+        false => Ok(()),
+    }
+}
+
+/// The remedies to go on when an evening has only some minutes left.
+#[utoipa::path(get, operation_id = "evenings_remedies", path = "/teams/{team}/evenings/{edition}/{session}/remedies",
+    params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path), OfLeft),
+    responses((status = 200, body = Remedies), (status = 404, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn remedies(
+    who: SignedIn,
+    state: Data<State>,
+    path: Path<(Uuid, Uuid, usize)>,
+    of: Query<OfLeft>,
+) -> Answer<Json<Remedies>> {
+    let (team, edition, session) = path.into_inner();
+    let team = who.team(&state, team, Act::Coach).await?;
+    let (own, remedies) = found(&state, team.id, edition, session, Minutes(of.left)).await?;
+    let best = advised(&remedies);
+    let remedies = remedies.into_iter().map(|found| RemedyView {
+        remedy: found.remedy,
+        score: found.score,
+        moved: found.moved,
+        short: found.short,
+        breaks: found.breaches.into_iter().map(|breach| breach.says).collect(),
+    });
+    Ok(Json(Remedies { version: own.assigned.version, advised: best, remedies: remedies.collect() }))
+}
+
+/// Goes on in one of the remedies.
+#[utoipa::path(post, operation_id = "evenings_go_on", path = "/teams/{team}/evenings/{edition}/{session}/upset",
+    params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path)), request_body = Chosen,
+    responses((status = 204), (status = 404, body = Problem), (status = 412, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn go_on(
+    who: SignedIn,
+    state: Data<State>,
+    path: Path<(Uuid, Uuid, usize)>,
+    chosen: Json<Chosen>,
+) -> Answer<HttpResponse> {
+    let (team, edition, session) = path.into_inner();
+    let team = who.team(&state, team, Act::Coach).await?;
+    let left = Minutes(chosen.left);
+    let (own, remedies) = found(&state, team.id, edition, session, left).await?;
+    still(&own, chosen.version)?;
+    let remedy = remedies.into_iter().find(|found| found.remedy == chosen.remedy);
+    let remedy = remedy.ok_or_else(|| Problem::not_found("remedy"))?;
+    let day = own
+        .edition
+        .curriculum
+        .evenings()
+        .get(session)
+        .map(|evening| evening.date.strftime("%-d %B").to_string());
+    let what = match left {
+        Minutes(0) => format!("the evening of {} fell out", day.unwrap_or_default()),
+        left => format!("the evening of {} had {left}", day.unwrap_or_default()),
+    };
+    let next = own.assigned.own.clone().gone_on(session, left, remedy);
+    let (by, now) = (who.0.id, state.clock.now());
+    state.store.change_team_plan(team.id, &own.assigned, &next, &what, by, now).await?;
+    Ok(HttpResponse::NoContent().finish())
+}
+
+/// Takes back the last change of a team's plan; doing so again brings it back.
+#[utoipa::path(post, operation_id = "evenings_back", path = "/teams/{team}/editions/{edition}/back",
+    params(("team" = Uuid, Path), ("edition" = Uuid, Path)), request_body = Latest,
+    responses((status = 204), (status = 404, body = Problem), (status = 412, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn back(
+    who: SignedIn,
+    state: Data<State>,
+    path: Path<(Uuid, Uuid)>,
+    latest: Json<Latest>,
+) -> Answer<HttpResponse> {
+    let (team, edition) = path.into_inner();
+    let team = who.team(&state, team, Act::Coach).await?;
+    let own = of_team(&state, team.id, edition).await?;
+    still(&own, latest.version)?;
+    let before = state.store.team_plan_before(team.id, &own.assigned).await?;
+    let changed = before.changed_since(&own.assigned.own, &own.assigned.edition);
+    let changed = changed.map_err(Problem::input)?;
+    if let Some(first) = changed {
+        nothing_said_since(&own.said, first)?;
+    }
+    let (by, now) = (who.0.id, state.clock.now());
+    state.store.change_team_plan(team.id, &own.assigned, &before, "taken back", by, now).await?;
+    Ok(HttpResponse::NoContent().finish())
+}
+
+fn still(own: &TeamEdition, version: i64) -> Answer<()> {
+    if own.assigned.version == version { Ok(()) } else { Err(Problem::from(jogo_store::StoreError::Stale)) }
+}

@@ -1,0 +1,122 @@
+//! The drill desk: a drill looked at while it is written, and calls for its cues.
+
+use actix_web::web::{Data, Json, ServiceConfig, post};
+use jogo_core::drill::cues::{Call, CueWish, MOST_CALLS, calls};
+use jogo_core::drill::desk::{Desk, Setting};
+use jogo_core::drill::dose::expected_tries;
+use jogo_core::drill::levers::Levers;
+use jogo_core::drill::{Drill, Proposal};
+use jogo_core::ground::fit::Ground;
+use jogo_core::input::InputError;
+use jogo_core::units::{Metres, Share};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+
+use crate::api::drill::library::Library;
+use crate::api::ground::measured;
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::state::State;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config.route("/desk", post().to(look)).route("/cues", post().to(call));
+}
+
+/// A drill as it is just being written, and for whom and where it is looked at.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct Looking {
+    drill: Drill,
+    band: String,
+    levers: Levers,
+    ground: Ground,
+    /// A pace; that of whoever asks if it is not given.
+    pace_m: Option<Metres>,
+    /// A success share, 0 to 1, that was seen with these levers.
+    success: Option<Share>,
+    /// Below and above these shares an easier or a harder lever is proposed; 0.7 and 0.9 if nothing is said.
+    window: Option<(Share, Share)>,
+}
+
+/// The drill, looked at.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct Looked {
+    #[serde(flatten)]
+    desk: Desk,
+    /// What keeps the drill from being saved, each with its place.
+    errors: Vec<InputError>,
+    /// The lever that the success share proposes to change.
+    proposal: Option<Proposal>,
+    /// Tries that a streak takes on average at that success share.
+    expected_tries: Option<f64>,
+}
+
+/// The success window of a balanced approach.
+const WINDOW: (Share, Share) = (Share(0.7), Share(0.9));
+
+/// Looks at a drill: its floor, fit, time, touches, levers and faults. Nothing is kept.
+#[utoipa::path(post, operation_id = "desk_look", path = "/desk", request_body = Looking,
+    responses((status = 200, body = Looked), (status = 422, body = Problem)))]
+pub(in crate::api) async fn look(
+    who: SignedIn,
+    state: Data<State>,
+    said: Json<Looking>,
+) -> Answer<Json<Looked>> {
+    who.may(Act::SeeLibrary)?;
+    let said = said.into_inner();
+    let pace = match said.pace_m {
+        None => who.pace(&state).await?,
+        Some(metres) => measured(metres)?,
+    };
+    let mut faults: Vec<InputError> =
+        said.ground.faults().into_iter().map(|fault| fault.inside("/ground")).collect();
+    let shares = said.success.iter().map(|share| ("/success", *share));
+    let (low, high) = said.window.unwrap_or(WINDOW);
+    for (place, share) in shares.chain([("/window/0", low), ("/window/1", high)]) {
+        if !(0.0..=1.0).contains(&share.0) {
+            faults.push(InputError::at(place, format!("{}: a share between 0 and 1", share.0)));
+        }
+    }
+    if !faults.is_empty() {
+        return Err(Problem::input(faults));
+    }
+    let band = state.store.band(&said.band).await?;
+    let band = band.ok_or_else(|| {
+        let name: String = said.band.chars().take(40).collect();
+        Problem::fault("/band", format!("the library has no band `{name}`"))
+    })?;
+    let academy = state.store.settings().await?.0;
+    let setting = Setting { band: &band, academy: &academy, ground: &said.ground, pace };
+    let propose = |success| said.drill.propose(&said.levers, success, (low, high), &academy.lever_points);
+    let streak = said.drill.doses.get(&band.id).and_then(|dose| dose.streak());
+    Ok(Json(Looked {
+        desk: jogo_core::drill::desk::look(&said.drill, &said.levers, &setting),
+        errors: Library::of(&state).await?.check(&said.drill),
+        proposal: said.success.and_then(propose),
+        expected_tries: said.success.zip(streak).and_then(|(share, target)| expected_tries(share, target)),
+    }))
+}
+
+/// Calls that are wished for.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct Calling {
+    cues: CueWish,
+    /// How many calls, at most 600.
+    calls: usize,
+    /// Another seed gives another sequence.
+    seed: u64,
+}
+
+/// A sequence of calls that nobody can guess. The same seed gives the same sequence.
+#[utoipa::path(post, operation_id = "desk_call", path = "/cues", request_body = Calling,
+    responses((status = 200, body = Vec<Call>), (status = 422, body = Problem)))]
+pub(in crate::api) async fn call(who: SignedIn, said: Json<Calling>) -> Answer<Json<Vec<Call>>> {
+    who.may(Act::SeeLibrary)?;
+    if !(1..=MOST_CALLS).contains(&said.calls) {
+        return Err(Problem::fault("/calls", format!("{} calls: between 1 and {MOST_CALLS}", said.calls)));
+    }
+    let inside = |faults: Vec<InputError>| faults.into_iter().map(|fault| fault.inside("/cues")).collect();
+    calls(&said.cues, said.calls, said.seed).map(Json).map_err(|faults| Problem::input(inside(faults)))
+}

@@ -1,0 +1,183 @@
+//! Invitations: a link that works once, through which somebody signs in for the first time.
+
+use actix_web::HttpResponse;
+use actix_web::web::{Data, Json, Path, ServiceConfig, delete, get, post};
+use jiff::ToSpan;
+use jogo_core::input::name_in_files;
+use jogo_store::people::invitations::Invitation;
+use jogo_store::people::{NewPerson, Person};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::api::academy::clubs::name;
+use crate::api::people::sign_in::{RoleView, Session, session};
+use crate::problem::{Answer, Problem};
+use crate::sign_in::rights::Act;
+use crate::sign_in::{self, SignedIn};
+use crate::state::State;
+use crate::{sign_in::passwords, sign_in::secrets};
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .route("/invitations", get().to(list))
+        .route("/invitations", post().to(invite))
+        .route("/invitations/{invitation}", delete().to(withdraw))
+        .route("/join/{token}", get().to(show))
+        .route("/join/{token}", post().to(join));
+}
+
+/// How long a link works.
+const DAYS: i64 = 14;
+
+/// Somebody who is to be invited.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct NewInvitation {
+    /// Made by the sender.
+    id: Uuid,
+    name: String,
+    role: RoleView,
+    /// The club of a club lead.
+    club: Option<Uuid>,
+    /// The teams of a coach.
+    teams: Vec<Uuid>,
+}
+
+/// An invitation, with the address that is handed on. It is shown this once.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct Invited {
+    path: String,
+    until: String,
+}
+
+/// An invitation that can still be taken up.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct InvitationView {
+    id: Uuid,
+    name: String,
+    role: RoleView,
+    until: String,
+}
+
+/// Invites somebody.
+#[utoipa::path(post, operation_id = "invitations_invite", path = "/invitations", request_body = NewInvitation,
+    responses((status = 200, body = Invited), (status = 409, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn invite(
+    who: SignedIn,
+    state: Data<State>,
+    new: Json<NewInvitation>,
+) -> Answer<Json<Invited>> {
+    who.may(Act::KeepPeople)?;
+    let NewInvitation { id, name: said, role, club, teams } = new.into_inner();
+    match (role, club) {
+        (RoleView::ClubLead, None) => {
+            return Err(Problem::fault("/club", "a club lead needs a club: choose one"));
+        }
+        (RoleView::ClubLead, Some(_)) | (_, None) => {}
+        (_, Some(_)) => return Err(Problem::fault("/club", "only a club lead has a club: leave it out")),
+    }
+    let known = state.store.teams().await?;
+    if !teams.iter().all(|team| known.iter().any(|each| each.id == *team)) {
+        return Err(Problem::fault("/teams", "one of these teams is not there: load the page anew"));
+    }
+    let (token, now) = (secrets::token()?, state.clock.now());
+    let until = now + (24 * DAYS).hours();
+    let invitation = Invitation { id, name: name(&said)?, role: role.into(), club, teams, until };
+    state.store.invite(&invitation, &secrets::hashed(&token), who.0.id, now).await?;
+    state.store.note(now, Some(who.0.id), "invited", &invitation.name).await?;
+    Ok(Json(Invited { path: format!("/join/{token}"), until: until.to_string() }))
+}
+
+/// The invitations that can still be taken up.
+#[utoipa::path(get, operation_id = "invitations_list", path = "/invitations", responses((status = 200, body = Vec<InvitationView>)))]
+pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<InvitationView>>> {
+    who.may(Act::KeepPeople)?;
+    let open = state.store.open_invitations(state.clock.now()).await?.into_iter();
+    let view = |invitation: Invitation| InvitationView {
+        id: invitation.id,
+        name: invitation.name,
+        role: invitation.role.into(),
+        until: invitation.until.to_string(),
+    };
+    Ok(Json(open.map(view).collect()))
+}
+
+/// Takes an invitation back: its link no longer works.
+#[utoipa::path(delete, operation_id = "invitations_withdraw", path = "/invitations/{invitation}", params(("invitation" = Uuid, Path)),
+    responses((status = 204), (status = 404, body = Problem)))]
+pub(in crate::api) async fn withdraw(
+    who: SignedIn,
+    state: Data<State>,
+    invitation: Path<Uuid>,
+) -> Answer<HttpResponse> {
+    who.may(Act::KeepPeople)?;
+    match state.store.withdraw(*invitation).await? {
+        true => Ok(HttpResponse::NoContent().finish()),
+        false => Err(Problem::not_found("open invitation")),
+    }
+}
+
+/// What somebody is invited to.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct Welcome {
+    academy: String,
+    name: String,
+    role: RoleView,
+    teams: Vec<String>,
+    club: Option<String>,
+}
+
+async fn open(state: &State, token: &str) -> Answer<Invitation> {
+    let found = state.store.invitation(&secrets::hashed(token), state.clock.now()).await?;
+    found.ok_or_else(|| Problem::not_found("open invitation"))
+}
+
+/// What the link invites to. Asks nobody who they are.
+#[utoipa::path(get, operation_id = "invitations_show", path = "/join/{token}", params(("token" = String, Path)),
+    responses((status = 200, body = Welcome), (status = 404, body = Problem)))]
+pub(in crate::api) async fn show(state: Data<State>, token: Path<String>) -> Answer<Json<Welcome>> {
+    let invitation = open(&state, &token).await?;
+    let teams = state.store.teams().await?.into_iter().filter(|team| invitation.teams.contains(&team.id));
+    let club = state.store.clubs().await?.into_iter().find(|club| Some(club.id) == invitation.club);
+    Ok(Json(Welcome {
+        academy: state.store.academy().await?.unwrap_or_default(),
+        name: invitation.name,
+        role: invitation.role.into(),
+        teams: teams.map(|team| team.name).collect(),
+        club: club.map(|club| club.name),
+    }))
+}
+
+/// What somebody chooses who takes an invitation up.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct Joining {
+    /// The name to sign in with.
+    login: String,
+    password: String,
+}
+
+/// Takes the invitation up, and signs in.
+#[utoipa::path(post, operation_id = "invitations_join", path = "/join/{token}", params(("token" = String, Path)), request_body = Joining,
+    responses((status = 200, body = Session), (status = 404, body = Problem), (status = 409, body = Problem), (status = 422, body = Problem)))]
+pub(in crate::api) async fn join(
+    state: Data<State>,
+    token: Path<String>,
+    said: Json<Joining>,
+) -> Answer<HttpResponse> {
+    let invitation = open(&state, &token).await?;
+    let Joining { login, password } = said.into_inner();
+    let login = login.trim().to_lowercase();
+    name_in_files(&login).map_err(|says| Problem::fault("/login", format!("the name {says}")))?;
+    let password = actix_web::web::block(move || passwords::hash(&password)).await;
+    let password = password.map_err(|e| Problem::internal(&e))?;
+    let password = password.map_err(|says| Problem::fault("/password", says))?;
+    let id = Uuid::now_v7();
+    let person = Person { id, login, name: invitation.name.clone(), role: invitation.role };
+    let (new, now) = (NewPerson { person: person.clone(), password, sample: false }, state.clock.now());
+    state.store.take_up(&invitation, &new, now).await?;
+    state.store.note(now, Some(id), "took up an invitation", &person.name).await?;
+    let cookie = sign_in::signed_in(&state, id).await?;
+    Ok(HttpResponse::Ok().cookie(cookie).json(session(&state, person).await?))
+}

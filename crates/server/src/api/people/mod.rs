@@ -1,0 +1,11 @@
+//! People: who signs in, and how somebody is invited.
+
+pub mod invitations;
+pub mod sign_in;
+
+use actix_web::web::ServiceConfig;
+
+/// The routes of this room.
+pub fn routes(config: &mut ServiceConfig) {
+    config.configure(sign_in::routes).configure(invitations::routes);
+}

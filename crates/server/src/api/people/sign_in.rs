@@ -1,0 +1,183 @@
+//! Signing in and out.
+
+use actix_web::web::{Data, Json, ServiceConfig, get, put, resource};
+use actix_web::{HttpRequest, HttpResponse};
+use jogo_core::units::Metres;
+use jogo_store::people::{Person, Role};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::api::ground::measured;
+use crate::demo;
+use crate::problem::{Answer, Problem};
+use crate::sign_in::{self, SignedIn};
+use crate::state::State;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .service(
+            resource("/session")
+                .route(get().to(show))
+                .route(actix_web::web::post().to(create))
+                .route(actix_web::web::delete().to(end)),
+        )
+        .route("/session/pace", put().to(pace))
+        .route("/samples", get().to(samples));
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct Credentials {
+    login: String,
+    password: String,
+}
+
+/// Who is signed in, and what they begin with.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct Session {
+    id: Uuid,
+    name: String,
+    role: RoleView,
+    academy: String,
+    today: String,
+    demo: bool,
+    /// The measured pace of whoever is signed in, in metres; nothing until they have measured it.
+    pace_m: Option<f64>,
+    /// When the address of their calendar was made; nothing if there is none.
+    calendar_since: Option<String>,
+    /// Where they get post; nothing for no post.
+    email: Option<String>,
+    /// The clubs that they lead.
+    leads: Vec<String>,
+    teams: Vec<TeamView>,
+}
+
+#[derive(Clone, Copy, Serialize, Deserialize, ToSchema)]
+#[serde(rename_all = "snake_case")]
+pub enum RoleView {
+    Director,
+    ClubLead,
+    Coach,
+}
+
+impl From<Role> for RoleView {
+    fn from(role: Role) -> RoleView {
+        match role {
+            Role::Director => RoleView::Director,
+            Role::ClubLead => RoleView::ClubLead,
+            Role::Coach => RoleView::Coach,
+        }
+    }
+}
+
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct TeamView {
+    id: Uuid,
+    name: String,
+    club: String,
+    band: String,
+}
+
+impl From<RoleView> for Role {
+    fn from(role: RoleView) -> Role {
+        match role {
+            RoleView::Director => Role::Director,
+            RoleView::ClubLead => Role::ClubLead,
+            RoleView::Coach => Role::Coach,
+        }
+    }
+}
+
+/// A sample person of the demo.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct Sample {
+    login: String,
+    name: String,
+    role: RoleView,
+    /// Teams, for a coach.
+    teams: Vec<String>,
+    password: &'static str,
+}
+
+pub(in crate::api) async fn session(state: &State, person: Person) -> Answer<Session> {
+    let teams = state.store.teams_of(person.id).await?;
+    Ok(Session {
+        id: person.id,
+        name: person.name,
+        role: person.role.into(),
+        academy: state.store.academy().await?.unwrap_or_default(),
+        today: state.today().await?.to_string(),
+        demo: state.demo,
+        pace_m: state.store.pace(person.id).await?,
+        calendar_since: state.store.feed_made_at(person.id).await?.map(|at| at.to_string()),
+        email: state.store.email(person.id).await?,
+        leads: state.store.clubs_led_by(person.id).await?.into_iter().map(|club| club.name).collect(),
+        teams: teams
+            .into_iter()
+            .map(|t| TeamView { id: t.id, name: t.name, club: t.club, band: t.band })
+            .collect(),
+    })
+}
+
+/// Who is signed in.
+#[utoipa::path(get, operation_id = "session_show", path = "/session", responses((status = 200, body = Session), (status = 401, body = Problem)))]
+pub(in crate::api) async fn show(who: SignedIn, state: Data<State>) -> Answer<Json<Session>> {
+    Ok(Json(session(&state, who.0).await?))
+}
+
+/// Signs in.
+#[utoipa::path(post, operation_id = "session_create", path = "/session", request_body = Credentials,
+    responses((status = 200, body = Session), (status = 401, body = Problem), (status = 429, body = Problem)))]
+pub(in crate::api) async fn create(state: Data<State>, said: Json<Credentials>) -> Answer<HttpResponse> {
+    let Credentials { login, password } = said.into_inner();
+    let (person, cookie) = sign_in::sign_in(&state, &login, password).await?;
+    Ok(HttpResponse::Ok().cookie(cookie).json(session(&state, person).await?))
+}
+
+/// Signs out.
+#[utoipa::path(delete, operation_id = "session_end", path = "/session", responses((status = 204)))]
+pub(in crate::api) async fn end(state: Data<State>, request: HttpRequest) -> Answer<HttpResponse> {
+    let cookie = sign_in::sign_out(&state, &request).await?;
+    Ok(HttpResponse::NoContent().cookie(cookie).finish())
+}
+
+/// A measured pace.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct PaceSaid {
+    /// Metres of one pace; nothing to forget it.
+    pace_m: Option<Metres>,
+}
+
+/// Keeps the pace of whoever is signed in: from then on every floor they see is laid in it.
+#[utoipa::path(put, operation_id = "session_pace", path = "/session/pace", request_body = PaceSaid,
+    responses((status = 200, body = Session), (status = 422, body = Problem)))]
+pub(in crate::api) async fn pace(
+    who: SignedIn,
+    state: Data<State>,
+    said: Json<PaceSaid>,
+) -> Answer<Json<Session>> {
+    let pace = said.pace_m.map(measured).transpose()?;
+    state.store.set_pace(who.0.id, pace.map(|pace| pace.0.0)).await?;
+    Ok(Json(session(&state, who.0).await?))
+}
+
+/// The demo's sample people; none outside the demo.
+#[utoipa::path(get, operation_id = "session_samples", path = "/samples", responses((status = 200, body = Vec<Sample>)))]
+pub(in crate::api) async fn samples(state: Data<State>) -> Answer<Json<Vec<Sample>>> {
+    let mut samples = Vec::new();
+    if state.demo {
+        for person in state.store.samples().await? {
+            let teams = state.store.teams_of(person.id).await?;
+            samples.push(Sample {
+                teams: teams.into_iter().map(|t| t.name).collect(),
+                login: person.login,
+                name: person.name,
+                role: person.role.into(),
+                password: demo::PASSWORD,
+            });
+        }
+    }
+    Ok(Json(samples))
+}

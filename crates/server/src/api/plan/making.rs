@@ -1,0 +1,224 @@
+//! Making a curriculum: what it may begin from, and the first plan.
+
+use std::collections::{BTreeMap, BTreeSet};
+
+use actix_web::HttpResponse;
+use actix_web::web::{Data, Json, Path, Query};
+use jogo_core::academy::band::{Band, BandId};
+use jogo_core::assessment::milestones::ready::{of_squad, stage_reached};
+use jogo_core::ground::fit::Ground;
+use jogo_core::plan::curriculum::{Curriculum, Goal, Season};
+use jogo_core::plan::search::solve::usual_steps;
+use jogo_core::plan::{Approach, Plan, solve};
+use jogo_core::technique::skill::{SkillId, Stage};
+use jogo_core::units::Minutes;
+use jogo_store::academy::teams::Team;
+use serde::{Deserialize, Serialize};
+use utoipa::{IntoParams, ToSchema};
+use uuid::Uuid;
+
+use super::view::{Came, CurriculumView, view};
+use super::{aside, draft, edition, problem_of};
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::state::State;
+use crate::views::assessment::{Assessment, Bands, stands};
+
+/// What a new curriculum may begin from.
+#[derive(Serialize, ToSchema)]
+pub(crate) struct Beginning {
+    #[serde(flatten)]
+    from: From,
+    /// Its wishes.
+    wishes: Curriculum,
+}
+
+/// What there is to begin with.
+#[derive(Serialize, ToSchema)]
+pub(crate) struct Beginnings {
+    /// The approaches that come with Jogo.
+    approaches: Vec<NamedApproach>,
+    /// The templates, then the curricula of earlier seasons, then the skills of each band.
+    from: Vec<Beginning>,
+}
+
+/// An approach by its name.
+#[derive(Serialize, ToSchema)]
+pub(crate) struct NamedApproach {
+    /// As `balanced`.
+    name: String,
+    /// Its numbers, all of them assumptions.
+    approach: Approach,
+}
+
+/// Where wishes come from.
+#[derive(Clone, Serialize, Deserialize, ToSchema)]
+#[serde(tag = "kind", rename_all = "snake_case", deny_unknown_fields)]
+pub(crate) enum From {
+    /// A template.
+    Template {
+        /// Its name in files.
+        template: String,
+    },
+    /// A curriculum of an earlier season.
+    Curriculum {
+        /// Which one.
+        curriculum: Uuid,
+    },
+    /// Nothing but the skills that a band begins.
+    Skills {
+        /// Which band.
+        band: BandId,
+    },
+}
+
+/// The templates, the curricula of earlier seasons, and the skills of each band.
+#[utoipa::path(get, operation_id = "curricula_beginnings", path = "/curricula/beginnings", responses((status = 200, body = Beginnings)))]
+pub(crate) async fn beginnings(who: SignedIn, state: Data<State>) -> Answer<Json<Beginnings>> {
+    who.may(Act::Plan)?;
+    let template = |(template, wishes)| Beginning { from: From::Template { template }, wishes };
+    let earlier =
+        state.store.curricula().await?.into_iter().map(|draft| Beginning {
+            from: From::Curriculum { curriculum: draft.id },
+            wishes: draft.curriculum,
+        });
+    let named = |(name, approach): (&str, Approach)| NamedApproach { name: name.to_owned(), approach };
+    let (bands, skills) = (state.store.bands().await?, state.store.skills().await?);
+    let (ground, today) = (state.store.settings().await?.0.largest_ground(), state.today().await?);
+    let first = |band: &Band| {
+        let wishes = Curriculum::first(band, &skills, ground, today)?;
+        Some(Beginning { from: From::Skills { band: band.id.clone() }, wishes })
+    };
+    let templates = state.store.templates().await?.into_iter().map(template);
+    Ok(Json(Beginnings {
+        approaches: Approach::PRESETS.map(named).into(),
+        from: templates.chain(earlier).chain(bands.iter().filter_map(|kept| first(&kept.band))).collect(),
+    }))
+}
+
+/// A new curriculum.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(crate) struct NewCurriculum {
+    /// Made by the sender, so that sending twice makes one.
+    id: Uuid,
+    from: From,
+    /// As people say it.
+    name: String,
+    season: Season,
+    /// Technical minutes of every session.
+    session_min: Minutes,
+    approach: Approach,
+    ground: Ground,
+    /// Where the squads stand at the beginning.
+    #[serde(default)]
+    present: Present,
+}
+
+/// Where squads stand when a curriculum begins.
+#[derive(Clone, Copy, Default, Deserialize, ToSchema)]
+#[serde(tag = "kind", rename_all = "snake_case", deny_unknown_fields)]
+pub(crate) enum Present {
+    /// As it is written in what it begins from.
+    #[default]
+    AsWritten,
+    /// As the milestones of all squads of the band say.
+    OfBand,
+    /// As the milestones of one squad say.
+    OfTeam {
+        /// Which.
+        team: Uuid,
+    },
+}
+
+impl Present {
+    /// How far most players have come with each skill that milestones speak of; nothing of a skill that they have not met.
+    async fn reached(self, state: &State, band: &str) -> Answer<BTreeMap<SkillId, Stage>> {
+        let of_band = state.store.teams().await?.into_iter().filter(|team| team.band == band);
+        let teams: Vec<Team> = match self {
+            Present::AsWritten => return Ok(BTreeMap::new()),
+            Present::OfBand => of_band.collect(),
+            Present::OfTeam { team } => of_band.filter(|known| known.id == team).collect(),
+        };
+        let today = state.today().await?;
+        let mut reached: BTreeMap<SkillId, Vec<Option<Stage>>> = BTreeMap::new();
+        for team in teams {
+            let assessment = Assessment::of(state, &team, today).await?;
+            for player in &assessment.players {
+                let standings = assessment.standings(player, Bands::UpToOwn);
+                let stands = stands(&standings);
+                let skills: BTreeSet<&SkillId> = stands.iter().map(|(m, _)| &m.skill).collect();
+                for skill in skills {
+                    reached.entry(skill.clone()).or_default().push(stage_reached(&stands, skill));
+                }
+            }
+        }
+        Ok(reached.into_iter().filter_map(|(skill, all)| Some((skill, of_squad(&all)?))).collect())
+    }
+}
+
+/// Makes a curriculum and lays its first plan.
+#[utoipa::path(post, operation_id = "curricula_create", path = "/curricula", request_body = NewCurriculum,
+    responses((status = 200, body = CurriculumView), (status = 404, body = Problem), (status = 422, body = Problem)))]
+pub(crate) async fn create(
+    who: SignedIn,
+    state: Data<State>,
+    new: Json<NewCurriculum>,
+) -> Answer<HttpResponse> {
+    who.may(Act::Plan)?;
+    if let Some(made) = state.store.curriculum(new.id).await? {
+        return view(&state, made, Came::default()).await;
+    }
+    let base = match &new.from {
+        From::Template { template } => {
+            let all = state.store.templates().await?;
+            all.into_iter().find(|(id, _)| id == template).map(|(_, wishes)| wishes)
+        }
+        From::Curriculum { curriculum } => {
+            state.store.curriculum(*curriculum).await?.map(|draft| draft.curriculum)
+        }
+        From::Skills { band } => {
+            let band = state.store.band(band).await?;
+            let skills = state.store.skills().await?;
+            band.and_then(|band| Curriculum::first(&band, &skills, new.ground, new.season.start))
+        }
+    };
+    let base =
+        base.ok_or_else(|| Problem::not_found("template, curriculum or band with skills to begin from"))?;
+    let NewCurriculum { id, name, season, session_min, approach, ground, present, .. } = new.into_inner();
+    let wishes = base.anew(name, &season, session_min, approach, ground).map_err(Problem::input)?;
+    let reached = present.reached(&state, &wishes.band).await?;
+    let wishes = wishes.from_where_they_stand(&reached);
+    let edition = edition(&state, wishes, Plan::default()).await?;
+    let problem = problem_of(&edition)?;
+    let solved = aside(move || solve(&problem, 1, usual_steps(&problem))).await?.map_err(Problem::clash)?;
+    let now = state.clock.now();
+    state.store.add_curriculum(id, &edition.curriculum, &solved.plan, who.0.id, now).await?;
+    let came = Came { clash: solved.clash, ..Came::default() };
+    view(&state, draft(&state, id).await?, came).await
+}
+
+/// Whose squads are asked for.
+#[derive(Deserialize, IntoParams)]
+#[into_params(parameter_in = Query)]
+pub(crate) struct OfSquads {
+    /// One team of the band; all of them without it.
+    team: Option<Uuid>,
+}
+
+/// The goals of a curriculum as they would be from where the squads stand today. Nothing is changed by asking.
+#[utoipa::path(get, operation_id = "curricula_goals_of_squads", path = "/curricula/{id}/goals", params(("id" = Uuid, Path), OfSquads),
+    responses((status = 200, body = Vec<Goal>), (status = 404, body = Problem)))]
+pub(crate) async fn goals_of_squads(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+    asked: Query<OfSquads>,
+) -> Answer<Json<Vec<Goal>>> {
+    who.may(Act::Plan)?;
+    let wishes = draft(&state, *id).await?.curriculum;
+    let present = asked.team.map_or(Present::OfBand, |team| Present::OfTeam { team });
+    let reached = present.reached(&state, &wishes.band).await?;
+    Ok(Json(wishes.from_where_they_stand(&reached).goals))
+}

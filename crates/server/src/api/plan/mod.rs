@@ -1,0 +1,367 @@
+//! Curricula on the director's desk: wishes, plan, edits, reasons, editions.
+
+mod making;
+mod reasons;
+mod so_far;
+mod view;
+
+use std::collections::BTreeMap;
+
+use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get, post, put, resource};
+use actix_web::{HttpRequest, HttpResponse};
+use jogo_core::delivery::edition::Edition;
+use jogo_core::delivery::session::Evening;
+use jogo_core::delivery::team_plan::takes_over;
+use jogo_core::input::short_text;
+use jogo_core::plan::curriculum::{Curriculum, Season};
+use jogo_core::plan::rules::mend::in_words;
+use jogo_core::plan::search::solve::{STEPS_NEAR, usual_steps};
+use jogo_core::plan::{
+    Clash, Edit, Plan, Price, Problem as PlanProblem, check, edit, price, score, solve, solve_near,
+};
+use jogo_store::delivery::team_plans::{Assigned, Joining};
+use jogo_store::plan::{Change, Draft, NewEdition};
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+pub(super) use self::making::*;
+pub(super) use self::reasons::*;
+pub(super) use self::so_far::*;
+use self::view::{BlockPlace, Came, CurriculumView, view};
+use crate::api::{Cursor, Page, version};
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::state::State;
+
+pub fn routes(config: &mut ServiceConfig) {
+    config
+        .service(resource("/curricula").route(get().to(list)).route(post().to(create)))
+        .route("/curricula/beginnings", get().to(beginnings))
+        .service(resource("/curricula/{id}").route(get().to(show)).route(put().to(change)))
+        .route("/curricula/{id}/season", put().to(change_season))
+        .route("/curricula/{id}/edits", post().to(edits))
+        .route("/curricula/{id}/undo", post().to(undo))
+        .route("/curricula/{id}/solve", post().to(solve_again))
+        .route("/curricula/{id}/goals", get().to(goals_of_squads))
+        .route("/curricula/{id}/why", get().to(why))
+        .route("/curricula/{id}/compare", post().to(compared))
+        .route("/curricula/{id}/forecast", get().to(foreseen))
+        .route("/curricula/{id}/so-far", get().to(reached_so_far))
+        .route("/curricula/{id}/sessions/{session}", get().to(evening))
+        .route("/curricula/{id}/editions", post().to(publish))
+        .route("/curricula/{id}/editions/{number}/compared", get().to(compared_with_edition));
+}
+
+/// A curriculum in the list.
+#[derive(Serialize, ToSchema)]
+pub(super) struct CurriculumEntry {
+    id: Uuid,
+    name: String,
+    band: String,
+    start: String,
+    weeks: u32,
+    /// Number of the latest edition.
+    edition: Option<i64>,
+}
+
+async fn draft(state: &State, id: Uuid) -> Answer<Draft> {
+    state.store.curriculum(id).await?.ok_or_else(|| Problem::not_found("curriculum"))
+}
+
+/// The draft, if it still is the version that the request changes.
+async fn read(state: &State, id: Uuid, request: &HttpRequest) -> Answer<Draft> {
+    let draft = draft(state, id).await?;
+    if version(request)? != draft.version {
+        return Err(jogo_store::StoreError::Stale.into());
+    }
+    Ok(draft)
+}
+
+/// Joins wishes and a plan with the living library.
+async fn edition(state: &State, curriculum: Curriculum, plan: Plan) -> Answer<Edition> {
+    let band = state.store.band(&curriculum.band).await?;
+    let band = band.ok_or_else(|| {
+        Problem::fault(
+            "/band",
+            format!("the library has no band `{}`", curriculum.band.chars().take(40).collect::<String>()),
+        )
+    })?;
+    Ok(Edition {
+        academy: state.store.settings().await?.0,
+        band,
+        skills: state.store.skills().await?,
+        drills: state.store.drills().await?,
+        tests: state.store.tests().await?,
+        curriculum,
+        plan,
+        left: BTreeMap::new(),
+    })
+}
+
+fn problem_of(edition: &Edition) -> Answer<PlanProblem> {
+    edition.problem().map_err(Problem::input)
+}
+
+/// Work that takes a while, on a thread of its own.
+async fn aside<T: Send + 'static>(work: impl FnOnce() -> T + Send + 'static) -> Answer<T> {
+    actix_web::web::block(work).await.map_err(|e| Problem::internal(&e))
+}
+
+/// Keeps a change and answers with the view.
+async fn kept(
+    who: &SignedIn,
+    state: &State,
+    read: Draft,
+    (curriculum, plan): (&Curriculum, &Plan),
+    what: &str,
+    came: Came,
+) -> Answer<HttpResponse> {
+    let change = Change { what, by: who.0.id, at: state.clock.now() };
+    state.store.change_curriculum(&read, curriculum, plan, change).await?;
+    view(state, draft(state, read.id).await?, came).await
+}
+
+/// All curricula, the latest first.
+#[utoipa::path(get, operation_id = "curricula_list", path = "/curricula", params(Cursor), responses((status = 200, body = Page<CurriculumEntry>)))]
+pub(super) async fn list(
+    who: SignedIn,
+    state: Data<State>,
+    cursor: Query<Cursor>,
+) -> Answer<Json<Page<CurriculumEntry>>> {
+    who.may(Act::Review)?;
+    let entry = |draft: Draft| CurriculumEntry {
+        id: draft.id,
+        name: draft.curriculum.name,
+        band: draft.curriculum.band,
+        start: draft.curriculum.start.to_string(),
+        weeks: draft.curriculum.weeks,
+        edition: draft.edition,
+    };
+    let all = state.store.curricula().await?.into_iter().map(entry).collect();
+    Ok(Json(cursor.page(all, |entry| entry.id.to_string())))
+}
+
+/// A curriculum with its plan.
+#[utoipa::path(get, operation_id = "curricula_show", path = "/curricula/{id}", params(("id" = Uuid, Path)),
+    responses((status = 200, body = CurriculumView), (status = 404, body = Problem)))]
+pub(super) async fn show(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<HttpResponse> {
+    who.may(Act::Plan)?;
+    let draft = draft(&state, *id).await?;
+    view(&state, draft, Came::default()).await
+}
+
+/// Changes the wishes; the plan stays, and shows where it now breaks a rule.
+#[utoipa::path(put, operation_id = "curricula_change", path = "/curricula/{id}", params(("id" = Uuid, Path), ("If-Match" = String, Header)),
+    request_body = Curriculum,
+    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+pub(super) async fn change(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+    request: HttpRequest,
+    wishes: Json<Curriculum>,
+) -> Answer<HttpResponse> {
+    who.may(Act::Plan)?;
+    let read = read(&state, *id, &request).await?;
+    let edition = edition(&state, wishes.into_inner(), read.plan.clone()).await?;
+    problem_of(&edition)?;
+    kept(&who, &state, read, (&edition.curriculum, &edition.plan), "a wish", Came::default()).await
+}
+
+/// Moves a curriculum into another season; sessions that stay keep their blocks.
+#[utoipa::path(put, operation_id = "curricula_change_season", path = "/curricula/{id}/season",
+    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Season,
+    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+pub(super) async fn change_season(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+    request: HttpRequest,
+    season: Json<Season>,
+) -> Answer<HttpResponse> {
+    who.may(Act::Plan)?;
+    let read = read(&state, *id, &request).await?;
+    let (curriculum, plan) = read.curriculum.in_season(&read.plan, &season).map_err(Problem::input)?;
+    let edition = edition(&state, curriculum, plan).await?;
+    problem_of(&edition)?;
+    kept(&who, &state, read, (&edition.curriculum, &edition.plan), "the season", Came::default()).await
+}
+
+/// Changes the plan by hand, whatever rule that breaks, and says what it costs.
+#[utoipa::path(post, operation_id = "curricula_edits", path = "/curricula/{id}/edits",
+    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Edit,
+    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+pub(super) async fn edits(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+    request: HttpRequest,
+    change: Json<Edit>,
+) -> Answer<HttpResponse> {
+    who.may(Act::Plan)?;
+    let read = read(&state, *id, &request).await?;
+    let before = edition(&state, read.curriculum.clone(), read.plan.clone()).await?;
+    let problem = problem_of(&before)?;
+    let edited = edit(&problem, &before.plan, &change).map_err(|fault| Problem::input(vec![fault]))?;
+    let came = Came {
+        price: Some(price(&score(&problem, &before.plan), &score(&problem, &edited.plan))),
+        place: edited.place.map(|(session, block)| BlockPlace { session, block }),
+        clash: None,
+    };
+    let curriculum = Curriculum { locks: edited.locks, ..before.curriculum.clone() };
+    let what = in_words(&problem, &before.plan, &change);
+    kept(&who, &state, read, (&curriculum, &edited.plan), &what, came).await
+}
+
+/// Takes the last change back; nothing happens if there is none.
+#[utoipa::path(post, operation_id = "curricula_undo", path = "/curricula/{id}/undo",
+    params(("id" = Uuid, Path), ("If-Match" = String, Header)),
+    responses((status = 200, body = CurriculumView), (status = 412, body = Problem)))]
+pub(super) async fn undo(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+    request: HttpRequest,
+) -> Answer<HttpResponse> {
+    who.may(Act::Plan)?;
+    let read = read(&state, *id, &request).await?;
+    state.store.take_back(&read, who.0.id, state.clock.now()).await?;
+    view(&state, draft(&state, *id).await?, Came::default()).await
+}
+
+/// How to lay the plan.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(super) struct SolveWish {
+    /// Another seed may find another plan.
+    seed: u64,
+    /// Whether to stay near the plan that is there.
+    #[serde(default)]
+    near: bool,
+    /// Whether to keep the plan that is there unless a better one is found.
+    #[serde(default)]
+    only_better: bool,
+}
+
+/// Lays the plan, around what is locked.
+#[utoipa::path(post, operation_id = "curricula_solve_again", path = "/curricula/{id}/solve", params(("id" = Uuid, Path), ("If-Match" = String, Header)),
+    request_body = SolveWish,
+    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+pub(super) async fn solve_again(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+    request: HttpRequest,
+    wish: Json<SolveWish>,
+) -> Answer<HttpResponse> {
+    who.may(Act::Plan)?;
+    let read = read(&state, *id, &request).await?;
+    let edition = edition(&state, read.curriculum.clone(), read.plan.clone()).await?;
+    let problem = problem_of(&edition)?;
+    let wish = wish.into_inner();
+    let (found, came) = aside(move || lay(&problem, &edition.plan, &wish)).await??;
+    match found {
+        Some(plan) => {
+            kept(&who, &state, read.clone(), (&read.curriculum, &plan), "a plan laid anew", came).await
+        }
+        None => view(&state, read, came).await,
+    }
+}
+
+/// Lays a plan; nothing if the one that is there is to be kept.
+fn lay(problem: &PlanProblem, plan: &Plan, wish: &SolveWish) -> Answer<(Option<Plan>, Came)> {
+    let solved = match wish.near {
+        true => solve_near(problem, plan, wish.seed, STEPS_NEAR),
+        false => solve(problem, wish.seed, usual_steps(problem)),
+    };
+    let solved = solved.map_err(Problem::clash)?;
+    let before = score(problem, plan);
+    let better = !check(problem, plan).is_empty() || solved.score.total < before.total - 1e-9;
+    let came = |price: Option<Price>, clash: Option<Clash>| Came { price, clash, place: None };
+    if wish.only_better && !better {
+        return Ok((None, came(None, solved.clash)));
+    }
+    let price = price(&before, &solved.score);
+    Ok((Some(solved.plan), came(Some(price), solved.clash)))
+}
+
+/// The running order of a session of the draft.
+#[utoipa::path(get, operation_id = "curricula_evening", path = "/curricula/{id}/sessions/{session}",
+    params(("id" = Uuid, Path), ("session" = usize, Path)),
+    responses((status = 200, body = Evening), (status = 404, body = Problem)))]
+pub(super) async fn evening(
+    who: SignedIn,
+    state: Data<State>,
+    path: Path<(Uuid, usize)>,
+) -> Answer<Json<Evening>> {
+    who.may(Act::Plan)?;
+    let (id, session) = path.into_inner();
+    let draft = draft(&state, id).await?;
+    let edition = edition(&state, draft.curriculum, draft.plan).await?;
+    let problem = problem_of(&edition)?;
+    let pace = who.pace(&state).await?;
+    edition.evening(&problem, session, pace).map(Json).ok_or_else(|| Problem::not_found("session"))
+}
+
+/// The teams that run an earlier edition of a curriculum, and how each takes the new one.
+async fn running(state: &State, curriculum: Uuid, new: &Edition) -> Answer<Vec<Joining>> {
+    let today = state.today().await?;
+    let mut running = Vec::new();
+    for team in state.store.teams().await?.into_iter().filter(|team| team.band == new.band.id) {
+        let editions = state.store.editions_of_team(team.id).await?;
+        let latest = editions.into_iter().find(|each| each.published.curriculum == curriculum);
+        let Some(Assigned { published, edition, own, .. }) = latest else { continue };
+        let said = state.store.said(team.id, published.id).await?;
+        let days = own.on_its_days(&edition).map_err(Problem::input)?;
+        let Some(from) = takes_over(&own, &days, &said, today) else { continue };
+        let new = new.clone();
+        let merged = aside(move || own.merged(&edition, &new, &said, from)).await?;
+        running.push(Joining { team: team.id, from, own: merged.map_err(Problem::input)? });
+    }
+    Ok(running)
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(super) struct EditionWish {
+    /// Made by the sender, so that sending twice publishes once.
+    id: Uuid,
+    /// What is said of it; may be empty.
+    note: String,
+}
+
+/// Publishes the draft as the next edition, to every team of its band.
+#[utoipa::path(post, operation_id = "curricula_publish", path = "/curricula/{id}/editions", params(("id" = Uuid, Path), ("If-Match" = String, Header)),
+    request_body = EditionWish,
+    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+pub(super) async fn publish(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+    request: HttpRequest,
+    new: Json<EditionWish>,
+) -> Answer<HttpResponse> {
+    who.may(Act::Plan)?;
+    let note = match new.note.trim() {
+        "" => String::new(),
+        note => short_text(note, 200).map_err(|e| Problem::fault("/note", format!("the note {e}")))?,
+    };
+    let read = read(&state, *id, &request).await?;
+    let edition = edition(&state, read.curriculum, read.plan).await?;
+    let problem = problem_of(&edition)?;
+    let breaches = check(&problem, &edition.plan);
+    if let Some(breach) = breaches.first() {
+        let says =
+            format!("The plan breaks {} in session {}: {}", breach.rule, breach.session + 1, breach.says);
+        return Err(Problem::fault("", format!("{says}. Solve it again, then publish.")));
+    }
+    let (now, edition) = (state.clock.now(), edition.trimmed());
+    let running = running(&state, *id, &edition).await?;
+    let edition_of = NewEdition { id: new.id, curriculum: *id, edition: &edition, note: &note };
+    let number = state.store.publish(edition_of, &running, who.0.id, now).await?;
+    let about = format!("{} edition {number}", edition.curriculum.name);
+    state.store.note(now, Some(who.0.id), "published", &about).await?;
+    view(&state, draft(&state, *id).await?, Came::default()).await
+}

@@ -1,0 +1,138 @@
+//! Reasons, comparisons and forecasts of a plan.
+
+use actix_web::web::{Data, Json, Path, Query};
+use jogo_core::delivery::edition::Edition;
+use jogo_core::plan::forecast::{Forecast, Size, forecast};
+use jogo_core::plan::search::solve::usual_steps;
+use jogo_core::plan::{
+    Approach, BlockWhy, Clash, Comparison, Problem as PlanProblem, compare, solve, why_block, why_skill,
+};
+use serde::{Deserialize, Serialize};
+use utoipa::{IntoParams, ToSchema};
+use uuid::Uuid;
+
+use super::{aside, draft, edition, problem_of};
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::state::State;
+
+/// What is asked about: a block by its session and place, a skill by its name, or both.
+#[derive(Deserialize, IntoParams)]
+#[into_params(parameter_in = Query)]
+pub(crate) struct Asked {
+    session: Option<usize>,
+    block: Option<usize>,
+    skill: Option<String>,
+}
+
+/// Reasons, in words.
+#[derive(Serialize, ToSchema)]
+pub(crate) struct Why {
+    /// Why the block is here.
+    block: Option<BlockWhy>,
+    /// Why the skill comes when it comes.
+    skill: Option<Vec<String>>,
+}
+
+/// Why is this here, and why so late?
+#[utoipa::path(get, operation_id = "curricula_why", path = "/curricula/{id}/why", params(("id" = Uuid, Path), Asked),
+    responses((status = 200, body = Why), (status = 404, body = Problem)))]
+pub(crate) async fn why(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+    asked: Query<Asked>,
+) -> Answer<Json<Why>> {
+    who.may(Act::Plan)?;
+    let draft = draft(&state, *id).await?;
+    let edition = edition(&state, draft.curriculum, draft.plan).await?;
+    let problem = problem_of(&edition)?;
+    let block = asked.session.zip(asked.block);
+    Ok(Json(Why {
+        block: block.and_then(|(session, block)| why_block(&problem, &edition.plan, session, block)),
+        skill: asked.skill.as_ref().and_then(|skill| why_skill(&problem, &edition.plan, skill)),
+    }))
+}
+
+/// What to compare with.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(crate) struct CompareWish {
+    /// The same curriculum by this approach.
+    approach: Approach,
+    /// With which seed its plan is laid.
+    seed: u64,
+}
+
+/// Two plans side by side.
+#[derive(Serialize, ToSchema)]
+pub(crate) struct Compared {
+    #[serde(flatten)]
+    comparison: Comparison,
+    /// Wishes that cannot all be met by the other approach.
+    clash: Option<Clash>,
+}
+
+/// Compares the plan with one for the same wishes by another approach, without changing anything.
+#[utoipa::path(post, operation_id = "curricula_compared", path = "/curricula/{id}/compare", params(("id" = Uuid, Path)),
+    request_body = CompareWish, responses((status = 200, body = Compared), (status = 404, body = Problem), (status = 422, body = Problem)))]
+pub(crate) async fn compared(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+    wish: Json<CompareWish>,
+) -> Answer<Json<Compared>> {
+    who.may(Act::Plan)?;
+    let draft = draft(&state, *id).await?;
+    let edition = edition(&state, draft.curriculum, draft.plan).await?;
+    let problem = problem_of(&edition)?;
+    let mut other = edition.clone();
+    other.curriculum.approach = wish.approach;
+    let others = problem_of(&other)?;
+    let seed = wish.seed;
+    let found = aside(move || {
+        let solved = solve(&others, seed, usual_steps(&others))?;
+        let comparison = compare((&problem, &edition.plan), (&others, &solved.plan));
+        Ok(Compared { comparison, clash: solved.clash })
+    });
+    found.await?.map(Json).map_err(Problem::clash)
+}
+
+/// Compares the plan with the one of an edition: what has become of it since.
+#[utoipa::path(get, operation_id = "curricula_compared_with_edition", path = "/curricula/{id}/editions/{number}/compared",
+    params(("id" = Uuid, Path), ("number" = i64, Path)),
+    responses((status = 200, body = Compared), (status = 404, body = Problem)))]
+pub(crate) async fn compared_with_edition(
+    who: SignedIn,
+    state: Data<State>,
+    path: Path<(Uuid, i64)>,
+) -> Answer<Json<Compared>> {
+    who.may(Act::Plan)?;
+    let (id, number) = path.into_inner();
+    let draft = draft(&state, id).await?;
+    let editions = state.store.editions(id).await?;
+    let published = editions.into_iter().find(|published| published.number == number);
+    let none = || Problem::not_found("edition of this curriculum");
+    let (_, other) = state.store.edition(published.ok_or_else(none)?.id).await?.ok_or_else(none)?;
+    let edition = edition(&state, draft.curriculum, draft.plan).await?;
+    let (problem, others) = (problem_of(&edition)?, problem_of(&other)?);
+    let comparison = compare((&problem, &edition.plan), (&others, &other.plan));
+    Ok(Json(Compared { comparison, clash: None }))
+}
+
+/// How many of the squad will be where by which week, if the plan is done as it stands.
+#[utoipa::path(get, operation_id = "curricula_foreseen", path = "/curricula/{id}/forecast", params(("id" = Uuid, Path)),
+    responses((status = 200, body = Forecast), (status = 404, body = Problem)))]
+pub(crate) async fn foreseen(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<Forecast>> {
+    who.may(Act::Plan)?;
+    let draft = draft(&state, *id).await?;
+    let edition = edition(&state, draft.curriculum, draft.plan).await?;
+    let problem = problem_of(&edition)?;
+    Ok(Json(aside(move || foreseen_by(&edition, &problem)).await?))
+}
+
+pub(super) fn foreseen_by(edition: &Edition, problem: &PlanProblem) -> Forecast {
+    let size = Size { players: Size::PLAYERS, squad: edition.curriculum.ground.squad };
+    forecast(problem, &edition.plan, &edition.curriculum.forecast, size, 1)
+}

@@ -1,0 +1,85 @@
+//! What results so far show beside a forecast: of the squads that work by the curriculum, and how fast squads of its band
+//! moved on.
+
+use std::sync::Arc;
+
+use actix_web::web::{Data, Json, Path};
+use jogo_core::assessment::milestones::ready::stages_had;
+use jogo_core::delivery::team_plan::as_run;
+use jogo_core::plan::forecast::so_far::{Day, SoFar, Squad, days, so_far};
+use jogo_core::plan::{Plan, Problem as PlanProblem, SkillWish};
+use uuid::Uuid;
+
+use super::reasons::foreseen_by;
+use super::{aside, draft, edition, problem_of};
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::state::State;
+use crate::views::assessment::{Assessment, Bands, stands};
+use crate::views::team_sessions::{TeamEdition, editions_of};
+
+/// How far the squads that work by a curriculum have come so far, and the rates that follow.
+#[utoipa::path(get, operation_id = "curricula_so_far", path = "/curricula/{id}/so-far", params(("id" = Uuid, Path)),
+    responses((status = 200, body = SoFar), (status = 404, body = Problem)))]
+pub(crate) async fn reached_so_far(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<SoFar>> {
+    who.may(Act::Plan)?;
+    let draft = draft(&state, *id).await?;
+    let edition = edition(&state, draft.curriculum, draft.plan).await?;
+    let problem = problem_of(&edition)?;
+    let today = state.today().await?;
+    let mut running = Vec::new();
+    for team in state.store.teams().await?.into_iter().filter(|team| team.band == edition.band.id) {
+        let assessment = Arc::new(Assessment::of(&state, &team, today).await?);
+        for (curriculum, mut editions) in editions_of(&state, team.id).await? {
+            // The last one has what was run before it as well.
+            let Some(latest) = editions.pop() else { continue };
+            running.extend(Running::of(curriculum == *id, &latest, &assessment)?);
+        }
+    }
+    let summed = aside(move || {
+        let squads: Vec<Squad> = running.into_iter().map(Running::squad).collect();
+        so_far(&problem, &squads, &foreseen_by(&edition, &problem))
+    });
+    Ok(Json(summed.await?))
+}
+
+/// A squad that has begun with a curriculum, with everything that was seen of it.
+struct Running {
+    by_this: bool,
+    problem: PlanProblem,
+    run: Plan,
+    days: Vec<Day>,
+    assessment: Arc<Assessment>,
+}
+
+impl Running {
+    fn of(by_this: bool, latest: &TeamEdition, assessment: &Arc<Assessment>) -> Answer<Option<Running>> {
+        let problem = problem_of(&latest.edition)?;
+        let days = days(&problem, assessment.on);
+        let run = as_run(&latest.edition.plan, &latest.said);
+        let begun = !days.is_empty();
+        Ok(begun.then(|| Running { by_this, problem, run, days, assessment: assessment.clone() }))
+    }
+
+    /// How far each player had come by each of the days.
+    fn squad(self) -> Squad {
+        let Running { by_this, problem, run, days, assessment } = self;
+        let can_show = |wish: &SkillWish| {
+            let of_skill =
+                assessment.milestones_of(Bands::UpToOwn).filter(|milestone| milestone.skill == wish.id);
+            of_skill.map(|milestone| milestone.stage).max() >= Some(wish.goal)
+        };
+        let skills: Vec<_> =
+            problem.skills.iter().filter(|wish| can_show(wish)).map(|wish| &wish.id).collect();
+        let player = |player| {
+            let by_day: Vec<_> =
+                days.iter().map(|day| assessment.standings_on(player, Bands::UpToOwn, day.on)).collect();
+            let by_day: Vec<_> = by_day.iter().map(|standings| stands(standings)).collect();
+            let had = |skill: &String| by_day.iter().map(|stands| stages_had(stands, skill)).collect();
+            skills.iter().map(|skill| ((*skill).clone(), had(skill))).collect()
+        };
+        let players = assessment.players.iter().map(player).collect();
+        Squad { by_this, problem, run, days, players }
+    }
+}

@@ -1,0 +1,105 @@
+//! Calendars: a coach's evenings as iCalendar (RFC 5545), read through an address that holds a secret.
+
+use actix_web::web::{Data, Json, Path, ServiceConfig, delete, post};
+use actix_web::{HttpResponse, http::header};
+use icalendar::{Calendar, Component, Event, EventStatus, Property};
+use jiff::Timestamp;
+use jogo_core::delivery::edition::Edition;
+use jogo_core::delivery::team_plan::{Upset, holding};
+use jogo_core::units::Minutes;
+use jogo_store::academy::teams::Team;
+use serde::Serialize;
+use utoipa::ToSchema;
+
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::sign_in::secrets;
+use crate::state::State;
+use crate::views::team_sessions::{TeamEdition, editions_of, held, order_in_lines};
+
+pub fn routes(config: &mut ServiceConfig) {
+    config.route("/session/calendar", post().to(make)).route("/session/calendar", delete().to(end));
+}
+
+/// The address of a calendar. It is shown this once.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct CalendarAddress {
+    path: String,
+}
+
+/// Makes an address for one's own calendar; an earlier one no longer works.
+#[utoipa::path(post, operation_id = "calendars_make", path = "/session/calendar", responses((status = 200, body = CalendarAddress), (status = 403, body = Problem)))]
+pub(in crate::api) async fn make(who: SignedIn, state: Data<State>) -> Answer<Json<CalendarAddress>> {
+    who.may(Act::Coach)?;
+    let token = secrets::token()?;
+    state.store.set_feed(who.0.id, &secrets::hashed(&token), state.clock.now()).await?;
+    Ok(Json(CalendarAddress { path: format!("/calendar/{token}.ics") }))
+}
+
+/// Lets the address go.
+#[utoipa::path(delete, operation_id = "calendars_end", path = "/session/calendar", responses((status = 204), (status = 403, body = Problem)))]
+pub(in crate::api) async fn end(who: SignedIn, state: Data<State>) -> Answer<HttpResponse> {
+    who.may(Act::Coach)?;
+    state.store.end_feed(who.0.id).await?;
+    Ok(HttpResponse::NoContent().finish())
+}
+
+/// The calendar of an address. Asks nobody who they are: the address is the secret.
+pub async fn feed(state: Data<State>, token: Path<String>) -> Answer<HttpResponse> {
+    let owner = state.store.feed(&secrets::hashed(&token)).await?;
+    let owner = owner.ok_or_else(|| Problem::not_found("calendar of this address"))?;
+    let mut calendar = Calendar::new();
+    calendar.name("Jogo");
+    let now = state.clock.now();
+    for team in state.store.teams_of(owner.id).await? {
+        for editions in editions_of(&state, team.id).await?.values() {
+            let days = held(editions);
+            for (place, TeamEdition { assigned, edition, .. }) in editions.iter().enumerate() {
+                for (session, evening) in edition.curriculum.evenings().iter().enumerate() {
+                    if holding(&days, evening.date) == Some(place) {
+                        let upset = assigned.own.upsets.get(&session);
+                        let version = assigned.published.number + assigned.version;
+                        calendar.push(entry(&team, edition, session, upset, version, now));
+                    }
+                }
+            }
+        }
+    }
+    Ok(HttpResponse::Ok()
+        .insert_header((header::CACHE_CONTROL, "private, max-age=900"))
+        .content_type("text/calendar; charset=utf-8")
+        .body(calendar.to_string()))
+}
+
+/// One evening: a day without times, since the plan knows none. Its name stays the same whatever happens to it, so that a
+/// calendar changes the entry that it has.
+fn entry(
+    team: &Team,
+    edition: &Edition,
+    session: usize,
+    upset: Option<&Upset>,
+    version: i64,
+    now: Timestamp,
+) -> Event {
+    let evening = edition.curriculum.evenings()[session];
+    let day = evening.date.strftime("%Y%m%d").to_string();
+    let next = evening.date.tomorrow().unwrap_or(evening.date).strftime("%Y%m%d").to_string();
+    let there = edition.curriculum.minutes.get(session).copied().unwrap_or_default();
+    let left = upset.map_or(there, |upset| upset.left);
+    let fell_out = left == Minutes(0);
+    let what = if fell_out { "fell out".to_owned() } else { left.to_string() };
+    let mut event = Event::new();
+    event
+        .uid(&format!("{}-{day}@jogo", team.id))
+        .append_property(Property::new("DTSTAMP", now.strftime("%Y%m%dT%H%M%SZ").to_string()).done())
+        .summary(&format!("{}: {what}", team.name))
+        .append_property(Property::new("DTSTART", &day).add_parameter("VALUE", "DATE").done())
+        .append_property(Property::new("DTEND", &next).add_parameter("VALUE", "DATE").done())
+        .append_property(Property::new("SEQUENCE", version.to_string()).done())
+        .status(if fell_out { EventStatus::Cancelled } else { EventStatus::Confirmed });
+    if !fell_out {
+        event.description(&order_in_lines(edition, session).join("\n"));
+    }
+    event.done()
+}

@@ -1,0 +1,65 @@
+//! Pairs of timing gates that are joined to a team for an evening.
+
+use std::collections::HashMap;
+use std::sync::{Mutex, PoisonError};
+use std::time::{Duration, Instant};
+
+use jogo_core::assessment::timing_gates::{Event, Gates, Run};
+use uuid::Uuid;
+
+/// A pair is joined for so long.
+const EVENING: Duration = Duration::from_secs(12 * 3600);
+/// So many pairs can be joined at once; the oldest goes first.
+const MOST_PAIRS: usize = 1_000;
+
+/// A pair of gates.
+struct Pair {
+    team: Uuid,
+    since: Instant,
+    gates: Gates,
+    /// Connections that are open.
+    connected: u32,
+}
+
+/// All pairs, by the code under which they join.
+#[derive(Default)]
+pub struct Timing(Mutex<HashMap<String, Pair>>);
+
+impl Timing {
+    /// Lets a pair join a team under a code.
+    pub fn open(&self, code: &str, team: Uuid) {
+        let mut pairs = self.0.lock().unwrap_or_else(PoisonError::into_inner);
+        pairs.retain(|_, pair| pair.since.elapsed() < EVENING);
+        while pairs.len() >= MOST_PAIRS {
+            let oldest = pairs.iter().min_by_key(|(_, pair)| pair.since).map(|(code, _)| code.clone());
+            oldest.and_then(|code| pairs.remove(&code));
+        }
+        let pair = Pair { team, since: Instant::now(), gates: Gates::default(), connected: 0 };
+        pairs.insert(code.to_owned(), pair);
+    }
+
+    fn with<T>(&self, code: &str, then: impl FnOnce(&mut Pair) -> T) -> Option<T> {
+        let mut pairs = self.0.lock().unwrap_or_else(PoisonError::into_inner);
+        pairs.get_mut(code).filter(|pair| pair.since.elapsed() < EVENING).map(then)
+    }
+
+    /// Notes that a pair has joined or left; nothing if the code is not known.
+    pub fn joined(&self, code: &str, there: bool) -> Option<()> {
+        self.with(code, |pair| {
+            pair.connected = if there { pair.connected + 1 } else { pair.connected.saturating_sub(1) };
+        })
+    }
+
+    /// Takes a line in.
+    pub fn take(&self, code: &str, event: Event) -> Option<()> {
+        self.with(code, |pair| pair.gates.take(event))
+    }
+
+    /// The runs of a team's pair, and whether it is there.
+    pub fn runs(&self, code: &str, team: Uuid, (least, most): (f64, f64)) -> Option<(bool, Vec<Run>)> {
+        let found = self.with(code, |pair| {
+            (pair.team == team).then(|| (pair.connected > 0, pair.gates.runs(least, most)))
+        });
+        found.flatten()
+    }
+}

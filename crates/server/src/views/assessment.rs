@@ -1,0 +1,212 @@
+//! What a team's players have shown by a day: results with their levels, milestones, both feet.
+
+use jiff::civil::Date;
+use jogo_core::academy::band::BandId;
+use jogo_core::assessment::benchmarks::Test;
+use jogo_core::assessment::levels::{Level, NearTheLine, Thresholds};
+use jogo_core::assessment::milestones::ready::Stands;
+use jogo_core::assessment::milestones::tally::Tally;
+use jogo_core::assessment::milestones::{Milestone, Override, Shown, Standing};
+use jogo_core::assessment::other_foot::{BothFeet, both_feet, foremost};
+use jogo_core::assessment::reliability::Repeatability;
+use jogo_core::assessment::results::{TestResult, counts, latest, results};
+use jogo_core::assessment::standards::{self, Standard};
+use jogo_core::review::groups::FootBehind;
+use jogo_core::technique::skill::Gate;
+use jogo_store::Store;
+use jogo_store::academy::teams::{Player, Team};
+use jogo_store::assessment::levels::TeamCounts;
+use jogo_store::assessment::milestones::KnownWord;
+use uuid::Uuid;
+
+use crate::problem::Answer;
+use crate::state::{Known, State};
+
+/// Everything that has been measured, seen and said of a squad.
+pub struct Assessment {
+    /// The day by which it stands.
+    pub on: Date,
+    /// The tests for which the band has a standard, or in which the squad has results.
+    pub tests: Vec<Test>,
+    /// The standards of the band.
+    pub standards: Vec<Standard>,
+    /// The squad.
+    pub players: Vec<Player>,
+    /// The milestones of all bands.
+    pub milestones: Vec<Milestone>,
+    /// How well the tests repeat themselves.
+    repeatability: Known,
+    band: BandId,
+    /// Its band and the younger ones.
+    up_to: Vec<BandId>,
+    /// All results up to the day, by player.
+    results: Vec<TestResult<Uuid>>,
+    words: Vec<KnownWord>,
+}
+
+/// Milestones of which bands?
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub enum Bands {
+    /// Those of the squad's own band.
+    Own,
+    /// Those of its own and of younger bands: what is shown under the standard of an older band holds for a younger one.
+    UpToOwn,
+}
+
+/// The tests of a band: those for which it has a standard.
+pub fn of_band(tests: Vec<Test>, standards: &[Standard]) -> Vec<Test> {
+    tests.into_iter().filter(|test| standards.iter().any(|s| s.test == test.id)).collect()
+}
+
+impl Assessment {
+    /// As it stood at the end of a day.
+    pub async fn of(state: &State, team: &Team, on: Date) -> Answer<Assessment> {
+        Assessment::gathered(&state.store, team, on, state.repeatability(&team.band).await?).await
+    }
+
+    /// How many players stand on each level and have each milestone, by everything that is kept. No day decides it: a
+    /// state moves with evidence alone.
+    pub async fn counts(store: &Store, team: &Team) -> Answer<TeamCounts> {
+        let all = Assessment::gathered(store, team, Date::MAX, Known::default()).await?;
+        let players: Vec<_> =
+            all.players.iter().map(|player| (player.id, player.about.strong_foot)).collect();
+        let levels = counts(&of_band(all.tests.clone(), &all.standards), &players, &latest(&all.results));
+        let standings: Vec<_> = all.players.iter().map(|player| all.standings(player, Bands::Own)).collect();
+        let milestones = all.milestones.iter().filter(|milestone| milestone.band == all.band).enumerate();
+        let tally = |place: usize| Tally::of(standings.iter().map(|of_player| of_player[place].1.state));
+        let milestones = milestones.map(|(place, milestone)| (milestone.id.clone(), tally(place))).collect();
+        Ok(TeamCounts { levels, milestones })
+    }
+
+    async fn gathered(store: &Store, team: &Team, on: Date, repeatability: Known) -> Answer<Assessment> {
+        let standards = store.standards(&team.band).await?;
+        let (trials, all) = (store.trials(team.id).await?, store.tests().await?);
+        let trials: Vec<_> =
+            trials.into_iter().map(|known| known.trial).filter(|trial| trial.taken_on <= on).collect();
+        let results = results(&all, &standards, &trials);
+        let used = |test: &Test| {
+            standards.iter().any(|s| s.test == test.id) || results.iter().any(|r| r.test == test.id)
+        };
+        let tests: Vec<Test> = all.into_iter().filter(used).collect();
+        let bands = store.bands().await?;
+        let oldest = bands.iter().find(|kept| kept.band.id == team.band).map_or(0, |kept| kept.band.oldest);
+        let up_to = bands.into_iter().filter(|kept| kept.band.oldest <= oldest);
+        Ok(Assessment {
+            on,
+            band: team.band.clone(),
+            up_to: up_to.map(|kept| kept.band.id).collect(),
+            repeatability,
+            players: store.players(team.id).await?,
+            milestones: store.milestones().await?,
+            words: store.words(team.id).await?,
+            tests,
+            standards,
+            results,
+        })
+    }
+
+    /// A player's results, in the order of tests, sides and dates.
+    pub fn results_of(&self, player: Uuid) -> &[TestResult<Uuid>] {
+        let first = self.results.partition_point(|result| result.player < player);
+        let after = self.results.partition_point(|result| result.player <= player);
+        &self.results[first..after]
+    }
+
+    /// Of a player's results, the latest of each test and side.
+    pub fn latest_of(&self, player: Uuid) -> Vec<TestResult<Uuid>> {
+        latest(self.results_of(player))
+    }
+
+    /// The milestones of these bands.
+    pub fn milestones_of(&self, bands: Bands) -> impl Iterator<Item = &Milestone> {
+        self.milestones.iter().filter(move |milestone| match bands {
+            Bands::Own => milestone.band == self.band,
+            Bands::UpToOwn => self.up_to.contains(&milestone.band),
+        })
+    }
+
+    /// Where a player stands with each milestone of these bands.
+    pub fn standings(&self, player: &Player, bands: Bands) -> Vec<(&Milestone, Standing)> {
+        self.standings_on(player, bands, self.on)
+    }
+
+    /// The same as it was on an earlier day.
+    pub fn standings_on(&self, player: &Player, bands: Bands, on: Date) -> Vec<(&Milestone, Standing)> {
+        let shown = self.shown(player);
+        let stands = self.milestones_of(bands).map(|milestone| {
+            let said = self.words.iter().filter(|w| w.player == player.id && w.milestone == milestone.id);
+            let said: Vec<Override> = said.map(|known| known.word.clone()).collect();
+            (milestone, milestone.standing(&self.tests, &shown, &said, on))
+        });
+        stands.collect()
+    }
+
+    /// Whether a player has passed a gate; nothing if no milestone has its sentence.
+    pub fn gate(&self, player: &Player, gate: &Gate) -> Option<bool> {
+        gate.is_passed(&self.milestones, &self.tests, &self.shown(player), self.on)
+    }
+
+    fn shown(&self, player: &Player) -> Shown<'_, Uuid> {
+        Shown { player: player.id, strong: player.about.strong_foot, results: self.results_of(player.id) }
+    }
+
+    /// What is known of how well a test repeats itself.
+    pub fn known(&self, test: &str) -> Option<&Repeatability> {
+        self.repeatability.get(test)?.as_ref().ok()
+    }
+
+    /// The thresholds of a test that held on a day, with the test.
+    fn thresholds(&self, test: &str, day: Date) -> Option<(&Test, Thresholds)> {
+        let test = self.tests.iter().find(|known| known.id == test)?;
+        let of_test: Vec<Standard> = self.standards.iter().filter(|s| s.test == test.id).cloned().collect();
+        Some((test, standards::on(&of_test, day)?.thresholds))
+    }
+
+    /// Whether a result is near a line of the standard of its day.
+    pub fn near(&self, result: &TestResult<Uuid>) -> Option<NearTheLine> {
+        let (test, thresholds) = self.thresholds(&result.test, result.date)?;
+        let error = self.known(&test.id)?.typical_error;
+        thresholds.near_the_line(result.value, test.protocol.better(), error)
+    }
+
+    /// The level that a result has under the standard of the day by which this stands.
+    pub fn level_now(&self, result: &TestResult<Uuid>) -> Option<Level> {
+        let (test, thresholds) = self.thresholds(&result.test, self.on)?;
+        Some(thresholds.level(result.value, test.protocol.better()))
+    }
+
+    /// The dates on which a player was tested with both feet, by test.
+    pub fn feet(&self, player: &Player) -> Vec<(&Test, Vec<BothFeet>)> {
+        let of_player = (player.id, player.about.strong_foot);
+        let per_side = self.tests.iter().filter(|test| test.per_side);
+        let feet = per_side
+            .map(|test| (test, both_feet(test, of_player, self.results_of(player.id), self.known(&test.id))));
+        feet.filter(|(_, dates)| !dates.is_empty()).collect()
+    }
+
+    /// The test in which a player's other foot is to be looked at first, at its last date.
+    pub fn foremost_foot(&self, player: &Player) -> Option<(&Test, BothFeet)> {
+        let last: Vec<(&Test, BothFeet)> =
+            self.feet(player).into_iter().filter_map(|(test, dates)| Some((test, *dates.last()?))).collect();
+        foremost(&last).copied()
+    }
+
+    /// The tests in which a player's other foot is called behind at the last date.
+    pub fn behind(&self, player: &Player) -> Vec<FootBehind> {
+        let latest = self.latest_of(player.id);
+        let last = self.feet(player).into_iter().filter_map(|(test, dates)| {
+            let both = dates.last().copied().filter(|both| both.called)?;
+            let strong = latest
+                .iter()
+                .find(|r| r.test == test.id && r.side == Some(player.about.strong_foot))
+                .and_then(|r| r.level);
+            Some(FootBehind { test: test.id.clone(), deficit: both.deficit, strong })
+        });
+        last.collect()
+    }
+}
+
+/// Standings as the rules ask for them.
+pub fn stands<'a>(standings: &'a [(&'a Milestone, Standing)]) -> Vec<Stands<'a>> {
+    standings.iter().map(|(milestone, standing)| (*milestone, standing)).collect()
+}

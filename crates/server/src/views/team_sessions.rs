@@ -1,0 +1,142 @@
+//! The evenings of a team: which edition holds on which day, and what became of it.
+
+use std::collections::BTreeMap;
+
+use jiff::civil::Date;
+use jogo_core::delivery::edition::Edition;
+use jogo_core::delivery::team_plan::{Held, Upset, holding};
+use jogo_core::delivery::{Outcome, Said};
+use jogo_core::plan::{Block, drill_of};
+use jogo_core::units::Minutes;
+use jogo_store::delivery::team_plans::Assigned;
+use serde::Serialize;
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::problem::{Answer, Problem};
+use crate::state::State;
+
+/// An evening in the list of weeks.
+#[derive(Serialize, ToSchema)]
+pub struct EveningEntry {
+    pub edition: Uuid,
+    pub edition_number: i64,
+    pub curriculum: String,
+    pub session: usize,
+    pub week: u32,
+    pub date: String,
+    pub minutes: Minutes,
+    /// How it fell out or was cut short; nothing if it takes place as planned.
+    pub upset: Option<Upset>,
+    pub blocks: usize,
+    /// The running order, as "8 min Roll, stop, step": for letters, the page asks for the whole evening.
+    #[serde(skip)]
+    pub order: Vec<String>,
+    pub done: usize,
+    pub short: usize,
+    pub skipped: usize,
+}
+
+/// The last change that a team made to an edition.
+#[derive(Serialize, ToSchema)]
+pub struct LastChange {
+    edition: Uuid,
+    version: i64,
+    what: String,
+}
+
+/// An edition as a team works by it.
+pub struct TeamEdition {
+    pub assigned: Assigned,
+    /// With what the team has of its own.
+    pub edition: Edition,
+    pub said: Said,
+}
+
+impl TeamEdition {
+    async fn of(state: &State, team: Uuid, assigned: Assigned) -> Answer<TeamEdition> {
+        let edition = assigned.own.edition(&assigned.edition).map_err(Problem::input)?;
+        let said = state.store.said(team, assigned.published.id).await?;
+        Ok(TeamEdition { assigned, edition, said })
+    }
+}
+
+/// The editions that a team works by, by curriculum; of each curriculum in the order of their numbers.
+pub async fn editions_of(state: &State, team: Uuid) -> Answer<BTreeMap<Uuid, Vec<TeamEdition>>> {
+    let mut all: BTreeMap<Uuid, Vec<TeamEdition>> = BTreeMap::new();
+    for assigned in state.store.editions_of_team(team).await? {
+        let of_curriculum = all.entry(assigned.published.curriculum).or_default();
+        of_curriculum.push(TeamEdition::of(state, team, assigned).await?);
+    }
+    all.values_mut().for_each(|editions| editions.sort_by_key(|each| each.assigned.published.number));
+    Ok(all)
+}
+
+/// When each of the editions of one curriculum holds.
+pub fn held(editions: &[TeamEdition]) -> Vec<Held> {
+    editions.iter().map(|each| Held::of(each.assigned.from, &each.edition, &each.said)).collect()
+}
+
+pub async fn of_team(state: &State, team: Uuid, edition: Uuid) -> Answer<TeamEdition> {
+    let all = state.store.editions_of_team(team).await?;
+    let found = all.into_iter().find(|assigned| assigned.published.id == edition);
+    TeamEdition::of(state, team, found.ok_or_else(|| Problem::not_found("edition of this team"))?).await
+}
+
+/// How many blocks of a session have an outcome.
+fn count(said: &Said, session: usize, wanted: Outcome) -> usize {
+    said.iter().filter(|((at, _), (outcome, _))| *at == session && *outcome == wanted).count()
+}
+
+/// The evenings of a team in the order of their dates.
+pub async fn entries(state: &State, team: Uuid) -> Answer<Vec<EveningEntry>> {
+    Ok(with_changes(state, team).await?.0)
+}
+
+/// The same, with what the team changed last in its editions.
+pub async fn with_changes(state: &State, team: Uuid) -> Answer<(Vec<EveningEntry>, Vec<LastChange>)> {
+    let (mut evenings, mut changes) = (Vec::new(), Vec::new());
+    for editions in editions_of(state, team).await?.values() {
+        let days = held(editions);
+        for (place, TeamEdition { assigned, edition, said }) in editions.iter().enumerate() {
+            let (version, edition_id) = (assigned.version, assigned.published.id);
+            changes.extend(assigned.what.clone().map(|what| LastChange {
+                edition: edition_id,
+                version,
+                what,
+            }));
+            let dates = edition.curriculum.evenings();
+            let sessions = dates.iter().zip(&edition.plan.sessions).enumerate();
+            let holds = |day: Date| holding(&days, day) == Some(place);
+            for (session, (evening, blocks)) in sessions.filter(|(_, (evening, _))| holds(evening.date)) {
+                evenings.push(EveningEntry {
+                    edition: edition_id,
+                    edition_number: assigned.published.number,
+                    curriculum: edition.curriculum.name.clone(),
+                    session,
+                    week: evening.week,
+                    date: evening.date.to_string(),
+                    minutes: edition.curriculum.minutes.get(session).copied().unwrap_or_default(),
+                    upset: assigned.own.upsets.get(&session).copied(),
+                    blocks: blocks.len(),
+                    order: order_in_lines(edition, session),
+                    done: count(said, session, Outcome::Done),
+                    short: count(said, session, Outcome::Short),
+                    skipped: count(said, session, Outcome::Skipped),
+                });
+            }
+        }
+    }
+    evenings.sort_by(|a, b| a.date.cmp(&b.date));
+    Ok((evenings, changes))
+}
+
+/// The running order of a session in lines: "8 min Roll, stop, step".
+pub fn order_in_lines(edition: &Edition, session: usize) -> Vec<String> {
+    let line = |block: &Block| {
+        let drill = drill_of(&block.variant);
+        let title = edition.drill(drill).map_or(drill, |found| found.title.as_str());
+        format!("{} {title}", block.minutes)
+    };
+    edition.plan.sessions.get(session).into_iter().flatten().map(line).collect()
+}

@@ -1,0 +1,70 @@
+//! What holds for the whole academy: its settings and its bands.
+
+pub mod clubs;
+pub mod players;
+pub mod teams;
+
+use jogo_core::academy::Academy;
+use jogo_core::academy::band::Band;
+
+use crate::{Store, StoreError, Stored, from_json, to_json};
+
+/// A band as it is kept.
+#[derive(Clone, Debug)]
+pub struct KeptBand {
+    /// The band.
+    pub band: Band,
+    /// Rises with every change.
+    pub version: i64,
+}
+
+impl Store {
+    /// What is set for the whole academy, and its version.
+    pub async fn settings(&self) -> Stored<(Academy, i64)> {
+        let row = sqlx::query!("SELECT doc, version FROM academy").fetch_optional(&self.read).await?;
+        match row {
+            Some(row) => Ok((from_json("the academy's settings", &row.doc)?, row.version)),
+            None => Ok((Academy::default(), 1)),
+        }
+    }
+
+    /// Changes what is set for the whole academy, if it still is the version that was read.
+    pub async fn change_settings(&self, academy: &Academy, version: i64) -> Stored<()> {
+        let doc = to_json("the academy's settings", academy)?;
+        let changed =
+            sqlx::query!("UPDATE academy SET doc = ?, version = version + 1 WHERE version = ?", doc, version)
+                .execute(&self.write)
+                .await?;
+        if changed.rows_affected() == 0 { Err(StoreError::Stale) } else { Ok(()) }
+    }
+
+    /// A band.
+    pub async fn band(&self, id: &str) -> Stored<Option<Band>> {
+        let doc =
+            sqlx::query_scalar!("SELECT doc FROM band WHERE id = ?", id).fetch_optional(&self.read).await?;
+        doc.map(|doc| from_json("a band", &doc)).transpose()
+    }
+
+    /// All bands, the youngest first.
+    pub async fn bands(&self) -> Stored<Vec<KeptBand>> {
+        let rows =
+            sqlx::query!("SELECT doc, version FROM band ORDER BY place, id").fetch_all(&self.read).await?;
+        rows.into_iter()
+            .map(|row| Ok(KeptBand { band: from_json("a band", &row.doc)?, version: row.version }))
+            .collect()
+    }
+
+    /// Changes a band, if it still is the version that was read.
+    pub async fn change_band(&self, band: &Band, version: i64) -> Stored<()> {
+        let doc = to_json("a band", band)?;
+        let changed = sqlx::query!(
+            "UPDATE band SET doc = ?, version = version + 1 WHERE id = ? AND version = ?",
+            doc,
+            band.id,
+            version
+        )
+        .execute(&self.write)
+        .await?;
+        if changed.rows_affected() == 0 { Err(StoreError::Stale) } else { Ok(()) }
+    }
+}

@@ -1,0 +1,154 @@
+//! Teams, and the players of their squads.
+
+use std::collections::BTreeMap;
+
+use jiff::Timestamp;
+use jogo_core::academy::roster::{BirthMonth, NewPlayer};
+use jogo_core::technique::skill::Side;
+use uuid::Uuid;
+
+use crate::{Store, StoreError, Stored, assessment::levels, from_word, parsed, stamp, to_word};
+
+/// A team, with the name of its club.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct Team {
+    /// Id.
+    pub id: Uuid,
+    /// Its name.
+    pub name: String,
+    /// Its club.
+    pub club: String,
+    /// Its band.
+    pub band: String,
+}
+
+/// A child in a squad.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct Player {
+    /// Id.
+    pub id: Uuid,
+    /// What is known of them.
+    pub about: NewPlayer,
+}
+
+impl Store {
+    /// All teams of the academy, by club and name.
+    pub async fn teams(&self) -> Stored<Vec<Team>> {
+        Ok(sqlx::query_as!(
+            Team,
+            r#"SELECT team.id AS "id: Uuid", team.name, club.name AS club, band FROM team JOIN club ON club.id = club
+               ORDER BY club.name, team.name"#
+        )
+        .fetch_all(&self.read)
+        .await?)
+    }
+
+    /// The teams of a coach, by club and name.
+    pub async fn teams_of(&self, person: Uuid) -> Stored<Vec<Team>> {
+        Ok(sqlx::query_as!(
+            Team,
+            r#"SELECT team.id AS "id: Uuid", team.name, club.name AS club, band
+               FROM team_coach JOIN team ON team.id = team_coach.team JOIN club ON club.id = club
+               WHERE person = ? ORDER BY club.name, team.name"#,
+            person
+        )
+        .fetch_all(&self.read)
+        .await?)
+    }
+
+    /// A team.
+    pub async fn team(&self, id: Uuid) -> Stored<Option<Team>> {
+        Ok(sqlx::query_as!(
+            Team,
+            r#"SELECT team.id AS "id: Uuid", team.name, club.name AS club, band FROM team JOIN club ON club.id = club
+               WHERE team.id = ?"#,
+            id
+        )
+        .fetch_optional(&self.read)
+        .await?)
+    }
+
+    /// The squad of a team, in its order.
+    pub async fn players(&self, team: Uuid) -> Stored<Vec<Player>> {
+        let rows = sqlx::query!(
+            r#"SELECT id AS "id: Uuid", name, birth_month, strong_foot FROM player WHERE team = ? ORDER BY place, id"#,
+            team
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter()
+            .map(|row| {
+                Ok(Player {
+                    id: row.id,
+                    about: NewPlayer {
+                        birth_month: parsed("a birth month", &row.birth_month)?,
+                        strong_foot: from_word::<Side>("a strong foot", &row.strong_foot)?,
+                        name: row.name,
+                    },
+                })
+            })
+            .collect()
+    }
+
+    /// When the players of a band's teams were born.
+    pub async fn birth_months(&self, band: &str) -> Stored<BTreeMap<Uuid, BirthMonth>> {
+        let rows = sqlx::query!(
+            r#"SELECT player.id AS "id: Uuid", birth_month FROM team JOIN player ON player.team = team.id WHERE band = ?"#,
+            band
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter().map(|row| Ok((row.id, parsed("a birth month", &row.birth_month)?))).collect()
+    }
+
+    /// Adds players to a squad, all of them or none. A player whose id the squad has already is left as they are, so that
+    /// the same list may be sent twice.
+    pub async fn add_players(&self, team: Uuid, players: &[Player], by: Uuid, at: Timestamp) -> Stored<u64> {
+        let at = stamp(at);
+        let mut tx = self.begin().await?;
+        let first = sqlx::query_scalar!(
+            r#"SELECT COALESCE(MAX(place) + 1, 0) AS "place!: i64" FROM player WHERE team = ?"#,
+            team
+        )
+        .fetch_one(&mut *tx)
+        .await?;
+        let mut added = 0;
+        for (place, Player { id, about }) in (first..).zip(players) {
+            let owner = sqlx::query_scalar!(r#"SELECT team AS "team: Uuid" FROM player WHERE id = ?"#, id)
+                .fetch_optional(&mut *tx)
+                .await?;
+            match owner {
+                Some(owner) if owner == team => continue,
+                Some(_) => {
+                    return Err(StoreError::Taken("an id of this list belongs to another squad".into()));
+                }
+                None => {}
+            }
+            let (born, foot) = (about.birth_month.to_string(), to_word("a strong foot", &about.strong_foot)?);
+            sqlx::query!(
+                "INSERT INTO player (id, team, name, birth_month, strong_foot, place, added_by, added_at)
+                 VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
+                id,
+                team,
+                about.name,
+                born,
+                foot,
+                place,
+                by,
+                at
+            )
+            .execute(&mut *tx)
+            .await
+            .map_err(|error| match error.as_database_error() {
+                Some(e) if e.is_unique_violation() => {
+                    StoreError::Taken(format!("“{}” is already in this squad: add an initial", about.name))
+                }
+                _ => error.into(),
+            })?;
+            added += 1;
+        }
+        levels::forget(&mut tx, team).await?;
+        tx.commit().await?;
+        Ok(added)
+    }
+}

@@ -1,0 +1,90 @@
+//! How many players of each team stand on each level and have each milestone: kept beside what it follows from.
+
+use jogo_core::assessment::milestones::MilestoneId;
+use jogo_core::assessment::milestones::tally::Tally;
+use jogo_core::assessment::results::TestCount;
+use serde::{Deserialize, Serialize};
+use sqlx::{Sqlite, Transaction};
+use uuid::Uuid;
+
+use crate::academy::teams::Team;
+use crate::{Store, Stored, from_json, to_json};
+
+/// What is counted in a team.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+pub struct TeamCounts {
+    /// Players by level, test by test.
+    pub levels: Vec<TestCount>,
+    /// Players who have a milestone of the band, in the order of the milestones.
+    pub milestones: Vec<(MilestoneId, Tally)>,
+}
+
+/// What is kept of a team.
+#[derive(Clone, Debug, PartialEq)]
+pub struct KeptLevels {
+    /// The team.
+    pub team: Team,
+    /// Under this version it is read and kept.
+    pub version: i64,
+    /// The counts; nothing if they have to be worked out anew.
+    pub counts: Option<TeamCounts>,
+}
+
+/// Takes away what is kept of a team, since something that it follows from has changed.
+pub(crate) async fn forget(tx: &mut Transaction<'static, Sqlite>, team: Uuid) -> Stored<()> {
+    sqlx::query!(
+        "INSERT INTO team_levels (team, version) VALUES (?, 1)
+         ON CONFLICT (team) DO UPDATE SET version = version + 1, doc = NULL",
+        team
+    )
+    .execute(&mut **tx)
+    .await?;
+    Ok(())
+}
+
+/// The same for all teams of a band, or of all bands.
+pub(crate) async fn forget_band(tx: &mut Transaction<'static, Sqlite>, band: Option<&str>) -> Stored<()> {
+    sqlx::query!(
+        "INSERT INTO team_levels (team, version) SELECT id, 1 FROM team WHERE ?1 IS NULL OR band = ?1
+         ON CONFLICT (team) DO UPDATE SET version = version + 1, doc = NULL",
+        band
+    )
+    .execute(&mut **tx)
+    .await?;
+    Ok(())
+}
+
+impl Store {
+    /// What is kept of the teams of a band, by club and name.
+    pub async fn kept_levels(&self, band: &str) -> Stored<Vec<KeptLevels>> {
+        let rows = sqlx::query!(
+            r#"SELECT team.id AS "id: Uuid", team.name, club.name AS club, COALESCE(version, 0) AS "version!: i64", doc
+               FROM team JOIN club ON club.id = club LEFT JOIN team_levels ON team_levels.team = team.id
+               WHERE band = ? ORDER BY club.name, team.name"#,
+            band
+        )
+        .fetch_all(&self.read)
+        .await?;
+        let kept = rows.into_iter().map(|row| {
+            let team = Team { id: row.id, name: row.name, club: row.club, band: band.to_owned() };
+            let counts = row.doc.map(|doc| from_json("counts of a team", &doc)).transpose()?;
+            Ok(KeptLevels { team, version: row.version, counts })
+        });
+        kept.collect()
+    }
+
+    /// Keeps what was worked out anew, unless something has changed since.
+    pub async fn keep_levels(&self, team: Uuid, version: i64, counts: &TeamCounts) -> Stored<()> {
+        let doc = to_json("counts of a team", counts)?;
+        sqlx::query!(
+            "INSERT INTO team_levels (team, version, doc) VALUES (?, ?, ?)
+             ON CONFLICT (team) DO UPDATE SET doc = excluded.doc WHERE version = excluded.version",
+            team,
+            version,
+            doc
+        )
+        .execute(&self.write)
+        .await?;
+        Ok(())
+    }
+}

@@ -1,0 +1,190 @@
+//! Trials: what was measured, and what was taken back.
+
+use jiff::Timestamp;
+use jiff::civil::Date;
+use jogo_core::assessment::benchmarks::Test;
+use jogo_core::assessment::results::{Origin, Trial};
+use sqlx::{Sqlite, Transaction};
+use uuid::Uuid;
+
+use crate::{
+    Store, StoreError, Stored, assessment::levels, from_json, from_word, parsed, stamp, to_json, to_word,
+};
+
+/// One trial of one player, under the id that was made on the device.
+#[derive(Clone, Debug, PartialEq)]
+pub struct KnownTrial {
+    /// Id.
+    pub id: Uuid,
+    /// What was measured.
+    pub trial: Trial<Uuid>,
+}
+
+/// A trial, and when it was said.
+#[derive(Clone, Debug)]
+pub struct NewTrial {
+    /// Made on the device.
+    pub id: Uuid,
+    /// The trial.
+    pub trial: Trial<Uuid>,
+    /// When it was said, by the device.
+    pub said_at: Timestamp,
+    /// How it came.
+    pub origin: Origin,
+}
+
+/// A trial to be taken back.
+#[derive(Clone, Copy, Debug)]
+pub struct TakenBack {
+    /// Which.
+    pub trial: Uuid,
+    /// When that was said, by the device.
+    pub said_at: Timestamp,
+}
+
+impl Store {
+    /// Takes trials in and back, all of it or nothing. What is known already is passed over.
+    ///
+    /// The caller has checked that the players are of the team and that the values can be true.
+    pub async fn add_trials(
+        &self,
+        team: Uuid,
+        trials: &[NewTrial],
+        taken_back: &[TakenBack],
+        by: Uuid,
+        at: Timestamp,
+    ) -> Stored<()> {
+        let at = stamp(at);
+        let mut tx = self.begin().await?;
+        for NewTrial { id, trial, said_at, origin } in trials {
+            let side = trial.side.map(|side| to_word("a side", &side)).transpose()?;
+            let marks = (!trial.marks.is_empty()).then(|| to_json("marks", &trial.marks)).transpose()?;
+            let (taken_on, said_at) = (trial.taken_on.to_string(), stamp(*said_at));
+            let origin = to_word("the origin of a trial", origin)?;
+            let added = sqlx::query!(
+                "INSERT INTO trial (id, player, test, taken_on, side, value, marks, origin, taken_by, said_at, received_at)
+                 VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
+                id,
+                trial.player,
+                trial.test,
+                taken_on,
+                side,
+                trial.value,
+                marks,
+                origin,
+                by,
+                said_at,
+                at
+            )
+            .execute(&mut *tx)
+            .await?;
+            if added.rows_affected() == 0 {
+                owned(&mut tx, *id, team).await?;
+            }
+        }
+        for back in taken_back {
+            owned(&mut tx, back.trial, team).await?;
+        }
+        for TakenBack { trial, said_at } in taken_back {
+            let said_at = stamp(*said_at);
+            sqlx::query!(
+                "INSERT INTO trial_taken_back (trial, said_by, said_at) VALUES (?, ?, ?) ON CONFLICT (trial) DO NOTHING",
+                trial,
+                by,
+                said_at
+            )
+            .execute(&mut *tx)
+            .await?;
+        }
+        levels::forget(&mut tx, team).await?;
+        Ok(tx.commit().await?)
+    }
+
+    /// All trials of a team that count, in the order in which they were said.
+    pub async fn trials(&self, team: Uuid) -> Stored<Vec<KnownTrial>> {
+        sqlx::query_as!(
+            Row,
+            r#"SELECT trial.id AS "id: Uuid", player AS "player: Uuid", test, taken_on, side, value, marks
+               FROM trial JOIN player ON player.id = player
+               WHERE team = ? AND NOT EXISTS (SELECT 1 FROM trial_taken_back WHERE trial = trial.id)
+               ORDER BY trial.said_at, trial.id"#,
+            team
+        )
+        .fetch_all(&self.read)
+        .await?
+        .into_iter()
+        .map(KnownTrial::try_from)
+        .collect()
+    }
+
+    /// All trials of one test in the teams of a band that count, taken from a day on and before another, in the order in
+    /// which they were said. (The joins cross so that players are gone through one by one, each with an index: left to
+    /// itself, SQLite reads the test of all bands, which takes four times as long.)
+    pub async fn trials_of_band(
+        &self,
+        test: &Test,
+        band: &str,
+        (from, before): (Date, Date),
+    ) -> Stored<Vec<KnownTrial>> {
+        let (from, before) = (from.to_string(), before.to_string());
+        sqlx::query_as!(
+            Row,
+            r#"SELECT trial.id AS "id: Uuid", player AS "player: Uuid", test, taken_on, side, value, marks
+               FROM team CROSS JOIN player ON player.team = team.id CROSS JOIN trial ON trial.player = player.id
+               WHERE band = ? AND test = ? AND taken_on >= ? AND taken_on < ?
+                   AND NOT EXISTS (SELECT 1 FROM trial_taken_back WHERE trial = trial.id)
+               ORDER BY trial.said_at, trial.id"#,
+            band,
+            test.id,
+            from,
+            before
+        )
+        .fetch_all(&self.read)
+        .await?
+        .into_iter()
+        .map(KnownTrial::try_from)
+        .collect()
+    }
+}
+
+/// Refuses a trial that is not of this team.
+async fn owned(tx: &mut Transaction<'static, Sqlite>, id: Uuid, team: Uuid) -> Stored<()> {
+    let owner = sqlx::query_scalar!(
+        r#"SELECT team AS "team: Uuid" FROM trial JOIN player ON player.id = player WHERE trial.id = ?"#,
+        id
+    )
+    .fetch_optional(&mut **tx)
+    .await?;
+    match owner {
+        Some(owner) if owner == team => Ok(()),
+        Some(_) => Err(StoreError::Taken("an id of these entries belongs to another team".into())),
+        None => Err(StoreError::Taken(format!("no trial {id} is known: send it before taking it back"))),
+    }
+}
+
+/// A trial as it is kept.
+struct Row {
+    id: Uuid,
+    player: Uuid,
+    test: String,
+    taken_on: String,
+    side: Option<String>,
+    value: f64,
+    marks: Option<String>,
+}
+
+impl TryFrom<Row> for KnownTrial {
+    type Error = StoreError;
+
+    fn try_from(row: Row) -> Stored<KnownTrial> {
+        let trial = Trial {
+            player: row.player,
+            test: row.test,
+            taken_on: parsed("the day of a trial", &row.taken_on)?,
+            side: row.side.map(|side| from_word("a side", &side)).transpose()?,
+            value: row.value,
+            marks: row.marks.map(|marks| from_json("marks", &marks)).transpose()?.unwrap_or_default(),
+        };
+        Ok(KnownTrial { id: row.id, trial })
+    }
+}

@@ -1,0 +1,153 @@
+//! Team plans: the editions that a team works by, and what it has of its own.
+
+use jiff::Timestamp;
+use jiff::civil::Date;
+use jogo_core::delivery::edition::Edition;
+use jogo_core::delivery::team_plan::TeamPlan;
+use uuid::Uuid;
+
+use crate::plan::Published;
+use crate::{Store, StoreError, Stored, from_json, parsed, stamp, to_json};
+
+/// An edition that a team works by.
+#[derive(Clone, Debug)]
+pub struct Assigned {
+    /// What is said of it.
+    pub published: Published,
+    /// As it was published.
+    pub edition: Edition,
+    /// From which day on; nothing for the first of its curriculum.
+    pub from: Option<Date>,
+    /// What the team has of its own.
+    pub own: TeamPlan,
+    /// Its state; 0 if the team has nothing of its own.
+    pub version: i64,
+    /// What was changed last.
+    pub what: Option<String>,
+}
+
+/// A team that is running, and how it takes a new edition.
+#[derive(Clone, Debug)]
+pub struct Joining {
+    /// The team.
+    pub team: Uuid,
+    /// From which day on.
+    pub from: Date,
+    /// What it has of its own then.
+    pub own: TeamPlan,
+}
+
+impl Store {
+    /// The editions that a team works by, the curriculum that begins last first, and of each the latest first.
+    pub async fn editions_of_team(&self, team: Uuid) -> Stored<Vec<Assigned>> {
+        let rows = sqlx::query!(
+            r#"SELECT edition.id AS "id: Uuid", curriculum AS "curriculum: Uuid", number, note, person.name AS by,
+                   published_at, edition.doc, from_day, team_plan.doc AS "own?", version AS "version?", what AS "what?"
+               FROM team_edition JOIN edition ON edition.id = team_edition.edition
+                   JOIN person ON person.id = published_by
+                   LEFT JOIN team_plan ON team_plan.team = team_edition.team AND team_plan.edition = edition.id
+                       AND version = (SELECT MAX(version) FROM team_plan AS state
+                                      WHERE state.team = team_edition.team AND state.edition = edition.id)
+               WHERE team_edition.team = ?
+               ORDER BY json_extract(edition.doc, '$.curriculum.start') DESC, number DESC, edition.id DESC"#,
+            team
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter()
+            .map(|r| {
+                let at = parsed("the day of an edition", &r.published_at)?;
+                let published = Published {
+                    id: r.id,
+                    curriculum: r.curriculum,
+                    number: r.number,
+                    note: r.note,
+                    by: r.by,
+                    at,
+                };
+                let own = r.own.as_deref().map(|doc| from_json("a team's plan", doc)).transpose()?;
+                Ok(Assigned {
+                    published,
+                    edition: from_json("an edition", &r.doc)?,
+                    from: r.from_day.as_deref().map(|day| parsed("a day", day)).transpose()?,
+                    own: own.unwrap_or_default(),
+                    version: r.version.unwrap_or(0),
+                    what: r.what,
+                })
+            })
+            .collect()
+    }
+
+    /// The latest editions of all curricula of a band.
+    pub async fn latest_editions(&self, band: &str) -> Stored<Vec<(Uuid, Edition)>> {
+        let rows = sqlx::query!(
+            r#"SELECT id AS "id: Uuid", doc FROM edition
+               WHERE json_extract(doc, '$.band.id') = ?
+                   AND number = (SELECT MAX(number) FROM edition AS other WHERE other.curriculum = edition.curriculum)"#,
+            band
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter().map(|r| Ok((r.id, from_json("an edition", &r.doc)?))).collect()
+    }
+
+    /// Lets a team work by an edition from a day on.
+    pub async fn assign(&self, team: Uuid, edition: Uuid, from: Date, at: Timestamp) -> Stored<()> {
+        let (from, at) = (from.to_string(), stamp(at));
+        sqlx::query!(
+            "INSERT INTO team_edition (team, edition, assigned_at, from_day) VALUES (?, ?, ?, ?) ON CONFLICT DO NOTHING",
+            team,
+            edition,
+            at,
+            from
+        )
+        .execute(&self.write)
+        .await?;
+        Ok(())
+    }
+
+    /// Keeps the next state of what a team has of its own, if it still is as it was read.
+    pub async fn change_team_plan(
+        &self,
+        team: Uuid,
+        read: &Assigned,
+        own: &TeamPlan,
+        what: &str,
+        by: Uuid,
+        at: Timestamp,
+    ) -> Stored<()> {
+        let (doc, at, version) = (to_json("a team's plan", own)?, stamp(at), read.version + 1);
+        sqlx::query!(
+            "INSERT INTO team_plan (team, edition, version, doc, what, changed_by, changed_at)
+             VALUES (?, ?, ?, ?, ?, ?, ?)",
+            team,
+            read.published.id,
+            version,
+            doc,
+            what,
+            by,
+            at
+        )
+        .execute(&self.write)
+        .await
+        .map_err(|error| match error.as_database_error() {
+            Some(e) if e.is_unique_violation() => StoreError::Stale,
+            _ => error.into(),
+        })?;
+        Ok(())
+    }
+
+    /// What a team had of its own before its last change.
+    pub async fn team_plan_before(&self, team: Uuid, read: &Assigned) -> Stored<TeamPlan> {
+        let before = read.version - 1;
+        let doc = sqlx::query_scalar!(
+            "SELECT doc FROM team_plan WHERE team = ? AND edition = ? AND version = ?",
+            team,
+            read.published.id,
+            before
+        )
+        .fetch_optional(&self.read)
+        .await?;
+        Ok(doc.map(|doc| from_json("a team's plan", &doc)).transpose()?.unwrap_or_default())
+    }
+}

@@ -1,0 +1,363 @@
+//! Curricula, the plans that answer them, and their published editions.
+
+use jiff::Timestamp;
+use jogo_core::delivery::edition::Edition;
+use jogo_core::delivery::team_plan::TeamPlan;
+use jogo_core::plan::Plan;
+use jogo_core::plan::curriculum::Curriculum;
+use uuid::Uuid;
+
+use crate::delivery::team_plans::Joining;
+use crate::{Store, StoreError, Stored, from_json, parsed, stamp, to_json};
+
+/// A curriculum on the director's desk.
+#[derive(Clone, Debug)]
+pub struct Draft {
+    /// Id.
+    pub id: Uuid,
+    /// The wishes.
+    pub curriculum: Curriculum,
+    /// The plan that answers them.
+    pub plan: Plan,
+    /// Rises with every change.
+    pub version: i64,
+    /// When it was changed last.
+    pub changed_at: Timestamp,
+    /// Number of its latest edition.
+    pub edition: Option<i64>,
+}
+
+/// So many changes of a curriculum can be taken back.
+const MOST_CHANGES: i64 = 200;
+
+/// A change of a curriculum: what it is, who makes it, and when.
+#[derive(Clone, Copy, Debug)]
+pub struct Change<'c> {
+    /// In words, as undo shows it.
+    pub what: &'c str,
+    /// Who.
+    pub by: Uuid,
+    /// When.
+    pub at: Timestamp,
+}
+
+/// An edition that is about to be published.
+#[derive(Clone, Copy, Debug)]
+pub struct NewEdition<'e> {
+    /// Id, made by the sender.
+    pub id: Uuid,
+    /// Of which curriculum.
+    pub curriculum: Uuid,
+    /// What is frozen.
+    pub edition: &'e Edition,
+    /// What the director notes; may be empty.
+    pub note: &'e str,
+}
+
+/// What is said of a published edition.
+#[derive(Clone, Debug)]
+pub struct Published {
+    /// Id.
+    pub id: Uuid,
+    /// Its curriculum.
+    pub curriculum: Uuid,
+    /// From 1.
+    pub number: i64,
+    /// What the director noted.
+    pub note: String,
+    /// Who published it.
+    pub by: String,
+    /// When.
+    pub at: Timestamp,
+}
+
+impl Store {
+    /// Adds a curriculum.
+    pub async fn add_curriculum(
+        &self,
+        id: Uuid,
+        curriculum: &Curriculum,
+        plan: &Plan,
+        by: Uuid,
+        at: Timestamp,
+    ) -> Stored<()> {
+        let (doc, plan, at) = (to_json("a curriculum", curriculum)?, to_json("a plan", plan)?, stamp(at));
+        sqlx::query!(
+            "INSERT INTO curriculum (id, doc, plan, version, changed_by, changed_at) VALUES (?, ?, ?, 1, ?, ?)",
+            id,
+            doc,
+            plan,
+            by,
+            at
+        )
+        .execute(&self.write)
+        .await?;
+        Ok(())
+    }
+
+    /// All curricula, the latest first.
+    pub async fn curricula(&self) -> Stored<Vec<Draft>> {
+        let rows = sqlx::query!(
+            r#"SELECT id AS "id: Uuid", doc, plan, version, changed_at,
+                   (SELECT MAX(number) FROM edition WHERE curriculum = curriculum.id) AS "edition: i64"
+               FROM curriculum ORDER BY json_extract(doc, '$.start') DESC, id DESC"#
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter().map(|r| draft(r.id, &r.doc, &r.plan, r.version, &r.changed_at, r.edition)).collect()
+    }
+
+    /// A curriculum.
+    pub async fn curriculum(&self, id: Uuid) -> Stored<Option<Draft>> {
+        let row = sqlx::query!(
+            r#"SELECT doc, plan, version, changed_at,
+                   (SELECT MAX(number) FROM edition WHERE curriculum = curriculum.id) AS "edition: i64"
+               FROM curriculum WHERE id = ?"#,
+            id
+        )
+        .fetch_optional(&self.read)
+        .await?;
+        row.map(|r| draft(id, &r.doc, &r.plan, r.version, &r.changed_at, r.edition)).transpose()
+    }
+
+    /// Changes a curriculum and its plan, if it still is the version that was read, and keeps what stood before under the
+    /// name of the change. Returns the new version.
+    pub async fn change_curriculum(
+        &self,
+        read: &Draft,
+        curriculum: &Curriculum,
+        plan: &Plan,
+        change: Change<'_>,
+    ) -> Stored<i64> {
+        let (doc, plan, at) =
+            (to_json("a curriculum", curriculum)?, to_json("a plan", plan)?, stamp(change.at));
+        let mut tx = self.begin().await?;
+        sqlx::query!(
+            "INSERT INTO curriculum_history (curriculum, doc, plan, what, changed_by, changed_at)
+             SELECT id, doc, plan, ?, ?, ? FROM curriculum WHERE id = ? AND version = ?",
+            change.what,
+            change.by,
+            at,
+            read.id,
+            read.version
+        )
+        .execute(&mut *tx)
+        .await?;
+        set_state(&mut tx, read, &doc, &plan, change.by, &at).await?;
+        sqlx::query!(
+            "DELETE FROM curriculum_history WHERE curriculum = ?1 AND change <= (
+                 SELECT change FROM curriculum_history WHERE curriculum = ?1
+                 ORDER BY change DESC LIMIT 1 OFFSET ?2)",
+            read.id,
+            MOST_CHANGES
+        )
+        .execute(&mut *tx)
+        .await?;
+        tx.commit().await?;
+        Ok(read.version + 1)
+    }
+
+    /// What the last change of a curriculum was that can be taken back.
+    pub async fn last_change(&self, curriculum: Uuid) -> Stored<Option<String>> {
+        let what = sqlx::query_scalar!(
+            "SELECT what FROM curriculum_history WHERE curriculum = ? ORDER BY change DESC LIMIT 1",
+            curriculum
+        )
+        .fetch_optional(&self.read)
+        .await?;
+        Ok(what)
+    }
+
+    /// Takes the last change of a curriculum back, if it still is the version that was read. Says what the change was;
+    /// nothing if there is none.
+    pub async fn take_back(&self, read: &Draft, by: Uuid, at: Timestamp) -> Stored<Option<String>> {
+        let at = stamp(at);
+        let mut tx = self.begin().await?;
+        let last = sqlx::query!(
+            "SELECT change, doc, plan, what FROM curriculum_history WHERE curriculum = ?
+             ORDER BY change DESC LIMIT 1",
+            read.id
+        )
+        .fetch_optional(&mut *tx)
+        .await?;
+        let Some(last) = last else { return Ok(None) };
+        set_state(&mut tx, read, &last.doc, &last.plan, by, &at).await?;
+        sqlx::query!("DELETE FROM curriculum_history WHERE change = ?", last.change)
+            .execute(&mut *tx)
+            .await?;
+        tx.commit().await?;
+        Ok(Some(last.what))
+    }
+
+    /// Puts a template in, in the place of one with the same name.
+    pub async fn put_template(&self, id: &str, place: i64, template: &Curriculum) -> Stored<()> {
+        let doc = to_json("a template", template)?;
+        sqlx::query!("INSERT OR REPLACE INTO template (id, place, doc) VALUES (?, ?, ?)", id, place, doc)
+            .execute(&self.write)
+            .await?;
+        Ok(())
+    }
+
+    /// The templates, in their order.
+    pub async fn templates(&self) -> Stored<Vec<(String, Curriculum)>> {
+        let rows =
+            sqlx::query!("SELECT id, doc FROM template ORDER BY place, id").fetch_all(&self.read).await?;
+        rows.into_iter().map(|r| Ok((r.id, from_json("a template", &r.doc)?))).collect()
+    }
+
+    /// Publishes an edition under the next number and assigns it to every team of its band; to those that are running,
+    /// as they join it. Publishing the same id again changes nothing.
+    pub async fn publish(
+        &self,
+        new: NewEdition<'_>,
+        running: &[Joining],
+        by: Uuid,
+        at: Timestamp,
+    ) -> Stored<i64> {
+        let NewEdition { id, curriculum, edition, note } = new;
+        let (doc, at) = (to_json("an edition", edition)?, stamp(at));
+        let mut tx = self.begin().await?;
+        let known =
+            sqlx::query!(r#"SELECT curriculum AS "curriculum: Uuid", number FROM edition WHERE id = ?"#, id)
+                .fetch_optional(&mut *tx)
+                .await?;
+        if let Some(known) = known {
+            return if known.curriculum == curriculum {
+                Ok(known.number)
+            } else {
+                Err(StoreError::Taken("this id belongs to an edition of another curriculum".into()))
+            };
+        }
+        let number = sqlx::query_scalar!(
+            r#"SELECT COALESCE(MAX(number) + 1, 1) AS "number!: i64" FROM edition WHERE curriculum = ?"#,
+            curriculum
+        )
+        .fetch_one(&mut *tx)
+        .await?;
+        sqlx::query!(
+            "INSERT INTO edition (id, curriculum, number, note, doc, published_by, published_at)
+             VALUES (?, ?, ?, ?, ?, ?, ?)",
+            id,
+            curriculum,
+            number,
+            note,
+            doc,
+            by,
+            at
+        )
+        .execute(&mut *tx)
+        .await?;
+        sqlx::query!(
+            "INSERT INTO team_edition (team, edition, assigned_at) SELECT id, ?, ? FROM team WHERE band = ?",
+            id,
+            at,
+            edition.band.id
+        )
+        .execute(&mut *tx)
+        .await?;
+        for Joining { team, from, own } in running {
+            let from = from.to_string();
+            sqlx::query!(
+                "UPDATE team_edition SET from_day = ? WHERE team = ? AND edition = ?",
+                from,
+                team,
+                id
+            )
+            .execute(&mut *tx)
+            .await?;
+            if *own != TeamPlan::default() {
+                let doc = to_json("a team's plan", own)?;
+                sqlx::query!(
+                    "INSERT INTO team_plan (team, edition, version, doc, what, changed_by, changed_at)
+                     VALUES (?, ?, 1, ?, 'the new edition', ?, ?)",
+                    team,
+                    id,
+                    doc,
+                    by,
+                    at
+                )
+                .execute(&mut *tx)
+                .await?;
+            }
+        }
+        tx.commit().await?;
+        Ok(number)
+    }
+
+    /// The editions of a curriculum, the latest first.
+    pub async fn editions(&self, curriculum: Uuid) -> Stored<Vec<Published>> {
+        let rows = sqlx::query!(
+            r#"SELECT edition.id AS "id: Uuid", number, note, person.name AS by, published_at
+               FROM edition JOIN person ON person.id = published_by WHERE curriculum = ? ORDER BY number DESC"#,
+            curriculum
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter()
+            .map(|r| {
+                let at = parsed("the day of an edition", &r.published_at)?;
+                Ok(Published { id: r.id, curriculum, number: r.number, note: r.note, by: r.by, at })
+            })
+            .collect()
+    }
+
+    /// A published edition in full.
+    pub async fn edition(&self, id: Uuid) -> Stored<Option<(Published, Edition)>> {
+        let row = sqlx::query!(
+            r#"SELECT curriculum AS "curriculum: Uuid", number, note, person.name AS by, published_at, doc
+               FROM edition JOIN person ON person.id = published_by WHERE edition.id = ?"#,
+            id
+        )
+        .fetch_optional(&self.read)
+        .await?;
+        row.map(|r| {
+            let at = parsed("the day of an edition", &r.published_at)?;
+            let published =
+                Published { id, curriculum: r.curriculum, number: r.number, note: r.note, by: r.by, at };
+            Ok((published, from_json("an edition", &r.doc)?))
+        })
+        .transpose()
+    }
+}
+
+/// Writes a curriculum's next state, if it still is the version that was read.
+async fn set_state(
+    tx: &mut sqlx::SqliteConnection,
+    read: &Draft,
+    doc: &str,
+    plan: &str,
+    by: Uuid,
+    at: &str,
+) -> Stored<()> {
+    let changed = sqlx::query!(
+        "UPDATE curriculum SET doc = ?, plan = ?, version = version + 1, changed_by = ?, changed_at = ?
+         WHERE id = ? AND version = ?",
+        doc,
+        plan,
+        by,
+        at,
+        read.id,
+        read.version
+    )
+    .execute(tx)
+    .await?;
+    if changed.rows_affected() == 0 { Err(StoreError::Stale) } else { Ok(()) }
+}
+
+fn draft(
+    id: Uuid,
+    doc: &str,
+    plan: &str,
+    version: i64,
+    changed_at: &str,
+    edition: Option<i64>,
+) -> Stored<Draft> {
+    Ok(Draft {
+        id,
+        curriculum: from_json("a curriculum", doc)?,
+        plan: from_json("a plan", plan)?,
+        version,
+        changed_at: parsed("the time of a change", changed_at)?,
+        edition,
+    })
+}
