@@ -1,8 +1,24 @@
+import a11y from 'eslint-plugin-jsx-a11y-x'
 import reactHooks from 'eslint-plugin-react-hooks'
 import tseslint from 'typescript-eslint'
 
 export default tseslint.config(
   { ignores: ['src/api/schema.ts'] },
-  ...tseslint.configs.strict,
+  ...tseslint.configs.strictTypeChecked,
   reactHooks.configs.flat.recommended,
+  a11y.configs.recommended,
+  {
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      'jsx-a11y-x/no-autofocus': 'off', // A dialog puts the focus into its first field.
+      '@typescript-eslint/no-confusing-void-expression': 'off', // A handler may end with what it calls.
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+    },
+    linterOptions: { reportUnusedDisableDirectives: 'error' },
+  },
+  {
+    // What the device keeps has one owner.
+    ignores: ['src/storage/**'],
+    rules: { 'no-restricted-globals': ['error', 'localStorage', 'sessionStorage', 'indexedDB'] },
+  },
 )

@@ -3,7 +3,18 @@ import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 
 // What only the director's desk shows is not carried on a coach's phone; it is fetched when it is asked for.
-const DESK = ['NewCurriculum', 'PlanPage', 'ProgressionsPage', 'BandsPage', 'EveningsPage', 'LevelsPage', 'SeasonFields', 'ClubsPage', 'OutboxPage', 'JoinPage']
+const DESK = [
+  'NewCurriculum',
+  'PlanPage',
+  'ProgressionsPage',
+  'BandsPage',
+  'EveningsPage',
+  'LevelsPage',
+  'SeasonFields',
+  'ClubsPage',
+  'OutboxPage',
+  'JoinPage',
+]
 
 type InfoOf = (id: string) => { isEntry: boolean; importers: string[] } | null
 
@@ -53,7 +64,15 @@ export default defineConfig({
     assetsInlineLimit: 0,
     chunkSizeWarningLimit: 900,
     // Each file costs a slow phone a while, so that all that the first screen needs is one.
-    rolldownOptions: { output: { codeSplitting: { groups: [{ name: (id, context) => (isFirst(id, (each) => context.getModuleInfo(each)) ? 'first' : null) }] } } },
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: (id, context) => (isFirst(id, (each) => context.getModuleInfo(each)) ? 'first' : null) },
+          ],
+        },
+      },
+    },
   },
   server: { proxy: { '/api': 'http://127.0.0.1:7300' } },
 })

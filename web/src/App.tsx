@@ -1,49 +1,93 @@
 import CssBaseline from '@mui/material/CssBaseline'
 import { ThemeProvider } from '@mui/material/styles'
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo } from 'react'
 import { Navigate, Route, Routes, useLocation } from 'react-router'
 import { useSession } from './api/session'
-import { CoachFrame } from './features/CoachFrame'
-import { NewVersion } from './features/NewVersion'
-import { TonightPage } from './features/tonight/TonightPage'
+import { TonightPage } from './features/delivery/tonight/TonightPage'
+import { CoachFrame } from './features/frame/CoachFrame'
+import { NewVersion } from './features/frame/NewVersion'
+import { look, useRemembered } from './storage/remembered'
 import { Fallen } from './ui/Fallen'
 import { ErrorNote, Loading } from './ui/notes'
-import { themeOf, type Look, type Mode } from './ui/theme'
+import { type Look, themeOf } from './ui/theme'
 
 // What the evening begins with comes at once; everything else when it is asked for.
-const SignIn = lazy(() => import('./features/sign-in/SignIn').then((m) => ({ default: m.SignIn })))
-const WeeksPage = lazy(() => import('./features/weeks/WeeksPage').then((m) => ({ default: m.WeeksPage })))
-const SquadPage = lazy(() => import('./features/squad/SquadPage').then((m) => ({ default: m.SquadPage })))
-const TestPage = lazy(() => import('./features/test/TestPage').then((m) => ({ default: m.TestPage })))
-const TestEvening = lazy(() => import('./features/test/TestEvening').then((m) => ({ default: m.TestEvening })))
-const DirectorFrame = lazy(() => import('./features/DirectorFrame').then((m) => ({ default: m.DirectorFrame })))
-const NewCurriculum = lazy(() => import('./features/plan/NewCurriculum').then((m) => ({ default: m.NewCurriculum })))
+const SignIn = lazy(() => import('./features/people/SignIn').then((m) => ({ default: m.SignIn })))
+const WeeksPage = lazy(() =>
+  import('./features/delivery/weeks/WeeksPage').then((m) => ({ default: m.WeeksPage })),
+)
+const SquadPage = lazy(() =>
+  import('./features/assessment/squad/SquadPage').then((m) => ({ default: m.SquadPage })),
+)
+const TestPage = lazy(() =>
+  import('./features/assessment/test/TestPage').then((m) => ({ default: m.TestPage })),
+)
+const TestEvening = lazy(() =>
+  import('./features/assessment/test/TestEvening').then((m) => ({ default: m.TestEvening })),
+)
+const DirectorFrame = lazy(() =>
+  import('./features/frame/DirectorFrame').then((m) => ({ default: m.DirectorFrame })),
+)
+const NewCurriculum = lazy(() =>
+  import('./features/plan/NewCurriculum').then((m) => ({ default: m.NewCurriculum })),
+)
 const PlanPage = lazy(() => import('./features/plan/PlanPage').then((m) => ({ default: m.PlanPage })))
-const DrillsPage = lazy(() => import('./features/drills/DrillsPage').then((m) => ({ default: m.DrillsPage })))
-const DrillDesk = lazy(() => import('./features/drills/DrillDesk').then((m) => ({ default: m.DrillDesk })))
-const ProgressionsPage = lazy(() => import('./features/progressions/ProgressionsPage').then((m) => ({ default: m.ProgressionsPage })))
-const BandsPage = lazy(() => import('./features/bands/BandsPage').then((m) => ({ default: m.BandsPage })))
-const StandardsPage = lazy(() => import('./features/standards/StandardsPage').then((m) => ({ default: m.StandardsPage })))
-const EveningsPage = lazy(() => import('./features/evenings/EveningsPage').then((m) => ({ default: m.EveningsPage })))
-const ClubsPage = lazy(() => import('./features/clubs/ClubsPage').then((m) => ({ default: m.ClubsPage })))
-const JoinPage = lazy(() => import('./features/join/JoinPage').then((m) => ({ default: m.JoinPage })))
-const HandoutPage = lazy(() => import('./features/home/HandoutPage').then((m) => ({ default: m.HandoutPage })))
-const HomePage = lazy(() => import('./features/home/HomePage').then((m) => ({ default: m.HomePage })))
-const OutboxPage = lazy(() => import('./features/clubs/OutboxPage').then((m) => ({ default: m.OutboxPage })))
-const SquadOfTeam = lazy(() => import('./features/squad/SquadOfTeam').then((m) => ({ default: m.SquadOfTeam })))
-const PlayerOfTeam = lazy(() => import('./features/squad/SquadOfTeam').then((m) => ({ default: m.PlayerOfTeam })))
-const PlayerPage = lazy(() => import('./features/squad/PlayerPage').then((m) => ({ default: m.PlayerPage })))
-const PrintPassports = lazy(() => import('./features/print/Passports').then((m) => ({ default: m.PrintPassports })))
-const PrintTest = lazy(() => import('./features/print/TestSheet').then((m) => ({ default: m.PrintTest })))
-const PrintHome = lazy(() => import('./features/print/HomeCards').then((m) => ({ default: m.PrintHome })))
-const PrintSession = lazy(() => import('./features/print/PrintPages').then((m) => ({ default: m.PrintSession })))
-const PrintWeek = lazy(() => import('./features/print/PrintPages').then((m) => ({ default: m.PrintWeek })))
-const LevelsPage = lazy(() => import('./features/levels/LevelsPage').then((m) => ({ default: m.LevelsPage })))
+const DrillsPage = lazy(() => import('./features/drill/DrillsPage').then((m) => ({ default: m.DrillsPage })))
+const DrillDesk = lazy(() => import('./features/drill/DrillDesk').then((m) => ({ default: m.DrillDesk })))
+const ProgressionsPage = lazy(() =>
+  import('./features/progression/ProgressionsPage').then((m) => ({ default: m.ProgressionsPage })),
+)
+const BandsPage = lazy(() =>
+  import('./features/academy/bands/BandsPage').then((m) => ({ default: m.BandsPage })),
+)
+const StandardsPage = lazy(() =>
+  import('./features/assessment/standards/StandardsPage').then((m) => ({ default: m.StandardsPage })),
+)
+const EveningsPage = lazy(() =>
+  import('./features/delivery/evenings/EveningsPage').then((m) => ({ default: m.EveningsPage })),
+)
+const ClubsPage = lazy(() =>
+  import('./features/academy/clubs/ClubsPage').then((m) => ({ default: m.ClubsPage })),
+)
+const JoinPage = lazy(() => import('./features/people/JoinPage').then((m) => ({ default: m.JoinPage })))
+const HandoutPage = lazy(() =>
+  import('./features/delivery/home/HandoutPage').then((m) => ({ default: m.HandoutPage })),
+)
+const HomePage = lazy(() =>
+  import('./features/delivery/home/HomePage').then((m) => ({ default: m.HomePage })),
+)
+const OutboxPage = lazy(() => import('./features/post/OutboxPage').then((m) => ({ default: m.OutboxPage })))
+const SquadOfTeam = lazy(() =>
+  import('./features/assessment/squad/SquadOfTeam').then((m) => ({ default: m.SquadOfTeam })),
+)
+const PlayerOfTeam = lazy(() =>
+  import('./features/assessment/squad/SquadOfTeam').then((m) => ({ default: m.PlayerOfTeam })),
+)
+const PlayerPage = lazy(() =>
+  import('./features/assessment/squad/PlayerPage').then((m) => ({ default: m.PlayerPage })),
+)
+const PrintPassports = lazy(() =>
+  import('./features/assessment/squad/PrintPassports').then((m) => ({ default: m.PrintPassports })),
+)
+const PrintTest = lazy(() =>
+  import('./features/assessment/test/PrintTest').then((m) => ({ default: m.PrintTest })),
+)
+const PrintHome = lazy(() =>
+  import('./features/delivery/home/PrintHome').then((m) => ({ default: m.PrintHome })),
+)
+const PrintSession = lazy(() =>
+  import('./features/delivery/print/PrintPages').then((m) => ({ default: m.PrintSession })),
+)
+const PrintWeek = lazy(() =>
+  import('./features/delivery/print/PrintPages').then((m) => ({ default: m.PrintWeek })),
+)
+const LevelsPage = lazy(() =>
+  import('./features/assessment/levels/LevelsPage').then((m) => ({ default: m.LevelsPage })),
+)
 
 export function App() {
-  const [mode, setMode] = useState<Mode>(() => (localStorage.getItem('jogo.look') as Mode | null) ?? 'light')
+  const [mode, setMode] = useRemembered(look)
   const theme = useMemo(() => themeOf(mode), [mode])
-  useEffect(() => localStorage.setItem('jogo.look', mode), [mode])
   return (
     <ThemeProvider theme={theme}>
       <CssBaseline />

@@ -10,8 +10,8 @@ import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
 import { App } from './App'
 import { ProblemError } from './api/client'
-import { keepRead } from './api/device'
-import { openOutbox } from './api/outbox'
+import { keepRead } from './storage/device'
+import { openOutbox } from './storage/outbox'
 
 // The page's policy lets in only styles that carry the number which the server put into this page.
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content

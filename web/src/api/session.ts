@@ -1,5 +1,5 @@
 // Who is signed in.
-import { useMutation, useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query'
+import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, ProblemError } from './client'
 
 export function useSession() {
@@ -26,7 +26,9 @@ export const useSamples = () =>
 
 /** What one person has read is not shown to the next. */
 const forgetOthers = (queries: QueryClient) =>
-  queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'session' && queryKey[0] !== 'samples' })
+  queries.removeQueries({
+    predicate: ({ queryKey }) => queryKey[0] !== 'session' && queryKey[0] !== 'samples',
+  })
 
 export function useSignIn() {
   const queries = useQueryClient()
@@ -76,7 +78,8 @@ export function useSetPace() {
     mutationFn: (pace_m: number | null) => data(api.PUT('/session/pace', { body: { pace_m } })),
     onSuccess: (session) => {
       queries.setQueryData(['session'], session)
-      for (const laid of ['evening', 'draft-evening', 'desk', 'drills']) void queries.invalidateQueries({ queryKey: [laid] })
+      for (const laid of ['evening', 'draft-evening', 'desk', 'drills'])
+        void queries.invalidateQueries({ queryKey: [laid] })
     },
   })
 }

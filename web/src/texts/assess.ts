@@ -12,7 +12,13 @@ export const board = {
   otherFoot: 'Other foot',
   nextWeek: (week: number, from: string) => `For week ${week}, from ${from}`,
   noWeek: 'No evening lies ahead: groups go by all milestones of the band.',
-  state: { not_seen: 'not seen', on_the_way: 'on the way', met: 'met', kept: 'kept', slipped: 'slipped' } satisfies Words<Schemas['State']>,
+  state: {
+    not_seen: 'not seen',
+    on_the_way: 'on the way',
+    met: 'met',
+    kept: 'kept',
+    slipped: 'slipped',
+  } satisfies Words<Schemas['State']>,
   stateMeans: {
     not_seen: 'no evidence yet',
     on_the_way: 'some evidence',
@@ -22,7 +28,9 @@ export const board = {
   } satisfies Words<Schemas['State']>,
   since: (day: string) => `since ${day}`,
   cell: (player: string, milestone: string, state: string) => `${player}, ${milestone}: ${state}`,
-  group: { move_on: 'Move on', other_foot: 'Other foot', consolidate: 'Consolidate' } satisfies Words<Schemas['Group']>,
+  group: { move_on: 'Move on', other_foot: 'Other foot', consolidate: 'Consolidate' } satisfies Words<
+    Schemas['Group']
+  >,
   groupMeans: {
     move_on: 'Everything of this week is there: one up.',
     other_foot: 'The strong foot is there, the other one is clearly behind.',
@@ -30,17 +38,21 @@ export const board = {
   } satisfies Words<Schemas['Group']>,
   nobody: 'nobody',
   nothingSeen: 'nothing seen yet',
-  missing: (names: string[]) => `still: ${names.slice(0, 3).join(', ')}${names.length > 3 ? ` and ${names.length - 3} more` : ''}`,
+  missing: (names: string[]) =>
+    `still: ${names.slice(0, 3).join(', ')}${names.length > 3 ? ` and ${names.length - 3} more` : ''}`,
   allMet: (n: number) => (n === 1 ? 'has it' : `has all ${n}`),
   behind: (test: string, percent: string) => `${test}: other foot ${percent} behind`,
-  feet: (test: string, percent: string, called: boolean) => `${test}: other foot ${percent} behind${called ? '' : ', within the noise of the test'}`,
+  feet: (test: string, percent: string, called: boolean) =>
+    `${test}: other foot ${percent} behind${called ? '' : ', within the noise of the test'}`,
   sort: 'In the order of',
   sorts: { list: 'the squad list', decide: 'what to decide next' },
   overridden: (by: string, day: string) => `${by} says so since ${day}:`,
   evidence: (state: string) => `By the evidence alone: ${state}.`,
   sayOtherwise: 'You see it differently?',
   reason: 'Why? It is kept, with your name.',
-  verdict: { met: 'Can do it', not_yet: 'Not yet', as_evidence: 'Back to the evidence' } satisfies Words<Schemas['Verdict']>,
+  verdict: { met: 'Can do it', not_yet: 'Not yet', as_evidence: 'Back to the evidence' } satisfies Words<
+    Schemas['Verdict']
+  >,
   reasonMissing: 'Write a reason first, in a few words.',
   passport: 'Passport',
   passports: 'Print passports',
@@ -71,7 +83,8 @@ export const passport = {
   data: 'What is kept',
   export: 'Everything that is kept, as a file',
   erase: 'Erase this player',
-  eraseAbout: (name: string) => `Erases ${name} with every result, for good. What remains of the team's evenings names nobody. Lines of note that you wrote yourself stay: look through them.`,
+  eraseAbout: (name: string) =>
+    `Erases ${name} with every result, for good. What remains of the team's evenings names nobody. Lines of note that you wrote yourself stay: look through them.`,
   eraseSure: 'Write the name to go on',
   keep: 'Keep',
 }
@@ -123,7 +136,12 @@ export const standards = {
     evidence: 'What meets it',
     level: 'At least',
     feet: 'With',
-    foot: { both: 'both feet', either: 'either foot', strong: 'the strong foot', other: 'the other foot' } satisfies Words<Schemas['Feet']>,
+    foot: {
+      both: 'both feet',
+      either: 'either foot',
+      strong: 'the strong foot',
+      other: 'the other foot',
+    } satisfies Words<Schemas['Feet']>,
     times: 'Dates',
     ofLast: 'of the last',
     days: 'Days',
@@ -141,7 +159,8 @@ export const standards = {
     how: 'How it is taken, in one or two sentences',
     howExample: 'Weave through six markers and back. A marker that is left out costs a second.',
     recorded: 'What is recorded',
-    fixed: 'Results were taken with it, so what it records stays. To measure something else, write a new test.',
+    fixed:
+      'Results were taken with it, so what it records stays. To measure something else, write a new test.',
     protocol: 'Protocol',
     kind: {
       count: 'how many in a time',
@@ -166,7 +185,9 @@ export const standards = {
     perSide: 'each foot on its own',
     trials: 'Trials a day',
     summary: 'What counts',
-    summaries: { best: 'the best', mean: 'the mean', median: 'the middle' } satisfies Words<Schemas['Summary']>,
+    summaries: { best: 'the best', mean: 'the mean', median: 'the middle' } satisfies Words<
+      Schemas['Summary']
+    >,
     rest: 'Rest between, s',
     least: 'Least',
     most: 'Most',
@@ -206,7 +227,9 @@ export const squad = {
   export: 'The list to keep:',
   point: 'Which column of your list is which?',
   column: (n: number) => `column ${n}`,
-  columnOf: { name: 'Name', birth_month: 'Birth month', strong_foot: 'Strong foot' } satisfies Words<keyof Schemas['Columns']>,
+  columnOf: { name: 'Name', birth_month: 'Birth month', strong_foot: 'Strong foot' } satisfies Words<
+    keyof Schemas['Columns']
+  >,
   chooseColumn: 'choose a column',
   columns: 'name, birth month, strong foot',
   example: 'See an example file',
@@ -232,7 +255,8 @@ export const test = {
   round: (n: number) => `Round ${n}`,
   before: (value: string) => `before: ${value}`,
   enter: 'Enter',
-  entry: (player: string, side: string | null, round: number) => `${player}${side ? `, ${side} foot` : ''}, round ${round}`,
+  entry: (player: string, side: string | null, round: number) =>
+    `${player}${side ? `, ${side} foot` : ''}, round ${round}`,
   delete: 'Delete digit',
   outOfRange: (least: number, most: number) => `Between ${least} and ${most}.`,
   whole: 'A whole number.',
@@ -242,7 +266,14 @@ export const test = {
   services: (n: number) => `all bounces of ${n} services together`,
   mean: (value: string) => `${value} each`,
   tools: 'Enter by',
-  tool: { keys: 'Keys', stopwatch: 'Stopwatch', tapper: 'Tapper', ticks: 'Ticks', points: 'Points', gates: 'Gates' },
+  tool: {
+    keys: 'Keys',
+    stopwatch: 'Stopwatch',
+    tapper: 'Tapper',
+    ticks: 'Ticks',
+    points: 'Points',
+    gates: 'Gates',
+  },
   start: 'Start (space)',
   stop: 'Stop (space)',
   lap: 'Lap (L)',
@@ -281,7 +312,8 @@ export const levels = {
   view: 'Show',
   views: { milestones: 'Milestones', tests: 'Tests' },
   about: {
-    milestones: 'How many have each milestone: met or kept, by the evidence and the word of their coach. The line says how sure the share is.',
+    milestones:
+      'How many have each milestone: met or kept, by the evidence and the word of their coach. The line says how sure the share is.',
     tests: 'Players by level, from each player’s latest result under the standard of its day.',
   },
   milestones: 'Clubs and milestones',

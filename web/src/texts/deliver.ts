@@ -1,12 +1,13 @@
 // What is said of evenings: tonight, the log, what goes wrong, weeks, home and paper.
 import type { Schemas } from '../api/client'
-import type { Outgoing } from '../api/outbox'
+import type { Outgoing } from '../storage/outbox'
 import { metres, outcome, plural, type Words } from './words'
 
 export const evening = {
   title: (day: string) => day,
   kit: 'Bring',
-  markers: (n: number, colour: string) => (colour === 'any' ? `${plural(n, 'marker')} of any colour` : plural(n, `${colour} marker`)),
+  markers: (n: number, colour: string) =>
+    colour === 'any' ? `${plural(n, 'marker')} of any colour` : plural(n, `${colour} marker`),
   noKit: 'balls only',
   unused: (n: number) => `${n} min are not planned for`,
   layOut: (n: number) => `${n} min lay out`,
@@ -16,7 +17,8 @@ export const evening = {
     if (counts.size === 1 && counts.has(1)) return 'everybody for themselves'
     return [...counts].map(([size, n]) => `${n} × ${size}`).join(', ') + ' players'
   },
-  bouts: (n: number, work: number, rest: number) => `${n} × ${Math.round(work)} s work${rest > 0 ? `, ${Math.round(rest)} s rest` : ''}`,
+  bouts: (n: number, work: number, rest: number) =>
+    `${n} × ${Math.round(work)} s work${rest > 0 ? `, ${Math.round(rest)} s rest` : ''}`,
   touches: (strong: number, other: number) => `${strong} touches strong foot, ${other} other`,
   waiting: (share: string) => `waits ${share}`,
   assumption: 'Touches rest on an assumed cadence until somebody counts.',
@@ -37,7 +39,7 @@ export const evening = {
 
 export const tonight = {
   next: (day: string) => `Next: ${day}`,
-  past: (day: string) => `${day}`,
+  past: (day: string) => day,
   none: 'No evening is planned yet. As soon as the director publishes an edition, it stands here.',
   start: 'Start clock',
   pause: 'Pause',
@@ -79,10 +81,12 @@ export const stations = {
     apart: (name: string) => `Who is kept apart from ${name}?`,
     together: (name: string) => `Who stays with ${name}?`,
   },
-  wish: (one: string, other: string, together: boolean) => `${one} and ${other} ${together ? 'stay together' : 'are kept apart'}.`,
+  wish: (one: string, other: string, together: boolean) =>
+    `${one} and ${other} ${together ? 'stay together' : 'are kept apart'}.`,
   broken: 'Not possible in this split.',
   drop: (one: string, other: string) => `Forget the wish about ${one} and ${other}`,
-  nobodySaid: 'For the whole squad: say in the log who is missing, and the stations are filled with those who are here.',
+  nobodySaid:
+    'For the whole squad: say in the log who is missing, and the stations are filled with those who are here.',
 }
 
 export const log = {
@@ -101,9 +105,11 @@ export const log = {
   noteGone: 'took the line away',
   history: 'Who said what',
   somebody: 'a player',
-  player: (name: string, present: boolean) => `${name} ${present ? 'was here after all' : 'was missing after all'}`,
+  player: (name: string, present: boolean) =>
+    `${name} ${present ? 'was here after all' : 'was missing after all'}`,
   tenths: (success: number) => `${success / 10} of ten`,
-  block: (title: string, outcome: string, success: number | null) => `${title}: ${outcome}${success === null ? '' : `, ${success / 10} of ten`}`,
+  block: (title: string, outcome: string, success: number | null) =>
+    `${title}: ${outcome}${success === null ? '' : `, ${success / 10} of ten`}`,
 }
 
 export const upset = {
@@ -120,7 +126,8 @@ export const upset = {
     skip: 'What fell out is left out.',
   } satisfies Words<Schemas['Remedy']>,
   score: (points: string) => `Score ${points}, lower is better`,
-  moved: (n: number) => (n === 0 ? 'No block moves' : `${plural(n, 'block')} ${n === 1 ? 'leaves its' : 'leave their'} evening`),
+  moved: (n: number) =>
+    n === 0 ? 'No block moves' : `${plural(n, 'block')} ${n === 1 ? 'leaves its' : 'leave their'} evening`,
   enough: 'Nothing falls short',
   short: (what: string[]) => `Falls short: ${what.join(', ')}`,
   sound: 'No rule is broken',
@@ -134,7 +141,8 @@ export const own = {
   open: 'Our days and hall',
   openTheirs: 'Days and hall of this team',
   title: 'What this team has of its own',
-  about: 'Everything else is as in the edition. Where the plan no longer fits, the evenings to come are planned anew, near what they had.',
+  about:
+    'Everything else is as in the edition. Where the plan no longer fits, the evenings to come are planned anew, near what they had.',
   daysFixed: 'An evening has a log already or fell out, so the days stay as they are.',
   asEdition: 'As in the edition',
   fitting: 'Fitting…',
@@ -148,10 +156,16 @@ export const weeks = {
   noLog: 'no log',
   fellOut: 'fell out',
   shortened: (left: number) => `${left} min were left`,
-  goneOn: { shift: 'everything later moved by one evening', squeeze: 'what is needed was placed into the next evenings', skip: 'left out' } satisfies Words<Schemas['Remedy']>,
+  goneOn: {
+    shift: 'everything later moved by one evening',
+    squeeze: 'what is needed was placed into the next evenings',
+    skip: 'left out',
+  } satisfies Words<Schemas['Remedy']>,
   back: (what: string) => `Take back: ${what}`,
   said: (done: number, short: number, skipped: number) =>
-    [done && `${done} done`, short && `${short} short`, skipped && `${skipped} skipped`].filter(Boolean).join(', '),
+    [done && `${done} done`, short && `${short} short`, skipped && `${skipped} skipped`]
+      .filter(Boolean)
+      .join(', '),
 }
 
 export const evenings = {
@@ -167,7 +181,10 @@ export const evenings = {
   team: 'Team',
   share: 'so far',
   cancelled: (n: number) => `${plural(n, 'evening')} fell out`,
-  drift: (moved: number, short: number) => [moved && `${plural(moved, 'block')} moved`, short && `${plural(short, 'skill')} short`].filter(Boolean).join(', '),
+  drift: (moved: number, short: number) =>
+    [moved && `${plural(moved, 'block')} moved`, short && `${plural(short, 'skill')} short`]
+      .filter(Boolean)
+      .join(', '),
   short: 'Falls short of the edition',
   choose: 'Choose a week to see its strands and its log.',
 }
@@ -180,15 +197,18 @@ export const home = {
   nothing: 'No practice at home fits this week. It comes with the next evenings.',
   gone: 'This page has moved',
   askCoach: 'Ask your coach for the new address.',
-  floor: (width: number, depth: number) => `Floor: ${metres.format(width)} × ${metres.format(depth)} m, clear and dry.`,
+  floor: (width: number, depth: number) =>
+    `Floor: ${metres.format(width)} × ${metres.format(depth)} m, clear and dry.`,
   instead: (kit: string, instead: string) => `No ${kit}? Take ${instead}.`,
-  challenge: (seconds: number) => `Challenge of the week: how many clean ones in ${seconds} s? Write down your best.`,
+  challenge: (seconds: number) =>
+    `Challenge of the week: how many clean ones in ${seconds} s? Write down your best.`,
   paper: 'Cards on paper',
   code: 'Code to scan',
   handOut: 'Players scan the code or open the address. The page asks for no name and shows none.',
   renew: 'Make a new address, the old one stops',
   came: 'What came back',
-  cameAbout: (drill: string, seconds: number) => `${drill}: the best in ${seconds} s, as the players say. It shows that they practised; it never counts for a level.`,
+  cameAbout: (drill: string, seconds: number) =>
+    `${drill}: the best in ${seconds} s, as the players say. It shows that they practised; it never counts for a level.`,
   selfReported: 'self-reported',
   bestOf: (name: string) => `Best of ${name}, self-reported`,
   beginWith: (side: string) => `begin with the ${side} foot`,

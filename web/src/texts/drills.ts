@@ -29,7 +29,8 @@ const partName = (pointer: string) => {
 }
 
 export const pace = {
-  mine: (pace: number | null) => (pace === null ? 'My pace: 0.75 m, assumed' : `My pace: ${two.format(pace)} m`),
+  mine: (pace: number | null) =>
+    pace === null ? 'My pace: 0.75 m, assumed' : `My pace: ${two.format(pace)} m`,
   title: 'How long is your pace?',
   how: 'Walk ten paces as you lay markers. Measure how far you have come, and write the metres here. Every floor you see is then laid in your pace.',
   metres: 'Metres of ten paces',
@@ -53,17 +54,39 @@ export const lever = {
 } satisfies Words<Schemas['Lever']>
 
 export const settings = {
-  tempo: { own_pace: 'own pace', in_rhythm: 'in rhythm', fast: 'as fast as you can' } satisfies Words<Schemas['Tempo']>,
-  motion: { on_the_spot: 'on the spot', forward: 'forward', both_directions: 'both directions' } satisfies Words<Schemas['Motion']>,
+  tempo: { own_pace: 'own pace', in_rhythm: 'in rhythm', fast: 'as fast as you can' } satisfies Words<
+    Schemas['Tempo']
+  >,
+  motion: {
+    on_the_spot: 'on the spot',
+    forward: 'forward',
+    both_directions: 'both directions',
+  } satisfies Words<Schemas['Motion']>,
   eyes: { free: 'free', up: 'up', call: 'call it out' } satisfies Words<Schemas['Eyes']>,
-  side: { strong: 'strong', alternate: 'alternate', other: 'other foot only' } satisfies Words<Schemas['Sides']>,
+  side: { strong: 'strong', alternate: 'alternate', other: 'other foot only' } satisfies Words<
+    Schemas['Sides']
+  >,
   touches: { free: 'free', two: 'two', one: 'one' } satisfies Words<Schemas['Touches']>,
   space: { wide: 'wide', usual: 'usual', tight: 'tight' } satisfies Words<Schemas['Space']>,
-  ball: { age_size: 'age size', one_smaller: 'one smaller', tennis_ball: 'tennis ball' } satisfies Words<Schemas['BallSize']>,
-  service: { own_toss: 'own toss', rolled: 'rolled', firm: 'firm', mixed_speeds: 'mixed speeds', high: 'high' } satisfies Words<Schemas['Service']>,
-  chain: { single: 'single', two_joined: 'two joined', three_or_more: 'three or more' } satisfies Words<Schemas['Chain']>,
-  pressure: { none: 'none', shadow: 'shadow', passive: 'passive', live: 'live' } satisfies Words<Schemas['Pressure']>,
-  contest: { none: 'none', own_score: 'own score', partner: 'a partner or the clock' } satisfies Words<Schemas['Contest']>,
+  ball: { age_size: 'age size', one_smaller: 'one smaller', tennis_ball: 'tennis ball' } satisfies Words<
+    Schemas['BallSize']
+  >,
+  service: {
+    own_toss: 'own toss',
+    rolled: 'rolled',
+    firm: 'firm',
+    mixed_speeds: 'mixed speeds',
+    high: 'high',
+  } satisfies Words<Schemas['Service']>,
+  chain: { single: 'single', two_joined: 'two joined', three_or_more: 'three or more' } satisfies Words<
+    Schemas['Chain']
+  >,
+  pressure: { none: 'none', shadow: 'shadow', passive: 'passive', live: 'live' } satisfies Words<
+    Schemas['Pressure']
+  >,
+  contest: { none: 'none', own_score: 'own score', partner: 'a partner or the clock' } satisfies Words<
+    Schemas['Contest']
+  >,
 }
 
 export const drills = {
@@ -154,7 +177,8 @@ export const desk = {
   oneUp: '+ One up',
   difficulty: (n: string) => `difficulty ${n}`,
   success: 'Succeed, %',
-  proposes: (lever: string, setting: string, difficulty: string) => `Next: ${lever} to “${setting}” (${difficulty}).`,
+  proposes: (lever: string, setting: string, difficulty: string) =>
+    `Next: ${lever} to “${setting}” (${difficulty}).`,
   stays: 'Inside the window, or nothing is left to change: stay here.',
   doSo: 'Set it',
   noLevers: 'No lever applies yet. Choose what this drill offers.',
@@ -173,13 +197,25 @@ export const desk = {
   misfit: (says: string) => `Does not fit: ${says}.`,
   nearest: (says: string) => `Nearest: ${says}.`,
   working: (share: string, stations: string) => `${share} work at any time: ${stations}`,
-  footprint: (w: number, d: number, paces: Schemas['InPaces']) => `${metres.format(w)} × ${metres.format(d)} m, that is ${metres.format(paces.width)} × ${metres.format(paces.depth)} paces`,
-  kit: (balls: number, goals: number, walls: number) => [balls > 0 && plural(balls, 'ball'), goals > 0 && plural(goals, 'goal'), walls > 0 && plural(walls, 'wall')].filter((text): text is string => text !== false),
+  footprint: (w: number, d: number, paces: Schemas['InPaces']) =>
+    `${metres.format(w)} × ${metres.format(d)} m, that is ${metres.format(paces.width)} × ${metres.format(paces.depth)} paces`,
+  kit: (balls: number, goals: number, walls: number) =>
+    [
+      balls > 0 && plural(balls, 'ball'),
+      goals > 0 && plural(goals, 'goal'),
+      walls > 0 && plural(walls, 'wall'),
+    ].filter((text): text is string => text !== false),
   roles: (players: number, servers: number, defenders: number) =>
-    [players > 0 && plural(players, 'player'), servers > 0 && plural(servers, 'server'), defenders > 0 && plural(defenders, 'defender')].filter((text): text is string => text !== false),
+    [
+      players > 0 && plural(players, 'player'),
+      servers > 0 && plural(servers, 'server'),
+      defenders > 0 && plural(defenders, 'defender'),
+    ].filter((text): text is string => text !== false),
   path: (kind: string, length: number, changes: number, turning: number) =>
     `${kind} ${metres.format(length)} m${turning < 1 ? '' : `, ${plural(changes, 'turn')} over 30°, ${Math.round(turning)}° in all`}`,
-  pathKind: { dribble: 'dribble', run: 'run', pass: 'pass', serve: 'serve' } satisfies Words<Schemas['PathKind']>,
+  pathKind: { dribble: 'dribble', run: 'run', pass: 'pass', serve: 'serve' } satisfies Words<
+    Schemas['PathKind']
+  >,
   what: 'What it is',
   title: 'Title',
   purpose: 'What it is for, in one sentence',
@@ -191,11 +227,31 @@ export const desk = {
   bandDoes: (name: string, does: boolean) => (does ? name : `${name} (no dose)`),
   doseKind: 'Dose',
   notDone: 'not done in this band',
-  doseKinds: { timed: 'work and rest by the clock', reps: 'repetitions', laps: 'laps', tries: 'tries', streak: 'until a streak' } as Record<string, string>,
-  doseNumbers: { work_s: 'work, s', rest_s: 'rest, s', sets: 'sets', reps: 'repetitions', each_s: 'seconds each', laps: 'laps', directions: 'ways round', tries: 'tries', target: 'in a row', cap_s: 'at most, s', try_s: 'seconds a try' } as Record<string, string>,
+  doseKinds: {
+    timed: 'work and rest by the clock',
+    reps: 'repetitions',
+    laps: 'laps',
+    tries: 'tries',
+    streak: 'until a streak',
+  } as Record<string, string>,
+  doseNumbers: {
+    work_s: 'work, s',
+    rest_s: 'rest, s',
+    sets: 'sets',
+    reps: 'repetitions',
+    each_s: 'seconds each',
+    laps: 'laps',
+    directions: 'ways round',
+    tries: 'tries',
+    target: 'in a row',
+    cap_s: 'at most, s',
+    try_s: 'seconds a try',
+  } as Record<string, string>,
   asPath: 'as the path',
   sides: 'Feet',
-  sideRules: { together: 'both in one bout', each: 'each on its own', alternate: 'in turn' } satisfies Words<Schemas['SideRule']>,
+  sideRules: { together: 'both in one bout', each: 'each on its own', alternate: 'in turn' } satisfies Words<
+    Schemas['SideRule']
+  >,
   station: 'Players at one station, and how many work at once',
   stationOf: { min: 'least', usual: 'usual', max: 'most', working: 'work' },
   serves: 'Skills, strands, surfaces',
@@ -222,8 +278,10 @@ export const desk = {
   saved: (version: number, by: string, at: string) => `${version}. ${by}, ${at}`,
   cameWith: 'came with the library',
   takeThis: 'Take this again',
-  beforeSaving: (n: number) => (n === 1 ? 'One thing before it can be saved' : `${n} things before it can be saved`),
-  inWords: (pointer: string, detail: string) => (/\d/.test(pointer) ? `${partName(pointer)}: ${detail}` : detail.charAt(0).toUpperCase() + detail.slice(1)),
+  beforeSaving: (n: number) =>
+    n === 1 ? 'One thing before it can be saved' : `${n} things before it can be saved`,
+  inWords: (pointer: string, detail: string) =>
+    /\d/.test(pointer) ? `${partName(pointer)}: ${detail}` : detail.charAt(0).toUpperCase() + detail.slice(1),
 }
 
 export const cues = {

@@ -16,7 +16,8 @@ export const signIn = {
 
 export const join = {
   welcome: (name: string) => `Welcome, ${name}`,
-  as: (role: string, of: string[]) => `You were invited as ${role}${of.length > 0 ? ` of ${of.join(' and ')}` : ''}. Choose how you sign in.`,
+  as: (role: string, of: string[]) =>
+    `You were invited as ${role}${of.length > 0 ? ` of ${of.join(' and ')}` : ''}. Choose how you sign in.`,
   login: 'Name to sign in with',
   loginHow: 'Small letters, digits and dashes',
   passwordHow: 'At least 8 characters',
@@ -66,14 +67,17 @@ export const clubs = {
 export const letters = {
   title: 'Outbox',
   now: 'Write what is due now',
-  byServer: 'Letters leave by the mail server. Each is written once: the week on Monday, and a word about logs that are missing.',
-  inFolder: 'No mail server is set up: letters lie as files in the folder “outbox” beside the database, where any mail program opens them.',
+  byServer:
+    'Letters leave by the mail server. Each is written once: the week on Monday, and a word about logs that are missing.',
+  inFolder:
+    'No mail server is set up: letters lie as files in the folder “outbox” beside the database, where any mail program opens them.',
   none: 'Nothing has been written yet. Coaches who have given a mail address get their week on Monday.',
   left: (when: string) => `left ${when}`,
   waits: 'waits',
   failed: (why: string) => `could not be sent: ${why}`,
   mine: 'My post',
-  mineAbout: 'Your evenings of the week by mail, and a word when a log is missing. Leave it empty for no post.',
+  mineAbout:
+    'Your evenings of the week by mail, and a word when a log is missing. Leave it empty for no post.',
   address: 'Mail address',
 }
 
@@ -81,7 +85,8 @@ export const calendar = {
   open: 'My calendar',
   title: 'Your evenings in your calendar',
   how: 'Make an address and add it to the calendar on your phone or computer. New evenings appear there by themselves, and those that fall out say so.',
-  secret: 'Whoever has this address can read your evenings. It is shown only now: make a new one if you lose it.',
+  secret:
+    'Whoever has this address can read your evenings. It is shown only now: make a new one if you lose it.',
   since: (day: string) => `You made an address on ${day}.`,
   make: 'Make an address',
   anew: 'Make a new one, the old one stops',

@@ -24,7 +24,7 @@ export const plan = {
   missing: (n: number) => `${n} short`,
   reached: 'reached',
   noPlan: 'No plan yet. Press Solve, and Jogo lays the weeks.',
-      score: 'Score',
+  score: 'Score',
   scoreMeans: 'lower is better',
   price: 'What the last change cost',
   part: {
@@ -58,7 +58,8 @@ export const plan = {
   forbids: 'No plan can be laid',
   relax: 'What would help:',
   didWhatItCould: 'This plan does what can be done.',
-  mend: (says: string, points: number) => `${says} (${points >= 0 ? '+' : '−'}${metres.format(Math.abs(points))})`,
+  mend: (says: string, points: number) =>
+    `${says} (${points >= 0 ? '+' : '−'}${metres.format(Math.abs(points))})`,
   moreBreaches: (n: number) => `… and ${n} more, marked on the floor`,
   breaches: (n: number) => plural(n, 'rule') + ' broken by this plan',
   inSession: (n: number) => `Session ${n}`,
@@ -94,13 +95,22 @@ export const plan = {
     beside: 'Beside it, for those who move on',
     together: 'all do the same',
   },
-  approach: { repetition_first: 'Repetition first', balanced: 'Balanced', decision_first: 'Decision first' } as Record<string, string>,
+  approach: {
+    repetition_first: 'Repetition first',
+    balanced: 'Balanced',
+    decision_first: 'Decision first',
+  } as Record<string, string>,
   approachMeans: {
     repetition_first: 'Many clean repetitions alone, opponents last.',
     balanced: 'A little of both: clean repetitions first, cues and opponents from the middle on.',
     decision_first: 'A cue or an opponent almost from the start.',
   } as Record<string, string>,
-  side: { equal: 'Both feet alike', other_more: 'More with the other foot', strong_first: 'The strong foot first', not_sided: 'Does not matter' },
+  side: {
+    equal: 'Both feet alike',
+    other_more: 'More with the other foot',
+    strong_first: 'The strong foot first',
+    not_sided: 'Does not matter',
+  },
   wishes: {
     about: 'Every change is kept at once; the plan stays until you press Solve.',
     approach: 'Approach',
@@ -137,15 +147,26 @@ export const plan = {
     chooseTest: 'choose…',
     where: 'Name, floor and squad',
     name: 'Name',
-    ground: { width_m: 'Width m', depth_m: 'Depth m', margin_m: 'Margin m', run_off_m: 'Run-off m', squad: 'Squad', markers: 'Markers', adults: 'Adults' } as Record<string, string>,
+    ground: {
+      width_m: 'Width m',
+      depth_m: 'Depth m',
+      margin_m: 'Margin m',
+      run_off_m: 'Run-off m',
+      squad: 'Squad',
+      markers: 'Markers',
+      adults: 'Adults',
+    } as Record<string, string>,
     layAnew: 'Lay the plan anew',
-    layAnewMeans: 'Looks at everything again, around what is locked. Solve stays near the plan that is there.',
+    layAnewMeans:
+      'Looks at everything again, around what is locked. Solve stays near the plan that is there.',
   },
   compared: {
-    about: (name: string) => `This plan (${name}) beside one for the same wishes by another approach, or beside an edition. Nothing changes until you take it.`,
+    about: (name: string) =>
+      `This plan (${name}) beside one for the same wishes by another approach, or beside an edition. Nothing changes until you take it.`,
     draft: 'This plan',
     edition: (number: number) => `Edition ${number}`,
-    shared: (shared: number, blocks: number) => `${shared} of ${plural(blocks, 'block')} stand where they stood.`,
+    shared: (shared: number, blocks: number) =>
+      `${shared} of ${plural(blocks, 'block')} stand where they stood.`,
     with: 'Compare with',
     ownNumbers: 'own numbers',
     minutesAt: (stage: string) => `Minutes at ${stage}`,
@@ -155,14 +176,21 @@ export const plan = {
     take: (name: string) => `Take the plan “${name}”`,
   },
   forecast: {
-    sum: (share: string, low: string, high: string) => `In the end ${share} of all goals are reached; in eight of ten squads between ${low} and ${high}.`,
-    about: (players: number, squad: number) => `${plural(players, 'virtual player')} in squads of ${squad}, if everything is done as planned.`,
-    dots: (squads: number, goals: number, of: number) => `Dots: what ${plural(squads, 'squad')} that work by it have reached so far, of the ${goals} of ${plural(of, 'goal')} that milestones can show. Dotted: what was foreseen of the same goals.`,
+    sum: (share: string, low: string, high: string) =>
+      `In the end ${share} of all goals are reached; in eight of ten squads between ${low} and ${high}.`,
+    about: (players: number, squad: number) =>
+      `${plural(players, 'virtual player')} in squads of ${squad}, if everything is done as planned.`,
+    dots: (squads: number, goals: number, of: number) =>
+      `Dots: what ${plural(squads, 'squad')} that work by it have reached so far, of the ${goals} of ${plural(of, 'goal')} that milestones can show. Dotted: what was foreseen of the same goals.`,
     noDots: 'No results of squads that work by it stand beside it yet.',
-    dot: (week: number, share: string, foreseen: string) => `Reached by week ${week}: ${share}, ${foreseen} foreseen`,
-    now: (had: number, of: number, foreseen: string) => `now ${had} of ${plural(of, 'player')}, ${foreseen} foreseen`,
-    rateSeen: (rate: string, steps: number, exposures: number) => `results say rate ${rate} (${plural(steps, 'step')} in ${plural(exposures, 'exposure')})`,
-    seen: (skills: number) => `Results of squads of this band speak of ${plural(skills, 'skill')}. The rate for all skills weighs as much as 20 exposures of one player against them.`,
+    dot: (week: number, share: string, foreseen: string) =>
+      `Reached by week ${week}: ${share}, ${foreseen} foreseen`,
+    now: (had: number, of: number, foreseen: string) =>
+      `now ${had} of ${plural(of, 'player')}, ${foreseen} foreseen`,
+    rateSeen: (rate: string, steps: number, exposures: number) =>
+      `results say rate ${rate} (${plural(steps, 'step')} in ${plural(exposures, 'exposure')})`,
+    seen: (skills: number) =>
+      `Results of squads of this band speak of ${plural(skills, 'skill')}. The rate for all skills weighs as much as 20 exposures of one player against them.`,
     take: 'Take these rates over',
     taken: 'These rates are taken over.',
     chart: 'Goals reached by week, in percent',
@@ -173,13 +201,15 @@ export const plan = {
     assumes: 'What it assumes',
     rateAll: 'Rate of all skills',
     spread: 'How players differ',
-    means: 'With rate 1, six working minutes of something without difficulty move 63 of 100 players on to the next stage; each point of difficulty slows that by 15 %. A rest of four weeks halves what was gained inside a stage.',
+    means:
+      'With rate 1, six working minutes of something without difficulty move 63 of 100 players on to the next stage; each point of difficulty slows that by 15 %. A rest of four weeks halves what was gained inside a stage.',
   },
   making: {
     title: 'A new curriculum',
     steps: ['For whom', 'From what', 'When', 'How'],
     band: (minutes: number, n: number) => `${minutes} min a session, ${plural(n, 'new skill')} a week`,
-    nothing: 'There is no template and no earlier season for this band, and no skill begins in it. Add skills under Progressions first.',
+    nothing:
+      'There is no template and no earlier season for this band, and no skill begins in it. Add skills under Progressions first.',
     template: (name: string) => `Template: ${name}`,
     again: (name: string) => `Copy of ${name}`,
     skills: (band: string) => `The skills that ${band} begin`,
@@ -198,7 +228,8 @@ export const plan = {
     notMet: 'nothing met yet',
     ofBand: (band: string) => `as all squads of ${band} have shown`,
     ofTeam: (team: string) => `as ${team} has shown`,
-    presentAbout: 'Each skill begins at the stage that two of three players have by their milestones. Skills that no milestone speaks of begin as written.',
+    presentAbout:
+      'Each skill begins at the stage that two of three players have by their milestones. Skills that no milestone speaks of begin as written.',
     back: 'Back',
     next: 'Next',
     create: 'Make it and lay the plan',
@@ -206,7 +237,8 @@ export const plan = {
   },
   changesTitle: (n: number) => `Changed since edition ${n}`,
   publishTitle: (n: number, name: string) => `Publish edition ${n} of “${name}”?`,
-  publishSays: 'Every team of this band gets it at once, and it is never changed: later changes come as the next edition.',
+  publishSays:
+    'Every team of this band gets it at once, and it is never changed: later changes come as the next edition.',
   note: 'A note for the coaches (may stay empty)',
   publishGo: 'Publish',
   tour: [

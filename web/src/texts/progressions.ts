@@ -4,9 +4,11 @@ import { plural, type Words } from './words'
 
 export const progressions = {
   title: 'Progressions',
-  count: (skills: number, findings: number) => `${plural(skills, 'skill')}, ${findings === 0 ? 'nothing is wrong' : plural(findings, 'finding')}`,
+  count: (skills: number, findings: number) =>
+    `${plural(skills, 'skill')}, ${findings === 0 ? 'nothing is wrong' : plural(findings, 'finding')}`,
   inspector: 'The chosen skill',
-  choose: 'Choose a skill: what it rests on and what it opens lights up. Arrows go right to what it opens, left to what it needs, up and down to its neighbours. Shift and a press on another skill make that one need this one.',
+  choose:
+    'Choose a skill: what it rests on and what it opens lights up. Arrows go right to what it opens, left to what it needs, up and down to its neighbours. Shift and a press on another skill make that one need this one.',
   plate: (name: string, band: string, strand: string) => `${name}, ${band}, ${strand}`,
   since: 'Changes since',
   noSince: 'do not compare',
@@ -16,7 +18,12 @@ export const progressions = {
   smaller: 'Smaller',
   name: 'Skill',
   side: 'Feet',
-  sides: { equal: 'both alike', other_more: 'other foot more', strong_first: 'strong foot first', not_sided: 'does not matter' } satisfies Words<Schemas['SidePolicy']>,
+  sides: {
+    equal: 'both alike',
+    other_more: 'other foot more',
+    strong_first: 'strong foot first',
+    not_sided: 'does not matter',
+  } satisfies Words<Schemas['SidePolicy']>,
   rests: (n: number) => (n === 0 ? 'Rests on nothing' : `Rests on ${plural(n, 'skill')}`),
   opens: (n: number) => (n === 0 ? 'Opens nothing yet' : `Opens ${plural(n, 'skill')}`),
   stageOf: (name: string) => `Stage of ${name} that is needed`,
@@ -37,14 +44,19 @@ export const progressions = {
   way: 'The shortest way',
   squad: 'for the squad of',
   there: 'The squad is there already.',
-  cost: (exposures: number, sessions: number, weeks: number) => `At least ${plural(exposures, 'exposure')}, ${plural(sessions, 'session')} one after the other, ${plural(weeks, 'week')}.`,
+  cost: (exposures: number, sessions: number, weeks: number) =>
+    `At least ${plural(exposures, 'exposure')}, ${plural(sessions, 'session')} one after the other, ${plural(weeks, 'week')}.`,
   drills: (n: number) => (n === 0 ? 'No drill yet' : plural(n, 'drill')),
   reshape: 'Join and split',
   join: 'Join it with another skill into a chain',
   split: 'Split it into parts, one a line',
   splitHint: 'tap, stop\nstep over',
   splitNow: (n: number) => (n < 2 ? 'Split' : `Split into ${n} parts`),
-  mend: { drop_need: 'Take the need out', move_band: 'Start the need earlier', drop_gate: 'Take the gate away' } satisfies Words<Schemas['Mend']['action']>,
+  mend: {
+    drop_need: 'Take the need out',
+    move_band: 'Start the need earlier',
+    drop_gate: 'Take the gate away',
+  } satisfies Words<Schemas['Mend']['action']>,
 }
 
 export const bands = {

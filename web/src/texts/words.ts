@@ -13,7 +13,9 @@ export const strand = {
   passing: 'passing',
 } satisfies Words<Schemas['Strand']>
 
-export const stage = { form: 'Form', flow: 'Flow', scan: 'Scan', contest: 'Contest' } satisfies Words<Schemas['Stage']>
+export const stage = { form: 'Form', flow: 'Flow', scan: 'Scan', contest: 'Contest' } satisfies Words<
+  Schemas['Stage']
+>
 
 export const stageMeans = {
   form: 'correct and slow, on the spot',
@@ -22,7 +24,12 @@ export const stageMeans = {
   contest: 'against someone',
 } satisfies Words<Schemas['Stage']>
 
-export const level = { starting: 'Starting', building: 'Building', secure: 'Secure', stretching: 'Stretching' } satisfies Words<Schemas['Level']>
+export const level = {
+  starting: 'Starting',
+  building: 'Building',
+  secure: 'Secure',
+  stretching: 'Stretching',
+} satisfies Words<Schemas['Level']>
 
 export const levelMeans = {
   starting: 'begins with it',
@@ -35,8 +42,14 @@ export const side = { left: 'left', right: 'right' } satisfies Words<Schemas['Si
 
 export const foot = { strong: 'strong foot', other: 'other foot' }
 
-export const outcome = { done: 'Done', short: 'Short', skipped: 'Skipped' } satisfies Words<Schemas['Outcome']>
+export const outcome = { done: 'Done', short: 'Short', skipped: 'Skipped' } satisfies Words<
+  Schemas['Outcome']
+>
 
-export const role = { director: 'technical director', club_lead: 'club lead', coach: 'coach' } satisfies Words<Schemas['RoleView']>
+export const role = {
+  director: 'technical director',
+  club_lead: 'club lead',
+  coach: 'coach',
+} satisfies Words<Schemas['RoleView']>
 
 export const weekdays = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']

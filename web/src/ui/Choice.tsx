@@ -15,7 +15,15 @@ interface Props<T extends string> {
   framed?: boolean
 }
 
-export function Choice<T extends string>({ label, options, chosen, says, onToggle, disabled, framed }: Props<T>) {
+export function Choice<T extends string>({
+  label,
+  options,
+  chosen,
+  says,
+  onToggle,
+  disabled,
+  framed,
+}: Props<T>) {
   const { floor } = useTheme()
   return (
     <Box role="group" aria-label={label} sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>

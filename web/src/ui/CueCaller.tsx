@@ -22,16 +22,37 @@ export function CueCaller({ calls, elapsed }: Props) {
   const call = at >= 0 ? calls[at] : undefined
   const fresh = call !== undefined && elapsed !== null && elapsed - call.at_s < SHOWN_FOR
   useEffect(() => {
-    if (aloud && at >= 0 && fresh && call) say(call.word, at)
+    if (aloud && at >= 0 && fresh) say(call.word, at)
     // Each call is spoken once, when it comes.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [at])
   return (
-    <Box sx={{ border: `1px solid ${floor.ink}`, display: 'flex', alignItems: 'center', gap: 1, px: 1, minHeight: 64, bgcolor: fresh ? floor.ink : 'background.paper', color: fresh ? floor.paper : 'text.secondary' }}>
-      <Box role="status" aria-label={texts.cues.now} sx={{ flex: 1, fontSize: fresh ? '2.2rem' : '1rem', fontWeight: 700, lineHeight: 1.1 }}>
-        {fresh && call ? call.word : elapsed === null ? texts.cues.ready(calls.length) : texts.cues.wait}
+    <Box
+      sx={{
+        border: `1px solid ${floor.ink}`,
+        display: 'flex',
+        alignItems: 'center',
+        gap: 1,
+        px: 1,
+        minHeight: 64,
+        bgcolor: fresh ? floor.ink : 'background.paper',
+        color: fresh ? floor.paper : 'text.secondary',
+      }}
+    >
+      <Box
+        role="status"
+        aria-label={texts.cues.now}
+        sx={{ flex: 1, fontSize: fresh ? '2.2rem' : '1rem', fontWeight: 700, lineHeight: 1.1 }}
+      >
+        {fresh ? call.word : elapsed === null ? texts.cues.ready(calls.length) : texts.cues.wait}
       </Box>
-      <Button size="small" variant="text" aria-pressed={aloud} onClick={() => setAloud(!aloud)} sx={{ color: 'inherit' }}>
+      <Button
+        size="small"
+        variant="text"
+        aria-pressed={aloud}
+        onClick={() => setAloud(!aloud)}
+        sx={{ color: 'inherit' }}
+      >
         {aloud ? texts.cues.aloud : texts.cues.silent}
       </Button>
     </Box>

@@ -5,7 +5,15 @@ import { styled } from '@mui/material/styles'
 /** Out of sight, but still in the order of the keyboard. */
 const HiddenInput = styled('input')({ position: 'absolute', width: 1, height: 1, opacity: 0 })
 
-export function FileButton({ label, accept, onChoose }: { label: string; accept: string; onChoose: (file: File) => void }) {
+export function FileButton({
+  label,
+  accept,
+  onChoose,
+}: {
+  label: string
+  accept: string
+  onChoose: (file: File) => void
+}) {
   return (
     <Button component="label" sx={{ '&:focus-within': { outline: '3px solid', outlineOffset: 2 } }}>
       {label}

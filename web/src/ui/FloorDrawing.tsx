@@ -7,7 +7,11 @@ export function FloorDrawing({ svg, title, height }: { svg: string; title: strin
     <Box
       role="img"
       aria-label={texts.floorOf(title)}
-      sx={{ lineHeight: 0, textAlign: 'center', '& svg': { maxWidth: '100%', height: 'auto', maxHeight: height } }}
+      sx={{
+        lineHeight: 0,
+        textAlign: 'center',
+        '& svg': { maxWidth: '100%', height: 'auto', maxHeight: height },
+      }}
       dangerouslySetInnerHTML={{ __html: svg.replace(' role="img"', ' aria-hidden="true"') }}
     />
   )

@@ -41,17 +41,29 @@ export function Legend({ open, onClose }: { open: boolean; onClose: () => void }
         </Group>
         <Group title={texts.legend.stages}>
           {STAGES.map((s) => (
-            <Entry key={s} glyph={<StageGlyph stage={s} strand="dribbling" />} says={`${texts.stage[s]}: ${texts.stageMeans[s]}`} />
+            <Entry
+              key={s}
+              glyph={<StageGlyph stage={s} strand="dribbling" />}
+              says={`${texts.stage[s]}: ${texts.stageMeans[s]}`}
+            />
           ))}
         </Group>
         <Group title={texts.legend.levels}>
           {LEVELS.map((l) => (
-            <Entry key={l} glyph={<LevelSteps level={l} />} says={`${texts.level[l]}: ${texts.levelMeans[l]}`} />
+            <Entry
+              key={l}
+              glyph={<LevelSteps level={l} />}
+              says={`${texts.level[l]}: ${texts.levelMeans[l]}`}
+            />
           ))}
         </Group>
         <Group title={texts.legend.states}>
           {STATES.map((s) => (
-            <Entry key={s} glyph={<Ring state={s} />} says={`${texts.board.state[s]}: ${texts.board.stateMeans[s]}`} />
+            <Entry
+              key={s}
+              glyph={<Ring state={s} />}
+              says={`${texts.board.state[s]}: ${texts.board.stateMeans[s]}`}
+            />
           ))}
         </Group>
         <Group title={texts.legend.keys}>

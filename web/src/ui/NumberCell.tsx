@@ -36,7 +36,10 @@ export function NumberCell({ label, value, least, most, wrong, saving, onCommit 
   const [typed, setTyped] = useState<string | null>(null)
   const [sent, setSent] = useState<number | null>(null)
   const number = typed === null ? (value ?? 0) : Number(typed)
-  const fits = typed === null || (typed.trim() === '' && value === null) || (/^\d+$/.test(typed.trim()) && number >= least && number <= most)
+  const fits =
+    typed === null ||
+    (typed.trim() === '' && value === null) ||
+    (/^\d+$/.test(typed.trim()) && number >= least && number <= most)
   const take = () => {
     if (typed !== null && typed.trim() !== '' && fits && number !== value) {
       setSent(number)

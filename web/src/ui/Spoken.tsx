@@ -2,7 +2,14 @@
 import Box from '@mui/material/Box'
 import type { ReactNode } from 'react'
 
-const OUT_OF_SIGHT = { position: 'absolute', width: 1, height: 1, overflow: 'hidden', clip: 'rect(0 0 0 0)', whiteSpace: 'nowrap' } as const
+const OUT_OF_SIGHT = {
+  position: 'absolute',
+  width: 1,
+  height: 1,
+  overflow: 'hidden',
+  clip: 'rect(0 0 0 0)',
+  whiteSpace: 'nowrap',
+} as const
 
 export function Spoken({ as, children }: { as: string; children: ReactNode }) {
   return (

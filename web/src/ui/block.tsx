@@ -3,8 +3,8 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { RunningBlock, Schemas } from '../api/client'
 import { texts } from '../texts/en'
-import { asPercent, Figure } from './figures'
 import { FloorDrawing } from './FloorDrawing'
+import { asPercent, Figure } from './figures'
 
 /** Stage, stations, dose, time on the ball. */
 export function BlockFacts({ block }: { block: RunningBlock }) {
@@ -23,7 +23,8 @@ export function BlockFacts({ block }: { block: RunningBlock }) {
         </Typography>
       )}
       <Figure sx={{ fontSize: '1.1rem' }}>
-        {texts.evening.touches(block.touches.strong, block.touches.other)} · {texts.evening.waiting(asPercent(block.waiting_share))}
+        {texts.evening.touches(block.touches.strong, block.touches.other)} ·{' '}
+        {texts.evening.waiting(asPercent(block.waiting_share))}
       </Figure>
     </Box>
   )
@@ -75,7 +76,11 @@ export function BesideBlock({ block }: { block: RunningBlock }) {
   const { beside } = block
   if (!beside) return null
   return (
-    <Box component="section" aria-label={texts.evening.beside} sx={{ borderLeft: 3, borderColor: 'text.primary', pl: 1, display: 'grid', gap: 0.5 }}>
+    <Box
+      component="section"
+      aria-label={texts.evening.beside}
+      sx={{ borderLeft: 3, borderColor: 'text.primary', pl: 1, display: 'grid', gap: 0.5 }}
+    >
       <Typography variant="h3">
         {texts.evening.beside}: {beside.title} · {texts.stage[beside.stage]}
       </Typography>

@@ -4,7 +4,12 @@ import { useState } from 'react'
 
 type Plain = Omit<TextFieldProps, 'onChange' | 'value' | 'size'>
 
-export function TextCell({ value, onChange, slotProps, ...rest }: Plain & { value: string; onChange: (value: string) => void }) {
+export function TextCell({
+  value,
+  onChange,
+  slotProps,
+  ...rest
+}: Plain & { value: string; onChange: (value: string) => void }) {
   return (
     <TextField
       size="small"
@@ -55,7 +60,15 @@ interface Counting extends Plain {
 }
 
 /** A number that is taken as soon as it reads as one. */
-export function NumberField({ value, optional, whole, onChange, onBlur, 'aria-label': name, ...rest }: Counting) {
+export function NumberField({
+  value,
+  optional,
+  whole,
+  onChange,
+  onBlur,
+  'aria-label': name,
+  ...rest
+}: Counting) {
   const [typed, setTyped] = useState<string | null>(null)
   const shown = typed ?? (value === null ? '' : String(value))
   const read = (text: string): number | null | undefined => {
@@ -78,7 +91,10 @@ export function NumberField({ value, optional, whole, onChange, onBlur, 'aria-la
         setTyped(null)
         onBlur?.(event)
       }}
-      slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: whole ? 'numeric' : 'decimal', 'aria-label': name } }}
+      slotProps={{
+        inputLabel: { shrink: true },
+        htmlInput: { inputMode: whole ? 'numeric' : 'decimal', 'aria-label': name },
+      }}
       sx={{ width: 92 }}
       {...rest}
     />
@@ -86,21 +102,45 @@ export function NumberField({ value, optional, whole, onChange, onBlur, 'aria-la
 }
 
 /** The same, taken only with Enter or on leaving the field: where every change is kept at once. */
-export function LateNumber({ value, onCommit, ...rest }: Omit<Counting, 'onChange' | 'optional'> & { onCommit: (value: number) => void }) {
+export function LateNumber({
+  value,
+  onCommit,
+  ...rest
+}: Omit<Counting, 'onChange' | 'optional'> & { onCommit: (value: number) => void }) {
   const [draft, setDraft] = useState<number | null>(null)
   const take = () => {
     if (draft !== null && draft !== value) onCommit(draft)
     setDraft(null)
   }
-  return <NumberField {...rest} value={draft ?? value} onChange={setDraft} onBlur={take} onKeyDown={(event) => event.key === 'Enter' && take()} />
+  return (
+    <NumberField
+      {...rest}
+      value={draft ?? value}
+      onChange={setDraft}
+      onBlur={take}
+      onKeyDown={(event) => event.key === 'Enter' && take()}
+    />
+  )
 }
 
 /** A text that is taken with Enter or on leaving the field, unless it is empty. */
-export function LateText({ value, onCommit, ...rest }: Plain & { value: string; onCommit: (value: string) => void }) {
+export function LateText({
+  value,
+  onCommit,
+  ...rest
+}: Plain & { value: string; onCommit: (value: string) => void }) {
   const [draft, setDraft] = useState<string | null>(null)
   const take = () => {
     if (draft !== null && draft.trim() !== '' && draft !== value) onCommit(draft.trim())
     setDraft(null)
   }
-  return <TextCell {...rest} value={draft ?? value} onChange={setDraft} onBlur={take} onKeyDown={(event) => event.key === 'Enter' && take()} />
+  return (
+    <TextCell
+      {...rest}
+      value={draft ?? value}
+      onChange={setDraft}
+      onBlur={take}
+      onKeyDown={(event) => event.key === 'Enter' && take()}
+    />
+  )
 }

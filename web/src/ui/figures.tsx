@@ -2,7 +2,11 @@
 import { styled } from '@mui/material/styles'
 import { FIGURE_FACE } from './theme'
 
-export const Figure = styled('span')({ fontFamily: FIGURE_FACE, fontVariantNumeric: 'tabular-nums', letterSpacing: '0.01em' })
+export const Figure = styled('span')({
+  fontFamily: FIGURE_FACE,
+  fontVariantNumeric: 'tabular-nums',
+  letterSpacing: '0.01em',
+})
 
 const one = new Intl.NumberFormat(undefined, { maximumFractionDigits: 1 })
 const fine = new Intl.NumberFormat(undefined, { maximumFractionDigits: 2 })

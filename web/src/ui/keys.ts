@@ -10,7 +10,8 @@ export function isTyping(event: KeyboardEvent): boolean {
     at instanceof HTMLInputElement ||
     at instanceof HTMLTextAreaElement ||
     at instanceof HTMLSelectElement ||
-    (at instanceof HTMLElement && (at.isContentEditable || at.closest('[role="dialog"], [role="menu"], [role="listbox"]') !== null))
+    (at instanceof HTMLElement &&
+      (at.isContentEditable || at.closest('[role="dialog"], [role="menu"], [role="listbox"]') !== null))
   )
 }
 

@@ -10,7 +10,13 @@ export function LevelSteps({ level, size = 18 }: { level: Level | null | undefin
   const reached = level ? LEVELS.indexOf(level) : -1
   const bar = size / 4
   return (
-    <svg width={size} height={size} role="img" aria-label={level ? texts.level[level] : texts.noLevel} style={{ flex: 'none' }}>
+    <svg
+      width={size}
+      height={size}
+      role="img"
+      aria-label={level ? texts.level[level] : texts.noLevel}
+      style={{ flex: 'none' }}
+    >
       {LEVELS.map((name, i) => {
         const height = (size * (i + 1)) / 4
         return (
@@ -38,11 +44,20 @@ export function levelOf(table: { from?: number | null; level: Level }[], value: 
 /** Players by level as one band of steps: wide is many, high is far. */
 export function LevelBand({ counts, width = 240 }: { counts: number[]; width?: number }) {
   const { floor } = useTheme()
-  const all = Math.max(1, counts.reduce((sum, n) => sum + n, 0))
+  const all = Math.max(
+    1,
+    counts.reduce((sum, n) => sum + n, 0),
+  )
   const height = 34
   const says = LEVELS.map((level, i) => texts.levels.counts(texts.level[level], counts[i] ?? 0)).join(', ')
   return (
-    <svg width="100%" viewBox={`0 0 ${width} ${height + 14}`} role="img" aria-label={says} style={{ maxWidth: (width * 4) / 3, display: 'block' }}>
+    <svg
+      width="100%"
+      viewBox={`0 0 ${width} ${height + 14}`}
+      role="img"
+      aria-label={says}
+      style={{ maxWidth: (width * 4) / 3, display: 'block' }}
+    >
       {LEVELS.map((level, i) => {
         const n = counts[i] ?? 0
         const left = (width * counts.slice(0, i).reduce((sum, m) => sum + m, 0)) / all
@@ -50,7 +65,14 @@ export function LevelBand({ counts, width = 240 }: { counts: number[]; width?: n
         const wide = (width * n) / all
         return n > 0 ? (
           <g key={level}>
-            <rect x={left + 0.75} y={height - step + 0.75} width={Math.max(1, wide - 1.5)} height={step - 0.75} fill={i >= 2 ? floor.ink : floor.paper} stroke={floor.ink} />
+            <rect
+              x={left + 0.75}
+              y={height - step + 0.75}
+              width={Math.max(1, wide - 1.5)}
+              height={step - 0.75}
+              fill={i >= 2 ? floor.ink : floor.paper}
+              stroke={floor.ink}
+            />
             {wide >= 14 && (
               <text x={left + wide / 2} y={height + 12} fontSize={12} textAnchor="middle" fill={floor.ink}>
                 {n}

@@ -21,12 +21,15 @@ export type LeverName = keyof typeof SETTINGS
 export const LEVERS = Object.keys(SETTINGS) as LeverName[]
 
 /** Every lever at its easiest; what a rung does not say stands there. */
-export const EASIEST = Object.fromEntries(LEVERS.map((lever) => [lever, SETTINGS[lever][0]])) as Schemas['Levers']
+export const EASIEST = Object.fromEntries(
+  LEVERS.map((lever) => [lever, SETTINGS[lever][0]]),
+) as Schemas['Levers']
 export const set = (levers: Partial<Schemas['Levers']>): Schemas['Levers'] => ({ ...EASIEST, ...levers })
 
 export const settingOf = (levers: Partial<Schemas['Levers']>, lever: LeverName): string => set(levers)[lever]
 
-export const settingInWords = (lever: LeverName, setting: string) => (texts.settings[lever] as Record<string, string>)[setting] ?? setting
+export const settingInWords = (lever: LeverName, setting: string) =>
+  (texts.settings[lever] as Record<string, string>)[setting] ?? setting
 
 /** What one setting of the levers changes in another, in words. */
 export function changes(from: Partial<Schemas['Levers']>, to: Partial<Schemas['Levers']>): string {

@@ -7,7 +7,20 @@ import { StrandSwatch } from './strands'
 export function MilestoneHead({ short, stage, strand }: { short: string; stage: Stage; strand: Strand }) {
   return (
     <>
-      <Box sx={{ writingMode: 'vertical-rl', transform: 'rotate(180deg)', fontSize: '0.86rem', lineHeight: 1.1, maxHeight: 132, mx: 'auto', width: 'fit-content', py: 0.5 }}>{short}</Box>
+      <Box
+        sx={{
+          writingMode: 'vertical-rl',
+          transform: 'rotate(180deg)',
+          fontSize: '0.86rem',
+          lineHeight: 1.1,
+          maxHeight: 132,
+          mx: 'auto',
+          width: 'fit-content',
+          py: 0.5,
+        }}
+      >
+        {short}
+      </Box>
       <Box sx={{ display: 'flex', justifyContent: 'center' }}>
         <StageGlyph stage={stage} strand={strand} />
       </Box>

@@ -13,7 +13,10 @@ export function sentence(error: unknown): string {
 
 export function ErrorNote({ error, children }: { error?: unknown; children?: ReactNode }) {
   return (
-    <Box role="alert" sx={{ borderLeft: 4, borderColor: 'error.main', bgcolor: 'background.paper', px: 1.5, py: 1, my: 1 }}>
+    <Box
+      role="alert"
+      sx={{ borderLeft: 4, borderColor: 'error.main', bgcolor: 'background.paper', px: 1.5, py: 1, my: 1 }}
+    >
       {error !== undefined && <Typography color="error">{sentence(error)}</Typography>}
       {children}
     </Box>

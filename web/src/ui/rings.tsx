@@ -18,20 +18,55 @@ export function Ring({ state, overridden = false, size = 22, label }: Props) {
   const { ink, quiet, warn } = useTheme().floor
   const [middle, r] = [12, 8]
   return (
-    <svg width={size} height={size} viewBox="0 0 24 24" role="img" aria-label={label ?? texts.board.state[state]} style={{ flex: 'none' }}>
-      {state === 'not_seen' && <circle cx={middle} cy={middle} r={r} fill="none" stroke={quiet} strokeWidth={1.5} strokeDasharray="0.1 4.2" strokeLinecap="round" />}
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 24 24"
+      role="img"
+      aria-label={label ?? texts.board.state[state]}
+      style={{ flex: 'none' }}
+    >
+      {state === 'not_seen' && (
+        <circle
+          cx={middle}
+          cy={middle}
+          r={r}
+          fill="none"
+          stroke={quiet}
+          strokeWidth={1.5}
+          strokeDasharray="0.1 4.2"
+          strokeLinecap="round"
+        />
+      )}
       {state === 'on_the_way' && (
         <>
           <circle cx={middle} cy={middle} r={r} fill="none" stroke={quiet} strokeWidth={1} opacity={0.5} />
-          <path d={`M${middle} ${middle - r}A${r} ${r} 0 0 1 ${middle} ${middle + r}`} fill="none" stroke={ink} strokeWidth={3} />
+          <path
+            d={`M${middle} ${middle - r}A${r} ${r} 0 0 1 ${middle} ${middle + r}`}
+            fill="none"
+            stroke={ink}
+            strokeWidth={3}
+          />
         </>
       )}
-      {(state === 'met' || state === 'kept') && <circle cx={middle} cy={middle} r={r} fill="none" stroke={ink} strokeWidth={3} />}
+      {(state === 'met' || state === 'kept') && (
+        <circle cx={middle} cy={middle} r={r} fill="none" stroke={ink} strokeWidth={3} />
+      )}
       {state === 'kept' && <circle cx={middle} cy={middle} r={3.6} fill={ink} />}
       {state === 'slipped' && (
         <>
-          <path d={`M${middle - r} ${middle - 2}A${r} ${r} 0 0 1 ${middle + r} ${middle - 2}`} fill="none" stroke={warn} strokeWidth={3} />
-          <path d={`M${middle - r + 3} ${middle + 3}A${r} ${r} 0 0 0 ${middle + r + 3} ${middle + 3}`} fill="none" stroke={warn} strokeWidth={3} />
+          <path
+            d={`M${middle - r} ${middle - 2}A${r} ${r} 0 0 1 ${middle + r} ${middle - 2}`}
+            fill="none"
+            stroke={warn}
+            strokeWidth={3}
+          />
+          <path
+            d={`M${middle - r + 3} ${middle + 3}A${r} ${r} 0 0 0 ${middle + r + 3} ${middle + 3}`}
+            fill="none"
+            stroke={warn}
+            strokeWidth={3}
+          />
         </>
       )}
       {overridden && <path d="M18 1h5v5" fill="none" stroke={ink} strokeWidth={2.4} />}

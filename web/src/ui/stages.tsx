@@ -22,8 +22,12 @@ export function StageBar({ stage, strand, x, y, width, height }: BarProps) {
     <g>
       <rect x={x} y={y} width={width} height={height} fill={paper} stroke={colour} strokeWidth={1.6} />
       {stage === 'flow' && <rect x={x} y={y + height / 2} width={width} height={height / 2} fill={colour} />}
-      {(stage === 'scan' || stage === 'contest') && <rect x={x} y={y} width={width} height={height} fill={colour} />}
-      {stage === 'scan' && <line x1={middle} y1={y + 1} x2={middle} y2={y + height - 1} stroke={paper} strokeWidth={2.4} />}
+      {(stage === 'scan' || stage === 'contest') && (
+        <rect x={x} y={y} width={width} height={height} fill={colour} />
+      )}
+      {stage === 'scan' && (
+        <line x1={middle} y1={y + 1} x2={middle} y2={y + height - 1} stroke={paper} strokeWidth={2.4} />
+      )}
       {stage === 'contest' && (
         <path
           d={`M${x + 1.5} ${y + 1.5}L${x + width - 1.5} ${y + height - 1.5}M${x + width - 1.5} ${y + 1.5}L${x + 1.5} ${y + height - 1.5}`}

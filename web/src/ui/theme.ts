@@ -99,7 +99,9 @@ export function themeOf(mode: Mode): Theme {
         styleOverrides: {
           body: { fontVariantNumeric: 'tabular-nums' },
           ':focus-visible': { outline: `3px solid ${floor.strands.dribbling}`, outlineOffset: 2 },
-          '@media (prefers-reduced-motion: reduce)': { '*': { transition: 'none !important', animation: 'none !important' } },
+          '@media (prefers-reduced-motion: reduce)': {
+            '*': { transition: 'none !important', animation: 'none !important' },
+          },
           '@media print': { body: { background: 'none' }, '.no-print': { display: 'none !important' } },
         },
       },
@@ -107,13 +109,21 @@ export function themeOf(mode: Mode): Theme {
       MuiButton: {
         defaultProps: { disableElevation: true, variant: 'outlined' },
         styleOverrides: {
-          root: { minHeight: 36, padding: '4px 14px', borderColor: floor.ink, '@media (pointer: coarse)': { minHeight: 44 } },
+          root: {
+            minHeight: 36,
+            padding: '4px 14px',
+            borderColor: floor.ink,
+            '@media (pointer: coarse)': { minHeight: 44 },
+          },
         },
       },
       MuiDialog: { styleOverrides: { paper: { border: `1px solid ${floor.ink}`, backgroundImage: 'none' } } },
       MuiMenu: { styleOverrides: { paper: { border: `1px solid ${floor.ink}`, backgroundImage: 'none' } } },
       MuiOutlinedInput: {
-        styleOverrides: { notchedOutline: { borderColor: floor.quiet }, root: { backgroundColor: floor.paper } },
+        styleOverrides: {
+          notchedOutline: { borderColor: floor.quiet },
+          root: { backgroundColor: floor.paper },
+        },
       },
       MuiTableCell: { styleOverrides: { root: { borderBottom: hair, padding: '6px 10px' } } },
     },

@@ -8,7 +8,7 @@ import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
 import { asNumber, Figure } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
-import { StageGlyph, STAGES } from '../../ui/stages'
+import { STAGES, StageGlyph } from '../../ui/stages'
 import { presetOf, useBeginnings, useCompared, useComparedWithEdition } from './queries'
 
 const says = texts.plan.compared
@@ -29,7 +29,9 @@ export function ComparePanel({ view, onTake }: Props) {
   const withEdition = useComparedWithEdition(view.id, view.version, edition?.number)
   const compared = edition ? withEdition : byApproach
   const named = (name: string | undefined) => (name ? (texts.plan.approach[name] ?? name) : says.ownNumbers)
-  const names: [string, string] = edition ? [says.draft, says.edition(edition.number)] : [named(here), named(other?.name)]
+  const names: [string, string] = edition
+    ? [says.draft, says.edition(edition.number)]
+    : [named(here), named(other?.name)]
   return (
     <Box sx={{ mt: 1.5, display: 'grid', gap: 1.5 }}>
       <Typography variant="body2" color="text.secondary">
@@ -37,7 +39,10 @@ export function ComparePanel({ view, onTake }: Props) {
       </Typography>
       <Choice
         label={says.with}
-        options={[...presets.map((p) => p.name).filter((name) => name !== here), ...view.editions.map((published) => says.edition(published.number))]}
+        options={[
+          ...presets.map((p) => p.name).filter((name) => name !== here),
+          ...view.editions.map((published) => says.edition(published.number)),
+        ]}
         chosen={chosen ? [chosen] : []}
         says={named}
         onToggle={setChosen}
@@ -46,7 +51,9 @@ export function ComparePanel({ view, onTake }: Props) {
       {compared.isError && <ErrorNote error={compared.error} />}
       {compared.data && !compared.isFetching && (
         <>
-          {edition && <Typography variant="body2">{says.shared(compared.data.shared, compared.data.blocks)}</Typography>}
+          {edition && (
+            <Typography variant="body2">{says.shared(compared.data.shared, compared.data.blocks)}</Typography>
+          )}
           <Minutes compared={compared.data} names={names} />
           <Skills compared={compared.data} />
           {other && (
@@ -65,7 +72,15 @@ const cell = { p: '3px 6px', textAlign: 'right' as const }
 function Minutes({ compared, names }: { compared: Schemas['Compared']; names: [string, string] }) {
   const [a, b] = compared.scores
   return (
-    <Box component="table" sx={{ borderCollapse: 'collapse', width: '100%', '& td, & th': cell, '& tr': { borderBottom: 1, borderColor: 'divider' } }}>
+    <Box
+      component="table"
+      sx={{
+        borderCollapse: 'collapse',
+        width: '100%',
+        '& td, & th': cell,
+        '& tr': { borderBottom: 1, borderColor: 'divider' },
+      }}
+    >
       <thead>
         <tr>
           <th />
@@ -107,7 +122,12 @@ function Minutes({ compared, names }: { compared: Schemas['Compared']; names: [s
           )
         })}
         <tr>
-          <Typography component="th" scope="row" variant="body2" sx={{ textAlign: 'left !important', fontWeight: 700 }}>
+          <Typography
+            component="th"
+            scope="row"
+            variant="body2"
+            sx={{ textAlign: 'left !important', fontWeight: 700 }}
+          >
             {texts.plan.score}
           </Typography>
           <td>
@@ -136,16 +156,26 @@ function Skills({ compared }: { compared: Schemas['Compared'] }) {
             {skill.name}
           </Typography>
           {skill.courses.map((course, at) => (
-            <Box key={at} sx={{ display: 'flex', gap: 1.25, alignItems: 'center', opacity: at === 0 ? 1 : 0.85 }}>
+            <Box
+              key={at}
+              sx={{ display: 'flex', gap: 1.25, alignItems: 'center', opacity: at === 0 ? 1 : 0.85 }}
+            >
               {STAGES.map((stage, i) =>
                 course.begins[i] == null ? null : (
-                  <Box key={stage} component="span" title={texts.stage[stage]} sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.4 }}>
+                  <Box
+                    key={stage}
+                    component="span"
+                    title={texts.stage[stage]}
+                    sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.4 }}
+                  >
                     <StageGlyph stage={stage} strand={skill.strand} />
                     <Figure>{course.begins[i]}</Figure>
                   </Box>
                 ),
               )}
-              {course.begins.every((week) => week == null) && <Typography variant="caption">{says.never}</Typography>}
+              {course.begins.every((week) => week == null) && (
+                <Typography variant="caption">{says.never}</Typography>
+              )}
               {course.missing > 0 && (
                 <Typography variant="caption" color="error">
                   {texts.plan.missing(course.missing)}

@@ -6,13 +6,13 @@ import Typography from '@mui/material/Typography'
 import type { Curriculum, Evening, RunningBlock, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../ui/block'
-import { asLongDay, Figure } from '../../ui/figures'
-import { SelectCell } from '../../ui/fields'
 import { FloorDrawing } from '../../ui/FloorDrawing'
+import { SelectCell } from '../../ui/fields'
+import { asLongDay, Figure } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
-import { StageGlyph, STAGES } from '../../ui/stages'
+import { STAGES, StageGlyph } from '../../ui/stages'
 import type { At } from './PlanPage'
-import { useDraftEvening, useWhy, type Edit } from './queries'
+import { type Edit, useDraftEvening, useWhy } from './queries'
 
 interface Props {
   view: Curriculum
@@ -24,7 +24,11 @@ interface Props {
 
 export function EveningInspector({ view, at, busy, onChoose, onEdit }: Props) {
   const evening = useDraftEvening(view.id, at.session, view.version)
-  const why = useWhy(view.id, view.version, { session: at.block === undefined ? undefined : at.session, block: at.block, skill: at.skill })
+  const why = useWhy(view.id, view.version, {
+    session: at.block === undefined ? undefined : at.session,
+    block: at.block,
+    skill: at.skill,
+  })
   const column = view.sessions[at.session]
   const skill = view.skills.find((each) => each.id === at.skill)
   if (evening.isError) return <ErrorNote error={evening.error} />
@@ -34,11 +38,16 @@ export function EveningInspector({ view, at, busy, onChoose, onEdit }: Props) {
     <Box sx={{ mt: 1.5 }}>
       <Typography variant="h2">{asLongDay(data.date)}</Typography>
       <Typography color="text.secondary" variant="body2">
-        {texts.plan.week(data.week)} · {texts.plan.inSession(data.session + 1)} · {texts.minutes(data.minutes)}
+        {texts.plan.week(data.week)} · {texts.plan.inSession(data.session + 1)} ·{' '}
+        {texts.minutes(data.minutes)}
       </Typography>
       <Kit kit={data.kit} />
       {column.tests.map((test) => (
-        <Typography key={test.test} variant="body2" sx={{ borderTop: 1, borderColor: 'divider', mt: 0.75, pt: 0.5, fontWeight: 650 }}>
+        <Typography
+          key={test.test}
+          variant="body2"
+          sx={{ borderTop: 1, borderColor: 'divider', mt: 0.75, pt: 0.5, fontWeight: 650 }}
+        >
           {texts.plan.testIn(test.name, test.minutes)}
         </Typography>
       ))}
@@ -50,7 +59,11 @@ export function EveningInspector({ view, at, busy, onChoose, onEdit }: Props) {
           return (
             <Box component="li" key={`${block.drill} ${i}`} sx={{ borderTop: 1, borderColor: 'divider' }}>
               {block.laying_out > 0 && (
-                <Typography variant="caption" color="text.secondary" sx={{ display: 'block', pl: '54px', pt: 0.5 }}>
+                <Typography
+                  variant="caption"
+                  color="text.secondary"
+                  sx={{ display: 'block', pl: '54px', pt: 0.5 }}
+                >
                   {texts.evening.layOut(block.laying_out)}
                 </Typography>
               )}
@@ -58,9 +71,25 @@ export function EveningInspector({ view, at, busy, onChoose, onEdit }: Props) {
                 block={block}
                 here={here}
                 open={open}
-                onOpen={() => onChoose({ session: at.session, skill: view.stitches.find((s) => s.session === at.session && s.block === i)?.skill ?? at.skill, block: open ? undefined : i })}
+                onOpen={() =>
+                  onChoose({
+                    session: at.session,
+                    skill:
+                      view.stitches.find((s) => s.session === at.session && s.block === i)?.skill ?? at.skill,
+                    block: open ? undefined : i,
+                  })
+                }
               />
-              {open && here && <BlockEdit here={here} place={{ session: at.session, block: i }} count={column.blocks.length} why={why.data?.block ?? undefined} busy={busy} onEdit={onEdit} />}
+              {open && here && (
+                <BlockEdit
+                  here={here}
+                  place={{ session: at.session, block: i }}
+                  count={column.blocks.length}
+                  why={why.data?.block ?? undefined}
+                  busy={busy}
+                  onEdit={onEdit}
+                />
+              )}
               {open && <WhyBlock why={why.data?.block ?? undefined} />}
               {open && <BlockDetail block={block} />}
             </Box>
@@ -68,19 +97,32 @@ export function EveningInspector({ view, at, busy, onChoose, onEdit }: Props) {
         })}
       </Box>
       {data.unused > 0 && (
-        <Typography variant="body2" color="text.secondary" sx={{ borderTop: 1, borderColor: 'divider', pt: 1 }}>
+        <Typography
+          variant="body2"
+          color="text.secondary"
+          sx={{ borderTop: 1, borderColor: 'divider', pt: 1 }}
+        >
           {texts.evening.unused(data.unused)}
         </Typography>
       )}
       {skill && (
-        <Box component="section" aria-label={texts.plan.whyLate(skill.name)} sx={{ borderTop: 1, borderColor: 'divider', mt: 1, pt: 1 }}>
+        <Box
+          component="section"
+          aria-label={texts.plan.whyLate(skill.name)}
+          sx={{ borderTop: 1, borderColor: 'divider', mt: 1, pt: 1 }}
+        >
           <Typography variant="h3">{texts.plan.whyLate(skill.name)}</Typography>
           {(why.data?.skill ?? []).map((sentence) => (
             <Typography key={sentence} variant="body2">
               {sentence}
             </Typography>
           ))}
-          <Button size="small" sx={{ mt: 0.75 }} disabled={busy} onClick={() => onEdit({ edit: 'show', session: at.session, skill: skill.id })}>
+          <Button
+            size="small"
+            sx={{ mt: 0.75 }}
+            disabled={busy}
+            onClick={() => onEdit({ edit: 'show', session: at.session, skill: skill.id })}
+          >
             {texts.plan.addHere(skill.name)}
           </Button>
         </Box>
@@ -89,7 +131,17 @@ export function EveningInspector({ view, at, busy, onChoose, onEdit }: Props) {
   )
 }
 
-function BlockHead({ block, here, open, onOpen }: { block: RunningBlock; here: Schemas['BlockHere'] | undefined; open: boolean; onOpen: () => void }) {
+function BlockHead({
+  block,
+  here,
+  open,
+  onOpen,
+}: {
+  block: RunningBlock
+  here: Schemas['BlockHere'] | undefined
+  open: boolean
+  onOpen: () => void
+}) {
   const begins = block.starts + block.laying_out
   return (
     <ButtonBase
@@ -138,20 +190,48 @@ function BlockEdit({ here, place, count, why, busy, onEdit }: EditProps) {
   const down = STAGES[stage - 1]
   const says = texts.plan.block
   const acts: { label: string; key?: string; edit: Edit | undefined }[] = [
-    { label: says.longer, key: '+', edit: here.minutes < here.most ? { edit: 'minutes', ...place, minutes: here.minutes + 1 } : undefined },
-    { label: says.shorter, key: '−', edit: here.minutes > here.least ? { edit: 'minutes', ...place, minutes: here.minutes - 1 } : undefined },
+    {
+      label: says.longer,
+      key: '+',
+      edit: here.minutes < here.most ? { edit: 'minutes', ...place, minutes: here.minutes + 1 } : undefined,
+    },
+    {
+      label: says.shorter,
+      key: '−',
+      edit: here.minutes > here.least ? { edit: 'minutes', ...place, minutes: here.minutes - 1 } : undefined,
+    },
     { label: says.up, key: '.', edit: up && { edit: 'stage', ...place, stage: up } },
     { label: says.down, key: ',', edit: down && { edit: 'stage', ...place, stage: down } },
-    { label: says.earlier, edit: place.block > 0 ? { edit: 'move', ...place, to: place.session, at: place.block - 1 } : undefined },
-    { label: says.later, edit: place.block < count - 1 ? { edit: 'move', ...place, to: place.session, at: place.block + 1 } : undefined },
-    { label: here.locked ? says.unlock : says.lock, key: 'L', edit: { edit: here.locked ? 'unlock' : 'lock', ...place } },
+    {
+      label: says.earlier,
+      edit: place.block > 0 ? { edit: 'move', ...place, to: place.session, at: place.block - 1 } : undefined,
+    },
+    {
+      label: says.later,
+      edit:
+        place.block < count - 1
+          ? { edit: 'move', ...place, to: place.session, at: place.block + 1 }
+          : undefined,
+    },
+    {
+      label: here.locked ? says.unlock : says.lock,
+      key: 'L',
+      edit: { edit: here.locked ? 'unlock' : 'lock', ...place },
+    },
     { label: says.remove, key: 'X', edit: { edit: 'remove', ...place } },
   ]
-  const rungs = (all: Schemas['Alternative'][] | undefined) => (all ?? []).map((rung) => ({ value: rung.variant, says: alternative(rung) }))
+  const rungs = (all: Schemas['Alternative'][] | undefined) =>
+    (all ?? []).map((rung) => ({ value: rung.variant, says: alternative(rung) }))
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, pb: 1 }}>
       {acts.map(({ label, key, edit }) => (
-        <Button key={label} size="small" disabled={busy || !edit} onClick={() => edit && onEdit(edit)} sx={{ minWidth: 0, px: 0.9 }}>
+        <Button
+          key={label}
+          size="small"
+          disabled={busy || !edit}
+          onClick={() => edit && onEdit(edit)}
+          sx={{ minWidth: 0, px: 0.9 }}
+        >
           {label}
           {key && (
             <Box component="span" aria-hidden sx={{ ml: 0.6, color: 'text.secondary', fontWeight: 400 }}>
@@ -161,7 +241,14 @@ function BlockEdit({ here, place, count, why, busy, onEdit }: EditProps) {
         </Button>
       ))}
       {rungs(why?.instead).length > 0 && (
-        <SelectCell label={says.instead} none={says.asItIs} value="" options={rungs(why?.instead)} onChange={(variant) => variant && onEdit({ edit: 'replace', ...place, variant })} sx={{ mt: 1 }} />
+        <SelectCell
+          label={says.instead}
+          none={says.asItIs}
+          value=""
+          options={rungs(why?.instead)}
+          onChange={(variant) => variant && onEdit({ edit: 'replace', ...place, variant })}
+          sx={{ mt: 1 }}
+        />
       )}
       {(here.beside || rungs(why?.beside).length > 0) && (
         <SelectCell

@@ -1,8 +1,8 @@
 // The forecast: how many goals will be reached by which week, what that rests on, and what results so far show.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
 import type { Curriculum, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { LateNumber } from '../../ui/fields'
@@ -28,20 +28,39 @@ export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
   const last = forecast.all.at(-1)
   const shown = (skill: string) => soFar?.skills.find((known) => known.skill === skill)
   const seen = (soFar?.skills ?? []).flatMap(({ skill, rate }) => (rate ? [{ skill, ...rate }] : []))
-  const takeOver = () => set({ rates: { ...assumed.rates, ...Object.fromEntries(seen.map(({ skill, rate }) => [skill, rounded(rate)])) } })
-  const taken = seen.every(({ skill, rate }) => assumed.rates?.[skill] === rounded(rate))
+  const takeOver = () =>
+    set({
+      rates: {
+        ...assumed.rates,
+        ...Object.fromEntries(seen.map(({ skill, rate }) => [skill, rounded(rate)])),
+      },
+    })
+  const taken = seen.every(({ skill, rate }) => assumed.rates[skill] === rounded(rate))
   return (
     <Box sx={{ mt: 1.5, display: 'grid', gap: 1.5 }}>
       {last && (
-        <Typography>
-          {says.sum(asPercent(last.share), asPercent(last.low), asPercent(last.high))}
-        </Typography>
+        <Typography>{says.sum(asPercent(last.share), asPercent(last.low), asPercent(last.high))}</Typography>
       )}
       <Chart reached={forecast.all} soFar={soFar?.all ?? []} />
       <Typography variant="body2" color="text.secondary">
-        {says.about(forecast.players, forecast.squad)} {soFar && (soFar.all.length > 0 ? says.dots(soFar.squads, soFar.skills.filter((skill) => skill.reached.length > 0).length, forecast.skills.length) : says.noDots)}
+        {says.about(forecast.players, forecast.squad)}{' '}
+        {soFar &&
+          (soFar.all.length > 0
+            ? says.dots(
+                soFar.squads,
+                soFar.skills.filter((skill) => skill.reached.length > 0).length,
+                forecast.skills.length,
+              )
+            : says.noDots)}
       </Typography>
-      <Box component="table" sx={{ borderCollapse: 'collapse', '& td, & th': { p: '3px 4px' }, '& tr': { borderBottom: 1, borderColor: 'divider' } }}>
+      <Box
+        component="table"
+        sx={{
+          borderCollapse: 'collapse',
+          '& td, & th': { p: '3px 4px' },
+          '& tr': { borderBottom: 1, borderColor: 'divider' },
+        }}
+      >
         <thead>
           <tr>
             <Typography component="th" variant="caption" sx={{ textAlign: 'left' }}>
@@ -74,7 +93,9 @@ export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
                   <LateNumber
                     aria-label={says.rateOf(name(skill.skill))}
                     value={skill.rate}
-                    onCommit={(rate) => rate >= 0.01 && rate <= 20 && set({ rates: { ...assumed.rates, [skill.skill]: rate } })}
+                    onCommit={(rate) =>
+                      rate >= 0.01 && rate <= 20 && set({ rates: { ...assumed.rates, [skill.skill]: rate } })
+                    }
                     sx={{ width: 58 }}
                   />
                 </td>
@@ -86,8 +107,18 @@ export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
       <Box component="section" aria-label={says.assumes} sx={{ display: 'grid', gap: 1 }}>
         <Typography variant="h3">{says.assumes}</Typography>
         <Box sx={{ display: 'flex', gap: 1 }}>
-          <LateNumber label={says.rateAll} value={assumed.rate} onCommit={(rate) => rate >= 0.01 && rate <= 20 && set({ rate })} sx={{ width: 130 }} />
-          <LateNumber label={says.spread} value={assumed.spread} onCommit={(spread) => spread >= 0 && spread <= 2 && set({ spread })} sx={{ width: 130 }} />
+          <LateNumber
+            label={says.rateAll}
+            value={assumed.rate}
+            onCommit={(rate) => rate >= 0.01 && rate <= 20 && set({ rate })}
+            sx={{ width: 130 }}
+          />
+          <LateNumber
+            label={says.spread}
+            value={assumed.spread}
+            onCommit={(spread) => spread >= 0 && spread <= 2 && set({ spread })}
+            sx={{ width: 130 }}
+          />
         </Box>
         {seen.length > 0 && (
           <Box sx={{ display: 'grid', gap: 0.75, justifyItems: 'start' }}>
@@ -118,7 +149,10 @@ const rounded = (rate: number) => Math.round(rate * 100) / 100
 function SoFar({ known }: { known: Schemas['SkillSoFar'] | undefined }) {
   const now = known?.reached.at(-1)
   const rate = known?.rate
-  const lines = [now && says.now(now.had, now.of, asPercent(now.foreseen)), rate && says.rateSeen(asResult(rate.rate), rate.moved_on, Math.round(rate.exposures))]
+  const lines = [
+    now && says.now(now.had, now.of, asPercent(now.foreseen)),
+    rate && says.rateSeen(asResult(rate.rate), rate.moved_on, Math.round(rate.exposures)),
+  ]
   return (
     <Typography variant="caption" color="text.secondary" sx={{ display: 'block' }}>
       {lines.filter(Boolean).join('; ')}
@@ -134,7 +168,10 @@ function Chart({ reached, soFar }: { reached: Schemas['Reached'][]; soFar: Schem
   const x = (i: number) => L + ((W - L - 8) * i) / Math.max(reached.length - 1, 1)
   const y = (share: number) => 8 + (H - B - 8) * (1 - share)
   const line = reached.map((r, i) => `${x(i)},${y(r.share)}`).join(' ')
-  const band = [...reached.map((r, i) => `${x(i)},${y(r.high)}`), ...reached.map((r, i) => `${x(i)},${y(r.low)}`).toReversed()].join(' ')
+  const band = [
+    ...reached.map((r, i) => `${x(i)},${y(r.high)}`),
+    ...reached.map((r, i) => `${x(i)},${y(r.low)}`).toReversed(),
+  ].join(' ')
   const every = Math.ceil(reached.length / 8)
   return (
     <svg viewBox={`0 0 ${W} ${H}`} role="img" aria-label={says.chart} style={{ width: '100%' }}>
@@ -148,11 +185,29 @@ function Chart({ reached, soFar }: { reached: Schemas['Reached'][]; soFar: Schem
       ))}
       <polygon points={band} fill={floor.hair} opacity={0.75} />
       <polyline points={line} fill="none" stroke={floor.ink} strokeWidth={2} />
-      {soFar.length > 1 && <polyline points={soFar.map(({ week, foreseen }) => `${x(reached.findIndex((r) => r.week === week))},${y(foreseen)}`).join(' ')} fill="none" stroke={floor.ink} strokeWidth={1.2} strokeDasharray="2 3" />}
+      {soFar.length > 1 && (
+        <polyline
+          points={soFar
+            .map(({ week, foreseen }) => `${x(reached.findIndex((r) => r.week === week))},${y(foreseen)}`)
+            .join(' ')}
+          fill="none"
+          stroke={floor.ink}
+          strokeWidth={1.2}
+          strokeDasharray="2 3"
+        />
+      )}
       {soFar.map(({ week, had, of, foreseen }) => {
         const at = reached.findIndex((r) => r.week === week)
         return at < 0 ? null : (
-          <circle key={week} cx={x(at)} cy={y(had / of)} r={3.5} fill={floor.ink} stroke={floor.paper} strokeWidth={1.2}>
+          <circle
+            key={week}
+            cx={x(at)}
+            cy={y(had / of)}
+            r={3.5}
+            fill={floor.ink}
+            stroke={floor.paper}
+            strokeWidth={1.2}
+          >
             <title>{says.dot(week, asPercent(had / of), asPercent(foreseen))}</title>
           </circle>
         )

@@ -13,7 +13,10 @@ interface Props {
 
 export function MinuteBars({ sessions, x, base, height, width }: Props) {
   const { floor } = useTheme()
-  const most = Math.max(1, ...sessions.map((s) => Math.max(s.minutes, s.changes + s.by_strand.reduce((a, b) => a + b, 0))))
+  const most = Math.max(
+    1,
+    ...sessions.map((s) => Math.max(s.minutes, s.changes + s.by_strand.reduce((a, b) => a + b, 0))),
+  )
   const scale = height / most
   return (
     <g>
@@ -23,7 +26,13 @@ export function MinuteBars({ sessions, x, base, height, width }: Props) {
           <rect width={4} height={4} fill={floor.strands.dribbling} />
           <line x1={0} x2={4} y1={1} y2={1} stroke={floor.paper} strokeWidth={1} />
         </pattern>
-        <pattern id="fill-receiving" width={8} height={8} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <pattern
+          id="fill-receiving"
+          width={8}
+          height={8}
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
           <rect width={8} height={8} fill={floor.strands.receiving} />
           <line x1={0} x2={0} y1={0} y2={8} stroke={floor.paper} strokeWidth={2} />
         </pattern>
@@ -34,16 +43,41 @@ export function MinuteBars({ sessions, x, base, height, width }: Props) {
       </defs>
       {sessions.map((s, i) => {
         const left = x(i) - width / 2
-        const fills = [floor.strands.ball_mastery, 'url(#fill-dribbling)', 'url(#fill-receiving)', 'url(#fill-passing)']
+        const fills = [
+          floor.strands.ball_mastery,
+          'url(#fill-dribbling)',
+          'url(#fill-receiving)',
+          'url(#fill-passing)',
+        ]
         const tops = s.by_strand.map((_, at) => s.by_strand.slice(0, at + 1).reduce((a, b) => a + b, 0))
         const laid = tops.at(-1) ?? 0
         return (
           <g key={s.session}>
-            <rect x={left - 2.5} y={base - s.minutes * scale} width={width + 5} height={s.minutes * scale} fill="none" stroke={floor.ink} />
+            <rect
+              x={left - 2.5}
+              y={base - s.minutes * scale}
+              width={width + 5}
+              height={s.minutes * scale}
+              fill="none"
+              stroke={floor.ink}
+            />
             {STRANDS.map((strand, at) => (
-              <rect key={strand} x={left} y={base - (tops[at] ?? 0) * scale} width={width} height={(s.by_strand[at] ?? 0) * scale} fill={fills[at]} />
+              <rect
+                key={strand}
+                x={left}
+                y={base - (tops[at] ?? 0) * scale}
+                width={width}
+                height={(s.by_strand[at] ?? 0) * scale}
+                fill={fills[at]}
+              />
             ))}
-            <rect x={left} y={base - (laid + s.changes) * scale} width={width} height={s.changes * scale} fill={floor.hair} />
+            <rect
+              x={left}
+              y={base - (laid + s.changes) * scale}
+              width={width}
+              height={s.changes * scale}
+              fill={floor.hair}
+            />
           </g>
         )
       })}

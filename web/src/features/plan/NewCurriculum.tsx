@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
-import { useState, type FormEvent, type ReactNode } from 'react'
+import { type ReactNode, type SyntheticEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { newId, type Schemas } from '../../api/client'
 import { useSession } from '../../api/session'
@@ -12,8 +12,8 @@ import { Choice } from '../../ui/Choice'
 import { NumberField, TextCell } from '../../ui/fields'
 import { asDay, Figure } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
-import { useAcademy, useBands } from '../drills/queries'
-import { useClubs } from '../clubs/queries'
+import { useClubs } from '../academy/clubs/queries'
+import { useAcademy, useBands } from '../drill/queries'
 import { presetOf, useBeginnings, useCreate } from './queries'
 import { SeasonFields } from './SeasonFields'
 
@@ -28,7 +28,14 @@ export function NewCurriculum() {
   const failed = [bands, beginnings, academy].find((each) => each.isError)
   if (failed) return <ErrorNote error={failed.error} />
   if (!bands.data || !beginnings.data || !academy.data || !today) return <Loading />
-  return <Steps bands={bands.data.map(({ band }) => band)} beginnings={beginnings.data} grounds={academy.data.academy.grounds ?? {}} today={today} />
+  return (
+    <Steps
+      bands={bands.data.map(({ band }) => band)}
+      beginnings={beginnings.data}
+      grounds={academy.data.academy.grounds}
+      today={today}
+    />
+  )
 }
 
 interface Made {
@@ -87,12 +94,13 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
     })
     setStep(2)
   }
-  const finish = (event: FormEvent) => {
+  const finish = (event: SyntheticEvent) => {
     event.preventDefault()
     const { from, season, name, session_min, approach, ground, present } = made
     if (step === 2) return setStep(3)
     if (!from || !season || !session_min) return
-    const preset = beginnings.approaches.find((each) => each.name === approach)?.approach ?? from.wishes.approach
+    const preset =
+      beginnings.approaches.find((each) => each.name === approach)?.approach ?? from.wishes.approach
     const { wishes: base, ...source } = from
     create.mutate(
       {
@@ -103,7 +111,10 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
         session_min,
         approach: preset,
         ground: grounds[ground ?? own] ?? base.ground,
-        present: present === undefined || present === 'as_written' || present === 'of_band' ? { kind: present ?? 'as_written' } : { kind: 'of_team', team: present },
+        present:
+          present === undefined || present === 'as_written' || present === 'of_band'
+            ? { kind: present ?? 'as_written' }
+            : { kind: 'of_team', team: present },
       },
       { onSuccess: (view) => void navigate(`/plan/${view.id}`) },
     )
@@ -114,11 +125,20 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
   if (from && !presetOf(from.wishes.approach, beginnings.approaches)) approaches.unshift(AS_THERE)
   const fitting = beginnings.from.filter((each) => each.wishes.band === band?.id)
   return (
-    <Box component="form" onSubmit={finish} sx={{ p: 3, maxWidth: 720, display: 'grid', gap: 2, alignContent: 'start' }}>
+    <Box
+      component="form"
+      onSubmit={finish}
+      sx={{ p: 3, maxWidth: 720, display: 'grid', gap: 2, alignContent: 'start' }}
+    >
       <Typography variant="h1">{says.title}</Typography>
       <Box component="ol" sx={{ display: 'flex', gap: 2, listStyle: 'none', p: 0, m: 0, flexWrap: 'wrap' }}>
         {says.steps.map((name, i) => (
-          <Typography component="li" key={name} aria-current={i === step ? 'step' : undefined} sx={{ fontWeight: i === step ? 700 : 400, color: i > step ? 'text.secondary' : undefined }}>
+          <Typography
+            component="li"
+            key={name}
+            aria-current={i === step ? 'step' : undefined}
+            sx={{ fontWeight: i === step ? 700 : 400, color: i > step ? 'text.secondary' : undefined }}
+          >
             <Figure>{i + 1}</Figure> {name}
             {i === 0 && band && step > 0 && `: ${band.name}`}
             {i === 1 && from && step > 1 && `: ${from.wishes.name}`}
@@ -128,7 +148,13 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
       {step === 0 && (
         <Plates label={says.steps[0] ?? ''}>
           {bands.map((band, i) => (
-            <Plate key={band.id} first={i === 0} title={band.name} says={says.band(band.session_min, band.new_skills_per_week)} onChoose={() => chooseBand(band)} />
+            <Plate
+              key={band.id}
+              first={i === 0}
+              title={band.name}
+              says={says.band(band.session_min, band.new_skills_per_week)}
+              onChoose={() => chooseBand(band)}
+            />
           ))}
         </Plates>
       )}
@@ -139,8 +165,19 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
             <Plate
               key={each.kind === 'curriculum' ? each.curriculum : each.kind}
               first={i === 0}
-              title={each.kind === 'template' ? says.template(each.wishes.name) : each.kind === 'curriculum' ? says.again(each.wishes.name) : says.skills(each.wishes.name)}
-              says={says.contains(each.wishes.weeks, each.wishes.weekdays.length, each.wishes.goals.length, each.kind === 'curriculum' ? asDay(each.wishes.start) : undefined)}
+              title={
+                each.kind === 'template'
+                  ? says.template(each.wishes.name)
+                  : each.kind === 'curriculum'
+                    ? says.again(each.wishes.name)
+                    : says.skills(each.wishes.name)
+              }
+              says={says.contains(
+                each.wishes.weeks,
+                each.wishes.weekdays.length,
+                each.wishes.goals.length,
+                each.kind === 'curriculum' ? asDay(each.wishes.start) : undefined,
+              )}
               onChoose={() => chooseFrom(each)}
             />
           ))}
@@ -149,22 +186,48 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
       {step === 2 && season && (
         <Box sx={{ display: 'grid', gap: 1.5 }}>
           <SeasonFields first season={season} onChange={(season) => set({ season })} />
-          <NumberField label={says.minutes} whole value={made.session_min ?? 40} onChange={(n) => n !== null && n >= 1 && n <= 240 && set({ session_min: n })} sx={{ width: 180 }} />
+          <NumberField
+            label={says.minutes}
+            whole
+            value={made.session_min ?? 40}
+            onChange={(n) => n !== null && n >= 1 && n <= 240 && set({ session_min: n })}
+            sx={{ width: 180 }}
+          />
         </Box>
       )}
       {step === 3 && from && (
         <Box sx={{ display: 'grid', gap: 1.5 }}>
-          <TextCell label={says.name} autoFocus value={made.name ?? ''} placeholder={from.wishes.name} onChange={(name) => set({ name })} />
+          <TextCell
+            label={says.name}
+            autoFocus
+            value={made.name ?? ''}
+            placeholder={from.wishes.name}
+            onChange={(name) => set({ name })}
+          />
           <Box>
             <Typography variant="caption">{texts.plan.wishes.approach}</Typography>
-            <Choice label={texts.plan.wishes.approach} options={approaches} chosen={[made.approach ?? 'balanced']} says={(name) => (name === AS_THERE ? says.approachThere : (texts.plan.approach[name] ?? name))} onToggle={(approach) => set({ approach })} />
+            <Choice
+              label={texts.plan.wishes.approach}
+              options={approaches}
+              chosen={[made.approach ?? 'balanced']}
+              says={(name) => (name === AS_THERE ? says.approachThere : (texts.plan.approach[name] ?? name))}
+              onToggle={(approach) => set({ approach })}
+            />
             <Typography variant="body2" color="text.secondary">
-              {made.approach === AS_THERE ? says.approachThereMeans : texts.plan.approachMeans[made.approach ?? 'balanced']}
+              {made.approach === AS_THERE
+                ? says.approachThereMeans
+                : texts.plan.approachMeans[made.approach ?? 'balanced']}
             </Typography>
           </Box>
           <Box>
             <Typography variant="caption">{says.ground}</Typography>
-            <Choice label={says.ground} options={names} chosen={[made.ground ?? own]} says={(name) => name} onToggle={(ground) => set({ ground })} />
+            <Choice
+              label={says.ground}
+              options={names}
+              chosen={[made.ground ?? own]}
+              says={(name) => name}
+              onToggle={(ground) => set({ ground })}
+            />
           </Box>
           <Box>
             <Typography variant="caption">{says.present}</Typography>
@@ -172,7 +235,15 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
               label={says.present}
               options={['as_written', 'of_band', ...teams.map((team) => team.id)]}
               chosen={[made.present ?? 'as_written']}
-              says={(id) => (id === 'as_written' ? (alone ? says.notMet : says.asWritten) : id === 'of_band' ? says.ofBand(band?.name ?? '') : says.ofTeam(teams.find((team) => team.id === id)?.name ?? id))}
+              says={(id) =>
+                id === 'as_written'
+                  ? alone
+                    ? says.notMet
+                    : says.asWritten
+                  : id === 'of_band'
+                    ? says.ofBand(band?.name ?? '')
+                    : says.ofTeam(teams.find((team) => team.id === id)?.name ?? id)
+              }
               onToggle={(present) => set({ present })}
             />
             <Typography variant="body2" color="text.secondary">
@@ -189,7 +260,11 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
           </Button>
         )}
         {step >= 2 && (
-          <Button type="submit" variant="contained" disabled={create.isPending || season?.weekdays.length === 0}>
+          <Button
+            type="submit"
+            variant="contained"
+            disabled={create.isPending || season?.weekdays.length === 0}
+          >
             {create.isPending ? says.laying : step === 2 ? says.next : says.create}
           </Button>
         )}
@@ -200,15 +275,42 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
 
 function Plates({ label, children }: { label: string; children: ReactNode }) {
   return (
-    <Box role="group" aria-label={label} sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 1 }}>
+    <Box
+      role="group"
+      aria-label={label}
+      sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '1fr 1fr' }, gap: 1 }}
+    >
       {children}
     </Box>
   )
 }
 
-function Plate({ title, says, first, onChoose }: { title: string; says: string; first: boolean; onChoose: () => void }) {
+function Plate({
+  title,
+  says,
+  first,
+  onChoose,
+}: {
+  title: string
+  says: string
+  first: boolean
+  onChoose: () => void
+}) {
   return (
-    <ButtonBase autoFocus={first} onClick={onChoose} sx={{ display: 'block', textAlign: 'left', p: 1.5, border: 1, borderColor: 'divider', borderRadius: '2px', bgcolor: 'background.paper', '&:hover': { borderColor: 'text.primary' } }}>
+    <ButtonBase
+      autoFocus={first}
+      onClick={onChoose}
+      sx={{
+        display: 'block',
+        textAlign: 'left',
+        p: 1.5,
+        border: 1,
+        borderColor: 'divider',
+        borderRadius: '2px',
+        bgcolor: 'background.paper',
+        '&:hover': { borderColor: 'text.primary' },
+      }}
+    >
       <Typography sx={{ fontWeight: 650 }}>{title}</Typography>
       <Typography variant="body2" color="text.secondary">
         {says}

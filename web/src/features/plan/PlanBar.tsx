@@ -29,7 +29,20 @@ interface PlanBarProps {
   onPublish: () => void
 }
 
-export function PlanBar({ view, all, busy, solving, longer, mayPublish, next, onUndo, onSolve, onLookLonger, onStop, onPublish }: PlanBarProps) {
+export function PlanBar({
+  view,
+  all,
+  busy,
+  solving,
+  longer,
+  mayPublish,
+  next,
+  onUndo,
+  onSolve,
+  onLookLonger,
+  onStop,
+  onPublish,
+}: PlanBarProps) {
   const navigate = useNavigate()
   const latest = view.editions[0]
   const price = view.came.price
@@ -41,7 +54,10 @@ export function PlanBar({ view, all, busy, solving, longer, mayPublish, next, on
         variant="standard"
         value={view.id}
         onChange={(event) => void navigate(`/plan/${event.target.value}`)}
-        slotProps={{ htmlInput: { 'aria-label': texts.plan.choose }, input: { disableUnderline: true, sx: { fontSize: '1.4rem', fontWeight: 650 } } }}
+        slotProps={{
+          htmlInput: { 'aria-label': texts.plan.choose },
+          input: { disableUnderline: true, sx: { fontSize: '1.4rem', fontWeight: 650 } },
+        }}
       >
         {all.map((entry) => (
           <MenuItem key={entry.id} value={entry.id}>
@@ -52,17 +68,32 @@ export function PlanBar({ view, all, busy, solving, longer, mayPublish, next, on
       </TextField>
       <Box sx={{ flex: 1, minWidth: 180 }}>
         <Typography color="text.secondary" variant="body2" role="status">
-          {view.band} · {latest ? texts.plan.published(latest.number, asDay(latest.at.slice(0, 10))) : texts.plan.draft}
+          {view.band} ·{' '}
+          {latest ? texts.plan.published(latest.number, asDay(latest.at.slice(0, 10))) : texts.plan.draft}
           {view.changed_since_edition ? `, ${texts.plan.changed}` : ''}
           {' · '}
           {busy ? texts.plan.saving : texts.plan.saved(asTime(view.changed_at))}
         </Typography>
-        <Typography role="status" aria-label={texts.plan.price} variant="body2" sx={{ minHeight: 20, fontWeight: 700, color: price && price.points > 0.05 ? 'error.main' : undefined }}>
+        <Typography
+          role="status"
+          aria-label={texts.plan.price}
+          variant="body2"
+          sx={{
+            minHeight: 20,
+            fontWeight: 700,
+            color: price && price.points > 0.05 ? 'error.main' : undefined,
+          }}
+        >
           {price?.says ?? ''}
         </Typography>
       </Box>
       <Box className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 1.25, flexWrap: 'wrap' }}>
-        <Button variant="text" disabled={!view.undo || busy} onClick={onUndo} title={view.undo ? texts.plan.undoes(view.undo) : undefined}>
+        <Button
+          variant="text"
+          disabled={!view.undo || busy}
+          onClick={onUndo}
+          title={view.undo ? texts.plan.undoes(view.undo) : undefined}
+        >
           {texts.undo}
         </Button>
         <Button onClick={onSolve} disabled={solving || busy}>

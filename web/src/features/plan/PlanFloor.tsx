@@ -1,8 +1,8 @@
 // The floor of the plan: weeks and evenings across, one line per skill, a stitch for every exposure.
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
-import Typography from '@mui/material/Typography'
 import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
 import { useLayoutEffect, useRef, useState } from 'react'
 import type { Curriculum, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
@@ -42,7 +42,8 @@ interface Props {
 }
 
 /** The lines of the floor, in the order of their strands. */
-export const rowsOf = (view: Curriculum) => STRANDS.flatMap((strand) => view.skills.filter((skill) => skill.strand === strand))
+export const rowsOf = (view: Curriculum) =>
+  STRANDS.flatMap((strand) => view.skills.filter((skill) => skill.strand === strand))
 
 /** What a printed sheet has room for, in px: the floor is made to fit. */
 const SHEET = { width: 1040, height: 560 }
@@ -60,14 +61,17 @@ export function PlanFloor({ view, at, clash, forecast, soFar, saving, onChoose, 
   }, [])
 
   const holidays = view.wishes.holidays ?? []
-  const gapsBefore = (session: number) => holidays.filter((week) => week < (view.sessions[session]?.week ?? 0)).length
+  const gapsBefore = (session: number) =>
+    holidays.filter((week) => week < (view.sessions[session]?.week ?? 0)).length
   const gaps = view.sessions.length > 0 ? gapsBefore(view.sessions.length - 1) * HOLIDAY : 0
   const column = Math.max(NARROWEST, (width - LABELS - gaps - 2) / Math.max(view.sessions.length, 1))
   const across = LABELS + column * view.sessions.length + gaps
   const left = (session: number) => LABELS + column * session + gapsBefore(session) * HOLIDAY
   const x = (session: number) => left(session) + column / 2
   const sessionAt = (across: number) => {
-    const nearest = view.sessions.map((_, i) => ({ i, far: Math.abs(x(i) - across) })).sort((a, b) => a.far - b.far)[0]
+    const nearest = view.sessions
+      .map((_, i) => ({ i, far: Math.abs(x(i) - across) }))
+      .sort((a, b) => a.far - b.far)[0]
     return nearest && across > LABELS ? nearest.i : null
   }
 
@@ -80,39 +84,137 @@ export function PlanFloor({ view, at, clash, forecast, soFar, saving, onChoose, 
 
   const minutes = (at: number, value: number) =>
     onChange((wishes) => ({ ...wishes, minutes: wishes.minutes.map((m, i) => (i === at ? value : m)) }))
-  const broken = (session: number, block?: number) => view.breaches.some((b) => b.session === session && (block === undefined || b.block === block))
+  const broken = (session: number, block?: number) =>
+    view.breaches.some((b) => b.session === session && (block === undefined || b.block === block))
 
   return (
-    <Box ref={frame} sx={{ overflowX: 'auto', overflowY: 'hidden', '@media print': { overflow: 'visible', zoom: Math.min(1, SHEET.width / across, SHEET.height / height) } }}>
+    <Box
+      ref={frame}
+      sx={{
+        overflowX: 'auto',
+        overflowY: 'hidden',
+        '@media print': {
+          overflow: 'visible',
+          zoom: Math.min(1, SHEET.width / across, SHEET.height / height),
+        },
+      }}
+    >
       <Box sx={{ position: 'relative', width: across, height }}>
         <svg width={across} height={height} style={{ position: 'absolute', inset: 0 }} aria-hidden>
-          <rect className="no-print" x={left(at.session)} y={WEEKS} width={column} height={height - WEEKS} fill={floor.paper} stroke={floor.hair} />
-          {over !== null && over !== at.session && <rect x={left(over)} y={WEEKS} width={column} height={height - WEEKS} fill="none" stroke={floor.ink} strokeDasharray="4 3" />}
+          <rect
+            className="no-print"
+            x={left(at.session)}
+            y={WEEKS}
+            width={column}
+            height={height - WEEKS}
+            fill={floor.paper}
+            stroke={floor.hair}
+          />
+          {over !== null && over !== at.session && (
+            <rect
+              x={left(over)}
+              y={WEEKS}
+              width={column}
+              height={height - WEEKS}
+              fill="none"
+              stroke={floor.ink}
+              strokeDasharray="4 3"
+            />
+          )}
           {rows.map((skill) => (
-            <line key={skill.id} x1={LABELS} x2={across} y1={y(skill.id)} y2={y(skill.id)} stroke={floor.plank} strokeWidth={1.5} />
+            <line
+              key={skill.id}
+              x1={LABELS}
+              x2={across}
+              y1={y(skill.id)}
+              y2={y(skill.id)}
+              stroke={floor.plank}
+              strokeWidth={1.5}
+            />
           ))}
           {view.sessions.map((s, i) => {
             const gap = gapsBefore(i) - gapsBefore(Math.max(i - 1, 0))
             if (i === 0 || s.week === view.sessions[i - 1]?.week) return null
             return (
               <g key={i}>
-                {gap > 0 && <rect x={left(i) - gap * HOLIDAY} y={WEEKS} width={gap * HOLIDAY} height={height - WEEKS} fill={floor.plank} />}
-                {gap > 0 && <line x1={left(i) - gap * HOLIDAY} x2={left(i) - gap * HOLIDAY} y1={0} y2={height} stroke={floor.hair} />}
+                {gap > 0 && (
+                  <rect
+                    x={left(i) - gap * HOLIDAY}
+                    y={WEEKS}
+                    width={gap * HOLIDAY}
+                    height={height - WEEKS}
+                    fill={floor.plank}
+                  />
+                )}
+                {gap > 0 && (
+                  <line
+                    x1={left(i) - gap * HOLIDAY}
+                    x2={left(i) - gap * HOLIDAY}
+                    y1={0}
+                    y2={height}
+                    stroke={floor.hair}
+                  />
+                )}
                 <line x1={left(i)} x2={left(i)} y1={0} y2={height} stroke={floor.hair} />
               </g>
             )
           })}
           {at.skill && (
-            <rect className="no-print" x={left(at.session) + 2} y={y(at.skill) - ROW / 2 + 1} width={column - 4} height={ROW - 2} fill="none" stroke={floor.ink} strokeDasharray={at.block === undefined ? '3 3' : undefined} />
+            <rect
+              className="no-print"
+              x={left(at.session) + 2}
+              y={y(at.skill) - ROW / 2 + 1}
+              width={column - 4}
+              height={ROW - 2}
+              fill="none"
+              stroke={floor.ink}
+              strokeDasharray={at.block === undefined ? '3 3' : undefined}
+            />
           )}
-          <MinuteBars sessions={view.sessions} x={x} base={WEEKS + DATES + BARS} height={BARS - 8} width={column * 0.62} />
-          {forecast && rows.map((skill) => <ForecastLine key={skill.id} forecast={forecast.skills.find((f) => f.skill === skill.id)} soFar={soFar?.skills.find((s) => s.skill === skill.id)} sessions={view.sessions} x={x} y={y(skill.id) + ROW / 2 - 3} height={ROW - 8} />)}
-          {rows.flatMap((skill) => skill.needs.map((need) => <NeedLine key={`${skill.id} ${need.skill}`} view={view} skill={skill} need={need} x={x} y={y} />))}
+          <MinuteBars
+            sessions={view.sessions}
+            x={x}
+            base={WEEKS + DATES + BARS}
+            height={BARS - 8}
+            width={column * 0.62}
+          />
+          {forecast &&
+            rows.map((skill) => (
+              <ForecastLine
+                key={skill.id}
+                forecast={forecast.skills.find((f) => f.skill === skill.id)}
+                soFar={soFar?.skills.find((s) => s.skill === skill.id)}
+                sessions={view.sessions}
+                x={x}
+                y={y(skill.id) + ROW / 2 - 3}
+                height={ROW - 8}
+              />
+            ))}
+          {rows.flatMap((skill) =>
+            skill.needs.map((need) => (
+              <NeedLine key={`${skill.id} ${need.skill}`} view={view} skill={skill} need={need} x={x} y={y} />
+            )),
+          )}
           {rows.map((skill) => (
-            <SkillThread key={skill.id} skill={skill} stitches={view.stitches.filter((s) => s.skill === skill.id)} x={x} y={y(skill.id)} />
+            <SkillThread
+              key={skill.id}
+              skill={skill}
+              stitches={view.stitches.filter((s) => s.skill === skill.id)}
+              x={x}
+              y={y(skill.id)}
+            />
           ))}
           {view.sessions.flatMap((s) =>
-            s.tests.flatMap((test) => test.skills.map((skill) => <TestPegMark key={`${s.session} ${test.test} ${skill}`} x={left(s.session) + 9} y={y(skill)} name={test.name} />)),
+            s.tests.flatMap((test) =>
+              test.skills.map((skill) => (
+                <TestPegMark
+                  key={`${s.session} ${test.test} ${skill}`}
+                  x={left(s.session) + 9}
+                  y={y(skill)}
+                  name={test.name}
+                />
+              )),
+            ),
           )}
           {rows.flatMap((skill) =>
             view.stitches
@@ -132,12 +234,15 @@ export function PlanFloor({ view, at, clash, forecast, soFar, saving, onChoose, 
                     locked={block?.locked ?? false}
                     split={Boolean(block?.beside)}
                     broken={broken(stitch.session, stitch.block)}
-                    onChoose={() => onChoose({ session: stitch.session, skill: skill.id, block: stitch.block })}
+                    onChoose={() =>
+                      onChoose({ session: stitch.session, skill: skill.id, block: stitch.block })
+                    }
                     onDrag={(across) => setOver(across === null ? null : sessionAt(across))}
                     onDrop={(across) => {
                       setOver(null)
                       const to = sessionAt(across)
-                      if (to !== null && to !== stitch.session) onEdit({ edit: 'move', session: stitch.session, block: stitch.block, to, at: null })
+                      if (to !== null && to !== stitch.session)
+                        onEdit({ edit: 'move', session: stitch.session, block: stitch.block, to, at: null })
                     }}
                   />
                 )
@@ -145,14 +250,35 @@ export function PlanFloor({ view, at, clash, forecast, soFar, saving, onChoose, 
           )}
         </svg>
         {view.sessions.map((s, i) => (
-          <Box key={s.session} sx={{ position: 'absolute', left: left(i), width: column, top: 0, textAlign: 'center' }}>
-            <Typography component="div" variant="caption" sx={{ height: WEEKS, whiteSpace: 'nowrap', textAlign: 'left', pl: 0.75, color: 'text.secondary' }}>
-              {s.week !== view.sessions[i - 1]?.week ? (column < 60 ? texts.plan.weekShort(s.week) : texts.plan.week(s.week)) : ''}
+          <Box
+            key={s.session}
+            sx={{ position: 'absolute', left: left(i), width: column, top: 0, textAlign: 'center' }}
+          >
+            <Typography
+              component="div"
+              variant="caption"
+              sx={{
+                height: WEEKS,
+                whiteSpace: 'nowrap',
+                textAlign: 'left',
+                pl: 0.75,
+                color: 'text.secondary',
+              }}
+            >
+              {s.week !== view.sessions[i - 1]?.week
+                ? column < 60
+                  ? texts.plan.weekShort(s.week)
+                  : texts.plan.week(s.week)
+                : ''}
             </Typography>
             <ButtonBase
               aria-pressed={i === at.session}
               onClick={() => onChoose({ session: i, skill: at.skill, block: 0 })}
-              title={s.tests.length > 0 ? s.tests.map((test) => texts.plan.testIn(test.name, test.minutes)).join(', ') : undefined}
+              title={
+                s.tests.length > 0
+                  ? s.tests.map((test) => texts.plan.testIn(test.name, test.minutes)).join(', ')
+                  : undefined
+              }
               sx={{
                 width: '100%',
                 height: DATES,
@@ -179,7 +305,11 @@ export function PlanFloor({ view, at, clash, forecast, soFar, saving, onChoose, 
             />
           </Box>
         ))}
-        <Typography variant="caption" color="text.secondary" sx={{ position: 'absolute', top: WEEKS + DATES + BARS + 10, left: 0 }}>
+        <Typography
+          variant="caption"
+          color="text.secondary"
+          sx={{ position: 'absolute', top: WEEKS + DATES + BARS + 10, left: 0 }}
+        >
           {texts.plan.minutesThere}
         </Typography>
         {rows.map((skill, i) => (
@@ -191,7 +321,15 @@ export function PlanFloor({ view, at, clash, forecast, soFar, saving, onChoose, 
             clashes={clash?.goals.includes(skill.id) ?? false}
             chosen={at.skill === skill.id}
             reached={forecast?.skills.find((f) => f.skill === skill.id)?.reached.at(-1)?.share}
-            onChoose={() => onChoose({ session: at.session, skill: skill.id, block: view.stitches.find((stitch) => stitch.skill === skill.id && stitch.session === at.session)?.block })}
+            onChoose={() =>
+              onChoose({
+                session: at.session,
+                skill: skill.id,
+                block: view.stitches.find(
+                  (stitch) => stitch.skill === skill.id && stitch.session === at.session,
+                )?.block,
+              })
+            }
           />
         ))}
       </Box>
@@ -203,10 +341,16 @@ function DateMark({ date, narrow }: { date: string; narrow: boolean }) {
   const [weekday, ...rest] = asDay(date).split(/[ ,]+/)
   return (
     <>
-      <Typography component="span" variant="caption" sx={{ font: 'inherit', fontSize: '0.8rem', lineHeight: 1.15 }}>
+      <Typography
+        component="span"
+        variant="caption"
+        sx={{ font: 'inherit', fontSize: '0.8rem', lineHeight: 1.15 }}
+      >
         {weekday}
       </Typography>
-      <Figure sx={{ fontSize: narrow ? '0.9rem' : '1.05rem', lineHeight: 1.1, whiteSpace: 'nowrap' }}>{rest.join(' ')}</Figure>
+      <Figure sx={{ fontSize: narrow ? '0.9rem' : '1.05rem', lineHeight: 1.1, whiteSpace: 'nowrap' }}>
+        {rest.join(' ')}
+      </Figure>
     </>
   )
 }
@@ -225,7 +369,18 @@ interface LabelProps {
 /** A skill's name before its line, with the stage that is its goal. */
 function SkillLabel({ skill, top, first, clashes, chosen, reached, onChoose }: LabelProps) {
   return (
-    <Box sx={{ position: 'absolute', left: 0, top, width: LABELS - 8, height: ROW, display: 'flex', alignItems: 'center', gap: 0.75 }}>
+    <Box
+      sx={{
+        position: 'absolute',
+        left: 0,
+        top,
+        width: LABELS - 8,
+        height: ROW,
+        display: 'flex',
+        alignItems: 'center',
+        gap: 0.75,
+      }}
+    >
       {first && (
         <Box sx={{ position: 'absolute', top: -9, left: 0, display: 'flex', alignItems: 'center', gap: 0.5 }}>
           <StrandSwatch strand={skill.strand} width={26} />
@@ -264,7 +419,10 @@ function SkillLabel({ skill, top, first, clashes, chosen, reached, onChoose }: L
           </Typography>
         )
       )}
-      <Box title={`${texts.stage[skill.goal]}: ${texts.stageMeans[skill.goal]}`} sx={{ display: 'flex', pt: first ? 0.5 : 0 }}>
+      <Box
+        title={`${texts.stage[skill.goal]}: ${texts.stageMeans[skill.goal]}`}
+        sx={{ display: 'flex', pt: first ? 0.5 : 0 }}
+      >
         <StageGlyph stage={skill.goal} strand={skill.strand} />
       </Box>
     </Box>

@@ -3,8 +3,8 @@ import Box from '@mui/material/Box'
 import GlobalStyles from '@mui/material/GlobalStyles'
 import Link from '@mui/material/Link'
 import { useEffect, useRef, useState } from 'react'
-import { Link as RouterLink, Navigate, useParams, useSearchParams } from 'react-router'
-import { newId, ProblemError, type Curriculum, type Schemas } from '../../api/client'
+import { Navigate, Link as RouterLink, useParams, useSearchParams } from 'react-router'
+import { type Curriculum, newId, ProblemError, type Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
@@ -15,12 +15,20 @@ import { ForecastPanel } from './ForecastPanel'
 import { PlanBar, TRIES } from './PlanBar'
 import { PlanFloor, rowsOf } from './PlanFloor'
 import { PublishDialog } from './PublishDialog'
+import { usePlanKeys } from './planKeys'
+import {
+  type Change,
+  type Edit,
+  useChanges,
+  useCurricula,
+  useCurriculum,
+  useForecast,
+  useSoFar,
+} from './queries'
 import { ScoreStrip } from './ScoreStrip'
 import { ShareWishes } from './ShareWishes'
 import { Tour } from './Tour'
 import { WishesPanel } from './WishesPanel'
-import { usePlanKeys } from './planKeys'
-import { useChanges, useCurricula, useCurriculum, useForecast, useSoFar, type Change, type Edit } from './queries'
 
 export function PlanPage() {
   const { id } = useParams()
@@ -72,9 +80,14 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
   const [at, setAt] = useState<At>(() => ({
     session: Math.min(Math.max(Number(address.get('session') ?? 1) - 1, 0), last) || 0,
     skill: address.get('skill') ?? undefined,
-    block: address.has('skill') && !address.has('block') ? undefined : Math.max(Number(address.get('block') ?? 1) - 1, 0) || 0,
+    block:
+      address.has('skill') && !address.has('block')
+        ? undefined
+        : Math.max(Number(address.get('block') ?? 1) - 1, 0) || 0,
   }))
-  const [panel, setPanel] = useState<Panel>(() => PANELS.find((each) => each === address.get('panel')) ?? 'evening')
+  const [panel, setPanel] = useState<Panel>(
+    () => PANELS.find((each) => each === address.get('panel')) ?? 'evening',
+  )
   useEffect(() => {
     const next: Record<string, string> = { session: String(at.session + 1) }
     if (at.skill) next.skill = at.skill
@@ -116,20 +129,26 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
     setLonger(tries)
     solve.mutate(
       { near: false, onlyBetter: true, seed: tries + 1 },
-      { onSuccess: () => (stopped.current || tries + 1 >= TRIES ? setLonger(null) : lookOn(tries + 1)), onError: () => setLonger(null) },
+      {
+        onSuccess: () => (stopped.current || tries + 1 >= TRIES ? setLonger(null) : lookOn(tries + 1)),
+        onError: () => setLonger(null),
+      },
     )
   }
 
   const rows = rowsOf(view)
-  const stitchAt = (skill: string | undefined, session: number) => view.stitches.find((s) => s.skill === skill && s.session === session)
+  const stitchAt = (skill: string | undefined, session: number) =>
+    view.stitches.find((s) => s.skill === skill && s.session === session)
   const step = (rowsOn: number, sessionsOn: number) =>
     setAt((now) => {
       const row = rows.findIndex((skill) => skill.id === now.skill)
-      const skill = rowsOn === 0 && row < 0 ? undefined : rows[Math.min(Math.max(row + rowsOn, 0), rows.length - 1)]?.id
+      const skill =
+        rowsOn === 0 && row < 0 ? undefined : rows[Math.min(Math.max(row + rowsOn, 0), rows.length - 1)]?.id
       const next = Math.min(Math.max(now.session + sessionsOn, 0), last)
       return { session: next, skill, block: skill ? stitchAt(skill, next)?.block : 0 }
     })
-  const mayPublish = view.breaches.length === 0 && view.changed_since_edition !== false && !busy && !solve.isPending
+  const mayPublish =
+    view.breaches.length === 0 && view.changed_since_edition !== false && !busy && !solve.isPending
   const publishNext = () => setPublishing(newId())
   usePlanKeys({
     view,
@@ -144,12 +163,31 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
   })
 
   const next = (view.editions[0]?.number ?? 0) + 1
-  const clash = (solve.error instanceof ProblemError ? solve.error.problem.clash : view.came.clash) ?? undefined
+  const clash =
+    (solve.error instanceof ProblemError ? solve.error.problem.clash : view.came.clash) ?? undefined
   const failed = [wish, season, edit, undo].find((each) => each.isError)?.error
   return (
-    <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 356px' }, minHeight: 0, '@media print': { display: 'block' } }}>
+    <Box
+      sx={{
+        flex: 1,
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 356px' },
+        minHeight: 0,
+        '@media print': { display: 'block' },
+      }}
+    >
       <GlobalStyles styles={{ '@page': { size: 'A4 landscape', margin: '10mm' } }} />
-      <Box sx={{ minWidth: 0, px: 2, py: 1.5, display: 'flex', flexDirection: 'column', gap: 1, '@media print': { p: 0 } }}>
+      <Box
+        sx={{
+          minWidth: 0,
+          px: 2,
+          py: 1.5,
+          display: 'flex',
+          flexDirection: 'column',
+          gap: 1,
+          '@media print': { p: 0 },
+        }}
+      >
         <PlanBar
           view={view}
           all={all}
@@ -168,10 +206,15 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
           onPublish={publishNext}
         />
         <Tour />
-        {failed !== undefined && failed !== null && <ErrorNote error={failed} />}
+        {failed && <ErrorNote error={failed} />}
         {solve.isError && !clash && <ErrorNote error={solve.error} />}
         {clash && <ClashNote clash={clash} forbids={solve.isError} />}
-        <Breaches breaches={view.breaches} busy={busy} onGo={(session, block) => setAt({ session, block: block ?? 0 })} onMend={doEdit} />
+        <Breaches
+          breaches={view.breaches}
+          busy={busy}
+          onGo={(session, block) => setAt({ session, block: block ?? 0 })}
+          onMend={doEdit}
+        />
         <ShareWishes view={view} saving={wish.isPending} onChange={change} />
         <PlanFloor
           view={view}
@@ -190,13 +233,53 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
         component="aside"
         className="no-print"
         aria-label={texts.plan.panel[panel]}
-        sx={{ bgcolor: 'background.paper', borderLeft: { md: 1 }, borderColor: { md: 'divider' }, p: 2, overflowY: 'auto', maxHeight: { md: 'calc(100dvh - 45px)' } }}
+        sx={{
+          bgcolor: 'background.paper',
+          borderLeft: { md: 1 },
+          borderColor: { md: 'divider' },
+          p: 2,
+          overflowY: 'auto',
+          maxHeight: { md: 'calc(100dvh - 45px)' },
+        }}
       >
-        <Choice label={texts.plan.panels} options={PANELS} chosen={[panel]} says={(each) => texts.plan.panel[each]} onToggle={setPanel} />
-        {panel === 'evening' && <EveningInspector view={view} at={{ session, skill: at.skill, block }} busy={busy} onChoose={setAt} onEdit={doEdit} />}
-        {panel === 'wishes' && <WishesPanel view={view} saving={busy} onChange={change} onSeason={(body) => season.mutate(body)} onLayAnew={() => solve.mutate({ near: false })} />}
-        {panel === 'compare' && <ComparePanel view={view} onTake={(approach) => wish.mutate((wishes) => ({ ...wishes, approach }), { onSuccess: () => solve.mutate({ near: false, seed: 1 }) })} />}
-        {panel === 'forecast' && <ForecastPanel view={view} forecast={forecast.data} soFar={soFar.data} onChange={change} />}
+        <Choice
+          label={texts.plan.panels}
+          options={PANELS}
+          chosen={[panel]}
+          says={(each) => texts.plan.panel[each]}
+          onToggle={setPanel}
+        />
+        {panel === 'evening' && (
+          <EveningInspector
+            view={view}
+            at={{ session, skill: at.skill, block }}
+            busy={busy}
+            onChoose={setAt}
+            onEdit={doEdit}
+          />
+        )}
+        {panel === 'wishes' && (
+          <WishesPanel
+            view={view}
+            saving={busy}
+            onChange={change}
+            onSeason={(body) => season.mutate(body)}
+            onLayAnew={() => solve.mutate({ near: false })}
+          />
+        )}
+        {panel === 'compare' && (
+          <ComparePanel
+            view={view}
+            onTake={(approach) =>
+              wish.mutate((wishes) => ({ ...wishes, approach }), {
+                onSuccess: () => solve.mutate({ near: false, seed: 1 }),
+              })
+            }
+          />
+        )}
+        {panel === 'forecast' && (
+          <ForecastPanel view={view} forecast={forecast.data} soFar={soFar.data} onChange={change} />
+        )}
       </Box>
       <PublishDialog
         open={publishing !== null}
@@ -206,7 +289,9 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
         busy={publish.isPending}
         error={publish.error}
         onClose={() => setPublishing(null)}
-        onPublish={(note) => publishing && publish.mutate({ id: publishing, note }, { onSuccess: () => setPublishing(null) })}
+        onPublish={(note) =>
+          publishing && publish.mutate({ id: publishing, note }, { onSuccess: () => setPublishing(null) })
+        }
       />
     </Box>
   )

@@ -6,7 +6,7 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { useState, type FormEvent } from 'react'
+import { type SyntheticEvent, useState } from 'react'
 import { texts } from '../../texts/en'
 import { ErrorNote } from '../../ui/notes'
 
@@ -32,7 +32,7 @@ export function PublishDialog({ open, number, name, changes, busy, error, onClos
       slotProps={{
         paper: {
           component: 'form',
-          onSubmit: (event: FormEvent) => {
+          onSubmit: (event: SyntheticEvent) => {
             event.preventDefault()
             if (!busy) onPublish(note)
           },

@@ -21,7 +21,14 @@ export function ScoreStrip({ score }: { score: Schemas['Score'] }) {
             key={part}
             aria-pressed={part === chosen}
             onClick={() => setChosen(part === chosen ? null : part)}
-            sx={{ gap: 0.5, px: 0.5, minHeight: 28, borderBottom: 2, borderColor: part === chosen ? 'text.primary' : 'transparent', color: points < 0.05 ? 'text.secondary' : undefined }}
+            sx={{
+              gap: 0.5,
+              px: 0.5,
+              minHeight: 28,
+              borderBottom: 2,
+              borderColor: part === chosen ? 'text.primary' : 'transparent',
+              color: points < 0.05 ? 'text.secondary' : undefined,
+            }}
           >
             <Typography variant="body2">{texts.plan.part[part]}</Typography>
             <Figure sx={{ fontSize: '1.1rem', fontWeight: 600 }}>{asNumber(points)}</Figure>
@@ -36,7 +43,9 @@ export function ScoreStrip({ score }: { score: Schemas['Score'] }) {
           <Typography variant="body2" color="text.secondary">
             {texts.plan.partMeans[part.part]}
           </Typography>
-          <Typography variant="body2">{part.from.length > 0 ? part.from.join(' · ') : texts.plan.nothing}</Typography>
+          <Typography variant="body2">
+            {part.from.length > 0 ? part.from.join(' · ') : texts.plan.nothing}
+          </Typography>
         </Box>
       )}
     </Box>

@@ -21,24 +21,49 @@ interface Props {
 export function SeasonFields({ season, first, onChange }: Props) {
   const holidays = season.holidays ?? []
   const weeks = Array.from({ length: Math.min(season.weeks, 20) }, (_, i) => String(i + 1))
-  const toggled = (all: number[], n: number) => (all.includes(n) ? all.filter((each) => each !== n) : [...all, n].sort((a, b) => a - b))
+  const toggled = (all: number[], n: number) =>
+    all.includes(n) ? all.filter((each) => each !== n) : [...all, n].sort((a, b) => a - b)
   return (
     <>
       <Box sx={{ display: 'flex', gap: 1 }}>
-        <TextCell label={says.start} type="date" autoFocus={first} value={season.start} onChange={(start) => start && onChange({ ...season, start })} fullWidth={false} />
+        <TextCell
+          label={says.start}
+          type="date"
+          autoFocus={first}
+          value={season.start}
+          onChange={(start) => start && onChange({ ...season, start })}
+          fullWidth={false}
+        />
         <NumberField
           label={says.weeks}
           whole
           value={season.weeks}
-          onChange={(n) => n !== null && n >= 1 && n <= 20 && onChange({ ...season, weeks: n, holidays: holidays.filter((week) => week <= n) })}
+          onChange={(n) =>
+            n !== null &&
+            n >= 1 &&
+            n <= 20 &&
+            onChange({ ...season, weeks: n, holidays: holidays.filter((week) => week <= n) })
+          }
         />
       </Box>
-      <Choice label={says.weekdays} options={DAYS} chosen={season.weekdays.map(String)} says={(day) => texts.weekdays[Number(day) - 1] ?? day} onToggle={(day) => onChange({ ...season, weekdays: toggled(season.weekdays, Number(day)) })} />
+      <Choice
+        label={says.weekdays}
+        options={DAYS}
+        chosen={season.weekdays.map(String)}
+        says={(day) => texts.weekdays[Number(day) - 1] ?? day}
+        onToggle={(day) => onChange({ ...season, weekdays: toggled(season.weekdays, Number(day)) })}
+      />
       <Box>
         <Typography variant="caption" color="text.secondary">
           {says.holidays}
         </Typography>
-        <Choice label={says.holidays} options={weeks} chosen={holidays.map(String)} says={(week) => week} onToggle={(week) => onChange({ ...season, holidays: toggled(holidays, Number(week)) })} />
+        <Choice
+          label={says.holidays}
+          options={weeks}
+          chosen={holidays.map(String)}
+          says={(week) => week}
+          onToggle={(week) => onChange({ ...season, holidays: toggled(holidays, Number(week)) })}
+        />
       </Box>
     </>
   )

@@ -38,14 +38,27 @@ export function ShareWishes({ view, saving, onChange }: Props) {
     onChange((wishes) => ({ ...wishes, shares }))
   }
   return (
-    <Box role="group" aria-label={texts.plan.shares} sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1.5, rowGap: 0.5 }}>
+    <Box
+      role="group"
+      aria-label={texts.plan.shares}
+      sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1.5, rowGap: 0.5 }}
+    >
       <Typography variant="h3">{texts.plan.shares}</Typography>
       {STRANDS.map((strand, i) => (
         <Box key={strand} sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
           <StrandSwatch strand={strand} width={26} />
           <Typography variant="body2">{texts.strand[strand]}</Typography>
-          <NumberCell label={texts.plan.shareOf(texts.strand[strand])} value={shown[strand]} least={0} most={100} saving={saving} onCommit={(n) => set(strand, n)} />
-          <Figure sx={{ color: 'text.secondary' }}>{texts.plan.laid(asPercent(laid > 0 ? (view.minutes_by_strand[i] ?? 0) / laid : 0))}</Figure>
+          <NumberCell
+            label={texts.plan.shareOf(texts.strand[strand])}
+            value={shown[strand]}
+            least={0}
+            most={100}
+            saving={saving}
+            onCommit={(n) => set(strand, n)}
+          />
+          <Figure sx={{ color: 'text.secondary' }}>
+            {texts.plan.laid(asPercent(laid > 0 ? (view.minutes_by_strand[i] ?? 0) / laid : 0))}
+          </Figure>
         </Box>
       ))}
       {open && (

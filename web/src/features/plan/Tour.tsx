@@ -3,21 +3,32 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
+import { tour } from '../../storage/remembered'
 import { texts } from '../../texts/en'
 import { Figure } from '../../ui/figures'
 
-const PLACE = 'jogo.tour'
-
 export function Tour() {
-  const [step, setStep] = useState(() => (localStorage.getItem(PLACE) ? null : 0))
+  const [step, setStep] = useState(() => (tour.read() ? null : 0))
   if (step === null) return null
   const last = step === texts.plan.tour.length - 1
   const onward = () => {
-    if (last) localStorage.setItem(PLACE, 'seen')
+    if (last) tour.write('seen')
     setStep(last ? null : step + 1)
   }
   return (
-    <Box role="note" className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 2, borderTop: 1, borderBottom: 1, borderColor: 'divider', py: 0.75 }}>
+    <Box
+      role="note"
+      className="no-print"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: 2,
+        borderTop: 1,
+        borderBottom: 1,
+        borderColor: 'divider',
+        py: 0.75,
+      }}
+    >
       <Figure sx={{ fontSize: '1.3rem', color: 'text.secondary' }}>
         {step + 1}/{texts.plan.tour.length}
       </Figure>

@@ -3,17 +3,17 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import IconButton from '@mui/material/IconButton'
 import Typography from '@mui/material/Typography'
-import { useState, type ReactNode } from 'react'
+import { type ReactNode, useState } from 'react'
 import type { Curriculum, Schemas, Stage } from '../../api/client'
 import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
 import { LateNumber, LateText, SelectCell } from '../../ui/fields'
-import { STAGES } from '../../ui/stages'
 import { ErrorNote } from '../../ui/notes'
-import { useClubs } from '../clubs/queries'
-import { useSkills } from '../drills/queries'
-import { useMap } from '../progressions/queries'
-import { EVERYBODY, presetOf, useBeginnings, useGoalsOfSquads, type Change } from './queries'
+import { STAGES } from '../../ui/stages'
+import { useClubs } from '../academy/clubs/queries'
+import { useSkills } from '../drill/queries'
+import { useMap } from '../progression/queries'
+import { type Change, EVERYBODY, presetOf, useBeginnings, useGoalsOfSquads } from './queries'
 import { SeasonFields } from './SeasonFields'
 
 interface Props {
@@ -64,7 +64,8 @@ function ApproachWish({ view, onChange }: { view: Curriculum; onChange: (change:
   const beginnings = useBeginnings()
   const presets = beginnings.data?.approaches ?? []
   const { approach } = view.wishes
-  const set = (next: Partial<Schemas['Approach']>) => onChange((wishes) => ({ ...wishes, approach: { ...wishes.approach, ...next } }))
+  const set = (next: Partial<Schemas['Approach']>) =>
+    onChange((wishes) => ({ ...wishes, approach: { ...wishes.approach, ...next } }))
   const chosen = presetOf(approach, presets)
   return (
     <Part title={says.approach}>
@@ -80,7 +81,16 @@ function ApproachWish({ view, onChange }: { view: Curriculum; onChange: (change:
       />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 1, mt: 0.75 }}>
         {STAGES.map((stage, i) => (
-          <LateNumber key={stage} label={says.times(texts.stage[stage])} whole value={approach.exposures[i] ?? 1} onCommit={(n) => n > 0 && set({ exposures: approach.exposures.map((e, at) => (at === i ? n : e)) })} sx={{ width: '100%' }} />
+          <LateNumber
+            key={stage}
+            label={says.times(texts.stage[stage])}
+            whole
+            value={approach.exposures[i] ?? 1}
+            onCommit={(n) =>
+              n > 0 && set({ exposures: approach.exposures.map((e, at) => (at === i ? n : e)) })
+            }
+            sx={{ width: '100%' }}
+          />
         ))}
       </Box>
       {approach.open_play && (
@@ -91,7 +101,12 @@ function ApproachWish({ view, onChange }: { view: Curriculum; onChange: (change:
               label={says.openPlay[end]}
               whole
               value={percent(approach.open_play?.[end] ?? 0)}
-              onCommit={(n) => n >= 0 && n <= 100 && approach.open_play && set({ open_play: { ...approach.open_play, [end]: n / 100 } })}
+              onCommit={(n) =>
+                n >= 0 &&
+                n <= 100 &&
+                approach.open_play &&
+                set({ open_play: { ...approach.open_play, [end]: n / 100 } })
+              }
               sx={{ width: '100%' }}
             />
           ))}
@@ -105,7 +120,12 @@ function ApproachWish({ view, onChange }: { view: Curriculum; onChange: (change:
               label={says.success[end]}
               whole
               value={percent(approach.success_window?.[end] ?? 0)}
-              onCommit={(n) => n >= 0 && n <= 100 && approach.success_window && set({ success_window: { ...approach.success_window, [end]: n / 100 } })}
+              onCommit={(n) =>
+                n >= 0 &&
+                n <= 100 &&
+                approach.success_window &&
+                set({ success_window: { ...approach.success_window, [end]: n / 100 } })
+              }
               sx={{ width: '100%' }}
             />
           ))}
@@ -118,7 +138,10 @@ function ApproachWish({ view, onChange }: { view: Curriculum; onChange: (change:
         label={says.side}
         none={says.sideOwn}
         value={view.wishes.side ?? ''}
-        options={(['equal', 'other_more', 'strong_first', 'not_sided'] as const).map((side) => ({ value: side, says: texts.plan.side[side] }))}
+        options={(['equal', 'other_more', 'strong_first', 'not_sided'] as const).map((side) => ({
+          value: side,
+          says: texts.plan.side[side],
+        }))}
         onChange={(side) => onChange((wishes) => ({ ...wishes, side: side || null }))}
       />
     </Part>
@@ -130,49 +153,120 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
   const goals = view.wishes.goals
   const name = (id: string) => skills.data?.find((skill) => skill.id === id)?.name ?? id
   const set = (skill: string, next: Partial<Schemas['Goal']>) =>
-    onChange((wishes) => ({ ...wishes, goals: wishes.goals.map((goal) => (goal.skill === skill ? { ...goal, ...next } : goal)) }))
+    onChange((wishes) => ({
+      ...wishes,
+      goals: wishes.goals.map((goal) => (goal.skill === skill ? { ...goal, ...next } : goal)),
+    }))
   const stages = STAGES.map((stage) => ({ value: stage, says: texts.stage[stage] }))
   const others = (skills.data ?? []).filter((skill) => !goals.some((goal) => goal.skill === skill.id))
   return (
     <Part title={says.goals}>
       {goals.map((goal) => (
-        <Box key={goal.skill} sx={{ display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 0.5, rowGap: 0.5, alignItems: 'center', borderTop: 1, borderColor: 'divider', pt: 0.75 }}>
+        <Box
+          key={goal.skill}
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '1fr auto',
+            columnGap: 0.5,
+            rowGap: 0.5,
+            alignItems: 'center',
+            borderTop: 1,
+            borderColor: 'divider',
+            pt: 0.75,
+          }}
+        >
           <Typography variant="body2" sx={{ fontWeight: 600 }}>
             {name(goal.skill)}
           </Typography>
-          <IconButton size="small" aria-label={says.takeOut(name(goal.skill))} onClick={() => onChange((wishes) => ({ ...wishes, goals: wishes.goals.filter((each) => each.skill !== goal.skill) }))}>
+          <IconButton
+            size="small"
+            aria-label={says.takeOut(name(goal.skill))}
+            onClick={() =>
+              onChange((wishes) => ({
+                ...wishes,
+                goals: wishes.goals.filter((each) => each.skill !== goal.skill),
+              }))
+            }
+          >
             ×
           </IconButton>
           <Box sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-            <SelectCell<Stage> label={says.present} aria-label={says.present} none={says.notMet} value={goal.present ?? ''} options={stages} onChange={(present) => set(goal.skill, { present: present || null })} />
-            <SelectCell<Stage> label={says.goal} value={goal.goal} options={stages} onChange={(stage) => stage && set(goal.skill, { goal: stage })} />
+            <SelectCell<Stage>
+              label={says.present}
+              aria-label={says.present}
+              none={says.notMet}
+              value={goal.present ?? ''}
+              options={stages}
+              onChange={(present) => set(goal.skill, { present: present || null })}
+            />
+            <SelectCell<Stage>
+              label={says.goal}
+              value={goal.goal}
+              options={stages}
+              onChange={(stage) => stage && set(goal.skill, { goal: stage })}
+            />
           </Box>
         </Box>
       ))}
-      <FromSquads view={view} name={name} onTake={(next) => onChange((wishes) => ({ ...wishes, goals: wishes.goals.map((goal) => next.find((each) => each.skill === goal.skill) ?? goal) }))} />
+      <FromSquads
+        view={view}
+        name={name}
+        onTake={(next) =>
+          onChange((wishes) => ({
+            ...wishes,
+            goals: wishes.goals.map((goal) => next.find((each) => each.skill === goal.skill) ?? goal),
+          }))
+        }
+      />
       <SelectCell
         label={says.addGoal}
         none={says.chooseSkill}
         value=""
         options={others.map((skill) => ({ value: skill.id, says: skill.name }))}
-        onChange={(skill) => skill && onChange((wishes) => ({ ...wishes, goals: [...wishes.goals, { skill, present: null, goal: 'flow' }] }))}
+        onChange={(skill) =>
+          skill &&
+          onChange((wishes) => ({
+            ...wishes,
+            goals: [...wishes.goals, { skill, present: null, goal: 'flow' }],
+          }))
+        }
       />
     </Part>
   )
 }
 
 /** What the milestones of the squads say of the goals, taken over only when it is wanted. */
-function FromSquads({ view, name, onTake }: { view: Curriculum; name: (skill: string) => string; onTake: (goals: Schemas['Goal'][]) => void }) {
+function FromSquads({
+  view,
+  name,
+  onTake,
+}: {
+  view: Curriculum
+  name: (skill: string) => string
+  onTake: (goals: Schemas['Goal'][]) => void
+}) {
   const [whose, setWhose] = useState('')
   const clubs = useClubs().data ?? []
-  const teams = clubs.flatMap((club) => club.teams.filter((team) => team.band === view.wishes.band).map((team) => ({ value: team.id, says: `${club.name} ${team.name}` })))
+  const teams = clubs.flatMap((club) =>
+    club.teams
+      .filter((team) => team.band === view.wishes.band)
+      .map((team) => ({ value: team.id, says: `${club.name} ${team.name}` })),
+  )
   const found = useGoalsOfSquads(view.id, whose)
   const before = new Map(view.wishes.goals.map((goal) => [goal.skill, goal.present ?? null]))
-  const next = (found.data ?? []).filter((goal) => before.has(goal.skill) && before.get(goal.skill) !== (goal.present ?? null))
+  const next = (found.data ?? []).filter(
+    (goal) => before.has(goal.skill) && before.get(goal.skill) !== (goal.present ?? null),
+  )
   const stage = (at: Stage | null | undefined) => (at ? texts.stage[at] : says.notMet)
   return (
     <Box sx={{ display: 'grid', gap: 0.75, borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
-      <SelectCell label={says.fromSquads} none={says.fromNobody} value={whose} options={[{ value: EVERYBODY, says: says.allSquads }, ...teams]} onChange={setWhose} />
+      <SelectCell
+        label={says.fromSquads}
+        none={says.fromNobody}
+        value={whose}
+        options={[{ value: EVERYBODY, says: says.allSquads }, ...teams]}
+        onChange={setWhose}
+      />
       {whose !== '' && found.isError && <ErrorNote error={found.error} />}
       {whose !== '' && found.data && (
         <>
@@ -196,15 +290,33 @@ function FromSquads({ view, name, onTake }: { view: Curriculum; name: (skill: st
   )
 }
 
-const seasonOf = ({ wishes: { start, weeks, weekdays, holidays } }: Curriculum): Schemas['Season'] => ({ start, weeks, weekdays, holidays: holidays ?? [] })
+const seasonOf = ({ wishes: { start, weeks, weekdays, holidays } }: Curriculum): Schemas['Season'] => ({
+  start,
+  weeks,
+  weekdays,
+  holidays: holidays ?? [],
+})
 
-function Season({ view, saving, onSeason }: { view: Curriculum; saving: boolean; onSeason: (season: Schemas['Season']) => void }) {
+function Season({
+  view,
+  saving,
+  onSeason,
+}: {
+  view: Curriculum
+  saving: boolean
+  onSeason: (season: Schemas['Season']) => void
+}) {
   const [season, setSeason] = useState(() => seasonOf(view))
   const changed = JSON.stringify(season) !== JSON.stringify(seasonOf(view))
   return (
     <Part title={says.when}>
       <SeasonFields season={season} onChange={setSeason} />
-      <Button size="small" disabled={!changed || saving} onClick={() => onSeason(season)} sx={{ justifySelf: 'start' }}>
+      <Button
+        size="small"
+        disabled={!changed || saving}
+        onClick={() => onSeason(season)}
+        sx={{ justifySelf: 'start' }}
+      >
         {says.saveSeason}
       </Button>
       {changed && (
@@ -224,7 +336,10 @@ function Tests({ view, onChange }: { view: Curriculum; onChange: (change: Change
   return (
     <Part title={says.tests}>
       {sittings.map((sitting, i) => (
-        <Box key={`${sitting.session} ${sitting.test}`} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <Box
+          key={`${sitting.session} ${sitting.test}`}
+          sx={{ display: 'flex', alignItems: 'center', gap: 1 }}
+        >
           <Typography variant="body2" sx={{ flex: 1 }}>
             {texts.plan.inSession(sitting.session + 1)}: {name(sitting.test)}
           </Typography>
@@ -232,10 +347,22 @@ function Tests({ view, onChange }: { view: Curriculum; onChange: (change: Change
             label={texts.plan.wishes.min}
             whole
             value={sitting.minutes}
-            onCommit={(n) => n > 0 && onChange((wishes) => ({ ...wishes, tests: (wishes.tests ?? []).map((each, at) => (at === i ? { ...each, minutes: n } : each)) }))}
+            onCommit={(n) =>
+              n > 0 &&
+              onChange((wishes) => ({
+                ...wishes,
+                tests: (wishes.tests ?? []).map((each, at) => (at === i ? { ...each, minutes: n } : each)),
+              }))
+            }
             sx={{ width: 64 }}
           />
-          <IconButton size="small" aria-label={says.takeOut(name(sitting.test))} onClick={() => onChange((wishes) => ({ ...wishes, tests: (wishes.tests ?? []).filter((_, at) => at !== i) }))}>
+          <IconButton
+            size="small"
+            aria-label={says.takeOut(name(sitting.test))}
+            onClick={() =>
+              onChange((wishes) => ({ ...wishes, tests: (wishes.tests ?? []).filter((_, at) => at !== i) }))
+            }
+          >
             ×
           </IconButton>
         </Box>
@@ -252,7 +379,13 @@ function Tests({ view, onChange }: { view: Curriculum; onChange: (change: Change
           none={says.chooseTest}
           value=""
           options={tests.map((test) => ({ value: test.id, says: test.name }))}
-          onChange={(test) => test && onChange((wishes) => ({ ...wishes, tests: [...(wishes.tests ?? []), { session: Number(session) - 1, test, minutes: 15 }] }))}
+          onChange={(test) =>
+            test &&
+            onChange((wishes) => ({
+              ...wishes,
+              tests: [...(wishes.tests ?? []), { session: Number(session) - 1, test, minutes: 15 }],
+            }))
+          }
         />
       </Box>
     </Part>
@@ -261,7 +394,8 @@ function Tests({ view, onChange }: { view: Curriculum; onChange: (change: Change
 
 function Where({ view, onChange }: { view: Curriculum; onChange: (change: Change) => void }) {
   const { ground } = view.wishes
-  const set = (next: Partial<Schemas['Ground']>) => onChange((wishes) => ({ ...wishes, ground: { ...wishes.ground, ...next } }))
+  const set = (next: Partial<Schemas['Ground']>) =>
+    onChange((wishes) => ({ ...wishes, ground: { ...wishes.ground, ...next } }))
   const fields: { key: keyof Schemas['Ground']; whole?: boolean }[] = [
     { key: 'width_m' },
     { key: 'depth_m' },
@@ -271,10 +405,20 @@ function Where({ view, onChange }: { view: Curriculum; onChange: (change: Change
   ]
   return (
     <Part title={says.where}>
-      <LateText label={says.name} value={view.wishes.name} onCommit={(name) => onChange((wishes) => ({ ...wishes, name }))} />
+      <LateText
+        label={says.name}
+        value={view.wishes.name}
+        onCommit={(name) => onChange((wishes) => ({ ...wishes, name }))}
+      />
       <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
         {fields.map(({ key, whole }) => (
-          <LateNumber key={key} label={says.ground[key]} whole={whole} value={ground[key]} onCommit={(n) => n >= 0 && set({ [key]: n })} />
+          <LateNumber
+            key={key}
+            label={says.ground[key]}
+            whole={whole}
+            value={ground[key]}
+            onCommit={(n) => n >= 0 && set({ [key]: n })}
+          />
         ))}
       </Box>
     </Part>

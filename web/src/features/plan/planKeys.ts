@@ -22,7 +22,17 @@ interface PlanKeys {
 }
 
 /** Arrows go about, and with Shift move the chosen block; letters do what the buttons do. */
-export function usePlanKeys({ view, at, paused, onStep, onEdit, onOpen, onSolve, onUndo, onPublish }: PlanKeys) {
+export function usePlanKeys({
+  view,
+  at,
+  paused,
+  onStep,
+  onEdit,
+  onOpen,
+  onSolve,
+  onUndo,
+  onPublish,
+}: PlanKeys) {
   const { session, block } = at
   const last = Math.max(view.sessions.length, 1) - 1
   const laid = block === undefined ? undefined : view.sessions[session]?.blocks[block]
@@ -36,8 +46,13 @@ export function usePlanKeys({ view, at, paused, onStep, onEdit, onOpen, onSolve,
       return stage && { edit: 'stage', ...place, stage }
     })
   const toSession = (by: number) =>
-    onBlock((place) => (session + by < 0 || session + by > last ? undefined : { edit: 'move', ...place, to: session + by, at: null }))
-  const minutes = (by: number) => onBlock((place) => ({ edit: 'minutes', ...place, minutes: (laid?.minutes ?? 0) + by }))
+    onBlock((place) =>
+      session + by < 0 || session + by > last
+        ? undefined
+        : { edit: 'move', ...place, to: session + by, at: null },
+    )
+  const minutes = (by: number) =>
+    onBlock((place) => ({ edit: 'minutes', ...place, minutes: (laid?.minutes ?? 0) + by }))
   const acts: Record<string, () => void> = {
     ArrowRight: () => onStep(0, 1),
     ArrowLeft: () => onStep(0, -1),
@@ -65,7 +80,8 @@ export function usePlanKeys({ view, at, paused, onStep, onEdit, onOpen, onSolve,
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (isTyping(event) || paused) return
-      const onControl = event.target instanceof HTMLElement && event.target.closest('button, a, summary') !== null
+      const onControl =
+        event.target instanceof HTMLElement && event.target.closest('button, a, summary') !== null
       if (event.key === 'Enter' && onControl) return
       const act = acts[(event.shiftKey && event.key.startsWith('Arrow') ? 'Shift+' : '') + event.key]
       if (act) {

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { api, data, type Curriculum, type Schemas } from '../../api/client'
+import { api, type Curriculum, data, type Schemas } from '../../api/client'
 
 export const useCurricula = () =>
   useQuery({ queryKey: ['curricula'], queryFn: () => data(api.GET('/curricula')) })
@@ -58,7 +58,12 @@ export const useSoFar = (id: string, version: number, wanted: boolean) =>
 export const useGoalsOfSquads = (id: string, whose: string) =>
   useQuery({
     queryKey: ['goals', id, whose],
-    queryFn: () => data(api.GET('/curricula/{id}/goals', { params: { path: { id }, query: whose === EVERYBODY ? {} : { team: whose } } })),
+    queryFn: () =>
+      data(
+        api.GET('/curricula/{id}/goals', {
+          params: { path: { id }, query: whose === EVERYBODY ? {} : { team: whose } },
+        }),
+      ),
     enabled: whose !== '',
   })
 /** All squads of a band. */
@@ -69,7 +74,12 @@ export const useCompared = (id: string, version: number, approach: Schemas['Appr
   useQuery({
     queryKey: ['compared', id, version, approach],
     queryFn: () =>
-      data(api.POST('/curricula/{id}/compare', { params: { path: { id } }, body: { approach: approach as Schemas['Approach'], seed: 1 } })),
+      data(
+        api.POST('/curricula/{id}/compare', {
+          params: { path: { id } },
+          body: { approach: approach as Schemas['Approach'], seed: 1 },
+        }),
+      ),
     enabled: approach !== undefined,
   })
 
@@ -77,7 +87,12 @@ export const useCompared = (id: string, version: number, approach: Schemas['Appr
 export const useComparedWithEdition = (id: string, version: number, number: number | undefined) =>
   useQuery({
     queryKey: ['compared', id, version, number],
-    queryFn: () => data(api.GET('/curricula/{id}/editions/{number}/compared', { params: { path: { id, number: number ?? 0 } } })),
+    queryFn: () =>
+      data(
+        api.GET('/curricula/{id}/editions/{number}/compared', {
+          params: { path: { id, number: number ?? 0 } },
+        }),
+      ),
     enabled: number !== undefined,
   })
 
@@ -120,7 +135,9 @@ export function useChanges(id: string) {
     onError,
     mutationFn: async (change: Change) => {
       const before = await standing()
-      return shown(await data(api.PUT('/curricula/{id}', { params: of(before), body: change(before.wishes) })))
+      return shown(
+        await data(api.PUT('/curricula/{id}', { params: of(before), body: change(before.wishes) })),
+      )
     },
   })
   const season = useMutation({
@@ -138,7 +155,8 @@ export function useChanges(id: string) {
   const undo = useMutation({
     scope,
     onError,
-    mutationFn: async () => shown(await data(api.POST('/curricula/{id}/undo', { params: of(await standing()) }))),
+    mutationFn: async () =>
+      shown(await data(api.POST('/curricula/{id}/undo', { params: of(await standing()) }))),
   })
   const solve = useMutation({
     scope,
@@ -164,7 +182,8 @@ export function useChanges(id: string) {
 
 /** The name of the preset that has these numbers; nothing if they were changed. */
 export const presetOf = (approach: Schemas['Approach'], presets: Schemas['NamedApproach'][]) =>
-  presets.find((preset) => JSON.stringify(numbers(preset.approach)) === JSON.stringify(numbers(approach)))?.name
+  presets.find((preset) => JSON.stringify(numbers(preset.approach)) === JSON.stringify(numbers(approach)))
+    ?.name
 
 const numbers = ({ exposures, open_play, success_window }: Schemas['Approach']) => [
   exposures,

@@ -1,6 +1,6 @@
 // What is drawn on the floor of the plan: threads of skills, their stitches, and the needs that join them.
 import { useTheme } from '@mui/material/styles'
-import { useState, type PointerEvent } from 'react'
+import { type PointerEvent, useState } from 'react'
 import type { Curriculum, Schemas, Strand } from '../../api/client'
 import { texts } from '../../texts/en'
 import { StageBar } from '../../ui/stages'
@@ -33,7 +33,10 @@ export function SkillThread({ skill, stitches, x, y }: ThreadProps) {
 function Frayed({ strand, a, b, y }: { strand: Strand; a: number; b: number; y: number }) {
   const colour = useTheme().floor.strands[strand]
   const reach = (b - a) * 0.32
-  const ends = [-6, 0, 6].map((end) => `M${a + reach} ${y}Q${a + reach + 8} ${y} ${a + reach + 14} ${y + end}M${b - reach} ${y}Q${b - reach - 8} ${y} ${b - reach - 14} ${y + end}`)
+  const ends = [-6, 0, 6].map(
+    (end) =>
+      `M${a + reach} ${y}Q${a + reach + 8} ${y} ${a + reach + 14} ${y + end}M${b - reach} ${y}Q${b - reach - 8} ${y} ${b - reach - 14} ${y + end}`,
+  )
   return (
     <g>
       <StrandLine strand={strand} x1={a} x2={a + reach} y1={y} y2={y} />
@@ -63,13 +66,26 @@ interface StitchProps {
 const DRAGS = 8
 
 /** An exposure: as tall as its minutes, filled with its stage. */
-export function StitchMark({ stitch, strand, x, y, chosen, locked, split, broken, onChoose, onDrag, onDrop }: StitchProps) {
+export function StitchMark({
+  stitch,
+  strand,
+  x,
+  y,
+  chosen,
+  locked,
+  split,
+  broken,
+  onChoose,
+  onDrag,
+  onDrop,
+}: StitchProps) {
   const { ink, warn, paper } = useTheme().floor
   const [from, setFrom] = useState<number | null>(null)
   const height = Math.min(28, 6 + stitch.minutes * 2)
   const width = 11
   const [left, top] = [x - width / 2, y - height / 2]
-  const across = (event: PointerEvent<SVGGElement>) => event.clientX - (event.currentTarget.ownerSVGElement?.getBoundingClientRect().left ?? 0)
+  const across = (event: PointerEvent<SVGGElement>) =>
+    event.clientX - (event.currentTarget.ownerSVGElement?.getBoundingClientRect().left ?? 0)
   const drags = (event: PointerEvent<SVGGElement>) => from !== null && Math.abs(event.clientX - from) > DRAGS
   return (
     <g
@@ -92,10 +108,39 @@ export function StitchMark({ stitch, strand, x, y, chosen, locked, split, broken
     >
       <title>{texts.plan.stitch(stitch)}</title>
       <rect x={x - 11} y={y - 16} width={22} height={32} fill="transparent" />
-      {broken && <rect x={left - 4} y={top - 4} width={width + 8} height={height + 8} fill="none" stroke={warn} strokeWidth={2.4} />}
-      {chosen && <rect x={left - 4} y={top - 4} width={width + 8} height={height + 8} fill="none" stroke={broken ? warn : ink} strokeWidth={broken ? 3.4 : 1.6} />}
+      {broken && (
+        <rect
+          x={left - 4}
+          y={top - 4}
+          width={width + 8}
+          height={height + 8}
+          fill="none"
+          stroke={warn}
+          strokeWidth={2.4}
+        />
+      )}
+      {chosen && (
+        <rect
+          x={left - 4}
+          y={top - 4}
+          width={width + 8}
+          height={height + 8}
+          fill="none"
+          stroke={broken ? warn : ink}
+          strokeWidth={broken ? 3.4 : 1.6}
+        />
+      )}
       <StageBar stage={stitch.stage} strand={strand} x={left} y={top} width={width} height={height} />
-      {split && <line x1={left + width + 2.5} x2={left + width + 2.5} y1={top} y2={top + height} stroke={ink} strokeWidth={1.6} />}
+      {split && (
+        <line
+          x1={left + width + 2.5}
+          x2={left + width + 2.5}
+          y1={top}
+          y2={top + height}
+          stroke={ink}
+          strokeWidth={1.6}
+        />
+      )}
       {locked && <circle cx={x} cy={top} r={3.4} fill={ink} stroke={paper} />}
     </g>
   )
@@ -134,14 +179,27 @@ export function ForecastLine({ forecast, soFar, sessions, x, y, height }: Foreca
   if (points.length === 0) return null
   const up = (share: number) => y - share * height
   const line = points.map((p) => `${p.at},${up(p.share)}`).join(' ')
-  const band = [...points.map((p) => `${p.at},${up(p.high)}`), ...points.toReversed().map((p) => `${p.at},${up(p.low)}`)].join(' ')
+  const band = [
+    ...points.map((p) => `${p.at},${up(p.high)}`),
+    ...points.toReversed().map((p) => `${p.at},${up(p.low)}`),
+  ].join(' ')
   return (
     <g>
       <polygon points={band} fill={hair} opacity={0.75} />
       <polyline points={line} fill="none" stroke={ink} strokeWidth={1.4} />
       {(soFar?.reached ?? []).map(({ week, had, of }) => {
         const session = last(week)
-        return session === undefined ? null : <circle key={week} cx={x(session)} cy={up(had / of)} r={3} fill={ink} stroke={paper} strokeWidth={1} />
+        return session === undefined ? null : (
+          <circle
+            key={week}
+            cx={x(session)}
+            cy={up(had / of)}
+            r={3}
+            fill={ink}
+            stroke={paper}
+            strokeWidth={1}
+          />
+        )
       })}
     </g>
   )
@@ -165,7 +223,12 @@ export function NeedLine({ view, skill, need, x, y }: NeedProps) {
   const middle = (x1 + x2) / 2
   return (
     <g opacity={0.55}>
-      <path d={`M${x1} ${y1}C${middle} ${y1} ${middle} ${y2} ${x2 - 9} ${y2}`} fill="none" stroke={ink} strokeWidth={0.9} />
+      <path
+        d={`M${x1} ${y1}C${middle} ${y1} ${middle} ${y2} ${x2 - 9} ${y2}`}
+        fill="none"
+        stroke={ink}
+        strokeWidth={0.9}
+      />
       <circle cx={x2 - 9} cy={y2} r={2} fill={ink} />
     </g>
   )

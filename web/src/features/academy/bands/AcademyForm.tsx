@@ -1,0 +1,130 @@
+// What holds for the whole academy: the cut-off day, the association's rule of headers, the points of the levers.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import type { Schemas } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { NumberField, TextCell } from '../../../ui/fields'
+import { LEVERS, type LeverName, SETTINGS, settingInWords } from '../../../ui/levers'
+import { ErrorNote } from '../../../ui/notes'
+
+type Academy = Schemas['Academy']
+
+interface Props {
+  view: Schemas['AcademyView']
+  busy: boolean
+  error: unknown
+  onSave: (academy: Academy, version: number) => void
+}
+
+export function AcademyForm({ view, busy, error, onSave }: Props) {
+  const [academy, setAcademy] = useState<Academy>(view.academy)
+  const says = texts.bands
+  const changed = JSON.stringify(academy) !== JSON.stringify(view.academy)
+  const set = (next: Partial<Academy>) => setAcademy({ ...academy, ...next })
+  const heading = academy.heading ?? null
+  const pointsOf = (lever: LeverName) => academy.lever_points[lever] as Record<string, number>
+  const setPoints = (lever: LeverName, setting: string, points: number) =>
+    set({ lever_points: { ...academy.lever_points, [lever]: { ...pointsOf(lever), [setting]: points } } })
+  return (
+    <Box component="section" aria-label={says.academy} sx={{ maxWidth: 1180, display: 'grid', gap: 1.5 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {says.academy}
+        </Typography>
+        <Button variant="contained" disabled={!changed || busy} onClick={() => onSave(academy, view.version)}>
+          {says.saveAcademy}
+        </Button>
+      </Box>
+      {error ? <ErrorNote error={error} /> : null}
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start' }}>
+        <TextCell
+          label={says.cutOff}
+          helperText={says.cutOffNote}
+          value={academy.cut_off}
+          onChange={(cut_off) => set({ cut_off })}
+          fullWidth={false}
+          sx={{ width: 220 }}
+        />
+        <Box sx={{ flex: 1, minWidth: 320, display: 'grid', gap: 1 }}>
+          <Typography variant="h3">{says.heading}</Typography>
+          <Typography variant="body2" color="text.secondary">
+            {heading ? says.headingOn(heading.from_age) : says.headingOff}
+          </Typography>
+          {heading && (
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+              <NumberField
+                label={says.fromAge}
+                value={heading.from_age}
+                whole
+                onChange={(n) => n !== null && n >= 0 && set({ heading: { ...heading, from_age: n } })}
+                sx={{ width: 120 }}
+              />
+              <NumberField
+                label={says.perWeek}
+                value={heading.most_per_week}
+                whole
+                onChange={(n) => n !== null && n >= 0 && set({ heading: { ...heading, most_per_week: n } })}
+                sx={{ width: 150 }}
+              />
+              <TextCell
+                label={says.ruleText}
+                value={heading.text}
+                onChange={(text) => set({ heading: { ...heading, text } })}
+                fullWidth={false}
+                sx={{ flex: 1, minWidth: 260 }}
+              />
+            </Box>
+          )}
+          <Button
+            size="small"
+            sx={{ justifySelf: 'start' }}
+            onClick={() => set({ heading: heading ? null : { from_age: 13, most_per_week: 10, text: '' } })}
+          >
+            {heading ? says.headingStop : says.headingEnter}
+          </Button>
+        </Box>
+      </Box>
+      <Typography variant="h3">{says.points}</Typography>
+      <Typography variant="body2" color="text.secondary">
+        {says.pointsNote}
+      </Typography>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(270px, 1fr))',
+          columnGap: 3,
+          rowGap: 1.5,
+        }}
+      >
+        {LEVERS.map((lever) => (
+          <Box key={lever} role="group" aria-label={texts.lever[lever]}>
+            <Typography variant="body2" sx={{ fontWeight: 600 }}>
+              {texts.lever[lever]}
+            </Typography>
+            {(SETTINGS[lever] as string[]).map((setting) => (
+              <Box key={setting} sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.5 }}>
+                <Typography variant="body2" sx={{ flex: 1 }}>
+                  {settingInWords(lever, setting)}
+                </Typography>
+                <NumberField
+                  hiddenLabel
+                  slotProps={{
+                    htmlInput: {
+                      'aria-label': says.pointsOf(texts.lever[lever], settingInWords(lever, setting)),
+                      inputMode: 'decimal',
+                    },
+                  }}
+                  value={pointsOf(lever)[setting] ?? 0}
+                  onChange={(n) => n !== null && setPoints(lever, setting, n)}
+                  sx={{ width: 70 }}
+                />
+              </Box>
+            ))}
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  )
+}

@@ -1,0 +1,227 @@
+// Bands: which ages, ball, minutes and limits, where each number comes from, and what holds for the whole academy.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Table from '@mui/material/Table'
+import TableBody from '@mui/material/TableBody'
+import TableCell from '@mui/material/TableCell'
+import TableHead from '@mui/material/TableHead'
+import TableRow from '@mui/material/TableRow'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import type { Schemas } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { NumberField, TextCell } from '../../../ui/fields'
+import { ErrorNote, Loading } from '../../../ui/notes'
+import { useAcademy, useBands } from '../../drill/queries'
+import { AcademyForm } from './AcademyForm'
+import { useBandChanges } from './queries'
+
+type Band = Schemas['Band']
+type NumberKey =
+  | 'ball_size'
+  | 'session_min'
+  | 'new_skills_per_week'
+  | 'longest_bout_s'
+  | 'longest_block_min'
+  | 'explaining_s'
+
+const ROWS: NumberKey[] = [
+  'ball_size',
+  'session_min',
+  'new_skills_per_week',
+  'longest_bout_s',
+  'longest_block_min',
+  'explaining_s',
+]
+const SPEEDS = ['dribble', 'run', 'pass', 'serve'] as const
+
+export function BandsPage() {
+  const bands = useBands()
+  const academy = useAcademy()
+  const { change, changeAcademy } = useBandChanges()
+  // What is typed waits here until it is saved; a band that nobody touches is shown as it is kept.
+  const [typed, setTyped] = useState<Record<string, Band>>({})
+  const says = texts.bands
+  if (bands.isError) return <ErrorNote error={bands.error} />
+  if (academy.isError) return <ErrorNote error={academy.error} />
+  if (!bands.data || !academy.data) return <Loading />
+  const shown = bands.data.map((kept) => ({ ...kept, band: typed[kept.band.id] ?? kept.band }))
+  const edit = (band: Band, next: Partial<Band>) => setTyped({ ...typed, [band.id]: { ...band, ...next } })
+  const source = (band: Band, name: string, text: string) => {
+    const others = Object.fromEntries(Object.entries(band.sources).filter(([other]) => other !== name))
+    edit(band, { sources: text === '' ? others : { ...others, [name]: text } })
+  }
+  const saveAll = async () => {
+    for (const kept of bands.data) {
+      const band = typed[kept.band.id]
+      if (band) await change.mutateAsync({ band, version: kept.version })
+      setTyped((now) => Object.fromEntries(Object.entries(now).filter(([id]) => id !== kept.band.id)))
+    }
+  }
+  return (
+    <Box sx={{ p: 2, overflowY: 'auto' }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
+        <Typography variant="h1">{says.title}</Typography>
+        <Typography color="text.secondary" sx={{ flex: 1 }}>
+          {says.about}
+        </Typography>
+        <Button component={Link} to="/drills" variant="text">
+          {texts.drills.backToAll}
+        </Button>
+        <Button
+          variant="contained"
+          disabled={Object.keys(typed).length === 0 || change.isPending}
+          onClick={() => void saveAll().catch(() => undefined)}
+        >
+          {says.save}
+        </Button>
+      </Box>
+      {change.isError && <ErrorNote error={change.error} />}
+      <Table
+        size="small"
+        aria-label={says.title}
+        sx={{ maxWidth: 1180, my: 1, '& td, & th': { verticalAlign: 'top' } }}
+      >
+        <TableHead>
+          <TableRow>
+            <TableCell sx={{ width: 210 }} />
+            {shown.map(({ band }) => (
+              <TableCell key={band.id}>
+                <Typography variant="h2">{band.name}</Typography>
+              </TableCell>
+            ))}
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          <Row title={says.ages} note={says.agesNote}>
+            {shown.map(({ band }) => (
+              <TableCell key={band.id}>
+                <Box sx={{ display: 'flex', gap: 0.5 }}>
+                  <NumberField
+                    label={says.youngest}
+                    value={band.youngest}
+                    whole
+                    onChange={(n) => n !== null && n >= 0 && edit(band, { youngest: n })}
+                    sx={{ width: 78 }}
+                  />
+                  <NumberField
+                    label={says.oldest}
+                    value={band.oldest}
+                    whole
+                    onChange={(n) => n !== null && n >= 0 && edit(band, { oldest: n })}
+                    sx={{ width: 78 }}
+                  />
+                </Box>
+                <Source band={band} name="ages" onSource={source} />
+              </TableCell>
+            ))}
+          </Row>
+          {ROWS.map((key) => (
+            <Row key={key} title={says.rows[key]} note={says.units[key]}>
+              {shown.map(({ band }) => (
+                <TableCell key={band.id}>
+                  <NumberField
+                    hiddenLabel
+                    slotProps={{
+                      htmlInput: { 'aria-label': says.of(says.rows[key], band.name), inputMode: 'numeric' },
+                    }}
+                    value={band[key]}
+                    whole
+                    onChange={(n) => n !== null && n >= 0 && edit(band, { [key]: n })}
+                    sx={{ width: 92 }}
+                  />
+                  <Source band={band} name={key} onSource={source} />
+                </TableCell>
+              ))}
+            </Row>
+          ))}
+          <Row title={says.speeds} note={says.speedsNote}>
+            {shown.map(({ band }) => (
+              <TableCell key={band.id}>
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, rowGap: 1 }}>
+                  {SPEEDS.map((kind) => (
+                    <NumberField
+                      key={kind}
+                      label={texts.desk.pathKind[kind]}
+                      value={band.speeds_m_per_s[kind]}
+                      onChange={(n) =>
+                        n !== null && edit(band, { speeds_m_per_s: { ...band.speeds_m_per_s, [kind]: n } })
+                      }
+                      sx={{ width: 78 }}
+                    />
+                  ))}
+                </Box>
+              </TableCell>
+            ))}
+          </Row>
+        </TableBody>
+      </Table>
+      <AcademyForm
+        key={academy.data.version}
+        view={academy.data}
+        busy={changeAcademy.isPending}
+        error={changeAcademy.error}
+        onSave={(next, version) => changeAcademy.mutate({ academy: next, version })}
+      />
+    </Box>
+  )
+}
+
+function Row({ title, note, children }: { title: string; note: string; children: React.ReactNode }) {
+  return (
+    <TableRow>
+      <TableCell component="th" scope="row">
+        <Typography sx={{ fontWeight: 600 }}>{title}</Typography>
+        <Typography variant="caption" color="text.secondary">
+          {note}
+        </Typography>
+      </TableCell>
+      {children}
+    </TableRow>
+  )
+}
+
+/** Where a number comes from; until somebody says so it is an assumption. */
+function Source({
+  band,
+  name,
+  onSource,
+}: {
+  band: Band
+  name: string
+  onSource: (band: Band, name: string, text: string) => void
+}) {
+  const [open, setOpen] = useState(false)
+  const source = band.sources[name]
+  if (open) {
+    return (
+      <TextCell
+        autoFocus
+        label={texts.bands.source}
+        value={source ?? ''}
+        onChange={(text) => onSource(band, name, text)}
+        onBlur={() => setOpen(false)}
+        sx={{ mt: 1 }}
+      />
+    )
+  }
+  return (
+    <Button
+      variant="text"
+      size="small"
+      onClick={() => setOpen(true)}
+      aria-label={texts.bands.sourceOf(source ?? texts.bands.assumption, band.name, name)}
+      sx={{
+        px: 0.75,
+        minWidth: 0,
+        justifyContent: 'flex-start',
+        fontWeight: 400,
+        fontStyle: source ? 'normal' : 'italic',
+        textAlign: 'left',
+      }}
+    >
+      {source ?? texts.bands.assumption}
+    </Button>
+  )
+}

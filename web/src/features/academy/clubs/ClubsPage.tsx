@@ -1,0 +1,251 @@
+// Clubs and people: who coaches which team, and who is invited.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import ButtonBase from '@mui/material/ButtonBase'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import type { Schemas } from '../../../api/client'
+import { useSession } from '../../../api/session'
+import { texts } from '../../../texts/en'
+import { asDay, Figure } from '../../../ui/figures'
+import { ErrorNote, Loading } from '../../../ui/notes'
+import { useBands } from '../../drill/queries'
+import { InviteDialog } from './InviteDialog'
+import { useChange, useClubs, useInvitations, usePeople } from './queries'
+import { ClubForm, TeamForm } from './TeamForm'
+
+export function ClubsPage({ editable }: { editable: boolean }) {
+  const [address, setAddress] = useSearchParams()
+  const [inviting, setInviting] = useState(false)
+  const clubs = useClubs()
+  const people = usePeople(editable).data ?? []
+  const bands = useBands().data ?? []
+  if (clubs.isError) return <ErrorNote error={clubs.error} />
+  if (!clubs.data) return <Loading />
+  const all = clubs.data
+  const chosen = { team: address.get('team'), club: address.get('club') }
+  const team = all.flatMap((club) => club.teams).find((each) => each.id === chosen.team)
+  const club = all.find((each) => each.id === chosen.club)
+  const bandName = (id: string) => bands.find((each) => each.band.id === id)?.band.name ?? id
+  return (
+    <Box
+      sx={{
+        flex: 1,
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', md: editable ? 'minmax(0, 1fr) 340px' : '1fr' },
+      }}
+    >
+      <Box sx={{ p: 2, minWidth: 0 }}>
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap', mb: 1 }}>
+          <Typography variant="h1" sx={{ flex: 1 }}>
+            {texts.clubs.title}
+          </Typography>
+          {editable && (
+            <>
+              <Button onClick={() => setAddress({ club: 'new' })}>{texts.clubs.addClub}</Button>
+              <Button variant="contained" onClick={() => setInviting(true)}>
+                {texts.clubs.invite}
+              </Button>
+            </>
+          )}
+        </Box>
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: 'repeat(auto-fill, minmax(min(420px, 100%), 1fr))',
+            columnGap: 4,
+            rowGap: 2.5,
+          }}
+        >
+          {all.map((each) => (
+            <ClubTeams
+              key={each.id}
+              club={each}
+              chosen={chosen.team}
+              bandName={bandName}
+              editable={editable}
+              onTeam={(id) => setAddress({ team: id })}
+              onClub={() => setAddress({ club: each.id })}
+            />
+          ))}
+        </Box>
+      </Box>
+      {editable && (
+        <Box
+          component="aside"
+          aria-label={texts.clubs.beside}
+          sx={{
+            bgcolor: 'background.paper',
+            borderLeft: { md: 1 },
+            borderColor: { md: 'divider' },
+            p: 2,
+            overflowY: 'auto',
+            maxHeight: { md: 'calc(100dvh - 45px)' },
+          }}
+        >
+          {team ? (
+            <TeamForm key={team.id} team={team} people={people} onDone={() => setAddress({})} />
+          ) : (club ?? (chosen.club === 'new' || undefined)) ? (
+            <ClubForm
+              key={chosen.club}
+              club={club}
+              people={people}
+              bands={bands.map((each) => each.band)}
+              onDone={() => setAddress({})}
+            />
+          ) : (
+            <Invitations />
+          )}
+        </Box>
+      )}
+      {inviting && <InviteDialog clubs={all} onClose={() => setInviting(false)} />}
+    </Box>
+  )
+}
+
+interface ClubProps {
+  club: Schemas['ClubView']
+  chosen: string | null
+  bandName: (id: string) => string
+  editable: boolean
+  onTeam: (id: string) => void
+  onClub: () => void
+}
+
+function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubProps) {
+  const today = useSession().data?.today
+  const { floor } = useTheme()
+  return (
+    <Box component="section" aria-label={club.name}>
+      <Box
+        sx={{
+          display: 'flex',
+          alignItems: 'baseline',
+          gap: 1,
+          borderBottom: `1px solid ${floor.ink}`,
+          pb: 0.25,
+        }}
+      >
+        <Typography variant="h2">{club.name}</Typography>
+        <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
+          {club.leads.length > 0 && texts.clubs.ledBy(club.leads.map((lead) => lead.name).join(', '))}
+        </Typography>
+        {today && (
+          <Button
+            component={Link}
+            to={`/print/week/${club.id}/${today}`}
+            size="small"
+            variant="text"
+            aria-label={`${texts.print.weekOf}: ${club.name}`}
+          >
+            {texts.print.weekOf}
+          </Button>
+        )}
+        {editable && (
+          <Button
+            size="small"
+            variant="text"
+            onClick={onClub}
+            aria-label={texts.clubs.changeNamed(club.name)}
+          >
+            {texts.clubs.change}
+          </Button>
+        )}
+      </Box>
+      {club.teams.map((team) => (
+        <Box
+          key={team.id}
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            borderBottom: `1px solid ${floor.hair}`,
+            bgcolor: team.id === chosen ? 'background.paper' : undefined,
+          }}
+        >
+          <ButtonBase
+            disabled={!editable}
+            aria-pressed={team.id === chosen}
+            onClick={() => onTeam(team.id)}
+            sx={{
+              flex: 1,
+              font: 'inherit',
+              textAlign: 'left',
+              justifyContent: 'flex-start',
+              gap: 1,
+              minHeight: 40,
+              px: 0.5,
+            }}
+          >
+            <Box component="span" sx={{ flex: 1.4, whiteSpace: { md: 'nowrap' } }}>
+              {team.name}
+              <Typography component="span" variant="caption" color="text.secondary" sx={{ display: 'block' }}>
+                {bandName(team.band)}
+              </Typography>
+            </Box>
+            <Box component="span" sx={{ flex: 1, color: team.coaches.length > 0 ? undefined : 'error.main' }}>
+              {team.coaches.map((coach) => coach.name).join(', ') || texts.clubs.noCoach}
+            </Box>
+            <Figure sx={{ fontSize: '1.1rem', width: 68, textAlign: 'right' }}>
+              {texts.clubs.players(team.players)}
+            </Figure>
+          </ButtonBase>
+          <Button
+            component={Link}
+            to={`/squads/${team.id}`}
+            size="small"
+            variant="text"
+            aria-label={texts.board.openOf(team.name)}
+            sx={{ minWidth: 0 }}
+          >
+            {texts.places.squad}
+          </Button>
+        </Box>
+      ))}
+      {club.teams.length === 0 && <Typography color="text.secondary">{texts.clubs.noTeams}</Typography>}
+    </Box>
+  )
+}
+
+function Invitations() {
+  const open = useInvitations(true)
+  const change = useChange()
+  if (open.isError) return <ErrorNote error={open.error} />
+  if (!open.data) return <Loading />
+  return (
+    <>
+      <Typography variant="h2">{texts.clubs.invited}</Typography>
+      {open.data.length === 0 && <Typography color="text.secondary">{texts.clubs.nobodyInvited}</Typography>}
+      {change.isError && <ErrorNote error={change.error} />}
+      {open.data.map((each) => (
+        <Box
+          key={each.id}
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 1,
+            py: 0.75,
+            borderBottom: 1,
+            borderColor: 'divider',
+          }}
+        >
+          <Box sx={{ flex: 1 }}>
+            <Typography>{each.name}</Typography>
+            <Typography variant="body2" color="text.secondary">
+              {texts.role[each.role]}, {texts.clubs.until(asDay(each.until.slice(0, 10)))}
+            </Typography>
+          </Box>
+          <Button
+            size="small"
+            variant="text"
+            disabled={change.isPending}
+            onClick={() => change.mutate({ withdraw: each.id })}
+          >
+            {texts.clubs.withdraw}
+          </Button>
+        </Box>
+      ))}
+    </>
+  )
+}

@@ -1,0 +1,119 @@
+// Invites somebody: who, what for, and then the link that is handed on.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Checkbox from '@mui/material/Checkbox'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import FormControlLabel from '@mui/material/FormControlLabel'
+import Typography from '@mui/material/Typography'
+import { type SyntheticEvent, useState } from 'react'
+import { newId, type Schemas } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { Choice } from '../../../ui/Choice'
+import { SelectCell, TextCell } from '../../../ui/fields'
+import { asDay } from '../../../ui/figures'
+import { LinkField } from '../../../ui/LinkField'
+import { ErrorNote } from '../../../ui/notes'
+import { useInvite } from './queries'
+
+const ROLES: Schemas['RoleView'][] = ['coach', 'club_lead', 'director']
+
+export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][]; onClose: () => void }) {
+  const [id] = useState(newId)
+  const [name, setName] = useState('')
+  const [role, setRole] = useState<Schemas['RoleView']>('coach')
+  const [club, setClub] = useState(clubs[0]?.id ?? '')
+  const [teams, setTeams] = useState<string[]>([])
+  const invite = useInvite()
+  const ofClub = clubs.find((each) => each.id === club)
+  const go = () =>
+    invite.mutate({
+      id,
+      name,
+      role,
+      club: role === 'club_lead' ? club : null,
+      teams: role === 'coach' ? teams : [],
+    })
+  const invited = invite.data
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      aria-labelledby="invite-title"
+      slotProps={{
+        paper: {
+          component: 'form',
+          sx: { width: 460 },
+          onSubmit: (event: SyntheticEvent) => {
+            event.preventDefault()
+            if (!invited && name.trim() && !invite.isPending) go()
+          },
+        },
+      }}
+    >
+      <DialogTitle id="invite-title">{invited ? texts.clubs.handOn(name) : texts.clubs.invite}</DialogTitle>
+      <DialogContent sx={{ display: 'grid', gap: 2 }}>
+        {invited ? (
+          <>
+            <Typography>{texts.clubs.once(asDay(invited.until.slice(0, 10)))}</Typography>
+            <LinkField path={invited.path} />
+          </>
+        ) : (
+          <>
+            <TextCell autoFocus label={texts.clubs.fullName} value={name} onChange={setName} sx={{ mt: 1 }} />
+            <Choice
+              label={texts.clubs.whatFor}
+              options={ROLES}
+              chosen={[role]}
+              says={(each) => texts.role[each]}
+              onToggle={setRole}
+            />
+            <Typography variant="body2" color="text.secondary">
+              {texts.clubs.roleMeans[role]}
+            </Typography>
+            {role !== 'director' && (
+              <SelectCell
+                label={texts.clubs.club}
+                value={club}
+                options={clubs.map((each) => ({ value: each.id, says: each.name }))}
+                onChange={setClub}
+              />
+            )}
+            {role === 'coach' && (
+              <Box role="group" aria-label={texts.clubs.teams} sx={{ display: 'grid' }}>
+                {ofClub?.teams.map((team) => (
+                  <FormControlLabel
+                    key={team.id}
+                    label={team.name}
+                    control={
+                      <Checkbox
+                        size="small"
+                        checked={teams.includes(team.id)}
+                        onChange={(_, on) =>
+                          setTeams(on ? [...teams, team.id] : teams.filter((each) => each !== team.id))
+                        }
+                      />
+                    }
+                  />
+                ))}
+              </Box>
+            )}
+            {invite.isError && <ErrorNote error={invite.error} />}
+          </>
+        )}
+      </DialogContent>
+      <DialogActions>
+        <Button variant={invited ? 'contained' : 'text'} onClick={onClose}>
+          {invited ? texts.done : texts.cancel}
+        </Button>
+        {!invited && (
+          <Button type="submit" variant="contained" disabled={!name.trim() || invite.isPending}>
+            {texts.clubs.makeLink}
+          </Button>
+        )}
+      </DialogActions>
+    </Dialog>
+  )
+}

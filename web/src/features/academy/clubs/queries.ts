@@ -1,0 +1,48 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { api, data, type Schemas } from '../../../api/client'
+
+export const useClubs = () => useQuery({ queryKey: ['clubs'], queryFn: () => data(api.GET('/clubs')) })
+
+export const usePeople = (enabled: boolean) =>
+  useQuery({ queryKey: ['people'], queryFn: () => data(api.GET('/people')), enabled })
+
+export const useInvitations = (enabled: boolean) =>
+  useQuery({ queryKey: ['invitations'], queryFn: () => data(api.GET('/invitations')), enabled })
+
+type Change =
+  | { add: 'club'; body: Schemas['NewClub'] }
+  | { rename: string; body: Schemas['NameSaid'] }
+  | { add: 'team'; club: string; body: Schemas['NewTeam'] }
+  | { change: string; body: Schemas['TeamSaid'] }
+  | { withdraw: string }
+
+/** Whatever changes clubs, teams or people. */
+export function useChange() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: async (change: Change): Promise<unknown> => {
+      if ('withdraw' in change)
+        return api.DELETE('/invitations/{invitation}', { params: { path: { invitation: change.withdraw } } })
+      if ('rename' in change)
+        return api.PUT('/clubs/{club}', { params: { path: { club: change.rename } }, body: change.body })
+      if ('change' in change)
+        return api.PUT('/teams/{team}', { params: { path: { team: change.change } }, body: change.body })
+      if (change.add === 'club') return api.POST('/clubs', { body: change.body })
+      return api.POST('/clubs/{club}/teams', { params: { path: { club: change.club } }, body: change.body })
+    },
+    onSuccess: () =>
+      Promise.all(
+        ['clubs', 'people', 'invitations', 'delivery'].map((key) =>
+          queries.invalidateQueries({ queryKey: [key] }),
+        ),
+      ),
+  })
+}
+
+export function useInvite() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (body: Schemas['NewInvitation']) => data(api.POST('/invitations', { body })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['invitations'] }),
+  })
+}

@@ -1,0 +1,64 @@
+// One test: clubs with their players by level, and how many are Secure or above.
+import Table from '@mui/material/Table'
+import TableBody from '@mui/material/TableBody'
+import TableCell from '@mui/material/TableCell'
+import TableHead from '@mui/material/TableHead'
+import TableRow from '@mui/material/TableRow'
+import Typography from '@mui/material/Typography'
+import type { Schemas } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { asPercent, Figure } from '../../../ui/figures'
+import { LevelBand } from '../../../ui/levels'
+import { ShareInterval } from './ShareInterval'
+
+/** Below this many players a share says little. */
+const FEW = 10
+
+export function TestClubs({ entry }: { entry: Schemas['TestLevels'] }) {
+  return (
+    <Table size="small" aria-label={entry.test.name} sx={{ alignSelf: 'start' }}>
+      <TableHead>
+        <TableRow>
+          <TableCell colSpan={2} sx={{ pl: 0, borderColor: 'text.primary' }}>
+            <Typography variant="h2">{entry.test.name}</Typography>
+          </TableCell>
+          <TableCell align="right" sx={{ width: 150, borderColor: 'text.primary', color: 'text.secondary' }}>
+            {texts.levels.secure}
+          </TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {entry.clubs.map((club) => {
+          const tested = club.counts.reduce((all, n) => all + n, 0)
+          const secure = (club.counts[2] ?? 0) + (club.counts[3] ?? 0)
+          return (
+            <TableRow key={`${club.club} ${club.foot ?? ''}`}>
+              <TableCell component="th" scope="row" sx={{ pl: 0, width: 150 }}>
+                {club.club}
+                {club.foot && (
+                  <Typography component="div" variant="caption" color="text.secondary">
+                    {texts.foot[club.foot]}
+                  </Typography>
+                )}
+              </TableCell>
+              <TableCell>
+                <LevelBand counts={club.counts} />
+              </TableCell>
+              <TableCell align="right">
+                <Figure sx={{ fontSize: '1.2rem', fontWeight: 600 }}>
+                  {tested > 0 ? asPercent(secure / tested) : '–'}
+                </Figure>
+                {club.secure && <ShareInterval share={secure / tested} interval={club.secure} />}
+                <Typography component="div" variant="caption" color="text.secondary">
+                  {texts.levels.players(tested)}
+                  {club.without > 0 && `, ${texts.levels.without(club.without)}`}
+                  {tested > 0 && tested < FEW && ` (${texts.levels.few})`}
+                </Typography>
+              </TableCell>
+            </TableRow>
+          )
+        })}
+      </TableBody>
+    </Table>
+  )
+}

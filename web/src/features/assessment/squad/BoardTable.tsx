@@ -1,0 +1,164 @@
+// Players and milestones: a ring for each, what comes next week first.
+import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
+import MuiLink from '@mui/material/Link'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { Link } from 'react-router'
+import type { Schemas } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { FeetBars } from '../../../ui/feet'
+import { asDay, asPercent } from '../../../ui/figures'
+import { MilestoneHead } from '../../../ui/milestones'
+import { Ring } from '../../../ui/rings'
+import { Spoken } from '../../../ui/Spoken'
+
+export interface Chosen {
+  player: Schemas['BoardPlayer']
+  milestone: Schemas['MilestoneView']
+}
+
+interface Props {
+  board: Schemas['Board']
+  players: Schemas['BoardPlayer'][]
+  onChoose?: (chosen: Chosen) => void
+  /** Where a player's name leads. */
+  toPlayer: (player: string) => string
+}
+
+/** Milestones in the order of their columns: those of next week, then the others. */
+const columnsOf = (board: Schemas['Board']) => [
+  ...board.milestones.filter((m) => m.next),
+  ...board.milestones.filter((m) => !m.next),
+]
+
+export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
+  const { floor } = useTheme()
+  const columns = columnsOf(board)
+  const later = columns.findIndex((m) => !m.next)
+  const edge = (i: number) => (i === later && later > 0 ? `2px solid ${floor.ink}` : undefined)
+  const name = {
+    position: 'sticky',
+    left: 0,
+    bgcolor: 'background.default',
+    zIndex: 1,
+    textAlign: 'left',
+    fontWeight: 400,
+    pr: 1,
+  } as const
+  return (
+    <Box sx={{ overflowX: 'auto' }}>
+      <Box
+        component="table"
+        aria-label={texts.board.milestones}
+        sx={{
+          borderCollapse: 'collapse',
+          '& td, & th': { p: 0 },
+          '& tbody tr': { borderTop: `1px solid ${floor.hair}` },
+        }}
+      >
+        <thead>
+          <tr>
+            <Box
+              component="th"
+              scope="col"
+              sx={{ ...name, verticalAlign: 'bottom', minWidth: { xs: 118, md: 150 } }}
+            >
+              <Typography variant="caption" color="text.secondary">
+                {board.next_week
+                  ? texts.board.nextWeek(board.next_week.week, asDay(board.next_week.from))
+                  : texts.board.player}
+              </Typography>
+            </Box>
+            {columns.map((m, i) => (
+              <Box
+                key={m.id}
+                component="th"
+                scope="col"
+                title={m.says}
+                sx={{
+                  verticalAlign: 'bottom',
+                  fontWeight: m.next ? 650 : 400,
+                  borderLeft: edge(i),
+                  minWidth: 38,
+                }}
+              >
+                <MilestoneHead short={m.short} stage={m.stage} strand={m.strand} />
+              </Box>
+            ))}
+            <Box
+              component="th"
+              scope="col"
+              sx={{
+                verticalAlign: 'bottom',
+                fontWeight: 400,
+                fontSize: '0.86rem',
+                pl: 1,
+                whiteSpace: 'nowrap',
+              }}
+            >
+              {texts.board.otherFoot}
+            </Box>
+          </tr>
+        </thead>
+        <tbody>
+          {players.map((player) => (
+            <tr key={player.id}>
+              <Box component="th" scope="row" sx={{ ...name, py: 0.25 }}>
+                <MuiLink
+                  component={Link}
+                  to={toPlayer(player.id)}
+                  color="inherit"
+                  sx={{
+                    display: 'flex',
+                    flexDirection: 'column',
+                    justifyContent: 'center',
+                    minHeight: 44,
+                    lineHeight: 1.15,
+                  }}
+                >
+                  {player.name}
+                </MuiLink>
+              </Box>
+              {columns.map((m, i) => (
+                <Box key={m.id} component="td" sx={{ textAlign: 'center', borderLeft: edge(i) }}>
+                  <Cell player={player} milestone={m} onChoose={onChoose} />
+                </Box>
+              ))}
+              <Box component="td" sx={{ pl: 1 }}>
+                <Feet board={board} player={player} />
+              </Box>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  )
+}
+
+function Cell({ player, milestone, onChoose }: Chosen & Pick<Props, 'onChoose'>) {
+  const standing = player.standings.find((s) => s.milestone === milestone.id)
+  const state = standing?.state ?? 'not_seen'
+  const says = texts.board.cell(player.name, milestone.short, texts.board.state[state])
+  const ring = <Ring state={state} overridden={standing?.overridden != null} label={says} />
+  if (!onChoose) return ring
+  return (
+    <ButtonBase onClick={() => onChoose({ player, milestone })} sx={{ width: 38, minHeight: 44 }}>
+      <Spoken as={says}>{ring}</Spoken>
+    </ButtonBase>
+  )
+}
+
+function Feet({ board, player }: { board: Schemas['Board']; player: Schemas['BoardPlayer'] }) {
+  const { foot } = player
+  if (!foot) return null
+  const test = board.tests.find((t) => t.id === foot.test)?.short ?? foot.test
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+      <FeetBars feet={foot} label={texts.board.feet(test, asPercent(foot.deficit), foot.called)} />
+      <Typography variant="caption" color="text.secondary" sx={{ whiteSpace: 'nowrap' }}>
+        {test}
+      </Typography>
+    </Box>
+  )
+}

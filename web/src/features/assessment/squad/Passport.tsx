@@ -1,0 +1,351 @@
+// A passport: the four lines so far, what a player can do, both feet, and a note for the guardians.
+import Box from '@mui/material/Box'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import type { Schemas } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { FeetBars } from '../../../ui/feet'
+import { asDay, asPercent, asResult, Figure } from '../../../ui/figures'
+import { LevelSteps } from '../../../ui/levels'
+import { Ring } from '../../../ui/rings'
+import { StageGlyph } from '../../../ui/stages'
+import { STRANDS, StrandLine, StrandSwatch } from '../../../ui/strands'
+
+type Passport = Schemas['Passport']
+
+/** On paper the child's side comes first, and the results stand on the back. */
+export function PassportSheet({ passport, onPaper }: { passport: Passport; onPaper?: boolean }) {
+  const columns = {
+    display: 'grid',
+    gridTemplateColumns: onPaper ? '1fr 1fr' : { xs: '1fr', md: '1fr 1fr' },
+    columnGap: onPaper ? '8mm' : 5,
+    rowGap: 2,
+  } as const
+  const head = (
+    <>
+      <Typography variant="h1">{passport.name}</Typography>
+      <Typography color="text.secondary" sx={{ mb: 1.5 }}>
+        {[
+          passport.team,
+          passport.band,
+          `${texts.squad.born} ${passport.birth_month}`,
+          texts.squad.strong(texts.side[passport.strong_foot]),
+          asDay(passport.on),
+        ].join(' · ')}
+      </Typography>
+    </>
+  )
+  if (onPaper) {
+    return (
+      <>
+        {head}
+        <Box sx={{ ...columns, breakAfter: 'page' }}>
+          <Box>
+            <Lines passport={passport} />
+            <Note passport={passport} />
+          </Box>
+          <Box>
+            <CanDo passport={passport} />
+            <Next passport={passport} />
+          </Box>
+        </Box>
+        {head}
+        <Results passport={passport} />
+        <Feet passport={passport} />
+      </>
+    )
+  }
+  return (
+    <Box>
+      {head}
+      <Box sx={columns}>
+        <Box>
+          <Lines passport={passport} />
+          <CanDo passport={passport} />
+          <Next passport={passport} />
+        </Box>
+        <Box>
+          <Results passport={passport} />
+          <Feet passport={passport} />
+          <Note passport={passport} />
+        </Box>
+      </Box>
+    </Box>
+  )
+}
+
+/** Each strand's line rises by a step with every milestone. */
+function Lines({ passport }: { passport: Passport }) {
+  const { floor } = useTheme()
+  const [width, height, left] = [360, 46, 4]
+  const dates = passport.lines[0]?.points.map((point) => Date.parse(point.date)) ?? []
+  const [first, last] = [Math.min(...dates), Math.max(...dates)]
+  const x = (date: string) =>
+    left + (last > first ? (Date.parse(date) - first) / (last - first) : 1) * (width - left - 6)
+  const y = (had: number, of: number) => height - 6 - (of > 0 ? (had / of) * (height - 14) : 0)
+  return (
+    <Box component="section" sx={{ mb: 2, breakInside: 'avoid' }}>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        {texts.passport.lines}
+      </Typography>
+      {passport.lines.map(({ strand, of, points }) => {
+        const had = points.at(-1)?.had ?? 0
+        return (
+          <Box key={strand} sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
+            <Typography variant="body2" sx={{ width: 92 }}>
+              {texts.strand[strand]}
+            </Typography>
+            <svg
+              viewBox={`0 0 ${width} ${height}`}
+              style={{ flex: 1, minWidth: 0, maxWidth: width }}
+              role="img"
+              aria-label={`${texts.strand[strand]}: ${texts.passport.had(had, of)}`}
+            >
+              <line x1={left} x2={width - 4} y1={y(0, 1)} y2={y(0, 1)} stroke={floor.hair} />
+              <line
+                x1={left}
+                x2={width - 4}
+                y1={y(1, 1)}
+                y2={y(1, 1)}
+                stroke={floor.hair}
+                strokeDasharray="2 4"
+              />
+              {points.slice(1).map((point, i) => {
+                const before = points[i]
+                return (
+                  before && (
+                    <StrandLine
+                      key={point.date}
+                      strand={strand}
+                      x1={x(before.date)}
+                      y1={y(before.had, of)}
+                      x2={x(point.date)}
+                      y2={y(point.had, of)}
+                    />
+                  )
+                )
+              })}
+              {points.map((point) => (
+                <circle
+                  key={point.date}
+                  cx={x(point.date)}
+                  cy={y(point.had, of)}
+                  r={3}
+                  fill={floor.strands[strand]}
+                />
+              ))}
+            </svg>
+            <Figure sx={{ width: 44, textAlign: 'right', fontSize: '1.1rem' }}>
+              {texts.passport.had(had, of)}
+            </Figure>
+          </Box>
+        )
+      })}
+    </Box>
+  )
+}
+
+function CanDo({ passport }: { passport: Passport }) {
+  return (
+    <Box component="section">
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        {texts.passport.canDo}
+      </Typography>
+      {STRANDS.map((strand) => {
+        const own = passport.milestones.filter((m) => m.strand === strand)
+        if (own.length === 0) return null
+        return (
+          <Box key={strand} sx={{ mb: 1, breakInside: 'avoid' }}>
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+              <StrandSwatch strand={strand} />
+              <Typography variant="h3">{texts.strand[strand]}</Typography>
+            </Box>
+            {own.map((m) => (
+              <Box
+                key={m.standing.milestone}
+                sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 30 }}
+              >
+                <Ring state={m.standing.state} overridden={m.standing.overridden != null} />
+                <StageGlyph stage={m.stage} strand={strand} />
+                <Box sx={{ lineHeight: 1.15 }}>
+                  <Typography component="span" variant="body2">
+                    {m.says}{' '}
+                  </Typography>
+                  <Typography component="span" variant="caption" color="text.secondary">
+                    {texts.board.state[m.standing.state]}
+                    {m.standing.since && ` ${texts.board.since(asDay(m.standing.since))}`}
+                    {m.standing.overridden &&
+                      ` · ${m.standing.overridden.by}: “${m.standing.overridden.reason}”`}
+                  </Typography>
+                </Box>
+              </Box>
+            ))}
+          </Box>
+        )
+      })}
+    </Box>
+  )
+}
+
+/** So many skills are named. */
+const NEXT = 5
+
+/** Skills that could be begun, those that the player is ready for first. */
+function Next({ passport }: { passport: Passport }) {
+  if (passport.next.length === 0) return null
+  return (
+    <Box component="section" sx={{ mt: 2, breakInside: 'avoid' }}>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        {texts.passport.next}
+      </Typography>
+      {passport.next.slice(0, NEXT).map((skill) => (
+        <Box key={skill.skill} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 30 }}>
+          <StrandSwatch strand={skill.strand} width={22} />
+          <Box sx={{ lineHeight: 1.15 }}>
+            <Typography component="span" variant="body2">
+              {skill.name}{' '}
+            </Typography>
+            <Typography component="span" variant="caption" color="text.secondary">
+              {skill.missing.length === 0 ? texts.passport.ready : texts.passport.missing(skill.missing)}
+              {skill.unspoken.length > 0 && ` · ${texts.passport.unspoken(skill.unspoken)}`}
+            </Typography>
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  )
+}
+
+/** The last result of each test and foot, with the change to the one before. */
+function Results({ passport }: { passport: Passport }) {
+  const { floor } = useTheme()
+  const rows = passport.tests.flatMap((test) =>
+    ([null, 'left', 'right'] as const).flatMap((side) => {
+      const own = passport.results.filter(
+        (r) => r.result.test === test.id && (r.result.side ?? null) === side,
+      )
+      const last = own.at(-1)
+      return last ? [{ test, side, last, before: own.at(-2) }] : []
+    }),
+  )
+  if (rows.length === 0) return null
+  const unit = (value: string, test: Schemas['TestView']) => `${value}${test.unit && ` ${test.unit}`}`
+  return (
+    <Box component="section" sx={{ mb: 2 }}>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        {texts.passport.results}
+      </Typography>
+      <Box
+        component="table"
+        sx={{
+          width: '100%',
+          borderCollapse: 'collapse',
+          '& td, & th': { py: 0.4, pr: 1, textAlign: 'left', verticalAlign: 'top', fontWeight: 400 },
+          '& tbody tr': { borderTop: `1px solid ${floor.hair}` },
+        }}
+      >
+        <thead>
+          <Box component="tr" sx={{ color: 'text.secondary', fontSize: '0.82rem' }}>
+            <th scope="col">{texts.passport.test}</th>
+            <th scope="col">{texts.passport.last}</th>
+            <th scope="col">{texts.passport.change}</th>
+          </Box>
+        </thead>
+        <tbody>
+          {rows.map(({ test, side, last }) => (
+            <tr key={`${test.id} ${side ?? ''}`}>
+              <th scope="row">
+                <Typography component="span" variant="body2">
+                  {test.short}
+                  {side && `, ${texts.side[side]}`}
+                </Typography>
+              </th>
+              <td>
+                <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+                  <LevelSteps level={last.result.level} size={16} />
+                  <Figure sx={{ fontSize: '1.15rem' }}>{unit(asResult(last.result.value), test)}</Figure>
+                </Box>
+                {last.today && last.today !== last.result.level && (
+                  <Typography variant="caption" component="div" color="text.secondary">
+                    {texts.passport.today(texts.level[last.today])}
+                  </Typography>
+                )}
+                {last.near && (
+                  <Typography variant="caption" color="text.secondary">
+                    {texts.passport.near(texts.level[last.near.higher], asPercent(last.near.probability))}
+                  </Typography>
+                )}
+              </td>
+              <td>
+                {last.change != null && (
+                  <>
+                    <Figure sx={{ fontSize: '1.1rem' }}>
+                      {last.change > 0 ? '+' : last.change < 0 ? '−' : ''}
+                      {asResult(Math.abs(last.change))}
+                    </Figure>{' '}
+                    <Typography component="span" variant="caption" color="text.secondary">
+                      {last.real == null
+                        ? texts.passport.unknown
+                        : last.real
+                          ? texts.passport.real
+                          : texts.passport.noise}
+                    </Typography>
+                  </>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  )
+}
+
+/** The other foot over the dates. */
+function Feet({ passport }: { passport: Passport }) {
+  const tests = passport.tests.filter((test) => passport.feet.some((feet) => feet.test === test.id))
+  if (tests.length === 0) return null
+  return (
+    <Box component="section" sx={{ mb: 2, breakInside: 'avoid' }}>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        {texts.passport.bothFeet}
+      </Typography>
+      {tests.map((test) => (
+        <Box key={test.id} sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1.5 }}>
+          <Typography variant="body2" sx={{ width: 92 }}>
+            {test.short}
+          </Typography>
+          {passport.feet
+            .filter((feet) => feet.test === test.id)
+            .slice(-3)
+            .map((feet) => (
+              <Box key={feet.date} sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+                <FeetBars
+                  feet={feet}
+                  label={texts.board.feet(test.short, asPercent(feet.deficit), feet.called)}
+                />
+                <Typography variant="caption" color="text.secondary">
+                  {asDay(feet.date)}
+                </Typography>
+              </Box>
+            ))}
+        </Box>
+      ))}
+    </Box>
+  )
+}
+
+function Note({ passport }: { passport: Passport }) {
+  return (
+    <Box component="section" sx={{ breakInside: 'avoid' }}>
+      <Typography variant="h2" sx={{ mb: 0.5 }}>
+        {texts.passport.note}
+      </Typography>
+      {passport.note.map((sentence) => (
+        <Typography key={sentence} variant="body2">
+          {sentence}
+        </Typography>
+      ))}
+    </Box>
+  )
+}

@@ -1,0 +1,43 @@
+// The squad board of any team, for those who look at it without coaching it.
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { useParams, useSearchParams } from 'react-router'
+import { texts } from '../../../texts/en'
+import { Choice } from '../../../ui/Choice'
+import { PassportPage } from './PassportPage'
+import { useBoard } from './queries'
+import { SquadBoard } from './SquadBoard'
+
+const VIEWS = ['board', 'groups'] as const
+
+export function SquadOfTeam() {
+  const { team = '' } = useParams()
+  const [address, setAddress] = useSearchParams()
+  const view = VIEWS.find((each) => each === address.get('view')) ?? 'board'
+  const name = useBoard(team).data?.team
+  return (
+    <Box sx={{ p: 2 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', gap: 2, mb: 1.5 }}>
+        <Typography variant="h1">{name ?? texts.places.squad}</Typography>
+        <Choice
+          label={texts.board.view}
+          options={VIEWS}
+          chosen={[view]}
+          says={(each) => texts.board.views[each]}
+          onToggle={(each) => setAddress({ view: each }, { replace: true })}
+        />
+      </Box>
+      <SquadBoard
+        team={team}
+        view={view}
+        coaching={false}
+        toPlayer={(player) => `/squads/${team}/${player}`}
+      />
+    </Box>
+  )
+}
+
+export function PlayerOfTeam() {
+  const { team = '' } = useParams()
+  return <PassportPage team={team} coaching={false} toSquad={`/squads/${team}`} />
+}

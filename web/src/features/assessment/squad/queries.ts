@@ -1,0 +1,100 @@
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { api, data, newId, type Schemas } from '../../../api/client'
+import { useOutbox } from '../../../storage/outbox'
+
+export const squadOf = (team: string) =>
+  queryOptions({
+    queryKey: ['squad', team],
+    queryFn: () => data(api.GET('/teams/{team}/squad', { params: { path: { team } } })),
+  })
+
+export const useSquad = (team: string) => useQuery(squadOf(team))
+
+export const boardOf = (team: string) =>
+  queryOptions({
+    queryKey: ['board', team],
+    queryFn: () => data(api.GET('/teams/{team}/board', { params: { path: { team } } })),
+  })
+
+const STATE_OF = { met: 'met', not_yet: 'on_the_way' } as const
+
+/** The board, with what was said on this device and has not been read back. */
+export function useBoard(team: string) {
+  const board = useQuery(boardOf(team))
+  const words = useOutbox().flatMap((w) =>
+    w.kind === 'word' && w.team === team && !w.refused ? [w.entry] : [],
+  )
+  if (!board.data || words.length === 0) return board
+  const said = (
+    player: Schemas['BoardPlayer'],
+    standing: Schemas['StandingView'],
+  ): Schemas['StandingView'] => {
+    const word = words.findLast((w) => w.player === player.id && w.milestone === standing.milestone)
+    if (!word) return standing
+    if (word.verdict === 'as_evidence') return { ...standing, state: standing.by_evidence, overridden: null }
+    const { verdict, reason, day } = word
+    return {
+      ...standing,
+      state: STATE_OF[verdict],
+      since: day,
+      overridden: { verdict, reason, by: '', on: day },
+    }
+  }
+  const players = board.data.players.map((player) => ({
+    ...player,
+    standings: player.standings.map((standing) => said(player, standing)),
+  }))
+  return { ...board, data: { ...board.data, players } }
+}
+
+export const passportOf = (team: string, player: string) =>
+  queryOptions({
+    queryKey: ['passport', team, player],
+    queryFn: () => data(api.GET('/teams/{team}/players/{player}', { params: { path: { team, player } } })),
+  })
+
+export const usePassport = (team: string, player: string) => useQuery(passportOf(team, player))
+
+/** Erases a player with everything that is kept of them. */
+export function useErase(team: string, player: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: () => api.DELETE('/teams/{team}/players/{player}', { params: { path: { team, player } } }),
+    onSuccess: () => {
+      for (const key of ['squad', 'board', 'sheet']) void queries.invalidateQueries({ queryKey: [key, team] })
+      queries.removeQueries({ queryKey: ['passport', team, player] })
+    },
+  })
+}
+
+/** Reads a file and says what it would add; nothing is written. */
+export const useRosterPreview = (team: string) =>
+  useMutation({
+    mutationFn: async ({ file, columns }: { file: File; columns?: Schemas['Columns'] }) => {
+      const bytes = await file.arrayBuffer()
+      return data(
+        api.POST('/teams/{team}/roster', {
+          params: { path: { team }, query: columns },
+          body: '',
+          bodySerializer: () => bytes,
+          headers: { 'Content-Type': 'text/csv' },
+        }),
+      )
+    },
+  })
+
+export function useAddPlayers(team: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (players: Schemas['NewPlayer'][]) =>
+      api.POST('/teams/{team}/players', {
+        params: { path: { team } },
+        body: { players: players.map((player) => ({ id: newId(), ...player })) },
+      }),
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ['squad', team] })
+      void queries.invalidateQueries({ queryKey: ['board', team] })
+      void queries.invalidateQueries({ queryKey: ['sheet', team] })
+    },
+  })
+}

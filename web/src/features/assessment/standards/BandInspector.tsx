@@ -1,0 +1,188 @@
+// What stands behind a band's standard: how well the test repeats itself, what the results suggest, and who is judged.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { type ReactNode, useState } from 'react'
+import type { Schemas } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { asMonth, asPercent, asResult, Figure } from '../../../ui/figures'
+import { MilestoneDialog } from './MilestoneDialog'
+
+interface Props {
+  scale: Schemas['StandardsOfTest']
+  band: Schemas['BandOnScale']
+  shares: Schemas['Shares'] | undefined
+  onTake: () => void
+}
+
+const LEVELS = ['building', 'secure', 'stretching'] as const
+const signed = (value: number) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${asResult(Math.abs(value))}`
+
+export function BandInspector({ scale, band, shares, onTake }: Props) {
+  const unit = scale.test.unit ? ` ${scale.test.unit}` : ''
+  const known = band.repeatability
+  const [editing, setEditing] = useState<Schemas['Milestone'] | 'new' | null>(null)
+  return (
+    <Box
+      component="aside"
+      sx={{ p: 2, borderLeft: 1, borderColor: 'divider', display: 'flex', flexDirection: 'column', gap: 2 }}
+    >
+      <Typography variant="h2">{band.name}</Typography>
+      <Section title={texts.standards.repeat}>
+        {known ? (
+          <>
+            <Row says={texts.standards.typicalError} value={`${asResult(known.typical_error)}${unit}`} />
+            <Row says={texts.standards.smallestReal} value={`${asResult(known.smallest_real)}${unit}`} />
+            <Row
+              says={texts.standards.bias}
+              value={`${signed(known.bias)}${unit}`}
+              more={`${signed(known.bias_interval.low)} – ${signed(known.bias_interval.high)}`}
+            />
+            {known.variation != null && (
+              <Row says={texts.standards.variation} value={asPercent(known.variation / 100)} />
+            )}
+            {known.agreement && (
+              <Row
+                says={texts.standards.agreement}
+                value={asResult(known.agreement.icc)}
+                more={`${asResult(known.agreement.interval.low)} – ${asResult(known.agreement.interval.high)}`}
+              />
+            )}
+            <Typography variant="caption" color="text.secondary">
+              {texts.standards.pairs(known.pairs)}
+            </Typography>
+          </>
+        ) : (
+          <Typography variant="body2">{texts.standards.tooFew(band.pairs)}</Typography>
+        )}
+      </Section>
+      {band.suggestion && (
+        <Section title={texts.standards.suggestion}>
+          {LEVELS.map((level) => {
+            const at = band.suggestion?.[level]
+            return (
+              at && (
+                <Row
+                  key={level}
+                  says={texts.level[level]}
+                  value={`${asResult(at.smoothed)}${unit}`}
+                  more={texts.standards.raw(
+                    asResult(at.raw),
+                    asResult(at.interval.low),
+                    asResult(at.interval.high),
+                  )}
+                />
+              )
+            )
+          })}
+          <Button size="small" onClick={onTake} sx={{ mt: 0.5 }}>
+            {texts.standards.take}
+          </Button>
+        </Section>
+      )}
+      {band.history.length > 1 && (
+        <Section title={texts.standards.history}>
+          {band.history.map(({ from, thresholds: { building, secure, stretching } }) => (
+            <Typography key={from} variant="body2">
+              {texts.standards.since(asMonth(from), [building, secure, stretching].map(asResult).join(' · '))}
+            </Typography>
+          ))}
+        </Section>
+      )}
+      {band.shares && <Quarters now={band.shares} thought={shares} />}
+      <Section title={texts.standards.milestones}>
+        {band.milestones.map((milestone) => (
+          <Button
+            key={milestone.id}
+            variant="text"
+            onClick={() => setEditing(milestone)}
+            sx={{ display: 'block', textAlign: 'left', fontWeight: 400, px: 0.5, ml: -0.5, lineHeight: 1.2 }}
+          >
+            “{milestone.says}”
+          </Button>
+        ))}
+        {band.milestones.length === 0 && (
+          <Typography variant="body2">{texts.standards.noMilestones}</Typography>
+        )}
+        <Button size="small" onClick={() => setEditing('new')} sx={{ mt: 0.5 }}>
+          {texts.standards.addMilestone}
+        </Button>
+      </Section>
+      {editing && (
+        <MilestoneDialog
+          scale={scale}
+          band={band}
+          milestone={editing === 'new' ? null : editing}
+          onClose={() => setEditing(null)}
+        />
+      )}
+    </Box>
+  )
+}
+
+function Section({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box component="section">
+      <Typography variant="h3" sx={{ mb: 0.5 }}>
+        {title}
+      </Typography>
+      {children}
+    </Box>
+  )
+}
+
+function Row({ says, value, more }: { says: string; value: string; more?: string }) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'baseline', columnGap: 1, flexWrap: 'wrap' }}>
+      <Typography variant="body2" sx={{ flex: 1 }}>
+        {says}
+      </Typography>
+      <Figure sx={{ fontSize: '1.15rem', fontWeight: 600 }}>{value}</Figure>
+      {more && (
+        <Typography variant="caption" color="text.secondary" sx={{ width: '100%' }}>
+          {more}
+        </Typography>
+      )}
+    </Box>
+  )
+}
+
+/** Secure or better, by quarter of birth. */
+function Quarters({ now, thought }: { now: Schemas['Shares']; thought: Schemas['Shares'] | undefined }) {
+  const secure = (counts: number[] | undefined) => {
+    const all = counts?.reduce((sum, n) => sum + n, 0) ?? 0
+    return all > 0 && counts ? ((counts[2] ?? 0) + (counts[3] ?? 0)) / all : null
+  }
+  return (
+    <Section title={texts.standards.quarters}>
+      <Typography variant="caption" color="text.secondary">
+        {texts.standards.quarterAbout}
+      </Typography>
+      {texts.standards.quarter.map((says, q) => {
+        const [old, moved] = [secure(now.quarters[q]), secure(thought?.quarters[q])]
+        return (
+          <Box key={says} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 24 }}>
+            <Typography variant="body2" sx={{ width: 74 }}>
+              {says}
+            </Typography>
+            <Box sx={{ flex: 1, height: 10, border: 1, position: 'relative' }}>
+              <Box
+                sx={{
+                  position: 'absolute',
+                  inset: 0,
+                  right: 'auto',
+                  width: `${100 * (moved ?? old ?? 0)}%`,
+                  bgcolor: 'text.primary',
+                }}
+              />
+            </Box>
+            <Figure sx={{ width: 84, textAlign: 'right' }}>
+              {old === null ? '–' : asPercent(old)}
+              {moved !== null && ` → ${asPercent(moved)}`}
+            </Figure>
+          </Box>
+        )
+      })}
+    </Section>
+  )
+}

@@ -1,0 +1,184 @@
+// A milestone that rests on a test: the sentence, how far the skill has come with it, and the evidence that meets it.
+import Box from '@mui/material/Box'
+import Dialog from '@mui/material/Dialog'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import type { Level, Schemas, Stage } from '../../../api/client'
+import { nameFor } from '../../../api/naming'
+import { texts } from '../../../texts/en'
+import { NumberField, SelectCell, TextCell } from '../../../ui/fields'
+import { LEVELS } from '../../../ui/levels'
+import { STAGES } from '../../../ui/stages'
+import { KeepRow } from './KeepRow'
+import { useDropMilestone, usePutMilestone } from './queries'
+
+type Milestone = Schemas['Milestone']
+type Measured = Schemas['Measured']
+type Seen = Schemas['Seen']
+
+interface Props {
+  scale: Schemas['StandardsOfTest']
+  band: Schemas['BandOnScale']
+  /** The one that is changed; a new one without it. */
+  milestone: Milestone | null
+  onClose: () => void
+}
+
+const FEET: Schemas['Feet'][] = ['both', 'either', 'strong', 'other']
+const words = texts.standards.making
+
+const partsOf = (evidence: Schemas['Evidence']): { measured?: Measured; seen?: Seen } =>
+  'both' in evidence ? evidence.both : evidence
+const together = ({ measured, seen }: { measured?: Measured; seen?: Seen }): Schemas['Evidence'] | null =>
+  measured && seen ? { both: { measured, seen } } : measured ? { measured } : seen ? { seen } : null
+
+export function MilestoneDialog({ scale, band, milestone, onClose }: Props) {
+  const { test } = scale
+  const fresh: Milestone = {
+    id: '',
+    says: '',
+    short: '',
+    skill: scale.skill,
+    stage: 'flow',
+    band: band.id,
+    evidence:
+      scale.protocol.kind === 'points'
+        ? { seen: { test: test.id, days: 1 } }
+        : { measured: { test: test.id, reach: { level: 'secure' }, feet: 'both', times: 1, of_last: 2 } },
+  }
+  const [draft, setDraft] = useState(milestone ?? fresh)
+  const put = usePutMilestone(test.id)
+  const drop = useDropMilestone(test.id)
+  const { measured, seen } = partsOf(draft.evidence)
+  const change = (next: Partial<Milestone>) => setDraft({ ...draft, ...next })
+  const prove = (next: { measured?: Measured; seen?: Seen }) => {
+    const evidence = together({ measured, seen, ...next })
+    if (evidence) change({ evidence })
+  }
+  const says = draft.says.trim()
+  // Long sentences may begin alike: the moment tells them apart.
+  const newId = () =>
+    `${nameFor(says, 'milestone').slice(0, 30).replace(/-$/, '')}-${band.id}-${Date.now().toString(36)}`
+  const keep = () =>
+    put.mutate(
+      { ...draft, says, id: draft.id || newId(), short: (draft.short.trim() || says).slice(0, 24) },
+      { onSuccess: onClose },
+    )
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm">
+      <DialogTitle>{words.title(band.name)}</DialogTitle>
+      <DialogContent sx={{ display: 'grid', gap: 2 }}>
+        <TextCell
+          label={words.says}
+          autoFocus
+          value={draft.says}
+          onChange={(text) => change({ says: text })}
+          placeholder={words.example}
+          sx={{ mt: 1 }}
+        />
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
+          <TextCell
+            label={words.short}
+            value={draft.short}
+            onChange={(text) => change({ short: text })}
+            slotProps={{ htmlInput: { maxLength: 24 } }}
+          />
+          <SelectCell<Stage>
+            label={words.stage}
+            value={draft.stage}
+            options={STAGES.map((value) => ({ value, says: texts.stage[value] }))}
+            onChange={(stage) => stage && change({ stage })}
+          />
+        </Box>
+        <Typography variant="h3">{words.evidence}</Typography>
+        {measured && (
+          <MeasuredFields
+            measured={measured}
+            perSide={test.per_side}
+            onChange={(next) => prove({ measured: next })}
+          />
+        )}
+        {seen && (
+          <NumberField
+            label={words.days}
+            whole
+            value={seen.days}
+            onChange={(days) =>
+              days !== null && days >= 1 && days <= 20 && prove({ seen: { ...seen, days } })
+            }
+            sx={{ width: 160 }}
+          />
+        )}
+        <KeepRow
+          keep={words.keep}
+          disabled={says === '' || put.isPending}
+          onKeep={keep}
+          onClose={onClose}
+          drop={
+            milestone
+              ? {
+                  says: texts.standards.dropMilestone,
+                  disabled: drop.isPending,
+                  onDrop: () => drop.mutate(milestone.id, { onSuccess: onClose }),
+                }
+              : undefined
+          }
+          errors={[put.error, drop.error]}
+        />
+      </DialogContent>
+    </Dialog>
+  )
+}
+
+function MeasuredFields({
+  measured,
+  perSide,
+  onChange,
+}: {
+  measured: Measured
+  perSide: boolean
+  onChange: (measured: Measured) => void
+}) {
+  const { reach, feet = 'both', times, of_last } = measured
+  const count = (n: number | null): n is number => n !== null && n >= 1 && n <= 20
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(110px, 1fr))', gap: 2 }}>
+      {'level' in reach ? (
+        <SelectCell<Level>
+          label={words.level}
+          value={reach.level}
+          options={LEVELS.slice(1).map((value) => ({ value, says: texts.level[value] }))}
+          onChange={(level) => level && onChange({ ...measured, reach: { level } })}
+        />
+      ) : (
+        <NumberField
+          label={words.value}
+          value={reach.value}
+          onChange={(value) => value !== null && onChange({ ...measured, reach: { value } })}
+        />
+      )}
+      {perSide && (
+        <SelectCell<Schemas['Feet']>
+          label={words.feet}
+          value={feet}
+          options={FEET.map((value) => ({ value, says: words.foot[value] }))}
+          onChange={(next) => next && onChange({ ...measured, feet: next })}
+        />
+      )}
+      <NumberField
+        label={words.times}
+        whole
+        value={times}
+        onChange={(n) => count(n) && onChange({ ...measured, times: n, of_last: Math.max(n, of_last) })}
+      />
+      <NumberField
+        label={words.ofLast}
+        whole
+        value={of_last}
+        onChange={(n) => count(n) && onChange({ ...measured, of_last: n, times: Math.min(n, times) })}
+      />
+    </Box>
+  )
+}

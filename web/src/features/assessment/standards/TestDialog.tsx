@@ -1,0 +1,301 @@
+// A test as it is written: what is measured, how it is taken, and which values can be true.
+import Box from '@mui/material/Box'
+import Checkbox from '@mui/material/Checkbox'
+import Dialog from '@mui/material/Dialog'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import FormControlLabel from '@mui/material/FormControlLabel'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import type { Schemas } from '../../../api/client'
+import { nameFor } from '../../../api/naming'
+import { texts } from '../../../texts/en'
+import { NumberField, SelectCell, TextCell } from '../../../ui/fields'
+import { useSkills } from '../../drill/queries'
+import { KeepRow } from './KeepRow'
+import { useDropTest, usePutTest } from './queries'
+
+type Test = Schemas['Test']
+type Protocol = Schemas['Protocol']
+type Kind = Protocol['kind']
+
+const words = texts.standards.writing
+
+/** What a protocol begins with, and which values can be true then. */
+const FIRST: Record<Kind, { protocol: Protocol; least: number; most: number }> = {
+  count: { protocol: { kind: 'count', seconds: 30 }, least: 0, most: 120 },
+  course: { protocol: { kind: 'course', penalty_s: 1 }, least: 5, most: 60 },
+  streak: { protocol: { kind: 'streak', cap: 50 }, least: 0, most: 50 },
+  hits: { protocol: { kind: 'hits', of: 10 }, least: 0, most: 10 },
+  bounces: { protocol: { kind: 'bounces', services: 5, cap: 5 }, least: 0, most: 5 },
+  distance: { protocol: { kind: 'distance', better: 'higher' }, least: 0, most: 40 },
+  points: { protocol: { kind: 'points', points: [] }, least: 0, most: 0 },
+}
+const KINDS = Object.keys(FIRST) as Kind[]
+const SUMMARIES: Schemas['Summary'][] = ['best', 'mean', 'median']
+const BETTER: Schemas['Better'][] = ['higher', 'lower']
+
+const FRESH: Test = {
+  id: '',
+  name: '',
+  short: '',
+  how: '',
+  skill: '',
+  per_side: true,
+  trials: 2,
+  summary: 'best',
+  rest_s: 30,
+  layout: '',
+  ...FIRST.count,
+}
+
+/** The largest value, where the protocol itself decides it. */
+const mostOf = (protocol: Protocol): number | null =>
+  protocol.kind === 'streak' || protocol.kind === 'bounces'
+    ? protocol.cap
+    : protocol.kind === 'hits'
+      ? protocol.of
+      : protocol.kind === 'points'
+        ? 2 * protocol.points.length
+        : null
+
+interface Props {
+  /** The one that is changed; a new one without it. */
+  written: Schemas['WrittenTest'] | null
+  onClose: () => void
+  onKept: (id: string) => void
+  onDropped: () => void
+}
+
+export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
+  const [draft, setDraft] = useState(written?.test ?? FRESH)
+  const skills = useSkills().data ?? []
+  const put = usePutTest()
+  const drop = useDropTest()
+  const fixed = written?.has_results ?? false
+  const change = (next: Partial<Test>) => setDraft({ ...draft, ...next })
+  const record = (protocol: Protocol) => {
+    const most = mostOf(protocol)
+    change(most === null ? { protocol } : { protocol, least: 0, most })
+  }
+  const name = draft.name.trim()
+  const keep = () => {
+    const id = written?.test.id ?? nameFor(name, 'test')
+    // The sentences are one line: a new line in them is a blank.
+    const how = draft.how.trim().replace(/\s+/g, ' ')
+    const test = { ...draft, id, name, how, short: (draft.short.trim() || name).slice(0, 16) }
+    put.mutate({ test, fresh: !written }, { onSuccess: () => onKept(id) })
+  }
+  return (
+    <Dialog open onClose={onClose} fullWidth maxWidth="sm">
+      <DialogTitle>{written ? words.change(written.test.name) : words.fresh}</DialogTitle>
+      <DialogContent sx={{ display: 'grid', gap: 2 }}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '2fr 1fr' }, gap: 2, mt: 1 }}>
+          <TextCell
+            label={words.name}
+            autoFocus
+            value={draft.name}
+            onChange={(text) => change({ name: text })}
+            slotProps={{ htmlInput: { maxLength: 60 } }}
+          />
+          <TextCell
+            label={words.short}
+            value={draft.short}
+            onChange={(text) => change({ short: text })}
+            slotProps={{ htmlInput: { maxLength: 16 } }}
+          />
+        </Box>
+        <SelectCell
+          label={words.skill}
+          none={words.chooseSkill}
+          value={draft.skill}
+          options={skills.map((skill) => ({ value: skill.id, says: skill.name }))}
+          onChange={(skill) => change({ skill })}
+        />
+        <TextCell
+          label={words.how}
+          value={draft.how}
+          onChange={(text) => change({ how: text })}
+          placeholder={words.howExample}
+          multiline
+          minRows={2}
+        />
+        <Typography variant="h3">{words.recorded}</Typography>
+        {fixed && (
+          <Typography variant="body2" color="text.secondary">
+            {words.fixed}
+          </Typography>
+        )}
+        <SelectCell<Kind>
+          label={words.protocol}
+          disabled={fixed}
+          value={draft.protocol.kind}
+          options={KINDS.map((value) => ({ value, says: words.kind[value] }))}
+          onChange={(kind) => kind && change(FIRST[kind])}
+        />
+        <ProtocolFields protocol={draft.protocol} fixed={fixed} onChange={record} />
+        <FormControlLabel
+          control={
+            <Checkbox
+              checked={draft.per_side}
+              disabled={fixed}
+              onChange={(event) => change({ per_side: event.target.checked })}
+            />
+          }
+          label={words.perSide}
+        />
+        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 2 }}>
+          <NumberField
+            label={words.trials}
+            whole
+            value={draft.trials}
+            onChange={(n) => n !== null && change({ trials: n })}
+            sx={{ width: '100%' }}
+          />
+          <SelectCell<Schemas['Summary']>
+            label={words.summary}
+            value={draft.summary}
+            options={SUMMARIES.map((value) => ({ value, says: words.summaries[value] }))}
+            onChange={(summary) => summary && change({ summary })}
+          />
+          <NumberField
+            label={words.rest}
+            value={draft.rest_s ?? 0}
+            onChange={(n) => n !== null && change({ rest_s: n })}
+            sx={{ width: '100%' }}
+          />
+          {mostOf(draft.protocol) === null && (
+            <>
+              <NumberField
+                label={words.least}
+                value={draft.least}
+                onChange={(n) => n !== null && change({ least: n })}
+                sx={{ width: '100%' }}
+              />
+              <NumberField
+                label={words.most}
+                value={draft.most}
+                onChange={(n) => n !== null && change({ most: n })}
+                sx={{ width: '100%' }}
+              />
+            </>
+          )}
+        </Box>
+        <TextCell
+          label={words.layout}
+          value={draft.layout ?? ''}
+          onChange={(text) => change({ layout: text })}
+          placeholder={words.layoutExample}
+          multiline
+          minRows={2}
+        />
+        <KeepRow
+          keep={words.keep}
+          disabled={name === '' || draft.skill === '' || put.isPending}
+          onKeep={keep}
+          onClose={onClose}
+          drop={
+            written && !fixed
+              ? {
+                  says: words.drop,
+                  disabled: drop.isPending,
+                  onDrop: () => drop.mutate(written.test.id, { onSuccess: onDropped }),
+                }
+              : undefined
+          }
+          errors={[put.error, drop.error]}
+        />
+      </DialogContent>
+    </Dialog>
+  )
+}
+
+/** The numbers of a protocol, each with its unit in its name. */
+function ProtocolFields({
+  protocol,
+  fixed,
+  onChange,
+}: {
+  protocol: Protocol
+  fixed: boolean
+  onChange: (protocol: Protocol) => void
+}) {
+  const number = (label: string, value: number, take: (n: number) => Protocol, whole = true) => (
+    <NumberField
+      key={label}
+      label={label}
+      whole={whole}
+      disabled={fixed}
+      value={value}
+      onChange={(n) => n !== null && onChange(take(n))}
+      sx={{ width: 190 }}
+    />
+  )
+  switch (protocol.kind) {
+    case 'count':
+      return number(words.seconds, protocol.seconds, (seconds) => ({ ...protocol, seconds }))
+    case 'course':
+      return number(words.penalty, protocol.penalty_s, (penalty_s) => ({ ...protocol, penalty_s }), false)
+    case 'streak':
+      return number(words.streakCap, protocol.cap, (cap) => ({ ...protocol, cap }))
+    case 'hits':
+      return number(words.of, protocol.of, (of) => ({ ...protocol, of }))
+    case 'bounces':
+      return (
+        <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+          {number(words.services, protocol.services, (services) => ({ ...protocol, services }))}
+          {number(words.bounceCap, protocol.cap, (cap) => ({ ...protocol, cap }))}
+        </Box>
+      )
+    case 'distance':
+      return (
+        <SelectCell<Schemas['Better']>
+          label={words.better}
+          disabled={fixed}
+          value={protocol.better}
+          options={BETTER.map((value) => ({ value, says: words.betters[value] }))}
+          onChange={(better) => better && onChange({ ...protocol, better })}
+        />
+      )
+    case 'points':
+      return (
+        <PointLines
+          points={protocol.points}
+          fixed={fixed}
+          onChange={(points) => onChange({ ...protocol, points })}
+        />
+      )
+  }
+}
+
+/** One point a line; with results their number stays, and their words may change. */
+function PointLines({
+  points,
+  fixed,
+  onChange,
+}: {
+  points: string[]
+  fixed: boolean
+  onChange: (points: string[]) => void
+}) {
+  const [typed, setTyped] = useState(points.join('\n'))
+  return (
+    <TextCell
+      label={words.points}
+      helperText={fixed ? words.pointsFixed(points.length) : undefined}
+      value={typed}
+      placeholder={words.pointsExample}
+      multiline
+      minRows={3}
+      onChange={(text) => {
+        setTyped(text)
+        onChange(
+          text
+            .split('\n')
+            .map((line) => line.trim())
+            .filter((line) => line !== ''),
+        )
+      }}
+    />
+  )
+}

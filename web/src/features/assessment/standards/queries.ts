@@ -1,0 +1,93 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { api, data, type Schemas } from '../../../api/client'
+
+export type Thresholds = Schemas['Thresholds']
+export type Moved = Record<string, Thresholds>
+
+export const useTests = () =>
+  useQuery({ queryKey: ['standards'], queryFn: () => data(api.GET('/standards')) })
+
+export const useScale = (test: string | undefined, percentiles: Schemas['Percentiles'] | null) =>
+  useQuery({
+    queryKey: ['standards', test, percentiles],
+    queryFn: () =>
+      data(
+        api.GET('/standards/{test}', { params: { path: { test: test ?? '' }, query: percentiles ?? {} } }),
+      ),
+    enabled: test !== undefined,
+    placeholderData: (before) => (before?.test.id === test ? before : undefined),
+  })
+
+/** Where the results stand under thresholds that are only thought of. */
+export const useWeighed = (test: string, moved: Moved) =>
+  useQuery({
+    queryKey: ['weighed', test, moved],
+    queryFn: () =>
+      data(api.POST('/standards/{test}/weighed', { params: { path: { test } }, body: { bands: moved } })),
+    enabled: Object.keys(moved).length > 0,
+    placeholderData: (before) => before,
+  })
+
+export function useSetStandards(test: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (body: { from: string; bands: Moved }) =>
+      api.PUT('/standards/{test}', { params: { path: { test } }, body }),
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ['standards'] })
+      void queries.invalidateQueries({ queryKey: ['levels'] })
+    },
+  })
+}
+
+/** Keeps a milestone. */
+export function usePutMilestone(test: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (milestone: Schemas['Milestone']) =>
+      api.PUT('/milestones/{id}', { params: { path: { id: milestone.id } }, body: milestone }),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['standards', test] }),
+  })
+}
+
+/** Takes a milestone out. */
+export function useDropMilestone(test: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (id: string) => api.DELETE('/milestones/{id}', { params: { path: { id } } }),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: ['standards', test] }),
+  })
+}
+
+/** A test as it is written, for changing it. */
+export const useWrittenTest = (test: string | null) =>
+  useQuery({
+    queryKey: ['test', test],
+    queryFn: () => data(api.GET('/tests/{id}', { params: { path: { id: test ?? '' } } })),
+    enabled: test !== null,
+  })
+
+/** What shows a test after it has become another. */
+const OF_TESTS = [['standards'], ['test'], ['map'], ['levels'], ['squad'], ['board'], ['sheet'], ['passport']]
+
+/** Keeps a test; a fresh one never takes the place of another. */
+export function usePutTest() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: ({ test, fresh }: { test: Schemas['Test']; fresh: boolean }) =>
+      api.PUT('/tests/{id}', {
+        params: { path: { id: test.id }, header: fresh ? { 'If-None-Match': '*' } : {} },
+        body: test,
+      }),
+    onSuccess: () => OF_TESTS.forEach((queryKey) => void queries.invalidateQueries({ queryKey })),
+  })
+}
+
+/** Takes a test out. */
+export function useDropTest() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (id: string) => api.DELETE('/tests/{id}', { params: { path: { id } } }),
+    onSuccess: () => OF_TESTS.forEach((queryKey) => void queries.invalidateQueries({ queryKey })),
+  })
+}

@@ -1,0 +1,77 @@
+// Points that a coach looks at: no, partly, yes for each of them.
+import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { texts } from '../../../texts/en'
+import { useToolKeys } from '../../../ui/keys'
+import { Spoken } from '../../../ui/Spoken'
+import { type Steps, ToolFrame } from './ToolFrame'
+
+const MARKS = [0, 1, 2] as const
+
+interface Props extends Steps {
+  points: string[]
+  onValue: (sum: number | null, marks: number[]) => void
+}
+
+export function Points({ points, onValue, ...steps }: Props) {
+  const { floor } = useTheme()
+  const [marks, setMarks] = useState<(number | undefined)[]>([])
+  const at = points.findIndex((_, i) => marks[i] === undefined)
+  const mark = (point: number, seen: number) => {
+    const next = points.map((_, i) => (i === point ? seen : marks[i]))
+    setMarks(next)
+    const all = next.filter((each) => each !== undefined)
+    onValue(all.length === points.length ? all.reduce((sum, each) => sum + each, 0) : null, all)
+  }
+  useToolKeys((key) => {
+    if (!/^[012]$/.test(key)) return false
+    mark(at < 0 ? points.length - 1 : at, Number(key))
+    return true
+  })
+  return (
+    <ToolFrame {...steps}>
+      {points.map((point, i) => (
+        <Box
+          key={point}
+          role="group"
+          aria-label={point}
+          sx={{
+            display: 'flex',
+            alignItems: 'center',
+            gap: 0.75,
+            borderLeft: `3px solid ${i === at ? floor.ink : 'transparent'}`,
+            pl: 0.5,
+          }}
+        >
+          <Typography variant="body2" sx={{ flex: 1, lineHeight: 1.15 }}>
+            {point}
+          </Typography>
+          {MARKS.map((seen) => {
+            const on = marks[i] === seen
+            return (
+              <ButtonBase
+                key={seen}
+                aria-pressed={on}
+                onClick={() => mark(i, seen)}
+                sx={{
+                  font: 'inherit',
+                  width: 38,
+                  minHeight: 44,
+                  border: `1px solid ${floor.ink}`,
+                  bgcolor: on ? floor.ink : floor.paper,
+                  color: on ? floor.paper : floor.ink,
+                  fontWeight: 650,
+                }}
+              >
+                <Spoken as={texts.test.mark[seen]}>{texts.test.markShort[seen]}</Spoken>
+              </ButtonBase>
+            )
+          })}
+        </Box>
+      ))}
+    </ToolFrame>
+  )
+}

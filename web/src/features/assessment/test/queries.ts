@@ -1,0 +1,155 @@
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { api, data, newId, type Schemas, type Side } from '../../../api/client'
+import { put, useOutbox } from '../../../storage/outbox'
+
+/** The sheet of today, or of a day that is read back from paper. */
+export const sheetOf = (team: string, test: string, day: string | null = null) =>
+  queryOptions({
+    queryKey: ['sheet', team, test, day],
+    queryFn: () =>
+      data(
+        api.GET('/teams/{team}/tests/{test}', {
+          params: { path: { team, test }, query: day === null ? {} : { on: day } },
+        }),
+      ),
+  })
+
+export const useSheet = (team: string, test: string, day: string | null) => useQuery(sheetOf(team, test, day))
+
+/** A place on the sheet: one player, one foot, one round. */
+export interface Cell {
+  player: Schemas['SheetPlayer']
+  side: Side | null
+  round: number
+}
+
+export interface Entered {
+  id: string
+  value: number
+}
+
+/** The sheet's places in the order in which they are filled: round by round, player by player, left then right. */
+export function cellsOf(sheet: Schemas['Sheet']): Cell[] {
+  const sides: (Side | null)[] = sheet.test.per_side ? ['left', 'right'] : [null]
+  return Array.from({ length: sheet.test.trials }, (_, round) =>
+    sheet.players.flatMap((player) => sides.map((side) => ({ player, side, round }))),
+  ).flat()
+}
+
+/** What stands in a place, with what still waits on this device, and the ways to change it. */
+export function useTrials(team: string, sheet: Schemas['Sheet'], today: string, fromPaper: boolean) {
+  const waiting = useOutbox().filter((w) => !w.refused && w.team === team)
+  const back = new Set(waiting.flatMap((w) => (w.kind === 'taken_back' ? [w.entry.trial] : [])))
+  const of = ({ player, side }: Omit<Cell, 'round'>): Entered[] => {
+    const known: Entered[] = player.trials.filter((t) => (t.side ?? null) === side)
+    const coming = waiting.flatMap((w) =>
+      w.kind === 'trial' &&
+      w.entry.player === player.id &&
+      w.entry.test === sheet.test.id &&
+      w.entry.taken_on === today &&
+      (w.entry.side ?? null) === side
+        ? [{ id: w.entry.id, value: w.entry.value }]
+        : [],
+    )
+    const all = [...known, ...coming.filter((c) => !known.some((k) => k.id === c.id))]
+    return all.filter((t) => !back.has(t.id))
+  }
+  const enter = (
+    cell: Cell,
+    { value, marks, origin }: { value: number; marks: number[]; origin?: 'gates' },
+    instead: Entered | undefined,
+  ) => {
+    const said_at = new Date().toISOString()
+    const entry = {
+      id: newId(),
+      player: cell.player.id,
+      test: sheet.test.id,
+      taken_on: today,
+      side: cell.side,
+      value,
+      marks,
+      origin: origin ?? (fromPaper ? ('read_in' as const) : ('entered' as const)),
+      said_at,
+    }
+    if (instead)
+      put({ kind: 'taken_back', team, entry: { trial: instead.id, said_at } }, { kind: 'trial', team, entry })
+    else put({ kind: 'trial', team, entry })
+    return entry.id
+  }
+  const takeBack = (id: string) =>
+    put({ kind: 'taken_back', team, entry: { trial: id, said_at: new Date().toISOString() } })
+  return { of, enter, takeBack }
+}
+
+/** Reads a list of results and says what it would add; nothing is written. */
+export const useResultsPreview = (team: string) =>
+  useMutation({
+    mutationFn: async (file: File) => {
+      const bytes = await file.arrayBuffer()
+      return data(
+        api.POST('/teams/{team}/results', {
+          params: { path: { team } },
+          body: '',
+          bodySerializer: () => bytes,
+          headers: { 'Content-Type': 'text/csv' },
+        }),
+      )
+    },
+  })
+
+/** So many trials go at once. */
+const MOST_AT_ONCE = 400
+
+/** Takes the lines of a list in. */
+export function useReadIn(team: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: async (trials: Schemas['TrialSaid'][]) => {
+      for (let from = 0; from < trials.length; from += MOST_AT_ONCE) {
+        await api.POST('/teams/{team}/trials', {
+          params: { path: { team } },
+          body: { trials: trials.slice(from, from + MOST_AT_ONCE), taken_back: [] },
+        })
+      }
+    },
+    onSuccess: () => {
+      for (const key of ['sheet', 'squad', 'board', 'passport'])
+        void queries.invalidateQueries({ queryKey: [key, team] })
+    },
+  })
+}
+
+/** Where a pair of gates joins; it stays the same while this page is open. */
+export function useOpenGates(team: string) {
+  const queries = useQueryClient()
+  const key = ['joining', team]
+  const joining =
+    useQuery<Schemas['GatesJoin'] | null>({
+      queryKey: key,
+      queryFn: () => null,
+      staleTime: Infinity,
+      gcTime: Infinity,
+    }).data ?? null
+  const open = useMutation({
+    mutationFn: () => data(api.POST('/teams/{team}/gates', { params: { path: { team } } })),
+    onSuccess: (joined) => queries.setQueryData(key, joined),
+  })
+  return { joining, open: () => open.mutate(), error: open.isError ? open.error : null }
+}
+
+const LOOK_MS = 600
+
+/** What the gates saw, looked at again and again. */
+export const useGates = (team: string, code: string | undefined, test: string) =>
+  useQuery({
+    queryKey: ['gates', team, code, test],
+    queryFn: () =>
+      data(
+        api.GET('/teams/{team}/gates/{code}', {
+          params: { path: { team, code: code ?? '' }, query: { test } },
+        }),
+      ),
+    enabled: code !== undefined,
+    refetchInterval: LOOK_MS,
+    gcTime: 0,
+  })

@@ -1,0 +1,195 @@
+// A week of a team: minutes by strand, what falls short, and the log of each evening.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import { useTheme } from '@mui/material/styles'
+import Table from '@mui/material/Table'
+import TableBody from '@mui/material/TableBody'
+import TableCell from '@mui/material/TableCell'
+import TableHead from '@mui/material/TableHead'
+import TableRow from '@mui/material/TableRow'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import type { Schemas } from '../../../api/client'
+import { useSession } from '../../../api/session'
+import { texts } from '../../../texts/en'
+import { asDay, asNumber, asTime, Figure } from '../../../ui/figures'
+import { OUTCOME_SIGN } from '../../../ui/outcomes'
+import { STRANDS, StrandSwatch } from '../../../ui/strands'
+import { useSquad } from '../../assessment/squad/queries'
+import { useEvenings, useTeamEvening } from '../tonight/queries'
+import { OwnDialog } from '../weeks/OwnDialog'
+
+interface Props {
+  curriculum: string
+  team: Schemas['TeamDelivery'] | undefined
+  week: Schemas['WeekTally'] | undefined
+}
+
+export function WeekInspector({ curriculum, team, week }: Props) {
+  const { floor } = useTheme()
+  return (
+    <Box
+      component="aside"
+      sx={{
+        bgcolor: 'background.paper',
+        borderLeft: { md: `1px solid ${floor.hair}` },
+        p: 2,
+        overflowY: 'auto',
+        maxHeight: { md: 'calc(100dvh - 45px)' },
+      }}
+    >
+      {!team || !week ? (
+        <Typography color="text.secondary">{texts.evenings.choose}</Typography>
+      ) : (
+        <>
+          <Typography variant="h2">{team.team}</Typography>
+          <Typography color="text.secondary">
+            {texts.plan.week(week.week)} · {texts.tonight.edition(team.edition_number)}
+          </Typography>
+          {week.logs_missing > 0 && (
+            <Typography color="error">{texts.evenings.logsMissing(week.logs_missing)}</Typography>
+          )}
+          {week.cancelled > 0 && <Typography>{texts.evenings.cancelled(week.cancelled)}</Typography>}
+          <ByStrand week={week} />
+          <Button
+            component={Link}
+            to={`/squads/${team.id}`}
+            size="small"
+            variant="text"
+            sx={{ mt: 1, ml: -1.5 }}
+          >
+            {texts.board.open}
+          </Button>
+          <Settings key={team.id} curriculum={curriculum} team={team.id} />
+          {team.drift.short.length > 0 && (
+            <>
+              <Typography variant="h2" sx={{ mt: 2 }}>
+                {texts.evenings.short}
+              </Typography>
+              {team.drift.short.map((short) => (
+                <Typography key={short}>{short}</Typography>
+              ))}
+            </>
+          )}
+          <Logs key={`${team.id} ${week.week}`} curriculum={curriculum} team={team.id} week={week.week} />
+        </>
+      )}
+    </Box>
+  )
+}
+
+/** The team's own days and ground in the edition that holds now. */
+function Settings({ curriculum, team }: { curriculum: string; team: string }) {
+  const [open, setOpen] = useState(false)
+  const director = useSession().data?.role === 'director'
+  const edition = useEvenings(team).data?.evenings.findLast(
+    (evening) => evening.curriculum === curriculum,
+  )?.edition
+  if (!director || !edition) return null
+  return (
+    <>
+      <Button size="small" variant="text" onClick={() => setOpen(true)} sx={{ mt: 1, ml: -1.5 }}>
+        {texts.own.openTheirs}
+      </Button>
+      {open && <OwnDialog team={team} edition={edition} onClose={() => setOpen(false)} />}
+    </>
+  )
+}
+
+function ByStrand({ week }: { week: Schemas['WeekTally'] }) {
+  return (
+    <Table size="small" sx={{ mt: 1 }}>
+      <TableHead>
+        <TableRow>
+          <TableCell sx={{ pl: 0 }} />
+          <TableCell align="right">{texts.evenings.planned}</TableCell>
+          <TableCell align="right">{texts.evenings.delivered}</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        {STRANDS.map((strand, i) => (
+          <TableRow key={strand}>
+            <TableCell sx={{ pl: 0 }}>
+              <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+                <StrandSwatch strand={strand} width={24} />
+                {texts.strand[strand]}
+              </Box>
+            </TableCell>
+            <TableCell align="right">
+              <Figure sx={{ fontSize: '1.1rem' }}>{texts.minutes(asNumber(week.planned[i] ?? 0))}</Figure>
+            </TableCell>
+            <TableCell align="right">
+              <Figure sx={{ fontSize: '1.1rem' }}>{texts.minutes(asNumber(week.delivered[i] ?? 0))}</Figure>
+            </TableCell>
+          </TableRow>
+        ))}
+      </TableBody>
+    </Table>
+  )
+}
+
+function Logs({ curriculum, team, week }: { curriculum: string; team: string; week: number }) {
+  const evenings = useEvenings(team).data
+  const ofWeek =
+    evenings?.evenings.filter(
+      (evening) =>
+        evening.curriculum === curriculum && evening.week === week && evening.date <= evenings.today,
+    ) ?? []
+  return ofWeek.map((evening) => <Log key={evening.date} team={team} entry={evening} />)
+}
+
+function Log({ team, entry }: { team: string; entry: Schemas['EveningEntry'] }) {
+  const evening = useTeamEvening(team, entry.edition, entry.session).data
+  const players = useSquad(team).data?.players.length ?? 0
+  if (!evening) return null
+  const { log } = evening
+  return (
+    <Box component="section" sx={{ mt: 2 }}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {asDay(entry.date)}
+        </Typography>
+        <Button
+          component={Link}
+          to={`/print/session/${team}/${entry.edition}/${entry.session}`}
+          size="small"
+          variant="text"
+        >
+          {texts.print.card}
+        </Button>
+      </Box>
+      {entry.upset && (
+        <Typography>
+          {entry.upset.left === 0 ? texts.weeks.fellOut : texts.weeks.shortened(entry.upset.left)}
+        </Typography>
+      )}
+      {log.missing && <Typography>{texts.log.count(players - log.missing.length, players)}</Typography>}
+      {evening.evening.blocks.map((block, i) => {
+        const said = log.outcomes.find((outcome) => outcome.block === i)
+        return (
+          <Typography key={i} variant="body2" color={said ? undefined : 'text.secondary'}>
+            <Box
+              component="span"
+              sx={{ display: 'inline-block', width: 18, fontWeight: 800 }}
+              aria-label={said ? texts.outcome[said.outcome] : texts.log.nothing}
+              role="img"
+            >
+              {said ? OUTCOME_SIGN[said.outcome] : '·'}
+            </Box>
+            {block.title}
+            {said?.success != null && `, ${texts.log.tenths(said.success)}`}
+            {said?.ran && `, ${texts.ran[said.ran]}`}
+          </Typography>
+        )
+      })}
+      {log.note && <Typography sx={{ fontStyle: 'italic' }}>“{log.note}”</Typography>}
+      {log.history.length > 0 && (
+        <Typography variant="caption" color="text.secondary">
+          {[...new Set(log.history.map((said) => said.by))].join(', ')} ·{' '}
+          {asTime(log.history.at(-1)?.at ?? '')}
+        </Typography>
+      )}
+    </Box>
+  )
+}

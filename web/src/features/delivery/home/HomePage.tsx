@@ -1,0 +1,119 @@
+// Practice at home, for a child with a ball and a phone: no sign-in, no names, one drill after the other with its clock.
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { useParams } from 'react-router'
+import type { Schemas } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { Points } from '../../../ui/block'
+import { FloorDrawing } from '../../../ui/FloorDrawing'
+import { Loading } from '../../../ui/notes'
+import { StrandSwatch } from '../../../ui/strands'
+import { BlockClock } from '../tonight/BlockClock'
+import { useHomePage } from './queries'
+
+export function HomePage() {
+  const { token = '' } = useParams()
+  const page = useHomePage(token)
+  const card = page.data?.card
+  return (
+    <Box component="main" sx={{ maxWidth: 520, mx: 'auto', px: 2, py: 2 }}>
+      {page.isPending && <Loading />}
+      {page.isError && (
+        <>
+          <Typography variant="h1">{texts.home.gone}</Typography>
+          <Typography>{texts.home.askCoach}</Typography>
+        </>
+      )}
+      {page.data && (
+        <>
+          <Typography color="text.secondary">
+            {page.data.team} · {page.data.academy}
+          </Typography>
+          <Typography variant="h1" sx={{ mb: 0.5 }}>
+            {texts.home.title}
+          </Typography>
+          {card && card.drills.length > 0 ? (
+            <>
+              <Typography sx={{ mb: 2 }}>{texts.home.how}</Typography>
+              {card.drills.map((drill, i) => (
+                <Drill
+                  key={drill.drill}
+                  drill={drill}
+                  nth={i + 1}
+                  week={card.week}
+                  challenge={i === card.challenge ? card.challenge_s : null}
+                />
+              ))}
+              <Typography variant="body2" color="text.secondary">
+                {texts.evening.cautionTail} {texts.home.grownUp}
+              </Typography>
+            </>
+          ) : (
+            <Typography>{texts.home.nothing}</Typography>
+          )}
+        </>
+      )}
+    </Box>
+  )
+}
+
+function Drill({
+  drill,
+  nth,
+  week,
+  challenge,
+}: {
+  drill: Schemas['HomeDrill']
+  nth: number
+  week: number
+  challenge: number | null
+}) {
+  return (
+    <Box
+      component="section"
+      aria-label={drill.title}
+      sx={{
+        bgcolor: 'background.paper',
+        border: 1,
+        borderColor: 'divider',
+        p: 1.5,
+        mb: 2,
+        display: 'grid',
+        gap: 1,
+      }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {nth}. {drill.title}
+        </Typography>
+        <StrandSwatch strand={drill.strand} width={28} />
+        <Typography sx={{ fontWeight: 650 }}>{texts.minutes(drill.minutes)}</Typography>
+      </Box>
+      <FloorDrawing svg={drill.drawing} title={drill.title} height={180} />
+      <BlockClock block={drill} name={`home.${drill.drill}.${week}`} />
+      <Points points={drill.points} />
+      <Typography variant="body2">{texts.home.feet}</Typography>
+      <Needs drill={drill} />
+      {challenge !== null && (
+        <Typography sx={{ borderLeft: 4, pl: 1, fontWeight: 650 }}>
+          {texts.home.challenge(challenge)}
+        </Typography>
+      )}
+    </Box>
+  )
+}
+
+/** Floor, what does instead of kit, and what could hurt. */
+export function Needs({ drill }: { drill: Schemas['HomeDrill'] }) {
+  return (
+    <Typography variant="body2" color="text.secondary" component="div">
+      {texts.home.floor(drill.space.width_m, drill.space.depth_m)}
+      {drill.stand_ins.map((each) => ` ${texts.home.instead(each.kit, each.instead)}`)}
+      {drill.cautions.length > 0 && (
+        <Box sx={{ color: 'text.primary' }}>
+          <strong>{texts.evening.cautions}:</strong> {drill.cautions.join('. ')}.
+        </Box>
+      )}
+    </Typography>
+  )
+}

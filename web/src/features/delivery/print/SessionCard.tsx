@@ -1,0 +1,126 @@
+// A session on one side of paper: what comes when, how it is laid, what to look for, and room to tick.
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import type { RunningBlock, Schemas } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { FloorDrawing } from '../../../ui/FloorDrawing'
+import { asLongDay, Figure } from '../../../ui/figures'
+import { StageGlyph } from '../../../ui/stages'
+
+/** How high a drawing may be, so that so many blocks fit on one side. */
+const drawingHeight = (blocks: number) => (blocks <= 4 ? 230 : blocks <= 6 ? 150 : 84)
+/** So many points fit beside it. */
+const POINTS = 3
+
+export function SessionCard({ view }: { view: Schemas['TeamEvening'] }) {
+  const { evening } = view
+  const kit = Object.entries(evening.kit).map(([colour, n]) => texts.evening.markers(n, colour))
+  return (
+    <Box
+      component="article"
+      aria-label={`${view.team}, ${asLongDay(evening.date)}`}
+      sx={{
+        bgcolor: 'background.paper',
+        color: 'text.primary',
+        fontSize: 12,
+        width: '190mm',
+        height: '275mm',
+        p: '6mm',
+        overflow: 'hidden',
+        display: 'flex',
+        flexDirection: 'column',
+        gap: 1,
+        border: 1,
+        borderColor: 'divider',
+        '@media print': { border: 0, p: 0, breakAfter: 'page' },
+      }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1.5, borderBottom: 2, pb: 0.5 }}>
+        <Typography variant="h1" component="h2" sx={{ whiteSpace: 'nowrap' }}>
+          {view.team}
+        </Typography>
+        <Typography sx={{ flex: 1, whiteSpace: 'nowrap', fontSize: 13 }}>
+          {asLongDay(evening.date)} · {texts.plan.week(evening.week)} · {texts.minutes(evening.minutes)}
+        </Typography>
+        <Typography variant="caption" sx={{ textAlign: 'right' }}>
+          {view.curriculum}, {texts.tonight.edition(view.edition_number)}
+        </Typography>
+      </Box>
+      {view.upset?.left === 0 && <Typography sx={{ fontWeight: 700 }}>{texts.upset.fellOut}</Typography>}
+      <Typography variant="body2">
+        <strong>{texts.evening.kit}:</strong> {kit.join(', ') || texts.evening.noKit}
+      </Typography>
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          gridTemplateColumns: '1fr 1fr',
+          gridAutoRows: 'minmax(0, 1fr)',
+          columnGap: '6mm',
+          rowGap: 1,
+          alignContent: 'stretch',
+        }}
+      >
+        {evening.blocks.map((block, i) => (
+          <BlockOnPaper key={i} block={block} nth={i + 1} height={drawingHeight(evening.blocks.length)} />
+        ))}
+      </Box>
+      <Typography variant="caption">{texts.evening.cautionTail}</Typography>
+      <Box sx={{ borderTop: 1, pt: 0.5, height: '20mm' }}>
+        <Typography variant="caption">{texts.print.forNextTime}</Typography>
+      </Box>
+    </Box>
+  )
+}
+
+function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number; height: number }) {
+  const from = block.starts + block.laying_out
+  return (
+    <Box component="section" sx={{ borderTop: 1, borderColor: 'divider', pt: 0.5, breakInside: 'avoid' }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+        <Figure sx={{ fontSize: '1.1rem', fontWeight: 600 }}>
+          {texts.print.from(from, from + block.minutes)}
+        </Figure>
+        <StageGlyph stage={block.stage} strand={block.strand} />
+        <Typography sx={{ fontWeight: 700, lineHeight: 1.1, flex: 1, fontSize: 13 }}>
+          {nth}. {block.title}
+        </Typography>
+        <Box component="span" aria-hidden sx={{ width: 14, height: 14, border: 1 }} />
+      </Box>
+      <Typography variant="caption" component="div">
+        {[
+          texts.stage[block.stage],
+          texts.evening.stations(block.station_sizes),
+          texts.evening.bouts(block.bouts, block.work_s, block.rest_s),
+        ].join(' · ')}
+      </Typography>
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.1fr)',
+          gap: 1,
+          alignItems: 'start',
+          mt: 0.25,
+        }}
+      >
+        <FloorDrawing svg={block.drawing} title={block.title} height={height} />
+        <Box component="ol" sx={{ m: 0, pl: 2, fontSize: 11, lineHeight: 1.25 }}>
+          {block.points.slice(0, POINTS).map((point) => (
+            <li key={point}>{point}</li>
+          ))}
+        </Box>
+      </Box>
+      {block.cautions.length > 0 && (
+        <Typography variant="caption" component="div" sx={{ lineHeight: 1.2 }}>
+          <strong>{texts.evening.cautions}:</strong> {block.cautions.join('. ')}.
+        </Typography>
+      )}
+      {block.beside && (
+        <Typography variant="caption" component="div">
+          {texts.evening.beside}: {block.beside.title} · {texts.stage[block.beside.stage]}
+        </Typography>
+      )}
+    </Box>
+  )
+}

@@ -1,0 +1,182 @@
+// The current block: clock, drawing, what to look for, and what became of it.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import type { RunningBlock, Schemas } from '../../../api/client'
+import { chosenRung, useRemembered } from '../../../storage/remembered'
+import { texts } from '../../../texts/en'
+import { BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../../ui/block'
+import { FloorDrawing } from '../../../ui/FloorDrawing'
+import { changes } from '../../../ui/levers'
+import { BlockClock } from './BlockClock'
+import type { BlockLog, BlockSaid, Outcome } from './log'
+import { isSplit, Stations } from './Stations'
+
+interface Props {
+  block: RunningBlock
+  at: number
+  of: number
+  clockName: string
+  splits: Schemas['Splits']
+  team: string
+  players: Schemas['PlayerView'][]
+  missing: Set<string> | null
+  said: BlockLog | undefined
+  onSay: (said: BlockSaid) => void
+}
+
+const FIRST_POINTS = 3
+
+export function BlockScreen({
+  block: planned,
+  at,
+  of,
+  clockName,
+  splits,
+  team,
+  players,
+  missing,
+  said,
+  onSay,
+}: Props) {
+  const { floor } = useTheme()
+  const outcome = said?.outcome
+  const [chosen, choose] = useRemembered(chosenRung, clockName)
+  const ran = said?.ran ?? chosen
+  const block = { ...planned, ...(ran && planned[ran]) }
+  const run = (rung: Schemas['Ran'] | null) => {
+    choose(rung)
+    if (said) onSay({ ...said, ran: rung })
+  }
+  const say = (outcome: Outcome) =>
+    onSay({ outcome, minutes: null, success: said?.success ?? null, ran: outcome === 'skipped' ? null : ran })
+  const [more, setMore] = useState(false)
+  const [splitting, setSplitting] = useState(false)
+  return (
+    <Box
+      sx={{
+        flex: 1,
+        minWidth: 0,
+        display: 'flex',
+        flexDirection: 'column',
+        borderTop: `1px solid ${floor.hair}`,
+        bgcolor: 'background.paper',
+      }}
+    >
+      <Box
+        sx={{ flex: 1, overflowY: 'auto', px: 1.5, py: 1, display: 'grid', alignContent: 'start', gap: 1 }}
+      >
+        <Box>
+          <Typography variant="caption" color="text.secondary">
+            {texts.tonight.block(at + 1, of)}
+            {block.laying_out > 0 && ` · ${texts.tonight.lay(block.laying_out)}`}
+          </Typography>
+          <Typography variant="h1" component="h2">
+            {block.title}
+          </Typography>
+        </Box>
+        <BlockClock block={block} name={clockName} />
+        <FloorDrawing svg={block.drawing} title={block.title} height={240} />
+        <Rungs planned={planned} ran={ran} onRun={run} />
+        <Points points={block.points} most={more ? undefined : FIRST_POINTS} />
+        <BesideBlock block={block} />
+        {players.length > 0 && isSplit(block) && (
+          <Box>
+            <Button
+              aria-expanded={splitting}
+              onClick={() => setSplitting(!splitting)}
+              sx={{ mb: splitting ? 1 : 0 }}
+            >
+              {texts.stations.title} · {texts.evening.stations(block.station_sizes)}
+            </Button>
+            {splitting && (
+              <Stations
+                block={block}
+                splits={splits}
+                players={players}
+                missing={missing}
+                name={clockName}
+                team={team}
+              />
+            )}
+          </Box>
+        )}
+        <Cautions cautions={block.cautions} />
+        {more && (
+          <>
+            <BlockFacts block={block} />
+            <Faults faults={block.faults} />
+            <Typography variant="body2" color="text.secondary">
+              {texts.evening.inGame}: {block.in_game}
+            </Typography>
+          </>
+        )}
+        <Button
+          variant="text"
+          aria-expanded={more}
+          onClick={() => setMore(!more)}
+          sx={{ justifySelf: 'start', ml: -1.5 }}
+        >
+          {more ? texts.tonight.less : texts.tonight.more}
+        </Button>
+      </Box>
+      <Box
+        role="group"
+        aria-label={texts.tonight.whatBecame}
+        sx={{ display: 'flex', gap: 1, p: 1, borderTop: `1px solid ${floor.hair}` }}
+      >
+        {(['done', 'short', 'skipped'] as const).map((word) => (
+          <Button
+            key={word}
+            variant={
+              outcome === word || (outcome === undefined && word === 'done') ? 'contained' : 'outlined'
+            }
+            aria-pressed={outcome === word}
+            onClick={() => say(word)}
+            sx={{ flex: word === 'done' ? 2 : 1, minHeight: 48, px: 1 }}
+          >
+            {outcome === word && '✓ '}
+            {texts.outcome[word]}
+          </Button>
+        ))}
+      </Box>
+    </Box>
+  )
+}
+
+/** One up, one down: the next rungs of the drill on the same floor, where it has them. */
+function Rungs({
+  planned,
+  ran,
+  onRun,
+}: {
+  planned: RunningBlock
+  ran: Schemas['Ran'] | null
+  onRun: (rung: Schemas['Ran'] | null) => void
+}) {
+  const rungs = (['one_down', 'one_up'] as const).filter((rung) => planned[rung])
+  if (rungs.length === 0) return null
+  return (
+    <Box role="group" aria-label={texts.tonight.rungs} sx={{ display: 'flex', gap: 1 }}>
+      {rungs.map((rung) => (
+        <Button
+          key={rung}
+          aria-pressed={ran === rung}
+          variant={ran === rung ? 'contained' : 'outlined'}
+          onClick={() => onRun(ran === rung ? null : rung)}
+          sx={{ flex: 1, minHeight: 48, display: 'block', lineHeight: 1.15, textAlign: 'left', py: 0.75 }}
+        >
+          <Box component="span" sx={{ display: 'block', fontWeight: 700 }}>
+            {texts.ran[rung]}
+          </Box>
+          <Box component="span" sx={{ display: 'block', fontSize: '0.85rem', fontWeight: 400 }}>
+            {changes(planned.levers, planned[rung]?.levers ?? {}) ||
+              texts.stage[planned[rung]?.stage ?? planned.stage]}
+          </Box>
+        </Button>
+      ))}
+    </Box>
+  )
+}

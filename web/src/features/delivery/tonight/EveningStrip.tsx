@@ -1,0 +1,85 @@
+// The evening as one vertical strip: as long as its minutes, with what became of each block.
+import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
+import { useTheme } from '@mui/material/styles'
+import type { Evening } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { Figure } from '../../../ui/figures'
+import { OUTCOME_SIGN } from '../../../ui/outcomes'
+import { Spoken } from '../../../ui/Spoken'
+import { StageGlyph } from '../../../ui/stages'
+import type { Outcome } from './log'
+
+interface Props {
+  evening: Evening
+  /** The block that shows; nothing while the log does. */
+  at: number | null
+  outcomes: Map<number, { outcome: Outcome }>
+  onChoose: (block: number) => void
+  onLog: () => void
+}
+
+export function EveningStrip({ evening, at, outcomes, onChoose, onLog }: Props) {
+  const { floor } = useTheme()
+  return (
+    <Box
+      component="nav"
+      aria-label={texts.places.tonight}
+      sx={{
+        width: 58,
+        flex: 'none',
+        display: 'flex',
+        flexDirection: 'column',
+        borderRight: `1px solid ${floor.hair}`,
+        borderTop: `1px solid ${floor.hair}`,
+      }}
+    >
+      {evening.blocks.map((block, i) => {
+        const outcome = outcomes.get(i)?.outcome
+        const label = `${texts.tonight.block(i + 1, evening.blocks.length)}: ${block.title}, ${texts.minutes(block.minutes)}${outcome ? `, ${texts.outcome[outcome]}` : ''}`
+        return (
+          <ButtonBase
+            key={`${block.drill} ${i}`}
+            aria-current={i === at ? 'step' : undefined}
+            onClick={() => onChoose(i)}
+            sx={{
+              flex: `${block.minutes + block.laying_out} 1 0`,
+              minHeight: 44,
+              flexDirection: 'column',
+              borderBottom: `1px solid ${floor.hair}`,
+              borderLeft: `5px solid ${i === at ? floor.ink : 'transparent'}`,
+              bgcolor: i === at ? floor.paper : undefined,
+              color: outcome && i !== at ? 'text.secondary' : 'text.primary',
+            }}
+          >
+            <Spoken as={label}>
+              <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+                <StageGlyph stage={block.stage} strand={block.strand} />
+                <Figure sx={{ fontSize: '1.2rem', fontWeight: 600 }}>{block.minutes}</Figure>
+              </Box>
+              {outcome && (
+                <Box component="span" sx={{ fontWeight: 800, lineHeight: 1 }}>
+                  {OUTCOME_SIGN[outcome]}
+                </Box>
+              )}
+            </Spoken>
+          </ButtonBase>
+        )
+      })}
+      <ButtonBase
+        aria-current={at === null ? 'step' : undefined}
+        onClick={onLog}
+        sx={{
+          flex: 'none',
+          minHeight: 56,
+          font: 'inherit',
+          fontWeight: at === null ? 700 : 500,
+          borderLeft: `5px solid ${at === null ? floor.ink : 'transparent'}`,
+          bgcolor: at === null ? floor.paper : undefined,
+        }}
+      >
+        {texts.log.title}
+      </ButtonBase>
+    </Box>
+  )
+}

@@ -1,0 +1,216 @@
+// The log: who was here, how the blocks went, a line of note, and who said what.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import ButtonBase from '@mui/material/ButtonBase'
+import { useTheme } from '@mui/material/styles'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import type { Evening, Schemas } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { Choice } from '../../../ui/Choice'
+import { NumberField } from '../../../ui/fields'
+import { asTime } from '../../../ui/figures'
+import { useSquad } from '../../assessment/squad/queries'
+import type { BlockLog, EveningLog } from './log'
+
+interface Props {
+  team: string
+  evening: Evening
+  log: EveningLog
+  history: Schemas['HistoryEntry'][]
+}
+
+export function LogScreen({ team, evening, log, history }: Props) {
+  const { floor } = useTheme()
+  const players = useSquad(team).data?.players ?? []
+  return (
+    <Box
+      sx={{
+        flex: 1,
+        minWidth: 0,
+        overflowY: 'auto',
+        px: 1.5,
+        py: 1,
+        display: 'grid',
+        alignContent: 'start',
+        gap: 2.5,
+        borderTop: `1px solid ${floor.hair}`,
+        bgcolor: 'background.paper',
+      }}
+    >
+      {players.length > 0 && <WhoIsHere players={players} log={log} />}
+      <Box component="section" aria-label={texts.log.blocks}>
+        <Typography variant="h2">{texts.log.blocks}</Typography>
+        {evening.blocks.map((block, i) => (
+          <BlockRow
+            key={i}
+            title={block.title}
+            planned={block.minutes}
+            said={log.outcomes.get(i)}
+            onSay={(said) => log.say(i, said)}
+          />
+        ))}
+      </Box>
+      <Note key={log.note} note={log.note} onSay={log.sayNote} />
+      {history.length > 0 && <History history={history} evening={evening} players={players} />}
+    </Box>
+  )
+}
+
+function WhoIsHere({ players, log }: { players: Schemas['PlayerView'][]; log: EveningLog }) {
+  const { floor } = useTheme()
+  const { missing } = log
+  const all = players.map((player) => player.id)
+  const toggle = (player: string) => {
+    // Whoever names the first one who is missing has looked round: the others are here.
+    if (!missing)
+      log.sayPresence(
+        all.filter((id) => id !== player),
+        true,
+      )
+    log.sayPresence([player], missing?.has(player) ?? false)
+  }
+  const away = missing ? all.filter((id) => missing.has(id)).length : 0
+  return (
+    <Box component="section" aria-label={texts.log.here}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mb: 0.75 }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {texts.log.here}
+        </Typography>
+        <Typography role="status" sx={{ fontWeight: 650 }}>
+          {missing ? texts.log.count(players.length - away, players.length) : texts.log.tap}
+        </Typography>
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(128px, 1fr))', gap: 0.5 }}>
+        {players.map((player) => {
+          const gone = missing?.has(player.id) ?? false
+          return (
+            <ButtonBase
+              key={player.id}
+              aria-pressed={gone}
+              aria-label={texts.log.isMissing(player.name)}
+              onClick={() => toggle(player.id)}
+              sx={{
+                minHeight: 44,
+                px: 1,
+                font: 'inherit',
+                justifyContent: 'flex-start',
+                textAlign: 'left',
+                lineHeight: 1.1,
+                border: `1px solid ${gone ? floor.hair : floor.ink}`,
+                color: gone ? 'text.secondary' : 'text.primary',
+                textDecoration: gone ? 'line-through' : 'none',
+                fontWeight: gone ? 400 : 550,
+              }}
+            >
+              {player.name}
+            </ButtonBase>
+          )
+        })}
+      </Box>
+      {!missing && (
+        <Button variant="contained" onClick={() => log.sayPresence(all, true)} sx={{ mt: 1, minHeight: 44 }}>
+          {texts.log.everyone}
+        </Button>
+      )}
+    </Box>
+  )
+}
+
+/** Of ten tries so many came off. */
+const TENTHS = ['3', '5', '7', '8', '9', '10'] as const
+
+function BlockRow({
+  title,
+  planned,
+  said,
+  onSay,
+}: {
+  title: string
+  planned: number
+  said: BlockLog | undefined
+  onSay: (said: Omit<BlockLog, 'block'>) => void
+}) {
+  const tenths = said?.success == null ? undefined : TENTHS.find((each) => Number(each) * 10 === said.success)
+  return (
+    <Box sx={{ py: 1, borderTop: 1, borderColor: 'divider' }}>
+      <Typography sx={{ fontWeight: 600, lineHeight: 1.2 }}>{title}</Typography>
+      <Typography variant="body2" color="text.secondary">
+        {said
+          ? [texts.outcome[said.outcome], said.ran && texts.ran[said.ran]].filter(Boolean).join(', ')
+          : texts.log.nothing}
+      </Typography>
+      {said?.outcome === 'short' && (
+        <NumberField
+          label={texts.log.minutes(planned)}
+          value={said.minutes ?? null}
+          optional
+          whole
+          onChange={(minutes) => onSay({ ...said, minutes })}
+          sx={{ mt: 1, width: 190 }}
+        />
+      )}
+      {said && said.outcome !== 'skipped' && (
+        <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 0.75, mt: 0.75 }}>
+          <Typography variant="body2">{texts.log.cameOff}</Typography>
+          <Choice
+            label={`${title}: ${texts.log.cameOff}`}
+            options={TENTHS}
+            chosen={tenths ? [tenths] : []}
+            says={(each) => each}
+            onToggle={(each) => onSay({ ...said, success: each === tenths ? null : Number(each) * 10 })}
+          />
+        </Box>
+      )}
+    </Box>
+  )
+}
+
+function Note({ note, onSay }: { note: string; onSay: (says: string) => void }) {
+  const [typed, setTyped] = useState(note)
+  return (
+    <TextField
+      label={texts.log.note}
+      helperText={texts.log.noteAbout}
+      value={typed}
+      multiline
+      onChange={(event) => setTyped(event.target.value.replace(/\n/g, ' ').slice(0, 200))}
+      onBlur={() => typed.trim() !== note && onSay(typed.trim())}
+    />
+  )
+}
+
+function History({
+  history,
+  evening,
+  players,
+}: {
+  history: Schemas['HistoryEntry'][]
+  evening: Evening
+  players: Schemas['PlayerView'][]
+}) {
+  const says = (told: Schemas['Told']) => {
+    if (told.of === 'note') return told.says ? `“${told.says}”` : texts.log.noteGone
+    if (told.of === 'player')
+      return texts.log.player(
+        players.find((player) => player.id === told.player)?.name ?? texts.log.somebody,
+        told.present,
+      )
+    const block =
+      evening.blocks[told.block]?.title ?? texts.tonight.block(told.block + 1, evening.blocks.length)
+    return texts.log.block(block, texts.outcome[told.outcome], told.success ?? null)
+  }
+  return (
+    <Box component="details">
+      <Typography component="summary" variant="h3" sx={{ minHeight: 44, cursor: 'pointer' }}>
+        {texts.log.history}
+      </Typography>
+      {history.map((entry, i) => (
+        <Typography key={i} variant="body2">
+          {asTime(entry.at)} {entry.by}: {says(entry.told)}
+        </Typography>
+      ))}
+    </Box>
+  )
+}

@@ -1,0 +1,165 @@
+// Who stands at which station: an order that the core made, cut for those who are here, with the wishes about pairs kept; two
+// names change places, are kept apart or stay together by a tap on each.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import ButtonBase from '@mui/material/ButtonBase'
+import IconButton from '@mui/material/IconButton'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import type { RunningBlock, Schemas } from '../../../api/client'
+import { split as remembered, useRemembered } from '../../../storage/remembered'
+import { texts } from '../../../texts/en'
+import { Choice } from '../../../ui/Choice'
+import { ErrorNote } from '../../../ui/notes'
+import { isBroken, type Pair, withWishes } from './pairs'
+import { usePairs } from './queries'
+
+const MIXES = ['mixed', 'like_with_like'] as const
+
+interface Props {
+  block: RunningBlock
+  splits: Schemas['Splits']
+  players: Schemas['PlayerView'][]
+  /** Who is missing; nothing if nobody has said who is here. */
+  missing: Set<string> | null
+  /** Where the split is kept. */
+  name: string
+  team: string
+}
+
+/** What two taps on two names do. */
+const TAPS = ['swap', 'apart', 'together'] as const
+
+const sameTwo = (pair: Pair, one: string, other: string) =>
+  (pair.one === one && pair.other === other) || (pair.one === other && pair.other === one)
+
+/** Two players change places, if both are here. */
+function swapped(stations: string[][], [one, other]: [string, string]): string[][] {
+  const here = stations.flat()
+  if (!here.includes(one) || !here.includes(other)) return stations
+  return stations.map((station) => station.map((id) => (id === one ? other : id === other ? one : id)))
+}
+
+/** Whether a block has stations that a squad is split into. */
+export const isSplit = (block: RunningBlock) =>
+  !block.beside && block.station_sizes.length > 1 && block.station_sizes.some((size) => size > 1)
+
+export function Stations({ block, splits, players, missing, name, team }: Props) {
+  const { floor } = useTheme()
+  const [split, setSplit] = useRemembered(remembered, name)
+  const [first, setFirst] = useState<string | null>(null)
+  const [taps, setTaps] = useState<(typeof TAPS)[number]>('swap')
+  const wish = usePairs(team)
+  const pairs = (wish.isError ? undefined : wish.variables) ?? splits.pairs
+  const keep = (next: typeof split) => {
+    setSplit(next)
+    setFirst(null)
+  }
+  const rolls =
+    (split.mix === 'mixed'
+      ? splits.mixed[String(Math.max(...block.station_sizes))]
+      : splits.like_with_like) ?? []
+  const here = (rolls[split.roll % Math.max(rolls.length, 1)] ?? []).filter((id) => !missing?.has(id))
+  const sizes = block.stations_by_present[here.length - 1] ?? []
+  const cut = sizes.map((size, i) => {
+    const from = sizes.slice(0, i).reduce((sum, n) => sum + n, 0)
+    return here.slice(from, from + size)
+  })
+  // What the coach swaps by hand comes last, and stands against a wish too.
+  const stations = split.swaps.reduce(swapped, withWishes(cut, pairs))
+  const nameOf = (id: string) => players.find((player) => player.id === id)?.name ?? ''
+  const tap = (id: string) => {
+    if (first === null) setFirst(id)
+    else if (first === id) setFirst(null)
+    else if (taps === 'swap') keep({ ...split, swaps: [...split.swaps, [first, id]] })
+    else {
+      const others = pairs.filter((pair) => !sameTwo(pair, first, id))
+      wish.mutate([...others, { one: first, other: id, together: taps === 'together' }])
+      // A swap by hand that a new wish asks about would stand against it.
+      keep({ ...split, swaps: [] })
+    }
+  }
+  return (
+    <Box component="section" aria-label={texts.stations.title} sx={{ display: 'grid', gap: 1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
+        <Choice
+          label={texts.stations.how}
+          options={MIXES}
+          chosen={[split.mix]}
+          says={(each) => texts.stations[each]}
+          onToggle={(mix) => keep({ swaps: [], roll: 0, mix })}
+        />
+        <Button
+          size="small"
+          variant="text"
+          onClick={() => keep({ ...split, roll: (split.roll + 1) % Math.max(rolls.length, 1), swaps: [] })}
+        >
+          {texts.stations.again}
+        </Button>
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(136px, 1fr))', gap: 1 }}>
+        {stations.map((station, i) => (
+          <Box
+            key={i}
+            role="group"
+            aria-label={texts.stations.station(i + 1)}
+            sx={{ border: `1px solid ${floor.hair}`, p: 0.5 }}
+          >
+            <Typography variant="caption" color="text.secondary">
+              {texts.stations.station(i + 1)}
+            </Typography>
+            {station.map((id) => (
+              <ButtonBase
+                key={id}
+                aria-pressed={id === first}
+                onClick={() => tap(id)}
+                sx={{
+                  display: 'flex',
+                  width: '100%',
+                  minHeight: 40,
+                  px: 0.75,
+                  font: 'inherit',
+                  lineHeight: 1.1,
+                  justifyContent: 'flex-start',
+                  textAlign: 'left',
+                  bgcolor: id === first ? floor.ink : undefined,
+                  color: id === first ? floor.paper : undefined,
+                }}
+              >
+                {nameOf(id)}
+              </ButtonBase>
+            ))}
+          </Box>
+        ))}
+      </Box>
+      <Choice
+        label={texts.stations.taps}
+        options={TAPS}
+        chosen={[taps]}
+        says={(each) => texts.stations.tap[each]}
+        onToggle={setTaps}
+      />
+      <Typography variant="body2" color="text.secondary" role="status">
+        {first ? texts.stations.second[taps](nameOf(first)) : texts.stations.first[taps]}
+        {!first && !missing && ` ${texts.stations.nobodySaid}`}
+      </Typography>
+      {pairs.map((pair) => (
+        <Box key={`${pair.one} ${pair.other}`} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+          <Typography variant="body2" sx={{ flex: 1 }}>
+            {texts.stations.wish(nameOf(pair.one), nameOf(pair.other), pair.together)}
+            {isBroken(pair, stations) && ` ${texts.stations.broken}`}
+          </Typography>
+          <IconButton
+            aria-label={texts.stations.drop(nameOf(pair.one), nameOf(pair.other))}
+            onClick={() => wish.mutate(pairs.filter((each) => each !== pair))}
+            sx={{ width: 44, height: 44 }}
+          >
+            ×
+          </IconButton>
+        </Box>
+      ))}
+      {wish.isError && <ErrorNote error={wish.error} />}
+    </Box>
+  )
+}

@@ -1,0 +1,81 @@
+// How much is done, for one band.
+import Box from '@mui/material/Box'
+import type { Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { NumberField, SelectCell } from '../../ui/fields'
+
+type Dose = Schemas['Dose']
+type Kind = Dose['kind']
+
+/** What a band begins with when a kind is chosen. */
+const FIRST: { [K in Kind]: Extract<Dose, { kind: K }> } = {
+  timed: { kind: 'timed', work_s: 30, rest_s: 30, sets: 5, sides: 'alternate' },
+  reps: { kind: 'reps', reps: 6, rest_s: 20, sets: 2, sides: 'each', each_s: 4 },
+  laps: { kind: 'laps', laps: 2, reps: 2, directions: 2, rest_s: 20 },
+  tries: { kind: 'tries', tries: 5, each_s: 6, sides: 'each' },
+  streak: { kind: 'streak', target: 10, cap_s: 90, try_s: 3 },
+}
+const KINDS = Object.keys(FIRST) as Kind[]
+const SIDES: Schemas['SideRule'][] = ['together', 'each', 'alternate']
+
+/** The numbers of each kind; those with a question mark may stay empty. */
+const NUMBERS: Record<Kind, string[]> = {
+  timed: ['work_s', 'rest_s', 'sets'],
+  reps: ['reps', 'each_s?', 'rest_s', 'sets'],
+  laps: ['laps', 'each_s?', 'reps', 'directions', 'rest_s'],
+  tries: ['tries', 'each_s'],
+  streak: ['target', 'cap_s', 'try_s'],
+}
+
+export function DoseFields({
+  dose,
+  onChange,
+}: {
+  dose: Dose | undefined
+  onChange: (dose: Dose | null) => void
+}) {
+  const says = texts.desk
+  const numbers = dose as unknown as Record<string, number | null> | undefined
+  const set = (change: object) => dose && onChange({ ...dose, ...change })
+  return (
+    <Box sx={{ display: 'grid', gap: 1.25 }}>
+      <SelectCell
+        label={says.doseKind}
+        none={says.notDone}
+        value={dose?.kind ?? ''}
+        options={KINDS.map((kind) => ({ value: kind, says: says.doseKinds[kind] ?? kind }))}
+        onChange={(kind) => onChange(kind ? FIRST[kind] : null)}
+      />
+      {dose && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+          {NUMBERS[dose.kind].map((name) => {
+            const key = name.replace('?', '')
+            const optional = name.endsWith('?')
+            return (
+              <NumberField
+                key={`${dose.kind} ${key}`}
+                label={says.doseNumbers[key]}
+                placeholder={optional ? says.asPath : undefined}
+                value={numbers?.[key] ?? null}
+                optional={optional}
+                whole={!key.endsWith('_s')}
+                onChange={(n) => (n === null || n >= 0) && set({ [key]: n ?? undefined })}
+                sx={{ width: 104 }}
+              />
+            )
+          })}
+          {'sides' in dose && (
+            <SelectCell
+              label={says.sides}
+              value={dose.sides ?? 'each'}
+              options={SIDES.map((side) => ({ value: side, says: says.sideRules[side] }))}
+              onChange={(sides) => sides && set({ sides })}
+              fullWidth={false}
+              sx={{ width: 180 }}
+            />
+          )}
+        </Box>
+      )}
+    </Box>
+  )
+}

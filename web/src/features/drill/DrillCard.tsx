@@ -1,0 +1,101 @@
+// A drill on the shelf: its floor, drawn so that a metre is as large as on every other card.
+import Box from '@mui/material/Box'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { Link } from 'react-router'
+import type { Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { Figure } from '../../ui/figures'
+import { Spoken } from '../../ui/Spoken'
+import { StageGlyph } from '../../ui/stages'
+
+/** As the core draws it: so many units are a metre. */
+const METRE = 11
+const FIVE = 5 * METRE
+
+export function DrillCard({ drill }: { drill: Schemas['DrillEntry'] }) {
+  const { floor } = useTheme()
+  const stands = [
+    texts.drills.players(drill.station.min, drill.station.max),
+    texts.drills.markers(drill.markers),
+  ]
+  const besides = [
+    drill.home && texts.drills.home(drill.home.width_m, drill.home.depth_m),
+    !drill.blocked && drill.cautions.length > 0 && texts.drills.care(drill.cautions.length),
+  ].filter(Boolean)
+  return (
+    <Box
+      component={Link}
+      to={`/drills/${drill.id}`}
+      sx={{
+        display: 'flex',
+        position: 'relative',
+        flexDirection: 'column',
+        minWidth: 168,
+        maxWidth: 330,
+        flex: '0 1 auto',
+        color: 'text.primary',
+        textDecoration: 'none',
+        bgcolor: 'background.paper',
+        border: `1px solid ${floor.hair}`,
+        opacity: drill.blocked ? 0.75 : 1,
+        '&:hover, &:focus-visible': { borderColor: floor.ink },
+      }}
+    >
+      <Box
+        aria-hidden
+        sx={{
+          flex: 1,
+          display: 'flex',
+          alignItems: 'flex-end',
+          justifyContent: 'center',
+          p: 0.5,
+          minHeight: 64,
+          bgcolor: floor.wood,
+          lineHeight: 0,
+          '& svg': { maxWidth: '100%' },
+        }}
+        dangerouslySetInnerHTML={{ __html: drill.drawing ?? '' }}
+      />
+      <Box sx={{ px: 1, py: 0.75, width: 0, minWidth: '100%', borderTop: `1px solid ${floor.hair}` }}>
+        <Typography variant="h3" component="span" sx={{ display: 'block' }}>
+          {drill.title}
+        </Typography>
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.25, mt: 0.25 }}>
+          <Spoken as={drill.stages.map((stage) => texts.stage[stage]).join(', ')}>
+            {drill.stages.map((stage) => (
+              <StageGlyph key={stage} stage={stage} strand={drill.strand} />
+            ))}
+          </Spoken>
+          <Figure sx={{ ml: 0.5, fontSize: '1rem', color: 'text.secondary', lineHeight: 1.1 }}>
+            {stands.join(' · ')}
+          </Figure>
+        </Box>
+        {drill.blocked && (
+          <Typography variant="caption" color="error" sx={{ display: 'block', mt: 0.5 }}>
+            {drill.blocked}
+          </Typography>
+        )}
+        {besides.length > 0 && (
+          <Typography variant="caption" color="text.secondary" sx={{ display: 'block' }}>
+            {besides.join(' · ')}
+          </Typography>
+        )}
+      </Box>
+    </Box>
+  )
+}
+
+/** How long five metres are on every card. */
+export function ScaleBar() {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+      <svg width={FIVE + 2} height={10} aria-hidden>
+        <path d={`M1 2v7h${FIVE}v-7`} fill="none" stroke="currentColor" />
+      </svg>
+      <Typography variant="caption" color="text.secondary">
+        {texts.drills.scale}
+      </Typography>
+    </Box>
+  )
+}

@@ -1,0 +1,184 @@
+// What is looked for: every choice narrows the shelf at once.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { texts } from '../../texts/en'
+import { Choice } from '../../ui/Choice'
+import { NumberField, SelectCell, TextCell } from '../../ui/fields'
+import { STAGES } from '../../ui/stages'
+import { STRANDS, StrandSwatch } from '../../ui/strands'
+import { useBands, useSkills, type Wanted } from './queries'
+import { CAUTIONS, SURFACES } from './words'
+
+const SWITCHES = ['home', 'plain', 'archived'] as const
+
+interface Props {
+  wanted: Wanted
+  onWant: (change: Record<string, string | null>) => void
+  /** Enter in the words: on to the shelf. */
+  onDone: () => void
+}
+
+export function Filters({ wanted, onWant, onDone }: Props) {
+  const { floor } = useTheme()
+  const skills = useSkills()
+  const bands = useBands()
+  const says = texts.drills
+  const [more, setMore] = useState(false)
+  const count = (value: number | null) => (value === null ? null : String(value))
+  return (
+    <Box
+      role="search"
+      aria-label={says.search}
+      className="no-print"
+      onKeyDown={(event) => {
+        if (event.key === 'Enter' && event.target instanceof HTMLInputElement) {
+          event.preventDefault()
+          onDone()
+        }
+      }}
+      sx={{
+        p: 2,
+        display: 'grid',
+        alignContent: 'start',
+        gap: 1.5,
+        bgcolor: 'background.paper',
+        borderRight: { md: `1px solid ${floor.hair}` },
+        overflowY: { md: 'auto' },
+        maxHeight: { md: 'calc(100dvh - 45px)' },
+      }}
+    >
+      <TextCell
+        id="drill-words"
+        label={says.words}
+        placeholder={says.wordsHint}
+        value={wanted.text ?? ''}
+        onChange={(text) => onWant({ text })}
+      />
+      <Choice
+        framed
+        label={says.strand}
+        options={STRANDS}
+        chosen={wanted.strand ? [wanted.strand] : []}
+        says={(strand) => (
+          <>
+            <StrandSwatch strand={strand} width={32} />
+            {texts.strand[strand]}
+          </>
+        )}
+        onToggle={(strand) => onWant({ strand: wanted.strand === strand ? null : strand })}
+      />
+      <Button
+        variant="text"
+        aria-expanded={more}
+        onClick={() => setMore(!more)}
+        sx={{ display: { md: 'none' }, justifySelf: 'start', ml: -1.5 }}
+      >
+        {more ? says.fewerWishes : says.moreWishes}
+      </Button>
+      {/* On a phone the drills come first: what is wished for seldom waits behind a word. */}
+      <Box sx={{ display: { xs: more ? 'grid' : 'none', md: 'grid' }, gap: 1.5 }}>
+        <Choice
+          label={says.stage}
+          options={STAGES}
+          chosen={wanted.stage ? [wanted.stage] : []}
+          says={(stage) => texts.stage[stage]}
+          onToggle={(stage) => onWant({ stage: wanted.stage === stage ? null : stage })}
+        />
+        <SelectCell
+          label={says.skill}
+          none={says.any}
+          value={wanted.skill ?? ''}
+          options={(skills.data ?? [])
+            .filter((skill) => !wanted.strand || skill.strand === wanted.strand)
+            .map((skill) => ({ value: skill.id, says: skill.name }))}
+          onChange={(skill) => onWant({ skill })}
+        />
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+          <SelectCell
+            label={says.band}
+            none={says.any}
+            value={wanted.band ?? ''}
+            options={(bands.data ?? []).map(({ band }) => ({ value: band.id, says: band.name }))}
+            onChange={(band) => onWant({ band, ...(band === '' && { minutes: null }) })}
+          />
+          <NumberField
+            label={says.minutes}
+            title={wanted.band ? undefined : says.minutesNeedBand}
+            disabled={!wanted.band}
+            optional
+            whole
+            value={wanted.minutes ?? null}
+            onChange={(n) => onWant({ minutes: count(n) })}
+            sx={{ width: '100%' }}
+          />
+          <NumberField
+            label={says.atStation}
+            optional
+            whole
+            value={wanted.players ?? null}
+            onChange={(n) => onWant({ players: count(n) })}
+            sx={{ width: '100%' }}
+          />
+          <NumberField
+            label={says.mostMarkers}
+            optional
+            whole
+            value={wanted.markers ?? null}
+            onChange={(n) => onWant({ markers: count(n) })}
+            sx={{ width: '100%' }}
+          />
+          <NumberField
+            label={says.wide}
+            optional
+            value={wanted.width_m ?? null}
+            onChange={(n) => onWant({ width_m: count(n) })}
+            sx={{ width: '100%' }}
+          />
+          <NumberField
+            label={says.deep}
+            optional
+            value={wanted.depth_m ?? null}
+            onChange={(n) => onWant({ depth_m: count(n) })}
+            sx={{ width: '100%' }}
+          />
+        </Box>
+        <SelectCell
+          label={says.surface}
+          none={says.any}
+          value={wanted.surface ?? ''}
+          options={SURFACES.map((surface) => ({ value: surface, says: says.surfaces[surface] }))}
+          onChange={(surface) => onWant({ surface })}
+        />
+        <SelectCell
+          label={says.without}
+          none={says.noMatter}
+          value={wanted.without ?? ''}
+          options={CAUTIONS.map((caution) => ({ value: caution, says: says.cautionTags[caution] }))}
+          onChange={(without) => onWant({ without })}
+        />
+        <Choice
+          label={says.where}
+          options={SWITCHES}
+          chosen={SWITCHES.filter((key) => wanted[key])}
+          says={(key) => says.switches[key]}
+          onToggle={(key) => onWant({ [key]: wanted[key] ? null : 'true' })}
+        />
+      </Box>
+      {Object.keys(wanted).length > 0 && (
+        <Button
+          variant="text"
+          onClick={() => onWant(Object.fromEntries(Object.keys(wanted).map((key) => [key, null])))}
+          sx={{ justifySelf: 'start' }}
+        >
+          {says.everything}
+        </Button>
+      )}
+      <Typography variant="caption" color="text.secondary" sx={{ display: { xs: 'none', md: 'block' } }}>
+        {says.keys}
+      </Typography>
+    </Box>
+  )
+}

@@ -1,0 +1,180 @@
+// The layout text: numbered lines, faults where they stand, and the line that the drawing speaks of.
+import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { useRef, useState } from 'react'
+import type { Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { NOTATION_FACE } from '../../ui/theme'
+
+/** Lines are all as high as this, so that marks beside the text stand where they belong. */
+const LINE = 24
+
+interface Props {
+  text: string
+  faults: Schemas['Fault'][]
+  /** The line that is lit, from 1. */
+  line: number | null
+  readOnly: boolean
+  onChange: (text: string) => void
+  onLine: (line: number | null) => void
+}
+
+export function LayoutEditor({ text, faults, line, readOnly, onChange, onLine }: Props) {
+  const { floor } = useTheme()
+  const area = useRef<HTMLTextAreaElement>(null)
+  const [scroll, setScroll] = useState({ left: 0, top: 0 })
+  const lines = text.split('\n')
+  const wrong = new Set(faults.map((fault) => fault.line))
+  const lineAt = (offset: number) => text.slice(0, offset).split('\n').length
+  const tell = () => {
+    if (area.current) onLine(lineAt(area.current.selectionStart))
+  }
+  const goTo = (fault: Schemas['Fault']) => {
+    const before = lines.slice(0, fault.line - 1).reduce((sum, each) => sum + each.length + 1, 0)
+    const at = before + fault.column - 1
+    area.current?.focus()
+    area.current?.setSelectionRange(at, at)
+  }
+  return (
+    <Box sx={{ minWidth: 0 }}>
+      <Box
+        sx={{
+          display: 'flex',
+          border: `1px solid ${faults.length > 0 ? floor.warn : floor.quiet}`,
+          bgcolor: 'background.paper',
+          height: 276,
+          overflow: 'hidden',
+          fontFamily: NOTATION_FACE,
+          fontSize: '0.86rem',
+          fontVariantLigatures: 'none',
+          '&:focus-within': { borderColor: floor.ink },
+        }}
+      >
+        <Box
+          aria-hidden
+          sx={{
+            width: 30,
+            flex: 'none',
+            borderRight: `1px solid ${floor.hair}`,
+            bgcolor: floor.wood,
+            overflow: 'hidden',
+          }}
+        >
+          <Box sx={{ transform: `translateY(${8 - scroll.top}px)` }}>
+            {lines.map((_, i) => (
+              <Box
+                key={i}
+                onMouseEnter={() => onLine(i + 1)}
+                onMouseLeave={() => onLine(null)}
+                sx={{
+                  height: LINE,
+                  lineHeight: `${LINE}px`,
+                  pr: 0.75,
+                  textAlign: 'right',
+                  color: wrong.has(i + 1) ? floor.warn : floor.quiet,
+                  fontWeight: wrong.has(i + 1) || line === i + 1 ? 700 : 400,
+                  bgcolor: line === i + 1 ? floor.hair : 'transparent',
+                }}
+              >
+                {i + 1}
+              </Box>
+            ))}
+          </Box>
+        </Box>
+        <Box sx={{ position: 'relative', flex: 1, minWidth: 0, overflow: 'hidden' }}>
+          <Box aria-hidden sx={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
+            {line !== null && (
+              <Box
+                sx={{
+                  position: 'absolute',
+                  left: 0,
+                  right: 0,
+                  top: 8 + (line - 1) * LINE - scroll.top,
+                  height: LINE,
+                  bgcolor: floor.wood,
+                }}
+              />
+            )}
+            {faults.map((fault, i) => (
+              <Box
+                key={i}
+                sx={{
+                  position: 'absolute',
+                  left: `calc(8px + ${fault.column - 1}ch - ${scroll.left}px)`,
+                  top: 8 + fault.line * LINE - scroll.top - 5,
+                  width: '3ch',
+                  borderBottom: `3px dotted ${floor.warn}`,
+                }}
+              />
+            ))}
+          </Box>
+          <Box
+            component="textarea"
+            ref={area}
+            aria-label={texts.desk.layout}
+            aria-invalid={faults.length > 0}
+            aria-describedby="layout-faults"
+            value={text}
+            readOnly={readOnly}
+            spellCheck={false}
+            wrap="off"
+            onChange={(event: React.ChangeEvent<HTMLTextAreaElement>) => onChange(event.target.value)}
+            onScroll={(event: React.UIEvent<HTMLTextAreaElement>) =>
+              setScroll({ left: event.currentTarget.scrollLeft, top: event.currentTarget.scrollTop })
+            }
+            onSelect={tell}
+            onBlur={() => onLine(null)}
+            onMouseMove={(event: React.MouseEvent<HTMLTextAreaElement>) => {
+              const at = Math.floor((event.nativeEvent.offsetY - 8 + scroll.top) / LINE) + 1
+              onLine(at >= 1 && at <= lines.length ? at : null)
+            }}
+            onMouseLeave={() => onLine(null)}
+            sx={{
+              position: 'relative',
+              display: 'block',
+              width: '100%',
+              height: '100%',
+              boxSizing: 'border-box',
+              p: '8px',
+              m: 0,
+              border: 0,
+              outline: 'none',
+              resize: 'none',
+              background: 'transparent',
+              color: 'text.primary',
+              font: 'inherit',
+              lineHeight: `${LINE}px`,
+              whiteSpace: 'pre',
+              overflow: 'auto',
+            }}
+          />
+        </Box>
+      </Box>
+      <Box id="layout-faults" role="status" sx={{ mt: 0.5, minHeight: 24 }}>
+        {faults.slice(0, 4).map((fault, i) => (
+          <ButtonBase
+            key={i}
+            onClick={() => goTo(fault)}
+            sx={{ display: 'block', textAlign: 'left', width: '100%', py: 0.25 }}
+          >
+            <Typography variant="body2" color="error">
+              <strong>{texts.desk.place(fault.line, fault.column)}</strong>{' '}
+              {texts.desk.expected(fault.expected)}
+              {fault.mend && `: ${fault.mend}`}
+            </Typography>
+          </ButtonBase>
+        ))}
+        {faults.length > 4 && (
+          <Typography variant="body2">{texts.desk.moreFaults(faults.length - 4)}</Typography>
+        )}
+        {faults.length === 0 && (
+          <Typography variant="body2" color="text.secondary">
+            {texts.desk.reads}
+          </Typography>
+        )}
+      </Box>
+    </Box>
+  )
+}

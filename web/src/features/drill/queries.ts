@@ -1,0 +1,76 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { api, data, type Schemas } from '../../api/client'
+import type { paths } from '../../api/schema'
+
+/** What a file may leave out is there. */
+export type Drill = Schemas['Drill'] &
+  Required<Pick<Schemas['Drill'], 'cautions' | 'stand_ins' | 'touches_by_band'>>
+export type Levers = Schemas['Levers']
+export type Ground = Schemas['Ground']
+export type Looking = Schemas['Looking']
+export type Wanted = NonNullable<paths['/drills']['get']['parameters']['query']>
+
+export const useDrills = (wanted: Wanted) =>
+  useQuery({
+    queryKey: ['drills', wanted],
+    queryFn: () => data(api.GET('/drills', { params: { query: { ...wanted, limit: 200 } } })),
+    placeholderData: (before) => before,
+  })
+
+export const useSkills = () =>
+  useQuery({ queryKey: ['skills'], queryFn: () => data(api.GET('/skills')), staleTime: 60_000 })
+export const useBands = () => useQuery({ queryKey: ['bands'], queryFn: () => data(api.GET('/bands')) })
+export const useAcademy = () => useQuery({ queryKey: ['academy'], queryFn: () => data(api.GET('/academy')) })
+
+export const useDrill = (id: string | undefined) =>
+  useQuery({
+    queryKey: ['drill', id],
+    queryFn: () => data(api.GET('/drills/{id}', { params: { path: { id: id ?? '' } } })),
+    enabled: id !== undefined,
+  })
+
+/** The drill as it is just being written, looked at by the core; what it said before stays until it has answered. */
+export const useDesk = (looking: Looking | undefined) =>
+  useQuery({
+    queryKey: ['desk', looking],
+    queryFn: ({ signal }) => data(api.POST('/desk', { body: looking as Looking, signal })),
+    enabled: looking !== undefined,
+    placeholderData: (before) => before,
+    gcTime: 10_000,
+    staleTime: Infinity,
+  })
+
+/** The ways in which a director changes the library. */
+export function useDrillChanges() {
+  const queries = useQueryClient()
+  const shown = (view: Schemas['DrillView']) => {
+    queries.setQueryData(['drill', view.drill.id], view)
+    void queries.invalidateQueries({ queryKey: ['drills'] })
+  }
+  const create = useMutation({
+    mutationFn: (drill: Drill) => data(api.POST('/drills', { body: drill })),
+    onSuccess: shown,
+  })
+  const save = useMutation({
+    mutationFn: ({ drill, version }: { drill: Drill; version: number }) =>
+      data(
+        api.PUT('/drills/{id}', {
+          params: { path: { id: drill.id }, header: { 'If-Match': `"${version}"` } },
+          body: drill,
+        }),
+      ),
+    onSuccess: shown,
+  })
+  const putAway = useMutation({
+    mutationFn: ({ id, away }: { id: string; away: boolean }) =>
+      data(api.POST('/drills/{id}/archive', { params: { path: { id } }, body: { away } })),
+    onSuccess: shown,
+  })
+  return { create, save, putAway }
+}
+
+export const earlierDrill = (id: string, version: number) =>
+  data(api.GET('/drills/{id}/versions/{version}', { params: { path: { id, version } } }))
+
+export const callCues = (cues: Schemas['CueWish'], calls: number, seed: number) =>
+  data(api.POST('/cues', { body: { cues, calls, seed } }))

@@ -1,0 +1,160 @@
+// The coach's phone: four words at the bottom, the rest behind the name.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { useEffect } from 'react'
+import { NavLink, Outlet, useLocation } from 'react-router'
+import type { Schemas } from '../../api/client'
+import { dropRefused, flush, sendFor, useOutbox } from '../../storage/outbox'
+import { chosenTeam, useRemembered } from '../../storage/remembered'
+import { texts } from '../../texts/en'
+import { Empty, ErrorNote, Loading } from '../../ui/notes'
+import type { Look } from '../../ui/theme'
+import { NameMenu } from '../people/NameMenu'
+import { useCarried, useReadingBack } from './carry'
+
+const PLACES = ['tonight', 'test', 'squad', 'weeks'] as const
+
+export function CoachFrame({ session, look }: { session: Schemas['Session']; look: Look }) {
+  const { floor } = useTheme()
+  useReadingBack()
+  useEffect(() => sendFor(session.id), [session.id])
+  const wide = useLocation().pathname.startsWith('/squad')
+  const carried = useCarried(session.teams)
+  const [chosen, choose] = useRemembered(chosenTeam)
+  const team = session.teams.find((t) => t.id === chosen) ?? session.teams[0]
+  return (
+    <Box
+      sx={{
+        height: '100dvh',
+        display: 'flex',
+        flexDirection: 'column',
+        maxWidth: wide ? 1280 : 900,
+        mx: 'auto',
+      }}
+    >
+      <Box
+        component="header"
+        className="no-print"
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          px: 1.5,
+          gap: 1,
+          minHeight: 48,
+          borderBottom: `1px solid ${floor.hair}`,
+        }}
+      >
+        {session.teams.length > 1 && team ? (
+          <Box
+            component="select"
+            aria-label={texts.clubs.teams}
+            value={team.id}
+            onChange={(event) => choose(event.target.value)}
+            sx={{
+              font: 'inherit',
+              fontWeight: 650,
+              color: 'inherit',
+              bgcolor: 'transparent',
+              border: `1px solid ${floor.hair}`,
+              minHeight: 44,
+              px: 0.5,
+              maxWidth: 220,
+            }}
+          >
+            {session.teams.map((t) => (
+              <option key={t.id} value={t.id}>
+                {t.name}
+              </option>
+            ))}
+          </Box>
+        ) : (
+          <Typography sx={{ fontWeight: 650 }}>{team?.name}</Typography>
+        )}
+        <Box sx={{ flex: 1 }} />
+        <OutboxNote person={session.id} />
+        <NameMenu session={session} look={look} carried={carried} />
+      </Box>
+      <Box
+        component="main"
+        sx={{ flex: 1, minHeight: 0, overflowY: 'auto', display: 'flex', flexDirection: 'column' }}
+      >
+        <Refusals />
+        <Suspense fallback={<Loading />}>
+          {team ? <Outlet context={team} key={team.id} /> : <Empty>{texts.tonight.none}</Empty>}
+        </Suspense>
+      </Box>
+      <Box
+        component="nav"
+        className="no-print"
+        sx={{
+          display: 'flex',
+          borderTop: `1px solid ${floor.ink}`,
+          bgcolor: 'background.paper',
+          pb: 'env(safe-area-inset-bottom)',
+        }}
+      >
+        {PLACES.map((place) => (
+          <Box
+            key={place}
+            component={NavLink}
+            to={`/${place}`}
+            sx={{
+              flex: 1,
+              minHeight: 52,
+              display: 'flex',
+              alignItems: 'center',
+              justifyContent: 'center',
+              color: 'text.secondary',
+              textDecoration: 'none',
+              borderTop: '4px solid transparent',
+              '&.active': { color: 'text.primary', fontWeight: 700, borderTopColor: floor.ink },
+            }}
+          >
+            {texts.places[place]}
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  )
+}
+
+/** How many entries wait on this device; a tap tries again. Another coach's wait until that coach signs in here. */
+function OutboxNote({ person }: { person: string }) {
+  const waiting = useOutbox().filter((w) => !w.refused && !w.sent)
+  const mine = waiting.filter((w) => w.by === person).length
+  const others = waiting.length - mine
+  return (
+    <>
+      {mine > 0 && (
+        <Button size="small" role="status" onClick={() => void flush()}>
+          {texts.outbox.waiting(mine)}
+        </Button>
+      )}
+      {others > 0 && (
+        <Typography variant="body2" role="status">
+          {texts.outbox.others(others)}
+        </Typography>
+      )}
+    </>
+  )
+}
+
+function Refusals() {
+  const refused = useOutbox().filter((w) => w.refused)
+  if (refused.length === 0) return null
+  return (
+    <ErrorNote>
+      <Typography>{texts.outbox.refused}</Typography>
+      {refused.map((w) => (
+        <Typography key={w.key} color="error">
+          {texts.outbox.what(w)}: {w.refused}
+        </Typography>
+      ))}
+      <Button size="small" onClick={dropRefused}>
+        {texts.outbox.seen}
+      </Button>
+    </ErrorNote>
+  )
+}

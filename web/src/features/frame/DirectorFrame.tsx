@@ -1,0 +1,111 @@
+// The director's desk: a thin strip along the top with the order of the work, and one working surface below.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { Suspense, useEffect, useState } from 'react'
+import { NavLink, Outlet } from 'react-router'
+import type { Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { isTyping } from '../../ui/keys'
+import { Legend } from '../../ui/Legend'
+import { Loading } from '../../ui/notes'
+import { Spoken } from '../../ui/Spoken'
+import type { Look } from '../../ui/theme'
+import { NameMenu } from '../people/NameMenu'
+
+/** The order of the work; a club lead looks back on it. */
+const PLACES = {
+  director: ['drills', 'progressions', 'standards', 'plan', 'evenings', 'levels'],
+  club_lead: ['drills', 'evenings', 'levels', 'clubs'],
+  coach: [],
+} as const
+
+export function DirectorFrame({ session, look }: { session: Schemas['Session']; look: Look }) {
+  const [legend, setLegend] = useState(false)
+  const { floor } = useTheme()
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key === '?' && !isTyping(event)) setLegend(true)
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [])
+  return (
+    <Box
+      sx={{
+        minHeight: '100dvh',
+        display: 'flex',
+        flexDirection: 'column',
+        '@media print': { minHeight: 0, display: 'block' },
+      }}
+    >
+      <Box
+        component="header"
+        className="no-print"
+        sx={{
+          display: 'flex',
+          flexWrap: { xs: 'wrap', md: 'nowrap' },
+          alignItems: 'center',
+          columnGap: { xs: 1, md: 3 },
+          px: 2,
+          minHeight: 44,
+          borderBottom: `1px solid ${floor.ink}`,
+          bgcolor: 'background.paper',
+        }}
+      >
+        <Typography sx={{ fontWeight: 650, whiteSpace: 'nowrap' }}>{session.academy}</Typography>
+        <Box
+          component="nav"
+          sx={{
+            display: 'flex',
+            gap: 0.5,
+            flex: 1,
+            justifyContent: 'center',
+            alignSelf: 'stretch',
+            minHeight: 40,
+            order: { xs: 1, md: 0 },
+            minWidth: { xs: '100%', md: 0 },
+          }}
+        >
+          {PLACES[session.role].map((place) => (
+            <Box
+              key={place}
+              component={NavLink}
+              to={`/${place}`}
+              sx={{
+                display: 'flex',
+                alignItems: 'center',
+                px: 2,
+                color: 'text.secondary',
+                textDecoration: 'none',
+                borderBottom: '3px solid transparent',
+                borderTop: '3px solid transparent',
+                '&.active': { color: 'text.primary', borderBottomColor: floor.ink, fontWeight: 650 },
+                '&:hover': { color: 'text.primary' },
+              }}
+            >
+              {texts.places[place]}
+            </Box>
+          ))}
+        </Box>
+        <Button
+          variant="text"
+          size="small"
+          sx={{ minWidth: 32, ml: { xs: 'auto', md: 0 } }}
+          onClick={() => setLegend(true)}
+          title={texts.legend.open}
+        >
+          <Spoken as={texts.legend.open}>?</Spoken>
+        </Button>
+        <NameMenu session={session} look={look} />
+      </Box>
+      <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
+        <Suspense fallback={<Loading />}>
+          <Outlet />
+        </Suspense>
+      </Box>
+      <Legend open={legend} onClose={() => setLegend(false)} />
+    </Box>
+  )
+}

@@ -1,0 +1,53 @@
+// One's own evenings in a calendar: an address that only its owner should have.
+import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import Typography from '@mui/material/Typography'
+import { useCalendar } from '../../api/session'
+import { texts } from '../../texts/en'
+import { asDay } from '../../ui/figures'
+import { LinkField } from '../../ui/LinkField'
+import { ErrorNote } from '../../ui/notes'
+
+export function CalendarDialog({ since, onClose }: { since: string | null; onClose: () => void }) {
+  const { make, end } = useCalendar()
+  const failed = make.error ?? end.error
+  return (
+    <Dialog open onClose={onClose} aria-labelledby="calendar-title">
+      <DialogTitle id="calendar-title">{texts.calendar.title}</DialogTitle>
+      <DialogContent sx={{ display: 'grid', gap: 1.5, maxWidth: 460 }}>
+        <Typography>{texts.calendar.how}</Typography>
+        {make.data ? (
+          <>
+            <LinkField path={make.data.path} />
+            <Typography variant="body2">{texts.calendar.secret}</Typography>
+          </>
+        ) : (
+          since && <Typography variant="body2">{texts.calendar.since(asDay(since.slice(0, 10)))}</Typography>
+        )}
+        {failed && <ErrorNote error={failed} />}
+      </DialogContent>
+      <DialogActions>
+        {since && (
+          <Button
+            variant="text"
+            disabled={end.isPending}
+            onClick={() => end.mutate(undefined, { onSuccess: () => make.reset() })}
+          >
+            {texts.calendar.end}
+          </Button>
+        )}
+        {!make.data && (
+          <Button variant="contained" disabled={make.isPending} onClick={() => make.mutate()}>
+            {since ? texts.calendar.anew : texts.calendar.make}
+          </Button>
+        )}
+        <Button variant="text" onClick={onClose}>
+          {texts.done}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  )
+}

@@ -1,0 +1,51 @@
+// Where one gets the week's evenings by mail; an empty field means no post.
+import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import { type SyntheticEvent, useState } from 'react'
+import { useSetEmail } from '../../api/session'
+import { texts } from '../../texts/en'
+import { ErrorNote } from '../../ui/notes'
+
+export function EmailDialog({ email, onClose }: { email: string | null; onClose: () => void }) {
+  const [typed, setTyped] = useState(email ?? '')
+  const set = useSetEmail()
+  const save = (event: SyntheticEvent) => {
+    event.preventDefault()
+    if (!set.isPending) set.mutate(typed.trim() || null, { onSuccess: onClose })
+  }
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      aria-labelledby="email-title"
+      slotProps={{ paper: { component: 'form', onSubmit: save } }}
+    >
+      <DialogTitle id="email-title">{texts.letters.mine}</DialogTitle>
+      <DialogContent sx={{ display: 'grid', gap: 1.5, maxWidth: 420 }}>
+        <Typography>{texts.letters.mineAbout}</Typography>
+        <TextField
+          autoFocus
+          type="email"
+          label={texts.letters.address}
+          value={typed}
+          onChange={(event) => setTyped(event.target.value)}
+          sx={{ mt: 1 }}
+        />
+        {set.isError && <ErrorNote error={set.error} />}
+      </DialogContent>
+      <DialogActions>
+        <Button variant="text" onClick={onClose}>
+          {texts.cancel}
+        </Button>
+        <Button type="submit" variant="contained" disabled={set.isPending}>
+          {texts.clubs.save}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  )
+}

@@ -1,0 +1,69 @@
+// The list that opens behind the name.
+import Divider from '@mui/material/Divider'
+import ListSubheader from '@mui/material/ListSubheader'
+import Menu from '@mui/material/Menu'
+import MenuItem from '@mui/material/MenuItem'
+import { Link } from 'react-router'
+import type { Schemas } from '../../api/client'
+import { useSignOut } from '../../api/session'
+import { texts } from '../../texts/en'
+import type { Look, Mode } from '../../ui/theme'
+import type { Own } from './NameMenu'
+
+const MODES: Mode[] = ['light', 'dark', 'pitch']
+
+interface Props {
+  at: HTMLElement
+  session: Schemas['Session']
+  look: Look
+  carried: boolean | undefined
+  onOwn: (own: Own) => void
+  onClose: () => void
+}
+
+/** Where the list leads to. */
+function placesOf(session: Schemas['Session'], coaching: boolean): [string, string][] {
+  const leads = session.role === 'club_lead' && session.teams.length > 0
+  const other: [string, string] = coaching
+    ? ['/evenings', texts.clubs.myClub]
+    : ['/tonight', texts.clubs.myTeams]
+  return [
+    ...(session.role === 'coach' ? [] : [['/clubs', texts.clubs.title] as [string, string]]),
+    ...(leads ? [other] : []),
+    ...(coaching ? [['/drills', texts.places.drills] as [string, string]] : []),
+    ...(session.role === 'director' ? [['/outbox', texts.letters.title] as [string, string]] : []),
+  ]
+}
+
+export function NameList({ at, session, look, carried, onOwn, onClose }: Props) {
+  const signOut = useSignOut()
+  const own: [Own, string][] = [['pace', texts.pace.mine(session.pace_m ?? null)]]
+  if (session.teams.length > 0) own.push(['calendar', texts.calendar.open], ['post', texts.letters.mine])
+  return (
+    <Menu anchorEl={at} open onClose={onClose}>
+      <ListSubheader sx={{ bgcolor: 'transparent', lineHeight: 2 }}>{texts.look.title}</ListSubheader>
+      {MODES.map((mode) => (
+        <MenuItem key={mode} selected={mode === look.mode} onClick={() => look.setMode(mode)}>
+          {texts.look[mode]}
+        </MenuItem>
+      ))}
+      <Divider />
+      {own.map(([what, says]) => (
+        <MenuItem key={what} onClick={() => onOwn(what)}>
+          {says}
+        </MenuItem>
+      ))}
+      {placesOf(session, carried !== undefined).map(([to, says]) => (
+        <MenuItem key={to} component={Link} to={to} onClick={onClose}>
+          {says}
+        </MenuItem>
+      ))}
+      {carried !== undefined && (
+        <ListSubheader sx={{ bgcolor: 'transparent', lineHeight: 1.5, py: 1, maxWidth: 260 }}>
+          {carried ? texts.carried.yes : texts.carried.notYet}
+        </ListSubheader>
+      )}
+      <MenuItem onClick={() => signOut.mutate()}>{texts.signOut}</MenuItem>
+    </Menu>
+  )
+}

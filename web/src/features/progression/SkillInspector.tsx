@@ -1,0 +1,461 @@
+// The chosen skill: what it needs and opens, its gate, its drills, and every change that can be made to it.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import ButtonBase from '@mui/material/ButtonBase'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { type ReactNode, useState } from 'react'
+import { Link } from 'react-router'
+import type { Schemas, Stage } from '../../api/client'
+import { nameFor } from '../../api/naming'
+import { texts } from '../../texts/en'
+import { NumberField, SelectCell, TextCell } from '../../ui/fields'
+import { STAGES } from '../../ui/stages'
+import { type Change, type MapView, type Skill, wholeSkill } from './queries'
+
+interface Props {
+  view: MapView
+  skill: Skill | undefined
+  way: Schemas['WayView'] | undefined
+  goal: Stage
+  bands: Schemas['BandView'][]
+  curricula: Schemas['CurriculumEntry'][]
+  curriculum: string | undefined
+  onGoal: (stage: Stage) => void
+  onCurriculum: (id: string) => void
+  onChoose: (skill: string) => void
+  onChange: (change: Partial<Change>) => void
+}
+
+const SIDES: Schemas['SidePolicy'][] = ['equal', 'other_more', 'strong_first', 'not_sided']
+const STAGE_OPTIONS = STAGES.map((stage) => ({ value: stage, says: texts.stage[stage] }))
+
+export function SkillInspector(props: Props) {
+  const { floor } = useTheme()
+  const { view, skill, onChange } = props
+  const mine = skill ? view.findings.filter((finding) => finding.skills.includes(skill.id)) : view.findings
+  return (
+    <Box
+      component="aside"
+      className="no-print"
+      aria-label={texts.progressions.inspector}
+      sx={{
+        bgcolor: 'background.paper',
+        borderLeft: { md: `1px solid ${floor.hair}` },
+        p: 2,
+        overflowY: { md: 'auto' },
+        maxHeight: { md: 'calc(100dvh - 45px)' },
+        display: 'grid',
+        gap: 1.25,
+        alignContent: 'start',
+      }}
+    >
+      {!skill && <Typography color="text.secondary">{texts.progressions.choose}</Typography>}
+      {mine.map((finding, i) => (
+        <Box
+          key={i}
+          sx={{ borderLeft: `4px solid ${finding.kind === 'lonely' ? floor.hair : floor.warn}`, pl: 1 }}
+        >
+          <Typography variant="body2">{finding.says}.</Typography>
+          {finding.mend && (
+            <Button
+              size="small"
+              variant="text"
+              onClick={() => onChange(mended(view, finding.mend as Schemas['Mend']))}
+            >
+              {texts.progressions.mend[finding.mend.action]}
+            </Button>
+          )}
+        </Box>
+      ))}
+      {skill && <Chosen {...props} skill={skill} />}
+    </Box>
+  )
+}
+
+/** A finding's mend as a change. */
+function mended(view: MapView, mend: Schemas['Mend']): Partial<Change> {
+  const found = view.skills.find((each) => each.id === mend.skill)
+  if (!found) return {}
+  const skill = wholeSkill(found)
+  if (mend.action === 'drop_gate') return { put: [{ ...skill, gate: null }] }
+  if (mend.action === 'move_band') return { put: [{ ...skill, band: mend.band }] }
+  return { put: [without(skill, mend.need)] }
+}
+
+const without = (skill: Skill, other: string): Skill => ({
+  ...skill,
+  needs: skill.needs.filter((need) => need.skill !== other),
+  parts: skill.parts.filter((part) => part !== other),
+  helps: skill.helps.filter((help) => help !== other),
+})
+
+function Chosen({
+  view,
+  skill,
+  way,
+  goal,
+  bands,
+  curricula,
+  curriculum,
+  onGoal,
+  onCurriculum,
+  onChoose,
+  onChange,
+}: Props & { skill: Skill }) {
+  const says = texts.progressions
+  const name = (id: string) => view.skills.find((each) => each.id === id)?.name ?? id
+  const put = (next: Partial<Skill>) => onChange({ put: [{ ...skill, ...next }] })
+  const free = view.skills.filter(
+    (each) => each.id !== skill.id && !skill.needs.some((need) => need.skill === each.id),
+  )
+  const opened = view.sheet?.lines.filter((line) => line.from === skill.id) ?? []
+  const drills = view.drills.filter((drill) => drill.skill === skill.id)
+  const found = way?.way
+  return (
+    <>
+      <Rename key={skill.name} name={skill.name} onRename={(next) => put({ name: next })} />
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+        <SelectCell
+          label={texts.drills.band}
+          value={skill.band}
+          options={bands.map(({ band }) => ({ value: band.id, says: band.name }))}
+          onChange={(band) => put({ band })}
+        />
+        <SelectCell
+          label={says.side}
+          value={skill.side}
+          options={SIDES.map((side) => ({ value: side, says: says.sides[side] }))}
+          onChange={(side) => side && put({ side })}
+        />
+      </Box>
+      <Part title={says.rests(way?.rests_on.length ?? 0)}>
+        {skill.needs.map((need) => (
+          <Box
+            key={need.skill}
+            sx={{ display: 'grid', gridTemplateColumns: '1fr 92px auto', gap: 0.5, alignItems: 'center' }}
+          >
+            <SkillLink name={name(need.skill)} onClick={() => onChoose(need.skill)} />
+            <SelectCell
+              aria-label={says.stageOf(name(need.skill))}
+              slotProps={{
+                select: { native: true },
+                htmlInput: { 'aria-label': says.stageOf(name(need.skill)) },
+              }}
+              value={need.stage}
+              options={STAGE_OPTIONS}
+              onChange={(stage) =>
+                stage &&
+                put({
+                  needs: skill.needs.map((each) => (each.skill === need.skill ? { ...each, stage } : each)),
+                })
+              }
+            />
+            <Button
+              size="small"
+              variant="text"
+              aria-label={says.drop(name(need.skill))}
+              sx={{ minWidth: 28 }}
+              onClick={() => put({ needs: skill.needs.filter((each) => each.skill !== need.skill) })}
+            >
+              ×
+            </Button>
+          </Box>
+        ))}
+        {skill.parts.map((part) => (
+          <Box key={part} sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+            <SkillLink name={name(part)} onClick={() => onChoose(part)} />
+            <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }}>
+              {says.part}
+            </Typography>
+            <Button
+              size="small"
+              variant="text"
+              aria-label={says.drop(name(part))}
+              sx={{ minWidth: 28 }}
+              onClick={() => put({ parts: skill.parts.filter((each) => each !== part) })}
+            >
+              ×
+            </Button>
+          </Box>
+        ))}
+        {skill.helps.map((help) => (
+          <Box key={help} sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+            <SkillLink name={name(help)} onClick={() => onChoose(help)} />
+            <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }}>
+              {says.helps}
+            </Typography>
+            <Button
+              size="small"
+              variant="text"
+              aria-label={says.drop(name(help))}
+              sx={{ minWidth: 28 }}
+              onClick={() => put({ helps: skill.helps.filter((each) => each !== help) })}
+            >
+              ×
+            </Button>
+          </Box>
+        ))}
+        <SelectCell
+          label={says.connect}
+          none={texts.desk.chooseSkill}
+          value=""
+          options={free.map((each) => ({ value: each.id, says: each.name }))}
+          onChange={(id) => id && put({ needs: [...skill.needs, { skill: id, stage: 'form' }] })}
+        />
+      </Part>
+      <Part title={says.opens(way?.opens.length ?? 0)}>
+        {opened.map((line) => (
+          <Box key={line.to} sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+            <SkillLink name={name(line.to)} onClick={() => onChoose(line.to)} />
+            <Typography variant="caption" color="text.secondary">
+              {line.stage ? says.at(texts.stage[line.stage]) : says.helps}
+            </Typography>
+          </Box>
+        ))}
+      </Part>
+      <Part title={says.gate}>
+        <GateFields
+          key={skill.gate?.kind ?? 'none'}
+          gate={skill.gate ?? null}
+          tests={view.tests}
+          onSet={(gate) => put({ gate })}
+        />
+      </Part>
+      <Part title={says.way}>
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 92px', gap: 1 }}>
+          <SelectCell
+            label={says.squad}
+            value={curriculum ?? ''}
+            options={curricula.map((entry) => ({ value: entry.id, says: entry.name }))}
+            onChange={(id) => id && onCurriculum(id)}
+          />
+          <SelectCell
+            label={texts.drills.stage}
+            value={goal}
+            options={STAGE_OPTIONS}
+            onChange={(stage) => stage && onGoal(stage)}
+          />
+        </Box>
+        {found && (
+          <Typography role="status">
+            {found.steps.length === 0 ? says.there : says.cost(found.exposures, found.sessions, found.weeks)}
+          </Typography>
+        )}
+        {found && found.steps.length > 0 && (
+          <Typography variant="body2" color="text.secondary">
+            {found.steps.map((step) => `${name(step.skill)} ${texts.stage[step.stage]}`).join(' → ')}
+          </Typography>
+        )}
+      </Part>
+      <Part title={says.drills(drills.length)}>
+        {drills.map((drill) => (
+          <Typography key={drill.drill} variant="body2">
+            <Box component={Link} to={`/drills/${drill.drill}`} sx={{ color: 'text.primary' }}>
+              {drill.title}
+            </Box>{' '}
+            <Typography component="span" variant="caption" color="text.secondary">
+              {drill.stages.map((stage) => texts.stage[stage]).join(', ')}
+            </Typography>
+          </Typography>
+        ))}
+      </Part>
+      <Part title={says.reshape}>
+        <JoinFields view={view} skill={skill} onChange={onChange} onChoose={onChoose} />
+        <SplitFields skill={skill} onChange={onChange} />
+      </Part>
+    </>
+  )
+}
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box
+      component="section"
+      aria-label={title}
+      sx={{ borderTop: 1, borderColor: 'divider', pt: 0.75, display: 'grid', gap: 0.75 }}
+    >
+      <Typography variant="h3">{title}</Typography>
+      {children}
+    </Box>
+  )
+}
+
+const SkillLink = ({ name, onClick }: { name: string; onClick: () => void }) => (
+  <ButtonBase
+    onClick={onClick}
+    sx={{
+      font: 'inherit',
+      fontSize: '0.9rem',
+      textAlign: 'left',
+      justifyContent: 'flex-start',
+      textDecoration: 'underline',
+      minHeight: 26,
+    }}
+  >
+    {name}
+  </ButtonBase>
+)
+
+/** A text that is taken when the field is left, or with Enter. */
+function Rename({ name, onRename }: { name: string; onRename: (name: string) => void }) {
+  const [typed, setTyped] = useState(name)
+  const take = () => typed.trim() !== name && typed.trim() !== '' && onRename(typed.trim())
+  return (
+    <TextCell
+      label={texts.progressions.name}
+      value={typed}
+      onChange={setTyped}
+      onBlur={take}
+      onKeyDown={(event) => event.key === 'Enter' && take()}
+    />
+  )
+}
+
+function GateFields({
+  gate,
+  tests,
+  onSet,
+}: {
+  gate: Schemas['Gate'] | null
+  tests: Schemas['TestName'][]
+  onSet: (gate: Schemas['Gate'] | null) => void
+}) {
+  const says = texts.progressions
+  const [typed, setTyped] = useState(gate)
+  const first = {
+    milestone: { kind: 'milestone', milestone: '', times: 3, of_last: 4 },
+    test: { kind: 'test', test: tests[0]?.id ?? '', value: 10, times: 3, of_last: 4 },
+  } as const
+  const changed = JSON.stringify(typed) !== JSON.stringify(gate)
+  return (
+    <>
+      <SelectCell
+        label={says.gateKind}
+        none={says.noGate}
+        value={typed?.kind ?? ''}
+        options={[
+          { value: 'milestone', says: says.milestone },
+          { value: 'test', says: says.test },
+        ]}
+        onChange={(kind) => setTyped(kind ? first[kind] : null)}
+      />
+      {typed?.kind === 'milestone' && (
+        <TextCell
+          multiline
+          label={says.milestone}
+          value={typed.milestone}
+          onChange={(milestone) => setTyped({ ...typed, milestone })}
+        />
+      )}
+      {typed?.kind === 'test' && (
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 92px', gap: 1 }}>
+          <SelectCell
+            label={says.test}
+            value={typed.test}
+            options={tests.map((test) => ({ value: test.id, says: test.name }))}
+            onChange={(test) => setTyped({ ...typed, test })}
+          />
+          <NumberField
+            label={says.value}
+            value={typed.value}
+            onChange={(value) => value !== null && setTyped({ ...typed, value })}
+          />
+        </Box>
+      )}
+      {typed && (
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          <NumberField
+            label={says.times}
+            value={typed.times}
+            whole
+            onChange={(times) => times !== null && times >= 0 && setTyped({ ...typed, times })}
+          />
+          <NumberField
+            label={says.ofLast}
+            value={typed.of_last}
+            whole
+            onChange={(of_last) => of_last !== null && of_last >= 0 && setTyped({ ...typed, of_last })}
+          />
+        </Box>
+      )}
+      {changed && (
+        <Button size="small" onClick={() => onSet(typed)} sx={{ justifySelf: 'start' }}>
+          {says.setGate}
+        </Button>
+      )}
+    </>
+  )
+}
+
+/** This skill and another one become the parts of a new, joined one. */
+function JoinFields({
+  view,
+  skill,
+  onChange,
+  onChoose,
+}: {
+  view: MapView
+  skill: Skill
+  onChange: Props['onChange']
+  onChoose: Props['onChoose']
+}) {
+  const says = texts.progressions
+  const others = view.skills.filter((each) => each.id !== skill.id)
+  return (
+    <SelectCell
+      label={says.join}
+      none={texts.desk.chooseSkill}
+      value=""
+      options={others.map((each) => ({ value: each.id, says: each.name }))}
+      onChange={(id) => {
+        const other = view.skills.find((each) => each.id === id)
+        if (!other) return
+        const name = `${skill.name}, ${other.name}`.slice(0, 60)
+        const joined = {
+          ...skill,
+          id: `${nameFor(name, 'skill')}-${Date.now().toString(36)}`,
+          name,
+          needs: [],
+          helps: [],
+          gate: null,
+          parts: [skill.id, other.id],
+        }
+        onChange({ put: [joined] })
+        onChoose(joined.id)
+      }}
+    />
+  )
+}
+
+/** New skills that this one is joined of; they take over what it needed. */
+function SplitFields({ skill, onChange }: { skill: Skill; onChange: Props['onChange'] }) {
+  const says = texts.progressions
+  const [names, setNames] = useState('')
+  const parts = names
+    .split('\n')
+    .map((name) => name.trim())
+    .filter(Boolean)
+  const split = () => {
+    const made = parts.map((name, i) => ({
+      ...skill,
+      id: `${nameFor(name, 'skill')}-${Date.now().toString(36)}${i}`,
+      name,
+      parts: [],
+      helps: [],
+      gate: null,
+    }))
+    onChange({
+      put: [...made, { ...skill, needs: [], parts: [...skill.parts, ...made.map((part) => part.id)] }],
+    })
+    setNames('')
+  }
+  return (
+    <>
+      <TextCell multiline label={says.split} placeholder={says.splitHint} value={names} onChange={setNames} />
+      <Button size="small" disabled={parts.length < 2} onClick={split} sx={{ justifySelf: 'start' }}>
+        {says.splitNow(parts.length)}
+      </Button>
+    </>
+  )
+}

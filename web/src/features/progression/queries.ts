@@ -1,0 +1,69 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { api, data, type Schemas, type Stage } from '../../api/client'
+
+export type MapView = Schemas['MapView']
+/** What a file may leave out is there. */
+export type Skill = Schemas['Skill'] & Required<Pick<Schemas['Skill'], 'parts' | 'helps' | 'side'>>
+
+export const wholeSkill = (skill: Schemas['Skill']): Skill => ({
+  ...skill,
+  parts: skill.parts ?? [],
+  helps: skill.helps ?? [],
+  side: skill.side ?? 'equal',
+})
+
+export const useMap = () => useQuery({ queryKey: ['map'], queryFn: () => data(api.GET('/map')) })
+
+export const useWay = (
+  skill: string | undefined,
+  stage: Stage,
+  curriculum: string | undefined,
+  version: number,
+) =>
+  useQuery({
+    queryKey: ['way', skill, stage, curriculum, version],
+    queryFn: () =>
+      data(api.GET('/map/way', { params: { query: { skill: skill ?? '', stage, curriculum } } })),
+    enabled: skill !== undefined,
+    placeholderData: (before) => before,
+  })
+
+export const useCompared = (since: string | null, version: number) =>
+  useQuery({
+    queryKey: ['compared', since, version],
+    queryFn: () => data(api.GET('/map/compared', { params: { query: { since: since ?? '' } } })),
+    enabled: since !== null,
+  })
+
+export interface Change {
+  put: Skill[]
+  take_out: string[]
+}
+
+/** Changes of the map; each comes back with what would undo it. */
+export function useMapChange(onDone: (undo: Change) => void) {
+  const queries = useQueryClient()
+  return useMutation({
+    scope: { id: 'map' },
+    mutationFn: async ({ change }: { change: Change; undoable: boolean }) => {
+      const before = queries.getQueryData<MapView>(['map']) ?? (await data(api.GET('/map')))
+      const after = await data(
+        api.POST('/map', { params: { header: { 'If-Match': `"${before.version}"` } }, body: change }),
+      )
+      return { before, after }
+    },
+    onSuccess: ({ before, after }, { change, undoable }) => {
+      queries.setQueryData(['map'], after)
+      void queries.invalidateQueries({ queryKey: ['skills'] })
+      if (!undoable) return
+      const known = (id: string) => before.skills.find((skill) => skill.id === id)
+      onDone({
+        put: [...change.put.map((skill) => skill.id), ...change.take_out]
+          .flatMap((id) => known(id) ?? [])
+          .map(wholeSkill),
+        take_out: change.put.filter((skill) => !known(skill.id)).map((skill) => skill.id),
+      })
+    },
+    onError: () => void queries.invalidateQueries({ queryKey: ['map'] }),
+  })
+}

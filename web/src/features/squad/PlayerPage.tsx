@@ -1,5 +1,0 @@
-// A player of the coach's own squad.
-import { useTeam } from '../team'
-import { PassportPage } from './PassportPage'
-
-export const PlayerPage = () => <PassportPage team={useTeam().id} coaching toSquad="/squad" />
