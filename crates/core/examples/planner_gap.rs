@@ -8,9 +8,9 @@
 
 use std::time::Instant;
 
+use jogo_core::plan::left_their_session;
 use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::search::solve::{STEPS_NEAR, usual_steps};
-use jogo_core::plan::upset::left_their_session;
 use jogo_core::plan::{Plan, Problem, check, solve, solve_near};
 
 const SIZES: [ExampleSize; 3] = [

@@ -21,7 +21,7 @@ fn two_weeks() -> Edition {
             .map(|(variant, minutes)| Block::of(variant, Minutes(minutes)))
             .to_vec()
     };
-    let plan = Plan { sessions: (0..4).map(|_| evening()).collect() };
+    let plan = demo::named(Plan { sessions: (0..4).map(|_| evening()).collect() }, 0);
     Edition { curriculum, ..demo::edition(plan) }
 }
 
@@ -39,7 +39,10 @@ fn close(found: [f64; 4], wanted: [f64; 4]) -> bool {
 // done, the receiving cut short at 5 min, of which 3 count as receiving and 2 as passing.
 #[test]
 fn minutes_count_for_their_strands() {
-    let said = Said::from([((0, 0), (Outcome::Done, None)), ((0, 1), (Outcome::Short, Some(Minutes(5))))]);
+    let said = demo::said(
+        &two_weeks().plan,
+        [((0, 0), (Outcome::Done, None)), ((0, 1), (Outcome::Short, Some(Minutes(5))))],
+    );
     let weeks = tallied(&said, date(2031, 1, 10));
     assert!(close(weeks[0].planned, [0.0, 0.0, 12.0, 24.0]), "{:?}", weeks[0]);
     assert!(close(weeks[0].delivered, [0.0, 0.0, 3.0, 10.0]), "{:?}", weeks[0]);
@@ -57,7 +60,7 @@ fn logs_are_missed_from_the_day_after(
     #[case] ahead: [bool; 2],
     #[case] due: [f64; 2],
 ) {
-    let weeks = tallied(&Said::new(), today);
+    let weeks = tallied(&Said::default(), today);
     assert_eq!([weeks[0].logs_missing, weeks[1].logs_missing], missing);
     assert_eq!([weeks[0].ahead, weeks[1].ahead], ahead);
     assert_eq!([weeks[0].due, weeks[1].due], due);
@@ -65,7 +68,10 @@ fn logs_are_missed_from_the_day_after(
 
 #[test]
 fn a_skipped_evening_has_a_log() {
-    let said = Said::from([((0, 0), (Outcome::Skipped, None)), ((0, 1), (Outcome::Skipped, None))]);
+    let said = demo::said(
+        &two_weeks().plan,
+        [((0, 0), (Outcome::Skipped, None)), ((0, 1), (Outcome::Skipped, None))],
+    );
     let weeks = tallied(&said, date(2031, 1, 6));
     assert_eq!((weeks[0].logs_missing, weeks[0].delivered, weeks[0].due), (0, [0.0; 4], 18.0));
 }
@@ -76,7 +82,9 @@ proptest! {
         entries in proptest::collection::btree_map((0usize..4, 0usize..2), (0u8..3, proptest::option::of(0u32..240)), 0..8)
     ) {
         let outcome = |n| [Outcome::Done, Outcome::Short, Outcome::Skipped][usize::from(n)];
-        let said: Said = entries.into_iter().map(|(at, (n, m))| (at, (outcome(n), m.map(Minutes)))).collect();
+        let plan = two_weeks().plan;
+        let named = |(s, b): (usize, usize)| (s, plan.sessions[s][b].id.unwrap());
+        let said: Said = entries.into_iter().map(|(at, (n, m))| (named(at), (outcome(n), m.map(Minutes)))).collect();
         for week in tallied(&said, date(2031, 2, 1)) {
             for (planned, delivered) in week.planned.iter().zip(week.delivered) {
                 prop_assert!(delivered <= planned + 1e-9);

@@ -8,12 +8,12 @@ use jiff::civil::{Date, date};
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::{Drift, TeamPlan, as_run, takes_over};
 use jogo_core::delivery::{Outcome, Said, WeekTally, Worked, together};
-use jogo_core::plan::{Plan, Remedy, check, solve};
+use jogo_core::plan::{Block, BlockId, Plan, Remedy, check, solve};
 use jogo_core::units::{Metres, Minutes};
 use rstest::rstest;
 
 fn edition(seed: u64) -> Edition {
-    demo::edition(solve(&demo::problem(), seed, 6_000).unwrap().plan)
+    demo::edition(demo::named(solve(&demo::problem(), seed, 6_000).unwrap().plan, u128::from(seed) << 32))
 }
 
 fn day(edition: &Edition, session: usize) -> Date {
@@ -23,7 +23,7 @@ fn day(edition: &Edition, session: usize) -> Date {
 /// A team that skipped an evening.
 fn without(edition: &Edition, session: usize, remedy: Remedy) -> TeamPlan {
     let team = TeamPlan::default();
-    let found = team.remedies(edition, &Said::new(), session, Minutes(0)).unwrap();
+    let found = team.remedies(edition, &Said::default(), session, Minutes(0)).unwrap();
     let chosen = found.into_iter().find(|each| each.remedy == remedy).unwrap();
     team.gone_on(session, Minutes(0), chosen)
 }
@@ -33,7 +33,7 @@ fn a_team_with_nothing_of_its_own_works_by_the_edition() {
     let published = edition(1);
     let own = TeamPlan::default().edition(&published).unwrap();
     assert_eq!(own, published);
-    let drift = Drift::of(&published.problem().unwrap(), &published.plan, &own, &Said::new(), None);
+    let drift = Drift::of(&published.problem().unwrap(), &published.plan, &own, &Said::default(), None);
     assert_eq!(drift, Drift::default());
 }
 
@@ -58,7 +58,8 @@ fn an_evening_that_fell_out_has_no_minutes_and_counts_as_cancelled() {
     let laid = own.edition(&published).unwrap();
     let problem = laid.problem().unwrap();
     assert_eq!((problem.sessions[1].minutes, laid.plan.sessions[1].len()), (Minutes(0), 0));
-    let worked = Worked { published: &published.plan, edition: &laid, problem: &problem, said: &Said::new() };
+    let worked =
+        Worked { published: &published.plan, edition: &laid, problem: &problem, said: &Said::default() };
     let week = &worked.tally(day(&published, 1) + 1.days(), &|_| true)[0];
     assert_eq!((week.sessions, week.cancelled, week.logs_missing), (2, 1, 1), "the first evening has no log");
     let as_planned = Worked { edition: &published, problem: &published.problem().unwrap(), ..worked };
@@ -70,7 +71,7 @@ fn two_editions_of_a_season_count_together() {
     let published = edition(1);
     let problem = published.problem().unwrap();
     let worked =
-        Worked { published: &published.plan, edition: &published, problem: &problem, said: &Said::new() };
+        Worked { published: &published.plan, edition: &published, problem: &problem, said: &Said::default() };
     let (cut, today) = (day(&published, 3), date(2031, 1, 1));
     let parts = [worked.tally(today, &|day| day < cut), worked.tally(today, &|day| day >= cut)];
     let joined = together(parts.into_iter().flatten());
@@ -86,7 +87,8 @@ fn two_editions_of_a_season_count_together() {
 #[test]
 fn a_block_that_was_left_out_was_not_shown() {
     let published = edition(1);
-    let said = Said::from([((0, 0), (Outcome::Skipped, None)), ((0, 1), (Outcome::Short, None))]);
+    let said =
+        demo::said(&published.plan, [((0, 0), (Outcome::Skipped, None)), ((0, 1), (Outcome::Short, None))]);
     let run = as_run(&published.plan, &said);
     assert_eq!(run.sessions[0], published.plan.sessions[0][1..]);
     assert_eq!(run.sessions[1..], published.plan.sessions[1..]);
@@ -105,7 +107,9 @@ fn a_new_edition_holds_from_the_first_day_without_a_log(
     // The third evening is a week after the first.
     let published = edition(1);
     let first = day(&published, 0);
-    let said: Said = logged.into_iter().map(|session| ((session, 0), (Outcome::Done, None))).collect();
+    let first_of = |session: usize| published.plan.sessions[session][0].id.unwrap();
+    let said: Said =
+        logged.into_iter().map(|session| ((session, first_of(session)), (Outcome::Done, None))).collect();
     let found = takes_over(&TeamPlan::default(), &published, &said, first + today.days());
     assert_eq!(found, from.map(|days| first + days.days()));
 }
@@ -114,7 +118,8 @@ fn a_new_edition_holds_from_the_first_day_without_a_log(
 fn a_running_team_takes_a_new_edition_from_a_day_on() {
     let (old, new) = (edition(1), edition(2));
     let own = without(&old, 5, Remedy::Squeeze);
-    let skipped = Said::from([((0, 1), (Outcome::Skipped, None)), ((1, 0), (Outcome::Done, None))]);
+    let skipped =
+        demo::said(&old.plan, [((0, 1), (Outcome::Skipped, None)), ((1, 0), (Outcome::Done, None))]);
     let merged = own.merged(&old, &new, &skipped, day(&old, 2)).unwrap();
     let laid = merged.edition(&new).unwrap();
     assert_eq!(merged.upsets, own.upsets, "what will fall out still does");
@@ -124,12 +129,12 @@ fn a_running_team_takes_a_new_edition_from_a_day_on() {
     let problem = laid.problem().unwrap();
     let broken = check(&problem, &laid.plan);
     assert_eq!(broken.iter().filter(|breach| breach.session >= 2).count(), 0, "{broken:?}");
-    let all_ahead = own.merged(&old, &new, &Said::new(), day(&old, 0)).unwrap();
+    let all_ahead = own.merged(&old, &new, &Said::default(), day(&old, 0)).unwrap();
     assert_eq!(TeamPlan { plan: None, ..all_ahead }, TeamPlan { plan: None, ..own });
     // What has been is no drift from the new edition.
-    let plain = TeamPlan::default().merged(&old, &new, &Said::new(), day(&old, 2)).unwrap();
+    let plain = TeamPlan::default().merged(&old, &new, &Said::default(), day(&old, 2)).unwrap();
     let drift =
-        Drift::of(&problem, &new.plan, &plain.edition(&new).unwrap(), &Said::new(), Some(day(&old, 2)));
+        Drift::of(&problem, &new.plan, &plain.edition(&new).unwrap(), &Said::default(), Some(day(&old, 2)));
     let rest = |plan: &Plan| plan.sessions[2..].to_vec();
     let stayed = plain.plan.as_ref().is_some_and(|plan| rest(plan) == rest(&new.plan));
     assert_eq!(drift.moved == 0, stayed, "{drift:?}");
@@ -145,13 +150,13 @@ fn a_drill_that_the_new_edition_has_no_more_still_counts_as_run() {
     }
     let new = new.trimmed();
     assert!(new.drill(gone).is_none());
-    let merged = TeamPlan::default().merged(&old, &new, &Said::new(), day(&old, 1)).unwrap();
+    let merged = TeamPlan::default().merged(&old, &new, &Said::default(), day(&old, 1)).unwrap();
     assert!(merged.drills.iter().any(|drill| drill.id == gone));
     assert!(merged.drills.iter().all(|drill| new.drill(&drill.id).is_none()));
     let laid = merged.edition(&new).unwrap();
     assert_eq!(laid.plan.sessions[0], old.plan.sessions[0]);
     // A third edition goes on from there.
-    let third = merged.merged(&new, &old, &Said::new(), day(&old, 2)).unwrap();
+    let third = merged.merged(&new, &old, &Said::default(), day(&old, 2)).unwrap();
     assert_eq!(third.edition(&old).unwrap().plan.sessions[..2], laid.plan.sessions[..2]);
 }
 
@@ -161,4 +166,52 @@ fn two_states_differ_from_the_first_session_that_changed() {
     let (before, after) = (TeamPlan::default(), without(&published, 4, Remedy::Shift));
     assert_eq!(before.changed_since(&before, &published), Ok(None));
     assert_eq!(before.changed_since(&after, &published), Ok(Some(4)));
+}
+
+// Session 4 was cancelled and everything moved on by one; then a phone that had no network says that its first block was done
+// and its second one skipped.
+#[test]
+fn a_late_log_lands_on_the_drill_that_was_run() {
+    let published = edition(1);
+    let planned = &published.plan.sessions[4];
+    let shifted = without(&published, 4, Remedy::Shift);
+    let said =
+        demo::said(&published.plan, [((4, 0), (Outcome::Done, None)), ((4, 1), (Outcome::Skipped, None))]);
+    let own = shifted.with_run(&published, &shifted.misplaced(&published, &said).unwrap(), &[]).unwrap();
+    let laid = own.edition(&published).unwrap();
+    assert_eq!(laid.plan.sessions[4], planned[..1], "what was run is where it was run");
+    assert!(!laid.plan.sessions[5].contains(&planned[0]), "and is not planned once more");
+    let rest = |edition: &Edition| -> Vec<_> {
+        edition.plan.sessions[5].iter().filter(|block| block.id != planned[0].id).cloned().collect()
+    };
+    assert_eq!(laid.plan.sessions[5], rest(&shifted.edition(&published).unwrap()));
+    assert_eq!(own.upsets.get(&4), None, "a session with a log was not cancelled");
+    assert_eq!(own.misplaced(&published, &said).unwrap(), [], "all of it is where it was run");
+    let problem = laid.problem().unwrap();
+    let worked = Worked { published: &published.plan, edition: &laid, problem: &problem, said: &said };
+    let delivered: f64 = worked.tally(day(&published, 4), &|_| true)[2].delivered.iter().sum();
+    assert_eq!(delivered, f64::from(planned[0].minutes.0));
+}
+
+#[test]
+fn a_block_that_the_plan_has_no_more_comes_back_as_it_was() {
+    let published = edition(1);
+    let dropped = without(&published, 4, Remedy::Skip);
+    let last = published.plan.sessions[4].len() - 1;
+    let said =
+        demo::said(&published.plan, [((4, last), (Outcome::Short, None)), ((4, 0), (Outcome::Done, None))]);
+    let laid = dropped
+        .with_run(&published, &dropped.misplaced(&published, &said).unwrap(), &[])
+        .unwrap()
+        .edition(&published)
+        .unwrap();
+    let planned = &published.plan.sessions[4];
+    assert_eq!(laid.plan.sessions[4], [planned[0].clone(), planned[last].clone()]);
+    // One that no edition had, but an earlier state of the team's plan.
+    let mut earlier = TeamPlan { plan: Some(published.plan.clone()), ..TeamPlan::default() };
+    let block = Block { id: Some(BlockId(uuid::Uuid::from_u128(7))), ..planned[0].clone() };
+    earlier.plan.as_mut().unwrap().sessions[4].push(block.clone());
+    let misplaced = [(4, block.id.unwrap())];
+    let laid = dropped.with_run(&published, &misplaced, &[earlier]).unwrap().edition(&published).unwrap();
+    assert_eq!(laid.plan.sessions[4], [block]);
 }

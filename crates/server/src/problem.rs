@@ -28,6 +28,7 @@ pub struct Problem {
     detail: String,
     /// Faults of the input, each with its place.
     #[serde(skip_serializing_if = "Vec::is_empty")]
+    #[schema(required = false)]
     errors: Vec<InputError>,
     /// Wishes that cannot hold together.
     #[serde(skip_serializing_if = "Option::is_none")]

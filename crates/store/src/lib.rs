@@ -14,6 +14,7 @@ pub mod people;
 pub mod plan;
 pub mod post;
 pub mod progression;
+mod upgrade;
 
 use std::path::Path;
 use std::str::FromStr;
@@ -78,7 +79,9 @@ impl Store {
             .max_connections(4)
             .connect_with(options.read_only(true).create_if_missing(false))
             .await?;
-        Ok(Store { read, write })
+        let store = Store { read, write };
+        upgrade::name_blocks(&store).await?;
+        Ok(store)
     }
 
     async fn begin(&self) -> Stored<Transaction<'static, Sqlite>> {

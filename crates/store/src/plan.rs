@@ -8,6 +8,8 @@ use jogo_core::plan::curriculum::Curriculum;
 use uuid::Uuid;
 
 use crate::delivery::team_plans::Joining;
+use crate::delivery::team_plans::kept;
+use crate::upgrade::fresh;
 use crate::{Store, StoreError, Stored, from_json, parsed, stamp, to_json};
 
 /// A curriculum on the director's desk.
@@ -81,7 +83,8 @@ impl Store {
         by: Uuid,
         at: Timestamp,
     ) -> Stored<()> {
-        let (doc, plan, at) = (to_json("a curriculum", curriculum)?, to_json("a plan", plan)?, stamp(at));
+        let (doc, plan, at) =
+            (to_json("a curriculum", curriculum)?, to_json("a plan", &plan.clone().named(fresh))?, stamp(at));
         sqlx::query!(
             "INSERT INTO curriculum (id, doc, plan, version, changed_by, changed_at) VALUES (?, ?, ?, 1, ?, ?)",
             id,
@@ -129,8 +132,9 @@ impl Store {
         plan: &Plan,
         change: Change<'_>,
     ) -> Stored<i64> {
+        let plan = plan.clone().continuing(&read.plan).named(fresh);
         let (doc, plan, at) =
-            (to_json("a curriculum", curriculum)?, to_json("a plan", plan)?, stamp(change.at));
+            (to_json("a curriculum", curriculum)?, to_json("a plan", &plan)?, stamp(change.at));
         let mut tx = self.begin().await?;
         sqlx::query!(
             "INSERT INTO curriculum_history (curriculum, doc, plan, what, changed_by, changed_at)
@@ -215,7 +219,8 @@ impl Store {
         at: Timestamp,
     ) -> Stored<i64> {
         let NewEdition { id, curriculum, edition, note } = new;
-        let (doc, at) = (to_json("an edition", edition)?, stamp(at));
+        let edition = Edition { plan: edition.plan.clone().named(fresh), ..edition.clone() };
+        let (doc, at) = (to_json("an edition", &edition)?, stamp(at));
         let mut tx = self.begin().await?;
         let known =
             sqlx::query!(r#"SELECT curriculum AS "curriculum: Uuid", number FROM edition WHERE id = ?"#, id)
@@ -266,7 +271,7 @@ impl Store {
             .execute(&mut *tx)
             .await?;
             if *own != TeamPlan::default() {
-                let doc = to_json("a team's plan", own)?;
+                let doc = to_json("a team's plan", &kept(own, &edition))?;
                 sqlx::query!(
                     "INSERT INTO team_plan (team, edition, version, doc, what, changed_by, changed_at)
                      VALUES (?, ?, 1, ?, 'the new edition', ?, ?)",

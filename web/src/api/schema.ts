@@ -1342,7 +1342,7 @@ export interface components {
                 [key: string]: components["schemas"]["Ground"];
             };
             /** @default null */
-            heading: components["schemas"]["HeadingRule"] | null;
+            heading?: components["schemas"]["HeadingRule"] | null;
             /**
              * @description What each setting of a lever adds to the difficulty.
              * @default {
@@ -1455,7 +1455,7 @@ export interface components {
              * @description Skills that are learned faster or more slowly, each with its own rate.
              * @default {}
              */
-            rates: {
+            rates?: {
                 [key: string]: number;
             };
             /**
@@ -1609,6 +1609,7 @@ export interface components {
         /** @description A variant and its minutes in a session. */
         Block: {
             beside?: components["schemas"]["String"] | null;
+            id?: components["schemas"]["BlockId"] | null;
             /** @description How long. */
             minutes: components["schemas"]["Minutes"];
             /** @description Which variant. */
@@ -1617,6 +1618,7 @@ export interface components {
         /** @description A block where it stands. */
         BlockHere: {
             beside?: components["schemas"]["Alternative"] | null;
+            id?: components["schemas"]["BlockId"] | null;
             least: components["schemas"]["Minutes"];
             locked: boolean;
             minutes: components["schemas"]["Minutes"];
@@ -1626,6 +1628,13 @@ export interface components {
             title: string;
             variant: string;
         };
+        /**
+         * Format: uuid
+         * @description The name of a block: a UUID, made when the block is first kept.
+         */
+        BlockId: string;
+        /** @description A block by its name; entries that wait since an earlier version name it by its place in the session, from 0. */
+        BlockNamed: components["schemas"]["BlockId"] | number;
         /** @description A block's place. */
         BlockPlace: {
             block: number;
@@ -2876,7 +2885,7 @@ export interface components {
              *       "tennis_ball": 2
              *     }
              */
-            ball: {
+            ball?: {
                 [key: string]: number;
             };
             /**
@@ -2887,7 +2896,7 @@ export interface components {
              *       "two_joined": 1
              *     }
              */
-            chain: {
+            chain?: {
                 [key: string]: number;
             };
             /**
@@ -2898,7 +2907,7 @@ export interface components {
              *       "partner": 1
              *     }
              */
-            contest: {
+            contest?: {
                 [key: string]: number;
             };
             /**
@@ -2909,7 +2918,7 @@ export interface components {
              *       "up": 0.5
              *     }
              */
-            eyes: {
+            eyes?: {
                 [key: string]: number;
             };
             /**
@@ -2920,7 +2929,7 @@ export interface components {
              *       "on_the_spot": 0
              *     }
              */
-            motion: {
+            motion?: {
                 [key: string]: number;
             };
             /**
@@ -2932,7 +2941,7 @@ export interface components {
              *       "shadow": 1
              *     }
              */
-            pressure: {
+            pressure?: {
                 [key: string]: number;
             };
             /**
@@ -2945,7 +2954,7 @@ export interface components {
              *       "rolled": 0
              *     }
              */
-            service: {
+            service?: {
                 [key: string]: number;
             };
             /**
@@ -2956,7 +2965,7 @@ export interface components {
              *       "strong": 0
              *     }
              */
-            side: {
+            side?: {
                 [key: string]: number;
             };
             /**
@@ -2967,7 +2976,7 @@ export interface components {
              *       "wide": 0
              *     }
              */
-            space: {
+            space?: {
                 [key: string]: number;
             };
             /**
@@ -2978,7 +2987,7 @@ export interface components {
              *       "own_pace": 0
              *     }
              */
-            tempo: {
+            tempo?: {
                 [key: string]: number;
             };
             /**
@@ -2989,7 +2998,7 @@ export interface components {
              *       "two": 0.5
              *     }
              */
-            touches: {
+            touches?: {
                 [key: string]: number;
             };
         };
@@ -2999,57 +3008,57 @@ export interface components {
              * @description Which ball.
              * @default age_size
              */
-            ball: components["schemas"]["BallSize"];
+            ball?: components["schemas"]["BallSize"];
             /**
              * @description How much is joined.
              * @default single
              */
-            chain: components["schemas"]["Chain"];
+            chain?: components["schemas"]["Chain"];
             /**
              * @description What there is to win.
              * @default none
              */
-            contest: components["schemas"]["Contest"];
+            contest?: components["schemas"]["Contest"];
             /**
              * @description Where the eyes are.
              * @default free
              */
-            eyes: components["schemas"]["Eyes"];
+            eyes?: components["schemas"]["Eyes"];
             /**
              * @description Where the body goes.
              * @default on_the_spot
              */
-            motion: components["schemas"]["Motion"];
+            motion?: components["schemas"]["Motion"];
             /**
              * @description Who is in the way.
              * @default none
              */
-            pressure: components["schemas"]["Pressure"];
+            pressure?: components["schemas"]["Pressure"];
             /**
              * @description How the ball comes.
              * @default own_toss
              */
-            service: components["schemas"]["Service"];
+            service?: components["schemas"]["Service"];
             /**
              * @description Which foot works.
              * @default strong
              */
-            side: components["schemas"]["Sides"];
+            side?: components["schemas"]["Sides"];
             /**
              * @description How much room there is.
              * @default wide
              */
-            space: components["schemas"]["Space"];
+            space?: components["schemas"]["Space"];
             /**
              * @description How fast the feet go.
              * @default own_pace
              */
-            tempo: components["schemas"]["Tempo"];
+            tempo?: components["schemas"]["Tempo"];
             /**
              * @description How many touches are allowed.
              * @default free
              */
-            touches: components["schemas"]["Touches"];
+            touches?: components["schemas"]["Touches"];
         };
         /** @description A line between two skills. */
         Line: {
@@ -3457,57 +3466,57 @@ export interface components {
              * @description Which ball.
              * @default []
              */
-            ball: components["schemas"]["BallSize"][];
+            ball?: components["schemas"]["BallSize"][];
             /**
              * @description How much is joined.
              * @default []
              */
-            chain: components["schemas"]["Chain"][];
+            chain?: components["schemas"]["Chain"][];
             /**
              * @description What there is to win.
              * @default []
              */
-            contest: components["schemas"]["Contest"][];
+            contest?: components["schemas"]["Contest"][];
             /**
              * @description Where the eyes are.
              * @default []
              */
-            eyes: components["schemas"]["Eyes"][];
+            eyes?: components["schemas"]["Eyes"][];
             /**
              * @description Where the body goes.
              * @default []
              */
-            motion: components["schemas"]["Motion"][];
+            motion?: components["schemas"]["Motion"][];
             /**
              * @description Who is in the way.
              * @default []
              */
-            pressure: components["schemas"]["Pressure"][];
+            pressure?: components["schemas"]["Pressure"][];
             /**
              * @description How the ball comes.
              * @default []
              */
-            service: components["schemas"]["Service"][];
+            service?: components["schemas"]["Service"][];
             /**
              * @description Which foot works.
              * @default []
              */
-            side: components["schemas"]["Sides"][];
+            side?: components["schemas"]["Sides"][];
             /**
              * @description How much room there is.
              * @default []
              */
-            space: components["schemas"]["Space"][];
+            space?: components["schemas"]["Space"][];
             /**
              * @description How fast the feet go.
              * @default []
              */
-            tempo: components["schemas"]["Tempo"][];
+            tempo?: components["schemas"]["Tempo"][];
             /**
              * @description How many touches are allowed.
              * @default []
              */
-            touches: components["schemas"]["Touches"][];
+            touches?: components["schemas"]["Touches"][];
         };
         /** @description How much of a week is open play (Scan and Contest) at least; in between the line is straight. */
         OpenPlay: {
@@ -3534,8 +3543,12 @@ export interface components {
         Outcome: "done" | "short" | "skipped";
         /** @description What a coach says of a block. */
         OutcomeSaid: {
-            /** Format: int32 */
-            block: number;
+            block: components["schemas"]["BlockNamed"];
+            /**
+             * Format: date
+             * @description The day on which it was run; without it, the session's.
+             */
+            day?: string | null;
             /** Format: uuid */
             edition: string;
             /**
@@ -3548,7 +3561,10 @@ export interface components {
             ran?: components["schemas"]["Ran"] | null;
             /** @description When, by the device. */
             said_at: string;
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description The session, from 0, as the device knew it.
+             */
             session: number;
             /**
              * Format: int32
@@ -3558,8 +3574,7 @@ export interface components {
         };
         /** @description What was last said of a block. */
         OutcomeView: {
-            /** Format: int32 */
-            block: number;
+            block: components["schemas"]["BlockId"];
             minutes?: components["schemas"]["Minutes"] | null;
             outcome: components["schemas"]["Outcome"];
             ran?: components["schemas"]["Ran"] | null;
@@ -4264,6 +4279,7 @@ export interface components {
             drill: string;
             /** @description The usual faults. */
             faults: components["schemas"]["FaultSeen"][];
+            id?: components["schemas"]["BlockId"] | null;
             /** @description When it is used in a game. */
             in_game: string;
             /** @description Laying out before it. */
@@ -5005,6 +5021,9 @@ export interface components {
         };
         /** @description Something that was said of an evening. */
         Told: (components["schemas"]["OutcomeView"] & {
+            /** @description The title of its drill. */
+            title: string;
+        } & {
             /** @enum {string} */
             of: "block";
         }) | {
@@ -6087,8 +6106,7 @@ export interface operations {
     curricula_why: {
         parameters: {
             query?: {
-                session?: number;
-                block?: number;
+                block?: components["schemas"]["BlockId"];
                 skill?: string;
             };
             header?: never;

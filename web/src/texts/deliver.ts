@@ -238,7 +238,7 @@ export const outbox = {
   refused: 'The server did not take this:',
   what: (w: Outgoing) =>
     w.kind === 'outcome'
-      ? `block ${w.entry.block + 1}, ${outcome[w.entry.outcome]}`
+      ? `a block of ${w.entry.day ?? 'a session'}, ${outcome[w.entry.outcome]}`
       : w.kind === 'trial'
         ? `${w.entry.test} ${w.entry.value}`
         : w.kind === 'presence'

@@ -26,7 +26,8 @@ export const EASIEST = Object.fromEntries(
 ) as Schemas['Levers']
 export const set = (levers: Partial<Schemas['Levers']>): Schemas['Levers'] => ({ ...EASIEST, ...levers })
 
-export const settingOf = (levers: Partial<Schemas['Levers']>, lever: LeverName): string => set(levers)[lever]
+export const settingOf = (levers: Partial<Schemas['Levers']>, lever: LeverName): string =>
+  set(levers)[lever] ?? String(SETTINGS[lever][0])
 
 export const settingInWords = (lever: LeverName, setting: string) =>
   (texts.settings[lever] as Record<string, string>)[setting] ?? setting

@@ -19,13 +19,15 @@ use crate::input::{InputError, short_text};
 #[serde(deny_unknown_fields, default)]
 pub struct Academy {
     /// The day on which ages are counted.
-    #[cfg_attr(feature = "openapi", schema(value_type = String))]
+    #[cfg_attr(feature = "openapi", schema(value_type = String, required = true))]
     pub cut_off: CutOff,
     /// What each setting of a lever adds to the difficulty.
+    #[cfg_attr(feature = "openapi", schema(required = true))]
     pub lever_points: LeverPoints,
     /// What the association says of headers; without it they are off.
     pub heading: Option<HeadingRule>,
     /// Halls and pitches with their usual kit and squad, by their names.
+    #[cfg_attr(feature = "openapi", schema(required = true))]
     pub grounds: BTreeMap<String, Ground>,
 }
 

@@ -11,13 +11,13 @@ pub mod session;
 pub mod stations;
 pub mod team_plan;
 
-use std::collections::BTreeMap;
+use std::collections::{BTreeMap, BTreeSet};
 
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
 use crate::delivery::edition::Edition;
-use crate::plan::{Block, Plan, Problem};
+use crate::plan::{Block, BlockId, Plan, Problem};
 use crate::units::Minutes;
 
 /// What became of a block.
@@ -64,8 +64,39 @@ pub enum Ran {
     OneUp,
 }
 
-/// What was last said of each block: by session and block, both from 0.
-pub type Said = BTreeMap<(usize, usize), (Outcome, Option<Minutes>)>;
+/// What was last said of each block, in the session of which it was said: a block that moves on after it was skipped has
+/// still its turn before it.
+#[derive(Clone, Debug, Default, PartialEq, Eq)]
+pub struct Said(BTreeMap<(usize, BlockId), (Outcome, Option<Minutes>)>);
+
+impl Said {
+    /// What was last said of a block in a session (from 0); nothing of a block that was never kept.
+    pub fn of(&self, session: usize, block: &Block) -> Option<&(Outcome, Option<Minutes>)> {
+        self.0.get(&(session, block.id?))
+    }
+
+    /// Whether nothing was said at all.
+    pub fn is_empty(&self) -> bool {
+        self.0.is_empty()
+    }
+
+    /// The sessions of which anything was said.
+    pub fn sessions(&self) -> BTreeSet<usize> {
+        self.0.keys().map(|(session, _)| *session).collect()
+    }
+
+    /// The blocks that were run, at least in part, each with the session in which that was.
+    pub fn run(&self) -> Vec<(usize, BlockId)> {
+        let run = self.0.iter().filter(|(_, (outcome, _))| *outcome != Outcome::Skipped);
+        run.map(|(place, _)| *place).collect()
+    }
+}
+
+impl FromIterator<((usize, BlockId), (Outcome, Option<Minutes>))> for Said {
+    fn from_iter<I: IntoIterator<Item = ((usize, BlockId), (Outcome, Option<Minutes>))>>(said: I) -> Said {
+        Said(said.into_iter().collect())
+    }
+}
 
 /// One week of one team, planned against delivered.
 #[derive(Clone, Debug, Default, PartialEq, Serialize)]
@@ -139,8 +170,8 @@ impl Worked<'_> {
             let cancelled = wish.minutes == Minutes(0);
             week.cancelled += u32::from(cancelled);
             let mut silent = true;
-            for (i, block) in blocks.iter().enumerate() {
-                let outcome = self.said.get(&(session, i));
+            for block in blocks {
+                let outcome = self.said.of(session, block);
                 silent &= outcome.is_none();
                 let delivered =
                     outcome.map_or(Minutes(0), |(outcome, said)| outcome.delivered(block.minutes, *said));

@@ -12,7 +12,7 @@ use crate::drill::timing::{Timing, Touching};
 use crate::drill::{Drill, FaultSeen, Step};
 use crate::ground::fit::{Ground, fit};
 use crate::ground::layout::measure::{Footprint, InPaces};
-use crate::plan::{Block, Problem, Variant};
+use crate::plan::{Block, BlockId, Problem, Variant};
 use crate::technique::skill::{Stage, Strand};
 use crate::units::{Minutes, Pace, Seconds};
 
@@ -41,6 +41,8 @@ pub struct Evening {
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct RunningBlock {
+    /// Which block it is; nothing while the plan is not kept.
+    pub id: Option<BlockId>,
     /// Name of the drill in files.
     pub drill: String,
     /// Its title.
@@ -177,6 +179,7 @@ impl Edition {
             let ground = half.as_ref().filter(|_| beside.is_some()).unwrap_or(whole);
             let setting = Setting { ground, minutes: laid.minutes, starts: clock, laying_out, pace, seed };
             if let Some(mut block) = self.block(variant, &setting) {
+                block.id = laid.id;
                 block.beside = beside.and_then(|v| self.block(v, &setting)).map(Beside::from);
                 clock = clock + laying_out + laid.minutes;
                 before = Some(laid);
@@ -220,6 +223,7 @@ impl Edition {
         let levers = drill.rung_at(variant.stage, table)?.levers;
         let next = |step: Option<Step>| self.laid(drill, &step?.levers, setting);
         Some(RunningBlock {
+            id: None,
             drill: drill.id.clone(),
             title: drill.title.clone(),
             purpose: drill.purpose.clone(),

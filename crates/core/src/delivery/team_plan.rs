@@ -16,8 +16,10 @@ use crate::ground::fit::Ground;
 use crate::input::InputError;
 use crate::plan::curriculum::Season;
 use crate::plan::search::solve::STEPS_NEAR;
-use crate::plan::upset::{fallen_short, fitting, left_their_session};
-use crate::plan::{GoingOn, Plan, Problem, Remedy, check, remedies, solve_rest};
+use crate::plan::upset::{fallen_short, fitting};
+use crate::plan::{
+    Block, BlockId, GoingOn, Plan, Problem, Remedy, check, drill_of, left_their_session, remedies, solve_rest,
+};
 use crate::units::Minutes;
 
 /// What a team has of its own; nothing where it keeps to the edition.
@@ -148,7 +150,7 @@ impl TeamPlan {
         laid.plan = before.plan;
         let problem = Problem { locks: Vec::new(), ..laid.problem()? };
         let days: Vec<Date> = laid.curriculum.evenings().iter().map(|evening| evening.date).collect();
-        let logged = said.keys().map(|(session, _)| session + 1).max().unwrap_or(0);
+        let logged = said.sessions().last().map_or(0, |session| session + 1);
         let first = first_from(&days, from).max(logged);
         if check(&problem, &laid.plan).iter().any(|breach| breach.session >= first) {
             laid.plan = solve_rest(&problem, &fitting(&problem, &laid.plan), first, 1, STEPS_NEAR);
@@ -161,6 +163,65 @@ impl TeamPlan {
     /// Whether the team's days can no longer change.
     pub fn days_are_fixed(&self, said: &Said) -> bool {
         !said.is_empty() || !self.upsets.is_empty()
+    }
+
+    /// The blocks that were run in a session in which the plan does not have them: each with that session. Errs with the
+    /// faults of what the team has of its own.
+    pub fn misplaced(
+        &self,
+        published: &Edition,
+        said: &Said,
+    ) -> Result<Vec<(usize, BlockId)>, Vec<InputError>> {
+        let plan = self.edition(published)?.plan;
+        let session_of = plan.session_of_each();
+        let misplaced = |(session, id): &(usize, BlockId)| {
+            *session < plan.sessions.len() && session_of.get(id) != Some(session)
+        };
+        Ok(said.run().into_iter().filter(misplaced).collect())
+    }
+
+    /// The same, in which every misplaced block is in the session in which it was run, whatever happened to the plan
+    /// meanwhile: a log may come days later, from a phone that had no network. A block that the plan has elsewhere moves
+    /// there; one that it has no more comes back as it was in an `earlier` state of the plan. A session in which something
+    /// was run was not cancelled.
+    ///
+    /// Errs with the faults of what the team has of its own.
+    pub fn with_run(
+        &self,
+        published: &Edition,
+        misplaced: &[(usize, BlockId)],
+        earlier: &[TeamPlan],
+    ) -> Result<TeamPlan, Vec<InputError>> {
+        let mut laid = self.edition(published)?;
+        let mut own = self.clone();
+        let mut states: Vec<Edition> = vec![laid.clone()];
+        for state in earlier.iter().rev() {
+            states.push(state.edition(published)?);
+        }
+        states.push(self.on_its_days(published)?);
+        for (session, id) in misplaced.iter().copied() {
+            // As it was in that session, if any state had it there.
+            let was = states.iter().filter_map(|state| Some((state, state.plan.place_of(id)?)));
+            let Some((state, (from, place))) = was.min_by_key(|(_, (there, _))| *there != session) else {
+                continue;
+            };
+            let planned = &state.plan.sessions[from];
+            let block = &planned[place];
+            if laid.drill(drill_of(&block.variant)).is_none() {
+                own.drills.extend(state.drill(drill_of(&block.variant)).cloned());
+            }
+            for blocks in &mut laid.plan.sessions {
+                blocks.retain(|other| other.id != Some(id));
+            }
+            // Among those that are there, in the order in which they were planned.
+            let comes_before = |other: &Block| planned[..place].iter().any(|known| known.id == other.id);
+            let there = &mut laid.plan.sessions[session];
+            let at = there.iter().rposition(comes_before).map_or(0, |last| last + 1);
+            there.insert(at, block.clone());
+            own.upsets.remove(&session);
+        }
+        own.plan = Some(laid.plan);
+        Ok(own)
     }
 
     /// Goes on in one of the remedies.
@@ -265,8 +326,8 @@ impl Held {
     /// When a team works by an edition of which so much was said.
     pub fn of(from: Option<Date>, edition: &Edition, said: &Said) -> Held {
         let evenings = edition.curriculum.evenings();
-        let day = |(session, _): &(usize, usize)| evenings.get(*session).map(|evening| evening.date);
-        Held { from, logged: said.keys().filter_map(day).collect() }
+        let day = |session: &usize| evenings.get(*session).map(|evening| evening.date);
+        Held { from, logged: said.sessions().iter().filter_map(day).collect() }
     }
 }
 
@@ -293,7 +354,7 @@ pub fn holding(editions: &[Held], day: Date) -> Option<usize> {
 pub fn takes_over(own: &TeamPlan, edition: &Edition, said: &Said, today: Date) -> Option<Date> {
     let evenings = edition.curriculum.evenings();
     let begun = evenings.first().is_some_and(|first| first.date < today);
-    let touched = said.keys().map(|(session, _)| *session).max();
+    let touched = said.sessions().last().copied();
     let after = touched.and_then(|session| evenings.get(session)?.date.tomorrow().ok());
     let own_way = *own != TeamPlan::default();
     (begun || after.is_some() || own_way).then(|| after.unwrap_or(today).max(today))
@@ -301,12 +362,10 @@ pub fn takes_over(own: &TeamPlan, edition: &Edition, said: &Said, today: Date) -
 
 /// A plan without the blocks that were left out.
 pub fn as_run(plan: &Plan, said: &Said) -> Plan {
-    let ran = |session: usize, block: usize| {
-        said.get(&(session, block)).is_none_or(|(outcome, _)| *outcome != Outcome::Skipped)
-    };
-    let sessions = plan.sessions.iter().enumerate().map(|(session, blocks)| {
-        let kept = blocks.iter().enumerate().filter(|(block, _)| ran(session, *block));
-        kept.map(|(_, block)| block.clone()).collect()
-    });
-    Plan { sessions: sessions.collect() }
+    let mut run = plan.clone();
+    for (session, blocks) in run.sessions.iter_mut().enumerate() {
+        blocks
+            .retain(|block| said.of(session, block).is_none_or(|(outcome, _)| *outcome != Outcome::Skipped));
+    }
+    run
 }

@@ -91,7 +91,8 @@ macro_rules! levers {
         #[derive(Clone, Debug, Default, PartialEq, Eq, Serialize, Deserialize)]
         #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
         #[serde(deny_unknown_fields, default)]
-        pub struct Offered { $($(#[$about])* #[serde(skip_serializing_if = "Vec::is_empty")] pub $field: Vec<$Name>,)+ }
+        pub struct Offered { $($(#[$about])* #[serde(skip_serializing_if = "Vec::is_empty")]
+            #[cfg_attr(feature = "openapi", schema(required = false))] pub $field: Vec<$Name>,)+ }
 
         impl Offered {
             /// The places of a lever's settings that the drill offers, the easier ones first.

@@ -6,7 +6,7 @@
 
 use serde::{Deserialize, Serialize};
 
-use super::{Block, Lock, Plan, Problem, Score, Variant, VariantId};
+use super::{Block, Lock, Plan, Problem, Score, Variant, VariantId, drill_of};
 use crate::input::InputError;
 use crate::plan::search::ledger::Ledger;
 use crate::plan::search::table::{Laid, NONE, Table};
@@ -223,15 +223,17 @@ impl Hand<'_> {
 
     fn lock(&mut self, session: usize, block: Block) {
         // As many locks as there are such blocks, at most.
-        let same = self.edited.plan.sessions[session].iter().filter(|b| **b == block).count();
-        let locked = self.edited.locks.iter().filter(|l| l.session == session && l.block == block).count();
+        let same = self.edited.plan.sessions[session].iter().filter(|b| b.is_like(&block)).count();
+        let locked =
+            self.edited.locks.iter().filter(|l| l.session == session && l.block.is_like(&block)).count();
         if locked < same {
-            self.edited.locks.push(Lock { session, block });
+            self.edited.locks.push(Lock { session, block: block.unnamed() });
         }
     }
 
     fn unlock(&mut self, session: usize, block: &Block) {
-        let at = self.edited.locks.iter().position(|lock| lock.session == session && lock.block == *block);
+        let at =
+            self.edited.locks.iter().position(|lock| lock.session == session && lock.block.is_like(block));
         if let Some(at) = at {
             self.edited.locks.remove(at);
         }
@@ -248,8 +250,9 @@ impl Hand<'_> {
 
     fn take(&mut self, session: usize, at: usize, block: &Block) {
         self.edited.plan.sessions[session].remove(at);
-        let same = self.edited.plan.sessions[session].iter().filter(|b| *b == block).count();
-        let locked = self.edited.locks.iter().filter(|l| l.session == session && l.block == *block).count();
+        let same = self.edited.plan.sessions[session].iter().filter(|b| b.is_like(block)).count();
+        let locked =
+            self.edited.locks.iter().filter(|l| l.session == session && l.block.is_like(block)).count();
         if locked > same {
             self.unlock(session, block);
         }
@@ -374,9 +377,11 @@ impl Hand<'_> {
     }
 }
 
-/// The same block with another variant, as near in minutes as it allows; for the whole squad again.
+/// The same block with another variant, as near in minutes as it allows; for the whole squad again. With another drill it
+/// is another block.
 fn fitted(variant: &Variant, block: &Block) -> Block {
-    Block::of(&variant.id, block.minutes.clamp(variant.least, variant.most))
+    let id = block.id.filter(|_| drill_of(&variant.id) == drill_of(&block.variant));
+    Block { id, ..Block::of(&variant.id, block.minutes.clamp(variant.least, variant.most)) }
 }
 
 /// How a part of the score changes.

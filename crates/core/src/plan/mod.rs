@@ -34,8 +34,9 @@ pub mod why;
 pub use compare::{Comparison, compare};
 pub use edit::{Edit, Edited, Price, edit, price};
 pub use problem::{
-    Approach, Barred, Block, Limits, Lock, OpenPlay, Plan, PlanForm, Problem, SessionWish, SidedTouches,
-    SkillWish, SuccessWindow, TestWish, Variant, VariantId, drill_of, variant_id,
+    Approach, Barred, Block, BlockId, Limits, Lock, OpenPlay, Plan, PlanForm, Problem, SessionWish,
+    SidedTouches, SkillWish, SuccessWindow, TestWish, Variant, VariantId, drill_of, left_their_session,
+    variant_id,
 };
 pub use rules::check::{Breach, check};
 pub use rules::clash::{Clash, clash};

@@ -9,7 +9,7 @@ use std::collections::BTreeSet;
 
 use serde::{Deserialize, Serialize};
 
-use super::{Block, Breach, Plan, Problem, check, score, solve_rest, stitches};
+use super::{Block, Breach, Plan, Problem, check, left_their_session, score, solve_rest, stitches};
 use crate::plan::search::solve::STEPS_NEAR;
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
@@ -227,17 +227,4 @@ fn shifted(
         coming = (at, std::mem::replace(&mut next.sessions[at], fits));
     }
     next
-}
-
-/// Blocks of a plan that are not in their session of another one.
-pub fn left_their_session(before: &Plan, after: &Plan) -> usize {
-    let gone = |(old, new): (&Vec<Block>, &Vec<Block>)| {
-        let mut here: Vec<&Block> = new.iter().collect();
-        let gone = |block: &&Block| {
-            let at = here.iter().position(|other| other.variant == block.variant);
-            at.map(|at| here.swap_remove(at)).is_none()
-        };
-        old.iter().filter(gone).count()
-    };
-    before.sessions.iter().zip(&after.sessions).map(gone).sum()
 }

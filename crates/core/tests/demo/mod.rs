@@ -9,10 +9,12 @@ use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::milestones::Milestone;
 use jogo_core::assessment::standards::Standard;
 use jogo_core::delivery::edition::Edition;
+use jogo_core::delivery::{Outcome, Said};
 use jogo_core::drill::Drill;
 use jogo_core::plan::curriculum::Curriculum;
-use jogo_core::plan::{Plan, Problem};
+use jogo_core::plan::{BlockId, Plan, Problem};
 use jogo_core::technique::skill::Skill;
+use jogo_core::units::Minutes;
 use serde::de::DeserializeOwned;
 
 fn folder() -> PathBuf {
@@ -70,6 +72,23 @@ pub fn drills() -> Vec<Drill> {
 
 pub fn problem() -> Problem {
     curriculum().problem(&Academy::default(), &band(), &skills(), &drills(), &tests()).unwrap()
+}
+
+/// A plan whose blocks are named in their order, from a number on.
+pub fn named(plan: Plan, from: u128) -> Plan {
+    let mut next = from;
+    plan.named(|| {
+        next += 1;
+        BlockId(uuid::Uuid::from_u128(next))
+    })
+}
+
+/// What was said, by session and place in a plan.
+pub fn said<const N: usize>(plan: &Plan, of: [((usize, usize), (Outcome, Option<Minutes>)); N]) -> Said {
+    let at = |((session, place), what): ((usize, usize), _)| {
+        ((session, plan.sessions[session][place].id.unwrap()), what)
+    };
+    of.into_iter().map(at).collect()
 }
 
 /// The demo's curriculum with a plan, and the whole library beside it.

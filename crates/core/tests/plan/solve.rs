@@ -1,8 +1,8 @@
 //! The planner: what it lays is legal, good, and the same each time.
 
 use jogo_core::academy::Academy;
+use jogo_core::plan::left_their_session;
 use jogo_core::plan::problem::example::{ExampleSize, example};
-use jogo_core::plan::upset::left_their_session;
 use jogo_core::plan::{Lock, Plan, Problem, check, score, solve, solve_near, solve_while, stitches};
 use jogo_core::technique::skill::Stage;
 use jogo_core::units::Minutes;

@@ -1,8 +1,8 @@
 //! What becomes of a plan when an evening falls out or is cut short.
 
+use jogo_core::plan::left_their_session;
 use jogo_core::plan::problem::example::{ExampleSize, example};
-use jogo_core::plan::upset::left_their_session;
-use jogo_core::plan::{GoingOn, Plan, Problem, Remedy, advised, check, remedies, solve};
+use jogo_core::plan::{BlockId, GoingOn, Plan, Problem, Remedy, advised, check, remedies, solve};
 use jogo_core::units::Minutes;
 use proptest::prelude::*;
 
@@ -24,12 +24,19 @@ fn skipping_an_evening_says_what_is_then_short_and_what_breaks() {
     assert_eq!(skip.breaches.iter().map(|b| (b.rule, b.session)).collect::<Vec<_>>(), [("H3", 2), ("H2", 2)]);
 }
 
-// By hand: one block leaves the second evening, two the third and one the fifth; the fourth has a b as before.
+// By hand: one block leaves the second evening, b the third and a the fifth; the a of the third goes on there at another rung,
+// and the fourth has a b as before. Where blocks have names, each of the five is known to have moved.
 #[test]
 fn shifting_moves_everything_later_by_one_evening() {
     let [shift, ..] = three(&problem(A_AND_B, &[20; 6]), &plan(LAID), 1, 0);
     assert_eq!(shift.plan, plan("a@form 5 |  | a@form 5 | a@flow 5, b@form 6 | b@form 6 | a@flow 5"));
-    assert_eq!((shift.moved, shift.short, shift.breaches), (4, vec![], vec![]));
+    assert_eq!((shift.moved, shift.short, shift.breaches), (3, vec![], vec![]));
+    let mut name = 0;
+    let named = plan(LAID).named(|| {
+        name += 1;
+        BlockId(uuid::Uuid::from_u128(name))
+    });
+    assert_eq!(three(&problem(A_AND_B, &[20; 6]), &named, 1, 0)[0].moved, 5);
     let full = plan("a@form 5 | a@form 5 | a@flow 5, b@form 6 | b@form 6 | a@flow 5 | a@flow 9");
     let [shift, ..] = three(&problem(A_AND_B, &[20; 6]), &full, 4, 0);
     assert_eq!(shift.plan.sessions[5], full.sessions[4], "and the last falls off");

@@ -117,3 +117,67 @@ async fn of_two_phones_of_one_team_the_later_word_counts_and_the_earlier_one_sta
     one.end().await?;
     two.end().await
 }
+
+/// Asks the server what a coach's page asks, for the session of today.
+const TODAY: &str = "const { teams } = await fetch('/api/v1/session').then((r) => r.json());
+    const get = (path) => fetch(`/api/v1/teams/${teams[0].id}${path}`).then((r) => r.json());
+    const { evenings } = await get('/evenings');
+    const at = evenings.findIndex((e) => e.date === '2031-02-10');
+    const page = (e) => `/evenings/${e.edition}/${e.session}`;";
+
+#[tokio::test]
+async fn a_log_from_a_phone_without_network_lands_on_the_drill_that_was_run() -> Result<(), Failed> {
+    let server = Server::start()?;
+    publishes(&server).await?;
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    coach.signs_in_as(COACH).await?;
+    coach.sees("Block 1 of").await?;
+    let drill = format!(
+        "return (async () => {{ {TODAY} return (await get(page(evenings[at]))).evening.blocks.slice(0, 2)
+        .map((b) => [b.id, b.title]) }})()"
+    );
+    let planned = coach.runs(&drill).await?;
+    coach.loses_the_network().await?;
+
+    // Meanwhile somebody at a desk cancels this session, and everything moves on by one.
+    let desk = Browser::start(DESK).await?;
+    let helper = Person::at(&desk, &server);
+    helper.signs_in_as(COACH).await?;
+    helper.sees("Block 1 of").await?;
+    let shift = format!("return (async () => {{ {TODAY}
+        const {{ version }} = await get(page(evenings[at]) + '/remedies?left=0');
+        const chosen = await fetch(`/api/v1/teams/${{teams[0].id}}${{page(evenings[at])}}/upset`, {{ method: 'POST',
+            headers: {{ 'content-type': 'application/json' }},
+            body: JSON.stringify({{ version, left: 0, remedy: 'shift' }}) }});
+        return [chosen.status, (await get(page(evenings[at + 1]))).evening.blocks[0].id] }})()");
+    let moved = helper.runs(&shift).await?;
+    assert_eq!(moved, serde_json::json!([204, planned[0][0]]), "the plan has moved on by one session");
+
+    // The phone knows nothing of that: the children run the first drill, and the second one is left out.
+    coach.presses("Done").await?;
+    coach.sees("Block 2 of").await?;
+    coach.presses("Skipped").await?;
+    coach.sees("2 not sent yet").await?;
+    coach.finds_the_network().await?;
+    coach.sent_everything().await?;
+    let known = format!("return (async () => {{ {TODAY}
+        const [today, next] = [await get(page(evenings[at])), await get(page(evenings[at + 1]))];
+        return [today.evening.blocks.map((b) => b.id), today.log.outcomes.map((o) => [o.block, o.outcome]).sort(),
+          next.evening.blocks.some((b) => b.id === '{id}'), next.log.outcomes.length] }})()",
+        id = planned[0][0].as_str().unwrap_or_default());
+    let known = helper.runs(&known).await?;
+    let mut said = [(planned[0][0].clone(), "done"), (planned[1][0].clone(), "skipped")];
+    said.sort_by_key(|(id, _)| id.to_string());
+    assert_eq!(known, serde_json::json!([[planned[0][0]], said, false, 0]));
+    // And that is what both of them see.
+    for person in [&coach, &helper] {
+        person.reloads().await?;
+        person.presses_exactly("Log").await?;
+        person.opens_details("Who said what").await?;
+        person.sees(&format!("{}: Done", planned[0][1].as_str().unwrap_or_default())).await?;
+        person.sees(&format!("{}: Skipped", planned[1][1].as_str().unwrap_or_default())).await?;
+    }
+    desk.end().await?;
+    phone.end().await
+}

@@ -12,7 +12,7 @@ use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::TeamPlan;
 use jogo_core::delivery::{Outcome, Said};
 use jogo_core::plan::curriculum::{Curriculum, Season};
-use jogo_core::plan::{Plan, Remedy, solve};
+use jogo_core::plan::{BlockId, Plan, Remedy, solve};
 use jogo_core::statistics::chance::Chance;
 use jogo_core::technique::skill::Side;
 use jogo_core::units::Minutes;
@@ -88,7 +88,8 @@ impl Story<'_> {
             left: BTreeMap::new(),
         };
         let problem = edition.problem().map_err(|faults| faults[0].detail.clone())?;
-        edition.plan = solve(&problem, seed, STEPS).map_err(|clash| clash.says)?.plan;
+        let solved = solve(&problem, seed, STEPS).map_err(|clash| clash.says)?;
+        edition.plan = solved.plan.named(|| BlockId(Uuid::now_v7()));
         let id = Uuid::now_v7();
         self.store.add_curriculum(id, &edition.curriculum, &edition.plan, self.director, self.now).await?;
         Ok(Told { id, edition: edition.trimmed() })
@@ -137,7 +138,7 @@ impl Story<'_> {
             changes.push(("its own days".into(), edition.curriculum.start));
         }
         if let Some(session) = sketch.lost {
-            let found = own.remedies(edition, &Said::new(), session, Minutes(0));
+            let found = own.remedies(edition, &Said::default(), session, Minutes(0));
             let found = found.map_err(|faults| faults[0].detail.clone())?;
             let squeezed = found.into_iter().find(|each| each.remedy == Remedy::Squeeze);
             own = own.gone_on(session, Minutes(0), squeezed.ok_or("an evening cannot be squeezed in")?);
@@ -148,6 +149,8 @@ impl Story<'_> {
             let assigned =
                 self.store.editions_of_team(team.id).await?.pop().ok_or("a team has no edition")?;
             self.store.change_team_plan(team.id, &assigned, &own, &what, team.coach, at_six(day)?).await?;
+            // As it is kept: its blocks have names.
+            own = self.store.editions_of_team(team.id).await?.pop().ok_or("a team has no edition")?.own;
         }
         Ok(own)
     }
@@ -195,10 +198,11 @@ impl Story<'_> {
             if chance.outcome(0.6 + 0.4 * sketch.keeping, Minutes(1)).0 == Outcome::Skipped {
                 continue;
             }
-            for (block, laid) in blocks.iter().enumerate() {
+            for (place, laid) in blocks.iter().enumerate() {
                 let (outcome, minutes) = chance.outcome(sketch.keeping, laid.minutes);
-                let said_at = at_six(evening.date)? + (block as i64 * 10).minutes();
-                let said = BlockSaid { block: block as u32, outcome, minutes, success: None, ran: None };
+                let said_at = at_six(evening.date)? + (place as i64 * 10).minutes();
+                let block = laid.id.ok_or("a block of the demo has no name")?;
+                let said = BlockSaid { block, outcome, minutes, success: None, ran: None };
                 log.outcomes.push(OutcomeEntry {
                     id: Uuid::now_v7(),
                     edition,

@@ -6,7 +6,7 @@ use jiff::civil::Date;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::{Held, Upset, holding};
 use jogo_core::delivery::{Outcome, Said};
-use jogo_core::plan::{Block, drill_of};
+use jogo_core::plan::{Block, BlockId, drill_of};
 use jogo_core::units::Minutes;
 use jogo_store::delivery::team_plans::Assigned;
 use serde::Serialize;
@@ -54,10 +54,29 @@ pub struct TeamEdition {
 }
 
 impl TeamEdition {
-    async fn of(state: &State, team: Uuid, assigned: Assigned) -> Answer<TeamEdition> {
-        let edition = assigned.own.edition(&assigned.edition).map_err(Problem::input)?;
+    /// With every block where it was run, even if the log came after the plan had moved on.
+    pub async fn of(state: &State, team: Uuid, mut assigned: Assigned) -> Answer<TeamEdition> {
         let said = state.store.said(team, assigned.published.id).await?;
+        let misplaced = assigned.own.misplaced(&assigned.edition, &said).map_err(Problem::input)?;
+        if !misplaced.is_empty() {
+            let earlier = state.store.team_plan_states(team, assigned.published.id).await?;
+            let mended = assigned.own.with_run(&assigned.edition, &misplaced, &earlier);
+            assigned.own = mended.map_err(Problem::input)?;
+        }
+        let edition = assigned.own.edition(&assigned.edition).map_err(Problem::input)?;
         Ok(TeamEdition { assigned, edition, said })
+    }
+}
+
+impl TeamEdition {
+    /// The title of a block's drill, also of one that the team's plan has no more.
+    pub fn title_of(&self, block: BlockId) -> String {
+        let there = [&self.edition, &self.assigned.edition].into_iter().find_map(|edition| {
+            let (session, place) = edition.plan.place_of(block)?;
+            let drill = drill_of(&edition.plan.sessions[session][place].variant);
+            Some(edition.drill(drill).map_or(drill, |found| found.title.as_str()).to_owned())
+        });
+        there.unwrap_or_default()
     }
 }
 
@@ -84,8 +103,11 @@ pub async fn of_team(state: &State, team: Uuid, edition: Uuid) -> Answer<TeamEdi
 }
 
 /// How many blocks of a session have an outcome.
-fn count(said: &Said, session: usize, wanted: Outcome) -> usize {
-    said.iter().filter(|((at, _), (outcome, _))| *at == session && *outcome == wanted).count()
+fn count(said: &Said, session: usize, blocks: &[Block], wanted: Outcome) -> usize {
+    blocks
+        .iter()
+        .filter(|block| said.of(session, block).is_some_and(|(outcome, _)| *outcome == wanted))
+        .count()
 }
 
 /// The evenings of a team in the order of their dates.
@@ -120,9 +142,9 @@ pub async fn with_changes(state: &State, team: Uuid) -> Answer<(Vec<EveningEntry
                     upset: assigned.own.upsets.get(&session).copied(),
                     blocks: blocks.len(),
                     order: order_in_lines(edition, session),
-                    done: count(said, session, Outcome::Done),
-                    short: count(said, session, Outcome::Short),
-                    skipped: count(said, session, Outcome::Skipped),
+                    done: count(said, session, blocks, Outcome::Done),
+                    short: count(said, session, blocks, Outcome::Short),
+                    skipped: count(said, session, blocks, Outcome::Skipped),
                 });
             }
         }

@@ -8,6 +8,7 @@ use std::collections::BTreeMap;
 use jiff::Timestamp;
 use jiff::civil::Date;
 use jogo_core::delivery::{Outcome, Ran, Said};
+use jogo_core::plan::BlockId;
 use jogo_core::units::Minutes;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
@@ -17,8 +18,8 @@ use crate::{Store, StoreError, Stored, from_word, parsed, stamp, to_word};
 /// What was said of a block.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
 pub struct BlockSaid {
-    /// Block, from 0.
-    pub block: u32,
+    /// Which block.
+    pub block: BlockId,
     /// What became of it.
     pub outcome: Outcome,
     /// Its minutes, if they were said.
@@ -121,7 +122,8 @@ impl Store {
     /// What was last said of each block of an edition by a team.
     pub async fn said(&self, team: Uuid, edition: Uuid) -> Stored<Said> {
         let rows = sqlx::query!(
-            "SELECT session, block, outcome, minutes FROM outcome WHERE team = ? AND edition = ? ORDER BY said_at, id",
+            r#"SELECT session, block AS "block: Uuid", outcome, minutes FROM outcome
+               WHERE team = ? AND edition = ? ORDER BY said_at, id"#,
             team,
             edition
         )
@@ -131,7 +133,7 @@ impl Store {
             .map(|row| {
                 let outcome = from_word("an outcome", &row.outcome)?;
                 Ok((
-                    (row.session as usize, row.block as usize),
+                    (row.session as usize, BlockId(row.block)),
                     (outcome, row.minutes.map(|m| Minutes(m as u32))),
                 ))
             })
@@ -146,9 +148,9 @@ impl Store {
         session: u32,
     ) -> Stored<Vec<Saying<BlockSaid>>> {
         let rows = sqlx::query!(
-            "SELECT block, outcome, minutes, success, ran, person.name, said_at
-             FROM outcome JOIN person ON person.id = said_by
-             WHERE team = ? AND edition = ? AND session = ? ORDER BY said_at, outcome.id",
+            r#"SELECT block AS "block: Uuid", outcome, minutes, success, ran, person.name, said_at
+               FROM outcome JOIN person ON person.id = said_by
+               WHERE team = ? AND edition = ? AND session = ? ORDER BY said_at, outcome.id"#,
             team,
             edition,
             session
@@ -158,7 +160,7 @@ impl Store {
         rows.into_iter()
             .map(|row| {
                 let what = BlockSaid {
-                    block: row.block as u32,
+                    block: BlockId(row.block),
                     outcome: from_word("an outcome", &row.outcome)?,
                     minutes: row.minutes.map(|m| Minutes(m as u32)),
                     success: row.success.map(|of_hundred| of_hundred as u8),
@@ -248,7 +250,7 @@ async fn add_outcome(
         team,
         edition,
         session,
-        said.block,
+        said.block.0,
         outcome,
         minutes,
         said.success,

@@ -4,9 +4,11 @@ use jiff::Timestamp;
 use jiff::civil::Date;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::TeamPlan;
+use jogo_core::plan::Plan;
 use uuid::Uuid;
 
 use crate::plan::Published;
+use crate::upgrade::fresh;
 use crate::{Store, StoreError, Stored, from_json, parsed, stamp, to_json};
 
 /// An edition that a team works by.
@@ -35,6 +37,12 @@ pub struct Joining {
     pub from: Date,
     /// What it has of its own then.
     pub own: TeamPlan,
+}
+
+/// A team's plan in which every block has a name.
+pub(crate) fn kept(own: &TeamPlan, published: &Edition) -> TeamPlan {
+    let named = |plan: &Plan| plan.clone().continuing(&published.plan).named(fresh);
+    TeamPlan { plan: own.plan.as_ref().map(named), ..own.clone() }
 }
 
 impl Store {
@@ -116,7 +124,8 @@ impl Store {
         by: Uuid,
         at: Timestamp,
     ) -> Stored<()> {
-        let (doc, at, version) = (to_json("a team's plan", own)?, stamp(at), read.version + 1);
+        let (doc, at, version) =
+            (to_json("a team's plan", &kept(own, &read.edition))?, stamp(at), read.version + 1);
         sqlx::query!(
             "INSERT INTO team_plan (team, edition, version, doc, what, changed_by, changed_at)
              VALUES (?, ?, ?, ?, ?, ?, ?)",
@@ -135,6 +144,18 @@ impl Store {
             _ => error.into(),
         })?;
         Ok(())
+    }
+
+    /// Every state of what a team had of its own beside an edition, the earliest first.
+    pub async fn team_plan_states(&self, team: Uuid, edition: Uuid) -> Stored<Vec<TeamPlan>> {
+        let docs = sqlx::query_scalar!(
+            "SELECT doc FROM team_plan WHERE team = ? AND edition = ? ORDER BY version",
+            team,
+            edition
+        )
+        .fetch_all(&self.read)
+        .await?;
+        docs.iter().map(|doc| from_json("a team's plan", doc)).collect()
     }
 
     /// What a team had of its own before its last change.

@@ -12,7 +12,7 @@ use jogo_core::assessment::milestones::{Evidence, Feet, Measured, Milestone, Ove
 use jogo_core::assessment::results::{Origin, Trial};
 use jogo_core::delivery::edition::Edition;
 use jogo_core::plan::curriculum::Curriculum;
-use jogo_core::plan::{Block, Plan};
+use jogo_core::plan::{Block, BlockId, Plan};
 use jogo_core::technique::skill::{Side, Stage};
 use jogo_core::units::{Minutes, Seconds};
 use jogo_store::Store;
@@ -139,7 +139,8 @@ pub fn wishes(name: &str, start: &str) -> Curriculum {
 }
 
 pub fn plan() -> Plan {
-    Plan { sessions: vec![vec![Block::of("wall-of-two@form", Minutes(6))]] }
+    let block = Block { id: Some(BlockId(id(90))), ..Block::of("wall-of-two@form", Minutes(6)) };
+    Plan { sessions: vec![vec![block]] }
 }
 
 pub async fn edition(academy: &Academy, curriculum: Curriculum) -> Edition {

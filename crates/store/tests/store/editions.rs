@@ -3,11 +3,14 @@
 use crate::academy::{Academy, academy, at, edition, id, new, plan, publishes_winter, wishes};
 use jogo_core::delivery::Outcome;
 use jogo_core::delivery::edition::Edition;
+use jogo_core::plan::{Block, BlockId};
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
 use jogo_store::delivery::log::{BlockSaid, LogEntries, OutcomeEntry};
 use jogo_store::plan::{Change, Draft};
 use rstest::rstest;
+
+const BLOCK: BlockId = BlockId(uuid::Uuid::from_u128(80));
 
 #[tokio::test]
 async fn of_two_changes_of_one_version_the_second_is_stale() {
@@ -105,7 +108,7 @@ async fn the_latest_saying_counts_whatever_the_order(#[case] order: [usize; 3]) 
         id: id(n),
         edition: id(60),
         session: 0,
-        said: BlockSaid { block: 0, outcome, minutes: minutes.map(Minutes), success: None, ran: None },
+        said: BlockSaid { block: BLOCK, outcome, minutes: minutes.map(Minutes), success: None, ran: None },
         said_at: at(said),
     };
     let of = |entry: &OutcomeEntry| LogEntries { outcomes: vec![entry.clone()], ..LogEntries::default() };
@@ -119,7 +122,8 @@ async fn the_latest_saying_counts_whatever_the_order(#[case] order: [usize; 3]) 
         store.add_log(*team, &of(&all[i]), *coach, at("19:00:00")).await.unwrap();
     }
     let said = store.said(*team, id(60)).await.unwrap();
-    assert_eq!(said[&(0, 0)], (Outcome::Short, Some(Minutes(4))));
+    let block = Block { id: Some(BLOCK), ..Block::of("taps@form", Minutes(8)) };
+    assert_eq!(said.of(0, &block), Some(&(Outcome::Short, Some(Minutes(4)))));
     let elsewhere = store.add_log(academy.other_team, &of(&all[0]), *coach, at("19:00:00")).await;
     assert!(matches!(elsewhere, Err(StoreError::Taken(_))), "an id belongs to one team");
 }

@@ -5,8 +5,10 @@ use std::collections::BTreeMap;
 use crate::academy::{Academy, at, id, person, publishes_winter, with_squads};
 use jiff::civil::{Date, date};
 use jogo_core::delivery::{Outcome, Ran};
+use jogo_core::plan::BlockId;
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
+use jogo_store::delivery::devices::Sending;
 use jogo_store::delivery::log::{BlockSaid, LogEntries, NoteEntry, OutcomeEntry, PresenceEntry};
 use rstest::rstest;
 
@@ -104,13 +106,14 @@ async fn a_block_keeps_all_that_was_said_of_it() {
     let Academy { store, coach, team, .. } = &academy;
     publishes_winter(&academy).await;
     let harder = BlockSaid {
-        block: 0,
+        block: BlockId(id(80)),
         outcome: Outcome::Short,
         minutes: Some(Minutes(4)),
         success: Some(70),
         ran: Some(Ran::OneUp),
     };
-    let plain = BlockSaid { block: 1, outcome: Outcome::Done, minutes: None, success: None, ran: None };
+    let plain =
+        BlockSaid { block: BlockId(id(81)), outcome: Outcome::Done, minutes: None, success: None, ran: None };
     let entry = |n, session, said, said_at: &str| OutcomeEntry {
         id: id(n),
         edition: id(60),
@@ -130,7 +133,7 @@ async fn a_block_keeps_all_that_was_said_of_it() {
     let said = store.block_sayings(*team, id(60), 0).await.unwrap();
     assert_eq!(said.iter().map(|saying| saying.what).collect::<Vec<_>>(), [harder, plain]);
     assert_eq!((said[0].by.as_str(), said[0].at), ("Una Skar", at("18:05:00")));
-    assert_eq!(store.said(*team, id(60)).await.unwrap().len(), 3);
+    assert_eq!(store.said(*team, id(60)).await.unwrap().run().len(), 3);
     assert!(store.said(academy.other_team, id(60)).await.unwrap().is_empty());
     // Nothing is kept of an edition that is not there.
     let nowhere = OutcomeEntry { edition: id(61), ..entry(73, 0, plain, "18:30:00") };
@@ -139,4 +142,32 @@ async fn a_block_keeps_all_that_was_said_of_it() {
         store.add_log(*team, &entries, *coach, at("19:00:00")).await,
         Err(StoreError::Database(_))
     ));
+}
+
+// The clock of the first phone is three minutes ahead, and is put right while an entry waits on it. By hand: what it said at
+// 18:03 by its own clock was said at 18:00, before the 18:02 of the second phone; what it said after that, at 18:01 by the
+// clock put right, comes after what it said itself.
+#[tokio::test]
+async fn clocks_order_what_devices_said_and_a_devices_count_what_it_said_itself() {
+    let academy = with_squads().await;
+    let store = &academy.store;
+    let sending = |device, sent: &str, received: &str| Sending {
+        device: id(device),
+        sent_at: at(sent),
+        received_at: at(received),
+    };
+    let first = store.said_when(sending(1, "18:06:00", "18:03:00"), &[(1, at("18:03:00"))]).await.unwrap();
+    let second = store.said_when(sending(2, "18:04:00", "18:04:00"), &[(1, at("18:02:00"))]).await.unwrap();
+    assert_eq!((first[0], second[0]), (at("18:00:00"), at("18:02:00")));
+    // Counted in another order than listed; the clock was set back between the two.
+    let both = [(3, at("18:01:00")), (2, at("18:05:00"))];
+    let later = store.said_when(sending(1, "18:07:00", "18:07:00"), &both).await.unwrap();
+    assert_eq!(later[1], at("18:05:00"));
+    assert!(later[0] > later[1] && later[0] < at("18:05:01"), "{later:?}");
+    // Sent once more, it does not come after itself.
+    let again = store.said_when(sending(1, "18:09:00", "18:09:00"), &both[..1]).await.unwrap();
+    assert_eq!(again[0], at("18:01:00"));
+    // Nothing is said in the server's future, however wrong a clock is.
+    let wild = store.said_when(sending(3, "01:00:00", "18:09:00"), &[(1, at("23:00:00"))]).await.unwrap();
+    assert_eq!(wild[0], at("18:09:00"));
 }

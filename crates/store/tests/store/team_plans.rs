@@ -2,10 +2,10 @@
 
 use std::collections::BTreeMap;
 
-use crate::academy::{Academy, academy, at, edition, id, new, publishes_winter, wishes};
+use crate::academy::{Academy, academy, at, edition, id, new, plan, publishes_winter, wishes};
 use jiff::civil::{Date, date};
 use jogo_core::delivery::team_plan::TeamPlan;
-use jogo_core::plan::{Block, Plan};
+
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
 use jogo_store::delivery::team_plans::{Assigned, Joining};
@@ -13,8 +13,9 @@ use jogo_store::delivery::team_plans::{Assigned, Joining};
 const MONDAY: Date = date(2031, 2, 10);
 
 fn own(minutes: u32) -> TeamPlan {
-    let sessions = vec![vec![Block::of("wall-of-two@form", Minutes(minutes))]];
-    TeamPlan { plan: Some(Plan { sessions }), upsets: BTreeMap::new(), ..TeamPlan::default() }
+    let mut longer = plan();
+    longer.sessions[0][0].minutes = Minutes(minutes);
+    TeamPlan { plan: Some(longer), upsets: BTreeMap::new(), ..TeamPlan::default() }
 }
 
 /// An academy in which both teams work by an edition.

@@ -15,7 +15,7 @@ export const BLANK: Drill = {
   layout: 'mark A red; player P; ball\nwalk 5\nmark B blue\npath dribble A -> B -> A',
   doses: {},
   difficulty: 2,
-  levers: { tempo: ['own_pace', 'in_rhythm', 'fast'] } as Drill['levers'],
+  levers: { tempo: ['own_pace', 'in_rhythm', 'fast'] },
   rungs: [{ levers: EASIEST }, { levers: set({ tempo: 'in_rhythm' }) }],
   touches_per_s: { form: 1, flow: 1.5 },
   touches_by_band: {},

@@ -25,8 +25,8 @@ interface Props {
 export function EveningInspector({ view, at, busy, onChoose, onEdit }: Props) {
   const evening = useDraftEvening(view.id, at.session, view.version)
   const why = useWhy(view.id, view.version, {
-    session: at.block === undefined ? undefined : at.session,
-    block: at.block,
+    block:
+      at.block === undefined ? undefined : (view.sessions[at.session]?.blocks[at.block]?.id ?? undefined),
     skill: at.skill,
   })
   const column = view.sessions[at.session]

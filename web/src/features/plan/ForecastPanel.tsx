@@ -35,7 +35,7 @@ export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
         ...Object.fromEntries(seen.map(({ skill, rate }) => [skill, rounded(rate)])),
       },
     })
-  const taken = seen.every(({ skill, rate }) => assumed.rates[skill] === rounded(rate))
+  const taken = seen.every(({ skill, rate }) => assumed.rates?.[skill] === rounded(rate))
   return (
     <Box sx={{ mt: 1.5, display: 'grid', gap: 1.5 }}>
       {last && (

@@ -24,8 +24,7 @@ export const useDraftEvening = (id: string, session: number, version: number) =>
   })
 
 export interface Asked {
-  session?: number
-  block?: number
+  block?: string
   skill?: string
 }
 

@@ -46,11 +46,14 @@ const RATES: RangeInclusive<f64> = 0.01..=20.0;
 pub struct Assumptions {
     /// How fast players move on: 1 means that six working minutes of something without any difficulty move on 63 of a
     /// hundred. An assumption.
+    #[cfg_attr(feature = "openapi", schema(required = true))]
     pub rate: f64,
     /// Skills that are learned faster or more slowly, each with its own rate.
     #[serde(skip_serializing_if = "BTreeMap::is_empty")]
+    #[cfg_attr(feature = "openapi", schema(required = false))]
     pub rates: BTreeMap<SkillId, f64>,
     /// How much players differ: the standard deviation of the logarithm of their factor.
+    #[cfg_attr(feature = "openapi", schema(required = true))]
     pub spread: f64,
 }
 
@@ -123,6 +126,7 @@ pub struct SkillForecast {
     /// Which skill.
     pub skill: SkillId,
     /// The rate that is assumed.
+    #[cfg_attr(feature = "openapi", schema(required = true))]
     pub rate: f64,
     /// Who has reached the goal, by week.
     pub reached: Vec<Reached>,

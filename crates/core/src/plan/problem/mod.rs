@@ -2,6 +2,7 @@
 
 pub mod example;
 mod faults;
+mod identity;
 
 use std::collections::{BTreeMap, BTreeSet};
 
@@ -14,6 +15,8 @@ use crate::drill::levers::Intensity;
 use crate::input::InputError;
 use crate::technique::skill::{Need, SkillId, Stage, Strand};
 use crate::units::{Difficulty, Minutes, Seconds, Share};
+
+pub use identity::{BlockId, Place, left_their_session};
 
 /// The name of a variant: its drill and stage, as `weave-there-and-back@flow`.
 pub type VariantId = String;
@@ -468,6 +471,9 @@ impl Problem {
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
 pub struct Block {
+    /// Which block it is; nothing until the plan is kept.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub id: Option<BlockId>,
     /// Which variant.
     pub variant: VariantId,
     /// How long.
@@ -491,7 +497,25 @@ pub fn drill_of(variant: &str) -> &str {
 impl Block {
     /// A block for the whole squad.
     pub fn of(variant: &str, minutes: Minutes) -> Block {
-        Block { variant: variant.to_owned(), minutes, beside: None }
+        Block { id: None, variant: variant.to_owned(), minutes, beside: None }
+    }
+
+    /// The same work without a name: what a lock holds.
+    pub fn unnamed(&self) -> Block {
+        Block { id: None, ..self.clone() }
+    }
+
+    /// Whether another block asks for the same work, whichever block it is.
+    ///
+    /// ```
+    /// use jogo_core::plan::{Block, BlockId};
+    /// use jogo_core::units::Minutes;
+    /// let block = Block::of("taps@form", Minutes(6));
+    /// let named = Block { id: Some(BlockId(uuid::Uuid::from_u128(1))), ..block.clone() };
+    /// assert!(block != named && block.is_like(&named));
+    /// ```
+    pub fn is_like(&self, other: &Block) -> bool {
+        (&self.variant, self.minutes, &self.beside) == (&other.variant, other.minutes, &other.beside)
     }
 }
 

@@ -272,7 +272,7 @@ fn locks(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
     let mut left: Vec<Vec<&Block>> = plan.sessions.iter().map(|blocks| blocks.iter().collect()).collect();
     for lock in &problem.locks {
         let Some(blocks) = left.get_mut(lock.session) else { continue };
-        if let Some(at) = blocks.iter().position(|block| **block == lock.block) {
+        if let Some(at) = blocks.iter().position(|block| block.is_like(&lock.block)) {
             blocks.swap_remove(at);
             continue;
         }

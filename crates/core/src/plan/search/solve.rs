@@ -137,13 +137,15 @@ pub fn solve_while(
     let begin = |chain: u64| Search::begin(&table, seed.wrapping_add(chain << 32), near, 0);
     let (sessions, steps) = best_of(&begin, cooling, done);
     let Some(sessions) = sessions else {
-        if near.is_some() {
+        if let Some(near) = near {
             // Near an edited plan there is none: then one from nothing.
-            return solve(problem, seed, STEPS_NEAR);
+            let solved = solve(problem, seed, STEPS_NEAR)?;
+            return Ok(Solved { plan: solved.plan.continuing(near), ..solved });
         }
         return Err(Box::new(crate::plan::rules::clash::of_locks(problem)));
     };
     let plan = table.plan(&sessions);
+    let plan = if let Some(near) = near { plan.continuing(near) } else { plan };
     Ok(Solved { score: score(problem, &plan), plan, clash, steps })
 }
 
@@ -154,7 +156,9 @@ pub fn solve_rest(problem: &Problem, near: &Plan, from: usize, seed: u64, steps:
     let from = from.min(table.evenings.len());
     let begin = |chain: u64| Search::begin(&table, seed.wrapping_add(chain << 32), Some(near), from);
     let (sessions, _) = best_of(&begin, (&NEAR, &NEAR_THEN_FAR), &mut within(steps));
-    table.plan(&sessions.unwrap_or_else(|| table.places(near)))
+    let rest = table.plan(&sessions.unwrap_or_else(|| table.places(near)));
+    let been = near.sessions.iter().take(from).cloned();
+    Plan { sessions: been.chain(rest.sessions.into_iter().skip(from)).collect() }.continuing(near)
 }
 
 /// Several searches side by side, each on a thread of its own: the best that one of them finds, and after how many

@@ -198,6 +198,7 @@ impl<'p> Table<'p> {
     pub fn plan(&self, sessions: &[Vec<Laid>]) -> Plan {
         let name = |variant: usize| self.problem.variants[variant].id.clone();
         let block = |laid: &Laid| Block {
+            id: None,
             variant: name(laid.variant),
             minutes: Minutes(laid.minutes),
             beside: (laid.beside != NONE).then(|| name(laid.beside)),

@@ -6,8 +6,10 @@ use actix_web::HttpResponse;
 use actix_web::web::{Data, Json, Path, ServiceConfig, post};
 use jiff::Timestamp;
 use jiff::civil::Date;
+use jogo_core::delivery::team_plan::TeamPlan;
 use jogo_core::delivery::{Outcome, Ran};
 use jogo_core::input::{InputError, short_text};
+use jogo_core::plan::BlockId;
 use jogo_core::units::Minutes;
 use jogo_store::delivery::log::{BlockSaid, LogEntries, NoteEntry, OutcomeEntry, PresenceEntry, Saying};
 use serde::{Deserialize, Serialize};
@@ -32,8 +34,12 @@ pub(in crate::api) struct OutcomeSaid {
     /// Made on the device.
     id: Uuid,
     edition: Uuid,
+    /// The session, from 0, as the device knew it.
     session: u32,
-    block: u32,
+    block: BlockNamed,
+    /// The day on which it was run; without it, the session's.
+    #[schema(value_type = Option<String>, format = Date)]
+    day: Option<Date>,
     outcome: Outcome,
     minutes: Option<Minutes>,
     /// How many of a hundred tries came off.
@@ -42,6 +48,14 @@ pub(in crate::api) struct OutcomeSaid {
     ran: Option<Ran>,
     /// When, by the device.
     said_at: String,
+}
+
+/// A block by its name; entries that wait since an earlier version name it by its place in the session, from 0.
+#[derive(Clone, Copy, Deserialize, ToSchema)]
+#[serde(untagged)]
+pub(in crate::api) enum BlockNamed {
+    Name(BlockId),
+    Place(u32),
 }
 
 /// Whether a player was there.
@@ -81,7 +95,7 @@ pub(in crate::api) struct LogSaid {
 /// What was last said of a block.
 #[derive(Clone, Serialize, ToSchema)]
 pub(in crate::api) struct OutcomeView {
-    block: u32,
+    block: BlockId,
     outcome: Outcome,
     minutes: Option<Minutes>,
     success: Option<u8>,
@@ -93,7 +107,12 @@ pub(in crate::api) struct OutcomeView {
 #[serde(tag = "of", rename_all = "snake_case")]
 pub(in crate::api) enum Told {
     /// Of a block.
-    Block(OutcomeView),
+    Block {
+        #[serde(flatten)]
+        said: OutcomeView,
+        /// The title of its drill.
+        title: String,
+    },
     /// Of a player, after something else had been said of them.
     Player { player: Uuid, present: bool },
     /// A line of note.
@@ -128,23 +147,33 @@ impl From<BlockSaid> for OutcomeView {
 
 impl LogView {
     /// What a team said of a session of an edition, which lies on a day.
-    pub async fn of(state: &State, team: Uuid, edition: Uuid, session: usize, day: Date) -> Answer<LogView> {
-        let blocks = state.store.block_sayings(team, edition, session as u32).await?;
+    pub async fn of(
+        state: &State,
+        team: Uuid,
+        edition: &TeamEdition,
+        session: usize,
+        day: Date,
+    ) -> Answer<LogView> {
+        let id = edition.assigned.published.id;
+        let blocks = state.store.block_sayings(team, id, session as u32).await?;
         let presence = state.store.presence_sayings(team, day).await?;
-        Ok(LogView::from_sayings(blocks, presence, state.store.note_sayings(team, day).await?))
+        let notes = state.store.note_sayings(team, day).await?;
+        Ok(LogView::from_sayings(blocks, presence, notes, &|block| edition.title_of(block)))
     }
 
     fn from_sayings(
         blocks: Vec<Saying<BlockSaid>>,
         presence: Vec<Saying<(Uuid, bool)>>,
         notes: Vec<Saying<String>>,
+        title_of: &dyn Fn(BlockId) -> String,
     ) -> LogView {
-        let last: BTreeMap<u32, BlockSaid> =
+        let last: BTreeMap<BlockId, BlockSaid> =
             blocks.iter().map(|saying| (saying.what.block, saying.what)).collect();
         let note = notes.last().map(|saying| saying.what.clone()).unwrap_or_default();
         let mut history: Vec<(Timestamp, String, Told)> = Vec::new();
         for Saying { what, by, at } in blocks {
-            history.push((at, by, Told::Block(what.into())));
+            let title = title_of(what.block);
+            history.push((at, by, Told::Block { said: what.into(), title }));
         }
         let mut there: BTreeMap<Uuid, bool> = BTreeMap::new();
         for Saying { what: (player, present), by, at } in presence {
@@ -191,7 +220,13 @@ pub(in crate::api) async fn say(
             format!("at most {MOST_ENTRIES} entries at once: send the rest after these"),
         ));
     }
-    let editions: Vec<TeamEdition> = editions_of(&state, team.id).await?.into_values().flatten().collect();
+    let mut editions = Vec::new();
+    for now in editions_of(&state, team.id).await?.into_values().flatten() {
+        let id = now.assigned.published.id;
+        if outcomes.iter().any(|said| said.edition == id) {
+            editions.push(Known { earlier: state.store.team_plan_states(team.id, id).await?, now });
+        }
+    }
     let squad: BTreeSet<Uuid> = state.store.players(team.id).await?.into_iter().map(|p| p.id).collect();
     let today = state.today().await?;
     let mut faults = Vec::new();
@@ -226,16 +261,49 @@ fn taken<S, E>(
     entries
 }
 
-fn outcome(state: &State, editions: &[TeamEdition], s: OutcomeSaid) -> Result<OutcomeEntry, Wrong> {
-    let edition = editions.iter().find(|each| each.assigned.published.id == s.edition);
-    let TeamEdition { edition, .. } =
-        edition.ok_or_else(|| ("edition", "this team does not work by such an edition".to_owned()))?;
-    let blocks = edition.plan.sessions.get(s.session as usize).ok_or_else(|| {
-        ("session", format!("the edition has {} sessions, counted from 0", edition.plan.sessions.len()))
-    })?;
-    if s.block as usize >= blocks.len() {
-        return Err(("block", format!("the session has {} blocks, counted from 0", blocks.len())));
+/// An edition of the team, with every state that its plan there ever had.
+struct Known {
+    now: TeamEdition,
+    earlier: Vec<TeamPlan>,
+}
+
+impl Known {
+    /// Which block is meant, and in which session it was run: on the day that is said, if there is a session on it, else
+    /// where the block is now.
+    fn place(&self, s: &OutcomeSaid) -> Result<(u32, BlockId), Wrong> {
+        let (plan, curriculum) = (&self.now.edition.plan, &self.now.edition.curriculum);
+        let of_place = plan.sessions.get(s.session as usize);
+        let block = match s.block {
+            BlockNamed::Name(id) => id,
+            BlockNamed::Place(place) => {
+                let blocks = of_place.ok_or_else(|| {
+                    let says = format!("the edition has {} sessions, counted from 0", plan.sessions.len());
+                    ("session", says)
+                })?;
+                blocks.get(place as usize).and_then(|block| block.id).ok_or_else(|| {
+                    ("block", format!("the session has {} blocks, counted from 0", blocks.len()))
+                })?
+            }
+        };
+        let published = &self.now.assigned.edition.plan;
+        let states = self.earlier.iter().filter_map(|state| state.plan.as_ref());
+        if !states.chain([plan, published]).any(|plan| plan.place_of(block).is_some()) {
+            return Err(("block", "this edition has no such block: load the session again".to_owned()));
+        }
+        let on_day = |day: Date| curriculum.evenings().iter().position(|evening| evening.date == day);
+        let session = s.day.and_then(on_day).or_else(|| plan.place_of(block).map(|(session, _)| session));
+        let session = session.or(of_place.map(|_| s.session as usize)).ok_or_else(|| {
+            ("session", format!("the edition has {} sessions, counted from 0", plan.sessions.len()))
+        })?;
+        Ok((session as u32, block))
     }
+}
+
+fn outcome(state: &State, editions: &[Known], s: OutcomeSaid) -> Result<OutcomeEntry, Wrong> {
+    let edition = editions.iter().find(|each| each.now.assigned.published.id == s.edition);
+    let known =
+        edition.ok_or_else(|| ("edition", "this team does not work by such an edition".to_owned()))?;
+    let (session, block) = known.place(&s)?;
     if s.minutes.is_some_and(|m| m.0 > 240) {
         return Err(("minutes", "a block has at most 240 minutes".to_owned()));
     }
@@ -245,14 +313,8 @@ fn outcome(state: &State, editions: &[TeamEdition], s: OutcomeSaid) -> Result<Ou
     Ok(OutcomeEntry {
         id: s.id,
         edition: s.edition,
-        session: s.session,
-        said: BlockSaid {
-            block: s.block,
-            outcome: s.outcome,
-            minutes: s.minutes,
-            success: s.success,
-            ran: s.ran,
-        },
+        session,
+        said: BlockSaid { block, outcome: s.outcome, minutes: s.minutes, success: s.success, ran: s.ran },
         said_at: said_at(&s.said_at, &state.clock).map_err(|says| ("said_at", says))?,
     })
 }

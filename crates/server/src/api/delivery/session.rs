@@ -110,12 +110,13 @@ pub(in crate::api) async fn show(
 ) -> Answer<Json<TeamEvening>> {
     let (team, edition, session) = path.into_inner();
     let team = who.team(&state, team, Act::SeeTeam).await?;
-    let TeamEdition { assigned, edition, .. } = of_team(&state, team.id, edition).await?;
+    let own = of_team(&state, team.id, edition).await?;
+    let TeamEdition { assigned, edition, .. } = &own;
     let published = &assigned.published;
     let problem = edition.problem().map_err(Problem::input)?;
     let pace = who.pace(&state).await?;
     let evening = edition.evening(&problem, session, pace).ok_or_else(|| Problem::not_found("session"))?;
-    let log = LogView::of(&state, team.id, published.id, session, evening.date).await?;
+    let log = LogView::of(&state, team.id, &own, session, evening.date).await?;
     let splits = Splits::of(&state, &team, &evening).await?;
     Ok(Json(TeamEvening {
         team: team.name,

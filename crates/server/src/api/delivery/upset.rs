@@ -93,9 +93,9 @@ async fn found(
     Ok((own, remedies))
 }
 
-/// What was said of blocks names them by their places, so these stay.
+/// What was run stays where it was run.
 fn nothing_said_since(said: &Said, session: usize) -> Answer<()> {
-    match said.keys().any(|(at, _)| *at >= session) {
+    match said.sessions().last().is_some_and(|last| *last >= session) {
         true => Err(Problem::fault(
             "/session",
             "this evening or a later one has a log already: only evenings after the last log can still fall out",

@@ -34,6 +34,7 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
+use crate::views::team_sessions::TeamEdition;
 
 pub fn routes(config: &mut ServiceConfig) {
     config
@@ -312,8 +313,9 @@ async fn running(state: &State, curriculum: Uuid, new: &Edition) -> Answer<Vec<J
     for team in state.store.teams().await?.into_iter().filter(|team| team.band == new.band.id) {
         let editions = state.store.editions_of_team(team.id).await?;
         let latest = editions.into_iter().find(|each| each.published.curriculum == curriculum);
-        let Some(Assigned { published, edition, own, .. }) = latest else { continue };
-        let said = state.store.said(team.id, published.id).await?;
+        let Some(latest) = latest else { continue };
+        let TeamEdition { assigned: Assigned { edition, own, .. }, said, .. } =
+            TeamEdition::of(state, team.id, latest).await?;
         let days = own.on_its_days(&edition).map_err(Problem::input)?;
         let Some(from) = takes_over(&own, &days, &said, today) else { continue };
         let new = new.clone();

@@ -5,7 +5,8 @@ use jogo_core::delivery::edition::Edition;
 use jogo_core::plan::forecast::{Forecast, Size, forecast};
 use jogo_core::plan::search::solve::usual_steps;
 use jogo_core::plan::{
-    Approach, BlockWhy, Clash, Comparison, Problem as PlanProblem, compare, solve, why_block, why_skill,
+    Approach, BlockId, BlockWhy, Clash, Comparison, Problem as PlanProblem, compare, solve, why_block,
+    why_skill,
 };
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
@@ -17,12 +18,11 @@ use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
 
-/// What is asked about: a block by its session and place, a skill by its name, or both.
+/// What is asked about: a block, a skill, or both.
 #[derive(Deserialize, IntoParams)]
 #[into_params(parameter_in = Query)]
 pub(crate) struct Asked {
-    session: Option<usize>,
-    block: Option<usize>,
+    block: Option<BlockId>,
     skill: Option<String>,
 }
 
@@ -48,11 +48,17 @@ pub(crate) async fn why(
     let draft = draft(&state, *id).await?;
     let edition = edition(&state, draft.curriculum, draft.plan).await?;
     let problem = problem_of(&edition)?;
-    let block = asked.session.zip(asked.block);
-    Ok(Json(Why {
-        block: block.and_then(|(session, block)| why_block(&problem, &edition.plan, session, block)),
-        skill: asked.skill.as_ref().and_then(|skill| why_skill(&problem, &edition.plan, skill)),
-    }))
+    let mut why = Why { block: None, skill: None };
+    if let Some(id) = asked.block {
+        let place = edition.plan.place_of(id);
+        let found = place.and_then(|(session, block)| why_block(&problem, &edition.plan, session, block));
+        why.block = Some(found.ok_or_else(|| Problem::not_found("block of this plan"))?);
+    }
+    if let Some(skill) = &asked.skill {
+        let found = why_skill(&problem, &edition.plan, skill);
+        why.skill = Some(found.ok_or_else(|| Problem::not_found("goal of this curriculum"))?);
+    }
+    Ok(Json(why))
 }
 
 /// What to compare with.

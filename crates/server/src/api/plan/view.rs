@@ -5,8 +5,8 @@ use jogo_core::delivery::edition::Edition;
 use jogo_core::plan::curriculum::Curriculum;
 use jogo_core::plan::score::{minutes_by_strand, missing};
 use jogo_core::plan::{
-    Alternative, Block, Breach, Clash, Edit, Mending, Plan, Price, Problem as PlanProblem, Score, Stitch,
-    check, mend, score, stitches,
+    Alternative, Block, BlockId, Breach, Clash, Edit, Mending, Plan, Price, Problem as PlanProblem, Score,
+    Stitch, check, mend, score, stitches,
 };
 use jogo_core::technique::skill::{Skill, Stage, Strand};
 use jogo_core::units::Minutes;
@@ -103,6 +103,7 @@ struct TestPeg {
 /// A block where it stands.
 #[derive(Serialize, ToSchema)]
 struct BlockHere {
+    id: Option<BlockId>,
     variant: String,
     title: String,
     stage: Option<Stage>,
@@ -195,11 +196,12 @@ fn column(edition: &Edition, problem: &PlanProblem, session: usize) -> SessionCo
     let mut locks: Vec<&Block> =
         problem.locks.iter().filter(|lock| lock.session == session).map(|lock| &lock.block).collect();
     let here = |block: &Block| {
-        let at = locks.iter().position(|locked| *locked == block);
+        let at = locks.iter().position(|locked| locked.is_like(block));
         let locked = at.map(|at| locks.swap_remove(at)).is_some();
         let variant = problem.variant(&block.variant);
         let strand = edition.drill(block.variant.split('@').next().unwrap_or_default());
         BlockHere {
+            id: block.id,
             variant: block.variant.clone(),
             title: variant.map_or(&block.variant, |v| &v.title).clone(),
             stage: variant.map(|v| v.stage),

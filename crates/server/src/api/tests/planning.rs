@@ -5,7 +5,7 @@ use rstest::rstest;
 use serde_json::{Value, json};
 use uuid::Uuid;
 
-use super::{DIRECTOR, academy};
+use super::{DIRECTOR, academy, id};
 
 pub fn new_curriculum(template: &str) -> Value {
     json!({
@@ -146,12 +146,14 @@ async fn reasons_a_comparison_and_a_forecast_change_nothing() {
     let director = academy.signed_in(DIRECTOR).await;
     let winter = director.winter().await;
     let before = director.gets(&winter).await.body;
-    let why = director.gets(&format!("{winter}/why?session=0&block=0&skill=half-turn")).await.body;
+    let first = before["sessions"][0]["blocks"][0]["id"].as_str().unwrap();
+    let why = director.gets(&format!("{winter}/why?block={first}&skill=half-turn")).await.body;
     assert!(
         !why["block"]["says"].as_array().unwrap().is_empty() && !why["skill"].as_array().unwrap().is_empty()
     );
-    let nowhere = director.gets(&format!("{winter}/why?session=99&block=99&skill=nobody")).await;
-    assert_eq!((nowhere.status.as_u16(), nowhere.body), (200, json!({"block": null, "skill": null})));
+    for nowhere in [format!("block={}", id(999)), "skill=nobody".into()] {
+        assert_eq!(director.gets(&format!("{winter}/why?{nowhere}")).await.status.as_u16(), 404, "{nowhere}");
+    }
     let wish = json!({"approach": {"exposures": [1, 1, 2, 3]}, "seed": 1});
     let compared = director.writes(Method::POST, &format!("{winter}/compare"), "", wish).await.body;
     assert_eq!(compared["scores"][0], before["score"]);

@@ -40,7 +40,7 @@ const ROUTES: [(&str, &str, &[&str]); 67] = [
     ("PUT", "/curricula/{id}/season", &[DIRECTOR]),
     ("POST", "/curricula/{id}/edits", &[DIRECTOR]),
     ("POST", "/curricula/{id}/undo", &[DIRECTOR]),
-    ("GET", "/curricula/{id}/why?session=0&block=0", &[DIRECTOR]),
+    ("GET", "/curricula/{id}/why", &[DIRECTOR]),
     ("POST", "/curricula/{id}/compare", &[DIRECTOR]),
     ("GET", "/curricula/{published}/editions/1/compared", &[DIRECTOR]),
     ("GET", "/curricula/{id}/forecast", &[DIRECTOR]),

@@ -153,3 +153,59 @@ async fn a_new_edition_is_merged_into_a_running_team_and_what_was_delivered_stay
         mine["weeks"][0]["delivered"].as_array().unwrap().iter().map(|m| m.as_f64().unwrap()).sum();
     assert!(delivered > 0.0 && mine["weeks"][0]["sessions"] == 2, "{mine}");
 }
+
+// A phone without network has the second session open. Meanwhile another coach says that it is cancelled, and everything moves
+// on by one session. Then the phone says that the first block was done and the second one skipped.
+#[actix_web::test]
+async fn a_late_log_lands_on_the_drill_that_was_run() {
+    let academy = academy().await;
+    let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(NEW_COACH).await);
+    publish(&director, 1).await;
+    let team = coach.team().await;
+    let page = |session: usize| format!("{team}/evenings/{}/{session}", id(1));
+    let open = coach.gets(&page(1)).await.body;
+    let (block, other) = (&open["evening"]["blocks"][0], &open["evening"]["blocks"][1]);
+    let chosen = json!({"version": 0, "left": 0, "remedy": "shift"});
+    assert_eq!(coach.posts(&format!("{}/upset", page(1)), chosen).await.status, 204);
+    assert_eq!(coach.gets(&page(2)).await.body["evening"]["blocks"][0]["id"], block["id"]);
+
+    let said = |n, block: &Value, outcome| {
+        json!({"id": id(n), "edition": id(1), "session": 1, "day": open["evening"]["date"], "block": block["id"],
+               "outcome": outcome, "said_at": "2031-02-10T18:00:00Z"})
+    };
+    let late = json!({"outcomes": [said(9, block, "done"), said(10, other, "skipped")]});
+    assert_eq!(coach.posts(&format!("{team}/log"), late).await.status, 204);
+    let (run, next) = (coach.gets(&page(1)).await.body, coach.gets(&page(2)).await.body);
+    let drills = |evening: &Value| -> Vec<Value> {
+        evening["evening"]["blocks"].as_array().unwrap().iter().map(|block| block["id"].clone()).collect()
+    };
+    assert_eq!(drills(&run), [block["id"].clone()]);
+    assert_eq!((&run["upset"], &run["log"]["outcomes"][0]["block"]), (&Value::Null, &block["id"]));
+    assert!(!drills(&next).contains(&block["id"]), "what was run is not planned once more");
+    assert_eq!(next["log"]["outcomes"], json!([]), "what was skipped has its turn before it");
+    let told = |at: usize| run["log"]["history"][at]["told"]["title"].clone();
+    assert_eq!((told(0), told(1)), (block["title"].clone(), other["title"].clone()));
+    let evenings = coach.gets(&format!("{team}/evenings")).await.body;
+    assert_eq!(
+        (&evenings["evenings"][1]["done"], &evenings["evenings"][2]["skipped"]),
+        (&json!(1), &json!(0))
+    );
+    let delivery = director.gets(&format!("{}/delivery", director.winter().await)).await.body;
+    let teams = delivery["clubs"][0]["teams"].as_array().unwrap();
+    let mine = teams.iter().find(|t| team.ends_with(t["id"].as_str().unwrap())).unwrap();
+    let delivered: f64 =
+        mine["weeks"][0]["delivered"].as_array().unwrap().iter().filter_map(Value::as_f64).sum();
+    assert_eq!((delivered, &mine["weeks"][0]["cancelled"]), (block["minutes"].as_f64().unwrap(), &json!(0)));
+}
+
+#[actix_web::test]
+async fn a_block_that_no_edition_has_is_refused() {
+    let academy = academy().await;
+    let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(NEW_COACH).await);
+    publish(&director, 1).await;
+    let team = coach.team().await;
+    let said = json!({"outcomes": [{"id": id(9), "edition": id(1), "session": 1, "block": id(77), "outcome": "done",
+                                   "said_at": "2031-02-10T18:00:00Z"}]});
+    let answered = coach.posts(&format!("{team}/log"), said).await;
+    assert_eq!((answered.status.as_u16(), answered.pointers()), (422, vec!["/outcomes/0/block"]));
+}

@@ -166,7 +166,7 @@ function Log({ team, entry }: { team: string; entry: Schemas['EveningEntry'] }) 
       )}
       {log.missing && <Typography>{texts.log.count(players - log.missing.length, players)}</Typography>}
       {evening.evening.blocks.map((block, i) => {
-        const said = log.outcomes.find((outcome) => outcome.block === i)
+        const said = log.outcomes.find((outcome) => outcome.block === block.id)
         return (
           <Typography key={i} variant="body2" color={said ? undefined : 'text.secondary'}>
             <Box

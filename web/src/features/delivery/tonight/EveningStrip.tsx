@@ -8,13 +8,13 @@ import { Figure } from '../../../ui/figures'
 import { OUTCOME_SIGN } from '../../../ui/outcomes'
 import { Spoken } from '../../../ui/Spoken'
 import { StageGlyph } from '../../../ui/stages'
-import type { Outcome } from './log'
+import { type BlockName, nameOf, type Outcome } from './log'
 
 interface Props {
   evening: Evening
   /** The block that shows; nothing while the log does. */
   at: number | null
-  outcomes: Map<number, { outcome: Outcome }>
+  outcomes: Map<BlockName, { outcome: Outcome }>
   onChoose: (block: number) => void
   onLog: () => void
 }
@@ -35,11 +35,11 @@ export function EveningStrip({ evening, at, outcomes, onChoose, onLog }: Props) 
       }}
     >
       {evening.blocks.map((block, i) => {
-        const outcome = outcomes.get(i)?.outcome
+        const outcome = outcomes.get(nameOf(block, i))?.outcome
         const label = `${texts.tonight.block(i + 1, evening.blocks.length)}: ${block.title}, ${texts.minutes(block.minutes)}${outcome ? `, ${texts.outcome[outcome]}` : ''}`
         return (
           <ButtonBase
-            key={`${block.drill} ${i}`}
+            key={nameOf(block, i)}
             aria-current={i === at ? 'step' : undefined}
             onClick={() => onChoose(i)}
             sx={{

@@ -12,7 +12,7 @@ import { Choice } from '../../../ui/Choice'
 import { NumberField } from '../../../ui/fields'
 import { asTime } from '../../../ui/figures'
 import { useSquad } from '../../assessment/squad/queries'
-import type { BlockLog, EveningLog } from './log'
+import { type BlockLog, type EveningLog, nameOf } from './log'
 
 interface Props {
   team: string
@@ -44,16 +44,16 @@ export function LogScreen({ team, evening, log, history }: Props) {
         <Typography variant="h2">{texts.log.blocks}</Typography>
         {evening.blocks.map((block, i) => (
           <BlockRow
-            key={i}
+            key={nameOf(block, i)}
             title={block.title}
             planned={block.minutes}
-            said={log.outcomes.get(i)}
-            onSay={(said) => log.say(i, said)}
+            said={log.outcomes.get(nameOf(block, i))}
+            onSay={(said) => log.say(nameOf(block, i), said)}
           />
         ))}
       </Box>
       <Note key={log.note} note={log.note} onSay={log.sayNote} />
-      {history.length > 0 && <History history={history} evening={evening} players={players} />}
+      {history.length > 0 && <History history={history} players={players} />}
     </Box>
   )
 }
@@ -183,11 +183,9 @@ function Note({ note, onSay }: { note: string; onSay: (says: string) => void }) 
 
 function History({
   history,
-  evening,
   players,
 }: {
   history: Schemas['HistoryEntry'][]
-  evening: Evening
   players: Schemas['PlayerView'][]
 }) {
   const says = (told: Schemas['Told']) => {
@@ -197,9 +195,7 @@ function History({
         players.find((player) => player.id === told.player)?.name ?? texts.log.somebody,
         told.present,
       )
-    const block =
-      evening.blocks[told.block]?.title ?? texts.tonight.block(told.block + 1, evening.blocks.length)
-    return texts.log.block(block, texts.outcome[told.outcome], told.success ?? null)
+    return texts.log.block(told.title, texts.outcome[told.outcome], told.success ?? null)
   }
   return (
     <Box component="details">

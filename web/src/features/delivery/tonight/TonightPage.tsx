@@ -13,7 +13,7 @@ import { useSquad } from '../../assessment/squad/queries'
 import { useTeam } from '../../frame/team'
 import { BlockScreen } from './BlockScreen'
 import { EveningStrip } from './EveningStrip'
-import { useLog } from './log'
+import { nameOf, useLog } from './log'
 import { tonightOf, useEvenings, useTeamEvening } from './queries'
 
 export function TonightPage() {
@@ -56,7 +56,7 @@ function Run({ team, edition, session, view, today }: RunProps) {
   const { outcomes } = log
   const players = useSquad(team).data?.players ?? []
   // The first block of which nothing was said is the current one, unless another was opened.
-  const open = evening.blocks.findIndex((_, i) => !outcomes.has(i))
+  const open = evening.blocks.findIndex((each, i) => !outcomes.has(nameOf(each, i)))
   const asked = address.get('block')
   const logging = asked === LOG || (asked === null && open < 0 && evening.blocks.length > 0)
   const at =
@@ -145,21 +145,22 @@ function Run({ team, edition, session, view, today }: RunProps) {
         )}
         {block && !logging && (
           <BlockScreen
-            key={at}
+            key={nameOf(block, at)}
             block={block}
             at={at}
             of={evening.blocks.length}
-            clockName={`${edition}.${session}.${at}`}
+            clockName={`${edition}.${session}.${nameOf(block, at)}`}
             splits={view.splits}
             team={team}
             players={players}
             missing={log.missing}
-            said={outcomes.get(at)}
+            said={outcomes.get(nameOf(block, at))}
             onSay={(said) => {
-              log.say(at, said)
+              const name = nameOf(block, at)
+              log.say(name, said)
               // Saying something new leads on; changing it does not.
-              const next = evening.blocks.findIndex((_, i) => i > at && !outcomes.has(i))
-              if (outcomes.get(at)?.outcome === said.outcome) return
+              const next = evening.blocks.findIndex((each, i) => i > at && !outcomes.has(nameOf(each, i)))
+              if (outcomes.get(name)?.outcome === said.outcome) return
               if (next > 0) choose(next)
               else setAddress({}, { replace: true })
             }}

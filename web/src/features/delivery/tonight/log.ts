@@ -1,10 +1,15 @@
 // What is known of an evening: what the server knows, and over it what still waits on this device.
-import { newId, type Schemas } from '../../../api/client'
+import { newId, type RunningBlock, type Schemas } from '../../../api/client'
 import { put, useOutbox } from '../../../storage/outbox'
 
 export type Outcome = Schemas['Outcome']
 export type BlockLog = Schemas['OutcomeView']
 export type BlockSaid = Omit<BlockLog, 'block'>
+
+/** Which block: its own name, or its place in the session where it was read before blocks had names. */
+export type BlockName = string | number
+
+export const nameOf = (block: RunningBlock, place: number): BlockName => block.id ?? place
 
 export interface EveningOf {
   team: string
@@ -15,12 +20,12 @@ export interface EveningOf {
 
 export function useLog({ team, edition, session, day }: EveningOf, known: Schemas['LogView']) {
   const waiting = useOutbox().filter((w) => !w.refused && w.team === team)
-  const outcomes = new Map<number, BlockLog>(known.outcomes.map((outcome) => [outcome.block, outcome]))
+  const outcomes = new Map<BlockName, BlockLog>(known.outcomes.map((outcome) => [outcome.block, outcome]))
   const presence = new Map<string, boolean>()
   let note = known.note
   for (const { kind, entry } of waiting) {
     if (kind === 'outcome' && entry.edition === edition && entry.session === session)
-      outcomes.set(entry.block, entry)
+      outcomes.set(entry.block, { ...entry, block: String(entry.block) })
     if (kind === 'presence' && entry.day === day) presence.set(entry.player, entry.present)
     if (kind === 'note' && entry.day === day) note = entry.says
   }
@@ -32,8 +37,8 @@ export function useLog({ team, edition, session, day }: EveningOf, known: Schema
     note,
     /** Who was missing; nothing if nobody has said who was there. */
     missing: known.missing || presence.size > 0 ? missing : null,
-    say: (block: number, said: BlockSaid) =>
-      put({ kind: 'outcome', team, entry: { ...now(), edition, session, block, ...said } }),
+    say: (block: BlockName, said: BlockSaid) =>
+      put({ kind: 'outcome', team, entry: { ...now(), edition, session, day, block, ...said } }),
     sayPresence: (players: string[], present: boolean) =>
       put(
         ...players.map((player) => ({
