@@ -1,3 +1,5 @@
+import { createHash } from 'node:crypto'
+import { readFileSync } from 'node:fs'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
@@ -26,7 +28,11 @@ function isFirst(id: string, infoOf: InfoOf, seen = new Set<string>()): boolean 
   return info !== null && (info.isEntry || info.importers.some((importer) => isFirst(importer, infoOf, seen)))
 }
 
+// The form of the interface's answers: what a device keeps of another form is not read.
+const form = createHash('sha256').update(readFileSync('src/api/schema.ts')).digest('hex').slice(0, 12)
+
 export default defineConfig({
+  define: { __API_FORM__: JSON.stringify(form) },
   plugins: [
     react(),
     VitePWA({

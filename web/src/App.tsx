@@ -93,7 +93,7 @@ export function App() {
       <CssBaseline />
       <NewVersion />
       <Suspense fallback={<Loading />}>
-        <Fallen>
+        <Fallen place="app">
           <Pages look={{ mode, setMode }} />
         </Fallen>
       </Suspense>

@@ -457,6 +457,18 @@ impl<'b> Person<'b> {
         Ok(())
     }
 
+    /// Has every page that is opened from now on run a script before anything else.
+    pub async fn begins_every_page_with(&self, script: &str) -> Result<(), Failed> {
+        let told = json!({ "cmd": "Page.addScriptToEvaluateOnNewDocument", "params": { "source": script } });
+        self.page().issue_cmd(DevTools(told)).await?;
+        Ok(())
+    }
+
+    /// Is not signed in any more, as after a long time.
+    pub async fn loses_the_sign_in(&self) -> Result<(), Failed> {
+        Ok(self.page().delete_all_cookies().await?)
+    }
+
     /// Takes the keyboard away from whatever field has it.
     pub async fn leaves_the_field(&self) -> Result<(), Failed> {
         self.runs("document.activeElement.blur()").await.map(drop)
@@ -656,6 +668,19 @@ struct NetworkConditions(serde_json::Value);
 impl WebDriverCompatibleCommand for NetworkConditions {
     fn endpoint(&self, base: &url::Url, session: Option<&str>) -> Result<url::Url, url::ParseError> {
         base.join(&format!("session/{}/chromium/network_conditions", session.unwrap_or_default()))
+    }
+
+    fn method_and_body(&self, _: &url::Url) -> (http::Method, Option<String>) {
+        (http::Method::POST, Some(self.0.to_string()))
+    }
+}
+
+#[derive(Debug)]
+struct DevTools(serde_json::Value);
+
+impl WebDriverCompatibleCommand for DevTools {
+    fn endpoint(&self, base: &url::Url, session: Option<&str>) -> Result<url::Url, url::ParseError> {
+        base.join(&format!("session/{}/goog/cdp/execute", session.unwrap_or_default()))
     }
 
     fn method_and_body(&self, _: &url::Url) -> (http::Method, Option<String>) {

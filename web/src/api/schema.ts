@@ -3089,6 +3089,7 @@ export interface components {
             notes?: components["schemas"]["NoteSaid"][];
             outcomes?: components["schemas"]["OutcomeSaid"][];
             presence?: components["schemas"]["PresenceSaid"][];
+            sender?: components["schemas"]["Sender"] | null;
         };
         /** @description What is known of an evening. */
         LogView: {
@@ -3451,6 +3452,11 @@ export interface components {
         };
         /** @description A line of note on an evening; an empty one takes the earlier one away. */
         NoteSaid: {
+            /**
+             * Format: int64
+             * @description The device's own count of what was entered on it.
+             */
+            count?: number | null;
             day: string;
             /**
              * Format: uuid
@@ -3544,6 +3550,11 @@ export interface components {
         /** @description What a coach says of a block. */
         OutcomeSaid: {
             block: components["schemas"]["BlockNamed"];
+            /**
+             * Format: int64
+             * @description The device's own count of what was entered on it.
+             */
+            count?: number | null;
             /**
              * Format: date
              * @description The day on which it was run; without it, the session's.
@@ -3833,6 +3844,11 @@ export interface components {
         };
         /** @description Whether a player was there. */
         PresenceSaid: {
+            /**
+             * Format: int64
+             * @description The device's own count of what was entered on it.
+             */
+            count?: number | null;
             day: string;
             /**
              * Format: uuid
@@ -4372,6 +4388,13 @@ export interface components {
             connected: boolean;
             runs: components["schemas"]["Run"][];
         };
+        /** @description From which device something is sent, and what its clock says just then. */
+        Sender: {
+            /** Format: uuid */
+            device: string;
+            /** Format: date-time */
+            sent_at: string;
+        };
         /** @description A drill that serves a skill. */
         ServedBy: {
             drill: string;
@@ -4841,6 +4864,11 @@ export interface components {
          */
         Surface: "inside" | "outside" | "sole" | "laces" | "toe" | "heel" | "thigh" | "chest" | "head";
         TakenBackSaid: {
+            /**
+             * Format: int64
+             * @description The device's own count of what was entered on it.
+             */
+            count?: number | null;
             said_at: string;
             /** Format: uuid */
             trial: string;
@@ -5044,6 +5072,11 @@ export interface components {
         Touches: "free" | "two" | "one";
         TrialSaid: {
             /**
+             * Format: int64
+             * @description The device's own count of what was entered on it.
+             */
+            count?: number | null;
+            /**
              * Format: uuid
              * @description Made on the device.
              */
@@ -5073,6 +5106,7 @@ export interface components {
             value: number;
         };
         TrialsSaid: {
+            sender?: components["schemas"]["Sender"] | null;
             taken_back?: components["schemas"]["TakenBackSaid"][];
             trials: components["schemas"]["TrialSaid"][];
         };
@@ -5184,6 +5218,11 @@ export interface components {
         };
         /** @description What a coach says against the evidence. */
         WordSaid: {
+            /**
+             * Format: int64
+             * @description The device's own count of what was entered on it.
+             */
+            count?: number | null;
             day: string;
             /**
              * Format: uuid
@@ -5206,6 +5245,7 @@ export interface components {
             verdict: components["schemas"]["Verdict"];
         };
         WordsSaid: {
+            sender?: components["schemas"]["Sender"] | null;
             words: components["schemas"]["WordSaid"][];
         };
         /** @description A test as it is written. */

@@ -1,52 +1,116 @@
-// What this device keeps for evenings without network: what was read, and what was entered and has not been sent.
-import { type DehydratedState, dehydrate, hydrate, type QueryClient } from '@tanstack/react-query'
+// What this device keeps for sessions without network: what was read, and what was entered and has not been sent.
+import type { QueryClient } from '@tanstack/react-query'
+import {
+  type PersistedClient,
+  type Persister,
+  persistQueryClientRestore,
+  persistQueryClientSave,
+} from '@tanstack/react-query-persist-client'
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
+import { useSyncExternalStore } from 'react'
+import * as v from 'valibot'
 import type { Waiting } from './outbox'
 
 interface Device extends DBSchema {
-  read: { key: 'all'; value: DehydratedState }
+  read: { key: 'all'; value: unknown }
   entered: { key: string; value: Waiting }
 }
 
-const opened: Promise<IDBPDatabase<Device> | undefined> = openDB<Device>('jogo', 1, {
-  upgrade(device) {
-    device.createObjectStore('read')
-    device.createObjectStore('entered', { keyPath: 'key' })
-  },
-  // A browser that keeps nothing (a private window, a full disk) still shows everything while the page is open.
-}).catch(() => undefined)
+let keeps = true
+const watchers = new Set<() => void>()
 
-/** Everything entered and not yet sent, in its order. */
+/** From now on nothing is promised: what is entered is in the memory of this page alone. */
+function keepsNothing() {
+  keeps = false
+  watchers.forEach((watch) => watch())
+  return undefined
+}
+
+/** Whether this device keeps what is entered when the page is closed: not in a private window or with a full disk. */
+export const useKeeps = () =>
+  useSyncExternalStore(
+    (watch) => {
+      watchers.add(watch)
+      return () => void watchers.delete(watch)
+    },
+    () => keeps,
+  )
+
+const open = async () =>
+  await openDB<Device>('jogo', 2, {
+    upgrade(device, before) {
+      // What was read can be read again; what was entered stays, whatever the version.
+      if (before > 0) device.deleteObjectStore('read')
+      device.createObjectStore('read')
+      if (before < 1) device.createObjectStore('entered', { keyPath: 'key' })
+    },
+    terminated: keepsNothing,
+  })
+
+const opened: Promise<IDBPDatabase<Device> | undefined> = open().catch(keepsNothing)
+
+/** Asks the browser not to clear this device's storage when the disk is full; it decides by itself. */
+export const askToKeep = () => {
+  if ('storage' in navigator) void navigator.storage.persist().catch(() => false)
+}
+
+const kinds = v.picklist(['outcome', 'presence', 'note', 'word', 'trial', 'taken_back'])
+const isWaiting = v.looseObject({
+  key: v.string(),
+  place: v.number(),
+  by: v.string(),
+  kind: kinds,
+  team: v.string(),
+  entry: v.looseObject({ said_at: v.string() }),
+})
+
+/** Everything entered and not yet sent, in its order. What cannot be read stays where it is, and breaks nothing. */
 export async function entered(): Promise<Waiting[]> {
-  const all = (await (await opened)?.getAll('entered')) ?? []
-  return all.sort((a, b) => a.place - b.place)
+  const all = await opened.then((device) => device?.getAll('entered')).catch(keepsNothing)
+  return (all ?? []).filter((entry) => v.is(isWaiting, entry)).sort((a, b) => a.place - b.place)
 }
 
 /** Writes and removes entries, all or none; what is written has reached the disk once this is done. */
 export async function keepEntered(add: Waiting[], remove: string[]) {
-  const work = (await opened)?.transaction('entered', 'readwrite', { durability: 'strict' })
-  if (!work) return
-  await Promise.all([
-    ...add.map((entry) => work.store.put(entry)),
-    ...remove.map((key) => work.store.delete(key)),
-    work.done,
-  ])
+  try {
+    const work = (await opened)?.transaction('entered', 'readwrite', { durability: 'strict' })
+    if (!work) return
+    await Promise.all([
+      ...add.map((entry) => work.store.put(entry)),
+      ...remove.map((key) => work.store.delete(key)),
+      work.done,
+    ])
+  } catch {
+    keepsNothing()
+  }
 }
 
 /** What a coach needs beside a pitch, by the first word of its key. */
 const CARRIED = ['session', 'evenings', 'evening', 'squad', 'board', 'sheet']
 const KEEP_AFTER_MS = 300
+const KEPT_FOR_MS = 30 * 24 * 3_600_000
+
+const isKept = v.looseObject({
+  timestamp: v.number(),
+  buster: v.string(),
+  clientState: v.looseObject({
+    mutations: v.array(v.unknown()),
+    queries: v.array(
+      v.looseObject({
+        queryHash: v.string(),
+        queryKey: v.array(v.unknown()),
+        state: v.looseObject({ data: v.unknown(), dataUpdatedAt: v.number(), status: v.literal('success') }),
+      }),
+    ),
+  }),
+})
 
 /** What was read is kept as it was read: that a later question found no network is not kept. */
-function asRead(queries: QueryClient): DehydratedState {
-  const state = dehydrate(queries, {
-    shouldDehydrateQuery: ({ queryKey, state }) =>
-      CARRIED.includes(String(queryKey[0])) && state.data != null,
-    shouldDehydrateMutation: () => false,
-  })
-  return {
+const asRead = (client: PersistedClient): PersistedClient => ({
+  ...client,
+  clientState: {
     mutations: [],
-    queries: state.queries.map(({ queryKey, queryHash, dehydratedAt, state }) => ({
+    queries: client.clientState.queries.map(({ queryKey, queryHash, dehydratedAt, state }) => ({
       queryKey,
       queryHash,
       dehydratedAt,
@@ -59,26 +123,48 @@ function asRead(queries: QueryClient): DehydratedState {
         fetchStatus: 'idle',
       },
     })),
-  }
+  },
+})
+
+const persister: Persister = {
+  persistClient: async (client) => {
+    await opened.then((device) => device?.put('read', asRead(client), 'all')).catch(keepsNothing)
+  },
+  restoreClient: async () => {
+    const kept = await opened.then((device) => device?.get('read', 'all')).catch(keepsNothing)
+    return v.is(isKept, kept) ? (kept as unknown as PersistedClient) : undefined
+  },
+  removeClient: async () => {
+    await opened.then((device) => device?.delete('read', 'all')).catch(keepsNothing)
+  },
 }
 
+/** Forgets everything that was read on this device: a screen that it breaks begins anew. What was entered stays. */
+export const forgetRead = async () => await persister.removeClient()
+
 /** Brings back what an earlier visit read, and from now on keeps what is read. */
-export async function keepRead(queries: QueryClient) {
+export async function keepRead(queryClient: QueryClient) {
   // What is carried stays in memory as long as the page is open.
-  for (const key of CARRIED) queries.setQueryDefaults([key], { gcTime: Infinity })
-  const device = await opened
-  const kept = await device?.get('read', 'all')
-  if (kept) hydrate(queries, kept)
-  // It is shown at once, and asked for anew all the same.
-  void queries.invalidateQueries()
-  if (!device) return
+  for (const key of CARRIED) queryClient.setQueryDefaults([key], { gcTime: Infinity })
+  // What another version of the interface answered is not shown: its form may be another.
+  const kept = { queryClient, persister, buster: __API_FORM__ }
+  await persistQueryClientRestore({ ...kept, maxAge: KEPT_FOR_MS })
+  // It is shown at once, and asked for again all the same.
+  void queryClient.invalidateQueries()
   let waits: ReturnType<typeof setTimeout> | undefined
   keepReadNow = async () => {
     clearTimeout(waits)
     waits = undefined
-    await device.put('read', asRead(queries), 'all')
+    await persistQueryClientSave({
+      ...kept,
+      dehydrateOptions: {
+        shouldDehydrateQuery: ({ queryKey, state }) =>
+          CARRIED.includes(String(queryKey[0])) && state.data != null,
+        shouldDehydrateMutation: () => false,
+      },
+    })
   }
-  queries.getQueryCache().subscribe(({ type }) => {
+  queryClient.getQueryCache().subscribe(({ type }) => {
     if (type === 'updated' || type === 'removed')
       waits ??= setTimeout(() => void keepReadNow(), KEEP_AFTER_MS)
   })

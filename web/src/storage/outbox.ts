@@ -2,7 +2,8 @@
 // until the server has taken it; its id is made here, so that sending it twice does no harm.
 import { useSyncExternalStore } from 'react'
 import { api, newId, ProblemError, type Schemas } from '../api/client'
-import { entered, keepEntered } from './device'
+import { askToKeep, entered, keepEntered } from './device'
+import { deviceCount } from './remembered'
 
 export type Outgoing =
   | { kind: 'outcome'; team: string; entry: Schemas['OutcomeSaid'] }
@@ -33,6 +34,16 @@ const watchers = new Set<() => void>()
 // Other pages of this device have the same entries before them.
 const others = new BroadcastChannel('jogo.outbox')
 
+/** This device, and how far it has counted what was entered on it. */
+function counted(entries: number) {
+  const before = deviceCount.read()
+  const device = before.id === '' ? newId() : before.id
+  deviceCount.write({ id: device, count: before.count + entries })
+  return before.count
+}
+
+const sender = (): Schemas['Sender'] => ({ device: deviceCount.read().id, sent_at: new Date().toISOString() })
+
 function show(next: Waiting[]) {
   waiting = next
   watchers.forEach((watch) => watch())
@@ -52,10 +63,20 @@ others.onmessage = () => void readAnew()
 /** Reads what still waits from an earlier visit. */
 export const openOutbox = readAnew
 
-/** Whose entries are sent: each person's own. */
-export function sendFor(id: string) {
+/**
+ * Whose entries are sent: each person's own. What the server did not take is tried once more, since a team may have been
+ * given back meanwhile; what nobody is known to have entered is theirs.
+ */
+export async function sendFor(id: string) {
   person = id
-  void flush()
+  askToKeep()
+  const changed = waiting.flatMap((w): Waiting[] => {
+    const { refused, ...entry } = w
+    if (w.by === '') return [{ ...entry, by: id }]
+    return refused !== undefined && w.by === id ? [entry] : []
+  })
+  await replace(changed)
+  await flush()
 }
 
 /** Where an entry goes. */
@@ -72,16 +93,16 @@ async function send(batch: Waiting[]) {
   if (!first) return
   const params = { path: { team: first.team } }
   if (goesTo(first) === 'words')
-    await api.POST('/teams/{team}/words', { params, body: { words: of('word') } })
+    await api.POST('/teams/{team}/words', { params, body: { words: of('word'), sender: sender() } })
   else if (goesTo(first) === 'trials')
     await api.POST('/teams/{team}/trials', {
       params,
-      body: { trials: of('trial'), taken_back: of('taken_back') },
+      body: { trials: of('trial'), taken_back: of('taken_back'), sender: sender() },
     })
   else
     await api.POST('/teams/{team}/log', {
       params,
-      body: { outcomes: of('outcome'), presence: of('presence'), notes: of('note') },
+      body: { outcomes: of('outcome'), presence: of('presence'), notes: of('note'), sender: sender() },
     })
 }
 
@@ -142,16 +163,19 @@ export async function flush() {
 
 export function put(...entries: Outgoing[]) {
   const last = waiting.at(-1)?.place ?? 0
-  const added = entries.map(
-    (entry, i): Waiting => ({ ...entry, key: newId(), place: last + 1 + i, by: person }),
-  )
+  const count = counted(entries.length)
+  const added = entries.map((outgoing, i) => {
+    const entry = { ...outgoing.entry, count: count + 1 + i }
+    return { ...outgoing, entry, key: newId(), place: last + 1 + i, by: person } as Waiting
+  })
   show([...waiting, ...added])
   void keep(added, []).finally(() => void flush())
 }
 
+/** Lets go what the server did not take of somebody's entries: only whoever entered it decides that. */
 export function dropRefused() {
-  const refused = waiting.filter((w) => w.refused).map((w) => w.key)
-  show(waiting.filter((w) => !w.refused))
+  const refused = waiting.filter((w) => w.refused && w.by === person).map((w) => w.key)
+  show(waiting.filter((w) => !refused.includes(w.key)))
   void keep([], refused)
 }
 

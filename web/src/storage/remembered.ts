@@ -11,6 +11,9 @@ interface Remembered<T> {
   forget: (of?: string) => void
 }
 
+/** What a browser that keeps nothing has as long as the page is open. */
+const inMemory = new Map<string, string>()
+
 /** A value that is kept under a name, for each thing that it is said of; `otherwise` where nothing readable is kept. */
 function remembered<T>(
   name: string,
@@ -20,13 +23,19 @@ function remembered<T>(
   const place = (of = '') => `jogo.${name}${of && `.${of}`}`
   return {
     read: (of) => {
-      const text = quietly(() => localStorage.getItem(place(of)))
+      const text = quietly(() => localStorage.getItem(place(of))) ?? inMemory.get(place(of))
       if (text == null) return otherwise
       const read = v.safeParse(shape, quietly(() => JSON.parse(text) as unknown) ?? text)
       return read.success ? read.output : otherwise
     },
-    write: (value, of) => quietly(() => localStorage.setItem(place(of), JSON.stringify(value))),
-    forget: (of) => quietly(() => localStorage.removeItem(place(of))),
+    write: (value, of) => {
+      inMemory.set(place(of), JSON.stringify(value))
+      quietly(() => localStorage.setItem(place(of), JSON.stringify(value)))
+    },
+    forget: (of) => {
+      inMemory.delete(place(of))
+      quietly(() => localStorage.removeItem(place(of)))
+    },
   }
 }
 
@@ -57,6 +66,16 @@ export const look = remembered('look', v.picklist(['light', 'dark', 'pitch']), '
 /** The team that a coach of several looks at. */
 export const chosenTeam = remembered('team', v.nullable(v.string()), null)
 
+/** The names of teams that were seen here: an entry says whose it is even after the team was taken away. */
+export const teamNames = remembered('teams', v.record(v.string(), v.string()), {})
+
+/** This device, and how far it has counted what was entered on it: its own clock may be set meanwhile. */
+export const deviceCount = remembered(
+  'device',
+  v.object({ id: v.string(), count: v.pipe(v.number(), v.integer(), v.minValue(0)) }),
+  { id: '', count: 0 },
+)
+
 /** Whether the clock sounds. */
 export const sound = remembered('sound', v.picklist(['yes', 'no']), 'yes')
 
@@ -83,6 +102,9 @@ export const split = remembered(
 
 /** The tool with which a protocol was measured last. */
 export const tool = remembered('tool', v.nullable(v.string()), null)
+
+/** When a screen broke last, in ms. */
+export const stumbledAt = remembered('stumbled', v.number(), 0)
 
 /** Whether the tour of the plan was seen to its end. */
 export const tour = remembered('tour', v.nullable(v.literal('seen')), null)

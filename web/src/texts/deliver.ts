@@ -230,23 +230,34 @@ export const print = {
 export const carried = {
   yes: 'This phone has what your next evenings need, also without network.',
   notYet: 'Still fetching your next evenings. Without network they may be missing.',
+  cannot: 'This browser stores nothing here: without network your evenings are missing.',
 }
 
 export const outbox = {
   waiting: (n: number) => `${n} not sent yet`,
   others: (n: number) => `${n} of another coach wait here`,
   refused: 'The server did not take this:',
+  unkept:
+    'This browser stores nothing here (a private window, or a full disk). What you enter is lost if you close the page before it is sent.',
+  signIn: (n: number) =>
+    n === 1
+      ? 'One entry waits on this device. It is sent when whoever entered it signs in.'
+      : `${n} entries wait on this device. They are sent when whoever entered them signs in.`,
+  /** Whose entry it is, and what it says. */
+  about: (team: string | undefined, player: string | undefined, what: string) =>
+    [team, player, what].filter(Boolean).join(', '),
+  again: 'Try again',
   what: (w: Outgoing) =>
     w.kind === 'outcome'
-      ? `a block of ${w.entry.day ?? 'a session'}, ${outcome[w.entry.outcome]}`
+      ? `${w.entry.day ?? ''} ${outcome[w.entry.outcome]}`
       : w.kind === 'trial'
-        ? `${w.entry.test} ${w.entry.value}`
+        ? `${w.entry.taken_on} ${w.entry.test} ${w.entry.value}`
         : w.kind === 'presence'
-          ? `who was here on ${w.entry.day}`
+          ? `${w.entry.day} ${w.entry.present ? 'here' : 'missing'}`
           : w.kind === 'note'
-            ? `“${w.entry.says}”`
+            ? `${w.entry.day} “${w.entry.says}”`
             : w.kind === 'word'
-              ? `“${w.entry.reason}”`
+              ? `${w.entry.day} “${w.entry.reason}”`
               : 'taking back a trial',
   seen: 'I have noted it, take it away',
 }

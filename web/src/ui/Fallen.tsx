@@ -1,15 +1,38 @@
-// When a screen breaks, it says so, and that nothing entered is lost; it never stays empty.
+// When a screen breaks, it says so, and that nothing entered is lost; it never stays empty. Each surface has one of its own,
+// so that the way to the others stays. A screen that breaks once more lets go what was read, since it may be what it stumbled
+// over; never without network, where that is all that there is.
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { Component, type ReactNode } from 'react'
+import { forgetRead } from '../storage/device'
+import { stumbledAt } from '../storage/remembered'
 import { texts } from '../texts/en'
 import { Empty } from './notes'
 
-export class Fallen extends Component<{ children: ReactNode }, { fallen: boolean }> {
+const SOON_MS = 60_000
+
+async function loadAgain() {
+  const before = stumbledAt.read()
+  stumbledAt.write(Date.now())
+  if (navigator.onLine && Date.now() - before < SOON_MS) await forgetRead()
+  window.location.reload()
+}
+
+interface Props {
+  /** Which surface it is: another one begins anew. */
+  place: string
+  children: ReactNode
+}
+
+export class Fallen extends Component<Props, { fallen: boolean }> {
   override state = { fallen: false }
 
   static getDerivedStateFromError() {
     return { fallen: true }
+  }
+
+  override componentDidUpdate(before: Props) {
+    if (this.state.fallen && before.place !== this.props.place) this.setState({ fallen: false })
   }
 
   override render() {
@@ -19,7 +42,7 @@ export class Fallen extends Component<{ children: ReactNode }, { fallen: boolean
         <Typography role="alert" sx={{ mb: 2 }}>
           {texts.fallen}
         </Typography>
-        <Button onClick={() => window.location.reload()}>{texts.retry}</Button>
+        <Button onClick={() => void loadAgain()}>{texts.retry}</Button>
       </Empty>
     )
   }

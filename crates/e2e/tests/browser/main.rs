@@ -7,6 +7,7 @@ mod drills;
 mod looking_back;
 mod offline;
 mod path;
+mod phone;
 mod plan;
 mod print;
 mod progressions;

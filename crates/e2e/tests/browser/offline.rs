@@ -5,7 +5,7 @@ use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 const DIRECTOR: &str = "Pelya Sullstay";
 const COACH: &str = "Keya Gairlow";
 
-async fn publishes(server: &Server) -> Result<(), Failed> {
+pub async fn publishes(server: &Server) -> Result<(), Failed> {
     let desk = Browser::start(DESK).await?;
     let director = Person::at(&desk, server);
     director.signs_in_as(DIRECTOR).await?;

@@ -25,7 +25,7 @@ use crate::sign_in::rights::{Act, may};
 use crate::state::State;
 
 const COOKIE: &str = "jogo";
-/// A coach who trains once a week stays signed in over the season.
+/// So long somebody stays signed in who does not come back; whoever does is signed in for as long again.
 const DAYS: i64 = 60;
 
 /// The person who sends a request.
@@ -129,6 +129,17 @@ pub async fn signed_in(state: &State, person: Uuid) -> Answer<Cookie<'static>> {
     let (token, now) = (secrets::token()?, state.clock.now());
     state.store.sign_in(&secrets::hashed(&token), person, now, now + (24 * DAYS).hours()).await?;
     Ok(signed(state, token, Duration::days(DAYS)))
+}
+
+/// Lets the sign-in of a request last for as long again, at most once a day; the cookie that says so, if it does.
+pub async fn prolonged(state: &State, request: &HttpRequest) -> Answer<Option<Cookie<'static>>> {
+    let jar = CookieJar::new();
+    let cookie = request.cookie(COOKIE).and_then(|cookie| jar.signed(&state.key).verify(cookie));
+    let Some(cookie) = cookie else { return Ok(None) };
+    let until = state.clock.now() + (24 * DAYS).hours();
+    let longer =
+        state.store.prolong_sign_in(&secrets::hashed(cookie.value()), until, until - 24.hours()).await?;
+    Ok(longer.then(|| signed(state, cookie.value().to_owned(), Duration::days(DAYS))))
 }
 
 /// Ends the sign-in of a request.

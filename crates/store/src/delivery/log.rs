@@ -84,6 +84,15 @@ pub struct LogEntries {
     pub notes: Vec<NoteEntry>,
 }
 
+impl LogEntries {
+    /// When each of them was said: of blocks, of players, of evenings.
+    pub fn times(&mut self) -> impl Iterator<Item = &mut Timestamp> {
+        let outcomes = self.outcomes.iter_mut().map(|entry| &mut entry.said_at);
+        let presence = self.presence.iter_mut().map(|entry| &mut entry.said_at);
+        outcomes.chain(presence).chain(self.notes.iter_mut().map(|entry| &mut entry.said_at))
+    }
+}
+
 /// Something that was said, by whom and when.
 #[derive(Clone, Debug, PartialEq, Eq)]
 pub struct Saying<T> {

@@ -132,6 +132,26 @@ impl Store {
         .transpose()
     }
 
+    /// Lets a sign-in last until a time, if it would end before another one: so that using it keeps it, without a write for
+    /// every request. True if it lasts longer now.
+    pub async fn prolong_sign_in(
+        &self,
+        token_hash: &[u8],
+        until: Timestamp,
+        unless_after: Timestamp,
+    ) -> Stored<bool> {
+        let (until, unless_after) = (stamp(until), stamp(unless_after));
+        let longer = sqlx::query!(
+            "UPDATE sign_in SET expires_at = ? WHERE token_hash = ? AND expires_at < ?",
+            until,
+            token_hash,
+            unless_after
+        )
+        .execute(&self.write)
+        .await?;
+        Ok(longer.rows_affected() > 0)
+    }
+
     /// Everybody who signs in, by name.
     pub async fn people(&self) -> Stored<Vec<Person>> {
         sqlx::query_as!(

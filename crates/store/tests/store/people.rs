@@ -1,6 +1,6 @@
 //! People, their sign-ins, and who coaches what.
 
-use crate::academy::{academy, at, id, person};
+use crate::academy::{Academy, academy, at, id, person};
 use jogo_store::StoreError;
 use rstest::rstest;
 
@@ -52,4 +52,21 @@ async fn a_coach_has_their_own_teams() {
     );
     assert_eq!(academy.store.teams().await.unwrap().len(), 2);
     assert!(academy.store.team(id(99)).await.unwrap().is_none());
+}
+
+#[tokio::test]
+async fn a_sign_in_that_is_used_lasts_longer_and_is_written_once_a_day() {
+    let academy = academy().await;
+    let Academy { store, coach, .. } = &academy;
+    let (token, day) = ([7; 32], jiff::SignedDuration::from_hours(24));
+    store.sign_in(&token, *coach, at("08:00:00"), at("08:00:00") + 60 * day).await.unwrap();
+    let prolong = async |now: jiff::Timestamp| {
+        store.prolong_sign_in(&token, now + 60 * day, now + 59 * day).await.unwrap()
+    };
+    assert!(!prolong(at("20:00:00")).await, "half a day later it is long enough");
+    let next_week = at("08:00:00") + 7 * day;
+    assert!(prolong(next_week).await && !prolong(next_week).await);
+    let later = at("08:00:00") + 66 * day;
+    assert!(store.signed_in(&token, later).await.unwrap().is_some());
+    assert!(store.signed_in(&token, later + 2 * day).await.unwrap().is_none());
 }

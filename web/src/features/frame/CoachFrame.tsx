@@ -3,14 +3,18 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
+import { useQueryClient } from '@tanstack/react-query'
 import { Suspense, useEffect } from 'react'
 import { NavLink, Outlet, useLocation } from 'react-router'
 import type { Schemas } from '../../api/client'
-import { dropRefused, flush, sendFor, useOutbox } from '../../storage/outbox'
-import { chosenTeam, useRemembered } from '../../storage/remembered'
+import { useKeeps } from '../../storage/device'
+import { dropRefused, flush, sendFor, useOutbox, type Waiting } from '../../storage/outbox'
+import { chosenTeam, teamNames, useRemembered } from '../../storage/remembered'
 import { texts } from '../../texts/en'
+import { Fallen } from '../../ui/Fallen'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
 import type { Look } from '../../ui/theme'
+import { squadOf } from '../assessment/squad/queries'
 import { NameMenu } from '../people/NameMenu'
 import { useCarried, useReadingBack } from './carry'
 
@@ -19,8 +23,13 @@ const PLACES = ['tonight', 'test', 'squad', 'weeks'] as const
 export function CoachFrame({ session, look }: { session: Schemas['Session']; look: Look }) {
   const { floor } = useTheme()
   useReadingBack()
-  useEffect(() => sendFor(session.id), [session.id])
-  const wide = useLocation().pathname.startsWith('/squad')
+  useEffect(() => void sendFor(session.id), [session.id])
+  useEffect(() => {
+    const seen = Object.fromEntries(session.teams.map(({ id, name }) => [id, name]))
+    teamNames.write({ ...teamNames.read(), ...seen })
+  }, [session.teams])
+  const { pathname } = useLocation()
+  const wide = pathname.startsWith('/squad')
   const carried = useCarried(session.teams)
   const [chosen, choose] = useRemembered(chosenTeam)
   const team = session.teams.find((t) => t.id === chosen) ?? session.teams[0]
@@ -80,9 +89,12 @@ export function CoachFrame({ session, look }: { session: Schemas['Session']; loo
         component="main"
         sx={{ flex: 1, minHeight: 0, overflowY: 'auto', display: 'flex', flexDirection: 'column' }}
       >
-        <Refusals />
+        <Unkept />
+        <Refusals person={session.id} />
         <Suspense fallback={<Loading />}>
-          {team ? <Outlet context={team} key={team.id} /> : <Empty>{texts.tonight.none}</Empty>}
+          <Fallen place={pathname}>
+            {team ? <Outlet context={team} key={team.id} /> : <Empty>{texts.tonight.none}</Empty>}
+          </Fallen>
         </Suspense>
       </Box>
       <Box
@@ -141,17 +153,36 @@ function OutboxNote({ person }: { person: string }) {
   )
 }
 
-function Refusals() {
-  const refused = useOutbox().filter((w) => w.refused)
+/** Tells the truth where the browser keeps nothing. */
+function Unkept() {
+  return useKeeps() ? null : <ErrorNote>{texts.outbox.unkept}</ErrorNote>
+}
+
+/** What the server did not take of one's own entries, with whom and what it is about. */
+function Refusals({ person }: { person: string }) {
+  const queries = useQueryClient()
+  const refused = useOutbox().filter((w) => w.refused && w.by === person)
   if (refused.length === 0) return null
+  const about = (w: Waiting) => {
+    const players = queries.getQueryData(squadOf(w.team).queryKey)?.players ?? []
+    const player = 'player' in w.entry ? w.entry.player : undefined
+    return texts.outbox.about(
+      teamNames.read()[w.team],
+      players.find((each) => each.id === player)?.name,
+      texts.outbox.what(w),
+    )
+  }
   return (
     <ErrorNote>
       <Typography>{texts.outbox.refused}</Typography>
       {refused.map((w) => (
         <Typography key={w.key} color="error">
-          {texts.outbox.what(w)}: {w.refused}
+          {about(w)}: {w.refused}
         </Typography>
       ))}
+      <Button size="small" sx={{ mr: 1 }} onClick={() => void sendFor(person)}>
+        {texts.outbox.again}
+      </Button>
       <Button size="small" onClick={dropRefused}>
         {texts.outbox.seen}
       </Button>

@@ -4,9 +4,10 @@ import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { Suspense, useEffect, useState } from 'react'
-import { NavLink, Outlet } from 'react-router'
+import { NavLink, Outlet, useLocation } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
+import { Fallen } from '../../ui/Fallen'
 import { isTyping } from '../../ui/keys'
 import { Legend } from '../../ui/Legend'
 import { Loading } from '../../ui/notes'
@@ -24,6 +25,7 @@ const PLACES = {
 export function DirectorFrame({ session, look }: { session: Schemas['Session']; look: Look }) {
   const [legend, setLegend] = useState(false)
   const { floor } = useTheme()
+  const { pathname } = useLocation()
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.key === '?' && !isTyping(event)) setLegend(true)
@@ -102,7 +104,9 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
       </Box>
       <Box component="main" sx={{ flex: 1, minHeight: 0, display: 'flex', flexDirection: 'column' }}>
         <Suspense fallback={<Loading />}>
-          <Outlet />
+          <Fallen place={pathname}>
+            <Outlet />
+          </Fallen>
         </Suspense>
       </Box>
       <Legend open={legend} onClose={() => setLegend(false)} />

@@ -6,6 +6,7 @@ import MenuItem from '@mui/material/MenuItem'
 import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { useSignOut } from '../../api/session'
+import { useKeeps } from '../../storage/device'
 import { texts } from '../../texts/en'
 import type { Look, Mode } from '../../ui/theme'
 import type { Own } from './NameMenu'
@@ -37,6 +38,7 @@ function placesOf(session: Schemas['Session'], coaching: boolean): [string, stri
 
 export function NameList({ at, session, look, carried, onOwn, onClose }: Props) {
   const signOut = useSignOut()
+  const keeps = useKeeps()
   const own: [Own, string][] = [['pace', texts.pace.mine(session.pace_m ?? null)]]
   if (session.teams.length > 0) own.push(['calendar', texts.calendar.open], ['post', texts.letters.mine])
   return (
@@ -60,7 +62,7 @@ export function NameList({ at, session, look, carried, onOwn, onClose }: Props) 
       ))}
       {carried !== undefined && (
         <ListSubheader sx={{ bgcolor: 'transparent', lineHeight: 1.5, py: 1, maxWidth: 260 }}>
-          {carried ? texts.carried.yes : texts.carried.notYet}
+          {!keeps ? texts.carried.cannot : carried ? texts.carried.yes : texts.carried.notYet}
         </ListSubheader>
       )}
       <MenuItem onClick={() => signOut.mutate()}>{texts.signOut}</MenuItem>

@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useForm } from 'react-hook-form'
 import { useSamples, useSignIn } from '../../api/session'
+import { useOutbox } from '../../storage/outbox'
 import { texts } from '../../texts/en'
 import { ErrorNote } from '../../ui/notes'
 import { STRANDS, StrandLine } from '../../ui/strands'
@@ -17,6 +18,7 @@ interface Credentials {
 export function SignIn() {
   const signIn = useSignIn()
   const samples = useSamples().data ?? []
+  const waiting = useOutbox().filter((w) => !w.sent).length
   const { register, handleSubmit } = useForm<Credentials>({ defaultValues: { login: '', password: '' } })
   return (
     <Box
@@ -49,6 +51,7 @@ export function SignIn() {
             autoComplete="current-password"
             {...register('password')}
           />
+          {waiting > 0 && <Typography role="status">{texts.outbox.signIn(waiting)}</Typography>}
           {signIn.isError && <ErrorNote error={signIn.error} />}
           <Button type="submit" variant="contained" disabled={signIn.isPending} sx={{ justifySelf: 'start' }}>
             {texts.signIn.go}

@@ -19,7 +19,7 @@ use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
 use crate::api::assessment::squad::TestView;
-use crate::api::{day_of_season, read_each, said_at};
+use crate::api::{SaidBy, Sender, day_of_season, read_each, said_at, when_said};
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -235,12 +235,15 @@ pub(in crate::api) struct WordSaid {
     reason: String,
     day: String,
     said_at: String,
+    /// The device's own count of what was entered on it.
+    count: Option<i64>,
 }
 
 #[derive(Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub(in crate::api) struct WordsSaid {
     words: Vec<WordSaid>,
+    sender: Option<Sender>,
 }
 
 /// The most words that are taken in at once.
@@ -258,7 +261,8 @@ pub(in crate::api) async fn say(
     said: Json<WordsSaid>,
 ) -> Answer<HttpResponse> {
     let team = who.team(&state, *team, Act::Coach).await?;
-    let said = said.into_inner().words;
+    let WordsSaid { words: said, sender } = said.into_inner();
+    let counts: Vec<Option<i64>> = said.iter().map(|word| word.count).collect();
     if said.len() > MOST_WORDS {
         let says = format!("at most {MOST_WORDS} at once: send the rest after these");
         return Err(Problem::fault("/words", says));
@@ -267,17 +271,19 @@ pub(in crate::api) async fn say(
     let milestones = state.store.milestones().await?;
     let today = state.today().await?;
     let mut faults = Vec::new();
-    let words =
-        read_each("/words", said, &mut faults, |word| new_word(&state, today, &milestones, &squad, word));
+    let mut words = read_each("/words", said, &mut faults, |word| new_word(today, &milestones, &squad, word));
     if !faults.is_empty() {
         return Err(Problem::input(faults));
     }
+    let said: Vec<SaidBy> =
+        counts.into_iter().zip(&words).map(|(count, word)| SaidBy { count, at: word.said_at }).collect();
+    let when = when_said(&state, sender, &said).await?;
+    words.iter_mut().zip(when).for_each(|(word, at)| word.said_at = at);
     state.store.add_words(team.id, &words, who.0.id, state.clock.now()).await?;
     Ok(HttpResponse::NoContent().finish())
 }
 
 fn new_word(
-    state: &State,
     today: Date,
     milestones: &[Milestone],
     squad: &[Uuid],
@@ -291,7 +297,7 @@ fn new_word(
     }
     let reason =
         short_text(&said.reason, LONGEST_REASON).map_err(|e| ("reason", format!("the reason {e}")))?;
-    let at: Timestamp = said_at(&said.said_at, &state.clock).map_err(|says| ("said_at", says))?;
+    let at: Timestamp = said_at(&said.said_at).map_err(|says| ("said_at", says))?;
     let on = day_of_season(&said.day, today).map_err(|says| ("day", says))?;
     let word = Override { on, verdict: said.verdict, reason, by: String::new() };
     Ok(NewWord { id: said.id, player: said.player, milestone: said.milestone, word, said_at: at })

@@ -19,7 +19,7 @@ use uuid::Uuid;
 
 use crate::api::assessment::board::OnDay;
 use crate::api::assessment::squad::{TestView, Wanted};
-use crate::api::{day_of_season, read_each, said_at};
+use crate::api::{SaidBy, Sender, day_of_season, read_each, said_at, when_said};
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -194,6 +194,8 @@ pub(in crate::api) struct TrialSaid {
     origin: Origin,
     /// When, by the device.
     said_at: String,
+    /// The device's own count of what was entered on it.
+    count: Option<i64>,
 }
 
 #[derive(Deserialize, ToSchema)]
@@ -201,6 +203,8 @@ pub(in crate::api) struct TrialSaid {
 pub(in crate::api) struct TakenBackSaid {
     trial: Uuid,
     said_at: String,
+    /// The device's own count of what was entered on it.
+    count: Option<i64>,
 }
 
 #[derive(Deserialize, ToSchema)]
@@ -209,6 +213,7 @@ pub(in crate::api) struct TrialsSaid {
     trials: Vec<TrialSaid>,
     #[serde(default)]
     taken_back: Vec<TakenBackSaid>,
+    sender: Option<Sender>,
 }
 
 /// The most trials that are taken in at once.
@@ -225,6 +230,13 @@ pub(in crate::api) async fn say(
 ) -> Answer<HttpResponse> {
     let team = who.team(&state, *team, Act::Coach).await?;
     let said = said.into_inner();
+    let counts: Vec<Option<i64>> = said
+        .trials
+        .iter()
+        .map(|trial| trial.count)
+        .chain(said.taken_back.iter().map(|back| back.count))
+        .collect();
+    let sender = said.sender;
     if said.trials.len() + said.taken_back.len() > MOST_TRIALS {
         return Err(Problem::fault(
             "/trials",
@@ -235,22 +247,26 @@ pub(in crate::api) async fn say(
     let tests = state.store.tests().await?;
     let squad: Vec<Uuid> = state.store.players(team.id).await?.into_iter().map(|p| p.id).collect();
     let mut faults = Vec::new();
-    let trials = read_each("/trials", said.trials, &mut faults, |trial| {
-        new_trial(&state, today, &tests, &squad, trial)
-    });
-    let taken_back = read_each("/taken_back", said.taken_back, &mut faults, |back| {
-        let said_at = said_at(&back.said_at, &state.clock).map_err(|says| ("said_at", says))?;
+    let mut trials =
+        read_each("/trials", said.trials, &mut faults, |trial| new_trial(today, &tests, &squad, trial));
+    let mut taken_back = read_each("/taken_back", said.taken_back, &mut faults, |back| {
+        let said_at = said_at(&back.said_at).map_err(|says| ("said_at", says))?;
         Ok(TakenBack { trial: back.trial, said_at })
     });
     if !faults.is_empty() {
         return Err(Problem::input(faults));
     }
+    let times = trials.iter().map(|trial| trial.said_at).chain(taken_back.iter().map(|back| back.said_at));
+    let said: Vec<SaidBy> = counts.into_iter().zip(times).map(|(count, at)| SaidBy { count, at }).collect();
+    let when = when_said(&state, sender, &said).await?;
+    let times = trials.iter_mut().map(|trial| &mut trial.said_at);
+    let times = times.chain(taken_back.iter_mut().map(|back| &mut back.said_at));
+    times.zip(when).for_each(|(at, when)| *at = when);
     state.store.add_trials(team.id, &trials, &taken_back, who.0.id, state.clock.now()).await?;
     Ok(HttpResponse::NoContent().finish())
 }
 
 fn new_trial(
-    state: &State,
     today: Date,
     tests: &[Test],
     squad: &[Uuid],
@@ -275,7 +291,7 @@ fn new_trial(
         Some(day) => day,
         None => day_of_season(&said.taken_on, today).map_err(|says| ("taken_on", says))?,
     };
-    let at = said_at(&said.said_at, &state.clock).map_err(|says| ("said_at", says))?;
+    let at = said_at(&said.said_at).map_err(|says| ("said_at", says))?;
     let value = test.value(said.value).map_err(|says| ("value", says))?;
     if matches!(test.protocol, Protocol::Points { .. }) || !said.marks.is_empty() {
         let sum = test.marked(&said.marks).map_err(|says| ("marks", says))?;

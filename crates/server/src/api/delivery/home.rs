@@ -213,6 +213,8 @@ fn new_report(
         drill: said.drill,
         day: day_of_season(&said.day, today).map_err(|says| ("day", says))?,
         best: said.best,
-        said_at: said_at(&said.said_at, &state.clock).map_err(|says| ("said_at", says))?,
+        said_at: said_at(&said.said_at)
+            .map_err(|says| ("said_at", says))?
+            .min(state.clock.now().max(jiff::Timestamp::now())),
     })
 }

@@ -16,7 +16,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use crate::api::{day_of_season, said_at};
+use crate::api::{SaidBy, Sender, day_of_season, said_at, when_said};
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -48,6 +48,8 @@ pub(in crate::api) struct OutcomeSaid {
     ran: Option<Ran>,
     /// When, by the device.
     said_at: String,
+    /// The device's own count of what was entered on it.
+    count: Option<i64>,
 }
 
 /// A block by its name; entries that wait since an earlier version name it by its place in the session, from 0.
@@ -68,6 +70,8 @@ pub(in crate::api) struct PresenceSaid {
     day: String,
     present: bool,
     said_at: String,
+    /// The device's own count of what was entered on it.
+    count: Option<i64>,
 }
 
 /// A line of note on an evening; an empty one takes the earlier one away.
@@ -79,6 +83,8 @@ pub(in crate::api) struct NoteSaid {
     day: String,
     says: String,
     said_at: String,
+    /// The device's own count of what was entered on it.
+    count: Option<i64>,
 }
 
 #[derive(Deserialize, ToSchema)]
@@ -90,6 +96,7 @@ pub(in crate::api) struct LogSaid {
     presence: Vec<PresenceSaid>,
     #[serde(default)]
     notes: Vec<NoteSaid>,
+    sender: Option<Sender>,
 }
 
 /// What was last said of a block.
@@ -213,7 +220,13 @@ pub(in crate::api) async fn say(
     said: Json<LogSaid>,
 ) -> Answer<HttpResponse> {
     let team = who.team(&state, *team, Act::Coach).await?;
-    let LogSaid { outcomes, presence, notes } = said.into_inner();
+    let LogSaid { outcomes, presence, notes, sender } = said.into_inner();
+    let counts: Vec<Option<i64>> = outcomes
+        .iter()
+        .map(|said| said.count)
+        .chain(presence.iter().map(|said| said.count))
+        .chain(notes.iter().map(|said| said.count))
+        .collect();
     if outcomes.len() + presence.len() + notes.len() > MOST_ENTRIES {
         return Err(Problem::fault(
             "",
@@ -230,14 +243,19 @@ pub(in crate::api) async fn say(
     let squad: BTreeSet<Uuid> = state.store.players(team.id).await?.into_iter().map(|p| p.id).collect();
     let today = state.today().await?;
     let mut faults = Vec::new();
-    let entries = LogEntries {
-        outcomes: taken("outcomes", outcomes, &mut faults, |said| outcome(&state, &editions, said)),
-        presence: taken("presence", presence, &mut faults, |said| here(&state, today, &squad, said)),
-        notes: taken("notes", notes, &mut faults, |said| note(&state, today, said)),
+    let mut entries = LogEntries {
+        outcomes: taken("outcomes", outcomes, &mut faults, |said| outcome(&editions, said)),
+        presence: taken("presence", presence, &mut faults, |said| here(today, &squad, said)),
+        notes: taken("notes", notes, &mut faults, |said| note(today, said)),
     };
     if !faults.is_empty() {
         return Err(Problem::input(faults));
     }
+    let times = entries.times();
+    let said: Vec<SaidBy> =
+        counts.into_iter().zip(times).map(|(count, at)| SaidBy { count, at: *at }).collect();
+    let when = when_said(&state, sender, &said).await?;
+    entries.times().zip(when).for_each(|(at, when)| *at = when);
     state.store.add_log(team.id, &entries, who.0.id, state.clock.now()).await?;
     Ok(HttpResponse::NoContent().finish())
 }
@@ -299,7 +317,7 @@ impl Known {
     }
 }
 
-fn outcome(state: &State, editions: &[Known], s: OutcomeSaid) -> Result<OutcomeEntry, Wrong> {
+fn outcome(editions: &[Known], s: OutcomeSaid) -> Result<OutcomeEntry, Wrong> {
     let edition = editions.iter().find(|each| each.now.assigned.published.id == s.edition);
     let known =
         edition.ok_or_else(|| ("edition", "this team does not work by such an edition".to_owned()))?;
@@ -315,11 +333,11 @@ fn outcome(state: &State, editions: &[Known], s: OutcomeSaid) -> Result<OutcomeE
         edition: s.edition,
         session,
         said: BlockSaid { block, outcome: s.outcome, minutes: s.minutes, success: s.success, ran: s.ran },
-        said_at: said_at(&s.said_at, &state.clock).map_err(|says| ("said_at", says))?,
+        said_at: said_at(&s.said_at).map_err(|says| ("said_at", says))?,
     })
 }
 
-fn here(state: &State, today: Date, squad: &BTreeSet<Uuid>, s: PresenceSaid) -> Result<PresenceEntry, Wrong> {
+fn here(today: Date, squad: &BTreeSet<Uuid>, s: PresenceSaid) -> Result<PresenceEntry, Wrong> {
     if !squad.contains(&s.player) {
         return Err(("player", "this squad has no such player".to_owned()));
     }
@@ -328,11 +346,11 @@ fn here(state: &State, today: Date, squad: &BTreeSet<Uuid>, s: PresenceSaid) -> 
         player: s.player,
         day: day_of_season(&s.day, today).map_err(|says| ("day", says))?,
         present: s.present,
-        said_at: said_at(&s.said_at, &state.clock).map_err(|says| ("said_at", says))?,
+        said_at: said_at(&s.said_at).map_err(|says| ("said_at", says))?,
     })
 }
 
-fn note(state: &State, today: Date, s: NoteSaid) -> Result<NoteEntry, Wrong> {
+fn note(today: Date, s: NoteSaid) -> Result<NoteEntry, Wrong> {
     let says = match s.says.trim() {
         "" => String::new(),
         says => short_text(says, LONGEST_NOTE).map_err(|e| ("says", format!("the note {e}")))?,
@@ -341,6 +359,6 @@ fn note(state: &State, today: Date, s: NoteSaid) -> Result<NoteEntry, Wrong> {
         id: s.id,
         day: day_of_season(&s.day, today).map_err(|says| ("day", says))?,
         says,
-        said_at: said_at(&s.said_at, &state.clock).map_err(|says| ("said_at", says))?,
+        said_at: said_at(&s.said_at).map_err(|says| ("said_at", says))?,
     })
 }

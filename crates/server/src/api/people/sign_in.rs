@@ -122,8 +122,16 @@ pub(in crate::api) async fn session(state: &State, person: Person) -> Answer<Ses
 
 /// Who is signed in.
 #[utoipa::path(get, operation_id = "session_show", path = "/session", responses((status = 200, body = Session), (status = 401, body = Problem)))]
-pub(in crate::api) async fn show(who: SignedIn, state: Data<State>) -> Answer<Json<Session>> {
-    Ok(Json(session(&state, who.0).await?))
+pub(in crate::api) async fn show(
+    who: SignedIn,
+    state: Data<State>,
+    request: HttpRequest,
+) -> Answer<HttpResponse> {
+    let mut answer = HttpResponse::Ok();
+    if let Some(cookie) = sign_in::prolonged(&state, &request).await? {
+        answer.cookie(cookie);
+    }
+    Ok(answer.json(session(&state, who.0).await?))
 }
 
 /// Signs in.

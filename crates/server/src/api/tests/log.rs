@@ -165,3 +165,31 @@ async fn what_cannot_be_is_refused_as_a_whole(#[case] wrong: Value, #[case] poin
     assert_eq!((answered.status.as_u16(), answered.pointers()), (422, pointers.to_vec()));
     assert_eq!(evening(&coach, 2).await["log"], before["log"], "nothing was written");
 }
+
+// The server's clock was set back by two days while the phone's was right, and the phone's runs three minutes ahead of another
+// one's: nothing is refused for that, and the later word counts.
+#[actix_web::test]
+async fn no_clock_has_anything_refused_or_turned_round() {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let squad = coach.gets(&format!("{team}/squad")).await.body;
+    let player = &squad["players"][0]["id"];
+    let now = jiff::Timestamp::now();
+    let sent = |n: u32, device: u32, present: bool, clock: i64, ago: i64| {
+        let clock = now + jiff::SignedDuration::from_secs(clock);
+        json!({"presence": [{"id": id(n), "player": player, "day": "2031-02-12", "present": present, "count": 1,
+                             "said_at": (clock - jiff::SignedDuration::from_secs(ago)).to_string()}],
+               "sender": {"device": id(device), "sent_at": clock.to_string()}})
+    };
+    // Said three minutes ago on the phone that is three minutes ahead; two minutes ago on the other one.
+    for body in [sent(1, 900, true, 180, 180), sent(2, 901, false, 0, 120)] {
+        let answered = coach.posts(&format!("{team}/log"), body).await;
+        assert_eq!(answered.status, 204, "{answered:?}");
+    }
+    let page = format!("{team}/players/{}/export", player.as_str().unwrap());
+    let presence = coach.gets(&page).await.body["presence"].clone();
+    let of_day: Vec<&Value> =
+        presence.as_array().unwrap().iter().filter(|entry| entry["day"] == "2031-02-12").collect();
+    assert_eq!(of_day.iter().map(|entry| &entry["present"]).collect::<Vec<_>>(), [false]);
+}

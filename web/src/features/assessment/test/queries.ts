@@ -41,7 +41,9 @@ export function useTrials(team: string, sheet: Schemas['Sheet'], today: string, 
   const waiting = useOutbox().filter((w) => !w.refused && w.team === team)
   const back = new Set(waiting.flatMap((w) => (w.kind === 'taken_back' ? [w.entry.trial] : [])))
   const of = ({ player, side }: Omit<Cell, 'round'>): Entered[] => {
-    const known: Entered[] = player.trials.filter((t) => (t.side ?? null) === side)
+    // A sheet that was read on another day holds the results of that day, and these are not changed today.
+    const ofToday = sheet.today === today ? player.trials : []
+    const known: Entered[] = ofToday.filter((t) => (t.side ?? null) === side)
     const coming = waiting.flatMap((w) =>
       w.kind === 'trial' &&
       w.entry.player === player.id &&

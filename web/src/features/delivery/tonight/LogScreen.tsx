@@ -5,7 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase'
 import { useTheme } from '@mui/material/styles'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
+import { useEffect, useLayoutEffect, useRef, useState } from 'react'
 import type { Evening, Schemas } from '../../../api/client'
 import { texts } from '../../../texts/en'
 import { Choice } from '../../../ui/Choice'
@@ -52,7 +52,7 @@ export function LogScreen({ team, evening, log, history }: Props) {
           />
         ))}
       </Box>
-      <Note key={log.note} note={log.note} onSay={log.sayNote} />
+      <Note note={log.note} onSay={log.sayNote} />
       {history.length > 0 && <History history={history} players={players} />}
     </Box>
   )
@@ -167,16 +167,43 @@ function BlockRow({
   )
 }
 
+/** How long after the last key a note is kept by itself. */
+const KEEP_AFTER_MS = 1_000
+
 function Note({ note, onSay }: { note: string; onSay: (says: string) => void }) {
-  const [typed, setTyped] = useState(note)
+  const [typed, setTyped] = useState<string | null>(null)
+  const keep = useRef(() => {})
+  useLayoutEffect(() => {
+    keep.current = () => {
+      if (typed !== null && typed.trim() !== note) onSay(typed.trim())
+    }
+  })
+  // Nothing is lost when the field is never left: the phone is put away, or another screen is opened.
+  useEffect(() => {
+    const soon = setTimeout(() => keep.current(), KEEP_AFTER_MS)
+    return () => clearTimeout(soon)
+  }, [typed])
+  useEffect(() => {
+    const leaves = () => keep.current()
+    document.addEventListener('visibilitychange', leaves)
+    window.addEventListener('pagehide', leaves)
+    return () => {
+      document.removeEventListener('visibilitychange', leaves)
+      window.removeEventListener('pagehide', leaves)
+      leaves()
+    }
+  }, [])
   return (
     <TextField
       label={texts.log.note}
       helperText={texts.log.noteAbout}
-      value={typed}
+      value={typed ?? note}
       multiline
       onChange={(event) => setTyped(event.target.value.replace(/\n/g, ' ').slice(0, 200))}
-      onBlur={() => typed.trim() !== note && onSay(typed.trim())}
+      onBlur={() => {
+        keep.current()
+        setTyped(null)
+      }}
     />
   )
 }
