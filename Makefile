@@ -17,7 +17,8 @@ web/node_modules/.package-lock.json: web/package.json web/package-lock.json
 	cd web && npm ci --no-progress
 	@touch $@
 
-web/dist/index.html: web/node_modules/.package-lock.json web/index.html web/vite.config.ts $(shell find web/src web/public -type f 2>/dev/null)
+web/dist/index.html: web/node_modules/.package-lock.json web/index.html web/vite.config.ts \
+		$(shell find web/src web/public -type f 2>/dev/null)
 	cd web && npm run --silent build
 
 # Renews the checked form of the queries, and the client's types from the interface that the code describes.
@@ -43,6 +44,8 @@ check: tools-queries web
 	cargo clippy --workspace --all-targets --locked -- --deny warnings
 	scripts/queries.sh --check
 	scripts/client.sh --check
+	node scripts/lines.mjs
+	node scripts/circles.mjs
 	cd web && npm run --silent types && npm run --silent lint
 	scripts/bundle.sh
 

@@ -4,10 +4,12 @@
 set -eu
 cd "$(dirname "$0")/.."
 mkdir -p target
-# The whole workspace, as the tests build it: one package alone would build what it rests on once more, with other features.
+# The whole workspace, as the tests build it: one package alone would build what it rests on once more, with other
+# features.
 cargo build --quiet --locked --workspace
 target/debug/jogo openapi > target/openapi.json
-web/node_modules/.bin/openapi-typescript target/openapi.json --default-non-nullable=false --output target/schema.ts >/dev/null
+web/node_modules/.bin/openapi-typescript target/openapi.json --default-non-nullable=false \
+    --output target/schema.ts >/dev/null
 if [ "${1:-}" = "--check" ]; then
     diff -q web/src/api/schema.ts target/schema.ts >/dev/null || { echo "web/src/api/schema.ts is stale: run make client" >&2; exit 1; }
 else

@@ -1,6 +1,6 @@
 #!/bin/sh
-# Measures Jogo on a large academy: makes one (SCALE times the demo, 121 unless it is said: three million trials), serves
-# it, and asks as people do. Prints medians over HTTP on this machine, in milliseconds.
+# Measures Jogo on a large academy: makes one (SCALE times the demo, 121 unless it is said: three million trials),
+# serves it, and asks as people do. Prints medians over HTTP on this machine, in milliseconds.
 set -eu
 cd "$(dirname "$0")/.."
 scale="${SCALE:-121}"

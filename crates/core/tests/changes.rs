@@ -21,17 +21,42 @@ fn edition() -> Edition {
 // Each by hand.
 #[rstest]
 #[case::nothing(|_: &mut Edition| {}, &[])]
-#[case::longer(|e: &mut Edition| e.plan.sessions[1][0].minutes = Minutes(10), &["session 2: “Roll, stop, step, Form” 10 min in place of 8 min"])]
-#[case::moved(|e: &mut Edition| { let block = e.plan.sessions[1].remove(0); e.plan.sessions[4].push(block); }, &["session 2: “Roll, stop, step, Form” moves to session 5"])]
+#[case::longer(
+    |e: &mut Edition| e.plan.sessions[1][0].minutes = Minutes(10),
+    &["session 2: “Roll, stop, step, Form” 10 min in place of 8 min"],
+)]
+#[case::moved(
+    |e: &mut Edition| { let block = e.plan.sessions[1].remove(0); e.plan.sessions[4].push(block); },
+    &["session 2: “Roll, stop, step, Form” moves to session 5"],
+)]
 #[case::left_out(|e: &mut Edition| e.plan.sessions[1].clear(), &["session 2: “Roll, stop, step, Form” is left out"])]
-#[case::come_in(|e: &mut Edition| e.plan.sessions[4].push(Block::of("wall-of-two@form", Minutes(8))), &["session 5: “Push pass in pairs, Form” comes in"])]
-#[case::a_stage_up(|e: &mut Edition| e.plan.sessions[1][0].variant = "roll-stop-step@flow".into(), &["session 2: “Roll, stop, step, Form” is left out", "session 2: “Roll, stop, step, Flow” comes in"])]
-#[case::twice_in_one(|e: &mut Edition| { let block = e.plan.sessions[2].remove(0); e.plan.sessions[0].push(block); }, &["session 3: “Push pass in pairs, Form” moves to session 1"])]
-#[case::other_minutes(|e: &mut Edition| e.curriculum.minutes[2] = Minutes(25), &["session 3: 25 min in place of 40 min"])]
-#[case::another_floor(|e: &mut Edition| e.curriculum.ground.width = Metres(9.0), &["the floor, the kit or the squad is another"])]
+#[case::come_in(
+    |e: &mut Edition| e.plan.sessions[4].push(Block::of("wall-of-two@form", Minutes(8))),
+    &["session 5: “Push pass in pairs, Form” comes in"],
+)]
+#[case::a_stage_up(
+    |e: &mut Edition| e.plan.sessions[1][0].variant = "roll-stop-step@flow".into(),
+    &["session 2: “Roll, stop, step, Form” is left out", "session 2: “Roll, stop, step, Flow” comes in"],
+)]
+#[case::twice_in_one(
+    |e: &mut Edition| { let block = e.plan.sessions[2].remove(0); e.plan.sessions[0].push(block); },
+    &["session 3: “Push pass in pairs, Form” moves to session 1"],
+)]
+#[case::other_minutes(
+    |e: &mut Edition| e.curriculum.minutes[2] = Minutes(25), &["session 3: 25 min in place of 40 min"],
+)]
+#[case::another_floor(
+    |e: &mut Edition| e.curriculum.ground.width = Metres(9.0), &["the floor, the kit or the squad is another"],
+)]
 #[case::another_week(|e: &mut Edition| e.curriculum.holidays = vec![2], &["it runs on other days"])]
-#[case::no_goal(|e: &mut Edition| e.curriculum.goals.truncate(e.curriculum.goals.len() - 1), &["“Pass through a gate” is no goal any more"])]
-#[case::reworded(|e: &mut Edition| e.drills.iter_mut().filter(|d| d.id == "wall-of-two").for_each(|d| d.points.push("Firm ankle".into())), &["“Push pass in pairs” is written differently"])]
+#[case::no_goal(
+    |e: &mut Edition| e.curriculum.goals.truncate(e.curriculum.goals.len() - 1),
+    &["“Pass through a gate” is no goal any more"],
+)]
+#[case::reworded(
+    |e: &mut Edition| e.drills.iter_mut().filter(|d| d.id == "wall-of-two").for_each(|d| d.points.push("Firm ankle".into())),
+    &["“Push pass in pairs” is written differently"],
+)]
 fn every_change_is_told(#[case] change: fn(&mut Edition), #[case] told: &[&str]) {
     let earlier = edition();
     let mut now = edition();

@@ -34,10 +34,11 @@ fn each_drill_gives_a_variant_for_every_stage_that_it_serves() {
     assert!(!has(&problem, "weave-six@contest"), "it serves no Contest");
 }
 
-// By hand: weave-six has difficulty 3; Form is its plain rung, Flow adds 0.5 for going forward and 0.5 for the rhythm, Scan
-// 0.5 and 1.5 for the call. It is 6.75 m long, so 12 stations stand in the hall and 7 pairs all work at once. A set is 14 s a
-// side, with 20 s of rest between: two sets (half of three, rounded up) make 4 × 14 + 3 × 20 = 116 s with 60 s of explaining 3
-// min, raised to the shortest block of 5; five sets (one and a half times three, rounded up) 10 × 14 + 9 × 20 + 60 = 380 s.
+// By hand: weave-six has difficulty 3; Form is its plain rung, Flow adds 0.5 for going forward and 0.5 for the
+// rhythm, Scan 0.5 and 1.5 for the call. It is 6.75 m long, so 12 stations stand in the hall and 7 pairs all work at
+// once. A set is 14 s a side, with 20 s of rest between: two sets (half of three, rounded up) make 4 × 14 + 3 × 20 =
+// 116 s with 60 s of explaining 3 min, raised to the shortest block of 5; five sets (one and a half times three,
+// rounded up) 10 × 14 + 9 × 20 + 60 = 380 s.
 #[rstest]
 #[case::form("weave-six@form", 3.0)]
 #[case::flow("weave-six@flow", 4.0)]

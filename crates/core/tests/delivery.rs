@@ -11,7 +11,8 @@ use jogo_core::units::Minutes;
 use proptest::prelude::*;
 use rstest::rstest;
 
-/// Two weeks of two evenings on 6, 9, 13 and 16 January; each has 8 min of passing and 10 of receiving with passing (6 : 4).
+/// Two weeks of two evenings on 6, 9, 13 and 16 January; each has 8 min of passing and 10 of receiving with passing
+/// (6 : 4).
 fn two_weeks() -> Edition {
     let mut curriculum = demo::curriculum();
     curriculum.weeks = 2;
@@ -35,8 +36,8 @@ fn close(found: [f64; 4], wanted: [f64; 4]) -> bool {
     found.iter().zip(wanted).all(|(f, w)| (f - w).abs() < 1e-9)
 }
 
-// By hand: a week plans 2 × (8 + 4) = 24 min of passing and 2 × 6 = 12 of receiving. Said of its first evening: the passing
-// done, the receiving cut short at 5 min, of which 3 count as receiving and 2 as passing.
+// By hand: a week plans 2 × (8 + 4) = 24 min of passing and 2 × 6 = 12 of receiving. Said of its first evening: the
+// passing done, the receiving cut short at 5 min, of which 3 count as receiving and 2 as passing.
 #[test]
 fn minutes_count_for_their_strands() {
     let said = demo::said(
@@ -79,7 +80,9 @@ fn a_skipped_evening_has_a_log() {
 proptest! {
     #[test]
     fn nothing_is_delivered_beyond_the_plan(
-        entries in proptest::collection::btree_map((0usize..4, 0usize..2), (0u8..3, proptest::option::of(0u32..240)), 0..8)
+        entries in proptest::collection::btree_map(
+            (0usize..4, 0usize..2), (0u8..3, proptest::option::of(0u32..240)), 0..8,
+        )
     ) {
         let outcome = |n| [Outcome::Done, Outcome::Short, Outcome::Skipped][usize::from(n)];
         let plan = two_weeks().plan;

@@ -20,10 +20,10 @@ fn first_evening(blocks: &[(&str, u32)]) -> Edition {
     demo::edition(Plan { sessions: vec![blocks.iter().map(block).collect()] })
 }
 
-// By hand, for 14 players in the hall of 18 × 12 m with a margin of 1 m and a run-off of 0.5 m: a station of two markers
-// six paces apart is 4.5 m long; ⌊19 ÷ 2⌋ × ⌊13 ÷ 6.5⌋ = 18 fit, and 7 pairs keep all 14 at work.
-// A block of 6 min holds 60 s of explaining and 3 sets a side: 6 × 30 s of work with 5 × 20 s of rest between, 280 s.
-// 0.5 touches a second × 180 s = 90, half of them with each foot; 1 − 180 ÷ 280 = 36 % of the time is waiting.
+// By hand, for 14 players in the hall of 18 × 12 m with a margin of 1 m and a run-off of 0.5 m: a station of two
+// markers six paces apart is 4.5 m long; ⌊19 ÷ 2⌋ × ⌊13 ÷ 6.5⌋ = 18 fit, and 7 pairs keep all 14 at work. A block of
+// 6 min holds 60 s of explaining and 3 sets a side: 6 × 30 s of work with 5 × 20 s of rest between, 280 s. 0.5
+// touches a second × 180 s = 90, half of them with each foot; 1 − 180 ÷ 280 = 36 % of the time is waiting.
 #[test]
 fn pairs_at_the_wall_of_two() {
     let edition = first_evening(&[("wall-of-two@form", 6)]);
@@ -42,7 +42,8 @@ fn pairs_at_the_wall_of_two() {
     assert_eq!((evening.unused, block.starts, block.laying_out), (Minutes(34), Minutes(0), Minutes(0)));
 }
 
-// By hand: 14 white markers for the first, 14 blue for the second; 14 × 6 s ÷ 2 adults = 42 s, one minute of laying out.
+// By hand: 14 white markers for the first, 14 blue for the second; 14 × 6 s ÷ 2 adults = 42 s, one minute of laying
+// out.
 #[test]
 fn the_kit_is_the_most_of_each_colour_and_changes_take_time() {
     let edition =

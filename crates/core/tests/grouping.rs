@@ -20,7 +20,8 @@ fn spread(groups: &[Vec<usize>], strengths: &[f64]) -> f64 {
 proptest! {
     #[test]
     fn everybody_stands_somewhere_once(
-        strengths in prop::collection::vec(0.0_f64..3.0, 1..30), station in 1_u32..6, evening in 0_usize..24, roll in 0_u64..4
+        strengths in prop::collection::vec(0.0_f64..3.0, 1..30), station in 1_u32..6,
+        evening in 0_usize..24, roll in 0_u64..4
     ) {
         for mix in [Mix::LikeWithLike, Mix::Mixed] {
             let mut all = order(&squad(&strengths), mix, station, evening, roll);
@@ -55,8 +56,9 @@ proptest! {
     }
 }
 
-// By hand: twelve players at four stations of three. Tiers of four; on evening e, player i of tier t stands at the station
-// that took place i − t·e (mod 4). Two players of neighbouring tiers meet once in four evenings, of tiers two apart twice.
+// By hand: twelve players at four stations of three. Tiers of four; on evening e, player i of tier t stands at the
+// station that took place i − t·e (mod 4). Two players of neighbouring tiers meet once in four evenings, of tiers two
+// apart twice.
 #[test]
 fn pairs_change_from_evening_to_evening() {
     let strengths: Vec<f64> = (0..12).map(|n| 3.0 - f64::from(n) * 0.2).collect();

@@ -1,4 +1,5 @@
-//! Laws that hold for every layout, split, dose and plan, checked against slow and simple other ways to the same figure.
+//! Laws that hold for every layout, split, dose and plan, checked against slow and simple other ways to the same
+//! figure.
 #![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
 use std::collections::BTreeMap;
@@ -67,7 +68,9 @@ proptest! {
 proptest! {
     // A repeat is what it says, written out.
     #[test]
-    fn a_repeat_lays_what_it_would_lay_written_out(times in 1u32..6, turn in 0u32..=360, metres in 1u32..6, every in 1u32..3) {
+    fn a_repeat_lays_what_it_would_lay_written_out(
+        times in 1u32..6, turn in 0u32..=360, metres in 1u32..6, every in 1u32..3,
+    ) {
         let body = format!("mark; turn left {turn}; walk {metres}; box {every} by {metres}; ball; wall {every}; gate wide {every}");
         let read = |text: String| Layout::read(&format!("unit m; {text}"), Pace::default()).unwrap();
         let repeated = read(format!("repeat {times} {{ {body} }}"));
@@ -140,7 +143,9 @@ proptest! {
         let (work, rest) = (Seconds(f64::from(work)), Seconds(f64::from(rest)));
         let explaining = Seconds(60.0);
         let dose =
-            Dose::Timed { work, rest, sets: 1, sides }.scheduled(Seconds(0.0)).filling(Minutes(minutes), explaining, turns);
+            Dose::Timed { work, rest, sets: 1, sides }
+                .scheduled(Seconds(0.0))
+                .filling(Minutes(minutes), explaining, turns);
         let lasts = |dose: Schedule| 60.0 + dose.duration().0 * f64::from(turns);
         let room = f64::from(minutes) * 60.0;
         prop_assert!(lasts(dose) <= room + 1e-6 || dose.sets() == 1);

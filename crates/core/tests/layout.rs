@@ -34,7 +34,9 @@ fn faults(text: &str) -> Vec<String> {
 #[case::a_goal_and_a_ball("unit m; ball; walk 7; goal 3", (3.0, 7.0))]
 #[case::repeated_three_times("unit m; repeat 3 { mark A; walk 2 }", (0.0, 4.0))]
 // The weave passes 0.4 m to the left and to the right of its markers.
-#[case::a_weave_needs_room("unit m; mark A; walk 2; line 4 W every 1; walk 2; mark B; path dribble A -> W* -> B", (0.8, 7.0))]
+#[case::a_weave_needs_room(
+    "unit m; mark A; walk 2; line 4 W every 1; walk 2; mark B; path dribble A -> W* -> B", (0.8, 7.0),
+)]
 fn footprints(#[case] text: &str, #[case] (width, depth): (f64, f64)) {
     let footprint = read(text).footprint();
     assert!(
@@ -89,8 +91,9 @@ fn unnamed_lines_of_a_repeat_keep_their_letter() {
     assert_eq!(layout.paths[0].measure().length, Metres(2.0));
 }
 
-// By hand: markers at 2, 3, 4, 5 m; passing points at x = −0.4, 0.4, −0.4, 0.4. From A (0, 0) to the first is √(0.16 + 4), three
-// legs of √(0.64 + 1), from the last to B (0, 7) √(0.16 + 4). Coming from B the line is walked backwards: left is then x = +0.4.
+// By hand: markers at 2, 3, 4, 5 m; passing points at x = −0.4, 0.4, −0.4, 0.4. From A (0, 0) to the first is √(0.16
+// + 4), three legs of √(0.64 + 1), from the last to B (0, 7) √(0.16 + 4). Coming from B the line is walked backwards:
+// left is then x = +0.4.
 #[rstest]
 #[case::from_the_near_end("path dribble A -> W* -> B", -0.4)]
 #[case::from_the_far_end("path dribble B -> W* -> A", 0.4)]
@@ -100,7 +103,8 @@ fn a_weave_passes_on_alternate_sides_the_left_one_first(#[case] path: &str, #[ca
     assert!((path.stops[1].at.x - first).abs() < 1e-9);
     let by_hand = 2.0 * 4.16_f64.sqrt() + 3.0 * 1.64_f64.sqrt();
     assert!((path.measure().length.0 - by_hand).abs() < 1e-9);
-    // At each inner passing point the way turns by 2 × atan(0.8) = 77.3°, at the outer two by atan(0.8) + atan(0.2) = 50.0°.
+    // At each inner passing point the way turns by 2 × atan(0.8) = 77.3°, at the outer two by atan(0.8) + atan(0.2) =
+    // 50.0°.
     assert_eq!(path.measure().direction_changes, 4);
     let turning =
         2.0 * 2.0 * 0.8_f64.atan().to_degrees() + 2.0 * (0.8_f64.atan() + 0.2_f64.atan()).to_degrees();
@@ -233,7 +237,10 @@ fn all_mistakes_show_at_once_in_their_order() {
 #[rstest]
 #[case::a_megabyte("mark ".repeat(200_000), "expected a text of at most 100000 bytes")]
 #[case::endless_statements("walk 1m; back 1m; ".repeat(1_500), "expected at most 2000 statements")]
-#[case::endless_rounds("repeat 100 { repeat 100 { repeat 100 { walk 1m; back 1m } } }".into(), "at most 2000 statements once repeats are unrolled")]
+#[case::endless_rounds(
+    "repeat 100 { repeat 100 { repeat 100 { walk 1m; back 1m } } }".into(),
+    "at most 2000 statements once repeats are unrolled",
+)]
 #[case::a_tower_of_repeats("repeat 2 { ".repeat(9) + "walk 1m" + &"}".repeat(9), "at most 8 repeats inside each other")]
 #[case::endless_markers("line 100 every 0.1m; turn around; ".repeat(6), "expected at most 500 markers")]
 fn size_is_bounded(#[case] text: String, #[case] says: &str) {

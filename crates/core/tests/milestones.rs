@@ -106,7 +106,9 @@ fn standing(evidence: Evidence, trials: &[Trial<u8>], said: &[Override], on: Dat
 #[case::kept_after_21_days(&[(0, 12.0), (7, 12.0), (28, 12.0)], State::Kept, Some(28))]
 #[case::not_kept_by_a_miss(&[(0, 12.0), (7, 12.0), (27, 12.0), (28, 3.0)], State::Met, Some(7))]
 #[case::slipped_and_back(&[(0, 12.0), (7, 12.0), (9, 3.0), (11, 4.0), (13, 12.0), (15, 12.0)], State::Met, Some(15))]
-#[case::slipped_and_back_later(&[(0, 12.0), (7, 12.0), (28, 3.0), (30, 4.0), (40, 12.0), (42, 12.0)], State::Kept, Some(42))]
+#[case::slipped_and_back_later(
+    &[(0, 12.0), (7, 12.0), (28, 3.0), (30, 4.0), (40, 12.0), (42, 12.0)], State::Kept, Some(42),
+)]
 fn two_of_the_last_three_dates(
     #[case] on_days: &[(i32, f64)],
     #[case] state: State,
@@ -217,7 +219,9 @@ fn a_coach_has_the_last_word_with_a_reason() {
 #[case::test_passed(Gate::Test { test: "taps".into(), value: 10.0, times: 2, of_last: 3 }, 7, Some(true))]
 #[case::test_not_yet(Gate::Test { test: "taps".into(), value: 10.0, times: 2, of_last: 3 }, 6, Some(false))]
 #[case::sentence(Gate::Milestone { milestone: "I can do ten taps".into(), times: 2, of_last: 2 }, 7, Some(true))]
-#[case::sentence_not_yet(Gate::Milestone { milestone: "I can do ten taps".into(), times: 3, of_last: 4 }, 7, Some(false))]
+#[case::sentence_not_yet(
+    Gate::Milestone { milestone: "I can do ten taps".into(), times: 3, of_last: 4 }, 7, Some(false),
+)]
 #[case::nobody_says_that(Gate::Milestone { milestone: "I can fly".into(), times: 1, of_last: 1 }, 7, None)]
 fn gates_are_answered(#[case] gate: Gate, #[case] after: i32, #[case] passed: Option<bool>) {
     let results = results(&tests(), &[], &[taps(0, 12.0), taps(7, 11.0)]);

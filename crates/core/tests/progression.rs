@@ -70,8 +70,8 @@ fn what_needs_itself_is_a_circle_of_one() {
     assert_eq!(kinds(&[skill("a", 0, &[("a", Stage::Form)])])[0], (FindingKind::Circle, ids(&["a"])));
 }
 
-// C needs A at Form, and B, which needs A at Flow: Flow is more than Form, so the need of A says nothing new. Were it asked at
-// Scan, it would.
+// C needs A at Form, and B, which needs A at Flow: Flow is more than Form, so the need of A says nothing new. Were it
+// asked at Scan, it would.
 #[test]
 fn a_need_is_redundant_only_if_another_one_asks_for_as_much() {
     let chain = |stage| {
@@ -147,9 +147,9 @@ fn the_parts_of_a_joined_skill_are_needs_at_form() {
     assert_eq!(needs, [(0, Stage::Flow), (1, Stage::Form)]);
 }
 
-// By hand, two exposures a stage: tap stands at Flow (Form is done), so Flow is missing; stop is new and needed at Form; the chain is
-// new: Form and Flow. One after the other: tap Flow, then chain Form, chain Flow, that is 3 sessions, 2 weeks of two sessions; two
-// new skills at one a week take 2 weeks. 4 stages × 2 exposures.
+// By hand, two exposures a stage: tap stands at Flow (Form is done), so Flow is missing; stop is new and needed at
+// Form; the chain is new: Form and Flow. One after the other: tap Flow, then chain Form, chain Flow, that is 3
+// sessions, 2 weeks of two sessions; two new skills at one a week take 2 weeks. 4 stages × 2 exposures.
 #[test]
 fn a_way_costs_what_the_rules_ask_at_least() {
     let skills = [
@@ -195,12 +195,22 @@ fn changed(change: fn(&mut Vec<Skill>)) -> Vec<String> {
 #[case::a_newcomer(|s: &mut Vec<Skill>| s.push(skill("hop", 0, &[])), &["“HOP” is new"])]
 #[case::one_is_gone(|s: &mut Vec<Skill>| { s.pop(); }, &["“TURN” is gone"])]
 #[case::another_name(|s: &mut Vec<Skill>| s[0].name = "Touch".into(), &["“TAP” is now called “Touch”"])]
-#[case::another_band(|s: &mut Vec<Skill>| s[2].band = BANDS[2].into(), &["“TURN” now starts in u10-u12, before in u8-u9"])]
-#[case::a_need_more(|s: &mut Vec<Skill>| s[2].needs = skill("x", 0, &[("stop", Stage::Flow)]).needs, &["“TURN” now needs “STOP” at Flow"])]
-#[case::another_stage(|s: &mut Vec<Skill>| s[1].needs[0].stage = Stage::Scan, &["“STOP” needs “TAP” at Scan, before at Form"])]
+#[case::another_band(
+    |s: &mut Vec<Skill>| s[2].band = BANDS[2].into(), &["“TURN” now starts in u10-u12, before in u8-u9"],
+)]
+#[case::a_need_more(
+    |s: &mut Vec<Skill>| s[2].needs = skill("x", 0, &[("stop", Stage::Flow)]).needs,
+    &["“TURN” now needs “STOP” at Flow"],
+)]
+#[case::another_stage(
+    |s: &mut Vec<Skill>| s[1].needs[0].stage = Stage::Scan, &["“STOP” needs “TAP” at Scan, before at Form"],
+)]
 #[case::a_need_less(|s: &mut Vec<Skill>| s[1].needs.clear(), &["“STOP” no longer needs “TAP”"])]
 #[case::a_need_becomes_a_part(|s: &mut Vec<Skill>| { s[1].needs.clear(); s[1].parts = ids(&["tap"]); }, &[])]
-#[case::a_gate(|s: &mut Vec<Skill>| s[2].gate = Some(Gate::Milestone { milestone: "I can".into(), times: 1, of_last: 1 }), &["The gate of “TURN” has changed"])]
+#[case::a_gate(
+    |s: &mut Vec<Skill>| s[2].gate = Some(Gate::Milestone { milestone: "I can".into(), times: 1, of_last: 1 }),
+    &["The gate of “TURN” has changed"],
+)]
 fn what_has_changed_is_said_in_words(#[case] change: fn(&mut Vec<Skill>), #[case] says: &[&str]) {
     assert_eq!(changed(change), says);
 }
@@ -360,7 +370,8 @@ proptest! {
         for strand in Strand::ALL {
             let order = |sheet: &jogo_core::progression::sheet::MapSheet| {
                 let lane = sheet.lanes[strand.index()].clone();
-                let rows: Vec<_> = sheet.plates.iter().zip(&skills).filter(|(_, s)| s.strand == strand).map(|(plate, _)| plate.row - lane.from).collect();
+                let of_strand = sheet.plates.iter().zip(&skills).filter(|(_, s)| s.strand == strand);
+                let rows: Vec<_> = of_strand.map(|(plate, _)| plate.row - lane.from).collect();
                 rows
             };
             prop_assert_eq!(order(&before), order(&after));

@@ -30,8 +30,8 @@ fn players_can_be_told_and_were_born_in_their_band() {
     }
 }
 
-// The mean of 4,000 standard normal numbers has a standard error of 0.016, their variance one of 0.022; five of each are
-// allowed, and the seed is fixed.
+// The mean of 4,000 standard normal numbers has a standard error of 0.016, their variance one of 0.022; five of each
+// are allowed, and the seed is fixed.
 #[test]
 fn normal_numbers_are_normal() {
     let mut chance = Chance::seeded(5);
@@ -63,8 +63,8 @@ fn trials_can_be_true_and_the_other_foot_and_no_practice_show() {
     }
 }
 
-// A coach who keeps to the plan in 80 % of the blocks cuts 12 % short and skips 8 %; of 2,000 blocks a count is within five
-// standard errors (90 and 61) of that, and the seed is fixed.
+// A coach who keeps to the plan in 80 % of the blocks cuts 12 % short and skips 8 %; of 2,000 blocks a count is
+// within five standard errors (90 and 61) of that, and the seed is fixed.
 #[test]
 fn outcomes_follow_how_reliably_a_coach_keeps_to_the_plan() {
     let mut chance = Chance::seeded(11);

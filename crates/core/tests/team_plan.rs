@@ -168,8 +168,8 @@ fn two_states_differ_from_the_first_session_that_changed() {
     assert_eq!(before.changed_since(&after, &published), Ok(Some(4)));
 }
 
-// Session 4 was cancelled and everything moved on by one; then a phone that had no network says that its first block was done
-// and its second one skipped.
+// Session 4 was cancelled and everything moved on by one; then a phone that had no network says that its first block
+// was done and its second one skipped.
 #[test]
 fn a_late_log_lands_on_the_drill_that_was_run() {
     let published = edition(1);

@@ -1,4 +1,5 @@
-//! A simulated pair of timing gates: joins a test evening and plays runs of seeded players, with the faults of real gates.
+//! A simulated pair of timing gates: joins a test evening and plays runs of seeded players, with the faults of real
+//! gates.
 //!
 //! What it sends is Jogo's open line protocol, described in docs/formats.md; whoever builds gates can begin here.
 

@@ -12,7 +12,7 @@ use jogo_core::assessment::reliability::{Repeatability, TooFew, pairs};
 use jogo_store::Store;
 
 use crate::clock::Clock;
-use crate::post::Post;
+use crate::post::transport::Post;
 use crate::problem::{Answer, Problem};
 use crate::timing_gates::Timing;
 
@@ -74,8 +74,8 @@ impl State {
         Ok(self.clock.today(&self.zone().await?))
     }
 
-    /// How well the tests of a band repeat themselves, from the results of the last year up to yesterday: worked out once a
-    /// day, so that nothing on a screen moves during an evening.
+    /// How well the tests of a band repeat themselves, from the results of the last year up to yesterday: worked out
+    /// once a day, so that nothing on a screen moves during an evening.
     pub async fn repeatability(&self, band: &str) -> Answer<Known> {
         let today = self.today().await?;
         let kept = self.repeatability.lock().unwrap_or_else(PoisonError::into_inner).get(band).cloned();

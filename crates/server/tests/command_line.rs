@@ -227,7 +227,8 @@ fn json(output: &Output) -> serde_json::Value {
     serde_json::from_slice(&output.stdout).unwrap()
 }
 
-// By hand: 2 × √4.16 + 3 × √1.64 = 7.92109 m; ⌊20 ÷ 4.8⌋ × ⌊14 ÷ 11⌋ = 4 stations are possible, and 13 players make four, of 4, 3, 3 and 3.
+// By hand: 2 × √4.16 + 3 × √1.64 = 7.92109 m; ⌊20 ÷ 4.8⌋ × ⌊14 ÷ 11⌋ = 4 stations are possible, and 13 players make
+// four, of 4, 3, 3 and 3.
 #[test]
 fn a_layout_is_measured_drawn_and_fitted() {
     let measured = json(&jogo(&["layout", "measure", "-"], WEAVE));
@@ -253,10 +254,15 @@ fn a_layout_is_measured_drawn_and_fitted() {
 }
 
 #[rstest]
-#[case::faults_all_at_once(&["layout", "measure", "-"], "wlak 3\nmark A\ngo B", "-: line 1, column 1: expected a statement: did you mean `walk`?\n-: line 3, column 4: expected the name of a point: nothing here is called `B`")]
+#[case::faults_all_at_once(
+    &["layout", "measure", "-"], "wlak 3\nmark A\ngo B",
+    "-: line 1, column 1: expected a statement: did you mean `walk`?\n-: line 3, column 4: expected the name of a point: nothing here is called `B`",
+)]
 #[case::no_such_file(&["layout", "draw", "nowhere/weave.txt"], "", "nowhere/weave.txt cannot be read")]
 #[case::no_area(&["layout", "fit", "-", "--area", "18", "--squad", "4", "--station", "1,2,3,1"], "mark", "as 18x12")]
-#[case::no_station(&["layout", "fit", "-", "--area", "18x12", "--squad", "4", "--station", "3,2,1,1"], "mark", "MIN ≤ USUAL ≤ MAX")]
+#[case::no_station(
+    &["layout", "fit", "-", "--area", "18x12", "--squad", "4", "--station", "3,2,1,1"], "mark", "MIN ≤ USUAL ≤ MAX",
+)]
 #[case::a_giant_pace(&["layout", "measure", "-", "--pace", "7.5"], "mark", "0.3 to 1.5")]
 fn what_is_wrong_goes_to_the_error_output_with_code_two(
     #[case] arguments: &[&str],

@@ -12,7 +12,7 @@ use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::{
-    Store, StoreError, Stored, assessment::levels, assessment::milestones, audit, from_json, parsed,
+    Store, StoreError, Stored, assessment::counts, assessment::milestones, audit, from_json, parsed,
     progression, stamp, to_json,
 };
 
@@ -61,7 +61,7 @@ impl Store {
         for (place, milestone) in (0_i64..).zip(&library.milestones) {
             milestones::put(&mut tx, milestone, place).await?;
         }
-        levels::forget_band(&mut tx, None).await?;
+        counts::forget_band(&mut tx, None).await?;
         tx.commit().await?;
         self.put_drills(&library.drills, None, at).await?;
         Ok(())
@@ -99,7 +99,7 @@ impl Store {
         );
         let place = place.fetch_one(&mut *tx).await?;
         put_test(&mut tx, test, place).await?;
-        levels::forget_band(&mut tx, None).await?;
+        counts::forget_band(&mut tx, None).await?;
         audit::put(&mut tx, (at, by), "test set", &test.id).await?;
         Ok(tx.commit().await?)
     }
@@ -161,7 +161,7 @@ impl Store {
         let mut tx = self.begin().await?;
         for standard in standards {
             put_standard(&mut tx, standard, Some(by), at).await?;
-            levels::forget_band(&mut tx, Some(&standard.band)).await?;
+            counts::forget_band(&mut tx, Some(&standard.band)).await?;
             let [building, secure, stretching] = standard.thresholds.lines().map(|(_, line)| line);
             let about = format!(
                 "{} {} from {}: {building}, {secure}, {stretching}",

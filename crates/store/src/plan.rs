@@ -7,6 +7,7 @@ use jogo_core::plan::Plan;
 use jogo_core::plan::curriculum::Curriculum;
 use uuid::Uuid;
 
+use crate::delivery::Published;
 use crate::delivery::team_plans::Joining;
 use crate::delivery::team_plans::kept;
 use crate::upgrade::fresh;
@@ -54,23 +55,6 @@ pub struct NewEdition<'e> {
     pub edition: &'e Edition,
     /// What the director notes; may be empty.
     pub note: &'e str,
-}
-
-/// What is said of a published edition.
-#[derive(Clone, Debug)]
-pub struct Published {
-    /// Id.
-    pub id: Uuid,
-    /// Its curriculum.
-    pub curriculum: Uuid,
-    /// From 1.
-    pub number: i64,
-    /// What the director noted.
-    pub note: String,
-    /// Who published it.
-    pub by: String,
-    /// When.
-    pub at: Timestamp,
 }
 
 impl Store {
@@ -123,8 +107,8 @@ impl Store {
         row.map(|r| draft(id, &r.doc, &r.plan, r.version, &r.changed_at, r.edition)).transpose()
     }
 
-    /// Changes a curriculum and its plan, if it still is the version that was read, and keeps what stood before under the
-    /// name of the change. Returns the new version.
+    /// Changes a curriculum and its plan, if it still is the version that was read, and keeps what stood before under
+    /// the name of the change. Returns the new version.
     pub async fn change_curriculum(
         &self,
         read: &Draft,

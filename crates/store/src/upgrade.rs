@@ -130,7 +130,8 @@ async fn of_team(tx: &mut SqliteConnection, team: Uuid, edition: Uuid, published
         // What was said of a place that the plan has no more stays in the history, under a name of its own.
         let BlockId(name) = there.and_then(|block| block.id).unwrap_or_else(fresh);
         sqlx::query!(
-            "INSERT INTO outcome (id, team, edition, session, block, outcome, minutes, success, ran, said_by, said_at, received_at)
+            "INSERT INTO outcome (id, team, edition, session, block, outcome, minutes, success, ran,
+                 said_by, said_at, received_at)
              SELECT id, team, edition, session, ?, outcome, minutes, success, ran, said_by, said_at, received_at
              FROM outcome_by_place WHERE team = ? AND edition = ? AND session = ? AND block = ?",
             name,

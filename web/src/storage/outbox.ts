@@ -64,8 +64,8 @@ others.onmessage = () => void readAnew()
 export const openOutbox = readAnew
 
 /**
- * Whose entries are sent: each person's own. What the server did not take is tried once more, since a team may have been
- * given back meanwhile; what nobody is known to have entered is theirs.
+ * Whose entries are sent: each person's own. What the server did not take is tried once more, since a team may have
+ * been given back meanwhile; what nobody is known to have entered is theirs.
  */
 export async function sendFor(id: string) {
   person = id
@@ -138,7 +138,8 @@ export async function flush() {
         const refused =
           error instanceof ProblemError && error.status >= 400 && error.status < 500 && error.status !== 401
         if (!refused) break
-        // What the server will never take stays, with the reason, until the coach has seen it; the others go without it.
+        // What the server will never take stays, with the reason, until the coach has seen it; the others go without
+        // it.
         if (batch.length === 1) await replace(batch.map((w) => ({ ...w, refused: error.message })))
         alone = batch.length > 1
         continue

@@ -1,6 +1,6 @@
-// When a screen breaks, it says so, and that nothing entered is lost; it never stays empty. Each surface has one of its own,
-// so that the way to the others stays. A screen that breaks once more lets go what was read, since it may be what it stumbled
-// over; never without network, where that is all that there is.
+// When a screen breaks, it says so, and that nothing entered is lost; it never stays empty. Each surface has one of
+// its own, so that the way to the others stays. A screen that breaks once more lets go what was read, since it may be
+// what it stumbled over; never without network, where that is all that there is.
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { Component, type ReactNode } from 'react'

@@ -240,7 +240,9 @@ mod tests {
     #[case::a_beach_ball(|b: &mut Band| b.ball_size = 9, &["/ball_size"])]
     #[case::an_endless_bout(|b: &mut Band| b.longest_bout = Seconds(f64::INFINITY), &["/longest_bout_s"])]
     #[case::nobody_moves(|b: &mut Band| b.speeds.run = 0.0, &["/speeds_m_per_s/run"])]
-    #[case::a_source_for_nothing(|b: &mut Band| { b.sources.insert("luck".into(), "a coin".into()); }, &["/sources/luck"])]
+    #[case::a_source_for_nothing(
+        |b: &mut Band| { b.sources.insert("luck".into(), "a coin".into()); }, &["/sources/luck"],
+    )]
     #[case::an_empty_source(|b: &mut Band| { b.sources.insert("ages".into(), " ".into()); }, &["/sources/ages"])]
     fn faults_name_their_places(#[case] spoil: fn(&mut Band), #[case] places: &[&str]) {
         let mut band = sound();

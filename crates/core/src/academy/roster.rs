@@ -1,8 +1,8 @@
 //! The roster: who is in the squad?
 //!
-//! Reads a squad list from a CSV file (RFC 4180; commas or semicolons) or the cells of a spreadsheet, with the columns
-//! *name*, *birth month* and *strong foot*; where they have other names, somebody says which is which. Every row answers for
-//! itself: a player, or what is wrong with it.
+//! Reads a squad list from a CSV file (RFC 4180; commas or semicolons) or the cells of a spreadsheet, with the
+//! columns *name*, *birth month* and *strong foot*; where they have other names, somebody says which is which. Every
+//! row answers for itself: a player, or what is wrong with it.
 //!
 //! ```
 //! use jogo_core::academy::roster::read;
@@ -299,8 +299,12 @@ mod tests {
     const HEAD: &str = "name,birth month,strong foot\n";
 
     #[rstest]
-    #[case::other_alphabet(b"name,birth month,strong foot\nJ\xf8rn,2023-01,left\n".to_vec(), SheetError::Encoding { line: 2 }.into())]
-    #[case::two_bytes_a_letter("name".encode_utf16().flat_map(u16::to_le_bytes).collect(), SheetError::Encoding { line: 1 }.into())]
+    #[case::other_alphabet(
+        b"name,birth month,strong foot\nJ\xf8rn,2023-01,left\n".to_vec(), SheetError::Encoding { line: 2 }.into(),
+    )]
+    #[case::two_bytes_a_letter(
+        "name".encode_utf16().flat_map(u16::to_le_bytes).collect(), SheetError::Encoding { line: 1 }.into(),
+    )]
     #[case::no_such_column(b"name,strong foot\nA,left\n".to_vec(), RosterError::Column("birth month"))]
     #[case::only_a_head(HEAD.as_bytes().to_vec(), RosterError::Empty)]
     #[case::nothing(Vec::new(), RosterError::Column("name"))]
@@ -319,7 +323,10 @@ mod tests {
     #[case::in_words("Una,April,left", &["birth month: `April` is no month: write it as 2023-04"])]
     #[case::not_born("Una,2031-11,left", &["birth month: 2031-11 has not come yet: check the year"])]
     #[case::grown_up("Una,2001-04,left", &["birth month: born 2001-04, over 20 years old: check the year"])]
-    #[case::both_wrong("Una,,both", &["birth month: `` is no month: write it as 2023-04", "strong foot: `both` is neither left nor right"])]
+    #[case::both_wrong(
+        "Una,,both",
+        &["birth month: `` is no month: write it as 2023-04", "strong foot: `both` is neither left nor right"],
+    )]
     fn a_row_answers_for_itself(#[case] line: &str, #[case] errors: &[&str]) {
         let rows = read(format!("{HEAD}{line}\n").as_bytes(), TODAY).unwrap();
         assert_eq!(rows[0].errors, errors);

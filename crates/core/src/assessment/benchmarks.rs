@@ -390,7 +390,9 @@ mod cases {
     #[case::more_than_the_points(|t: &mut Test| t.protocol = chest(), "/least", "5 to 60: rising, between 0 and 6")]
     #[case::backwards(|t: &mut Test| t.least = 70.0, "/least", "70 to 60: rising, between 0 and 10000")]
     #[case::no_trial(|t: &mut Test| t.trials = 0, "/trials", "0: between 1 and 10")]
-    #[case::no_time(|t: &mut Test| t.protocol = Protocol::Count { seconds: 0 }, "/protocol/seconds", "0: between 5 and 600")]
+    #[case::no_time(
+        |t: &mut Test| t.protocol = Protocol::Count { seconds: 0 }, "/protocol/seconds", "0: between 5 and 600",
+    )]
     #[case::no_such_walk(|t: &mut Test| t.layout = "fly".into(), "/layout", "line 1, column 1")]
     fn a_test_says_what_is_wrong(#[case] spoil: fn(&mut Test), #[case] at: &str, #[case] says: &str) {
         let mut test = test(COUNT, Summary::Best);

@@ -81,8 +81,8 @@ pub struct NearRow {
 }
 
 impl Thresholds {
-    /// Where the lines may begin while nothing is known: a quarter, half and three quarters of the way from the worst value
-    /// of a range to the best, where results are read (`step`), and never two on one value.
+    /// Where the lines may begin while nothing is known: a quarter, half and three quarters of the way from the worst
+    /// value of a range to the best, where results are read (`step`), and never two on one value.
     ///
     /// ```
     /// use jogo_core::assessment::levels::Thresholds;
@@ -138,9 +138,9 @@ impl Thresholds {
         Some(NearTheLine { higher, probability: normal.cdf(by / typical_error) })
     }
 
-    /// The same as a plain table by rising value, for a device that only looks up: a value between `from` and `until` is
-    /// near the line. Each zone is cut into slices no finer than results are read (`step`), each with the probability at
-    /// its middle.
+    /// The same as a plain table by rising value, for a device that only looks up: a value between `from` and `until`
+    /// is near the line. Each zone is cut into slices no finer than results are read (`step`), each with the
+    /// probability at its middle.
     pub fn near_table(&self, better: Better, step: f64, typical_error: f64) -> Vec<NearRow> {
         const SLICES: f64 = 16.0;
         if typical_error <= 0.0 {
@@ -185,12 +185,13 @@ impl Thresholds {
         }
     }
 
-    /// The levels as a plain table by rising value, for a device that only looks up: the level of a value is that of the
-    /// last row whose `from` it reaches. `step` is how finely results are read.
+    /// The levels as a plain table by rising value, for a device that only looks up: the level of a value is that of
+    /// the last row whose `from` it reaches. `step` is how finely results are read.
     pub fn table(&self, better: Better, step: f64) -> Vec<LevelFrom> {
         let mut starts = [self.building, self.secure, self.stretching];
         if better == Better::Lower {
-            // A quicker time has the higher level up to and with the threshold: the next level down begins a step above.
+            // A quicker time has the higher level up to and with the threshold: the next level down begins a step
+            // above.
             starts =
                 [self.stretching, self.secure, self.building].map(|t| ((t + step) / step).round() * step);
         }

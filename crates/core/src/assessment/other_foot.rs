@@ -74,7 +74,8 @@ pub fn both_feet<P: Ord + Copy>(
     both.collect()
 }
 
-/// The one of several that is to be looked at first: the largest deficit of those that are called, or of all if none is.
+/// The one of several that is to be looked at first: the largest deficit of those that are called, or of all if none
+/// is.
 pub fn foremost<T>(feet: &[(T, BothFeet)]) -> Option<&(T, BothFeet)> {
     feet.iter().max_by(|(_, a), (_, b)| a.called.cmp(&b.called).then(a.deficit.total_cmp(&b.deficit)))
 }
@@ -108,7 +109,8 @@ mod tests {
             result(Side::Left, 20, 20.0),
             result(Side::Right, 20, 18.0),
         ];
-        // Twelve pairs with differences of 2 and −2 in turn: SD 2.0889, typical error 1.4771, smallest real difference 4.094.
+        // Twelve pairs with differences of 2 and −2 in turn: SD 2.0889, typical error 1.4771, smallest real
+        // difference 4.094.
         let pairs: Vec<(f64, f64)> = (0..12).map(|i| (10.0, if i % 2 == 0 { 12.0 } else { 8.0 })).collect();
         let known = Repeatability::of(&pairs).unwrap();
         let found = both_feet(&test, (1, Side::Left), &results, Some(&known));

@@ -94,7 +94,8 @@ pub fn next_skills<'s>(
 /// So many sentences say what a child is working on.
 const WORKING_ON: usize = 3;
 
-/// A few sentences for guardians: what the child can do, what comes next, nothing about others. The name is a first name.
+/// A few sentences for guardians: what the child can do, what comes next, nothing about others. The name is a first
+/// name.
 ///
 /// ```
 /// use jogo_core::assessment::passport::note;

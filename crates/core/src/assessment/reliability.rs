@@ -11,8 +11,8 @@
 //! | coefficient of variation | 100 · TE ÷ mean of all values, in % |
 //! | agreement | ICC(2,1): two-way random effects, absolute agreement, one trial, with its F-based 95 % interval |
 //!
-//! Sources: Hopkins (2000) for the typical error, Weir (2005) for the smallest real difference, Shrout and Fleiss (1979)
-//! and McGraw and Wong (1996) for the ICC and its interval. Fewer than ten pairs are too few to say.
+//! Sources: Hopkins (2000) for the typical error, Weir (2005) for the smallest real difference, Shrout and Fleiss
+//! (1979) and McGraw and Wong (1996) for the ICC and its interval. Fewer than ten pairs are too few to say.
 //!
 //! ```
 //! use jogo_core::assessment::reliability::{Repeatability, TooFew};
@@ -224,7 +224,9 @@ mod tests {
         [0.961_219_26, 0.865_774_15, 0.988_823_59])]
     #[case::ties(&CHAINS, [0.829_993_31, 2.300_624_07, 0.4, -0.439_677_20, 1.239_677_20, 12.028_888_50],
         [0.844_827_59, 0.518_916_63, 0.958_403_21])]
-    #[case::no_spread_of_differences(&one_better(), [0.0, 0.0, 1.0, 1.0, 1.0, 0.0], [0.877_049_18, 0.007_350_78, 0.980_925_58])]
+    #[case::no_spread_of_differences(
+        &one_better(), [0.0, 0.0, 1.0, 1.0, 1.0, 0.0], [0.877_049_18, 0.007_350_78, 0.980_925_58],
+    )]
     fn figures_stand_against_an_independent_working(
         #[case] pairs: &[(f64, f64)],
         #[case] plain: [f64; 6],

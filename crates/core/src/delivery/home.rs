@@ -70,8 +70,8 @@ pub struct HomeCard {
 }
 
 impl Edition {
-    /// The card of the week in which a day lies, from the drills of a library. Before the first session the card is that of
-    /// the first week, after the last one that of the last week.
+    /// The card of the week in which a day lies, from the drills of a library. Before the first session the card is
+    /// that of the first week, after the last one that of the last week.
     pub fn home_card(&self, problem: &Problem, shelf: &[Drill], day: Date, pace: Pace) -> HomeCard {
         let sessions = &problem.sessions;
         let begun = sessions.iter().rposition(|wish| wish.date <= day).unwrap_or(0);

@@ -1,8 +1,8 @@
 //! Delivery: what really happened to a planned session?
 //!
-//! A coach says of each block that it was done, cut short or skipped. What was said is never overwritten: each saying is
-//! an entry with an id made on the device, entries may arrive in any order and any number of times, and the latest one
-//! counts.
+//! A coach says of each block that it was done, cut short or skipped. What was said is never overwritten: each saying
+//! is an entry with an id made on the device, entries may arrive in any order and any number of times, and the latest
+//! one counts.
 
 pub mod edition;
 pub mod home;
@@ -64,8 +64,8 @@ pub enum Ran {
     OneUp,
 }
 
-/// What was last said of each block, in the session of which it was said: a block that moves on after it was skipped has
-/// still its turn before it.
+/// What was last said of each block, in the session of which it was said: a block that moves on after it was skipped
+/// has still its turn before it.
 #[derive(Clone, Debug, Default, PartialEq, Eq)]
 pub struct Said(BTreeMap<(usize, BlockId), (Outcome, Option<Minutes>)>);
 
@@ -149,9 +149,9 @@ pub struct Worked<'e> {
 }
 
 impl Worked<'_> {
-    /// Planned against delivered, week by week, as known on a day. What was published is what counts as planned, whatever
-    /// became of it. Nobody is asked for the log of that day yet, nor for that of an evening that fell out. Only sessions
-    /// on days that `holds` count.
+    /// Planned against delivered, week by week, as known on a day. What was published is what counts as planned,
+    /// whatever became of it. Nobody is asked for the log of that day yet, nor for that of an evening that fell out.
+    /// Only sessions on days that `holds` count.
     pub fn tally(&self, today: Date, holds: &dyn Fn(Date) -> bool) -> Vec<WeekTally> {
         let mut weeks: BTreeMap<u32, WeekTally> = BTreeMap::new();
         let sessions = self.edition.plan.sessions.iter().zip(&self.problem.sessions).enumerate();

@@ -1,8 +1,8 @@
 //! Pairs: who is kept apart, and who stays together?
 //!
-//! A coach's wishes about two players at the stations. They cannot all hold: whoever stands with one of a pair that stays
-//! together stands with the other, too; so two who are kept apart may not be joined through others. Only that is checked
-//! here. Which players come is known in the hall alone, so that the wishes are kept there, on the phone.
+//! A coach's wishes about two players at the stations. They cannot all hold: whoever stands with one of a pair that
+//! stays together stands with the other, too; so two who are kept apart may not be joined through others. Only that
+//! is checked here. Which players come is known in the hall alone, so that the wishes are kept there, on the phone.
 
 use std::collections::BTreeMap;
 

@@ -3,11 +3,11 @@
 //! Stations are filled from an order of the whole squad: whoever is missing is passed over, and the rest is cut into
 //! stations of the sizes that the drill has for so many players. So a phone without network can split whoever has come.
 //!
-//! - *Like with like*: the strongest first, so that neighbours in the order are alike. From evening to evening those who are
-//!   nearly alike change places, so that nobody always stands with the same ones.
-//! - *Mixed*: the squad, from strong to less strong, is cut into as many tiers as a station has places; each station takes
-//!   one of every tier. From evening to evening a tier is turned by its number, so that two players of different tiers
-//!   share a station again only after as many evenings as there are stations.
+//! - *Like with like*: the strongest first, so that neighbours in the order are alike. From evening to evening those
+//!   who are nearly alike change places, so that nobody always stands with the same ones.
+//! - *Mixed*: the squad, from strong to less strong, is cut into as many tiers as a station has places; each station
+//!   takes one of every tier. From evening to evening a tier is turned by its number, so that two players of
+//!   different tiers share a station again only after as many evenings as there are stations.
 //!
 //! Another roll gives another split of the same kind: like with like moves those who are nearly alike, mixed turns the
 //! tiers further.

@@ -1,8 +1,8 @@
 //! Team plans: what has a team made of its edition?
 //!
-//! A team works by an edition on its own days and ground; when an evening falls out it may go on another way. What it has
-//! of its own is kept beside the edition, which stays as it was published. A team that is running takes a new edition
-//! from a day on: what was before that day stays with the edition it was run by.
+//! A team works by an edition on its own days and ground; when an evening falls out it may go on another way. What it
+//! has of its own is kept beside the edition, which stays as it was published. A team that is running takes a new
+//! edition from a day on: what was before that day stays with the edition it was run by.
 
 use std::collections::{BTreeMap, BTreeSet};
 
@@ -99,8 +99,8 @@ impl TeamPlan {
         Ok(found)
     }
 
-    /// The first session in which two states of a team's plan differ; nothing if they are alike. Errs with the faults of
-    /// either.
+    /// The first session in which two states of a team's plan differ; nothing if they are alike. Errs with the faults
+    /// of either.
     pub fn changed_since(
         &self,
         other: &TeamPlan,
@@ -115,11 +115,11 @@ impl TeamPlan {
         Ok((0..sessions).find(differ))
     }
 
-    /// The same team on other days or another ground; nothing of one's own is as the edition has it. What was run stays;
-    /// where the evenings from a day on then break a rule, they are planned anew, near what they had.
+    /// The same team on other days or another ground; nothing of one's own is as the edition has it. What was run
+    /// stays; where the evenings from a day on then break a rule, they are planned anew, near what they had.
     ///
-    /// Errs with the faults of the season or the ground, and if days are to change after something was said of an evening
-    /// or one fell out: a log names evenings by their numbers.
+    /// Errs with the faults of the season or the ground, and if days are to change after something was said of an
+    /// evening or one fell out: a log names evenings by their numbers.
     pub fn settled(
         &self,
         published: &Edition,
@@ -165,8 +165,8 @@ impl TeamPlan {
         !said.is_empty() || !self.upsets.is_empty()
     }
 
-    /// The blocks that were run in a session in which the plan does not have them: each with that session. Errs with the
-    /// faults of what the team has of its own.
+    /// The blocks that were run in a session in which the plan does not have them: each with that session. Errs with
+    /// the faults of what the team has of its own.
     pub fn misplaced(
         &self,
         published: &Edition,
@@ -181,9 +181,9 @@ impl TeamPlan {
     }
 
     /// The same, in which every misplaced block is in the session in which it was run, whatever happened to the plan
-    /// meanwhile: a log may come days later, from a phone that had no network. A block that the plan has elsewhere moves
-    /// there; one that it has no more comes back as it was in an `earlier` state of the plan. A session in which something
-    /// was run was not cancelled.
+    /// meanwhile: a log may come days later, from a phone that had no network. A block that the plan has elsewhere
+    /// moves there; one that it has no more comes back as it was in an `earlier` state of the plan. A session in
+    /// which something was run was not cancelled.
     ///
     /// Errs with the faults of what the team has of its own.
     pub fn with_run(
@@ -231,9 +231,9 @@ impl TeamPlan {
         self
     }
 
-    /// The same team on a new edition, from a day on: its days, its ground and the sessions that will fall out stay; what
-    /// was before that day stays as it was run, and where the rest then breaks a rule it is planned anew, near the new
-    /// edition.
+    /// The same team on a new edition, from a day on: its days, its ground and the sessions that will fall out stay;
+    /// what was before that day stays as it was run, and where the rest then breaks a rule it is planned anew, near
+    /// the new edition.
     ///
     /// Errs with the faults of an edition.
     pub fn merged(
@@ -331,8 +331,9 @@ impl Held {
     }
 }
 
-/// Of the editions of one curriculum, in the order of their numbers, the place of the one that holds on a day: the one that
-/// the day's log names, even if the log arrived after a later edition, else the last one from that day or earlier.
+/// Of the editions of one curriculum, in the order of their numbers, the place of the one that holds on a day: the
+/// one that the day's log names, even if the log arrived after a later edition, else the last one from that day or
+/// earlier.
 ///
 /// ```
 /// use jiff::civil::date;
@@ -349,8 +350,8 @@ pub fn holding(editions: &[Held], day: Date) -> Option<usize> {
     logged.or_else(|| editions.iter().rposition(|held| held.from.is_none_or(|from| from <= day)))
 }
 
-/// The day from which a new edition holds for a running team: today, or the day after the last evening of which anything
-/// was said; nothing if the team has not begun and has nothing of its own.
+/// The day from which a new edition holds for a running team: today, or the day after the last evening of which
+/// anything was said; nothing if the team has not begun and has nothing of its own.
 pub fn takes_over(own: &TeamPlan, edition: &Edition, said: &Said, today: Date) -> Option<Date> {
     let evenings = edition.curriculum.evenings();
     let begun = evenings.first().is_some_and(|first| first.date < today);

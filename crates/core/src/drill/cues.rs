@@ -177,7 +177,9 @@ mod tests {
         #![proptest_config(ProptestConfig::with_cases(96))]
 
         #[test]
-        fn nobody_can_guess_and_nobody_is_left_out(words in 2usize..=12, seed: u64, gap in 1.0f64..10.0, back in 0.0f64..15.0) {
+        fn nobody_can_guess_and_nobody_is_left_out(
+            words in 2usize..=12, seed: u64, gap in 1.0f64..10.0, back in 0.0f64..15.0,
+        ) {
             let wish = wish(words, gap, back);
             let called = calls(&wish, 200, seed).unwrap();
             prop_assert_eq!(called.len(), 200);

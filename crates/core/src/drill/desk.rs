@@ -1,7 +1,8 @@
 //! The drill desk: how does a drill stand, last and feel just now?
 //!
-//! Everything that the desk shows beside a drill while it is written: the floor of one station, how it fits a hall and a
-//! squad, the time strip, touches by foot, the stage and difficulty of the levers as they are set, and what could hurt.
+//! Everything that the desk shows beside a drill while it is written: the floor of one station, how it fits a hall
+//! and a squad, the time strip, touches by foot, the stage and difficulty of the levers as they are set, and what
+//! could hurt.
 
 use serde::Serialize;
 

@@ -371,10 +371,19 @@ mod tests {
     #[case::each_foot_doubles_the_bouts(timed(20.0, 10.0, 3, SideRule::Each), 1, 170.0, 4)]
     #[case::two_take_turns(timed(30.0, 0.0, 2, SideRule::Together), 2, 60.0, 3)]
     #[case::no_sets_is_only_talk(timed(30.0, 30.0, 0, SideRule::Together), 1, 0.0, 1)]
-    #[case::ten_each_foot(Dose::Reps { reps: 10, each: Some(Seconds(1.5)), rest: Seconds(20.0), sets: 2, sides: SideRule::Each }, 1, 120.0, 3)]
-    #[case::there_and_back_twice(Dose::Reps { reps: 2, each: ALONG, rest: Seconds(20.0), sets: 3, sides: SideRule::Together }, 1, 112.0, 3)]
-    #[case::five_rounds_each_way(Dose::Laps { laps: 5, reps: 2, directions: 2, each: Some(Seconds(8.0)), rest: Seconds(30.0) }, 1, 250.0, 6)]
-    #[case::laps_along_the_path(Dose::Laps { laps: 3, reps: 1, directions: 1, each: ALONG, rest: Seconds(30.0) }, 1, 36.0, 2)]
+    #[case::ten_each_foot(
+        Dose::Reps { reps: 10, each: Some(Seconds(1.5)), rest: Seconds(20.0), sets: 2, sides: SideRule::Each }, 1,
+        120.0, 3,
+    )]
+    #[case::there_and_back_twice(
+        Dose::Reps { reps: 2, each: ALONG, rest: Seconds(20.0), sets: 3, sides: SideRule::Together }, 1, 112.0, 3,
+    )]
+    #[case::five_rounds_each_way(
+        Dose::Laps { laps: 5, reps: 2, directions: 2, each: Some(Seconds(8.0)), rest: Seconds(30.0) }, 1, 250.0, 6,
+    )]
+    #[case::laps_along_the_path(
+        Dose::Laps { laps: 3, reps: 1, directions: 1, each: ALONG, rest: Seconds(30.0) }, 1, 36.0, 2,
+    )]
     #[case::five_tries_a_foot(tries(5, 6.0, SideRule::Each), 1, 60.0, 2)]
     #[case::five_tries_in_all(tries(5, 6.0, SideRule::Together), 2, 30.0, 2)]
     #[case::a_streak_at_worst(Dose::Streak { target: 10, cap: Seconds(90.0), each: Seconds(2.0) }, 1, 90.0, 3)]
@@ -418,9 +427,13 @@ mod tests {
     #[rstest]
     #[case::sound(timed(30.0, 30.0, 6, SideRule::Each), &[])]
     #[case::nothing_to_do(timed(0.0, 0.0, 0, SideRule::Each), &["/sets", "/work_s"])]
-    #[case::three_ways_round(Dose::Laps { laps: 1, reps: 1, directions: 3, each: ALONG, rest: Seconds(0.0) }, &["/directions"])]
+    #[case::three_ways_round(
+        Dose::Laps { laps: 1, reps: 1, directions: 3, each: ALONG, rest: Seconds(0.0) }, &["/directions"],
+    )]
     #[case::not_a_number(tries(5, f64::NAN, SideRule::Each), &["/each_s"])]
-    #[case::an_endless_streak(Dose::Streak { target: 501, cap: Seconds(9e9), each: Seconds(2.0) }, &["/target", "/cap_s"])]
+    #[case::an_endless_streak(
+        Dose::Streak { target: 501, cap: Seconds(9e9), each: Seconds(2.0) }, &["/target", "/cap_s"],
+    )]
     fn faults_name_their_places(#[case] dose: Dose, #[case] places: &[&str]) {
         let found: Vec<String> = dose.faults().into_iter().map(|f| f.pointer).collect();
         assert_eq!(found, places);

@@ -32,7 +32,11 @@ pub const WIDE: f64 = 1.25;
 pub const MOST_POINTS: f64 = 5.0;
 
 macro_rules! levers {
-    ($($(#[$about:meta])* $field:ident $word:literal $Lever:ident: $Name:ident { $($(#[$said:meta])* $Setting:ident = $points:literal,)+ })+) => {
+    ($(
+        $(#[$about:meta])* $field:ident $word:literal $Lever:ident: $Name:ident {
+            $($(#[$said:meta])* $Setting:ident = $points:literal,)+
+        }
+    )+) => {
         $(
             $(#[$about])*
             #[derive(Clone, Copy, Debug, Default, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize)]
@@ -82,7 +86,9 @@ macro_rules! levers {
 
             /// The same with one lever at another setting; a place that it does not have changes nothing.
             pub fn with(mut self, lever: Lever, at: usize) -> Levers {
-                match lever { $(Lever::$Lever => if let Some(setting) = $Name::ALL.get(at) { self.$field = *setting }),+ }
+                match lever {
+                    $(Lever::$Lever => if let Some(setting) = $Name::ALL.get(at) { self.$field = *setting }),+
+                }
                 self
             }
         }
@@ -97,7 +103,9 @@ macro_rules! levers {
         impl Offered {
             /// The places of a lever's settings that the drill offers, the easier ones first.
             pub fn of(&self, lever: Lever) -> Vec<usize> {
-                let mut places: Vec<usize> = match lever { $(Lever::$Lever => self.$field.iter().map(|s| *s as usize).collect()),+ };
+                let mut places: Vec<usize> = match lever {
+                    $(Lever::$Lever => self.$field.iter().map(|s| *s as usize).collect()),+
+                };
                 places.sort_unstable();
                 places.dedup();
                 places
@@ -120,7 +128,11 @@ macro_rules! levers {
         impl LeverPoints {
             /// The points of a setting, by its place.
             pub fn of(&self, lever: Lever, at: usize) -> f64 {
-                match lever { $(Lever::$Lever => $Name::ALL.get(at).and_then(|s| self.$field.get(s)).copied().unwrap_or(0.0)),+ }
+                match lever {
+                    $(Lever::$Lever => {
+                        $Name::ALL.get(at).and_then(|s| self.$field.get(s)).copied().unwrap_or(0.0)
+                    }),+
+                }
             }
 
             /// Every setting that is missing or out of its range, with its place in the JSON form.

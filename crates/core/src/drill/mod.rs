@@ -274,9 +274,9 @@ impl Drill {
         self.ladder(table).into_iter().rev().find(|step| step.difficulty.0 < now - SAME)
     }
 
-    /// What a logged success share proposes: above the window the next harder setting, below it the next easier one, of
-    /// the cheapest lever. A lever that needs no new layout is cheaper than the space; among those the smallest change of
-    /// difficulty is cheapest. Nothing inside the window, or where no lever is left.
+    /// What a logged success share proposes: above the window the next harder setting, below it the next easier one,
+    /// of the cheapest lever. A lever that needs no new layout is cheaper than the space; among those the smallest
+    /// change of difficulty is cheapest. Nothing inside the window, or where no lever is left.
     pub fn propose(
         &self,
         levers: &Levers,
@@ -355,8 +355,8 @@ impl Drill {
         largest.div_ceil(self.station.working.max(1)).max(1)
     }
 
-    /// Whether an evening may begin with it, its levers set so: nobody goes all out or is in the way, and nothing in it asks
-    /// for warm muscles.
+    /// Whether an evening may begin with it, its levers set so: nobody goes all out or is in the way, and nothing in
+    /// it asks for warm muscles.
     pub fn warms_up(&self, levers: &Levers) -> bool {
         const COLD: [Caution; 4] = [Caution::Jumping, Caution::Aerial, Caution::Heading, Caution::Contact];
         levers.intensity() < Intensity::Hard

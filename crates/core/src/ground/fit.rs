@@ -217,7 +217,8 @@ fn working(sizes: &[u32], station: &Station) -> u32 {
 /// use jogo_core::units::{Metres, Pace};
 ///
 /// let weave = Layout::read("mark A; walk 3; line 6 W every 1; walk 3; mark B", Pace::default()).unwrap();
-/// let hall = Ground { width: Metres(18.0), depth: Metres(12.0), margin: Metres(2.0), run_off: Metres(1.0), squad: 16, markers: 80, adults: 1 };
+/// let (width, depth, margin, run_off) = (Metres(18.0), Metres(12.0), Metres(2.0), Metres(1.0));
+/// let hall = Ground { width, depth, margin, run_off, squad: 16, markers: 80, adults: 1 };
 /// let four = Station { min: 2, usual: 3, max: 4, working: 2 };
 /// let found = fit(&weave, &four, &hall, None);
 /// // ⌊20 ÷ 4⌋ × ⌊14 ÷ 11.75⌋ = 5 stations are possible, and so 10 of 16 work at any time.
@@ -379,9 +380,18 @@ mod tests {
     }
 
     #[rstest]
-    #[case::no_room("mark A; walk 40m; mark B", Station { min: 2, usual: 4, max: 4, working: 1 }, "the floor has room for 0 stations, and 16 players need at least 4")]
-    #[case::no_markers("line 30 every 0.2m", Station { min: 2, usual: 4, max: 4, working: 1 }, "16 players need at least 120 markers, and there are 80")]
-    #[case::no_split("mark A", Station { min: 9, usual: 10, max: 12, working: 1 }, "16 players cannot be split into stations of 9 to 12")]
+    #[case::no_room(
+        "mark A; walk 40m; mark B", Station { min: 2, usual: 4, max: 4, working: 1 },
+        "the floor has room for 0 stations, and 16 players need at least 4",
+    )]
+    #[case::no_markers(
+        "line 30 every 0.2m", Station { min: 2, usual: 4, max: 4, working: 1 },
+        "16 players need at least 120 markers, and there are 80",
+    )]
+    #[case::no_split(
+        "mark A", Station { min: 9, usual: 10, max: 12, working: 1 },
+        "16 players cannot be split into stations of 9 to 12",
+    )]
     fn a_misfit_says_what_is_missing(#[case] text: &str, #[case] station: Station, #[case] says: &str) {
         let layout = Layout::read(text, Pace::default()).unwrap();
         assert_eq!(fit(&layout, &station, &hall(16), None).misfit.unwrap().to_string(), says);
@@ -389,9 +399,10 @@ mod tests {
 
     const PAIRS: Station = Station { min: 2, usual: 2, max: 2, working: 2 };
 
-    // By hand, 18 × 12 m, run-off 1. Eight stations of 4 × 3 take 6 × 5 each: with margin 2 there are ⌊20/8⌋ × ⌊14/7⌋ = 4,
-    // with 0.5 ⌊18.5/6.5⌋ × ⌊12.5/5.5⌋ = 4, with 0 ⌊18/6⌋ × ⌊12/5⌋ = 6. So neither helps, and no group of four does (4
-    // stations needed) that is not larger than twice two. 4 × 2 (6 × 4): margin 0 gives 3 × 3 = 9, margin 0.5 ⌊18.5/6.5⌋ × ⌊12.5/4.5⌋ = 4.
+    // By hand, 18 × 12 m, run-off 1. Eight stations of 4 × 3 take 6 × 5 each: with margin 2 there are ⌊20/8⌋ × ⌊14/7⌋
+    // = 4, with 0.5 ⌊18.5/6.5⌋ × ⌊12.5/5.5⌋ = 4, with 0 ⌊18/6⌋ × ⌊12/5⌋ = 6. So neither helps, and no group of four
+    // does (4 stations needed) that is not larger than twice two. 4 × 2 (6 × 4): margin 0 gives 3 × 3 = 9, margin 0.5
+    // ⌊18.5/6.5⌋ × ⌊12.5/4.5⌋ = 4.
     #[rstest]
     #[case::a_tighter_margin("unit m; box 4 by 2", PAIRS, Some((Change::Margin, 0.0)))]
     #[case::larger_groups("unit m; box 4 by 3", PAIRS, Some((Change::Groups, 4.0)))]
@@ -420,7 +431,8 @@ mod tests {
         assert_eq!(found.nearest.unwrap().says, "laid tighter, on 10.5 × 6.0 m, it fits");
     }
 
-    // By hand: two boxes of 4 × 4 side by side take 6 + 2 + 6 = 14 m of 18 and 6 of 12: 4 m are free at the narrower side.
+    // By hand: two boxes of 4 × 4 side by side take 6 + 2 + 6 = 14 m of 18 and 6 of 12: 4 m are free at the narrower
+    // side.
     #[test]
     fn what_is_free_beside_the_stations_is_said() {
         let layout = Layout::read("unit m; box 4 by 4", Pace::default()).unwrap();
@@ -466,7 +478,9 @@ mod tests {
         }
 
         #[test]
-        fn nobody_is_lost_in_a_split(squad in 1u32..60, min in 1u32..6, more in 0u32..6, working in 1u32..6, possible in 0u32..40) {
+        fn nobody_is_lost_in_a_split(
+            squad in 1u32..60, min in 1u32..6, more in 0u32..6, working in 1u32..6, possible in 0u32..40,
+        ) {
             let station = Station { min, usual: min, max: min + more, working };
             if let Some(sizes) = split(squad, &station, possible) {
                 prop_assert_eq!(sizes.iter().sum::<u32>(), squad);

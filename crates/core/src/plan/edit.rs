@@ -1,8 +1,8 @@
 //! Edits: what a director changes in a plan by hand, and what it costs.
 //!
-//! An edit is always done, even where it breaks a rule: the breach is then shown where it stands. What cannot be done at
-//! all (no such block, a block longer than its variant allows) errs with what would be right. Blocks that the director
-//! sets are locked, so that planning anew leaves them where they were put.
+//! An edit is always done, even where it breaks a rule: the breach is then shown where it stands. What cannot be done
+//! at all (no such block, a block longer than its variant allows) errs with what would be right. Blocks that the
+//! director sets are locked, so that planning anew leaves them where they were put.
 
 use serde::{Deserialize, Serialize};
 
@@ -377,8 +377,8 @@ impl Hand<'_> {
     }
 }
 
-/// The same block with another variant, as near in minutes as it allows; for the whole squad again. With another drill it
-/// is another block.
+/// The same block with another variant, as near in minutes as it allows; for the whole squad again. With another
+/// drill it is another block.
 fn fitted(variant: &Variant, block: &Block) -> Block {
     let id = block.id.filter(|_| drill_of(&variant.id) == drill_of(&block.variant));
     Block { id, ..Block::of(&variant.id, block.minutes.clamp(variant.least, variant.most)) }

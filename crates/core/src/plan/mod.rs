@@ -1,8 +1,8 @@
 //! The plan: what comes when?
 //!
-//! A [`Problem`] holds the wishes of a curriculum and the variants that may serve them; a [`Plan`] lays blocks into its
-//! sessions. [`solve`] makes a plan that keeps the hard rules, [`check`] finds every breach of them (written on its own,
-//! from the rules), [`score`] says how good a plan is, and [`clash`] names wishes that cannot hold together.
+//! A [`Problem`] holds the wishes of a curriculum and the variants that may serve them; a [`Plan`] lays blocks into
+//! its sessions. [`solve`] makes a plan that keeps the hard rules, [`check`] finds every breach of them (written on
+//! its own, from the rules), [`score`] says how good a plan is, and [`clash`] names wishes that cannot hold together.
 //!
 //! A plan that breaks a hard rule is not offered; one that was edited by hand shows each breach where it stands.
 //!

@@ -39,7 +39,8 @@ pub const OPEN_PLAY: f64 = 0.2;
 pub const STEP: f64 = 1.5;
 /// Points of a difficulty point over that (S6).
 pub const JUMP: f64 = 2.0;
-/// Points of each further block of a variant in one session (S7): else doubled blocks would double exposures for nothing.
+/// Points of each further block of a variant in one session (S7): else doubled blocks would double exposures for
+/// nothing.
 pub const TWICE: f64 = 3.0;
 /// Points of an unused minute (S8).
 pub const IDLE: f64 = 0.5;

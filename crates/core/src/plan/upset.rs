@@ -1,9 +1,9 @@
 //! Upsets: how does a team go on when an evening falls out or is cut short?
 //!
-//! What still fits into the minutes that are left stays; what only keeps is dropped before what is on the way to a goal.
-//! For the rest there are three remedies: *shift* moves everything later by one session, and what does not fit into the last
-//! falls off; *squeeze* plans the coming sessions anew, near what they had, so that what is needed finds a place and
-//! keeping gives way; *skip* leaves it out.
+//! What still fits into the minutes that are left stays; what only keeps is dropped before what is on the way to a
+//! goal. For the rest there are three remedies: *shift* moves everything later by one session, and what does not fit
+//! into the last falls off; *squeeze* plans the coming sessions anew, near what they had, so that what is needed
+//! finds a place and keeping gives way; *skip* leaves it out.
 
 use std::collections::BTreeSet;
 
@@ -50,9 +50,9 @@ pub struct GoingOn {
     pub breaches: Vec<Breach>,
 }
 
-/// The remedies to go on when a session has only some minutes left; with none, it falls out altogether. `run` is the plan
-/// as it was really run: without the blocks that were left out in the sessions before. What is locked may move, for a
-/// lock is a wish for the season as it was planned.
+/// The remedies to go on when a session has only some minutes left; with none, it falls out altogether. `run` is the
+/// plan as it was really run: without the blocks that were left out in the sessions before. What is locked may move,
+/// for a lock is a wish for the season as it was planned.
 ///
 /// ```
 /// use jogo_core::plan::problem::example::{ExampleSize, example};

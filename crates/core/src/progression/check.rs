@@ -10,8 +10,8 @@ use crate::technique::skill::{Gate, Skill, SkillId};
 /// A gate looks at no more than so many tries or dates.
 const LONGEST_LOOK: u32 = 20;
 
-/// Every fault of a skill beside the rest of the library; an empty list means that it may be kept, if no circle comes of
-/// it.
+/// Every fault of a skill beside the rest of the library; an empty list means that it may be kept, if no circle comes
+/// of it.
 pub fn check(skill: &Skill, shelf: &Shelf<'_>) -> Vec<InputError> {
     let mut faults = Vec::new();
     let mut wrong = |at: String, says: String| faults.push(InputError::at(at, says));

@@ -99,8 +99,8 @@ impl<'s> Map<'s> {
         toposort(&self.graph, None).ok().map(|order| order.into_iter().map(NodeIndex::index).collect())
     }
 
-    /// A circle of hard needs, as places: each needs the one before it, and the first needs the last. The shortest one through
-    /// its first skill; nothing if there is no circle.
+    /// A circle of hard needs, as places: each needs the one before it, and the first needs the last. The shortest
+    /// one through its first skill; nothing if there is no circle.
     pub fn circle(&self) -> Option<Vec<usize>> {
         let turns = |part: &Vec<NodeIndex>| part.len() > 1 || self.graph.contains_edge(part[0], part[0]);
         let part = tarjan_scc(&self.graph).into_iter().find(turns)?;

@@ -3,8 +3,8 @@
 //! Bands go across; inside a band a skill stands one column further than what it needs there. Strands go down, as
 //! lanes; inside a lane the skills of a column stand one below the other. Their order begins as the library has it;
 //! then two neighbours change places wherever fewer of their lines cross that way, until none do (the transposition
-//! step of Gansner, Koutsofios, North and Vo, 1993). Nobody moves for anything else, so a small edit moves little. Places
-//! are in columns and rows; a client gives them their size.
+//! step of Gansner, Koutsofios, North and Vo, 1993). Nobody moves for anything else, so a small edit moves little.
+//! Places are in columns and rows; a client gives them their size.
 
 use std::collections::BTreeMap;
 

@@ -72,8 +72,8 @@ impl Map<'_> {
         (0..seen.len()).filter(|skill| seen[*skill]).collect()
     }
 
-    /// The shortest way to a stage of a skill, for a squad that has come so far with each: nothing if the map has a circle.
-    /// Stages below a squad's present one count as done.
+    /// The shortest way to a stage of a skill, for a squad that has come so far with each: nothing if the map has a
+    /// circle. Stages below a squad's present one count as done.
     pub fn way(&self, skill: usize, stage: Stage, present: &[Option<Stage>], pacing: &Pacing) -> Option<Way> {
         let order = self.order()?;
         // How far each skill must come.

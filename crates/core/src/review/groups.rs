@@ -58,8 +58,8 @@ pub struct FootBehind {
     pub strong: Option<Level>,
 }
 
-/// In which order a coach decides on players: those who move on, then those who work on the other foot, then the others, and
-/// among them whoever is nearest to having everything. The smaller comes first.
+/// In which order a coach decides on players: those who move on, then those who work on the other foot, then the
+/// others, and among them whoever is nearest to having everything. The smaller comes first.
 pub fn urgency(group: Group, stands: &[Stands<'_>]) -> (Group, usize) {
     (group, stands.iter().filter(|(_, standing)| !standing.state.is_had()).count())
 }

@@ -71,11 +71,18 @@ fn two_rungs_side_by_side_each_stand_on_half_of_the_floor_and_are_both_laid_out(
 
 #[rstest]
 #[case::a_bout_of_the_limit(|p: &mut Problem| variant_of(p, "a@form").bout = Seconds(60.0), &[])]
-#[case::a_bout_too_long(|p: &mut Problem| variant_of(p, "a@form").bout = Seconds(61.0), &[("H6", 0, Some(0)), ("H6", 1, Some(0))])]
+#[case::a_bout_too_long(
+    |p: &mut Problem| variant_of(p, "a@form").bout = Seconds(61.0), &[("H6", 0, Some(0)), ("H6", 1, Some(0))],
+)]
 #[case::a_block_too_long(|p: &mut Problem| p.limits.longest_block = Minutes(6), &[("H6", 0, Some(0))])]
 #[case::out_of_the_air(|p: &mut Problem| p.limits.aerial_per_session = Minutes(6), &[("H6", 0, None)])]
-#[case::headers_as_allowed(|p: &mut Problem| { variant_of(p, "a@form").headers_per_min = 1.0; p.limits.headers_per_week = Some(13) }, &[])]
-#[case::too_many_headers(|p: &mut Problem| { variant_of(p, "a@form").headers_per_min = 1.0; p.limits.headers_per_week = Some(12) }, &[("H6", 1, None)])]
+#[case::headers_as_allowed(
+    |p: &mut Problem| { variant_of(p, "a@form").headers_per_min = 1.0; p.limits.headers_per_week = Some(13) }, &[],
+)]
+#[case::too_many_headers(
+    |p: &mut Problem| { variant_of(p, "a@form").headers_per_min = 1.0; p.limits.headers_per_week = Some(12) },
+    &[("H6", 1, None)],
+)]
 fn caps_hold(#[case] change: fn(&mut Problem), #[case] found: &[(&str, usize, Option<usize>)]) {
     let mut problem = problem(A_AND_B, &[20, 20, 20, 20]);
     variant_of(&mut problem, "a@form").aerial = true;

@@ -9,9 +9,16 @@ use rstest::rstest;
 use super::{A_AND_B, Wished, plan, problem};
 
 #[rstest]
-#[case::a_breath(&[20, 3, 20, 20], "Session 2 on 10 January has 3 min, and the shortest drill of this curriculum needs 5 min.")]
-#[case::no_evenings_for_the_chain(&[20], "“B” to Form: with everything that must come before, that takes at least 2 sessions one after the other, and there are 1.")]
-#[case::no_minutes(&[6, 6, 6, 6], "“A” to Flow and “B” to Form: together they need at least 30 min, and all sessions have 24 min.")]
+#[case::a_breath(
+    &[20, 3, 20, 20], "Session 2 on 10 January has 3 min, and the shortest drill of this curriculum needs 5 min.",
+)]
+#[case::no_evenings_for_the_chain(
+    &[20],
+    "“B” to Form: with everything that must come before, that takes at least 2 sessions one after the other, and there are 1.",
+)]
+#[case::no_minutes(
+    &[6, 6, 6, 6], "“A” to Flow and “B” to Form: together they need at least 30 min, and all sessions have 24 min.",
+)]
 // Six blocks of 5 min are asked for. Thirty minutes are there, but two, one and two blocks are all that fit.
 #[case::looked_at_all(&[10, 9, 11], "“A” to Flow and “B” to Form: no plan reaches them together in these sessions.")]
 fn a_clash_of_goals_leaves_a_plan_that_does_what_it_can(#[case] minutes: &[u32], #[case] says: &str) {

@@ -18,14 +18,35 @@ fn four() -> Problem {
 const LAID: &str = "a@form 5 | a@form 5 | a@flow 5, b@form 5 | a@flow 5";
 
 #[rstest]
-#[case::longer(Edit::Minutes { session: 0, block: 0, minutes: Minutes(9) }, "a@form 9 | a@form 5 | a@flow 5, b@form 5 | a@flow 5", Some((0, 0)))]
-#[case::a_stage_up(Edit::Stage { session: 3, block: 0, stage: Stage::Scan }, "a@form 5 | a@form 5 | a@flow 5, b@form 5 | a@scan 5", Some((3, 0)))]
+#[case::longer(
+    Edit::Minutes { session: 0, block: 0, minutes: Minutes(9) },
+    "a@form 9 | a@form 5 | a@flow 5, b@form 5 | a@flow 5", Some((0, 0)),
+)]
+#[case::a_stage_up(
+    Edit::Stage { session: 3, block: 0, stage: Stage::Scan }, "a@form 5 | a@form 5 | a@flow 5, b@form 5 | a@scan 5",
+    Some((3, 0)),
+)]
 #[case::out(Edit::Remove { session: 2, block: 0 }, "a@form 5 | a@form 5 | b@form 5 | a@flow 5", None)]
-#[case::to_another_evening(Edit::Move { session: 2, block: 1, to: 3, at: Some(0) }, "a@form 5 | a@form 5 | a@flow 5 | b@form 5, a@flow 5", Some((3, 0)))]
-#[case::within_the_evening(Edit::Move { session: 2, block: 1, to: 2, at: Some(0) }, "a@form 5 | a@form 5 | b@form 5, a@flow 5 | a@flow 5", Some((2, 0)))]
-#[case::far_behind_the_last(Edit::Move { session: 2, block: 0, to: 2, at: Some(99) }, "a@form 5 | a@form 5 | b@form 5, a@flow 5 | a@flow 5", Some((2, 1)))]
-#[case::split(Edit::Split { session: 3, block: 0, beside: Some("a@scan".into()) }, "a@form 5 | a@form 5 | a@flow 5, b@form 5 | a@flow+a@scan 5", Some((3, 0)))]
-#[case::another_drill(Edit::Replace { session: 3, block: 0, variant: "b@form".into() }, "a@form 5 | a@form 5 | a@flow 5, b@form 5 | b@form 5", Some((3, 0)))]
+#[case::to_another_evening(
+    Edit::Move { session: 2, block: 1, to: 3, at: Some(0) }, "a@form 5 | a@form 5 | a@flow 5 | b@form 5, a@flow 5",
+    Some((3, 0)),
+)]
+#[case::within_the_evening(
+    Edit::Move { session: 2, block: 1, to: 2, at: Some(0) }, "a@form 5 | a@form 5 | b@form 5, a@flow 5 | a@flow 5",
+    Some((2, 0)),
+)]
+#[case::far_behind_the_last(
+    Edit::Move { session: 2, block: 0, to: 2, at: Some(99) }, "a@form 5 | a@form 5 | b@form 5, a@flow 5 | a@flow 5",
+    Some((2, 1)),
+)]
+#[case::split(
+    Edit::Split { session: 3, block: 0, beside: Some("a@scan".into()) },
+    "a@form 5 | a@form 5 | a@flow 5, b@form 5 | a@flow+a@scan 5", Some((3, 0)),
+)]
+#[case::another_drill(
+    Edit::Replace { session: 3, block: 0, variant: "b@form".into() },
+    "a@form 5 | a@form 5 | a@flow 5, b@form 5 | b@form 5", Some((3, 0)),
+)]
 fn an_edit_changes_what_it_says_and_locks_what_was_set(
     #[case] change: Edit,
     #[case] after: &str,
@@ -40,12 +61,23 @@ fn an_edit_changes_what_it_says_and_locks_what_was_set(
 }
 
 #[rstest]
-#[case::longer_than_it_may_be(Edit::Minutes { session: 0, block: 0, minutes: Minutes(11) }, "/minutes", "“drill-a” lasts 5 min to 10 min")]
+#[case::longer_than_it_may_be(
+    Edit::Minutes { session: 0, block: 0, minutes: Minutes(11) }, "/minutes", "“drill-a” lasts 5 min to 10 min",
+)]
 #[case::no_such_block(Edit::Remove { session: 3, block: 1 }, "/block", "session 4 has 1 blocks: choose one of them")]
 #[case::no_such_session(Edit::Lock { session: 4, block: 0 }, "/session", "there is no session 5: the curriculum has 4")]
-#[case::no_such_stage(Edit::Stage { session: 0, block: 0, stage: Stage::Contest }, "/stage", "no drill that fits serves “A” at Contest: choose another stage")]
-#[case::no_such_variant(Edit::Replace { session: 0, block: 0, variant: "z@form".into() }, "/variant", "this curriculum has no variant `z@form`: choose one of its own")]
-#[case::no_such_goal(Edit::Show { session: 0, skill: "z".into() }, "/skill", "this skill is no goal of the curriculum: choose one of its goals")]
+#[case::no_such_stage(
+    Edit::Stage { session: 0, block: 0, stage: Stage::Contest }, "/stage",
+    "no drill that fits serves “A” at Contest: choose another stage",
+)]
+#[case::no_such_variant(
+    Edit::Replace { session: 0, block: 0, variant: "z@form".into() }, "/variant",
+    "this curriculum has no variant `z@form`: choose one of its own",
+)]
+#[case::no_such_goal(
+    Edit::Show { session: 0, skill: "z".into() }, "/skill",
+    "this skill is no goal of the curriculum: choose one of its goals",
+)]
 #[case::no_such_lock(Edit::Forget { lock: 0 }, "/lock", "there are 0 locks")]
 fn what_cannot_be_done_says_what_would_be_right(#[case] change: Edit, #[case] at: &str, #[case] says: &str) {
     let wrong = edit(&four(), &plan(LAID), &change).unwrap_err();
@@ -79,8 +111,8 @@ fn showing_a_skill_takes_the_stage_place_and_time_that_cost_least() {
     assert_eq!(edited.plan.sessions[3], plan("a@flow 10").sessions[0]);
 }
 
-// Without the block on the 13th: a is short of one Flow (+10), rests no longer than 7 days, 5 min and a change of one are
-// free (+3 − 0.3); what is left there is b alone.
+// Without the block on the 13th: a is short of one Flow (+10), rests no longer than 7 days, 5 min and a change of one
+// are free (+3 − 0.3); what is left there is b alone.
 #[test]
 fn the_price_is_the_difference_and_says_where_it_comes_from() {
     let problem = four();

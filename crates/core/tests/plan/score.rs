@@ -76,7 +76,9 @@ fn what_was_beyond_its_goal_before_is_kept_too() {
 #[rstest]
 #[case::none("a@form 5 | a@form 5 | a@flow 5 | a@flow 5 | a@form 5 | ", 0.2 * (10.0 + 25.0 + 40.0))]
 #[case::enough_in_the_last("a@form 5 |  | a@flow 5 |  | a@scan 5, a@form 5 | ", 0.2 * (10.0 + 25.0))]
-#[case::a_third_in_the_last("a@form 5 |  | a@flow 5 |  | a@scan 5, a@form 10 | ", 0.2 * (10.0 + 25.0 + 40.0 - 100.0 / 3.0))]
+#[case::a_third_in_the_last(
+    "a@form 5 |  | a@flow 5 |  | a@scan 5, a@form 10 | ", 0.2 * (10.0 + 25.0 + 40.0 - 100.0 / 3.0),
+)]
 #[case::too_much_costs_nothing("a@scan 5 |  | a@scan 5 |  | a@scan 5 | ", 0.0)]
 fn weeks_without_open_play_cost(#[case] sessions: &str, #[case] expected: f64) {
     let problem = problem(A_AND_B, &[20; 6]);
@@ -106,8 +108,8 @@ fn the_same_again_costs(#[case] sessions: &str, #[case] expected: f64) {
     assert_eq!(points(&problem(A_AND_B, &[20; 5]), sessions, "S7"), expected);
 }
 
-// a: 40 touches a minute, 10 of them with the other foot. Ten minutes: 100 of 400 are 25 %, half is wished for. b gives 20 a
-// minute, all with the other foot: 300 of 600 are half.
+// a: 40 touches a minute, 10 of them with the other foot. Ten minutes: 100 of 400 are 25 %, half is wished for. b
+// gives 20 a minute, all with the other foot: 300 of 600 are half.
 #[rstest]
 #[case::the_strong_foot("a@form 10 | ", 12.5)]
 #[case::made_up_for("a@form 10 | b@form 10", 0.0)]

@@ -54,9 +54,10 @@ fn every_week_ends_before_the_next_begins(#[case] today: Date, #[case] expected:
     assert_eq!(days(&form_then_flow(), today), expected.iter().map(day).collect::<Vec<_>>());
 }
 
-// By hand. Every block has 6 working minutes at difficulty 2, a dose of 1 ÷ 1.3 = 0.7692. The first player is followed from
-// the beginning: two blocks of Form before the first stage was had, one of Flow after it: 3 doses, 1 step. The second is
-// known from the 12th: 1 dose, 1 step. The third had the goal all the time. Rate (1.5 · 20 + 2) ÷ (20 + 4 · 0.7692) = 1.3867.
+// By hand. Every block has 6 working minutes at difficulty 2, a dose of 1 ÷ 1.3 = 0.7692. The first player is
+// followed from the beginning: two blocks of Form before the first stage was had, one of Flow after it: 3 doses, 1
+// step. The second is known from the 12th: 1 dose, 1 step. The third had the goal all the time. Rate (1.5 · 20 + 2) ÷
+// (20 + 4 · 0.7692) = 1.3867.
 #[test]
 fn steps_and_doses_count_from_the_day_that_something_is_known() {
     let found = found(

@@ -24,8 +24,8 @@ fn skipping_an_evening_says_what_is_then_short_and_what_breaks() {
     assert_eq!(skip.breaches.iter().map(|b| (b.rule, b.session)).collect::<Vec<_>>(), [("H3", 2), ("H2", 2)]);
 }
 
-// By hand: one block leaves the second evening, b the third and a the fifth; the a of the third goes on there at another rung,
-// and the fourth has a b as before. Where blocks have names, each of the five is known to have moved.
+// By hand: one block leaves the second evening, b the third and a the fifth; the a of the third goes on there at
+// another rung, and the fourth has a b as before. Where blocks have names, each of the five is known to have moved.
 #[test]
 fn shifting_moves_everything_later_by_one_evening() {
     let [shift, ..] = three(&problem(A_AND_B, &[20; 6]), &plan(LAID), 1, 0);

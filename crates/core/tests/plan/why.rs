@@ -14,9 +14,17 @@ const LAID: &str = "a@form 5 | a@form 5 | a@flow 5, b@form 5 | a@flow 5";
 
 #[rstest]
 #[case::the_first((0, 0), &["“A” asked for it: exposure 1 of 2 at Form, on its way to Flow."])]
-#[case::what_opens_another((1, 0), &["“A” asked for it: exposure 2 of 2 at Form, on its way to Flow.", "“B” can begin after it."])]
-#[case::another_stage((2, 0), &["“A” asked for it: exposure 1 of 2 at Flow, Flow is its goal.", "Flow waited for Form, done on 10 January."])]
-#[case::what_waited((2, 1), &["“B” asked for it: exposure 1 of 2 at Form, Form is its goal.", "“B” waited for “A” at Form, done on 10 January."])]
+#[case::what_opens_another(
+    (1, 0), &["“A” asked for it: exposure 2 of 2 at Form, on its way to Flow.", "“B” can begin after it."],
+)]
+#[case::another_stage(
+    (2, 0),
+    &["“A” asked for it: exposure 1 of 2 at Flow, Flow is its goal.", "Flow waited for Form, done on 10 January."],
+)]
+#[case::what_waited(
+    (2, 1),
+    &["“B” asked for it: exposure 1 of 2 at Form, Form is its goal.", "“B” waited for “A” at Form, done on 10 January."],
+)]
 fn a_block_says_who_asked_for_it(#[case] (session, block): (usize, usize), #[case] says: &[&str]) {
     let why = why_block(&problem(A_AND_B, &[20; 4]), &plan(LAID), session, block).unwrap();
     assert_eq!(why.says, says);
@@ -34,10 +42,22 @@ fn a_block_that_keeps_a_skill_alive_says_so_and_what_is_lost_without_it() {
 }
 
 #[rstest]
-#[case::as_soon_as_it_may(LAID, "b", &["It is first met on 13 January.", "It needs “A” at Form, which is done on 10 January.", "1 × Form is missing: other things count more in the sessions that are there."])]
-#[case::never_ready("a@form 5 |  |  | ", "b", &["This plan never comes to it.", "It needs “A” at Form, and this plan never completes that.", "2 × Form are missing: other things count more in the sessions that are there."])]
-#[case::could_come_sooner("a@form 5 | a@form 5 | a@flow 5 | a@flow 5, b@form 5", "b", &["It is first met on 17 January.", "It needs “A” at Form, which is done on 10 January.", "It could be met on 13 January already at no cost: press solve.", "1 × Form is missing: other things count more in the sessions that are there."])]
-#[case::the_ladder_is_long(" |  | a@form 5 | a@form 5", "a", &["It is first met on 13 January.", "It could be met on 6 January already at no cost: press solve.", "2 × Flow are missing: Form is done only in the last session."])]
+#[case::as_soon_as_it_may(
+    LAID, "b",
+    &["It is first met on 13 January.", "It needs “A” at Form, which is done on 10 January.", "1 × Form is missing: other things count more in the sessions that are there."],
+)]
+#[case::never_ready(
+    "a@form 5 |  |  | ", "b",
+    &["This plan never comes to it.", "It needs “A” at Form, and this plan never completes that.", "2 × Form are missing: other things count more in the sessions that are there."],
+)]
+#[case::could_come_sooner(
+    "a@form 5 | a@form 5 | a@flow 5 | a@flow 5, b@form 5", "b",
+    &["It is first met on 17 January.", "It needs “A” at Form, which is done on 10 January.", "It could be met on 13 January already at no cost: press solve.", "1 × Form is missing: other things count more in the sessions that are there."],
+)]
+#[case::the_ladder_is_long(
+    " |  | a@form 5 | a@form 5", "a",
+    &["It is first met on 13 January.", "It could be met on 6 January already at no cost: press solve.", "2 × Flow are missing: Form is done only in the last session."],
+)]
 fn a_skill_says_why_so_late(#[case] sessions: &str, #[case] skill: &str, #[case] says: &[&str]) {
     assert_eq!(why_skill(&problem(A_AND_B, &[20; 4]), &plan(sessions), skill).unwrap(), says);
 }
@@ -84,9 +104,10 @@ fn form_alone() -> Problem {
     problem
 }
 
-// By hand, m = 6 working minutes and rate 1: the first exposure moves on 1 − e⁻¹ = 63.21 %. Four days later progress 1 has become
-// 2^(−4/28) = 0.9057 and rises to 1.9057: 1 − e^(−1.9057) = 85.13 %. At difficulty 2 the rate is 1 ÷ 1.3: 1 − e^(−0.7692) =
-// 53.66 %. A rest of 28 days halves progress: 0.5 + 1 = 1.5: 77.69 %. (40,000 players: within 1 % by far.)
+// By hand, m = 6 working minutes and rate 1: the first exposure moves on 1 − e⁻¹ = 63.21 %. Four days later progress
+// 1 has become 2^(−4/28) = 0.9057 and rises to 1.9057: 1 − e^(−1.9057) = 85.13 %. At difficulty 2 the rate is 1 ÷
+// 1.3: 1 − e^(−0.7692) = 53.66 %. A rest of 28 days halves progress: 0.5 + 1 = 1.5: 77.69 %. (40,000 players: within
+// 1 % by far.)
 #[rstest]
 #[case::once("a@form 6 |  | ", 0.0, &[0.6321, 0.6321])]
 #[case::twice_in_a_week("a@form 6 | a@form 6 | ", 0.0, &[0.8513, 0.8513])]
@@ -112,8 +133,8 @@ fn a_long_rest_costs_progress() {
     assert!((found.last().unwrap() - 0.7769).abs() < 0.01, "{found:?}");
 }
 
-// Two stages at rate 1, six minutes each, on the same day: both must be passed, 0.6321² = 39.96 %; what is shown of a stage that
-// was left adds nothing.
+// Two stages at rate 1, six minutes each, on the same day: both must be passed, 0.6321² = 39.96 %; what is shown of a
+// stage that was left adds nothing.
 #[test]
 fn the_goal_is_reached_by_moving_on_from_each_stage() {
     let mut two = problem(&[("a", None, Stage::Flow, &[])], &[20; 2]);
@@ -127,8 +148,8 @@ fn the_goal_is_reached_by_moving_on_from_each_stage() {
     assert_eq!(reached(&known, " | ", &alike(1.0)), [1.0]);
 }
 
-// A squad of 20, each with 63.21 %: the standard deviation of the share is √(0.6321 · 0.3679 ÷ 20) = 10.8 %, so that eight of ten
-// squads lie within 1.28 of it: 49 to 77 %, that is 10 to 15 of 20.
+// A squad of 20, each with 63.21 %: the standard deviation of the share is √(0.6321 · 0.3679 ÷ 20) = 10.8 %, so that
+// eight of ten squads lie within 1.28 of it: 49 to 77 %, that is 10 to 15 of 20.
 #[test]
 fn the_band_is_that_of_squads_of_the_real_size() {
     let mut problem = form_alone();

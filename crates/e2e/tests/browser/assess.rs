@@ -1,5 +1,5 @@
-//! Assessing in the browser: a whole test evening by keyboard, timing gates with faults, a threshold that is moved, and a
-//! player who moves on.
+//! Assessing in the browser: a whole test evening by keyboard, timing gates with faults, a threshold that is moved,
+//! and a player who moves on.
 
 use std::time::Instant;
 

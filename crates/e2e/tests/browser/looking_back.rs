@@ -24,7 +24,8 @@ async fn a_week_of_a_team_opens_with_its_strands_and_its_log() -> Result<(), Fai
     }
     // The strands of the week make up what its cell says.
     let sums = "const rows = [...document.querySelectorAll('aside tbody tr')];
-        return [1, 2].map((at) => Math.round(rows.reduce((sum, row) => sum + Number.parseFloat(row.cells[at].textContent), 0)))";
+        const sum = (at) => rows.reduce((sum, row) => sum + Number.parseFloat(row.cells[at].textContent), 0);
+        return [1, 2].map((at) => Math.round(sum(at)))";
     let sums = director.runs(sums).await?;
     let told: Vec<i64> = says
         .rsplit(": ")

@@ -1,4 +1,5 @@
-//! The whole way in the browser: the director plans and publishes, the coach delivers and tests, the director looks back.
+//! The whole way in the browser: the director plans and publishes, the coach delivers and tests, the director looks
+//! back.
 
 use std::time::Duration;
 

@@ -1,4 +1,5 @@
-//! What goes wrong on a phone: old sheets, odd storage, a team that is taken away, a sign-in that ends. Nothing entered is lost.
+//! What goes wrong on a phone: old sheets, odd storage, a team that is taken away, a sign-in that ends. Nothing
+//! entered is lost.
 
 use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 use serde_json::json;

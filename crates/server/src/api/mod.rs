@@ -120,27 +120,38 @@ impl Cursor {
     info(title = "Jogo", description = "Plan, deliver and assess technical football for children."),
     servers((url = "/api/v1")),
     paths(
-        people::sign_in::show, people::sign_in::create, people::sign_in::end, people::sign_in::samples, people::sign_in::pace,
+        people::sign_in::show, people::sign_in::create, people::sign_in::end, people::sign_in::samples,
+        people::sign_in::pace,
         ground::read,
         drill::desk::look, drill::desk::call,
-        drill::library::list, drill::library::show, drill::library::earlier, drill::library::create, drill::library::change, drill::library::archive, drill::library::skills,
+        drill::library::list, drill::library::show, drill::library::earlier, drill::library::create,
+        drill::library::change, drill::library::archive, drill::library::skills,
         progression::show, progression::change, progression::way, progression::compared,
         academy::bands::list, academy::bands::change, academy::bands::academy, academy::bands::change_academy,
         plan::list, plan::beginnings, plan::create, plan::goals_of_squads, plan::show, plan::change,
-        plan::change_season, plan::edits, plan::undo, plan::solve_again, plan::why,
-        plan::compared, plan::compared_with_edition, plan::foreseen, plan::reached_so_far, plan::evening, plan::publish,
-        delivery::board::delivery, assessment::levels::levels, assessment::levels::milestones,
-        delivery::session::list, delivery::session::show, delivery::log::say, delivery::upset::remedies, delivery::upset::go_on, delivery::upset::back,
-        academy::clubs::list, academy::clubs::add, academy::clubs::rename, academy::clubs::add_team, academy::clubs::change_team, academy::clubs::people,
-        people::invitations::list, people::invitations::invite, people::invitations::withdraw, people::invitations::show, people::invitations::join,
+        plan::change_season, plan::edits, plan::undo, plan::solve_again, plan::why, plan::compared,
+        plan::compared_with_edition, plan::foreseen, plan::reached_so_far, plan::evening, plan::publish,
+        delivery::board::delivery,
+        assessment::levels::levels, assessment::levels::milestones,
+        delivery::session::list, delivery::session::show,
+        delivery::log::say,
+        delivery::upset::remedies, delivery::upset::go_on, delivery::upset::back,
+        academy::clubs::list, academy::clubs::add, academy::clubs::rename, academy::clubs::add_team,
+        academy::clubs::change_team, academy::clubs::people,
+        people::invitations::list, people::invitations::invite, people::invitations::withdraw,
+        people::invitations::show, people::invitations::join,
         post::calendars::make, post::calendars::end,
-        delivery::own::show, delivery::own::settle, delivery::pairs::set,
+        delivery::own::show, delivery::own::settle,
+        delivery::pairs::set,
         post::letters::list, post::letters::deliver, post::letters::set_address,
         delivery::home::page, delivery::home::card, delivery::home::renew, delivery::home::report,
         assessment::squad::show, assessment::squad::export, assessment::squad::preview, assessment::squad::add,
-        assessment::test_session::sheet, assessment::test_session::say, assessment::test_session::export, assessment::test_session::preview,
-        assessment::board::show, assessment::board::say, assessment::player::passport, assessment::player::export, assessment::player::erase,
-        assessment::standards::list, assessment::standards::show, assessment::standards::weigh, assessment::standards::set,
+        assessment::test_session::sheet, assessment::test_session::say, assessment::test_session::export,
+        assessment::test_session::preview,
+        assessment::board::show, assessment::board::say,
+        assessment::player::passport, assessment::player::export, assessment::player::erase,
+        assessment::standards::list, assessment::standards::show, assessment::standards::weigh,
+        assessment::standards::set,
         assessment::timing_gates::open, assessment::timing_gates::runs,
         assessment::milestones::list, assessment::milestones::put_one, assessment::milestones::drop_one,
         assessment::benchmarks::show, assessment::benchmarks::put_one, assessment::benchmarks::drop_one,
@@ -209,8 +220,8 @@ fn said_at(said: &str) -> Result<Timestamp, String> {
     said.parse().map_err(|_| format!("`{said}` is no time: write it as 2031-02-10T18:30:00Z"))
 }
 
-/// When each of some entries counts as said. Without a sender the device's clock is taken at its word, but nothing is said
-/// in the future.
+/// When each of some entries counts as said. Without a sender the device's clock is taken at its word, but nothing is
+/// said in the future.
 async fn when_said(state: &State, sender: Option<Sender>, entries: &[SaidBy]) -> Answer<Vec<Timestamp>> {
     let received_at = Timestamp::now();
     let counted: Option<Vec<(i64, Timestamp)>> =
@@ -226,8 +237,8 @@ async fn when_said(state: &State, sender: Option<Sender>, entries: &[SaidBy]) ->
 /// How long an entry may wait on a device before it is sent.
 const LONGEST_UNSENT_DAYS: i32 = 400;
 
-/// A day that a device says. It may have been without network for long, and of two clocks either may be wrong: nothing is
-/// refused because one of them is.
+/// A day that a device says. It may have been without network for long, and of two clocks either may be wrong:
+/// nothing is refused because one of them is.
 fn day_of_season(said: &str, today: Date) -> Result<Date, String> {
     let day: Date = said.parse().map_err(|_| "write the day as 2031-02-10".to_owned())?;
     match (-LONGEST_UNSENT_DAYS..=LONGEST_UNSENT_DAYS).contains(&(today - day).get_days()) {

@@ -128,8 +128,11 @@ pub(super) struct MapChanges {
 const MOST_CHANGED: usize = 50;
 
 /// Changes skills: all of them or none. Nothing that makes a circle is kept.
-#[utoipa::path(post, operation_id = "map_change", path = "/map", params(("If-Match" = String, Header)), request_body = MapChanges,
-    responses((status = 200, body = MapView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "map_change", path = "/map", params(("If-Match" = String, Header)),
+    request_body = MapChanges,
+    responses((status = 200, body = MapView), (status = 412, body = Problem), (status = 422, body = Problem)),
+)]
 pub(super) async fn change(
     who: SignedIn,
     state: Data<State>,

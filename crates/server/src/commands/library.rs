@@ -196,7 +196,8 @@ pub(super) fn text_of(path: &Path) -> Result<String, String> {
     std::fs::read_to_string(path).map_err(|e| format!("cannot be read: {e}"))
 }
 
-/// Writes the library into a folder: `bands.json`, `tests.json`, `milestones.json`, a file of skills for each strand, a file for each drill.
+/// Writes the library into a folder: `bands.json`, `tests.json`, `milestones.json`, a file of skills for each strand,
+/// a file for each drill.
 pub async fn export(store: &Store, folder: &Path) -> Result<String, Stopped> {
     let stored = |e: jogo_store::StoreError| Stopped::failed(e.to_string());
     let bands: Vec<Band> = store.bands().await.map_err(stored)?.into_iter().map(|kept| kept.band).collect();

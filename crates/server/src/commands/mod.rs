@@ -20,7 +20,8 @@ use tracing_subscriber::filter::LevelFilter;
 use uuid::Uuid;
 
 use crate::clock::Clock;
-use crate::post::{self, Post};
+use crate::post;
+use crate::post::transport::Post;
 use crate::problem::Answer;
 use crate::state::State;
 use crate::{api, demo, sign_in::passwords, views::team_levels};
@@ -293,7 +294,8 @@ async fn serve(state: State, listen: &Listen) -> Result<(), String> {
 /// How often it is looked ahead.
 const LOOK_AHEAD: std::time::Duration = std::time::Duration::from_secs(600);
 
-/// Works out what would keep the first reader of a day waiting: how well tests repeat themselves, and what follows from trials.
+/// Works out what would keep the first reader of a day waiting: how well tests repeat themselves, and what follows
+/// from trials.
 async fn look_ahead(state: actix_web::web::Data<State>) {
     loop {
         if let Err(problem) = ready(&state).await {

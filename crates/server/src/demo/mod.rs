@@ -51,8 +51,8 @@ pub fn library() -> Result<Library, Failed> {
     })
 }
 
-/// Fills an empty database: always on the same day the same academy, but for the ids; `scale` times as large, if it is more
-/// than one.
+/// Fills an empty database: always on the same day the same academy, but for the ids; `scale` times as large, if it
+/// is more than one.
 pub async fn fill(store: &Store, clock: &Clock, scale: u32) -> Result<(), Failed> {
     let (now, today) = (clock.now(), clock.today(&TimeZone::UTC));
     let library = library()?;

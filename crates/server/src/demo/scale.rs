@@ -1,4 +1,5 @@
-//! A large academy beside the demo's own, so that size can be measured: other islands with the same teams, tested three times.
+//! A large academy beside the demo's own, so that size can be measured: other islands with the same teams, tested
+//! three times.
 
 use jiff::ToSpan;
 use jiff::civil::Date;

@@ -186,8 +186,8 @@ impl Story<'_> {
         Ok(players.into_iter().map(|player| player.id).collect())
     }
 
-    /// What became of the evenings that are over; now and then a whole one goes without a log. It is drawn on its own, so
-    /// that other plans do not give the players of the teams after it other names.
+    /// What became of the evenings that are over; now and then a whole one goes without a log. It is drawn on its
+    /// own, so that other plans do not give the players of the teams after it other names.
     fn outcomes(&self, sketch: &Sketch, edition: Uuid, laid: &Edition) -> Result<LogEntries, Failed> {
         let dates = laid.curriculum.evenings();
         let mut chance = Chance::named(&format!("evenings of {} of {}", sketch.name, sketch.club));
@@ -232,7 +232,8 @@ pub struct Sat<'s> {
 const RETESTS: f64 = 0.9;
 
 impl Sat<'_> {
-    /// What was measured on some evenings; each test has its own chance, so that one more changes nothing of the others.
+    /// What was measured on some evenings; each test has its own chance, so that one more changes nothing of the
+    /// others.
     pub fn trials(
         &self,
         players: &[Player],

@@ -49,7 +49,8 @@ pub struct Assessment {
 pub enum Bands {
     /// Those of the squad's own band.
     Own,
-    /// Those of its own and of younger bands: what is shown under the standard of an older band holds for a younger one.
+    /// Those of its own and of younger bands: what is shown under the standard of an older band holds for a younger
+    /// one.
     UpToOwn,
 }
 

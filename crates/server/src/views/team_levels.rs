@@ -1,5 +1,5 @@
-//! How many players of a team stand on each level and have each milestone: read from what is kept, or worked out anew and
-//! kept.
+//! How many players of a team stand on each level and have each milestone: read from what is kept, or worked out anew
+//! and kept.
 
 use jogo_store::Store;
 use jogo_store::academy::teams::Team;

@@ -8,7 +8,7 @@ use serde::Serialize;
 use uuid::Uuid;
 
 use crate::academy::teams::{Player, Team};
-use crate::{Store, Stored, assessment::levels, audit, from_json, from_word};
+use crate::{Store, Stored, assessment::counts, audit, from_json, from_word};
 
 /// Everything that is kept of one player.
 #[derive(Clone, Debug, PartialEq, Serialize)]
@@ -171,7 +171,7 @@ impl Store {
         sqlx::query!("DELETE FROM self_reported WHERE player = ?", player).execute(&mut *tx).await?;
         sqlx::query!("DELETE FROM pair_wish WHERE one = ?1 OR other = ?1", player).execute(&mut *tx).await?;
         sqlx::query!("DELETE FROM player WHERE id = ?", player).execute(&mut *tx).await?;
-        levels::forget(&mut tx, team.id).await?;
+        counts::forget(&mut tx, team.id).await?;
         audit::put(&mut tx, (at, by), "player erased", &format!("a player of {}", team.name)).await?;
         tx.commit().await?;
         // The log of writes still holds the pages as they were: it is folded in and begun anew.

@@ -7,7 +7,7 @@ use jogo_core::academy::roster::{BirthMonth, NewPlayer};
 use jogo_core::technique::skill::Side;
 use uuid::Uuid;
 
-use crate::{Store, StoreError, Stored, assessment::levels, from_word, parsed, stamp, to_word};
+use crate::{Store, StoreError, Stored, assessment::counts, from_word, parsed, stamp, to_word};
 
 /// A team, with the name of its club.
 #[derive(Clone, Debug, PartialEq, Eq)]
@@ -101,8 +101,8 @@ impl Store {
         rows.into_iter().map(|row| Ok((row.id, parsed("a birth month", &row.birth_month)?))).collect()
     }
 
-    /// Adds players to a squad, all of them or none. A player whose id the squad has already is left as they are, so that
-    /// the same list may be sent twice.
+    /// Adds players to a squad, all of them or none. A player whose id the squad has already is left as they are, so
+    /// that the same list may be sent twice.
     pub async fn add_players(&self, team: Uuid, players: &[Player], by: Uuid, at: Timestamp) -> Stored<u64> {
         let at = stamp(at);
         let mut tx = self.begin().await?;
@@ -147,7 +147,7 @@ impl Store {
             })?;
             added += 1;
         }
-        levels::forget(&mut tx, team).await?;
+        counts::forget(&mut tx, team).await?;
         tx.commit().await?;
         Ok(added)
     }

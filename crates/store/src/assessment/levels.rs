@@ -4,7 +4,6 @@ use jogo_core::assessment::milestones::MilestoneId;
 use jogo_core::assessment::milestones::tally::Tally;
 use jogo_core::assessment::results::TestCount;
 use serde::{Deserialize, Serialize};
-use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::academy::teams::Team;
@@ -28,30 +27,6 @@ pub struct KeptLevels {
     pub version: i64,
     /// The counts; nothing if they have to be worked out anew.
     pub counts: Option<TeamCounts>,
-}
-
-/// Takes away what is kept of a team, since something that it follows from has changed.
-pub(crate) async fn forget(tx: &mut Transaction<'static, Sqlite>, team: Uuid) -> Stored<()> {
-    sqlx::query!(
-        "INSERT INTO team_levels (team, version) VALUES (?, 1)
-         ON CONFLICT (team) DO UPDATE SET version = version + 1, doc = NULL",
-        team
-    )
-    .execute(&mut **tx)
-    .await?;
-    Ok(())
-}
-
-/// The same for all teams of a band, or of all bands.
-pub(crate) async fn forget_band(tx: &mut Transaction<'static, Sqlite>, band: Option<&str>) -> Stored<()> {
-    sqlx::query!(
-        "INSERT INTO team_levels (team, version) SELECT id, 1 FROM team WHERE ?1 IS NULL OR band = ?1
-         ON CONFLICT (team) DO UPDATE SET version = version + 1, doc = NULL",
-        band
-    )
-    .execute(&mut **tx)
-    .await?;
-    Ok(())
 }
 
 impl Store {

@@ -6,7 +6,7 @@ use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::{
-    Store, StoreError, Stored, assessment::levels, audit, from_json, from_word, parsed, stamp, to_json,
+    Store, StoreError, Stored, assessment::counts, audit, from_json, from_word, parsed, stamp, to_json,
     to_word,
 };
 
@@ -70,7 +70,7 @@ impl Store {
                 .fetch_one(&mut *tx)
                 .await?;
         put(&mut tx, milestone, last).await?;
-        levels::forget_band(&mut tx, None).await?;
+        counts::forget_band(&mut tx, None).await?;
         Ok(tx.commit().await?)
     }
 
@@ -83,7 +83,7 @@ impl Store {
         );
         let gone = gone.execute(&mut *tx).await?.rows_affected() > 0;
         if gone {
-            levels::forget_band(&mut tx, None).await?;
+            counts::forget_band(&mut tx, None).await?;
         }
         tx.commit().await?;
         Ok(gone)
@@ -126,7 +126,7 @@ impl Store {
                 return Err(StoreError::Taken("an id of these entries belongs to another team".into()));
             }
         }
-        levels::forget(&mut tx, team).await?;
+        counts::forget(&mut tx, team).await?;
         Ok(tx.commit().await?)
     }
 

@@ -8,7 +8,7 @@ use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::{
-    Store, StoreError, Stored, assessment::levels, from_json, from_word, parsed, stamp, to_json, to_word,
+    Store, StoreError, Stored, assessment::counts, from_json, from_word, parsed, stamp, to_json, to_word,
 };
 
 /// One trial of one player, under the id that was made on the device.
@@ -62,7 +62,8 @@ impl Store {
             let (taken_on, said_at) = (trial.taken_on.to_string(), stamp(*said_at));
             let origin = to_word("the origin of a trial", origin)?;
             let added = sqlx::query!(
-                "INSERT INTO trial (id, player, test, taken_on, side, value, marks, origin, taken_by, said_at, received_at)
+                "INSERT INTO trial (id, player, test, taken_on, side, value, marks, origin, taken_by, said_at,
+                     received_at)
                  VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
                 id,
                 trial.player,
@@ -96,7 +97,7 @@ impl Store {
             .execute(&mut *tx)
             .await?;
         }
-        levels::forget(&mut tx, team).await?;
+        counts::forget(&mut tx, team).await?;
         Ok(tx.commit().await?)
     }
 
@@ -117,9 +118,9 @@ impl Store {
         .collect()
     }
 
-    /// All trials of one test in the teams of a band that count, taken from a day on and before another, in the order in
-    /// which they were said. (The joins cross so that players are gone through one by one, each with an index: left to
-    /// itself, SQLite reads the test of all bands, which takes four times as long.)
+    /// All trials of one test in the teams of a band that count, taken from a day on and before another, in the order
+    /// in which they were said. (The joins cross so that players are gone through one by one, each with an index:
+    /// left to itself, SQLite reads the test of all bands, which takes four times as long.)
     pub async fn trials_of_band(
         &self,
         test: &Test,

@@ -1,7 +1,7 @@
 //! The log of evenings: what coaches said of their blocks, who was there, and a line of note.
 //!
-//! Nothing is overwritten: of two sayings of one thing the later one counts, and of one moment the larger id, so that the
-//! order of arrival never matters.
+//! Nothing is overwritten: of two sayings of one thing the later one counts, and of one moment the larger id, so that
+//! the order of arrival never matters.
 
 use std::collections::BTreeMap;
 
@@ -253,7 +253,8 @@ async fn add_outcome(
     let ran = said.ran.map(|ran| to_word("a rung that was run", &ran)).transpose()?;
     let minutes = said.minutes.map(|m| m.0);
     sqlx::query!(
-        "INSERT INTO outcome (id, team, edition, session, block, outcome, minutes, success, ran, said_by, said_at, received_at)
+        "INSERT INTO outcome (id, team, edition, session, block, outcome, minutes, success, ran,
+             said_by, said_at, received_at)
          VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
         id,
         team,

@@ -7,7 +7,7 @@ use jogo_core::delivery::team_plan::TeamPlan;
 use jogo_core::plan::Plan;
 use uuid::Uuid;
 
-use crate::plan::Published;
+use crate::delivery::Published;
 use crate::upgrade::fresh;
 use crate::{Store, StoreError, Stored, from_json, parsed, stamp, to_json};
 
@@ -91,7 +91,8 @@ impl Store {
         let rows = sqlx::query!(
             r#"SELECT id AS "id: Uuid", doc FROM edition
                WHERE json_extract(doc, '$.band.id') = ?
-                   AND number = (SELECT MAX(number) FROM edition AS other WHERE other.curriculum = edition.curriculum)"#,
+                   AND number =
+                       (SELECT MAX(number) FROM edition AS other WHERE other.curriculum = edition.curriculum)"#,
             band
         )
         .fetch_all(&self.read)

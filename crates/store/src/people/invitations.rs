@@ -115,8 +115,8 @@ impl Store {
         Ok(gone.rows_affected() > 0)
     }
 
-    /// Takes an invitation up: whoever was invited can sign in, and has their teams or club. Errs if somebody has taken it
-    /// up meanwhile, or the login is taken; then nothing is written.
+    /// Takes an invitation up: whoever was invited can sign in, and has their teams or club. Errs if somebody has
+    /// taken it up meanwhile, or the login is taken; then nothing is written.
     pub async fn take_up(&self, invitation: &Invitation, new: &NewPerson, at: Timestamp) -> Stored<()> {
         let mut tx = self.begin().await?;
         let id = new.person.id;

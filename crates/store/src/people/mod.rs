@@ -132,8 +132,8 @@ impl Store {
         .transpose()
     }
 
-    /// Lets a sign-in last until a time, if it would end before another one: so that using it keeps it, without a write for
-    /// every request. True if it lasts longer now.
+    /// Lets a sign-in last until a time, if it would end before another one: so that using it keeps it, without a
+    /// write for every request. True if it lasts longer now.
     pub async fn prolong_sign_in(
         &self,
         token_hash: &[u8],

@@ -144,9 +144,9 @@ async fn a_block_keeps_all_that_was_said_of_it() {
     ));
 }
 
-// The clock of the first phone is three minutes ahead, and is put right while an entry waits on it. By hand: what it said at
-// 18:03 by its own clock was said at 18:00, before the 18:02 of the second phone; what it said after that, at 18:01 by the
-// clock put right, comes after what it said itself.
+// The clock of the first phone is three minutes ahead, and is put right while an entry waits on it. By hand: what it
+// said at 18:03 by its own clock was said at 18:00, before the 18:02 of the second phone; what it said after that, at
+// 18:01 by the clock put right, comes after what it said itself.
 #[tokio::test]
 async fn clocks_order_what_devices_said_and_a_devices_count_what_it_said_itself() {
     let academy = with_squads().await;

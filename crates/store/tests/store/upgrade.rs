@@ -108,8 +108,10 @@ async fn before_names(file: &Path) {
         let name = Uuid::from_slice(&block).unwrap().to_string();
         let place = places[session as usize].iter().position(|known| *known == name).unwrap() as i64;
         sqlx::query(
-            "INSERT INTO outcome_by_place (id, team, edition, session, block, outcome, minutes, success, ran, said_by, said_at, received_at)
-             SELECT id, team, edition, session, ?, outcome, minutes, success, ran, said_by, said_at, received_at FROM outcome WHERE id = ?",
+            "INSERT INTO outcome_by_place (id, team, edition, session, block, outcome, minutes, success, ran,
+                 said_by, said_at, received_at)
+             SELECT id, team, edition, session, ?, outcome, minutes, success, ran, said_by, said_at, received_at
+             FROM outcome WHERE id = ?",
         )
         .bind(place)
         .bind(id)
@@ -138,8 +140,8 @@ async fn before_names(file: &Path) {
     pool.close().await;
 }
 
-// A team with a plan of its own in which two sessions have changed places, an outcome for each block said by its place, and a
-// draft that has moved on: the names differ, what they say is the same.
+// A team with a plan of its own in which two sessions have changed places, an outcome for each block said by its
+// place, and a draft that has moved on: the names differ, what they say is the same.
 #[tokio::test]
 async fn what_was_said_by_place_is_said_of_the_same_drills_by_name() {
     let academy = academy().await;

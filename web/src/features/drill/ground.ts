@@ -12,7 +12,7 @@ const HALL: Ground = {
   adults: 1,
 }
 
-/** The floor and squad that a drill is looked at for: what was chosen, else the academy's school hall or first ground. */
+/** The floor and squad that a drill is looked at for: what was chosen, else the academy's hall or first ground. */
 export function useGround() {
   const grounds = useAcademy().data?.academy.grounds ?? {}
   const [chosen, setGround] = useState<Ground | null>(null)

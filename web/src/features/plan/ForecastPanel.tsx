@@ -162,7 +162,10 @@ function SoFar({ known }: { known: Schemas['SkillSoFar'] | undefined }) {
 
 const [W, H, L, B] = [316, 150, 34, 22]
 
-/** Goals reached of all goals by week, with the band in which eight of ten squads lie; as dots what is reached so far, dotted what was foreseen of the same goals. */
+/**
+ * Goals reached of all goals by week, with the band in which eight of ten squads lie; as dots what is reached so far,
+ * dotted what was foreseen of the same goals.
+ */
 function Chart({ reached, soFar }: { reached: Schemas['Reached'][]; soFar: Schemas['ReachedSoFar'][] }) {
   const { floor } = useTheme()
   const x = (i: number) => L + ((W - L - 8) * i) / Math.max(reached.length - 1, 1)

@@ -168,7 +168,10 @@ interface ForecastLineProps {
   height: number
 }
 
-/** The share at the goal by week, with the band in which eight of ten squads lie, drawn upwards from the foot of a line; and as dots what is reached so far. */
+/**
+ * The share at the goal by week, with the band in which eight of ten squads lie, drawn upwards from the foot of a line;
+ * and as dots what is reached so far.
+ */
 export function ForecastLine({ forecast, soFar, sessions, x, y, height }: ForecastLineProps) {
   const { ink, hair, paper } = useTheme().floor
   const last = (week: number) => sessions.filter((s) => s.week === week).at(-1)?.session

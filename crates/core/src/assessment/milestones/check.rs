@@ -37,8 +37,8 @@ pub fn check(milestone: &Milestone, bands: &[Band], skills: &[Skill], tests: &[T
     faults
 }
 
-/// Why a test cannot become what it would: milestones rest on it that it could not answer any more. What they ask of other
-/// tests is not its matter.
+/// Why a test cannot become what it would: milestones rest on it that it could not answer any more. What they ask of
+/// other tests is not its matter.
 pub fn left_without_answer(test: &Test, milestones: &[Milestone]) -> Vec<InputError> {
     let mut faults = Vec::new();
     let alone = std::slice::from_ref(test);

@@ -1,7 +1,7 @@
 //! Milestones: can they do it?
 //!
-//! A milestone is a sentence with an evidence rule: results of a test, points seen by a coach, or both. Its state is never
-//! typed in; it follows from the results in date order:
+//! A milestone is a sentence with an evidence rule: results of a test, points seen by a coach, or both. Its state is
+//! never typed in; it follows from the results in date order:
 //!
 //! | state | when |
 //! |---|---|
@@ -11,11 +11,11 @@
 //! | kept | a date at least 21 days after it was first met bears it out again |
 //! | slipped | it was met, and the last two dates contradict it |
 //!
-//! A date contradicts the rule if anything that was measured or seen on it fell short. A coach may say otherwise, with a
-//! reason: what was said last counts until it is taken back, and shows as said.
+//! A date contradicts the rule if anything that was measured or seen on it fell short. A coach may say otherwise,
+//! with a reason: what was said last counts until it is taken back, and shows as said.
 //!
-//! Results are those of [`results`](crate::assessment::results), each with the level of its day, so that the state of any past date
-//! comes out as it was then.
+//! Results are those of [`results`](crate::assessment::results), each with the level of its day, so that the state of
+//! any past date comes out as it was then.
 
 pub mod check;
 pub mod ready;
@@ -255,8 +255,8 @@ impl<P: PartialEq> Shown<'_, P> {
 }
 
 impl Milestone {
-    /// Where a player stands on a day. `said` are the words of coaches on this player and milestone, in the order in which
-    /// they were said; the order of results does not matter.
+    /// Where a player stands on a day. `said` are the words of coaches on this player and milestone, in the order in
+    /// which they were said; the order of results does not matter.
     pub fn standing<P: PartialEq>(
         &self,
         tests: &[Test],

@@ -1,8 +1,8 @@
 //! Ready to move on: what is there, and what is missing?
 //!
-//! A skill has come to a stage when a milestone of that stage, or of a later one, is met or kept. A player is ready for a
-//! skill when all of its needs have come to their stages and its gate is passed. A need that no milestone speaks of holds
-//! nobody back: it is named, and the coach's eye decides.
+//! A skill has come to a stage when a milestone of that stage, or of a later one, is met or kept. A player is ready
+//! for a skill when all of its needs have come to their stages and its gate is passed. A need that no milestone
+//! speaks of holds nobody back: it is named, and the coach's eye decides.
 
 use serde::Serialize;
 
@@ -76,8 +76,8 @@ impl Readiness {
     }
 }
 
-/// Whether a player is ready to begin a skill; `gate` says whether its gate is passed, nothing if it has none or nothing
-/// speaks of it.
+/// Whether a player is ready to begin a skill; `gate` says whether its gate is passed, nothing if it has none or
+/// nothing speaks of it.
 pub fn for_skill(skill: &Skill, stands: &[Stands<'_>], gate: Option<bool>) -> Readiness {
     let mut readiness = Readiness::default();
     for need in skill.all_needs() {

@@ -1,10 +1,11 @@
 //! Results as a list: one line for each trial, in and out.
 //!
-//! Columns: *player*, *test*, *side* (empty where the foot does not matter), *day*, *value*; for tests that look at points
-//! the value may be written as the marks, `2 1 2`. Every line answers for itself: a trial, or what is wrong with it.
+//! Columns: *player*, *test*, *side* (empty where the foot does not matter), *day*, *value*; for tests that look at
+//! points the value may be written as the marks, `2 1 2`. Every line answers for itself: a trial, or what is wrong
+//! with it.
 //!
-//! A player is found by their name, whatever the case and the spaces; a name that is nearly right is taken for nobody, and
-//! the nearest names are offered.
+//! A player is found by their name, whatever the case and the spaces; a name that is nearly right is taken for
+//! nobody, and the nearest names are offered.
 
 use jiff::civil::Date;
 use serde::Serialize;
@@ -231,13 +232,22 @@ mod tests {
     #[case::as_asked("Una Brae,weave,left,2031-02-10,17.42", &[])]
     #[case::other_case_and_comma("\"una  brae\",The weave,L,2031-02-10,\"17,42\"", &[])]
     #[case::points("Olo Skar,turn,,2031-02-10,2 1", &[])]
-    #[case::nearly_a_name("Una Bray,weave,left,2031-02-10,17", &["player: the squad has no “Una Bray”: is it Una Brae?"])]
-    #[case::a_stranger("Xyz,weave,left,2031-02-10,17", &["player: the squad has no “Xyz”: add them to the squad, or take the line out"])]
+    #[case::nearly_a_name(
+        "Una Bray,weave,left,2031-02-10,17", &["player: the squad has no “Una Bray”: is it Una Brae?"],
+    )]
+    #[case::a_stranger(
+        "Xyz,weave,left,2031-02-10,17",
+        &["player: the squad has no “Xyz”: add them to the squad, or take the line out"],
+    )]
     #[case::no_test("Una Brae,luck,left,2031-02-10,17", &["test: there is no test “luck”: one of weave, turn"])]
     #[case::tomorrow("Una Brae,weave,left,2031-02-11,17", &["day: 2031-02-11 has not come yet: check the day"])]
     #[case::no_foot("Una Brae,weave,,2031-02-10,17", &["side: The weave is taken per foot: write left or right"])]
-    #[case::a_foot_too_many("Olo Skar,turn,left,2031-02-10,2 2", &["side: The turn is not taken per foot: leave it empty"])]
-    #[case::out_of_range("Una Brae,weave,left,2031-02-10,91", &["value: 91 is out of range: The weave lies between 0 and 90"])]
+    #[case::a_foot_too_many(
+        "Olo Skar,turn,left,2031-02-10,2 2", &["side: The turn is not taken per foot: leave it empty"],
+    )]
+    #[case::out_of_range(
+        "Una Brae,weave,left,2031-02-10,91", &["value: 91 is out of range: The weave lies between 0 and 90"],
+    )]
     #[case::no_number("Una Brae,weave,left,2031-02-10,fast", &["value: `fast` is no number"])]
     #[case::a_sum_is_no_mark("Olo Skar,turn,,2031-02-10,3", &["value: 1 marks for 2 points of The turn"])]
     fn a_line_answers_for_itself(#[case] line: &str, #[case] errors: &[&str]) {

@@ -1,7 +1,8 @@
 //! Setting a standard from results: where would thresholds lie, and whom would they move?
 //!
-//! - Quantiles are those of Hyndman and Fan's type 7: between the values at places ⌊h⌋ and ⌊h⌋ + 1 of the sorted results,
-//!   h = (n − 1) p + 1. A percentile counts from the worst result up, so that 85 always asks for more than 50.
+//! - Quantiles are those of Hyndman and Fan's type 7: between the values at places ⌊h⌋ and ⌊h⌋ + 1 of the sorted
+//!   results, h = (n − 1) p + 1. A percentile counts from the worst result up, so that 85 always asks for more than
+//!   50.
 //! - Each has a 95 % bootstrap interval: the middle 95 % of its values in 2,000 resamples, seeded.
 //! - Thresholds never fall with age: neighbours that do are pooled into their mean, weighted by the number of results
 //!   (pool adjacent violators; Ayer and others, 1955).
@@ -154,8 +155,8 @@ impl Suggestion {
     }
 }
 
-/// Suggests thresholds for bands from the youngest to the oldest; nothing for a band without results. `results` of a band
-/// are sorted by rising value.
+/// Suggests thresholds for bands from the youngest to the oldest; nothing for a band without results. `results` of a
+/// band are sorted by rising value.
 pub fn suggest(
     protocol: &Protocol,
     bands: &[Vec<f64>],
@@ -191,8 +192,8 @@ pub fn suggest(
         .collect()
 }
 
-/// Where thresholds fall with age between neighbouring bands, or do not rise from level to level within one. `bands` are
-/// named from the youngest to the oldest.
+/// Where thresholds fall with age between neighbouring bands, or do not rise from level to level within one. `bands`
+/// are named from the youngest to the oldest.
 pub fn findings(better: Better, bands: &[(String, Thresholds)]) -> Vec<String> {
     let mut found = Vec::new();
     for (band, thresholds) in bands {
@@ -268,8 +269,8 @@ mod tests {
     #[test]
     fn a_bootstrap_lies_around_its_quantile_and_repeats_itself() {
         let [_, (median, interval), _] = bootstrapped(&RESULTS, [0.25, 0.5, 0.85], 7).unwrap();
-        // The exact bootstrap distribution of this median, enumerated with SciPy's multinomial distribution: 4.8 % lie at 5
-        // or below and 95.2 % below 12, 98.0 % at it, so that its 2.5 % and 97.5 % points are 5 and 12.
+        // The exact bootstrap distribution of this median, enumerated with SciPy's multinomial distribution: 4.8 %
+        // lie at 5 or below and 95.2 % below 12, 98.0 % at it, so that its 2.5 % and 97.5 % points are 5 and 12.
         assert_eq!((median, interval), (8.0, Interval { low: 5.0, high: 12.0 }));
         assert_eq!(bootstrapped(&RESULTS, [0.25, 0.5, 0.85], 7).unwrap()[1].1, interval);
         assert_eq!(
@@ -289,7 +290,9 @@ mod tests {
     }
 
     #[rstest]
-    #[case::falls_with_age(5.0, &["Secure asks for less of U10–U12 (5) than of U8–U9 (7): a standard never falls with age"])]
+    #[case::falls_with_age(
+        5.0, &["Secure asks for less of U10–U12 (5) than of U8–U9 (7): a standard never falls with age"],
+    )]
     #[case::levels_meet(10.0, &["U10–U12: each level must ask for more than the one before it"])]
     #[case::in_order(8.0, &[])]
     fn thresholds_that_fall_are_found(#[case] secure: f64, #[case] says: &[&str]) {

@@ -1,10 +1,10 @@
 //! Timing gates: which runs did a pair of gates see, and which of them can be trusted?
 //!
-//! Gates say one line for everything that happens to them: `arm`, `start`, `split`, `stop`, each with a number that rises
-//! by one and with the time of their own clock in milliseconds. Lines may come late, twice, in another order, or not at
-//! all. They are put in the order of their numbers; a run reaches from an `arm` (or whatever comes first after a `stop`) to
-//! its `stop`. A run in which anything is missing, doubled or impossible is *doubtful*: it is shown with the reason and has
-//! no time. Nothing is guessed; a line that comes after all may still clear the doubt.
+//! Gates say one line for everything that happens to them: `arm`, `start`, `split`, `stop`, each with a number that
+//! rises by one and with the time of their own clock in milliseconds. Lines may come late, twice, in another order,
+//! or not at all. They are put in the order of their numbers; a run reaches from an `arm` (or whatever comes first
+//! after a `stop`) to its `stop`. A run in which anything is missing, doubled or impossible is *doubtful*: it is
+//! shown with the reason and has no time. Nothing is guessed; a line that comes after all may still clear the doubt.
 //!
 //! ```
 //! use jogo_core::assessment::timing_gates::{Gates, RunOutcome};
@@ -201,9 +201,13 @@ mod tests {
     #[case::arm_and_start_lost(&[(3, Stop, 18_000)], Err(&[Doubt::LineMissing, Doubt::NoStart][..]))]
     #[case::split_lost(&[(1, Arm, 0), (2, Start, 1000), (4, Stop, 18_000)], Err(&[Doubt::LineMissing][..]))]
     #[case::stop_lost(&[(1, Arm, 0), (2, Start, 1000), (4, Arm, 20_000)], Err(&[Doubt::NoStop][..]))]
-    #[case::beam_broken_twice(&[(1, Arm, 0), (2, Start, 1000), (3, Start, 1040), (4, Stop, 18_000)], Err(&[Doubt::StartedTwice][..]))]
+    #[case::beam_broken_twice(
+        &[(1, Arm, 0), (2, Start, 1000), (3, Start, 1040), (4, Stop, 18_000)], Err(&[Doubt::StartedTwice][..]),
+    )]
     #[case::torn(&[(1, Arm, 0), (2, Start, 1000), (2, Start, 1400), (3, Stop, 18_000)], Err(&[Doubt::SaidTwice][..]))]
-    #[case::clock_went_back(&[(1, Arm, 0), (2, Start, 30_000), (3, Stop, 18_000)], Err(&[Doubt::ClockWentBack, Doubt::OutOfRange][..]))]
+    #[case::clock_went_back(
+        &[(1, Arm, 0), (2, Start, 30_000), (3, Stop, 18_000)], Err(&[Doubt::ClockWentBack, Doubt::OutOfRange][..]),
+    )]
     #[case::too_quick(&[(1, Arm, 0), (2, Start, 1000), (3, Stop, 2000)], Err(&[Doubt::OutOfRange][..]))]
     fn a_run_is_good_or_says_why_not(
         #[case] events: &[(u64, Kind, u64)],

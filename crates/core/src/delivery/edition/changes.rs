@@ -9,7 +9,8 @@ use super::Edition;
 use crate::units::Minutes;
 
 impl Edition {
-    /// Every change from an earlier edition, as a director would tell it: the season, the wishes, then session by session.
+    /// Every change from an earlier edition, as a director would tell it: the season, the wishes, then session by
+    /// session.
     pub fn changes_since(&self, earlier: &Edition) -> Vec<String> {
         let mut said = self.wishes_since(earlier);
         said.extend(self.blocks_since(earlier));

@@ -68,8 +68,8 @@ impl Edition {
         self
     }
 
-    /// The same with only those drills and skills that its plan and goals name: what is frozen when it is published. What
-    /// becomes of the rest of the library does not concern it.
+    /// The same with only those drills and skills that its plan and goals name: what is frozen when it is published.
+    /// What becomes of the rest of the library does not concern it.
     pub fn trimmed(mut self) -> Edition {
         let laid: BTreeSet<&str> = self
             .plan

@@ -250,7 +250,8 @@ impl Layout {
         }
     }
 
-    /// What reads of a text, and the faults of the rest: while somebody writes, the picture follows what stands already.
+    /// What reads of a text, and the faults of the rest: while somebody writes, the picture follows what stands
+    /// already.
     ///
     /// ```
     /// use jogo_core::{ground::layout::Layout, units::Pace};

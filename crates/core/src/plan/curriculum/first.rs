@@ -19,11 +19,11 @@ const WEEKDAYS: [i8; 2] = [1, 4];
 const TO_FLOW: u32 = 2;
 
 impl Curriculum {
-    /// Wishes to begin with, made of nothing but the skills that a band begins: each of them to [`Stage::Flow`], or as far
-    /// as another one needs it. What they need of other bands' skills is taken to be there, and is kept. Each strand has
-    /// as large a share as it has of those skills. Two sessions a week, each as long as the band's, for as many weeks as it
-    /// takes to meet all skills and bring the last of them to Flow, 10 to 20; approach balanced. All of that is an
-    /// assumption, to be changed.
+    /// Wishes to begin with, made of nothing but the skills that a band begins: each of them to [`Stage::Flow`], or
+    /// as far as another one needs it. What they need of other bands' skills is taken to be there, and is kept. Each
+    /// strand has as large a share as it has of those skills. Two sessions a week, each as long as the band's, for as
+    /// many weeks as it takes to meet all skills and bring the last of them to Flow, 10 to 20; approach balanced. All
+    /// of that is an assumption, to be changed.
     ///
     /// Nothing, if no skill of the library begins in the band.
     ///

@@ -100,8 +100,8 @@ pub struct Curriculum {
 }
 
 impl Curriculum {
-    /// The same with squads that stand where `reached` says, skill by skill; a skill of which it says nothing stays as it
-    /// was. A goal never lies before the present stage.
+    /// The same with squads that stand where `reached` says, skill by skill; a skill of which it says nothing stays
+    /// as it was. A goal never lies before the present stage.
     pub fn from_where_they_stand(mut self, reached: &BTreeMap<SkillId, Stage>) -> Curriculum {
         for goal in &mut self.goals {
             if let Some(stage) = reached.get(&goal.skill) {
@@ -225,9 +225,9 @@ impl Curriculum {
 
     /// Joins the wishes with the library into a problem for the planner.
     ///
-    /// A drill takes part if the band does it and every skill that it serves at a stage is among the goals; one that is
-    /// blocked or does not stand on the ground is barred, and says why. Errs with the faults of the wishes, of skills and
-    /// tests that the library lacks, and of needs that no goal serves.
+    /// A drill takes part if the band does it and every skill that it serves at a stage is among the goals; one that
+    /// is blocked or does not stand on the ground is barred, and says why. Errs with the faults of the wishes, of
+    /// skills and tests that the library lacks, and of needs that no goal serves.
     pub fn problem(
         &self,
         academy: &Academy,
@@ -373,8 +373,8 @@ impl Curriculum {
         })
     }
 
-    /// The share of touches that the other foot is to get in skills done together: their mean; nothing if none of them is
-    /// side-specific.
+    /// The share of touches that the other foot is to get in skills done together: their mean; nothing if none of
+    /// them is side-specific.
     fn other_foot(&self, skills: &[SkillId], library: &Library<'_>) -> Option<Share> {
         let of_skill = |id: &SkillId| {
             let own = library.skills.get(id.as_str())?.side;
@@ -444,14 +444,21 @@ mod tests {
     #[case::a_session_too_few(|c: &mut Curriculum| { c.minutes.pop(); }, &["/minutes"])]
     #[case::no_time_at_all(|c: &mut Curriculum| c.minutes[2] = Minutes(0), &["/minutes/2"])]
     #[case::more_than_all(|c: &mut Curriculum| { c.shares.insert(Strand::Passing, Share(0.9)); }, &["/shares"])]
-    #[case::not_a_number(|c: &mut Curriculum| { c.shares.insert(Strand::Passing, Share(f64::NAN)); }, &["/shares/passing"])]
+    #[case::not_a_number(
+        |c: &mut Curriculum| { c.shares.insert(Strand::Passing, Share(f64::NAN)); }, &["/shares/passing"],
+    )]
     #[case::a_goal_twice(|c: &mut Curriculum| c.goals.push(c.goals[0].clone()), &["/goals/1/skill"])]
     #[case::a_holiday_after_the_end(|c: &mut Curriculum| c.holidays = vec![3], &["/holidays/0"])]
     #[case::always_holidays(|c: &mut Curriculum| { c.holidays = vec![1, 2]; c.minutes.clear(); }, &["/holidays"])]
     #[case::a_test_without_a_session(|c: &mut Curriculum| c.tests.push(sitting(9, 5)), &["/tests/0/session"])]
     #[case::a_test_longer_than_its_session(|c: &mut Curriculum| c.tests.push(sitting(0, 41)), &["/tests/0/minutes"])]
-    #[case::tests_longer_than_their_session(|c: &mut Curriculum| c.tests = vec![sitting(0, 25), Sitting { test: "weave-time".into(), ..sitting(0, 16) }], &["/tests/1/minutes"])]
-    #[case::a_window_without_width(|c: &mut Curriculum| c.approach.success_window.least = Share(0.9), &["/approach/success_window/least"])]
+    #[case::tests_longer_than_their_session(
+        |c: &mut Curriculum| c.tests = vec![sitting(0, 25), Sitting { test: "weave-time".into(), ..sitting(0, 16) }],
+        &["/tests/1/minutes"],
+    )]
+    #[case::a_window_without_width(
+        |c: &mut Curriculum| c.approach.success_window.least = Share(0.9), &["/approach/success_window/least"],
+    )]
     #[case::nobody_comes(|c: &mut Curriculum| c.ground.squad = 0, &["/ground/squad"])]
     fn faults_name_their_places(#[case] spoil: fn(&mut Curriculum), #[case] places: &[&str]) {
         let mut curriculum = sound();

@@ -39,9 +39,9 @@ impl Curriculum {
         }
     }
 
-    /// The same wishes and plan in another season. If the start stays, sessions stay on their days, and those whose day
-    /// falls away go with their blocks, locks and tests; if it moves, they keep their order. New sessions are as long as
-    /// most of the others, and empty.
+    /// The same wishes and plan in another season. If the start stays, sessions stay on their days, and those whose
+    /// day falls away go with their blocks, locks and tests; if it moves, they keep their order. New sessions are as
+    /// long as most of the others, and empty.
     ///
     /// Errs with the faults of the season.
     pub fn in_season(&self, plan: &Plan, season: &Season) -> Result<(Curriculum, Plan), Vec<InputError>> {
@@ -84,7 +84,8 @@ impl Curriculum {
         Ok((moved, Plan { sessions: from.iter().map(blocks).collect() }))
     }
 
-    /// The same wishes for a new season, with nothing planned: no locks and no tests yet, every session as long as the next.
+    /// The same wishes for a new season, with nothing planned: no locks and no tests yet, every session as long as
+    /// the next.
     ///
     /// Errs with the faults of what is new.
     pub fn anew(
@@ -124,8 +125,8 @@ mod tests {
     use jiff::civil::date;
     use rstest::rstest;
 
-    /// Sessions of 30, 40, 40 and 50 min on 1, 4, 8 and 11 September, each with a block of its own; the third is locked and the
-    /// last has a test.
+    /// Sessions of 30, 40, 40 and 50 min on 1, 4, 8 and 11 September, each with a block of its own; the third is
+    /// locked and the last has a test.
     fn four() -> (Curriculum, Plan) {
         let mut wishes = sound();
         wishes.minutes = [30, 40, 40, 50].map(Minutes).to_vec();
@@ -141,10 +142,16 @@ mod tests {
     }
 
     #[rstest]
-    #[case::a_day_more(|s: &mut Season| s.weekdays = vec![1, 3, 4], &[30, 40, 40, 40, 40, 50], &["0", "", "1", "2", "", "3"], &[3], &[5])]
+    #[case::a_day_more(
+        |s: &mut Season| s.weekdays = vec![1, 3, 4], &[30, 40, 40, 40, 40, 50], &["0", "", "1", "2", "", "3"], &[3],
+        &[5],
+    )]
     #[case::a_holiday(|s: &mut Season| s.holidays = vec![1], &[40, 50], &["2", "3"], &[0], &[1])]
     #[case::the_locked_week_falls_away(|s: &mut Season| s.weeks = 1, &[30, 40], &["0", "1"], &[], &[])]
-    #[case::another_season(|s: &mut Season| { s.start = date(2032, 1, 5); s.weekdays = vec![2, 5]; }, &[30, 40, 40, 50], &["0", "1", "2", "3"], &[2], &[3])]
+    #[case::another_season(
+        |s: &mut Season| { s.start = date(2032, 1, 5); s.weekdays = vec![2, 5]; }, &[30, 40, 40, 50],
+        &["0", "1", "2", "3"], &[2], &[3],
+    )]
     fn what_was_planned_moves_along(
         #[case] change: fn(&mut Season),
         #[case] minutes: &[u32],

@@ -6,11 +6,11 @@
 //!
 //! > 1 − exp(−r · m / 6 min), r = rate ÷ (1 + 0.15 · difficulty) × the player's factor
 //!
-//! Each exposure adds r · m / 6 to the progress inside the stage, and a rest of d days first multiplies that progress by
-//! 2^(−d / 28). A player moves on when progress passes a threshold of their own, drawn once for each stage from the
-//! exponential distribution with mean 1: without rests that is the probability above, each time. An exposure of a stage
-//! that a player has left behind keeps alive and adds nothing; one of a later stage counts for the player's own, since
-//! the coach goes one down for them. The goal is reached when a player moves on from the goal's stage.
+//! Each exposure adds r · m / 6 to the progress inside the stage, and a rest of d days first multiplies that progress
+//! by 2^(−d / 28). A player moves on when progress passes a threshold of their own, drawn once for each stage from
+//! the exponential distribution with mean 1: without rests that is the probability above, each time. An exposure of a
+//! stage that a player has left behind keeps alive and adds nothing; one of a later stage counts for the player's
+//! own, since the coach goes one down for them. The goal is reached when a player moves on from the goal's stage.
 //!
 //! Rates are assumptions until results stand behind them: see [`so_far`] and [`estimated`].
 

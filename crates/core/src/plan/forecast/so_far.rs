@@ -1,14 +1,14 @@
-//! What results so far show, beside a forecast: who of the squads that run a plan has reached the goals by which week, and
-//! which rates follow from how these and other squads moved on.
+//! What results so far show, beside a forecast: who of the squads that run a plan has reached the goals by which
+//! week, and which rates follow from how these and other squads moved on.
 //!
-//! A player counts for a skill from the first day on which anything was known of it. Each exposure that was run since, of
-//! the stage at which the player then was or of a later one, counts with its dose until the goal is reached; and each
-//! stage that the player had later and not before counts as one step; nobody is taken to begin below the stage at which the
-//! plan takes the squad to be, since no milestone need speak of what lies before it. Steps ÷ dose is the rate; [`estimated`] weighs it
-//! against the assumption.
+//! A player counts for a skill from the first day on which anything was known of it. Each exposure that was run
+//! since, of the stage at which the player then was or of a later one, counts with its dose until the goal is
+//! reached; and each stage that the player had later and not before counts as one step; nobody is taken to begin
+//! below the stage at which the plan takes the squad to be, since no milestone need speak of what lies before it.
+//! Steps ÷ dose is the rate; [`estimated`] weighs it against the assumption.
 //!
-//! Milestones speak of some goals alone, and of some players: so beside what was reached stands what the forecast foresees
-//! of the same goals, each weighed by the players of whom something is known.
+//! Milestones speak of some goals alone, and of some players: so beside what was reached stands what the forecast
+//! foresees of the same goals, each weighed by the players of whom something is known.
 
 use std::collections::BTreeMap;
 

@@ -1,5 +1,5 @@
-//! Which block is which? A block keeps its name while it moves, or its minutes or its rung change, so that what was said
-//! of it stays with the drill that was run, whatever happens to the plan.
+//! Which block is which? A block keeps its name while it moves, or its minutes or its rung change, so that what was
+//! said of it stays with the drill that was run, whatever happens to the plan.
 
 use std::collections::{BTreeMap, BTreeSet};
 
@@ -42,9 +42,9 @@ impl Plan {
         self.places().filter_map(|((session, _), block)| Some((block.id?, session))).collect()
     }
 
-    /// The same plan, in which every block without a name has the name of the block of an earlier plan that it continues:
-    /// the same drill in the same session, else in the nearest one, the same rung before another. No name is given twice;
-    /// a block of a drill that the earlier plan does not have stays without one.
+    /// The same plan, in which every block without a name has the name of the block of an earlier plan that it
+    /// continues: the same drill in the same session, else in the nearest one, the same rung before another. No name
+    /// is given twice; a block of a drill that the earlier plan does not have stays without one.
     ///
     /// Takes as many steps as there are blocks without a name times blocks of the earlier plan.
     ///
@@ -125,7 +125,8 @@ mod tests {
         BlockId(Uuid::from_u128(number))
     }
 
-    /// Sessions of blocks by their variants, as `"taps@form cuts@flow | taps@form"`, named by a number if one follows `#`.
+    /// Sessions of blocks by their variants, as `"taps@form cuts@flow | taps@form"`, named by a number if one follows
+    /// `#`.
     fn plan(text: &str) -> Plan {
         let block = |word: &str| {
             let (variant, number) = word.split_once('#').map_or((word, None), |(v, n)| (v, Some(n)));

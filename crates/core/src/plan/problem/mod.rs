@@ -459,8 +459,8 @@ impl Problem {
         self.sessions.iter().map(|s| s.week).collect()
     }
 
-    /// Every fault of a problem that somebody else has written, with its place: names that nothing has, doubles, numbers
-    /// that no plan can use.
+    /// Every fault of a problem that somebody else has written, with its place: names that nothing has, doubles,
+    /// numbers that no plan can use.
     pub fn faults(&self) -> Vec<InputError> {
         faults::of(self)
     }

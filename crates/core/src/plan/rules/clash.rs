@@ -20,7 +20,7 @@ use serde::Serialize;
 
 use crate::assessment::benchmarks::TestId;
 use crate::plan::rules::prove::reachable;
-use crate::plan::search::solve::finds_a_plan;
+use crate::plan::search::cooling::finds_a_plan;
 use crate::plan::search::table::Table;
 use crate::plan::{Lock, Problem};
 use crate::technique::skill::Strand;

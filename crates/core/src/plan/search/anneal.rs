@@ -127,7 +127,8 @@ impl<'t> Search<'t> {
         if !self.change() {
             return;
         }
-        // The change is kept if it is worth no more than this: one that is worse by Δ with probability exp(−Δ ÷ temperature).
+        // The change is kept if it is worth no more than this: one that is worse by Δ with probability exp(−Δ ÷
+        // temperature).
         let most = self.value - temperature * self.rng.random::<f64>().ln();
         if self.ledger.weigh(&self.anew, &self.prices, most, &mut self.scales).is_none() {
             return;
@@ -267,8 +268,8 @@ impl<'t> Search<'t> {
         }
     }
 
-    /// Lays other blocks into a session, their minutes fitted to the time, if they break no more rules of their own than
-    /// those that they take the place of.
+    /// Lays other blocks into a session, their minutes fitted to the time, if they break no more rules of their own
+    /// than those that they take the place of.
     fn lay(&mut self, session: usize, mut blocks: Vec<Laid>) -> bool {
         // A session that has too much in it already may get rid of it bit by bit.
         let broken = match self.anew.iter().find(|new| new.session == session) {
@@ -373,7 +374,8 @@ impl<'t> Search<'t> {
         self.lay(session, blocks)
     }
 
-    /// Lays a block for what is owed into a session that it may stand in, in the place of another where there is no time.
+    /// Lays a block for what is owed into a session that it may stand in, in the place of another where there is no
+    /// time.
     fn serve(&mut self, owed: &Owed) -> bool {
         let serving = &self.table.serving[owed.skill][owed.stage];
         let after = owed.after.max(self.from);

@@ -265,8 +265,8 @@ impl Builder<'_> {
         worth - 0.3 * f64::from(row.laying_out)
     }
 
-    /// Sessions that may still pass before a skill has to be met, or a stage of it has to be begun, so that every test and
-    /// lock stays possible.
+    /// Sessions that may still pass before a skill has to be met, or a stage of it has to be begun, so that every
+    /// test and lock stays possible.
     fn until_due(&self, skill: usize, standing: &Standing) -> f64 {
         let row = &self.table.skills[skill];
         let due = &self.due[skill];

@@ -122,8 +122,8 @@ impl<'t> Ledger<'t> {
         Some((0..row.goal).take_while(|stage| self.done_before(skill, *stage, session)).count())
     }
 
-    /// The sessions in which a block of a variant may stand that stands in one of them, as far as the stages of its skills
-    /// and what needs them tell (H2, H3). It ends with [`NONE`] where nothing waits for the block.
+    /// The sessions in which a block of a variant may stand that stands in one of them, as far as the stages of its
+    /// skills and what needs them tell (H2, H3). It ends with [`NONE`] where nothing waits for the block.
     pub fn room(&self, variant: usize) -> Range<usize> {
         let stage = self.table.variants[variant].stage;
         let mut room = 0..NONE;
@@ -313,8 +313,9 @@ impl<'t> Ledger<'t> {
         }
     }
 
-    /// The skills whose lines change where other blocks are laid: those of blocks that go or come; of blocks that change
-    /// places, where several show the same skill; and those that are met here, where that moves over half of the time.
+    /// The skills whose lines change where other blocks are laid: those of blocks that go or come; of blocks that
+    /// change places, where several show the same skill; and those that are met here, where that moves over half of
+    /// the time.
     pub(in crate::plan) fn touch(
         &self,
         session: usize,

@@ -134,8 +134,9 @@ mod tests {
         shown.iter().map(|(session, stage)| (*session, *stage, 2.0)).collect()
     }
 
-    // By hand. On the way to Flow four exposures are asked for, 10 points each (S1); a skill under way may rest 7 days, each
-    // further day is a point (S3); at its goal it may rest 21 days, each further week costs two points (S4).
+    // By hand. On the way to Flow four exposures are asked for, 10 points each (S1); a skill under way may rest 7
+    // days, each further day is a point (S3); at its goal it may rest 21 days, each further week costs two points
+    // (S4).
     #[rstest]
     #[case::never_shown(&[], 40.0)]
     #[case::met_once(&[(0, FORM)], 30.0)]

@@ -47,9 +47,11 @@ pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Js
 }
 
 /// Changes a band. Published editions keep the band that they were published with.
-#[utoipa::path(put, operation_id = "bands_change", path = "/bands/{id}", params(("id" = String, Path), ("If-Match" = String, Header)),
-    request_body = Band,
-    responses((status = 200, body = Vec<BandView>), (status = 412, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    put, operation_id = "bands_change", path = "/bands/{id}",
+    params(("id" = String, Path), ("If-Match" = String, Header)), request_body = Band,
+    responses((status = 200, body = Vec<BandView>), (status = 412, body = Problem), (status = 422, body = Problem)),
+)]
 pub(in crate::api) async fn change(
     who: SignedIn,
     state: Data<State>,

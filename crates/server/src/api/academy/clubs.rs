@@ -122,8 +122,14 @@ pub(in crate::api) struct NameSaid {
 }
 
 /// Gives a club another name.
-#[utoipa::path(put, operation_id = "clubs_rename", path = "/clubs/{club}", params(("club" = Uuid, Path)), request_body = NameSaid,
-    responses((status = 204), (status = 404, body = Problem), (status = 409, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    put, operation_id = "clubs_rename", path = "/clubs/{club}", params(("club" = Uuid, Path)),
+    request_body = NameSaid,
+    responses(
+        (status = 204), (status = 404, body = Problem), (status = 409, body = Problem),
+        (status = 422, body = Problem),
+    ),
+)]
 pub(in crate::api) async fn rename(
     who: SignedIn,
     state: Data<State>,
@@ -150,8 +156,14 @@ pub(in crate::api) struct NewTeam {
 }
 
 /// Adds a team to a club. It works from today on by the editions of its band that are still running.
-#[utoipa::path(post, operation_id = "clubs_add_team", path = "/clubs/{club}/teams", params(("club" = Uuid, Path)), request_body = NewTeam,
-    responses((status = 204), (status = 404, body = Problem), (status = 409, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "clubs_add_team", path = "/clubs/{club}/teams", params(("club" = Uuid, Path)),
+    request_body = NewTeam,
+    responses(
+        (status = 204), (status = 404, body = Problem), (status = 409, body = Problem),
+        (status = 422, body = Problem),
+    ),
+)]
 pub(in crate::api) async fn add_team(
     who: SignedIn,
     state: Data<State>,
@@ -189,8 +201,14 @@ pub(in crate::api) struct TeamSaid {
 }
 
 /// Gives a team another name and other coaches.
-#[utoipa::path(put, operation_id = "clubs_change_team", path = "/teams/{team}", params(("team" = Uuid, Path)), request_body = TeamSaid,
-    responses((status = 204), (status = 404, body = Problem), (status = 409, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    put, operation_id = "clubs_change_team", path = "/teams/{team}", params(("team" = Uuid, Path)),
+    request_body = TeamSaid,
+    responses(
+        (status = 204), (status = 404, body = Problem), (status = 409, body = Problem),
+        (status = 422, body = Problem),
+    ),
+)]
 pub(in crate::api) async fn change_team(
     who: SignedIn,
     state: Data<State>,

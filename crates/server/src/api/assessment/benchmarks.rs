@@ -45,8 +45,8 @@ pub(in crate::api) async fn show(
     Ok(Json(WrittenTest { test, has_results }))
 }
 
-/// Keeps a test: a changed one, or a new one, which `If-None-Match: *` keeps from taking the place of another. What results
-/// were taken with stays as it was.
+/// Keeps a test: a changed one, or a new one, which `If-None-Match: *` keeps from taking the place of another. What
+/// results were taken with stays as it was.
 #[utoipa::path(put, operation_id = "benchmarks_put", path = "/tests/{id}",
     params(("id" = String, Path), ("If-None-Match" = Option<String>, Header)), request_body = Test,
     responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]

@@ -252,8 +252,11 @@ const MOST_WORDS: usize = 200;
 const LONGEST_REASON: usize = 200;
 
 /// Takes in what a coach says: all of it or nothing, each once.
-#[utoipa::path(post, operation_id = "board_say", path = "/teams/{team}/words", params(("team" = Uuid, Path)), request_body = WordsSaid,
-    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "board_say", path = "/teams/{team}/words", params(("team" = Uuid, Path)),
+    request_body = WordsSaid,
+    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)),
+)]
 pub(in crate::api) async fn say(
     who: SignedIn,
     state: Data<State>,

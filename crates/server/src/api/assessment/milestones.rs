@@ -19,15 +19,19 @@ pub fn routes(config: &mut ServiceConfig) {
 }
 
 /// All milestones.
-#[utoipa::path(get, operation_id = "milestones_list", path = "/milestones", responses((status = 200, body = Vec<Milestone>)))]
+#[utoipa::path(
+    get, operation_id = "milestones_list", path = "/milestones", responses((status = 200, body = Vec<Milestone>)),
+)]
 pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<Milestone>>> {
     who.may(Act::SeeLibrary)?;
     Ok(Json(state.store.milestones().await?))
 }
 
 /// Keeps a milestone: a new one, or a changed one. States follow from the evidence at once.
-#[utoipa::path(put, operation_id = "milestones_put", path = "/milestones/{id}", params(("id" = String, Path)), request_body = Milestone,
-    responses((status = 204), (status = 422, body = Problem)))]
+#[utoipa::path(
+    put, operation_id = "milestones_put", path = "/milestones/{id}", params(("id" = String, Path)),
+    request_body = Milestone, responses((status = 204), (status = 422, body = Problem)),
+)]
 pub(in crate::api) async fn put_one(
     who: SignedIn,
     state: Data<State>,

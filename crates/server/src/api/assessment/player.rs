@@ -194,9 +194,14 @@ fn next_of(assessment: &Assessment, player: &Player, band: &str, skills: &[Skill
 }
 
 /// Everything that is kept of a player, as a file.
-#[utoipa::path(get, operation_id = "players_export", path = "/teams/{team}/players/{player}/export",
+#[utoipa::path(
+    get, operation_id = "players_export", path = "/teams/{team}/players/{player}/export",
     params(("team" = Uuid, Path), ("player" = Uuid, Path)),
-    responses((status = 200, description = "Everything that is kept of them, as JSON", content_type = "application/json"), (status = 404, body = Problem)))]
+    responses(
+        (status = 200, description = "Everything that is kept of them, as JSON", content_type = "application/json"),
+        (status = 404, body = Problem),
+    ),
+)]
 pub(in crate::api) async fn export(
     who: SignedIn,
     state: Data<State>,

@@ -154,9 +154,11 @@ impl Pointed {
 }
 
 /// Reads a squad list (CSV in UTF-8, or XLSX) and says what it would add. Nothing is written.
-#[utoipa::path(post, operation_id = "squad_preview", path = "/teams/{team}/roster", params(("team" = Uuid, Path), Pointed),
+#[utoipa::path(
+    post, operation_id = "squad_preview", path = "/teams/{team}/roster", params(("team" = Uuid, Path), Pointed),
     request_body(content = String, content_type = "text/csv"),
-    responses((status = 200, body = Preview), (status = 422, body = Problem)))]
+    responses((status = 200, body = Preview), (status = 422, body = Problem)),
+)]
 pub(in crate::api) async fn preview(
     who: SignedIn,
     state: Data<State>,
@@ -219,8 +221,11 @@ pub(in crate::api) struct Newcomers {
 }
 
 /// Adds players to the squad: all of them or none; the same list may be sent twice.
-#[utoipa::path(post, operation_id = "squad_add", path = "/teams/{team}/players", params(("team" = Uuid, Path)), request_body = Newcomers,
-    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "squad_add", path = "/teams/{team}/players", params(("team" = Uuid, Path)),
+    request_body = Newcomers,
+    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)),
+)]
 pub(in crate::api) async fn add(
     who: SignedIn,
     state: Data<State>,

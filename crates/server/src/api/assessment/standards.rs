@@ -45,7 +45,9 @@ pub(in crate::api) struct TestEntry {
 }
 
 /// All tests.
-#[utoipa::path(get, operation_id = "standards_list", path = "/standards", responses((status = 200, body = Vec<TestEntry>)))]
+#[utoipa::path(
+    get, operation_id = "standards_list", path = "/standards", responses((status = 200, body = Vec<TestEntry>)),
+)]
 pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<TestEntry>>> {
     who.may(Act::SetUp)?;
     let (bands, used) = (state.store.bands().await?, state.store.tests_by_band().await?);
@@ -200,8 +202,10 @@ async fn test_of(state: &State, test: &str) -> Answer<Test> {
 }
 
 /// A test on its scale: ridges, thresholds, repeatability, suggestions.
-#[utoipa::path(get, operation_id = "standards_show", path = "/standards/{test}", params(("test" = String, Path), AtPercentiles),
-    responses((status = 200, body = StandardsOfTest), (status = 404, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    get, operation_id = "standards_show", path = "/standards/{test}", params(("test" = String, Path), AtPercentiles),
+    responses((status = 200, body = StandardsOfTest), (status = 404, body = Problem), (status = 422, body = Problem)),
+)]
 pub(in crate::api) async fn show(
     who: SignedIn,
     state: Data<State>,
@@ -305,8 +309,11 @@ pub(in crate::api) struct Weighed {
 }
 
 /// The shares under other thresholds. Nothing is written.
-#[utoipa::path(post, operation_id = "standards_weigh", path = "/standards/{test}/weighed", params(("test" = String, Path)), request_body = Thought,
-    responses((status = 200, body = Weighed), (status = 404, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "standards_weigh", path = "/standards/{test}/weighed", params(("test" = String, Path)),
+    request_body = Thought,
+    responses((status = 200, body = Weighed), (status = 404, body = Problem), (status = 422, body = Problem)),
+)]
 pub(in crate::api) async fn weigh(
     who: SignedIn,
     state: Data<State>,
@@ -340,8 +347,11 @@ pub(in crate::api) struct StandardsSaid {
 }
 
 /// Sets standards from a day on; old results keep the level of their day.
-#[utoipa::path(put, operation_id = "standards_set", path = "/standards/{test}", params(("test" = String, Path)), request_body = StandardsSaid,
-    responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    put, operation_id = "standards_set", path = "/standards/{test}", params(("test" = String, Path)),
+    request_body = StandardsSaid,
+    responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)),
+)]
 pub(in crate::api) async fn set(
     who: SignedIn,
     state: Data<State>,

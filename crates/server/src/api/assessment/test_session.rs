@@ -90,8 +90,11 @@ pub(in crate::api) struct Sheet {
 }
 
 /// The sheet of a test for today, or for an earlier day of the season that is read back from paper.
-#[utoipa::path(get, operation_id = "testing_sheet", path = "/teams/{team}/tests/{test}", params(("team" = Uuid, Path), ("test" = String, Path), OnDay),
-    responses((status = 200, body = Sheet), (status = 404, body = Problem)))]
+#[utoipa::path(
+    get, operation_id = "testing_sheet", path = "/teams/{team}/tests/{test}",
+    params(("team" = Uuid, Path), ("test" = String, Path), OnDay),
+    responses((status = 200, body = Sheet), (status = 404, body = Problem)),
+)]
 pub(in crate::api) async fn sheet(
     who: SignedIn,
     state: Data<State>,
@@ -220,8 +223,11 @@ pub(in crate::api) struct TrialsSaid {
 const MOST_TRIALS: usize = 500;
 
 /// Takes trials in and back: all of it or nothing, each once, in any order.
-#[utoipa::path(post, operation_id = "testing_say", path = "/teams/{team}/trials", params(("team" = Uuid, Path)), request_body = TrialsSaid,
-    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "testing_say", path = "/teams/{team}/trials", params(("team" = Uuid, Path)),
+    request_body = TrialsSaid,
+    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)),
+)]
 pub(in crate::api) async fn say(
     who: SignedIn,
     state: Data<State>,
@@ -305,8 +311,10 @@ fn new_trial(
 }
 
 /// All results of a squad as a list that can be read back.
-#[utoipa::path(get, operation_id = "testing_export", path = "/teams/{team}/results", params(("team" = Uuid, Path), Wanted),
-    responses((status = 200, description = "The list", content_type = "text/csv"), (status = 404, body = Problem)))]
+#[utoipa::path(
+    get, operation_id = "testing_export", path = "/teams/{team}/results", params(("team" = Uuid, Path), Wanted),
+    responses((status = 200, description = "The list", content_type = "text/csv"), (status = 404, body = Problem)),
+)]
 pub(in crate::api) async fn export(
     who: SignedIn,
     state: Data<State>,

@@ -68,8 +68,11 @@ pub(in crate::api) struct InTest {
 }
 
 /// The runs of a pair of gates so far.
-#[utoipa::path(get, operation_id = "gates_runs", path = "/teams/{team}/gates/{code}", params(("team" = Uuid, Path), ("code" = String, Path), InTest),
-    responses((status = 200, body = SeenRuns), (status = 404, body = Problem)))]
+#[utoipa::path(
+    get, operation_id = "gates_runs", path = "/teams/{team}/gates/{code}",
+    params(("team" = Uuid, Path), ("code" = String, Path), InTest),
+    responses((status = 200, body = SeenRuns), (status = 404, body = Problem)),
+)]
 pub(in crate::api) async fn runs(
     who: SignedIn,
     state: Data<State>,

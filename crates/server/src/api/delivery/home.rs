@@ -167,8 +167,11 @@ const MOST_REPORTS: usize = 200;
 const BEST: u32 = 1000;
 
 /// Takes in what players say, all of it or nothing.
-#[utoipa::path(post, operation_id = "home_report", path = "/teams/{team}/home/reports", params(("team" = Uuid, Path)), request_body = ReportsSaid,
-    responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "home_report", path = "/teams/{team}/home/reports", params(("team" = Uuid, Path)),
+    request_body = ReportsSaid,
+    responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)),
+)]
 pub(in crate::api) async fn report(
     who: SignedIn,
     state: Data<State>,

@@ -211,8 +211,13 @@ const MOST_ENTRIES: usize = 500;
 const LONGEST_NOTE: usize = 200;
 
 /// Takes in what was said of an evening: all of it or nothing, each entry once, in any order.
-#[utoipa::path(post, operation_id = "log_say", path = "/teams/{team}/log", params(("team" = Uuid, Path)), request_body = LogSaid,
-    responses((status = 204), (status = 404, body = Problem), (status = 409, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "log_say", path = "/teams/{team}/log", params(("team" = Uuid, Path)), request_body = LogSaid,
+    responses(
+        (status = 204), (status = 404, body = Problem), (status = 409, body = Problem),
+        (status = 422, body = Problem),
+    ),
+)]
 pub(in crate::api) async fn say(
     who: SignedIn,
     state: Data<State>,
@@ -286,8 +291,8 @@ struct Known {
 }
 
 impl Known {
-    /// Which block is meant, and in which session it was run: on the day that is said, if there is a session on it, else
-    /// where the block is now.
+    /// Which block is meant, and in which session it was run: on the day that is said, if there is a session on it,
+    /// else where the block is now.
     fn place(&self, s: &OutcomeSaid) -> Result<(u32, BlockId), Wrong> {
         let (plan, curriculum) = (&self.now.edition.plan, &self.now.edition.curriculum);
         let of_place = plan.sessions.get(s.session as usize);

@@ -71,9 +71,14 @@ pub(in crate::api) struct OwnSaid {
 }
 
 /// Gives a team days or a ground of its own, and fits its plan to them.
-#[utoipa::path(put, operation_id = "own_settle", path = "/teams/{team}/editions/{edition}/own",
+#[utoipa::path(
+    put, operation_id = "own_settle", path = "/teams/{team}/editions/{edition}/own",
     params(("team" = Uuid, Path), ("edition" = Uuid, Path)), request_body = OwnSaid,
-    responses((status = 204), (status = 404, body = Problem), (status = 412, body = Problem), (status = 422, body = Problem)))]
+    responses(
+        (status = 204), (status = 404, body = Problem), (status = 412, body = Problem),
+        (status = 422, body = Problem),
+    ),
+)]
 pub(in crate::api) async fn settle(
     who: SignedIn,
     state: Data<State>,

@@ -40,8 +40,11 @@ pub(in crate::api) struct PairWishes {
 }
 
 /// Sets the wishes of a team instead of those that there were, all of them or none.
-#[utoipa::path(put, operation_id = "pairs_set", path = "/teams/{team}/pairs", params(("team" = Uuid, Path)), request_body = PairWishes,
-    responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    put, operation_id = "pairs_set", path = "/teams/{team}/pairs", params(("team" = Uuid, Path)),
+    request_body = PairWishes,
+    responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)),
+)]
 pub(in crate::api) async fn set(
     who: SignedIn,
     state: Data<State>,

@@ -129,9 +129,14 @@ pub(in crate::api) async fn remedies(
 }
 
 /// Goes on in one of the remedies.
-#[utoipa::path(post, operation_id = "evenings_go_on", path = "/teams/{team}/evenings/{edition}/{session}/upset",
+#[utoipa::path(
+    post, operation_id = "evenings_go_on", path = "/teams/{team}/evenings/{edition}/{session}/upset",
     params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path)), request_body = Chosen,
-    responses((status = 204), (status = 404, body = Problem), (status = 412, body = Problem), (status = 422, body = Problem)))]
+    responses(
+        (status = 204), (status = 404, body = Problem), (status = 412, body = Problem),
+        (status = 422, body = Problem),
+    ),
+)]
 pub(in crate::api) async fn go_on(
     who: SignedIn,
     state: Data<State>,
@@ -162,9 +167,14 @@ pub(in crate::api) async fn go_on(
 }
 
 /// Takes back the last change of a team's plan; doing so again brings it back.
-#[utoipa::path(post, operation_id = "evenings_back", path = "/teams/{team}/editions/{edition}/back",
+#[utoipa::path(
+    post, operation_id = "evenings_back", path = "/teams/{team}/editions/{edition}/back",
     params(("team" = Uuid, Path), ("edition" = Uuid, Path)), request_body = Latest,
-    responses((status = 204), (status = 404, body = Problem), (status = 412, body = Problem), (status = 422, body = Problem)))]
+    responses(
+        (status = 204), (status = 404, body = Problem), (status = 412, body = Problem),
+        (status = 422, body = Problem),
+    ),
+)]
 pub(in crate::api) async fn back(
     who: SignedIn,
     state: Data<State>,

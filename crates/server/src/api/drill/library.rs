@@ -112,7 +112,10 @@ impl Library {
 }
 
 /// The drills that are looked for, by their titles.
-#[utoipa::path(get, operation_id = "drills_list", path = "/drills", params(Wanted, Shelved, Cursor), responses((status = 200, body = Page<DrillEntry>)))]
+#[utoipa::path(
+    get, operation_id = "drills_list", path = "/drills", params(Wanted, Shelved, Cursor),
+    responses((status = 200, body = Page<DrillEntry>)),
+)]
 pub(in crate::api) async fn list(
     who: SignedIn,
     state: Data<State>,
@@ -246,9 +249,11 @@ pub(in crate::api) async fn create(
 }
 
 /// Changes a drill; what was before stays in its history, and in every edition that was published with it.
-#[utoipa::path(put, operation_id = "drills_change", path = "/drills/{id}", params(("id" = String, Path), ("If-Match" = String, Header)),
-    request_body = Drill,
-    responses((status = 200, body = DrillView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    put, operation_id = "drills_change", path = "/drills/{id}",
+    params(("id" = String, Path), ("If-Match" = String, Header)), request_body = Drill,
+    responses((status = 200, body = DrillView), (status = 412, body = Problem), (status = 422, body = Problem)),
+)]
 pub(in crate::api) async fn change(
     who: SignedIn,
     state: Data<State>,
@@ -277,8 +282,10 @@ pub(in crate::api) struct Away {
 }
 
 /// Puts a drill away, so that it is found and planned no more, or brings it back.
-#[utoipa::path(post, operation_id = "drills_archive", path = "/drills/{id}/archive", params(("id" = String, Path)), request_body = Away,
-    responses((status = 200, body = DrillView), (status = 404, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "drills_archive", path = "/drills/{id}/archive", params(("id" = String, Path)),
+    request_body = Away, responses((status = 200, body = DrillView), (status = 404, body = Problem)),
+)]
 pub(in crate::api) async fn archive(
     who: SignedIn,
     state: Data<State>,

@@ -90,7 +90,10 @@ pub(in crate::api) async fn invite(
 }
 
 /// The invitations that can still be taken up.
-#[utoipa::path(get, operation_id = "invitations_list", path = "/invitations", responses((status = 200, body = Vec<InvitationView>)))]
+#[utoipa::path(
+    get, operation_id = "invitations_list", path = "/invitations",
+    responses((status = 200, body = Vec<InvitationView>)),
+)]
 pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<InvitationView>>> {
     who.may(Act::KeepPeople)?;
     let open = state.store.open_invitations(state.clock.now()).await?.into_iter();
@@ -104,8 +107,10 @@ pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Js
 }
 
 /// Takes an invitation back: its link no longer works.
-#[utoipa::path(delete, operation_id = "invitations_withdraw", path = "/invitations/{invitation}", params(("invitation" = Uuid, Path)),
-    responses((status = 204), (status = 404, body = Problem)))]
+#[utoipa::path(
+    delete, operation_id = "invitations_withdraw", path = "/invitations/{invitation}",
+    params(("invitation" = Uuid, Path)), responses((status = 204), (status = 404, body = Problem)),
+)]
 pub(in crate::api) async fn withdraw(
     who: SignedIn,
     state: Data<State>,
@@ -159,8 +164,14 @@ pub(in crate::api) struct Joining {
 }
 
 /// Takes the invitation up, and signs in.
-#[utoipa::path(post, operation_id = "invitations_join", path = "/join/{token}", params(("token" = String, Path)), request_body = Joining,
-    responses((status = 200, body = Session), (status = 404, body = Problem), (status = 409, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "invitations_join", path = "/join/{token}", params(("token" = String, Path)),
+    request_body = Joining,
+    responses(
+        (status = 200, body = Session), (status = 404, body = Problem), (status = 409, body = Problem),
+        (status = 422, body = Problem),
+    ),
+)]
 pub(in crate::api) async fn join(
     state: Data<State>,
     token: Path<String>,

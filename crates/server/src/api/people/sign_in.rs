@@ -121,7 +121,10 @@ pub(in crate::api) async fn session(state: &State, person: Person) -> Answer<Ses
 }
 
 /// Who is signed in.
-#[utoipa::path(get, operation_id = "session_show", path = "/session", responses((status = 200, body = Session), (status = 401, body = Problem)))]
+#[utoipa::path(
+    get, operation_id = "session_show", path = "/session",
+    responses((status = 200, body = Session), (status = 401, body = Problem)),
+)]
 pub(in crate::api) async fn show(
     who: SignedIn,
     state: Data<State>,

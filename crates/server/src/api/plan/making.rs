@@ -17,8 +17,8 @@ use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
+use super::drafts::{aside, draft, edition, problem_of};
 use super::view::{Came, CurriculumView, view};
-use super::{aside, draft, edition, problem_of};
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -74,7 +74,10 @@ pub(crate) enum From {
 }
 
 /// The templates, the curricula of earlier seasons, and the skills of each band.
-#[utoipa::path(get, operation_id = "curricula_beginnings", path = "/curricula/beginnings", responses((status = 200, body = Beginnings)))]
+#[utoipa::path(
+    get, operation_id = "curricula_beginnings", path = "/curricula/beginnings",
+    responses((status = 200, body = Beginnings)),
+)]
 pub(crate) async fn beginnings(who: SignedIn, state: Data<State>) -> Answer<Json<Beginnings>> {
     who.may(Act::Plan)?;
     let template = |(template, wishes)| Beginning { from: From::Template { template }, wishes };
@@ -133,7 +136,8 @@ pub(crate) enum Present {
 }
 
 impl Present {
-    /// How far most players have come with each skill that milestones speak of; nothing of a skill that they have not met.
+    /// How far most players have come with each skill that milestones speak of; nothing of a skill that they have not
+    /// met.
     async fn reached(self, state: &State, band: &str) -> Answer<BTreeMap<SkillId, Stage>> {
         let of_band = state.store.teams().await?.into_iter().filter(|team| team.band == band);
         let teams: Vec<Team> = match self {
@@ -208,8 +212,11 @@ pub(crate) struct OfSquads {
 }
 
 /// The goals of a curriculum as they would be from where the squads stand today. Nothing is changed by asking.
-#[utoipa::path(get, operation_id = "curricula_goals_of_squads", path = "/curricula/{id}/goals", params(("id" = Uuid, Path), OfSquads),
-    responses((status = 200, body = Vec<Goal>), (status = 404, body = Problem)))]
+#[utoipa::path(
+    get, operation_id = "curricula_goals_of_squads", path = "/curricula/{id}/goals",
+    params(("id" = Uuid, Path), OfSquads),
+    responses((status = 200, body = Vec<Goal>), (status = 404, body = Problem)),
+)]
 pub(crate) async fn goals_of_squads(
     who: SignedIn,
     state: Data<State>,

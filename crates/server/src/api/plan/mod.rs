@@ -1,11 +1,10 @@
 //! Curricula on the director's desk: wishes, plan, edits, reasons, editions.
 
+mod drafts;
 mod making;
 mod reasons;
 mod so_far;
 mod view;
-
-use std::collections::BTreeMap;
 
 use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get, post, put, resource};
 use actix_web::{HttpRequest, HttpResponse};
@@ -25,11 +24,12 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
+use self::drafts::{aside, draft, edition, problem_of, read};
 pub(super) use self::making::*;
 pub(super) use self::reasons::*;
 pub(super) use self::so_far::*;
 use self::view::{BlockPlace, Came, CurriculumView, view};
-use crate::api::{Cursor, Page, version};
+use crate::api::{Cursor, Page};
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -67,49 +67,6 @@ pub(super) struct CurriculumEntry {
     edition: Option<i64>,
 }
 
-async fn draft(state: &State, id: Uuid) -> Answer<Draft> {
-    state.store.curriculum(id).await?.ok_or_else(|| Problem::not_found("curriculum"))
-}
-
-/// The draft, if it still is the version that the request changes.
-async fn read(state: &State, id: Uuid, request: &HttpRequest) -> Answer<Draft> {
-    let draft = draft(state, id).await?;
-    if version(request)? != draft.version {
-        return Err(jogo_store::StoreError::Stale.into());
-    }
-    Ok(draft)
-}
-
-/// Joins wishes and a plan with the living library.
-async fn edition(state: &State, curriculum: Curriculum, plan: Plan) -> Answer<Edition> {
-    let band = state.store.band(&curriculum.band).await?;
-    let band = band.ok_or_else(|| {
-        Problem::fault(
-            "/band",
-            format!("the library has no band `{}`", curriculum.band.chars().take(40).collect::<String>()),
-        )
-    })?;
-    Ok(Edition {
-        academy: state.store.settings().await?.0,
-        band,
-        skills: state.store.skills().await?,
-        drills: state.store.drills().await?,
-        tests: state.store.tests().await?,
-        curriculum,
-        plan,
-        left: BTreeMap::new(),
-    })
-}
-
-fn problem_of(edition: &Edition) -> Answer<PlanProblem> {
-    edition.problem().map_err(Problem::input)
-}
-
-/// Work that takes a while, on a thread of its own.
-async fn aside<T: Send + 'static>(work: impl FnOnce() -> T + Send + 'static) -> Answer<T> {
-    actix_web::web::block(work).await.map_err(|e| Problem::internal(&e))
-}
-
 /// Keeps a change and answers with the view.
 async fn kept(
     who: &SignedIn,
@@ -125,7 +82,10 @@ async fn kept(
 }
 
 /// All curricula, the latest first.
-#[utoipa::path(get, operation_id = "curricula_list", path = "/curricula", params(Cursor), responses((status = 200, body = Page<CurriculumEntry>)))]
+#[utoipa::path(
+    get, operation_id = "curricula_list", path = "/curricula", params(Cursor),
+    responses((status = 200, body = Page<CurriculumEntry>)),
+)]
 pub(super) async fn list(
     who: SignedIn,
     state: Data<State>,
@@ -154,9 +114,11 @@ pub(super) async fn show(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> A
 }
 
 /// Changes the wishes; the plan stays, and shows where it now breaks a rule.
-#[utoipa::path(put, operation_id = "curricula_change", path = "/curricula/{id}", params(("id" = Uuid, Path), ("If-Match" = String, Header)),
-    request_body = Curriculum,
-    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    put, operation_id = "curricula_change", path = "/curricula/{id}",
+    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Curriculum,
+    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)),
+)]
 pub(super) async fn change(
     who: SignedIn,
     state: Data<State>,
@@ -247,9 +209,11 @@ pub(super) struct SolveWish {
 }
 
 /// Lays the plan, around what is locked.
-#[utoipa::path(post, operation_id = "curricula_solve_again", path = "/curricula/{id}/solve", params(("id" = Uuid, Path), ("If-Match" = String, Header)),
-    request_body = SolveWish,
-    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "curricula_solve_again", path = "/curricula/{id}/solve",
+    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = SolveWish,
+    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)),
+)]
 pub(super) async fn solve_again(
     who: SignedIn,
     state: Data<State>,
@@ -335,9 +299,11 @@ pub(super) struct EditionWish {
 }
 
 /// Publishes the draft as the next edition, to every team of its band.
-#[utoipa::path(post, operation_id = "curricula_publish", path = "/curricula/{id}/editions", params(("id" = Uuid, Path), ("If-Match" = String, Header)),
-    request_body = EditionWish,
-    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "curricula_publish", path = "/curricula/{id}/editions",
+    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = EditionWish,
+    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)),
+)]
 pub(super) async fn publish(
     who: SignedIn,
     state: Data<State>,

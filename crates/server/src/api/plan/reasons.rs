@@ -12,7 +12,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
-use super::{aside, draft, edition, problem_of};
+use super::drafts::{aside, draft, edition, problem_of};
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -81,8 +81,11 @@ pub(crate) struct Compared {
 }
 
 /// Compares the plan with one for the same wishes by another approach, without changing anything.
-#[utoipa::path(post, operation_id = "curricula_compared", path = "/curricula/{id}/compare", params(("id" = Uuid, Path)),
-    request_body = CompareWish, responses((status = 200, body = Compared), (status = 404, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "curricula_compared", path = "/curricula/{id}/compare", params(("id" = Uuid, Path)),
+    request_body = CompareWish,
+    responses((status = 200, body = Compared), (status = 404, body = Problem), (status = 422, body = Problem)),
+)]
 pub(crate) async fn compared(
     who: SignedIn,
     state: Data<State>,
@@ -106,9 +109,11 @@ pub(crate) async fn compared(
 }
 
 /// Compares the plan with the one of an edition: what has become of it since.
-#[utoipa::path(get, operation_id = "curricula_compared_with_edition", path = "/curricula/{id}/editions/{number}/compared",
+#[utoipa::path(
+    get, operation_id = "curricula_compared_with_edition", path = "/curricula/{id}/editions/{number}/compared",
     params(("id" = Uuid, Path), ("number" = i64, Path)),
-    responses((status = 200, body = Compared), (status = 404, body = Problem)))]
+    responses((status = 200, body = Compared), (status = 404, body = Problem)),
+)]
 pub(crate) async fn compared_with_edition(
     who: SignedIn,
     state: Data<State>,

@@ -1,5 +1,5 @@
-//! What results so far show beside a forecast: of the squads that work by the curriculum, and how fast squads of its band
-//! moved on.
+//! What results so far show beside a forecast: of the squads that work by the curriculum, and how fast squads of its
+//! band moved on.
 
 use std::sync::Arc;
 
@@ -10,8 +10,8 @@ use jogo_core::plan::forecast::so_far::{Day, SoFar, Squad, days, so_far};
 use jogo_core::plan::{Plan, Problem as PlanProblem, SkillWish};
 use uuid::Uuid;
 
+use super::drafts::{aside, draft, edition, problem_of};
 use super::reasons::foreseen_by;
-use super::{aside, draft, edition, problem_of};
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;

@@ -10,12 +10,13 @@ use jogo_core::plan::{
 };
 use jogo_core::technique::skill::{Skill, Stage, Strand};
 use jogo_core::units::Minutes;
-use jogo_store::plan::{Draft, Published};
+use jogo_store::delivery::Published;
+use jogo_store::plan::Draft;
 use serde::Serialize;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::{aside, edition, problem_of};
+use super::drafts::{aside, edition, problem_of};
 use crate::api::versioned;
 use crate::problem::Answer;
 use crate::state::State;

@@ -29,7 +29,10 @@ pub(in crate::api) struct CalendarAddress {
 }
 
 /// Makes an address for one's own calendar; an earlier one no longer works.
-#[utoipa::path(post, operation_id = "calendars_make", path = "/session/calendar", responses((status = 200, body = CalendarAddress), (status = 403, body = Problem)))]
+#[utoipa::path(
+    post, operation_id = "calendars_make", path = "/session/calendar",
+    responses((status = 200, body = CalendarAddress), (status = 403, body = Problem)),
+)]
 pub(in crate::api) async fn make(who: SignedIn, state: Data<State>) -> Answer<Json<CalendarAddress>> {
     who.may(Act::Coach)?;
     let token = secrets::token()?;
@@ -38,7 +41,10 @@ pub(in crate::api) async fn make(who: SignedIn, state: Data<State>) -> Answer<Js
 }
 
 /// Lets the address go.
-#[utoipa::path(delete, operation_id = "calendars_end", path = "/session/calendar", responses((status = 204), (status = 403, body = Problem)))]
+#[utoipa::path(
+    delete, operation_id = "calendars_end", path = "/session/calendar",
+    responses((status = 204), (status = 403, body = Problem)),
+)]
 pub(in crate::api) async fn end(who: SignedIn, state: Data<State>) -> Answer<HttpResponse> {
     who.may(Act::Coach)?;
     state.store.end_feed(who.0.id).await?;
@@ -72,8 +78,8 @@ pub async fn feed(state: Data<State>, token: Path<String>) -> Answer<HttpRespons
         .body(calendar.to_string()))
 }
 
-/// One evening: a day without times, since the plan knows none. Its name stays the same whatever happens to it, so that a
-/// calendar changes the entry that it has.
+/// One evening: a day without times, since the plan knows none. Its name stays the same whatever happens to it, so
+/// that a calendar changes the entry that it has.
 fn entry(
     team: &Team,
     edition: &Edition,

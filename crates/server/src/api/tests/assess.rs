@@ -198,9 +198,18 @@ async fn a_threshold_that_moves_moves_the_shares_and_old_results_keep_their_leve
 #[rstest]
 #[case::yesterday(json!({"from": "2031-02-09", "bands": {}}), "/from")]
 #[case::no_day(json!({"from": "soon", "bands": {}}), "/from")]
-#[case::no_band(json!({"from": "2031-02-10", "bands": {"u99": {"building": 22.0, "secure": 17.0, "stretching": 14.0}}}), "/bands/u99")]
-#[case::not_in_order(json!({"from": "2031-02-10", "bands": {"u8-u9": {"building": 17.0, "secure": 17.0, "stretching": 14.0}}}), "/bands/u8-u9")]
-#[case::out_of_range(json!({"from": "2031-02-10", "bands": {"u8-u9": {"building": 220.0, "secure": 17.0, "stretching": 14.0}}}), "/bands/u8-u9/building")]
+#[case::no_band(
+    json!({"from": "2031-02-10", "bands": {"u99": {"building": 22.0, "secure": 17.0, "stretching": 14.0}}}),
+    "/bands/u99",
+)]
+#[case::not_in_order(
+    json!({"from": "2031-02-10", "bands": {"u8-u9": {"building": 17.0, "secure": 17.0, "stretching": 14.0}}}),
+    "/bands/u8-u9",
+)]
+#[case::out_of_range(
+    json!({"from": "2031-02-10", "bands": {"u8-u9": {"building": 220.0, "secure": 17.0, "stretching": 14.0}}}),
+    "/bands/u8-u9/building",
+)]
 #[actix_web::test]
 async fn a_standard_that_cannot_hold_is_refused(#[case] said: Value, #[case] at: &str) {
     let academy = academy().await;

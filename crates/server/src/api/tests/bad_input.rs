@@ -46,7 +46,9 @@ type Spoil = fn(&mut Value);
 #[case::impossible_date(|w: &mut Value| w["start"] = json!("2031-02-30"), &[""])]
 #[case::a_thousand_weeks(|w: &mut Value| w["weeks"] = json!(1000), &["/weeks"])]
 #[case::over_long_name(|w: &mut Value| w["name"] = json!("x".repeat(5000)), &["/name"])]
-#[case::unknown_skill(|w: &mut Value| w["goals"][0]["skill"] = json!("flying"), &["/goals/0/skill", "/goals/3/skill", "/goals/4/skill"])]
+#[case::unknown_skill(
+    |w: &mut Value| w["goals"][0]["skill"] = json!("flying"), &["/goals/0/skill", "/goals/3/skill", "/goals/4/skill"],
+)]
 #[case::unknown_band(|w: &mut Value| w["band"] = json!("u99"), &["/band"])]
 #[case::shares_of_more_than_all(|w: &mut Value| w["shares"]["passing"] = json!(0.9), &["/shares"])]
 #[actix_web::test]
@@ -95,9 +97,17 @@ async fn a_layout_of_a_megabyte_or_with_many_faults_is_answered() {
 
 #[rstest]
 #[case::another_encoding(b"name,birth month,strong foot\nJ\xf8rn,2022-01,left\n".to_vec(), 422, "UTF-8")]
-#[case::twenty_thousand_rows(format!("name,birth month,strong foot\n{}", "A,2022-01,left\n".repeat(20_000)).into_bytes(), 413, "256 kB")]
-#[case::more_rows_than_a_squad(format!("name,birth month,strong foot\n{}", "A,2022-01,left\n".repeat(61)).into_bytes(), 422, "at most 60 players")]
-#[case::more_rows_than_any_list(format!("name,birth month,strong foot\n{}", "A,2022-01,left\n".repeat(5_000)).into_bytes(), 422, "more than 2000 lines")]
+#[case::twenty_thousand_rows(
+    format!("name,birth month,strong foot\n{}", "A,2022-01,left\n".repeat(20_000)).into_bytes(), 413, "256 kB",
+)]
+#[case::more_rows_than_a_squad(
+    format!("name,birth month,strong foot\n{}", "A,2022-01,left\n".repeat(61)).into_bytes(), 422,
+    "at most 60 players",
+)]
+#[case::more_rows_than_any_list(
+    format!("name,birth month,strong foot\n{}", "A,2022-01,left\n".repeat(5_000)).into_bytes(), 422,
+    "more than 2000 lines",
+)]
 #[case::no_rows(b"hello".to_vec(), 422, "no rows")]
 #[actix_web::test]
 async fn squad_lists_that_cannot_be_read(#[case] file: Vec<u8>, #[case] status: u16, #[case] says: &str) {

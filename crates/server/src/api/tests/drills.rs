@@ -118,12 +118,19 @@ fn spoiled(spoil: fn(&mut Value)) -> fn(&mut Value) {
 #[case::too_few_points(spoiled(|d| d["points"] = json!(["Low"])), &["/points"])]
 #[case::a_layout_with_two_faults(spoiled(|d| d["layout"] = "wlak 3\nmark A\ngo B".into()), &["/layout", "/layout"])]
 #[case::an_unknown_skill(spoiled(|d| d["serves"][0]["skill"] = "flying".into()), &["/serves/0/skill"])]
-#[case::a_stage_that_no_rung_reaches(spoiled(|d| d["serves"][0]["stages"] = json!(["contest"])), &["/serves/0/stages/0"])]
+#[case::a_stage_that_no_rung_reaches(
+    spoiled(|d| d["serves"][0]["stages"] = json!(["contest"])), &["/serves/0/stages/0"],
+)]
 #[case::half_of_everything(spoiled(|d| d["strands"] = json!({"dribbling": 0.5})), &["/strands"])]
 #[case::nobody_at_a_station(spoiled(|d| d["station"]["min"] = 0.into()), &["/station"])]
 #[case::a_band_of_giants(spoiled(|d| d["doses"]["u99"] = d["doses"]["u8-u9"].clone()), &["/doses/u99"])]
-#[case::a_bout_without_end(spoiled(|d| d["doses"]["u8-u9"] = json!({"kind": "timed", "work_s": 600, "rest_s": 0, "sets": 1, "sides": "each"})), &["/doses/u8-u9"])]
-#[case::a_rung_that_is_not_offered(spoiled(|d| d["rungs"][0]["levers"] = json!({"pressure": "live"})), &["/rungs/0/levers"])]
+#[case::a_bout_without_end(
+    spoiled(|d| d["doses"]["u8-u9"] = json!({"kind": "timed", "work_s": 600, "rest_s": 0, "sets": 1, "sides": "each"})),
+    &["/doses/u8-u9"],
+)]
+#[case::a_rung_that_is_not_offered(
+    spoiled(|d| d["rungs"][0]["levers"] = json!({"pressure": "live"})), &["/rungs/0/levers"],
+)]
 #[case::an_unknown_test(spoiled(|d| d["test"] = "luck".into()), &["/test"])]
 #[case::calls_of_one_word(spoiled(|d| d["cues"] = json!({"words": ["go"], "gap_s": 4, "back_s": 1})), &["/cues/words"])]
 #[actix_web::test]
@@ -143,8 +150,8 @@ async fn a_drill_with_faults_is_not_kept(#[case] spoil: fn(&mut Value), #[case] 
     assert_eq!((looked.status.as_u16(), &looked.body["errors"]), (200, &answered.body["errors"]));
 }
 
-// By hand: A to B are 2 + 5 + 2 paces = 6.75 m, the weave 0.4 m to either side; ⌊20 ÷ (0.8 + 2 + 2)⌋ = 4 stations side by side, ⌊14
-// ÷ (6.75 + 4)⌋ = 1 row; 13 players in 4 stations of up to 4: 4, 3, 3, 3, two of each at work.
+// By hand: A to B are 2 + 5 + 2 paces = 6.75 m, the weave 0.4 m to either side; ⌊20 ÷ (0.8 + 2 + 2)⌋ = 4 stations
+// side by side, ⌊14 ÷ (6.75 + 4)⌋ = 1 row; 13 players in 4 stations of up to 4: 4, 3, 3, 3, two of each at work.
 #[actix_web::test]
 async fn the_desk_says_how_a_drill_stands_lasts_and_feels() {
     let academy = academy().await;

@@ -69,8 +69,9 @@ fn counts(before: &Value, log: &Value, players: &[String]) -> Value {
     json!([firsts, gone, log["note"], [blocks - blocks_before, notes - notes_before]])
 }
 
-// Every entry at least once, any order, any repetition: by hand, block 0 is done with 8 of ten, block 1 short, one player is
-// missing (and that was said differently before), and the later line counts; three words on blocks and two lines are history.
+// Every entry at least once, any order, any repetition: by hand, block 0 is done with 8 of ten, block 1 short, one
+// player is missing (and that was said differently before), and the later line counts; three words on blocks and two
+// lines are history.
 #[actix_web::test]
 async fn any_order_and_repetition_of_entries_gives_the_same_log() {
     let academy = academy().await;
@@ -166,8 +167,8 @@ async fn what_cannot_be_is_refused_as_a_whole(#[case] wrong: Value, #[case] poin
     assert_eq!(evening(&coach, 2).await["log"], before["log"], "nothing was written");
 }
 
-// The server's clock was set back by two days while the phone's was right, and the phone's runs three minutes ahead of another
-// one's: nothing is refused for that, and the later word counts.
+// The server's clock was set back by two days while the phone's was right, and the phone's runs three minutes ahead
+// of another one's: nothing is refused for that, and the later word counts.
 #[actix_web::test]
 async fn no_clock_has_anything_refused_or_turned_round() {
     let academy = academy().await;

@@ -39,14 +39,29 @@ fn spoiled(spoil: fn(&mut Value)) -> fn(&mut Value) {
 }
 
 #[rstest]
-#[case::a_circle(spoiled(|s| s["needs"] = json!([{"skill": "four-cuts", "stage": "form"}])), "/put", "a circle, in which none could ever begin: “Inside-to-inside taps” →")]
-#[case::itself(spoiled(|s| s["needs"] = json!([{"skill": "inside-taps", "stage": "form"}])), "/put", "“Inside-to-inside taps” → “Inside-to-inside taps”")]
+#[case::a_circle(
+    spoiled(|s| s["needs"] = json!([{"skill": "four-cuts", "stage": "form"}])), "/put",
+    "a circle, in which none could ever begin: “Inside-to-inside taps” →",
+)]
+#[case::itself(
+    spoiled(|s| s["needs"] = json!([{"skill": "inside-taps", "stage": "form"}])), "/put",
+    "“Inside-to-inside taps” → “Inside-to-inside taps”",
+)]
 #[case::an_unknown_skill(spoiled(|s| s["helps"] = json!(["flying"])), "/put/0/helps/0", "no skill `flying`")]
-#[case::twice(spoiled(|s| s["needs"] = json!([{"skill": "juggle", "stage": "form"}, {"skill": "juggle", "stage": "flow"}])), "/put/0/needs/1", "twice")]
+#[case::twice(
+    spoiled(|s| s["needs"] = json!([{"skill": "juggle", "stage": "form"}, {"skill": "juggle", "stage": "flow"}])),
+    "/put/0/needs/1", "twice",
+)]
 #[case::no_name(spoiled(|s| s["name"] = " ".into()), "/put/0/name", "is empty")]
 #[case::a_band_of_giants(spoiled(|s| s["band"] = "u99".into()), "/put/0/band", "no band `u99`")]
-#[case::five_of_four(spoiled(|s| s["gate"] = json!({"kind": "milestone", "milestone": "I can", "times": 5, "of_last": 4})), "/put/0/gate", "5 of the last 4")]
-#[case::an_unknown_test(spoiled(|s| s["gate"] = json!({"kind": "test", "test": "luck", "value": 1, "times": 1, "of_last": 1})), "/put/0/gate/test", "no test `luck`")]
+#[case::five_of_four(
+    spoiled(|s| s["gate"] = json!({"kind": "milestone", "milestone": "I can", "times": 5, "of_last": 4})),
+    "/put/0/gate", "5 of the last 4",
+)]
+#[case::an_unknown_test(
+    spoiled(|s| s["gate"] = json!({"kind": "test", "test": "luck", "value": 1, "times": 1, "of_last": 1})),
+    "/put/0/gate/test", "no test `luck`",
+)]
 #[actix_web::test]
 async fn what_would_spoil_the_map_is_not_kept(
     #[case] spoil: fn(&mut Value),
@@ -81,9 +96,10 @@ async fn a_skill_goes_only_when_nothing_names_it() {
     assert_eq!(take_out("hop").await.status, 200);
 }
 
-// By hand: of keep-away at Form, the squad of the winter has push pass and inside set at Form (so Form is not done), and not met give and go and
-// half-turn. Push pass needs Form and Flow, inside set Form and Flow, then give and go Form and half-turn Form, then keep-away Form:
-// 4 sessions one after the other; 3 new skills at 2 a week are 2 weeks; 7 stages of two exposures.
+// By hand: of keep-away at Form, the squad of the winter has push pass and inside set at Form (so Form is not done),
+// and not met give and go and half-turn. Push pass needs Form and Flow, inside set Form and Flow, then give and go
+// Form and half-turn Form, then keep-away Form: 4 sessions one after the other; 3 new skills at 2 a week are 2 weeks;
+// 7 stages of two exposures.
 #[actix_web::test]
 async fn the_way_of_a_squad_begins_where_it_stands() {
     let academy = academy().await;

@@ -34,7 +34,7 @@ use tokio::sync::OnceCell;
 
 use crate::clock::Clock;
 use crate::demo;
-use crate::post::Post;
+use crate::post::transport::Post;
 use crate::state::State;
 
 /// The demo's people, by login.

@@ -92,8 +92,8 @@ async fn shares_move_the_minutes() {
     );
 }
 
-// A device whose clock runs years ahead still loses nothing, and cannot keep later sayings from counting for ever: what it
-// says counts as said when it arrives.
+// A device whose clock runs years ahead still loses nothing, and cannot keep later sayings from counting for ever:
+// what it says counts as said when it arrives.
 #[actix_web::test]
 async fn a_clock_that_runs_ahead_loses_nothing() {
     let academy = academy().await;

@@ -154,8 +154,8 @@ async fn a_new_edition_is_merged_into_a_running_team_and_what_was_delivered_stay
     assert!(delivered > 0.0 && mine["weeks"][0]["sessions"] == 2, "{mine}");
 }
 
-// A phone without network has the second session open. Meanwhile another coach says that it is cancelled, and everything moves
-// on by one session. Then the phone says that the first block was done and the second one skipped.
+// A phone without network has the second session open. Meanwhile another coach says that it is cancelled, and
+// everything moves on by one session. Then the phone says that the first block was done and the second one skipped.
 #[actix_web::test]
 async fn a_late_log_lands_on_the_drill_that_was_run() {
     let academy = academy().await;

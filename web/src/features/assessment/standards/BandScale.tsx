@@ -1,4 +1,5 @@
-// One band on the scale of a test: its results as a ridge, its thresholds as handles on it. Better is always to the right.
+// One band on the scale of a test: its results as a ridge, its thresholds as handles on it. Better is always to the
+// right.
 import Box from '@mui/material/Box'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'

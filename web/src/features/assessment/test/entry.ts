@@ -1,4 +1,5 @@
-// What a value that was entered means on this sheet: the unit it is entered in, whether it can be true, whether it surprises.
+// What a value that was entered means on this sheet: the unit it is entered in, whether it can be true, whether it
+// surprises.
 import type { Schemas } from '../../../api/client'
 import { texts } from '../../../texts/en'
 

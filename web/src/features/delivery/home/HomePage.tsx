@@ -1,4 +1,5 @@
-// Practice at home, for a child with a ball and a phone: no sign-in, no names, one drill after the other with its clock.
+// Practice at home, for a child with a ball and a phone: no sign-in, no names, one drill after the other with its
+// clock.
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useParams } from 'react-router'

@@ -1,5 +1,5 @@
-// Who stands at which station: an order that the core made, cut for those who are here, with the wishes about pairs kept; two
-// names change places, are kept apart or stay together by a tap on each.
+// Who stands at which station: an order that the core made, cut for those who are here, with the wishes about pairs
+// kept; two names change places, are kept apart or stay together by a tap on each.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'

@@ -1,5 +1,5 @@
-// Wishes about pairs at the stations. Who has come is known in the hall alone, where no server can be asked: so this one piece
-// of arithmetic stands here and not in the core.
+// Wishes about pairs at the stations. Who has come is known in the hall alone, where no server can be asked: so this
+// one piece of arithmetic stands here and not in the core.
 import type { Schemas } from '../../../api/client'
 
 export type Pair = Schemas['PairWish']
@@ -27,8 +27,9 @@ function exchanged(stations: string[][], [[s, p], [t, q]]: Exchange): string[][]
 }
 
 /**
- * The stations with the wishes kept, as far as they can be: two players change places as long as that keeps more of them. Of
- * exchanges that keep as many, the one between the nearest stations is made, so that the split stays as it was meant.
+ * The stations with the wishes kept, as far as they can be: two players change places as long as that keeps more of
+ * them. Of exchanges that keep as many, the one between the nearest stations is made, so that the split stays as it was
+ * meant.
  */
 export function withWishes(stations: string[][], pairs: Pair[]): string[][] {
   const places = stations.flatMap((station, s) => station.map((_, p): [number, number] => [s, p]))

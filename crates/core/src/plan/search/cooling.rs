@@ -1,0 +1,175 @@
+//! Cooling: how warm a search begins, how it cools, and what is tried where it finds no legal plan.
+
+use std::panic::resume_unwind;
+
+use crate::plan::Problem;
+use crate::plan::score::CHANGE;
+use crate::plan::search::anneal::{Best, Search};
+use crate::plan::search::table::{Laid, Table};
+
+/// How many steps it takes to plan anew after one edit.
+pub const STEPS_NEAR: u64 = 30_000;
+/// How many searches run side by side.
+const CHAINS: u64 = 2;
+
+/// How a search cools: each from the beginning to the end, in points.
+#[derive(Clone, Copy)]
+pub(in crate::plan) struct Cooling {
+    /// How much worse a change may be.
+    temperature: [f64; 2],
+    /// What a breach counts: first the search may pass through plans that break rules, in the end no breach may be
+    /// worth its while.
+    breach: [f64; 2],
+    /// What a layout change counts beside its points in the beginning; less and less, and nothing in the end.
+    change: f64,
+}
+
+/// From nothing. Warmer, or with cheaper breaches, a large plan freezes with breaches in it; and it has to become this
+/// cold, for what is left in the end are tenths of points. Layout changes are most of those, each so cheap that it is
+/// felt only when all else has frozen: so they are dearer at first.
+pub(in crate::plan) const FAR: Cooling =
+    Cooling { temperature: [2.3, 0.035], breach: [40.0, 80.0], change: 2.0 * CHANGE };
+/// From nothing, where there are few sessions: there is time to try very different plans.
+pub(in crate::plan) const SMALL: Cooling =
+    Cooling { temperature: [3.0, 0.035], breach: [12.0, 60.0], change: 0.0 };
+pub(in crate::plan) const FEW_SESSIONS: usize = 6;
+/// Near a plan that stands: what breaks a rule is mended at once, and little else moves.
+pub(in crate::plan) const NEAR: Cooling =
+    Cooling { temperature: [0.3, 0.05], breach: [40.0, 60.0], change: 0.0 };
+
+/// How a legal plan is looked for where none was found yet.
+#[derive(Clone, Copy)]
+pub(in crate::plan) struct Repair {
+    cooling: Cooling,
+    /// What a point of the score counts meanwhile.
+    points: f64,
+}
+
+/// Breaches matter most.
+pub(in crate::plan) const FROM_NOTHING: [Repair; 1] =
+    [Repair { cooling: Cooling { temperature: [1.5, 0.3], breach: [1.0, 4.0], change: 0.0 }, points: 0.1 }];
+/// Near a plan it still matters how much moves, until that leads nowhere.
+pub(in crate::plan) const NEAR_THEN_FAR: [Repair; 2] = [
+    Repair { cooling: Cooling { temperature: [3.0, 0.3], breach: [30.0, 80.0], change: 0.0 }, points: 1.0 },
+    FROM_NOTHING[0],
+];
+/// How often that is tried, and with how many steps each time, before no plan is taken to be possible.
+const REPAIRS: u64 = 12;
+const STEPS_OF_REPAIR: u64 = 6_000;
+/// How often the search says how it stands.
+const SAYS: u64 = 256;
+
+/// How a search stands.
+#[derive(Clone, Copy, Debug, PartialEq)]
+pub struct Standing {
+    /// Steps taken.
+    pub steps: u64,
+    /// The best score so far; nothing if no legal plan was found yet.
+    pub best: Option<f64>,
+}
+
+/// A part of the way from one number to another, in equal ratios.
+fn between([from, to]: [f64; 2], part: f64) -> f64 {
+    from * (to / from).powf(part.clamp(0.0, 1.0))
+}
+
+pub(in crate::plan) fn within(steps: u64) -> impl FnMut(Standing) -> f64 {
+    move |standing| if standing.steps < steps { standing.steps as f64 / steps as f64 } else { 1.0 }
+}
+
+/// Several searches side by side, each on a thread of its own: the best that one of them finds, and after how many
+/// steps of each. `done` is asked by the first; the others cool as it does, step for step, so that what they find does
+/// not rest on how fast the threads are.
+pub(in crate::plan) fn best_of<'t>(
+    begin: &(dyn Fn(u64) -> Search<'t> + Sync),
+    (cooling, repairs): (&Cooling, &[Repair]),
+    done: &mut dyn FnMut(Standing) -> f64,
+) -> (Option<Vec<Vec<Laid>>>, u64) {
+    std::thread::scope(|scope| {
+        let (mut tell, mut others) = (Vec::new(), Vec::new());
+        for chain in 1..CHAINS {
+            let (teller, told) = std::sync::mpsc::channel();
+            tell.push(teller);
+            let mut follow = move |_| told.recv().unwrap_or(1.0);
+            others.push(scope.spawn(move || searched(begin(chain), (cooling, repairs), &mut follow).0));
+        }
+        let mut lead = |standing: Standing| {
+            let over = done(standing);
+            // One that has nothing to lay does not listen.
+            tell.iter().for_each(|teller| _ = teller.send(over));
+            over
+        };
+        let (first, steps) = searched(begin(0), (cooling, repairs), &mut lead);
+        // Whoever listens still hears that it is over.
+        tell.clear();
+        let others =
+            others.into_iter().map(|other| other.join().unwrap_or_else(|panic| resume_unwind(panic)));
+        let better = |best: Option<Best>, next: Option<Best>| match (best, next) {
+            (Some(best), Some(next)) => Some(if next.rank() < best.rank() { next } else { best }),
+            (best, next) => best.or(next),
+        };
+        (others.fold(first, better).map(|best| best.sessions), steps)
+    })
+}
+
+/// Searches for as long as somebody wants: what was found, and after how many steps.
+fn searched(
+    mut search: Search<'_>,
+    (cooling, repairs): (&Cooling, &[Repair]),
+    done: &mut dyn FnMut(Standing) -> f64,
+) -> (Option<Best>, u64) {
+    let steps = cooled(&mut search, cooling, done);
+    if search.legal().is_none() {
+        repair(&mut search, repairs);
+        // A repair cares little for the rest.
+        cooled(&mut search, &NEAR, &mut within(STEPS_NEAR));
+    }
+    (search.found(), steps)
+}
+
+/// Searches while it cools; says after how many steps it ended.
+fn cooled(search: &mut Search<'_>, cooling: &Cooling, done: &mut dyn FnMut(Standing) -> f64) -> u64 {
+    let mut standing = Standing { steps: 0, best: search.legal() };
+    // Nothing can be laid where nothing stands.
+    while !search.idle() {
+        let over = done(standing).max(0.0);
+        if over >= 1.0 {
+            break;
+        }
+        search.weigh(1.0, between(cooling.breach, over), cooling.change * (1.0 - over));
+        let temperature = between(cooling.temperature, over);
+        for _ in 0..SAYS {
+            search.step(temperature);
+        }
+        standing.steps += SAYS;
+        standing.best = search.legal();
+    }
+    standing.steps
+}
+
+/// Whether a legal plan is found soon.
+pub(in crate::plan) fn finds_a_plan(problem: &Problem) -> bool {
+    let table = Table::of(problem);
+    if let Some(known) = crate::plan::rules::prove::reachable(&table, &[]) {
+        return known;
+    }
+    let mut search = Search::begin(&table, 1, None, 0);
+    repair(&mut search, &FROM_NOTHING);
+    search.legal().is_some()
+}
+
+/// Looks for a legal plan where none was found yet: again and again warm, with breaches that weigh more and more.
+fn repair(search: &mut Search<'_>, repairs: &[Repair]) {
+    for Repair { cooling, points } in repairs {
+        for attempt in 0..REPAIRS * STEPS_OF_REPAIR {
+            if search.legal().is_some() || search.idle() {
+                return;
+            }
+            let part = (attempt % STEPS_OF_REPAIR) as f64 / STEPS_OF_REPAIR as f64;
+            if attempt % SAYS == 0 {
+                search.weigh(*points, between(cooling.breach, part), cooling.change * (1.0 - part));
+            }
+            search.step(between(cooling.temperature, part));
+        }
+    }
+}

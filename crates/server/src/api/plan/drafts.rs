@@ -1,0 +1,58 @@
+//! A draft with the living library beside it.
+
+use std::collections::BTreeMap;
+
+use actix_web::HttpRequest;
+use jogo_core::delivery::edition::Edition;
+use jogo_core::plan::curriculum::Curriculum;
+use jogo_core::plan::{Plan, Problem as PlanProblem};
+use jogo_store::plan::Draft;
+use uuid::Uuid;
+
+use crate::api::version;
+use crate::problem::{Answer, Problem};
+use crate::state::State;
+
+/// A curriculum on the desk.
+pub(super) async fn draft(state: &State, id: Uuid) -> Answer<Draft> {
+    state.store.curriculum(id).await?.ok_or_else(|| Problem::not_found("curriculum"))
+}
+
+/// The draft, if it still is the version that the request changes.
+pub(super) async fn read(state: &State, id: Uuid, request: &HttpRequest) -> Answer<Draft> {
+    let draft = draft(state, id).await?;
+    if version(request)? != draft.version {
+        return Err(jogo_store::StoreError::Stale.into());
+    }
+    Ok(draft)
+}
+
+/// Joins wishes and a plan with the living library.
+pub(super) async fn edition(state: &State, curriculum: Curriculum, plan: Plan) -> Answer<Edition> {
+    let band = state.store.band(&curriculum.band).await?;
+    let band = band.ok_or_else(|| {
+        Problem::fault(
+            "/band",
+            format!("the library has no band `{}`", curriculum.band.chars().take(40).collect::<String>()),
+        )
+    })?;
+    Ok(Edition {
+        academy: state.store.settings().await?.0,
+        band,
+        skills: state.store.skills().await?,
+        drills: state.store.drills().await?,
+        tests: state.store.tests().await?,
+        curriculum,
+        plan,
+        left: BTreeMap::new(),
+    })
+}
+
+pub(super) fn problem_of(edition: &Edition) -> Answer<PlanProblem> {
+    edition.problem().map_err(Problem::input)
+}
+
+/// Work that takes a while, on a thread of its own.
+pub(super) async fn aside<T: Send + 'static>(work: impl FnOnce() -> T + Send + 'static) -> Answer<T> {
+    actix_web::web::block(work).await.map_err(|e| Problem::internal(&e))
+}
