@@ -43,8 +43,9 @@ function graphOf(root) {
     for (; parts[0] === 'super'; parts = parts.slice(1)) base = base.slice(0, -1)
     return [...base, ...parts]
   }
+  const used = /(pub(?:\([^)]*\))? )?use ((?:crate|super|self)::[^;]+);|\b((?:crate|super)(?:::\w+)+)/g
   const uses = (from) =>
-    [...text.get(from).matchAll(/(pub(?:\([^)]*\))? )?use ((?:crate|super|self)::[^;]+);|\b((?:crate|super)(?:::\w+)+)/g)]
+    [...text.get(from).matchAll(used)]
       .flatMap(([, isPublic, used, path]) =>
         single(used ?? path).map((each) => ({ isPublic: Boolean(isPublic), path: absolute(from, each) })))
   const passed = new Map([...text.keys()].map((name) => [name, new Map()]))

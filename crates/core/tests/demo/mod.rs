@@ -12,6 +12,7 @@ use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::{Outcome, Said};
 use jogo_core::drill::Drill;
 use jogo_core::plan::curriculum::Curriculum;
+use jogo_core::plan::problem::Place;
 use jogo_core::plan::{BlockId, Plan, Problem};
 use jogo_core::technique::skill::Skill;
 use jogo_core::units::Minutes;
@@ -83,11 +84,12 @@ pub fn named(plan: Plan, from: u128) -> Plan {
     })
 }
 
+/// What is said of the block at a place.
+pub type Saying = (Place, (Outcome, Option<Minutes>));
+
 /// What was said, by session and place in a plan.
-pub fn said<const N: usize>(plan: &Plan, of: [((usize, usize), (Outcome, Option<Minutes>)); N]) -> Said {
-    let at = |((session, place), what): ((usize, usize), _)| {
-        ((session, plan.sessions[session][place].id.unwrap()), what)
-    };
+pub fn said<const N: usize>(plan: &Plan, of: [Saying; N]) -> Said {
+    let at = |((session, place), what): Saying| ((session, plan.sessions[session][place].id.unwrap()), what);
     of.into_iter().map(at).collect()
 }
 
