@@ -1311,8 +1311,8 @@ export interface paths {
         /** A test as it is written. */
         get: operations["benchmarks_show"];
         /**
-         * Keeps a test: a changed one, or a new one, which `If-None-Match: *` keeps from taking the place of another. What results
-         *     were taken with stays as it was.
+         * Keeps a test: a changed one, or a new one, which `If-None-Match: *` keeps from taking the place of another. What
+         *     results were taken with stays as it was.
          */
         put: operations["benchmarks_put"];
         post?: never;
