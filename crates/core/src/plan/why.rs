@@ -56,7 +56,7 @@ pub fn why_block(problem: &Problem, plan: &Plan, session: usize, block: usize) -
         says.extend(waited(problem, &all, wish, stitch));
         says.extend(opens(problem, &all, wish, stitch));
     }
-    if problem.locks.iter().any(|lock| lock.session == session && lock.block == *laid) {
+    if problem.locks.iter().any(|lock| lock.session == session && lock.block.is_like(laid)) {
         says.push("It is locked here.".into());
     }
     let mut without = plan.clone();

@@ -2,7 +2,7 @@
 
 use jogo_core::plan::forecast::{Assumptions, Size, forecast};
 use jogo_core::plan::problem::example::{ExampleSize, example};
-use jogo_core::plan::{Approach, Problem, compare, solve, why_block, why_skill};
+use jogo_core::plan::{Approach, BlockId, Lock, Problem, compare, solve, why_block, why_skill};
 use jogo_core::technique::skill::Stage;
 use jogo_core::units::{Difficulty, Minutes};
 use proptest::prelude::*;
@@ -188,4 +188,14 @@ proptest! {
             prop_assert_eq!(&found.scores[0], &solved.score);
         }
     }
+}
+
+#[test]
+fn a_kept_block_that_is_locked_says_so() {
+    let mut problem = problem(A_AND_B, &[20; 6]);
+    let named = plan("a@form 5 | a@form 5 | | | | ").named(|| BlockId(uuid::Uuid::from_u128(7)));
+    problem.locks = vec![Lock { session: 1, block: named.sessions[1][0].unnamed() }];
+    let says = |session| why_block(&problem, &named, session, 0).unwrap().says.join(" ");
+    assert!(says(1).contains("locked here"), "{}", says(1));
+    assert!(!says(0).contains("locked here"), "{}", says(0));
 }

@@ -122,7 +122,7 @@ async fn a_note_is_kept_without_leaving_its_field() -> Result<(), Failed> {
     coach.loses_the_network().await?;
     coach.writes("A line for next time", "Half of the hall").await?;
     coach.sees("1 not sent yet").await?;
-    coach.writes("A line for next time", " is free").await?;
+    coach.writes("A line for next time", "Half of the hall is free").await?;
     coach.sees("2 not sent yet").await?;
     coach.finds_the_network().await?;
     coach.sent_everything().await?;
