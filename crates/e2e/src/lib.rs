@@ -407,7 +407,15 @@ impl<'b> Person<'b> {
         let xpath = format!(
             "//button[not(@disabled)][@aria-label = {said} or (not(@aria-label) and normalize-space(.) = {said})]"
         );
-        Ok(self.finds(&format!("button “{name}”"), &xpath).await?.click().await?)
+        for _ in 0..20 {
+            let button = self.finds(&format!("button “{name}”"), &xpath).await?;
+            match button.click().await {
+                // The page may have drawn it anew between finding and pressing it.
+                Err(CmdError::Standard(_)) => tokio::time::sleep(Duration::from_millis(100)).await,
+                pressed => return Ok(pressed?),
+            }
+        }
+        Err(format!("button “{name}” does not keep still").into())
     }
 
     /// Presses a button of the open dialog.
@@ -530,9 +538,19 @@ impl<'b> Person<'b> {
 
     /// Writes into a field of several lines, and leaves it.
     pub async fn notes(&self, label: &str, text: &str) -> Result<(), Failed> {
-        let field = self.field(label).await?;
-        self.replaces(&field, text).await?;
-        self.leaves_the_field().await
+        for _ in 0..20 {
+            let field = self.field(label).await?;
+            match field.click().await {
+                // The page may have drawn it anew between finding and pressing it.
+                Err(CmdError::Standard(_)) => tokio::time::sleep(Duration::from_millis(100)).await,
+                pressed => {
+                    pressed?;
+                    self.replaces(&field, text).await?;
+                    return self.leaves_the_field().await;
+                }
+            }
+        }
+        Err(format!("field “{label}” does not keep still").into())
     }
 
     /// Waits until a script says yes to the page.

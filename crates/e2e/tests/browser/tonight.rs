@@ -126,7 +126,9 @@ async fn a_block_is_run_one_up_and_the_log_knows_it() -> Result<(), Failed> {
     coach.sent_everything().await?;
     coach.reloads().await?;
     coach.sees("Done, One up").await?;
-    assert_eq!(coach.field("Minutes of").await?.prop("value").await?.as_deref(), Some("3"));
+    coach
+        .waits_until("return [...document.querySelectorAll('input')].some((field) => field.value === '3')")
+        .await?;
     let pressed = "const chosen = document.querySelector('[aria-label$=\"Of ten tries came off\"] [aria-pressed=true]'); return chosen && chosen.textContent";
     assert_eq!(coach.runs(pressed).await?, "3");
     phone.end().await
