@@ -2,11 +2,13 @@
 
 #![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
+mod demo;
+
 use jiff::ToSpan;
 use jiff::civil::{Date, date};
 use jogo_core::assessment::benchmarks::{Protocol, Summary, Test};
 use jogo_core::assessment::levels::{Level, Thresholds};
-use jogo_core::assessment::milestones::check::left_without_answer;
+use jogo_core::assessment::milestones::check::{left_without_answer, left_without_milestone};
 use jogo_core::assessment::milestones::ready::{Missing, for_skill, stage_reached};
 use jogo_core::assessment::milestones::{
     Evidence, Feet, Measured, Milestone, Override, Reach, Seen, Shown, Standing, State, Verdict,
@@ -216,18 +218,49 @@ fn a_coach_has_the_last_word_with_a_reason() {
 }
 
 #[rstest]
-#[case::test_passed(Gate::Test { test: "taps".into(), value: 10.0, times: 2, of_last: 3 }, 7, Some(true))]
-#[case::test_not_yet(Gate::Test { test: "taps".into(), value: 10.0, times: 2, of_last: 3 }, 6, Some(false))]
-#[case::sentence(Gate::Milestone { milestone: "I can do ten taps".into(), times: 2, of_last: 2 }, 7, Some(true))]
-#[case::sentence_not_yet(
-    Gate::Milestone { milestone: "I can do ten taps".into(), times: 3, of_last: 4 }, 7, Some(false),
-)]
-#[case::nobody_says_that(Gate::Milestone { milestone: "I can fly".into(), times: 1, of_last: 1 }, 7, None)]
-fn gates_are_answered(#[case] gate: Gate, #[case] after: i32, #[case] passed: Option<bool>) {
+#[case::test_passed(Gate::Test { test: "taps".into(), value: 10.0, times: 2, of_last: 3 }, 7, true)]
+#[case::test_not_yet(Gate::Test { test: "taps".into(), value: 10.0, times: 2, of_last: 3 }, 6, false)]
+#[case::test_is_not_there(Gate::Test { test: "luck".into(), value: 1.0, times: 1, of_last: 1 }, 7, false)]
+#[case::milestone(Gate::Milestone { milestone: "ten-taps".into(), times: 2, of_last: 2 }, 7, true)]
+#[case::milestone_not_yet(Gate::Milestone { milestone: "ten-taps".into(), times: 3, of_last: 4 }, 7, false)]
+#[case::milestone_is_not_there(Gate::Milestone { milestone: "fly".into(), times: 1, of_last: 1 }, 7, false)]
+fn gates_are_answered(#[case] gate: Gate, #[case] after: i32, #[case] passed: bool) {
     let results = results(&tests(), &[], &[taps(0, 12.0), taps(7, 11.0)]);
     let shown = Shown { player: 1, strong: Side::Right, results: &results };
     let milestones = [milestone(ten("taps", Feet::Both, 1, 1))];
-    assert_eq!(gate.is_passed(&milestones, &tests(), &shown, day(after)), passed);
+    assert_eq!(gate.is_passed(&milestones, &tests(), &shown, &[], day(after)), passed);
+    let reworded = milestones.map(|milestone| Milestone { says: "Ten taps, easily".into(), ..milestone });
+    let again = gate.is_passed(&reworded, &tests(), &shown, &[], day(after));
+    assert_eq!(again, passed, "a sentence that is reworded changes no gate");
+}
+
+#[test]
+fn a_coach_opens_and_shuts_a_gate_with_a_reason() {
+    let gate = Gate::Milestone { milestone: "ten-taps".into(), times: 1, of_last: 1 };
+    let milestones = [milestone(ten("taps", Feet::Both, 1, 1))];
+    let word = |verdict| Override { on: day(3), verdict, reason: "All evening".into(), by: "Keya".into() };
+    let passed = |value, said: &[Override], after| {
+        let results = results(&tests(), &[], &[taps(0, value)]);
+        let shown = Shown { player: 1, strong: Side::Right, results: &results };
+        gate.is_passed(&milestones, &tests(), &shown, said, day(after))
+    };
+    let met = [word(Verdict::Met)];
+    assert!(!passed(5.0, &met, 2) && passed(5.0, &met, 3), "from the day on which it was said");
+    assert!(!passed(12.0, &[word(Verdict::NotYet)], 3));
+    assert!(passed(12.0, &[word(Verdict::NotYet), word(Verdict::AsEvidence)], 3), "and taken back");
+}
+
+#[test]
+fn a_milestone_that_a_gate_asks_for_names_what_would_lose_its_answer() {
+    let skills = demo::skills();
+    let asked = |id: &str| -> Vec<String> {
+        let faults = left_without_milestone(&id.to_owned(), &skills);
+        faults.into_iter().map(|fault| fault.detail).collect()
+    };
+    let says = "the gate of “Four taps, stop, step over, out” asks for this milestone: \
+        let it ask for another one first";
+    assert_eq!(asked("four-taps-stop-flow-u8-u9"), [says]);
+    assert!(asked("weave-flow-u8-u9").is_empty());
 }
 
 fn stands(state: State) -> Standing {
@@ -259,12 +292,20 @@ fn who_has_the_needs_is_ready_and_who_has_not_learns_what_is_missing() {
     let need = Missing::Need { skill: "taps".into(), stage: Stage::Flow };
     assert_eq!(readiness.missing, [need, Missing::Gate]);
     let named = |id: &str| id.to_uppercase();
+    let sentence = |id: &str| (id == flow.id).then(|| flow.says.clone());
     let gated = Skill {
         gate: Some(Gate::Test { test: "taps".into(), value: 10.0, times: 2, of_last: 3 }),
         ..skill.clone()
     };
-    let says: Vec<_> = readiness.missing.iter().map(|missing| missing.says(&gated, named)).collect();
+    let says: Vec<_> =
+        readiness.missing.iter().map(|missing| missing.says(&gated, named, sentence)).collect();
     assert_eq!(says, ["TAPS at Flow", "taps 10, 2 of the last 3"]);
+    let asks = |id: &str| {
+        let gate = Some(Gate::Milestone { milestone: id.into(), times: 3, of_last: 4 });
+        Missing::Gate.says(&Skill { gate, ..skill.clone() }, named, sentence)
+    };
+    assert_eq!(asks("ten-taps"), "“I can do ten taps”, 3 of the last 4");
+    assert_eq!(asks("fly"), "“fly (no such milestone)”, 3 of the last 4");
     assert_eq!(readiness.unspoken, ["hop"], "no milestone speaks of it");
     assert!(for_skill(&skill, &[(&form, &kept), (&flow, &kept)], Some(true)).is_ready());
 }

@@ -705,7 +705,7 @@ export interface paths {
         /** Keeps a milestone: a new one, or a changed one. States follow from the evidence at once. */
         put: operations["milestones_put"];
         post?: never;
-        /** Takes a milestone out; one on which a coach has said something stays. */
+        /** Takes a milestone out; one that a gate asks for, or on which a coach has said something, stays. */
         delete: operations["milestones_drop"];
         options?: never;
         head?: never;
@@ -2554,8 +2554,8 @@ export interface components {
         Gate: {
             /** @enum {string} */
             kind: "milestone";
-            /** @description The sentence. */
-            milestone: string;
+            /** @description The milestone, by its id: its sentence may be reworded. */
+            milestone: components["schemas"]["String"];
             /**
              * Format: int32
              * @description …of the last so many.
@@ -3150,6 +3150,8 @@ export interface components {
             /** @description Drills by skill and stage. */
             drills: components["schemas"]["ServedBy"][];
             findings: components["schemas"]["Finding"][];
+            /** @description Milestones that a gate may ask for. */
+            milestones: components["schemas"]["MilestoneName"][];
             sheet?: components["schemas"]["MapSheet"] | null;
             skills: components["schemas"]["Skill"][];
             /** @description Tests that a gate may ask for. */
@@ -3258,6 +3260,12 @@ export interface components {
             skill: components["schemas"]["String"];
             /** @description How far the skill has come with it. */
             stage: components["schemas"]["Stage"];
+        };
+        /** @description A milestone that a gate may ask for. */
+        MilestoneName: {
+            band: components["schemas"]["String"];
+            id: components["schemas"]["String"];
+            says: string;
         };
         /** @description A milestone in all clubs. */
         MilestoneShares: {
@@ -4972,6 +4980,7 @@ export interface components {
             clubs: components["schemas"]["ClubLevels"][];
             test: components["schemas"]["TestView"];
         };
+        /** @description A test that a gate may ask for. */
         TestName: {
             id: string;
             name: string;

@@ -8,7 +8,7 @@ use crate::assessment::benchmarks::TestId;
 use crate::drill::levers::Lever;
 use crate::ground::layout::Layout;
 use crate::input::{InputError, name_in_files, short_text};
-use crate::technique::skill::{Skill, Stage};
+use crate::technique::skill::{MilestoneId, Skill, Stage};
 use crate::units::{Pace, Share};
 
 /// What else stands in the library, which a drill may name.
@@ -20,6 +20,8 @@ pub struct Shelf<'l> {
     pub skills: &'l [Skill],
     /// Names of tests.
     pub tests: &'l [TestId],
+    /// Names of milestones.
+    pub milestones: &'l [MilestoneId],
 }
 
 /// So many points are looked for.
@@ -265,7 +267,7 @@ mod tests {
         serde_json::from_str(include_str!("../../../../demo/drills/weave-six.json")).unwrap()
     }
 
-    const NOTHING_ELSE: Shelf<'_> = Shelf { bands: &[], skills: &[], tests: &[] };
+    const NOTHING_ELSE: Shelf<'_> = Shelf { bands: &[], skills: &[], tests: &[], milestones: &[] };
 
     proptest! {
         #[test]

@@ -10,7 +10,7 @@ use serde::Serialize;
 use super::Map;
 use crate::academy::band::BandId;
 use crate::drill::Drill;
-use crate::technique::skill::{Gate, SkillId, Stage};
+use crate::technique::skill::{Gate, MilestoneId, SkillId, Stage};
 
 /// What kind of thing is wrong.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize)]
@@ -27,7 +27,7 @@ pub enum FindingKind {
     NoDrill,
     /// A gate on a test that no band uses.
     UnusedTest,
-    /// A gate on a sentence that no milestone has. A note only.
+    /// A gate on a milestone that is not there.
     NoMilestone,
     /// A need that another one implies.
     Redundant,
@@ -84,8 +84,8 @@ pub struct Around<'l> {
     pub drills: &'l [Drill],
     /// Names of the tests for which some band has a standard.
     pub used_tests: &'l BTreeSet<String>,
-    /// The sentences of the milestones.
-    pub milestones: &'l BTreeSet<String>,
+    /// The milestones.
+    pub milestones: &'l BTreeSet<MilestoneId>,
 }
 
 /// Everything that is wrong with a map, the gravest first. Time: O(skills × needs) at worst, for the redundant needs.
@@ -96,8 +96,8 @@ pub fn findings(map: &Map<'_>, around: &Around<'_>) -> Vec<Finding> {
     found.extend(later_bands(map, around));
     found.extend(without_drills(map, around));
     found.extend(unused_tests(map, around));
-    found.extend(redundant(map));
     found.extend(without_milestone(map, around));
+    found.extend(redundant(map));
     found.extend(lonely(map));
     found
 }
@@ -192,12 +192,12 @@ fn unused_tests<'m>(map: &'m Map<'_>, around: &'m Around<'_>) -> impl Iterator<I
 
 fn without_milestone<'m>(map: &'m Map<'_>, around: &'m Around<'_>) -> impl Iterator<Item = Finding> + 'm {
     map.skills.iter().filter_map(|skill| {
-        let sentence = skill.gate.as_ref()?.sentence().filter(|says| !around.milestones.contains(*says))?;
+        let milestone = skill.gate.as_ref()?.milestone().filter(|id| !around.milestones.contains(*id))?;
         Some(Finding {
             kind: FindingKind::NoMilestone,
             skills: vec![skill.id.clone()],
-            says: format!("The gate of “{}” asks for “{sentence}”, and no milestone says that: until one does, the coach’s eye decides", skill.name),
-            mend: None,
+            says: format!("The gate of “{}” asks for the milestone `{milestone}`, which is not there, so nobody passes it: choose a milestone, or take the gate away", skill.name),
+            mend: Some(Mend::DropGate { skill: skill.id.clone() }),
         })
     })
 }

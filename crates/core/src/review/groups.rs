@@ -4,8 +4,9 @@ use serde::Serialize;
 
 use crate::assessment::benchmarks::TestId;
 use crate::assessment::levels::Level;
+use crate::assessment::milestones::State;
 use crate::assessment::milestones::ready::Stands;
-use crate::assessment::milestones::{MilestoneId, State};
+use crate::technique::skill::MilestoneId;
 use crate::units::Share;
 
 /// What a player does next week.

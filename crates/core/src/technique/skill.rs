@@ -10,6 +10,9 @@ use crate::units::Share;
 /// The name by which a skill is known in files and addresses, as `sole-roll-stop`.
 pub type SkillId = String;
 
+/// The name by which a milestone is known in files and addresses, as `sole-turn-looking-up`.
+pub type MilestoneId = String;
+
 /// One of the four lines that a curriculum is made of.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
@@ -160,8 +163,8 @@ impl SidePolicy {
 pub enum Gate {
     /// A "can do" sentence, met so often.
     Milestone {
-        /// The sentence.
-        milestone: String,
+        /// The milestone, by its id: its sentence may be reworded.
+        milestone: MilestoneId,
         /// So many times…
         times: u32,
         /// …of the last so many.
@@ -181,8 +184,8 @@ pub enum Gate {
 }
 
 impl Gate {
-    /// The sentence that it asks for, if it asks for one.
-    pub fn sentence(&self) -> Option<&str> {
+    /// The milestone that it asks for, if it asks for one.
+    pub fn milestone(&self) -> Option<&MilestoneId> {
         match self {
             Gate::Milestone { milestone, .. } => Some(milestone),
             Gate::Test { .. } => None,

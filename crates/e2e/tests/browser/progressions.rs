@@ -32,11 +32,12 @@ async fn a_need_and_a_gate_are_set_and_taken_back() -> Result<(), Failed> {
     director.sees("Rests on 1 skill").await?;
     director.chooses("Stage of Toe taps that is needed", "Flow").await?;
     director.chooses("Shown by", "a milestone").await?;
-    director.writes("a milestone", "Ten touches in the air").await?;
+    let sentence = "I can keep the ball in the air for twelve touches · U10–U12";
+    director.chooses("a milestone", sentence).await?;
     director.presses("Set the gate").await?;
     director.goes("Set the gate").await?;
     director.reloads().await?;
-    director.sees("Ten touches in the air").await?;
+    director.sees(sentence).await?;
     director.sees("Rests on 1 skill").await?;
     // Without a reload between, everything goes back step by step.
     director.presses("Take Toe taps out").await?;

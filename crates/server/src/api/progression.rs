@@ -5,6 +5,7 @@ use std::collections::{BTreeMap, BTreeSet};
 use actix_web::web::{Data, Json, Query, ServiceConfig, get, post, resource};
 use actix_web::{HttpRequest, HttpResponse};
 use jiff::civil::Date;
+use jogo_core::academy::band::BandId;
 use jogo_core::input::InputError;
 use jogo_core::progression::Map;
 use jogo_core::progression::check::{check, circle_in, still_named};
@@ -12,7 +13,7 @@ use jogo_core::progression::compare::{Difference, compare};
 use jogo_core::progression::findings::{Around, Finding, findings};
 use jogo_core::progression::sheet::{MapSheet, lay_out};
 use jogo_core::progression::ways::{Pacing, Way};
-use jogo_core::technique::skill::{Skill, SkillId, Stage};
+use jogo_core::technique::skill::{MilestoneId, Skill, SkillId, Stage};
 use jogo_store::progression::SkillChange;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
@@ -45,6 +46,8 @@ pub(super) struct MapView {
     drills: Vec<ServedBy>,
     /// Tests that a gate may ask for.
     tests: Vec<TestName>,
+    /// Milestones that a gate may ask for.
+    milestones: Vec<MilestoneName>,
     /// Days on which the map was changed, in the academy's time zone, the latest first.
     changed_on: Vec<String>,
 }
@@ -58,6 +61,15 @@ pub(super) struct ServedBy {
     title: String,
 }
 
+/// A milestone that a gate may ask for.
+#[derive(Serialize, ToSchema)]
+pub(super) struct MilestoneName {
+    id: MilestoneId,
+    says: String,
+    band: BandId,
+}
+
+/// A test that a gate may ask for.
 #[derive(Serialize, ToSchema)]
 pub(super) struct TestName {
     id: String,
@@ -73,8 +85,9 @@ async fn view(state: &State) -> Answer<HttpResponse> {
     let bands = Library::of(state).await?.bands();
     let used_tests: BTreeSet<String> = state.store.used_tests().await?.into_iter().collect();
     let map = Map::of(&skills);
-    let milestones: BTreeSet<String> = state.store.milestones().await?.into_iter().map(|m| m.says).collect();
-    let around = Around { bands: &bands, drills: &drills, used_tests: &used_tests, milestones: &milestones };
+    let milestones = state.store.milestones().await?;
+    let named: BTreeSet<MilestoneId> = milestones.iter().map(|milestone| milestone.id.clone()).collect();
+    let around = Around { bands: &bands, drills: &drills, used_tests: &used_tests, milestones: &named };
     let zone = state.zone().await?;
     let changed: BTreeSet<String> = state
         .store
@@ -99,6 +112,10 @@ async fn view(state: &State) -> Answer<HttpResponse> {
             })
             .collect(),
         tests: tests.into_iter().map(|test| TestName { id: test.id, name: test.name }).collect(),
+        milestones: milestones
+            .into_iter()
+            .map(|milestone| MilestoneName { id: milestone.id, says: milestone.says, band: milestone.band })
+            .collect(),
         changed_on: changed.into_iter().rev().collect(),
         skills,
     };

@@ -5,7 +5,8 @@ use std::path::{Path, PathBuf};
 use jiff::Timestamp;
 use jogo_core::academy::band::Band;
 use jogo_core::assessment::benchmarks::Test;
-use jogo_core::assessment::milestones::{self, Milestone};
+use jogo_core::assessment::milestones::Milestone;
+use jogo_core::assessment::milestones::check::check as check_milestone;
 use jogo_core::drill::{Drill, Shelf};
 use jogo_core::progression::check::{check, circle_in};
 use jogo_core::technique::skill::{Skill, Strand};
@@ -124,7 +125,10 @@ impl Pieces {
         let known = store.tests().await.map_err(stored)?;
         let tests: Vec<Test> = self.tests.iter().map(|(_, test)| test.clone()).chain(known).collect();
         let named: Vec<String> = tests.iter().map(|test| test.id.clone()).collect();
-        let shelf = Shelf { bands: &bands, skills: &skills, tests: &named };
+        let own = self.milestones.iter().map(|(_, milestone)| milestone.id.clone());
+        let kept = store.milestones().await.map_err(stored)?;
+        let milestones: Vec<_> = own.chain(kept.into_iter().map(|milestone| milestone.id)).collect();
+        let shelf = Shelf { bands: &bands, skills: &skills, tests: &named, milestones: &milestones };
         let band_faults = self.bands.iter().map(|(at, band)| (at, band.faults()));
         let skill_faults = self.skills.iter().map(|(at, skill)| (at, check(skill, &shelf)));
         let drill_faults = self.drills.iter().map(|(at, drill)| (at, drill.check(&shelf)));
@@ -132,7 +136,7 @@ impl Pieces {
         let milestone_faults = self
             .milestones
             .iter()
-            .map(|(at, milestone)| (at, milestones::check::check(milestone, &bands, &skills, &tests)));
+            .map(|(at, milestone)| (at, check_milestone(milestone, &bands, &skills, &tests)));
         let found: Vec<String> = band_faults
             .chain(skill_faults)
             .chain(drill_faults)

@@ -12,7 +12,7 @@ use jogo_core::assessment::reliability::Repeatability;
 use jogo_core::assessment::results::{TestResult, counts, latest, results};
 use jogo_core::assessment::standards::{self, Standard};
 use jogo_core::review::groups::FootBehind;
-use jogo_core::technique::skill::Gate;
+use jogo_core::technique::skill::{Gate, MilestoneId};
 use jogo_store::Store;
 use jogo_store::academy::teams::{Player, Team};
 use jogo_store::assessment::levels::TeamCounts;
@@ -135,16 +135,22 @@ impl Assessment {
     pub fn standings_on(&self, player: &Player, bands: Bands, on: Date) -> Vec<(&Milestone, Standing)> {
         let shown = self.shown(player);
         let stands = self.milestones_of(bands).map(|milestone| {
-            let said = self.words.iter().filter(|w| w.player == player.id && w.milestone == milestone.id);
-            let said: Vec<Override> = said.map(|known| known.word.clone()).collect();
+            let said = self.said(player, &milestone.id);
             (milestone, milestone.standing(&self.tests, &shown, &said, on))
         });
         stands.collect()
     }
 
-    /// Whether a player has passed a gate; nothing if no milestone has its sentence.
-    pub fn gate(&self, player: &Player, gate: &Gate) -> Option<bool> {
-        gate.is_passed(&self.milestones, &self.tests, &self.shown(player), self.on)
+    /// Whether a player has passed a gate.
+    pub fn gate(&self, player: &Player, gate: &Gate) -> bool {
+        let said = gate.milestone().map(|milestone| self.said(player, milestone)).unwrap_or_default();
+        gate.is_passed(&self.milestones, &self.tests, &self.shown(player), &said, self.on)
+    }
+
+    /// The words of coaches on a player and a milestone, in their order.
+    fn said(&self, player: &Player, milestone: &MilestoneId) -> Vec<Override> {
+        let those = self.words.iter().filter(|w| w.player == player.id && w.milestone == *milestone);
+        those.map(|known| known.word.clone()).collect()
     }
 
     fn shown(&self, player: &Player) -> Shown<'_, Uuid> {

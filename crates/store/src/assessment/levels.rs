@@ -1,8 +1,8 @@
 //! How many players of each team stand on each level and have each milestone: kept beside what it follows from.
 
-use jogo_core::assessment::milestones::MilestoneId;
 use jogo_core::assessment::milestones::tally::Tally;
 use jogo_core::assessment::results::TestCount;
+use jogo_core::technique::skill::MilestoneId;
 use serde::{Deserialize, Serialize};
 use uuid::Uuid;
 

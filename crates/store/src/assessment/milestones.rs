@@ -74,11 +74,13 @@ impl Store {
         Ok(tx.commit().await?)
     }
 
-    /// Takes a milestone out; one on which a coach has said something stays.
+    /// Takes a milestone out; one that a gate asks for, or on which a coach has said something, stays.
     pub async fn drop_milestone(&self, id: &str) -> Stored<bool> {
         let mut tx = self.begin().await?;
         let gone = sqlx::query!(
-            "DELETE FROM milestone WHERE id = ? AND NOT EXISTS (SELECT 1 FROM milestone_word WHERE milestone = milestone.id)",
+            "DELETE FROM milestone WHERE id = ?
+             AND NOT EXISTS (SELECT 1 FROM milestone_word WHERE milestone = milestone.id)
+             AND NOT EXISTS (SELECT 1 FROM skill WHERE json_extract(skill.doc, '$.gate.milestone') = milestone.id)",
             id
         );
         let gone = gone.execute(&mut *tx).await?.rows_affected() > 0;

@@ -7,11 +7,12 @@ import Typography from '@mui/material/Typography'
 import { type ReactNode, useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas, Stage } from '../../api/client'
-import { nameFor } from '../../api/naming'
 import { texts } from '../../texts/en'
-import { NumberField, SelectCell, TextCell } from '../../ui/fields'
+import { SelectCell, TextCell } from '../../ui/fields'
 import { STAGES } from '../../ui/stages'
+import { GateFields } from './GateFields'
 import { type Change, type MapView, type Skill, wholeSkill } from './queries'
+import { JoinFields, SplitFields } from './ReshapeFields'
 
 interface Props {
   view: MapView
@@ -219,6 +220,8 @@ function Chosen({
           key={skill.gate?.kind ?? 'none'}
           gate={skill.gate ?? null}
           tests={view.tests}
+          milestones={view.milestones}
+          bandName={(id) => bands.find(({ band }) => band.id === id)?.band.name ?? id}
           onSet={(gate) => put({ gate })}
         />
       </Part>
@@ -309,153 +312,5 @@ function Rename({ name, onRename }: { name: string; onRename: (name: string) => 
       onBlur={take}
       onKeyDown={(event) => event.key === 'Enter' && take()}
     />
-  )
-}
-
-function GateFields({
-  gate,
-  tests,
-  onSet,
-}: {
-  gate: Schemas['Gate'] | null
-  tests: Schemas['TestName'][]
-  onSet: (gate: Schemas['Gate'] | null) => void
-}) {
-  const says = texts.progressions
-  const [typed, setTyped] = useState(gate)
-  const first = {
-    milestone: { kind: 'milestone', milestone: '', times: 3, of_last: 4 },
-    test: { kind: 'test', test: tests[0]?.id ?? '', value: 10, times: 3, of_last: 4 },
-  } as const
-  const changed = JSON.stringify(typed) !== JSON.stringify(gate)
-  return (
-    <>
-      <SelectCell
-        label={says.gateKind}
-        none={says.noGate}
-        value={typed?.kind ?? ''}
-        options={[
-          { value: 'milestone', says: says.milestone },
-          { value: 'test', says: says.test },
-        ]}
-        onChange={(kind) => setTyped(kind ? first[kind] : null)}
-      />
-      {typed?.kind === 'milestone' && (
-        <TextCell
-          multiline
-          label={says.milestone}
-          value={typed.milestone}
-          onChange={(milestone) => setTyped({ ...typed, milestone })}
-        />
-      )}
-      {typed?.kind === 'test' && (
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 92px', gap: 1 }}>
-          <SelectCell
-            label={says.test}
-            value={typed.test}
-            options={tests.map((test) => ({ value: test.id, says: test.name }))}
-            onChange={(test) => setTyped({ ...typed, test })}
-          />
-          <NumberField
-            label={says.value}
-            value={typed.value}
-            onChange={(value) => value !== null && setTyped({ ...typed, value })}
-          />
-        </Box>
-      )}
-      {typed && (
-        <Box sx={{ display: 'flex', gap: 1 }}>
-          <NumberField
-            label={says.times}
-            value={typed.times}
-            whole
-            onChange={(times) => times !== null && times >= 0 && setTyped({ ...typed, times })}
-          />
-          <NumberField
-            label={says.ofLast}
-            value={typed.of_last}
-            whole
-            onChange={(of_last) => of_last !== null && of_last >= 0 && setTyped({ ...typed, of_last })}
-          />
-        </Box>
-      )}
-      {changed && (
-        <Button size="small" onClick={() => onSet(typed)} sx={{ justifySelf: 'start' }}>
-          {says.setGate}
-        </Button>
-      )}
-    </>
-  )
-}
-
-/** This skill and another one become the parts of a new, joined one. */
-function JoinFields({
-  view,
-  skill,
-  onChange,
-  onChoose,
-}: {
-  view: MapView
-  skill: Skill
-  onChange: Props['onChange']
-  onChoose: Props['onChoose']
-}) {
-  const says = texts.progressions
-  const others = view.skills.filter((each) => each.id !== skill.id)
-  return (
-    <SelectCell
-      label={says.join}
-      none={texts.desk.chooseSkill}
-      value=""
-      options={others.map((each) => ({ value: each.id, says: each.name }))}
-      onChange={(id) => {
-        const other = view.skills.find((each) => each.id === id)
-        if (!other) return
-        const name = `${skill.name}, ${other.name}`.slice(0, 60)
-        const joined = {
-          ...skill,
-          id: `${nameFor(name, 'skill')}-${Date.now().toString(36)}`,
-          name,
-          needs: [],
-          helps: [],
-          gate: null,
-          parts: [skill.id, other.id],
-        }
-        onChange({ put: [joined] })
-        onChoose(joined.id)
-      }}
-    />
-  )
-}
-
-/** New skills that this one is joined of; they take over what it needed. */
-function SplitFields({ skill, onChange }: { skill: Skill; onChange: Props['onChange'] }) {
-  const says = texts.progressions
-  const [names, setNames] = useState('')
-  const parts = names
-    .split('\n')
-    .map((name) => name.trim())
-    .filter(Boolean)
-  const split = () => {
-    const made = parts.map((name, i) => ({
-      ...skill,
-      id: `${nameFor(name, 'skill')}-${Date.now().toString(36)}${i}`,
-      name,
-      parts: [],
-      helps: [],
-      gate: null,
-    }))
-    onChange({
-      put: [...made, { ...skill, needs: [], parts: [...skill.parts, ...made.map((part) => part.id)] }],
-    })
-    setNames('')
-  }
-  return (
-    <>
-      <TextCell multiline label={says.split} placeholder={says.splitHint} value={names} onChange={setNames} />
-      <Button size="small" disabled={parts.length < 2} onClick={split} sx={{ justifySelf: 'start' }}>
-        {says.splitNow(parts.length)}
-      </Button>
-    </>
   )
 }

@@ -4,7 +4,7 @@ use super::{Measured, Milestone, Reach, Seen};
 use crate::academy::band::Band;
 use crate::assessment::benchmarks::{Protocol, Test};
 use crate::input::{InputError, name_in_files, short_text};
-use crate::technique::skill::Skill;
+use crate::technique::skill::{Gate, MilestoneId, Skill};
 
 /// A rule looks at no more than so many dates.
 const LONGEST_LOOK: u32 = 20;
@@ -35,6 +35,15 @@ pub fn check(milestone: &Milestone, bands: &[Band], skills: &[Skill], tests: &[T
         check_seen(seen, tests, &mut wrong);
     }
     faults
+}
+
+/// Why a milestone cannot be taken out: gates ask for it, and would have no answer.
+pub fn left_without_milestone(milestone: &MilestoneId, skills: &[Skill]) -> Vec<InputError> {
+    let asks = |skill: &&Skill| skill.gate.as_ref().and_then(Gate::milestone) == Some(milestone);
+    let says = |skill: &Skill| {
+        format!("the gate of “{}” asks for this milestone: let it ask for another one first", skill.name)
+    };
+    skills.iter().filter(asks).map(|skill| InputError::at("", says(skill))).collect()
 }
 
 /// Why a test cannot become what it would: milestones rest on it that it could not answer any more. What they ask of

@@ -30,10 +30,7 @@ use crate::academy::band::BandId;
 use crate::assessment::benchmarks::{Better, Protocol, SEEN, Test, TestId};
 use crate::assessment::levels::Level;
 use crate::assessment::results::TestResult;
-use crate::technique::skill::{Gate, Side, SkillId, Stage};
-
-/// The name by which a milestone is known in files and addresses, as `sole-turn-looking-up`.
-pub type MilestoneId = String;
+use crate::technique::skill::{Gate, MilestoneId, Side, SkillId, Stage};
 
 /// What was met is kept when it is borne out so many days later.
 pub const KEPT_AFTER_DAYS: i32 = 21;
@@ -266,8 +263,7 @@ impl Milestone {
     ) -> Standing {
         let witnesses = witnesses(&self.evidence, tests, shown);
         let (by_evidence, since) = state(witnesses.iter().filter(|witness| witness.date <= on));
-        let last = said.iter().filter(|said| said.on <= on).max_by_key(|said| said.on);
-        match last.filter(|said| said.verdict != Verdict::AsEvidence) {
+        match last_word(said, on) {
             Some(word) => {
                 let state = if word.verdict == Verdict::Met { State::Met } else { State::OnTheWay };
                 Standing { state, by_evidence, since: Some(word.on), overridden: Some(word.clone()) }
@@ -275,6 +271,12 @@ impl Milestone {
             None => Standing { state: by_evidence, by_evidence, since, overridden: None },
         }
     }
+}
+
+/// The word of a coach that stands on a day, of all that were said in their order.
+fn last_word(said: &[Override], on: Date) -> Option<&Override> {
+    let last = said.iter().filter(|said| said.on <= on).max_by_key(|said| said.on);
+    last.filter(|said| said.verdict != Verdict::AsEvidence)
 }
 
 /// The state after witnesses in date order, and the date that brought it.
@@ -406,31 +408,38 @@ impl Seen {
 }
 
 impl Gate {
-    /// Whether a player has passed it by a day; nothing if no milestone has its sentence.
+    /// Whether a player has passed it by a day. `said` are the words of coaches on this player and the milestone that
+    /// it asks for, in their order: what was said last counts before any evidence.
     ///
-    /// A test that is taken per foot is asked of both.
+    /// A test that is taken per foot is asked of both. A gate never opens by mistake: one whose milestone or test is
+    /// not there is not passed.
     pub fn is_passed<P: PartialEq>(
         &self,
         milestones: &[Milestone],
         tests: &[Test],
         shown: &Shown<'_, P>,
+        said: &[Override],
         on: Date,
-    ) -> Option<bool> {
-        let (evidence, times, of_last) = match self {
+    ) -> bool {
+        match self {
             Gate::Test { test, value, times, of_last } => {
                 let (test, reach) = (test.clone(), Reach::Value(*value));
                 let measured = Measured { test, reach, feet: Feet::Both, times: *times, of_last: *of_last };
                 let witnesses = witnesses(&Evidence::Measured(measured), tests, shown);
-                return Some(witnesses.iter().rfind(|w| w.date <= on).is_some_and(|w| w.holds));
+                witnesses.iter().rfind(|w| w.date <= on).is_some_and(|w| w.holds)
             }
             Gate::Milestone { milestone, times, of_last } => {
-                let named = milestones.iter().find(|m| m.says == *milestone)?;
-                (&named.evidence, *times, *of_last)
+                let Some(named) = milestones.iter().find(|known| known.id == *milestone) else {
+                    return false;
+                };
+                if let Some(word) = last_word(said, on) {
+                    return word.verdict == Verdict::Met;
+                }
+                let all = witnesses(&named.evidence, tests, shown);
+                let dates: Vec<bool> = all.iter().filter(|w| w.date <= on).map(|w| w.bears_out).collect();
+                let last = &dates[dates.len().saturating_sub(*of_last as usize)..];
+                last.iter().filter(|ok| **ok).count() as u32 >= *times
             }
-        };
-        let all = witnesses(evidence, tests, shown);
-        let dates: Vec<bool> = all.iter().filter(|w| w.date <= on).map(|w| w.bears_out).collect();
-        let last = &dates[dates.len().saturating_sub(of_last as usize)..];
-        Some(last.iter().filter(|ok| **ok).count() as u32 >= times)
+        }
     }
 }

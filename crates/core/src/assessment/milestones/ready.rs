@@ -44,12 +44,19 @@ pub enum Missing {
 }
 
 impl Missing {
-    /// The same in words; `skill` is the one that is to be begun, `name` gives the names of others.
-    pub fn says(&self, skill: &Skill, name: impl Fn(&str) -> String) -> String {
+    /// The same in words; `skill` is the one that is to be begun, `name` gives the names of other skills and `sentence`
+    /// those of milestones.
+    pub fn says(
+        &self,
+        skill: &Skill,
+        name: impl Fn(&str) -> String,
+        sentence: impl Fn(&str) -> Option<String>,
+    ) -> String {
         match (self, &skill.gate) {
             (Missing::Need { skill, stage }, _) => format!("{} at {stage}", name(skill)),
             (Missing::Gate, Some(Gate::Milestone { milestone, times, of_last })) => {
-                format!("“{milestone}”, {times} of the last {of_last}")
+                let says = sentence(milestone).unwrap_or_else(|| format!("{milestone} (no such milestone)"));
+                format!("“{says}”, {times} of the last {of_last}")
             }
             (Missing::Gate, Some(Gate::Test { test, value, times, of_last })) => {
                 format!("{test} {value}, {times} of the last {of_last}")
@@ -76,8 +83,7 @@ impl Readiness {
     }
 }
 
-/// Whether a player is ready to begin a skill; `gate` says whether its gate is passed, nothing if it has none or
-/// nothing speaks of it.
+/// Whether a player is ready to begin a skill; `gate` says whether its gate is passed, nothing if it has none.
 pub fn for_skill(skill: &Skill, stands: &[Stands<'_>], gate: Option<bool>) -> Readiness {
     let mut readiness = Readiness::default();
     for need in skill.all_needs() {

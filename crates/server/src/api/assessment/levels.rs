@@ -4,11 +4,10 @@ use std::collections::BTreeMap;
 
 use actix_web::web::{Data, Json, Query, ServiceConfig, get};
 use jogo_core::assessment::benchmarks::{Test, TestId};
-use jogo_core::assessment::milestones::MilestoneId;
 use jogo_core::assessment::milestones::tally::Tally;
 use jogo_core::assessment::results::{Foot, LevelCount, TestCount};
 use jogo_core::statistics::interval::{Interval, wilson};
-use jogo_core::technique::skill::{SkillId, Stage, Strand};
+use jogo_core::technique::skill::{MilestoneId, SkillId, Stage, Strand};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 

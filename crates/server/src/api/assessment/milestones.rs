@@ -2,8 +2,9 @@
 
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Json, Path, ServiceConfig, delete, get, put};
-use jogo_core::assessment::milestones::check::check;
-use jogo_core::assessment::milestones::{Milestone, MilestoneId};
+use jogo_core::assessment::milestones::Milestone;
+use jogo_core::assessment::milestones::check::{check, left_without_milestone};
+use jogo_core::technique::skill::MilestoneId;
 use jogo_store::StoreError;
 
 use crate::problem::{Answer, Problem};
@@ -54,7 +55,7 @@ pub(in crate::api) async fn put_one(
     Ok(HttpResponse::NoContent().finish())
 }
 
-/// Takes a milestone out; one on which a coach has said something stays.
+/// Takes a milestone out; one that a gate asks for, or on which a coach has said something, stays.
 #[utoipa::path(delete, operation_id = "milestones_drop", path = "/milestones/{id}", params(("id" = String, Path)),
     responses((status = 204), (status = 404, body = Problem), (status = 409, body = Problem)))]
 pub(in crate::api) async fn drop_one(
@@ -66,6 +67,10 @@ pub(in crate::api) async fn drop_one(
     let known = state.store.milestones().await?;
     if !known.iter().any(|milestone| milestone.id == *id) {
         return Err(Problem::not_found("milestone"));
+    }
+    let asked = left_without_milestone(&id, &state.store.skills().await?);
+    if let Some(first) = asked.first() {
+        return Err(StoreError::Taken(first.detail.clone()).into());
     }
     if !state.store.drop_milestone(&id).await? {
         let says = "a coach has said something on this milestone, and that is kept: change it instead";

@@ -180,14 +180,18 @@ fn next_of(assessment: &Assessment, player: &Player, band: &str, skills: &[Skill
     let standings = assessment.standings(player, Bands::UpToOwn);
     let name =
         |id: &str| skills.iter().find(|s| s.id == id).map_or_else(|| id.to_owned(), |s| s.name.clone());
-    let passed = |skill: &Skill| skill.gate.as_ref().and_then(|gate| assessment.gate(player, gate));
+    let passed = |skill: &Skill| skill.gate.as_ref().map(|gate| assessment.gate(player, gate));
+    let sentence = |id: &str| {
+        let milestone = assessment.milestones.iter().find(|milestone| milestone.id == id);
+        milestone.map(|milestone| milestone.says.clone())
+    };
     let of_band = skills.iter().filter(|skill| skill.band == band);
     let next = next_skills(of_band, &stands(&standings), passed).into_iter();
     let view = |(skill, readiness): (&Skill, Readiness)| NextSkill {
         skill: skill.id.clone(),
         name: skill.name.clone(),
         strand: skill.strand,
-        missing: readiness.missing.iter().map(|missing| missing.says(skill, name)).collect(),
+        missing: readiness.missing.iter().map(|missing| missing.says(skill, name, sentence)).collect(),
         unspoken: readiness.unspoken.iter().map(|id| name(id)).collect(),
     };
     next.map(view).collect()

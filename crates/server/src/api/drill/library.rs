@@ -10,7 +10,7 @@ use jogo_core::drill::{Drill, HomeSpace, Shelf};
 use jogo_core::ground::fit::Station;
 use jogo_core::ground::layout::measure::Footprint;
 use jogo_core::input::InputError;
-use jogo_core::technique::skill::{Skill, Stage, Strand};
+use jogo_core::technique::skill::{MilestoneId, Skill, Stage, Strand};
 use jogo_core::units::{Difficulty, Pace};
 use jogo_store::drill::{KeptDrill, Saved};
 use serde::{Deserialize, Serialize};
@@ -77,6 +77,7 @@ pub struct Library {
     bands: Vec<Band>,
     skills: Vec<Skill>,
     tests: Vec<TestId>,
+    milestones: Vec<MilestoneId>,
 }
 
 impl Library {
@@ -87,7 +88,7 @@ impl Library {
 
     /// The same beside other skills.
     pub fn shelf<'l>(&'l self, skills: &'l [Skill]) -> Shelf<'l> {
-        Shelf { bands: &self.bands, skills, tests: &self.tests }
+        Shelf { bands: &self.bands, skills, tests: &self.tests, milestones: &self.milestones }
     }
 
     /// Reads it.
@@ -96,6 +97,7 @@ impl Library {
             bands: state.store.bands().await?.into_iter().map(|kept| kept.band).collect(),
             skills: state.store.skills().await?,
             tests: state.store.tests().await?.into_iter().map(|test| test.id).collect(),
+            milestones: state.store.milestones().await?.into_iter().map(|m| m.id).collect(),
         })
     }
 

@@ -277,9 +277,46 @@ async fn a_milestone_is_kept_changed_and_taken_out() {
     assert_eq!(gone("/milestones/quick-weave-u8-u9").await.status, 404);
     // One on which a coach has said something stays.
     let team = coach.team().await;
-    let said = json!({"words": [word(1, &board(&coach).await["players"][0]["id"], "met")]});
+    let mut met = word(1, &board(&coach).await["players"][0]["id"], "met");
+    met["milestone"] = json!("weave-flow-u8-u9");
+    let said = json!({"words": [met]});
     assert_eq!(coach.posts(&format!("{team}/words"), said).await.status, 204);
-    assert_eq!(gone("/milestones/drag-turn-scan-u8-u9").await.problem(), "/problems/taken");
+    assert_eq!(gone("/milestones/weave-flow-u8-u9").await.problem(), "/problems/taken");
+}
+
+#[actix_web::test]
+async fn a_gate_stays_as_it_is_when_its_milestone_is_reworded_and_keeps_the_milestone() {
+    let academy = academy().await;
+    let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(COACH).await);
+    let path = "/milestones/four-taps-stop-flow-u8-u9";
+    let team = coach.team().await;
+    let player = board(&coach).await["players"][0]["id"].as_str().unwrap().to_owned();
+    let missing = async || -> Vec<Value> {
+        let passport = coach.gets(&format!("{team}/players/{player}")).await.body;
+        let next = passport["next"].as_array().unwrap().clone();
+        let chain = next.into_iter().find(|skill| skill["skill"] == "four-taps-chain").unwrap();
+        chain["missing"].as_array().unwrap().clone()
+    };
+    let asks = |says: &str| json!(format!("“{says}”, 3 of the last 4"));
+    assert!(missing().await.contains(&asks("I can do four taps and stop the ball dead ten times in a row")));
+    let all = director.gets("/milestones").await.body;
+    let mut milestone =
+        all.as_array().unwrap().iter().find(|m| path.ends_with(m["id"].as_str().unwrap())).unwrap().clone();
+    milestone["says"] = json!("Ten times four taps, and dead each time");
+    assert_eq!(director.sends(own_page(Method::PUT, path).set_json(milestone)).await.status, 204);
+    assert!(missing().await.contains(&asks("Ten times four taps, and dead each time")));
+    let kept = director.sends(own_page(Method::DELETE, path)).await;
+    assert_eq!(kept.status, 409);
+    let says = kept.body["detail"].as_str().unwrap();
+    assert!(
+        says.starts_with("the gate of “Four taps, stop, step over, out” asks for this milestone"),
+        "{says}"
+    );
+    // The coach's word opens it.
+    let mut met = word(1, &json!(player), "met");
+    met["milestone"] = json!("four-taps-stop-flow-u8-u9");
+    assert_eq!(coach.posts(&format!("{team}/words"), json!({"words": [met]})).await.status, 204);
+    assert!(!missing().await.contains(&asks("Ten times four taps, and dead each time")));
 }
 
 #[actix_web::test]

@@ -1,0 +1,90 @@
+// What shows that a player is ready for a skill: a milestone, or a result of a test.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import { useState } from 'react'
+import type { Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { NumberField, SelectCell } from '../../ui/fields'
+
+export function GateFields({
+  gate,
+  tests,
+  milestones,
+  bandName,
+  onSet,
+}: {
+  gate: Schemas['Gate'] | null
+  tests: Schemas['TestName'][]
+  milestones: Schemas['MilestoneName'][]
+  bandName: (id: string) => string
+  onSet: (gate: Schemas['Gate'] | null) => void
+}) {
+  const says = texts.progressions
+  const [typed, setTyped] = useState(gate)
+  const first = {
+    milestone: { kind: 'milestone', milestone: milestones[0]?.id ?? '', times: 3, of_last: 4 },
+    test: { kind: 'test', test: tests[0]?.id ?? '', value: 10, times: 3, of_last: 4 },
+  } as const
+  const changed = JSON.stringify(typed) !== JSON.stringify(gate)
+  return (
+    <>
+      <SelectCell
+        label={says.gateKind}
+        none={says.noGate}
+        value={typed?.kind ?? ''}
+        options={[
+          { value: 'milestone', says: says.milestone },
+          { value: 'test', says: says.test },
+        ]}
+        onChange={(kind) => setTyped(kind ? first[kind] : null)}
+      />
+      {typed?.kind === 'milestone' && (
+        <SelectCell
+          label={says.milestone}
+          value={typed.milestone}
+          options={milestones.map(({ id, says, band }) => ({
+            value: id,
+            says: `${says} · ${bandName(band)}`,
+          }))}
+          onChange={(milestone) => setTyped({ ...typed, milestone })}
+        />
+      )}
+      {typed?.kind === 'test' && (
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 92px', gap: 1 }}>
+          <SelectCell
+            label={says.test}
+            value={typed.test}
+            options={tests.map((test) => ({ value: test.id, says: test.name }))}
+            onChange={(test) => setTyped({ ...typed, test })}
+          />
+          <NumberField
+            label={says.value}
+            value={typed.value}
+            onChange={(value) => value !== null && setTyped({ ...typed, value })}
+          />
+        </Box>
+      )}
+      {typed && (
+        <Box sx={{ display: 'flex', gap: 1 }}>
+          <NumberField
+            label={says.times}
+            value={typed.times}
+            whole
+            onChange={(times) => times !== null && times >= 0 && setTyped({ ...typed, times })}
+          />
+          <NumberField
+            label={says.ofLast}
+            value={typed.of_last}
+            whole
+            onChange={(of_last) => of_last !== null && of_last >= 0 && setTyped({ ...typed, of_last })}
+          />
+        </Box>
+      )}
+      {changed && (
+        <Button size="small" onClick={() => onSet(typed)} sx={{ justifySelf: 'start' }}>
+          {says.setGate}
+        </Button>
+      )}
+    </>
+  )
+}
