@@ -7,12 +7,14 @@
 #[path = "../tests/demo/mod.rs"]
 mod demo;
 
+use demo::called;
 use divan::{Bencher, black_box};
 use jogo_core::academy::Academy;
 use jogo_core::drill::cues::{CueWish, calls};
 use jogo_core::drill::desk::{Setting, look};
 use jogo_core::drill::library::fits;
 use jogo_core::ground::layout::Layout;
+use jogo_core::ids::BandId;
 use jogo_core::plan::forecast::{Assumptions, Size, forecast};
 use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::search::solve::{STEPS_NEAR, usual_steps};
@@ -82,11 +84,19 @@ fn large_map() -> Vec<Skill> {
     (0..500)
         .map(|i: usize| {
             let mut needs: Vec<Need> = (0..4.min(i))
-                .map(|_| Need { skill: format!("s{}", i - 1 - next(i.min(50))), stage: Stage::ALL[next(4)] })
+                .map(|_| Need {
+                    skill: called(&format!("s{}", i - 1 - next(i.min(50)))),
+                    stage: Stage::ALL[next(4)],
+                })
                 .collect();
             needs.sort_by(|a, b| a.skill.cmp(&b.skill));
             needs.dedup_by(|a, b| a.skill == b.skill);
-            Skill { id: format!("s{i}"), band: format!("b{}", i / 125), needs, ..demo::skills().remove(0) }
+            Skill {
+                id: called(&format!("s{i}")),
+                band: called(&format!("b{}", i / 125)),
+                needs,
+                ..demo::skills().remove(0)
+            }
         })
         .collect()
 }
@@ -95,7 +105,7 @@ fn large_map() -> Vec<Skill> {
 #[divan::bench]
 fn map_of_five_hundred_skills(bencher: Bencher<'_, '_>) {
     let (skills, drills) = (large_map(), demo::drills());
-    let bands: Vec<String> = (0..4).map(|band| format!("b{band}")).collect();
+    let bands: Vec<BandId> = (0..4).map(|band| called(&format!("b{band}"))).collect();
     let (used_tests, milestones) = Default::default();
     bencher.bench(|| {
         let map = Map::of(black_box(&skills));

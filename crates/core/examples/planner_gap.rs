@@ -8,10 +8,9 @@
 
 use std::time::Instant;
 
-use jogo_core::plan::left_their_session;
 use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::search::solve::{STEPS_NEAR, usual_steps};
-use jogo_core::plan::{Plan, Problem, check, solve, solve_near};
+use jogo_core::plan::{Plan, Problem, check, left_their_session, solve, solve_near};
 
 const SIZES: [ExampleSize; 3] = [
     ExampleSize { weeks: 4, sessions: 2, skills: 10, variants: 50 },

@@ -45,9 +45,9 @@
 //! | | how far has a player come, what comes next? | [`assessment::passport`] |
 //! | [`review`] | who moves on, who consolidates? | [`review::groups`] |
 //!
-//! What every room uses: [`units`] (a pace, a minute, a share), [`input`] (faults of what was entered, lists of rows),
-//! [`statistics`] (how sure is a figure from few, chance that can be repeated). [`simulate`] makes up what could have
-//! happened, for the demo.
+//! What every room uses: [`ids`] (what tells a skill from a drill), [`units`] (a pace, a minute, a share), [`input`]
+//! (faults of what was entered, lists of rows), [`statistics`] (how sure is a figure from few, chance that can be
+//! repeated). [`simulate`] makes up what could have happened, for the demo.
 
 #![cfg_attr(test, allow(clippy::unwrap_used, reason = "a test may stop here"))]
 
@@ -56,6 +56,7 @@ pub mod assessment;
 pub mod delivery;
 pub mod drill;
 pub mod ground;
+pub mod ids;
 pub mod input;
 pub mod plan;
 pub mod progression;

@@ -3,6 +3,7 @@
 
 mod demo;
 
+use demo::called;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::plan::{Block, Plan};
 use jogo_core::technique::skill::Stage;
@@ -11,7 +12,7 @@ use rstest::rstest;
 
 /// The wall pass in sessions 1 and 3, the sole roll in session 2.
 fn edition() -> Edition {
-    let block = |variant: &str| vec![Block::of(variant, Minutes(8))];
+    let block = |variant: &str| vec![Block::of(&called(variant), Minutes(8))];
     let mut sessions =
         vec![block("wall-of-two@form"), block("roll-stop-step@form"), block("wall-of-two@form")];
     sessions.resize(12, Vec::new());
@@ -31,11 +32,11 @@ fn edition() -> Edition {
 )]
 #[case::left_out(|e: &mut Edition| e.plan.sessions[1].clear(), &["session 2: “Roll, stop, step, Form” is left out"])]
 #[case::come_in(
-    |e: &mut Edition| e.plan.sessions[4].push(Block::of("wall-of-two@form", Minutes(8))),
+    |e: &mut Edition| e.plan.sessions[4].push(Block::of(&called("wall-of-two@form"), Minutes(8))),
     &["session 5: “Push pass in pairs, Form” comes in"],
 )]
 #[case::a_stage_up(
-    |e: &mut Edition| e.plan.sessions[1][0].variant = "roll-stop-step@flow".into(),
+    |e: &mut Edition| e.plan.sessions[1][0].variant = called("roll-stop-step@flow"),
     &["session 2: “Roll, stop, step, Form” is left out", "session 2: “Roll, stop, step, Flow” comes in"],
 )]
 #[case::twice_in_one(

@@ -3,6 +3,7 @@
 
 mod demo;
 
+use demo::called;
 use jiff::civil::date;
 use jogo_core::academy::Academy;
 use jogo_core::ground::fit::Ground;
@@ -22,7 +23,7 @@ fn problem_of(change: impl Fn(&mut Curriculum)) -> Problem {
 }
 
 fn has(problem: &Problem, variant: &str) -> bool {
-    problem.variant(variant).is_some_and(|v| v.barred.is_none())
+    problem.variant(&called(variant)).is_some_and(|v| v.barred.is_none())
 }
 
 #[test]
@@ -45,7 +46,7 @@ fn each_drill_gives_a_variant_for_every_stage_that_it_serves() {
 #[case::scan("weave-six@scan", 5.0)]
 fn a_variant_is_as_hard_and_as_long_as_its_rung_and_dose_say(#[case] id: &str, #[case] difficulty: f64) {
     let problem = problem_of(|_| ());
-    let variant = problem.variant(id).unwrap();
+    let variant = problem.variant(&called(id)).unwrap();
     assert_eq!(variant.difficulty, Difficulty(difficulty));
     assert_eq!((variant.least, variant.most), (Minutes(5), Minutes(7)));
 }
@@ -70,7 +71,7 @@ fn a_drill_for_a_skill_that_is_no_goal_takes_no_part() {
 #[test]
 fn a_goal_without_what_it_needs_says_what_to_add() {
     let mut curriculum = demo::curriculum();
-    curriculum.goals = vec![Goal { skill: "half-turn".into(), present: None, goal: Stage::Flow }];
+    curriculum.goals = vec![Goal { skill: called("half-turn"), present: None, goal: Stage::Flow }];
     let faults = curriculum
         .problem(&Academy::default(), &demo::band(), &demo::skills(), &demo::drills(), &demo::tests())
         .unwrap_err();

@@ -3,6 +3,7 @@
 
 mod demo;
 
+use demo::called;
 use jiff::civil::{Date, date};
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::{Outcome, Said, WeekTally, Worked};
@@ -19,7 +20,7 @@ fn two_weeks() -> Edition {
     curriculum.minutes.truncate(4);
     let evening = || {
         [("wall-of-two@form", 8), ("pairs-receive-and-set@form", 10)]
-            .map(|(variant, minutes)| Block::of(variant, Minutes(minutes)))
+            .map(|(variant, minutes)| Block::of(&called(variant), Minutes(minutes)))
             .to_vec()
     };
     let plan = demo::named(Plan { sessions: (0..4).map(|_| evening()).collect() }, 0);

@@ -3,6 +3,7 @@
 
 mod demo;
 
+use demo::called;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::drill::timing::{FootTouches, PhaseKind};
 use jogo_core::plan::{Block, Plan, solve};
@@ -16,7 +17,7 @@ fn solved() -> Edition {
 }
 
 fn first_evening(blocks: &[(&str, u32)]) -> Edition {
-    let block = |(variant, minutes): &(&str, u32)| Block::of(variant, Minutes(*minutes));
+    let block = |(variant, minutes): &(&str, u32)| Block::of(&called(variant), Minutes(*minutes));
     demo::edition(Plan { sessions: vec![blocks.iter().map(block).collect()] })
 }
 
@@ -131,7 +132,7 @@ fn a_longer_pace_lays_a_larger_floor_and_says_where_it_no_longer_fits() {
 #[test]
 fn where_the_squad_is_split_both_rungs_are_laid_on_half_of_the_floor() {
     let mut edition = first_evening(&[("wall-of-two@form", 6)]);
-    edition.plan.sessions[0][0].beside = Some("wall-of-two@flow".into());
+    edition.plan.sessions[0][0].beside = Some(called("wall-of-two@flow"));
     let problem = edition.problem().unwrap();
     let evening = edition.evening(&problem, 0, Pace::default()).unwrap();
     let block = &evening.blocks[0];

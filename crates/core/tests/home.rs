@@ -3,6 +3,7 @@
 
 mod demo;
 
+use demo::called;
 use std::collections::BTreeSet;
 
 use jiff::ToSpan;
@@ -18,7 +19,7 @@ use rstest::rstest;
 /// The plan with these variants alone, each in the session of its place.
 fn with(variants: &[&str]) -> Plan {
     let mut sessions: Vec<Vec<Block>> =
-        variants.iter().map(|variant| vec![Block::of(variant, Minutes(8))]).collect();
+        variants.iter().map(|variant| vec![Block::of(&called(variant), Minutes(8))]).collect();
     sessions.resize(12, Vec::new());
     Plan { sessions }
 }

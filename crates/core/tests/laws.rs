@@ -2,6 +2,9 @@
 //! figure.
 #![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
+mod demo;
+
+use demo::called;
 use std::collections::BTreeMap;
 
 use jiff::ToSpan;
@@ -9,10 +12,11 @@ use jiff::civil::date;
 use jogo_core::drill::dose::{Dose, Schedule, SideRule};
 use jogo_core::ground::fit::{Station, split};
 use jogo_core::ground::layout::Layout;
+use jogo_core::ids::SkillId;
 use jogo_core::plan::score::missing;
 use jogo_core::plan::{
-    Approach, Block, Limits, Lock, Plan, Problem, SessionWish, SkillWish, Variant, check, clash, score,
-    solve, variant_id,
+    Approach, Block, Clashing, Limits, Lock, Part, Plan, Problem, SessionWish, SkillWish, Variant, check,
+    clash, score, solve,
 };
 use jogo_core::technique::skill::{Need, Stage, Strand};
 use jogo_core::units::{Minutes, Pace, Seconds, Share};
@@ -160,19 +164,18 @@ fn chain(goals: &[Stage], needs: &[Option<Stage>], minutes: &[u32]) -> Problem {
     const NAMES: [&str; 3] = ["a", "b", "c"];
     let all = BTreeMap::from([(Strand::Dribbling, Share(1.0))]);
     let variant = |id: &str, stage: Stage| Variant {
-        id: variant_id(id, stage),
         strands: all.clone(),
         most: Minutes(8),
-        ..Variant::of(&format!("drill-{id}"), stage, &[id])
+        ..Variant::of(&called(id), stage, &[called(id)])
     };
     let skill = |i: usize| SkillWish {
-        id: NAMES[i].into(),
+        id: called(NAMES[i]),
         name: NAMES[i].to_uppercase(),
         strand: Strand::Dribbling,
         present: None,
         goal: goals[i],
         needs: match needs[i] {
-            Some(stage) if i > 0 => vec![Need { skill: NAMES[i - 1].into(), stage }],
+            Some(stage) if i > 0 => vec![Need { skill: called(NAMES[i - 1]), stage }],
             _ => Vec::new(),
         },
     };
@@ -244,13 +247,13 @@ fn plain_score(problem: &Problem, plan: &Plan) -> f64 {
     let mut points = 0.0;
     for skill in &problem.skills {
         for stage in Stage::ALL.into_iter().filter(|stage| *stage <= skill.goal) {
-            let id = format!("{}@{stage}", skill.id).to_lowercase();
-            let seen = plan.sessions.iter().flatten().filter(|b| b.variant == id).count();
+            let shows = |b: &&Block| *b.variant.drill == *skill.id && b.variant.stage == stage;
+            let seen = plan.sessions.iter().flatten().filter(shows).count();
             points += if seen == 0 { 10.0 } else { 0.0 };
         }
     }
     for (blocks, wish) in plan.sessions.iter().zip(&problem.sessions) {
-        let drill = |b: &Block| b.variant.split('@').next().map(str::to_owned);
+        let drill = |b: &Block| b.variant.drill.clone();
         let changes = blocks.windows(2).filter(|pair| drill(&pair[0]) != drill(&pair[1])).count() as u32;
         let used: u32 = blocks.iter().map(|b| b.minutes.0).sum::<u32>() + changes;
         points += 0.5 * f64::from(wish.minutes.0 - used) + 0.3 * f64::from(changes);
@@ -266,27 +269,33 @@ proptest! {
         let plans = legal_plans(&problem);
         let plan = &plans[pick.index(plans.len())];
         let found = score(&problem, plan);
-        let of_words: f64 = found.parts.iter().filter(|p| ["S1", "S8", "S10"].contains(&p.part)).map(|p| p.points).sum();
+        let counted = [Part::Goals, Part::Idle, Part::Changes];
+        let of_words: f64 = found.parts.iter().filter(|p| counted.contains(&p.part)).map(|p| p.points).sum();
         prop_assert!((of_words - plain_score(&problem, plan)).abs() < 1e-9, "{:?}", found);
     }
 
     #[test]
     fn goals_that_clash_are_reached_by_no_plan_and_without_any_one_of_them_by_some(problem in small_problem()) {
         let plans = legal_plans(&problem);
-        let reached = |goals: &[String]| {
+        let reached = |goals: &[SkillId]| {
             plans.iter().any(|plan| {
                 problem.skills.iter().zip(missing(&problem, plan)).all(|(skill, missing)| {
                     missing == [0; 4] || !goals.contains(&skill.id)
                 })
             })
         };
-        let all: Vec<String> = problem.skills.iter().map(|skill| skill.id.clone()).collect();
+        let all: Vec<SkillId> = problem.skills.iter().map(|skill| skill.id.clone()).collect();
         match clash(&problem) {
             None => prop_assert!(reached(&all), "no clash is named, and no plan reaches all"),
             Some(clash) => {
-                prop_assert!(!clash.goals.is_empty() && !reached(&clash.goals), "{}", clash.says);
-                for goal in &clash.goals {
-                    let others: Vec<String> = clash.goals.iter().filter(|g| *g != goal).cloned().collect();
+                let goals = match clash.of {
+                    Clashing::Goals { skills } => skills,
+                    Clashing::Stage { skill, .. } => vec![skill],
+                    _ => Vec::new(),
+                };
+                prop_assert!(!goals.is_empty() && !reached(&goals), "{}", clash.says);
+                for goal in &goals {
+                    let others: Vec<SkillId> = goals.iter().filter(|g| *g != goal).cloned().collect();
                     prop_assert!(reached(&others), "{} – even without {goal}", clash.says);
                 }
             }
@@ -311,11 +320,12 @@ proptest! {
         match solve(&Problem { locks: locks.clone(), ..problem.clone() }, 1, 2_000) {
             Ok(_) => prop_assert!(kept(&locks), "a plan was found that cannot be"),
             Err(clash) => {
-                prop_assert!(clash.proved && !kept(&clash.locks), "{}", clash.says);
-                for at in 0..clash.locks.len() {
-                    let mut others = clash.locks.clone();
+                let Clashing::Held { locks, .. } = clash.of else { panic!("locks clash") };
+                prop_assert!(clash.proved && !kept(&locks), "{}", clash.says);
+                for at in 0..locks.len() {
+                    let mut others = locks.clone();
                     others.remove(at);
-                    prop_assert!(kept(&others), "{} – even without {:?}", clash.says, clash.locks[at]);
+                    prop_assert!(kept(&others), "{} – even without {:?}", clash.says, locks[at]);
                 }
             }
         }

@@ -115,7 +115,7 @@ fn found(wanted: &Wanted) -> Vec<String> {
         let entry = Entry { drill, layout, skills: names.map(|skill| skill.name.as_str()).collect() };
         wanted.takes(&entry, Some(&band))
     };
-    drills.iter().filter(takes).map(|drill| drill.id.clone()).collect()
+    drills.iter().filter(takes).map(|drill| drill.id.to_string()).collect()
 }
 
 #[test]

@@ -4,6 +4,7 @@
 
 mod demo;
 
+use demo::called;
 use jiff::ToSpan;
 use jiff::civil::{Date, date};
 use jogo_core::assessment::benchmarks::{Protocol, Summary, Test};
@@ -23,11 +24,11 @@ use rstest::rstest;
 
 fn test(id: &str, protocol: Protocol, per_side: bool) -> Test {
     Test {
-        id: id.into(),
+        id: called(id),
         name: id.into(),
         short: id.into(),
         how: "As always".into(),
-        skill: "taps".into(),
+        skill: called("taps"),
         protocol,
         per_side,
         trials: 1,
@@ -50,22 +51,22 @@ fn tests() -> [Test; 3] {
 
 fn milestone(evidence: Evidence) -> Milestone {
     Milestone {
-        id: "ten-taps".into(),
+        id: called("ten-taps"),
         says: "I can do ten taps".into(),
         short: "Ten taps".into(),
-        skill: "taps".into(),
+        skill: called("taps"),
         stage: Stage::Flow,
-        band: "u8-u9".into(),
+        band: called("u8-u9"),
         evidence,
     }
 }
 
 fn ten(test: &str, feet: Feet, times: u32, of_last: u32) -> Evidence {
-    Evidence::Measured(Measured { test: test.into(), reach: Reach::Value(10.0), feet, times, of_last })
+    Evidence::Measured(Measured { test: called(test), reach: Reach::Value(10.0), feet, times, of_last })
 }
 
 fn eyes_up(points: &[u32], days: u32) -> Evidence {
-    Evidence::Seen(Seen { test: "eyes".into(), points: points.to_vec(), days })
+    Evidence::Seen(Seen { test: called("eyes"), points: points.to_vec(), days })
 }
 
 const FIRST: Date = date(2031, 1, 6);
@@ -75,21 +76,21 @@ fn day(after: i32) -> Date {
 }
 
 fn taps(after: i32, value: f64) -> Trial<u8> {
-    Trial { player: 1, test: "taps".into(), side: None, taken_on: day(after), value, marks: Vec::new() }
+    Trial { player: 1, test: called("taps"), side: None, taken_on: day(after), value, marks: Vec::new() }
 }
 
 fn passes(after: i32, side: Side, value: f64) -> Trial<u8> {
-    Trial { test: "passes".into(), side: Some(side), ..taps(after, value) }
+    Trial { test: called("passes"), side: Some(side), ..taps(after, value) }
 }
 
 fn eyes(after: i32, marks: [u8; 3]) -> Trial<u8> {
     let value = marks.iter().map(|mark| f64::from(*mark)).sum();
-    Trial { test: "eyes".into(), marks: marks.to_vec(), ..taps(after, value) }
+    Trial { test: called("eyes"), marks: marks.to_vec(), ..taps(after, value) }
 }
 
 fn standing(evidence: Evidence, trials: &[Trial<u8>], said: &[Override], on: Date) -> Standing {
     let thresholds = Thresholds { building: 5.0, secure: 10.0, stretching: 20.0 };
-    let standard = Standard { test: "taps".into(), band: "u8-u9".into(), from: day(-100), thresholds };
+    let standard = Standard { test: called("taps"), band: called("u8-u9"), from: day(-100), thresholds };
     let results = results(&tests(), &[standard], trials);
     let shown = Shown { player: 1, strong: Side::Right, results: &results };
     milestone(evidence).standing(&tests(), &shown, said, on)
@@ -154,7 +155,7 @@ fn both_kinds_of_evidence_have_to_hold() {
     let Evidence::Measured(measured) = ten("taps", Feet::Both, 1, 1) else { unreachable!() };
     let both = || Evidence::Both {
         measured: measured.clone(),
-        seen: Seen { test: "eyes".into(), points: Vec::new(), days: 1 },
+        seen: Seen { test: called("eyes"), points: Vec::new(), days: 1 },
     };
     let measured_only = [taps(0, 12.0)];
     assert_eq!(standing(both(), &measured_only, &[], day(100)).state, State::OnTheWay);
@@ -183,13 +184,13 @@ fn a_test_that_becomes_another_is_told_which_milestones_it_would_leave_without_a
     let narrow = Test { most: 5.0, ..taps };
     let found = left_without_answer(&narrow, &resting);
     assert!(found[0].detail.contains("out of range"), "ten cannot be reached any more: {found:?}");
-    assert!(left_without_answer(&Test { id: "other".into(), ..eyes }, &resting).is_empty());
+    assert!(left_without_answer(&Test { id: called("other"), ..eyes }, &resting).is_empty());
 }
 
 #[test]
 fn a_level_is_that_of_its_day() {
     let secure = Evidence::Measured(Measured {
-        test: "taps".into(),
+        test: called("taps"),
         reach: Reach::Level(Level::Secure),
         feet: Feet::Both,
         times: 1,
@@ -218,12 +219,12 @@ fn a_coach_has_the_last_word_with_a_reason() {
 }
 
 #[rstest]
-#[case::test_passed(Gate::Test { test: "taps".into(), value: 10.0, times: 2, of_last: 3 }, 7, true)]
-#[case::test_not_yet(Gate::Test { test: "taps".into(), value: 10.0, times: 2, of_last: 3 }, 6, false)]
-#[case::test_is_not_there(Gate::Test { test: "luck".into(), value: 1.0, times: 1, of_last: 1 }, 7, false)]
-#[case::milestone(Gate::Milestone { milestone: "ten-taps".into(), times: 2, of_last: 2 }, 7, true)]
-#[case::milestone_not_yet(Gate::Milestone { milestone: "ten-taps".into(), times: 3, of_last: 4 }, 7, false)]
-#[case::milestone_is_not_there(Gate::Milestone { milestone: "fly".into(), times: 1, of_last: 1 }, 7, false)]
+#[case::test_passed(Gate::Test { test: called("taps"), value: 10.0, times: 2, of_last: 3 }, 7, true)]
+#[case::test_not_yet(Gate::Test { test: called("taps"), value: 10.0, times: 2, of_last: 3 }, 6, false)]
+#[case::test_is_not_there(Gate::Test { test: called("luck"), value: 1.0, times: 1, of_last: 1 }, 7, false)]
+#[case::milestone(Gate::Milestone { milestone: called("ten-taps"), times: 2, of_last: 2 }, 7, true)]
+#[case::milestone_not_yet(Gate::Milestone { milestone: called("ten-taps"), times: 3, of_last: 4 }, 7, false)]
+#[case::milestone_is_not_there(Gate::Milestone { milestone: called("fly"), times: 1, of_last: 1 }, 7, false)]
 fn gates_are_answered(#[case] gate: Gate, #[case] after: i32, #[case] passed: bool) {
     let results = results(&tests(), &[], &[taps(0, 12.0), taps(7, 11.0)]);
     let shown = Shown { player: 1, strong: Side::Right, results: &results };
@@ -236,7 +237,7 @@ fn gates_are_answered(#[case] gate: Gate, #[case] after: i32, #[case] passed: bo
 
 #[test]
 fn a_coach_opens_and_shuts_a_gate_with_a_reason() {
-    let gate = Gate::Milestone { milestone: "ten-taps".into(), times: 1, of_last: 1 };
+    let gate = Gate::Milestone { milestone: called("ten-taps"), times: 1, of_last: 1 };
     let milestones = [milestone(ten("taps", Feet::Both, 1, 1))];
     let word = |verdict| Override { on: day(3), verdict, reason: "All evening".into(), by: "Keya".into() };
     let passed = |value, said: &[Override], after| {
@@ -254,7 +255,7 @@ fn a_coach_opens_and_shuts_a_gate_with_a_reason() {
 fn a_milestone_that_a_gate_asks_for_names_what_would_lose_its_answer() {
     let skills = demo::skills();
     let asked = |id: &str| -> Vec<String> {
-        let faults = left_without_milestone(&id.to_owned(), &skills);
+        let faults = left_without_milestone(&called(id), &skills);
         faults.into_iter().map(|fault| fault.detail).collect()
     };
     let says = "the gate of “Four taps, stop, step over, out” asks for this milestone: \
@@ -270,15 +271,15 @@ fn stands(state: State) -> Standing {
 #[test]
 fn who_has_the_needs_is_ready_and_who_has_not_learns_what_is_missing() {
     let flow = milestone(ten("taps", Feet::Both, 1, 1));
-    let form = Milestone { id: "taps-form".into(), stage: Stage::Form, ..flow.clone() };
+    let form = Milestone { id: called("taps-form"), stage: Stage::Form, ..flow.clone() };
     let skill = Skill {
-        id: "chain".into(),
+        id: called("chain"),
         name: "Chain".into(),
         strand: Strand::BallMastery,
-        band: "u8-u9".into(),
+        band: called("u8-u9"),
         needs: vec![
-            Need { skill: "taps".into(), stage: Stage::Flow },
-            Need { skill: "hop".into(), stage: Stage::Form },
+            Need { skill: called("taps"), stage: Stage::Flow },
+            Need { skill: called("hop"), stage: Stage::Form },
         ],
         parts: Vec::new(),
         helps: Vec::new(),
@@ -289,19 +290,19 @@ fn who_has_the_needs_is_ready_and_who_has_not_learns_what_is_missing() {
     let half = [(&form, &kept), (&flow, &way)];
     assert_eq!(stage_reached(&half, "taps"), Some(Stage::Form));
     let readiness = for_skill(&skill, &half, Some(false));
-    let need = Missing::Need { skill: "taps".into(), stage: Stage::Flow };
+    let need = Missing::Need { skill: called("taps"), stage: Stage::Flow };
     assert_eq!(readiness.missing, [need, Missing::Gate]);
     let named = |id: &str| id.to_uppercase();
-    let sentence = |id: &str| (id == flow.id).then(|| flow.says.clone());
+    let sentence = |id: &str| (flow.id == id).then(|| flow.says.clone());
     let gated = Skill {
-        gate: Some(Gate::Test { test: "taps".into(), value: 10.0, times: 2, of_last: 3 }),
+        gate: Some(Gate::Test { test: called("taps"), value: 10.0, times: 2, of_last: 3 }),
         ..skill.clone()
     };
     let says: Vec<_> =
         readiness.missing.iter().map(|missing| missing.says(&gated, named, sentence)).collect();
     assert_eq!(says, ["TAPS at Flow", "taps 10, 2 of the last 3"]);
     let asks = |id: &str| {
-        let gate = Some(Gate::Milestone { milestone: id.into(), times: 3, of_last: 4 });
+        let gate = Some(Gate::Milestone { milestone: called(id), times: 3, of_last: 4 });
         Missing::Gate.says(&Skill { gate, ..skill.clone() }, named, sentence)
     };
     assert_eq!(asks("ten-taps"), "“I can do ten taps”, 3 of the last 4");
@@ -323,14 +324,14 @@ fn groups_have_reasons(
     #[case] group: Group,
 ) {
     let (milestone, standing) = (milestone(ten("passes", Feet::Both, 1, 1)), stands(state));
-    let behind = [FootBehind { test: "passes".into(), deficit, strong }];
+    let behind = [FootBehind { test: called("passes"), deficit, strong }];
     let (found, reason) = next_week(&[(&milestone, &standing)], &behind);
     assert_eq!(found, group);
-    let ids = vec!["ten-taps".to_owned()];
+    let ids = vec![called("ten-taps")];
     let expected = match (group, state) {
         (Group::MoveOn, _) => Reason::AllMet { milestones: ids },
         (Group::OtherFoot, _) => {
-            Reason::OtherFoot { test: "passes".into(), deficit: jogo_core::units::Share(deficit) }
+            Reason::OtherFoot { test: called("passes"), deficit: jogo_core::units::Share(deficit) }
         }
         (_, State::NotSeen) => Reason::NothingSeen,
         _ => Reason::Missing { milestones: ids },
@@ -341,7 +342,7 @@ fn groups_have_reasons(
 #[test]
 fn a_foot_that_no_missing_milestone_asks_for_makes_no_group() {
     let (milestone, way) = (milestone(eyes_up(&[], 1)), stands(State::OnTheWay));
-    let behind = [FootBehind { test: "passes".into(), deficit: 0.4, strong: Some(Level::Secure) }];
+    let behind = [FootBehind { test: called("passes"), deficit: 0.4, strong: Some(Level::Secure) }];
     assert_eq!(next_week(&[(&milestone, &way)], &behind).0, Group::Consolidate);
 }
 

@@ -4,6 +4,7 @@
 
 mod demo;
 
+use demo::called;
 use jiff::civil::{Date, date};
 use jogo_core::assessment::milestones::ready::Stands;
 use jogo_core::assessment::milestones::{Milestone, Standing, State};
@@ -39,7 +40,7 @@ fn a_line_rises_with_every_milestone_and_falls_with_one_that_slips() {
 fn result(test: &str, side: Option<Side>, day: i8, value: f64) -> TestResult<u8> {
     TestResult {
         player: 1,
-        test: test.into(),
+        test: called(test),
         side,
         date: date(2031, 1, day),
         value,

@@ -3,11 +3,13 @@
 
 mod demo;
 
+use demo::called;
 use std::collections::BTreeSet;
 
+use jogo_core::ids::{BandId, SkillId};
 use jogo_core::plan::Approach;
 use jogo_core::progression::Map;
-use jogo_core::progression::check::still_named;
+use jogo_core::progression::check::{Beside, still_named};
 use jogo_core::progression::compare::compare;
 use jogo_core::progression::findings::{Around, Finding, FindingKind, Mend, findings};
 use jogo_core::progression::sheet::lay_out;
@@ -20,11 +22,11 @@ const BANDS: [&str; 3] = ["u6-u7", "u8-u9", "u10-u12"];
 
 fn skill(id: &str, band: usize, needs: &[(&str, Stage)]) -> Skill {
     Skill {
-        id: id.into(),
+        id: called(id),
         name: id.to_uppercase(),
         strand: Strand::ALL[id.len() % 4],
-        band: BANDS[band].into(),
-        needs: needs.iter().map(|(skill, stage)| Need { skill: (*skill).into(), stage: *stage }).collect(),
+        band: called(BANDS[band]),
+        needs: needs.iter().map(|(skill, stage)| Need { skill: called(skill), stage: *stage }).collect(),
         parts: Vec::new(),
         helps: Vec::new(),
         side: Default::default(),
@@ -33,21 +35,21 @@ fn skill(id: &str, band: usize, needs: &[(&str, Stage)]) -> Skill {
 }
 
 fn found(skills: &[Skill]) -> Vec<Finding> {
-    let bands = BANDS.map(str::to_owned);
-    let used = BTreeSet::from(["four-cuts".to_owned()]);
-    let said = BTreeSet::from(["stop-dead".to_owned()]);
+    let bands = BANDS.map(called);
+    let used = BTreeSet::from([called("four-cuts")]);
+    let said = BTreeSet::from([called("stop-dead")]);
     let around = Around { bands: &bands, drills: &[], used_tests: &used, milestones: &said };
     let all = findings(&Map::of(skills), &around);
     // Nothing here has drills.
     all.into_iter().filter(|finding| finding.kind != FindingKind::NoDrill).collect()
 }
 
-fn kinds(skills: &[Skill]) -> Vec<(FindingKind, Vec<String>)> {
+fn kinds(skills: &[Skill]) -> Vec<(FindingKind, Vec<SkillId>)> {
     found(skills).into_iter().map(|finding| (finding.kind, finding.skills)).collect()
 }
 
-fn ids(ids: &[&str]) -> Vec<String> {
-    ids.iter().map(|id| (*id).to_owned()).collect()
+fn ids(ids: &[&str]) -> Vec<SkillId> {
+    ids.iter().map(|id| called(id)).collect()
 }
 
 #[test]
@@ -61,8 +63,8 @@ fn a_circle_is_named_whole_with_a_need_to_take_out() {
     let all = found(&skills);
     assert_eq!((all.len(), all[0].kind, &all[0].skills), (1, FindingKind::Circle, &ids(&["a", "b", "c"])));
     assert!(all[0].says.contains("“A” → “B” → “C” → “A”"), "{}", all[0].says);
-    assert_eq!(all[0].mend, Some(Mend::DropNeed { skill: "a".into(), need: "c".into() }));
-    assert_eq!(lay_out(&Map::of(&skills), &BANDS.map(str::to_owned)), None);
+    assert_eq!(all[0].mend, Some(Mend::DropNeed { skill: called("a"), need: called("c") }));
+    assert_eq!(lay_out(&Map::of(&skills), &BANDS.map(called)), None);
 }
 
 #[test]
@@ -93,7 +95,7 @@ fn later_bands_unknown_names_unused_tests_and_lonely_skills_are_found() {
         skill("late", 2, &[]),
         skill("alone", 1, &[]),
     ];
-    skills[1].gate = Some(Gate::Test { test: "luck".into(), value: 10.0, times: 3, of_last: 4 });
+    skills[1].gate = Some(Gate::Test { test: called("luck"), value: 10.0, times: 3, of_last: 4 });
     assert_eq!(
         kinds(&skills),
         [
@@ -103,7 +105,7 @@ fn later_bands_unknown_names_unused_tests_and_lonely_skills_are_found() {
             (FindingKind::Lonely, ids(&["alone"])),
         ]
     );
-    skills[1].gate = Some(Gate::Test { test: "four-cuts".into(), value: 10.0, times: 3, of_last: 4 });
+    skills[1].gate = Some(Gate::Test { test: called("four-cuts"), value: 10.0, times: 3, of_last: 4 });
     skills[2].helps = ids(&["late"]);
     let after: Vec<_> = kinds(&skills).into_iter().map(|(kind, _)| kind).collect();
     assert_eq!(after, [FindingKind::Unknown, FindingKind::LaterBand]);
@@ -111,7 +113,7 @@ fn later_bands_unknown_names_unused_tests_and_lonely_skills_are_found() {
 
 #[test]
 fn a_gate_on_a_milestone_that_is_not_there_is_found() {
-    let gate = |id: &str| Gate::Milestone { milestone: id.into(), times: 2, of_last: 3 };
+    let gate = |id: &str| Gate::Milestone { milestone: called(id), times: 2, of_last: 3 };
     let mut skills = [skill("stop", 0, &[]), skill("step", 0, &[("stop", Stage::Form)])];
     skills[1].gate = Some(gate("stop-dead"));
     assert_eq!(kinds(&skills), []);
@@ -122,7 +124,7 @@ fn a_gate_on_a_milestone_that_is_not_there_is_found() {
 #[test]
 fn a_stage_that_is_asked_for_and_has_no_drill_is_found() {
     let (skills, mut drills) = (demo::skills(), demo::drills());
-    let bands: Vec<String> = demo::bands().into_iter().map(|band| band.id).collect();
+    let bands: Vec<BandId> = demo::bands().into_iter().map(|band| band.id).collect();
     let used = demo::standards().into_iter().map(|standard| standard.test).collect();
     let said = demo::milestones().into_iter().map(|milestone| milestone.id).collect();
     let all = |drills: &[_]| {
@@ -177,7 +179,7 @@ fn a_way_costs_what_the_rules_ask_at_least() {
 #[test]
 fn the_demos_map_fits_a_desk() {
     let skills = demo::skills();
-    let bands: Vec<String> = demo::bands().into_iter().map(|band| band.id).collect();
+    let bands: Vec<BandId> = demo::bands().into_iter().map(|band| band.id).collect();
     let sheet = lay_out(&Map::of(&skills), &bands).unwrap();
     let (columns, rows) = (sheet.bands.last().unwrap(), sheet.lanes.last().unwrap());
     assert!(columns.from + columns.columns <= 12 && rows.from + rows.rows <= 24, "{columns:?} {rows:?}");
@@ -196,7 +198,7 @@ fn changed(change: fn(&mut Vec<Skill>)) -> Vec<String> {
 #[case::one_is_gone(|s: &mut Vec<Skill>| { s.pop(); }, &["“TURN” is gone"])]
 #[case::another_name(|s: &mut Vec<Skill>| s[0].name = "Touch".into(), &["“TAP” is now called “Touch”"])]
 #[case::another_band(
-    |s: &mut Vec<Skill>| s[2].band = BANDS[2].into(), &["“TURN” now starts in u10-u12, before in u8-u9"],
+    |s: &mut Vec<Skill>| s[2].band = called(BANDS[2]), &["“TURN” now starts in u10-u12, before in u8-u9"],
 )]
 #[case::a_need_more(
     |s: &mut Vec<Skill>| s[2].needs = skill("x", 0, &[("stop", Stage::Flow)]).needs,
@@ -208,7 +210,7 @@ fn changed(change: fn(&mut Vec<Skill>)) -> Vec<String> {
 #[case::a_need_less(|s: &mut Vec<Skill>| s[1].needs.clear(), &["“STOP” no longer needs “TAP”"])]
 #[case::a_need_becomes_a_part(|s: &mut Vec<Skill>| { s[1].needs.clear(); s[1].parts = ids(&["tap"]); }, &[])]
 #[case::a_gate(
-    |s: &mut Vec<Skill>| s[2].gate = Some(Gate::Milestone { milestone: "can".into(), times: 1, of_last: 1 }),
+    |s: &mut Vec<Skill>| s[2].gate = Some(Gate::Milestone { milestone: called("can"), times: 1, of_last: 1 }),
     &["The gate of “TURN” has changed"],
 )]
 fn what_has_changed_is_said_in_words(#[case] change: fn(&mut Vec<Skill>), #[case] says: &[&str]) {
@@ -219,7 +221,8 @@ fn what_has_changed_is_said_in_words(#[case] change: fn(&mut Vec<Skill>), #[case
 fn a_skill_that_something_names_cannot_go() {
     let mut rest = [skill("stop", 0, &[("tap", Stage::Form)]), skill("turn", 0, &[])];
     let says = |rest: &[Skill]| {
-        still_named(&ids(&["hop", "tap"]), rest, &[]).into_iter().map(|f| f.pointer).collect::<Vec<_>>()
+        let beside = Beside { skills: rest, drills: &[], tests: &[], milestones: &[] };
+        still_named(&ids(&["hop", "tap"]), &beside).into_iter().map(|f| f.pointer).collect::<Vec<_>>()
     };
     assert_eq!(says(&rest), ["/1"], "a need");
     rest[0].needs.clear();
@@ -229,8 +232,13 @@ fn a_skill_that_something_names_cannot_go() {
     rest[1].helps.clear();
     rest[1].parts = ids(&["tap"]);
     assert_eq!(says(&rest), ["/1"], "a part");
-    let drills = demo::drills();
-    assert_eq!(still_named(&ids(&["juggle"]), &[], &drills).len(), 1, "a drill");
+    let (drills, tests, milestones) = (demo::drills(), demo::tests(), demo::milestones());
+    let nothing = Beside { skills: &[], drills: &[], tests: &[], milestones: &[] };
+    let named = |beside: Beside<'_>| still_named(&ids(&["juggle"]), &beside).len();
+    assert_eq!(named(nothing), 0);
+    assert_eq!(named(Beside { drills: &drills, ..nothing }), 1, "a drill");
+    assert_eq!(named(Beside { tests: &tests, ..nothing }), 1, "a test");
+    assert_eq!(named(Beside { milestones: &milestones, ..nothing }), 1, "a milestone");
 }
 
 /// Skills with needs among themselves: with `forward` only of earlier ones, so that there is no circle.
@@ -248,9 +256,9 @@ fn any_map(forward: bool) -> impl Strategy<Value = Vec<Skill>> {
                 .collect();
             for (a, b, stage) in needs {
                 let (skill, need) = if forward { (a.max(b), a.min(b)) } else { (a, b) };
-                let known = skills[skill].needs.iter().any(|n| n.skill == format!("s{need}"));
+                let known = skills[skill].needs.iter().any(|n| n.skill == format!("s{need}").as_str());
                 if (skill != need || !forward) && !known {
-                    skills[skill].needs.push(Need { skill: format!("s{need}"), stage });
+                    skills[skill].needs.push(Need { skill: called(&format!("s{need}")), stage });
                 }
             }
             skills
@@ -259,7 +267,7 @@ fn any_map(forward: bool) -> impl Strategy<Value = Vec<Skill>> {
 }
 
 /// What can be reached from each skill, by plain search.
-fn reach(skills: &[Skill]) -> Vec<BTreeSet<String>> {
+fn reach(skills: &[Skill]) -> Vec<BTreeSet<SkillId>> {
     let needs = |id: &str| skills.iter().find(|s| s.id == id).map(|s| s.needs.clone()).unwrap_or_default();
     skills
         .iter()
@@ -321,7 +329,7 @@ proptest! {
 
     #[test]
     fn a_need_never_stands_to_the_right_of_what_it_serves_and_no_two_skills_on_one_place(skills in any_map(true)) {
-        let bands = BANDS.map(str::to_owned);
+        let bands = BANDS.map(called);
         let map = Map::of(&skills);
         let sheet = lay_out(&map, &bands).unwrap();
         let age = |s: usize| bands.iter().position(|band| *band == skills[s].band).unwrap();
@@ -359,7 +367,7 @@ proptest! {
 
     #[test]
     fn a_lonely_newcomer_at_the_end_moves_nobody_in_its_lane_or_column(skills in any_map(true)) {
-        let bands = BANDS.map(str::to_owned);
+        let bands = BANDS.map(called);
         let before = lay_out(&Map::of(&skills), &bands).unwrap();
         let mut more = skills.clone();
         more.push(skill("newcomer", 1, &[]));

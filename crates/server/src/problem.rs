@@ -2,7 +2,7 @@
 
 use std::fmt;
 
-use actix_web::error::{JsonPayloadError, PathError, QueryPayloadError};
+use actix_web::error::{PathError, QueryPayloadError};
 use actix_web::http::{StatusCode, header};
 use actix_web::{HttpRequest, HttpResponse, ResponseError};
 use jogo_core::input::InputError;
@@ -176,21 +176,6 @@ impl From<StoreError> for Problem {
 
 /// The largest JSON body, in bytes.
 pub const LARGEST_BODY: usize = 256_000;
-
-/// What is wrong with a JSON body.
-pub fn json(error: JsonPayloadError, _: &HttpRequest) -> actix_web::Error {
-    match error {
-        JsonPayloadError::Overflow { .. } | JsonPayloadError::OverflowKnownLength { .. } => {
-            Problem::too_large(LARGEST_BODY)
-        }
-        JsonPayloadError::ContentType => {
-            Problem::unreadable("Send JSON, with the content type application/json.")
-        }
-        JsonPayloadError::Deserialize(e) if e.is_data() => Problem::fault("", e.to_string()),
-        other => Problem::unreadable(other.to_string()),
-    }
-    .into()
-}
 
 /// What is wrong with an address.
 pub fn path(_: PathError, _: &HttpRequest) -> actix_web::Error {

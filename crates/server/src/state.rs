@@ -7,8 +7,8 @@ use actix_web::cookie::Key;
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
 use jiff::{Timestamp, ToSpan};
-use jogo_core::assessment::benchmarks::TestId;
 use jogo_core::assessment::reliability::{Repeatability, TooFew, pairs};
+use jogo_core::ids::{BandId, TestId};
 use jogo_store::Store;
 
 use crate::clock::Clock;
@@ -34,7 +34,7 @@ pub struct State {
     /// Timing gates that are joined.
     pub timing: Timing,
     /// How well each test repeats itself, by band, and the day on which that was worked out.
-    repeatability: Mutex<HashMap<String, (Date, Known)>>,
+    repeatability: Mutex<HashMap<BandId, (Date, Known)>>,
     /// Wrong passwords of late, by login.
     wrong: Mutex<HashMap<String, Vec<Timestamp>>>,
 }
@@ -76,7 +76,7 @@ impl State {
 
     /// How well the tests of a band repeat themselves, from the results of the last year up to yesterday: worked out
     /// once a day, so that nothing on a screen moves during an evening.
-    pub async fn repeatability(&self, band: &str) -> Answer<Known> {
+    pub async fn repeatability(&self, band: &BandId) -> Answer<Known> {
         let today = self.today().await?;
         let kept = self.repeatability.lock().unwrap_or_else(PoisonError::into_inner).get(band).cloned();
         if let Some((_, known)) = kept.filter(|(day, _)| *day == today) {
@@ -92,7 +92,7 @@ impl State {
         }
         let known = Arc::new(known);
         let mut all = self.repeatability.lock().unwrap_or_else(PoisonError::into_inner);
-        all.insert(band.to_owned(), (today, Arc::clone(&known)));
+        all.insert(band.clone(), (today, Arc::clone(&known)));
         Ok(known)
     }
 

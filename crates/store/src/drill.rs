@@ -2,6 +2,7 @@
 
 use jiff::Timestamp;
 use jogo_core::drill::Drill;
+use jogo_core::ids::DrillId;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
@@ -52,7 +53,8 @@ impl Store {
     }
 
     /// A drill.
-    pub async fn kept_drill(&self, id: &str) -> Stored<Option<KeptDrill>> {
+    pub async fn kept_drill(&self, id: &DrillId) -> Stored<Option<KeptDrill>> {
+        let id = id.as_str();
         let row = sqlx::query!("SELECT doc, version, archived_at FROM drill WHERE id = ?", id)
             .fetch_optional(&self.read)
             .await?;
@@ -60,7 +62,8 @@ impl Store {
     }
 
     /// Every state of a drill that was kept, the latest first.
-    pub async fn drill_history(&self, id: &str) -> Stored<Vec<Saved>> {
+    pub async fn drill_history(&self, id: &DrillId) -> Stored<Vec<Saved>> {
+        let id = id.as_str();
         let rows = sqlx::query!(
             r#"SELECT version, person.name AS "by?", saved_at FROM drill_history
                LEFT JOIN person ON person.id = saved_by WHERE drill = ? ORDER BY version DESC"#,
@@ -77,7 +80,8 @@ impl Store {
     }
 
     /// An earlier state of a drill.
-    pub async fn drill_version(&self, id: &str, version: i64) -> Stored<Option<Drill>> {
+    pub async fn drill_version(&self, id: &DrillId, version: i64) -> Stored<Option<Drill>> {
+        let id = id.as_str();
         let doc =
             sqlx::query_scalar!("SELECT doc FROM drill_history WHERE drill = ? AND version = ?", id, version)
                 .fetch_optional(&self.read)
@@ -86,7 +90,8 @@ impl Store {
     }
 
     /// Published editions that keep a copy of a drill in their plans, by curriculum and number.
-    pub async fn editions_with_drill(&self, id: &str) -> Stored<Vec<String>> {
+    pub async fn editions_with_drill(&self, id: &DrillId) -> Stored<Vec<String>> {
+        let id = id.as_str();
         // Variants are called by their drill and stage.
         Ok(sqlx::query_scalar!(
             r#"SELECT DISTINCT json_extract(edition.doc, '$.curriculum.name') || ', edition ' || number AS "name!: String"
@@ -101,7 +106,7 @@ impl Store {
     /// Adds a drill; errs if its name is taken by another one. Adding the same again changes nothing.
     pub async fn add_drill(&self, drill: &Drill, by: Uuid, at: Timestamp) -> Stored<()> {
         let mut tx = self.begin().await?;
-        let known = sqlx::query_scalar!("SELECT doc FROM drill WHERE id = ?", drill.id)
+        let known = sqlx::query_scalar!("SELECT doc FROM drill WHERE id = ?", drill.id.as_str())
             .fetch_optional(&mut *tx)
             .await?;
         match known {
@@ -118,7 +123,7 @@ impl Store {
     /// Changes a drill, if it still is the version that was read.
     pub async fn change_drill(&self, drill: &Drill, version: i64, by: Uuid, at: Timestamp) -> Stored<()> {
         let mut tx = self.begin().await?;
-        let standing = sqlx::query_scalar!("SELECT version FROM drill WHERE id = ?", drill.id)
+        let standing = sqlx::query_scalar!("SELECT version FROM drill WHERE id = ?", drill.id.as_str())
             .fetch_optional(&mut *tx)
             .await?;
         if standing != Some(version) {
@@ -129,7 +134,8 @@ impl Store {
     }
 
     /// Puts a drill away, or brings it back; false if there is none of that name.
-    pub async fn archive_drill(&self, id: &str, away: Option<Timestamp>) -> Stored<bool> {
+    pub async fn archive_drill(&self, id: &DrillId, away: Option<Timestamp>) -> Stored<bool> {
+        let id = id.as_str();
         let away = away.map(stamp);
         let changed = sqlx::query!("UPDATE drill SET archived_at = ? WHERE id = ?", away, id)
             .execute(&self.write)
@@ -143,7 +149,7 @@ impl Store {
         let mut tx = self.begin().await?;
         let mut changed = 0;
         for drill in drills {
-            let known = sqlx::query_scalar!("SELECT doc FROM drill WHERE id = ?", drill.id)
+            let known = sqlx::query_scalar!("SELECT doc FROM drill WHERE id = ?", drill.id.as_str())
                 .fetch_optional(&mut *tx)
                 .await?;
             if let Some(doc) = known
@@ -170,7 +176,7 @@ async fn put(
     sqlx::query!(
         "INSERT INTO drill (id, doc) VALUES (?, ?)
          ON CONFLICT (id) DO UPDATE SET doc = excluded.doc, version = version + 1",
-        drill.id,
+        drill.id.as_str(),
         doc
     )
     .execute(&mut **tx)
@@ -180,7 +186,7 @@ async fn put(
          SELECT id, version, doc, ?, ? FROM drill WHERE id = ?",
         by,
         at,
-        drill.id
+        drill.id.as_str()
     )
     .execute(&mut **tx)
     .await?;

@@ -7,6 +7,7 @@ use jogo_core::assessment::levels::Thresholds;
 use jogo_core::assessment::milestones::Milestone;
 use jogo_core::assessment::standards::Standard;
 use jogo_core::drill::Drill;
+use jogo_core::ids::{BandId, TestId};
 use jogo_core::technique::skill::Skill;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
@@ -42,7 +43,7 @@ impl Store {
             sqlx::query!(
                 "INSERT INTO band (id, place, doc) VALUES (?, ?, ?)
                  ON CONFLICT (id) DO UPDATE SET place = excluded.place, doc = excluded.doc, version = version + 1",
-                band.id,
+                band.id.as_str(),
                 place,
                 doc
             )
@@ -75,14 +76,16 @@ impl Store {
     }
 
     /// A test.
-    pub async fn test(&self, id: &str) -> Stored<Option<Test>> {
+    pub async fn test(&self, id: &TestId) -> Stored<Option<Test>> {
+        let id = id.as_str();
         let doc =
             sqlx::query_scalar!("SELECT doc FROM test WHERE id = ?", id).fetch_optional(&self.read).await?;
         doc.map(|doc| from_json("a test", &doc)).transpose()
     }
 
     /// Whether results were ever taken with a test; those that were taken back count too.
-    pub async fn has_results(&self, id: &str) -> Stored<bool> {
+    pub async fn has_results(&self, id: &TestId) -> Stored<bool> {
+        let id = id.as_str();
         let found = sqlx::query_scalar!(
             r#"SELECT EXISTS (SELECT 1 FROM trial WHERE test = ?) AS "found!: bool""#,
             id
@@ -95,7 +98,7 @@ impl Store {
         let mut tx = self.begin().await?;
         let place = sqlx::query_scalar!(
             r#"SELECT COALESCE((SELECT place FROM test WHERE id = ?), (SELECT MAX(place) + 1 FROM test), 0) AS "place!: i64""#,
-            test.id
+            test.id.as_str()
         );
         let place = place.fetch_one(&mut *tx).await?;
         put_test(&mut tx, test, place).await?;
@@ -105,7 +108,8 @@ impl Store {
     }
 
     /// Takes a test out, and notes who did; false if results or a standard are kept of it.
-    pub async fn drop_test(&self, id: &str, by: Uuid, at: Timestamp) -> Stored<bool> {
+    pub async fn drop_test(&self, id: &TestId, by: Uuid, at: Timestamp) -> Stored<bool> {
+        let id = id.as_str();
         let mut tx = self.begin().await?;
         let gone = sqlx::query!(
             "DELETE FROM test WHERE id = ?1 AND NOT EXISTS (SELECT 1 FROM trial WHERE test = ?1)
@@ -121,21 +125,24 @@ impl Store {
     }
 
     /// Names of the tests for which some band has a standard.
-    pub async fn used_tests(&self) -> Stored<Vec<String>> {
-        Ok(sqlx::query_scalar!("SELECT DISTINCT test FROM standard ORDER BY test")
-            .fetch_all(&self.read)
-            .await?)
+    pub async fn used_tests(&self) -> Stored<Vec<TestId>> {
+        let used = sqlx::query_scalar!("SELECT DISTINCT test FROM standard ORDER BY test");
+        used.fetch_all(&self.read).await?.iter().map(|id| parsed("the test of a standard", id)).collect()
     }
 
     /// Each test with each band that has a standard for it.
-    pub async fn tests_by_band(&self) -> Stored<Vec<(String, String)>> {
+    pub async fn tests_by_band(&self) -> Stored<Vec<(TestId, BandId)>> {
         let rows = sqlx::query!("SELECT DISTINCT test, band FROM standard ORDER BY test, band")
             .fetch_all(&self.read);
-        Ok(rows.await?.into_iter().map(|row| (row.test, row.band)).collect())
+        let pair = |test: &str, band: &str| {
+            Ok((parsed("the test of a standard", test)?, parsed("the band of a standard", band)?))
+        };
+        rows.await?.iter().map(|row| pair(&row.test, &row.band)).collect()
     }
 
     /// The standards of a band, for all tests and days.
-    pub async fn standards(&self, band: &str) -> Stored<Vec<Standard>> {
+    pub async fn standards(&self, band: &BandId) -> Stored<Vec<Standard>> {
+        let band = band.as_str();
         let all = sqlx::query_as!(
             StandardRow,
             "SELECT test, band, from_date, building, secure, stretching FROM standard WHERE band = ?
@@ -146,7 +153,8 @@ impl Store {
     }
 
     /// The standards of a test, for all bands and days.
-    pub async fn standards_of_test(&self, test: &str) -> Stored<Vec<Standard>> {
+    pub async fn standards_of_test(&self, test: &TestId) -> Stored<Vec<Standard>> {
+        let test = test.as_str();
         let all = sqlx::query_as!(
             StandardRow,
             "SELECT test, band, from_date, building, secure, stretching FROM standard WHERE test = ?
@@ -178,7 +186,7 @@ async fn put_test(tx: &mut Transaction<'static, Sqlite>, test: &Test, place: i64
     sqlx::query!(
         "INSERT INTO test (id, place, doc) VALUES (?, ?, ?)
          ON CONFLICT (id) DO UPDATE SET place = excluded.place, doc = excluded.doc",
-        test.id,
+        test.id.as_str(),
         place,
         doc
     )
@@ -198,8 +206,8 @@ async fn put_standard(
     sqlx::query!(
         "INSERT OR REPLACE INTO standard (test, band, from_date, building, secure, stretching, set_by, set_at)
          VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
-        standard.test,
-        standard.band,
+        standard.test.as_str(),
+        standard.band.as_str(),
         from,
         building,
         secure,
@@ -230,8 +238,8 @@ impl TryFrom<StandardRow> for Standard {
         Ok(Standard {
             from: parsed("the day of a standard", &row.from_date)?,
             thresholds: Thresholds { building, secure, stretching },
-            test: row.test,
-            band: row.band,
+            test: parsed("the test of a standard", &row.test)?,
+            band: parsed("the band of a standard", &row.band)?,
         })
     }
 }

@@ -8,8 +8,7 @@ use jogo_core::plan::curriculum::Curriculum;
 use uuid::Uuid;
 
 use crate::delivery::Published;
-use crate::delivery::team_plans::Joining;
-use crate::delivery::team_plans::kept;
+use crate::delivery::team_plans::{Joining, kept};
 use crate::upgrade::fresh;
 use crate::{Store, StoreError, Stored, from_json, parsed, stamp, to_json};
 
@@ -240,7 +239,7 @@ impl Store {
             "INSERT INTO team_edition (team, edition, assigned_at) SELECT id, ?, ? FROM team WHERE band = ?",
             id,
             at,
-            edition.band.id
+            edition.band.id.as_str()
         )
         .execute(&mut *tx)
         .await?;

@@ -1,7 +1,8 @@
 //! Skills of the living library, with every state that was ever kept.
 
 use jiff::Timestamp;
-use jogo_core::technique::skill::{Skill, SkillId};
+use jogo_core::ids::SkillId;
+use jogo_core::technique::skill::Skill;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
@@ -70,7 +71,12 @@ impl Store {
         rows.into_iter()
             .map(|row| {
                 let at = parsed("when a skill was kept", &row.saved_at)?;
-                Ok(MapChange { change: row.change, skill: row.skill, by: row.by, at })
+                Ok(MapChange {
+                    change: row.change,
+                    skill: parsed("a skill’s id", &row.skill)?,
+                    by: row.by,
+                    at,
+                })
             })
             .collect()
     }
@@ -114,7 +120,7 @@ pub(crate) async fn put(
         "INSERT INTO skill (id, place, doc)
          VALUES (?1, COALESCE(?2, (SELECT COALESCE(MAX(place) + 1, 0) FROM skill)), ?3)
          ON CONFLICT (id) DO UPDATE SET doc = excluded.doc, place = COALESCE(?2, place), version = version + 1",
-        skill.id,
+        skill.id.as_str(),
         place,
         doc
     )
@@ -122,7 +128,7 @@ pub(crate) async fn put(
     .await?;
     sqlx::query!(
         "INSERT INTO skill_history (skill, doc, saved_by, saved_at) VALUES (?, ?, ?, ?)",
-        skill.id,
+        skill.id.as_str(),
         doc,
         by,
         at
@@ -132,7 +138,13 @@ pub(crate) async fn put(
     Ok(())
 }
 
-async fn take_out(tx: &mut Transaction<'static, Sqlite>, id: &str, by: Uuid, at: Timestamp) -> Stored<()> {
+async fn take_out(
+    tx: &mut Transaction<'static, Sqlite>,
+    id: &SkillId,
+    by: Uuid,
+    at: Timestamp,
+) -> Stored<()> {
+    let id = id.as_str();
     let at = stamp(at);
     sqlx::query!("DELETE FROM skill WHERE id = ?", id).execute(&mut **tx).await?;
     sqlx::query!(

@@ -1431,7 +1431,7 @@ export interface components {
             /** @description The drill's title. */
             title: string;
             /** @description Its name in files. */
-            variant: components["schemas"]["String"];
+            variant: components["schemas"]["VariantId"];
         };
         /** @description How a curriculum goes about it. The three presets are assumptions; every number can be changed. */
         Approach: {
@@ -1484,7 +1484,7 @@ export interface components {
             /** @description How long a coach needs to explain and show a drill. */
             explaining_s: components["schemas"]["Seconds"];
             /** @description As `u8-u9`. */
-            id: components["schemas"]["String"];
+            id: components["schemas"]["BandId"];
             /** @description Longest block of one variant. */
             longest_block_min: components["schemas"]["Minutes"];
             /** @description Longest unbroken piece of work. */
@@ -1515,11 +1515,22 @@ export interface components {
              */
             youngest: number;
         };
+        /**
+         * @description The id of a band, as `u8-u9`.
+         *
+         *     ```
+         *     use jogo_core::ids::BandId;
+         *     let band: BandId = "u8-u9".parse().unwrap();
+         *     assert_eq!(band, "u8-u9");
+         *     assert!("U8–U9".parse::<BandId>().is_err());
+         *     ```
+         */
+        BandId: string;
         /** @description A band on the scale of a test. */
         BandOnScale: {
             /** @description All that were set, the latest first. */
             history: components["schemas"]["DatedThresholds"][];
-            id: string;
+            id: components["schemas"]["BandId"];
             /** @description Milestones that rest on the test. */
             milestones: components["schemas"]["Milestone"][];
             name: string;
@@ -1542,7 +1553,7 @@ export interface components {
         /** @description A band's columns. */
         BandSpan: {
             /** @description The band. */
-            band: components["schemas"]["String"];
+            band: components["schemas"]["BandId"];
             /**
              * Format: int32
              * @description How many.
@@ -1585,7 +1596,7 @@ export interface components {
             /** @description The floor, as SVG. */
             drawing: string;
             /** @description Name of the drill in files. */
-            drill: string;
+            drill: components["schemas"]["DrillId"];
             /** @description Markers for all stations, by colour. */
             markers: {
                 [key: string]: number;
@@ -1608,12 +1619,12 @@ export interface components {
         Better: "higher" | "lower";
         /** @description A variant and its minutes in a session. */
         Block: {
-            beside?: components["schemas"]["String"] | null;
+            beside?: components["schemas"]["VariantId"] | null;
             id?: components["schemas"]["BlockId"] | null;
             /** @description How long. */
             minutes: components["schemas"]["Minutes"];
             /** @description Which variant. */
-            variant: components["schemas"]["String"];
+            variant: components["schemas"]["VariantId"];
         };
         /** @description A block where it stands. */
         BlockHere: {
@@ -1626,7 +1637,7 @@ export interface components {
             stage?: components["schemas"]["Stage"] | null;
             strand?: components["schemas"]["Strand"] | null;
             title: string;
-            variant: string;
+            variant: components["schemas"]["VariantId"];
         };
         /**
          * Format: uuid
@@ -1680,8 +1691,8 @@ export interface components {
         Breach: {
             /** @description The block in it, from 0, if it is one block's fault. */
             block?: number | null;
-            /** @description The rule: `form`, `H1` to `H9`. */
-            rule: string;
+            /** @description The rule. */
+            rule: components["schemas"]["Rule"];
             /** @description What is wrong and what would mend it. */
             says: string;
             /** @description The session, from 0. */
@@ -1750,20 +1761,44 @@ export interface components {
         };
         /** @description Wishes that cannot hold together. */
         Clash: {
-            /** @description The skills whose goals clash, if goals do. */
-            goals: string[];
-            /** @description The locks that clash, if locks do. */
-            locks: components["schemas"]["Lock"][];
+            /** @description What clashes. */
+            of: components["schemas"]["Clashing"];
             /** @description Whether it is proved that no plan can hold them together; if not, none was found. */
             proved: boolean;
             /** @description What to relax, any one of them. */
             relax: string[];
-            /** @description What clashes, and why, in one sentence. */
+            /** @description The same, and why, in one sentence. */
             says: string;
-            /** @description The session that is too short, from 0, if one is. */
-            session?: number | null;
-            strand?: components["schemas"]["Strand"] | null;
-            /** @description The tests that clash, if tests do. */
+        };
+        /** @description Which wishes clash. */
+        Clashing: {
+            /** @enum {string} */
+            kind: "session";
+            /** @description Which one, from 0. */
+            session: number;
+        } | {
+            /** @enum {string} */
+            kind: "strand";
+            /** @description Which one. */
+            strand: components["schemas"]["Strand"];
+        } | {
+            /** @enum {string} */
+            kind: "stage";
+            /** @description The skill. */
+            skill: components["schemas"]["SkillId"];
+            /** @description The stage. */
+            stage: components["schemas"]["Stage"];
+        } | {
+            /** @enum {string} */
+            kind: "goals";
+            /** @description Their skills. */
+            skills: components["schemas"]["SkillId"][];
+        } | {
+            /** @enum {string} */
+            kind: "held";
+            /** @description The locks. */
+            locks: components["schemas"]["Lock"][];
+            /** @description The tests. */
             tests: components["schemas"]["TestTaken"][];
         };
         ClubDelivery: {
@@ -1789,7 +1824,7 @@ export interface components {
         };
         /** @description A team of a club. */
         ClubTeam: {
-            band: string;
+            band: components["schemas"]["BandId"];
             coaches: components["schemas"]["NamedView"][];
             /** Format: uuid */
             id: string;
@@ -1884,7 +1919,7 @@ export interface components {
             /** @description How to go about it. */
             approach: components["schemas"]["Approach"];
             /** @description For which band. */
-            band: components["schemas"]["String"];
+            band: components["schemas"]["BandId"];
             /** @description What the forecast assumes. */
             forecast?: components["schemas"]["Assumptions"];
             /** @description Skills to be reached. */
@@ -1921,7 +1956,7 @@ export interface components {
         };
         /** @description A curriculum in the list. */
         CurriculumEntry: {
-            band: string;
+            band: components["schemas"]["BandId"];
             /**
              * Format: int64
              * @description Number of the latest edition.
@@ -2006,7 +2041,7 @@ export interface components {
             /** @description What has changed. */
             says: string;
             /** @description The skill. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
         };
         /**
          * Format: double
@@ -2119,7 +2154,7 @@ export interface components {
             faults: components["schemas"]["FaultSeen"][];
             home?: components["schemas"]["HomeSpace"] | null;
             /** @description As `weave-there-and-back`. */
-            id: components["schemas"]["String"];
+            id: components["schemas"]["DrillId"];
             /** @description When it is used in a game. */
             in_game: string;
             /** @description The layout text. */
@@ -2144,7 +2179,7 @@ export interface components {
             };
             /** @description Surfaces of the foot and body that play the ball. */
             surfaces: components["schemas"]["Surface"][];
-            test?: components["schemas"]["String"] | null;
+            test?: components["schemas"]["TestId"] | null;
             /** @description As a coach says it. */
             title: string;
             /** @description The same for bands that touch the ball more or less often than others. */
@@ -2173,7 +2208,7 @@ export interface components {
             /** @description Of the hardest rung. */
             hardest: components["schemas"]["Difficulty"];
             home?: components["schemas"]["HomeSpace"] | null;
-            id: string;
+            id: components["schemas"]["DrillId"];
             /**
              * Format: int32
              * @description Markers at one station.
@@ -2188,6 +2223,8 @@ export interface components {
             strand: components["schemas"]["Strand"];
             title: string;
         };
+        /** @description The id of a drill, as `weave-there-and-back`. */
+        DrillId: string;
         /** @description A drill, whole. */
         DrillView: {
             /** @description When it was put away, if it was. */
@@ -2226,7 +2263,7 @@ export interface components {
             /** @description Its session. */
             session: number;
             /** @description What to lay. */
-            variant: components["schemas"]["String"];
+            variant: components["schemas"]["VariantId"];
         } | {
             /** @description Its place there. */
             block: number;
@@ -2240,7 +2277,7 @@ export interface components {
             /** @description In which session. */
             session: number;
             /** @description Which skill. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
         } | {
             /** @description To which place among the other blocks there; where it breaks least and costs least if nothing is said. */
             at?: number | null;
@@ -2253,7 +2290,7 @@ export interface components {
             /** @description To which session. */
             to: number;
         } | {
-            beside?: components["schemas"]["String"] | null;
+            beside?: components["schemas"]["VariantId"] | null;
             /** @description Its place there. */
             block: number;
             /** @enum {string} */
@@ -2419,7 +2456,7 @@ export interface components {
             other: number;
             /** Format: double */
             strong: number;
-            test: components["schemas"]["String"];
+            test: components["schemas"]["TestId"];
         };
         /** @description Something that is wrong with a map. */
         Finding: {
@@ -2429,7 +2466,7 @@ export interface components {
             /** @description The same in words, with the mend. */
             says: string;
             /** @description The skills that it is about; of a circle the whole path. */
-            skills: components["schemas"]["String"][];
+            skills: components["schemas"]["SkillId"][];
         };
         /**
          * @description What kind of thing is wrong.
@@ -2546,7 +2583,7 @@ export interface components {
             kind: "curriculum";
         } | {
             /** @description Which band. */
-            band: components["schemas"]["String"];
+            band: components["schemas"]["BandId"];
             /** @enum {string} */
             kind: "skills";
         };
@@ -2555,7 +2592,7 @@ export interface components {
             /** @enum {string} */
             kind: "milestone";
             /** @description The milestone, by its id: its sentence may be reworded. */
-            milestone: components["schemas"]["String"];
+            milestone: components["schemas"]["MilestoneId"];
             /**
              * Format: int32
              * @description …of the last so many.
@@ -2575,7 +2612,7 @@ export interface components {
              */
             of_last: number;
             /** @description The name of the test. */
-            test: string;
+            test: components["schemas"]["TestId"];
             /**
              * Format: int32
              * @description So many times…
@@ -2600,7 +2637,7 @@ export interface components {
             goal: components["schemas"]["Stage"];
             present?: components["schemas"]["Stage"] | null;
             /** @description Which skill. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
         };
         /** @description The floor, the kit and the people that an evening has. */
         Ground: {
@@ -2673,7 +2710,7 @@ export interface components {
             /** @description What could hurt. */
             cautions: string[];
             /** @description Name of the drill in files. */
-            drill: string;
+            drill: components["schemas"]["DrillId"];
             /** @description Minutes of it. */
             minutes: components["schemas"]["Minutes"];
             /** @description What to look for. */
@@ -3063,10 +3100,10 @@ export interface components {
         /** @description A line between two skills. */
         Line: {
             /** @description The skill that is needed. */
-            from: components["schemas"]["String"];
+            from: components["schemas"]["SkillId"];
             stage?: components["schemas"]["Stage"] | null;
             /** @description The skill that needs it. */
-            to: components["schemas"]["String"];
+            to: components["schemas"]["SkillId"];
         };
         /** @description How many milestones of a strand a player had by a date. */
         LinePoint: {
@@ -3113,7 +3150,7 @@ export interface components {
         };
         /** @description A drill as it is just being written, and for whom and where it is looked at. */
         Looking: {
-            band: string;
+            band: components["schemas"]["BandId"];
             drill: components["schemas"]["Drill"];
             ground: components["schemas"]["Ground"];
             levers: components["schemas"]["Levers"];
@@ -3130,7 +3167,7 @@ export interface components {
             /** @description Skills that are added, or become this. */
             put?: components["schemas"]["Skill"][];
             /** @description Skills that are taken out; nothing may name them any more. */
-            take_out?: components["schemas"]["String"][];
+            take_out?: components["schemas"]["SkillId"][];
         };
         /** @description The whole map, laid out. */
         MapSheet: {
@@ -3186,7 +3223,7 @@ export interface components {
             /** @description What has to be reached. */
             reach: components["schemas"]["Reach"];
             /** @description Which test. */
-            test: components["schemas"]["String"];
+            test: components["schemas"]["TestId"];
             /**
              * Format: int32
              * @description On so many dates…
@@ -3211,21 +3248,21 @@ export interface components {
             /** @enum {string} */
             action: "drop_need";
             /** @description Which need. */
-            need: components["schemas"]["String"];
+            need: components["schemas"]["SkillId"];
             /** @description From which skill. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
         } | {
             /** @enum {string} */
             action: "move_band";
             /** @description In which band. */
-            band: components["schemas"]["String"];
+            band: components["schemas"]["BandId"];
             /** @description Which skill. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
         } | {
             /** @enum {string} */
             action: "drop_gate";
             /** @description From which skill. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
         };
         /** @description An edit that takes a breach away. */
         Mending: {
@@ -3247,24 +3284,26 @@ export interface components {
         /** @description A "can do" sentence with the evidence that meets it. */
         Milestone: {
             /** @description For which band. */
-            band: components["schemas"]["String"];
+            band: components["schemas"]["BandId"];
             /** @description What meets it. */
             evidence: components["schemas"]["Evidence"];
             /** @description As `sole-turn-looking-up`. */
-            id: components["schemas"]["String"];
+            id: components["schemas"]["MilestoneId"];
             /** @description The sentence: "I can turn both ways with the sole while looking up". */
             says: string;
             /** @description As it stands in a narrow table. */
             short: string;
             /** @description The skill that it shows. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
             /** @description How far the skill has come with it. */
             stage: components["schemas"]["Stage"];
         };
+        /** @description The id of a milestone, as `sole-turn-looking-up`. */
+        MilestoneId: string;
         /** @description A milestone that a gate may ask for. */
         MilestoneName: {
-            band: components["schemas"]["String"];
-            id: components["schemas"]["String"];
+            band: components["schemas"]["BandId"];
+            id: components["schemas"]["MilestoneId"];
             says: string;
         };
         /** @description A milestone in all clubs. */
@@ -3273,23 +3312,23 @@ export interface components {
             all: components["schemas"]["ShareOfPlayers"];
             /** @description By name; clubs without a team in the band are not among them. */
             clubs: components["schemas"]["ClubShare"][];
-            milestone: components["schemas"]["String"];
+            milestone: components["schemas"]["MilestoneId"];
             says: string;
             short: string;
             stage: components["schemas"]["Stage"];
-            strand: components["schemas"]["Strand"];
+            strand?: components["schemas"]["Strand"] | null;
         };
         /** @description A milestone as a column of the board. */
         MilestoneView: {
-            id: string;
+            id: components["schemas"]["MilestoneId"];
             /** @description Whether its skill comes in the week that groups are made for. */
             next: boolean;
             says: string;
             short: string;
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
             skill_name: string;
             stage: components["schemas"]["Stage"];
-            strand: components["schemas"]["Strand"];
+            strand?: components["schemas"]["Strand"] | null;
         };
         /**
          * Format: int32
@@ -3358,7 +3397,7 @@ export interface components {
         /** @description A skill that must have come to a stage before another one is met. */
         Need: {
             /** @description The skill that is needed. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
             /** @description How far it must have come. */
             stage: components["schemas"]["Stage"];
         };
@@ -3417,7 +3456,7 @@ export interface components {
         };
         /** @description A new team. */
         NewTeam: {
-            band: string;
+            band: components["schemas"]["BandId"];
             /** @description Who coaches it. */
             coaches: string[];
             /**
@@ -3445,7 +3484,7 @@ export interface components {
             /** @description What is missing, in words; nothing if they are ready. */
             missing: string[];
             name: string;
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
             strand: components["schemas"]["Strand"];
             /** @description Needs that no milestone speaks of, by name: the coach's eye decides. */
             unspoken: string[];
@@ -3631,7 +3670,7 @@ export interface components {
         Page_CurriculumEntry: {
             /** @description The entries. */
             items: {
-                band: string;
+                band: components["schemas"]["BandId"];
                 /**
                  * Format: int64
                  * @description Number of the latest edition.
@@ -3664,7 +3703,7 @@ export interface components {
                 /** @description Of the hardest rung. */
                 hardest: components["schemas"]["Difficulty"];
                 home?: components["schemas"]["HomeSpace"] | null;
-                id: string;
+                id: components["schemas"]["DrillId"];
                 /**
                  * Format: int32
                  * @description Markers at one station.
@@ -3695,27 +3734,32 @@ export interface components {
         PairWishes: {
             pairs: components["schemas"]["PairWish"][];
         };
-        /** @description One part of a score. */
-        Part: {
-            /** @description Where they come from, in words. */
-            from: string[];
-            /** @description The part: `S1` to `S11`. */
-            part: string;
-            /**
-             * Format: double
-             * @description Its points.
-             */
-            points: number;
-        };
+        /**
+         * @description One part of a score.
+         * @enum {string}
+         */
+        Part: "S1" | "S2" | "S3" | "S4" | "S5" | "S6" | "S7" | "S8" | "S9" | "S10" | "S11";
         /** @description How a part of the score changes. */
         PartChange: {
             /** @description What is new in it, in words. */
             new: string[];
             /** @description The part, `S1` to `S11`. */
-            part: string;
+            part: components["schemas"]["Part"];
             /**
              * Format: double
              * @description Points more, or less if it is negative.
+             */
+            points: number;
+        };
+        /** @description The points of one part. */
+        PartPoints: {
+            /** @description Where they come from, in words. */
+            from: string[];
+            /** @description The part. */
+            part: components["schemas"]["Part"];
+            /**
+             * Format: double
+             * @description Its points.
              */
             points: number;
         };
@@ -3745,11 +3789,11 @@ export interface components {
         /** @description A milestone with where the player stands. */
         PassportMilestone: {
             says: string;
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
             skill_name: string;
             stage: components["schemas"]["Stage"];
             standing: components["schemas"]["StandingView"];
-            strand: components["schemas"]["Strand"];
+            strand?: components["schemas"]["Strand"] | null;
         };
         /** @description A result, and how it stands beside the one before. */
         PassportResult: {
@@ -3839,7 +3883,7 @@ export interface components {
              */
             row: number;
             /** @description The skill. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
         };
         PlayerView: {
             birth_month: string;
@@ -4070,19 +4114,19 @@ export interface components {
             /** @enum {string} */
             kind: "missing";
             /** @description Milestones. */
-            milestones: components["schemas"]["String"][];
+            milestones: components["schemas"]["MilestoneId"][];
         } | {
             /** @enum {string} */
             kind: "all_met";
             /** @description Milestones. */
-            milestones: components["schemas"]["String"][];
+            milestones: components["schemas"]["MilestoneId"][];
         } | {
             /** @description By how much, as a share of the strong foot's result. */
             deficit: components["schemas"]["Share"];
             /** @enum {string} */
             kind: "other_foot";
             /** @description In which test. */
-            test: components["schemas"]["String"];
+            test: components["schemas"]["TestId"];
         };
         /** @description The remedies to go on, and the state of the team's plan that they were found for. */
         Remedies: {
@@ -4150,7 +4194,7 @@ export interface components {
              */
             best: number;
             day: string;
-            drill: string;
+            drill: components["schemas"]["DrillId"];
             /**
              * Format: uuid
              * @description Made on the device.
@@ -4165,7 +4209,7 @@ export interface components {
             /** Format: int32 */
             best: number;
             day: string;
-            drill: string;
+            drill: components["schemas"]["DrillId"];
             /** Format: uuid */
             player: string;
         };
@@ -4187,8 +4231,7 @@ export interface components {
             side?: components["schemas"]["Side"] | null;
             /** @description The day, as `2031-02-10`. */
             taken_on?: string | null;
-            /** @description The test, if it was found. */
-            test?: string | null;
+            test?: components["schemas"]["TestId"] | null;
             /**
              * Format: double
              * @description The value.
@@ -4202,7 +4245,7 @@ export interface components {
             date: string;
             level?: components["schemas"]["Level"] | null;
             side?: components["schemas"]["Side"] | null;
-            test: components["schemas"]["String"];
+            test: components["schemas"]["TestId"];
             /** Format: double */
             value: number;
         };
@@ -4260,6 +4303,11 @@ export interface components {
             /** @description What the row says, as written, for people to recognise it. */
             written: string;
         };
+        /**
+         * @description A hard rule.
+         * @enum {string}
+         */
+        Rule: "form" | "H1" | "H2" | "H3" | "H4" | "H5" | "H6" | "H7" | "H8" | "H9";
         /** @description A run. */
         Run: {
             /**
@@ -4300,7 +4348,7 @@ export interface components {
             /** @description What could hurt. */
             cautions: string[];
             /** @description Name of the drill in files. */
-            drill: string;
+            drill: components["schemas"]["DrillId"];
             /** @description The usual faults. */
             faults: components["schemas"]["FaultSeen"][];
             id?: components["schemas"]["BlockId"] | null;
@@ -4349,7 +4397,7 @@ export interface components {
         /** @description How good a plan is. */
         Score: {
             /** @description Each on its own. */
-            parts: components["schemas"]["Part"][];
+            parts: components["schemas"]["PartPoints"][];
             /**
              * Format: double
              * @description All parts together.
@@ -4388,7 +4436,7 @@ export interface components {
             /** @description Which points, counted from 1; all of them if none is named. */
             points?: number[];
             /** @description The test whose points are looked at. */
-            test: components["schemas"]["String"];
+            test: components["schemas"]["TestId"];
         };
         /** @description What a pair of gates saw. */
         SeenRuns: {
@@ -4405,15 +4453,15 @@ export interface components {
         };
         /** @description A drill that serves a skill. */
         ServedBy: {
-            drill: string;
-            skill: components["schemas"]["String"];
+            drill: components["schemas"]["DrillId"];
+            skill: components["schemas"]["SkillId"];
             stages: components["schemas"]["Stage"][];
             title: string;
         };
         /** @description A skill that a drill serves. */
         Serves: {
             /** @description The skill. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
             /** @description At which stages. */
             stages: components["schemas"]["Stage"][];
         };
@@ -4546,23 +4594,23 @@ export interface components {
             /** @description In which session, from 0. */
             session: number;
             /** @description Which test. */
-            test: components["schemas"]["String"];
+            test: components["schemas"]["TestId"];
         };
         /** @description A technique that can be named and judged. */
         Skill: {
             /** @description The band in which it is usually started. */
-            band: components["schemas"]["String"];
+            band: components["schemas"]["BandId"];
             gate?: components["schemas"]["Gate"] | null;
             /** @description Skills that make it easier, and need not be there. */
-            helps?: components["schemas"]["String"][];
+            helps?: components["schemas"]["SkillId"][];
             /** @description As `sole-roll-stop`. */
-            id: components["schemas"]["String"];
+            id: components["schemas"]["SkillId"];
             /** @description As a coach says it, named by what the foot does. */
             name: string;
             /** @description What must have come how far before it is met. */
             needs: components["schemas"]["Need"][];
             /** @description The skills that are joined in it; it needs each of them, at Form unless `needs` asks for more. */
-            parts?: components["schemas"]["String"][];
+            parts?: components["schemas"]["SkillId"][];
             /** @description How it is shared among the feet. */
             side?: components["schemas"]["SidePolicy"];
             /** @description The line it belongs to. */
@@ -4575,7 +4623,7 @@ export interface components {
             /** @description Its name. */
             name: string;
             /** @description Which skill. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
             /** @description Its line. */
             strand: components["schemas"]["Strand"];
         };
@@ -4589,8 +4637,10 @@ export interface components {
             /** @description Who has reached the goal, by week. */
             reached: components["schemas"]["Reached"][];
             /** @description Which skill. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
         };
+        /** @description The id of a skill, as `sole-roll-stop`. */
+        SkillId: string;
         /** @description A skill of the curriculum: one line of the plan. */
         SkillLine: components["schemas"]["Skill"] & {
             goal: components["schemas"]["Stage"];
@@ -4607,7 +4657,7 @@ export interface components {
             /** @description Who has reached its goal, week by week; empty while nobody who works by the plan has shown it. */
             reached: components["schemas"]["ReachedSoFar"][];
             /** @description Which skill. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
         };
         /** @description What results so far show. */
         SoFar: {
@@ -4719,7 +4769,7 @@ export interface components {
             percentiles: components["schemas"]["Percentiles"];
             protocol: components["schemas"]["Protocol"];
             /** @description The skill that it shows. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
             /** Format: double */
             step: number;
             test: components["schemas"]["TestView"];
@@ -4738,7 +4788,7 @@ export interface components {
         StandingView: {
             /** @description What the evidence alone says. */
             by_evidence: components["schemas"]["State"];
-            milestone: string;
+            milestone: components["schemas"]["MilestoneId"];
             overridden?: components["schemas"]["WordView"] | null;
             since?: string | null;
             state: components["schemas"]["State"];
@@ -4808,7 +4858,7 @@ export interface components {
             /** @description In which session, from 0. */
             session: number;
             /** @description Which skill. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
             /** @description At which stage. */
             stage: components["schemas"]["Stage"];
         };
@@ -4829,7 +4879,6 @@ export interface components {
             /** @description Which strand. */
             strand: components["schemas"]["Strand"];
         };
-        String: string;
         /** @description Between which shares of success a drill is neither made harder nor easier. */
         SuccessWindow: {
             /** @description Below it, one down. */
@@ -4921,7 +4970,7 @@ export interface components {
             name: string;
         };
         TeamView: {
-            band: string;
+            band: components["schemas"]["BandId"];
             club: string;
             /** Format: uuid */
             id: string;
@@ -4937,7 +4986,7 @@ export interface components {
             /** @description How it is taken, in one or two sentences. */
             how: string;
             /** @description As `four-cuts`. */
-            id: components["schemas"]["String"];
+            id: components["schemas"]["TestId"];
             /** @description The markers, in the layout notation; empty if there is nothing to lay out. */
             layout?: string;
             /**
@@ -4961,7 +5010,7 @@ export interface components {
             /** @description As it stands in a narrow table. */
             short: string;
             /** @description The skill that it shows. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
             /** @description How they become one result. */
             summary: components["schemas"]["Summary"];
             /**
@@ -4976,32 +5025,34 @@ export interface components {
             bands: string[];
             test: components["schemas"]["TestView"];
         };
+        /** @description The id of a test, as `weave-time`. */
+        TestId: string;
         TestLevels: {
             clubs: components["schemas"]["ClubLevels"][];
             test: components["schemas"]["TestView"];
         };
         /** @description A test that a gate may ask for. */
         TestName: {
-            id: string;
+            id: components["schemas"]["TestId"];
             name: string;
         };
         /** @description A test that is taken in a session. */
         TestPeg: {
             minutes: components["schemas"]["Minutes"];
             name: string;
-            skills: string[];
-            test: string;
+            skills: components["schemas"]["SkillId"][];
+            test: components["schemas"]["TestId"];
         };
         /** @description A test in a session. */
         TestTaken: {
             /** @description In which session, from 0. */
             session: number;
             /** @description Which test. */
-            test: components["schemas"]["String"];
+            test: components["schemas"]["TestId"];
         };
         TestView: {
             how: string;
-            id: components["schemas"]["String"];
+            id: components["schemas"]["TestId"];
             name: string;
             per_side: boolean;
             short: string;
@@ -5101,7 +5152,7 @@ export interface components {
             side?: components["schemas"]["Side"] | null;
             /** @description The day. */
             taken_on: string;
-            test: components["schemas"]["String"];
+            test: components["schemas"]["TestId"];
             /** Format: double */
             value: number;
         };
@@ -5126,6 +5177,8 @@ export interface components {
             /** @description How the team went on. */
             remedy: components["schemas"]["Remedy"];
         };
+        /** @description The id of a drill at a stage, as `weave-there-and-back@flow`. */
+        VariantId: string;
         /**
          * @description What a coach says against the evidence.
          * @enum {string}
@@ -5159,14 +5212,14 @@ export interface components {
              */
             exposures: number;
             /** @description The skill. */
-            skill: components["schemas"]["String"];
+            skill: components["schemas"]["SkillId"];
             /** @description The stage. */
             stage: components["schemas"]["Stage"];
         };
         /** @description What a skill rests on, what it opens, and the shortest way to it. */
         WayView: {
-            opens: components["schemas"]["String"][];
-            rests_on: components["schemas"]["String"][];
+            opens: components["schemas"]["SkillId"][];
+            rests_on: components["schemas"]["SkillId"][];
             way?: components["schemas"]["Way"] | null;
         };
         /** @description One week of one team, planned against delivered. */
@@ -5238,7 +5291,7 @@ export interface components {
              * @description Made on the device.
              */
             id: string;
-            milestone: string;
+            milestone: components["schemas"]["MilestoneId"];
             /** Format: uuid */
             player: string;
             /** @description Why: it is kept, and shows. */
@@ -6156,7 +6209,7 @@ export interface operations {
         parameters: {
             query?: {
                 block?: components["schemas"]["BlockId"];
-                skill?: string;
+                skill?: components["schemas"]["SkillId"];
             };
             header?: never;
             path: {
@@ -6221,11 +6274,11 @@ export interface operations {
                 /** @description Words in the title, purpose, points or skills; all of them. */
                 text?: string;
                 /** @description A band that does it. */
-                band?: string;
+                band?: components["schemas"]["BandId"];
                 /** @description A strand that takes some of its minutes. */
                 strand?: components["schemas"]["Strand"];
                 /** @description A skill that it serves. */
-                skill?: string;
+                skill?: components["schemas"]["SkillId"];
                 /** @description A stage that it serves, of that skill if one is named. */
                 stage?: components["schemas"]["Stage"];
                 /** @description A surface that plays the ball. */
@@ -6707,7 +6760,7 @@ export interface operations {
     review_levels: {
         parameters: {
             query: {
-                band: string;
+                band: components["schemas"]["BandId"];
             };
             header?: never;
             path?: never;
@@ -6736,7 +6789,7 @@ export interface operations {
     review_milestones: {
         parameters: {
             query: {
-                band: string;
+                band: components["schemas"]["BandId"];
             };
             header?: never;
             path?: never;
@@ -6856,7 +6909,7 @@ export interface operations {
         parameters: {
             query: {
                 /** @description The skill. */
-                skill: components["schemas"]["String"];
+                skill: components["schemas"]["SkillId"];
                 /** @description The stage. */
                 stage: components["schemas"]["Stage"];
                 /** @description The curriculum whose squad it is; without one nothing has been met yet. */
@@ -7760,7 +7813,7 @@ export interface operations {
         parameters: {
             query: {
                 /** @description The test, whose range says which times can be true. */
-                test: components["schemas"]["String"];
+                test: components["schemas"]["TestId"];
             };
             header?: never;
             path: {

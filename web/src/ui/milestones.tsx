@@ -4,7 +4,14 @@ import type { Stage, Strand } from '../api/client'
 import { StageGlyph } from './stages'
 import { StrandSwatch } from './strands'
 
-export function MilestoneHead({ short, stage, strand }: { short: string; stage: Stage; strand: Strand }) {
+interface Head {
+  short: string
+  stage: Stage
+  /** Nothing if the library has its skill no more. */
+  strand: Strand | null | undefined
+}
+
+export function MilestoneHead({ short, stage, strand }: Head) {
   return (
     <>
       <Box
@@ -21,12 +28,12 @@ export function MilestoneHead({ short, stage, strand }: { short: string; stage: 
       >
         {short}
       </Box>
-      <Box sx={{ display: 'flex', justifyContent: 'center' }}>
-        <StageGlyph stage={stage} strand={strand} />
-      </Box>
-      <Box sx={{ display: 'flex', justifyContent: 'center' }}>
-        <StrandSwatch strand={strand} width={36} />
-      </Box>
+      {strand && (
+        <Box sx={{ display: 'grid', justifyItems: 'center' }}>
+          <StageGlyph stage={stage} strand={strand} />
+          <StrandSwatch strand={strand} width={36} />
+        </Box>
+      )}
     </>
   )
 }

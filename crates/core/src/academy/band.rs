@@ -8,13 +8,10 @@ use std::str::FromStr;
 
 use serde::{Deserialize, Serialize};
 
-use crate::ground::layout::Layout;
-use crate::ground::layout::PathKind;
-use crate::input::{InputError, name_in_files, short_text};
+use crate::ground::layout::{Layout, PathKind};
+use crate::ids::BandId;
+use crate::input::{InputError, short_text};
 use crate::units::{Minutes, Seconds};
-
-/// The name by which a band is known in files and addresses, as `u8-u9`.
-pub type BandId = String;
 
 /// How fast the children of a band go along a path, in metres per second.
 #[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]
@@ -115,9 +112,6 @@ impl Band {
     pub fn faults(&self) -> Vec<InputError> {
         let mut faults = Vec::new();
         let mut wrong = |at: &str, detail: String| faults.push(InputError::at(at, detail));
-        if let Err(says) = name_in_files(&self.id) {
-            wrong("/id", says);
-        }
         if let Err(says) = short_text(&self.name, 20) {
             wrong("/name", format!("the name {says}"));
         }
@@ -215,11 +209,12 @@ impl From<CutOff> for String {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::ids::called;
     use rstest::rstest;
 
     fn sound() -> Band {
         Band {
-            id: "u8-u9".into(),
+            id: called("u8-u9"),
             name: "U8–U9".into(),
             youngest: 7,
             oldest: 8,

@@ -3,13 +3,10 @@
 use serde::{Deserialize, Serialize};
 
 use crate::ground::layout::Layout;
-use crate::input::{InputError, name_in_files, short_text};
+use crate::ids::{SkillId, TestId};
+use crate::input::{InputError, short_text};
 use crate::statistics::interval::Interval;
-use crate::technique::skill::SkillId;
 use crate::units::{Pace, Seconds};
-
-/// The name by which a test is known in files and addresses, as `four-cuts`.
-pub type TestId = String;
 
 /// What is recorded in one trial.
 #[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
@@ -200,9 +197,6 @@ impl Test {
     pub fn faults(&self) -> Vec<InputError> {
         let mut faults = Vec::new();
         let mut wrong = |at: &str, says: String| faults.push(InputError::at(at, says));
-        if let Err(says) = name_in_files(&self.id) {
-            wrong("/id", says);
-        }
         for (at, text, longest) in
             [("/name", &self.name, 60), ("/short", &self.short, 16), ("/how", &self.how, 400)]
         {
@@ -243,9 +237,9 @@ impl Test {
     /// use jogo_core::units::Seconds;
     ///
     /// let taps = Test {
-    ///     id: "taps".into(), name: "Taps".into(), short: "Taps".into(), how: "Sole on the ball, in turn".into(),
-    ///     skill: "taps".into(), protocol: Protocol::Count { seconds: 30 }, per_side: false, trials: 2,
-    ///     summary: Summary::Best, least: 0.0, most: 120.0, rest_s: Seconds(30.0), layout: String::new(),
+    ///     id: "taps".parse().unwrap(), name: "Taps".into(), short: "Taps".into(), how: "Sole on the ball, in turn".into(),
+    ///     skill: "toe-taps".parse().unwrap(), protocol: Protocol::Count { seconds: 30 }, per_side: false,
+    ///     trials: 2, summary: Summary::Best, least: 0.0, most: 120.0, rest_s: Seconds(30.0), layout: String::new(),
     /// };
     /// let shorter = Test { protocol: Protocol::Count { seconds: 20 }, ..taps.clone() };
     /// assert_eq!(taps.unlike(&shorter)[0].pointer, "/protocol");
@@ -330,11 +324,11 @@ impl Test {
 #[cfg(test)]
 pub(crate) fn plain(id: &str, protocol: Protocol, per_side: bool, most: f64) -> Test {
     Test {
-        id: id.into(),
+        id: crate::ids::called(id),
         name: format!("The {id}"),
         short: id.into(),
         how: "As always".into(),
-        skill: "taps".into(),
+        skill: crate::ids::called("taps"),
         protocol,
         per_side,
         trials: 2,

@@ -84,6 +84,7 @@ pub fn foremost<T>(feet: &[(T, BothFeet)]) -> Option<&(T, BothFeet)> {
 mod tests {
     use super::*;
     use crate::assessment::benchmarks::{Protocol, plain};
+    use crate::ids::called;
     use jiff::civil::date;
 
     fn both(deficit: f64, called: bool) -> BothFeet {
@@ -95,7 +96,7 @@ mod tests {
         let test = plain("passes", Protocol::Count { seconds: 30 }, true, 60.0);
         let result = |side, day, value| TestResult {
             player: 1,
-            test: "passes".to_owned(),
+            test: called("passes"),
             side: Some(side),
             date: date(2031, 1, day),
             value,

@@ -5,11 +5,11 @@ use std::collections::BTreeMap;
 use jiff::civil::Date;
 use serde::Serialize;
 
-use crate::assessment::benchmarks::TestId;
 use crate::assessment::milestones::State;
 use crate::assessment::milestones::ready::{Readiness, Stands, for_skill, stage_reached};
 use crate::assessment::reliability::Repeatability;
 use crate::assessment::results::TestResult;
+use crate::ids::TestId;
 use crate::technique::skill::{Skill, Strand};
 
 /// How many milestones of a strand a player had by a date.

@@ -182,6 +182,7 @@ fn pair(test: &Test, dates: &BTreeMap<Date, Vec<f64>>) -> Option<(f64, f64)> {
 mod tests {
     use super::*;
     use crate::assessment::benchmarks::{Protocol, plain};
+    use crate::ids::called;
     use jiff::civil::date;
     use rstest::rstest;
 
@@ -265,7 +266,7 @@ mod tests {
         let test = plain("weave", Protocol::Course { penalty_s: 1.0 }, true, 90.0);
         let trial = |player: u32, side, taken_on, value| Trial {
             player,
-            test: "weave".to_owned(),
+            test: called("weave"),
             side: Some(side),
             taken_on,
             value,

@@ -16,8 +16,9 @@ use crate::delivery::edition::Edition;
 use crate::delivery::session::{Laid, Setting};
 use crate::drill::{Drill, HomeSpace, StandIn};
 use crate::ground::fit::Ground;
+use crate::ids::{DrillId, SkillId};
 use crate::plan::Problem;
-use crate::technique::skill::{SkillId, Stage, Strand};
+use crate::technique::skill::{Stage, Strand};
 use crate::units::{Metres, Minutes, Pace, Seconds};
 
 /// Minutes of a card.
@@ -32,7 +33,7 @@ pub const CHALLENGE: Seconds = Seconds(30.0);
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct HomeDrill {
     /// Name of the drill in files.
-    pub drill: String,
+    pub drill: DrillId,
     /// Its title.
     pub title: String,
     /// What it is for.

@@ -12,6 +12,7 @@ use crate::drill::timing::{Timing, Touching};
 use crate::drill::{Drill, FaultSeen, Step};
 use crate::ground::fit::{Ground, fit};
 use crate::ground::layout::measure::{Footprint, InPaces};
+use crate::ids::DrillId;
 use crate::plan::{Block, BlockId, Problem, Variant};
 use crate::technique::skill::{Stage, Strand};
 use crate::units::{Minutes, Pace, Seconds};
@@ -44,7 +45,7 @@ pub struct RunningBlock {
     /// Which block it is; nothing while the plan is not kept.
     pub id: Option<BlockId>,
     /// Name of the drill in files.
-    pub drill: String,
+    pub drill: DrillId,
     /// Its title.
     pub title: String,
     /// What it is for.
@@ -114,7 +115,7 @@ pub struct Laid {
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Beside {
     /// Name of the drill in files.
-    pub drill: String,
+    pub drill: DrillId,
     /// Its title.
     pub title: String,
     /// The stage worked at.

@@ -18,7 +18,7 @@ use crate::plan::curriculum::Season;
 use crate::plan::search::solve::STEPS_NEAR;
 use crate::plan::upset::{fallen_short, fitting};
 use crate::plan::{
-    Block, BlockId, GoingOn, Plan, Problem, Remedy, check, drill_of, left_their_session, remedies, solve_rest,
+    Block, BlockId, GoingOn, Plan, Problem, Remedy, check, left_their_session, remedies, solve_rest,
 };
 use crate::units::Minutes;
 
@@ -207,8 +207,8 @@ impl TeamPlan {
             };
             let planned = &state.plan.sessions[from];
             let block = &planned[place];
-            if laid.drill(drill_of(&block.variant)).is_none() {
-                own.drills.extend(state.drill(drill_of(&block.variant)).cloned());
+            if laid.drill(&block.variant.drill).is_none() {
+                own.drills.extend(state.drill(&block.variant.drill).cloned());
             }
             for blocks in &mut laid.plan.sessions {
                 blocks.retain(|other| other.id != Some(id));

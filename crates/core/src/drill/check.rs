@@ -4,11 +4,11 @@ use std::collections::BTreeSet;
 
 use super::Drill;
 use crate::academy::band::Band;
-use crate::assessment::benchmarks::TestId;
 use crate::drill::levers::Lever;
 use crate::ground::layout::Layout;
-use crate::input::{InputError, name_in_files, short_text};
-use crate::technique::skill::{MilestoneId, Skill, Stage};
+use crate::ids::{MilestoneId, TestId};
+use crate::input::{InputError, short_text};
+use crate::technique::skill::{Skill, Stage};
 use crate::units::{Pace, Share};
 
 /// What else stands in the library, which a drill may name.
@@ -56,9 +56,6 @@ impl Drill {
     }
 
     fn check_texts(&self, faults: &mut Faults) {
-        if let Err(says) = name_in_files(&self.id) {
-            faults.at("/id", says);
-        }
         faults.text("/title", "the title", &self.title, 60);
         faults.text("/purpose", "the purpose", &self.purpose, 240);
         faults.text("/in_game", "the use in a game", &self.in_game, 240);

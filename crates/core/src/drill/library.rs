@@ -11,6 +11,7 @@ use crate::drill::cautions::Caution;
 use crate::drill::{Drill, Surface};
 use crate::ground::fit::{Fit, Ground, fit, stations_possible};
 use crate::ground::layout::Layout;
+use crate::ids::{BandId, SkillId};
 use crate::technique::skill::{Stage, Strand};
 use crate::units::{Metres, Minutes, Pace};
 
@@ -23,11 +24,11 @@ pub struct Wanted {
     /// Words in the title, purpose, points or skills; all of them.
     pub text: Option<String>,
     /// A band that does it.
-    pub band: Option<String>,
+    pub band: Option<BandId>,
     /// A strand that takes some of its minutes.
     pub strand: Option<Strand>,
     /// A skill that it serves.
-    pub skill: Option<String>,
+    pub skill: Option<SkillId>,
     /// A stage that it serves, of that skill if one is named.
     pub stage: Option<Stage>,
     /// A surface that plays the ball.

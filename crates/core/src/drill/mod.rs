@@ -13,23 +13,20 @@ use std::collections::BTreeMap;
 use serde::{Deserialize, Serialize};
 
 use crate::academy::Academy;
-use crate::academy::band::{Band, BandId};
-use crate::assessment::benchmarks::TestId;
+use crate::academy::band::Band;
 use crate::drill::cautions::{Caution, blocked};
 use crate::drill::cues::CueWish;
 use crate::drill::dose::{Dose, Schedule};
 use crate::drill::levers::{Intensity, Lever, LeverPoints, Levers, Offered, Pressure, Space, TIGHT};
 use crate::ground::fit::{Fit, Station};
 use crate::ground::layout::{Fault, Layout};
-use crate::technique::skill::{SkillId, Stage, Strand};
+use crate::ids::{BandId, DrillId, SkillId, TestId};
+use crate::technique::skill::{Stage, Strand};
 use crate::units::{Difficulty, Metres, Minutes, Pace, Share};
 
 mod check;
 
 pub use check::Shelf;
-
-/// The name by which a drill is known in files and addresses, as `weave-there-and-back`.
-pub type DrillId = String;
 
 /// No block is planned shorter than this: below it a drill is over before it has begun (an assumption).
 pub const SHORTEST_BLOCK: Minutes = Minutes(5);

@@ -53,12 +53,16 @@ pub fn short_text(text: &str, most: usize) -> Result<String, String> {
 /// use jogo_core::input::name_in_files;
 /// assert!(name_in_files("weave-there-and-back").is_ok());
 /// assert!(name_in_files("../weave").is_err());
+/// assert_eq!(name_in_files(""), Err("nothing is named here: choose one, or give it a name".into()));
 /// ```
 pub fn name_in_files(name: &str) -> Result<(), String> {
     let letters =
         |part: &str| !part.is_empty() && part.chars().all(|c| c.is_ascii_lowercase() || c.is_ascii_digit());
     if name.len() <= 60 && name.split('-').all(letters) {
         return Ok(());
+    }
+    if name.is_empty() {
+        return Err("nothing is named here: choose one, or give it a name".into());
     }
     let shown: String = name.chars().take(40).collect();
     Err(format!(

@@ -3,7 +3,9 @@
 use serde::Serialize;
 
 use super::{Plan, Problem, Score, score, stitches};
-use crate::technique::skill::{SkillId, Stage, Strand};
+use crate::ids::SkillId;
+use crate::plan::VariantId;
+use crate::technique::skill::{Stage, Strand};
 use crate::units::Minutes;
 
 /// How a skill goes in one plan.
@@ -63,10 +65,10 @@ pub fn compare(first: (&Problem, &Plan), second: (&Problem, &Plan)) -> Compariso
         })
     });
     let shared = first.1.sessions.iter().zip(&second.1.sessions).map(|(a, b)| {
-        let mut left: Vec<&str> = b.iter().map(|block| block.variant.as_str()).collect();
+        let mut left: Vec<&VariantId> = b.iter().map(|block| &block.variant).collect();
         let mut shared = 0;
         for block in a {
-            if let Some(at) = left.iter().position(|variant| *variant == block.variant) {
+            if let Some(at) = left.iter().position(|variant| **variant == block.variant) {
                 left.swap_remove(at);
                 shared += 1;
             }

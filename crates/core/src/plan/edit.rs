@@ -6,11 +6,12 @@
 
 use serde::{Deserialize, Serialize};
 
-use super::{Block, Lock, Plan, Problem, Score, Variant, VariantId, drill_of};
+use super::{Block, Lock, Part, PartPoints, Plan, Problem, Score, Variant, VariantId};
+use crate::ids::SkillId;
 use crate::input::InputError;
 use crate::plan::search::ledger::Ledger;
 use crate::plan::search::table::{Laid, NONE, Table};
-use crate::technique::skill::{SkillId, Stage};
+use crate::technique::skill::Stage;
 use crate::units::Minutes;
 
 /// A change of a plan. Sessions and blocks are counted from 0.
@@ -203,15 +204,14 @@ impl Hand<'_> {
         Err(wrong(at, format!("there is no session {}: the curriculum has {sessions}", session + 1)))
     }
 
-    fn variant(&self, id: &str, at: &str) -> Result<&Variant, InputError> {
-        self.problem.variant(id).ok_or_else(|| {
-            let id: String = id.chars().take(60).collect();
-            wrong(at, format!("this curriculum has no variant `{id}`: choose one of its own"))
-        })
+    fn variant(&self, id: &VariantId, at: &str) -> Result<&Variant, InputError> {
+        self.problem
+            .variant(id)
+            .ok_or_else(|| wrong(at, format!("this curriculum has no variant `{id}`: choose one of its own")))
     }
 
-    fn title(&self, id: &str) -> String {
-        self.problem.variant(id).map_or(id, |v| &v.title).to_owned()
+    fn title(&self, id: &VariantId) -> String {
+        self.problem.title(id).to_owned()
     }
 
     /// The least and most minutes of a block, of both variants if two lie side by side.
@@ -380,7 +380,7 @@ impl Hand<'_> {
 /// The same block with another variant, as near in minutes as it allows; for the whole squad again. With another
 /// drill it is another block.
 fn fitted(variant: &Variant, block: &Block) -> Block {
-    let id = block.id.filter(|_| drill_of(&variant.id) == drill_of(&block.variant));
+    let id = block.id.filter(|_| variant.drill == block.variant.drill);
     Block { id, ..Block::of(&variant.id, block.minutes.clamp(variant.least, variant.most)) }
 }
 
@@ -389,7 +389,7 @@ fn fitted(variant: &Variant, block: &Block) -> Block {
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct PartChange {
     /// The part, `S1` to `S11`.
-    pub part: &'static str,
+    pub part: Part,
     /// Points more, or less if it is negative.
     pub points: f64,
     /// What is new in it, in words.
@@ -413,7 +413,7 @@ const NOTHING: f64 = 0.05;
 
 /// What it costs to go from one score to another.
 pub fn price(before: &Score, after: &Score) -> Price {
-    let change = |(old, new): (&super::Part, &super::Part)| PartChange {
+    let change = |(old, new): (&PartPoints, &PartPoints)| PartChange {
         part: new.part,
         points: new.points - old.points,
         new: new.from.iter().filter(|line| !old.from.contains(line)).cloned().collect(),
@@ -437,29 +437,29 @@ pub fn price(before: &Score, after: &Score) -> Price {
 }
 
 /// What it means that a part rises or falls.
-fn words(part: &str, rises: bool) -> &'static str {
+fn words(part: Part, rises: bool) -> &'static str {
     match (part, rises) {
-        ("S1", true) => "a goal moves away",
-        ("S1", false) => "a goal comes nearer",
-        ("S2", true) => "the strands move away from their shares",
-        ("S2", false) => "the strands come nearer to their shares",
-        ("S3", true) => "something under way rests too long",
-        ("S3", false) => "less under way rests too long",
-        ("S4", true) => "something reached is not kept",
-        ("S4", false) => "what was reached is kept better",
-        ("S5", true) => "a week has too little open play",
-        ("S5", false) => "more open play where it was wanted",
-        ("S6", true) => "a larger jump of difficulty",
-        ("S6", false) => "smaller jumps of difficulty",
-        ("S7", true) => "the same again",
-        ("S7", false) => "less of the same again",
-        ("S8", true) => "minutes stay unused",
-        ("S8", false) => "fewer minutes unused",
-        ("S9", true) => "the other foot gets less",
-        ("S9", false) => "the other foot gets more",
-        ("S10", true) => "more layout changes",
-        ("S10", false) => "fewer layout changes",
-        (_, true) => "more waiting",
-        (_, false) => "less waiting",
+        (Part::Goals, true) => "a goal moves away",
+        (Part::Goals, false) => "a goal comes nearer",
+        (Part::Strands, true) => "the strands move away from their shares",
+        (Part::Strands, false) => "the strands come nearer to their shares",
+        (Part::Rhythm, true) => "something under way rests too long",
+        (Part::Rhythm, false) => "less under way rests too long",
+        (Part::Keeping, true) => "something reached is not kept",
+        (Part::Keeping, false) => "what was reached is kept better",
+        (Part::OpenPlay, true) => "a week has too little open play",
+        (Part::OpenPlay, false) => "more open play where it was wanted",
+        (Part::Jumps, true) => "a larger jump of difficulty",
+        (Part::Jumps, false) => "smaller jumps of difficulty",
+        (Part::Sameness, true) => "the same again",
+        (Part::Sameness, false) => "less of the same again",
+        (Part::Idle, true) => "minutes stay unused",
+        (Part::Idle, false) => "fewer minutes unused",
+        (Part::OtherFoot, true) => "the other foot gets less",
+        (Part::OtherFoot, false) => "the other foot gets more",
+        (Part::Changes, true) => "more layout changes",
+        (Part::Changes, false) => "fewer layout changes",
+        (Part::Waiting, true) => "more waiting",
+        (Part::Waiting, false) => "less waiting",
     }
 }

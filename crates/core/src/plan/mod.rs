@@ -35,13 +35,12 @@ pub use compare::{Comparison, compare};
 pub use edit::{Edit, Edited, Price, edit, price};
 pub use problem::{
     Approach, Barred, Block, BlockId, Limits, Lock, OpenPlay, Plan, PlanForm, Problem, SessionWish,
-    SidedTouches, SkillWish, SuccessWindow, TestWish, Variant, VariantId, drill_of, left_their_session,
-    variant_id,
+    SidedTouches, SkillWish, SuccessWindow, TestWish, Variant, VariantId, left_their_session,
 };
-pub use rules::check::{Breach, check};
-pub use rules::clash::{Clash, clash};
+pub use rules::check::{Breach, Rule, check};
+pub use rules::clash::{Clash, Clashing, TestTaken, clash};
 pub use rules::mend::{Mending, mend};
-pub use score::{Part, Score, score};
+pub use score::{Part, PartPoints, Score, score};
 pub use search::solve::{Solved, solve, solve_near, solve_rest, solve_while};
 pub use stitch::{Stitch, stitches};
 pub use upset::{GoingOn, Remedy, advised, remedies};

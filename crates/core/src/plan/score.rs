@@ -21,7 +21,7 @@ use std::collections::{BTreeMap, HashMap};
 use jiff::civil::Date;
 use serde::Serialize;
 
-use super::{Block, Plan, Problem, SkillWish, Variant};
+use super::{Block, Plan, Problem, SkillWish, Variant, VariantId};
 use crate::technique::skill::{Stage, Strand};
 use crate::units::Minutes;
 
@@ -54,20 +54,78 @@ pub const WAITING_FREE: f64 = 0.2;
 pub const WAITING: f64 = 0.5;
 
 /// One part of a score.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub enum Part {
+    /// Exposures that are missing on the way to a goal.
+    #[serde(rename = "S1")]
+    Goals,
+    /// Minutes of the strands away from their shares.
+    #[serde(rename = "S2")]
+    Strands,
+    /// Rests of what is under way.
+    #[serde(rename = "S3")]
+    Rhythm,
+    /// Rests of what has reached its goal.
+    #[serde(rename = "S4")]
+    Keeping,
+    /// Weeks with too little open play.
+    #[serde(rename = "S5")]
+    OpenPlay,
+    /// Jumps of difficulty.
+    #[serde(rename = "S6")]
+    Jumps,
+    /// The same again.
+    #[serde(rename = "S7")]
+    Sameness,
+    /// Unused minutes.
+    #[serde(rename = "S8")]
+    Idle,
+    /// Touches that the other foot lacks.
+    #[serde(rename = "S9")]
+    OtherFoot,
+    /// Layout changes.
+    #[serde(rename = "S10")]
+    Changes,
+    /// Waiting.
+    #[serde(rename = "S11")]
+    Waiting,
+}
+
+impl Part {
+    /// As it is written in files.
+    pub fn code(self) -> &'static str {
+        match self {
+            Part::Goals => "S1",
+            Part::Strands => "S2",
+            Part::Rhythm => "S3",
+            Part::Keeping => "S4",
+            Part::OpenPlay => "S5",
+            Part::Jumps => "S6",
+            Part::Sameness => "S7",
+            Part::Idle => "S8",
+            Part::OtherFoot => "S9",
+            Part::Changes => "S10",
+            Part::Waiting => "S11",
+        }
+    }
+}
+
+/// The points of one part.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-pub struct Part {
-    /// The part: `S1` to `S11`.
-    pub part: &'static str,
+pub struct PartPoints {
+    /// The part.
+    pub part: Part,
     /// Its points.
     pub points: f64,
     /// Where they come from, in words.
     pub from: Vec<String>,
 }
 
-impl Part {
-    fn of(part: &'static str) -> Part {
-        Part { part, points: 0.0, from: Vec::new() }
+impl PartPoints {
+    fn of(part: Part) -> PartPoints {
+        PartPoints { part, points: 0.0, from: Vec::new() }
     }
 }
 
@@ -78,7 +136,7 @@ pub struct Score {
     /// All parts together.
     pub total: f64,
     /// Each on its own.
-    pub parts: Vec<Part>,
+    pub parts: Vec<PartPoints>,
 }
 
 /// The score of a plan. Blocks of unknown variants count for nothing.
@@ -106,8 +164,8 @@ struct Laid<'p>(Vec<Vec<(&'p Block, &'p Variant)>>);
 
 impl<'p> Laid<'p> {
     fn of(problem: &'p Problem, plan: &'p Plan) -> Laid<'p> {
-        let by_id: HashMap<&str, &Variant> = problem.variants.iter().map(|v| (v.id.as_str(), v)).collect();
-        let known = |block: &'p Block| Some((block, *by_id.get(block.variant.as_str())?));
+        let by_id: HashMap<&VariantId, &Variant> = problem.variants.iter().map(|v| (&v.id, v)).collect();
+        let known = |block: &'p Block| Some((block, *by_id.get(&block.variant)?));
         Laid(plan.sessions.iter().map(|blocks| blocks.iter().filter_map(known).collect()).collect())
     }
 
@@ -147,8 +205,8 @@ pub fn minutes_by_strand(problem: &Problem, plan: &Plan) -> [f64; 4] {
     minutes
 }
 
-fn goals(problem: &Problem, plan: &Plan) -> Part {
-    let mut part = Part::of("S1");
+fn goals(problem: &Problem, plan: &Plan) -> PartPoints {
+    let mut part = PartPoints::of(Part::Goals);
     for (skill, missing) in problem.skills.iter().zip(missing(problem, plan)) {
         for (stage, n) in Stage::ALL.into_iter().zip(missing).filter(|(_, n)| *n > 0) {
             part.points += MISSING * f64::from(n);
@@ -175,10 +233,10 @@ pub fn missing(problem: &Problem, plan: &Plan) -> Vec<[u32; 4]> {
     missing
 }
 
-fn strands(problem: &Problem, plan: &Plan) -> Part {
+fn strands(problem: &Problem, plan: &Plan) -> PartPoints {
     let minutes = minutes_by_strand(problem, plan);
     let all: f64 = minutes.iter().sum();
-    let mut part = Part::of("S2");
+    let mut part = PartPoints::of(Part::Strands);
     for strand in Strand::ALL {
         let target = problem.shares.get(&strand).copied().unwrap_or_default().percent();
         let share = if all > 0.0 { 100.0 * minutes[strand.index()] / all } else { 0.0 };
@@ -200,8 +258,8 @@ fn days(from: Date, to: Date) -> i32 {
     (to - from).get_days()
 }
 
-fn rhythm(problem: &Problem, shown: &[Vec<Shown<'_>>]) -> Part {
-    let mut part = Part::of("S3");
+fn rhythm(problem: &Problem, shown: &[Vec<Shown<'_>>]) -> PartPoints {
+    let mut part = PartPoints::of(Part::Rhythm);
     for (wish, shown) in problem.skills.iter().zip(shown) {
         for pair in shown.windows(2) {
             let rested = days(pair[0].date, pair[1].date);
@@ -215,8 +273,8 @@ fn rhythm(problem: &Problem, shown: &[Vec<Shown<'_>>]) -> Part {
     part
 }
 
-fn keeping(problem: &Problem, shown: &[Vec<Shown<'_>>]) -> Part {
-    let mut part = Part::of("S4");
+fn keeping(problem: &Problem, shown: &[Vec<Shown<'_>>]) -> PartPoints {
+    let mut part = PartPoints::of(Part::Keeping);
     let (Some(first), Some(last)) = (problem.sessions.first(), problem.sessions.last()) else { return part };
     for (wish, shown) in problem.skills.iter().zip(shown) {
         // From when on it is kept, and the days on which it is shown from then on.
@@ -239,8 +297,8 @@ fn keeping(problem: &Problem, shown: &[Vec<Shown<'_>>]) -> Part {
     part
 }
 
-fn open_play(problem: &Problem, laid: &Laid<'_>) -> Part {
-    let mut part = Part::of("S5");
+fn open_play(problem: &Problem, laid: &Laid<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::OpenPlay);
     let mut minutes: BTreeMap<u32, (u32, u32)> = BTreeMap::new();
     for (blocks, wish) in laid.0.iter().zip(&problem.sessions) {
         let week = minutes.entry(wish.week).or_default();
@@ -263,8 +321,8 @@ fn open_play(problem: &Problem, laid: &Laid<'_>) -> Part {
     part
 }
 
-fn jumps(problem: &Problem, shown: &[Vec<Shown<'_>>]) -> Part {
-    let mut part = Part::of("S6");
+fn jumps(problem: &Problem, shown: &[Vec<Shown<'_>>]) -> PartPoints {
+    let mut part = PartPoints::of(Part::Jumps);
     for (wish, shown) in problem.skills.iter().zip(shown) {
         for pair in shown.windows(2) {
             let step = pair[1].variant.difficulty.0 - pair[0].variant.difficulty.0;
@@ -279,12 +337,12 @@ fn jumps(problem: &Problem, shown: &[Vec<Shown<'_>>]) -> Part {
     part
 }
 
-fn sameness(problem: &Problem, laid: &Laid<'_>) -> Part {
-    let mut part = Part::of("S7");
-    let named = |blocks: &Vec<(&Block, &Variant)>| -> BTreeMap<String, String> {
+fn sameness(problem: &Problem, laid: &Laid<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::Sameness);
+    let named = |blocks: &Vec<(&Block, &Variant)>| -> BTreeMap<VariantId, String> {
         blocks.iter().map(|(_, v)| (v.id.clone(), v.title.clone())).collect()
     };
-    let sessions: Vec<BTreeMap<String, String>> = laid.0.iter().map(named).collect();
+    let sessions: Vec<BTreeMap<VariantId, String>> = laid.0.iter().map(named).collect();
     for ((blocks, once), wish) in laid.0.iter().zip(&sessions).zip(&problem.sessions) {
         let twice = blocks.len() - once.len();
         if twice > 0 {
@@ -296,7 +354,7 @@ fn sameness(problem: &Problem, laid: &Laid<'_>) -> Part {
         }
     }
     for (three, wish) in sessions.windows(3).zip(problem.sessions.iter().skip(2)) {
-        let again = |id: &String| three[0].contains_key(id) && three[1].contains_key(id);
+        let again = |id: &VariantId| three[0].contains_key(id) && three[1].contains_key(id);
         for (_, title) in three[2].iter().filter(|(id, _)| again(id)) {
             part.points += 1.0;
             part.from.push(format!("“{title}” again on {}", super::spoken(wish.date)));
@@ -305,8 +363,8 @@ fn sameness(problem: &Problem, laid: &Laid<'_>) -> Part {
     part
 }
 
-fn idle(problem: &Problem, laid: &Laid<'_>) -> Part {
-    let mut part = Part::of("S8");
+fn idle(problem: &Problem, laid: &Laid<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::Idle);
     for (blocks, wish) in laid.0.iter().zip(&problem.sessions) {
         let used = changed(problem, blocks).map(|(_, minutes)| minutes.0).sum::<u32>()
             + blocks.iter().map(|(block, _)| block.minutes.0).sum::<u32>();
@@ -336,8 +394,8 @@ fn changed<'l>(
         .map(move |at| (at, lasts(&blocks[at])))
 }
 
-fn other_foot(laid: &Laid<'_>) -> Part {
-    let mut part = Part::of("S9");
+fn other_foot(laid: &Laid<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::OtherFoot);
     let (mut all, mut other, mut wanted) = (0.0, 0.0, 0.0);
     for (minutes, variant) in laid.each() {
         let touches = variant.touches;
@@ -354,17 +412,17 @@ fn other_foot(laid: &Laid<'_>) -> Part {
     part
 }
 
-fn changes(problem: &Problem, laid: &Laid<'_>) -> Part {
+fn changes(problem: &Problem, laid: &Laid<'_>) -> PartPoints {
     let changes: usize = laid.0.iter().map(|blocks| changed(problem, blocks).count()).sum();
-    Part {
-        part: "S10",
+    PartPoints {
+        part: Part::Changes,
         points: CHANGE * changes as f64,
         from: vec![format!("{changes} layout changes in {} sessions", laid.0.len())],
     }
 }
 
-fn waiting(laid: &Laid<'_>) -> Part {
-    let mut part = Part::of("S11");
+fn waiting(laid: &Laid<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::Waiting);
     let (mut all, mut waited) = (0.0, 0.0);
     for (minutes, variant) in laid.each() {
         all += minutes;

@@ -4,7 +4,8 @@ use serde::Serialize;
 
 use super::score::RHYTHM_DAYS;
 use super::{Plan, Problem};
-use crate::technique::skill::{SkillId, Stage};
+use crate::ids::SkillId;
+use crate::technique::skill::Stage;
 use crate::units::Minutes;
 
 /// One exposure of a skill.

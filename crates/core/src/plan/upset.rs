@@ -10,6 +10,7 @@ use std::collections::BTreeSet;
 use serde::{Deserialize, Serialize};
 
 use super::{Block, Breach, Plan, Problem, check, left_their_session, score, solve_rest, stitches};
+use crate::ids::SkillId;
 use crate::plan::search::solve::STEPS_NEAR;
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
@@ -164,7 +165,7 @@ pub fn fallen_short(problem: &Problem, before: &Plan, after: &Plan) -> Vec<Strin
 }
 
 /// How many exposures the goals miss, by skill and stage.
-fn missing(problem: &Problem, plan: &Plan) -> Vec<(String, Stage, u32)> {
+fn missing(problem: &Problem, plan: &Plan) -> Vec<(SkillId, Stage, u32)> {
     let stitches = stitches(problem, plan);
     let of = |skill: &super::SkillWish, stage: Stage| {
         let seen = stitches.iter().filter(|s| s.skill == skill.id && s.stage == stage).count() as u32;

@@ -3,9 +3,12 @@
 use std::collections::BTreeSet;
 
 use super::Map;
+use crate::assessment::benchmarks::Test;
+use crate::assessment::milestones::Milestone;
 use crate::drill::{Drill, Shelf};
-use crate::input::{InputError, name_in_files, short_text};
-use crate::technique::skill::{Gate, Skill, SkillId};
+use crate::ids::SkillId;
+use crate::input::{InputError, short_text};
+use crate::technique::skill::{Gate, Skill};
 
 /// A gate looks at no more than so many tries or dates.
 const LONGEST_LOOK: u32 = 20;
@@ -15,9 +18,6 @@ const LONGEST_LOOK: u32 = 20;
 pub fn check(skill: &Skill, shelf: &Shelf<'_>) -> Vec<InputError> {
     let mut faults = Vec::new();
     let mut wrong = |at: String, says: String| faults.push(InputError::at(at, says));
-    if let Err(says) = name_in_files(&skill.id) {
-        wrong("/id".into(), says);
-    }
     if let Err(says) = short_text(&skill.name, 60) {
         wrong("/name".into(), format!("the name {says}"));
     }
@@ -66,13 +66,36 @@ fn check_gate(gate: &Gate, shelf: &Shelf<'_>, wrong: &mut impl FnMut(String, Str
     }
 }
 
-/// What keeps skills from being taken out: drills that serve them, and skills of the map without them that name them.
-pub fn still_named(gone: &[SkillId], rest: &[Skill], drills: &[Drill]) -> Vec<InputError> {
+/// What may name a skill that is to be taken out.
+#[derive(Clone, Copy, Debug)]
+pub struct Beside<'l> {
+    /// The skills of the map without it.
+    pub skills: &'l [Skill],
+    /// The drills.
+    pub drills: &'l [Drill],
+    /// The tests.
+    pub tests: &'l [Test],
+    /// The milestones.
+    pub milestones: &'l [Milestone],
+}
+
+/// What keeps skills from being taken out: drills that serve them, tests and milestones that show them, and other
+/// skills that name them.
+pub fn still_named(gone: &[SkillId], beside: &Beside<'_>) -> Vec<InputError> {
+    let Beside { skills: rest, drills, tests, milestones } = *beside;
     let mut faults = Vec::new();
     for (i, id) in gone.iter().enumerate() {
         if let Some(drill) = drills.iter().find(|drill| drill.serves.iter().any(|serves| serves.skill == *id))
         {
             let says = format!("the drill “{}” serves `{id}`: change the drill first", drill.title);
+            faults.push(InputError::at(format!("/{i}"), says));
+        }
+        if let Some(test) = tests.iter().find(|test| test.skill == *id) {
+            let says = format!("the test “{}” shows `{id}`: let it show another skill first", test.name);
+            faults.push(InputError::at(format!("/{i}"), says));
+        }
+        if let Some(milestone) = milestones.iter().find(|milestone| milestone.skill == *id) {
+            let says = format!("the milestone “{}” shows `{id}`: change it first", milestone.says);
             faults.push(InputError::at(format!("/{i}"), says));
         }
         let names =

@@ -2,7 +2,8 @@
 
 use serde::Serialize;
 
-use crate::technique::skill::{Skill, SkillId};
+use crate::ids::SkillId;
+use crate::technique::skill::Skill;
 
 /// A difference between two states of a map.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize)]
@@ -21,7 +22,7 @@ pub struct Difference {
 /// use jogo_core::technique::skill::Skill;
 /// let tap = r#"{"id": "tap", "name": "Tap", "strand": "ball_mastery", "band": "u6-u7", "needs": []}"#;
 /// let before: Skill = serde_json::from_str(tap).unwrap();
-/// let after = Skill { band: "u8-u9".into(), ..before.clone() };
+/// let after = Skill { band: "u8-u9".parse().unwrap(), ..before.clone() };
 /// assert_eq!(compare(&[before], &[after])[0].says, "“Tap” now starts in u8-u9, before in u6-u7");
 /// ```
 pub fn compare(before: &[Skill], after: &[Skill]) -> Vec<Difference> {

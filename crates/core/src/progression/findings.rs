@@ -8,9 +8,9 @@ use petgraph::graph::NodeIndex;
 use serde::Serialize;
 
 use super::Map;
-use crate::academy::band::BandId;
 use crate::drill::Drill;
-use crate::technique::skill::{Gate, MilestoneId, SkillId, Stage};
+use crate::ids::{BandId, MilestoneId, SkillId, TestId};
+use crate::technique::skill::{Gate, Stage};
 
 /// What kind of thing is wrong.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize)]
@@ -83,7 +83,7 @@ pub struct Around<'l> {
     /// The drills.
     pub drills: &'l [Drill],
     /// Names of the tests for which some band has a standard.
-    pub used_tests: &'l BTreeSet<String>,
+    pub used_tests: &'l BTreeSet<TestId>,
     /// The milestones.
     pub milestones: &'l BTreeSet<MilestoneId>,
 }
@@ -238,7 +238,7 @@ fn redundant(map: &Map<'_>) -> Vec<Finding> {
 
 fn lonely<'m>(map: &'m Map<'_>) -> impl Iterator<Item = Finding> + 'm {
     let helped: BTreeSet<&str> =
-        map.skills.iter().flat_map(|skill| &skill.helps).map(String::as_str).collect();
+        map.skills.iter().flat_map(|skill| &skill.helps).map(SkillId::as_str).collect();
     (0..map.skills.len()).filter_map(move |place| {
         let skill = &map.skills[place];
         let alone = map.needs(place).next().is_none()

@@ -11,8 +11,8 @@ use std::collections::BTreeMap;
 use serde::Serialize;
 
 use super::Map;
-use crate::academy::band::BandId;
-use crate::technique::skill::{SkillId, Stage, Strand};
+use crate::ids::{BandId, SkillId};
+use crate::technique::skill::{Stage, Strand};
 
 /// Sweeps over all columns at most; maps of the size that academies have settle after a few.
 const SWEEPS: usize = 24;
@@ -141,7 +141,7 @@ pub fn lay_out(map: &Map<'_>, bands: &[BandId]) -> Option<MapSheet> {
 }
 
 fn lines(map: &Map<'_>) -> Vec<Line> {
-    let line = |from: &str, to: &str, stage| Line { from: from.to_owned(), to: to.to_owned(), stage };
+    let line = |from: &SkillId, to: &SkillId, stage| Line { from: from.clone(), to: to.clone(), stage };
     let hard = |skill: &crate::technique::skill::Skill| -> Vec<Line> {
         skill.all_needs().map(|need| line(&need.skill, &skill.id, Some(need.stage))).collect()
     };

@@ -8,8 +8,9 @@
 use serde::Serialize;
 
 use super::Map;
+use crate::ids::SkillId;
 use crate::plan::Approach;
-use crate::technique::skill::{SkillId, Stage};
+use crate::technique::skill::Stage;
 
 /// A stage of a skill that is missing on the way.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize)]

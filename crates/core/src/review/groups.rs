@@ -2,11 +2,10 @@
 
 use serde::Serialize;
 
-use crate::assessment::benchmarks::TestId;
 use crate::assessment::levels::Level;
 use crate::assessment::milestones::State;
 use crate::assessment::milestones::ready::Stands;
-use crate::technique::skill::MilestoneId;
+use crate::ids::{MilestoneId, TestId};
 use crate::units::Share;
 
 /// What a player does next week.

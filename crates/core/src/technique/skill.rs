@@ -4,14 +4,8 @@ use std::fmt;
 
 use serde::{Deserialize, Serialize};
 
-use crate::academy::band::BandId;
+use crate::ids::{BandId, MilestoneId, SkillId, TestId};
 use crate::units::Share;
-
-/// The name by which a skill is known in files and addresses, as `sole-roll-stop`.
-pub type SkillId = String;
-
-/// The name by which a milestone is known in files and addresses, as `sole-turn-looking-up`.
-pub type MilestoneId = String;
 
 /// One of the four lines that a curriculum is made of.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
@@ -71,6 +65,16 @@ impl Stage {
     /// Its place in [`Stage::ALL`].
     pub fn index(self) -> usize {
         self as usize
+    }
+
+    /// As it is written in files: `form`.
+    pub fn word(self) -> &'static str {
+        match self {
+            Stage::Form => "form",
+            Stage::Flow => "flow",
+            Stage::Scan => "scan",
+            Stage::Contest => "contest",
+        }
     }
 
     /// The stage before this one; nothing comes before Form.
@@ -173,7 +177,7 @@ pub enum Gate {
     /// A result of a test, reached so often.
     Test {
         /// The name of the test.
-        test: String,
+        test: TestId,
         /// At least this, or at most where less is better.
         value: f64,
         /// So many times…
@@ -235,7 +239,7 @@ impl Skill {
     /// let json = r#"{"id": "chain", "name": "Tap, stop, step", "strand": "ball_mastery", "band": "u8-u9",
     ///     "needs": [{"skill": "tap", "stage": "flow"}], "parts": ["tap", "stop"]}"#;
     /// let chain: Skill = serde_json::from_str(json).unwrap();
-    /// let all: Vec<_> = chain.all_needs().map(|need| (need.skill, need.stage)).collect();
+    /// let all: Vec<_> = chain.all_needs().map(|need| (need.skill.to_string(), need.stage)).collect();
     /// assert_eq!(all, [("tap".to_owned(), Stage::Flow), ("stop".to_owned(), Stage::Form)]);
     /// ```
     pub fn all_needs(&self) -> impl Iterator<Item = Need> + '_ {

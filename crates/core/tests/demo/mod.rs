@@ -1,7 +1,9 @@
 //! The demo academy's library, read from the files that ship with Jogo.
 #![allow(dead_code, reason = "each test file uses a part of it")]
 
+use std::fmt::Debug;
 use std::path::PathBuf;
+use std::str::FromStr;
 
 use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
@@ -17,6 +19,11 @@ use jogo_core::plan::{BlockId, Plan, Problem};
 use jogo_core::technique::skill::Skill;
 use jogo_core::units::Minutes;
 use serde::de::DeserializeOwned;
+
+/// An id that a test names.
+pub fn called<T: FromStr<Err: Debug>>(id: &str) -> T {
+    id.parse().unwrap()
+}
 
 fn folder() -> PathBuf {
     PathBuf::from(env!("CARGO_MANIFEST_DIR")).join("../../demo")

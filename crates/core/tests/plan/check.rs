@@ -1,5 +1,6 @@
 //! The checker: each rule, broken and kept by a minute or a session.
 
+use crate::demo::called;
 use jogo_core::drill::levers::Intensity;
 use jogo_core::plan::{Barred, Lock, Problem, TestWish, check};
 use jogo_core::technique::skill::Stage;
@@ -9,7 +10,7 @@ use rstest::rstest;
 use super::{A_AND_B, Wished, plan, problem, variant_of};
 
 fn broken(problem: &Problem, sessions: &str) -> Vec<(&'static str, usize, Option<usize>)> {
-    check(problem, &plan(sessions)).into_iter().map(|b| (b.rule, b.session, b.block)).collect()
+    check(problem, &plan(sessions)).into_iter().map(|b| (b.rule.code(), b.session, b.block)).collect()
 }
 
 #[rstest]
@@ -106,7 +107,7 @@ fn an_evening_begins_warm_and_goes_hard_only_now_and_then() {
 fn contest_comes_after_every_other_block_of_the_skill() {
     let mut problem = problem(&[("a", Some(Stage::Contest), Stage::Contest, &[])], &[40; 4]);
     let mut contest = problem.variants[0].clone();
-    (contest.id, contest.stage) = ("a@contest".into(), Stage::Contest);
+    (contest.id, contest.stage) = (called("a@contest"), Stage::Contest);
     problem.variants.push(contest);
     assert_eq!(broken(&problem, "a@contest 5, a@scan 5 |  |  | "), [("H7", 0, Some(1))]);
     assert_eq!(broken(&problem, "a@scan 5, a@contest 5, a@contest 5 |  |  | "), []);
@@ -125,10 +126,10 @@ fn what_is_locked_stays_with_its_minutes() {
 fn tests_come_first_and_only_of_what_was_met() {
     let mut problem = problem(A_AND_B, &[20, 20, 20, 20]);
     let test = |skills: &[&str]| TestWish {
-        id: "t".into(),
+        id: called("t"),
         name: "Ten in a row".into(),
         minutes: Minutes(12),
-        skills: skills.iter().map(|s| (*s).to_owned()).collect(),
+        skills: skills.iter().map(|s| called(s)).collect(),
     };
     problem.sessions[1].tests = vec![test(&["a"])];
     // 12 min of test leave 8.

@@ -1,8 +1,8 @@
 //! Clashes: what is called impossible is impossible, and no smaller set would do.
 
-use jogo_core::plan::{Lock, TestWish, clash, solve};
-use jogo_core::technique::skill::Stage;
-use jogo_core::technique::skill::Strand;
+use crate::demo::called;
+use jogo_core::plan::{Clashing, Lock, TestTaken, TestWish, clash, solve};
+use jogo_core::technique::skill::{Stage, Strand};
 use jogo_core::units::{Minutes, Share};
 use rstest::rstest;
 
@@ -35,9 +35,10 @@ fn a_clash_of_goals_leaves_a_plan_that_does_what_it_can(#[case] minutes: &[u32],
 fn a_clash_names_the_strand_or_stage_that_no_drill_serves() {
     let mut strand = problem(A_AND_B, &[20; 4]);
     strand.shares = [(Strand::Passing, Share(0.2)), (Strand::BallMastery, Share(0.8))].into();
-    assert_eq!(clash(&strand).unwrap().strand, Some(Strand::Passing));
+    assert_eq!(clash(&strand).unwrap().of, Clashing::Strand { strand: Strand::Passing });
     let contest = problem(&[("a", None, Stage::Contest, &[])], &[20; 8]);
-    assert_eq!(clash(&contest).unwrap().goals, ["a"]);
+    let of = Clashing::Stage { skill: called("a"), stage: Stage::Contest };
+    assert_eq!(clash(&contest).unwrap().of, of);
 }
 
 #[test]
@@ -46,7 +47,10 @@ fn a_clash_of_newness_keeps_only_the_goals_that_it_takes() {
     let mut skills: Vec<Wished<'_>> = ["a", "b", "c", "d"].map(|id| (id, None, Stage::Form, free)).into();
     skills.push(("known", Some(Stage::Form), Stage::Form, free));
     // One week takes two new skills; any three of the four clash, and the known one is never part of it.
-    assert_eq!(clash(&problem(&skills, &[60, 60])).unwrap().goals.len(), 3);
+    let Clashing::Goals { skills } = clash(&problem(&skills, &[60, 60])).unwrap().of else {
+        panic!("goals clash")
+    };
+    assert!(skills.len() == 3 && !skills.contains(&called("known")), "{skills:?}");
 }
 
 #[test]
@@ -57,7 +61,8 @@ fn needs_in_a_circle_are_never_met() {
         ("c", None, Stage::Form, &[]),
     ];
     let found = clash(&problem(circle, &[30; 8])).unwrap();
-    assert!(found.goals.len() == 1 && found.goals[0] != "c", "{found:?}");
+    let Clashing::Goals { skills } = &found.of else { panic!("{found:?}") };
+    assert!(skills.len() == 1 && skills[0] != "c", "{found:?}");
 }
 
 fn locked(session: usize, block: &str) -> Lock {
@@ -69,7 +74,7 @@ fn locks_that_forbid_every_plan_are_named_and_the_harmless_one_is_not() {
     let mut problem = problem(A_AND_B, &[20; 4]);
     problem.locks = vec![locked(3, "a@flow 5"), locked(0, "b@form 5"), locked(1, "a@form 6")];
     let found = solve(&problem, 1, 2_000).unwrap_err();
-    assert_eq!(found.locks, [locked(0, "b@form 5")]);
+    assert_eq!(found.of, Clashing::Held { locks: vec![locked(0, "b@form 5")], tests: vec![] });
     assert!(found.proved);
     assert_eq!(found.says, "No plan keeps all the rules with “drill-b” locked into session 1 on 6 January.");
     problem.locks.remove(1);
@@ -80,15 +85,15 @@ fn locks_that_forbid_every_plan_are_named_and_the_harmless_one_is_not() {
 fn a_test_before_anything_could_be_met_is_named() {
     let mut problem = problem(A_AND_B, &[20; 4]);
     let test = |id: &str, skill: &str| TestWish {
-        id: id.into(),
+        id: called(id),
         name: id.to_uppercase(),
         minutes: Minutes(5),
-        skills: vec![skill.into()],
+        skills: vec![called(skill)],
     };
     problem.sessions[3].tests = vec![test("late", "a")];
     // What b needs takes at least the first session.
     problem.sessions[1].tests = vec![test("early", "b")];
     let found = solve(&problem, 1, 2_000).unwrap_err();
-    let taken: Vec<_> = found.tests.iter().map(|t| (t.session, t.test.as_str())).collect();
-    assert_eq!(taken, [(1, "early")]);
+    let early = TestTaken { session: 1, test: called("early") };
+    assert_eq!(found.of, Clashing::Held { locks: vec![], tests: vec![early] });
 }

@@ -1,5 +1,6 @@
 //! Edits by hand, what they cost, and what mends a breach.
 
+use crate::demo::called;
 use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::{Edit, Lock, Problem, TestWish, check, edit, mend, price, score, solve};
 use jogo_core::technique::skill::Stage;
@@ -40,11 +41,11 @@ const LAID: &str = "a@form 5 | a@form 5 | a@flow 5, b@form 5 | a@flow 5";
     Some((2, 1)),
 )]
 #[case::split(
-    Edit::Split { session: 3, block: 0, beside: Some("a@scan".into()) },
+    Edit::Split { session: 3, block: 0, beside: Some(called("a@scan")) },
     "a@form 5 | a@form 5 | a@flow 5, b@form 5 | a@flow+a@scan 5", Some((3, 0)),
 )]
 #[case::another_drill(
-    Edit::Replace { session: 3, block: 0, variant: "b@form".into() },
+    Edit::Replace { session: 3, block: 0, variant: called("b@form") },
     "a@form 5 | a@form 5 | a@flow 5, b@form 5 | b@form 5", Some((3, 0)),
 )]
 fn an_edit_changes_what_it_says_and_locks_what_was_set(
@@ -71,11 +72,11 @@ fn an_edit_changes_what_it_says_and_locks_what_was_set(
     "no drill that fits serves “A” at Contest: choose another stage",
 )]
 #[case::no_such_variant(
-    Edit::Replace { session: 0, block: 0, variant: "z@form".into() }, "/variant",
+    Edit::Replace { session: 0, block: 0, variant: called("z@form") }, "/variant",
     "this curriculum has no variant `z@form`: choose one of its own",
 )]
 #[case::no_such_goal(
-    Edit::Show { session: 0, skill: "z".into() }, "/skill",
+    Edit::Show { session: 0, skill: called("z") }, "/skill",
     "this skill is no goal of the curriculum: choose one of its goals",
 )]
 #[case::no_such_lock(Edit::Forget { lock: 0 }, "/lock", "there are 0 locks")]
@@ -105,7 +106,7 @@ fn showing_a_skill_takes_the_stage_place_and_time_that_cost_least() {
     let edited = edit(
         &problem,
         &plan("a@form 5 | a@form 5 | a@flow 5, b@form 5 | "),
-        &Edit::Show { session: 3, skill: "a".into() },
+        &Edit::Show { session: 3, skill: called("a") },
     )
     .unwrap();
     assert_eq!(edited.plan.sessions[3], plan("a@flow 10").sessions[0]);
@@ -119,7 +120,8 @@ fn the_price_is_the_difference_and_says_where_it_comes_from() {
     let before = score(&problem, &plan(LAID));
     let edited = edit(&problem, &plan(LAID), &Edit::Remove { session: 2, block: 0 }).unwrap();
     let price = price(&before, &score(&problem, &edited.plan));
-    let parts: Vec<_> = price.parts.iter().map(|p| (p.part, (p.points * 10.0).round() / 10.0)).collect();
+    let parts: Vec<_> =
+        price.parts.iter().map(|p| (p.part.code(), (p.points * 10.0).round() / 10.0)).collect();
     assert_eq!(parts, [("S1", 10.0), ("S8", 3.0), ("S10", -0.3)]);
     assert_eq!(price.says, "+12.7: a goal moves away, minutes stay unused");
     assert_eq!(price.parts[0].new, ["A: 1 × Flow missing"]);
@@ -166,7 +168,7 @@ fn a_lock_that_nothing_keeps_is_forgotten_and_a_test_is_prepared() {
     assert_eq!(mended(&problem, LAID), ["Forget the lock of “drill-b”"]);
     problem.locks.clear();
     problem.sessions[2].tests =
-        vec![TestWish { id: "t".into(), name: "T".into(), minutes: Minutes(5), skills: vec!["a".into()] }];
+        vec![TestWish { id: called("t"), name: "T".into(), minutes: Minutes(5), skills: vec![called("a")] }];
     assert_eq!(mended(&problem, " |  |  | ").len(), 1);
 }
 

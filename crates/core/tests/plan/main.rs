@@ -12,13 +12,12 @@ mod solve;
 mod upset;
 mod why;
 
+use crate::demo::called;
 use std::collections::BTreeMap;
 
 use jiff::ToSpan;
 use jiff::civil::{Date, date};
-use jogo_core::plan::{
-    Approach, Block, Limits, Plan, Problem, SessionWish, SkillWish, Variant, stitches, variant_id,
-};
+use jogo_core::plan::{Approach, Block, Limits, Plan, Problem, SessionWish, SkillWish, Variant, stitches};
 use jogo_core::technique::skill::{Need, Stage, Strand};
 use jogo_core::units::{Difficulty, Minutes, Share};
 
@@ -33,10 +32,10 @@ fn problem(skills: &[Wished<'_>], minutes: &[u32]) -> Problem {
     let variants = skills.iter().flat_map(|(id, ..)| {
         let strands = all.clone();
         [Stage::Form, Stage::Flow, Stage::Scan].into_iter().map(move |stage| Variant {
-            id: variant_id(id, stage),
             strands: strands.clone(),
+            title: format!("drill-{id}"),
             difficulty: Difficulty(2.0),
-            ..Variant::of(&format!("drill-{id}"), stage, &[id])
+            ..Variant::of(&called(id), stage, &[called(id)])
         })
     });
     Problem {
@@ -61,12 +60,12 @@ fn problem(skills: &[Wished<'_>], minutes: &[u32]) -> Problem {
         skills: skills
             .iter()
             .map(|(id, present, goal, needs)| SkillWish {
-                id: (*id).to_owned(),
+                id: called(id),
                 name: id.to_uppercase(),
                 strand: Strand::BallMastery,
                 present: *present,
                 goal: *goal,
-                needs: needs.iter().map(|(s, at)| Need { skill: (*s).to_owned(), stage: *at }).collect(),
+                needs: needs.iter().map(|(s, at)| Need { skill: called(s), stage: *at }).collect(),
             })
             .collect(),
     }
@@ -77,8 +76,9 @@ fn problem(skills: &[Wished<'_>], minutes: &[u32]) -> Problem {
 fn plan(sessions: &str) -> Plan {
     let block = |text: &str| {
         let (variant, minutes) = text.trim().split_once(' ').unwrap();
-        let (variant, beside) = variant.split_once('+').map_or((variant, None), |(v, b)| (v, Some(b.into())));
-        Block { beside, ..Block::of(variant, Minutes(minutes.parse().unwrap())) }
+        let (variant, beside) =
+            variant.split_once('+').map_or((variant, None), |(v, b)| (v, Some(called(b))));
+        Block { beside, ..Block::of(&called(variant), Minutes(minutes.parse().unwrap())) }
     };
     let session = |text: &str| text.split(',').filter(|t| !t.trim().is_empty()).map(block).collect();
     Plan { sessions: sessions.split('|').map(session).collect() }
@@ -89,7 +89,7 @@ const A_AND_B: &[Wished<'static>] =
 
 /// A variant of a problem, to be changed.
 fn variant_of<'p>(problem: &'p mut Problem, id: &str) -> &'p mut Variant {
-    problem.variants.iter_mut().find(|v| v.id == id).unwrap()
+    problem.variants.iter_mut().find(|v| v.id == called(id)).unwrap()
 }
 
 // By hand: a on 6 and 10 January in Form, on 17 January (after 7 days) in Flow, then b; and a rest of 11 days frays.
@@ -101,16 +101,15 @@ fn stitches_say_which_exposure_they_are_and_where_the_line_frays() {
         .into_iter()
         .map(|s| (s.skill, s.session, s.block, s.stage, s.minutes.0, s.nth, s.of, s.first, s.frayed))
         .collect();
-    let a = |session, stage, minutes, nth, first| {
-        ("a".to_owned(), session, 0, stage, minutes, nth, 2, first, false)
-    };
+    let a =
+        |session, stage, minutes, nth, first| (called("a"), session, 0, stage, minutes, nth, 2, first, false);
     assert_eq!(
         found,
         [
             a(0, Stage::Form, 5, 1, true),
             a(1, Stage::Form, 7, 2, false),
             a(3, Stage::Flow, 5, 1, false),
-            ("b".to_owned(), 3, 1, Stage::Form, 6, 1, 2, true, false),
+            (called("b"), 3, 1, Stage::Form, 6, 1, 2, true, false),
         ]
     );
     let rested = stitches(&wished, &plan("a@form 5 |  |  | a@form 5"));

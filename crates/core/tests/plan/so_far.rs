@@ -1,5 +1,6 @@
 //! What results so far show beside the forecast.
 
+use super::demo::called;
 use std::collections::BTreeMap;
 
 use jiff::civil::{Date, date};
@@ -29,7 +30,7 @@ fn found(run: &str, players: &[[Option<usize>; 3]]) -> SoFar {
 
 fn found_of(by_this: bool, run: &str, players: &[[Option<usize>; 3]]) -> SoFar {
     let problem = form_then_flow();
-    let players = players.iter().map(|had| BTreeMap::from([("a".into(), had.to_vec())]));
+    let players = players.iter().map(|had| BTreeMap::from([(called("a"), had.to_vec())]));
     let squad = Squad {
         by_this,
         days: days(&problem, TODAY),
@@ -109,7 +110,7 @@ fn what_squads_show_by_another_plan_tells_of_rates_alone() {
 #[test]
 fn nobody_begins_below_the_squad() {
     let problem = problem(&[("a", Some(Stage::Flow), Stage::Flow, &[])], &[20; 4]);
-    let players = vec![BTreeMap::from([("a".into(), vec![Some(0), Some(0), Some(2)])])];
+    let players = vec![BTreeMap::from([(called("a"), vec![Some(0), Some(0), Some(2)])])];
     let run = "a@form 6 | a@flow 6 | a@flow 6 | ";
     let (days, foreseen) = (days(&problem, TODAY), foreseen(&problem, run));
     let squad = Squad { by_this: true, days, run: plan(run), players, problem: problem.clone() };
@@ -123,7 +124,7 @@ fn nobody_begins_below_the_squad() {
 fn a_rate_that_may_not_be_assumed_is_not_proposed() {
     let mut problem = form_then_flow();
     problem.variants.iter_mut().for_each(|variant| variant.working = Share(0.01));
-    let players = vec![BTreeMap::from([("a".into(), vec![Some(0), Some(2), Some(2)])]); 1000];
+    let players = vec![BTreeMap::from([(called("a"), vec![Some(0), Some(2), Some(2)])]); 1000];
     let run = "a@form 5 |  |  | ";
     let (days, foreseen) = (days(&problem, TODAY), foreseen(&problem, run));
     let squad = Squad { by_this: true, days, run: plan(run), players, problem: problem.clone() };
@@ -142,7 +143,7 @@ fn what_is_foreseen_is_that_of_the_same_goals_and_players() {
     let run = "a@form 6 | b@form 6 | b@flow 6 | c@form 6";
     let forecast = foreseen(&problem, run);
     let of = |skill: usize, week: usize| forecast.skills[skill].reached[week].share.0;
-    let knows = |skill: &str| (skill.to_owned(), vec![None, Some(0), Some(1)]);
+    let knows = |skill: &str| (called(skill), vec![None, Some(0), Some(1)]);
     let all = BTreeMap::from([knows("a"), knows("b")]);
     let one = BTreeMap::from([knows("a")]);
     let squad = Squad {

@@ -1,9 +1,10 @@
 //! The planner: what it lays is legal, good, and the same each time.
 
 use jogo_core::academy::Academy;
-use jogo_core::plan::left_their_session;
 use jogo_core::plan::problem::example::{ExampleSize, example};
-use jogo_core::plan::{Lock, Plan, Problem, check, score, solve, solve_near, solve_while, stitches};
+use jogo_core::plan::{
+    Clashing, Lock, Plan, Problem, check, left_their_session, score, solve, solve_near, solve_while, stitches,
+};
 use jogo_core::technique::skill::Stage;
 use jogo_core::units::Minutes;
 use proptest::prelude::*;
@@ -156,7 +157,8 @@ fn minutes_locked_beyond_a_session_forbid_every_plan() {
     let mut problem = problem(A_AND_B, &[12, 20]);
     let block = plan("a@form 7").sessions.remove(0).remove(0);
     problem.locks = vec![Lock { session: 0, block }; 2];
-    assert_eq!(solve(&problem, 1, 500).unwrap_err().locks.len(), 2);
+    let of = Clashing::Held { locks: problem.locks.clone(), tests: vec![] };
+    assert_eq!(solve(&problem, 1, 500).unwrap_err().of, of);
     problem.sessions[0].minutes = Minutes(14);
     assert!(solve(&problem, 1, 500).is_ok());
 }

@@ -1,8 +1,9 @@
 //! What becomes of a plan when an evening falls out or is cut short.
 
-use jogo_core::plan::left_their_session;
 use jogo_core::plan::problem::example::{ExampleSize, example};
-use jogo_core::plan::{BlockId, GoingOn, Plan, Problem, Remedy, advised, check, remedies, solve};
+use jogo_core::plan::{
+    BlockId, GoingOn, Plan, Problem, Remedy, Rule, advised, check, left_their_session, remedies, solve,
+};
 use jogo_core::units::Minutes;
 use proptest::prelude::*;
 
@@ -21,7 +22,10 @@ fn skipping_an_evening_says_what_is_then_short_and_what_breaks() {
     let [.., skip] = three(&problem(A_AND_B, &[20; 6]), &plan(LAID), 1, 0);
     assert_eq!(skip.plan, plan("a@form 5 |  | a@flow 5, b@form 6 | b@form 6 | a@flow 5 | "));
     assert_eq!((skip.moved, skip.short), (1, vec!["A: 1 × Form".to_owned()]));
-    assert_eq!(skip.breaches.iter().map(|b| (b.rule, b.session)).collect::<Vec<_>>(), [("H3", 2), ("H2", 2)]);
+    assert_eq!(
+        skip.breaches.iter().map(|b| (b.rule.code(), b.session)).collect::<Vec<_>>(),
+        [("H3", 2), ("H2", 2)]
+    );
 }
 
 // By hand: one block leaves the second evening, b the third and a the fifth; the a of the third goes on there at
@@ -72,7 +76,10 @@ fn what_was_left_out_before_counts_as_not_shown() {
     let squeeze = all.iter().find(|going_on| going_on.remedy == Remedy::Squeeze).unwrap();
     assert_eq!(squeeze.plan.sessions[..2], plan(LAID).sessions[..2], "what was planned stays written");
     let whole = [&run.sessions[..2], &squeeze.plan.sessions[2..]].concat();
-    assert_eq!(check(&problem, &Plan { sessions: whole }).into_iter().filter(|b| b.rule != "H1").count(), 0);
+    assert_eq!(
+        check(&problem, &Plan { sessions: whole }).into_iter().filter(|b| b.rule != Rule::Time).count(),
+        0
+    );
     assert!(remedies(&problem, &plan(LAID), &run, 6, Minutes(0)).is_empty(), "there is no seventh evening");
 }
 
@@ -86,7 +93,7 @@ proptest! {
         let [shift, squeeze, skip] = three(&problem, &solved.plan, at, left);
         for going_on in [&shift, &squeeze, &skip] {
             prop_assert_eq!(&going_on.plan.sessions[..at], &solved.plan.sessions[..at], "what was stays");
-            prop_assert!(!going_on.breaches.iter().any(|b| b.rule == "H1"), "{:?}", going_on.breaches);
+            prop_assert!(!going_on.breaches.iter().any(|b| b.rule == Rule::Time), "{:?}", going_on.breaches);
             prop_assert_eq!(going_on.moved, left_their_session(&solved.plan, &going_on.plan));
         }
         prop_assert_eq!(&skip.plan.sessions[at + 1..], &solved.plan.sessions[at + 1..]);

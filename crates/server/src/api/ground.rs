@@ -1,6 +1,6 @@
 //! Layout texts: read, measured and drawn.
 
-use actix_web::web::{Data, Json, ServiceConfig, post};
+use actix_web::web::{Data, ServiceConfig, post};
 use jogo_core::ground::layout::Layout;
 use jogo_core::ground::layout::measure::Measures;
 use jogo_core::input::InputError;
@@ -8,6 +8,7 @@ use jogo_core::units::{Metres, Pace};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;

@@ -16,7 +16,7 @@ use actix_web::body::MessageBody;
 use actix_web::dev::{ServiceFactory, ServiceRequest, ServiceResponse};
 use actix_web::http::header::{ETAG, IF_MATCH};
 use actix_web::middleware::{Compress, DefaultHeaders, from_fn};
-use actix_web::web::{self, Data, JsonConfig, PathConfig, PayloadConfig, QueryConfig};
+use actix_web::web::{self, Data, PathConfig, PayloadConfig, QueryConfig};
 use actix_web::{App, Error, HttpRequest, HttpResponse};
 use jiff::Timestamp;
 use jiff::civil::Date;
@@ -45,7 +45,6 @@ pub fn app(
 > {
     App::new()
         .app_data(state)
-        .app_data(JsonConfig::default().limit(problem::LARGEST_BODY).error_handler(problem::json))
         .app_data(PathConfig::default().error_handler(problem::path))
         .app_data(QueryConfig::default().error_handler(problem::query))
         .app_data(PayloadConfig::new(problem::LARGEST_BODY))

@@ -2,18 +2,18 @@
 
 use std::collections::{BTreeMap, BTreeSet};
 
-use actix_web::web::{Data, Json, Query, ServiceConfig, get, post, resource};
+use actix_web::web::{Data, Query, ServiceConfig, get, post, resource};
 use actix_web::{HttpRequest, HttpResponse};
 use jiff::civil::Date;
-use jogo_core::academy::band::BandId;
+use jogo_core::ids::{BandId, DrillId, MilestoneId, SkillId, TestId};
 use jogo_core::input::InputError;
 use jogo_core::progression::Map;
-use jogo_core::progression::check::{check, circle_in, still_named};
+use jogo_core::progression::check::{Beside, check, circle_in, still_named};
 use jogo_core::progression::compare::{Difference, compare};
 use jogo_core::progression::findings::{Around, Finding, findings};
 use jogo_core::progression::sheet::{MapSheet, lay_out};
 use jogo_core::progression::ways::{Pacing, Way};
-use jogo_core::technique::skill::{MilestoneId, Skill, SkillId, Stage};
+use jogo_core::technique::skill::{Skill, Stage};
 use jogo_store::progression::SkillChange;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
@@ -21,6 +21,7 @@ use uuid::Uuid;
 
 use super::{version, versioned};
 use crate::api::drill::library::Library;
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -57,7 +58,7 @@ pub(super) struct MapView {
 pub(super) struct ServedBy {
     skill: SkillId,
     stages: Vec<Stage>,
-    drill: String,
+    drill: DrillId,
     title: String,
 }
 
@@ -72,7 +73,7 @@ pub(super) struct MilestoneName {
 /// A test that a gate may ask for.
 #[derive(Serialize, ToSchema)]
 pub(super) struct TestName {
-    id: String,
+    id: TestId,
     name: String,
 }
 
@@ -83,7 +84,7 @@ async fn view(state: &State) -> Answer<HttpResponse> {
     let skills = state.store.skills().await?;
     let (drills, tests) = (state.store.drills().await?, state.store.tests().await?);
     let bands = Library::of(state).await?.bands();
-    let used_tests: BTreeSet<String> = state.store.used_tests().await?.into_iter().collect();
+    let used_tests: BTreeSet<TestId> = state.store.used_tests().await?.into_iter().collect();
     let map = Map::of(&skills);
     let milestones = state.store.milestones().await?;
     let named: BTreeSet<MilestoneId> = milestones.iter().map(|milestone| milestone.id.clone()).collect();
@@ -180,7 +181,15 @@ pub(super) async fn change(
             check(skill, &shelf).into_iter().map(move |fault| fault.inside(&format!("/put/{i}")))
         })
         .collect();
-    let named = still_named(&said.take_out, &next, &state.store.drills().await?);
+    let named = still_named(
+        &said.take_out,
+        &Beside {
+            skills: &next,
+            drills: &state.store.drills().await?,
+            tests: &state.store.tests().await?,
+            milestones: &state.store.milestones().await?,
+        },
+    );
     faults.extend(named.into_iter().map(|fault| fault.inside("/take_out")));
     if faults.is_empty() {
         faults.extend(circle_in(&next).map(|says| InputError::at("/put", says)));

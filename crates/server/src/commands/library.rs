@@ -17,6 +17,7 @@ use serde::de::DeserializeOwned;
 use serde_json::Value;
 
 use super::Stopped;
+use crate::json::pointer;
 
 /// The largest file that is read.
 const LARGEST_FILE: u64 = 4_000_000;
@@ -124,7 +125,7 @@ impl Pieces {
         let skills: Vec<Skill> = self.skills.iter().map(|(_, skill)| skill.clone()).chain(known).collect();
         let known = store.tests().await.map_err(stored)?;
         let tests: Vec<Test> = self.tests.iter().map(|(_, test)| test.clone()).chain(known).collect();
-        let named: Vec<String> = tests.iter().map(|test| test.id.clone()).collect();
+        let named: Vec<_> = tests.iter().map(|test| test.id.clone()).collect();
         let own = self.milestones.iter().map(|(_, milestone)| milestone.id.clone());
         let kept = store.milestones().await.map_err(stored)?;
         let milestones: Vec<_> = own.chain(kept.into_iter().map(|milestone| milestone.id)).collect();
@@ -151,20 +152,19 @@ impl Pieces {
         let mut seen = std::collections::BTreeSet::new();
         let after: Vec<Skill> = skills.iter().filter(|skill| seen.insert(&skill.id)).cloned().collect();
         self.faults.extend(circle_in(&after));
-        let names = |kind: &str, all: Vec<(&String, &String)>| twice(kind, all);
-        self.faults.extend(names("drill", self.drills.iter().map(|(at, d)| (at, &d.id)).collect()));
-        self.faults.extend(names("skill", self.skills.iter().map(|(at, s)| (at, &s.id)).collect()));
-        self.faults.extend(names("test", self.tests.iter().map(|(at, t)| (at, &t.id)).collect()));
-        self.faults.extend(names("milestone", self.milestones.iter().map(|(at, m)| (at, &m.id)).collect()));
-        self.faults.extend(names("band", self.bands.iter().map(|(at, b)| (at, &b.id)).collect()));
+        self.faults.extend(twice("drill", self.drills.iter().map(|(at, d)| (at, d.id.as_str()))));
+        self.faults.extend(twice("skill", self.skills.iter().map(|(at, s)| (at, s.id.as_str()))));
+        self.faults.extend(twice("test", self.tests.iter().map(|(at, t)| (at, t.id.as_str()))));
+        self.faults.extend(twice("milestone", self.milestones.iter().map(|(at, m)| (at, m.id.as_str()))));
+        self.faults.extend(twice("band", self.bands.iter().map(|(at, b)| (at, b.id.as_str()))));
         Ok(())
     }
 }
 
 /// Names that stand in two places.
-fn twice(kind: &str, all: Vec<(&String, &String)>) -> Vec<String> {
+fn twice<'a>(kind: &str, all: impl Iterator<Item = (&'a String, &'a str)>) -> Vec<String> {
     let mut seen = std::collections::BTreeMap::new();
-    let doubled = all.into_iter().filter_map(|(at, id)| {
+    let doubled = all.filter_map(|(at, id)| {
         let first = seen.insert(id, at)?;
         Some(format!("{at}/id: a {kind} `{id}` already stands in {first}: keep one"))
     });
@@ -179,17 +179,11 @@ pub(super) fn typed<T: DeserializeOwned>(
     match serde_path_to_error::deserialize(piece) {
         Ok(piece) => Some((at.to_owned(), piece)),
         Err(error) => {
-            let place = error.path().to_string();
-            let pointer = if place == "." { String::new() } else { format!("/{}", pointer(&place)) };
+            let pointer = pointer(error.path());
             faults.push(format!("{at}{pointer}: {}", error.into_inner()));
             None
         }
     }
-}
-
-/// `doses.u8-u9.sets` and `rungs[2].levers` as JSON pointers.
-fn pointer(place: &str) -> String {
-    place.replace(['.', '['], "/").replace(']', "").replace("//", "/")
 }
 
 pub(super) fn text_of(path: &Path) -> Result<String, String> {

@@ -20,11 +20,10 @@ use tracing_subscriber::filter::LevelFilter;
 use uuid::Uuid;
 
 use crate::clock::Clock;
-use crate::post;
 use crate::post::transport::Post;
 use crate::problem::Answer;
 use crate::state::State;
-use crate::{api, demo, sign_in::passwords, views::team_levels};
+use crate::{api, demo, post, sign_in::passwords, views::team_levels};
 
 /// Plan, deliver and assess technical football for children.
 #[derive(Debug, Parser)]

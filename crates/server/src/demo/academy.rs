@@ -178,7 +178,8 @@ impl<'s> Cast<'s> {
             coaches.push(self.invented().await?);
         }
         let id = Uuid::now_v7();
-        self.store.add_team(id, club, sketch.band, sketch.name, &coaches).await?;
+        let band = sketch.band.parse()?;
+        self.store.add_team(id, club, &band, sketch.name, &coaches).await?;
         Ok(Team { id, coach })
     }
 }

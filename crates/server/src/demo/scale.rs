@@ -27,7 +27,7 @@ pub async fn add(story: &Story<'_>, cast: &mut Cast<'_>, islands: u32) -> Result
             let (club, coach) = clubs[nth % clubs.len()];
             let team = Uuid::now_v7();
             let name = format!("{} {island}", sketch.name);
-            story.store.add_team(team, club, sketch.band, &name, &[coach]).await?;
+            story.store.add_team(team, club, &sketch.band.parse()?, &name, &[coach]).await?;
             squad(story, sketch, (team, &name), coach).await?;
         }
     }

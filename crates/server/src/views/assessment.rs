@@ -1,7 +1,6 @@
 //! What a team's players have shown by a day: results with their levels, milestones, both feet.
 
 use jiff::civil::Date;
-use jogo_core::academy::band::BandId;
 use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::levels::{Level, NearTheLine, Thresholds};
 use jogo_core::assessment::milestones::ready::Stands;
@@ -11,8 +10,9 @@ use jogo_core::assessment::other_foot::{BothFeet, both_feet, foremost};
 use jogo_core::assessment::reliability::Repeatability;
 use jogo_core::assessment::results::{TestResult, counts, latest, results};
 use jogo_core::assessment::standards::{self, Standard};
+use jogo_core::ids::{BandId, MilestoneId, TestId};
 use jogo_core::review::groups::FootBehind;
-use jogo_core::technique::skill::{Gate, MilestoneId};
+use jogo_core::technique::skill::Gate;
 use jogo_store::Store;
 use jogo_store::academy::teams::{Player, Team};
 use jogo_store::assessment::levels::TeamCounts;
@@ -158,13 +158,13 @@ impl Assessment {
     }
 
     /// What is known of how well a test repeats itself.
-    pub fn known(&self, test: &str) -> Option<&Repeatability> {
+    pub fn known(&self, test: &TestId) -> Option<&Repeatability> {
         self.repeatability.get(test)?.as_ref().ok()
     }
 
     /// The thresholds of a test that held on a day, with the test.
-    fn thresholds(&self, test: &str, day: Date) -> Option<(&Test, Thresholds)> {
-        let test = self.tests.iter().find(|known| known.id == test)?;
+    fn thresholds(&self, test: &TestId, day: Date) -> Option<(&Test, Thresholds)> {
+        let test = self.tests.iter().find(|known| known.id == *test)?;
         let of_test: Vec<Standard> = self.standards.iter().filter(|s| s.test == test.id).cloned().collect();
         Some((test, standards::on(&of_test, day)?.thresholds))
     }

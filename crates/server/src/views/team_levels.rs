@@ -7,9 +7,10 @@ use jogo_store::assessment::levels::{KeptLevels, TeamCounts};
 
 use crate::problem::Answer;
 use crate::views::assessment::Assessment;
+use jogo_core::ids::BandId;
 
 /// The counts of all teams of a band. What is not kept is worked out and kept.
-pub async fn of_teams(store: &Store, band: &str) -> Answer<Vec<(Team, TeamCounts)>> {
+pub async fn of_teams(store: &Store, band: &BandId) -> Answer<Vec<(Team, TeamCounts)>> {
     let mut all = Vec::new();
     for KeptLevels { team, version, counts } in store.kept_levels(band).await? {
         let counts = match counts {

@@ -6,7 +6,7 @@ use jiff::civil::Date;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::{Held, Upset, holding};
 use jogo_core::delivery::{Outcome, Said};
-use jogo_core::plan::{Block, BlockId, drill_of};
+use jogo_core::plan::{Block, BlockId};
 use jogo_core::units::Minutes;
 use jogo_store::delivery::team_plans::Assigned;
 use serde::Serialize;
@@ -73,8 +73,8 @@ impl TeamEdition {
     pub fn title_of(&self, block: BlockId) -> String {
         let there = [&self.edition, &self.assigned.edition].into_iter().find_map(|edition| {
             let (session, place) = edition.plan.place_of(block)?;
-            let drill = drill_of(&edition.plan.sessions[session][place].variant);
-            Some(edition.drill(drill).map_or(drill, |found| found.title.as_str()).to_owned())
+            let drill = &edition.plan.sessions[session][place].variant.drill;
+            Some(edition.drill(drill).map_or(drill.as_str(), |found| found.title.as_str()).to_owned())
         });
         there.unwrap_or_default()
     }
@@ -156,8 +156,8 @@ pub async fn with_changes(state: &State, team: Uuid) -> Answer<(Vec<EveningEntry
 /// The running order of a session in lines: "8 min Roll, stop, step".
 pub fn order_in_lines(edition: &Edition, session: usize) -> Vec<String> {
     let line = |block: &Block| {
-        let drill = drill_of(&block.variant);
-        let title = edition.drill(drill).map_or(drill, |found| found.title.as_str());
+        let drill = &block.variant.drill;
+        let title = edition.drill(drill).map_or(drill.as_str(), |found| found.title.as_str());
         format!("{} {title}", block.minutes)
     };
     edition.plan.sessions.get(session).into_iter().flatten().map(line).collect()

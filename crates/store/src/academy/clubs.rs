@@ -2,10 +2,11 @@
 
 use std::collections::BTreeMap;
 
+use jogo_core::ids::BandId;
 use uuid::Uuid;
 
 use crate::academy::teams::Team;
-use crate::{Store, StoreError, Stored};
+use crate::{Store, StoreError, Stored, parsed};
 
 /// Somebody, by name.
 #[derive(Clone, Debug, PartialEq, Eq)]
@@ -71,10 +72,11 @@ impl Store {
         &self,
         id: Uuid,
         club: Uuid,
-        band: &str,
+        band: &BandId,
         name: &str,
         coaches: &[Uuid],
     ) -> Stored<()> {
+        let band = band.as_str();
         let mut tx = self.begin().await?;
         let added = sqlx::query!(
             "INSERT INTO team (id, club, band, name) VALUES (?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
@@ -166,7 +168,8 @@ impl Store {
                FROM team JOIN club ON club.id = club ORDER BY team.name"#
         );
         for r in teams.fetch_all(&self.read).await? {
-            let team = Team { id: r.id, name: r.name, club: r.club, band: r.band };
+            let team =
+                Team { id: r.id, name: r.name, club: r.club, band: parsed("the band of a team", &r.band)? };
             let coaches = coaches.remove(&team.id).unwrap_or_default();
             clubs[place[&r.club_id]].teams.push(StaffedTeam { team, coaches, players: r.players });
         }

@@ -6,6 +6,7 @@ pub mod teams;
 
 use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
+use jogo_core::ids::BandId;
 
 use crate::{Store, StoreError, Stored, from_json, to_json};
 
@@ -39,7 +40,8 @@ impl Store {
     }
 
     /// A band.
-    pub async fn band(&self, id: &str) -> Stored<Option<Band>> {
+    pub async fn band(&self, id: &BandId) -> Stored<Option<Band>> {
+        let id = id.as_str();
         let doc =
             sqlx::query_scalar!("SELECT doc FROM band WHERE id = ?", id).fetch_optional(&self.read).await?;
         doc.map(|doc| from_json("a band", &doc)).transpose()
@@ -60,7 +62,7 @@ impl Store {
         let changed = sqlx::query!(
             "UPDATE band SET doc = ?, version = version + 1 WHERE id = ? AND version = ?",
             doc,
-            band.id,
+            band.id.as_str(),
             version
         )
         .execute(&self.write)

@@ -4,6 +4,7 @@ use std::collections::BTreeMap;
 
 use jiff::Timestamp;
 use jogo_core::academy::roster::{BirthMonth, NewPlayer};
+use jogo_core::ids::BandId;
 use jogo_core::technique::skill::Side;
 use uuid::Uuid;
 
@@ -19,7 +20,24 @@ pub struct Team {
     /// Its club.
     pub club: String,
     /// Its band.
-    pub band: String,
+    pub band: BandId,
+}
+
+/// A team as it is kept.
+struct TeamRow {
+    id: Uuid,
+    name: String,
+    club: String,
+    band: String,
+}
+
+impl TryFrom<TeamRow> for Team {
+    type Error = StoreError;
+
+    fn try_from(row: TeamRow) -> Stored<Team> {
+        let band = parsed("the band of a team", &row.band)?;
+        Ok(Team { id: row.id, name: row.name, club: row.club, band })
+    }
 }
 
 /// A child in a squad.
@@ -34,38 +52,41 @@ pub struct Player {
 impl Store {
     /// All teams of the academy, by club and name.
     pub async fn teams(&self) -> Stored<Vec<Team>> {
-        Ok(sqlx::query_as!(
-            Team,
+        let rows = sqlx::query_as!(
+            TeamRow,
             r#"SELECT team.id AS "id: Uuid", team.name, club.name AS club, band FROM team JOIN club ON club.id = club
                ORDER BY club.name, team.name"#
         )
         .fetch_all(&self.read)
-        .await?)
+        .await?;
+        rows.into_iter().map(Team::try_from).collect()
     }
 
     /// The teams of a coach, by club and name.
     pub async fn teams_of(&self, person: Uuid) -> Stored<Vec<Team>> {
-        Ok(sqlx::query_as!(
-            Team,
+        let rows = sqlx::query_as!(
+            TeamRow,
             r#"SELECT team.id AS "id: Uuid", team.name, club.name AS club, band
                FROM team_coach JOIN team ON team.id = team_coach.team JOIN club ON club.id = club
                WHERE person = ? ORDER BY club.name, team.name"#,
             person
         )
         .fetch_all(&self.read)
-        .await?)
+        .await?;
+        rows.into_iter().map(Team::try_from).collect()
     }
 
     /// A team.
     pub async fn team(&self, id: Uuid) -> Stored<Option<Team>> {
-        Ok(sqlx::query_as!(
-            Team,
+        let rows = sqlx::query_as!(
+            TeamRow,
             r#"SELECT team.id AS "id: Uuid", team.name, club.name AS club, band FROM team JOIN club ON club.id = club
                WHERE team.id = ?"#,
             id
         )
         .fetch_optional(&self.read)
-        .await?)
+        .await?;
+        rows.map(Team::try_from).transpose()
     }
 
     /// The squad of a team, in its order.
@@ -91,7 +112,8 @@ impl Store {
     }
 
     /// When the players of a band's teams were born.
-    pub async fn birth_months(&self, band: &str) -> Stored<BTreeMap<Uuid, BirthMonth>> {
+    pub async fn birth_months(&self, band: &BandId) -> Stored<BTreeMap<Uuid, BirthMonth>> {
+        let band = band.as_str();
         let rows = sqlx::query!(
             r#"SELECT player.id AS "id: Uuid", birth_month FROM team JOIN player ON player.team = team.id WHERE band = ?"#,
             band

@@ -2,7 +2,7 @@
 
 use jogo_core::assessment::milestones::tally::Tally;
 use jogo_core::assessment::results::TestCount;
-use jogo_core::technique::skill::MilestoneId;
+use jogo_core::ids::{BandId, MilestoneId};
 use serde::{Deserialize, Serialize};
 use uuid::Uuid;
 
@@ -31,17 +31,18 @@ pub struct KeptLevels {
 
 impl Store {
     /// What is kept of the teams of a band, by club and name.
-    pub async fn kept_levels(&self, band: &str) -> Stored<Vec<KeptLevels>> {
+    pub async fn kept_levels(&self, band: &BandId) -> Stored<Vec<KeptLevels>> {
+        let id = band.as_str();
         let rows = sqlx::query!(
             r#"SELECT team.id AS "id: Uuid", team.name, club.name AS club, COALESCE(version, 0) AS "version!: i64", doc
                FROM team JOIN club ON club.id = club LEFT JOIN team_levels ON team_levels.team = team.id
                WHERE band = ? ORDER BY club.name, team.name"#,
-            band
+            id
         )
         .fetch_all(&self.read)
         .await?;
         let kept = rows.into_iter().map(|row| {
-            let team = Team { id: row.id, name: row.name, club: row.club, band: band.to_owned() };
+            let team = Team { id: row.id, name: row.name, club: row.club, band: band.clone() };
             let counts = row.doc.map(|doc| from_json("counts of a team", &doc)).transpose()?;
             Ok(KeptLevels { team, version: row.version, counts })
         });

@@ -2,6 +2,7 @@
 
 use jiff::Timestamp;
 use jogo_core::assessment::milestones::{Milestone, Override};
+use jogo_core::ids::MilestoneId;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
@@ -18,7 +19,7 @@ pub struct NewWord {
     /// On whom.
     pub player: Uuid,
     /// On what.
-    pub milestone: String,
+    pub milestone: MilestoneId,
     /// What it says; who says it is known.
     pub word: Override,
     /// When it was said, by the device.
@@ -31,7 +32,7 @@ pub struct KnownWord {
     /// On whom.
     pub player: Uuid,
     /// On what.
-    pub milestone: String,
+    pub milestone: MilestoneId,
     /// What it says.
     pub word: Override,
 }
@@ -45,7 +46,7 @@ pub(crate) async fn put(
     sqlx::query!(
         "INSERT INTO milestone (id, place, doc) VALUES (?, ?, ?)
          ON CONFLICT (id) DO UPDATE SET doc = excluded.doc, version = version + 1",
-        milestone.id,
+        milestone.id.as_str(),
         place,
         doc
     )
@@ -75,7 +76,8 @@ impl Store {
     }
 
     /// Takes a milestone out; one that a gate asks for, or on which a coach has said something, stays.
-    pub async fn drop_milestone(&self, id: &str) -> Stored<bool> {
+    pub async fn drop_milestone(&self, id: &MilestoneId) -> Stored<bool> {
+        let id = id.as_str();
         let mut tx = self.begin().await?;
         let gone = sqlx::query!(
             "DELETE FROM milestone WHERE id = ?
@@ -99,6 +101,7 @@ impl Store {
         for NewWord { id, player, milestone, word, said_at } in words {
             let (day, said_at) = (word.on.to_string(), stamp(*said_at));
             let verdict = to_word("a verdict", &word.verdict)?;
+            let milestone = milestone.as_str();
             let added = sqlx::query!(
                 "INSERT INTO milestone_word (id, player, milestone, day, verdict, reason, said_by, said_at, received_at)
                  VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
@@ -145,7 +148,7 @@ impl Store {
         let known = rows.into_iter().map(|row| {
             Ok(KnownWord {
                 player: row.player,
-                milestone: row.milestone,
+                milestone: parsed("the milestone of a word", &row.milestone)?,
                 word: Override {
                     on: parsed("the day of a word", &row.day)?,
                     verdict: from_word("a verdict", &row.verdict)?,

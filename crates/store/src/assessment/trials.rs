@@ -4,6 +4,7 @@ use jiff::Timestamp;
 use jiff::civil::Date;
 use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::results::{Origin, Trial};
+use jogo_core::ids::BandId;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
@@ -67,7 +68,7 @@ impl Store {
                  VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
                 id,
                 trial.player,
-                trial.test,
+                trial.test.as_str(),
                 taken_on,
                 side,
                 trial.value,
@@ -124,9 +125,10 @@ impl Store {
     pub async fn trials_of_band(
         &self,
         test: &Test,
-        band: &str,
+        band: &BandId,
         (from, before): (Date, Date),
     ) -> Stored<Vec<KnownTrial>> {
+        let band = band.as_str();
         let (from, before) = (from.to_string(), before.to_string());
         sqlx::query_as!(
             Row,
@@ -136,7 +138,7 @@ impl Store {
                    AND NOT EXISTS (SELECT 1 FROM trial_taken_back WHERE trial = trial.id)
                ORDER BY trial.said_at, trial.id"#,
             band,
-            test.id,
+            test.id.as_str(),
             from,
             before
         )
@@ -180,7 +182,7 @@ impl TryFrom<Row> for KnownTrial {
     fn try_from(row: Row) -> Stored<KnownTrial> {
         let trial = Trial {
             player: row.player,
-            test: row.test,
+            test: parsed("the test of a trial", &row.test)?,
             taken_on: parsed("the day of a trial", &row.taken_on)?,
             side: row.side.map(|side| from_word("a side", &side)).transpose()?,
             value: row.value,

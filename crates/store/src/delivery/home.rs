@@ -2,6 +2,7 @@
 
 use jiff::Timestamp;
 use jiff::civil::Date;
+use jogo_core::ids::DrillId;
 use uuid::Uuid;
 
 use crate::delivery::log::owned;
@@ -15,7 +16,7 @@ pub struct SelfReport {
     /// Who. The caller has checked that they are of the team.
     pub player: Uuid,
     /// Name of the drill in files.
-    pub drill: String,
+    pub drill: DrillId,
     /// On which day it was said.
     pub day: Date,
     /// Their best.
@@ -30,7 +31,7 @@ pub struct Reported {
     /// Who.
     pub player: Uuid,
     /// Name of the drill in files.
-    pub drill: String,
+    pub drill: DrillId,
     /// On which day.
     pub day: Date,
     /// Their best.
@@ -87,7 +88,7 @@ impl Store {
         let at = stamp(at);
         let mut tx = self.begin().await?;
         for SelfReport { id, player, drill, day, best, said_at } in reports {
-            let (day, said_at) = (day.to_string(), stamp(*said_at));
+            let (drill, day, said_at) = (drill.as_str(), day.to_string(), stamp(*said_at));
             sqlx::query!(
                 "INSERT INTO self_reported (id, player, drill, day, best, said_by, said_at, received_at)
                  VALUES (?, ?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",
@@ -131,7 +132,8 @@ impl Store {
         rows.into_iter()
             .map(|r| {
                 let day = parsed("the day of a self-report", &r.day)?;
-                Ok(Reported { player: r.player, drill: r.drill, day, best: r.best as u32 })
+                let drill = parsed("the drill of a self-report", &r.drill)?;
+                Ok(Reported { player: r.player, drill, day, best: r.best as u32 })
             })
             .collect()
     }

@@ -4,6 +4,7 @@ use jiff::Timestamp;
 use jiff::civil::Date;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::TeamPlan;
+use jogo_core::ids::BandId;
 use jogo_core::plan::Plan;
 use uuid::Uuid;
 
@@ -87,7 +88,8 @@ impl Store {
     }
 
     /// The latest editions of all curricula of a band.
-    pub async fn latest_editions(&self, band: &str) -> Stored<Vec<(Uuid, Edition)>> {
+    pub async fn latest_editions(&self, band: &BandId) -> Stored<Vec<(Uuid, Edition)>> {
+        let band = band.as_str();
         let rows = sqlx::query!(
             r#"SELECT id AS "id: Uuid", doc FROM edition
                WHERE json_extract(doc, '$.band.id') = ?

@@ -1,6 +1,8 @@
 //! A small academy in a database file of its own.
 
 use std::collections::BTreeMap;
+use std::fmt::Debug;
+use std::str::FromStr;
 
 use jiff::Timestamp;
 use jiff::civil::date;
@@ -32,6 +34,11 @@ pub struct Academy {
     pub other_team: Uuid,
 }
 
+/// An id that a test names.
+pub fn called<T: FromStr<Err: Debug>>(id: &str) -> T {
+    id.parse().unwrap()
+}
+
 pub fn at(text: &str) -> Timestamp {
     format!("2031-02-10T{text}Z").parse().unwrap()
 }
@@ -53,7 +60,7 @@ pub fn player(n: u128, name: &str) -> Player {
 
 pub fn band(id: &str) -> Band {
     Band {
-        id: id.into(),
+        id: called(id),
         name: id.to_uppercase(),
         youngest: 7,
         oldest: 8,
@@ -70,19 +77,19 @@ pub fn band(id: &str) -> Band {
 
 pub fn milestone(id: &str, says: &str) -> Milestone {
     let measured = Measured {
-        test: "four-cuts".into(),
+        test: called("four-cuts"),
         reach: Reach::Level(Level::Building),
         feet: Feet::Both,
         times: 1,
         of_last: 2,
     };
     Milestone {
-        id: id.into(),
+        id: called(id),
         says: says.into(),
         short: says.into(),
-        skill: "cut".into(),
+        skill: called("cut"),
         stage: Stage::Form,
-        band: "u8-u9".into(),
+        band: called("u8-u9"),
         evidence: Evidence::Measured(measured),
     }
 }
@@ -91,18 +98,18 @@ pub fn milestone(id: &str, says: &str) -> Milestone {
 pub fn word_on(n: u128, player: u128, milestone: &str) -> NewWord {
     let word =
         Override { on: date(2031, 2, 10), verdict: Verdict::Met, reason: "Seen".into(), by: String::new() };
-    NewWord { id: id(n), player: id(player), milestone: milestone.into(), word, said_at: at("18:00:00") }
+    NewWord { id: id(n), player: id(player), milestone: called(milestone), word, said_at: at("18:00:00") }
 }
 
 pub async fn academy() -> Academy {
     let folder = tempfile::tempdir().unwrap();
     let store = Store::open(&folder.path().join("academy.sqlite")).await.unwrap();
     let test = Test {
-        id: "four-cuts".into(),
+        id: called("four-cuts"),
         name: "Four cuts".into(),
         short: "Cuts".into(),
         how: "Count.".into(),
-        skill: "cut".into(),
+        skill: called("cut"),
         protocol: Protocol::Count { seconds: 30 },
         per_side: false,
         trials: 2,
@@ -116,8 +123,8 @@ pub async fn academy() -> Academy {
     store.put_library(&library, at("08:00:00")).await.unwrap();
     store.add_person(&person(1, "una"), at("08:00:00")).await.unwrap();
     store.add_club(id(10), "Tern Cove").await.unwrap();
-    store.add_team(id(20), id(10), "u8-u9", "Tern Cove Blue", &[id(1)]).await.unwrap();
-    store.add_team(id(21), id(10), "u8-u9", "Tern Cove White", &[]).await.unwrap();
+    store.add_team(id(20), id(10), &called("u8-u9"), "Tern Cove Blue", &[id(1)]).await.unwrap();
+    store.add_team(id(21), id(10), &called("u8-u9"), "Tern Cove White", &[]).await.unwrap();
     Academy { store, folder, coach: id(1), team: id(20), other_team: id(21) }
 }
 
@@ -139,12 +146,12 @@ pub fn wishes(name: &str, start: &str) -> Curriculum {
 }
 
 pub fn plan() -> Plan {
-    let block = Block { id: Some(BlockId(id(90))), ..Block::of("wall-of-two@form", Minutes(6)) };
+    let block = Block { id: Some(BlockId(id(90))), ..Block::of(&called("wall-of-two@form"), Minutes(6)) };
     Plan { sessions: vec![vec![block]] }
 }
 
 pub async fn edition(academy: &Academy, curriculum: Curriculum) -> Edition {
-    let band = academy.store.band("u8-u9").await.unwrap().unwrap();
+    let band = academy.store.band(&called("u8-u9")).await.unwrap().unwrap();
     Edition {
         academy: Default::default(),
         curriculum,
@@ -165,7 +172,7 @@ pub fn new(n: u128, curriculum: u128, edition: &Edition) -> NewEdition<'_> {
 pub fn trial(n: u128, player: u128, value: f64) -> NewTrial {
     let trial = Trial {
         player: id(player),
-        test: "four-cuts".into(),
+        test: called("four-cuts"),
         side: None,
         taken_on: date(2031, 2, 10),
         value,

@@ -1,6 +1,6 @@
 //! Clubs, their teams, and who leads and coaches them.
 
-use crate::academy::{Academy, academy, at, id, person, player};
+use crate::academy::{Academy, academy, at, called, id, person, player};
 use jogo_store::StoreError;
 use jogo_store::academy::clubs::{Club, Named};
 use rstest::rstest;
@@ -18,8 +18,8 @@ async fn clubs_and_their_teams_come_by_name_with_their_people_and_players() {
     let academy = academy().await;
     let Academy { store, coach, team, .. } = &academy;
     store.add_club(id(11), "Gull Point").await.unwrap();
-    store.add_team(id(30), id(11), "u8-u9", "Gull Point Two", &[]).await.unwrap();
-    store.add_team(id(31), id(11), "u8-u9", "Gull Point One", &[*coach]).await.unwrap();
+    store.add_team(id(30), id(11), &called("u8-u9"), "Gull Point Two", &[]).await.unwrap();
+    store.add_team(id(31), id(11), &called("u8-u9"), "Gull Point One", &[*coach]).await.unwrap();
     store.add_lead(id(11), *coach).await.unwrap();
     store
         .add_players(*team, &[player(100, "Una"), player(101, "Olo")], *coach, at("09:00:00"))
@@ -40,7 +40,7 @@ async fn a_club_or_team_that_is_added_twice_stays_as_it_was() {
     let academy = academy().await;
     let Academy { store, coach, team, .. } = &academy;
     store.add_club(id(10), "Another name").await.unwrap();
-    store.add_team(*team, id(10), "u8-u9", "Another name", &[]).await.unwrap();
+    store.add_team(*team, id(10), &called("u8-u9"), "Another name", &[]).await.unwrap();
     let clubs = store.clubs().await.unwrap();
     assert_eq!((clubs.len(), clubs[0].name.as_str()), (1, "Tern Cove"));
     assert_eq!(teams(&clubs[0])[0].0, "Tern Cove Blue");
@@ -60,11 +60,11 @@ async fn no_two_clubs_and_no_two_teams_of_a_club_have_one_name() {
     assert_eq!(says(store.add_club(id(12), "Tern Cove").await.unwrap_err()), club);
     assert_eq!(says(store.rename_club(id(11), "Tern Cove").await.unwrap_err()), club);
     let squad = "the club has a team “Tern Cove Blue” already: choose another name";
-    let added = store.add_team(id(32), id(10), "u8-u9", "Tern Cove Blue", &[]).await;
+    let added = store.add_team(id(32), id(10), &called("u8-u9"), "Tern Cove Blue", &[]).await;
     assert_eq!(says(added.unwrap_err()), squad);
     assert_eq!(says(store.change_team(*other_team, "Tern Cove Blue", &[]).await.unwrap_err()), squad);
     // Another club may have a team of that name, and a team may keep its own.
-    store.add_team(id(33), id(11), "u8-u9", "Tern Cove Blue", &[]).await.unwrap();
+    store.add_team(id(33), id(11), &called("u8-u9"), "Tern Cove Blue", &[]).await.unwrap();
     store.change_team(*team, "Tern Cove Blue", &[]).await.unwrap();
 }
 
@@ -97,7 +97,7 @@ async fn a_coach_whom_nobody_knows_leaves_everything_as_it_was(#[case] new: bool
     let academy = academy().await;
     let Academy { store, coach, team, .. } = &academy;
     let refused = match new {
-        true => store.add_team(id(34), id(10), "u8-u9", "Tern Cove Green", &[*coach, id(999)]).await,
+        true => store.add_team(id(34), id(10), &called("u8-u9"), "Tern Cove Green", &[*coach, id(999)]).await,
         false => store.change_team(*team, "Tern Cove Green", &[id(999)]).await,
     };
     assert!(matches!(refused, Err(StoreError::Database(_))));

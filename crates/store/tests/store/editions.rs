@@ -1,6 +1,6 @@
 //! Curricula change only from the version that was read; editions never change.
 
-use crate::academy::{Academy, academy, at, edition, id, new, plan, publishes_winter, wishes};
+use crate::academy::{Academy, academy, at, called, edition, id, new, plan, publishes_winter, wishes};
 use jogo_core::delivery::Outcome;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::plan::{Block, BlockId};
@@ -91,7 +91,7 @@ async fn a_team_that_joins_later_has_no_earlier_edition() {
     let academy = academy().await;
     let Academy { store, .. } = &academy;
     publishes_winter(&academy).await;
-    store.add_team(id(22), id(10), "u8-u9", "Tern Cove Red", &[]).await.unwrap();
+    store.add_team(id(22), id(10), &called("u8-u9"), "Tern Cove Red", &[]).await.unwrap();
     assert!(store.editions_of_team(id(22)).await.unwrap().is_empty());
 }
 
@@ -122,7 +122,7 @@ async fn the_latest_saying_counts_whatever_the_order(#[case] order: [usize; 3]) 
         store.add_log(*team, &of(&all[i]), *coach, at("19:00:00")).await.unwrap();
     }
     let said = store.said(*team, id(60)).await.unwrap();
-    let block = Block { id: Some(BLOCK), ..Block::of("taps@form", Minutes(8)) };
+    let block = Block { id: Some(BLOCK), ..Block::of(&called("taps@form"), Minutes(8)) };
     assert_eq!(said.of(0, &block), Some(&(Outcome::Short, Some(Minutes(4)))));
     let elsewhere = store.add_log(academy.other_team, &of(&all[0]), *coach, at("19:00:00")).await;
     assert!(matches!(elsewhere, Err(StoreError::Taken(_))), "an id belongs to one team");

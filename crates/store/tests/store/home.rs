@@ -1,6 +1,6 @@
 //! Secret addresses work until they are renewed; what players say of themselves is kept by its last word.
 
-use crate::academy::{Academy, academy, at, id, player};
+use crate::academy::{Academy, academy, at, called, id, player};
 use jiff::civil::date;
 use jogo_store::StoreError;
 use jogo_store::delivery::home::SelfReport;
@@ -10,7 +10,7 @@ fn report(n: u128, player: u128, drill: &str, best: u32, said: &str) -> SelfRepo
     SelfReport {
         id: id(n),
         player: id(player),
-        drill: drill.into(),
+        drill: called(drill),
         day: date(2031, 2, 10),
         best,
         said_at: at(said),
@@ -19,7 +19,7 @@ fn report(n: u128, player: u128, drill: &str, best: u32, said: &str) -> SelfRepo
 
 async fn bests(academy: &Academy) -> Vec<(Uuid, String, u32)> {
     let all = academy.store.self_reported(academy.team).await.unwrap();
-    all.into_iter().map(|said| (said.player, said.drill, said.best)).collect()
+    all.into_iter().map(|said| (said.player, said.drill.to_string(), said.best)).collect()
 }
 
 #[tokio::test]

@@ -1,6 +1,6 @@
 //! Drills and skills are kept with every state that they ever had.
 
-use crate::academy::{Academy, academy, at};
+use crate::academy::{Academy, academy, at, called};
 use jogo_core::drill::Drill;
 use jogo_core::technique::skill::Skill;
 use jogo_store::StoreError;
@@ -9,7 +9,7 @@ use jogo_store::progression::SkillChange;
 fn drill(id: &str, title: &str) -> Drill {
     let mut drill: Drill =
         serde_json::from_str(include_str!("../../../../demo/drills/weave-six.json")).unwrap();
-    (drill.id, drill.title) = (id.into(), title.into());
+    (drill.id, drill.title) = (called(id), title.into());
     drill
 }
 
@@ -28,8 +28,8 @@ async fn what_is_put_in_again_unchanged_makes_no_new_state() {
     let again = [drill("a", "A"), drill("b", "Another")];
     assert_eq!(store.put_drills(&again, None, at("10:00:00")).await.unwrap(), 1);
     let states = async |id| store.drill_history(id).await.unwrap().len();
-    assert_eq!((states("a").await, states("b").await), (1, 2));
-    assert_eq!(store.drill_version("b", 1).await.unwrap().unwrap().title, "B");
+    assert_eq!((states(&called("a")).await, states(&called("b")).await), (1, 2));
+    assert_eq!(store.drill_version(&called("b"), 1).await.unwrap().unwrap().title, "B");
 }
 
 #[tokio::test]
@@ -42,7 +42,7 @@ async fn a_name_that_is_taken_is_not_overwritten_and_of_two_changes_the_second_i
     store.change_drill(&drill("a", "First"), 1, *coach, at("09:02:00")).await.unwrap();
     let stale = store.change_drill(&drill("a", "Second"), 1, *coach, at("09:03:00")).await;
     assert!(matches!(stale, Err(StoreError::Stale)));
-    assert_eq!(store.kept_drill("a").await.unwrap().unwrap().drill.title, "First");
+    assert_eq!(store.kept_drill(&called("a")).await.unwrap().unwrap().drill.title, "First");
 }
 
 #[tokio::test]
@@ -51,11 +51,11 @@ async fn what_is_put_away_is_found_no_more_and_comes_back() {
     let Academy { store, coach, .. } = &academy;
     store.add_drill(&drill("a", "A"), *coach, at("09:00:00")).await.unwrap();
     let found = async || store.drills().await.unwrap().len();
-    assert!(store.archive_drill("a", Some(at("10:00:00"))).await.unwrap());
+    assert!(store.archive_drill(&called("a"), Some(at("10:00:00"))).await.unwrap());
     assert_eq!((found().await, store.kept_drills().await.unwrap().len()), (0, 1));
-    assert!(store.archive_drill("a", None).await.unwrap());
+    assert!(store.archive_drill(&called("a"), None).await.unwrap());
     assert_eq!(found().await, 1);
-    assert!(!store.archive_drill("nowhere", None).await.unwrap());
+    assert!(!store.archive_drill(&called("nowhere"), None).await.unwrap());
 }
 
 #[tokio::test]
@@ -70,13 +70,13 @@ async fn the_map_stands_as_it_stood_at_any_moment() {
         .unwrap();
     let version = store.map_version().await.unwrap();
     change(
-        &[SkillChange::Put(skill("give", "Give it")), SkillChange::TakeOut("go".into())],
+        &[SkillChange::Put(skill("give", "Give it")), SkillChange::TakeOut(called("go"))],
         version,
         "10:00:00",
     )
     .await
     .unwrap();
-    let stale = change(&[SkillChange::TakeOut("give".into())], version, "11:00:00").await;
+    let stale = change(&[SkillChange::TakeOut(called("give"))], version, "11:00:00").await;
     assert!(matches!(stale, Err(StoreError::Stale)));
     let names =
         async |time| store.skills_at(at(time)).await.unwrap().into_iter().map(|s| s.name).collect::<Vec<_>>();

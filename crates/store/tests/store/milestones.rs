@@ -1,6 +1,6 @@
 //! Milestones keep their order; a coach's word is kept once, with its reason.
 
-use crate::academy::{Academy, at, id, milestone, with_squads, word_on};
+use crate::academy::{Academy, at, called, id, milestone, with_squads, word_on};
 use jogo_core::assessment::milestones::Verdict;
 use jogo_store::StoreError;
 use jogo_store::assessment::milestones::NewWord;
@@ -30,9 +30,9 @@ async fn one_of_which_a_coach_has_spoken_stays() {
     let Academy { store, coach, team, .. } = &academy;
     store.put_milestone(&milestone("unspoken", "I can stop")).await.unwrap();
     store.add_words(*team, &[word_on(800, 100, "sole-turn")], *coach, at("18:00:00")).await.unwrap();
-    assert!(!store.drop_milestone("sole-turn").await.unwrap());
-    assert!(store.drop_milestone("unspoken").await.unwrap());
-    assert!(!store.drop_milestone("nowhere").await.unwrap());
+    assert!(!store.drop_milestone(&called("sole-turn")).await.unwrap());
+    assert!(store.drop_milestone(&called("unspoken")).await.unwrap());
+    assert!(!store.drop_milestone(&called("nowhere")).await.unwrap());
     assert_eq!(says(&academy).await, ["I can turn"]);
 }
 

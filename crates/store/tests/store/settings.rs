@@ -1,6 +1,6 @@
 //! The academy, its bands, tests and standards.
 
-use crate::academy::{Academy, academy, at, band, player, trial};
+use crate::academy::{Academy, academy, at, band, called, player, trial};
 use jiff::civil::date;
 use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::levels::Thresholds;
@@ -11,12 +11,12 @@ use rstest::rstest;
 
 fn standard(test: &str, from: &str, secure: f64) -> Standard {
     let thresholds = Thresholds { building: 4.0, secure, stretching: 20.0 };
-    Standard { test: test.into(), band: "u8-u9".into(), from: from.parse().unwrap(), thresholds }
+    Standard { test: called(test), band: called("u8-u9"), from: from.parse().unwrap(), thresholds }
 }
 
 async fn another_test(academy: &Academy, id: &str, name: &str) -> Test {
-    let test = academy.store.test("four-cuts").await.unwrap().unwrap();
-    Test { id: id.into(), name: name.into(), ..test }
+    let test = academy.store.test(&called("four-cuts")).await.unwrap().unwrap();
+    Test { id: called(id), name: name.into(), ..test }
 }
 
 #[tokio::test]
@@ -55,7 +55,7 @@ async fn of_two_changes_of_one_version_the_second_is_stale() {
         matches!(store.change_band(&band("u99"), 1).await, Err(StoreError::Stale)),
         "there is no such band"
     );
-    assert_eq!(store.band("u99").await.unwrap(), None);
+    assert_eq!(store.band(&called("u99")).await.unwrap(), None);
 }
 
 #[tokio::test]
@@ -69,7 +69,7 @@ async fn a_new_test_comes_last_and_a_changed_one_stays_in_its_place() {
         .unwrap();
     store.put_test(&another_test(&academy, "four-cuts", "Cuts").await, *coach, at("09:01:00")).await.unwrap();
     assert_eq!(names().await, ["Cuts", "A first"]);
-    assert!(store.test("nowhere").await.unwrap().is_none());
+    assert!(store.test(&called("nowhere")).await.unwrap().is_none());
 }
 
 #[rstest]
@@ -90,8 +90,8 @@ async fn a_test_goes_if_nothing_rests_on_it(#[case] taken: bool, #[case] set: bo
             .await
             .unwrap();
     }
-    assert_eq!(store.has_results("four-cuts").await.unwrap(), taken);
-    assert_eq!(store.drop_test("four-cuts", *coach, at("19:00:00")).await.unwrap(), goes);
+    assert_eq!(store.has_results(&called("four-cuts")).await.unwrap(), taken);
+    assert_eq!(store.drop_test(&called("four-cuts"), *coach, at("19:00:00")).await.unwrap(), goes);
     assert_eq!(store.tests().await.unwrap().is_empty(), goes);
 }
 
@@ -102,13 +102,13 @@ async fn standards_hold_from_a_day_and_one_of_the_same_day_is_replaced() {
     let first = [standard("four-cuts", "2031-03-01", 9.0), standard("four-cuts", "2031-01-01", 8.0)];
     store.set_standards(&first, *coach, at("09:00:00")).await.unwrap();
     store.set_standards(&[standard("four-cuts", "2031-03-01", 10.0)], *coach, at("10:00:00")).await.unwrap();
-    let all = store.standards("u8-u9").await.unwrap();
+    let all = store.standards(&called("u8-u9")).await.unwrap();
     let lines: Vec<_> = all.iter().map(|one| (one.from, one.thresholds.secure)).collect();
     assert_eq!(lines, [(date(2031, 1, 1), 8.0), (date(2031, 3, 1), 10.0)]);
-    assert_eq!(store.standards_of_test("four-cuts").await.unwrap(), all);
-    assert!(store.standards("u10-u12").await.unwrap().is_empty());
+    assert_eq!(store.standards_of_test(&called("four-cuts")).await.unwrap(), all);
+    assert!(store.standards(&called("u10-u12")).await.unwrap().is_empty());
     assert_eq!(store.used_tests().await.unwrap(), ["four-cuts"]);
-    assert_eq!(store.tests_by_band().await.unwrap(), [("four-cuts".to_owned(), "u8-u9".to_owned())]);
+    assert_eq!(store.tests_by_band().await.unwrap(), [(called("four-cuts"), called("u8-u9"))]);
 }
 
 #[rstest]
@@ -118,8 +118,8 @@ async fn standards_hold_from_a_day_and_one_of_the_same_day_is_replaced() {
 async fn one_standard_that_cannot_be_keeps_all_out(#[case] test: &str, #[case] band: &str) {
     let academy = academy().await;
     let Academy { store, coach, .. } = &academy;
-    let strange = Standard { band: band.into(), ..standard(test, "2031-01-01", 8.0) };
+    let strange = Standard { band: called(band), ..standard(test, "2031-01-01", 8.0) };
     let both = [standard("four-cuts", "2031-02-01", 8.0), strange];
     assert!(store.set_standards(&both, *coach, at("09:00:00")).await.is_err());
-    assert!(store.standards("u8-u9").await.unwrap().is_empty());
+    assert!(store.standards(&called("u8-u9")).await.unwrap().is_empty());
 }

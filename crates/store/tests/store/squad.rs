@@ -1,6 +1,6 @@
 //! Who stays together, all that is kept of one player, and erasing it.
 
-use crate::academy::{Academy, at, id, milestone, player, trial, with_squads, word_on};
+use crate::academy::{Academy, at, called, id, milestone, player, trial, with_squads, word_on};
 use jiff::civil::date;
 use jogo_core::assessment::results::Trial;
 use jogo_core::delivery::pairs::Pair;
@@ -77,7 +77,7 @@ async fn says_something_of_everything(academy: &Academy) {
     let report = SelfReport {
         id: id(500),
         player: id(100),
-        drill: "wall".into(),
+        drill: called("wall"),
         day: date(2031, 2, 9),
         best: 14,
         said_at: at("18:00:00"),
@@ -143,7 +143,7 @@ async fn of_an_erased_player_nothing_is_left_not_even_in_the_file() {
 #[tokio::test]
 async fn birth_months_are_known_by_band() {
     let academy = with_squads().await;
-    let months = academy.store.birth_months("u8-u9").await.unwrap();
+    let months = academy.store.birth_months(&called("u8-u9")).await.unwrap();
     assert_eq!((months.len(), months[&id(200)]), (5, "2022-04".parse().unwrap()));
-    assert!(academy.store.birth_months("u10-u12").await.unwrap().is_empty());
+    assert!(academy.store.birth_months(&called("u10-u12")).await.unwrap().is_empty());
 }

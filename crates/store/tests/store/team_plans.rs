@@ -2,7 +2,7 @@
 
 use std::collections::BTreeMap;
 
-use crate::academy::{Academy, academy, at, edition, id, new, plan, publishes_winter, wishes};
+use crate::academy::{Academy, academy, at, called, edition, id, new, plan, publishes_winter, wishes};
 use jiff::civil::{Date, date};
 use jogo_core::delivery::team_plan::TeamPlan;
 
@@ -77,16 +77,16 @@ async fn a_running_team_takes_a_new_edition_from_a_day_with_what_it_has_of_its_o
     assert_eq!((latest.published.number, latest.from, &latest.own), (2, Some(MONDAY), &own(9)));
     let elsewhere = store.editions_of_team(*other_team).await.unwrap().remove(0);
     assert_eq!((elsewhere.published.number, elsewhere.from, elsewhere.own), (2, None, TeamPlan::default()));
-    let latest = store.latest_editions("u8-u9").await.unwrap();
+    let latest = store.latest_editions(&called("u8-u9")).await.unwrap();
     assert_eq!(latest.iter().map(|(id, _)| *id).collect::<Vec<_>>(), [id(61)]);
-    assert!(store.latest_editions("u10-u12").await.unwrap().is_empty());
+    assert!(store.latest_editions(&called("u10-u12")).await.unwrap().is_empty());
 }
 
 #[tokio::test]
 async fn a_team_that_joins_later_works_by_an_edition_from_its_day() {
     let academy = published().await;
     let Academy { store, .. } = &academy;
-    store.add_team(id(22), id(10), "u8-u9", "Tern Cove Red", &[]).await.unwrap();
+    store.add_team(id(22), id(10), &called("u8-u9"), "Tern Cove Red", &[]).await.unwrap();
     for day in [MONDAY, date(2031, 2, 12)] {
         store.assign(id(22), id(60), day, at("12:00:00")).await.unwrap();
     }

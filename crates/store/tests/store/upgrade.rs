@@ -15,7 +15,7 @@ use sqlx::SqlitePool;
 use sqlx::sqlite::{SqliteConnectOptions, SqlitePoolOptions};
 use uuid::Uuid;
 
-use crate::academy::{Academy, academy, at, edition, id, new, wishes};
+use crate::academy::{Academy, academy, at, called, edition, id, new, wishes};
 
 /// The drill that the first version kept; how a drill is written is not the schema's business.
 const DRILL: &str = include_str!("../../../../demo/drills/weave-six.json");
@@ -111,8 +111,12 @@ const ROWS: [(usize, &str); 21] = [
 async fn old_edition() -> String {
     let academy = academy().await;
     let mut winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
-    winter.plan =
-        Plan { sessions: vec![vec![Block::of("a@form", Minutes(6)), Block::of("b@form", Minutes(7))]] };
+    winter.plan = Plan {
+        sessions: vec![vec![
+            Block::of(&called("a@form"), Minutes(6)),
+            Block::of(&called("b@form"), Minutes(7)),
+        ]],
+    };
     let mut doc: serde_json::Value = serde_json::to_value(&winter).unwrap();
     doc["skills"] = [UNANSWERED, SKILL]
         .map(|skill| serde_json::from_str::<serde_json::Value>(skill).unwrap())
@@ -162,7 +166,7 @@ async fn a_database_of_every_version_keeps_what_it_held(
         trials.iter().map(|taken| (taken.trial.player, taken.trial.value)).collect::<Vec<_>>(),
         [(id(100), 8.0)]
     );
-    assert_eq!(store.standards("u8-u9").await.unwrap()[0].thresholds.secure, 7.0);
+    assert_eq!(store.standards(&called("u8-u9")).await.unwrap()[0].thresholds.secure, 7.0);
     // What was said of a block by its place is said of the block.
     let kept = store.editions_of_team(id(20)).await.unwrap().remove(0);
     let blocks = &kept.edition.plan.sessions[0];
@@ -191,17 +195,17 @@ async fn a_database_of_every_version_keeps_what_it_held(
     assert!(noted.contains(&("chop: I can fly".to_owned(),)), "{noted:?}");
     pool.close().await;
     // And drills go on from there.
-    let kept = store.kept_drill("weave-six").await.unwrap().unwrap();
+    let kept = store.kept_drill(&called("weave-six")).await.unwrap().unwrap();
     assert_eq!((kept.version, kept.archived_at), (1, None));
     let drill = Drill { title: "Weave".into(), ..kept.drill };
     store.change_drill(&drill, 1, id(1), at("12:00:00")).await.unwrap();
-    let history = store.drill_history("weave-six").await.unwrap();
+    let history = store.drill_history(&called("weave-six")).await.unwrap();
     let saved: Vec<_> = history.iter().map(|saved| (saved.version, saved.by.as_deref())).collect();
     // Where no history was kept yet, the state that was found is its first.
     assert_eq!(saved, [(2, Some("Una Skar")), (1, None)]);
     if version >= 10 {
         assert_eq!(store.words(id(20)).await.unwrap().len(), 1);
-        assert!(!store.drop_milestone("four-cuts-form").await.unwrap(), "a gate asks for it");
+        assert!(!store.drop_milestone(&called("four-cuts-form")).await.unwrap(), "a gate asks for it");
     }
 }
 
@@ -286,7 +290,7 @@ async fn before_names(file: &Path) {
 async fn what_was_said_by_place_is_said_of_the_same_drills_by_name() {
     let academy = academy().await;
     let Academy { store, coach, team, folder, .. } = &academy;
-    let block = |variant: &str, minutes| Block::of(variant, Minutes(minutes));
+    let block = |variant: &str, minutes| Block::of(&called(variant), Minutes(minutes));
     let first = Plan {
         sessions: vec![
             vec![block("a@form", 6), block("b@form", 7)],

@@ -299,7 +299,7 @@ export function PlanFloor({ view, at, clash, forecast, soFar, saving, onChoose, 
               value={s.minutes}
               least={1}
               most={240}
-              wrong={clash?.session === i || broken(i)}
+              wrong={(clash?.of.kind === 'session' && clash.of.session === i) || broken(i)}
               saving={saving}
               onCommit={(value) => minutes(i, value)}
             />
@@ -318,7 +318,7 @@ export function PlanFloor({ view, at, clash, forecast, soFar, saving, onChoose, 
             skill={skill}
             top={y(skill.id) - ROW / 2}
             first={skill.strand !== rows[i - 1]?.strand}
-            clashes={clash?.goals.includes(skill.id) ?? false}
+            clashes={clash ? isOf(clash, skill.id) : false}
             chosen={at.skill === skill.id}
             reached={forecast?.skills.find((f) => f.skill === skill.id)?.reached.at(-1)?.share}
             onChoose={() =>
@@ -354,6 +354,10 @@ function DateMark({ date, narrow }: { date: string; narrow: boolean }) {
     </>
   )
 }
+
+/** Whether a skill's goal is one of those that clash. */
+const isOf = ({ of }: Schemas['Clash'], skill: string) =>
+  (of.kind === 'goals' && of.skills.includes(skill)) || (of.kind === 'stage' && of.skill === skill)
 
 interface LabelProps {
   skill: Schemas['SkillLine']

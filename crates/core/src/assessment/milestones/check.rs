@@ -3,8 +3,9 @@
 use super::{Measured, Milestone, Reach, Seen};
 use crate::academy::band::Band;
 use crate::assessment::benchmarks::{Protocol, Test};
-use crate::input::{InputError, name_in_files, short_text};
-use crate::technique::skill::{Gate, MilestoneId, Skill};
+use crate::ids::MilestoneId;
+use crate::input::{InputError, short_text};
+use crate::technique::skill::{Gate, Skill};
 
 /// A rule looks at no more than so many dates.
 const LONGEST_LOOK: u32 = 20;
@@ -13,9 +14,6 @@ const LONGEST_LOOK: u32 = 20;
 pub fn check(milestone: &Milestone, bands: &[Band], skills: &[Skill], tests: &[Test]) -> Vec<InputError> {
     let mut faults = Vec::new();
     let mut wrong = |at: &str, says: String| faults.push(InputError::at(at, says));
-    if let Err(says) = name_in_files(&milestone.id) {
-        wrong("/id", says);
-    }
     if let Err(says) = short_text(&milestone.says, 160) {
         wrong("/says", format!("the sentence {says}"));
     }

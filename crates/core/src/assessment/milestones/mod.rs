@@ -26,11 +26,11 @@ use std::collections::BTreeMap;
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
-use crate::academy::band::BandId;
-use crate::assessment::benchmarks::{Better, Protocol, SEEN, Test, TestId};
+use crate::assessment::benchmarks::{Better, Protocol, SEEN, Test};
 use crate::assessment::levels::Level;
 use crate::assessment::results::TestResult;
-use crate::technique::skill::{Gate, MilestoneId, Side, SkillId, Stage};
+use crate::ids::{BandId, MilestoneId, SkillId, TestId};
+use crate::technique::skill::{Gate, Side, Stage};
 
 /// What was met is kept when it is borne out so many days later.
 pub const KEPT_AFTER_DAYS: i32 = 21;
@@ -246,8 +246,8 @@ pub struct Shown<'a, P> {
 }
 
 impl<P: PartialEq> Shown<'_, P> {
-    fn of<'s>(&'s self, test: &'s str) -> impl Iterator<Item = &'s TestResult<P>> {
-        self.results.iter().filter(move |r| r.player == self.player && r.test == test)
+    fn of<'s>(&'s self, test: &'s TestId) -> impl Iterator<Item = &'s TestResult<P>> {
+        self.results.iter().filter(move |r| r.player == self.player && r.test == *test)
     }
 }
 

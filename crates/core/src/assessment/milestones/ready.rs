@@ -7,7 +7,8 @@
 use serde::Serialize;
 
 use super::{Milestone, Standing, State};
-use crate::technique::skill::{Gate, Skill, SkillId, Stage};
+use crate::ids::SkillId;
+use crate::technique::skill::{Gate, Skill, Stage};
 
 /// A milestone with where a player stands with it.
 pub type Stands<'a> = (&'a Milestone, &'a Standing);

@@ -12,6 +12,7 @@ use serde::Serialize;
 
 use super::Trial;
 use crate::assessment::benchmarks::{Protocol, Test};
+use crate::ids::TestId;
 use crate::input::sheet::{Sheet, shown};
 use crate::technique::skill::Side;
 
@@ -37,7 +38,7 @@ pub struct ResultLine<P> {
     /// The player, if they were found.
     pub player: Option<P>,
     /// The test, if it was found.
-    pub test: Option<String>,
+    pub test: Option<TestId>,
     /// The foot.
     pub side: Option<Side>,
     /// The day, as `2031-02-10`.
@@ -155,7 +156,8 @@ fn found_player<P: Copy>(name: &str, players: &[(P, String)]) -> Result<P, Strin
 
 fn found_test<'t>(name: &str, tests: &'t [Test]) -> Result<&'t Test, String> {
     let wanted = same(name);
-    let is = |test: &&Test| [&test.id, &test.name, &test.short].iter().any(|known| same(known) == wanted);
+    let is =
+        |test: &&Test| [test.id.as_str(), &test.name, &test.short].iter().any(|known| same(known) == wanted);
     tests.iter().find(is).ok_or_else(|| {
         let names: Vec<&str> = tests.iter().map(|test| test.short.as_str()).collect();
         format!("there is no test “{}”: one of {}", shown(name), names.join(", "))
@@ -199,7 +201,7 @@ pub fn lines<P: PartialEq>(trials: &[Trial<P>], players: &[(P, String)]) -> Vec<
         let marks: Vec<String> = trial.marks.iter().map(u8::to_string).collect();
         let value = if marks.is_empty() { trial.value.to_string() } else { marks.join(" ") };
         let day = trial.taken_on.to_string();
-        Some([name(trial)?, trial.test.clone(), side.to_owned(), day, value])
+        Some([name(trial)?, trial.test.to_string(), side.to_owned(), day, value])
     };
     std::iter::once(COLUMNS.map(str::to_owned)).chain(trials.iter().filter_map(line)).collect()
 }
@@ -208,6 +210,7 @@ pub fn lines<P: PartialEq>(trials: &[Trial<P>], players: &[(P, String)]) -> Vec<
 mod tests {
     use super::*;
     use crate::assessment::benchmarks::plain;
+    use crate::ids::called;
     use crate::input::sheet::to_csv;
     use jiff::civil::date;
     use rstest::rstest;
@@ -258,7 +261,7 @@ mod tests {
     fn what_is_written_can_be_read_back() {
         let trial = |player, test: &str, side, value, marks| Trial {
             player,
-            test: test.into(),
+            test: called(test),
             side,
             taken_on: date(2031, 2, 3),
             value,

@@ -10,9 +10,10 @@ use std::collections::BTreeMap;
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
-use crate::assessment::benchmarks::{Test, TestId};
+use crate::assessment::benchmarks::Test;
 use crate::assessment::levels::Level;
 use crate::assessment::standards::{self, Standard};
+use crate::ids::TestId;
 use crate::technique::skill::Side;
 
 /// One trial of a player; `P` is whatever names the player.
@@ -197,6 +198,7 @@ mod tests {
     use super::*;
     use crate::assessment::benchmarks::{Protocol, plain};
     use crate::assessment::levels::Thresholds;
+    use crate::ids::called;
     use jiff::civil::date;
 
     fn weave() -> Test {
@@ -205,13 +207,13 @@ mod tests {
 
     fn standard(from: Date, secure: f64) -> Standard {
         let thresholds = Thresholds { building: 22.0, secure, stretching: 14.0 };
-        Standard { test: "weave".into(), band: "u8-u9".into(), from, thresholds }
+        Standard { test: called("weave"), band: called("u8-u9"), from, thresholds }
     }
 
     fn trial(player: u32, side: Side, day: i8, value: f64) -> Trial<u32> {
         Trial {
             player,
-            test: "weave".into(),
+            test: called("weave"),
             side: Some(side),
             taken_on: date(2031, 2, day),
             value,

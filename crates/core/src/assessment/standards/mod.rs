@@ -8,8 +8,8 @@
 //! use jogo_core::assessment::standards::{Standard, on};
 //!
 //! let standard = |from, secure| Standard {
-//!     test: "four-cuts".into(),
-//!     band: "u8-u9".into(),
+//!     test: "four-cuts".parse().unwrap(),
+//!     band: "u8-u9".parse().unwrap(),
 //!     from,
 //!     thresholds: Thresholds { building: 3.0, secure, stretching: 12.0 },
 //! };
@@ -25,9 +25,8 @@ pub mod suggest;
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
-use crate::academy::band::BandId;
-use crate::assessment::benchmarks::TestId;
 use crate::assessment::levels::Thresholds;
+use crate::ids::{BandId, TestId};
 
 /// The thresholds of a test for a band, and the day from which they hold.
 #[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]

@@ -5,8 +5,7 @@ use std::collections::BTreeSet;
 use jiff::civil::{Date, Weekday};
 
 use super::Edition;
-use crate::plan::drill_of;
-use crate::technique::skill::SkillId;
+use crate::ids::SkillId;
 
 /// A week that lies ahead.
 #[derive(Clone, Debug, PartialEq, Eq)]
@@ -27,7 +26,7 @@ impl Edition {
         let first = evenings.iter().find(|evening| evening.date >= monday)?;
         let of_week = evenings.iter().zip(&self.plan.sessions).filter(|(e, _)| e.week == first.week);
         let variants = of_week.flat_map(|(_, blocks)| blocks).map(|block| &block.variant);
-        let served = variants.filter_map(|variant| self.drill(drill_of(variant))).flat_map(|d| &d.serves);
+        let served = variants.filter_map(|variant| self.drill(&variant.drill)).flat_map(|d| &d.serves);
         let skills = served.map(|serves| serves.skill.clone()).collect();
         Some(Ahead { from: first.date, week: first.week, skills })
     }

@@ -6,6 +6,7 @@
 use std::collections::BTreeMap;
 
 use super::Edition;
+use crate::plan::VariantId;
 use crate::units::Minutes;
 
 impl Edition {
@@ -63,8 +64,8 @@ impl Edition {
     fn blocks_since(&self, earlier: &Edition) -> Vec<String> {
         let (now, then) = (&self.plan.sessions, &earlier.plan.sessions);
         let sessions = now.len().max(then.len());
-        let laid = |plan: &[Vec<crate::plan::Block>], at: usize| -> BTreeMap<String, Vec<Minutes>> {
-            let mut laid: BTreeMap<String, Vec<Minutes>> = BTreeMap::new();
+        let laid = |plan: &[Vec<crate::plan::Block>], at: usize| -> BTreeMap<VariantId, Vec<Minutes>> {
+            let mut laid: BTreeMap<VariantId, Vec<Minutes>> = BTreeMap::new();
             for block in plan.get(at).into_iter().flatten() {
                 laid.entry(block.variant.clone()).or_default().push(block.minutes);
             }
@@ -72,7 +73,7 @@ impl Edition {
         };
         // What left and what came, by variant: in which sessions.
         let (mut left, mut came) =
-            (BTreeMap::<String, Vec<usize>>::new(), BTreeMap::<String, Vec<usize>>::new());
+            (BTreeMap::<VariantId, Vec<usize>>::new(), BTreeMap::<VariantId, Vec<usize>>::new());
         let mut said = Vec::new();
         for at in 0..sessions {
             let (before, after) = (laid(then, at), laid(now, at));
@@ -111,12 +112,9 @@ impl Edition {
     }
 
     /// The title of a variant's drill and its stage, as "Toe taps, Flow".
-    fn titled(&self, earlier: &Edition, variant: &str) -> String {
-        let (drill, stage) = variant.split_once('@').unwrap_or((variant, ""));
-        let title =
-            self.drill(drill).or_else(|| earlier.drill(drill)).map_or(drill, |found| found.title.as_str());
-        let mut letters = stage.chars();
-        let first = letters.next().map(|first| first.to_uppercase().to_string()).unwrap_or_default();
-        format!("{title}, {first}{}", letters.as_str())
+    fn titled(&self, earlier: &Edition, variant: &VariantId) -> String {
+        let VariantId { drill, stage } = variant;
+        let found = self.drill(drill).or_else(|| earlier.drill(drill));
+        format!("{}, {stage}", found.map_or(drill.as_str(), |found| &found.title))
     }
 }

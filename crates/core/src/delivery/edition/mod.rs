@@ -17,7 +17,7 @@ use crate::assessment::benchmarks::Test;
 use crate::drill::Drill;
 use crate::input::InputError;
 use crate::plan::curriculum::Curriculum;
-use crate::plan::{Plan, Problem, drill_of};
+use crate::plan::{Plan, Problem};
 use crate::technique::skill::Skill;
 use crate::units::Minutes;
 
@@ -78,7 +78,7 @@ impl Edition {
             .flatten()
             .flat_map(|block| [Some(&block.variant), block.beside.as_ref()])
             .flatten()
-            .map(|variant| drill_of(variant))
+            .map(|variant| variant.drill.as_str())
             .collect();
         self.drills.retain(|drill| laid.contains(drill.id.as_str()));
         let goals = &self.curriculum.goals;

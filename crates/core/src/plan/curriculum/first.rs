@@ -7,9 +7,10 @@ use jiff::civil::Date;
 use super::{Curriculum, Goal};
 use crate::academy::band::Band;
 use crate::ground::fit::Ground;
+use crate::ids::SkillId;
 use crate::plan::Approach;
 use crate::plan::forecast::Assumptions;
-use crate::technique::skill::{Skill, SkillId, Stage, Strand};
+use crate::technique::skill::{Skill, Stage, Strand};
 use crate::units::Share;
 
 /// How many weeks at least and at most, and on which weekdays, until the director says otherwise.

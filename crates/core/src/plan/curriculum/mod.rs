@@ -12,20 +12,21 @@ use jiff::civil::{Date, Weekday};
 use serde::{Deserialize, Serialize};
 
 use crate::academy::Academy;
-use crate::academy::band::{Band, BandId};
-use crate::assessment::benchmarks::{Test, TestId};
+use crate::academy::band::Band;
+use crate::assessment::benchmarks::Test;
 use crate::drill::cautions::Caution;
 use crate::drill::timing::{Timing, Touching};
 use crate::drill::{Drill, Rung};
 use crate::ground::fit::{Ground, fit, laying_out};
 use crate::ground::layout::Layout;
+use crate::ids::{BandId, SkillId, TestId};
 use crate::input::{InputError, short_text};
 use crate::plan::forecast::Assumptions;
 use crate::plan::{
     Approach, Barred, Limits, Lock, Problem, SessionWish, SidedTouches, SkillWish, TestWish, Variant,
 };
 use crate::season::calendar::{Evening, evenings};
-use crate::technique::skill::{Need, SidePolicy, Skill, SkillId, Stage, Strand};
+use crate::technique::skill::{Need, SidePolicy, Skill, Stage, Strand};
 use crate::units::{Minutes, Pace, Seconds, Share};
 
 pub use season::Season;
@@ -400,6 +401,7 @@ fn fit_on(drill: &Drill, layout: &Layout, ground: &Ground) -> bool {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::ids::called;
     use crate::units::Metres;
     use jiff::civil::date;
     use rstest::rstest;
@@ -407,14 +409,14 @@ mod tests {
     pub(super) fn sound() -> Curriculum {
         Curriculum {
             name: "Autumn with the ball".into(),
-            band: "u8-u9".into(),
+            band: called("u8-u9"),
             start: date(2031, 9, 1),
             weeks: 2,
             weekdays: vec![1, 4],
             minutes: vec![Minutes(40); 4],
             shares: [(Strand::BallMastery, Share(0.6)), (Strand::Passing, Share(0.4))].into(),
             approach: Approach::BALANCED,
-            goals: vec![Goal { skill: "taps".into(), present: None, goal: Stage::Flow }],
+            goals: vec![Goal { skill: called("taps"), present: None, goal: Stage::Flow }],
             ground: Ground {
                 width: Metres(18.0),
                 depth: Metres(12.0),
@@ -433,7 +435,7 @@ mod tests {
     }
 
     fn sitting(session: usize, minutes: u32) -> Sitting {
-        Sitting { session, test: "four-cuts".into(), minutes: Minutes(minutes) }
+        Sitting { session, test: called("four-cuts"), minutes: Minutes(minutes) }
     }
 
     #[rstest]
@@ -453,7 +455,7 @@ mod tests {
     #[case::a_test_without_a_session(|c: &mut Curriculum| c.tests.push(sitting(9, 5)), &["/tests/0/session"])]
     #[case::a_test_longer_than_its_session(|c: &mut Curriculum| c.tests.push(sitting(0, 41)), &["/tests/0/minutes"])]
     #[case::tests_longer_than_their_session(
-        |c: &mut Curriculum| c.tests = vec![sitting(0, 25), Sitting { test: "weave-time".into(), ..sitting(0, 16) }],
+        |c: &mut Curriculum| c.tests = vec![sitting(0, 25), Sitting { test: called("weave-time"), ..sitting(0, 16) }],
         &["/tests/1/minutes"],
     )]
     #[case::a_window_without_width(

@@ -121,6 +121,7 @@ impl Curriculum {
 mod tests {
     use super::super::tests::sound;
     use super::*;
+    use crate::ids::called;
     use crate::plan::{Block, Lock};
     use jiff::civil::date;
     use rstest::rstest;
@@ -130,15 +131,15 @@ mod tests {
     fn four() -> (Curriculum, Plan) {
         let mut wishes = sound();
         wishes.minutes = [30, 40, 40, 50].map(Minutes).to_vec();
-        let block = |at: usize| Block::of(&format!("drill-{at}@form"), Minutes(5));
+        let block = |at: usize| Block::of(&called(&format!("drill-{at}@form")), Minutes(5));
         wishes.locks = vec![Lock { session: 2, block: block(2) }];
         wishes.tests =
-            vec![super::super::Sitting { session: 3, test: "four-cuts".into(), minutes: Minutes(10) }];
+            vec![super::super::Sitting { session: 3, test: called("four-cuts"), minutes: Minutes(10) }];
         (wishes, Plan { sessions: (0..4).map(|at| vec![block(at)]).collect() })
     }
 
     fn blocks(plan: &Plan) -> Vec<&str> {
-        plan.sessions.iter().map(|s| s.first().map_or("", |b| &b.variant[6..7])).collect()
+        plan.sessions.iter().map(|s| s.first().map_or("", |b| &b.variant.drill[6..7])).collect()
     }
 
     #[rstest]

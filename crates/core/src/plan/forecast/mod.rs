@@ -23,10 +23,11 @@ use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
 use serde::{Deserialize, Serialize};
 
+use crate::ids::SkillId;
 use crate::input::InputError;
 use crate::plan::{Plan, Problem, Variant};
 use crate::statistics::chance::Chance;
-use crate::technique::skill::{SkillId, Stage};
+use crate::technique::skill::Stage;
 use crate::units::{Minutes, Share};
 
 /// Working minutes of an exposure that a rate is counted for.

@@ -16,8 +16,9 @@ use jiff::civil::Date;
 use serde::Serialize;
 
 use super::{Forecast, RATES, Reached, Results, dose, estimated};
-use crate::plan::{Plan, Problem};
-use crate::technique::skill::{SkillId, Stage};
+use crate::ids::SkillId;
+use crate::plan::{Plan, Problem, VariantId};
+use crate::technique::skill::Stage;
 use crate::units::Share;
 
 /// A day by which it is asked how far players have come.
@@ -211,7 +212,7 @@ impl Squad {
         let sessions = self.run.sessions.iter().zip(&self.problem.sessions);
         for (blocks, session) in sessions.filter(|(_, wish)| wish.date > *first && wish.date <= *last) {
             let at = known.iter().rev().find(|(on, _)| *on < session.date).map_or(*before, |(_, had)| *had);
-            let serves = |id: &str| {
+            let serves = |id: &VariantId| {
                 let variant = self.problem.variant(id)?;
                 let adds = variant.skills.iter().any(|served| served == skill) && variant.stage.index() >= at;
                 adds.then_some(variant)

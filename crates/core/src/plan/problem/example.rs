@@ -8,9 +8,8 @@ use rand::{Rng, RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
 
 use crate::drill::levers::Intensity;
-use crate::plan::{
-    Approach, Limits, Problem, SessionWish, SidedTouches, SkillWish, TestWish, Variant, variant_id,
-};
+use crate::ids::{DrillId, SkillId, TestId};
+use crate::plan::{Approach, Limits, Problem, SessionWish, SidedTouches, SkillWish, TestWish, Variant};
 use crate::technique::skill::{Need, Stage, Strand};
 use crate::units::{Difficulty, Minutes, Seconds, Share};
 
@@ -72,7 +71,7 @@ fn skill(i: u32, size: ExampleSize, rng: &mut impl Rng) -> SkillWish {
     for need in under {
         if needs.len() < 2 && rng.random::<f64>() < 0.45 {
             let stage = if rng.random::<f64>() < 0.7 { Stage::Form } else { Stage::Flow };
-            needs.push(Need { skill: name(need), stage });
+            needs.push(Need { skill: SkillId::numbered(need + 1), stage });
         }
     }
     let late = f64::from(i) / f64::from(size.skills.max(1));
@@ -82,17 +81,13 @@ fn skill(i: u32, size: ExampleSize, rng: &mut impl Rng) -> SkillWish {
         _ => Stage::Flow,
     };
     SkillWish {
-        id: name(i),
+        id: SkillId::numbered(i + 1),
         name: format!("Skill {}", i + 1),
         strand,
         present: i.is_multiple_of(5).then_some(if i.is_multiple_of(2) { Stage::Form } else { Stage::Flow }),
         goal,
         needs,
     }
-}
-
-fn name(i: u32) -> String {
-    format!("skill-{}", i + 1)
 }
 
 fn variants(skills: &[SkillWish], wanted: usize, rng: &mut impl Rng) -> Vec<Variant> {
@@ -103,10 +98,10 @@ fn variants(skills: &[SkillWish], wanted: usize, rng: &mut impl Rng) -> Vec<Vari
         let skill = &skills[at];
         // A third of the drills serves an earlier skill of the strand with it.
         let second = (drill % 3 == 2).then(|| at.checked_sub(4)).flatten();
-        let served: Vec<&str> =
-            [Some(at), second].into_iter().flatten().map(|at| skills[at].id.as_str()).collect();
+        let served: Vec<SkillId> =
+            [Some(at), second].into_iter().flatten().map(|at| skills[at].id.clone()).collect();
         let floor = Floor {
-            name: format!("drill-{}", drill + 1),
+            drill: DrillId::numbered(drill as u32 + 1),
             base: 1.0 + rng.random_range(0.0..3.0),
             laying_out: rng.random_range(1..=3),
             waiting: rng.random_range(0.0..0.45),
@@ -126,7 +121,7 @@ fn variants(skills: &[SkillWish], wanted: usize, rng: &mut impl Rng) -> Vec<Vari
 
 /// What the stages of a drill share.
 struct Floor {
-    name: String,
+    drill: DrillId,
     base: f64,
     laying_out: u32,
     waiting: f64,
@@ -134,7 +129,7 @@ struct Floor {
     other: f64,
 }
 
-fn variant(floor: &Floor, strand: Strand, stage: Stage, skills: &[&str], rng: &mut impl Rng) -> Variant {
+fn variant(floor: &Floor, strand: Strand, stage: Stage, skills: &[SkillId], rng: &mut impl Rng) -> Variant {
     let least = rng.random_range(5..=7);
     let intensity = match stage {
         Stage::Form => Intensity::Easy,
@@ -148,8 +143,7 @@ fn variant(floor: &Floor, strand: Strand, stage: Stage, skills: &[&str], rng: &m
         false => BTreeMap::from([(strand, Share(0.75)), (side, Share(0.25))]),
     };
     Variant {
-        id: variant_id(&floor.name, stage),
-        title: floor.name.replace('-', " "),
+        title: floor.drill.replace('-', " "),
         strands,
         least: Minutes(least),
         most: Minutes(least + rng.random_range(3..=7)),
@@ -167,7 +161,7 @@ fn variant(floor: &Floor, strand: Strand, stage: Stage, skills: &[&str], rng: &m
         waiting: Share(floor.waiting),
         working: Share(0.6 * (1.0 - floor.waiting)),
         halves: floor.laying_out < 3,
-        ..Variant::of(&floor.name, stage, skills)
+        ..Variant::of(&floor.drill, stage, skills)
     }
 }
 
@@ -189,7 +183,7 @@ fn sessions(skills: &[SkillWish], size: ExampleSize, rng: &mut impl Rng) -> Vec<
     let tested = skills.iter().find(|skill| skill.present.is_none() && skill.needs.is_empty());
     if let (Some(last), Some(skill), true) = (all.last_mut(), tested, size.weeks > 2) {
         last.tests.push(TestWish {
-            id: "test-1".into(),
+            id: TestId::numbered(1),
             name: "Test 1".into(),
             minutes: Minutes(12),
             skills: vec![skill.id.clone()],

@@ -30,8 +30,8 @@ pub(super) fn of(problem: &Problem) -> Vec<InputError> {
         let found = variant_faults(problem, variant);
         faults.extend(found.into_iter().map(|f| f.inside(&format!("/variants/{i}"))));
     }
-    twice(problem.skills.iter().map(|s| s.id.as_str()), "skills", &mut faults);
-    twice(problem.variants.iter().map(|v| v.id.as_str()), "variants", &mut faults);
+    twice(problem.skills.iter().map(|s| s.id.to_string()), "skills", &mut faults);
+    twice(problem.variants.iter().map(|v| v.id.to_string()), "variants", &mut faults);
     for (strand, share) in problem.shares.iter().filter(|(_, share)| !is_share(**share)) {
         let at = format!("/shares/{}", strand.to_string().replace(' ', "_"));
         faults.push(InputError::at(at, format!("{}: a share lies between 0 and 1", share.0)));
@@ -46,9 +46,9 @@ fn is_share(share: Share) -> bool {
     (0.0..=1.0).contains(&share.0)
 }
 
-fn twice<'p>(ids: impl Iterator<Item = &'p str>, list: &str, faults: &mut Vec<InputError>) {
+fn twice(ids: impl Iterator<Item = String>, list: &str, faults: &mut Vec<InputError>) {
     let mut seen = BTreeSet::new();
-    for (i, id) in ids.enumerate().filter(|(_, id)| !seen.insert(*id)) {
+    for (i, id) in ids.enumerate().filter(|(_, id)| !seen.insert(id.clone())) {
         faults.push(InputError::at(format!("/{list}/{i}/id"), format!("`{id}` stands here twice: keep one")));
     }
 }

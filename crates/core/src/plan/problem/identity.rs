@@ -6,7 +6,7 @@ use std::collections::{BTreeMap, BTreeSet};
 use serde::{Deserialize, Serialize};
 use uuid::Uuid;
 
-use super::{Block, Plan, drill_of};
+use super::{Block, Plan, VariantId};
 
 /// The name of a block: a UUID, made when the block is first kept.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
@@ -53,17 +53,18 @@ impl Plan {
     /// use jogo_core::units::Minutes;
     ///
     /// let mut next = 0;
-    /// let before = Plan { sessions: vec![vec![Block::of("taps@form", Minutes(6))], vec![]] }.named(|| {
+    /// let block = |variant: &str| Block::of(&variant.parse().unwrap(), Minutes(6));
+    /// let before = Plan { sessions: vec![vec![block("taps@form")], vec![]] }.named(|| {
     ///     next += 1;
     ///     BlockId(uuid::Uuid::from_u128(next))
     /// });
-    /// let later = Plan { sessions: vec![vec![], vec![Block::of("taps@flow", Minutes(8))]] };
+    /// let later = Plan { sessions: vec![vec![], vec![block("taps@flow")]] };
     /// assert_eq!(later.continuing(&before).sessions[1][0].id, before.sessions[0][0].id);
     /// ```
     #[must_use]
     pub fn continuing(mut self, before: &Plan) -> Plan {
         let taken: BTreeSet<BlockId> = self.places().filter_map(|(_, block)| block.id).collect();
-        let mut free: Vec<(usize, BlockId, String)> = before
+        let mut free: Vec<(usize, BlockId, VariantId)> = before
             .places()
             .filter_map(|((session, _), block)| Some((session, block.id?, block.variant.clone())))
             .filter(|(_, id, _)| !taken.contains(id))
@@ -72,9 +73,9 @@ impl Plan {
         for (near, alike) in [(true, true), (true, false), (false, true), (false, false)] {
             for (session, blocks) in self.sessions.iter_mut().enumerate() {
                 for block in blocks.iter_mut().filter(|block| block.id.is_none()) {
-                    let same = |variant: &str| match alike {
+                    let same = |variant: &VariantId| match alike {
                         true => *variant == block.variant,
-                        false => drill_of(variant) == drill_of(&block.variant),
+                        false => variant.drill == block.variant.drill,
                     };
                     let likely = free
                         .iter()
@@ -118,6 +119,7 @@ pub fn left_their_session(before: &Plan, after: &Plan) -> usize {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::ids::called;
     use crate::units::Minutes;
     use rstest::rstest;
 
@@ -130,7 +132,7 @@ mod tests {
     fn plan(text: &str) -> Plan {
         let block = |word: &str| {
             let (variant, number) = word.split_once('#').map_or((word, None), |(v, n)| (v, Some(n)));
-            Block { id: number.map(|n| id(n.parse().unwrap())), ..Block::of(variant, Minutes(6)) }
+            Block { id: number.map(|n| id(n.parse().unwrap())), ..Block::of(&called(variant), Minutes(6)) }
         };
         let session = |blocks: &str| blocks.split_whitespace().map(block).collect();
         Plan { sessions: text.split('|').map(session).collect() }

@@ -3,23 +3,21 @@
 pub mod example;
 mod faults;
 mod identity;
+mod variant;
 
 use std::collections::{BTreeMap, BTreeSet};
 
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
-use crate::assessment::benchmarks::TestId;
-use crate::drill::DrillId;
 use crate::drill::levers::Intensity;
+use crate::ids::{DrillId, SkillId, TestId};
 use crate::input::InputError;
-use crate::technique::skill::{Need, SkillId, Stage, Strand};
+use crate::technique::skill::{Need, Stage, Strand};
 use crate::units::{Difficulty, Minutes, Seconds, Share};
 
 pub use identity::{BlockId, Place, left_their_session};
-
-/// The name of a variant: its drill and stage, as `weave-there-and-back@flow`.
-pub type VariantId = String;
+pub use variant::VariantId;
 
 /// How much of a week is open play (Scan and Contest) at least; in between the line is straight.
 #[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]
@@ -312,13 +310,13 @@ fn whole() -> Share {
 
 impl Variant {
     /// A variant with neutral values: 5 to 10 minutes, 1 minute of laying out, easy, fit to begin an evening with.
-    pub fn of(drill: &str, stage: Stage, skills: &[&str]) -> Variant {
+    pub fn of(drill: &DrillId, stage: Stage, skills: &[SkillId]) -> Variant {
         Variant {
-            id: variant_id(drill, stage),
-            drill: drill.to_owned(),
-            title: drill.to_owned(),
+            id: VariantId { drill: drill.clone(), stage },
+            drill: drill.clone(),
+            title: drill.to_string(),
             stage,
-            skills: skills.iter().map(|skill| (*skill).to_owned()).collect(),
+            skills: skills.to_vec(),
             strands: BTreeMap::new(),
             least: Minutes(5),
             most: Minutes(10),
@@ -336,11 +334,6 @@ impl Variant {
             barred: None,
         }
     }
-}
-
-/// The name of a drill at a stage.
-pub fn variant_id(drill: &str, stage: Stage) -> VariantId {
-    format!("{drill}@{stage}").to_lowercase()
 }
 
 /// What no plan may exceed (H6).
@@ -419,8 +412,18 @@ pub struct Problem {
 
 impl Problem {
     /// The variant of a name.
-    pub fn variant(&self, id: &str) -> Option<&Variant> {
-        self.variants.iter().find(|v| v.id == id)
+    pub fn variant(&self, id: &VariantId) -> Option<&Variant> {
+        self.variants.iter().find(|v| v.id == *id)
+    }
+
+    /// What people call a variant's drill.
+    pub fn title<'a>(&'a self, id: &'a VariantId) -> &'a str {
+        self.variant(id).map_or(id.drill.as_str(), |variant| &variant.title)
+    }
+
+    /// What people call a skill.
+    pub fn name<'a>(&'a self, id: &'a SkillId) -> &'a str {
+        self.skills.iter().find(|skill| skill.id == *id).map_or(id.as_str(), |skill| &skill.name)
     }
 
     /// Where a skill stands in the list.
@@ -484,20 +487,10 @@ pub struct Block {
     pub beside: Option<VariantId>,
 }
 
-/// The drill of a variant: the part of its name before the `@`.
-///
-/// ```
-/// use jogo_core::plan::drill_of;
-/// assert_eq!(drill_of("weave-six@flow"), "weave-six");
-/// ```
-pub fn drill_of(variant: &str) -> &str {
-    variant.split_once('@').map_or(variant, |(drill, _)| drill)
-}
-
 impl Block {
     /// A block for the whole squad.
-    pub fn of(variant: &str, minutes: Minutes) -> Block {
-        Block { id: None, variant: variant.to_owned(), minutes, beside: None }
+    pub fn of(variant: &VariantId, minutes: Minutes) -> Block {
+        Block { id: None, variant: variant.clone(), minutes, beside: None }
     }
 
     /// The same work without a name: what a lock holds.
@@ -510,7 +503,7 @@ impl Block {
     /// ```
     /// use jogo_core::plan::{Block, BlockId};
     /// use jogo_core::units::Minutes;
-    /// let block = Block::of("taps@form", Minutes(6));
+    /// let block = Block::of(&"taps@form".parse().unwrap(), Minutes(6));
     /// let named = Block { id: Some(BlockId(uuid::Uuid::from_u128(1))), ..block.clone() };
     /// assert!(block != named && block.is_like(&named));
     /// ```

@@ -10,12 +10,66 @@ use crate::drill::levers::Intensity;
 use crate::plan::{Barred, Block, Plan, Problem, Variant};
 use crate::technique::skill::Stage;
 
+/// A hard rule.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub enum Rule {
+    /// The plan has the sessions, variants and lengths that the problem has.
+    #[serde(rename = "form")]
+    Form,
+    /// Blocks, layout changes and tests fit into the session.
+    #[serde(rename = "H1")]
+    Time,
+    /// What a skill needs is done before it is met.
+    #[serde(rename = "H2")]
+    Needs,
+    /// A stage is done before the next one begins.
+    #[serde(rename = "H3")]
+    Ladder,
+    /// No more new skills in a week than it takes.
+    #[serde(rename = "H4")]
+    Newness,
+    /// What is laid fits the floor, the kit and the squad.
+    #[serde(rename = "H5")]
+    Fit,
+    /// What could hurt is kept within its limits.
+    #[serde(rename = "H6")]
+    Safety,
+    /// An evening begins easily, new things come early, hard blocks do not follow each other.
+    #[serde(rename = "H7")]
+    Order,
+    /// What is locked stays where it is.
+    #[serde(rename = "H8")]
+    Locks,
+    /// Nothing is tested before it was met.
+    #[serde(rename = "H9")]
+    Tests,
+}
+
+impl Rule {
+    /// As it is written in files.
+    pub fn code(self) -> &'static str {
+        match self {
+            Rule::Form => "form",
+            Rule::Time => "H1",
+            Rule::Needs => "H2",
+            Rule::Ladder => "H3",
+            Rule::Newness => "H4",
+            Rule::Fit => "H5",
+            Rule::Safety => "H6",
+            Rule::Order => "H7",
+            Rule::Locks => "H8",
+            Rule::Tests => "H9",
+        }
+    }
+}
+
 /// A rule that a plan breaks, where, and what would mend it.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Breach {
-    /// The rule: `form`, `H1` to `H9`.
-    pub rule: &'static str,
+    /// The rule.
+    pub rule: Rule,
     /// The session, from 0.
     pub session: usize,
     /// The block in it, from 0, if it is one block's fault.
@@ -27,7 +81,18 @@ pub struct Breach {
 /// Every breach of a plan; an empty list means that the plan is legal.
 ///
 /// A plan with another number of sessions, or with variants that the problem does not have, has breaches of its form
-/// alone: what it means cannot be told.
+/// alone: what it means cannot be told. Time: O(blocks × skills).
+///
+/// ```
+/// use jogo_core::plan::problem::example::{ExampleSize, example};
+/// use jogo_core::plan::{Plan, Rule, check};
+/// let problem = example(ExampleSize { weeks: 2, sessions: 2, skills: 4, variants: 8 }, 1);
+/// // Nothing is laid: no rule is broken, but nothing is there for a test of something that was never met.
+/// let empty = Plan { sessions: vec![vec![]; 4] };
+/// assert!(check(&problem, &empty).iter().all(|breach| breach.rule == Rule::Tests));
+/// let short = Plan { sessions: vec![vec![]; 3] };
+/// assert_eq!(check(&problem, &short)[0].rule, Rule::Form);
+/// ```
 pub fn check(problem: &Problem, plan: &Plan) -> Vec<Breach> {
     let mut breaches = form(problem, plan);
     if breaches.is_empty() {
@@ -50,7 +115,7 @@ fn form(problem: &Problem, plan: &Plan) -> Vec<Breach> {
     let (wanted, laid) = (problem.sessions.len(), plan.sessions.len());
     if wanted != laid {
         breaches.push(Breach {
-            rule: "form",
+            rule: Rule::Form,
             session: wanted.min(laid),
             block: None,
             says: format!("the plan has {laid} sessions and the curriculum {wanted}: lay the same number"),
@@ -60,7 +125,7 @@ fn form(problem: &Problem, plan: &Plan) -> Vec<Breach> {
         for id in [Some(&block.variant), block.beside.as_ref()].into_iter().flatten() {
             if problem.variant(id).is_none() {
                 let says = format!("no variant is called `{id}`: choose one of the problem's");
-                breaches.push(Breach { rule: "form", session, block: Some(i), says });
+                breaches.push(Breach { rule: Rule::Form, session, block: Some(i), says });
             }
         }
     }
@@ -95,7 +160,7 @@ fn lengths(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
                 block.minutes,
                 block.minutes.clamp(v.least, v.most)
             );
-            breaches.push(Breach { rule: "form", session, block: Some(i), says });
+            breaches.push(Breach { rule: Rule::Form, session, block: Some(i), says });
         }
     }
 }
@@ -126,14 +191,15 @@ fn time(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
             let with = if wish.tests.is_empty() { "layout changes" } else { "tests and layout changes" };
             let says =
                 format!("{used} min with {with} in a session of {}: take {over} min out", wish.minutes);
-            breaches.push(Breach { rule: "H1", session, block: None, says });
+            breaches.push(Breach { rule: Rule::Time, session, block: None, says });
         }
     }
 }
 
 fn fits(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
     for (session, i, block) in places(plan) {
-        let mut broken = |says: String| breaches.push(Breach { rule: "H5", session, block: Some(i), says });
+        let mut broken =
+            |says: String| breaches.push(Breach { rule: Rule::Fit, session, block: Some(i), says });
         for v in laid(problem, block) {
             if let Some(Barred::H5(why)) = &v.barred {
                 broken(format!("“{}” does not fit: {why}. Lay another drill", v.title));
@@ -160,7 +226,8 @@ fn fits(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
 fn safety(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
     let limits = &problem.limits;
     for (session, i, block) in places(plan) {
-        let mut broken = |says: String| breaches.push(Breach { rule: "H6", session, block: Some(i), says });
+        let mut broken =
+            |says: String| breaches.push(Breach { rule: Rule::Safety, session, block: Some(i), says });
         for v in laid(problem, block) {
             if let Some(Barred::H6(why)) = &v.barred {
                 broken(format!("“{}”: {why}. Lay another drill", v.title));
@@ -197,7 +264,7 @@ fn safety(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
                 "{aerial} min of balls out of the air, at most {most}: take {} min out",
                 aerial - most
             );
-            breaches.push(Breach { rule: "H6", session, block: None, says });
+            breaches.push(Breach { rule: Rule::Safety, session, block: None, says });
         }
     }
     for (week, (session, count)) in headers {
@@ -205,7 +272,7 @@ fn safety(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
             let says = format!(
                 "{count:.0} headers for each player in week {week}, at most {most}: shorten or take out a block with headers"
             );
-            breaches.push(Breach { rule: "H6", session, block: None, says });
+            breaches.push(Breach { rule: Rule::Safety, session, block: None, says });
         }
     }
 }
@@ -215,7 +282,7 @@ fn order(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
         problem.skills.iter().filter(|s| s.present.is_some()).map(|s| s.id.as_str()).collect();
     for (session, (blocks, wish)) in plan.sessions.iter().zip(&problem.sessions).enumerate() {
         let mut broken = |block: usize, says: String| {
-            breaches.push(Breach { rule: "H7", session, block: Some(block), says })
+            breaches.push(Breach { rule: Rule::Order, session, block: Some(block), says })
         };
         if let Some(cold) =
             blocks.first().map(|b| laid(problem, b)).and_then(|l| l.into_iter().find(|v| !v.warm_up))
@@ -232,7 +299,7 @@ fn order(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
         for (i, block) in blocks.iter().enumerate() {
             let Some(variant) = problem.variant(&block.variant) else { continue };
             for skill in &variant.skills {
-                let name = problem.skills.iter().find(|s| s.id == *skill).map_or(skill, |s| &s.name);
+                let name = problem.name(skill);
                 if met.insert(skill) && begins[i] * 2 >= wish.minutes.0 {
                     broken(
                         i,
@@ -276,12 +343,12 @@ fn locks(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
             blocks.swap_remove(at);
             continue;
         }
-        let title = problem.variant(&lock.block.variant).map_or(&lock.block.variant, |v| &v.title);
+        let title = problem.title(&lock.block.variant);
         let says = format!(
             "“{title}” for {} is locked into this evening and is not there: lay it, or unlock it",
             lock.block.minutes
         );
-        breaches.push(Breach { rule: "H8", session: lock.session, block: None, says });
+        breaches.push(Breach { rule: Rule::Locks, session: lock.session, block: None, says });
     }
 }
 
@@ -298,7 +365,7 @@ fn tests(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
                         "“{}” is tested before “{}” was met: meet it in an earlier session, or test later",
                         test.name, skill.name
                     );
-                    breaches.push(Breach { rule: "H9", session, block: None, says });
+                    breaches.push(Breach { rule: Rule::Tests, session, block: None, says });
                 }
             }
         }
@@ -346,7 +413,7 @@ fn ladder_and_needs(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) 
             };
             if let Some(before) = stage.before().filter(|before| late(id, *before, session)) {
                 breaches.push(Breach {
-                    rule: "H3",
+                    rule: Rule::Ladder,
                     session,
                     block: Some(block),
                     says: format!("“{}” comes to {stage} before {before} is done: show {before} more often in earlier sessions, or move this later", wish.name),
@@ -356,10 +423,9 @@ fn ladder_and_needs(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) 
         let first = Stage::ALL.iter().filter_map(|s| shown.get(&(id, *s))?.first()).min();
         if let (None, Some(&(session, block))) = (wish.present, first) {
             for need in wish.needs.iter().filter(|n| late(&n.skill, n.stage, session)) {
-                let needed =
-                    problem.skills.iter().find(|s| s.id == need.skill).map_or(&need.skill, |s| &s.name);
+                let needed = problem.name(&need.skill);
                 breaches.push(Breach {
-                    rule: "H2",
+                    rule: Rule::Needs,
                     session,
                     block: Some(block),
                     says: format!(
@@ -390,7 +456,7 @@ fn newness(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
         let most = problem.new_skills_per_week;
         if count > most {
             breaches.push(Breach {
-                rule: "H4",
+                rule: Rule::Newness,
                 session,
                 block: None,
                 says: format!(

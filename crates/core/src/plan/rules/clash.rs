@@ -18,34 +18,62 @@ use std::collections::BTreeMap;
 
 use serde::Serialize;
 
-use crate::assessment::benchmarks::TestId;
+use crate::ids::{SkillId, TestId};
 use crate::plan::rules::prove::reachable;
 use crate::plan::search::cooling::finds_a_plan;
 use crate::plan::search::table::Table;
 use crate::plan::{Lock, Problem};
-use crate::technique::skill::Strand;
+use crate::technique::skill::{Stage, Strand};
 use crate::units::Minutes;
 
 /// Wishes that cannot hold together.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Clash {
-    /// What clashes, and why, in one sentence.
+    /// What clashes.
+    pub of: Clashing,
+    /// The same, and why, in one sentence.
     pub says: String,
     /// What to relax, any one of them.
     pub relax: Vec<String>,
-    /// The skills whose goals clash, if goals do.
-    pub goals: Vec<String>,
-    /// The session that is too short, from 0, if one is.
-    pub session: Option<usize>,
-    /// The strand whose share cannot be served, if one is.
-    pub strand: Option<Strand>,
-    /// The locks that clash, if locks do.
-    pub locks: Vec<Lock>,
-    /// The tests that clash, if tests do.
-    pub tests: Vec<TestTaken>,
     /// Whether it is proved that no plan can hold them together; if not, none was found.
     pub proved: bool,
+}
+
+/// Which wishes clash.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(tag = "kind", rename_all = "snake_case")]
+pub enum Clashing {
+    /// A session is shorter than the shortest block.
+    Session {
+        /// Which one, from 0.
+        session: usize,
+    },
+    /// No drill serves a strand that is to have a share.
+    Strand {
+        /// Which one.
+        strand: Strand,
+    },
+    /// No drill serves a stage on the way to a goal.
+    Stage {
+        /// The skill.
+        skill: SkillId,
+        /// The stage.
+        stage: Stage,
+    },
+    /// Goals that cannot all be reached: a smallest set of them.
+    Goals {
+        /// Their skills.
+        skills: Vec<SkillId>,
+    },
+    /// Locks and tests that leave no plan: a smallest set of them.
+    Held {
+        /// The locks.
+        locks: Vec<Lock>,
+        /// The tests.
+        tests: Vec<TestTaken>,
+    },
 }
 
 /// A test in a session.
@@ -67,16 +95,10 @@ pub fn clash(problem: &Problem) -> Option<Clash> {
         .or_else(|| goals(problem, &table))
 }
 
-fn plain(says: String, relax: Vec<String>) -> Clash {
-    Clash {
-        says,
-        relax,
-        goals: Vec::new(),
-        session: None,
-        strand: None,
-        locks: Vec::new(),
-        tests: Vec::new(),
-        proved: true,
+impl Clashing {
+    /// The clash, where it is proved.
+    fn proved(self, says: String, relax: Vec<String>) -> Clash {
+        Clash { of: self, says, relax, proved: true }
     }
 }
 
@@ -99,7 +121,7 @@ fn short_session(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
         format!("Give the session at least {}", least + (Minutes(wish.minutes.0 - wish.for_blocks().0))),
         "take that evening out".into(),
     ];
-    Some(Clash { session: Some(session), ..plain(says, relax) })
+    Some(Clashing::Session { session }.proved(says, relax))
 }
 
 fn unserved_strand(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
@@ -113,7 +135,7 @@ fn unserved_strand(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
         share.percent()
     );
     let relax = vec![format!("Set the share of {strand} to 0 %"), format!("add a goal in {strand}")];
-    Some(Clash { strand: Some(*strand), ..plain(says, relax) })
+    Some(Clashing::Strand { strand: *strand }.proved(says, relax))
 }
 
 fn unserved_stage(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
@@ -128,7 +150,7 @@ fn unserved_stage(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
         if let Some(before) = stage.before().filter(|b| !skill.has_done(*b)) {
             relax.insert(0, format!("Set the goal to {before}"));
         }
-        Some(Clash { goals: vec![skill.id.clone()], ..plain(says, relax) })
+        Some(Clashing::Stage { skill: skill.id.clone(), stage }.proved(says, relax))
     })
 }
 
@@ -196,8 +218,8 @@ fn goals(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
             vec![lower, "add a session".to_owned(), "give the sessions more minutes".to_owned()],
         ),
     };
-    let goals = set.iter().map(|i| problem.skills[*i].id.clone()).collect();
-    Some(Clash { goals, ..plain(says, relax) })
+    let skills = set.iter().map(|i| problem.skills[*i].id.clone()).collect();
+    Some(Clashing::Goals { skills }.proved(says, relax))
 }
 
 /// Why a set of goals cannot all be reached, taken on their own with all that they need; nothing if that is not proved.
@@ -308,7 +330,7 @@ pub(in crate::plan) fn of_locks(problem: &Problem) -> Clash {
         .map(|held| match *held {
             Held::Lock(at) => {
                 let lock = &problem.locks[at];
-                let title = problem.variant(&lock.block.variant).map_or(&lock.block.variant, |v| &v.title);
+                let title = problem.title(&lock.block.variant);
                 format!("“{title}” locked into {}", session(lock.session))
             }
             Held::Test(at, test) => {
@@ -329,16 +351,16 @@ pub(in crate::plan) fn of_locks(problem: &Problem) -> Clash {
     if set.iter().any(|held| matches!(held, Held::Test(..))) {
         relax.push("Take the test in a later session".to_owned());
     }
-    let mut clash = Clash { proved, ..plain(says, relax) };
+    let (mut locks, mut tests) = (Vec::new(), Vec::new());
     for held in set {
         match held {
-            Held::Lock(at) => clash.locks.push(problem.locks[at].clone()),
-            Held::Test(at, test) => {
-                clash.tests.push(TestTaken { session: at, test: problem.sessions[at].tests[test].id.clone() })
+            Held::Lock(at) => locks.push(problem.locks[at].clone()),
+            Held::Test(session, test) => {
+                tests.push(TestTaken { session, test: problem.sessions[session].tests[test].id.clone() })
             }
         }
     }
-    clash
+    Clash { of: Clashing::Held { locks, tests }, says, relax, proved }
 }
 
 /// The problem with those locks and tests alone.

@@ -8,7 +8,7 @@ use serde::Serialize;
 use crate::plan::edit::{Edit, edit};
 use crate::plan::search::ledger::Ledger;
 use crate::plan::search::table::Table;
-use crate::plan::{Breach, Plan, Problem, check};
+use crate::plan::{Breach, Plan, Problem, Rule, check};
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
 
@@ -63,10 +63,10 @@ fn candidates(problem: &Problem, plan: &Plan, breach: &Breach) -> Vec<Edit> {
     let session = breach.session;
     let Some(blocks) = plan.sessions.get(session) else { return Vec::new() };
     let mut all = Vec::new();
-    if breach.rule == "H8" {
+    if breach.rule == Rule::Locks {
         all.extend((0..problem.locks.len()).map(|lock| Edit::Forget { lock }));
     }
-    if breach.rule == "H9" {
+    if breach.rule == Rule::Tests {
         let tested = problem.sessions[session].tests.iter().flat_map(|test| &test.skills);
         for skill in tested {
             all.extend((0..session).map(|session| Edit::Show { session, skill: skill.clone() }));
@@ -76,13 +76,13 @@ fn candidates(problem: &Problem, plan: &Plan, breach: &Breach) -> Vec<Edit> {
     let week = problem.sessions.get(session).map(|s| s.week);
     let of_week = |at: usize| problem.sessions.get(at).map(|s| s.week) == week;
     let sessions: Vec<usize> = match (breach.rule, breach.block) {
-        ("H4" | "H6", None) => (0..plan.sessions.len()).filter(|at| of_week(*at)).collect(),
+        (Rule::Newness | Rule::Safety, None) => (0..plan.sessions.len()).filter(|at| of_week(*at)).collect(),
         _ => vec![session],
     };
     for session in sessions {
         let there = &plan.sessions[session];
         let of: Vec<usize> = match breach.block {
-            Some(block) if block < blocks.len() && breach.rule != "H7" => vec![block],
+            Some(block) if block < blocks.len() && breach.rule != Rule::Order => vec![block],
             _ => (0..there.len()).collect(),
         };
         for block in of {
@@ -141,12 +141,12 @@ pub fn in_words(problem: &Problem, plan: &Plan, edit: &Edit) -> String {
         Edit::Minutes { session, block, minutes } => format!("Give {} {minutes}", title(session, block)),
         Edit::Stage { session, block, stage } => format!("Do {} at {stage} instead", title(session, block)),
         Edit::Replace { session, block, variant } => {
-            let other = problem.variant(variant).map_or(variant, |v| &v.title);
+            let other = problem.title(variant);
             format!("Lay “{other}” instead of {}", title(session, block))
         }
         Edit::Remove { session, block } => format!("Take {} out", title(session, block)),
         Edit::Show { session, skill } => {
-            let name = problem.skills.iter().find(|s| s.id == *skill).map_or(skill, |s| &s.name);
+            let name = problem.name(skill);
             format!("Show “{name}” on {}", day(*session))
         }
         Edit::Move { session, block, to, at } if to == session => {
@@ -157,16 +157,14 @@ pub fn in_words(problem: &Problem, plan: &Plan, edit: &Edit) -> String {
             format!("Do {} with the whole squad", title(session, block))
         }
         Edit::Split { session, block, beside: Some(beside) } => {
-            let other = problem.variant(beside).map_or(beside, |v| &v.title);
+            let other = problem.title(beside);
             format!("Do “{other}” beside {}", title(session, block))
         }
         Edit::Lock { session, block } => format!("Lock {}", title(session, block)),
         Edit::Unlock { session, block } => format!("Unlock {}", title(session, block)),
         Edit::Forget { lock } => {
             let lock = problem.locks.get(*lock);
-            let variant = lock.map(|lock| &lock.block.variant);
-            let title = variant.map(|id| problem.variant(id).map_or(id, |v| &v.title));
-            format!("Forget the lock of “{}”", title.map_or("", |title| title.as_str()))
+            format!("Forget the lock of “{}”", lock.map_or("", |lock| problem.title(&lock.block.variant)))
         }
     }
 }

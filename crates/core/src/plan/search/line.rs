@@ -89,6 +89,7 @@ impl Table<'_> {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::ids::called;
     use crate::plan::{Approach, Problem, SkillWish, TestWish};
     use crate::technique::skill::Stage;
     use crate::units::Minutes;
@@ -201,7 +202,7 @@ mod tests {
         let mut problem = problem(None, Stage::Form);
         let skills = vec![problem.skills[0].id.clone()];
         problem.sessions[4].tests =
-            vec![TestWish { id: "test".into(), name: "Test".into(), minutes: Minutes(10), skills }];
+            vec![TestWish { id: called("test"), name: "Test".into(), minutes: Minutes(10), skills }];
         assert_eq!(line(&problem, &even(shown)).breaches, breaches);
     }
 

@@ -157,6 +157,7 @@ impl Table<'_> {
 mod tests {
     use super::*;
     use crate::drill::levers::Intensity;
+    use crate::ids::called;
     use crate::plan::search::ledger::tests::any_problem;
     use crate::plan::{Plan, Problem, Variant};
     use crate::technique::skill::Strand;
@@ -176,7 +177,7 @@ mod tests {
             strands: [(Strand::Passing, Share(0.75)), (Strand::Dribbling, Share(0.25))].into(),
             waiting: Share(0.2),
             halves: true,
-            ..Variant::of(drill, stage, &[skill])
+            ..Variant::of(&called(drill), stage, &[called(skill)])
         };
         problem.variants = vec![
             drill("a", Stage::Form, &one, 2),
@@ -194,8 +195,8 @@ mod tests {
             let (variant, minutes) = text.trim().split_once(' ').unwrap();
             let (variant, beside) = variant.split_once('+').map_or((variant, None), |(v, b)| (v, Some(b)));
             crate::plan::Block {
-                beside: beside.map(str::to_owned),
-                ..crate::plan::Block::of(variant, Minutes(minutes.parse().unwrap()))
+                beside: beside.map(called),
+                ..crate::plan::Block::of(&called(variant), Minutes(minutes.parse().unwrap()))
             }
         };
         let session = blocks.split(',').filter(|text| !text.trim().is_empty()).map(block).collect();

@@ -297,6 +297,7 @@ fn variants(problem: &Problem) -> Vec<VariantRow> {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::ids::called;
     use crate::plan::problem::Barred;
     use crate::plan::search::ledger::tests::any_problem;
     use crate::plan::{Lock, SkillWish, Variant};
@@ -307,12 +308,13 @@ mod tests {
     fn two_skills_with_one_sign_are_told_apart() {
         let mut problem = any_problem(1, 0);
         let like = problem.skills[0].clone();
-        problem.skills =
-            (0..130).map(|n| SkillWish { id: format!("s{n}"), needs: vec![], ..like.clone() }).collect();
+        problem.skills = (0..130)
+            .map(|n| SkillWish { id: called(&format!("s{n}")), needs: vec![], ..like.clone() })
+            .collect();
         problem.variants = vec![
-            Variant::of("one", Stage::Form, &["s1", "s2"]),
-            Variant::of("other", Stage::Form, &["s65", "s2"]),
-            Variant::of("third", Stage::Form, &["s129"]),
+            Variant::of(&called("one"), Stage::Form, &[called("s1"), called("s2")]),
+            Variant::of(&called("other"), Stage::Form, &[called("s65"), called("s2")]),
+            Variant::of(&called("third"), Stage::Form, &[called("s129")]),
         ];
         let table = Table::of(&problem);
         let [one, other, third] = &table.variants[..] else { panic!("three variants") };
@@ -336,7 +338,7 @@ mod tests {
         let mut problem = any_problem(1, 0);
         (problem.limits.longest_bout, problem.limits.longest_block) = (Seconds(60.0), Minutes(16));
         let skill = problem.skills[0].id.clone();
-        let mut variant = Variant::of("drill", Stage::Flow, &[&skill]);
+        let mut variant = Variant::of(&called("drill"), Stage::Flow, std::slice::from_ref(&skill));
         change(&mut variant);
         problem.variants = vec![variant];
         let table = Table::of(&problem);
@@ -351,18 +353,18 @@ mod tests {
         let mut problem = any_problem(1, 0);
         let skill = problem.skills[0].id.clone();
         problem.variants = vec![
-            Variant::of("free", Stage::Form, &[&skill]),
-            Variant::of("locked", Stage::Form, &[&skill]),
+            Variant::of(&called("free"), Stage::Form, std::slice::from_ref(&skill)),
+            Variant::of(&called("locked"), Stage::Form, std::slice::from_ref(&skill)),
             Variant {
                 barred: Some(Barred::H5("no kit".into())),
-                ..Variant::of("barred", Stage::Form, &[&skill])
+                ..Variant::of(&called("barred"), Stage::Form, std::slice::from_ref(&skill))
             },
         ];
-        let block = |drill: &str| Block::of(&format!("{drill}@form"), Minutes(6));
+        let block = |drill: &str| Block::of(&called(&format!("{drill}@form")), Minutes(6));
         problem.locks =
             vec![Lock { session: 0, block: block("locked") }, Lock { session: 1, block: block("barred") }];
         let table = Table::of(&problem);
-        let beside = Block { beside: Some("locked@form".into()), ..block("free") };
+        let beside = Block { beside: Some(called("locked@form")), ..block("free") };
         let plan = Plan { sessions: vec![vec![beside, block("barred"), block("unknown")], vec![]] };
         let read = table.read(Some(&plan));
         let told = |session: usize| -> Vec<(usize, bool, bool)> {

@@ -1,13 +1,15 @@
 //! What holds for the whole academy, and its bands.
 
-use actix_web::web::{Data, Json, Path, ServiceConfig, get, put, resource};
+use actix_web::web::{Data, Path, ServiceConfig, get, put, resource};
 use actix_web::{HttpRequest, HttpResponse};
 use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
+use jogo_core::ids::BandId;
 use serde::Serialize;
 use utoipa::ToSchema;
 
 use crate::api::{version, versioned};
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -55,7 +57,7 @@ pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Js
 pub(in crate::api) async fn change(
     who: SignedIn,
     state: Data<State>,
-    id: Path<String>,
+    id: Path<BandId>,
     request: HttpRequest,
     band: Json<Band>,
 ) -> Answer<Json<Vec<BandView>>> {

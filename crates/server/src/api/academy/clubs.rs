@@ -1,7 +1,8 @@
 //! Clubs, their teams, and the people of the academy.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json, Path, ServiceConfig, get, post, put};
+use actix_web::web::{Data, Path, ServiceConfig, get, post, put};
+use jogo_core::ids::BandId;
 use jogo_core::input::short_text;
 use jogo_store::academy::clubs::{Club, Named};
 use jogo_store::people::{Person, Role};
@@ -10,6 +11,7 @@ use utoipa::ToSchema;
 use uuid::Uuid;
 
 use crate::api::people::sign_in::RoleView;
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -51,7 +53,7 @@ impl From<Named> for NamedView {
 pub(in crate::api) struct ClubTeam {
     id: Uuid,
     name: String,
-    band: String,
+    band: BandId,
     coaches: Vec<NamedView>,
     players: i64,
 }
@@ -150,7 +152,7 @@ pub(in crate::api) struct NewTeam {
     /// Made by the sender, so that sending twice adds once.
     id: Uuid,
     name: String,
-    band: String,
+    band: BandId,
     /// Who coaches it.
     coaches: Vec<Uuid>,
 }

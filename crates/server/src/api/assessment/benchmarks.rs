@@ -1,16 +1,18 @@
 //! The tests themselves: written, changed, taken out.
 
 use actix_web::http::header::IF_NONE_MATCH;
-use actix_web::web::{Data, Json, Path, ServiceConfig, delete, get, put};
+use actix_web::web::{Data, Path, ServiceConfig, delete, get, put};
 use actix_web::{HttpRequest, HttpResponse};
-use jogo_core::assessment::benchmarks::{Test, TestId};
+use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::milestones::check::left_without_answer;
+use jogo_core::ids::TestId;
 use jogo_core::input::InputError;
 use jogo_core::technique::skill::Gate;
 use jogo_store::StoreError;
 use serde::Serialize;
 use utoipa::ToSchema;
 
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -69,8 +71,7 @@ pub(in crate::api) async fn put_one(
         faults.push(InputError::at("/id", "is not the one of the address"));
     }
     if !state.store.skills().await?.iter().any(|skill| skill.id == test.skill) {
-        let skill: String = test.skill.chars().take(40).collect();
-        faults.push(InputError::at("/skill", format!("the library has no skill `{skill}`")));
+        faults.push(InputError::at("/skill", format!("the library has no skill `{}`", test.skill)));
     }
     if let Some(kept) = known {
         if state.store.has_results(&kept.id).await? {

@@ -3,16 +3,16 @@
 use std::collections::BTreeSet;
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get, post};
+use actix_web::web::{Data, Path, Query, ServiceConfig, get, post};
 use jiff::Timestamp;
 use jiff::civil::Date;
-use jogo_core::assessment::benchmarks::TestId;
 use jogo_core::assessment::milestones::{Milestone, Override, Standing, State as Stand, Verdict};
 use jogo_core::assessment::other_foot::BothFeet;
 use jogo_core::delivery::edition::Ahead;
+use jogo_core::ids::{MilestoneId, SkillId, TestId};
 use jogo_core::input::short_text;
 use jogo_core::review::groups::{self, Group, Reason, urgency};
-use jogo_core::technique::skill::{Side, SkillId, Stage, Strand};
+use jogo_core::technique::skill::{Side, Stage, Strand};
 use jogo_store::assessment::milestones::NewWord;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
@@ -20,6 +20,7 @@ use uuid::Uuid;
 
 use crate::api::assessment::squad::TestView;
 use crate::api::{SaidBy, Sender, day_of_season, read_each, said_at, when_said};
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -34,12 +35,13 @@ pub fn routes(config: &mut ServiceConfig) {
 /// A milestone as a column of the board.
 #[derive(Serialize, ToSchema)]
 pub(in crate::api) struct MilestoneView {
-    id: String,
+    id: MilestoneId,
     says: String,
     short: String,
     skill: SkillId,
     skill_name: String,
-    strand: Strand,
+    /// Nothing if the library has the skill no more.
+    strand: Option<Strand>,
     stage: Stage,
     /// Whether its skill comes in the week that groups are made for.
     next: bool,
@@ -57,7 +59,7 @@ pub(in crate::api) struct WordView {
 /// Where a player stands with a milestone.
 #[derive(Serialize, ToSchema)]
 pub(in crate::api) struct StandingView {
-    milestone: String,
+    milestone: MilestoneId,
     state: Stand,
     /// What the evidence alone says.
     by_evidence: Stand,
@@ -96,7 +98,7 @@ pub(in crate::api) struct FeetView {
 }
 
 impl FeetView {
-    pub(in crate::api) fn of(test: &str, both: &BothFeet) -> FeetView {
+    pub(in crate::api) fn of(test: &TestId, both: &BothFeet) -> FeetView {
         let BothFeet { date, strong, other, deficit, called } = *both;
         FeetView { test: test.to_owned(), date: date.to_string(), strong, other, deficit, called }
     }
@@ -197,8 +199,8 @@ pub(in crate::api) async fn show(
                     says: milestone.says.clone(),
                     short: milestone.short.clone(),
                     skill: milestone.skill.clone(),
-                    skill_name: skill.map_or_else(|| milestone.skill.clone(), |s| s.name.clone()),
-                    strand: skill.map_or(Strand::BallMastery, |s| s.strand),
+                    skill_name: skill.map_or_else(|| milestone.skill.to_string(), |s| s.name.clone()),
+                    strand: skill.map(|s| s.strand),
                     stage: milestone.stage,
                     next: is_next(milestone),
                 }
@@ -229,7 +231,7 @@ pub(in crate::api) struct WordSaid {
     /// Made on the device.
     id: Uuid,
     player: Uuid,
-    milestone: String,
+    milestone: MilestoneId,
     verdict: Verdict,
     /// Why: it is kept, and shows.
     reason: String,

@@ -2,16 +2,18 @@
 
 use std::collections::BTreeMap;
 
-use actix_web::web::{Data, Json, Query, ServiceConfig, get};
-use jogo_core::assessment::benchmarks::{Test, TestId};
+use actix_web::web::{Data, Query, ServiceConfig, get};
+use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::milestones::tally::Tally;
 use jogo_core::assessment::results::{Foot, LevelCount, TestCount};
+use jogo_core::ids::{BandId, MilestoneId, SkillId, TestId};
 use jogo_core::statistics::interval::{Interval, wilson};
-use jogo_core::technique::skill::{MilestoneId, SkillId, Stage, Strand};
+use jogo_core::technique::skill::{Stage, Strand};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 
 use crate::api::assessment::squad::TestView;
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -26,7 +28,7 @@ pub fn routes(config: &mut ServiceConfig) {
 #[derive(Deserialize, IntoParams)]
 #[into_params(parameter_in = Query)]
 pub(in crate::api) struct OfBand {
-    band: String,
+    band: BandId,
 }
 
 /// How many players stand on each level.
@@ -116,7 +118,8 @@ pub(in crate::api) struct MilestoneShares {
     milestone: MilestoneId,
     says: String,
     short: String,
-    strand: Strand,
+    /// Nothing if the library has the skill no more.
+    strand: Option<Strand>,
     stage: Stage,
     /// All clubs together.
     all: ShareOfPlayers,
@@ -146,8 +149,7 @@ pub(in crate::api) async fn milestones(
         }
     }
     let skills = state.store.skills().await?;
-    let strand_of =
-        |skill: &SkillId| skills.iter().find(|s| s.id == *skill).map_or(Strand::BallMastery, |s| s.strand);
+    let strand_of = |skill: &SkillId| skills.iter().find(|s| s.id == *skill).map(|s| s.strand);
     let mut all = state.store.milestones().await?;
     all.retain(|milestone| milestone.band == of.band);
     all.sort_by_key(|milestone| (strand_of(&milestone.skill), milestone.stage));

@@ -1,12 +1,13 @@
 //! The milestones that the whole academy shares.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json, Path, ServiceConfig, delete, get, put};
+use actix_web::web::{Data, Path, ServiceConfig, delete, get, put};
 use jogo_core::assessment::milestones::Milestone;
 use jogo_core::assessment::milestones::check::{check, left_without_milestone};
-use jogo_core::technique::skill::MilestoneId;
+use jogo_core::ids::MilestoneId;
 use jogo_store::StoreError;
 
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;

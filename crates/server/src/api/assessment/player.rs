@@ -2,13 +2,14 @@
 
 use actix_web::HttpResponse;
 use actix_web::http::header;
-use actix_web::web::{Data, Json, Path, ServiceConfig, delete, get};
+use actix_web::web::{Data, Path, ServiceConfig, delete, get};
 use jiff::civil::Date;
-use jogo_core::assessment::benchmarks::TestId;
 use jogo_core::assessment::levels::{Level, NearTheLine};
 use jogo_core::assessment::milestones::ready::Readiness;
+use jogo_core::assessment::milestones::{Milestone, Standing};
 use jogo_core::assessment::passport::{Change, StrandLine, changes, lines, next_skills, note};
-use jogo_core::technique::skill::{Side, Skill, SkillId, Stage, Strand};
+use jogo_core::ids::{BandId, SkillId, TestId};
+use jogo_core::technique::skill::{Side, Skill, Stage, Strand};
 use jogo_store::academy::teams::{Player, Team};
 use serde::Serialize;
 use utoipa::ToSchema;
@@ -16,6 +17,7 @@ use uuid::Uuid;
 
 use crate::api::assessment::board::{FeetView, StandingView};
 use crate::api::assessment::squad::{ResultView, TestView};
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -35,7 +37,8 @@ pub(in crate::api) struct PassportMilestone {
     says: String,
     skill: SkillId,
     skill_name: String,
-    strand: Strand,
+    /// Nothing if the library has the skill no more.
+    strand: Option<Strand>,
     stage: Stage,
     standing: StandingView,
 }
@@ -121,21 +124,24 @@ pub(in crate::api) async fn passport(
             PassportMilestone {
                 says: stands.0.says.clone(),
                 skill: stands.0.skill.clone(),
-                skill_name: skill.map_or_else(|| stands.0.skill.clone(), |s| s.name.clone()),
-                strand: skill.map_or(Strand::BallMastery, |s| s.strand),
+                skill_name: skill.map_or_else(|| stands.0.skill.to_string(), |s| s.name.clone()),
+                strand: skill.map(|s| s.strand),
                 stage: stands.0.stage,
                 standing: StandingView::of(stands),
             }
         })
         .collect();
-    let strand_of = |id: &str| skills.iter().find(|s| s.id == id).map_or(Strand::BallMastery, |s| s.strand);
+    let strand_of = |id: &SkillId| skills.iter().find(|skill| skill.id == *id).map(|skill| skill.strand);
     let mut dates: Vec<Date> = assessment.results_of(player.id).iter().map(|r| r.date).collect();
     dates.push(today);
     dates.sort();
     dates.dedup();
     let then = |date| -> Vec<_> {
         let standings = assessment.standings_on(&player, Bands::Own, date).into_iter();
-        standings.map(|(milestone, standing)| (strand_of(&milestone.skill), standing.state)).collect()
+        let of_strand = |(milestone, standing): (&Milestone, Standing)| {
+            Some((strand_of(&milestone.skill)?, standing.state))
+        };
+        standings.filter_map(of_strand).collect()
     };
     let dates: Vec<_> = dates.into_iter().map(|date| (date, then(date))).collect();
     let feet = assessment.feet(&player);
@@ -152,7 +158,7 @@ pub(in crate::api) async fn passport(
         name: player.about.name.clone(),
         birth_month: player.about.birth_month.to_string(),
         strong_foot: player.about.strong_foot,
-        band: state.store.band(&team.band).await?.map_or(team.band, |band| band.name),
+        band: state.store.band(&team.band).await?.map_or_else(|| team.band.to_string(), |band| band.name),
         team: team.name,
         club: team.club,
         on: today.to_string(),
@@ -176,7 +182,7 @@ fn with_changes(assessment: &Assessment, player: Uuid) -> Vec<PassportResult> {
 }
 
 /// The skills of a band that a player has not come to any stage of, and what is missing for each.
-fn next_of(assessment: &Assessment, player: &Player, band: &str, skills: &[Skill]) -> Vec<NextSkill> {
+fn next_of(assessment: &Assessment, player: &Player, band: &BandId, skills: &[Skill]) -> Vec<NextSkill> {
     let standings = assessment.standings(player, Bands::UpToOwn);
     let name =
         |id: &str| skills.iter().find(|s| s.id == id).map_or_else(|| id.to_owned(), |s| s.name.clone());
@@ -185,7 +191,7 @@ fn next_of(assessment: &Assessment, player: &Player, band: &str, skills: &[Skill
         let milestone = assessment.milestones.iter().find(|milestone| milestone.id == id);
         milestone.map(|milestone| milestone.says.clone())
     };
-    let of_band = skills.iter().filter(|skill| skill.band == band);
+    let of_band = skills.iter().filter(|skill| skill.band == *band);
     let next = next_skills(of_band, &stands(&standings), passed).into_iter();
     let view = |(skill, readiness): (&Skill, Readiness)| NextSkill {
         skill: skill.id.clone(),

@@ -1,11 +1,12 @@
 //! A team's squad: its players with their levels, and the list they come from.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Bytes, Data, Json, Path, Query, ServiceConfig, get, post};
+use actix_web::web::{Bytes, Data, Path, Query, ServiceConfig, get, post};
 use jogo_core::academy::roster::{self, Columns, LONGEST_NAME, MOST_PLAYERS, NewPlayer, RosterError, Row};
-use jogo_core::assessment::benchmarks::{Test, TestId};
+use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::levels::Level;
 use jogo_core::assessment::results::{TestResult, latest, results};
+use jogo_core::ids::TestId;
 use jogo_core::input::{InputError, short_text};
 use jogo_core::technique::skill::Side;
 use jogo_store::academy::teams::{Player, Team};
@@ -13,6 +14,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;

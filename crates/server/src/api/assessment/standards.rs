@@ -3,11 +3,11 @@
 use std::collections::BTreeMap;
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get, post, put};
+use actix_web::web::{Data, Path, Query, ServiceConfig, get, post, put};
 use jiff::ToSpan;
 use jiff::civil::Date;
 use jogo_core::academy::band::Band;
-use jogo_core::assessment::benchmarks::{Better, Protocol, Test, TestId};
+use jogo_core::assessment::benchmarks::{Better, Protocol, Test};
 use jogo_core::assessment::levels::Thresholds;
 use jogo_core::assessment::milestones::Milestone;
 use jogo_core::assessment::reliability::{Repeatability, TooFew};
@@ -17,12 +17,13 @@ use jogo_core::assessment::standards::suggest::{
     Percentiles, Suggestion, birth_quarter, findings, levels_of, suggest,
 };
 use jogo_core::assessment::standards::{self, Standard};
+use jogo_core::ids::{BandId, SkillId, TestId};
 use jogo_core::input::InputError;
-use jogo_core::technique::skill::SkillId;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 
 use crate::api::assessment::squad::TestView;
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -52,7 +53,7 @@ pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Js
     who.may(Act::SetUp)?;
     let (bands, used) = (state.store.bands().await?, state.store.tests_by_band().await?);
     let entry = |test: Test| {
-        let uses = |band: &str| used.iter().any(|(known, of)| *known == test.id && of == band);
+        let uses = |band: &BandId| used.iter().any(|(known, of)| *known == test.id && of == band);
         let bands = bands.iter().filter(|kept| uses(&kept.band.id)).map(|kept| kept.band.name.clone());
         TestEntry { bands: bands.collect(), test: TestView::from(&test) }
     };
@@ -78,7 +79,7 @@ pub(in crate::api) struct DatedThresholds {
 /// A band on the scale of a test.
 #[derive(Serialize, ToSchema)]
 pub(in crate::api) struct BandOnScale {
-    id: String,
+    id: BandId,
     name: String,
     /// The standard that holds today.
     standard: Option<DatedThresholds>,
@@ -144,7 +145,7 @@ struct BandResults {
 }
 
 impl BandResults {
-    async fn of(state: &State, test: &Test, band: &str, today: Date) -> Answer<BandResults> {
+    async fn of(state: &State, test: &Test, band: &BandId, today: Date) -> Answer<BandResults> {
         let span = (today - 1.year(), today.tomorrow().map_err(|e| Problem::internal(&e))?);
         let trials = state.store.trials_of_band(test, band, span).await?;
         let trials: Vec<_> = trials.into_iter().map(|known| known.trial).collect();
@@ -197,7 +198,7 @@ const PLACES: usize = 81;
 /// The intervals of quantiles come from this seed, so that they stand still.
 const SEED: u64 = 1;
 
-async fn test_of(state: &State, test: &str) -> Answer<Test> {
+async fn test_of(state: &State, test: &TestId) -> Answer<Test> {
     state.store.test(test).await?.ok_or_else(|| Problem::not_found("test"))
 }
 
@@ -273,8 +274,8 @@ pub(in crate::api) async fn show(
     }))
 }
 
-fn resting_on(milestones: &[Milestone], test: &str, band: &str) -> Vec<Milestone> {
-    let rests = |m: &&Milestone| m.band == band && m.evidence.rests_on(test);
+fn resting_on(milestones: &[Milestone], test: &TestId, band: &BandId) -> Vec<Milestone> {
+    let rests = |m: &&Milestone| m.band == *band && m.evidence.rests_on(test);
     milestones.iter().filter(rests).cloned().collect()
 }
 
@@ -297,14 +298,14 @@ fn scale(test: &Test, bands: &[BandStandards], shown: &[BandResults]) -> (f64, f
 #[serde(deny_unknown_fields)]
 pub(in crate::api) struct Thought {
     /// By band.
-    bands: BTreeMap<String, Thresholds>,
+    bands: BTreeMap<BandId, Thresholds>,
 }
 
 /// What becomes of the shares.
 #[derive(Serialize, ToSchema)]
 pub(in crate::api) struct Weighed {
     /// By band.
-    shares: BTreeMap<String, Shares>,
+    shares: BTreeMap<BandId, Shares>,
     findings: Vec<String>,
 }
 
@@ -343,7 +344,7 @@ pub(in crate::api) struct StandardsSaid {
     /// From this day on: today or later, since an old result keeps the level of its day.
     from: String,
     /// By band.
-    bands: BTreeMap<String, Thresholds>,
+    bands: BTreeMap<BandId, Thresholds>,
 }
 
 /// Sets standards from a day on; old results keep the level of their day.
@@ -378,7 +379,7 @@ async fn checked(
     state: &State,
     test: &Test,
     from: Date,
-    bands: &BTreeMap<String, Thresholds>,
+    bands: &BTreeMap<BandId, Thresholds>,
 ) -> Answer<(Vec<Standard>, Vec<InputError>)> {
     let known = state.store.bands().await?;
     let (mut standards, mut faults) = (Vec::new(), Vec::new());

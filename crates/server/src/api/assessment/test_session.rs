@@ -1,14 +1,15 @@
 //! The test evening: the sheet to fill, and what was measured.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Bytes, Data, Json, Path, Query, ServiceConfig, get, post};
+use actix_web::web::{Bytes, Data, Path, Query, ServiceConfig, get, post};
 use jiff::civil::Date;
-use jogo_core::assessment::benchmarks::{Protocol, Test, TestId};
+use jogo_core::assessment::benchmarks::{Protocol, Test};
 use jogo_core::assessment::levels::{LevelFrom, NearRow};
 use jogo_core::assessment::results::list::ResultLine;
 use jogo_core::assessment::results::{Origin, Trial, latest, list, results};
 use jogo_core::assessment::standards;
 use jogo_core::ground::layout::Layout;
+use jogo_core::ids::TestId;
 use jogo_core::statistics::interval::Interval;
 use jogo_core::technique::skill::Side;
 use jogo_core::units::{Pace, Seconds};
@@ -20,6 +21,7 @@ use uuid::Uuid;
 use crate::api::assessment::board::OnDay;
 use crate::api::assessment::squad::{TestView, Wanted};
 use crate::api::{SaidBy, Sender, day_of_season, read_each, said_at, when_said};
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;

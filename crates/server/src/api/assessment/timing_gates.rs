@@ -1,20 +1,20 @@
 //! Timing gates: a pair joins a test evening under a code, and its runs are read from there.
 
 use actix_web::rt;
-use actix_web::web::{Data, Json, Path, Payload, Query, ServiceConfig, get, post};
+use actix_web::web::{Data, Path, Payload, Query, ServiceConfig, get, post};
 use actix_web::{HttpRequest, HttpResponse};
 use actix_ws::{AggregatedMessage, MessageStream, Session};
-use jogo_core::assessment::benchmarks::TestId;
 use jogo_core::assessment::timing_gates::{Event, Run};
+use jogo_core::ids::TestId;
 use serde::{Deserialize, Serialize};
 use serde_json::json;
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
-use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
-use crate::sign_in::secrets;
+use crate::sign_in::{SignedIn, secrets};
 use crate::state::State;
 use crate::timing_gates::Timing;
 

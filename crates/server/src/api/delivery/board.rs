@@ -2,13 +2,14 @@
 
 use std::collections::BTreeMap;
 
-use actix_web::web::{Data, Json, Path, ServiceConfig, get};
+use actix_web::web::{Data, Path, ServiceConfig, get};
 use jogo_core::delivery::team_plan::{Drift, holding};
 use jogo_core::delivery::{WeekTally, Worked, together};
 use serde::Serialize;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;

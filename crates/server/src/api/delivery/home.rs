@@ -1,9 +1,10 @@
 //! Practice at home: the page that players open without signing in, the card for paper, and what players say they did.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json, Path, ServiceConfig, get, post};
+use actix_web::web::{Data, Path, ServiceConfig, get, post};
 use jogo_core::delivery::home::HomeCard;
 use jogo_core::delivery::team_plan::holding;
+use jogo_core::ids::DrillId;
 use jogo_core::units::Pace;
 use jogo_store::delivery::home::{Reported, SelfReport};
 use qrcode::QrCode;
@@ -13,10 +14,10 @@ use utoipa::ToSchema;
 use uuid::Uuid;
 
 use crate::api::{day_of_season, read_each, said_at};
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
-use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
-use crate::sign_in::secrets;
+use crate::sign_in::{SignedIn, secrets};
 use crate::state::State;
 use crate::views::team_sessions::{editions_of, held};
 
@@ -76,7 +77,7 @@ pub(in crate::api) async fn page(state: Data<State>, token: Path<String>) -> Ans
 #[derive(Serialize, ToSchema)]
 pub(in crate::api) struct ReportedView {
     player: Uuid,
-    drill: String,
+    drill: DrillId,
     day: String,
     best: u32,
 }
@@ -148,7 +149,7 @@ pub(in crate::api) struct ReportSaid {
     /// Made on the device.
     id: Uuid,
     player: Uuid,
-    drill: String,
+    drill: DrillId,
     day: String,
     /// Their best, 0 to 1000.
     best: u32,

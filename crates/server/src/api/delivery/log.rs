@@ -3,7 +3,7 @@
 use std::collections::{BTreeMap, BTreeSet};
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json, Path, ServiceConfig, post};
+use actix_web::web::{Data, Path, ServiceConfig, post};
 use jiff::Timestamp;
 use jiff::civil::Date;
 use jogo_core::delivery::team_plan::TeamPlan;
@@ -17,6 +17,7 @@ use utoipa::ToSchema;
 use uuid::Uuid;
 
 use crate::api::{SaidBy, Sender, day_of_season, said_at, when_said};
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;

@@ -1,7 +1,7 @@
 //! What a team has of its own beside its edition: its days, its hall, its kit and its squad.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json, Path, ServiceConfig, get, put};
+use actix_web::web::{Data, Path, ServiceConfig, get, put};
 use jogo_core::ground::fit::Ground;
 use jogo_core::plan::check;
 use jogo_core::plan::curriculum::Season;
@@ -9,6 +9,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;

@@ -1,12 +1,13 @@
 //! Who is kept apart, and who stays together at the stations.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json, Path, ServiceConfig, put};
+use actix_web::web::{Data, Path, ServiceConfig, put};
 use jogo_core::delivery::pairs::{Pair, faults};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;

@@ -2,7 +2,7 @@
 
 use std::collections::{BTreeMap, BTreeSet};
 
-use actix_web::web::{Data, Json, Path, ServiceConfig, get};
+use actix_web::web::{Data, Path, ServiceConfig, get};
 use jogo_core::delivery::session::Evening;
 use jogo_core::delivery::stations::{Mix, order, strength};
 use jogo_core::delivery::team_plan::Upset;
@@ -14,6 +14,7 @@ use uuid::Uuid;
 use crate::api::assessment::squad::latest_results;
 use crate::api::delivery::log::LogView;
 use crate::api::delivery::pairs::PairWish;
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;

@@ -1,7 +1,7 @@
 //! Evenings that fall out or are cut short: the remedies to go on, and taking one back.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get, post};
+use actix_web::web::{Data, Path, Query, ServiceConfig, get, post};
 use jogo_core::delivery::Said;
 use jogo_core::plan::{GoingOn, Remedy, advised};
 use jogo_core::units::Minutes;
@@ -9,6 +9,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;

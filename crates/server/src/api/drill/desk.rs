@@ -1,12 +1,13 @@
 //! The drill desk: a drill looked at while it is written, and calls for its cues.
 
-use actix_web::web::{Data, Json, ServiceConfig, post};
+use actix_web::web::{Data, ServiceConfig, post};
 use jogo_core::drill::cues::{Call, CueWish, MOST_CALLS, calls};
 use jogo_core::drill::desk::{Desk, Setting};
 use jogo_core::drill::dose::expected_tries;
 use jogo_core::drill::levers::Levers;
 use jogo_core::drill::{Drill, Proposal};
 use jogo_core::ground::fit::Ground;
+use jogo_core::ids::BandId;
 use jogo_core::input::InputError;
 use jogo_core::units::{Metres, Share};
 use serde::{Deserialize, Serialize};
@@ -14,6 +15,7 @@ use utoipa::ToSchema;
 
 use crate::api::drill::library::Library;
 use crate::api::ground::measured;
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -28,7 +30,7 @@ pub fn routes(config: &mut ServiceConfig) {
 #[serde(deny_unknown_fields)]
 pub(in crate::api) struct Looking {
     drill: Drill,
-    band: String,
+    band: BandId,
     levers: Levers,
     ground: Ground,
     /// A pace; that of whoever asks if it is not given.

@@ -1,22 +1,23 @@
 //! The library of drills: found, shown, written, copied, changed, put away.
 
-use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get, post, put, resource};
+use actix_web::web::{Data, Path, Query, ServiceConfig, get, post, put, resource};
 use actix_web::{HttpRequest, HttpResponse};
 use jogo_core::academy::band::Band;
-use jogo_core::assessment::benchmarks::TestId;
 use jogo_core::drill::levers::Levers;
 use jogo_core::drill::library::{Entry, Wanted};
 use jogo_core::drill::{Drill, HomeSpace, Shelf};
 use jogo_core::ground::fit::Station;
 use jogo_core::ground::layout::measure::Footprint;
+use jogo_core::ids::{BandId, DrillId, MilestoneId, SkillId, TestId};
 use jogo_core::input::InputError;
-use jogo_core::technique::skill::{MilestoneId, Skill, Stage, Strand};
+use jogo_core::technique::skill::{Skill, Stage, Strand};
 use jogo_core::units::{Difficulty, Pace};
 use jogo_store::drill::{KeptDrill, Saved};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 
 use crate::api::{Cursor, Page, version, versioned};
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -37,7 +38,7 @@ const SMALL_METRE: f64 = 11.0;
 /// A drill in the list.
 #[derive(Serialize, ToSchema)]
 pub(in crate::api) struct DrillEntry {
-    id: String,
+    id: DrillId,
     title: String,
     purpose: String,
     strand: Strand,
@@ -82,7 +83,7 @@ pub struct Library {
 
 impl Library {
     /// Names of the bands, the youngest first.
-    pub fn bands(&self) -> Vec<String> {
+    pub fn bands(&self) -> Vec<BandId> {
         self.bands.iter().map(|band| band.id.clone()).collect()
     }
 
@@ -108,7 +109,7 @@ impl Library {
 
     fn names(&self, drill: &Drill) -> Vec<&str> {
         let name =
-            |id: &String| self.skills.iter().find(|skill| skill.id == *id).map(|skill| skill.name.as_str());
+            |id: &SkillId| self.skills.iter().find(|skill| skill.id == *id).map(|skill| skill.name.as_str());
         drill.serves.iter().filter_map(|serves| name(&serves.skill)).collect()
     }
 }
@@ -158,7 +159,7 @@ pub(in crate::api) async fn list(
         }
     }
     found.sort_by(|a, b| (a.strand, &a.title).cmp(&(b.strand, &b.title)));
-    Ok(Json(cursor.page(found, |entry| entry.id.clone())))
+    Ok(Json(cursor.page(found, |entry| entry.id.to_string())))
 }
 
 fn first_levers(drill: &Drill) -> Levers {
@@ -192,7 +193,7 @@ impl From<Saved> for SavedView {
     }
 }
 
-async fn view(state: &State, id: &str) -> Answer<HttpResponse> {
+async fn view(state: &State, id: &DrillId) -> Answer<HttpResponse> {
     let kept = state.store.kept_drill(id).await?.ok_or_else(|| Problem::not_found("drill"))?;
     let view = DrillView {
         version: kept.version,
@@ -210,7 +211,7 @@ async fn view(state: &State, id: &str) -> Answer<HttpResponse> {
 pub(in crate::api) async fn show(
     who: SignedIn,
     state: Data<State>,
-    id: Path<String>,
+    id: Path<DrillId>,
 ) -> Answer<HttpResponse> {
     who.may(Act::SeeLibrary)?;
     view(&state, &id).await
@@ -223,7 +224,7 @@ pub(in crate::api) async fn show(
 pub(in crate::api) async fn earlier(
     who: SignedIn,
     state: Data<State>,
-    path: Path<(String, i64)>,
+    path: Path<(DrillId, i64)>,
 ) -> Answer<Json<Drill>> {
     who.may(Act::SeeLibrary)?;
     let (id, version) = path.into_inner();
@@ -259,7 +260,7 @@ pub(in crate::api) async fn create(
 pub(in crate::api) async fn change(
     who: SignedIn,
     state: Data<State>,
-    id: Path<String>,
+    id: Path<DrillId>,
     request: HttpRequest,
     drill: Json<Drill>,
 ) -> Answer<HttpResponse> {
@@ -291,7 +292,7 @@ pub(in crate::api) struct Away {
 pub(in crate::api) async fn archive(
     who: SignedIn,
     state: Data<State>,
-    id: Path<String>,
+    id: Path<DrillId>,
     said: Json<Away>,
 ) -> Answer<HttpResponse> {
     who.may(Act::KeepLibrary)?;

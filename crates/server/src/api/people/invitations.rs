@@ -1,7 +1,7 @@
 //! Invitations: a link that works once, through which somebody signs in for the first time.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json, Path, ServiceConfig, delete, get, post};
+use actix_web::web::{Data, Path, ServiceConfig, delete, get, post};
 use jiff::ToSpan;
 use jogo_core::input::name_in_files;
 use jogo_store::people::invitations::Invitation;
@@ -12,6 +12,7 @@ use uuid::Uuid;
 
 use crate::api::academy::clubs::name;
 use crate::api::people::sign_in::{RoleView, Session, session};
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::rights::Act;
 use crate::sign_in::{self, SignedIn};

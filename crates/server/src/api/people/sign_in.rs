@@ -1,7 +1,8 @@
 //! Signing in and out.
 
-use actix_web::web::{Data, Json, ServiceConfig, get, put, resource};
+use actix_web::web::{Data, ServiceConfig, get, put, resource};
 use actix_web::{HttpRequest, HttpResponse};
+use jogo_core::ids::BandId;
 use jogo_core::units::Metres;
 use jogo_store::people::{Person, Role};
 use serde::{Deserialize, Serialize};
@@ -10,6 +11,7 @@ use uuid::Uuid;
 
 use crate::api::ground::measured;
 use crate::demo;
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::{self, SignedIn};
 use crate::state::State;
@@ -76,7 +78,7 @@ pub(in crate::api) struct TeamView {
     id: Uuid,
     name: String,
     club: String,
-    band: String,
+    band: BandId,
 }
 
 impl From<RoleView> for Role {

@@ -3,14 +3,15 @@
 use std::collections::{BTreeMap, BTreeSet};
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json, Path, Query};
-use jogo_core::academy::band::{Band, BandId};
+use actix_web::web::{Data, Path, Query};
+use jogo_core::academy::band::Band;
 use jogo_core::assessment::milestones::ready::{of_squad, stage_reached};
 use jogo_core::ground::fit::Ground;
+use jogo_core::ids::{BandId, SkillId};
 use jogo_core::plan::curriculum::{Curriculum, Goal, Season};
 use jogo_core::plan::search::solve::usual_steps;
 use jogo_core::plan::{Approach, Plan, solve};
-use jogo_core::technique::skill::{SkillId, Stage};
+use jogo_core::technique::skill::Stage;
 use jogo_core::units::Minutes;
 use jogo_store::academy::teams::Team;
 use serde::{Deserialize, Serialize};
@@ -19,6 +20,7 @@ use uuid::Uuid;
 
 use super::drafts::{aside, draft, edition, problem_of};
 use super::view::{Came, CurriculumView, view};
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -138,8 +140,8 @@ pub(crate) enum Present {
 impl Present {
     /// How far most players have come with each skill that milestones speak of; nothing of a skill that they have not
     /// met.
-    async fn reached(self, state: &State, band: &str) -> Answer<BTreeMap<SkillId, Stage>> {
-        let of_band = state.store.teams().await?.into_iter().filter(|team| team.band == band);
+    async fn reached(self, state: &State, band: &BandId) -> Answer<BTreeMap<SkillId, Stage>> {
+        let of_band = state.store.teams().await?.into_iter().filter(|team| team.band == *band);
         let teams: Vec<Team> = match self {
             Present::AsWritten => return Ok(BTreeMap::new()),
             Present::OfBand => of_band.collect(),

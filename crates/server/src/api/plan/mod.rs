@@ -6,11 +6,12 @@ mod reasons;
 mod so_far;
 mod view;
 
-use actix_web::web::{Data, Json, Path, Query, ServiceConfig, get, post, put, resource};
+use actix_web::web::{Data, Path, Query, ServiceConfig, get, post, put, resource};
 use actix_web::{HttpRequest, HttpResponse};
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::session::Evening;
 use jogo_core::delivery::team_plan::takes_over;
+use jogo_core::ids::BandId;
 use jogo_core::input::short_text;
 use jogo_core::plan::curriculum::{Curriculum, Season};
 use jogo_core::plan::rules::mend::in_words;
@@ -30,6 +31,7 @@ pub(super) use self::reasons::*;
 pub(super) use self::so_far::*;
 use self::view::{BlockPlace, Came, CurriculumView, view};
 use crate::api::{Cursor, Page};
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -60,7 +62,7 @@ pub fn routes(config: &mut ServiceConfig) {
 pub(super) struct CurriculumEntry {
     id: Uuid,
     name: String,
-    band: String,
+    band: BandId,
     start: String,
     weeks: u32,
     /// Number of the latest edition.
@@ -321,8 +323,7 @@ pub(super) async fn publish(
     let problem = problem_of(&edition)?;
     let breaches = check(&problem, &edition.plan);
     if let Some(breach) = breaches.first() {
-        let says =
-            format!("The plan breaks {} in session {}: {}", breach.rule, breach.session + 1, breach.says);
+        let says = format!("The plan breaks a rule in session {}: {}", breach.session + 1, breach.says);
         return Err(Problem::fault("", format!("{says}. Solve it again, then publish.")));
     }
     let (now, edition) = (state.clock.now(), edition.trimmed());

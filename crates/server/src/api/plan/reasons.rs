@@ -1,7 +1,8 @@
 //! Reasons, comparisons and forecasts of a plan.
 
-use actix_web::web::{Data, Json, Path, Query};
+use actix_web::web::{Data, Path, Query};
 use jogo_core::delivery::edition::Edition;
+use jogo_core::ids::SkillId;
 use jogo_core::plan::forecast::{Forecast, Size, forecast};
 use jogo_core::plan::search::solve::usual_steps;
 use jogo_core::plan::{
@@ -13,6 +14,7 @@ use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
 use super::drafts::{aside, draft, edition, problem_of};
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -23,7 +25,7 @@ use crate::state::State;
 #[into_params(parameter_in = Query)]
 pub(crate) struct Asked {
     block: Option<BlockId>,
-    skill: Option<String>,
+    skill: Option<SkillId>,
 }
 
 /// Reasons, in words.

@@ -3,15 +3,17 @@
 
 use std::sync::Arc;
 
-use actix_web::web::{Data, Json, Path};
+use actix_web::web::{Data, Path};
 use jogo_core::assessment::milestones::ready::stages_had;
 use jogo_core::delivery::team_plan::as_run;
+use jogo_core::ids::SkillId;
 use jogo_core::plan::forecast::so_far::{Day, SoFar, Squad, days, so_far};
 use jogo_core::plan::{Plan, Problem as PlanProblem, SkillWish};
 use uuid::Uuid;
 
 use super::drafts::{aside, draft, edition, problem_of};
 use super::reasons::foreseen_by;
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
@@ -76,7 +78,7 @@ impl Running {
             let by_day: Vec<_> =
                 days.iter().map(|day| assessment.standings_on(player, Bands::UpToOwn, day.on)).collect();
             let by_day: Vec<_> = by_day.iter().map(|standings| stands(standings)).collect();
-            let had = |skill: &String| by_day.iter().map(|stands| stages_had(stands, skill)).collect();
+            let had = |skill: &SkillId| by_day.iter().map(|stands| stages_had(stands, skill)).collect();
             skills.iter().map(|skill| ((*skill).clone(), had(skill))).collect()
         };
         let players = assessment.players.iter().map(player).collect();

@@ -2,11 +2,12 @@
 
 use actix_web::HttpResponse;
 use jogo_core::delivery::edition::Edition;
+use jogo_core::ids::{SkillId, TestId};
 use jogo_core::plan::curriculum::Curriculum;
 use jogo_core::plan::score::{minutes_by_strand, missing};
 use jogo_core::plan::{
     Alternative, Block, BlockId, Breach, Clash, Edit, Mending, Plan, Price, Problem as PlanProblem, Score,
-    Stitch, check, mend, score, stitches,
+    Stitch, VariantId, check, mend, score, stitches,
 };
 use jogo_core::technique::skill::{Skill, Stage, Strand};
 use jogo_core::units::Minutes;
@@ -95,17 +96,17 @@ struct SessionColumn {
 /// A test that is taken in a session.
 #[derive(Serialize, ToSchema)]
 struct TestPeg {
-    test: String,
+    test: TestId,
     name: String,
     minutes: Minutes,
-    skills: Vec<String>,
+    skills: Vec<SkillId>,
 }
 
 /// A block where it stands.
 #[derive(Serialize, ToSchema)]
 struct BlockHere {
     id: Option<BlockId>,
-    variant: String,
+    variant: VariantId,
     title: String,
     stage: Option<Stage>,
     strand: Option<Strand>,
@@ -200,11 +201,11 @@ fn column(edition: &Edition, problem: &PlanProblem, session: usize) -> SessionCo
         let at = locks.iter().position(|locked| locked.is_like(block));
         let locked = at.map(|at| locks.swap_remove(at)).is_some();
         let variant = problem.variant(&block.variant);
-        let strand = edition.drill(block.variant.split('@').next().unwrap_or_default());
+        let strand = edition.drill(&block.variant.drill);
         BlockHere {
             id: block.id,
             variant: block.variant.clone(),
-            title: variant.map_or(&block.variant, |v| &v.title).clone(),
+            title: problem.title(&block.variant).to_owned(),
             stage: variant.map(|v| v.stage),
             strand: strand.map(|drill| drill.main_strand()),
             minutes: block.minutes,

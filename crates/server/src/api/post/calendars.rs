@@ -1,6 +1,6 @@
 //! Calendars: a coach's evenings as iCalendar (RFC 5545), read through an address that holds a secret.
 
-use actix_web::web::{Data, Json, Path, ServiceConfig, delete, post};
+use actix_web::web::{Data, Path, ServiceConfig, delete, post};
 use actix_web::{HttpResponse, http::header};
 use icalendar::{Calendar, Component, Event, EventStatus, Property};
 use jiff::Timestamp;
@@ -11,10 +11,10 @@ use jogo_store::academy::teams::Team;
 use serde::Serialize;
 use utoipa::ToSchema;
 
+use crate::json::Json;
 use crate::problem::{Answer, Problem};
-use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
-use crate::sign_in::secrets;
+use crate::sign_in::{SignedIn, secrets};
 use crate::state::State;
 use crate::views::team_sessions::{TeamEdition, editions_of, held, order_in_lines};
 

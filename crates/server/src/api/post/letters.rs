@@ -1,12 +1,13 @@
 //! The outbox: what the academy wrote to its coaches; and where somebody gets post.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Json, ServiceConfig, get, post, put};
+use actix_web::web::{Data, ServiceConfig, get, post, put};
 use jogo_store::post::letters::{Kind, Letter};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
+use crate::json::Json;
 use crate::post;
 use crate::post::transport::Post;
 use crate::problem::{Answer, Problem};

@@ -42,8 +42,11 @@ type Spoil = fn(&mut Value);
 
 #[rstest]
 #[case::minutes_of_a_day(|w: &mut Value| w["minutes"][0] = json!(1440), &["/minutes/0"])]
-#[case::negative_minutes(|w: &mut Value| w["minutes"][0] = json!(-5), &[""])]
-#[case::impossible_date(|w: &mut Value| w["start"] = json!("2031-02-30"), &[""])]
+#[case::negative_minutes(|w: &mut Value| w["minutes"][0] = json!(-5), &["/minutes/0"])]
+#[case::impossible_date(|w: &mut Value| w["start"] = json!("2031-02-30"), &["/start"])]
+#[case::a_skill_that_leaves_the_folder(
+    |w: &mut Value| w["goals"][3]["skill"] = json!("../juggle"), &["/goals/3/skill"],
+)]
 #[case::a_thousand_weeks(|w: &mut Value| w["weeks"] = json!(1000), &["/weeks"])]
 #[case::over_long_name(|w: &mut Value| w["name"] = json!("x".repeat(5000)), &["/name"])]
 #[case::unknown_skill(

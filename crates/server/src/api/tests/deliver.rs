@@ -70,7 +70,7 @@ async fn wishes_that_clash_are_answered_with_a_sentence() {
         .await;
     assert_eq!((answered.status.as_u16(), &answered.body["breaches"]), (200, &json!([])));
     let clash = &answered.body["came"]["clash"];
-    assert_eq!(clash["session"], 4);
+    assert_eq!(clash["of"], json!({"kind": "session", "session": 4}));
     assert!(clash["says"].as_str().unwrap().starts_with("Session 5 on 24 February has 3 min"));
     // What can be done is done: that evening alone stays empty.
     let empty = |at: usize| answered.body["sessions"][at]["blocks"] == json!([]);

@@ -114,7 +114,6 @@ fn spoiled(spoil: fn(&mut Value)) -> fn(&mut Value) {
 
 #[rstest]
 #[case::no_title(spoiled(|d| d["title"] = "".into()), &["/title"])]
-#[case::a_name_that_leaves_the_folder(spoiled(|d| d["id"] = "../weave".into()), &["/id"])]
 #[case::too_few_points(spoiled(|d| d["points"] = json!(["Low"])), &["/points"])]
 #[case::a_layout_with_two_faults(spoiled(|d| d["layout"] = "wlak 3\nmark A\ngo B".into()), &["/layout", "/layout"])]
 #[case::an_unknown_skill(spoiled(|d| d["serves"][0]["skill"] = "flying".into()), &["/serves/0/skill"])]

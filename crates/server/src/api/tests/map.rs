@@ -55,8 +55,12 @@ fn spoiled(spoil: fn(&mut Value)) -> fn(&mut Value) {
 #[case::no_name(spoiled(|s| s["name"] = " ".into()), "/put/0/name", "is empty")]
 #[case::a_band_of_giants(spoiled(|s| s["band"] = "u99".into()), "/put/0/band", "no band `u99`")]
 #[case::five_of_four(
-    spoiled(|s| s["gate"] = json!({"kind": "milestone", "milestone": "I can", "times": 5, "of_last": 4})),
+    spoiled(|s| s["gate"] = json!({"kind": "milestone", "milestone": "weave-flow-u8-u9", "times": 5, "of_last": 4})),
     "/put/0/gate", "5 of the last 4",
+)]
+#[case::an_unknown_milestone(
+    spoiled(|s| s["gate"] = json!({"kind": "milestone", "milestone": "luck", "times": 1, "of_last": 1})),
+    "/put/0/gate/milestone", "no milestone `luck`",
 )]
 #[case::an_unknown_test(
     spoiled(|s| s["gate"] = json!({"kind": "test", "test": "luck", "value": 1, "times": 1, "of_last": 1})),
@@ -88,7 +92,7 @@ async fn a_skill_goes_only_when_nothing_names_it() {
         director.writes(Method::POST, "/map", &etag, json!({"take_out": [id]})).await
     };
     let named = take_out("inside-taps").await;
-    assert_eq!(named.pointers(), ["/take_out/0", "/take_out/0"], "a drill and a skill: {named:?}");
+    assert_eq!(named.pointers(), ["/take_out/0"; 3], "a drill, a milestone and a skill: {named:?}");
     let etag = director.gets("/map").await.etag.unwrap();
     let mut new = find(&director.gets("/map").await.body, "juggle").clone();
     new["id"] = "hop".into();

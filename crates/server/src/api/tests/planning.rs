@@ -169,11 +169,12 @@ async fn reasons_a_comparison_and_a_forecast_change_nothing() {
 #[case::no_such_block(json!({"edit": "remove", "session": 0, "block": 99}), "/block")]
 #[case::no_such_session(json!({"edit": "minutes", "session": 4_000_000_000_u32, "block": 0, "minutes": 5}), "/session")]
 #[case::endless_minutes(json!({"edit": "minutes", "session": 0, "block": 0, "minutes": 4_000_000_000_u32}), "/minutes")]
-#[case::a_drill_from_nowhere(json!({"edit": "replace", "session": 0, "block": 0, "variant": "../x"}), "/variant")]
-#[case::beside_a_drill_from_nowhere(json!({"edit": "split", "session": 0, "block": 0, "beside": "x"}), "/beside")]
+#[case::a_drill_from_nowhere(json!({"edit": "replace", "session": 0, "block": 0, "variant": "x@form"}), "/variant")]
+#[case::no_drill_at_all(json!({"edit": "replace", "session": 0, "block": 0, "variant": "../x"}), "")]
+#[case::beside_a_drill_from_nowhere(json!({"edit": "split", "session": 0, "block": 0, "beside": "x@form"}), "/beside")]
 #[case::to_nowhere(json!({"edit": "move", "session": 0, "block": 0, "to": 400, "at": 0}), "/to")]
 #[case::no_such_lock(json!({"edit": "forget", "lock": 3}), "/lock")]
-#[case::no_such_edit(json!({"edit": "burn", "session": 0}), "")]
+#[case::no_such_edit(json!({"edit": "burn", "session": 0}), "/edit")]
 #[actix_web::test]
 async fn what_cannot_be_edited_says_where_and_changes_nothing(#[case] edit: Value, #[case] at: &str) {
     let academy = academy().await;

@@ -1,6 +1,7 @@
 //! A ledger knows what its plan allows, owes and costs, after any edits.
 
 use super::*;
+use crate::ids::called;
 use crate::plan::problem::example::{ExampleSize, example};
 use crate::plan::{Approach, Problem, SessionWish, SkillWish, TestWish, Variant, check, score};
 use crate::technique::skill::{Need, Stage};
@@ -57,10 +58,10 @@ fn a_and_b(test_of_b_in: Option<usize>) -> Problem {
     let mut problem = any_problem(1, 0);
     let (first, skill) = (problem.sessions[0].clone(), problem.skills[0].clone());
     let wish =
-        |id: &str, goal, needs| SkillWish { id: id.into(), present: None, goal, needs, ..skill.clone() };
+        |id: &str, goal, needs| SkillWish { id: called(id), present: None, goal, needs, ..skill.clone() };
     problem.skills = vec![
         wish("a", Stage::Flow, vec![]),
-        wish("b", Stage::Form, vec![Need { skill: "a".into(), stage: Stage::Form }]),
+        wish("b", Stage::Form, vec![Need { skill: called("a"), stage: Stage::Form }]),
     ];
     problem.sessions = (0..8_u32)
         .map(|week| SessionWish {
@@ -71,17 +72,17 @@ fn a_and_b(test_of_b_in: Option<usize>) -> Problem {
         })
         .collect();
     if let Some(session) = test_of_b_in {
-        let skills = vec!["b".to_owned()];
+        let skills = vec![called("b")];
         problem.sessions[session].tests =
-            vec![TestWish { id: "test".into(), name: "Test".into(), minutes: Minutes(5), skills }];
+            vec![TestWish { id: called("test"), name: "Test".into(), minutes: Minutes(5), skills }];
     }
     problem.approach = Approach { exposures: [2, 2, 2, 2], ..Approach::BALANCED };
     problem.new_skills_per_week = 1;
     problem.variants = vec![
-        Variant::of("a", Stage::Form, &["a"]),
-        Variant::of("a", Stage::Flow, &["a"]),
-        Variant::of("b", Stage::Form, &["b"]),
-        Variant::of("both", Stage::Form, &["a", "b"]),
+        Variant::of(&called("a"), Stage::Form, &[called("a")]),
+        Variant::of(&called("a"), Stage::Flow, &[called("a")]),
+        Variant::of(&called("b"), Stage::Form, &[called("b")]),
+        Variant::of(&called("both"), Stage::Form, &[called("a"), called("b")]),
     ];
     problem
 }
