@@ -12,7 +12,7 @@ use jogo_core::assessment::levels::{Level, Thresholds};
 use jogo_core::assessment::milestones::check::{left_without_answer, left_without_milestone};
 use jogo_core::assessment::milestones::ready::{Missing, for_skill, stage_reached};
 use jogo_core::assessment::milestones::{
-    Evidence, Feet, Measured, Milestone, Override, Reach, Seen, Shown, Standing, State, Verdict,
+    Evidence, Feet, Measured, Milestone, MilestoneState, Override, Reach, Seen, Shown, Standing, Verdict,
 };
 use jogo_core::assessment::results::{Trial, results};
 use jogo_core::assessment::standards::Standard;
@@ -98,23 +98,23 @@ fn standing(evidence: Evidence, trials: &[Trial<u8>], said: &[Override], on: Dat
 
 // Each worked out by hand from the table in the module's head.
 #[rstest]
-#[case::nothing(&[], State::NotSeen, None)]
-#[case::one_date_of_two(&[(0, 12.0)], State::OnTheWay, Some(0))]
-#[case::two_in_a_row(&[(0, 12.0), (7, 10.0)], State::Met, Some(7))]
-#[case::two_of_the_last_three(&[(0, 12.0), (7, 9.0), (14, 11.0)], State::Met, Some(14))]
-#[case::the_first_is_too_long_ago(&[(0, 12.0), (7, 9.0), (14, 9.0), (21, 11.0)], State::OnTheWay, Some(0))]
-#[case::once_against_it(&[(0, 12.0), (7, 12.0), (14, 3.0)], State::Met, Some(7))]
-#[case::twice_against_it(&[(0, 12.0), (7, 12.0), (14, 3.0), (16, 4.0)], State::Slipped, Some(16))]
-#[case::not_yet_kept(&[(0, 12.0), (7, 12.0), (27, 12.0)], State::Met, Some(7))]
-#[case::kept_after_21_days(&[(0, 12.0), (7, 12.0), (28, 12.0)], State::Kept, Some(28))]
-#[case::not_kept_by_a_miss(&[(0, 12.0), (7, 12.0), (27, 12.0), (28, 3.0)], State::Met, Some(7))]
-#[case::slipped_and_back(&[(0, 12.0), (7, 12.0), (9, 3.0), (11, 4.0), (13, 12.0), (15, 12.0)], State::Met, Some(15))]
+#[case::nothing(&[], MilestoneState::NotSeen, None)]
+#[case::one_date_of_two(&[(0, 12.0)], MilestoneState::OnTheWay, Some(0))]
+#[case::two_in_a_row(&[(0, 12.0), (7, 10.0)], MilestoneState::Met, Some(7))]
+#[case::two_of_the_last_three(&[(0, 12.0), (7, 9.0), (14, 11.0)], MilestoneState::Met, Some(14))]
+#[case::the_first_is_too_long_ago(&[(0, 12.0), (7, 9.0), (14, 9.0), (21, 11.0)], MilestoneState::OnTheWay, Some(0))]
+#[case::once_against_it(&[(0, 12.0), (7, 12.0), (14, 3.0)], MilestoneState::Met, Some(7))]
+#[case::twice_against_it(&[(0, 12.0), (7, 12.0), (14, 3.0), (16, 4.0)], MilestoneState::Slipped, Some(16))]
+#[case::not_yet_kept(&[(0, 12.0), (7, 12.0), (27, 12.0)], MilestoneState::Met, Some(7))]
+#[case::kept_after_21_days(&[(0, 12.0), (7, 12.0), (28, 12.0)], MilestoneState::Kept, Some(28))]
+#[case::not_kept_by_a_miss(&[(0, 12.0), (7, 12.0), (27, 12.0), (28, 3.0)], MilestoneState::Met, Some(7))]
+#[case::slipped_and_back(&[(0, 12.0), (7, 12.0), (9, 3.0), (11, 4.0), (13, 12.0), (15, 12.0)], MilestoneState::Met, Some(15))]
 #[case::slipped_and_back_later(
-    &[(0, 12.0), (7, 12.0), (28, 3.0), (30, 4.0), (40, 12.0), (42, 12.0)], State::Kept, Some(42),
+    &[(0, 12.0), (7, 12.0), (28, 3.0), (30, 4.0), (40, 12.0), (42, 12.0)], MilestoneState::Kept, Some(42),
 )]
 fn two_of_the_last_three_dates(
     #[case] on_days: &[(i32, f64)],
-    #[case] state: State,
+    #[case] state: MilestoneState,
     #[case] since: Option<i32>,
 ) {
     let trials: Vec<_> = on_days.iter().map(|(after, value)| taps(*after, *value)).collect();
@@ -123,28 +123,32 @@ fn two_of_the_last_three_dates(
 }
 
 #[rstest]
-#[case::both_on_one_day(Feet::Both, &[(0, Side::Left, 10.0), (0, Side::Right, 12.0)], State::Met)]
-#[case::one_after_the_other(Feet::Both, &[(0, Side::Left, 10.0), (7, Side::Right, 12.0)], State::Met)]
-#[case::one_foot_missing(Feet::Both, &[(0, Side::Right, 12.0)], State::OnTheWay)]
-#[case::either(Feet::Either, &[(0, Side::Left, 3.0), (0, Side::Right, 12.0)], State::Met)]
-#[case::the_strong_one(Feet::Strong, &[(0, Side::Left, 3.0), (0, Side::Right, 12.0)], State::Met)]
-#[case::the_other_one(Feet::Other, &[(0, Side::Left, 3.0), (0, Side::Right, 12.0)], State::OnTheWay)]
-#[case::only_what_is_not_asked(Feet::Other, &[(0, Side::Right, 12.0)], State::NotSeen)]
-fn feet_count_as_the_rule_says(#[case] feet: Feet, #[case] shown: &[(i32, Side, f64)], #[case] state: State) {
+#[case::both_on_one_day(Feet::Both, &[(0, Side::Left, 10.0), (0, Side::Right, 12.0)], MilestoneState::Met)]
+#[case::one_after_the_other(Feet::Both, &[(0, Side::Left, 10.0), (7, Side::Right, 12.0)], MilestoneState::Met)]
+#[case::one_foot_missing(Feet::Both, &[(0, Side::Right, 12.0)], MilestoneState::OnTheWay)]
+#[case::either(Feet::Either, &[(0, Side::Left, 3.0), (0, Side::Right, 12.0)], MilestoneState::Met)]
+#[case::the_strong_one(Feet::Strong, &[(0, Side::Left, 3.0), (0, Side::Right, 12.0)], MilestoneState::Met)]
+#[case::the_other_one(Feet::Other, &[(0, Side::Left, 3.0), (0, Side::Right, 12.0)], MilestoneState::OnTheWay)]
+#[case::only_what_is_not_asked(Feet::Other, &[(0, Side::Right, 12.0)], MilestoneState::NotSeen)]
+fn feet_count_as_the_rule_says(
+    #[case] feet: Feet,
+    #[case] shown: &[(i32, Side, f64)],
+    #[case] state: MilestoneState,
+) {
     let trials: Vec<_> = shown.iter().map(|(after, side, value)| passes(*after, *side, *value)).collect();
     assert_eq!(standing(ten("passes", feet, 1, 1), &trials, &[], day(100)).state, state);
 }
 
 #[rstest]
-#[case::all_points_on_two_days(&[], &[(0, [2, 2, 2]), (7, [2, 2, 2])], State::Met)]
-#[case::one_day_is_not_two(&[], &[(0, [2, 2, 2])], State::OnTheWay)]
-#[case::partly_is_not_seen(&[], &[(0, [2, 2, 2]), (7, [2, 1, 2])], State::OnTheWay)]
-#[case::only_the_named_ones(&[1, 3], &[(0, [2, 0, 2]), (7, [2, 1, 2])], State::Met)]
-#[case::a_point_that_is_not_there(&[4], &[(0, [2, 2, 2]), (7, [2, 2, 2])], State::OnTheWay)]
+#[case::all_points_on_two_days(&[], &[(0, [2, 2, 2]), (7, [2, 2, 2])], MilestoneState::Met)]
+#[case::one_day_is_not_two(&[], &[(0, [2, 2, 2])], MilestoneState::OnTheWay)]
+#[case::partly_is_not_seen(&[], &[(0, [2, 2, 2]), (7, [2, 1, 2])], MilestoneState::OnTheWay)]
+#[case::only_the_named_ones(&[1, 3], &[(0, [2, 0, 2]), (7, [2, 1, 2])], MilestoneState::Met)]
+#[case::a_point_that_is_not_there(&[4], &[(0, [2, 2, 2]), (7, [2, 2, 2])], MilestoneState::OnTheWay)]
 fn points_are_seen_on_different_days(
     #[case] points: &[u32],
     #[case] seen: &[(i32, [u8; 3])],
-    #[case] state: State,
+    #[case] state: MilestoneState,
 ) {
     let trials: Vec<_> = seen.iter().map(|(after, marks)| eyes(*after, *marks)).collect();
     assert_eq!(standing(eyes_up(points, 2), &trials, &[], day(100)).state, state);
@@ -158,10 +162,14 @@ fn both_kinds_of_evidence_have_to_hold() {
         seen: Seen { test: called("eyes"), points: Vec::new(), days: 1 },
     };
     let measured_only = [taps(0, 12.0)];
-    assert_eq!(standing(both(), &measured_only, &[], day(100)).state, State::OnTheWay);
+    assert_eq!(standing(both(), &measured_only, &[], day(100)).state, MilestoneState::OnTheWay);
     let with_eyes = [taps(0, 12.0), eyes(3, [2, 2, 2])];
-    assert_eq!(standing(both(), &with_eyes, &[], day(100)).state, State::Met);
-    assert_eq!(standing(both(), &with_eyes, &[], day(2)).state, State::OnTheWay, "as it was two days on");
+    assert_eq!(standing(both(), &with_eyes, &[], day(100)).state, MilestoneState::Met);
+    assert_eq!(
+        standing(both(), &with_eyes, &[], day(2)).state,
+        MilestoneState::OnTheWay,
+        "as it was two days on"
+    );
 }
 
 #[test]
@@ -196,8 +204,8 @@ fn a_level_is_that_of_its_day() {
         times: 1,
         of_last: 1,
     });
-    assert_eq!(standing(secure.clone(), &[taps(0, 9.0)], &[], day(0)).state, State::OnTheWay);
-    assert_eq!(standing(secure, &[taps(0, 10.0)], &[], day(0)).state, State::Met);
+    assert_eq!(standing(secure.clone(), &[taps(0, 9.0)], &[], day(0)).state, MilestoneState::OnTheWay);
+    assert_eq!(standing(secure, &[taps(0, 10.0)], &[], day(0)).state, MilestoneState::Met);
 }
 
 #[test]
@@ -210,12 +218,16 @@ fn a_coach_has_the_last_word_with_a_reason() {
     };
     let said = [word(2, Verdict::Met), word(9, Verdict::NotYet), word(9, Verdict::AsEvidence)];
     let at = |after| standing(ten("taps", Feet::Both, 2, 3), &[taps(0, 12.0)], &said, day(after));
-    assert_eq!((at(1).state, at(1).overridden), (State::OnTheWay, None));
-    assert_eq!((at(2).state, at(2).by_evidence), (State::Met, State::OnTheWay));
+    assert_eq!((at(1).state, at(1).overridden), (MilestoneState::OnTheWay, None));
+    assert_eq!((at(2).state, at(2).by_evidence), (MilestoneState::Met, MilestoneState::OnTheWay));
     assert_eq!(at(2).overridden.unwrap().reason, "Did it all evening");
-    assert_eq!((at(9).state, at(9).overridden), (State::OnTheWay, None), "taken back on the same day");
+    assert_eq!(
+        (at(9).state, at(9).overridden),
+        (MilestoneState::OnTheWay, None),
+        "taken back on the same day"
+    );
     let not_yet = standing(ten("taps", Feet::Both, 1, 1), &[taps(0, 12.0)], &said[..2], day(9));
-    assert_eq!((not_yet.state, not_yet.by_evidence), (State::OnTheWay, State::Met));
+    assert_eq!((not_yet.state, not_yet.by_evidence), (MilestoneState::OnTheWay, MilestoneState::Met));
 }
 
 #[rstest]
@@ -264,7 +276,7 @@ fn a_milestone_that_a_gate_asks_for_names_what_would_lose_its_answer() {
     assert!(asked("weave-flow-u8-u9").is_empty());
 }
 
-fn stands(state: State) -> Standing {
+fn stands(state: MilestoneState) -> Standing {
     Standing { state, by_evidence: state, ..Standing::default() }
 }
 
@@ -286,7 +298,7 @@ fn who_has_the_needs_is_ready_and_who_has_not_learns_what_is_missing() {
         side: Default::default(),
         gate: None,
     };
-    let (kept, way) = (stands(State::Kept), stands(State::OnTheWay));
+    let (kept, way) = (stands(MilestoneState::Kept), stands(MilestoneState::OnTheWay));
     let half = [(&form, &kept), (&flow, &way)];
     assert_eq!(stage_reached(&half, "taps"), Some(Stage::Form));
     let readiness = for_skill(&skill, &half, Some(false));
@@ -312,13 +324,13 @@ fn who_has_the_needs_is_ready_and_who_has_not_learns_what_is_missing() {
 }
 
 #[rstest]
-#[case::all_met(State::Kept, 0.4, Some(Level::Secure), Group::MoveOn)]
-#[case::other_foot(State::OnTheWay, 0.4, Some(Level::Secure), Group::OtherFoot)]
-#[case::neither_foot_is_there(State::OnTheWay, 0.4, Some(Level::Building), Group::Consolidate)]
-#[case::nothing_seen(State::NotSeen, 0.0, None, Group::Consolidate)]
-#[case::slipped(State::Slipped, 0.0, None, Group::Consolidate)]
+#[case::all_met(MilestoneState::Kept, 0.4, Some(Level::Secure), Group::MoveOn)]
+#[case::other_foot(MilestoneState::OnTheWay, 0.4, Some(Level::Secure), Group::OtherFoot)]
+#[case::neither_foot_is_there(MilestoneState::OnTheWay, 0.4, Some(Level::Building), Group::Consolidate)]
+#[case::nothing_seen(MilestoneState::NotSeen, 0.0, None, Group::Consolidate)]
+#[case::slipped(MilestoneState::Slipped, 0.0, None, Group::Consolidate)]
 fn groups_have_reasons(
-    #[case] state: State,
+    #[case] state: MilestoneState,
     #[case] deficit: f64,
     #[case] strong: Option<Level>,
     #[case] group: Group,
@@ -333,7 +345,7 @@ fn groups_have_reasons(
         (Group::OtherFoot, _) => {
             Reason::OtherFoot { test: called("passes"), deficit: jogo_core::units::Share(deficit) }
         }
-        (_, State::NotSeen) => Reason::NothingSeen,
+        (_, MilestoneState::NotSeen) => Reason::NothingSeen,
         _ => Reason::Missing { milestones: ids },
     };
     assert_eq!(reason, expected);
@@ -341,7 +353,7 @@ fn groups_have_reasons(
 
 #[test]
 fn a_foot_that_no_missing_milestone_asks_for_makes_no_group() {
-    let (milestone, way) = (milestone(eyes_up(&[], 1)), stands(State::OnTheWay));
+    let (milestone, way) = (milestone(eyes_up(&[], 1)), stands(MilestoneState::OnTheWay));
     let behind = [FootBehind { test: called("passes"), deficit: 0.4, strong: Some(Level::Secure) }];
     assert_eq!(next_week(&[(&milestone, &way)], &behind).0, Group::Consolidate);
 }
@@ -349,7 +361,7 @@ fn a_foot_that_no_missing_milestone_asks_for_makes_no_group() {
 #[test]
 fn whoever_moves_on_is_decided_on_first_and_then_whoever_is_nearest() {
     let (one, other) = (milestone(eyes_up(&[], 1)), milestone(eyes_up(&[], 2)));
-    let (met, way) = (stands(State::Met), stands(State::OnTheWay));
+    let (met, way) = (stands(MilestoneState::Met), stands(MilestoneState::OnTheWay));
     let (all, half, none) = ([(&one, &met)], [(&one, &met), (&other, &way)], [(&one, &way), (&other, &way)]);
     let mut order = [
         ("none", urgency(Group::Consolidate, &none)),

@@ -7,7 +7,7 @@ mod demo;
 use demo::called;
 use jiff::civil::{Date, date};
 use jogo_core::assessment::milestones::ready::Stands;
-use jogo_core::assessment::milestones::{Milestone, Standing, State};
+use jogo_core::assessment::milestones::{Milestone, MilestoneState, Standing};
 use jogo_core::assessment::passport::{changes, lines, next_skills, note};
 use jogo_core::assessment::reliability::Repeatability;
 use jogo_core::assessment::results::TestResult;
@@ -18,7 +18,7 @@ fn milestones(band: &str) -> Vec<Milestone> {
     demo::milestones().into_iter().filter(|milestone| milestone.band == band).collect()
 }
 
-fn standing(state: State) -> Standing {
+fn standing(state: MilestoneState) -> Standing {
     Standing { state, by_evidence: state, ..Standing::default() }
 }
 
@@ -27,9 +27,18 @@ const MONDAY: Date = date(2031, 1, 6);
 #[test]
 fn a_line_rises_with_every_milestone_and_falls_with_one_that_slips() {
     let dates = [
-        (MONDAY, vec![(Strand::Passing, State::OnTheWay), (Strand::Passing, State::NotSeen)]),
-        (date(2031, 1, 13), vec![(Strand::Passing, State::Met), (Strand::Passing, State::Kept)]),
-        (date(2031, 1, 20), vec![(Strand::Passing, State::Slipped), (Strand::Passing, State::Kept)]),
+        (
+            MONDAY,
+            vec![(Strand::Passing, MilestoneState::OnTheWay), (Strand::Passing, MilestoneState::NotSeen)],
+        ),
+        (
+            date(2031, 1, 13),
+            vec![(Strand::Passing, MilestoneState::Met), (Strand::Passing, MilestoneState::Kept)],
+        ),
+        (
+            date(2031, 1, 20),
+            vec![(Strand::Passing, MilestoneState::Slipped), (Strand::Passing, MilestoneState::Kept)],
+        ),
     ];
     let passing = &lines(&dates)[Strand::Passing.index()];
     assert_eq!((passing.of, passing.points.iter().map(|p| p.had).collect::<Vec<_>>()), (2, vec![0, 2, 1]));
@@ -81,7 +90,7 @@ fn a_change_is_measured_against_the_same_foot_and_the_noise_of_the_test() {
 fn what_a_player_is_ready_for_comes_first() {
     let skills: Vec<Skill> = demo::skills().into_iter().filter(|skill| skill.band == "u8-u9").collect();
     let milestones = demo::milestones();
-    let (met, way) = (standing(State::Met), standing(State::OnTheWay));
+    let (met, way) = (standing(MilestoneState::Met), standing(MilestoneState::OnTheWay));
     let stands: Vec<Stands<'_>> = milestones
         .iter()
         .filter(|milestone| ["u6-u7", "u8-u9"].contains(&milestone.band.as_str()))
@@ -96,17 +105,17 @@ fn what_a_player_is_ready_for_comes_first() {
 }
 
 #[rstest]
-#[case::nothing_yet(State::NotSeen, &["Una has begun. What Una can do stands here after the first test evening."])]
-#[case::has_it(State::Kept, &["Una says, and we have seen it:", "“I can do fast toe taps for half a minute.”"])]
-#[case::lost_it(State::Slipped, &["What Una is working on now:", "“I can do fast toe taps for half a minute.”"])]
-fn a_note_says_what_a_child_can_do_in_its_own_words(#[case] state: State, #[case] says: &[&str]) {
+#[case::nothing_yet(MilestoneState::NotSeen, &["Una has begun. What Una can do stands here after the first test evening."])]
+#[case::has_it(MilestoneState::Kept, &["Una says, and we have seen it:", "“I can do fast toe taps for half a minute.”"])]
+#[case::lost_it(MilestoneState::Slipped, &["What Una is working on now:", "“I can do fast toe taps for half a minute.”"])]
+fn a_note_says_what_a_child_can_do_in_its_own_words(#[case] state: MilestoneState, #[case] says: &[&str]) {
     let (milestones, standing) = (milestones("u8-u9"), standing(state));
     assert_eq!(note("Una", &[(&milestones[0], &standing)]), says);
 }
 
 #[test]
 fn a_note_names_no_more_than_three_things_to_work_on() {
-    let (milestones, way) = (milestones("u8-u9"), standing(State::OnTheWay));
+    let (milestones, way) = (milestones("u8-u9"), standing(MilestoneState::OnTheWay));
     let stands: Vec<Stands<'_>> = milestones.iter().map(|milestone| (milestone, &way)).collect();
     assert_eq!(note("Una", &stands).len(), 4);
 }

@@ -9,7 +9,7 @@ use std::collections::BTreeSet;
 use jogo_core::ids::{BandId, SkillId};
 use jogo_core::plan::Approach;
 use jogo_core::progression::Map;
-use jogo_core::progression::check::{Beside, still_named};
+use jogo_core::progression::check::{NamedBy, still_named};
 use jogo_core::progression::compare::compare;
 use jogo_core::progression::findings::{Around, Finding, FindingKind, Mend, findings};
 use jogo_core::progression::sheet::lay_out;
@@ -221,7 +221,7 @@ fn what_has_changed_is_said_in_words(#[case] change: fn(&mut Vec<Skill>), #[case
 fn a_skill_that_something_names_cannot_go() {
     let mut rest = [skill("stop", 0, &[("tap", Stage::Form)]), skill("turn", 0, &[])];
     let says = |rest: &[Skill]| {
-        let beside = Beside { skills: rest, drills: &[], tests: &[], milestones: &[] };
+        let beside = NamedBy { skills: rest, drills: &[], tests: &[], milestones: &[] };
         still_named(&ids(&["hop", "tap"]), &beside).into_iter().map(|f| f.pointer).collect::<Vec<_>>()
     };
     assert_eq!(says(&rest), ["/1"], "a need");
@@ -233,12 +233,12 @@ fn a_skill_that_something_names_cannot_go() {
     rest[1].parts = ids(&["tap"]);
     assert_eq!(says(&rest), ["/1"], "a part");
     let (drills, tests, milestones) = (demo::drills(), demo::tests(), demo::milestones());
-    let nothing = Beside { skills: &[], drills: &[], tests: &[], milestones: &[] };
-    let named = |beside: Beside<'_>| still_named(&ids(&["juggle"]), &beside).len();
+    let nothing = NamedBy { skills: &[], drills: &[], tests: &[], milestones: &[] };
+    let named = |beside: NamedBy<'_>| still_named(&ids(&["juggle"]), &beside).len();
     assert_eq!(named(nothing), 0);
-    assert_eq!(named(Beside { drills: &drills, ..nothing }), 1, "a drill");
-    assert_eq!(named(Beside { tests: &tests, ..nothing }), 1, "a test");
-    assert_eq!(named(Beside { milestones: &milestones, ..nothing }), 1, "a milestone");
+    assert_eq!(named(NamedBy { drills: &drills, ..nothing }), 1, "a drill");
+    assert_eq!(named(NamedBy { tests: &tests, ..nothing }), 1, "a test");
+    assert_eq!(named(NamedBy { milestones: &milestones, ..nothing }), 1, "a milestone");
 }
 
 /// Skills with needs among themselves: with `forward` only of earlier ones, so that there is no circle.

@@ -3318,6 +3318,11 @@ export interface components {
             stage: components["schemas"]["Stage"];
             strand?: components["schemas"]["Strand"] | null;
         };
+        /**
+         * @description How a player stands with a milestone.
+         * @enum {string}
+         */
+        MilestoneState: "not_seen" | "on_the_way" | "slipped" | "met" | "kept";
         /** @description A milestone as a column of the board. */
         MilestoneView: {
             id: components["schemas"]["MilestoneId"];
@@ -4787,17 +4792,12 @@ export interface components {
         /** @description Where a player stands with a milestone. */
         StandingView: {
             /** @description What the evidence alone says. */
-            by_evidence: components["schemas"]["State"];
+            by_evidence: components["schemas"]["MilestoneState"];
             milestone: components["schemas"]["MilestoneId"];
             overridden?: components["schemas"]["WordView"] | null;
             since?: string | null;
-            state: components["schemas"]["State"];
+            state: components["schemas"]["MilestoneState"];
         };
-        /**
-         * @description How a player stands with a milestone.
-         * @enum {string}
-         */
-        State: "not_seen" | "on_the_way" | "slipped" | "met" | "kept";
         /** @description How many players one station takes, and how many of them work at once. */
         Station: {
             /**

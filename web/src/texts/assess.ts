@@ -18,14 +18,14 @@ export const board = {
     met: 'met',
     kept: 'kept',
     slipped: 'slipped',
-  } satisfies Words<Schemas['State']>,
+  } satisfies Words<Schemas['MilestoneState']>,
   stateMeans: {
     not_seen: 'no evidence yet',
     on_the_way: 'some evidence',
     met: 'the evidence is there',
     kept: 'there again three weeks later',
     slipped: 'was there, and the last two dates say otherwise',
-  } satisfies Words<Schemas['State']>,
+  } satisfies Words<Schemas['MilestoneState']>,
   since: (day: string) => `since ${day}`,
   cell: (player: string, milestone: string, state: string) => `${player}, ${milestone}: ${state}`,
   group: { move_on: 'Move on', other_foot: 'Other foot', consolidate: 'Consolidate' } satisfies Words<

@@ -3,7 +3,7 @@ import { useTheme } from '@mui/material/styles'
 import type { Schemas } from '../api/client'
 import { texts } from '../texts/en'
 
-export type State = Schemas['State']
+export type State = Schemas['MilestoneState']
 export const STATES: State[] = ['not_seen', 'on_the_way', 'met', 'kept', 'slipped']
 
 interface Props {

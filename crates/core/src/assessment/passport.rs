@@ -5,7 +5,7 @@ use std::collections::BTreeMap;
 use jiff::civil::Date;
 use serde::Serialize;
 
-use crate::assessment::milestones::State;
+use crate::assessment::milestones::MilestoneState;
 use crate::assessment::milestones::ready::{Readiness, Stands, for_skill, stage_reached};
 use crate::assessment::reliability::Repeatability;
 use crate::assessment::results::TestResult;
@@ -36,9 +36,9 @@ pub struct StrandLine {
 }
 
 /// The four lines, from where a player stood with each milestone on each date.
-pub fn lines(dates: &[(Date, Vec<(Strand, State)>)]) -> [StrandLine; 4] {
+pub fn lines(dates: &[(Date, Vec<(Strand, MilestoneState)>)]) -> [StrandLine; 4] {
     Strand::ALL.map(|strand| {
-        let of_strand = |stands: &[(Strand, State)], had: bool| {
+        let of_strand = |stands: &[(Strand, MilestoneState)], had: bool| {
             stands.iter().filter(|(of, state)| *of == strand && (!had || state.is_had())).count() as u32
         };
         StrandLine {
@@ -102,13 +102,13 @@ const WORKING_ON: usize = 3;
 /// assert_eq!(note("Una", &[]), ["Una has begun. What Una can do stands here after the first test evening."]);
 /// ```
 pub fn note(name: &str, stands: &[Stands<'_>]) -> Vec<String> {
-    let said = |states: &[State]| -> Vec<String> {
+    let said = |states: &[MilestoneState]| -> Vec<String> {
         let those = stands.iter().filter(|(_, standing)| states.contains(&standing.state));
         those.map(|(milestone, _)| format!("“{}.”", milestone.says)).collect()
     };
-    let has = said(&[State::Met, State::Kept]);
+    let has = said(&[MilestoneState::Met, MilestoneState::Kept]);
     let working: Vec<String> =
-        said(&[State::OnTheWay, State::Slipped]).into_iter().take(WORKING_ON).collect();
+        said(&[MilestoneState::OnTheWay, MilestoneState::Slipped]).into_iter().take(WORKING_ON).collect();
     let mut says = Vec::new();
     for (head, sentences) in [
         (format!("{name} says, and we have seen it:"), has),

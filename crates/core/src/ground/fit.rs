@@ -267,8 +267,9 @@ impl Needs {
 fn stand(needs: Needs, station: &Station, ground: &Ground) -> Result<Vec<u32>, Misfit> {
     let squad = ground.squad;
     let room = stations_possible(needs.footprint, ground);
-    let kits = ground.markers.checked_div(needs.markers).unwrap_or(u32::MAX);
-    if let Some(sizes) = split(squad, station, room.min(kits)) {
+    // A station without markers asks for no kit.
+    let most = ground.markers.checked_div(needs.markers).map_or(room, |kits| room.min(kits));
+    if let Some(sizes) = split(squad, station, most) {
         return Ok(sizes);
     }
     let needed = fewest(squad, station);

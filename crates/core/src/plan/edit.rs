@@ -10,7 +10,7 @@ use super::{Block, Lock, Part, PartPoints, Plan, Problem, Score, Variant, Varian
 use crate::ids::SkillId;
 use crate::input::InputError;
 use crate::plan::search::ledger::Ledger;
-use crate::plan::search::table::{Laid, NONE, Table};
+use crate::plan::search::table::{BlockRow, Table};
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
 
@@ -113,6 +113,23 @@ pub struct Edited {
 }
 
 /// Does an edit. The locks of the problem are those before it.
+///
+/// Errs where the edit names a session, block, variant or skill that is not there, or minutes that the variant does not
+/// allow: with its place in the edit's JSON form and what would be right. An edit may break rules; what it breaks is for
+/// [`check`](crate::plan::check) to say. Time: O(blocks); an edit that looks for the best place tries each place of one
+/// session with each variant that serves, each weighed anew in time that does not grow with the plan.
+///
+/// ```
+/// use jogo_core::plan::problem::example::{ExampleSize, example};
+/// use jogo_core::plan::{Edit, edit, solve};
+/// let problem = example(ExampleSize { weeks: 2, sessions: 2, skills: 4, variants: 12 }, 1);
+/// let plan = solve(&problem, 1, 2_000).unwrap().plan;
+/// let edited = edit(&problem, &plan, &Edit::Remove { session: 0, block: 0 }).unwrap();
+/// assert_eq!(edited.plan.sessions[0].len(), plan.sessions[0].len() - 1);
+/// let wrong = edit(&problem, &plan, &Edit::Remove { session: 9, block: 0 }).unwrap_err();
+/// assert_eq!(wrong.pointer, "/session");
+/// assert_eq!(wrong.detail, "there is no session 10: the curriculum has 4");
+/// ```
 pub fn edit(problem: &Problem, plan: &Plan, edit: &Edit) -> Result<Edited, InputError> {
     let mut hand =
         Hand { problem, edited: Edited { plan: plan.clone(), locks: problem.locks.clone(), place: None } };
@@ -295,13 +312,13 @@ impl Hand<'_> {
             return Err(wrong("skill", "this skill is no goal of the curriculum: choose one of its goals"));
         };
         let table = Table::of(self.problem);
-        let serving = table.serving[at].iter().flatten().map(|variant| Laid {
+        let serving = table.serving[at].iter().flatten().map(|variant| BlockRow {
             variant: *variant,
             minutes: table.variants[*variant].least,
-            beside: NONE,
+            beside: None,
             locked: false,
         });
-        let choices: Vec<Laid> = serving.collect();
+        let choices: Vec<BlockRow> = serving.collect();
         if choices.is_empty() {
             let name = self.skill_name(skill);
             return Err(wrong(
@@ -349,11 +366,11 @@ impl Hand<'_> {
         &self,
         table: &Table<'_>,
         session: usize,
-        choices: &[Laid],
+        choices: &[BlockRow],
     ) -> Result<(Block, usize), InputError> {
         let mut ledger = Ledger::of(table, table.places(&self.edited.plan), None);
         let there = ledger.session(session).to_vec();
-        let mut best: Option<(i64, f64, Laid, usize)> = None;
+        let mut best: Option<(i64, f64, BlockRow, usize)> = None;
         for choice in choices {
             for at in 0..=there.len() {
                 let mut blocks = there.clone();
@@ -361,7 +378,7 @@ impl Hand<'_> {
                 let free = table.free(session, &blocks);
                 let longer = i64::from(choice.minutes) + free.max(0);
                 let most = i64::from(table.variants[choice.variant].most);
-                if choice.beside == NONE && choices.len() > 1 {
+                if choice.beside.is_none() && choices.len() > 1 {
                     blocks[at].minutes = longer.min(most) as u32;
                 }
                 ledger.replace(session, &blocks);
@@ -411,7 +428,18 @@ pub struct Price {
 /// A change smaller than this is none.
 const NOTHING: f64 = 0.05;
 
-/// What it costs to go from one score to another.
+/// What it costs to go from one score to another. Time: O(lines of words in the two scores).
+///
+/// ```
+/// use jogo_core::plan::problem::example::{ExampleSize, example};
+/// use jogo_core::plan::{Plan, price, score, solve};
+/// let problem = example(ExampleSize { weeks: 2, sessions: 2, skills: 4, variants: 12 }, 1);
+/// let laid = score(&problem, &solve(&problem, 1, 2_000).unwrap().plan);
+/// let empty = score(&problem, &Plan { sessions: vec![vec![]; 4] });
+/// let price = price(&laid, &empty);
+/// assert_eq!(price.points, empty.total - laid.total);
+/// assert!(price.says.contains("a goal moves away"), "{}", price.says);
+/// ```
 pub fn price(before: &Score, after: &Score) -> Price {
     let change = |(old, new): (&PartPoints, &PartPoints)| PartChange {
         part: new.part,

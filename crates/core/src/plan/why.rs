@@ -7,7 +7,7 @@ use serde::Serialize;
 use super::edit::{Price, price};
 use super::{Plan, Problem, SkillWish, Stitch, Variant, VariantId, score, spoken, stitches};
 use crate::plan::search::ledger::Ledger;
-use crate::plan::search::table::{Laid, NONE, Table};
+use crate::plan::search::table::{BlockRow, Table};
 use crate::technique::skill::Stage;
 
 /// Why a block stands where it stands.
@@ -43,7 +43,17 @@ impl Alternative {
     }
 }
 
-/// Why a block stands where it stands; nothing if there is no such block.
+/// Why a block stands where it stands; nothing if there is no such block. Time: O(blocks × skills), and once the score.
+///
+/// ```
+/// use jogo_core::plan::problem::example::{ExampleSize, example};
+/// use jogo_core::plan::{solve, why_block};
+/// let problem = example(ExampleSize { weeks: 6, sessions: 2, skills: 10, variants: 40 }, 7);
+/// let plan = solve(&problem, 1, 4_000).unwrap().plan;
+/// let why = why_block(&problem, &plan, 0, 0).unwrap();
+/// assert!(why.says[0].contains(" asked for it: exposure 1 of "), "{:?}", why.says);
+/// assert_eq!(why_block(&problem, &plan, 0, 99), None);
+/// ```
 pub fn why_block(problem: &Problem, plan: &Plan, session: usize, block: usize) -> Option<BlockWhy> {
     let laid = plan.sessions.get(session)?.get(block)?;
     let variant = problem.variant(&laid.variant)?;
@@ -143,7 +153,18 @@ fn name<'p>(problem: &'p Problem, id: &'p str) -> &'p str {
 
 /// Why a skill comes when it comes, and what it misses: a sentence each.
 ///
-/// Nothing if the problem has no such skill.
+/// Nothing if the problem has no such skill. Time: O(blocks × skills), and one weighing for each place of the sessions in
+/// which the skill might have come earlier.
+///
+/// ```
+/// use jogo_core::plan::problem::example::{ExampleSize, example};
+/// use jogo_core::plan::{Plan, why_skill};
+/// let problem = example(ExampleSize { weeks: 2, sessions: 2, skills: 4, variants: 12 }, 1);
+/// let empty = Plan { sessions: vec![vec![]; 4] };
+/// let new = problem.skills.iter().find(|skill| skill.present.is_none()).unwrap();
+/// assert_eq!(why_skill(&problem, &empty, &new.id).unwrap()[0], "This plan never comes to it.");
+/// assert_eq!(why_skill(&problem, &empty, "nobody"), None);
+/// ```
 pub fn why_skill(problem: &Problem, plan: &Plan, skill: &str) -> Option<Vec<String>> {
     let at = problem.skill_index(skill)?;
     let wish = &problem.skills[at];
@@ -259,7 +280,7 @@ fn cheapest_earlier(
             for at in 0..=there.len() {
                 let mut blocks = there.clone();
                 let minutes = table.variants[variant].least;
-                blocks.insert(at, Laid { variant, minutes, beside: NONE, locked: false });
+                blocks.insert(at, BlockRow { variant, minutes, beside: None, locked: false });
                 shorten(&table, session, &mut blocks, at);
                 ledger.replace(session, &blocks);
                 if ledger.breaches() <= breaches
@@ -275,7 +296,7 @@ fn cheapest_earlier(
 }
 
 /// Shortens the other blocks of a session until it fits, as far as they allow.
-fn shorten(table: &Table<'_>, session: usize, blocks: &mut [Laid], but: usize) {
+fn shorten(table: &Table<'_>, session: usize, blocks: &mut [BlockRow], but: usize) {
     let mut over = -table.free(session, blocks);
     for (at, laid) in blocks.iter_mut().enumerate() {
         if at != but && over > 0 {

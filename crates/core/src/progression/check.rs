@@ -68,7 +68,7 @@ fn check_gate(gate: &Gate, shelf: &Shelf<'_>, wrong: &mut impl FnMut(String, Str
 
 /// What may name a skill that is to be taken out.
 #[derive(Clone, Copy, Debug)]
-pub struct Beside<'l> {
+pub struct NamedBy<'l> {
     /// The skills of the map without it.
     pub skills: &'l [Skill],
     /// The drills.
@@ -81,8 +81,8 @@ pub struct Beside<'l> {
 
 /// What keeps skills from being taken out: drills that serve them, tests and milestones that show them, and other
 /// skills that name them.
-pub fn still_named(gone: &[SkillId], beside: &Beside<'_>) -> Vec<InputError> {
-    let Beside { skills: rest, drills, tests, milestones } = *beside;
+pub fn still_named(gone: &[SkillId], named_by: &NamedBy<'_>) -> Vec<InputError> {
+    let NamedBy { skills: rest, drills, tests, milestones } = *named_by;
     let mut faults = Vec::new();
     for (i, id) in gone.iter().enumerate() {
         if let Some(drill) = drills.iter().find(|drill| drill.serves.iter().any(|serves| serves.skill == *id))

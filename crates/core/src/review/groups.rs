@@ -3,7 +3,7 @@
 use serde::Serialize;
 
 use crate::assessment::levels::Level;
-use crate::assessment::milestones::State;
+use crate::assessment::milestones::MilestoneState;
 use crate::assessment::milestones::ready::Stands;
 use crate::ids::{MilestoneId, TestId};
 use crate::units::Share;
@@ -85,7 +85,7 @@ pub fn next_week(stands: &[Stands<'_>], behind: &[FootBehind]) -> (Group, Reason
         let reason = Reason::OtherFoot { test: worst.test.clone(), deficit: Share(worst.deficit) };
         return (Group::OtherFoot, reason);
     }
-    if stands.iter().all(|(_, standing)| standing.state == State::NotSeen) {
+    if stands.iter().all(|(_, standing)| standing.state == MilestoneState::NotSeen) {
         return (Group::Consolidate, Reason::NothingSeen);
     }
     (Group::Consolidate, Reason::Missing { milestones: missing })

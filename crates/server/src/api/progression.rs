@@ -8,7 +8,7 @@ use jiff::civil::Date;
 use jogo_core::ids::{BandId, DrillId, MilestoneId, SkillId, TestId};
 use jogo_core::input::InputError;
 use jogo_core::progression::Map;
-use jogo_core::progression::check::{Beside, check, circle_in, still_named};
+use jogo_core::progression::check::{NamedBy, check, circle_in, still_named};
 use jogo_core::progression::compare::{Difference, compare};
 use jogo_core::progression::findings::{Around, Finding, findings};
 use jogo_core::progression::sheet::{MapSheet, lay_out};
@@ -20,7 +20,7 @@ use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
 use super::{version, versioned};
-use crate::api::drill::library::Library;
+use crate::api::drill::library::LibraryShelf;
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
@@ -83,7 +83,7 @@ const CHANGES: u32 = 2_000;
 async fn view(state: &State) -> Answer<HttpResponse> {
     let skills = state.store.skills().await?;
     let (drills, tests) = (state.store.drills().await?, state.store.tests().await?);
-    let bands = Library::of(state).await?.bands();
+    let bands = LibraryShelf::of(state).await?.bands();
     let used_tests: BTreeSet<TestId> = state.store.used_tests().await?.into_iter().collect();
     let map = Map::of(&skills);
     let milestones = state.store.milestones().await?;
@@ -163,7 +163,7 @@ pub(super) async fn change(
     if said.put.len() + said.take_out.len() > MOST_CHANGED {
         return Err(Problem::fault("/put", format!("at most {MOST_CHANGED} skills at once")));
     }
-    let library = Library::of(&state).await?;
+    let library = LibraryShelf::of(&state).await?;
     let mut next: Vec<Skill> = state.store.skills().await?;
     next.retain(|skill| !said.take_out.contains(&skill.id));
     for skill in &said.put {
@@ -183,7 +183,7 @@ pub(super) async fn change(
         .collect();
     let named = still_named(
         &said.take_out,
-        &Beside {
+        &NamedBy {
             skills: &next,
             drills: &state.store.drills().await?,
             tests: &state.store.tests().await?,

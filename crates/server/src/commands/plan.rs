@@ -6,7 +6,7 @@ use std::time::{Duration, Instant};
 use clap::{Args, Subcommand};
 use jogo_core::input::InputError;
 use jogo_core::plan::problem::example::{ExampleSize, example};
-use jogo_core::plan::search::solve::{STEPS_NEAR, Standing, usual_steps};
+use jogo_core::plan::search::solve::{Progress, STEPS_NEAR, usual_steps};
 use jogo_core::plan::{Breach, Plan, PlanForm, Problem, Score, check, score, solve_while};
 use serde::Serialize;
 use serde::de::DeserializeOwned;
@@ -118,7 +118,7 @@ fn solve(
 ) -> Result<String, Stopped> {
     let steps = if near.is_some() { STEPS_NEAR } else { usual_steps(problem) };
     let begun = Instant::now();
-    let mut done = |standing: Standing| match seconds {
+    let mut done = |standing: Progress| match seconds {
         Some(most) => begun.elapsed().as_secs_f64() / most.as_secs_f64().max(1e-9),
         None => standing.steps as f64 / steps as f64,
     };

@@ -166,7 +166,7 @@ impl Evidence {
 #[derive(Clone, Copy, Debug, Default, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(rename_all = "snake_case")]
-pub enum State {
+pub enum MilestoneState {
     /// No evidence yet.
     #[default]
     NotSeen,
@@ -180,10 +180,10 @@ pub enum State {
     Kept,
 }
 
-impl State {
+impl MilestoneState {
     /// Whether the player has it.
     pub fn is_had(self) -> bool {
-        matches!(self, State::Met | State::Kept)
+        matches!(self, MilestoneState::Met | MilestoneState::Kept)
     }
 }
 
@@ -217,9 +217,9 @@ pub struct Override {
 #[derive(Clone, Debug, Default, PartialEq)]
 pub struct Standing {
     /// The state, the word of a coach included.
-    pub state: State,
+    pub state: MilestoneState,
     /// What the evidence alone says.
-    pub by_evidence: State,
+    pub by_evidence: MilestoneState,
     /// The day from which it has been so.
     pub since: Option<Date>,
     /// The word of a coach that stands.
@@ -265,7 +265,8 @@ impl Milestone {
         let (by_evidence, since) = state(witnesses.iter().filter(|witness| witness.date <= on));
         match last_word(said, on) {
             Some(word) => {
-                let state = if word.verdict == Verdict::Met { State::Met } else { State::OnTheWay };
+                let state =
+                    if word.verdict == Verdict::Met { MilestoneState::Met } else { MilestoneState::OnTheWay };
                 Standing { state, by_evidence, since: Some(word.on), overridden: Some(word.clone()) }
             }
             None => Standing { state: by_evidence, by_evidence, since, overridden: None },
@@ -280,26 +281,26 @@ fn last_word(said: &[Override], on: Date) -> Option<&Override> {
 }
 
 /// The state after witnesses in date order, and the date that brought it.
-fn state<'a>(witnesses: impl Iterator<Item = &'a Witness>) -> (State, Option<Date>) {
-    let (mut state, mut since) = (State::NotSeen, None);
+fn state<'a>(witnesses: impl Iterator<Item = &'a Witness>) -> (MilestoneState, Option<Date>) {
+    let (mut state, mut since) = (MilestoneState::NotSeen, None);
     let (mut first_met, mut against): (Option<Date>, u32) = (None, 0);
     for witness in witnesses {
         against = if witness.bears_out { 0 } else { against + 1 };
         let next = match (state, first_met) {
-            (State::Met | State::Kept, _) if against >= 2 => State::Slipped,
+            (MilestoneState::Met | MilestoneState::Kept, _) if against >= 2 => MilestoneState::Slipped,
             (_, Some(first))
                 if witness.holds
                     && witness.bears_out
                     && (witness.date - first).get_days() >= KEPT_AFTER_DAYS =>
             {
-                State::Kept
+                MilestoneState::Kept
             }
-            (State::Slipped, _) if witness.holds && witness.bears_out => State::Met,
-            (State::NotSeen | State::OnTheWay, _) if witness.holds => State::Met,
-            (State::NotSeen, _) => State::OnTheWay,
+            (MilestoneState::Slipped, _) if witness.holds && witness.bears_out => MilestoneState::Met,
+            (MilestoneState::NotSeen | MilestoneState::OnTheWay, _) if witness.holds => MilestoneState::Met,
+            (MilestoneState::NotSeen, _) => MilestoneState::OnTheWay,
             (same, _) => same,
         };
-        if next == State::Met {
+        if next == MilestoneState::Met {
             first_met.get_or_insert(witness.date);
         }
         if next != state {

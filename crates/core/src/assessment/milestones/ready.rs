@@ -6,7 +6,7 @@
 
 use serde::Serialize;
 
-use super::{Milestone, Standing, State};
+use super::{Milestone, MilestoneState, Standing};
 use crate::ids::SkillId;
 use crate::technique::skill::{Gate, Skill, Stage};
 
@@ -22,8 +22,9 @@ pub fn stage_reached(stands: &[Stands<'_>], skill: &str) -> Option<Stage> {
 
 /// How many stages of a skill a player has had, by its milestones; nothing if nothing was seen of it yet.
 pub fn stages_had(stands: &[Stands<'_>], skill: &str) -> Option<usize> {
-    let seen =
-        |(milestone, standing): &Stands<'_>| milestone.skill == skill && standing.state != State::NotSeen;
+    let seen = |(milestone, standing): &Stands<'_>| {
+        milestone.skill == skill && standing.state != MilestoneState::NotSeen
+    };
     let stages = stage_reached(stands, skill).map_or(0, |stage| stage.index() + 1);
     stands.iter().any(seen).then_some(stages)
 }

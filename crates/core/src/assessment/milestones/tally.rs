@@ -2,7 +2,7 @@
 
 use serde::{Deserialize, Serialize};
 
-use super::State;
+use super::MilestoneState;
 use crate::statistics::interval::{Interval, wilson};
 
 /// How many have a milestone, of how many.
@@ -19,13 +19,15 @@ impl Tally {
     /// Counts states, one for each player.
     ///
     /// ```
-    /// use jogo_core::assessment::milestones::{State, tally::Tally};
-    /// let squad = Tally::of([State::Kept, State::Met, State::Slipped, State::NotSeen]);
+    /// use jogo_core::assessment::milestones::{MilestoneState, tally::Tally};
+    /// let squad = Tally::of([MilestoneState::Kept, MilestoneState::Met, MilestoneState::Slipped, MilestoneState::NotSeen]);
     /// assert_eq!((squad.have, squad.of), (2, 4));
     /// ```
-    pub fn of(states: impl IntoIterator<Item = State>) -> Tally {
-        let count =
-            |all: Tally, state: State| Tally { have: all.have + u32::from(state.is_had()), of: all.of + 1 };
+    pub fn of(states: impl IntoIterator<Item = MilestoneState>) -> Tally {
+        let count = |all: Tally, state: MilestoneState| Tally {
+            have: all.have + u32::from(state.is_had()),
+            of: all.of + 1,
+        };
         states.into_iter().fold(Tally::default(), count)
     }
 
@@ -60,7 +62,12 @@ mod tests {
     #[test]
     fn a_share_has_the_interval_of_wilson() {
         // SciPy: binomtest(2, 4).proportion_ci(method="wilson").
-        let squad = Tally::of([State::Kept, State::Met, State::OnTheWay, State::NotSeen]);
+        let squad = Tally::of([
+            MilestoneState::Kept,
+            MilestoneState::Met,
+            MilestoneState::OnTheWay,
+            MilestoneState::NotSeen,
+        ]);
         let Interval { low, high } = squad.interval().unwrap();
         assert!(
             (low - 0.150_038_989_15).abs() < 1e-9 && (high - 0.849_961_010_85).abs() < 1e-9,

@@ -275,7 +275,7 @@ impl Curriculum {
         if !faults.is_empty() {
             return Err(faults);
         }
-        let library = Library { academy, band, skills: &by_id, wanted: &wanted };
+        let library = Given { academy, band, skills: &by_id, wanted: &wanted };
         Ok(Problem {
             version: 1,
             new_skills_per_week: band.new_skills_per_week,
@@ -320,14 +320,14 @@ impl Curriculum {
         of_session.filter_map(wish).collect()
     }
 
-    fn variants(&self, drill: &Drill, library: &Library<'_>) -> Vec<Variant> {
+    fn variants(&self, drill: &Drill, library: &Given<'_>) -> Vec<Variant> {
         let stages = drill.stages(&library.academy.lever_points);
         stages.into_iter().filter_map(|(stage, rung)| self.variant(drill, stage, rung, library)).collect()
     }
 
     /// A drill at a stage; nothing if the band does not do it, or if it serves a skill that is no goal.
-    fn variant(&self, drill: &Drill, stage: Stage, rung: &Rung, library: &Library<'_>) -> Option<Variant> {
-        let Library { academy, band, .. } = library;
+    fn variant(&self, drill: &Drill, stage: Stage, rung: &Rung, library: &Given<'_>) -> Option<Variant> {
+        let Given { academy, band, .. } = library;
         let skills: Vec<SkillId> = drill.skills_at(stage).cloned().collect();
         if skills.is_empty() || !skills.iter().all(|skill| library.wanted.contains(skill.as_str())) {
             return None;
@@ -376,7 +376,7 @@ impl Curriculum {
 
     /// The share of touches that the other foot is to get in skills done together: their mean; nothing if none of
     /// them is side-specific.
-    fn other_foot(&self, skills: &[SkillId], library: &Library<'_>) -> Option<Share> {
+    fn other_foot(&self, skills: &[SkillId], library: &Given<'_>) -> Option<Share> {
         let of_skill = |id: &SkillId| {
             let own = library.skills.get(id.as_str())?.side;
             own.other_foot().and(self.side.unwrap_or(own).other_foot())
@@ -387,7 +387,7 @@ impl Curriculum {
 }
 
 /// What a curriculum is joined with.
-struct Library<'l> {
+struct Given<'l> {
     academy: &'l Academy,
     band: &'l Band,
     skills: &'l BTreeMap<&'l str, &'l Skill>,

@@ -373,10 +373,10 @@ fn tests(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
 }
 
 /// In which sessions each skill is exposed at each stage, in order, with the block.
-type Shown<'p> = BTreeMap<(&'p str, Stage), Vec<(usize, usize)>>;
+type Exposures<'p> = BTreeMap<(&'p str, Stage), Vec<(usize, usize)>>;
 
-fn shown<'p>(problem: &'p Problem, plan: &Plan) -> Shown<'p> {
-    let mut shown = Shown::new();
+fn shown<'p>(problem: &'p Problem, plan: &Plan) -> Exposures<'p> {
+    let mut shown = Exposures::new();
     for (session, blocks) in plan.sessions.iter().enumerate() {
         for (i, block) in blocks.iter().enumerate() {
             if let Some(variant) = problem.variant(&block.variant) {

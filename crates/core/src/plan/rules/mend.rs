@@ -25,6 +25,23 @@ pub struct Mending {
 }
 
 /// The best single edit that takes a breach away and adds none; nothing if none does.
+///
+/// Some hundred edits are tried for a block, each weighed anew in time that does not grow with the plan; the twelve best
+/// are then checked against all rules, O(blocks × skills) each.
+///
+/// ```
+/// use jogo_core::plan::problem::example::{ExampleSize, example};
+/// use jogo_core::plan::{Rule, check, edit, mend, solve};
+/// use jogo_core::units::Minutes;
+/// let mut problem = example(ExampleSize { weeks: 6, sessions: 2, skills: 10, variants: 40 }, 7);
+/// let plan = solve(&problem, 1, 4_000).unwrap().plan;
+/// // The hall is there for ten minutes less on one day.
+/// problem.sessions[3].minutes = Minutes(problem.sessions[3].minutes.0 - 10);
+/// let breach = check(&problem, &plan).into_iter().find(|breach| breach.rule == Rule::Time).unwrap();
+/// let mending = mend(&problem, &plan, &breach).unwrap();
+/// let mended = edit(&problem, &plan, &mending.edit).unwrap();
+/// assert!(!check(&problem, &mended.plan).contains(&breach), "{}", mending.says);
+/// ```
 pub fn mend(problem: &Problem, plan: &Plan, breach: &Breach) -> Option<Mending> {
     let table = Table::of(problem);
     let mut ledger = Ledger::of(&table, table.places(plan), None);

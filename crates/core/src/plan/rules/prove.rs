@@ -7,7 +7,7 @@
 
 use std::collections::BTreeSet;
 
-use crate::plan::search::table::{Laid, NONE, Table};
+use crate::plan::search::table::{BlockRow, Table, When};
 
 /// So many blocks are laid before the question is given up.
 const MOST: usize = 120_000;
@@ -16,7 +16,7 @@ const SESSIONS: usize = 6;
 const VARIANTS: usize = 14;
 
 /// Exposures of each stage of each skill as far as they are required, then the new skills of the week.
-type State = Vec<u8>;
+type Reached = Vec<u8>;
 
 /// Whether a legal plan reaches the goals of these skills; nothing if the problem is too large to say.
 pub(in crate::plan) fn reachable(table: &Table<'_>, goals: &[usize]) -> Option<bool> {
@@ -36,7 +36,7 @@ pub(in crate::plan) fn reachable(table: &Table<'_>, goals: &[usize]) -> Option<b
             }
             // A skill that is tested here was met before.
             let untested = (0..table.skills.len()).any(|skill| {
-                table.skills[skill].tested == session && state[skill * 4..skill * 4 + 4] == [0; 4]
+                table.skills[skill].tested == When::In(session) && state[skill * 4..skill * 4 + 4] == [0; 4]
             });
             if !untested {
                 proof.evening(session, &state, &mut Vec::new(), &state.clone(), locked)?;
@@ -44,7 +44,7 @@ pub(in crate::plan) fn reachable(table: &Table<'_>, goals: &[usize]) -> Option<b
         }
         states = std::mem::take(&mut proof.after);
     }
-    let reached = |state: &State| {
+    let reached = |state: &Reached| {
         goals.iter().all(|skill| {
             (0..4).all(|stage| u32::from(state[skill * 4 + stage]) >= table.skills[*skill].way[stage])
         })
@@ -55,7 +55,7 @@ pub(in crate::plan) fn reachable(table: &Table<'_>, goals: &[usize]) -> Option<b
 struct Proof<'t> {
     table: &'t Table<'t>,
     laid: usize,
-    after: BTreeSet<State>,
+    after: BTreeSet<Reached>,
 }
 
 impl Proof<'_> {
@@ -64,10 +64,10 @@ impl Proof<'_> {
     fn evening(
         &mut self,
         session: usize,
-        before: &State,
-        blocks: &mut Vec<Laid>,
-        now: &State,
-        locked: &[Laid],
+        before: &Reached,
+        blocks: &mut Vec<BlockRow>,
+        now: &Reached,
+        locked: &[BlockRow],
     ) -> Option<()> {
         self.laid += 1;
         if self.laid > MOST {
@@ -79,23 +79,23 @@ impl Proof<'_> {
         let table = self.table;
         let free = table.usable.iter().map(|variant| {
             (
-                Laid {
+                BlockRow {
                     variant: *variant,
                     minutes: table.variants[*variant].least,
-                    beside: NONE,
+                    beside: None,
                     locked: false,
                 },
                 None,
             )
         });
-        let all: Vec<(Laid, Option<usize>)> =
+        let all: Vec<(BlockRow, Option<usize>)> =
             free.chain(locked.iter().enumerate().map(|(at, laid)| (*laid, Some(at)))).collect();
         for (laid, lock) in all {
             blocks.push(laid);
             if self.table.breaches_of(session, blocks) == 0
                 && let Some(next) = self.lay(session, before, now, blocks)
             {
-                let left: Vec<Laid> =
+                let left: Vec<BlockRow> =
                     (0..locked.len()).filter(|at| Some(*at) != lock).map(|at| locked[at]).collect();
                 self.evening(session, before, blocks, &next, &left)?;
             }
@@ -105,7 +105,7 @@ impl Proof<'_> {
     }
 
     /// The state after the last block; nothing if it breaks H2, H3, H4 or begins something new too late.
-    fn lay(&self, session: usize, before: &State, now: &State, blocks: &[Laid]) -> Option<State> {
+    fn lay(&self, session: usize, before: &Reached, now: &Reached, blocks: &[BlockRow]) -> Option<Reached> {
         let table = self.table;
         let last = blocks.last()?;
         let row = &table.variants[last.variant];

@@ -6,8 +6,8 @@ use rand_chacha::ChaCha8Rng;
 use crate::plan::Plan;
 use crate::plan::search::build::{build, placed};
 use crate::plan::search::ledger::{Ledger, Owed};
-use crate::plan::search::session::Evening;
-use crate::plan::search::table::{Laid, NONE, Table};
+use crate::plan::search::session::EveningSums;
+use crate::plan::search::table::{BlockRow, Table, When};
 use crate::plan::search::weigh::{Anew, Prices, Scales};
 
 /// What it costs that a block leaves its session where a tenth of all have. The rest of a season after an upset has no
@@ -20,7 +20,7 @@ pub(in crate::plan) struct Best {
     breaches: i64,
     /// Its score, and what it costs that blocks have left their sessions.
     points: f64,
-    pub sessions: Vec<Vec<Laid>>,
+    pub sessions: Vec<Vec<BlockRow>>,
 }
 
 impl Best {
@@ -180,7 +180,7 @@ impl<'t> Search<'t> {
         let luck = self.rng.random::<f64>();
         if let Some(variant) = instead {
             // What something waits for can only give way to the same.
-            let waited_for = || self.ledger.room(variant).end != NONE;
+            let waited_for = || self.ledger.room(variant).until != When::Never;
             if luck < 0.2 || (self.rng.random::<f64>() < 0.9 && waited_for()) {
                 return self.another(variant);
             }
@@ -244,7 +244,7 @@ impl<'t> Search<'t> {
         let (mut first, mut end) = (self.from, self.table.evenings.len());
         if self.rng.random::<f64>() < 0.8 {
             let room = self.ledger.room(variant);
-            (first, end) = (first.max(room.start), end.min(room.end));
+            (first, end) = (first.max(room.from.or_end(end)), room.until.or_end(end));
         }
         if first >= end {
             return session;
@@ -256,12 +256,12 @@ impl<'t> Search<'t> {
         near.clamp(first as i64, end as i64 - 1) as usize
     }
 
-    fn block(&self, variant: usize) -> Laid {
-        Laid { variant, minutes: self.table.variants[variant].least, beside: NONE, locked: false }
+    fn block(&self, variant: usize) -> BlockRow {
+        BlockRow { variant, minutes: self.table.variants[variant].least, beside: None, locked: false }
     }
 
     /// A session as it stands, with what the step has changed so far.
-    fn session(&self, session: usize) -> &[Laid] {
+    fn session(&self, session: usize) -> &[BlockRow] {
         match self.anew.iter().find(|new| new.session == session) {
             Some(new) => &new.blocks,
             None => self.ledger.session(session),
@@ -270,7 +270,7 @@ impl<'t> Search<'t> {
 
     /// Lays other blocks into a session, their minutes fitted to the time, if they break no more rules of their own
     /// than those that they take the place of.
-    fn lay(&mut self, session: usize, mut blocks: Vec<Laid>) -> bool {
+    fn lay(&mut self, session: usize, mut blocks: Vec<BlockRow>) -> bool {
         // A session that has too much in it already may get rid of it bit by bit.
         let broken = match self.anew.iter().find(|new| new.session == session) {
             Some(new) => new.evening.breaches,
@@ -288,7 +288,7 @@ impl<'t> Search<'t> {
     }
 
     /// Lays other blocks into a session.
-    fn put(&mut self, session: usize, blocks: Vec<Laid>, evening: Evening) {
+    fn put(&mut self, session: usize, blocks: Vec<BlockRow>, evening: EveningSums) {
         match self.anew.iter_mut().find(|new| new.session == session) {
             Some(new) => (new.blocks, new.evening) = (blocks, evening),
             None => self.anew.push(Anew { session, blocks, evening }),
@@ -296,7 +296,7 @@ impl<'t> Search<'t> {
     }
 
     /// Shortens or lengthens blocks until the time is used; false if they do not fit even at their shortest.
-    fn fit_minutes(&mut self, session: usize, blocks: &mut [Laid]) -> bool {
+    fn fit_minutes(&mut self, session: usize, blocks: &mut [BlockRow]) -> bool {
         let mut free = self.table.free(session, blocks);
         if blocks.is_empty() {
             return free >= 0;
@@ -323,7 +323,7 @@ impl<'t> Search<'t> {
         let mut blocks = self.session(session).to_vec();
         let variant = self.any_variant(session, Some(blocks[at].variant));
         if self.rng.random::<bool>() {
-            blocks[at] = Laid { minutes: blocks[at].minutes, ..self.block(variant) };
+            blocks[at] = BlockRow { minutes: blocks[at].minutes, ..self.block(variant) };
             let row = &self.table.variants[variant];
             blocks[at].minutes = blocks[at].minutes.clamp(row.least, row.most);
             return self.lay(session, blocks);
@@ -378,7 +378,7 @@ impl<'t> Search<'t> {
     /// time.
     fn serve(&mut self, owed: &Owed) -> bool {
         let serving = &self.table.serving[owed.skill][owed.stage];
-        let after = owed.after.max(self.from);
+        let after = owed.after.or_end(owed.before).max(self.from);
         if serving.is_empty() || after >= owed.before {
             return false;
         }
@@ -420,7 +420,7 @@ impl<'t> Search<'t> {
         if to != from {
             blocks[to].minutes += by;
         }
-        let sound = |laid: &Laid| {
+        let sound = |laid: &BlockRow| {
             let row = &self.table.variants[laid.variant];
             (row.least..=row.most).contains(&laid.minutes)
         };
@@ -465,7 +465,7 @@ impl<'t> Search<'t> {
             return false;
         }
         for _ in 0..8 {
-            if self.ledger.room(self.session(b)[j].variant).contains(&a) {
+            if self.ledger.room(self.session(b)[j].variant).contains(a) {
                 break;
             }
             j = self.any_block(b).unwrap_or(j);
@@ -490,7 +490,7 @@ impl<'t> Search<'t> {
     /// Takes all blocks of a skill out, and lays as many for it into other sessions, in order of their stages.
     fn lay_skill_anew(&mut self) -> bool {
         let skill = self.any(self.table.skills.len());
-        let serves = |laid: &Laid| !laid.locked && self.table.variants[laid.variant].shows(skill);
+        let serves = |laid: &BlockRow| !laid.locked && self.table.variants[laid.variant].shows(skill);
         let mut sessions: Vec<usize> = self.ledger.shown(skill).iter().map(|shown| shown.session).collect();
         sessions.dedup();
         sessions.retain(|session| *session >= self.from);
@@ -504,9 +504,10 @@ impl<'t> Search<'t> {
         if stages.is_empty() {
             return false;
         }
-        let kept =
-            |blocks: &[Laid]| -> Vec<Laid> { blocks.iter().copied().filter(|laid| !serves(laid)).collect() };
-        let left: Vec<(usize, Vec<Laid>)> =
+        let kept = |blocks: &[BlockRow]| -> Vec<BlockRow> {
+            blocks.iter().copied().filter(|laid| !serves(laid)).collect()
+        };
+        let left: Vec<(usize, Vec<BlockRow>)> =
             sessions.iter().map(|session| (*session, kept(self.session(*session)))).collect();
         let by = self.rng.random_range(-2..=2);
         for (session, blocks) in left {

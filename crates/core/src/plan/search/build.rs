@@ -4,14 +4,15 @@
 //! next, where it fits best, until the time is used. Goals count the more, the less their chain of stages and needs can
 //! wait. It looks at each session once, so a first plan is there at once.
 
-use crate::plan::search::table::{Laid, NONE, Table};
+use crate::plan::search::table::{BlockRow, Table, When};
 
 /// What has been laid so far.
-struct Standing {
+struct SoFar {
     count: Vec<[u32; 4]>,
     /// In which session each stage had its last required exposure.
-    done: Vec<[usize; 4]>,
-    last: Vec<usize>,
+    done: Vec<[When; 4]>,
+    /// In which session each skill was shown last.
+    last: Vec<Option<usize>>,
     minutes: [f64; 4],
     /// Skills met for the first time in the week.
     new_in_week: u32,
@@ -20,19 +21,19 @@ struct Standing {
 }
 
 /// Lays a plan around what is locked.
-pub(in crate::plan) fn build(table: &Table<'_>, locked: &[Vec<Laid>]) -> Vec<Vec<Laid>> {
+pub(in crate::plan) fn build(table: &Table<'_>, locked: &[Vec<BlockRow>]) -> Vec<Vec<BlockRow>> {
     let chain = chains(table);
     let due = dues(table, locked);
     let n = table.skills.len();
-    let mut standing = Standing {
+    let mut standing = SoFar {
         count: vec![[0; 4]; n],
-        done: vec![[NONE; 4]; n],
-        last: vec![NONE; n],
+        done: vec![[When::Never; 4]; n],
+        last: vec![None; n],
         minutes: [0.0; 4],
         new_in_week: 0,
         headers: 0.0,
     };
-    let mut sessions: Vec<Vec<Laid>> = Vec::new();
+    let mut sessions: Vec<Vec<BlockRow>> = Vec::new();
     for session in 0..table.evenings.len() {
         if session > 0 && table.evenings[session].week != table.evenings[session - 1].week {
             (standing.new_in_week, standing.headers) = (0, 0.0);
@@ -76,31 +77,31 @@ fn still(table: &Table<'_>, chain: &[u32], skill: usize, count: &[[u32; 4]]) -> 
     missing(3).max(opened.unwrap_or(0)).min(10_000)
 }
 
-/// The last sessions that keep every test and lock possible; [`NONE`] where nothing asks.
+/// The last sessions that keep every test and lock possible; never where nothing asks.
 #[derive(Clone, Copy, PartialEq)]
 struct Due {
     /// In which a skill may be met.
-    met: usize,
+    met: When,
     /// In which each stage may be done.
-    done: [usize; 4],
+    done: [When; 4],
 }
 
 /// Works back from the tests and locks (H2, H3 and H9): a lock of a stage asks for the stage before it one session
 /// earlier, that for the one before it, and the skill's first session for what the skill needs.
-fn dues(table: &Table<'_>, locked: &[Vec<Laid>]) -> Vec<Due> {
-    let mut due = vec![Due { met: NONE, done: [NONE; 4] }; table.skills.len()];
-    for (skill, row) in table.skills.iter().enumerate().filter(|(_, row)| row.tested != NONE) {
-        due[skill].met = row.tested.saturating_sub(1);
+fn dues(table: &Table<'_>, locked: &[Vec<BlockRow>]) -> Vec<Due> {
+    let mut due = vec![Due { met: When::Never, done: [When::Never; 4] }; table.skills.len()];
+    for (skill, row) in table.skills.iter().enumerate() {
+        due[skill].met = row.tested.previous();
     }
     for (session, laid) in
         locked.iter().enumerate().flat_map(|(s, blocks)| blocks.iter().map(move |l| (s, l)))
     {
         let row = &table.variants[laid.variant];
         for &skill in &row.skills {
-            due[skill].met = due[skill].met.min(session);
+            due[skill].met = due[skill].met.min(When::In(session));
             if row.stage > 0 {
                 let done = &mut due[skill].done[row.stage - 1];
-                *done = (*done).min(session.saturating_sub(1));
+                *done = (*done).min(When::In(session).previous());
             }
         }
     }
@@ -109,17 +110,15 @@ fn dues(table: &Table<'_>, locked: &[Vec<Laid>]) -> Vec<Due> {
         let before = due.clone();
         for (skill, row) in table.skills.iter().enumerate() {
             for stage in (1..4).rev() {
-                // Where nothing asks for the later stage, this changes nothing.
-                let earlier =
-                    due[skill].done[stage].saturating_sub(usize::from(due[skill].done[stage] != NONE));
+                let earlier = due[skill].done[stage].previous();
                 due[skill].done[stage - 1] = due[skill].done[stage - 1].min(earlier);
             }
             due[skill].met = due[skill].met.min(due[skill].done[0]);
-            if row.met || due[skill].met == NONE {
+            if row.met {
                 continue;
             }
             for &(needed, stage) in &row.needs {
-                due[needed].done[stage] = due[needed].done[stage].min(due[skill].met.saturating_sub(1));
+                due[needed].done[stage] = due[needed].done[stage].min(due[skill].met.previous());
             }
         }
         if due == before {
@@ -133,13 +132,13 @@ struct Builder<'b> {
     table: &'b Table<'b>,
     chain: &'b [u32],
     due: &'b [Due],
-    locked: &'b [Vec<Laid>],
+    locked: &'b [Vec<BlockRow>],
     session: usize,
-    blocks: Vec<Laid>,
+    blocks: Vec<BlockRow>,
 }
 
 impl Builder<'_> {
-    fn fill(&mut self, standing: &mut Standing) {
+    fn fill(&mut self, standing: &mut SoFar) {
         for laid in &self.locked[self.session] {
             self.blocks = placed(self.table, self.session, std::mem::take(&mut self.blocks), *laid).0;
             self.lay(laid.variant, standing);
@@ -151,7 +150,7 @@ impl Builder<'_> {
     }
 
     /// Lays the best variant that keeps the rules; nothing if none does.
-    fn next(&mut self, standing: &Standing) -> Option<usize> {
+    fn next(&mut self, standing: &SoFar) -> Option<usize> {
         let table = self.table;
         let fits = |v: &&usize| {
             let row = &table.variants[**v];
@@ -165,7 +164,7 @@ impl Builder<'_> {
         let broken = self.table.breaches_of(self.session, &self.blocks);
         worth.into_iter().take(24).find_map(|(_, v)| {
             let row = &table.variants[v];
-            let laid = Laid { variant: v, minutes: row.least, beside: NONE, locked: false };
+            let laid = BlockRow { variant: v, minutes: row.least, beside: None, locked: false };
             let (blocks, breaches, at) = placed(self.table, self.session, self.blocks.clone(), laid);
             let new = row.skills.iter().any(|skill| is_new(table, *skill, standing));
             let keeps = breaches <= broken
@@ -179,18 +178,18 @@ impl Builder<'_> {
     }
 
     /// Whether a block begins before half of the session's minutes are over.
-    fn early(&self, blocks: &[Laid], at: usize) -> bool {
+    fn early(&self, blocks: &[BlockRow], at: usize) -> bool {
         let there = &self.table.evenings[self.session];
         let before = i64::from(there.minutes) - self.table.free(self.session, &blocks[..=at]);
         (before - i64::from(blocks[at].minutes)) * 2 < i64::from(there.minutes)
     }
 
     /// Whether the skills met in this session still begin early enough.
-    fn still_early(&self, blocks: &[Laid], standing: &Standing) -> bool {
+    fn still_early(&self, blocks: &[BlockRow], standing: &SoFar) -> bool {
         (0..blocks.len()).all(|at| {
             let firsts = |skill: &usize| {
                 !self.table.skills[*skill].met
-                    && standing.last[*skill] == self.session
+                    && standing.last[*skill] == Some(self.session)
                     && standing.count[*skill].iter().sum::<u32>() == 1
             };
             !self.table.variants[blocks[at].variant].skills.iter().any(firsts) || self.early(blocks, at)
@@ -198,14 +197,14 @@ impl Builder<'_> {
     }
 
     /// Whether a variant keeps H2, H3 and H4 in this session.
-    fn legal(&self, variant: usize, standing: &Standing) -> bool {
+    fn legal(&self, variant: usize, standing: &SoFar) -> bool {
         let table = self.table;
         let row = &table.variants[variant];
         if standing.headers + row.headers * f64::from(row.most) > table.headers {
             return false;
         }
         let earlier = |skill: usize, stage: usize| {
-            table.skills[skill].done[stage] || standing.done[skill][stage] < self.session
+            table.skills[skill].done[stage] || standing.done[skill][stage].is_before(self.session)
         };
         let mut new = 0;
         for &skill in &row.skills {
@@ -224,7 +223,7 @@ impl Builder<'_> {
     }
 
     /// Skills that later locks of the same week will be the first to show.
-    fn locked_new(&self, standing: &Standing) -> u32 {
+    fn locked_new(&self, standing: &SoFar) -> u32 {
         let table = self.table;
         let week = table.evenings[self.session].week;
         let mut seen: Vec<usize> = Vec::new();
@@ -241,7 +240,7 @@ impl Builder<'_> {
 
     /// What laying a variant here is worth: exposures on the way to goals, the more urgent the longer the way; keeping
     /// what is under way from resting; and the strands that have had too little.
-    fn worth(&self, variant: usize, standing: &Standing) -> f64 {
+    fn worth(&self, variant: usize, standing: &SoFar) -> f64 {
         let table = self.table;
         let row = &table.variants[variant];
         let left = (table.evenings.len() - self.session) as f64;
@@ -251,15 +250,15 @@ impl Builder<'_> {
                 |stage: usize| table.skills[skill].way[stage].saturating_sub(standing.count[skill][stage]);
             let way: u32 = (0..4).map(missing).sum();
             let rest = match standing.last[skill] {
-                NONE => 0,
-                before => table.evenings[self.session].day - table.evenings[before].day,
+                None => 0,
+                Some(before) => table.evenings[self.session].day - table.evenings[before].day,
             };
             // The nearer the chain comes to the sessions that are left, or to a test or lock, the less it can wait.
             let slack = (left - f64::from(still(table, self.chain, skill, &standing.count)))
                 .min(self.until_due(skill, standing));
             worth += if missing(row.stage) > 0 { 4.0 + 8.0 * (-slack.max(-2.0) / 3.0).exp() } else { 0.4 };
             worth += if way > 0 { 0.4 * f64::from(rest) } else { 0.05 * f64::from(rest) };
-            worth -= if standing.last[skill] == self.session { 3.0 } else { 0.0 };
+            worth -= if standing.last[skill] == Some(self.session) { 3.0 } else { 0.0 };
         }
         worth += 0.35 * lack(table, variant, standing);
         worth - 0.3 * f64::from(row.laying_out)
@@ -267,24 +266,28 @@ impl Builder<'_> {
 
     /// Sessions that may still pass before a skill has to be met, or a stage of it has to be begun, so that every
     /// test and lock stays possible.
-    fn until_due(&self, skill: usize, standing: &Standing) -> f64 {
+    fn until_due(&self, skill: usize, standing: &SoFar) -> f64 {
         let row = &self.table.skills[skill];
         let due = &self.due[skill];
         let mut until = f64::INFINITY;
-        if due.met != NONE && is_new(self.table, skill, standing) {
-            until = due.met as f64 - self.session as f64;
+        if let When::In(met) = due.met
+            && is_new(self.table, skill, standing)
+        {
+            until = met as f64 - self.session as f64;
         }
         let mut asked = 0;
         for stage in (0..4).filter(|stage| !row.done[*stage]) {
             asked += self.table.needed[stage].saturating_sub(standing.count[skill][stage]);
-            if due.done[stage] != NONE && asked > 0 {
-                until = until.min((due.done[stage] + 1) as f64 - self.session as f64 - f64::from(asked));
+            if let When::In(done) = due.done[stage]
+                && asked > 0
+            {
+                until = until.min((done + 1) as f64 - self.session as f64 - f64::from(asked));
             }
         }
         until
     }
 
-    fn lay(&self, variant: usize, standing: &mut Standing) {
+    fn lay(&self, variant: usize, standing: &mut SoFar) {
         let table = self.table;
         let row = &table.variants[variant];
         for &skill in &row.skills {
@@ -292,16 +295,16 @@ impl Builder<'_> {
             let count = &mut standing.count[skill][row.stage];
             *count += 1;
             if *count == table.needed[row.stage] {
-                standing.done[skill][row.stage] = self.session;
+                standing.done[skill][row.stage] = When::In(self.session);
             }
-            standing.last[skill] = self.session;
+            standing.last[skill] = Some(self.session);
         }
         standing.headers += row.headers * f64::from(row.most);
         count_minutes(table, variant, f64::from(row.least), standing);
     }
 
     /// Gives what is left of the time to the blocks whose strands have had least.
-    fn lengthen(&mut self, standing: &mut Standing) {
+    fn lengthen(&mut self, standing: &mut SoFar) {
         let table = self.table;
         while self.table.free(self.session, &self.blocks) > 0 {
             let broken = self.table.breaches_of(self.session, &self.blocks);
@@ -323,12 +326,12 @@ impl Builder<'_> {
     }
 }
 
-fn is_new(table: &Table<'_>, skill: usize, standing: &Standing) -> bool {
+fn is_new(table: &Table<'_>, skill: usize, standing: &SoFar) -> bool {
     !table.skills[skill].met && standing.count[skill] == [0; 4]
 }
 
 /// How many percentage points the strands of a variant lack so far.
-fn lack(table: &Table<'_>, variant: usize, standing: &Standing) -> f64 {
+fn lack(table: &Table<'_>, variant: usize, standing: &SoFar) -> f64 {
     let all: f64 = standing.minutes.iter().sum::<f64>().max(1.0);
     (0..4)
         .map(|strand| {
@@ -338,7 +341,7 @@ fn lack(table: &Table<'_>, variant: usize, standing: &Standing) -> f64 {
         .sum()
 }
 
-fn count_minutes(table: &Table<'_>, variant: usize, minutes: f64, standing: &mut Standing) {
+fn count_minutes(table: &Table<'_>, variant: usize, minutes: f64, standing: &mut SoFar) {
     for (sum, share) in standing.minutes.iter_mut().zip(&table.variants[variant].strands) {
         *sum += minutes * share;
     }
@@ -349,9 +352,9 @@ fn count_minutes(table: &Table<'_>, variant: usize, minutes: f64, standing: &mut
 pub(in crate::plan) fn placed(
     table: &Table<'_>,
     session: usize,
-    mut blocks: Vec<Laid>,
-    laid: Laid,
-) -> (Vec<Laid>, i64, usize) {
+    mut blocks: Vec<BlockRow>,
+    laid: BlockRow,
+) -> (Vec<BlockRow>, i64, usize) {
     blocks.push(laid);
     let mut at = blocks.len() - 1;
     let mut best = (table.breaches_of(session, &blocks), at);

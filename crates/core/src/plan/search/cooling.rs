@@ -5,7 +5,7 @@ use std::panic::resume_unwind;
 use crate::plan::Problem;
 use crate::plan::score::CHANGE;
 use crate::plan::search::anneal::{Best, Search};
-use crate::plan::search::table::{Laid, Table};
+use crate::plan::search::table::{BlockRow, Table};
 
 /// How many steps it takes to plan anew after one edit.
 pub const STEPS_NEAR: u64 = 30_000;
@@ -61,7 +61,7 @@ const SAYS: u64 = 256;
 
 /// How a search stands.
 #[derive(Clone, Copy, Debug, PartialEq)]
-pub struct Standing {
+pub struct Progress {
     /// Steps taken.
     pub steps: u64,
     /// The best score so far; nothing if no legal plan was found yet.
@@ -73,7 +73,7 @@ fn between([from, to]: [f64; 2], part: f64) -> f64 {
     from * (to / from).powf(part.clamp(0.0, 1.0))
 }
 
-pub(in crate::plan) fn within(steps: u64) -> impl FnMut(Standing) -> f64 {
+pub(in crate::plan) fn within(steps: u64) -> impl FnMut(Progress) -> f64 {
     move |standing| if standing.steps < steps { standing.steps as f64 / steps as f64 } else { 1.0 }
 }
 
@@ -83,8 +83,8 @@ pub(in crate::plan) fn within(steps: u64) -> impl FnMut(Standing) -> f64 {
 pub(in crate::plan) fn best_of<'t>(
     begin: &(dyn Fn(u64) -> Search<'t> + Sync),
     (cooling, repairs): (&Cooling, &[Repair]),
-    done: &mut dyn FnMut(Standing) -> f64,
-) -> (Option<Vec<Vec<Laid>>>, u64) {
+    done: &mut dyn FnMut(Progress) -> f64,
+) -> (Option<Vec<Vec<BlockRow>>>, u64) {
     std::thread::scope(|scope| {
         let (mut tell, mut others) = (Vec::new(), Vec::new());
         for chain in 1..CHAINS {
@@ -93,7 +93,7 @@ pub(in crate::plan) fn best_of<'t>(
             let mut follow = move |_| told.recv().unwrap_or(1.0);
             others.push(scope.spawn(move || searched(begin(chain), (cooling, repairs), &mut follow).0));
         }
-        let mut lead = |standing: Standing| {
+        let mut lead = |standing: Progress| {
             let over = done(standing);
             // One that has nothing to lay does not listen.
             tell.iter().for_each(|teller| _ = teller.send(over));
@@ -116,7 +116,7 @@ pub(in crate::plan) fn best_of<'t>(
 fn searched(
     mut search: Search<'_>,
     (cooling, repairs): (&Cooling, &[Repair]),
-    done: &mut dyn FnMut(Standing) -> f64,
+    done: &mut dyn FnMut(Progress) -> f64,
 ) -> (Option<Best>, u64) {
     let steps = cooled(&mut search, cooling, done);
     if search.legal().is_none() {
@@ -128,8 +128,8 @@ fn searched(
 }
 
 /// Searches while it cools; says after how many steps it ended.
-fn cooled(search: &mut Search<'_>, cooling: &Cooling, done: &mut dyn FnMut(Standing) -> f64) -> u64 {
-    let mut standing = Standing { steps: 0, best: search.legal() };
+fn cooled(search: &mut Search<'_>, cooling: &Cooling, done: &mut dyn FnMut(Progress) -> f64) -> u64 {
+    let mut standing = Progress { steps: 0, best: search.legal() };
     // Nothing can be laid where nothing stands.
     while !search.idle() {
         let over = done(standing).max(0.0);

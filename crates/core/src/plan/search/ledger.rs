@@ -3,30 +3,43 @@
 //! Changing a session costs as much as the skills in it have exposures, not as much as the plan has blocks. What the
 //! parts and the rules mean is said in [`crate::plan::score`] and in [`super`]; tests hold the two to each other.
 
-use std::ops::Range;
-
 use crate::plan::score::{CHANGE, IDLE, OPEN_PLAY, OTHER_FOOT, TWICE, WAITING, WAITING_FREE};
-use crate::plan::search::line::{Line, Shown};
-use crate::plan::search::session::Evening;
-use crate::plan::search::table::{Laid, NONE, Table};
+use crate::plan::search::line::{Exposure, Line};
+use crate::plan::search::session::EveningSums;
+use crate::plan::search::table::{BlockRow, Table, When};
 
 /// An exposure that something else waits for, and the sessions that it may stand in.
 pub(in crate::plan) struct Owed {
     pub skill: usize,
     pub stage: usize,
     /// The first session that may have it.
-    pub after: usize,
+    pub after: When,
     /// The first session that may no longer have it.
     pub before: usize,
 }
 
+/// The sessions in which a block may stand.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub(in crate::plan) struct Room {
+    /// The first of them.
+    pub from: When,
+    /// The first that is none of them any more: something there waits for the block.
+    pub until: When,
+}
+
+impl Room {
+    pub fn contains(&self, session: usize) -> bool {
+        (self.from..self.until).contains(&When::In(session))
+    }
+}
+
 pub(in crate::plan) struct Ledger<'t> {
     pub(in crate::plan) table: &'t Table<'t>,
-    pub(in crate::plan) sessions: Vec<Vec<Laid>>,
+    pub(in crate::plan) sessions: Vec<Vec<BlockRow>>,
     /// What stood there before, if the plan is to stay near it.
-    before: Option<Vec<Vec<Laid>>>,
-    pub(in crate::plan) evenings: Vec<Evening>,
-    pub(in crate::plan) shown: Vec<Vec<Shown>>,
+    before: Option<Vec<Vec<BlockRow>>>,
+    pub(in crate::plan) evenings: Vec<EveningSums>,
+    pub(in crate::plan) shown: Vec<Vec<Exposure>>,
     pub(in crate::plan) lines: Vec<Line>,
     /// H2 of each skill.
     pub(in crate::plan) needs: Vec<i64>,
@@ -45,7 +58,7 @@ pub(in crate::plan) struct Ledger<'t> {
 /// Everything that is summed over sessions, skills and weeks.
 #[derive(Clone, Copy, Debug, Default)]
 pub(in crate::plan) struct Sum {
-    pub evenings: Evening,
+    pub evenings: EveningSums,
     /// Breaches that no session has on its own.
     pub breaches: i64,
     pub lines: f64,
@@ -61,7 +74,11 @@ impl Sum {
 
 impl<'t> Ledger<'t> {
     /// A ledger of a plan. With `near`, every block of it that leaves its session counts one point.
-    pub fn of(table: &'t Table<'t>, sessions: Vec<Vec<Laid>>, near: Option<Vec<Vec<Laid>>>) -> Ledger<'t> {
+    pub fn of(
+        table: &'t Table<'t>,
+        sessions: Vec<Vec<BlockRow>>,
+        near: Option<Vec<Vec<BlockRow>>>,
+    ) -> Ledger<'t> {
         let (n, weeks) = (table.skills.len(), table.line.len());
         let mut ledger = Ledger {
             table,
@@ -82,7 +99,7 @@ impl<'t> Ledger<'t> {
         for session in 0..table.evenings.len() {
             let empty = ledger.evening(session, &[]);
             ledger.evenings.push(empty);
-            ledger.sum.evenings.exchange(&Evening::default(), &empty);
+            ledger.sum.evenings.exchange(&EveningSums::default(), &empty);
         }
         for week in 0..weeks {
             ledger.sum.open_play += ledger.open_play_of(week, (0, 0));
@@ -99,23 +116,23 @@ impl<'t> Ledger<'t> {
         ledger
     }
 
-    pub fn sessions(&self) -> &[Vec<Laid>] {
+    pub fn sessions(&self) -> &[Vec<BlockRow>] {
         &self.sessions
     }
 
-    pub fn session(&self, session: usize) -> &[Laid] {
+    pub fn session(&self, session: usize) -> &[BlockRow] {
         &self.sessions[session]
     }
 
     /// The exposures of a skill, in order.
-    pub fn shown(&self, skill: usize) -> &[Shown] {
+    pub fn shown(&self, skill: usize) -> &[Exposure] {
         &self.shown[skill]
     }
 
     /// The furthest stage at which a skill may be shown in a session (H2, H3); nothing if it may not yet be met.
     pub fn stage_at(&self, skill: usize, session: usize) -> Option<usize> {
         let (row, line) = (&self.table.skills[skill], &self.lines[skill]);
-        let unmet = !row.met && line.first >= session;
+        let unmet = !row.met && !line.first.is_before(session);
         if unmet && !row.needs.iter().all(|(needed, stage)| self.done_before(*needed, *stage, session)) {
             return None;
         }
@@ -123,12 +140,11 @@ impl<'t> Ledger<'t> {
     }
 
     /// The sessions in which a block of a variant may stand that stands in one of them, as far as the stages of its
-    /// skills and what needs them tell (H2, H3). It ends with [`NONE`] where nothing waits for the block.
-    pub fn room(&self, variant: usize) -> Range<usize> {
+    /// skills and what needs them tell (H2, H3).
+    pub fn room(&self, variant: usize) -> Room {
         let stage = self.table.variants[variant].stage;
-        let mut room = 0..NONE;
-        let mut behind = |done: usize| room.start = room.start.max(done.saturating_add(1));
-        let mut waits = NONE;
+        let (mut from, mut until) = (When::In(0), When::Never);
+        let mut behind = |done: When| from = from.max(done.next());
         for &skill in &self.table.variants[variant].skills {
             let row = &self.table.skills[skill];
             if stage > 0 && !row.done[stage - 1] {
@@ -143,14 +159,13 @@ impl<'t> Ledger<'t> {
                 continue;
             }
             if let Some(next) = line.begun.get(stage + 1) {
-                waits = waits.min(*next);
+                until = until.min(*next);
             }
             for (above, _) in row.asks.iter().filter(|(_, at)| *at == stage) {
-                waits = waits.min(self.lines[*above].first);
+                until = until.min(self.lines[*above].first);
             }
         }
-        room.end = waits;
-        room
+        Room { from, until }
     }
 
     /// Whether every skill of a variant has come so far before a session that it may be shown there.
@@ -168,15 +183,18 @@ impl<'t> Ledger<'t> {
     pub fn owed(&self, skill: usize) -> Option<Owed> {
         let (row, line) = (&self.table.skills[skill], &self.lines[skill]);
         if self.needs[skill] > 0 {
-            let late = |(needed, stage): &&(usize, usize)| !self.done_before(*needed, *stage, line.first);
+            let first = line.first.session()?;
+            let late = |(needed, stage): &&(usize, usize)| !self.done_before(*needed, *stage, first);
             let (needed, stage) = row.needs.iter().find(late)?;
-            return self.first_not_done(*needed, *stage, line.first);
+            return self.first_not_done(*needed, *stage, first);
         }
         if line.breaches == 0 {
             return None;
         }
-        if row.tested != NONE && (line.first == NONE || line.first >= row.tested) {
-            return Some(self.owes(skill, 0, row.tested));
+        if let When::In(tested) = row.tested
+            && !line.first.is_before(tested)
+        {
+            return Some(self.owes(skill, 0, tested));
         }
         let mut shown = self.shown[skill].iter().filter(|shown| shown.stage > 0);
         shown.find_map(|shown| self.first_not_done(skill, shown.stage - 1, shown.session))
@@ -184,16 +202,15 @@ impl<'t> Ledger<'t> {
 
     /// The week in which a skill is met first, if too many are met in it.
     pub fn crowded_by(&self, skill: usize) -> Option<usize> {
-        let first = self.lines[skill].first;
-        if self.table.skills[skill].met || first == NONE {
+        if self.table.skills[skill].met {
             return None;
         }
-        let week = self.table.evenings[first].week;
+        let week = self.table.evenings[self.lines[skill].first.session()?].week;
         (self.too_many_new(self.new[week]) > 0).then_some(week)
     }
 
     fn done_before(&self, skill: usize, stage: usize, session: usize) -> bool {
-        self.table.skills[skill].done[stage] || self.lines[skill].done[stage] < session
+        self.table.skills[skill].done[stage] || self.lines[skill].done[stage].is_before(session)
     }
 
     /// The first stage of a skill, up to one, that is not done before a session.
@@ -206,8 +223,8 @@ impl<'t> Ledger<'t> {
     fn owes(&self, skill: usize, mut stage: usize, mut before: usize) -> Owed {
         loop {
             let free = stage == 0 || self.table.skills[skill].done[stage - 1];
-            let after = if free { 0 } else { self.lines[skill].done[stage - 1].saturating_add(1) };
-            if free || after < before {
+            let after = if free { When::In(0) } else { self.lines[skill].done[stage - 1].next() };
+            if free || after.is_before(before) {
                 return Owed { skill, stage, after, before };
             }
             (stage, before) = (stage - 1, before.saturating_sub(1));
@@ -222,7 +239,7 @@ impl<'t> Ledger<'t> {
     pub fn breaches_before(&self, session: usize) -> i64 {
         let still_ahead = |skill: &usize| {
             let tested = self.table.skills[*skill].tested;
-            tested != NONE && tested >= session && self.lines[*skill].first == NONE
+            tested != When::Never && !tested.is_before(session) && self.lines[*skill].first == When::Never
         };
         self.breaches() - (0..self.lines.len()).filter(still_ahead).count() as i64
     }
@@ -254,26 +271,26 @@ impl<'t> Ledger<'t> {
     }
 
     /// Lays other blocks into a session.
-    pub fn replace(&mut self, session: usize, blocks: &[Laid]) {
+    pub fn replace(&mut self, session: usize, blocks: &[BlockRow]) {
         let evening = self.evening(session, blocks);
         self.put(session, blocks, evening);
     }
 
     /// What a session adds as it stands.
-    pub fn evening_of(&self, session: usize) -> &Evening {
+    pub fn evening_of(&self, session: usize) -> &EveningSums {
         &self.evenings[session]
     }
 
     /// What blocks would add to a session.
-    pub fn evening(&self, session: usize, blocks: &[Laid]) -> Evening {
-        Evening { moved: self.moved(session, blocks), ..self.table.evening(session, blocks) }
+    pub fn evening(&self, session: usize, blocks: &[BlockRow]) -> EveningSums {
+        EveningSums { moved: self.moved(session, blocks), ..self.table.evening(session, blocks) }
     }
 
     /// How many blocks that stood in a session before are not among these.
-    fn moved(&self, session: usize, blocks: &[Laid]) -> u32 {
+    fn moved(&self, session: usize, blocks: &[BlockRow]) -> u32 {
         let Some(before) = &self.before else { return 0 };
         let mut here: Vec<usize> = blocks.iter().map(|laid| laid.variant).collect();
-        let mut gone = |laid: &&Laid| match here.iter().position(|variant| *variant == laid.variant) {
+        let mut gone = |laid: &&BlockRow| match here.iter().position(|variant| *variant == laid.variant) {
             Some(at) => {
                 here.swap_remove(at);
                 false
@@ -284,7 +301,7 @@ impl<'t> Ledger<'t> {
     }
 
     /// Lays other blocks into a session of which it is known what they add.
-    pub fn put(&mut self, session: usize, blocks: &[Laid], evening: Evening) {
+    pub fn put(&mut self, session: usize, blocks: &[BlockRow], evening: EveningSums) {
         let mut touched = std::mem::take(&mut self.touched);
         touched.clear();
         self.touch(session, blocks, &evening, &mut touched);
@@ -319,12 +336,12 @@ impl<'t> Ledger<'t> {
     pub(in crate::plan) fn touch(
         &self,
         session: usize,
-        blocks: &[Laid],
-        evening: &Evening,
+        blocks: &[BlockRow],
+        evening: &EveningSums,
         touched: &mut Vec<usize>,
     ) {
         let (table, old) = (self.table, &self.sessions[session]);
-        let skills_of = |laid: &Laid| table.variants[laid.variant].skills.iter();
+        let skills_of = |laid: &BlockRow| table.variants[laid.variant].skills.iter();
         let mut touch = |skill: usize| {
             if !touched.contains(&skill) {
                 touched.push(skill);
@@ -332,14 +349,15 @@ impl<'t> Ledger<'t> {
         };
         // Nothing goes or comes where both begin and end alike.
         let shorter = old.len().min(blocks.len());
-        let alike = |(old, new): &(&Laid, &Laid)| old.variant == new.variant;
+        let alike = |(old, new): &(&BlockRow, &BlockRow)| old.variant == new.variant;
         let begin = old.iter().zip(blocks).take_while(alike).count();
         let ends = old.iter().rev().zip(blocks.iter().rev()).take(shorter - begin);
         let end = ends.take_while(alike).count();
         let (goes, comes) = (&old[begin..old.len() - end], &blocks[begin..blocks.len() - end]);
-        let count =
-            |blocks: &[Laid], variant: usize| blocks.iter().filter(|laid| laid.variant == variant).count();
-        let stays = |laid: &&Laid| count(goes, laid.variant) == count(comes, laid.variant);
+        let count = |blocks: &[BlockRow], variant: usize| {
+            blocks.iter().filter(|laid| laid.variant == variant).count()
+        };
+        let stays = |laid: &&BlockRow| count(goes, laid.variant) == count(comes, laid.variant);
         for laid in goes.iter().chain(comes).filter(|laid| !stays(laid)) {
             skills_of(laid).for_each(|skill| touch(*skill));
         }
@@ -361,7 +379,7 @@ impl<'t> Ledger<'t> {
                 _ => goes.iter().position(|there| there.variant == laid.variant).map(|at| begin + at),
             };
             if was.is_some_and(|was| (was < was_early) != (at < early)) {
-                let met_here = skills_of(laid).filter(|skill| self.lines[**skill].first == session);
+                let met_here = skills_of(laid).filter(|skill| self.lines[**skill].first == When::In(session));
                 met_here.for_each(|skill| touch(*skill));
             }
         }
@@ -372,21 +390,24 @@ impl<'t> Ledger<'t> {
         &self,
         skill: usize,
         session: usize,
-        blocks: &[Laid],
-        shown: &mut Vec<Shown>,
+        blocks: &[BlockRow],
+        shown: &mut Vec<Exposure>,
     ) {
         for laid in blocks {
             let variant = &self.table.variants[laid.variant];
             if variant.shows(skill) {
                 let place = shown.partition_point(|other| other.session <= session);
-                shown.insert(place, Shown { session, stage: variant.stage, difficulty: variant.difficulty });
+                shown.insert(
+                    place,
+                    Exposure { session, stage: variant.stage, difficulty: variant.difficulty },
+                );
             }
         }
     }
 
     /// Whether a skill that is met in a session begins there after half of the session's minutes.
-    pub(in crate::plan) fn begins_late(&self, skill: usize, blocks: &[Laid], early: usize) -> bool {
-        let shows = |laid: &Laid| self.table.variants[laid.variant].shows(skill);
+    pub(in crate::plan) fn begins_late(&self, skill: usize, blocks: &[BlockRow], early: usize) -> bool {
+        let shows = |laid: &BlockRow| self.table.variants[laid.variant].shows(skill);
         blocks.iter().position(shows).is_some_and(|at| at >= early)
     }
 
@@ -404,7 +425,8 @@ impl<'t> Ledger<'t> {
         self.sum.lines += new.points - old.points;
         self.sum.breaches += new.breaches - old.breaches;
         if old.first != new.first && !table.skills[skill].met {
-            for (first, by) in [(old.first, -1), (new.first, 1)].into_iter().filter(|(at, _)| *at != NONE) {
+            for (first, by) in [(old.first, -1), (new.first, 1)] {
+                let Some(first) = first.session() else { continue };
                 let week = table.evenings[first].week;
                 self.sum.breaches -= self.too_many_new(self.new[week]);
                 self.new[week] = self.new[week].wrapping_add_signed(by);
@@ -427,13 +449,13 @@ impl<'t> Ledger<'t> {
 
     /// H2 of a skill.
     pub(in crate::plan) fn needs_broken<'l>(&self, skill: usize, line: impl Fn(usize) -> &'l Line) -> i64 {
-        let (row, first) = (&self.table.skills[skill], line(skill).first);
-        if row.met || first == NONE {
+        let row = &self.table.skills[skill];
+        let Some(first) = line(skill).first.session().filter(|_| !row.met) else {
             return 0;
-        }
+        };
         let late = |(needed, stage): &&(usize, usize)| {
             let done = line(*needed).done[*stage];
-            !self.table.skills[*needed].done[*stage] && (done == NONE || done >= first)
+            !self.table.skills[*needed].done[*stage] && !done.is_before(first)
         };
         row.needs.iter().filter(late).count() as i64
     }
@@ -456,14 +478,14 @@ impl<'t> Ledger<'t> {
     pub(in crate::plan) fn sameness_of<'s>(
         &self,
         session: usize,
-        blocks_of: impl Fn(usize) -> &'s Vec<Laid>,
+        blocks_of: impl Fn(usize) -> &'s Vec<BlockRow>,
     ) -> u32 {
         if session < 2 {
             return 0;
         }
-        let has = |blocks: &[Laid], variant: usize| blocks.iter().any(|l| l.variant == variant);
+        let has = |blocks: &[BlockRow], variant: usize| blocks.iter().any(|l| l.variant == variant);
         let (blocks, before, earlier) = (blocks_of(session), blocks_of(session - 1), blocks_of(session - 2));
-        let again = |(i, laid): &(usize, &Laid)| {
+        let again = |(i, laid): &(usize, &BlockRow)| {
             has(before, laid.variant) && has(earlier, laid.variant) && !has(&blocks[..*i], laid.variant)
         };
         blocks.iter().enumerate().filter(again).count() as u32

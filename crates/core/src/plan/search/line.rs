@@ -1,11 +1,11 @@
 //! The line of a skill: its exposures in order, what they add to the score, and the rules that they break.
 
 use crate::plan::score::{JUMP, KEEPING, KEEPING_DAYS, MISSING, RHYTHM_DAYS, STEP};
-use crate::plan::search::table::{NONE, Table};
+use crate::plan::search::table::{Table, When};
 
 /// One exposure of a skill.
 #[derive(Clone, Copy, Debug)]
-pub(in crate::plan) struct Shown {
+pub(in crate::plan) struct Exposure {
     pub session: usize,
     pub stage: usize,
     pub difficulty: f64,
@@ -18,27 +18,27 @@ pub(in crate::plan) struct Line {
     pub points: f64,
     /// H3, H7 (first exposure) and H9.
     pub breaches: i64,
-    pub first: usize,
+    pub first: When,
     /// In which session each stage had its first exposure.
-    pub begun: [usize; 4],
+    pub begun: [When; 4],
     /// In which session each stage had its last required exposure.
-    pub done: [usize; 4],
+    pub done: [When; 4],
     /// How many exposures each stage has.
     pub count: [u32; 4],
 }
 
 impl Table<'_> {
     /// The line of a skill with these exposures; `late` says whether the first of them begins after half of a session.
-    pub fn line(&self, skill: usize, shown: &[Shown], late: impl Fn(usize) -> bool) -> Line {
+    pub fn line(&self, skill: usize, shown: &[Exposure], late: impl Fn(usize) -> bool) -> Line {
         let row = &self.skills[skill];
         let mut missing = row.way;
         let mut still: u32 = missing.iter().sum();
         let mut line = Line {
             points: 0.0,
             breaches: 0,
-            first: shown.first().map_or(NONE, |first| first.session),
-            begun: [NONE; 4],
-            done: [NONE; 4],
+            first: shown.first().map(|first| first.session).into(),
+            begun: [When::Never; 4],
+            done: [When::Never; 4],
             count: [0; 4],
         };
         let keeping = |days: i32| {
@@ -59,13 +59,13 @@ impl Table<'_> {
             last = Some((day, Some(each.difficulty)));
             let stage = each.stage;
             if line.count[stage] == 0 {
-                line.begun[stage] = each.session;
-                let ready = stage == 0 || row.done[stage - 1] || line.done[stage - 1] < each.session;
+                line.begun[stage] = When::In(each.session);
+                let ready = stage == 0 || row.done[stage - 1] || line.done[stage - 1].is_before(each.session);
                 line.breaches += i64::from(!ready);
             }
             line.count[stage] += 1;
             if line.count[stage] == self.needed[stage] {
-                line.done[stage] = each.session;
+                line.done[stage] = When::In(each.session);
             }
             if missing[stage] > 0 {
                 missing[stage] -= 1;
@@ -77,10 +77,10 @@ impl Table<'_> {
         }
         line.points += MISSING * f64::from(still);
         if !row.met {
-            line.breaches += i64::from(line.first != NONE && late(line.first));
+            line.breaches += i64::from(line.first.session().is_some_and(late));
         }
-        if row.tested != NONE {
-            line.breaches += i64::from(line.first == NONE || line.first >= row.tested);
+        if row.tested != When::Never {
+            line.breaches += i64::from(line.first >= row.tested);
         }
         line
     }
@@ -119,9 +119,9 @@ mod tests {
     }
 
     fn line(problem: &Problem, shown: &[(usize, usize, f64)]) -> Line {
-        let shown: Vec<Shown> = shown
+        let shown: Vec<Exposure> = shown
             .iter()
-            .map(|(session, stage, difficulty)| Shown {
+            .map(|(session, stage, difficulty)| Exposure {
                 session: *session,
                 stage: *stage,
                 difficulty: *difficulty,
@@ -178,8 +178,8 @@ mod tests {
         // Who is at Flow has done Form.
         let problem = problem(Some(Stage::Flow), Stage::Flow);
         let line = line(&problem, &even(&[(0, FLOW), (1, FLOW)]));
-        assert_eq!((line.breaches, line.first), (0, 0));
-        assert_eq!(line.done, [NONE, 1, NONE, NONE]);
+        assert_eq!((line.breaches, line.first), (0, When::In(0)));
+        assert_eq!(line.done, [When::Never, When::In(1), When::Never, When::Never]);
     }
 
     #[test]
@@ -188,8 +188,10 @@ mod tests {
             &problem(None, Stage::Scan),
             &even(&[(1, FORM), (2, FORM), (4, FLOW), (5, FORM), (6, FLOW)]),
         );
-        assert_eq!(line.first, 1);
-        assert_eq!((line.begun, line.done), ([1, 4, NONE, NONE], [2, 6, NONE, NONE]));
+        assert_eq!(line.first, When::In(1));
+        let never = When::Never;
+        assert_eq!(line.begun, [When::In(1), When::In(4), never, never]);
+        assert_eq!(line.done, [When::In(2), When::In(6), never, never]);
         assert_eq!(line.count, [3, 2, 0, 0]);
     }
 
@@ -211,7 +213,7 @@ mod tests {
     #[case::met_before(Some(Stage::Form), 0)]
     fn what_is_new_begins_early(#[case] present: Option<Stage>, #[case] breaches: i64) {
         let problem = problem(present, Stage::Flow);
-        let shown = [Shown { session: 2, stage: FORM, difficulty: 2.0 }];
+        let shown = [Exposure { session: 2, stage: FORM, difficulty: 2.0 }];
         assert_eq!(Table::of(&problem).line(0, &shown, |first| first == 2).breaches, breaches);
         assert_eq!(Table::of(&problem).line(0, &shown, |first| first != 2).breaches, 0);
     }

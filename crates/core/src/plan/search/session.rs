@@ -1,11 +1,11 @@
 //! What the blocks of one session add to a plan, on their own: rules that they break, minutes, strands, touches.
 
-use crate::plan::search::table::{Laid, Table, VariantRow};
+use crate::plan::search::table::{BlockRow, Table, VariantRow};
 use crate::technique::skill::Stage;
 
 /// What one session adds.
 #[derive(Clone, Copy, Debug, Default)]
-pub(in crate::plan) struct Evening {
+pub(in crate::plan) struct EveningSums {
     /// H1, H5 to H7 as far as they can be told from the session alone; a minute too much counts as a breach of its own.
     pub breaches: i64,
     pub unused: u32,
@@ -24,9 +24,9 @@ pub(in crate::plan) struct Evening {
     pub early: usize,
 }
 
-impl Evening {
+impl EveningSums {
     /// Puts what a session adds in the place of what it added before.
-    pub fn exchange(&mut self, old: &Evening, new: &Evening) {
+    pub fn exchange(&mut self, old: &EveningSums, new: &EveningSums) {
         let counts = [
             (&mut self.unused, old.unused, new.unused),
             (&mut self.changes, old.changes, new.changes),
@@ -62,10 +62,10 @@ struct Walk {
 
 impl Table<'_> {
     /// What blocks would add to a session.
-    pub fn evening(&self, session: usize, blocks: &[Laid]) -> Evening {
+    pub fn evening(&self, session: usize, blocks: &[BlockRow]) -> EveningSums {
         let Walk { free, breaches, changes, early } = self.walk(session, blocks);
         let mut evening =
-            Evening { breaches, changes, early, unused: free.max(0) as u32, ..Evening::default() };
+            EveningSums { breaches, changes, early, unused: free.max(0) as u32, ..EveningSums::default() };
         for (i, laid) in blocks.iter().enumerate() {
             let variant = &self.variants[laid.variant];
             evening.twice += u32::from(blocks[..i].iter().any(|earlier| earlier.variant == laid.variant));
@@ -85,27 +85,27 @@ impl Table<'_> {
     }
 
     /// Breaches that the blocks of a session have on their own.
-    pub fn breaches_of(&self, session: usize, blocks: &[Laid]) -> i64 {
+    pub fn breaches_of(&self, session: usize, blocks: &[BlockRow]) -> i64 {
         self.walk(session, blocks).breaches
     }
 
     /// Minutes of a session that blocks and their layout changes leave; below nothing if they take too many.
-    pub fn free(&self, session: usize, blocks: &[Laid]) -> i64 {
+    pub fn free(&self, session: usize, blocks: &[BlockRow]) -> i64 {
         let there = &self.evenings[session];
-        let (mut used, mut before) = (there.tests, (u32::MAX, u32::MAX));
-        for (i, laid) in blocks.iter().enumerate() {
+        let (mut used, mut before) = (there.tests, None);
+        for laid in blocks {
             let floor = self.floor(laid);
-            if i > 0 && floor != before {
+            if before.is_some_and(|before| floor != before) {
                 used += self.laying_out(laid);
             }
-            before = floor;
+            before = Some(floor);
             used += laid.minutes;
         }
         i64::from(there.minutes) - i64::from(used)
     }
 
     /// H1 and H5 to H7, as far as they can be told from the session alone.
-    fn walk(&self, session: usize, blocks: &[Laid]) -> Walk {
+    fn walk(&self, session: usize, blocks: &[BlockRow]) -> Walk {
         let there = &self.evenings[session];
         let (mut used, mut changes, mut early) = (there.tests, 0, 0);
         let (mut breaches, mut aerial, mut hard_before, mut contested) = (0, 0, false, false);
@@ -121,7 +121,7 @@ impl Table<'_> {
                 laying_out += other.laying_out;
                 (hard, warm) = (hard || other.hard, warm && other.warm);
                 in_the_air = in_the_air || other.aerial;
-                let stand = variant.halves && other.halves && laid.variant != laid.beside;
+                let stand = variant.halves && other.halves && Some(laid.variant) != laid.beside;
                 breaches += i64::from(unsound(other)) + i64::from(variant.shared(other) == 0 || !stand);
             }
             if i > 0 && floor != drills {
@@ -146,7 +146,7 @@ impl Table<'_> {
     }
 
     /// How often a skill of a block that is no Contest was contested earlier in the session.
-    fn contested_before(&self, variant: &VariantRow, earlier: &[Laid]) -> i64 {
+    fn contested_before(&self, variant: &VariantRow, earlier: &[BlockRow]) -> i64 {
         let contests =
             earlier.iter().map(|l| &self.variants[l.variant]).filter(|v| v.stage == Stage::Contest.index());
         contests.map(|v| variant.shared(v) as i64).sum()
@@ -190,7 +190,7 @@ mod tests {
     }
 
     /// Blocks as `variant minutes`, with what lies beside one behind a plus.
-    fn laid(table: &Table<'_>, blocks: &str) -> Vec<Laid> {
+    fn laid(table: &Table<'_>, blocks: &str) -> Vec<BlockRow> {
         let block = |text: &str| {
             let (variant, minutes) = text.trim().split_once(' ').unwrap();
             let (variant, beside) = variant.split_once('+').map_or((variant, None), |(v, b)| (v, Some(b)));
@@ -271,11 +271,11 @@ mod tests {
             .map(|b| table.evening(0, &laid(&table, b)));
         let mut sum = table.evening(1, &laid(&table, "a@form 7, b@flow 6"));
         let before = sum;
-        sum.exchange(&Evening::default(), &first);
+        sum.exchange(&EveningSums::default(), &first);
         sum.exchange(&first, &second);
         assert_eq!((sum.minutes, sum.open), (before.minutes + second.minutes, before.open + second.open));
         assert_eq!(sum.changes, before.changes + second.changes);
-        sum.exchange(&second, &Evening::default());
+        sum.exchange(&second, &EveningSums::default());
         assert_eq!((sum.minutes, sum.unused, sum.breaches), (before.minutes, before.unused, before.breaches));
         assert!(sum.strands.iter().zip(before.strands).all(|(now, then)| (now - then).abs() < 1e-9));
         assert!((sum.waited - before.waited).abs() < 1e-9);

@@ -12,7 +12,7 @@ use crate::plan::search::anneal::Search;
 use crate::plan::search::cooling::{
     FAR, FEW_SESSIONS, FROM_NOTHING, NEAR, NEAR_THEN_FAR, SMALL, best_of, within,
 };
-pub use crate::plan::search::cooling::{STEPS_NEAR, Standing};
+pub use crate::plan::search::cooling::{Progress, STEPS_NEAR};
 use crate::plan::search::table::Table;
 use crate::plan::{Clash, Plan, Problem, Score, clash};
 
@@ -60,7 +60,7 @@ pub fn solve_while(
     problem: &Problem,
     seed: u64,
     near: Option<&Plan>,
-    done: &mut dyn FnMut(Standing) -> f64,
+    done: &mut dyn FnMut(Progress) -> f64,
 ) -> Result<Solved, Box<Clash>> {
     let table = Table::of(problem);
     let clash = clash(problem);

@@ -5,8 +5,47 @@ use crate::plan::{Block, Plan, Problem, VariantId};
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
 
-/// No place in a list.
-pub(in crate::plan) const NONE: usize = usize::MAX;
+/// In which session something happens; never comes after every session.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord)]
+pub(in crate::plan) enum When {
+    In(usize),
+    Never,
+}
+
+impl When {
+    /// The session, if there is one.
+    pub fn session(self) -> Option<usize> {
+        match self {
+            When::In(session) => Some(session),
+            When::Never => None,
+        }
+    }
+
+    pub fn is_before(self, session: usize) -> bool {
+        self < When::In(session)
+    }
+
+    /// The session after it.
+    pub fn next(self) -> When {
+        self.session().map_or(When::Never, |session| When::In(session + 1))
+    }
+
+    /// The session before it; nothing comes before the first one.
+    pub fn previous(self) -> When {
+        self.session().map_or(When::Never, |session| When::In(session.saturating_sub(1)))
+    }
+
+    /// The session, or the end of a plan with so many.
+    pub fn or_end(self, sessions: usize) -> usize {
+        self.session().map_or(sessions, |session| session.min(sessions))
+    }
+}
+
+impl From<Option<usize>> for When {
+    fn from(session: Option<usize>) -> When {
+        session.map_or(When::Never, When::In)
+    }
+}
 
 /// A session.
 pub(in crate::plan) struct EveningRow {
@@ -34,7 +73,7 @@ pub(in crate::plan) struct SkillRow {
     /// What rests on it: the skill, and the stage that it asks for.
     pub asks: Vec<(usize, usize)>,
     /// The first session in which it is tested; only of one that was not met before.
-    pub tested: usize,
+    pub tested: When,
 }
 
 /// A variant, in two lines of a processor's cache: what a search looks at most lies together.
@@ -83,11 +122,11 @@ impl VariantRow {
 
 /// A block by the places of its variants.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
-pub(in crate::plan) struct Laid {
+pub(in crate::plan) struct BlockRow {
     pub variant: usize,
     pub minutes: u32,
-    /// [`NONE`] for a block of the whole squad.
-    pub beside: usize,
+    /// Nothing for a block of the whole squad.
+    pub beside: Option<usize>,
     pub locked: bool,
 }
 
@@ -157,17 +196,17 @@ impl<'p> Table<'p> {
     }
 
     /// A block by its places; nothing if the problem does not have its variants.
-    pub fn laid(&self, block: &Block) -> Option<Laid> {
+    pub fn laid(&self, block: &Block) -> Option<BlockRow> {
         let place = |id: &VariantId| self.problem.variants.iter().position(|v| v.id == *id);
         let beside = match &block.beside {
-            Some(id) => place(id)?,
-            None => NONE,
+            Some(id) => Some(place(id)?),
+            None => None,
         };
-        Some(Laid { variant: place(&block.variant)?, minutes: block.minutes.0, beside, locked: false })
+        Some(BlockRow { variant: place(&block.variant)?, minutes: block.minutes.0, beside, locked: false })
     }
 
     /// A plan by its places, as it stands; unknown blocks are left out.
-    pub fn places(&self, plan: &Plan) -> Vec<Vec<Laid>> {
+    pub fn places(&self, plan: &Plan) -> Vec<Vec<BlockRow>> {
         let session = |at: usize| {
             let blocks = plan.sessions.get(at).map_or(&[][..], Vec::as_slice);
             blocks.iter().filter_map(|block| self.laid(block)).collect()
@@ -177,47 +216,47 @@ impl<'p> Table<'p> {
 
     /// A plan by its places, the locked blocks marked and those that are missing put in. Blocks that are unknown or may
     /// not be laid are left out, unless they are locked.
-    pub fn read(&self, plan: Option<&Plan>) -> Vec<Vec<Laid>> {
+    pub fn read(&self, plan: Option<&Plan>) -> Vec<Vec<BlockRow>> {
         let mut sessions = self.places(plan.unwrap_or(&Plan::default()));
         for (at, laid) in sessions.iter_mut().enumerate() {
             let locks = self.problem.locks.iter().filter(|lock| lock.session == at);
             for lock in locks.filter_map(|lock| self.laid(&lock.block)) {
                 match laid.iter_mut().find(|l| **l == lock) {
                     Some(there) => there.locked = true,
-                    None => laid.push(Laid { locked: true, ..lock }),
+                    None => laid.push(BlockRow { locked: true, ..lock }),
                 }
             }
             // Only the director splits a squad; a block that is not locked is one for all again.
-            laid.iter_mut().filter(|l| !l.locked).for_each(|l| l.beside = NONE);
+            laid.iter_mut().filter(|l| !l.locked).for_each(|l| l.beside = None);
             laid.retain(|l| l.locked || self.variants[l.variant].usable);
         }
         sessions
     }
 
     /// A plan by its names.
-    pub fn plan(&self, sessions: &[Vec<Laid>]) -> Plan {
+    pub fn plan(&self, sessions: &[Vec<BlockRow>]) -> Plan {
         let name = |variant: usize| self.problem.variants[variant].id.clone();
-        let block = |laid: &Laid| Block {
+        let block = |laid: &BlockRow| Block {
             id: None,
             variant: name(laid.variant),
             minutes: Minutes(laid.minutes),
-            beside: (laid.beside != NONE).then(|| name(laid.beside)),
+            beside: laid.beside.map(name),
         };
         Plan { sessions: sessions.iter().map(|blocks| blocks.iter().map(block).collect()).collect() }
     }
 
     /// The drills on the floor.
-    pub fn floor(&self, laid: &Laid) -> (u32, u32) {
-        (self.variants[laid.variant].drill, self.beside(laid).map_or(u32::MAX, |v| v.drill))
+    pub fn floor(&self, laid: &BlockRow) -> (u32, Option<u32>) {
+        (self.variants[laid.variant].drill, self.beside(laid).map(|v| v.drill))
     }
 
-    pub fn laying_out(&self, laid: &Laid) -> u32 {
+    pub fn laying_out(&self, laid: &BlockRow) -> u32 {
         self.variants[laid.variant].laying_out + self.beside(laid).map_or(0, |v| v.laying_out)
     }
 
     /// The variant beside that of a block.
-    pub fn beside(&self, laid: &Laid) -> Option<&VariantRow> {
-        (laid.beside != NONE).then(|| &self.variants[laid.beside])
+    pub fn beside(&self, laid: &BlockRow) -> Option<&VariantRow> {
+        laid.beside.map(|beside| &self.variants[beside])
     }
 }
 
@@ -245,7 +284,7 @@ fn skills(problem: &Problem) -> Vec<SkillRow> {
                     .collect(),
                 opens: Vec::new(),
                 asks: Vec::new(),
-                tested: tested.filter(|_| skill.present.is_none()).unwrap_or(NONE),
+                tested: tested.filter(|_| skill.present.is_none()).into(),
             }
         })
         .collect();
@@ -368,7 +407,7 @@ mod tests {
         let plan = Plan { sessions: vec![vec![beside, block("barred"), block("unknown")], vec![]] };
         let read = table.read(Some(&plan));
         let told = |session: usize| -> Vec<(usize, bool, bool)> {
-            read[session].iter().map(|laid| (laid.variant, laid.beside == NONE, laid.locked)).collect()
+            read[session].iter().map(|laid| (laid.variant, laid.beside.is_none(), laid.locked)).collect()
         };
         // Nobody locked that the squad is split, and what is barred goes unless it is locked.
         assert_eq!(told(0), [(0, true, false), (1, true, true)]);

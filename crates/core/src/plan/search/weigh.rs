@@ -2,16 +2,16 @@
 //! are thrown away.
 
 use crate::plan::search::ledger::{Ledger, Sum};
-use crate::plan::search::line::{Line, Shown};
-use crate::plan::search::session::Evening;
-use crate::plan::search::table::{Laid, NONE};
+use crate::plan::search::line::{Exposure, Line};
+use crate::plan::search::session::EveningSums;
+use crate::plan::search::table::BlockRow;
 
 /// A session as a change would lay it.
 #[derive(Debug, Default)]
 pub(in crate::plan) struct Anew {
     pub session: usize,
-    pub blocks: Vec<Laid>,
-    pub evening: Evening,
+    pub blocks: Vec<BlockRow>,
+    pub evening: EveningSums,
 }
 
 /// What a point of the score, a block that left its session and a breach count.
@@ -46,7 +46,7 @@ impl Prices {
 pub(in crate::plan) struct Scales {
     touched: Vec<usize>,
     lines: Vec<(usize, Line)>,
-    shown: Vec<Shown>,
+    shown: Vec<Exposure>,
     sessions: Vec<usize>,
     /// Skills met first in a week: how many more or less.
     new: Vec<(usize, i32)>,
@@ -139,7 +139,7 @@ impl Ledger<'_> {
     }
 
     /// The line of a skill.
-    fn line_with(&self, skill: usize, anew: &[Anew], shown: &mut Vec<Shown>) -> Line {
+    fn line_with(&self, skill: usize, anew: &[Anew], shown: &mut Vec<Exposure>) -> Line {
         shown.clear();
         let changed = |session: usize| anew.iter().find(|new| new.session == session);
         shown.extend(self.shown[skill].iter().filter(|shown| changed(shown.session).is_none()));
@@ -160,7 +160,8 @@ impl Ledger<'_> {
             if old == new.first {
                 continue;
             }
-            for (first, by) in [(old, -1), (new.first, 1)].into_iter().filter(|(first, _)| *first != NONE) {
+            for (first, by) in [(old, -1), (new.first, 1)] {
+                let Some(first) = first.session() else { continue };
                 let week = self.table.evenings[first].week;
                 match weeks.iter_mut().find(|(there, _)| *there == week) {
                     Some((_, sum)) => *sum += by,
@@ -229,7 +230,7 @@ mod tests {
             let problem = any_problem(made, headers);
             let table = Table::of(&problem);
             let mut laid = vec![Vec::new(); problem.sessions.len()];
-            laid[0].push(Laid { variant: table.usable[0], minutes: 6, beside: NONE, locked: false });
+            laid[0].push(BlockRow { variant: table.usable[0], minutes: 6, beside: None, locked: false });
             let mut ledger = Ledger::of(&table, laid.clone(), near.then_some(laid));
             let prices = Prices { point: 0.7, breach: 9.0, stood: 5.0, loyalty: 8.0, change: 0.4 };
             let mut scales = Scales::default();

@@ -6,7 +6,7 @@ use actix_web::HttpResponse;
 use actix_web::web::{Data, Path, Query, ServiceConfig, get, post};
 use jiff::Timestamp;
 use jiff::civil::Date;
-use jogo_core::assessment::milestones::{Milestone, Override, Standing, State as Stand, Verdict};
+use jogo_core::assessment::milestones::{Milestone, MilestoneState, Override, Standing, Verdict};
 use jogo_core::assessment::other_foot::BothFeet;
 use jogo_core::delivery::edition::Ahead;
 use jogo_core::ids::{MilestoneId, SkillId, TestId};
@@ -60,9 +60,9 @@ pub(in crate::api) struct WordView {
 #[derive(Serialize, ToSchema)]
 pub(in crate::api) struct StandingView {
     milestone: MilestoneId,
-    state: Stand,
+    state: MilestoneState,
     /// What the evidence alone says.
-    by_evidence: Stand,
+    by_evidence: MilestoneState,
     since: Option<String>,
     overridden: Option<WordView>,
 }

@@ -13,7 +13,7 @@ use jogo_core::units::{Metres, Share};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 
-use crate::api::drill::library::Library;
+use crate::api::drill::library::LibraryShelf;
 use crate::api::ground::measured;
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
@@ -94,7 +94,7 @@ pub(in crate::api) async fn look(
     let streak = said.drill.doses.get(&band.id).and_then(|dose| dose.streak());
     Ok(Json(Looked {
         desk: jogo_core::drill::desk::look(&said.drill, &said.levers, &setting),
-        errors: Library::of(&state).await?.check(&said.drill),
+        errors: LibraryShelf::of(&state).await?.check(&said.drill),
         proposal: said.success.and_then(propose),
         expected_tries: said.success.zip(streak).and_then(|(share, target)| expected_tries(share, target)),
     }))

@@ -74,14 +74,14 @@ pub(in crate::api) struct Shelved {
 }
 
 /// What else stands in the library.
-pub struct Library {
+pub struct LibraryShelf {
     bands: Vec<Band>,
     skills: Vec<Skill>,
     tests: Vec<TestId>,
     milestones: Vec<MilestoneId>,
 }
 
-impl Library {
+impl LibraryShelf {
     /// Names of the bands, the youngest first.
     pub fn bands(&self) -> Vec<BandId> {
         self.bands.iter().map(|band| band.id.clone()).collect()
@@ -93,8 +93,8 @@ impl Library {
     }
 
     /// Reads it.
-    pub async fn of(state: &State) -> Answer<Library> {
-        Ok(Library {
+    pub async fn of(state: &State) -> Answer<LibraryShelf> {
+        Ok(LibraryShelf {
             bands: state.store.bands().await?.into_iter().map(|kept| kept.band).collect(),
             skills: state.store.skills().await?,
             tests: state.store.tests().await?.into_iter().map(|test| test.id).collect(),
@@ -128,7 +128,7 @@ pub(in crate::api) async fn list(
 ) -> Answer<Json<Page<DrillEntry>>> {
     who.may(Act::SeeLibrary)?;
     let (academy, pace) = (state.store.settings().await?.0, who.pace(&state).await?);
-    let library = Library::of(&state).await?;
+    let library = LibraryShelf::of(&state).await?;
     let band = library.bands.iter().find(|band| wanted.band.as_ref() == Some(&band.id));
     let mut found = Vec::new();
     for KeptDrill { drill, archived_at, .. } in state.store.kept_drills().await? {
@@ -233,7 +233,7 @@ pub(in crate::api) async fn earlier(
 }
 
 async fn sound(state: &State, drill: &Drill) -> Answer<()> {
-    let faults = Library::of(state).await?.check(drill);
+    let faults = LibraryShelf::of(state).await?.check(drill);
     if faults.is_empty() { Ok(()) } else { Err(Problem::input(faults)) }
 }
 

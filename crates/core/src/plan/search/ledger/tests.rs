@@ -20,15 +20,15 @@ pub fn any_edits() -> impl Strategy<Value = Vec<Edit>> {
 }
 
 /// An edited session of a plan.
-pub fn edited(ledger: &Ledger<'_>, (session, cut, put, turn): &Edit) -> (usize, Vec<Laid>) {
+pub fn edited(ledger: &Ledger<'_>, (session, cut, put, turn): &Edit) -> (usize, Vec<BlockRow>) {
     let session = session.index(ledger.sessions.len());
     let mut blocks = ledger.session(session).to_vec();
     blocks.truncate(cut.index(blocks.len() + 1));
     let variants = ledger.table.variants.len();
-    blocks.extend(put.iter().map(|(variant, minutes, beside)| Laid {
+    blocks.extend(put.iter().map(|(variant, minutes, beside)| BlockRow {
         variant: variant.index(variants),
         minutes: *minutes,
-        beside: beside.map_or(NONE, |beside| beside.index(variants)),
+        beside: beside.map(|beside| beside.index(variants)),
         locked: false,
     }));
     if !blocks.is_empty() {
@@ -89,8 +89,9 @@ fn a_and_b(test_of_b_in: Option<usize>) -> Problem {
 
 /// A ledger of variants, session by session.
 fn ledger<'t>(table: &'t Table<'t>, sessions: &[&[usize]]) -> Ledger<'t> {
-    let laid = |variant: &usize| Laid { variant: *variant, minutes: 6, beside: NONE, locked: false };
-    let mut all: Vec<Vec<Laid>> = sessions.iter().map(|blocks| blocks.iter().map(laid).collect()).collect();
+    let laid = |variant: &usize| BlockRow { variant: *variant, minutes: 6, beside: None, locked: false };
+    let mut all: Vec<Vec<BlockRow>> =
+        sessions.iter().map(|blocks| blocks.iter().map(laid).collect()).collect();
     all.resize(table.evenings.len(), Vec::new());
     Ledger::of(table, all, None)
 }
@@ -119,13 +120,17 @@ fn a_ledger_knows_where_a_block_may_stand() {
     let problem = a_and_b(None);
     let table = Table::of(&problem);
     let ledger = ledger(&table, LAID);
-    assert_eq!(ledger.room(0), 0..4, "Flow of a, and b, wait for it");
-    assert_eq!(ledger.room(1), 3..NONE);
-    assert_eq!(ledger.room(2), 3..NONE);
+    assert_eq!(ledger.room(0), room(0, When::In(4)), "Flow of a, and b, wait for it");
+    assert_eq!(ledger.room(1), room(3, When::Never));
+    assert_eq!(ledger.room(2), room(3, When::Never));
     // One exposure more than is asked for: nothing waits for any one of them.
     let problem = a_and_b(None);
     let table = Table::of(&problem);
-    assert_eq!(self::ledger(&table, &[&[0], &[0], &[0], &[], &[1], &[2]]).room(0), 0..NONE);
+    assert_eq!(self::ledger(&table, &[&[0], &[0], &[0], &[], &[1], &[2]]).room(0), room(0, When::Never));
+}
+
+fn room(from: usize, until: When) -> Room {
+    Room { from: When::In(from), until }
 }
 
 #[test]
@@ -133,13 +138,15 @@ fn a_ledger_knows_what_is_owed_and_until_when() {
     let problem = a_and_b(None);
     let table = Table::of(&problem);
     let owed = |sessions: &[&[usize]], skill| {
-        ledger(&table, sessions).owed(skill).map(|owed| (owed.skill, owed.stage, owed.after, owed.before))
+        ledger(&table, sessions)
+            .owed(skill)
+            .map(|owed| (owed.skill, owed.stage, owed.after.session(), owed.before))
     };
     assert_eq!(owed(LAID, A), None);
     assert_eq!(owed(LAID, B), None);
-    assert_eq!(owed(&[&[], &[0], &[], &[1]], A), Some((A, FORM, 0, 3)), "Flow came after one of Form");
+    assert_eq!(owed(&[&[], &[0], &[], &[1]], A), Some((A, FORM, Some(0), 3)), "Flow came after one of Form");
     assert_eq!(owed(&[&[0], &[0], &[], &[2]], B), None);
-    assert_eq!(owed(&[&[0], &[], &[2]], B), Some((A, FORM, 0, 2)), "b came after one of a");
+    assert_eq!(owed(&[&[0], &[], &[2]], B), Some((A, FORM, Some(0), 2)), "b came after one of a");
 }
 
 #[test]
@@ -147,8 +154,8 @@ fn a_test_owes_its_skill_an_exposure_before_it() {
     let problem = a_and_b(Some(4));
     let table = Table::of(&problem);
     let ledger = ledger(&table, &[&[0], &[0]]);
-    let owed = ledger.owed(B).map(|owed| (owed.skill, owed.stage, owed.after, owed.before));
-    assert_eq!(owed, Some((B, FORM, 0, 4)));
+    let owed = ledger.owed(B).map(|owed| (owed.skill, owed.stage, owed.after.session(), owed.before));
+    assert_eq!(owed, Some((B, FORM, Some(0), 4)));
     assert_eq!((ledger.breaches(), ledger.breaches_before(4), ledger.breaches_before(5)), (1, 0, 1));
 }
 
@@ -170,7 +177,7 @@ fn blocks_that_left_their_session_are_counted() {
     let before = ledger(&table, &[&[0, 0, 1], &[2]]).sessions;
     let mut near = Ledger::of(&table, before.clone(), Some(before));
     assert_eq!(near.sum.evenings.moved, 0);
-    let block = |variant| Laid { variant, minutes: 7, beside: NONE, locked: false };
+    let block = |variant| BlockRow { variant, minutes: 7, beside: None, locked: false };
     near.replace(0, &[block(1), block(0)]);
     assert_eq!(near.sum.evenings.moved, 1, "longer and in another order, one of two alike is gone");
     near.replace(1, &[]);
