@@ -10,6 +10,7 @@ import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
 import { App } from './App'
 import { ProblemError } from './api/client'
+import { peopleKeys } from './features/people/keys'
 import { keepRead } from './storage/device'
 import { openOutbox } from './storage/outbox'
 
@@ -21,7 +22,8 @@ const queries: QueryClient = new QueryClient({
   // A sign-in that has ended leads back to the sign-in page, whichever question noticed it.
   queryCache: new QueryCache({
     onError: (error) => {
-      if (error instanceof ProblemError && error.status === 401) queries.setQueryData(['session'], null)
+      if (error instanceof ProblemError && error.status === 401)
+        queries.setQueryData(peopleKeys.session, null)
     },
   }),
   defaultOptions: {

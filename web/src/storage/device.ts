@@ -85,8 +85,15 @@ export async function keepEntered(add: Waiting[], remove: string[]) {
   }
 }
 
-/** What a coach needs beside a pitch, by the first word of its key. */
-const CARRIED = ['session', 'evenings', 'evening', 'squad', 'board', 'sheet']
+/** What a coach needs beside a pitch, by the first words of its key: the room, and what is asked there. */
+const CARRIED = [
+  'people session',
+  'delivery evenings',
+  'delivery evening',
+  'assessment squad',
+  'assessment board',
+  'assessment sheet',
+]
 const KEEP_AFTER_MS = 300
 const KEPT_FOR_MS = 30 * 24 * 3_600_000
 
@@ -159,7 +166,7 @@ export async function keepRead(queryClient: QueryClient) {
       ...kept,
       dehydrateOptions: {
         shouldDehydrateQuery: ({ queryKey, state }) =>
-          CARRIED.includes(String(queryKey[0])) && state.data != null,
+          CARRIED.includes(queryKey.slice(0, 2).join(' ')) && state.data != null,
         shouldDehydrateMutation: () => false,
       },
     })

@@ -1,12 +1,14 @@
 //! Layout texts: read, measured and drawn.
 
-use actix_web::web::{Data, ServiceConfig, post};
+use actix_web::post;
+use actix_web::web::Data;
 use jogo_core::ground::layout::Layout;
 use jogo_core::ground::layout::measure::Measures;
 use jogo_core::input::InputError;
 use jogo_core::units::{Metres, Pace};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
@@ -15,7 +17,7 @@ use crate::sign_in::rights::Act;
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.route("/layouts", post().to(read));
+    config.service(read);
 }
 
 #[derive(Deserialize, ToSchema)]
@@ -41,8 +43,9 @@ pub fn measured(metres: Metres) -> Answer<Pace> {
 }
 
 /// Reads a layout text. Its faults come back together, each with line and column.
-#[utoipa::path(post, operation_id = "layouts_read", path = "/layouts", request_body = LayoutText,
-    responses((status = 200, body = LayoutRead), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "layouts_read", request_body = LayoutText,
+    responses((status = 200, body = LayoutRead)))]
+#[post("/layouts")]
 pub(super) async fn read(
     who: SignedIn,
     state: Data<State>,

@@ -3,6 +3,7 @@
 mod academy;
 mod assessment;
 mod delivery;
+mod description;
 mod drill;
 mod ground;
 mod people;
@@ -23,7 +24,8 @@ use jiff::civil::Date;
 use jogo_core::input::InputError;
 use jogo_store::delivery::devices::Sending;
 use serde::{Deserialize, Serialize};
-use utoipa::{IntoParams, OpenApi, ToSchema};
+use utoipa::{IntoParams, ToSchema};
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::problem::{self, Answer, Problem};
@@ -60,20 +62,26 @@ pub fn app(
         .service(
             web::scope("/api/v1")
                 .wrap(DefaultHeaders::new().add(("Cache-Control", "no-store")))
-                .configure(people::routes)
-                .configure(ground::routes)
-                .configure(drill::routes)
-                .configure(academy::routes)
-                .configure(progression::routes)
-                .configure(plan::routes)
-                .configure(delivery::routes)
-                .configure(post::routes)
-                .configure(assessment::routes)
+                .configure(|config| routes(&mut ServiceConfig::new(config)))
                 .route("/openapi.json", web::get().to(openapi))
                 .default_service(web::to(nothing_here)),
         )
         .route("/calendar/{token}.ics", web::get().to(post::calendars::feed))
         .default_service(web::get().to(shell::serve))
+}
+
+/// The routes of all rooms.
+fn routes(config: &mut ServiceConfig) {
+    config
+        .configure(people::routes)
+        .configure(ground::routes)
+        .configure(drill::routes)
+        .configure(academy::routes)
+        .configure(progression::routes)
+        .configure(plan::routes)
+        .configure(delivery::routes)
+        .configure(post::routes)
+        .configure(assessment::routes);
 }
 
 async fn nothing_here() -> Result<HttpResponse, Problem> {
@@ -114,54 +122,9 @@ impl Cursor {
     }
 }
 
-#[derive(OpenApi)]
-#[openapi(
-    info(title = "Jogo", description = "Plan, deliver and assess technical football for children."),
-    servers((url = "/api/v1")),
-    paths(
-        people::sign_in::show, people::sign_in::create, people::sign_in::end, people::sign_in::samples,
-        people::sign_in::pace,
-        ground::read,
-        drill::desk::look, drill::desk::call,
-        drill::library::list, drill::library::show, drill::library::earlier, drill::library::create,
-        drill::library::change, drill::library::archive, drill::library::skills,
-        progression::show, progression::change, progression::way, progression::compared,
-        academy::bands::list, academy::bands::change, academy::bands::academy, academy::bands::change_academy,
-        plan::list, plan::beginnings, plan::create, plan::goals_of_squads, plan::show, plan::change,
-        plan::change_season, plan::edits, plan::undo, plan::solve_again, plan::why, plan::compared,
-        plan::compared_with_edition, plan::foreseen, plan::reached_so_far, plan::evening, plan::publish,
-        delivery::board::delivery,
-        assessment::levels::levels, assessment::levels::milestones,
-        delivery::session::list, delivery::session::show,
-        delivery::log::say,
-        delivery::upset::remedies, delivery::upset::go_on, delivery::upset::back,
-        academy::clubs::list, academy::clubs::add, academy::clubs::rename, academy::clubs::add_team,
-        academy::clubs::change_team, academy::clubs::people,
-        people::invitations::list, people::invitations::invite, people::invitations::withdraw,
-        people::invitations::show, people::invitations::join,
-        post::calendars::make, post::calendars::end,
-        delivery::own::show, delivery::own::settle,
-        delivery::pairs::set,
-        post::letters::list, post::letters::deliver, post::letters::set_address,
-        delivery::home::page, delivery::home::card, delivery::home::renew, delivery::home::report,
-        assessment::squad::show, assessment::squad::export, assessment::squad::preview, assessment::squad::add,
-        assessment::test_session::sheet, assessment::test_session::say, assessment::test_session::export,
-        assessment::test_session::preview,
-        assessment::board::show, assessment::board::say,
-        assessment::player::passport, assessment::player::export, assessment::player::erase,
-        assessment::standards::list, assessment::standards::show, assessment::standards::weigh,
-        assessment::standards::set,
-        assessment::timing_gates::open, assessment::timing_gates::runs,
-        assessment::milestones::list, assessment::milestones::put_one, assessment::milestones::drop_one,
-        assessment::benchmarks::show, assessment::benchmarks::put_one, assessment::benchmarks::drop_one,
-    ),
-    components(schemas(Problem))
-)]
-struct Description;
-
 /// The description of the interface, as OpenAPI in JSON.
 pub fn openapi_json() -> serde_json::Result<String> {
-    Description::openapi().to_pretty_json()
+    description::description().to_pretty_json()
 }
 
 async fn openapi() -> Result<HttpResponse, Problem> {

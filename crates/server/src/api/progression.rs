@@ -2,8 +2,8 @@
 
 use std::collections::{BTreeMap, BTreeSet};
 
-use actix_web::web::{Data, Query, ServiceConfig, get, post, resource};
-use actix_web::{HttpRequest, HttpResponse};
+use actix_web::web::{Data, Query};
+use actix_web::{HttpRequest, HttpResponse, get, post};
 use jiff::civil::Date;
 use jogo_core::ids::{BandId, DrillId, MilestoneId, SkillId, TestId};
 use jogo_core::input::InputError;
@@ -17,6 +17,7 @@ use jogo_core::technique::skill::{Skill, Stage};
 use jogo_store::progression::SkillChange;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use super::{version, versioned};
@@ -28,10 +29,7 @@ use crate::sign_in::rights::Act;
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .service(resource("/map").route(get().to(show)).route(post().to(change)))
-        .route("/map/way", get().to(way))
-        .route("/map/compared", get().to(compared));
+    config.service(show).service(change_map).service(way).service(compared);
 }
 
 /// The whole map.
@@ -124,7 +122,8 @@ async fn view(state: &State) -> Answer<HttpResponse> {
 }
 
 /// The map, its findings, and where everything stands.
-#[utoipa::path(get, operation_id = "map_show", path = "/map", responses((status = 200, body = MapView)))]
+#[utoipa::path(operation_id = "map_show", responses((status = 200, body = MapView)))]
+#[get("/map")]
 pub(super) async fn show(who: SignedIn, state: Data<State>) -> Answer<HttpResponse> {
     who.may(Act::SeeLibrary)?;
     view(&state).await
@@ -146,12 +145,12 @@ pub(super) struct MapChanges {
 const MOST_CHANGED: usize = 50;
 
 /// Changes skills: all of them or none. Nothing that makes a circle is kept.
-#[utoipa::path(
-    post, operation_id = "map_change", path = "/map", params(("If-Match" = String, Header)),
+#[utoipa::path(operation_id = "map_change", params(("If-Match" = String, Header)),
     request_body = MapChanges,
-    responses((status = 200, body = MapView), (status = 412, body = Problem), (status = 422, body = Problem)),
+    responses((status = 200, body = MapView)),
 )]
-pub(super) async fn change(
+#[post("/map")]
+pub(super) async fn change_map(
     who: SignedIn,
     state: Data<State>,
     request: HttpRequest,
@@ -225,8 +224,9 @@ pub(super) struct WayView {
 }
 
 /// What a skill rests on and opens, and what it costs at least to get there.
-#[utoipa::path(get, operation_id = "map_way", path = "/map/way", params(WayAsked),
+#[utoipa::path(operation_id = "map_way", params(WayAsked),
     responses((status = 200, body = WayView), (status = 404, body = Problem)))]
+#[get("/map/way")]
 pub(super) async fn way(who: SignedIn, state: Data<State>, asked: Query<WayAsked>) -> Answer<Json<WayView>> {
     who.may(Act::Plan)?;
     let skills = state.store.skills().await?;
@@ -265,8 +265,9 @@ pub(super) struct Since {
 }
 
 /// What has changed since the end of a day, in words.
-#[utoipa::path(get, operation_id = "map_compared", path = "/map/compared", params(Since),
+#[utoipa::path(operation_id = "map_compared", params(Since),
     responses((status = 200, body = Vec<Difference>), (status = 422, body = Problem)))]
+#[get("/map/compared")]
 pub(super) async fn compared(
     who: SignedIn,
     state: Data<State>,

@@ -24,7 +24,8 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::rights::{Act, may};
 use crate::state::State;
 
-const COOKIE: &str = "jogo";
+/// The cookie that holds a sign-in.
+pub const COOKIE: &str = "jogo";
 /// So long somebody stays signed in who does not come back; whoever does is signed in for as long again.
 const DAYS: i64 = 60;
 

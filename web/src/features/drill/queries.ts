@@ -1,6 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, type Schemas } from '../../api/client'
 import type { paths } from '../../api/schema'
+import { academyKeys } from '../academy/keys'
+import { progressionKeys } from '../progression/keys'
+import { drillKeys } from './keys'
 
 /** What a file may leave out is there. */
 export type Drill = Schemas['Drill'] &
@@ -12,19 +15,21 @@ export type Wanted = NonNullable<paths['/drills']['get']['parameters']['query']>
 
 export const useDrills = (wanted: Wanted) =>
   useQuery({
-    queryKey: ['drills', wanted],
+    queryKey: drillKeys.list(wanted),
     queryFn: () => data(api.GET('/drills', { params: { query: { ...wanted, limit: 200 } } })),
     placeholderData: (before) => before,
   })
 
 export const useSkills = () =>
-  useQuery({ queryKey: ['skills'], queryFn: () => data(api.GET('/skills')), staleTime: 60_000 })
-export const useBands = () => useQuery({ queryKey: ['bands'], queryFn: () => data(api.GET('/bands')) })
-export const useAcademy = () => useQuery({ queryKey: ['academy'], queryFn: () => data(api.GET('/academy')) })
+  useQuery({ queryKey: progressionKeys.skills, queryFn: () => data(api.GET('/skills')), staleTime: 60_000 })
+export const useBands = () =>
+  useQuery({ queryKey: academyKeys.bands, queryFn: () => data(api.GET('/bands')) })
+export const useAcademy = () =>
+  useQuery({ queryKey: academyKeys.academy, queryFn: () => data(api.GET('/academy')) })
 
 export const useDrill = (id: string | undefined) =>
   useQuery({
-    queryKey: ['drill', id],
+    queryKey: drillKeys.drill(id),
     queryFn: () => data(api.GET('/drills/{id}', { params: { path: { id: id ?? '' } } })),
     enabled: id !== undefined,
   })
@@ -32,7 +37,7 @@ export const useDrill = (id: string | undefined) =>
 /** The drill as it is just being written, looked at by the core; what it said before stays until it has answered. */
 export const useDesk = (looking: Looking | undefined) =>
   useQuery({
-    queryKey: ['desk', looking],
+    queryKey: drillKeys.desk(looking),
     queryFn: ({ signal }) => data(api.POST('/desk', { body: looking as Looking, signal })),
     enabled: looking !== undefined,
     placeholderData: (before) => before,
@@ -44,8 +49,8 @@ export const useDesk = (looking: Looking | undefined) =>
 export function useDrillChanges() {
   const queries = useQueryClient()
   const shown = (view: Schemas['DrillView']) => {
-    queries.setQueryData(['drill', view.drill.id], view)
-    void queries.invalidateQueries({ queryKey: ['drills'] })
+    queries.setQueryData(drillKeys.drill(view.drill.id), view)
+    void queries.invalidateQueries({ queryKey: drillKeys.lists })
   }
   const create = useMutation({
     mutationFn: (drill: Drill) => data(api.POST('/drills', { body: drill })),

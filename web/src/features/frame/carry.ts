@@ -1,12 +1,15 @@
 // What a coach's phone carries, so that an evening needs no network: the next evenings, the squad and all test sheets.
+
 import { hashKey, type QueryClient, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { dayNow } from '../../api/day'
 import { keepReadNow } from '../../storage/device'
 import { readingBack, type Waiting } from '../../storage/outbox'
+import { assessmentKeys } from '../assessment/keys'
 import { boardOf, squadOf } from '../assessment/squad/queries'
 import { sheetOf } from '../assessment/test/queries'
+import { deliveryKeys } from '../delivery/keys'
 import { eveningOf, eveningsOf } from '../delivery/tonight/queries'
 
 /** A question of any kind, where only its asking matters. */
@@ -59,16 +62,18 @@ function shownIn({ kind, team, entry }: Waiting, queries: QueryClient): { queryK
   if (kind === 'word') return [boardOf(team)]
   if (kind === 'trial' || kind === 'taken_back') {
     const sheets = queries.getQueriesData<Schemas['Sheet']>({
-      queryKey: kind === 'trial' ? ['sheet', team, entry.test] : ['sheet', team],
+      queryKey: kind === 'trial' ? assessmentKeys.sheetsOf(team, entry.test) : assessmentKeys.sheets(team),
     })
     const read = sheets.flatMap(([key, sheet]) =>
-      sheet ? [sheetOf(team, sheet.test.id, typeof key[3] === 'string' ? key[3] : null)] : [],
+      sheet ? [sheetOf(team, sheet.test.id, typeof key[4] === 'string' ? key[4] : null)] : [],
     )
     return [...read, squadOf(team), boardOf(team)]
   }
-  const evenings = queries.getQueriesData<Schemas['TeamEvening']>({ queryKey: ['evening', team] })
+  const evenings = queries.getQueriesData<Schemas['TeamEvening']>({
+    queryKey: deliveryKeys.eveningsRead(team),
+  })
   const ofDay = evenings.filter(([, read]) => read?.evening.date === entry.day)
-  return ofDay.map(([key]) => eveningOf(team, String(key[2]), Number(key[3])))
+  return ofDay.map(([key]) => eveningOf(team, String(key[3]), Number(key[4])))
 }
 
 /** Reads back what was sent, whether it is on the screen or not. */

@@ -5,11 +5,11 @@ import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
-import { useCalendar } from '../../api/session'
 import { texts } from '../../texts/en'
 import { asDay } from '../../ui/figures'
 import { LinkField } from '../../ui/LinkField'
 import { ErrorNote } from '../../ui/notes'
+import { useCalendar } from './session'
 
 export function CalendarDialog({ since, onClose }: { since: string | null; onClose: () => void }) {
   const { make, end } = useCalendar()

@@ -7,9 +7,9 @@ import DialogTitle from '@mui/material/DialogTitle'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { type SyntheticEvent, useState } from 'react'
-import { useSetEmail } from '../../api/session'
 import { texts } from '../../texts/en'
 import { ErrorNote } from '../../ui/notes'
+import { useSetEmail } from './session'
 
 export function EmailDialog({ email, onClose }: { email: string | null; onClose: () => void }) {
   const [typed, setTyped] = useState(email ?? '')

@@ -1,4 +1,5 @@
 // Somebody who was invited chooses a name and a password, and is in.
+
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
@@ -9,6 +10,7 @@ import { useNavigate, useParams } from 'react-router'
 import { api, data, type Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { ErrorNote, Loading } from '../../ui/notes'
+import { peopleKeys } from './keys'
 
 export function JoinPage() {
   const { token = '' } = useParams()
@@ -16,7 +18,7 @@ export function JoinPage() {
   const navigate = useNavigate()
   const params = { path: { token } }
   const welcome = useQuery({
-    queryKey: ['join', token],
+    queryKey: peopleKeys.invitation(token),
     queryFn: () => data(api.GET('/join/{token}', { params })),
     staleTime: Infinity,
   })
@@ -24,7 +26,7 @@ export function JoinPage() {
     mutationFn: (body: Schemas['Joining']) => data(api.POST('/join/{token}', { params, body })),
     onSuccess: (session) => {
       queries.clear()
-      queries.setQueryData(['session'], session)
+      queries.setQueryData(peopleKeys.session, session)
       void navigate('/', { replace: true })
     },
   })

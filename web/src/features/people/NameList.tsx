@@ -5,11 +5,11 @@ import Menu from '@mui/material/Menu'
 import MenuItem from '@mui/material/MenuItem'
 import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
-import { useSignOut } from '../../api/session'
 import { useKeeps } from '../../storage/device'
 import { texts } from '../../texts/en'
 import type { Look, Mode } from '../../ui/theme'
 import type { Own } from './NameMenu'
+import { useSignOut } from './session'
 
 const MODES: Mode[] = ['light', 'dark', 'pitch']
 

@@ -6,10 +6,10 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { useSetPace } from '../../api/session'
 import { texts } from '../../texts/en'
 import { NumberField } from '../../ui/fields'
 import { ErrorNote } from '../../ui/notes'
+import { useSetPace } from './session'
 
 const PACES = 10
 

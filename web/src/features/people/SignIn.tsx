@@ -4,11 +4,11 @@ import { useTheme } from '@mui/material/styles'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useForm } from 'react-hook-form'
-import { useSamples, useSignIn } from '../../api/session'
 import { useOutbox } from '../../storage/outbox'
 import { texts } from '../../texts/en'
 import { ErrorNote } from '../../ui/notes'
 import { STRANDS, StrandLine } from '../../ui/strands'
+import { useSamples, useSignIn } from './session'
 
 interface Credentials {
   login: string

@@ -1,24 +1,25 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, type Curriculum, data, type Schemas } from '../../api/client'
+import { planKeys } from './keys'
 
 export const useCurricula = () =>
-  useQuery({ queryKey: ['curricula'], queryFn: () => data(api.GET('/curricula')) })
+  useQuery({ queryKey: planKeys.curricula, queryFn: () => data(api.GET('/curricula')) })
 
 export const useCurriculum = (id: string | undefined) =>
   useQuery({
-    queryKey: ['curriculum', id],
+    queryKey: planKeys.curriculum(id),
     queryFn: () => data(api.GET('/curricula/{id}', { params: { path: { id: id ?? '' } } })),
     enabled: id !== undefined,
   })
 
 /** What a new curriculum may begin from, and the approaches that come with Jogo. */
 export const useBeginnings = () =>
-  useQuery({ queryKey: ['beginnings'], queryFn: () => data(api.GET('/curricula/beginnings')) })
+  useQuery({ queryKey: planKeys.beginnings, queryFn: () => data(api.GET('/curricula/beginnings')) })
 
 /** The running order of a session; `version` renews it with every change of the plan. */
 export const useDraftEvening = (id: string, session: number, version: number) =>
   useQuery({
-    queryKey: ['draft-evening', id, session, version],
+    queryKey: planKeys.evening(id, session, version),
     queryFn: () => data(api.GET('/curricula/{id}/sessions/{session}', { params: { path: { id, session } } })),
     placeholderData: (before) => before,
   })
@@ -31,14 +32,14 @@ export interface Asked {
 /** Why a block is here, and why a skill comes so late. */
 export const useWhy = (id: string, version: number, asked: Asked) =>
   useQuery({
-    queryKey: ['why', id, version, asked],
+    queryKey: planKeys.why(id, version, asked),
     queryFn: () => data(api.GET('/curricula/{id}/why', { params: { path: { id }, query: asked } })),
     placeholderData: (before) => before,
   })
 
 export const useForecast = (id: string, version: number, wanted: boolean) =>
   useQuery({
-    queryKey: ['forecast', id, version],
+    queryKey: planKeys.forecast(id, version),
     queryFn: () => data(api.GET('/curricula/{id}/forecast', { params: { path: { id } } })),
     placeholderData: (before) => before,
     enabled: wanted,
@@ -47,7 +48,7 @@ export const useForecast = (id: string, version: number, wanted: boolean) =>
 /** What the squads that run the curriculum have reached so far, beside what is foreseen of the same goals. */
 export const useSoFar = (id: string, version: number, wanted: boolean) =>
   useQuery({
-    queryKey: ['so-far', id, version],
+    queryKey: planKeys.soFar(id, version),
     queryFn: () => data(api.GET('/curricula/{id}/so-far', { params: { path: { id } } })),
     placeholderData: (before) => before,
     enabled: wanted,
@@ -56,7 +57,7 @@ export const useSoFar = (id: string, version: number, wanted: boolean) =>
 /** The goals as they would be from where the squads of the band, or one of them, stand today. */
 export const useGoalsOfSquads = (id: string, whose: string) =>
   useQuery({
-    queryKey: ['goals', id, whose],
+    queryKey: planKeys.goals(id, whose),
     queryFn: () =>
       data(
         api.GET('/curricula/{id}/goals', {
@@ -71,7 +72,7 @@ export const EVERYBODY = 'band'
 /** The plan beside one by another approach. */
 export const useCompared = (id: string, version: number, approach: Schemas['Approach'] | undefined) =>
   useQuery({
-    queryKey: ['compared', id, version, approach],
+    queryKey: planKeys.byApproach(id, version, approach),
     queryFn: () =>
       data(
         api.POST('/curricula/{id}/compare', {
@@ -85,7 +86,7 @@ export const useCompared = (id: string, version: number, approach: Schemas['Appr
 /** The plan beside the one of an edition. */
 export const useComparedWithEdition = (id: string, version: number, number: number | undefined) =>
   useQuery({
-    queryKey: ['compared', id, version, number],
+    queryKey: planKeys.byEdition(id, version, number),
     queryFn: () =>
       data(
         api.GET('/curricula/{id}/editions/{number}/compared', {
@@ -100,9 +101,9 @@ export const useCreate = () => {
   return useMutation({
     mutationFn: (body: Schemas['NewCurriculum']) => data(api.POST('/curricula', { body })),
     onSuccess: (made) => {
-      queries.setQueryData(['curriculum', made.id], made)
-      void queries.invalidateQueries({ queryKey: ['curricula'] })
-      void queries.invalidateQueries({ queryKey: ['beginnings'] })
+      queries.setQueryData(planKeys.curriculum(made.id), made)
+      void queries.invalidateQueries({ queryKey: planKeys.curricula })
+      void queries.invalidateQueries({ queryKey: planKeys.beginnings })
     },
   })
 }
@@ -120,15 +121,15 @@ export function useChanges(id: string) {
   const queries = useQueryClient()
   const scope = { id: `curriculum ${id}` }
   const standing = async () => {
-    const known = queries.getQueryData<Curriculum>(['curriculum', id])
+    const known = queries.getQueryData<Curriculum>(planKeys.curriculum(id))
     return known ?? data(api.GET('/curricula/{id}', { params: { path: { id } } }))
   }
   const of = ({ version }: Curriculum) => ({ path: { id }, header: { 'If-Match': `"${version}"` } })
   const shown = (next: Curriculum) => {
-    queries.setQueryData(['curriculum', id], next)
+    queries.setQueryData(planKeys.curriculum(id), next)
     return next
   }
-  const onError = () => void queries.invalidateQueries({ queryKey: ['curriculum', id] })
+  const onError = () => void queries.invalidateQueries({ queryKey: planKeys.curriculum(id) })
   const wish = useMutation({
     scope,
     onError,
@@ -174,7 +175,7 @@ export function useChanges(id: string) {
       const before = await standing()
       shown(await data(api.POST('/curricula/{id}/editions', { params: of(before), body: edition })))
     },
-    onSuccess: () => void queries.invalidateQueries({ queryKey: ['curricula'] }),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: planKeys.curricula }),
   })
   return { wish, season, edit, undo, solve, publish }
 }

@@ -1,4 +1,5 @@
 // The outbox: what the academy wrote to its coaches, and whether it left.
+
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
@@ -7,13 +8,14 @@ import { api, data, type Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { asDay, asTime } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
+import { postKeys } from './keys'
 
 export function OutboxPage() {
   const queries = useQueryClient()
-  const outbox = useQuery({ queryKey: ['letters'], queryFn: () => data(api.GET('/letters')) })
+  const outbox = useQuery({ queryKey: postKeys.letters, queryFn: () => data(api.GET('/letters')) })
   const deliver = useMutation({
     mutationFn: () => data(api.POST('/letters')),
-    onSuccess: (next) => queries.setQueryData(['letters'], next),
+    onSuccess: (next) => queries.setQueryData(postKeys.letters, next),
   })
   if (outbox.isError) return <ErrorNote error={outbox.error} />
   if (!outbox.data) return <Loading />

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, type Schemas, type Stage } from '../../api/client'
+import { progressionKeys } from './keys'
 
 export type MapView = Schemas['MapView']
 /** What a file may leave out is there. */
@@ -12,7 +13,7 @@ export const wholeSkill = (skill: Schemas['Skill']): Skill => ({
   side: skill.side ?? 'equal',
 })
 
-export const useMap = () => useQuery({ queryKey: ['map'], queryFn: () => data(api.GET('/map')) })
+export const useMap = () => useQuery({ queryKey: progressionKeys.map, queryFn: () => data(api.GET('/map')) })
 
 export const useWay = (
   skill: string | undefined,
@@ -21,7 +22,7 @@ export const useWay = (
   version: number,
 ) =>
   useQuery({
-    queryKey: ['way', skill, stage, curriculum, version],
+    queryKey: progressionKeys.way(skill, stage, curriculum, version),
     queryFn: () =>
       data(api.GET('/map/way', { params: { query: { skill: skill ?? '', stage, curriculum } } })),
     enabled: skill !== undefined,
@@ -30,7 +31,7 @@ export const useWay = (
 
 export const useCompared = (since: string | null, version: number) =>
   useQuery({
-    queryKey: ['compared', since, version],
+    queryKey: progressionKeys.compared(since, version),
     queryFn: () => data(api.GET('/map/compared', { params: { query: { since: since ?? '' } } })),
     enabled: since !== null,
   })
@@ -46,15 +47,15 @@ export function useMapChange(onDone: (undo: Change) => void) {
   return useMutation({
     scope: { id: 'map' },
     mutationFn: async ({ change }: { change: Change; undoable: boolean }) => {
-      const before = queries.getQueryData<MapView>(['map']) ?? (await data(api.GET('/map')))
+      const before = queries.getQueryData<MapView>(progressionKeys.map) ?? (await data(api.GET('/map')))
       const after = await data(
         api.POST('/map', { params: { header: { 'If-Match': `"${before.version}"` } }, body: change }),
       )
       return { before, after }
     },
     onSuccess: ({ before, after }, { change, undoable }) => {
-      queries.setQueryData(['map'], after)
-      void queries.invalidateQueries({ queryKey: ['skills'] })
+      queries.setQueryData(progressionKeys.map, after)
+      void queries.invalidateQueries({ queryKey: progressionKeys.skills })
       if (!undoable) return
       const known = (id: string) => before.skills.find((skill) => skill.id === id)
       onDone({
@@ -64,6 +65,6 @@ export function useMapChange(onDone: (undo: Change) => void) {
         take_out: change.put.filter((skill) => !known(skill.id)).map((skill) => skill.id),
       })
     },
-    onError: () => void queries.invalidateQueries({ queryKey: ['map'] }),
+    onError: () => void queries.invalidateQueries({ queryKey: progressionKeys.map }),
   })
 }

@@ -1,12 +1,13 @@
 //! What holds for the whole academy, and its bands.
 
-use actix_web::web::{Data, Path, ServiceConfig, get, put, resource};
-use actix_web::{HttpRequest, HttpResponse};
+use actix_web::web::{Data, Path};
+use actix_web::{HttpRequest, HttpResponse, get, put};
 use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
 use jogo_core::ids::BandId;
 use serde::Serialize;
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 
 use crate::api::{version, versioned};
 use crate::json::Json;
@@ -16,10 +17,7 @@ use crate::sign_in::rights::Act;
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/bands", get().to(list))
-        .route("/bands/{id}", put().to(change))
-        .service(resource("/academy").route(get().to(academy)).route(put().to(change_academy)));
+    config.service(list).service(change).service(show_academy).service(change_academy);
 }
 
 /// A band and its version.
@@ -42,18 +40,18 @@ async fn bands(state: &State) -> Answer<Vec<BandView>> {
 }
 
 /// All bands, the youngest first.
-#[utoipa::path(get, operation_id = "bands_list", path = "/bands", responses((status = 200, body = Vec<BandView>)))]
+#[utoipa::path(operation_id = "bands_list", responses((status = 200, body = Vec<BandView>)))]
+#[get("/bands")]
 pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<BandView>>> {
     who.may(Act::SeeLibrary)?;
     Ok(Json(bands(&state).await?))
 }
 
 /// Changes a band. Published editions keep the band that they were published with.
-#[utoipa::path(
-    put, operation_id = "bands_change", path = "/bands/{id}",
-    params(("id" = String, Path), ("If-Match" = String, Header)), request_body = Band,
-    responses((status = 200, body = Vec<BandView>), (status = 412, body = Problem), (status = 422, body = Problem)),
+#[utoipa::path(operation_id = "bands_change", params(("id" = String, Path), ("If-Match" = String, Header)), request_body = Band,
+    responses((status = 200, body = Vec<BandView>)),
 )]
+#[put("/bands/{id}")]
 pub(in crate::api) async fn change(
     who: SignedIn,
     state: Data<State>,
@@ -84,16 +82,18 @@ async fn settings(state: &State) -> Answer<HttpResponse> {
 }
 
 /// What holds for the whole academy.
-#[utoipa::path(get, operation_id = "bands_academy", path = "/academy", responses((status = 200, body = AcademyView)))]
-pub(in crate::api) async fn academy(who: SignedIn, state: Data<State>) -> Answer<HttpResponse> {
+#[utoipa::path(operation_id = "bands_academy", responses((status = 200, body = AcademyView)))]
+#[get("/academy")]
+pub(in crate::api) async fn show_academy(who: SignedIn, state: Data<State>) -> Answer<HttpResponse> {
     who.may(Act::SeeLibrary)?;
     settings(&state).await
 }
 
 /// Changes what holds for the whole academy.
-#[utoipa::path(put, operation_id = "bands_change_academy", path = "/academy", params(("If-Match" = String, Header)),
+#[utoipa::path(operation_id = "bands_change_academy", params(("If-Match" = String, Header)),
     request_body = Academy,
-    responses((status = 200, body = AcademyView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+    responses((status = 200, body = AcademyView)))]
+#[put("/academy")]
 pub(in crate::api) async fn change_academy(
     who: SignedIn,
     state: Data<State>,

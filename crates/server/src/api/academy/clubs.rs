@@ -1,13 +1,15 @@
 //! Clubs, their teams, and the people of the academy.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Path, ServiceConfig, get, post, put};
+use actix_web::web::{Data, Path};
+use actix_web::{get, post, put};
 use jogo_core::ids::BandId;
 use jogo_core::input::short_text;
 use jogo_store::academy::clubs::{Club, Named};
 use jogo_store::people::{Person, Role};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::api::people::sign_in::RoleView;
@@ -19,12 +21,12 @@ use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
     config
-        .route("/clubs", get().to(list))
-        .route("/clubs", post().to(add))
-        .route("/clubs/{club}", put().to(rename))
-        .route("/clubs/{club}/teams", post().to(add_team))
-        .route("/teams/{team}", put().to(change_team))
-        .route("/people", get().to(people));
+        .service(list)
+        .service(add)
+        .service(rename)
+        .service(add_team)
+        .service(change_team)
+        .service(list_people);
 }
 
 /// The longest name of a club, a team or a person.
@@ -86,7 +88,8 @@ impl From<Club> for ClubView {
 }
 
 /// All clubs that one may look at.
-#[utoipa::path(get, operation_id = "clubs_list", path = "/clubs", responses((status = 200, body = Vec<ClubView>)))]
+#[utoipa::path(operation_id = "clubs_list", responses((status = 200, body = Vec<ClubView>)))]
+#[get("/clubs")]
 pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<ClubView>>> {
     who.may(Act::Review)?;
     let seen = who.clubs(&state).await?;
@@ -104,8 +107,9 @@ pub(in crate::api) struct NewClub {
 }
 
 /// Adds a club.
-#[utoipa::path(post, operation_id = "clubs_add", path = "/clubs", request_body = NewClub,
-    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "clubs_add", request_body = NewClub,
+    responses((status = 204), (status = 409, body = Problem)))]
+#[post("/clubs")]
 pub(in crate::api) async fn add(
     who: SignedIn,
     state: Data<State>,
@@ -124,14 +128,13 @@ pub(in crate::api) struct NameSaid {
 }
 
 /// Gives a club another name.
-#[utoipa::path(
-    put, operation_id = "clubs_rename", path = "/clubs/{club}", params(("club" = Uuid, Path)),
+#[utoipa::path(operation_id = "clubs_rename", params(("club" = Uuid, Path)),
     request_body = NameSaid,
     responses(
-        (status = 204), (status = 404, body = Problem), (status = 409, body = Problem),
-        (status = 422, body = Problem),
+        (status = 204), (status = 409, body = Problem),
     ),
 )]
+#[put("/clubs/{club}")]
 pub(in crate::api) async fn rename(
     who: SignedIn,
     state: Data<State>,
@@ -158,14 +161,13 @@ pub(in crate::api) struct NewTeam {
 }
 
 /// Adds a team to a club. It works from today on by the editions of its band that are still running.
-#[utoipa::path(
-    post, operation_id = "clubs_add_team", path = "/clubs/{club}/teams", params(("club" = Uuid, Path)),
+#[utoipa::path(operation_id = "clubs_add_team", params(("club" = Uuid, Path)),
     request_body = NewTeam,
     responses(
-        (status = 204), (status = 404, body = Problem), (status = 409, body = Problem),
-        (status = 422, body = Problem),
+        (status = 204), (status = 409, body = Problem),
     ),
 )]
+#[post("/clubs/{club}/teams")]
 pub(in crate::api) async fn add_team(
     who: SignedIn,
     state: Data<State>,
@@ -203,14 +205,13 @@ pub(in crate::api) struct TeamSaid {
 }
 
 /// Gives a team another name and other coaches.
-#[utoipa::path(
-    put, operation_id = "clubs_change_team", path = "/teams/{team}", params(("team" = Uuid, Path)),
+#[utoipa::path(operation_id = "clubs_change_team", params(("team" = Uuid, Path)),
     request_body = TeamSaid,
     responses(
-        (status = 204), (status = 404, body = Problem), (status = 409, body = Problem),
-        (status = 422, body = Problem),
+        (status = 204), (status = 409, body = Problem),
     ),
 )]
+#[put("/teams/{team}")]
 pub(in crate::api) async fn change_team(
     who: SignedIn,
     state: Data<State>,
@@ -252,8 +253,9 @@ pub(in crate::api) struct PersonView {
 }
 
 /// Everybody who signs in.
-#[utoipa::path(get, operation_id = "clubs_people", path = "/people", responses((status = 200, body = Vec<PersonView>)))]
-pub(in crate::api) async fn people(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<PersonView>>> {
+#[utoipa::path(operation_id = "clubs_people", responses((status = 200, body = Vec<PersonView>)))]
+#[get("/people")]
+pub(in crate::api) async fn list_people(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<PersonView>>> {
     who.may(Act::KeepPeople)?;
     let view = |person: Person| PersonView {
         id: person.id,

@@ -3,7 +3,7 @@
 pub mod bands;
 pub mod clubs;
 
-use actix_web::web::ServiceConfig;
+use utoipa_actix_web::service_config::ServiceConfig;
 
 /// The routes of this room.
 pub fn routes(config: &mut ServiceConfig) {

@@ -1,8 +1,8 @@
 //! The tests themselves: written, changed, taken out.
 
 use actix_web::http::header::IF_NONE_MATCH;
-use actix_web::web::{Data, Path, ServiceConfig, delete, get, put};
-use actix_web::{HttpRequest, HttpResponse};
+use actix_web::web::{Data, Path};
+use actix_web::{HttpRequest, HttpResponse, delete, get, put};
 use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::milestones::check::left_without_answer;
 use jogo_core::ids::TestId;
@@ -11,6 +11,7 @@ use jogo_core::technique::skill::Gate;
 use jogo_store::StoreError;
 use serde::Serialize;
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
@@ -19,10 +20,7 @@ use crate::sign_in::rights::Act;
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/tests/{id}", get().to(show))
-        .route("/tests/{id}", put().to(put_one))
-        .route("/tests/{id}", delete().to(drop_one));
+    config.service(show).service(put_one).service(drop_one);
 }
 
 /// A test as it is written.
@@ -34,8 +32,9 @@ pub(in crate::api) struct WrittenTest {
 }
 
 /// A test as it is written.
-#[utoipa::path(get, operation_id = "benchmarks_show", path = "/tests/{id}", params(("id" = String, Path)),
-    responses((status = 200, body = WrittenTest), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "benchmarks_show", params(("id" = String, Path)),
+    responses((status = 200, body = WrittenTest)))]
+#[get("/tests/{id}")]
 pub(in crate::api) async fn show(
     who: SignedIn,
     state: Data<State>,
@@ -49,9 +48,9 @@ pub(in crate::api) async fn show(
 
 /// Keeps a test: a changed one, or a new one, which `If-None-Match: *` keeps from taking the place of another. What
 /// results were taken with stays as it was.
-#[utoipa::path(put, operation_id = "benchmarks_put", path = "/tests/{id}",
-    params(("id" = String, Path), ("If-None-Match" = Option<String>, Header)), request_body = Test,
-    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "benchmarks_put", params(("id" = String, Path), ("If-None-Match" = Option<String>, Header)), request_body = Test,
+    responses((status = 204), (status = 409, body = Problem)))]
+#[put("/tests/{id}")]
 pub(in crate::api) async fn put_one(
     who: SignedIn,
     state: Data<State>,
@@ -88,8 +87,9 @@ pub(in crate::api) async fn put_one(
 }
 
 /// Takes a test out; one with results, or on which something rests, stays.
-#[utoipa::path(delete, operation_id = "benchmarks_drop", path = "/tests/{id}", params(("id" = String, Path)),
-    responses((status = 204), (status = 404, body = Problem), (status = 409, body = Problem)))]
+#[utoipa::path(operation_id = "benchmarks_drop", params(("id" = String, Path)),
+    responses((status = 204), (status = 409, body = Problem)))]
+#[delete("/tests/{id}")]
 pub(in crate::api) async fn drop_one(
     who: SignedIn,
     state: Data<State>,

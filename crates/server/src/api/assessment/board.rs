@@ -3,7 +3,8 @@
 use std::collections::BTreeSet;
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Path, Query, ServiceConfig, get, post};
+use actix_web::web::{Data, Path, Query};
+use actix_web::{get, post};
 use jiff::Timestamp;
 use jiff::civil::Date;
 use jogo_core::assessment::milestones::{Milestone, MilestoneState, Override, Standing, Verdict};
@@ -16,6 +17,7 @@ use jogo_core::technique::skill::{Side, Stage, Strand};
 use jogo_store::assessment::milestones::NewWord;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::api::assessment::squad::TestView;
@@ -29,7 +31,7 @@ use crate::views::assessment::{Assessment, Bands, stands};
 use crate::views::team_sessions::editions_of;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.route("/teams/{team}/board", get().to(show)).route("/teams/{team}/words", post().to(say));
+    config.service(show).service(say);
 }
 
 /// A milestone as a column of the board.
@@ -148,8 +150,9 @@ pub(in crate::api) struct OnDay {
 }
 
 /// The squad board.
-#[utoipa::path(get, operation_id = "board_show", path = "/teams/{team}/board", params(("team" = Uuid, Path), OnDay),
-    responses((status = 200, body = Board), (status = 404, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "board_show", params(("team" = Uuid, Path), OnDay),
+    responses((status = 200, body = Board), (status = 422, body = Problem)))]
+#[get("/teams/{team}/board")]
 pub(in crate::api) async fn show(
     who: SignedIn,
     state: Data<State>,
@@ -254,11 +257,11 @@ const MOST_WORDS: usize = 200;
 const LONGEST_REASON: usize = 200;
 
 /// Takes in what a coach says: all of it or nothing, each once.
-#[utoipa::path(
-    post, operation_id = "board_say", path = "/teams/{team}/words", params(("team" = Uuid, Path)),
+#[utoipa::path(operation_id = "board_say", params(("team" = Uuid, Path)),
     request_body = WordsSaid,
-    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)),
+    responses((status = 204), (status = 409, body = Problem)),
 )]
+#[post("/teams/{team}/words")]
 pub(in crate::api) async fn say(
     who: SignedIn,
     state: Data<State>,

@@ -2,7 +2,8 @@
 
 use std::collections::BTreeMap;
 
-use actix_web::web::{Data, Query, ServiceConfig, get};
+use actix_web::get;
+use actix_web::web::{Data, Query};
 use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::milestones::tally::Tally;
 use jogo_core::assessment::results::{Foot, LevelCount, TestCount};
@@ -11,6 +12,7 @@ use jogo_core::statistics::interval::{Interval, wilson};
 use jogo_core::technique::skill::{Stage, Strand};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
+use utoipa_actix_web::service_config::ServiceConfig;
 
 use crate::api::assessment::squad::TestView;
 use crate::json::Json;
@@ -22,7 +24,7 @@ use crate::views::assessment::of_band;
 use crate::views::team_levels;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.route("/levels", get().to(levels)).route("/levels/milestones", get().to(milestones));
+    config.service(levels).service(milestones);
 }
 
 #[derive(Deserialize, IntoParams)]
@@ -52,8 +54,9 @@ pub(in crate::api) struct TestLevels {
 }
 
 /// Levels in all clubs, by test.
-#[utoipa::path(get, operation_id = "review_levels", path = "/levels", params(OfBand),
+#[utoipa::path(operation_id = "review_levels", params(OfBand),
     responses((status = 200, body = Vec<TestLevels>), (status = 404, body = Problem)))]
+#[get("/levels")]
 pub(in crate::api) async fn levels(
     who: SignedIn,
     state: Data<State>,
@@ -128,8 +131,9 @@ pub(in crate::api) struct MilestoneShares {
 }
 
 /// Milestones in all clubs, in the order of strands and stages.
-#[utoipa::path(get, operation_id = "review_milestones", path = "/levels/milestones", params(OfBand),
+#[utoipa::path(operation_id = "review_milestones", params(OfBand),
     responses((status = 200, body = Vec<MilestoneShares>), (status = 404, body = Problem)))]
+#[get("/levels/milestones")]
 pub(in crate::api) async fn milestones(
     who: SignedIn,
     state: Data<State>,

@@ -1,7 +1,8 @@
 //! The milestones that the whole academy shares.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Path, ServiceConfig, delete, get, put};
+use actix_web::web::{Data, Path};
+use actix_web::{delete, get, put};
 use jogo_core::assessment::milestones::Milestone;
 use jogo_core::assessment::milestones::check::{check, left_without_milestone};
 use jogo_core::ids::MilestoneId;
@@ -12,28 +13,26 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
+use utoipa_actix_web::service_config::ServiceConfig;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/milestones", get().to(list))
-        .route("/milestones/{id}", put().to(put_one))
-        .route("/milestones/{id}", delete().to(drop_one));
+    config.service(list).service(put_one).service(drop_one);
 }
 
 /// All milestones.
-#[utoipa::path(
-    get, operation_id = "milestones_list", path = "/milestones", responses((status = 200, body = Vec<Milestone>)),
+#[utoipa::path(operation_id = "milestones_list", responses((status = 200, body = Vec<Milestone>)),
 )]
+#[get("/milestones")]
 pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<Milestone>>> {
     who.may(Act::SeeLibrary)?;
     Ok(Json(state.store.milestones().await?))
 }
 
 /// Keeps a milestone: a new one, or a changed one. States follow from the evidence at once.
-#[utoipa::path(
-    put, operation_id = "milestones_put", path = "/milestones/{id}", params(("id" = String, Path)),
-    request_body = Milestone, responses((status = 204), (status = 422, body = Problem)),
+#[utoipa::path(operation_id = "milestones_put", params(("id" = String, Path)),
+    request_body = Milestone, responses((status = 204)),
 )]
+#[put("/milestones/{id}")]
 pub(in crate::api) async fn put_one(
     who: SignedIn,
     state: Data<State>,
@@ -57,8 +56,9 @@ pub(in crate::api) async fn put_one(
 }
 
 /// Takes a milestone out; one that a gate asks for, or on which a coach has said something, stays.
-#[utoipa::path(delete, operation_id = "milestones_drop", path = "/milestones/{id}", params(("id" = String, Path)),
-    responses((status = 204), (status = 404, body = Problem), (status = 409, body = Problem)))]
+#[utoipa::path(operation_id = "milestones_drop", params(("id" = String, Path)),
+    responses((status = 204), (status = 409, body = Problem)))]
+#[delete("/milestones/{id}")]
 pub(in crate::api) async fn drop_one(
     who: SignedIn,
     state: Data<State>,

@@ -10,7 +10,7 @@ pub mod standards;
 pub mod test_session;
 pub mod timing_gates;
 
-use actix_web::web::ServiceConfig;
+use utoipa_actix_web::service_config::ServiceConfig;
 
 /// The routes of this room.
 pub fn routes(config: &mut ServiceConfig) {

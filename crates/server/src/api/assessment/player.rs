@@ -2,7 +2,8 @@
 
 use actix_web::HttpResponse;
 use actix_web::http::header;
-use actix_web::web::{Data, Path, ServiceConfig, delete, get};
+use actix_web::web::{Data, Path};
+use actix_web::{delete, get};
 use jiff::civil::Date;
 use jogo_core::assessment::levels::{Level, NearTheLine};
 use jogo_core::assessment::milestones::ready::Readiness;
@@ -13,6 +14,7 @@ use jogo_core::technique::skill::{Side, Skill, Stage, Strand};
 use jogo_store::academy::teams::{Player, Team};
 use serde::Serialize;
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::api::assessment::board::{FeetView, StandingView};
@@ -25,10 +27,7 @@ use crate::state::State;
 use crate::views::assessment::{Assessment, Bands, stands};
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/teams/{team}/players/{player}", get().to(passport))
-        .route("/teams/{team}/players/{player}", delete().to(erase))
-        .route("/teams/{team}/players/{player}/export", get().to(export));
+    config.service(passport).service(erase).service(export);
 }
 
 /// A milestone with where the player stands.
@@ -102,9 +101,9 @@ async fn of_team(state: &State, team: &Team, player: Uuid) -> Answer<Player> {
 }
 
 /// The passport of a player.
-#[utoipa::path(get, operation_id = "players_passport", path = "/teams/{team}/players/{player}",
-    params(("team" = Uuid, Path), ("player" = Uuid, Path)),
-    responses((status = 200, body = Passport), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "players_passport", params(("team" = Uuid, Path), ("player" = Uuid, Path)),
+    responses((status = 200, body = Passport)))]
+#[get("/teams/{team}/players/{player}")]
 pub(in crate::api) async fn passport(
     who: SignedIn,
     state: Data<State>,
@@ -204,14 +203,12 @@ fn next_of(assessment: &Assessment, player: &Player, band: &BandId, skills: &[Sk
 }
 
 /// Everything that is kept of a player, as a file.
-#[utoipa::path(
-    get, operation_id = "players_export", path = "/teams/{team}/players/{player}/export",
-    params(("team" = Uuid, Path), ("player" = Uuid, Path)),
+#[utoipa::path(operation_id = "players_export", params(("team" = Uuid, Path), ("player" = Uuid, Path)),
     responses(
         (status = 200, description = "Everything that is kept of them, as JSON", content_type = "application/json"),
-        (status = 404, body = Problem),
     ),
 )]
+#[get("/teams/{team}/players/{player}/export")]
 pub(in crate::api) async fn export(
     who: SignedIn,
     state: Data<State>,
@@ -227,9 +224,9 @@ pub(in crate::api) async fn export(
 
 /// Erases a player with everything that is kept of them. What remains (planned and run evenings, lines of note) names
 /// nobody.
-#[utoipa::path(delete, operation_id = "players_erase", path = "/teams/{team}/players/{player}",
-    params(("team" = Uuid, Path), ("player" = Uuid, Path)),
-    responses((status = 204), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "players_erase", params(("team" = Uuid, Path), ("player" = Uuid, Path)),
+    responses((status = 204)))]
+#[delete("/teams/{team}/players/{player}")]
 pub(in crate::api) async fn erase(
     who: SignedIn,
     state: Data<State>,

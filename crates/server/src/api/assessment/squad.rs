@@ -1,7 +1,8 @@
 //! A team's squad: its players with their levels, and the list they come from.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Bytes, Data, Path, Query, ServiceConfig, get, post};
+use actix_web::web::{Bytes, Data, Path, Query};
+use actix_web::{get, post};
 use jogo_core::academy::roster::{self, Columns, LONGEST_NAME, MOST_PLAYERS, NewPlayer, RosterError, Row};
 use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::levels::Level;
@@ -12,6 +13,7 @@ use jogo_core::technique::skill::Side;
 use jogo_store::academy::teams::{Player, Team};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::json::Json;
@@ -23,11 +25,7 @@ use crate::state::State;
 use crate::views::assessment::of_band;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/teams/{team}/squad", get().to(show))
-        .route("/teams/{team}/roster", get().to(export))
-        .route("/teams/{team}/roster", post().to(preview))
-        .route("/teams/{team}/players", post().to(add));
+    config.service(show).service(export).service(preview).service(add);
 }
 
 /// A player's result of one date, with the level of that date.
@@ -104,8 +102,9 @@ pub async fn latest_results(state: &State, team: &Team, tests: &[Test]) -> Answe
 }
 
 /// The squad with its latest levels.
-#[utoipa::path(get, operation_id = "squad_show", path = "/teams/{team}/squad", params(("team" = Uuid, Path)),
-    responses((status = 200, body = Squad), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "squad_show", params(("team" = Uuid, Path)),
+    responses((status = 200, body = Squad)))]
+#[get("/teams/{team}/squad")]
 pub(in crate::api) async fn show(who: SignedIn, state: Data<State>, team: Path<Uuid>) -> Answer<Json<Squad>> {
     let team = who.team(&state, *team, Act::SeeTeam).await?;
     let standards = state.store.standards(&team.band).await?;
@@ -156,11 +155,14 @@ impl Pointed {
 }
 
 /// Reads a squad list (CSV in UTF-8, or XLSX) and says what it would add. Nothing is written.
-#[utoipa::path(
-    post, operation_id = "squad_preview", path = "/teams/{team}/roster", params(("team" = Uuid, Path), Pointed),
-    request_body(content = String, content_type = "text/csv"),
-    responses((status = 200, body = Preview), (status = 422, body = Problem)),
+#[utoipa::path(operation_id = "squad_preview", params(("team" = Uuid, Path), Pointed),
+    request_body(content(
+        (String = "text/csv"),
+        (Vec<u8> = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"),
+    )),
+    responses((status = 200, body = Preview)),
 )]
+#[post("/teams/{team}/roster")]
 pub(in crate::api) async fn preview(
     who: SignedIn,
     state: Data<State>,
@@ -193,8 +195,12 @@ pub(in crate::api) struct Wanted {
 }
 
 /// The squad as a list that can be read back.
-#[utoipa::path(get, operation_id = "squad_export", path = "/teams/{team}/roster", params(("team" = Uuid, Path), Wanted),
-    responses((status = 200, description = "The list", content_type = "text/csv"), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "squad_export", params(("team" = Uuid, Path), Wanted),
+    responses((status = 200, description = "The list", content(
+        (String = "text/csv"),
+        (Vec<u8> = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"),
+    ))))]
+#[get("/teams/{team}/roster")]
 pub(in crate::api) async fn export(
     who: SignedIn,
     state: Data<State>,
@@ -223,11 +229,11 @@ pub(in crate::api) struct Newcomers {
 }
 
 /// Adds players to the squad: all of them or none; the same list may be sent twice.
-#[utoipa::path(
-    post, operation_id = "squad_add", path = "/teams/{team}/players", params(("team" = Uuid, Path)),
+#[utoipa::path(operation_id = "squad_add", params(("team" = Uuid, Path)),
     request_body = Newcomers,
-    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)),
+    responses((status = 204), (status = 409, body = Problem)),
 )]
+#[post("/teams/{team}/players")]
 pub(in crate::api) async fn add(
     who: SignedIn,
     state: Data<State>,

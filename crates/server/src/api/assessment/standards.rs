@@ -3,7 +3,8 @@
 use std::collections::BTreeMap;
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Path, Query, ServiceConfig, get, post, put};
+use actix_web::web::{Data, Path, Query};
+use actix_web::{get, post, put};
 use jiff::ToSpan;
 use jiff::civil::Date;
 use jogo_core::academy::band::Band;
@@ -21,6 +22,7 @@ use jogo_core::ids::{BandId, SkillId, TestId};
 use jogo_core::input::InputError;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
+use utoipa_actix_web::service_config::ServiceConfig;
 
 use crate::api::assessment::squad::TestView;
 use crate::json::Json;
@@ -30,11 +32,7 @@ use crate::sign_in::rights::Act;
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/standards", get().to(list))
-        .route("/standards/{test}", get().to(show))
-        .route("/standards/{test}", put().to(set))
-        .route("/standards/{test}/weighed", post().to(weigh));
+    config.service(list).service(show).service(set).service(weigh);
 }
 
 /// A test in the list.
@@ -46,9 +44,9 @@ pub(in crate::api) struct TestEntry {
 }
 
 /// All tests.
-#[utoipa::path(
-    get, operation_id = "standards_list", path = "/standards", responses((status = 200, body = Vec<TestEntry>)),
+#[utoipa::path(operation_id = "standards_list", responses((status = 200, body = Vec<TestEntry>)),
 )]
+#[get("/standards")]
 pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<TestEntry>>> {
     who.may(Act::SetUp)?;
     let (bands, used) = (state.store.bands().await?, state.store.tests_by_band().await?);
@@ -203,10 +201,10 @@ async fn test_of(state: &State, test: &TestId) -> Answer<Test> {
 }
 
 /// A test on its scale: ridges, thresholds, repeatability, suggestions.
-#[utoipa::path(
-    get, operation_id = "standards_show", path = "/standards/{test}", params(("test" = String, Path), AtPercentiles),
-    responses((status = 200, body = StandardsOfTest), (status = 404, body = Problem), (status = 422, body = Problem)),
+#[utoipa::path(operation_id = "standards_show", params(("test" = String, Path), AtPercentiles),
+    responses((status = 200, body = StandardsOfTest), (status = 422, body = Problem)),
 )]
+#[get("/standards/{test}")]
 pub(in crate::api) async fn show(
     who: SignedIn,
     state: Data<State>,
@@ -310,11 +308,11 @@ pub(in crate::api) struct Weighed {
 }
 
 /// The shares under other thresholds. Nothing is written.
-#[utoipa::path(
-    post, operation_id = "standards_weigh", path = "/standards/{test}/weighed", params(("test" = String, Path)),
+#[utoipa::path(operation_id = "standards_weigh", params(("test" = String, Path)),
     request_body = Thought,
-    responses((status = 200, body = Weighed), (status = 404, body = Problem), (status = 422, body = Problem)),
+    responses((status = 200, body = Weighed)),
 )]
+#[post("/standards/{test}/weighed")]
 pub(in crate::api) async fn weigh(
     who: SignedIn,
     state: Data<State>,
@@ -348,11 +346,11 @@ pub(in crate::api) struct StandardsSaid {
 }
 
 /// Sets standards from a day on; old results keep the level of their day.
-#[utoipa::path(
-    put, operation_id = "standards_set", path = "/standards/{test}", params(("test" = String, Path)),
+#[utoipa::path(operation_id = "standards_set", params(("test" = String, Path)),
     request_body = StandardsSaid,
-    responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)),
+    responses((status = 204)),
 )]
+#[put("/standards/{test}")]
 pub(in crate::api) async fn set(
     who: SignedIn,
     state: Data<State>,

@@ -1,7 +1,8 @@
 //! The test evening: the sheet to fill, and what was measured.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Bytes, Data, Path, Query, ServiceConfig, get, post};
+use actix_web::web::{Bytes, Data, Path, Query};
+use actix_web::{get, post};
 use jiff::civil::Date;
 use jogo_core::assessment::benchmarks::{Protocol, Test};
 use jogo_core::assessment::levels::{LevelFrom, NearRow};
@@ -16,6 +17,7 @@ use jogo_core::units::{Pace, Seconds};
 use jogo_store::assessment::trials::{KnownTrial, NewTrial, TakenBack};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::api::assessment::board::OnDay;
@@ -29,11 +31,7 @@ use crate::spreadsheet;
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/teams/{team}/tests/{test}", get().to(sheet))
-        .route("/teams/{team}/trials", post().to(say))
-        .route("/teams/{team}/results", get().to(export))
-        .route("/teams/{team}/results", post().to(preview));
+    config.service(show_sheet).service(say).service(export).service(preview);
 }
 
 #[derive(Serialize, ToSchema)]
@@ -92,12 +90,11 @@ pub(in crate::api) struct Sheet {
 }
 
 /// The sheet of a test for today, or for an earlier day of the season that is read back from paper.
-#[utoipa::path(
-    get, operation_id = "testing_sheet", path = "/teams/{team}/tests/{test}",
-    params(("team" = Uuid, Path), ("test" = String, Path), OnDay),
-    responses((status = 200, body = Sheet), (status = 404, body = Problem)),
+#[utoipa::path(operation_id = "testing_sheet", params(("team" = Uuid, Path), ("test" = String, Path), OnDay),
+    responses((status = 200, body = Sheet)),
 )]
-pub(in crate::api) async fn sheet(
+#[get("/teams/{team}/tests/{test}")]
+pub(in crate::api) async fn show_sheet(
     who: SignedIn,
     state: Data<State>,
     path: Path<(Uuid, TestId)>,
@@ -225,11 +222,11 @@ pub(in crate::api) struct TrialsSaid {
 const MOST_TRIALS: usize = 500;
 
 /// Takes trials in and back: all of it or nothing, each once, in any order.
-#[utoipa::path(
-    post, operation_id = "testing_say", path = "/teams/{team}/trials", params(("team" = Uuid, Path)),
+#[utoipa::path(operation_id = "testing_say", params(("team" = Uuid, Path)),
     request_body = TrialsSaid,
-    responses((status = 204), (status = 409, body = Problem), (status = 422, body = Problem)),
+    responses((status = 204), (status = 409, body = Problem)),
 )]
+#[post("/teams/{team}/trials")]
 pub(in crate::api) async fn say(
     who: SignedIn,
     state: Data<State>,
@@ -313,10 +310,13 @@ fn new_trial(
 }
 
 /// All results of a squad as a list that can be read back.
-#[utoipa::path(
-    get, operation_id = "testing_export", path = "/teams/{team}/results", params(("team" = Uuid, Path), Wanted),
-    responses((status = 200, description = "The list", content_type = "text/csv"), (status = 404, body = Problem)),
+#[utoipa::path(operation_id = "testing_export", params(("team" = Uuid, Path), Wanted),
+    responses((status = 200, description = "The list", content(
+        (String = "text/csv"),
+        (Vec<u8> = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"),
+    ))),
 )]
+#[get("/teams/{team}/results")]
 pub(in crate::api) async fn export(
     who: SignedIn,
     state: Data<State>,
@@ -344,9 +344,13 @@ pub(in crate::api) struct ResultsPreview {
 }
 
 /// Reads a list of results (CSV in UTF-8, or XLSX) and says what it would add. Nothing is written.
-#[utoipa::path(post, operation_id = "testing_preview", path = "/teams/{team}/results", params(("team" = Uuid, Path)),
-    request_body(content = String, content_type = "text/csv"),
-    responses((status = 200, body = ResultsPreview), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "testing_preview", params(("team" = Uuid, Path)),
+    request_body(content(
+        (String = "text/csv"),
+        (Vec<u8> = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"),
+    )),
+    responses((status = 200, body = ResultsPreview)))]
+#[post("/teams/{team}/results")]
 pub(in crate::api) async fn preview(
     who: SignedIn,
     state: Data<State>,

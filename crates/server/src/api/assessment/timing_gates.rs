@@ -1,14 +1,15 @@
 //! Timing gates: a pair joins a test evening under a code, and its runs are read from there.
 
 use actix_web::rt;
-use actix_web::web::{Data, Path, Payload, Query, ServiceConfig, get, post};
-use actix_web::{HttpRequest, HttpResponse};
+use actix_web::web::{Data, Path, Payload, Query};
+use actix_web::{HttpRequest, HttpResponse, get, post};
 use actix_ws::{AggregatedMessage, MessageStream, Session};
 use jogo_core::assessment::timing_gates::{Event, Run};
 use jogo_core::ids::TestId;
 use serde::{Deserialize, Serialize};
 use serde_json::json;
 use utoipa::{IntoParams, ToSchema};
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::json::Json;
@@ -19,10 +20,7 @@ use crate::state::State;
 use crate::timing_gates::Timing;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/teams/{team}/gates", post().to(open))
-        .route("/teams/{team}/gates/{code}", get().to(runs))
-        .route("/gates/{code}", get().to(join));
+    config.service(open).service(runs).service(join);
 }
 
 /// Where a pair of gates joins.
@@ -35,8 +33,9 @@ pub(in crate::api) struct GatesJoin {
 }
 
 /// Lets a pair of gates join a team's test evening.
-#[utoipa::path(post, operation_id = "gates_open", path = "/teams/{team}/gates", params(("team" = Uuid, Path)),
-    responses((status = 200, body = GatesJoin), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "gates_open", params(("team" = Uuid, Path)),
+    responses((status = 200, body = GatesJoin)))]
+#[post("/teams/{team}/gates")]
 pub(in crate::api) async fn open(
     who: SignedIn,
     state: Data<State>,
@@ -68,11 +67,10 @@ pub(in crate::api) struct InTest {
 }
 
 /// The runs of a pair of gates so far.
-#[utoipa::path(
-    get, operation_id = "gates_runs", path = "/teams/{team}/gates/{code}",
-    params(("team" = Uuid, Path), ("code" = String, Path), InTest),
-    responses((status = 200, body = SeenRuns), (status = 404, body = Problem)),
+#[utoipa::path(operation_id = "gates_runs", params(("team" = Uuid, Path), ("code" = String, Path), InTest),
+    responses((status = 200, body = SeenRuns)),
 )]
+#[get("/teams/{team}/gates/{code}")]
 pub(in crate::api) async fn runs(
     who: SignedIn,
     state: Data<State>,
@@ -91,6 +89,9 @@ pub(in crate::api) async fn runs(
 const LONGEST_LINE: usize = 1_000;
 
 /// A pair of gates joins: lines as docs/formats.md describes them. The code says who it is.
+#[utoipa::path(operation_id = "gates_join", params(("code" = String, Path)), security(()),
+    responses((status = 101, description = "The line is open.")))]
+#[get("/gates/{code}")]
 pub(in crate::api) async fn join(
     state: Data<State>,
     code: Path<String>,

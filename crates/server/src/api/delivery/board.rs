@@ -2,11 +2,13 @@
 
 use std::collections::BTreeMap;
 
-use actix_web::web::{Data, Path, ServiceConfig, get};
+use actix_web::get;
+use actix_web::web::{Data, Path};
 use jogo_core::delivery::team_plan::{Drift, holding};
 use jogo_core::delivery::{WeekTally, Worked, together};
 use serde::Serialize;
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::json::Json;
@@ -17,7 +19,7 @@ use crate::state::State;
 use crate::views::team_sessions::{TeamEdition, editions_of, held};
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.route("/curricula/{id}/delivery", get().to(delivery));
+    config.service(delivery);
 }
 
 #[derive(Serialize, ToSchema)]
@@ -44,8 +46,9 @@ pub(in crate::api) struct Delivery {
 }
 
 /// Delivery of a curriculum in all clubs.
-#[utoipa::path(get, operation_id = "review_delivery", path = "/curricula/{id}/delivery", params(("id" = Uuid, Path)),
-    responses((status = 200, body = Delivery), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "review_delivery", params(("id" = Uuid, Path)),
+    responses((status = 200, body = Delivery)))]
+#[get("/curricula/{id}/delivery")]
 pub(in crate::api) async fn delivery(
     who: SignedIn,
     state: Data<State>,

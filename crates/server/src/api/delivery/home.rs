@@ -1,7 +1,8 @@
 //! Practice at home: the page that players open without signing in, the card for paper, and what players say they did.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Path, ServiceConfig, get, post};
+use actix_web::web::{Data, Path};
+use actix_web::{get, post};
 use jogo_core::delivery::home::HomeCard;
 use jogo_core::delivery::team_plan::holding;
 use jogo_core::ids::DrillId;
@@ -11,6 +12,7 @@ use qrcode::QrCode;
 use qrcode::render::svg;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::api::{day_of_season, read_each, said_at};
@@ -22,11 +24,7 @@ use crate::state::State;
 use crate::views::team_sessions::{editions_of, held};
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/home/{token}", get().to(page))
-        .route("/teams/{team}/home", get().to(card))
-        .route("/teams/{team}/home/address", post().to(renew))
-        .route("/teams/{team}/home/reports", post().to(report));
+    config.service(page).service(card).service(renew).service(report);
 }
 
 /// The card of a team's week; nothing while no edition runs.
@@ -58,8 +56,9 @@ pub(in crate::api) struct HomePage {
 }
 
 /// The page of an address. Asks nobody who they are.
-#[utoipa::path(get, operation_id = "home_page", path = "/home/{token}", params(("token" = String, Path)),
-    responses((status = 200, body = HomePage), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "home_page", security(()), params(("token" = String, Path)),
+    responses((status = 200, body = HomePage)))]
+#[get("/home/{token}")]
 pub(in crate::api) async fn page(state: Data<State>, token: Path<String>) -> Answer<Json<HomePage>> {
     let team = match state.store.home_team(&token).await? {
         Some(team) => state.store.team(team).await?,
@@ -106,8 +105,9 @@ fn code(address: &str) -> Answer<String> {
 }
 
 /// The card of the week with the address of the page.
-#[utoipa::path(get, operation_id = "home_card", path = "/teams/{team}/home", params(("team" = Uuid, Path)),
-    responses((status = 200, body = HomeHandout), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "home_card", params(("team" = Uuid, Path)),
+    responses((status = 200, body = HomeHandout)))]
+#[get("/teams/{team}/home")]
 pub(in crate::api) async fn card(
     who: SignedIn,
     state: Data<State>,
@@ -130,8 +130,9 @@ pub(in crate::api) async fn card(
 }
 
 /// Gives the page another address; the earlier one no longer works.
-#[utoipa::path(post, operation_id = "home_renew", path = "/teams/{team}/home/address", params(("team" = Uuid, Path)),
-    responses((status = 204), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "home_renew", params(("team" = Uuid, Path)),
+    responses((status = 204)))]
+#[post("/teams/{team}/home/address")]
 pub(in crate::api) async fn renew(
     who: SignedIn,
     state: Data<State>,
@@ -168,11 +169,11 @@ const MOST_REPORTS: usize = 200;
 const BEST: u32 = 1000;
 
 /// Takes in what players say, all of it or nothing.
-#[utoipa::path(
-    post, operation_id = "home_report", path = "/teams/{team}/home/reports", params(("team" = Uuid, Path)),
+#[utoipa::path(operation_id = "home_report", params(("team" = Uuid, Path)),
     request_body = ReportsSaid,
-    responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)),
+    responses((status = 204)),
 )]
+#[post("/teams/{team}/home/reports")]
 pub(in crate::api) async fn report(
     who: SignedIn,
     state: Data<State>,

@@ -3,7 +3,8 @@
 use std::collections::{BTreeMap, BTreeSet};
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Path, ServiceConfig, post};
+use actix_web::post;
+use actix_web::web::{Data, Path};
 use jiff::Timestamp;
 use jiff::civil::Date;
 use jogo_core::delivery::team_plan::TeamPlan;
@@ -14,6 +15,7 @@ use jogo_core::units::Minutes;
 use jogo_store::delivery::log::{BlockSaid, LogEntries, NoteEntry, OutcomeEntry, PresenceEntry, Saying};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::api::{SaidBy, Sender, day_of_season, said_at, when_said};
@@ -25,7 +27,7 @@ use crate::state::State;
 use crate::views::team_sessions::{TeamEdition, editions_of};
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.route("/teams/{team}/log", post().to(say));
+    config.service(say);
 }
 
 /// What a coach says of a block.
@@ -212,13 +214,12 @@ const MOST_ENTRIES: usize = 500;
 const LONGEST_NOTE: usize = 200;
 
 /// Takes in what was said of an evening: all of it or nothing, each entry once, in any order.
-#[utoipa::path(
-    post, operation_id = "log_say", path = "/teams/{team}/log", params(("team" = Uuid, Path)), request_body = LogSaid,
+#[utoipa::path(operation_id = "log_say", params(("team" = Uuid, Path)), request_body = LogSaid,
     responses(
-        (status = 204), (status = 404, body = Problem), (status = 409, body = Problem),
-        (status = 422, body = Problem),
+        (status = 204), (status = 409, body = Problem),
     ),
 )]
+#[post("/teams/{team}/log")]
 pub(in crate::api) async fn say(
     who: SignedIn,
     state: Data<State>,

@@ -8,7 +8,7 @@ pub mod pairs;
 pub mod session;
 pub mod upset;
 
-use actix_web::web::ServiceConfig;
+use utoipa_actix_web::service_config::ServiceConfig;
 
 /// The routes of this room.
 pub fn routes(config: &mut ServiceConfig) {

@@ -1,12 +1,14 @@
 //! What a team has of its own beside its edition: its days, its hall, its kit and its squad.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Path, ServiceConfig, get, put};
+use actix_web::web::{Data, Path};
+use actix_web::{get, put};
 use jogo_core::ground::fit::Ground;
 use jogo_core::plan::check;
 use jogo_core::plan::curriculum::Season;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::json::Json;
@@ -17,9 +19,7 @@ use crate::state::State;
 use crate::views::team_sessions::{TeamEdition, of_team};
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/teams/{team}/editions/{edition}/own", get().to(show))
-        .route("/teams/{team}/editions/{edition}/own", put().to(settle));
+    config.service(show).service(settle);
 }
 
 /// What a team has of its own, beside what the edition says.
@@ -37,9 +37,9 @@ pub(in crate::api) struct OwnView {
 }
 
 /// Days and ground of a team in an edition.
-#[utoipa::path(get, operation_id = "own_show", path = "/teams/{team}/editions/{edition}/own",
-    params(("team" = Uuid, Path), ("edition" = Uuid, Path)),
-    responses((status = 200, body = OwnView), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "own_show", params(("team" = Uuid, Path), ("edition" = Uuid, Path)),
+    responses((status = 200, body = OwnView)))]
+#[get("/teams/{team}/editions/{edition}/own")]
 pub(in crate::api) async fn show(
     who: SignedIn,
     state: Data<State>,
@@ -72,14 +72,12 @@ pub(in crate::api) struct OwnSaid {
 }
 
 /// Gives a team days or a ground of its own, and fits its plan to them.
-#[utoipa::path(
-    put, operation_id = "own_settle", path = "/teams/{team}/editions/{edition}/own",
-    params(("team" = Uuid, Path), ("edition" = Uuid, Path)), request_body = OwnSaid,
+#[utoipa::path(operation_id = "own_settle", params(("team" = Uuid, Path), ("edition" = Uuid, Path)), request_body = OwnSaid,
     responses(
-        (status = 204), (status = 404, body = Problem), (status = 412, body = Problem),
-        (status = 422, body = Problem),
+        (status = 204), (status = 412, body = Problem),
     ),
 )]
+#[put("/teams/{team}/editions/{edition}/own")]
 pub(in crate::api) async fn settle(
     who: SignedIn,
     state: Data<State>,

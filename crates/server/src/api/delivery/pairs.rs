@@ -1,10 +1,12 @@
 //! Who is kept apart, and who stays together at the stations.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Path, ServiceConfig, put};
+use actix_web::put;
+use actix_web::web::{Data, Path};
 use jogo_core::delivery::pairs::{Pair, faults};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::json::Json;
@@ -14,7 +16,7 @@ use crate::sign_in::rights::Act;
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.route("/teams/{team}/pairs", put().to(set));
+    config.service(set);
 }
 
 /// A wish about two players.
@@ -41,11 +43,11 @@ pub(in crate::api) struct PairWishes {
 }
 
 /// Sets the wishes of a team instead of those that there were, all of them or none.
-#[utoipa::path(
-    put, operation_id = "pairs_set", path = "/teams/{team}/pairs", params(("team" = Uuid, Path)),
+#[utoipa::path(operation_id = "pairs_set", params(("team" = Uuid, Path)),
     request_body = PairWishes,
-    responses((status = 204), (status = 404, body = Problem), (status = 422, body = Problem)),
+    responses((status = 204)),
 )]
+#[put("/teams/{team}/pairs")]
 pub(in crate::api) async fn set(
     who: SignedIn,
     state: Data<State>,

@@ -2,13 +2,15 @@
 
 use std::collections::{BTreeMap, BTreeSet};
 
-use actix_web::web::{Data, Path, ServiceConfig, get};
+use actix_web::get;
+use actix_web::web::{Data, Path};
 use jogo_core::delivery::session::Evening;
 use jogo_core::delivery::stations::{Mix, order, strength};
 use jogo_core::delivery::team_plan::Upset;
 use jogo_store::academy::teams::{Player, Team};
 use serde::Serialize;
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::api::assessment::squad::latest_results;
@@ -22,9 +24,7 @@ use crate::state::State;
 use crate::views::team_sessions::{EveningEntry, LastChange, TeamEdition, of_team, with_changes};
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/teams/{team}/evenings", get().to(list))
-        .route("/teams/{team}/evenings/{edition}/{session}", get().to(show));
+    config.service(list).service(show);
 }
 
 /// A team's evenings in the order of their dates.
@@ -88,8 +88,9 @@ impl Splits {
 }
 
 /// The evenings of a team, in all the editions that it works by.
-#[utoipa::path(get, operation_id = "evenings_list", path = "/teams/{team}/evenings", params(("team" = Uuid, Path)),
-    responses((status = 200, body = Evenings), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "evenings_list", params(("team" = Uuid, Path)),
+    responses((status = 200, body = Evenings)))]
+#[get("/teams/{team}/evenings")]
 pub(in crate::api) async fn list(
     who: SignedIn,
     state: Data<State>,
@@ -101,9 +102,9 @@ pub(in crate::api) async fn list(
 }
 
 /// The running order of an evening, and what was said of its blocks.
-#[utoipa::path(get, operation_id = "evenings_show", path = "/teams/{team}/evenings/{edition}/{session}",
-    params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path)),
-    responses((status = 200, body = TeamEvening), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "evenings_show", params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path)),
+    responses((status = 200, body = TeamEvening)))]
+#[get("/teams/{team}/evenings/{edition}/{session}")]
 pub(in crate::api) async fn show(
     who: SignedIn,
     state: Data<State>,

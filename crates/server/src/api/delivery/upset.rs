@@ -1,12 +1,14 @@
 //! Evenings that fall out or are cut short: the remedies to go on, and taking one back.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Path, Query, ServiceConfig, get, post};
+use actix_web::web::{Data, Path, Query};
+use actix_web::{get, post};
 use jogo_core::delivery::Said;
 use jogo_core::plan::{GoingOn, Remedy, advised};
 use jogo_core::units::Minutes;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::json::Json;
@@ -17,10 +19,7 @@ use crate::state::State;
 use crate::views::team_sessions::{TeamEdition, of_team};
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/teams/{team}/evenings/{edition}/{session}/remedies", get().to(remedies))
-        .route("/teams/{team}/evenings/{edition}/{session}/upset", post().to(go_on))
-        .route("/teams/{team}/editions/{edition}/back", post().to(back));
+    config.service(list_remedies).service(go_on).service(back);
 }
 
 #[derive(Deserialize, IntoParams)]
@@ -106,10 +105,10 @@ fn nothing_said_since(said: &Said, session: usize) -> Answer<()> {
 }
 
 /// The remedies to go on when an evening has only some minutes left.
-#[utoipa::path(get, operation_id = "evenings_remedies", path = "/teams/{team}/evenings/{edition}/{session}/remedies",
-    params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path), OfLeft),
-    responses((status = 200, body = Remedies), (status = 404, body = Problem), (status = 422, body = Problem)))]
-pub(in crate::api) async fn remedies(
+#[utoipa::path(operation_id = "evenings_remedies", params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path), OfLeft),
+    responses((status = 200, body = Remedies), (status = 422, body = Problem)))]
+#[get("/teams/{team}/evenings/{edition}/{session}/remedies")]
+pub(in crate::api) async fn list_remedies(
     who: SignedIn,
     state: Data<State>,
     path: Path<(Uuid, Uuid, usize)>,
@@ -130,14 +129,12 @@ pub(in crate::api) async fn remedies(
 }
 
 /// Goes on in one of the remedies.
-#[utoipa::path(
-    post, operation_id = "evenings_go_on", path = "/teams/{team}/evenings/{edition}/{session}/upset",
-    params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path)), request_body = Chosen,
+#[utoipa::path(operation_id = "evenings_go_on", params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path)), request_body = Chosen,
     responses(
-        (status = 204), (status = 404, body = Problem), (status = 412, body = Problem),
-        (status = 422, body = Problem),
+        (status = 204), (status = 412, body = Problem),
     ),
 )]
+#[post("/teams/{team}/evenings/{edition}/{session}/upset")]
 pub(in crate::api) async fn go_on(
     who: SignedIn,
     state: Data<State>,
@@ -168,14 +165,12 @@ pub(in crate::api) async fn go_on(
 }
 
 /// Takes back the last change of a team's plan; doing so again brings it back.
-#[utoipa::path(
-    post, operation_id = "evenings_back", path = "/teams/{team}/editions/{edition}/back",
-    params(("team" = Uuid, Path), ("edition" = Uuid, Path)), request_body = Latest,
+#[utoipa::path(operation_id = "evenings_back", params(("team" = Uuid, Path), ("edition" = Uuid, Path)), request_body = Latest,
     responses(
-        (status = 204), (status = 404, body = Problem), (status = 412, body = Problem),
-        (status = 422, body = Problem),
+        (status = 204), (status = 412, body = Problem),
     ),
 )]
+#[post("/teams/{team}/editions/{edition}/back")]
 pub(in crate::api) async fn back(
     who: SignedIn,
     state: Data<State>,

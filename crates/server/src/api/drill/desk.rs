@@ -1,6 +1,7 @@
 //! The drill desk: a drill looked at while it is written, and calls for its cues.
 
-use actix_web::web::{Data, ServiceConfig, post};
+use actix_web::post;
+use actix_web::web::Data;
 use jogo_core::drill::cues::{Call, CueWish, MOST_CALLS, calls};
 use jogo_core::drill::desk::{Desk, Setting};
 use jogo_core::drill::dose::expected_tries;
@@ -12,6 +13,7 @@ use jogo_core::input::InputError;
 use jogo_core::units::{Metres, Share};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 
 use crate::api::drill::library::LibraryShelf;
 use crate::api::ground::measured;
@@ -22,7 +24,7 @@ use crate::sign_in::rights::Act;
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.route("/desk", post().to(look)).route("/cues", post().to(call));
+    config.service(look).service(call);
 }
 
 /// A drill as it is just being written, and for whom and where it is looked at.
@@ -58,8 +60,9 @@ pub(in crate::api) struct Looked {
 const WINDOW: (Share, Share) = (Share(0.7), Share(0.9));
 
 /// Looks at a drill: its floor, fit, time, touches, levers and faults. Nothing is kept.
-#[utoipa::path(post, operation_id = "desk_look", path = "/desk", request_body = Looking,
-    responses((status = 200, body = Looked), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "desk_look", request_body = Looking,
+    responses((status = 200, body = Looked)))]
+#[post("/desk")]
 pub(in crate::api) async fn look(
     who: SignedIn,
     state: Data<State>,
@@ -112,8 +115,9 @@ pub(in crate::api) struct Calling {
 }
 
 /// A sequence of calls that nobody can guess. The same seed gives the same sequence.
-#[utoipa::path(post, operation_id = "desk_call", path = "/cues", request_body = Calling,
-    responses((status = 200, body = Vec<Call>), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "desk_call", request_body = Calling,
+    responses((status = 200, body = Vec<Call>)))]
+#[post("/cues")]
 pub(in crate::api) async fn call(who: SignedIn, said: Json<Calling>) -> Answer<Json<Vec<Call>>> {
     who.may(Act::SeeLibrary)?;
     if !(1..=MOST_CALLS).contains(&said.calls) {

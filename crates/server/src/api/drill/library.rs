@@ -1,7 +1,7 @@
 //! The library of drills: found, shown, written, copied, changed, put away.
 
-use actix_web::web::{Data, Path, Query, ServiceConfig, get, post, put, resource};
-use actix_web::{HttpRequest, HttpResponse};
+use actix_web::web::{Data, Path, Query};
+use actix_web::{HttpRequest, HttpResponse, get, post, put};
 use jogo_core::academy::band::Band;
 use jogo_core::drill::levers::Levers;
 use jogo_core::drill::library::{Entry, Wanted};
@@ -15,6 +15,7 @@ use jogo_core::units::{Difficulty, Pace};
 use jogo_store::drill::{KeptDrill, Saved};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
+use utoipa_actix_web::service_config::ServiceConfig;
 
 use crate::api::{Cursor, Page, version, versioned};
 use crate::json::Json;
@@ -25,11 +26,13 @@ use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
     config
-        .service(resource("/drills").route(get().to(list)).route(post().to(create)))
-        .service(resource("/drills/{id}").route(get().to(show)).route(put().to(change)))
-        .route("/drills/{id}/versions/{version}", get().to(earlier))
-        .route("/drills/{id}/archive", post().to(archive))
-        .route("/skills", get().to(skills));
+        .service(list)
+        .service(create)
+        .service(show)
+        .service(change)
+        .service(earlier)
+        .service(archive)
+        .service(list_skills);
 }
 
 /// How large a metre is in the small drawings of the list, in their own units. It is the same in all of them.
@@ -115,10 +118,10 @@ impl LibraryShelf {
 }
 
 /// The drills that are looked for, by their titles.
-#[utoipa::path(
-    get, operation_id = "drills_list", path = "/drills", params(Wanted, Shelved, Cursor),
+#[utoipa::path(operation_id = "drills_list", params(Wanted, Shelved, Cursor),
     responses((status = 200, body = Page<DrillEntry>)),
 )]
+#[get("/drills")]
 pub(in crate::api) async fn list(
     who: SignedIn,
     state: Data<State>,
@@ -206,8 +209,9 @@ async fn view(state: &State, id: &DrillId) -> Answer<HttpResponse> {
 }
 
 /// A drill with its history.
-#[utoipa::path(get, operation_id = "drills_show", path = "/drills/{id}", params(("id" = String, Path)),
-    responses((status = 200, body = DrillView), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "drills_show", params(("id" = String, Path)),
+    responses((status = 200, body = DrillView)))]
+#[get("/drills/{id}")]
 pub(in crate::api) async fn show(
     who: SignedIn,
     state: Data<State>,
@@ -218,9 +222,9 @@ pub(in crate::api) async fn show(
 }
 
 /// An earlier state of a drill.
-#[utoipa::path(get, operation_id = "drills_earlier", path = "/drills/{id}/versions/{version}",
-    params(("id" = String, Path), ("version" = i64, Path)),
-    responses((status = 200, body = Drill), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "drills_earlier", params(("id" = String, Path), ("version" = i64, Path)),
+    responses((status = 200, body = Drill)))]
+#[get("/drills/{id}/versions/{version}")]
 pub(in crate::api) async fn earlier(
     who: SignedIn,
     state: Data<State>,
@@ -238,8 +242,9 @@ async fn sound(state: &State, drill: &Drill) -> Answer<()> {
 }
 
 /// Adds a drill: a new one, or a copy under another name. Sending it twice adds it once.
-#[utoipa::path(post, operation_id = "drills_create", path = "/drills", request_body = Drill,
-    responses((status = 200, body = DrillView), (status = 409, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "drills_create", request_body = Drill,
+    responses((status = 200, body = DrillView), (status = 409, body = Problem)))]
+#[post("/drills")]
 pub(in crate::api) async fn create(
     who: SignedIn,
     state: Data<State>,
@@ -252,11 +257,10 @@ pub(in crate::api) async fn create(
 }
 
 /// Changes a drill; what was before stays in its history, and in every edition that was published with it.
-#[utoipa::path(
-    put, operation_id = "drills_change", path = "/drills/{id}",
-    params(("id" = String, Path), ("If-Match" = String, Header)), request_body = Drill,
-    responses((status = 200, body = DrillView), (status = 412, body = Problem), (status = 422, body = Problem)),
+#[utoipa::path(operation_id = "drills_change", params(("id" = String, Path), ("If-Match" = String, Header)), request_body = Drill,
+    responses((status = 200, body = DrillView)),
 )]
+#[put("/drills/{id}")]
 pub(in crate::api) async fn change(
     who: SignedIn,
     state: Data<State>,
@@ -285,10 +289,10 @@ pub(in crate::api) struct Away {
 }
 
 /// Puts a drill away, so that it is found and planned no more, or brings it back.
-#[utoipa::path(
-    post, operation_id = "drills_archive", path = "/drills/{id}/archive", params(("id" = String, Path)),
-    request_body = Away, responses((status = 200, body = DrillView), (status = 404, body = Problem)),
+#[utoipa::path(operation_id = "drills_archive", params(("id" = String, Path)),
+    request_body = Away, responses((status = 200, body = DrillView)),
 )]
+#[post("/drills/{id}/archive")]
 pub(in crate::api) async fn archive(
     who: SignedIn,
     state: Data<State>,
@@ -306,8 +310,9 @@ pub(in crate::api) async fn archive(
 }
 
 /// All skills of the library, in the order in which they are shown.
-#[utoipa::path(get, operation_id = "drills_skills", path = "/skills", responses((status = 200, body = Vec<Skill>)))]
-pub(in crate::api) async fn skills(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<Skill>>> {
+#[utoipa::path(operation_id = "drills_skills", responses((status = 200, body = Vec<Skill>)))]
+#[get("/skills")]
+pub(in crate::api) async fn list_skills(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<Skill>>> {
     who.may(Act::SeeLibrary)?;
     Ok(Json(state.store.skills().await?))
 }

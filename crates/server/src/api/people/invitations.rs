@@ -1,13 +1,15 @@
 //! Invitations: a link that works once, through which somebody signs in for the first time.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, Path, ServiceConfig, delete, get, post};
+use actix_web::web::{Data, Path};
+use actix_web::{delete, get, post};
 use jiff::ToSpan;
 use jogo_core::input::name_in_files;
 use jogo_store::people::invitations::Invitation;
 use jogo_store::people::{NewPerson, Person};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::api::academy::clubs::name;
@@ -20,12 +22,7 @@ use crate::state::State;
 use crate::{sign_in::passwords, sign_in::secrets};
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/invitations", get().to(list))
-        .route("/invitations", post().to(invite))
-        .route("/invitations/{invitation}", delete().to(withdraw))
-        .route("/join/{token}", get().to(show))
-        .route("/join/{token}", post().to(join));
+    config.service(list).service(invite).service(withdraw).service(show).service(join);
 }
 
 /// How long a link works.
@@ -62,8 +59,9 @@ pub(in crate::api) struct InvitationView {
 }
 
 /// Invites somebody.
-#[utoipa::path(post, operation_id = "invitations_invite", path = "/invitations", request_body = NewInvitation,
-    responses((status = 200, body = Invited), (status = 409, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "invitations_invite", request_body = NewInvitation,
+    responses((status = 200, body = Invited), (status = 409, body = Problem)))]
+#[post("/invitations")]
 pub(in crate::api) async fn invite(
     who: SignedIn,
     state: Data<State>,
@@ -91,10 +89,9 @@ pub(in crate::api) async fn invite(
 }
 
 /// The invitations that can still be taken up.
-#[utoipa::path(
-    get, operation_id = "invitations_list", path = "/invitations",
-    responses((status = 200, body = Vec<InvitationView>)),
+#[utoipa::path(operation_id = "invitations_list", responses((status = 200, body = Vec<InvitationView>)),
 )]
+#[get("/invitations")]
 pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<InvitationView>>> {
     who.may(Act::KeepPeople)?;
     let open = state.store.open_invitations(state.clock.now()).await?.into_iter();
@@ -108,10 +105,9 @@ pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Js
 }
 
 /// Takes an invitation back: its link no longer works.
-#[utoipa::path(
-    delete, operation_id = "invitations_withdraw", path = "/invitations/{invitation}",
-    params(("invitation" = Uuid, Path)), responses((status = 204), (status = 404, body = Problem)),
+#[utoipa::path(operation_id = "invitations_withdraw", params(("invitation" = Uuid, Path)), responses((status = 204)),
 )]
+#[delete("/invitations/{invitation}")]
 pub(in crate::api) async fn withdraw(
     who: SignedIn,
     state: Data<State>,
@@ -140,8 +136,9 @@ async fn open(state: &State, token: &str) -> Answer<Invitation> {
 }
 
 /// What the link invites to. Asks nobody who they are.
-#[utoipa::path(get, operation_id = "invitations_show", path = "/join/{token}", params(("token" = String, Path)),
-    responses((status = 200, body = Welcome), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "invitations_show", security(()), params(("token" = String, Path)),
+    responses((status = 200, body = Welcome)))]
+#[get("/join/{token}")]
 pub(in crate::api) async fn show(state: Data<State>, token: Path<String>) -> Answer<Json<Welcome>> {
     let invitation = open(&state, &token).await?;
     let teams = state.store.teams().await?.into_iter().filter(|team| invitation.teams.contains(&team.id));
@@ -165,14 +162,13 @@ pub(in crate::api) struct Joining {
 }
 
 /// Takes the invitation up, and signs in.
-#[utoipa::path(
-    post, operation_id = "invitations_join", path = "/join/{token}", params(("token" = String, Path)),
+#[utoipa::path(operation_id = "invitations_join", security(()), params(("token" = String, Path)),
     request_body = Joining,
     responses(
-        (status = 200, body = Session), (status = 404, body = Problem), (status = 409, body = Problem),
-        (status = 422, body = Problem),
+        (status = 200, body = Session), (status = 409, body = Problem),
     ),
 )]
+#[post("/join/{token}")]
 pub(in crate::api) async fn join(
     state: Data<State>,
     token: Path<String>,

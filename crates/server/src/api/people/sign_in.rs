@@ -1,31 +1,24 @@
 //! Signing in and out.
 
-use actix_web::web::{Data, ServiceConfig, get, put, resource};
-use actix_web::{HttpRequest, HttpResponse};
+use actix_web::web::Data;
+use actix_web::{HttpRequest, HttpResponse, delete, get, post, put};
 use jogo_core::ids::BandId;
 use jogo_core::units::Metres;
 use jogo_store::people::{Person, Role};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::api::ground::measured;
 use crate::demo;
 use crate::json::Json;
-use crate::problem::{Answer, Problem};
+use crate::problem::Answer;
 use crate::sign_in::{self, SignedIn};
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .service(
-            resource("/session")
-                .route(get().to(show))
-                .route(actix_web::web::post().to(create))
-                .route(actix_web::web::delete().to(end)),
-        )
-        .route("/session/pace", put().to(pace))
-        .route("/samples", get().to(samples));
+    config.service(show).service(create).service(end).service(pace).service(samples);
 }
 
 #[derive(Deserialize, ToSchema)]
@@ -123,10 +116,9 @@ pub(in crate::api) async fn session(state: &State, person: Person) -> Answer<Ses
 }
 
 /// Who is signed in.
-#[utoipa::path(
-    get, operation_id = "session_show", path = "/session",
-    responses((status = 200, body = Session), (status = 401, body = Problem)),
+#[utoipa::path(operation_id = "session_show", responses((status = 200, body = Session)),
 )]
+#[get("/session")]
 pub(in crate::api) async fn show(
     who: SignedIn,
     state: Data<State>,
@@ -140,8 +132,10 @@ pub(in crate::api) async fn show(
 }
 
 /// Signs in.
-#[utoipa::path(post, operation_id = "session_create", path = "/session", request_body = Credentials,
-    responses((status = 200, body = Session), (status = 401, body = Problem), (status = 429, body = Problem)))]
+#[utoipa::path(operation_id = "session_create", security(()), request_body = Credentials,
+    responses((status = 200, body = Session), (status = 401, description = "Name and password do not belong together."),
+        (status = 429, description = "Too many wrong passwords for this name.")))]
+#[post("/session")]
 pub(in crate::api) async fn create(state: Data<State>, said: Json<Credentials>) -> Answer<HttpResponse> {
     let Credentials { login, password } = said.into_inner();
     let (person, cookie) = sign_in::sign_in(&state, &login, password).await?;
@@ -149,7 +143,8 @@ pub(in crate::api) async fn create(state: Data<State>, said: Json<Credentials>) 
 }
 
 /// Signs out.
-#[utoipa::path(delete, operation_id = "session_end", path = "/session", responses((status = 204)))]
+#[utoipa::path(operation_id = "session_end", security(()), responses((status = 204)))]
+#[delete("/session")]
 pub(in crate::api) async fn end(state: Data<State>, request: HttpRequest) -> Answer<HttpResponse> {
     let cookie = sign_in::sign_out(&state, &request).await?;
     Ok(HttpResponse::NoContent().cookie(cookie).finish())
@@ -164,8 +159,9 @@ pub(in crate::api) struct PaceSaid {
 }
 
 /// Keeps the pace of whoever is signed in: from then on every floor they see is laid in it.
-#[utoipa::path(put, operation_id = "session_pace", path = "/session/pace", request_body = PaceSaid,
-    responses((status = 200, body = Session), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "session_pace", request_body = PaceSaid,
+    responses((status = 200, body = Session)))]
+#[put("/session/pace")]
 pub(in crate::api) async fn pace(
     who: SignedIn,
     state: Data<State>,
@@ -177,7 +173,8 @@ pub(in crate::api) async fn pace(
 }
 
 /// The demo's sample people; none outside the demo.
-#[utoipa::path(get, operation_id = "session_samples", path = "/samples", responses((status = 200, body = Vec<Sample>)))]
+#[utoipa::path(operation_id = "session_samples", security(()), responses((status = 200, body = Vec<Sample>)))]
+#[get("/samples")]
 pub(in crate::api) async fn samples(state: Data<State>) -> Answer<Json<Vec<Sample>>> {
     let mut samples = Vec::new();
     if state.demo {

@@ -4,6 +4,7 @@ use std::collections::{BTreeMap, BTreeSet};
 
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Path, Query};
+use actix_web::{get, post};
 use jogo_core::academy::band::Band;
 use jogo_core::assessment::milestones::ready::{of_squad, stage_reached};
 use jogo_core::ground::fit::Ground;
@@ -76,10 +77,9 @@ pub(crate) enum From {
 }
 
 /// The templates, the curricula of earlier seasons, and the skills of each band.
-#[utoipa::path(
-    get, operation_id = "curricula_beginnings", path = "/curricula/beginnings",
-    responses((status = 200, body = Beginnings)),
+#[utoipa::path(operation_id = "curricula_beginnings", responses((status = 200, body = Beginnings)),
 )]
+#[get("/curricula/beginnings")]
 pub(crate) async fn beginnings(who: SignedIn, state: Data<State>) -> Answer<Json<Beginnings>> {
     who.may(Act::Plan)?;
     let template = |(template, wishes)| Beginning { from: From::Template { template }, wishes };
@@ -165,8 +165,9 @@ impl Present {
 }
 
 /// Makes a curriculum and lays its first plan.
-#[utoipa::path(post, operation_id = "curricula_create", path = "/curricula", request_body = NewCurriculum,
-    responses((status = 200, body = CurriculumView), (status = 404, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "curricula_create", request_body = NewCurriculum,
+    responses((status = 200, body = CurriculumView), (status = 404, body = Problem)))]
+#[post("/curricula")]
 pub(crate) async fn create(
     who: SignedIn,
     state: Data<State>,
@@ -214,11 +215,10 @@ pub(crate) struct OfSquads {
 }
 
 /// The goals of a curriculum as they would be from where the squads stand today. Nothing is changed by asking.
-#[utoipa::path(
-    get, operation_id = "curricula_goals_of_squads", path = "/curricula/{id}/goals",
-    params(("id" = Uuid, Path), OfSquads),
-    responses((status = 200, body = Vec<Goal>), (status = 404, body = Problem)),
+#[utoipa::path(operation_id = "curricula_goals_of_squads", params(("id" = Uuid, Path), OfSquads),
+    responses((status = 200, body = Vec<Goal>)),
 )]
+#[get("/curricula/{id}/goals")]
 pub(crate) async fn goals_of_squads(
     who: SignedIn,
     state: Data<State>,

@@ -6,8 +6,8 @@ mod reasons;
 mod so_far;
 mod view;
 
-use actix_web::web::{Data, Path, Query, ServiceConfig, get, post, put, resource};
-use actix_web::{HttpRequest, HttpResponse};
+use actix_web::web::{Data, Path, Query};
+use actix_web::{HttpRequest, HttpResponse, get, post, put};
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::session::Evening;
 use jogo_core::delivery::team_plan::takes_over;
@@ -23,6 +23,7 @@ use jogo_store::delivery::team_plans::{Assigned, Joining};
 use jogo_store::plan::{Change, Draft, NewEdition};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use self::drafts::{aside, draft, edition, problem_of, read};
@@ -40,21 +41,23 @@ use crate::views::team_sessions::TeamEdition;
 
 pub fn routes(config: &mut ServiceConfig) {
     config
-        .service(resource("/curricula").route(get().to(list)).route(post().to(create)))
-        .route("/curricula/beginnings", get().to(beginnings))
-        .service(resource("/curricula/{id}").route(get().to(show)).route(put().to(change)))
-        .route("/curricula/{id}/season", put().to(change_season))
-        .route("/curricula/{id}/edits", post().to(edits))
-        .route("/curricula/{id}/undo", post().to(undo))
-        .route("/curricula/{id}/solve", post().to(solve_again))
-        .route("/curricula/{id}/goals", get().to(goals_of_squads))
-        .route("/curricula/{id}/why", get().to(why))
-        .route("/curricula/{id}/compare", post().to(compared))
-        .route("/curricula/{id}/forecast", get().to(foreseen))
-        .route("/curricula/{id}/so-far", get().to(reached_so_far))
-        .route("/curricula/{id}/sessions/{session}", get().to(evening))
-        .route("/curricula/{id}/editions", post().to(publish))
-        .route("/curricula/{id}/editions/{number}/compared", get().to(compared_with_edition));
+        .service(list)
+        .service(create)
+        .service(beginnings)
+        .service(show)
+        .service(change_wishes)
+        .service(change_season)
+        .service(edits)
+        .service(undo)
+        .service(solve_again)
+        .service(goals_of_squads)
+        .service(why)
+        .service(compared)
+        .service(foreseen)
+        .service(reached_so_far)
+        .service(evening)
+        .service(publish)
+        .service(compared_with_edition);
 }
 
 /// A curriculum in the list.
@@ -84,10 +87,10 @@ async fn kept(
 }
 
 /// All curricula, the latest first.
-#[utoipa::path(
-    get, operation_id = "curricula_list", path = "/curricula", params(Cursor),
+#[utoipa::path(operation_id = "curricula_list", params(Cursor),
     responses((status = 200, body = Page<CurriculumEntry>)),
 )]
+#[get("/curricula")]
 pub(super) async fn list(
     who: SignedIn,
     state: Data<State>,
@@ -107,8 +110,9 @@ pub(super) async fn list(
 }
 
 /// A curriculum with its plan.
-#[utoipa::path(get, operation_id = "curricula_show", path = "/curricula/{id}", params(("id" = Uuid, Path)),
-    responses((status = 200, body = CurriculumView), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "curricula_show", params(("id" = Uuid, Path)),
+    responses((status = 200, body = CurriculumView)))]
+#[get("/curricula/{id}")]
 pub(super) async fn show(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<HttpResponse> {
     who.may(Act::Plan)?;
     let draft = draft(&state, *id).await?;
@@ -116,12 +120,11 @@ pub(super) async fn show(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> A
 }
 
 /// Changes the wishes; the plan stays, and shows where it now breaks a rule.
-#[utoipa::path(
-    put, operation_id = "curricula_change", path = "/curricula/{id}",
-    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Curriculum,
-    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)),
+#[utoipa::path(operation_id = "curricula_change", params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Curriculum,
+    responses((status = 200, body = CurriculumView)),
 )]
-pub(super) async fn change(
+#[put("/curricula/{id}")]
+pub(super) async fn change_wishes(
     who: SignedIn,
     state: Data<State>,
     id: Path<Uuid>,
@@ -136,9 +139,9 @@ pub(super) async fn change(
 }
 
 /// Moves a curriculum into another season; sessions that stay keep their blocks.
-#[utoipa::path(put, operation_id = "curricula_change_season", path = "/curricula/{id}/season",
-    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Season,
-    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "curricula_change_season", params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Season,
+    responses((status = 200, body = CurriculumView)))]
+#[put("/curricula/{id}/season")]
 pub(super) async fn change_season(
     who: SignedIn,
     state: Data<State>,
@@ -155,9 +158,9 @@ pub(super) async fn change_season(
 }
 
 /// Changes the plan by hand, whatever rule that breaks, and says what it costs.
-#[utoipa::path(post, operation_id = "curricula_edits", path = "/curricula/{id}/edits",
-    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Edit,
-    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "curricula_edits", params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Edit,
+    responses((status = 200, body = CurriculumView)))]
+#[post("/curricula/{id}/edits")]
 pub(super) async fn edits(
     who: SignedIn,
     state: Data<State>,
@@ -181,9 +184,9 @@ pub(super) async fn edits(
 }
 
 /// Takes the last change back; nothing happens if there is none.
-#[utoipa::path(post, operation_id = "curricula_undo", path = "/curricula/{id}/undo",
-    params(("id" = Uuid, Path), ("If-Match" = String, Header)),
-    responses((status = 200, body = CurriculumView), (status = 412, body = Problem)))]
+#[utoipa::path(operation_id = "curricula_undo", params(("id" = Uuid, Path), ("If-Match" = String, Header)),
+    responses((status = 200, body = CurriculumView)))]
+#[post("/curricula/{id}/undo")]
 pub(super) async fn undo(
     who: SignedIn,
     state: Data<State>,
@@ -211,11 +214,10 @@ pub(super) struct SolveWish {
 }
 
 /// Lays the plan, around what is locked.
-#[utoipa::path(
-    post, operation_id = "curricula_solve_again", path = "/curricula/{id}/solve",
-    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = SolveWish,
-    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)),
+#[utoipa::path(operation_id = "curricula_solve_again", params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = SolveWish,
+    responses((status = 200, body = CurriculumView)),
 )]
+#[post("/curricula/{id}/solve")]
 pub(super) async fn solve_again(
     who: SignedIn,
     state: Data<State>,
@@ -255,9 +257,9 @@ fn lay(problem: &PlanProblem, plan: &Plan, wish: &SolveWish) -> Answer<(Option<P
 }
 
 /// The running order of a session of the draft.
-#[utoipa::path(get, operation_id = "curricula_evening", path = "/curricula/{id}/sessions/{session}",
-    params(("id" = Uuid, Path), ("session" = usize, Path)),
-    responses((status = 200, body = Evening), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "curricula_evening", params(("id" = Uuid, Path), ("session" = usize, Path)),
+    responses((status = 200, body = Evening)))]
+#[get("/curricula/{id}/sessions/{session}")]
 pub(super) async fn evening(
     who: SignedIn,
     state: Data<State>,
@@ -301,11 +303,10 @@ pub(super) struct EditionWish {
 }
 
 /// Publishes the draft as the next edition, to every team of its band.
-#[utoipa::path(
-    post, operation_id = "curricula_publish", path = "/curricula/{id}/editions",
-    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = EditionWish,
-    responses((status = 200, body = CurriculumView), (status = 412, body = Problem), (status = 422, body = Problem)),
+#[utoipa::path(operation_id = "curricula_publish", params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = EditionWish,
+    responses((status = 200, body = CurriculumView)),
 )]
+#[post("/curricula/{id}/editions")]
 pub(super) async fn publish(
     who: SignedIn,
     state: Data<State>,

@@ -1,6 +1,7 @@
 //! Reasons, comparisons and forecasts of a plan.
 
 use actix_web::web::{Data, Path, Query};
+use actix_web::{get, post};
 use jogo_core::delivery::edition::Edition;
 use jogo_core::ids::SkillId;
 use jogo_core::plan::forecast::{Forecast, Size, forecast};
@@ -38,8 +39,9 @@ pub(crate) struct Why {
 }
 
 /// Why is this here, and why so late?
-#[utoipa::path(get, operation_id = "curricula_why", path = "/curricula/{id}/why", params(("id" = Uuid, Path), Asked),
-    responses((status = 200, body = Why), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "curricula_why", params(("id" = Uuid, Path), Asked),
+    responses((status = 200, body = Why)))]
+#[get("/curricula/{id}/why")]
 pub(crate) async fn why(
     who: SignedIn,
     state: Data<State>,
@@ -83,11 +85,11 @@ pub(crate) struct Compared {
 }
 
 /// Compares the plan with one for the same wishes by another approach, without changing anything.
-#[utoipa::path(
-    post, operation_id = "curricula_compared", path = "/curricula/{id}/compare", params(("id" = Uuid, Path)),
+#[utoipa::path(operation_id = "curricula_compared", params(("id" = Uuid, Path)),
     request_body = CompareWish,
-    responses((status = 200, body = Compared), (status = 404, body = Problem), (status = 422, body = Problem)),
+    responses((status = 200, body = Compared)),
 )]
+#[post("/curricula/{id}/compare")]
 pub(crate) async fn compared(
     who: SignedIn,
     state: Data<State>,
@@ -111,11 +113,10 @@ pub(crate) async fn compared(
 }
 
 /// Compares the plan with the one of an edition: what has become of it since.
-#[utoipa::path(
-    get, operation_id = "curricula_compared_with_edition", path = "/curricula/{id}/editions/{number}/compared",
-    params(("id" = Uuid, Path), ("number" = i64, Path)),
-    responses((status = 200, body = Compared), (status = 404, body = Problem)),
+#[utoipa::path(operation_id = "curricula_compared_with_edition", params(("id" = Uuid, Path), ("number" = i64, Path)),
+    responses((status = 200, body = Compared)),
 )]
+#[get("/curricula/{id}/editions/{number}/compared")]
 pub(crate) async fn compared_with_edition(
     who: SignedIn,
     state: Data<State>,
@@ -135,8 +136,9 @@ pub(crate) async fn compared_with_edition(
 }
 
 /// How many of the squad will be where by which week, if the plan is done as it stands.
-#[utoipa::path(get, operation_id = "curricula_foreseen", path = "/curricula/{id}/forecast", params(("id" = Uuid, Path)),
-    responses((status = 200, body = Forecast), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "curricula_foreseen", params(("id" = Uuid, Path)),
+    responses((status = 200, body = Forecast)))]
+#[get("/curricula/{id}/forecast")]
 pub(crate) async fn foreseen(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<Forecast>> {
     who.may(Act::Plan)?;
     let draft = draft(&state, *id).await?;

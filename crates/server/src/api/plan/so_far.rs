@@ -3,6 +3,7 @@
 
 use std::sync::Arc;
 
+use actix_web::get;
 use actix_web::web::{Data, Path};
 use jogo_core::assessment::milestones::ready::stages_had;
 use jogo_core::delivery::team_plan::as_run;
@@ -14,7 +15,7 @@ use uuid::Uuid;
 use super::drafts::{aside, draft, edition, problem_of};
 use super::reasons::foreseen_by;
 use crate::json::Json;
-use crate::problem::{Answer, Problem};
+use crate::problem::Answer;
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
@@ -22,8 +23,9 @@ use crate::views::assessment::{Assessment, Bands, stands};
 use crate::views::team_sessions::{TeamEdition, editions_of};
 
 /// How far the squads that work by a curriculum have come so far, and the rates that follow.
-#[utoipa::path(get, operation_id = "curricula_so_far", path = "/curricula/{id}/so-far", params(("id" = Uuid, Path)),
-    responses((status = 200, body = SoFar), (status = 404, body = Problem)))]
+#[utoipa::path(operation_id = "curricula_so_far", params(("id" = Uuid, Path)),
+    responses((status = 200, body = SoFar)))]
+#[get("/curricula/{id}/so-far")]
 pub(crate) async fn reached_so_far(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<SoFar>> {
     who.may(Act::Plan)?;
     let draft = draft(&state, *id).await?;

@@ -1,7 +1,7 @@
 //! Calendars: a coach's evenings as iCalendar (RFC 5545), read through an address that holds a secret.
 
-use actix_web::web::{Data, Path, ServiceConfig, delete, post};
-use actix_web::{HttpResponse, http::header};
+use actix_web::web::{Data, Path};
+use actix_web::{HttpResponse, delete, http::header, post};
 use icalendar::{Calendar, Component, Event, EventStatus, Property};
 use jiff::Timestamp;
 use jogo_core::delivery::edition::Edition;
@@ -10,6 +10,7 @@ use jogo_core::units::Minutes;
 use jogo_store::academy::teams::Team;
 use serde::Serialize;
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
@@ -19,7 +20,7 @@ use crate::state::State;
 use crate::views::team_sessions::{TeamEdition, editions_of, held, order_in_lines};
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.route("/session/calendar", post().to(make)).route("/session/calendar", delete().to(end));
+    config.service(make).service(end);
 }
 
 /// The address of a calendar. It is shown this once.
@@ -29,10 +30,9 @@ pub(in crate::api) struct CalendarAddress {
 }
 
 /// Makes an address for one's own calendar; an earlier one no longer works.
-#[utoipa::path(
-    post, operation_id = "calendars_make", path = "/session/calendar",
-    responses((status = 200, body = CalendarAddress), (status = 403, body = Problem)),
+#[utoipa::path(operation_id = "calendars_make", responses((status = 200, body = CalendarAddress)),
 )]
+#[post("/session/calendar")]
 pub(in crate::api) async fn make(who: SignedIn, state: Data<State>) -> Answer<Json<CalendarAddress>> {
     who.may(Act::Coach)?;
     let token = secrets::token()?;
@@ -41,10 +41,9 @@ pub(in crate::api) async fn make(who: SignedIn, state: Data<State>) -> Answer<Js
 }
 
 /// Lets the address go.
-#[utoipa::path(
-    delete, operation_id = "calendars_end", path = "/session/calendar",
-    responses((status = 204), (status = 403, body = Problem)),
+#[utoipa::path(operation_id = "calendars_end", responses((status = 204)),
 )]
+#[delete("/session/calendar")]
 pub(in crate::api) async fn end(who: SignedIn, state: Data<State>) -> Answer<HttpResponse> {
     who.may(Act::Coach)?;
     state.store.end_feed(who.0.id).await?;

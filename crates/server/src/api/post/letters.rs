@@ -1,25 +1,24 @@
 //! The outbox: what the academy wrote to its coaches; and where somebody gets post.
 
 use actix_web::HttpResponse;
-use actix_web::web::{Data, ServiceConfig, get, post, put};
+use actix_web::web::Data;
+use actix_web::{get, post, put};
 use jogo_store::post::letters::{Kind, Letter};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
+use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::json::Json;
 use crate::post;
 use crate::post::transport::Post;
-use crate::problem::{Answer, Problem};
+use crate::problem::Answer;
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config
-        .route("/letters", get().to(list))
-        .route("/letters", post().to(deliver))
-        .route("/session/email", put().to(set_address));
+    config.service(list).service(deliver).service(set_address);
 }
 
 /// A letter.
@@ -71,14 +70,16 @@ async fn outbox(state: &State) -> Answer<Json<Outbox>> {
 }
 
 /// What the academy wrote.
-#[utoipa::path(get, operation_id = "letters_list", path = "/letters", responses((status = 200, body = Outbox)))]
+#[utoipa::path(operation_id = "letters_list", responses((status = 200, body = Outbox)))]
+#[get("/letters")]
 pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Outbox>> {
     who.may(Act::KeepPeople)?;
     outbox(&state).await
 }
 
 /// Writes what is due now, and sends what has not left.
-#[utoipa::path(post, operation_id = "letters_deliver", path = "/letters", responses((status = 200, body = Outbox)))]
+#[utoipa::path(operation_id = "letters_deliver", responses((status = 200, body = Outbox)))]
+#[post("/letters")]
 pub(in crate::api) async fn deliver(who: SignedIn, state: Data<State>) -> Answer<Json<Outbox>> {
     who.may(Act::KeepPeople)?;
     post::deliver(&state).await?;
@@ -94,8 +95,9 @@ pub(in crate::api) struct EmailSaid {
 }
 
 /// Keeps where one gets post.
-#[utoipa::path(put, operation_id = "letters_set_address", path = "/session/email", request_body = EmailSaid,
-    responses((status = 204), (status = 422, body = Problem)))]
+#[utoipa::path(operation_id = "letters_set_address", request_body = EmailSaid,
+    responses((status = 204)))]
+#[put("/session/email")]
 pub(in crate::api) async fn set_address(
     who: SignedIn,
     state: Data<State>,

@@ -6,6 +6,7 @@ mod bad_input;
 mod benchmarks;
 mod calendars;
 mod deliver;
+mod described;
 mod drills;
 mod home;
 mod letters;
@@ -114,14 +115,18 @@ where
 {
     /// Sends a request as it is.
     pub async fn send(&self, request: TestRequest) -> Answered {
-        let response = call_service(&self.service, request.to_request()).await;
+        let request = request.to_request();
+        let asked = (request.method().clone(), request.path().to_owned());
+        let response = call_service(&self.service, request).await;
         let header = |name| response.headers().get(name).and_then(|v| v.to_str().ok()).map(str::to_owned);
         let (kind, etag) =
             (header(http::header::CONTENT_TYPE).unwrap_or_default(), header(http::header::ETAG));
         let cookie = response.response().cookies().next().map(Cookie::into_owned);
         let status = response.status();
         let body = serde_json::from_slice(&read_body(response).await).unwrap_or(Value::Null);
-        Answered { status, kind, body, etag, cookie }
+        let answered = Answered { status, kind, body, etag, cookie };
+        described::holds(&asked, &answered);
+        answered
     }
 
     /// Signs in as a sample person.

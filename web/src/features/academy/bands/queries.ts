@@ -1,12 +1,14 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { api, data, type Schemas } from '../../../api/client'
+import { drillKeys } from '../../drill/keys'
+import { academyKeys } from '../keys'
 
 /** Changes of bands and of what holds for the whole academy. Drills look different afterwards. */
 export function useBandChanges() {
   const queries = useQueryClient()
   const lookAgain = () => {
-    void queries.invalidateQueries({ queryKey: ['desk'] })
-    void queries.invalidateQueries({ queryKey: ['drills'] })
+    void queries.invalidateQueries({ queryKey: drillKeys.desks })
+    void queries.invalidateQueries({ queryKey: drillKeys.lists })
   }
   const change = useMutation({
     mutationFn: ({ band, version }: { band: Schemas['Band']; version: number }) =>
@@ -17,7 +19,7 @@ export function useBandChanges() {
         }),
       ),
     onSuccess: (bands) => {
-      queries.setQueryData(['bands'], bands)
+      queries.setQueryData(academyKeys.bands, bands)
       lookAgain()
     },
   })
@@ -25,7 +27,7 @@ export function useBandChanges() {
     mutationFn: ({ academy, version }: { academy: Schemas['Academy']; version: number }) =>
       data(api.PUT('/academy', { params: { header: { 'If-Match': `"${version}"` } }, body: academy })),
     onSuccess: (view) => {
-      queries.setQueryData(['academy'], view)
+      queries.setQueryData(academyKeys.academy, view)
       lookAgain()
     },
   })

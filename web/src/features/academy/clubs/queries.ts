@@ -1,13 +1,17 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, type Schemas } from '../../../api/client'
+import { deliveryKeys } from '../../delivery/keys'
+import { peopleKeys } from '../../people/keys'
+import { academyKeys } from '../keys'
 
-export const useClubs = () => useQuery({ queryKey: ['clubs'], queryFn: () => data(api.GET('/clubs')) })
+export const useClubs = () =>
+  useQuery({ queryKey: academyKeys.clubs, queryFn: () => data(api.GET('/clubs')) })
 
 export const usePeople = (enabled: boolean) =>
-  useQuery({ queryKey: ['people'], queryFn: () => data(api.GET('/people')), enabled })
+  useQuery({ queryKey: peopleKeys.all, queryFn: () => data(api.GET('/people')), enabled })
 
 export const useInvitations = (enabled: boolean) =>
-  useQuery({ queryKey: ['invitations'], queryFn: () => data(api.GET('/invitations')), enabled })
+  useQuery({ queryKey: peopleKeys.invitations, queryFn: () => data(api.GET('/invitations')), enabled })
 
 type Change =
   | { add: 'club'; body: Schemas['NewClub'] }
@@ -32,8 +36,8 @@ export function useChange() {
     },
     onSuccess: () =>
       Promise.all(
-        ['clubs', 'people', 'invitations', 'delivery'].map((key) =>
-          queries.invalidateQueries({ queryKey: [key] }),
+        [academyKeys.clubs, peopleKeys.all, peopleKeys.invitations, deliveryKeys.boards].map((queryKey) =>
+          queries.invalidateQueries({ queryKey }),
         ),
       ),
   })
@@ -43,6 +47,6 @@ export function useInvite() {
   const queries = useQueryClient()
   return useMutation({
     mutationFn: (body: Schemas['NewInvitation']) => data(api.POST('/invitations', { body })),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['invitations'] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: peopleKeys.invitations }),
   })
 }

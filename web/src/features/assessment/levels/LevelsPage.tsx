@@ -1,4 +1,5 @@
 // Levels: clubs side by side, by milestones and by tests.
+
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useQuery } from '@tanstack/react-query'
@@ -9,6 +10,7 @@ import { Choice } from '../../../ui/Choice'
 import { LEVELS, LevelSteps } from '../../../ui/levels'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { useBands } from '../../drill/queries'
+import { assessmentKeys } from '../keys'
 import { MilestoneTable } from './MilestoneTable'
 import { TestClubs } from './TestClubs'
 
@@ -53,7 +55,7 @@ export function LevelsPage() {
 
 function Milestones({ band }: { band: string }) {
   const shares = useQuery({
-    queryKey: ['levels', 'milestones', band],
+    queryKey: assessmentKeys.levels('milestones', band),
     queryFn: () => data(api.GET('/levels/milestones', { params: { query: { band } } })),
   })
   if (shares.isError) return <ErrorNote error={shares.error} />
@@ -65,7 +67,7 @@ function Milestones({ band }: { band: string }) {
 
 function Tests({ band }: { band: string }) {
   const levels = useQuery({
-    queryKey: ['levels', 'tests', band],
+    queryKey: assessmentKeys.levels('tests', band),
     queryFn: () => data(api.GET('/levels', { params: { query: { band } } })),
   })
   if (levels.isError) return <ErrorNote error={levels.error} />

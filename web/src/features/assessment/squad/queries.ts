@@ -1,10 +1,11 @@
 import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, newId, type Schemas } from '../../../api/client'
 import { useOutbox } from '../../../storage/outbox'
+import { assessmentKeys } from '../keys'
 
 export const squadOf = (team: string) =>
   queryOptions({
-    queryKey: ['squad', team],
+    queryKey: assessmentKeys.squad(team),
     queryFn: () => data(api.GET('/teams/{team}/squad', { params: { path: { team } } })),
   })
 
@@ -12,7 +13,7 @@ export const useSquad = (team: string) => useQuery(squadOf(team))
 
 export const boardOf = (team: string) =>
   queryOptions({
-    queryKey: ['board', team],
+    queryKey: assessmentKeys.board(team),
     queryFn: () => data(api.GET('/teams/{team}/board', { params: { path: { team } } })),
   })
 
@@ -49,7 +50,7 @@ export function useBoard(team: string) {
 
 export const passportOf = (team: string, player: string) =>
   queryOptions({
-    queryKey: ['passport', team, player],
+    queryKey: assessmentKeys.passport(team, player),
     queryFn: () => data(api.GET('/teams/{team}/players/{player}', { params: { path: { team, player } } })),
   })
 
@@ -61,8 +62,9 @@ export function useErase(team: string, player: string) {
   return useMutation({
     mutationFn: () => api.DELETE('/teams/{team}/players/{player}', { params: { path: { team, player } } }),
     onSuccess: () => {
-      for (const key of ['squad', 'board', 'sheet']) void queries.invalidateQueries({ queryKey: [key, team] })
-      queries.removeQueries({ queryKey: ['passport', team, player] })
+      for (const of of ['squad', 'board', 'sheets'] as const)
+        void queries.invalidateQueries({ queryKey: assessmentKeys[of](team) })
+      queries.removeQueries({ queryKey: assessmentKeys.passport(team, player) })
     },
   })
 }
@@ -92,9 +94,9 @@ export function useAddPlayers(team: string) {
         body: { players: players.map((player) => ({ id: newId(), ...player })) },
       }),
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ['squad', team] })
-      void queries.invalidateQueries({ queryKey: ['board', team] })
-      void queries.invalidateQueries({ queryKey: ['sheet', team] })
+      void queries.invalidateQueries({ queryKey: assessmentKeys.squad(team) })
+      void queries.invalidateQueries({ queryKey: assessmentKeys.board(team) })
+      void queries.invalidateQueries({ queryKey: assessmentKeys.sheets(team) })
     },
   })
 }

@@ -1,15 +1,17 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, type Schemas } from '../../../api/client'
+import { progressionKeys } from '../../progression/keys'
+import { assessmentKeys } from '../keys'
 
 export type Thresholds = Schemas['Thresholds']
 export type Moved = Record<string, Thresholds>
 
 export const useTests = () =>
-  useQuery({ queryKey: ['standards'], queryFn: () => data(api.GET('/standards')) })
+  useQuery({ queryKey: assessmentKeys.standards, queryFn: () => data(api.GET('/standards')) })
 
 export const useScale = (test: string | undefined, percentiles: Schemas['Percentiles'] | null) =>
   useQuery({
-    queryKey: ['standards', test, percentiles],
+    queryKey: assessmentKeys.scale(test, percentiles),
     queryFn: () =>
       data(
         api.GET('/standards/{test}', { params: { path: { test: test ?? '' }, query: percentiles ?? {} } }),
@@ -21,7 +23,7 @@ export const useScale = (test: string | undefined, percentiles: Schemas['Percent
 /** Where the results stand under thresholds that are only thought of. */
 export const useWeighed = (test: string, moved: Moved) =>
   useQuery({
-    queryKey: ['weighed', test, moved],
+    queryKey: assessmentKeys.weighed(test, moved),
     queryFn: () =>
       data(api.POST('/standards/{test}/weighed', { params: { path: { test } }, body: { bands: moved } })),
     enabled: Object.keys(moved).length > 0,
@@ -34,8 +36,8 @@ export function useSetStandards(test: string) {
     mutationFn: (body: { from: string; bands: Moved }) =>
       api.PUT('/standards/{test}', { params: { path: { test } }, body }),
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ['standards'] })
-      void queries.invalidateQueries({ queryKey: ['levels'] })
+      void queries.invalidateQueries({ queryKey: assessmentKeys.standards })
+      void queries.invalidateQueries({ queryKey: assessmentKeys.allLevels })
     },
   })
 }
@@ -46,7 +48,7 @@ export function usePutMilestone(test: string) {
   return useMutation({
     mutationFn: (milestone: Schemas['Milestone']) =>
       api.PUT('/milestones/{id}', { params: { path: { id: milestone.id } }, body: milestone }),
-    onSuccess: () => void queries.invalidateQueries({ queryKey: ['standards', test] }),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: assessmentKeys.standard(test) }),
   })
 }
 
@@ -55,20 +57,20 @@ export function useDropMilestone(test: string) {
   const queries = useQueryClient()
   return useMutation({
     mutationFn: (id: string) => api.DELETE('/milestones/{id}', { params: { path: { id } } }),
-    onSuccess: () => void queries.invalidateQueries({ queryKey: ['standards', test] }),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: assessmentKeys.standard(test) }),
   })
 }
 
 /** A test as it is written, for changing it. */
 export const useWrittenTest = (test: string | null) =>
   useQuery({
-    queryKey: ['test', test],
+    queryKey: assessmentKeys.test(test),
     queryFn: () => data(api.GET('/tests/{id}', { params: { path: { id: test ?? '' } } })),
     enabled: test !== null,
   })
 
 /** What shows a test after it has become another. */
-const OF_TESTS = [['standards'], ['test'], ['map'], ['levels'], ['squad'], ['board'], ['sheet'], ['passport']]
+const OF_TESTS = [assessmentKeys.all, progressionKeys.map]
 
 /** Keeps a test; a fresh one never takes the place of another. */
 export function usePutTest() {

@@ -1,11 +1,12 @@
 import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, newId, type Schemas, type Side } from '../../../api/client'
 import { put, useOutbox } from '../../../storage/outbox'
+import { assessmentKeys } from '../keys'
 
 /** The sheet of today, or of a day that is read back from paper. */
 export const sheetOf = (team: string, test: string, day: string | null = null) =>
   queryOptions({
-    queryKey: ['sheet', team, test, day],
+    queryKey: assessmentKeys.sheet(team, test, day),
     queryFn: () =>
       data(
         api.GET('/teams/{team}/tests/{test}', {
@@ -115,8 +116,8 @@ export function useReadIn(team: string) {
       }
     },
     onSuccess: () => {
-      for (const key of ['sheet', 'squad', 'board', 'passport'])
-        void queries.invalidateQueries({ queryKey: [key, team] })
+      for (const of of ['sheets', 'squad', 'board', 'passports'] as const)
+        void queries.invalidateQueries({ queryKey: assessmentKeys[of](team) })
     },
   })
 }
@@ -124,7 +125,7 @@ export function useReadIn(team: string) {
 /** Where a pair of gates joins; it stays the same while this page is open. */
 export function useOpenGates(team: string) {
   const queries = useQueryClient()
-  const key = ['joining', team]
+  const key = assessmentKeys.joining(team)
   const joining =
     useQuery<Schemas['GatesJoin'] | null>({
       queryKey: key,
@@ -144,7 +145,7 @@ const LOOK_MS = 600
 /** What the gates saw, looked at again and again. */
 export const useGates = (team: string, code: string | undefined, test: string) =>
   useQuery({
-    queryKey: ['gates', team, code, test],
+    queryKey: assessmentKeys.gates(team, code, test),
     queryFn: () =>
       data(
         api.GET('/teams/{team}/gates/{code}', {

@@ -1,4 +1,5 @@
 // Evenings: clubs and teams by weeks, planned against delivered.
+
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import MenuItem from '@mui/material/MenuItem'
@@ -18,6 +19,7 @@ import { asPercent, Figure } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { Spoken } from '../../../ui/Spoken'
 import { useCurricula } from '../../plan/queries'
+import { deliveryKeys } from '../keys'
 import { WeekInspector } from './WeekInspector'
 
 const total = (minutes: number[]) => minutes.reduce((all, m) => all + m, 0)
@@ -28,7 +30,7 @@ export function EveningsPage() {
   const published = curricula.data?.items.filter((c) => c.edition !== null && c.edition !== undefined) ?? []
   const id = address.get('curriculum') ?? published[0]?.id
   const delivery = useQuery({
-    queryKey: ['delivery', id],
+    queryKey: deliveryKeys.board(id),
     queryFn: () => data(api.GET('/curricula/{id}/delivery', { params: { path: { id: id ?? '' } } })),
     enabled: id !== undefined,
   })

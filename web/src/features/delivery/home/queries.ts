@@ -1,17 +1,18 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, newId, type Schemas } from '../../../api/client'
+import { deliveryKeys } from '../keys'
 
 /** The page that players open; nobody is asked who they are. */
 export const useHomePage = (token: string) =>
   useQuery({
-    queryKey: ['home', token],
+    queryKey: deliveryKeys.home(token),
     queryFn: () => data(api.GET('/home/{token}', { params: { path: { token } } })),
   })
 
 /** What a coach hands out. */
 export const useHandout = (team: string) =>
   useQuery({
-    queryKey: ['handout', team],
+    queryKey: deliveryKeys.handout(team),
     queryFn: () => data(api.GET('/teams/{team}/home', { params: { path: { team } } })),
   })
 
@@ -20,7 +21,7 @@ export type Report = Omit<Schemas['ReportSaid'], 'id' | 'said_at'>
 export function useReport(team: string) {
   const queries = useQueryClient()
   const params = { path: { team } }
-  const onSuccess = () => queries.invalidateQueries({ queryKey: ['handout', team] })
+  const onSuccess = () => queries.invalidateQueries({ queryKey: deliveryKeys.handout(team) })
   return {
     report: useMutation({
       mutationFn: (said: Report) =>

@@ -1,9 +1,10 @@
 import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, type Schemas } from '../../../api/client'
+import { deliveryKeys } from '../keys'
 
 export const eveningsOf = (team: string) =>
   queryOptions({
-    queryKey: ['evenings', team],
+    queryKey: deliveryKeys.evenings(team),
     queryFn: () => data(api.GET('/teams/{team}/evenings', { params: { path: { team } } })),
   })
 
@@ -11,7 +12,7 @@ export const useEvenings = (team: string) => useQuery(eveningsOf(team))
 
 export const eveningOf = (team: string, edition: string, session: number) =>
   queryOptions({
-    queryKey: ['evening', team, edition, session],
+    queryKey: deliveryKeys.evening(team, edition, session),
     queryFn: () =>
       data(
         api.GET('/teams/{team}/evenings/{edition}/{session}', {
@@ -33,7 +34,7 @@ export const tonightOf = (evenings: Schemas['EveningEntry'][], today: string) =>
 /** The ways to go on when an evening has only some minutes left. */
 export const useRemedies = (team: string, edition: string, session: number, left: number, enabled: boolean) =>
   useQuery({
-    queryKey: ['remedies', team, edition, session, left],
+    queryKey: deliveryKeys.remedies(team, edition, session, left),
     queryFn: () =>
       data(
         api.GET('/teams/{team}/evenings/{edition}/{session}/remedies', {
@@ -46,8 +47,8 @@ export const useRemedies = (team: string, edition: string, session: number, left
 
 const renewEvenings = (queries: ReturnType<typeof useQueryClient>, team: string) =>
   Promise.all([
-    queries.invalidateQueries({ queryKey: ['evening', team] }),
-    queries.invalidateQueries({ queryKey: ['evenings', team] }),
+    queries.invalidateQueries({ queryKey: deliveryKeys.eveningsRead(team) }),
+    queries.invalidateQueries({ queryKey: deliveryKeys.evenings(team) }),
   ])
 
 /** The evenings are read anew only once whoever asked has gone on: their screen may be gone by then. */
@@ -74,7 +75,7 @@ export function usePairs(team: string) {
   return useMutation({
     mutationFn: (pairs: Schemas['PairWish'][]) =>
       api.PUT('/teams/{team}/pairs', { params: { path: { team } }, body: { pairs } }),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['evening', team] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: deliveryKeys.eveningsRead(team) }),
   })
 }
 

@@ -15,6 +15,7 @@ import { texts } from '../../../texts/en'
 import { NumberField } from '../../../ui/fields'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { SeasonFields } from '../../plan/SeasonFields'
+import { deliveryKeys } from '../keys'
 
 interface Props {
   team: string
@@ -27,7 +28,7 @@ export function OwnDialog({ team, edition, onClose }: Props) {
   const params = { path: { team, edition } }
   const queries = useQueryClient()
   const own = useQuery({
-    queryKey: ['own', team, edition],
+    queryKey: deliveryKeys.own(team, edition),
     queryFn: () => data(api.GET('/teams/{team}/editions/{edition}/own', { params })),
     gcTime: 0,
   })
@@ -35,7 +36,7 @@ export function OwnDialog({ team, edition, onClose }: Props) {
     mutationFn: (body: Schemas['OwnSaid']) =>
       api.PUT('/teams/{team}/editions/{edition}/own', { params, body }),
     onSuccess: () => {
-      for (const key of [['evenings', team], ['evening', team], ['delivery']])
+      for (const key of [deliveryKeys.evenings(team), deliveryKeys.eveningsRead(team), deliveryKeys.boards])
         void queries.invalidateQueries({ queryKey: key })
       onClose()
     },

@@ -1,15 +1,20 @@
 // Who is signed in.
-import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { api, data, ProblemError } from './client'
+
+import { hashKey, type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { api, data, ProblemError } from '../../api/client'
+import { deliveryKeys } from '../delivery/keys'
+import { drillKeys } from '../drill/keys'
+import { planKeys } from '../plan/keys'
+import { peopleKeys } from './keys'
 
 export function useSession() {
   const queries = useQueryClient()
   return useQuery({
-    queryKey: ['session'],
+    queryKey: peopleKeys.session,
     queryFn: async () => {
       try {
         const session = await data(api.GET('/session'))
-        const before = queries.getQueryData<typeof session | null>(['session'])
+        const before = queries.getQueryData<typeof session | null>(peopleKeys.session)
         if (before && before.id !== session.id) forgetOthers(queries)
         return session
       } catch (error) {
@@ -22,12 +27,15 @@ export function useSession() {
 }
 
 export const useSamples = () =>
-  useQuery({ queryKey: ['samples'], queryFn: () => data(api.GET('/samples')), staleTime: Infinity })
+  useQuery({ queryKey: peopleKeys.samples, queryFn: () => data(api.GET('/samples')), staleTime: Infinity })
+
+/** What is asked for whoever is signed in. */
+const MINE = [peopleKeys.session, peopleKeys.samples].map((key) => hashKey(key))
 
 /** What one person has read is not shown to the next. */
 const forgetOthers = (queries: QueryClient) =>
   queries.removeQueries({
-    predicate: ({ queryKey }) => queryKey[0] !== 'session' && queryKey[0] !== 'samples',
+    predicate: ({ queryHash }) => !MINE.includes(queryHash),
   })
 
 export function useSignIn() {
@@ -36,7 +44,7 @@ export function useSignIn() {
     mutationFn: (body: { login: string; password: string }) => data(api.POST('/session', { body })),
     onSuccess: (session) => {
       forgetOthers(queries)
-      queries.setQueryData(['session'], session)
+      queries.setQueryData(peopleKeys.session, session)
     },
   })
 }
@@ -46,7 +54,7 @@ export function useSignOut() {
   return useMutation({
     mutationFn: () => api.DELETE('/session'),
     onSuccess: () => {
-      queries.setQueryData(['session'], null)
+      queries.setQueryData(peopleKeys.session, null)
       forgetOthers(queries)
     },
   })
@@ -55,7 +63,7 @@ export function useSignOut() {
 /** The address of one's own calendar: made, made anew, let go. */
 export function useCalendar() {
   const queries = useQueryClient()
-  const again = () => queries.invalidateQueries({ queryKey: ['session'] })
+  const again = () => queries.invalidateQueries({ queryKey: peopleKeys.session })
   return {
     make: useMutation({ mutationFn: () => data(api.POST('/session/calendar')), onSuccess: again }),
     end: useMutation({ mutationFn: () => api.DELETE('/session/calendar'), onSuccess: again }),
@@ -67,7 +75,7 @@ export function useSetEmail() {
   const queries = useQueryClient()
   return useMutation({
     mutationFn: (email: string | null) => api.PUT('/session/email', { body: { email } }),
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['session'] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: peopleKeys.session }),
   })
 }
 
@@ -77,9 +85,9 @@ export function useSetPace() {
   return useMutation({
     mutationFn: (pace_m: number | null) => data(api.PUT('/session/pace', { body: { pace_m } })),
     onSuccess: (session) => {
-      queries.setQueryData(['session'], session)
-      for (const laid of ['evening', 'draft-evening', 'desk', 'drills'])
-        void queries.invalidateQueries({ queryKey: [laid] })
+      queries.setQueryData(peopleKeys.session, session)
+      for (const queryKey of [deliveryKeys.allEvenings, planKeys.evenings, drillKeys.desks, drillKeys.lists])
+        void queries.invalidateQueries({ queryKey })
     },
   })
 }

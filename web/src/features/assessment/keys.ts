@@ -1,0 +1,25 @@
+/** By which keys the assessment room asks: squads, tests and results, standards, levels. */
+export const assessmentKeys = {
+  all: ['assessment'],
+  squad: (team: string) => ['assessment', 'squad', team],
+  board: (team: string) => ['assessment', 'board', team],
+  sheets: (team: string) => ['assessment', 'sheet', team],
+  sheetsOf: (team: string, test: string) => ['assessment', 'sheet', team, test],
+  sheet: (team: string, test: string, day: string | null) => ['assessment', 'sheet', team, test, day],
+  passports: (team: string) => ['assessment', 'passport', team],
+  passport: (team: string, player: string) => ['assessment', 'passport', team, player],
+  joining: (team: string) => ['assessment', 'joining', team],
+  gates: (team: string, code: string | undefined, test: string) => ['assessment', 'gates', team, code, test],
+  standards: ['assessment', 'standards'],
+  standard: (test: string | undefined) => ['assessment', 'standards', test],
+  scale: (test: string | undefined, percentiles: object | null) => [
+    'assessment',
+    'standards',
+    test,
+    percentiles,
+  ],
+  weighed: (test: string, moved: object) => ['assessment', 'weighed', test, moved],
+  test: (test: string | null) => ['assessment', 'test', test],
+  allLevels: ['assessment', 'levels'],
+  levels: (of: 'milestones' | 'tests', band: string) => ['assessment', 'levels', of, band],
+} as const

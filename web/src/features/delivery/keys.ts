@@ -1,0 +1,26 @@
+/** By which keys the delivery room asks: sessions of a team, its home page, how the teams are getting on. */
+export const deliveryKeys = {
+  evenings: (team: string) => ['delivery', 'evenings', team],
+  allEvenings: ['delivery', 'evening'],
+  eveningsRead: (team: string) => ['delivery', 'evening', team],
+  evening: (team: string, edition: string, session: number) => [
+    'delivery',
+    'evening',
+    team,
+    edition,
+    session,
+  ],
+  remedies: (team: string, edition: string, session: number, left: number) => [
+    'delivery',
+    'remedies',
+    team,
+    edition,
+    session,
+    left,
+  ],
+  own: (team: string, edition: string) => ['delivery', 'own', team, edition],
+  boards: ['delivery', 'board'],
+  board: (curriculum: string | undefined) => ['delivery', 'board', curriculum],
+  home: (token: string) => ['delivery', 'home', token],
+  handout: (team: string) => ['delivery', 'handout', team],
+} as const

@@ -1,0 +1,8 @@
+/** By which keys the drill room asks: the library, a drill, the desk. */
+export const drillKeys = {
+  lists: ['drill', 'list'],
+  list: (wanted: object) => ['drill', 'list', wanted],
+  drill: (id: string | undefined) => ['drill', 'drill', id],
+  desks: ['drill', 'desk'],
+  desk: (looking: object | null | undefined) => ['drill', 'desk', looking],
+} as const

@@ -1,0 +1,2 @@
+/** By which keys the post room asks. */
+export const postKeys = { letters: ['post', 'letters'] } as const
