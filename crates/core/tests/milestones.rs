@@ -108,7 +108,9 @@ fn standing(evidence: Evidence, trials: &[Trial<u8>], said: &[Override], on: Dat
 #[case::not_yet_kept(&[(0, 12.0), (7, 12.0), (27, 12.0)], MilestoneState::Met, Some(7))]
 #[case::kept_after_21_days(&[(0, 12.0), (7, 12.0), (28, 12.0)], MilestoneState::Kept, Some(28))]
 #[case::not_kept_by_a_miss(&[(0, 12.0), (7, 12.0), (27, 12.0), (28, 3.0)], MilestoneState::Met, Some(7))]
-#[case::slipped_and_back(&[(0, 12.0), (7, 12.0), (9, 3.0), (11, 4.0), (13, 12.0), (15, 12.0)], MilestoneState::Met, Some(15))]
+#[case::slipped_and_back(
+    &[(0, 12.0), (7, 12.0), (9, 3.0), (11, 4.0), (13, 12.0), (15, 12.0)], MilestoneState::Met, Some(15),
+)]
 #[case::slipped_and_back_later(
     &[(0, 12.0), (7, 12.0), (28, 3.0), (30, 4.0), (40, 12.0), (42, 12.0)], MilestoneState::Kept, Some(42),
 )]

@@ -115,8 +115,8 @@ pub struct Edited {
 /// Does an edit. The locks of the problem are those before it.
 ///
 /// Errs where the edit names a session, block, variant or skill that is not there, or minutes that the variant does not
-/// allow: with its place in the edit's JSON form and what would be right. An edit may break rules; what it breaks is for
-/// [`check`](crate::plan::check) to say. Time: O(blocks); an edit that looks for the best place tries each place of one
+/// allow: with its place in the edit's JSON form and what would be right. An edit may break rules; what it breaks is
+/// for [`check`](crate::plan::check) to say. Time: O(blocks); an edit that looks for the best place tries each place of one
 /// session with each variant that serves, each weighed anew in time that does not grow with the plan.
 ///
 /// ```

@@ -153,8 +153,8 @@ fn name<'p>(problem: &'p Problem, id: &'p str) -> &'p str {
 
 /// Why a skill comes when it comes, and what it misses: a sentence each.
 ///
-/// Nothing if the problem has no such skill. Time: O(blocks × skills), and one weighing for each place of the sessions in
-/// which the skill might have come earlier.
+/// Nothing if the problem has no such skill. Time: O(blocks × skills), and one weighing for each place of the sessions
+/// in which the skill might have come earlier.
 ///
 /// ```
 /// use jogo_core::plan::problem::example::{ExampleSize, example};

@@ -6,10 +6,10 @@ use utoipa::OpenApi;
 use utoipa::openapi::content::Content;
 use utoipa::openapi::path::{Operation, Parameter, ParameterIn, PathItem};
 use utoipa::openapi::security::{ApiKey, ApiKeyValue, SecurityRequirement, SecurityScheme};
-use utoipa::openapi::{RefOr, Response, ResponseBuilder};
+use utoipa::openapi::{Ref, RefOr, Response, ResponseBuilder};
 use utoipa_actix_web::AppExt;
 
-use crate::problem::{LARGEST_BODY, Problem};
+use crate::problem::Problem;
 use crate::sign_in::COOKIE;
 
 /// What a problem is sent as.
@@ -19,11 +19,25 @@ const SIGN_IN: &str = "sign_in";
 
 #[derive(OpenApi)]
 #[openapi(
-    info(title = "Jogo", description = "Plan, deliver and assess technical football for children."),
+    info(title = "Jogo", description = "Plan, deliver and assess technical football for children.\n\n\
+        Whatever goes wrong is said as a problem (RFC 9457). A body has at most 256 kB."),
     servers((url = "/api/v1")),
     components(schemas(Problem))
 )]
 struct Head;
+
+/// What any route of a kind may answer, beside what it says of itself.
+const COMMON: [(&str, &str); 9] = [
+    ("400", "The request cannot be read."),
+    ("401", "Nobody is signed in."),
+    ("403", "The person’s role does not include this, or it was sent from another site."),
+    ("404", "There is no such thing that this person can see."),
+    ("412", "It has been changed meanwhile."),
+    ("413", "The body is larger than is taken."),
+    ("422", "The body can be read, but not used; `errors` says where and how to mend it."),
+    ("428", "If-Match does not say which version is changed."),
+    ("500", "Something went wrong in Jogo; nothing was changed."),
+];
 
 /// The description of every route.
 pub fn description() -> utoipa::openapi::OpenApi {
@@ -32,6 +46,11 @@ pub fn description() -> utoipa::openapi::OpenApi {
     let cookie = ApiKeyValue::with_description(COOKIE, "Set by signing in: POST /session.");
     if let Some(components) = &mut api.components {
         components.add_security_scheme(SIGN_IN, SecurityScheme::ApiKey(ApiKey::Cookie(cookie)));
+        for (status, says) in COMMON {
+            let mut problem = ResponseBuilder::new().description(says).build();
+            as_problem(&mut problem);
+            components.responses.insert(format!("Problem{status}"), RefOr::T(problem));
+        }
     }
     for item in api.paths.paths.values_mut() {
         for (operation, writes) in operations(item) {
@@ -59,25 +78,18 @@ fn complete(operation: &mut Operation, writes: bool) {
     let has = |place: ParameterIn| known.iter().any(|parameter| parameter.parameter_in == place);
     let versioned = known.iter().any(|parameter| parameter.name == "If-Match");
     let reads_body = operation.request_body.is_some();
-    let too_large = format!("The body is larger than {LARGEST_BODY} bytes.");
-    let all = [
-        ("400", has(ParameterIn::Query) || reads_body, "The request cannot be read."),
-        ("401", !open, "Nobody is signed in."),
-        (
-            "403",
-            !open || writes,
-            "The person’s role does not include this, or it was sent from another site.",
-        ),
-        ("404", has(ParameterIn::Path), "There is no such thing that this person can see."),
-        ("412", versioned, "It has been changed meanwhile."),
-        ("413", reads_body, &too_large),
-        ("422", reads_body, "The body can be read, but not used; `errors` says where and how to mend it."),
-        ("428", versioned, "If-Match does not say which version is changed."),
-        ("500", true, "Something went wrong in Jogo; nothing was changed."),
-    ];
-    for (status, _, says) in all.into_iter().filter(|(_, may_be, _)| *may_be) {
-        let problem = || RefOr::T(ResponseBuilder::new().description(says).build());
-        operation.responses.responses.entry(status.to_owned()).or_insert_with(problem);
+    let may_be = |status: &str| match status {
+        "400" => has(ParameterIn::Query) || reads_body,
+        "401" => !open,
+        "403" => !open || writes,
+        "404" => has(ParameterIn::Path),
+        "412" | "428" => versioned,
+        "413" | "422" => reads_body,
+        _ => true,
+    };
+    for (status, _) in COMMON.iter().filter(|(status, _)| may_be(status)) {
+        let common = || RefOr::Ref(Ref::from_response_name(format!("Problem{status}")));
+        operation.responses.responses.entry((*status).to_owned()).or_insert_with(common);
     }
     for (status, response) in &mut operation.responses.responses {
         if let (RefOr::T(response), true) = (response, status.starts_with(['4', '5'])) {
@@ -96,6 +108,6 @@ fn said_here<T>(said: &RefOr<T>) -> Option<&T> {
 /// Whatever goes wrong is said as a problem.
 fn as_problem(response: &mut Response) {
     response.content.clear();
-    let schema = utoipa::openapi::Ref::from_schema_name("Problem");
+    let schema = Ref::from_schema_name("Problem");
     response.content.insert(PROBLEM.to_owned(), RefOr::T(Content::new(Some(schema))));
 }

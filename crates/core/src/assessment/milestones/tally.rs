@@ -20,7 +20,8 @@ impl Tally {
     ///
     /// ```
     /// use jogo_core::assessment::milestones::{MilestoneState, tally::Tally};
-    /// let squad = Tally::of([MilestoneState::Kept, MilestoneState::Met, MilestoneState::Slipped, MilestoneState::NotSeen]);
+    /// let squad = [MilestoneState::Kept, MilestoneState::Met, MilestoneState::Slipped, MilestoneState::NotSeen];
+    /// let squad = Tally::of(squad);
     /// assert_eq!((squad.have, squad.of), (2, 4));
     /// ```
     pub fn of(states: impl IntoIterator<Item = MilestoneState>) -> Tally {

@@ -36,12 +36,22 @@ pub fn holds(asked: &(Method, String), answered: &Answered) {
         assert!(elsewhere || status == "404", "{asked:?} is not described: {answered:?}");
         return;
     };
-    let response = &operation["responses"][status];
+    let said = &operation["responses"][status];
+    let response = match said["$ref"].as_str() {
+        Some(common) => description().pointer(common.trim_start_matches('#')).unwrap(),
+        None => said,
+    };
     assert!(response.is_object(), "{asked:?} may answer {status}, which is not described: {answered:?}");
     let written = response["content"].as_object().map(|content| content.keys().cloned().collect::<Vec<_>>());
     let written = written.unwrap_or_default();
     let told = kind.is_empty() && written.is_empty() || written.iter().any(|known| known == kind);
     assert!(told, "{asked:?} answers {status} as `{kind}`, described as {written:?}");
+}
+
+#[test]
+fn the_limit_that_is_described_is_the_one_that_holds() {
+    let says = description()["info"]["description"].as_str().unwrap();
+    assert!(says.contains(&format!("at most {} kB", crate::problem::LARGEST_BODY / 1000)), "{says}");
 }
 
 #[test]
