@@ -8,7 +8,7 @@ mkdir -p target
 # features.
 cargo build --quiet --locked --workspace
 target/debug/jogo openapi > target/openapi.json
-web/node_modules/.bin/openapi-typescript target/openapi.json --default-non-nullable=false \
+web/node_modules/.bin/openapi-typescript target/openapi.json --default-non-nullable=false --enum-values \
     --output target/schema.ts >/dev/null
 if [ "${1:-}" = "--check" ]; then
     diff -q web/src/api/schema.ts target/schema.ts >/dev/null || { echo "web/src/api/schema.ts is stale: run make client" >&2; exit 1; }

@@ -1687,6 +1687,8 @@ export interface components {
             players: components["schemas"]["BoardPlayer"][];
             team: string;
             tests: components["schemas"]["TestView"][];
+            /** @description What each verdict of a coach says, so that a phone without network can show it. */
+            verdicts: components["schemas"]["VerdictSays"][];
         };
         BoardPlayer: {
             /**
@@ -5201,6 +5203,11 @@ export interface components {
          * @enum {string}
          */
         Verdict: "met" | "not_yet" | "as_evidence";
+        /** @description What a verdict says. */
+        VerdictSays: {
+            state?: components["schemas"]["MilestoneState"] | null;
+            verdict: components["schemas"]["Verdict"];
+        };
         /** @description The shortest way from where a squad is to a stage of a skill. */
         Way: {
             /**
@@ -8373,3 +8380,196 @@ export interface operations {
         };
     };
 }
+type FlattenedDeepRequired<T> = {
+    [K in keyof T]-?: FlattenedDeepRequired<T[K] extends unknown[] | undefined | null ? Extract<T[K], unknown[]>[number] : T[K]>;
+};
+type ReadonlyArray<T> = [
+    Exclude<T, undefined>
+] extends [
+    unknown[]
+] ? Readonly<Exclude<T, undefined>> : Readonly<Exclude<T, undefined>[]>;
+export const pathsTeamsTeamResultsGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/results"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
+export const pathsTeamsTeamRosterGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/roster"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
+export const ballSizeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["BallSize"]> = ["age_size", "one_smaller", "tennis_ball"];
+export const betterValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Better"]> = ["higher", "lower"];
+export const cautionValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Caution"]> = ["aerial", "heading", "ball_underfoot", "contact", "hard_floor", "jumping", "reaction_crowding", "throw_in_service"];
+export const chainValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Chain"]> = ["single", "two_joined", "three_or_more"];
+export const changeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Change"]> = ["margin", "groups", "tighter", "squad"];
+export const clashingOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Clashing"], {
+    kind: unknown;
+}>["kind"]> = ["session"];
+export const clashingOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Clashing"], {
+    kind: unknown;
+}>["kind"]> = ["strand"];
+export const clashingOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Clashing"], {
+    kind: unknown;
+}>["kind"]> = ["stage"];
+export const clashingOneOf3KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Clashing"], {
+    kind: unknown;
+}>["kind"]> = ["goals"];
+export const clashingOneOf4KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Clashing"], {
+    kind: unknown;
+}>["kind"]> = ["held"];
+export const contestValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Contest"]> = ["none", "own_score", "partner"];
+export const doseOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Dose"], {
+    kind: unknown;
+}>["kind"]> = ["timed"];
+export const doseOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Dose"], {
+    kind: unknown;
+}>["kind"]> = ["reps"];
+export const doseOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Dose"], {
+    kind: unknown;
+}>["kind"]> = ["laps"];
+export const doseOneOf3KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Dose"], {
+    kind: unknown;
+}>["kind"]> = ["tries"];
+export const doseOneOf4KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Dose"], {
+    kind: unknown;
+}>["kind"]> = ["streak"];
+export const doubtValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Doubt"]> = ["line_missing", "no_start", "no_stop", "started_twice", "said_twice", "clock_went_back", "out_of_range"];
+export const editOneOf0EditValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Edit"], {
+    edit: unknown;
+}>["edit"]> = ["minutes"];
+export const editOneOf1EditValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Edit"], {
+    edit: unknown;
+}>["edit"]> = ["stage"];
+export const editOneOf2EditValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Edit"], {
+    edit: unknown;
+}>["edit"]> = ["replace"];
+export const editOneOf3EditValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Edit"], {
+    edit: unknown;
+}>["edit"]> = ["remove"];
+export const editOneOf4EditValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Edit"], {
+    edit: unknown;
+}>["edit"]> = ["show"];
+export const editOneOf5EditValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Edit"], {
+    edit: unknown;
+}>["edit"]> = ["move"];
+export const editOneOf6EditValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Edit"], {
+    edit: unknown;
+}>["edit"]> = ["split"];
+export const editOneOf7EditValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Edit"], {
+    edit: unknown;
+}>["edit"]> = ["lock"];
+export const editOneOf8EditValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Edit"], {
+    edit: unknown;
+}>["edit"]> = ["unlock"];
+export const editOneOf9EditValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Edit"], {
+    edit: unknown;
+}>["edit"]> = ["forget"];
+export const eyesValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Eyes"]> = ["free", "up", "call"];
+export const feetValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Feet"]> = ["both", "either", "strong", "other"];
+export const findingKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["FindingKind"]> = ["circle", "unknown", "later_band", "no_drill", "unused_test", "no_milestone", "redundant", "lonely"];
+export const footValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Foot"]> = ["strong", "other"];
+export const fromOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["From"], {
+    kind: unknown;
+}>["kind"]> = ["template"];
+export const fromOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["From"], {
+    kind: unknown;
+}>["kind"]> = ["curriculum"];
+export const fromOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["From"], {
+    kind: unknown;
+}>["kind"]> = ["skills"];
+export const gateOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Gate"], {
+    kind: unknown;
+}>["kind"]> = ["milestone"];
+export const gateOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Gate"], {
+    kind: unknown;
+}>["kind"]> = ["test"];
+export const groupValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Group"]> = ["move_on", "other_foot", "consolidate"];
+export const levelValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Level"]> = ["starting", "building", "secure", "stretching"];
+export const leverValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Lever"]> = ["tempo", "motion", "eyes", "side", "touches", "space", "ball", "service", "chain", "pressure", "contest"];
+export const mendOneOf0ActionValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Mend"], {
+    action: unknown;
+}>["action"]> = ["drop_need"];
+export const mendOneOf1ActionValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Mend"], {
+    action: unknown;
+}>["action"]> = ["move_band"];
+export const mendOneOf2ActionValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Mend"], {
+    action: unknown;
+}>["action"]> = ["drop_gate"];
+export const milestoneStateValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["MilestoneState"]> = ["not_seen", "on_the_way", "slipped", "met", "kept"];
+export const motionValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Motion"]> = ["on_the_spot", "forward", "both_directions"];
+export const originValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Origin"]> = ["entered", "gates", "read_in"];
+export const outcomeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Outcome"]> = ["done", "short", "skipped"];
+export const partValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Part"]> = ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11"];
+export const pathKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PathKind"]> = ["dribble", "run", "pass", "serve"];
+export const phaseKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PhaseKind"]> = ["explain", "work", "rest"];
+export const presentOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Present"], {
+    kind: unknown;
+}>["kind"]> = ["as_written"];
+export const presentOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Present"], {
+    kind: unknown;
+}>["kind"]> = ["of_band"];
+export const presentOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Present"], {
+    kind: unknown;
+}>["kind"]> = ["of_team"];
+export const pressureValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Pressure"]> = ["none", "shadow", "passive", "live"];
+export const protocolOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Protocol"], {
+    kind: unknown;
+}>["kind"]> = ["count"];
+export const protocolOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Protocol"], {
+    kind: unknown;
+}>["kind"]> = ["course"];
+export const protocolOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Protocol"], {
+    kind: unknown;
+}>["kind"]> = ["streak"];
+export const protocolOneOf3KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Protocol"], {
+    kind: unknown;
+}>["kind"]> = ["hits"];
+export const protocolOneOf4KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Protocol"], {
+    kind: unknown;
+}>["kind"]> = ["bounces"];
+export const protocolOneOf5KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Protocol"], {
+    kind: unknown;
+}>["kind"]> = ["distance"];
+export const protocolOneOf6KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Protocol"], {
+    kind: unknown;
+}>["kind"]> = ["points"];
+export const ranValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Ran"]> = ["one_down", "one_up"];
+export const reasonOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Reason"], {
+    kind: unknown;
+}>["kind"]> = ["nothing_seen"];
+export const reasonOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Reason"], {
+    kind: unknown;
+}>["kind"]> = ["missing"];
+export const reasonOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Reason"], {
+    kind: unknown;
+}>["kind"]> = ["all_met"];
+export const reasonOneOf3KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Reason"], {
+    kind: unknown;
+}>["kind"]> = ["other_foot"];
+export const remedyValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Remedy"]> = ["shift", "squeeze", "skip"];
+export const roleViewValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["RoleView"]> = ["director", "club_lead", "coach"];
+export const ruleValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Rule"]> = ["form", "H1", "H2", "H3", "H4", "H5", "H6", "H7", "H8", "H9"];
+export const runOutcomeOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["RunOutcome"], {
+    kind: unknown;
+}>["kind"]> = ["running"];
+export const runOutcomeOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["RunOutcome"], {
+    kind: unknown;
+}>["kind"]> = ["good"];
+export const runOutcomeOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["RunOutcome"], {
+    kind: unknown;
+}>["kind"]> = ["doubtful"];
+export const serviceValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Service"]> = ["own_toss", "rolled", "firm", "mixed_speeds", "high"];
+export const sideValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Side"]> = ["left", "right"];
+export const sidePolicyValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["SidePolicy"]> = ["equal", "other_more", "strong_first", "not_sided"];
+export const sideRuleValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["SideRule"]> = ["together", "each", "alternate"];
+export const sidesValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Sides"]> = ["strong", "alternate", "other"];
+export const spaceValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Space"]> = ["wide", "usual", "tight"];
+export const stageValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Stage"]> = ["form", "flow", "scan", "contest"];
+export const strandValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Strand"]> = ["ball_mastery", "dribbling", "receiving", "passing"];
+export const summaryValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Summary"]> = ["best", "mean", "median"];
+export const surfaceValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Surface"]> = ["inside", "outside", "sole", "laces", "toe", "heel", "thigh", "chest", "head"];
+export const tempoValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Tempo"]> = ["own_pace", "in_rhythm", "fast"];
+export const toldOneOf0OfValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Told"], {
+    of: unknown;
+}>["of"]> = ["block"];
+export const toldOneOf1OfValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Told"], {
+    of: unknown;
+}>["of"]> = ["player"];
+export const toldOneOf2OfValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Told"], {
+    of: unknown;
+}>["of"]> = ["note"];
+export const touchesValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Touches"]> = ["free", "two", "one"];
+export const verdictValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Verdict"]> = ["met", "not_yet", "as_evidence"];

@@ -1,7 +1,7 @@
 // Words of which one or several are chosen; chosen ones are filled.
-import Box from '@mui/material/Box'
-import ButtonBase from '@mui/material/ButtonBase'
-import { useTheme } from '@mui/material/styles'
+import { type Theme, useTheme } from '@mui/material/styles'
+import ToggleButton from '@mui/material/ToggleButton'
+import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import type { ReactNode } from 'react'
 
 interface Props<T extends string> {
@@ -15,6 +15,9 @@ interface Props<T extends string> {
   framed?: boolean
 }
 
+const filled = (on: boolean, { ink, paper }: Theme['floor']) =>
+  on ? { bgcolor: ink, color: paper } : { bgcolor: paper, color: ink }
+
 export function Choice<T extends string>({
   label,
   options,
@@ -26,33 +29,39 @@ export function Choice<T extends string>({
 }: Props<T>) {
   const { floor } = useTheme()
   return (
-    <Box role="group" aria-label={label} sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
+    <ToggleButtonGroup
+      aria-label={label}
+      value={[...chosen]}
+      disabled={disabled}
+      sx={{ flexWrap: 'wrap', gap: 0.5 }}
+    >
       {options.map((option) => {
         const on = chosen.includes(option)
         return (
-          <ButtonBase
+          <ToggleButton
             key={option}
-            aria-pressed={on}
-            disabled={disabled}
+            value={option}
             onClick={() => onToggle(option)}
             sx={{
               px: 1,
+              py: 0,
               minHeight: 28,
               font: 'inherit',
               fontSize: '0.9rem',
+              textTransform: 'none',
               gap: 0.5,
-              border: `1px solid ${on ? floor.ink : floor.hair}`,
-              borderRadius: '2px',
-              bgcolor: on && !framed ? floor.ink : floor.paper,
-              color: on && !framed ? floor.paper : floor.ink,
+              color: floor.ink,
+              // In the group each stands for itself.
+              '&&': { border: `1px solid ${on ? floor.ink : floor.hair}`, borderRadius: '2px', m: 0 },
+              '&&, &&:hover': filled(on && !framed, floor),
               ...(on && framed && { boxShadow: `inset 0 0 0 2px ${floor.ink}`, fontWeight: 650 }),
               '@media (pointer: coarse)': { minHeight: 44 },
             }}
           >
             {says(option)}
-          </ButtonBase>
+          </ToggleButton>
         )
       })}
-    </Box>
+    </ToggleButtonGroup>
   )
 }

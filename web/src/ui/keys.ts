@@ -1,4 +1,5 @@
 import { useEffect } from 'react'
+import { tinykeys } from 'tinykeys'
 
 /** Whether a key belongs to a field that somebody types into. */
 export function isTyping(event: KeyboardEvent): boolean {
@@ -15,15 +16,36 @@ export function isTyping(event: KeyboardEvent): boolean {
   )
 }
 
-/** Keys of a tool that is on the screen: it comes before the page around it. `press` says whether it took the key. */
-export function useToolKeys(press: (key: string) => boolean) {
+/** Whether a key goes to something that takes Enter for itself. */
+export const onControl = ({ target }: KeyboardEvent) =>
+  target instanceof HTMLElement && target.closest('button, a, summary') !== null
+
+/** Signs that some keyboards have only with Shift. */
+const spelled = (key: string) => (/^[^\p{L}]$/u.test(key) ? [key, `Shift+${key}`] : [key])
+
+/** What keys do, by their names as the library spells them; one that answers false has not taken its key. */
+export type Acts = Record<string, (event: KeyboardEvent) => unknown>
+
+interface How {
+  /** While a dialog is open. */
+  paused?: boolean
+  /** A tool that is on the screen takes its keys before the page around it, and each only once. */
+  first?: boolean
+}
+
+/** Keys of a page, while nobody types. Keys with Ctrl, or its like, also act while somebody does. */
+export function useKeys(acts: Acts, { paused = false, first = false }: How = {}) {
   useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (isTyping(event) || event.repeat || !press(event.key)) return
-      event.preventDefault()
-      event.stopImmediatePropagation()
+    if (paused) return
+    const bound = ([key, act]: [string, Acts[string]]): [string, typeof act][] => {
+      const onKey = (event: KeyboardEvent) => {
+        if (!key.startsWith('$mod') && (isTyping(event) || (first && event.repeat))) return
+        if (act(event) === false) return
+        event.preventDefault()
+        if (first) event.stopImmediatePropagation()
+      }
+      return spelled(key).map((name) => [name, onKey])
     }
-    window.addEventListener('keydown', onKey, { capture: true })
-    return () => window.removeEventListener('keydown', onKey, { capture: true })
+    return tinykeys(window, Object.fromEntries(Object.entries(acts).flatMap(bound)), { capture: first })
   })
 }

@@ -1,9 +1,11 @@
 // Levels are steps of height: one to four bars.
+
 import { useTheme } from '@mui/material/styles'
 import type { Level } from '../api/client'
+import { levelValues } from '../api/schema'
 import { texts } from '../texts/en'
 
-export const LEVELS: Level[] = ['starting', 'building', 'secure', 'stretching']
+export const LEVELS: readonly Level[] = levelValues
 
 export function LevelSteps({ level, size = 18 }: { level: Level | null | undefined; size?: number }) {
   const { ink, hair } = useTheme().floor

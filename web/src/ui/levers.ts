@@ -1,24 +1,40 @@
 // The levers and their settings, in words.
 import type { Schemas } from '../api/client'
+import {
+  ballSizeValues,
+  chainValues,
+  contestValues,
+  eyesValues,
+  leverValues,
+  motionValues,
+  pressureValues,
+  serviceValues,
+  sidesValues,
+  spaceValues,
+  tempoValues,
+  touchesValues,
+} from '../api/schema'
 import { texts } from '../texts/en'
 
 /** All settings of every lever, the easier ones first. */
-export const SETTINGS: { [L in keyof Required<Schemas['Levers']>]: Required<Schemas['Levers']>[L][] } = {
-  tempo: ['own_pace', 'in_rhythm', 'fast'],
-  motion: ['on_the_spot', 'forward', 'both_directions'],
-  eyes: ['free', 'up', 'call'],
-  side: ['strong', 'alternate', 'other'],
-  touches: ['free', 'two', 'one'],
-  space: ['wide', 'usual', 'tight'],
-  ball: ['age_size', 'one_smaller', 'tennis_ball'],
-  service: ['own_toss', 'rolled', 'firm', 'mixed_speeds', 'high'],
-  chain: ['single', 'two_joined', 'three_or_more'],
-  pressure: ['none', 'shadow', 'passive', 'live'],
-  contest: ['none', 'own_score', 'partner'],
+export const SETTINGS: {
+  readonly [L in keyof Required<Schemas['Levers']>]: readonly Required<Schemas['Levers']>[L][]
+} = {
+  tempo: tempoValues,
+  motion: motionValues,
+  eyes: eyesValues,
+  side: sidesValues,
+  touches: touchesValues,
+  space: spaceValues,
+  ball: ballSizeValues,
+  service: serviceValues,
+  chain: chainValues,
+  pressure: pressureValues,
+  contest: contestValues,
 }
 
-export type LeverName = keyof typeof SETTINGS
-export const LEVERS = Object.keys(SETTINGS) as LeverName[]
+export type LeverName = Schemas['Lever']
+export const LEVERS = leverValues
 
 /** Every lever at its easiest; what a rung does not say stands there. */
 export const EASIEST = Object.fromEntries(

@@ -1,8 +1,10 @@
 // Stages are fillings: Form hollow, Flow half, Scan full with a slit left open, Contest full and crossed.
+
 import { useTheme } from '@mui/material/styles'
 import type { Stage, Strand } from '../api/client'
+import { stageValues } from '../api/schema'
 
-export const STAGES: Stage[] = ['form', 'flow', 'scan', 'contest']
+export const STAGES: readonly Stage[] = stageValues
 
 interface BarProps {
   stage: Stage

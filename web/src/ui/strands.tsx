@@ -1,8 +1,10 @@
 // A strand is a line on the floor: a colour and a stroke, so that it reads in print and for every eye.
+
 import { useTheme } from '@mui/material/styles'
 import type { Strand } from '../api/client'
+import { strandValues } from '../api/schema'
 
-export const STRANDS: Strand[] = ['ball_mastery', 'dribbling', 'receiving', 'passing']
+export const STRANDS: readonly Strand[] = strandValues
 
 interface LineProps {
   strand: Strand

@@ -1,6 +1,8 @@
 // How much is done, for one band.
+
 import Box from '@mui/material/Box'
 import type { Schemas } from '../../api/client'
+import { sideRuleValues } from '../../api/schema'
 import { texts } from '../../texts/en'
 import { NumberField, SelectCell } from '../../ui/fields'
 
@@ -16,7 +18,7 @@ const FIRST: { [K in Kind]: Extract<Dose, { kind: K }> } = {
   streak: { kind: 'streak', target: 10, cap_s: 90, try_s: 3 },
 }
 const KINDS = Object.keys(FIRST) as Kind[]
-const SIDES: Schemas['SideRule'][] = ['together', 'each', 'alternate']
+const SIDES = sideRuleValues
 
 /** The numbers of each kind; those with a question mark may stay empty. */
 const NUMBERS: Record<Kind, string[]> = {

@@ -11,7 +11,7 @@ import { draft } from '../../storage/remembered'
 import { texts } from '../../texts/en'
 import { FloorDrawing } from '../../ui/FloorDrawing'
 import { asTime } from '../../ui/figures'
-import { isTyping } from '../../ui/keys'
+import { useKeys } from '../../ui/keys'
 import { EASIEST, LEVERS, type LeverName, set } from '../../ui/levers'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { DrillForm } from './DrillForm'
@@ -101,19 +101,15 @@ function Desk({ view }: { view: Schemas['DrillView'] | null }) {
     const title = texts.desk.copyOf(drill.title).slice(0, 60)
     create.mutate({ ...drill, title, id: `${nameFor(title)}-${Date.now().toString(36)}` }, { onSuccess: go })
   }
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if ((event.ctrlKey || event.metaKey) && event.key === 's') {
-        event.preventDefault()
-        if (changed && !saving) store()
-      }
-      if (isTyping(event)) return
-      if (event.key === 'z') takeBack()
-      if (event.key === '+' && looked.data?.one_up) setLevers(set(looked.data.one_up.levers))
-      if (event.key === '-' && looked.data?.one_down) setLevers(set(looked.data.one_down.levers))
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
+  const toRung = (rung: { levers: Schemas['Levers'] } | null | undefined) =>
+    rung && setLevers(set(rung.levers))
+  useKeys({
+    '$mod+s': () => {
+      if (changed && !saving) store()
+    },
+    z: takeBack,
+    '+': () => toRung(looked.data?.one_up),
+    '-': () => toRung(looked.data?.one_down),
   })
 
   const error = save.error ?? create.error ?? putAway.error

@@ -6,7 +6,7 @@ import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
-import { isTyping } from '../../ui/keys'
+import { useKeys } from '../../ui/keys'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { STRANDS, StrandSwatch } from '../../ui/strands'
 import { DrillCard, ScaleBar } from './DrillCard'
@@ -51,18 +51,10 @@ export function DrillsPage({ editable }: { editable: boolean }) {
     })
   useEffect(() => setAddress(asked, { replace: true }), [asked, setAddress])
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (isTyping(event)) return
-      if (event.key === '/') {
-        event.preventDefault()
-        document.getElementById('drill-words')?.focus()
-      }
-      if (event.key === 'n' && editable) void navigate('/drills/new')
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [editable, navigate])
+  useKeys({
+    '/': () => document.getElementById('drill-words')?.focus(),
+    n: () => (editable ? void navigate('/drills/new') : false),
+  })
 
   return (
     <Box

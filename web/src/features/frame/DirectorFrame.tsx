@@ -3,12 +3,12 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
-import { Suspense, useEffect, useState } from 'react'
+import { Suspense, useState } from 'react'
 import { NavLink, Outlet, useLocation } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { Fallen } from '../../ui/Fallen'
-import { isTyping } from '../../ui/keys'
+import { useKeys } from '../../ui/keys'
 import { Legend } from '../../ui/Legend'
 import { Loading } from '../../ui/notes'
 import { Spoken } from '../../ui/Spoken'
@@ -26,13 +26,7 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
   const [legend, setLegend] = useState(false)
   const { floor } = useTheme()
   const { pathname } = useLocation()
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.key === '?' && !isTyping(event)) setLegend(true)
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  }, [])
+  useKeys({ '?': () => setLegend(true) })
   return (
     <Box
       sx={{

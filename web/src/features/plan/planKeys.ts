@@ -1,7 +1,6 @@
 // What the keys do on the plan.
-import { useEffect } from 'react'
 import type { Curriculum } from '../../api/client'
-import { isTyping } from '../../ui/keys'
+import { type Acts, onControl, useKeys } from '../../ui/keys'
 import { STAGES } from '../../ui/stages'
 import type { At } from './PlanPage'
 import type { Edit } from './queries'
@@ -53,14 +52,15 @@ export function usePlanKeys({
     )
   const minutes = (by: number) =>
     onBlock((place) => ({ edit: 'minutes', ...place, minutes: (laid?.minutes ?? 0) + by }))
-  const acts: Record<string, () => void> = {
+  const acts: Acts = {
     ArrowRight: () => onStep(0, 1),
     ArrowLeft: () => onStep(0, -1),
     ArrowDown: () => onStep(1, 0),
     ArrowUp: () => onStep(-1, 0),
     'Shift+ArrowRight': toSession(1),
     'Shift+ArrowLeft': toSession(-1),
-    Enter: () => {
+    Enter: (event) => {
+      if (onControl(event)) return false
       onOpen()
       requestAnimationFrame(() => document.querySelector<HTMLElement>('[data-open-block]')?.focus())
     },
@@ -77,19 +77,5 @@ export function usePlanKeys({
     z: onUndo,
     p: onPublish,
   }
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (isTyping(event) || paused) return
-      const onControl =
-        event.target instanceof HTMLElement && event.target.closest('button, a, summary') !== null
-      if (event.key === 'Enter' && onControl) return
-      const act = acts[(event.shiftKey && event.key.startsWith('Arrow') ? 'Shift+' : '') + event.key]
-      if (act) {
-        event.preventDefault()
-        act()
-      }
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  })
+  useKeys(acts, { paused })
 }

@@ -8,7 +8,7 @@ import { useSearchParams } from 'react-router'
 import { texts } from '../../texts/en'
 import { SelectCell } from '../../ui/fields'
 import { asDay } from '../../ui/figures'
-import { isTyping } from '../../ui/keys'
+import { useKeys } from '../../ui/keys'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { useBands } from '../drill/queries'
 import { useCurricula } from '../plan/queries'
@@ -55,20 +55,19 @@ function MapDesk({ view }: { view: MapView }) {
     setUndo(undo.slice(0, -1))
     change.mutate({ change: last, undoable: false })
   }
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (isTyping(event)) return
-      if (event.key === 'z') return takeBack()
-      if (event.key === '+') return setZoom(Math.min(zoom + 1, ZOOMS.length - 1))
-      if (event.key === '-') return setZoom(Math.max(zoom - 1, 0))
-      const next = stepOn(view, chosen, event.key)
-      if (next) {
-        event.preventDefault()
-        document.querySelector<SVGGElement>(`[data-skill="${next}"]`)?.focus()
-      }
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
+  const step = ({ key }: KeyboardEvent) => {
+    const next = stepOn(view, chosen, key)
+    if (!next) return false
+    document.querySelector<SVGGElement>(`[data-skill="${next}"]`)?.focus()
+  }
+  useKeys({
+    z: takeBack,
+    '+': () => setZoom(Math.min(zoom + 1, ZOOMS.length - 1)),
+    '-': () => setZoom(Math.max(zoom - 1, 0)),
+    ArrowLeft: step,
+    ArrowRight: step,
+    ArrowUp: step,
+    ArrowDown: step,
   })
   const [rests, opens] = [new Set(way.data?.rests_on), new Set(way.data?.opens)]
   return (

@@ -1,4 +1,5 @@
 // The chosen skill: what it needs and opens, its gate, its drills, and every change that can be made to it.
+
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
@@ -7,6 +8,7 @@ import Typography from '@mui/material/Typography'
 import { type ReactNode, useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas, Stage } from '../../api/client'
+import { sidePolicyValues } from '../../api/schema'
 import { texts } from '../../texts/en'
 import { SelectCell, TextCell } from '../../ui/fields'
 import { STAGES } from '../../ui/stages'
@@ -28,7 +30,7 @@ interface Props {
   onChange: (change: Partial<Change>) => void
 }
 
-const SIDES: Schemas['SidePolicy'][] = ['equal', 'other_more', 'strong_first', 'not_sided']
+const SIDES = sidePolicyValues
 const STAGE_OPTIONS = STAGES.map((stage) => ({ value: stage, says: texts.stage[stage] }))
 
 export function SkillInspector(props: Props) {

@@ -200,6 +200,26 @@ pub enum Verdict {
     AsEvidence,
 }
 
+impl Verdict {
+    /// All of them.
+    pub const ALL: [Verdict; 3] = [Verdict::Met, Verdict::NotYet, Verdict::AsEvidence];
+
+    /// The state that it says; nothing if the evidence speaks.
+    ///
+    /// ```
+    /// use jogo_core::assessment::milestones::{MilestoneState, Verdict};
+    /// assert_eq!(Verdict::NotYet.state(), Some(MilestoneState::OnTheWay));
+    /// assert_eq!(Verdict::AsEvidence.state(), None);
+    /// ```
+    pub fn state(self) -> Option<MilestoneState> {
+        match self {
+            Verdict::Met => Some(MilestoneState::Met),
+            Verdict::NotYet => Some(MilestoneState::OnTheWay),
+            Verdict::AsEvidence => None,
+        }
+    }
+}
+
 /// A word of a coach on a player and a milestone.
 #[derive(Clone, Debug, PartialEq, Eq)]
 pub struct Override {
@@ -264,9 +284,7 @@ impl Milestone {
         let witnesses = witnesses(&self.evidence, tests, shown);
         let (by_evidence, since) = state(witnesses.iter().filter(|witness| witness.date <= on));
         match last_word(said, on) {
-            Some(word) => {
-                let state =
-                    if word.verdict == Verdict::Met { MilestoneState::Met } else { MilestoneState::OnTheWay };
+            Some((word, state)) => {
                 Standing { state, by_evidence, since: Some(word.on), overridden: Some(word.clone()) }
             }
             None => Standing { state: by_evidence, by_evidence, since, overridden: None },
@@ -274,10 +292,10 @@ impl Milestone {
     }
 }
 
-/// The word of a coach that stands on a day, of all that were said in their order.
-fn last_word(said: &[Override], on: Date) -> Option<&Override> {
-    let last = said.iter().filter(|said| said.on <= on).max_by_key(|said| said.on);
-    last.filter(|said| said.verdict != Verdict::AsEvidence)
+/// The word of a coach that stands on a day, of all that were said in their order, and the state that it says.
+fn last_word(said: &[Override], on: Date) -> Option<(&Override, MilestoneState)> {
+    let last = said.iter().filter(|said| said.on <= on).max_by_key(|said| said.on)?;
+    Some((last, last.verdict.state()?))
 }
 
 /// The state after witnesses in date order, and the date that brought it.
@@ -433,8 +451,8 @@ impl Gate {
                 let Some(named) = milestones.iter().find(|known| known.id == *milestone) else {
                     return false;
                 };
-                if let Some(word) = last_word(said, on) {
-                    return word.verdict == Verdict::Met;
+                if let Some((_, state)) = last_word(said, on) {
+                    return state.is_had();
                 }
                 let all = witnesses(&named.evidence, tests, shown);
                 let dates: Vec<bool> = all.iter().filter(|w| w.date <= on).map(|w| w.bears_out).collect();

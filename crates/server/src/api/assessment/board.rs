@@ -138,8 +138,18 @@ pub(in crate::api) struct Board {
     milestones: Vec<MilestoneView>,
     tests: Vec<TestView>,
     players: Vec<BoardPlayer>,
+    /// What each verdict of a coach says, so that a phone without network can show it.
+    verdicts: Vec<VerdictSays>,
     /// Nothing if no evening lies ahead: then groups are made by all milestones of the band.
     next_week: Option<NextWeek>,
+}
+
+/// What a verdict says.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct VerdictSays {
+    verdict: Verdict,
+    /// Nothing if the evidence speaks.
+    state: Option<MilestoneState>,
 }
 
 #[derive(Deserialize, IntoParams)]
@@ -193,6 +203,7 @@ pub(in crate::api) async fn show(
     urgencies.iter().zip(0..).for_each(|((_, at), place)| players[*at].decided = place);
     Ok(Json(Board {
         players,
+        verdicts: Verdict::ALL.map(|verdict| VerdictSays { verdict, state: verdict.state() }).into(),
         milestones: milestones
             .iter()
             .map(|milestone| {

@@ -17,8 +17,6 @@ export const boardOf = (team: string) =>
     queryFn: () => data(api.GET('/teams/{team}/board', { params: { path: { team } } })),
   })
 
-const STATE_OF = { met: 'met', not_yet: 'on_the_way' } as const
-
 /** The board, with what was said on this device and has not been read back. */
 export function useBoard(team: string) {
   const board = useQuery(boardOf(team))
@@ -32,11 +30,12 @@ export function useBoard(team: string) {
   ): Schemas['StandingView'] => {
     const word = words.findLast((w) => w.player === player.id && w.milestone === standing.milestone)
     if (!word) return standing
-    if (word.verdict === 'as_evidence') return { ...standing, state: standing.by_evidence, overridden: null }
     const { verdict, reason, day } = word
+    const state = board.data.verdicts.find((known) => known.verdict === verdict)?.state
+    if (!state) return { ...standing, state: standing.by_evidence, overridden: null }
     return {
       ...standing,
-      state: STATE_OF[verdict],
+      state,
       since: day,
       overridden: { verdict, reason, by: '', on: day },
     }

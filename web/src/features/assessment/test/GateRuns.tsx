@@ -7,7 +7,7 @@ import { useEffect, useState } from 'react'
 import type { Schemas } from '../../../api/client'
 import { texts } from '../../../texts/en'
 import { Figure } from '../../../ui/figures'
-import { useToolKeys } from '../../../ui/keys'
+import { useKeys } from '../../../ui/keys'
 import { LinkField } from '../../../ui/LinkField'
 import { sentence } from '../../../ui/notes'
 import { useGates, useOpenGates } from './queries'
@@ -48,11 +48,7 @@ export function GateRuns({ team, test, penalty, taken, offered, empty, onValue, 
     setMissed({ run: offered, n: n + 1 })
     onValue(of.outcome.seconds + (n + 1) * penalty, offered)
   }
-  useToolKeys((key) => {
-    if (key !== 'm' || penalty === 0) return false
-    miss()
-    return true
-  })
+  useKeys({ m: () => (penalty > 0 ? miss() : false) }, { first: true })
   const shown = runs.slice(-SHOWN).reverse()
   return (
     <ToolFrame {...steps}>

@@ -5,7 +5,7 @@ import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { texts } from '../../../texts/en'
-import { useToolKeys } from '../../../ui/keys'
+import { useKeys } from '../../../ui/keys'
 import { Spoken } from '../../../ui/Spoken'
 import { type Steps, ToolFrame } from './ToolFrame'
 
@@ -26,11 +26,8 @@ export function Points({ points, onValue, ...steps }: Props) {
     const all = next.filter((each) => each !== undefined)
     onValue(all.length === points.length ? all.reduce((sum, each) => sum + each, 0) : null, all)
   }
-  useToolKeys((key) => {
-    if (!/^[012]$/.test(key)) return false
-    mark(at < 0 ? points.length - 1 : at, Number(key))
-    return true
-  })
+  const next = (seen: number) => () => mark(at < 0 ? points.length - 1 : at, seen)
+  useKeys({ 0: next(0), 1: next(1), 2: next(2) }, { first: true })
   return (
     <ToolFrame {...steps}>
       {points.map((point, i) => (

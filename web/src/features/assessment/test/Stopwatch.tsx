@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import { useEffect, useRef, useState } from 'react'
 import { texts } from '../../../texts/en'
 import { Figure } from '../../../ui/figures'
-import { useToolKeys } from '../../../ui/keys'
+import { useKeys } from '../../../ui/keys'
 import { type Steps, ToolFrame } from './ToolFrame'
 
 interface Props extends Steps {
@@ -56,13 +56,7 @@ export function Stopwatch({ place, penalty, onValue, onLap, ...steps }: Props) {
     setMissed(missed + 1)
     if (since === null && stopped > 0) onValue(hundredths(stopped, (missed + 1) * penalty))
   }
-  useToolKeys((key) => {
-    if (key === ' ') toggle()
-    else if (key === 'l') lap()
-    else if (key === 'm' && penalty > 0) miss()
-    else return false
-    return true
-  })
+  useKeys({ Space: toggle, l: lap, m: () => (penalty > 0 ? miss() : false) }, { first: true })
   return (
     <ToolFrame {...steps} ready={steps.ready && since === null}>
       <Button

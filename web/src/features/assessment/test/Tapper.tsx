@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import { useEffect, useState } from 'react'
 import { texts } from '../../../texts/en'
 import { asClock, Figure } from '../../../ui/figures'
-import { useToolKeys } from '../../../ui/keys'
+import { useKeys } from '../../../ui/keys'
 import { tones } from '../../../ui/sound'
 import { type Steps, ToolFrame } from './ToolFrame'
 
@@ -46,12 +46,7 @@ export function Tapper({ seconds, most, onValue, ...steps }: Props) {
     begin()
     change(1)
   }
-  useToolKeys((key) => {
-    if (key === ' ') tap()
-    else if (key === '-') change(-1)
-    else return false
-    return true
-  })
+  useKeys({ Space: tap, '-': () => change(-1) }, { first: true })
   return (
     <ToolFrame {...steps}>
       <Button onClick={tap} sx={{ flex: 1, flexDirection: 'column', touchAction: 'manipulation' }}>

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import type { Schemas } from '../../../api/client'
 import { dayNow } from '../../../api/day'
@@ -10,7 +10,7 @@ import { tool as lastTool, useRemembered } from '../../../storage/remembered'
 import { texts } from '../../../texts/en'
 import { Choice } from '../../../ui/Choice'
 import { asDay, asPercent, asResult, Figure } from '../../../ui/figures'
-import { isTyping } from '../../../ui/keys'
+import { onControl, useKeys } from '../../../ui/keys'
 import { LevelSteps, levelOf } from '../../../ui/levels'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { useTeam } from '../../frame/team'
@@ -144,22 +144,16 @@ function Entry({
     else if (typed.length < 6) write(typed + key)
   }
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (isTyping(event)) return
-      const onButton = event.target instanceof HTMLElement && event.target.closest('button, a') !== null
-      if (/^[0-9]$/.test(event.key)) press(event.key)
-      else if ((event.key === '.' || event.key === ',') && sheet.step < 1) press('.')
-      else if (event.key === 'Backspace') press('⌫')
-      else if (event.key === 'Enter' && !(onButton && typed === '')) take()
-      else if (event.key === 'ArrowDown') choose(cells[Math.min(at + 1, cells.length - 1)])
-      else if (event.key === 'ArrowUp') choose(cells[Math.max(at - 1, 0)])
-      else if (event.key === 'z') undo()
-      else return
-      event.preventDefault()
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
+  const point = () => (sheet.step < 1 ? press('.') : false)
+  useKeys({
+    ...Object.fromEntries(Array.from('0123456789', (digit) => [digit, () => press(digit)])),
+    '.': point,
+    ',': point,
+    Backspace: () => press('⌫'),
+    Enter: (event) => (onControl(event) && typed === '' ? false : take()),
+    ArrowDown: () => choose(cells[Math.min(at + 1, cells.length - 1)]),
+    ArrowUp: () => choose(cells[Math.max(at - 1, 0)]),
+    z: undo,
   })
 
   const steps = {

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
 import { texts } from '../../../texts/en'
-import { useToolKeys } from '../../../ui/keys'
+import { useKeys } from '../../../ui/keys'
 import { type Steps, ToolFrame } from './ToolFrame'
 
 export function Ticks({
@@ -22,13 +22,14 @@ export function Ticks({
     if (tries.length < of) change([...tries, hit])
   }
   const back = () => change(tries.slice(0, -1))
-  useToolKeys((key) => {
-    if (key === ' ' || key === 'h') add(true)
-    else if (key === 'x') add(false)
-    else if (key === 'Backspace' && tries.length > 0) back()
-    else return false
-    return true
-  })
+  const hit = () => add(true)
+  const acts = {
+    Space: hit,
+    h: hit,
+    x: () => add(false),
+    Backspace: () => (tries.length > 0 ? back() : false),
+  }
+  useKeys(acts, { first: true })
   return (
     <ToolFrame {...steps}>
       <Box
