@@ -588,6 +588,21 @@ impl<'b> Person<'b> {
         Ok(self.page().perform_actions(actions).await?)
     }
 
+    /// Types a key by which one goes on to something else, and waits until one is there.
+    pub async fn goes_on_by(&self, key: &str) -> Result<(), Failed> {
+        let here = "return document.activeElement?.outerHTML";
+        let before = self.runs(here).await?;
+        self.types(key).await?;
+        let until = tokio::time::Instant::now() + PATIENCE;
+        while self.runs(here).await? == before {
+            if tokio::time::Instant::now() > until {
+                return Err(format!("{key:?} leads nowhere from {before}").into());
+            }
+            tokio::time::sleep(Duration::from_millis(50)).await;
+        }
+        Ok(())
+    }
+
     /// Waits until a text stands on the page.
     pub async fn sees(&self, text: &str) -> Result<(), Failed> {
         let said = quoted(text);

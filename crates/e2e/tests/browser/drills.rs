@@ -86,11 +86,10 @@ async fn a_receiving_drill_for_a_corner_of_five_by_five_metres_is_found_by_keybo
     director.types("/").await?;
     director.types("wall set").await?;
     director.sees("2 drills").await?;
-    // As fast as a hand, not faster: the list may still be drawing itself.
-    for key in ["\u{e007}", "\u{e014}", "\u{e012}", "\u{e007}"] {
-        director.types(key).await?;
-        tokio::time::sleep(std::time::Duration::from_millis(400)).await;
+    for key in ["\u{e007}", "\u{e014}", "\u{e012}"] {
+        director.goes_on_by(key).await?;
     }
+    director.types("\u{e007}").await?;
     director.sees("The first touch, without a team.").await?;
     director.sees_named("Floor drawing: Home: wall, set, other foot").await?;
     browser.end().await

@@ -3,6 +3,7 @@
 pub mod passwords;
 pub mod rights;
 pub mod secrets;
+pub mod tries;
 
 use std::future::Future;
 use std::pin::Pin;
@@ -15,7 +16,7 @@ use actix_web::http::header;
 use actix_web::middleware::Next;
 use actix_web::web::Data;
 use actix_web::{Error, FromRequest, HttpRequest, ResponseError};
-use jiff::ToSpan;
+use jiff::{Timestamp, ToSpan};
 use jogo_store::academy::teams::Team;
 use jogo_store::people::{Person, Role};
 use uuid::Uuid;
@@ -108,7 +109,7 @@ impl FromRequest for SignedIn {
 /// Checks a password and makes a sign-in; the cookie goes to the reader, only its hash stays.
 pub async fn sign_in(state: &State, login: &str, password: String) -> Answer<(Person, Cookie<'static>)> {
     let login = login.trim().to_lowercase();
-    state.may_try(&login)?;
+    state.tries.may(&login, Timestamp::now())?;
     let known = state.store.person_by_login(&login).await?;
     let hash = known.as_ref().map(|(_, hash)| hash.clone());
     // A password is checked even where nobody has the name, so that the answer takes as long.
@@ -118,7 +119,7 @@ pub async fn sign_in(state: &State, login: &str, password: String) -> Answer<(Pe
     });
     let right = right.await.map_err(|e| Problem::internal(&e))?;
     let Some((person, _)) = known.filter(|_| right) else {
-        state.note_wrong(&login);
+        state.tries.note(&login, Timestamp::now());
         return Err(Problem::wrong_password());
     };
     let cookie = signed_in(state, person.id).await?;

@@ -20,7 +20,8 @@ use jogo_store::assessment::milestones::KnownWord;
 use uuid::Uuid;
 
 use crate::problem::Answer;
-use crate::state::{Known, State};
+use crate::state::State;
+use crate::views::repeatability::Known;
 
 /// Everything that has been measured, seen and said of a squad.
 pub struct Assessment {

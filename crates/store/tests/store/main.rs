@@ -3,6 +3,7 @@
 
 mod academy;
 mod clubs;
+mod concurrent;
 mod editions;
 mod evenings;
 mod facts;

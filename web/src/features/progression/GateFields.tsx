@@ -1,6 +1,7 @@
 // What shows that a player is ready for a skill: a milestone, or a result of a test.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
@@ -25,6 +26,8 @@ export function GateFields({
     milestone: { kind: 'milestone', milestone: milestones[0]?.id ?? '', times: 3, of_last: 4 },
     test: { kind: 'test', test: tests[0]?.id ?? '', value: 10, times: 3, of_last: 4 },
   } as const
+  const inWords = ({ says, band }: Schemas['MilestoneName']) => `${says} · ${bandName(band)}`
+  const asked = typed?.kind === 'milestone' && milestones.find(({ id }) => id === typed.milestone)
   const changed = JSON.stringify(typed) !== JSON.stringify(gate)
   return (
     <>
@@ -42,13 +45,11 @@ export function GateFields({
         <SelectCell
           label={says.milestone}
           value={typed.milestone}
-          options={milestones.map(({ id, says, band }) => ({
-            value: id,
-            says: `${says} · ${bandName(band)}`,
-          }))}
+          options={milestones.map((each) => ({ value: each.id, says: inWords(each) }))}
           onChange={(milestone) => setTyped({ ...typed, milestone })}
         />
       )}
+      {asked && <Typography variant="body2">{inWords(asked)}</Typography>}
       {typed?.kind === 'test' && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 92px', gap: 1 }}>
           <SelectCell

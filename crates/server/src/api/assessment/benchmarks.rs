@@ -82,7 +82,7 @@ pub(in crate::api) async fn put_one(
         return Err(Problem::input(faults));
     }
     state.store.put_test(&test, who.0.id, state.clock.now()).await?;
-    state.forget_repeatability();
+    state.repeats.forget();
     Ok(HttpResponse::NoContent().finish())
 }
 
@@ -104,7 +104,7 @@ pub(in crate::api) async fn drop_one(
         let says = "results or a standard are kept of this test: change its words instead";
         return Err(StoreError::Taken(says.into()).into());
     }
-    state.forget_repeatability();
+    state.repeats.forget();
     Ok(HttpResponse::NoContent().finish())
 }
 

@@ -18,7 +18,7 @@ use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
-use crate::api::{SaidBy, Sender, day_of_season, said_at, when_said};
+use crate::api::{SaidBy, Sender, day_of_season, read_each, said_at, when_said};
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
@@ -251,9 +251,9 @@ pub(in crate::api) async fn say(
     let today = state.today().await?;
     let mut faults = Vec::new();
     let mut entries = LogEntries {
-        outcomes: taken("outcomes", outcomes, &mut faults, |said| outcome(&editions, said)),
-        presence: taken("presence", presence, &mut faults, |said| here(today, &squad, said)),
-        notes: taken("notes", notes, &mut faults, |said| note(today, said)),
+        outcomes: read_each("/outcomes", outcomes, &mut faults, |said| outcome(&editions, said)),
+        presence: read_each("/presence", presence, &mut faults, |said| here(today, &squad, said)),
+        notes: read_each("/notes", notes, &mut faults, |said| note(today, said)),
     };
     if !faults.is_empty() {
         return Err(Problem::input(faults));
@@ -269,22 +269,6 @@ pub(in crate::api) async fn say(
 
 /// The field that is wrong, and how to mend it.
 type Wrong = (&'static str, String);
-
-fn taken<S, E>(
-    list: &str,
-    said: Vec<S>,
-    faults: &mut Vec<InputError>,
-    read: impl Fn(S) -> Result<E, Wrong>,
-) -> Vec<E> {
-    let mut entries = Vec::new();
-    for (i, said) in said.into_iter().enumerate() {
-        match read(said) {
-            Ok(entry) => entries.push(entry),
-            Err((key, detail)) => faults.push(InputError::at(format!("/{list}/{i}/{key}"), detail)),
-        }
-    }
-    entries
-}
 
 /// An edition of the team, with every state that its plan there ever had.
 struct Known {
