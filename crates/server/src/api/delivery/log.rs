@@ -9,7 +9,7 @@ use jiff::Timestamp;
 use jiff::civil::Date;
 use jogo_core::delivery::team_plan::TeamPlan;
 use jogo_core::delivery::{Outcome, Ran};
-use jogo_core::input::{InputError, short_text};
+use jogo_core::input::short_text;
 use jogo_core::plan::BlockId;
 use jogo_core::units::Minutes;
 use jogo_store::delivery::log::{BlockSaid, LogEntries, NoteEntry, OutcomeEntry, PresenceEntry, Saying};
