@@ -436,15 +436,17 @@ fn a_problem_with_faults_names_each_with_its_place() {
     problem["version"] = 1.into();
     problem["variants"][0]["skills"][0] = "nobody".into();
     problem["variants"][1]["least_min"] = 0.into();
+    problem["variants"][2]["id"] = "another@form".into();
     problem["sessions"][0]["minutes"] = 900.into();
     problem["approach"]["exposures"][2] = 0.into();
-    problem["locks"] = serde_json::json!([{"session": 9, "block": {"variant": "x", "minutes": 5}}]);
+    problem["locks"] = serde_json::json!([{"session": 9, "block": {"variant": "x@form", "minutes": 5}}]);
     std::fs::write(&file, problem.to_string()).unwrap();
     let refused = jogo(&["plan", "solve", path(&file)], "");
     assert_eq!(refused.status.code(), Some(2));
     for place in [
         "/variants/0/skills",
         "/variants/1/least_min",
+        "/variants/2/id",
         "/sessions/0/minutes",
         "/approach/exposures/2",
         "/locks/0/session",

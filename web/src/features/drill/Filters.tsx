@@ -23,11 +23,8 @@ interface Props {
 
 export function Filters({ wanted, onWant, onDone }: Props) {
   const { floor } = useTheme()
-  const skills = useSkills()
-  const bands = useBands()
   const says = texts.drills
   const [more, setMore] = useState(false)
-  const count = (value: number | null) => (value === null ? null : String(value))
   return (
     <Box
       role="search"
@@ -80,92 +77,7 @@ export function Filters({ wanted, onWant, onDone }: Props) {
       </Button>
       {/* On a phone the drills come first: what is wished for seldom waits behind a word. */}
       <Box sx={{ display: { xs: more ? 'grid' : 'none', md: 'grid' }, gap: 1.5 }}>
-        <Choice
-          label={says.stage}
-          options={STAGES}
-          chosen={wanted.stage ? [wanted.stage] : []}
-          says={(stage) => texts.stage[stage]}
-          onToggle={(stage) => onWant({ stage: wanted.stage === stage ? null : stage })}
-        />
-        <SelectCell
-          label={says.skill}
-          none={says.any}
-          value={wanted.skill ?? ''}
-          options={(skills.data ?? [])
-            .filter((skill) => !wanted.strand || skill.strand === wanted.strand)
-            .map((skill) => ({ value: skill.id, says: skill.name }))}
-          onChange={(skill) => onWant({ skill })}
-        />
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-          <SelectCell
-            label={says.band}
-            none={says.any}
-            value={wanted.band ?? ''}
-            options={(bands.data ?? []).map(({ band }) => ({ value: band.id, says: band.name }))}
-            onChange={(band) => onWant({ band, ...(band === '' && { minutes: null }) })}
-          />
-          <NumberField
-            label={says.minutes}
-            title={wanted.band ? undefined : says.minutesNeedBand}
-            disabled={!wanted.band}
-            optional
-            whole
-            value={wanted.minutes ?? null}
-            onChange={(n) => onWant({ minutes: count(n) })}
-            sx={{ width: '100%' }}
-          />
-          <NumberField
-            label={says.atStation}
-            optional
-            whole
-            value={wanted.players ?? null}
-            onChange={(n) => onWant({ players: count(n) })}
-            sx={{ width: '100%' }}
-          />
-          <NumberField
-            label={says.mostMarkers}
-            optional
-            whole
-            value={wanted.markers ?? null}
-            onChange={(n) => onWant({ markers: count(n) })}
-            sx={{ width: '100%' }}
-          />
-          <NumberField
-            label={says.wide}
-            optional
-            value={wanted.width_m ?? null}
-            onChange={(n) => onWant({ width_m: count(n) })}
-            sx={{ width: '100%' }}
-          />
-          <NumberField
-            label={says.deep}
-            optional
-            value={wanted.depth_m ?? null}
-            onChange={(n) => onWant({ depth_m: count(n) })}
-            sx={{ width: '100%' }}
-          />
-        </Box>
-        <SelectCell
-          label={says.surface}
-          none={says.any}
-          value={wanted.surface ?? ''}
-          options={SURFACES.map((surface) => ({ value: surface, says: says.surfaces[surface] }))}
-          onChange={(surface) => onWant({ surface })}
-        />
-        <SelectCell
-          label={says.without}
-          none={says.noMatter}
-          value={wanted.without ?? ''}
-          options={CAUTIONS.map((caution) => ({ value: caution, says: says.cautionTags[caution] }))}
-          onChange={(without) => onWant({ without })}
-        />
-        <Choice
-          label={says.where}
-          options={SWITCHES}
-          chosen={SWITCHES.filter((key) => wanted[key])}
-          says={(key) => says.switches[key]}
-          onToggle={(key) => onWant({ [key]: wanted[key] ? null : 'true' })}
-        />
+        <MoreFilters wanted={wanted} onWant={onWant} />
       </Box>
       {Object.keys(wanted).length > 0 && (
         <Button
@@ -179,6 +91,112 @@ export function Filters({ wanted, onWant, onDone }: Props) {
       <Typography variant="caption" color="text.secondary" sx={{ display: { xs: 'none', md: 'block' } }}>
         {says.keys}
       </Typography>
+    </Box>
+  )
+}
+
+/** What is wished for beside words and strand. */
+function MoreFilters({ wanted, onWant }: Pick<Props, 'wanted' | 'onWant'>) {
+  const skills = useSkills()
+  const says = texts.drills
+  return (
+    <>
+      <Choice
+        label={says.stage}
+        options={STAGES}
+        chosen={wanted.stage ? [wanted.stage] : []}
+        says={(stage) => texts.stage[stage]}
+        onToggle={(stage) => onWant({ stage: wanted.stage === stage ? null : stage })}
+      />
+      <SelectCell
+        label={says.skill}
+        none={says.any}
+        value={wanted.skill ?? ''}
+        options={(skills.data ?? [])
+          .filter((skill) => !wanted.strand || skill.strand === wanted.strand)
+          .map((skill) => ({ value: skill.id, says: skill.name }))}
+        onChange={(skill) => onWant({ skill })}
+      />
+      <SizeFilters wanted={wanted} onWant={onWant} />
+      <SelectCell
+        label={says.surface}
+        none={says.any}
+        value={wanted.surface ?? ''}
+        options={SURFACES.map((surface) => ({ value: surface, says: says.surfaces[surface] }))}
+        onChange={(surface) => onWant({ surface })}
+      />
+      <SelectCell
+        label={says.without}
+        none={says.noMatter}
+        value={wanted.without ?? ''}
+        options={CAUTIONS.map((caution) => ({ value: caution, says: says.cautionTags[caution] }))}
+        onChange={(without) => onWant({ without })}
+      />
+      <Choice
+        label={says.where}
+        options={SWITCHES}
+        chosen={SWITCHES.filter((key) => wanted[key])}
+        says={(key) => says.switches[key]}
+        onToggle={(key) => onWant({ [key]: wanted[key] ? null : 'true' })}
+      />
+    </>
+  )
+}
+
+/** For whom, how long, and on how much floor. */
+function SizeFilters({ wanted, onWant }: Pick<Props, 'wanted' | 'onWant'>) {
+  const bands = useBands()
+  const says = texts.drills
+  const count = (value: number | null) => (value === null ? null : String(value))
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+      <SelectCell
+        label={says.band}
+        none={says.any}
+        value={wanted.band ?? ''}
+        options={(bands.data ?? []).map(({ band }) => ({ value: band.id, says: band.name }))}
+        onChange={(band) => onWant({ band, ...(band === '' && { minutes: null }) })}
+      />
+      <NumberField
+        label={says.minutes}
+        title={wanted.band ? undefined : says.minutesNeedBand}
+        disabled={!wanted.band}
+        optional
+        whole
+        value={wanted.minutes ?? null}
+        onChange={(n) => onWant({ minutes: count(n) })}
+        sx={{ width: '100%' }}
+      />
+      <NumberField
+        label={says.atStation}
+        optional
+        whole
+        value={wanted.players ?? null}
+        onChange={(n) => onWant({ players: count(n) })}
+        sx={{ width: '100%' }}
+      />
+      <NumberField
+        label={says.mostMarkers}
+        optional
+        whole
+        value={wanted.markers ?? null}
+        onChange={(n) => onWant({ markers: count(n) })}
+        sx={{ width: '100%' }}
+      />
+      <NumberField
+        label={says.wide}
+        optional
+        value={wanted.width_m ?? null}
+        onChange={(n) => onWant({ width_m: count(n) })}
+        sx={{ width: '100%' }}
+      />
+      <NumberField
+        label={says.deep}
+        optional
+        value={wanted.depth_m ?? null}
+        onChange={(n) => onWant({ depth_m: count(n) })}
+        sx={{ width: '100%' }}
+      />
     </Box>
   )
 }

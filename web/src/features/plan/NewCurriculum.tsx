@@ -60,6 +60,10 @@ function soon(today: string): string {
 /** The approach of what it begins from, where its numbers are none of the presets'. */
 const AS_THERE = 'as_there'
 
+/** Where the squads stand, as the server is asked for it. */
+const whose = (present: string): Schemas['Present'] =>
+  present === 'as_written' || present === 'of_band' ? { kind: present } : { kind: 'of_team', team: present }
+
 interface StepsProps {
   bands: Schemas['Band'][]
   beginnings: Schemas['Beginnings']
@@ -111,10 +115,7 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
         session_min,
         approach: preset,
         ground: grounds[ground ?? own] ?? base.ground,
-        present:
-          present === undefined || present === 'as_written' || present === 'of_band'
-            ? { kind: present ?? 'as_written' }
-            : { kind: 'of_team', team: present },
+        present: whose(present ?? 'as_written'),
       },
       { onSuccess: (view) => void navigate(`/plan/${view.id}`) },
     )
@@ -131,58 +132,9 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
       sx={{ p: 3, maxWidth: 720, display: 'grid', gap: 2, alignContent: 'start' }}
     >
       <Typography variant="h1">{says.title}</Typography>
-      <Box component="ol" sx={{ display: 'flex', gap: 2, listStyle: 'none', p: 0, m: 0, flexWrap: 'wrap' }}>
-        {says.steps.map((name, i) => (
-          <Typography
-            component="li"
-            key={name}
-            aria-current={i === step ? 'step' : undefined}
-            sx={{ fontWeight: i === step ? 700 : 400, color: i > step ? 'text.secondary' : undefined }}
-          >
-            <Figure>{i + 1}</Figure> {name}
-            {i === 0 && band && step > 0 && `: ${band.name}`}
-            {i === 1 && from && step > 1 && `: ${from.wishes.name}`}
-          </Typography>
-        ))}
-      </Box>
-      {step === 0 && (
-        <Plates label={says.steps[0] ?? ''}>
-          {bands.map((band, i) => (
-            <Plate
-              key={band.id}
-              first={i === 0}
-              title={band.name}
-              says={says.band(band.session_min, band.new_skills_per_week)}
-              onChoose={() => chooseBand(band)}
-            />
-          ))}
-        </Plates>
-      )}
-      {step === 1 && (
-        <Plates label={says.steps[1] ?? ''}>
-          {fitting.length === 0 && <Typography>{says.nothing}</Typography>}
-          {fitting.map((each, i) => (
-            <Plate
-              key={each.kind === 'curriculum' ? each.curriculum : each.kind}
-              first={i === 0}
-              title={
-                each.kind === 'template'
-                  ? says.template(each.wishes.name)
-                  : each.kind === 'curriculum'
-                    ? says.again(each.wishes.name)
-                    : says.skills(each.wishes.name)
-              }
-              says={says.contains(
-                each.wishes.weeks,
-                each.wishes.weekdays.length,
-                each.wishes.goals.length,
-                each.kind === 'curriculum' ? asDay(each.wishes.start) : undefined,
-              )}
-              onChoose={() => chooseFrom(each)}
-            />
-          ))}
-        </Plates>
-      )}
+      <StepList step={step} band={band} from={from} />
+      {step === 0 && <Bands bands={bands} onChoose={chooseBand} />}
+      {step === 1 && <Sources sources={fitting} onChoose={chooseFrom} />}
       {step === 2 && season && (
         <Box sx={{ display: 'grid', gap: 1.5 }}>
           <SeasonFields first season={season} onChange={(season) => set({ season })} />
@@ -196,61 +148,7 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
         </Box>
       )}
       {step === 3 && from && (
-        <Box sx={{ display: 'grid', gap: 1.5 }}>
-          <TextCell
-            label={says.name}
-            autoFocus
-            value={made.name ?? ''}
-            placeholder={from.wishes.name}
-            onChange={(name) => set({ name })}
-          />
-          <Box>
-            <Typography variant="caption">{texts.plan.wishes.approach}</Typography>
-            <Choice
-              label={texts.plan.wishes.approach}
-              options={approaches}
-              chosen={[made.approach ?? 'balanced']}
-              says={(name) => (name === AS_THERE ? says.approachThere : (texts.plan.approach[name] ?? name))}
-              onToggle={(approach) => set({ approach })}
-            />
-            <Typography variant="body2" color="text.secondary">
-              {made.approach === AS_THERE
-                ? says.approachThereMeans
-                : texts.plan.approachMeans[made.approach ?? 'balanced']}
-            </Typography>
-          </Box>
-          <Box>
-            <Typography variant="caption">{says.ground}</Typography>
-            <Choice
-              label={says.ground}
-              options={names}
-              chosen={[made.ground ?? own]}
-              says={(name) => name}
-              onToggle={(ground) => set({ ground })}
-            />
-          </Box>
-          <Box>
-            <Typography variant="caption">{says.present}</Typography>
-            <Choice
-              label={says.present}
-              options={['as_written', 'of_band', ...teams.map((team) => team.id)]}
-              chosen={[made.present ?? 'as_written']}
-              says={(id) =>
-                id === 'as_written'
-                  ? alone
-                    ? says.notMet
-                    : says.asWritten
-                  : id === 'of_band'
-                    ? says.ofBand(band?.name ?? '')
-                    : says.ofTeam(teams.find((team) => team.id === id)?.name ?? id)
-              }
-              onToggle={(present) => set({ present })}
-            />
-            <Typography variant="body2" color="text.secondary">
-              {made.present && made.present !== 'as_written' ? says.presentAbout : ''}
-            </Typography>
-          </Box>
-        </Box>
+        <LastStep made={made} set={set} approaches={approaches} grounds={names} teams={teams} />
       )}
       {create.isError && <ErrorNote error={create.error} />}
       <Box sx={{ display: 'flex', gap: 1 }}>
@@ -268,6 +166,134 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
             {create.isPending ? says.laying : step === 2 ? says.next : says.create}
           </Button>
         )}
+      </Box>
+    </Box>
+  )
+}
+
+/** The steps, with what was chosen in those that are done. */
+function StepList({ step, band, from }: { step: number; band?: Schemas['Band']; from?: Beginning }) {
+  return (
+    <Box component="ol" sx={{ display: 'flex', gap: 2, listStyle: 'none', p: 0, m: 0, flexWrap: 'wrap' }}>
+      {says.steps.map((name, i) => (
+        <Typography
+          component="li"
+          key={name}
+          aria-current={i === step ? 'step' : undefined}
+          sx={{ fontWeight: i === step ? 700 : 400, color: i > step ? 'text.secondary' : undefined }}
+        >
+          <Figure>{i + 1}</Figure> {name}
+          {i === 0 && band && step > 0 && `: ${band.name}`}
+          {i === 1 && from && step > 1 && `: ${from.wishes.name}`}
+        </Typography>
+      ))}
+    </Box>
+  )
+}
+
+function Bands({ bands, onChoose }: { bands: Schemas['Band'][]; onChoose: (band: Schemas['Band']) => void }) {
+  return (
+    <Plates label={says.steps[0] ?? ''}>
+      {bands.map((band, i) => (
+        <Plate
+          key={band.id}
+          first={i === 0}
+          title={band.name}
+          says={says.band(band.session_min, band.new_skills_per_week)}
+          onChoose={() => onChoose(band)}
+        />
+      ))}
+    </Plates>
+  )
+}
+
+const titled = { template: says.template, curriculum: says.again, skills: says.skills }
+
+/** What a curriculum of the band may begin from. */
+function Sources({ sources, onChoose }: { sources: Beginning[]; onChoose: (from: Beginning) => void }) {
+  return (
+    <Plates label={says.steps[1] ?? ''}>
+      {sources.length === 0 && <Typography>{says.nothing}</Typography>}
+      {sources.map((each, i) => (
+        <Plate
+          key={each.kind === 'curriculum' ? each.curriculum : each.kind}
+          first={i === 0}
+          title={titled[each.kind](each.wishes.name)}
+          says={says.contains(
+            each.wishes.weeks,
+            each.wishes.weekdays.length,
+            each.wishes.goals.length,
+            each.kind === 'curriculum' ? asDay(each.wishes.start) : undefined,
+          )}
+          onChoose={() => onChoose(each)}
+        />
+      ))}
+    </Plates>
+  )
+}
+
+interface LastStepProps {
+  made: Partial<Made>
+  set: (next: Partial<Made>) => void
+  approaches: string[]
+  /** The first of them is there already. */
+  grounds: string[]
+  teams: { id: string; name: string }[]
+}
+
+/** How it is called and gone about, where, and from where the squads set out. */
+function LastStep({ made, set, approaches, grounds, teams }: LastStepProps) {
+  const { band, from } = made
+  const asThere = made.approach === AS_THERE
+  const whence: Record<string, string> = {
+    as_written: from?.kind === 'skills' ? says.notMet : says.asWritten,
+    of_band: says.ofBand(band?.name ?? ''),
+    ...Object.fromEntries(teams.map((team) => [team.id, says.ofTeam(team.name)])),
+  }
+  return (
+    <Box sx={{ display: 'grid', gap: 1.5 }}>
+      <TextCell
+        label={says.name}
+        autoFocus
+        value={made.name ?? ''}
+        placeholder={from?.wishes.name}
+        onChange={(name) => set({ name })}
+      />
+      <Box>
+        <Typography variant="caption">{texts.plan.wishes.approach}</Typography>
+        <Choice
+          label={texts.plan.wishes.approach}
+          options={approaches}
+          chosen={[made.approach ?? 'balanced']}
+          says={(name) => (name === AS_THERE ? says.approachThere : (texts.plan.approach[name] ?? name))}
+          onToggle={(approach) => set({ approach })}
+        />
+        <Typography variant="body2" color="text.secondary">
+          {asThere ? says.approachThereMeans : texts.plan.approachMeans[made.approach ?? 'balanced']}
+        </Typography>
+      </Box>
+      <Box>
+        <Typography variant="caption">{says.ground}</Typography>
+        <Choice
+          label={says.ground}
+          options={grounds}
+          chosen={[made.ground ?? grounds[0] ?? '']}
+          says={(name) => name}
+          onToggle={(ground) => set({ ground })}
+        />
+      </Box>
+      <Box>
+        <Typography variant="caption">{says.present}</Typography>
+        <Choice
+          label={says.present}
+          options={['as_written', 'of_band', ...teams.map((team) => team.id)]}
+          chosen={[made.present ?? 'as_written']}
+          says={(id) => whence[id] ?? id}
+          onToggle={(present) => set({ present })}
+        />
+        <Typography variant="body2" color="text.secondary">
+          {made.present && made.present !== 'as_written' ? says.presentAbout : ''}
+        </Typography>
       </Box>
     </Box>
   )

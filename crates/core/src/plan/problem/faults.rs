@@ -3,7 +3,7 @@
 use std::collections::BTreeSet;
 
 use crate::input::InputError;
-use crate::plan::{Lock, Problem, SessionWish, SkillWish, Variant};
+use crate::plan::{Lock, Problem, SessionWish, SkillWish, Variant, VariantId};
 use crate::units::Share;
 
 /// So many sessions, skills and variants are taken at most: far more than any curriculum has, and few enough to answer.
@@ -92,6 +92,10 @@ fn skill_faults(problem: &Problem, skill: &SkillWish) -> Vec<InputError> {
 fn variant_faults(problem: &Problem, variant: &Variant) -> Vec<InputError> {
     let mut faults = Vec::new();
     let mut wrong = |at: &str, says: String| faults.push(InputError::at(at, says));
+    let id = VariantId { drill: variant.drill.clone(), stage: variant.stage };
+    if variant.id != id {
+        wrong("/id", format!("`{}` is not its drill at its stage: write `{id}`", variant.id));
+    }
     if variant.skills.is_empty() {
         wrong("/skills", "name at least one skill".into());
     }

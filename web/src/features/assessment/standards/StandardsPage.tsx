@@ -204,87 +204,27 @@ function Scale({ scale, band, onBand, onWrite, onPercentiles }: ScaleProps) {
             onMove={(thresholds) => move(each.id, thresholds)}
           />
         ))}
-        {shown.length < scale.bands.length && (
-          <Box sx={{ p: 1.5, borderTop: 1, display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-            {scale.bands
-              .filter((each) => !used(each))
-              .map((each) => (
-                <Button
-                  key={each.id}
-                  size="small"
-                  onClick={() => {
-                    onBand(each.id)
-                    move(each.id, scale.first)
-                  }}
-                >
-                  {texts.standards.begin(each.name)}
-                </Button>
-              ))}
-          </Box>
-        )}
+        <UnusedBands
+          bands={scale.bands.filter((each) => !used(each))}
+          onBegin={(id) => {
+            onBand(id)
+            move(id, scale.first)
+          }}
+        />
         {shown.some((each) => each.suggestion) && (
-          <Box
-            sx={{ p: 1.5, borderTop: 1, display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}
-          >
-            <Typography variant="body2">{texts.standards.percentiles}</Typography>
-            {LEVELS.map((level) => (
-              <Box key={level} component="label" sx={{ display: 'flex', gap: 0.5, alignItems: 'center' }}>
-                <Typography variant="body2" color="text.secondary">
-                  {texts.level[level]}
-                </Typography>
-                <NumberCell
-                  label={`${texts.level[level]} %`}
-                  value={scale.percentiles[level]}
-                  least={1}
-                  most={99}
-                  saving={false}
-                  onCommit={(value) => onPercentiles({ ...scale.percentiles, [level]: value })}
-                />
-              </Box>
-            ))}
-            <Button size="small" onClick={takeAll}>
-              {texts.standards.takeAll}
-            </Button>
-          </Box>
+          <PercentileRow of={scale.percentiles} onPercentiles={onPercentiles} onTakeAll={takeAll} />
         )}
         {changed.length > 0 && (
-          <Box
-            sx={{
-              p: 1.5,
-              borderTop: 1,
-              bgcolor: 'background.paper',
-              display: 'flex',
-              flexWrap: 'wrap',
-              gap: 1.5,
-              alignItems: 'center',
-              position: 'sticky',
-              bottom: 0,
-            }}
-          >
-            <TextField
-              type="date"
-              size="small"
-              label={texts.standards.holdsFrom}
-              value={from}
-              onChange={(event) => setFrom(event.target.value)}
-              slotProps={{ inputLabel: { shrink: true }, htmlInput: { min: scale.today } }}
-            />
-            <Button
-              variant="contained"
-              disabled={set.isPending || set.isSuccess}
-              onClick={() =>
-                set.mutate({ from, bands: moved }, { onSuccess: () => from === scale.today && setMoved({}) })
-              }
-            >
-              {texts.standards.set}
-            </Button>
-            <Button variant="text" onClick={() => setMoved({})}>
-              {texts.standards.reset}
-            </Button>
-            <Typography variant="body2" color="text.secondary">
-              {texts.standards.keys}
-            </Typography>
-          </Box>
+          <SetBar
+            today={scale.today}
+            from={from}
+            done={set.isPending || set.isSuccess}
+            onFrom={setFrom}
+            onSet={() =>
+              set.mutate({ from, bands: moved }, { onSuccess: () => from === scale.today && setMoved({}) })
+            }
+            onReset={() => setMoved({})}
+          />
         )}
         {set.isSuccess && (
           <Typography role="status" sx={{ px: 1.5, pb: 1.5 }}>
@@ -304,6 +244,99 @@ function Scale({ scale, band, onBand, onWrite, onPercentiles }: ScaleProps) {
           }}
         />
       )}
+    </Box>
+  )
+}
+
+/** Bands that do not use the test yet. */
+function UnusedBands({ bands, onBegin }: { bands: Schemas['BandOnScale'][]; onBegin: (id: string) => void }) {
+  if (bands.length === 0) return null
+  return (
+    <Box sx={{ p: 1.5, borderTop: 1, display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+      {bands.map((each) => (
+        <Button key={each.id} size="small" onClick={() => onBegin(each.id)}>
+          {texts.standards.begin(each.name)}
+        </Button>
+      ))}
+    </Box>
+  )
+}
+
+interface PercentileProps {
+  of: Schemas['Percentiles']
+  onPercentiles: (percentiles: Schemas['Percentiles']) => void
+  onTakeAll: () => void
+}
+
+/** At which percentiles of the results the lines are suggested. */
+function PercentileRow({ of, onPercentiles, onTakeAll }: PercentileProps) {
+  return (
+    <Box sx={{ p: 1.5, borderTop: 1, display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
+      <Typography variant="body2">{texts.standards.percentiles}</Typography>
+      {LEVELS.map((level) => (
+        <Box key={level} component="label" sx={{ display: 'flex', gap: 0.5, alignItems: 'center' }}>
+          <Typography variant="body2" color="text.secondary">
+            {texts.level[level]}
+          </Typography>
+          <NumberCell
+            label={`${texts.level[level]} %`}
+            value={of[level]}
+            least={1}
+            most={99}
+            saving={false}
+            onCommit={(value) => onPercentiles({ ...of, [level]: value })}
+          />
+        </Box>
+      ))}
+      <Button size="small" onClick={onTakeAll}>
+        {texts.standards.takeAll}
+      </Button>
+    </Box>
+  )
+}
+
+interface SetBarProps {
+  today: string
+  from: string
+  done: boolean
+  onFrom: (day: string) => void
+  onSet: () => void
+  onReset: () => void
+}
+
+/** From which day on the moved lines hold. */
+function SetBar({ today, from, done, onFrom, onSet, onReset }: SetBarProps) {
+  return (
+    <Box
+      sx={{
+        p: 1.5,
+        borderTop: 1,
+        bgcolor: 'background.paper',
+        display: 'flex',
+        flexWrap: 'wrap',
+        gap: 1.5,
+        alignItems: 'center',
+        position: 'sticky',
+        bottom: 0,
+      }}
+    >
+      <TextField
+        type="date"
+        size="small"
+        label={texts.standards.holdsFrom}
+        value={from}
+        onChange={(event) => onFrom(event.target.value)}
+        slotProps={{ inputLabel: { shrink: true }, htmlInput: { min: today } }}
+      />
+      <Button variant="contained" disabled={done} onClick={onSet}>
+        {texts.standards.set}
+      </Button>
+      <Button variant="text" onClick={onReset}>
+        {texts.standards.reset}
+      </Button>
+      <Typography variant="body2" color="text.secondary">
+        {texts.standards.keys}
+      </Typography>
     </Box>
   )
 }
