@@ -1,7 +1,14 @@
 //! Ids: by which name is it known in files and addresses?
 //!
 //! An id is small letters, digits and single dashes, at most 60 of them, and is made only by checking that: by `parse`,
-//! or by reading a document. What has an id of a type of its own cannot be taken for something else.
+//! or by reading a document. Each kind has a type of its own, so that none can be taken for another.
+//!
+//! ```
+//! use jogo_core::ids::BandId;
+//! let band: BandId = "u8-u9".parse().unwrap();
+//! assert_eq!(band, "u8-u9");
+//! assert!("U8–U9".parse::<BandId>().is_err());
+//! ```
 
 use std::borrow::Borrow;
 use std::fmt;
@@ -86,13 +93,6 @@ macro_rules! id {
 
 id! {
     /// The id of a band, as `u8-u9`.
-    ///
-    /// ```
-    /// use jogo_core::ids::BandId;
-    /// let band: BandId = "u8-u9".parse().unwrap();
-    /// assert_eq!(band, "u8-u9");
-    /// assert!("U8–U9".parse::<BandId>().is_err());
-    /// ```
     BandId
 }
 

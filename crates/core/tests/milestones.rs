@@ -268,10 +268,7 @@ fn a_coach_opens_and_shuts_a_gate_with_a_reason() {
 #[test]
 fn a_milestone_that_a_gate_asks_for_names_what_would_lose_its_answer() {
     let skills = demo::skills();
-    let asked = |id: &str| -> Vec<String> {
-        let faults = left_without_milestone(&called(id), &skills);
-        faults.into_iter().map(|fault| fault.detail).collect()
-    };
+    let asked = |id: &str| left_without_milestone(&called(id), &skills);
     let says = "the gate of “Four taps, stop, step over, out” asks for this milestone: \
         let it ask for another one first";
     assert_eq!(asked("four-taps-stop-flow-u8-u9"), [says]);

@@ -105,9 +105,18 @@ fn what_a_player_is_ready_for_comes_first() {
 }
 
 #[rstest]
-#[case::nothing_yet(MilestoneState::NotSeen, &["Una has begun. What Una can do stands here after the first test evening."])]
-#[case::has_it(MilestoneState::Kept, &["Una says, and we have seen it:", "“I can do fast toe taps for half a minute.”"])]
-#[case::lost_it(MilestoneState::Slipped, &["What Una is working on now:", "“I can do fast toe taps for half a minute.”"])]
+#[case::nothing_yet(
+    MilestoneState::NotSeen,
+    &["Una has begun. What Una can do stands here after the first test evening."],
+)]
+#[case::has_it(
+    MilestoneState::Kept,
+    &["Una says, and we have seen it:", "“I can do fast toe taps for half a minute.”"],
+)]
+#[case::lost_it(
+    MilestoneState::Slipped,
+    &["What Una is working on now:", "“I can do fast toe taps for half a minute.”"],
+)]
 fn a_note_says_what_a_child_can_do_in_its_own_words(#[case] state: MilestoneState, #[case] says: &[&str]) {
     let (milestones, standing) = (milestones("u8-u9"), standing(state));
     assert_eq!(note("Una", &[(&milestones[0], &standing)]), says);

@@ -1532,16 +1532,7 @@ export interface components {
              */
             youngest: number;
         };
-        /**
-         * @description The id of a band, as `u8-u9`.
-         *
-         *     ```
-         *     use jogo_core::ids::BandId;
-         *     let band: BandId = "u8-u9".parse().unwrap();
-         *     assert_eq!(band, "u8-u9");
-         *     assert!("U8–U9".parse::<BandId>().is_err());
-         *     ```
-         */
+        /** @description The id of a band, as `u8-u9`. */
         BandId: string;
         /** @description A band on the scale of a test. */
         BandOnScale: {

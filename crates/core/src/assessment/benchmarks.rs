@@ -237,7 +237,8 @@ impl Test {
     /// use jogo_core::units::Seconds;
     ///
     /// let taps = Test {
-    ///     id: "taps".parse().unwrap(), name: "Taps".into(), short: "Taps".into(), how: "Sole on the ball, in turn".into(),
+    ///     id: "taps".parse().unwrap(), name: "Taps".into(), short: "Taps".into(),
+    ///     how: "Sole on the ball, in turn".into(),
     ///     skill: "toe-taps".parse().unwrap(), protocol: Protocol::Count { seconds: 30 }, per_side: false,
     ///     trials: 2, summary: Summary::Best, least: 0.0, most: 120.0, rest_s: Seconds(30.0), layout: String::new(),
     /// };

@@ -117,7 +117,7 @@ pub struct Edited {
 /// Errs where the edit names a session, block, variant or skill that is not there, or minutes that the variant does not
 /// allow: with its place in the edit's JSON form and what would be right. An edit may break rules; what it breaks is
 /// for [`check`](crate::plan::check) to say. Time: O(blocks); an edit that looks for the best place tries each place of one
-/// session with each variant that serves, each weighed anew in time that does not grow with the plan.
+/// session with each variant that serves, and the cost of each try does not grow with the plan.
 ///
 /// ```
 /// use jogo_core::plan::problem::example::{ExampleSize, example};

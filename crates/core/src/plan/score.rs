@@ -92,25 +92,6 @@ pub enum Part {
     Waiting,
 }
 
-impl Part {
-    /// As it is written in files.
-    pub fn code(self) -> &'static str {
-        match self {
-            Part::Goals => "S1",
-            Part::Strands => "S2",
-            Part::Rhythm => "S3",
-            Part::Keeping => "S4",
-            Part::OpenPlay => "S5",
-            Part::Jumps => "S6",
-            Part::Sameness => "S7",
-            Part::Idle => "S8",
-            Part::OtherFoot => "S9",
-            Part::Changes => "S10",
-            Part::Waiting => "S11",
-        }
-    }
-}
-
 /// The points of one part.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]

@@ -43,7 +43,7 @@ impl Alternative {
     }
 }
 
-/// Why a block stands where it stands; nothing if there is no such block. Time: O(blocks × skills), and once the score.
+/// Why a block is where it is; `None` if there is no such block. Time: O(blocks × skills), and once the score.
 ///
 /// ```
 /// use jogo_core::plan::problem::example::{ExampleSize, example};
@@ -153,7 +153,7 @@ fn name<'p>(problem: &'p Problem, id: &'p str) -> &'p str {
 
 /// Why a skill comes when it comes, and what it misses: a sentence each.
 ///
-/// Nothing if the problem has no such skill. Time: O(blocks × skills), and one weighing for each place of the sessions
+/// `None` if the problem has no such skill. Time: O(blocks × skills), and one weighing for each place of the sessions
 /// in which the skill might have come earlier.
 ///
 /// ```

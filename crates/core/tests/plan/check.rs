@@ -7,10 +7,10 @@ use jogo_core::technique::skill::Stage;
 use jogo_core::units::{Minutes, Seconds};
 use rstest::rstest;
 
-use super::{A_AND_B, Wished, plan, problem, variant_of};
+use super::{A_AND_B, Wished, code, plan, problem, variant_of};
 
 fn broken(problem: &Problem, sessions: &str) -> Vec<(&'static str, usize, Option<usize>)> {
-    check(problem, &plan(sessions)).into_iter().map(|b| (b.rule.code(), b.session, b.block)).collect()
+    check(problem, &plan(sessions)).into_iter().map(|b| (code(b.rule), b.session, b.block)).collect()
 }
 
 #[rstest]

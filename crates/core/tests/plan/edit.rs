@@ -8,7 +8,7 @@ use jogo_core::units::Minutes;
 use proptest::prelude::*;
 use rstest::rstest;
 
-use super::{A_AND_B, plan, problem, variant_of};
+use super::{A_AND_B, code, plan, problem, variant_of};
 
 fn four() -> Problem {
     let mut problem = problem(A_AND_B, &[20; 4]);
@@ -121,7 +121,7 @@ fn the_price_is_the_difference_and_says_where_it_comes_from() {
     let edited = edit(&problem, &plan(LAID), &Edit::Remove { session: 2, block: 0 }).unwrap();
     let price = price(&before, &score(&problem, &edited.plan));
     let parts: Vec<_> =
-        price.parts.iter().map(|p| (p.part.code(), (p.points * 10.0).round() / 10.0)).collect();
+        price.parts.iter().map(|p| (code(p.part), (p.points * 10.0).round() / 10.0)).collect();
     assert_eq!(parts, [("S1", 10.0), ("S8", 3.0), ("S10", -0.3)]);
     assert_eq!(price.says, "+12.7: a goal moves away, minutes stay unused");
     assert_eq!(price.parts[0].new, ["A: 1 × Flow missing"]);

@@ -21,6 +21,11 @@ use jogo_core::plan::{Approach, Block, Limits, Plan, Problem, SessionWish, Skill
 use jogo_core::technique::skill::{Need, Stage, Strand};
 use jogo_core::units::{Difficulty, Minutes, Share};
 
+/// A rule or a part of the score as it is written in files.
+fn code(of: impl serde::Serialize) -> &'static str {
+    serde_json::to_value(of).unwrap().as_str().unwrap().to_owned().leak()
+}
+
 const START: Date = date(2031, 1, 6);
 
 /// A skill with its present stage, its goal, and what it needs.

@@ -7,7 +7,7 @@ use jogo_core::plan::{
 use jogo_core::units::Minutes;
 use proptest::prelude::*;
 
-use super::{A_AND_B, plan, problem};
+use super::{A_AND_B, code, plan, problem};
 
 fn three(problem: &Problem, plan: &Plan, session: usize, left: u32) -> [GoingOn; 3] {
     remedies(problem, plan, plan, session, Minutes(left)).try_into().unwrap()
@@ -23,7 +23,7 @@ fn skipping_an_evening_says_what_is_then_short_and_what_breaks() {
     assert_eq!(skip.plan, plan("a@form 5 |  | a@flow 5, b@form 6 | b@form 6 | a@flow 5 | "));
     assert_eq!((skip.moved, skip.short), (1, vec!["A: 1 × Form".to_owned()]));
     assert_eq!(
-        skip.breaches.iter().map(|b| (b.rule.code(), b.session)).collect::<Vec<_>>(),
+        skip.breaches.iter().map(|b| (code(b.rule), b.session)).collect::<Vec<_>>(),
         [("H3", 2), ("H2", 2)]
     );
 }

@@ -35,15 +35,18 @@ async fn of_version(version: usize, file: &Path) -> SqlitePool {
     pool
 }
 
-const BAND: &str = r#"{"id":"u8-u9","name":"U8–U9","youngest":7,"oldest":8,"ball_size":3,"session_min":40,"new_skills_per_week":2,
-    "longest_bout_s":40,"longest_block_min":10,"explaining_s":60,"speeds_m_per_s":{"dribble":1.5,"run":2.6,"pass":5,"serve":4.5},"sources":{}}"#;
+const BAND: &str = r#"{"id":"u8-u9","name":"U8–U9","youngest":7,"oldest":8,"ball_size":3,"session_min":40,
+    "new_skills_per_week":2,
+    "longest_bout_s":40,"longest_block_min":10,"explaining_s":60,"speeds_m_per_s":{"dribble":1.5,"run":2.6,"pass":5,
+    "serve":4.5},"sources":{}}"#;
 const TEST: &str = r#"{"id":"four-cuts","name":"Four cuts","short":"Cuts","how":"Count.","skill":"cut",
     "protocol":{"kind":"count","seconds":30},"per_side":false,"trials":2,"summary":"best","least":0,"most":40}"#;
 const SKILL: &str = r#"{"id":"cut","name":"Cut","strand":"ball_mastery","band":"u8-u9","needs":[],
     "gate":{"kind":"milestone","milestone":"I can do four cuts","times":2,"of_last":3}}"#;
 const UNANSWERED: &str = r#"{"id":"chop","name":"Chop","strand":"dribbling","band":"u8-u9","needs":[],
     "gate":{"kind":"milestone","milestone":"I can fly","times":1,"of_last":1}}"#;
-const FOUR_CUTS: &str = r#"{"id":"four-cuts-form","says":"I can do four cuts","short":"Four cuts","skill":"cut","stage":"form",
+const FOUR_CUTS: &str = r#"{"id":"four-cuts-form","says":"I can do four cuts","short":"Four cuts","skill":"cut",
+    "stage":"form",
     "band":"u8-u9","evidence":{"measured":{"test":"four-cuts","reach":{"value":10},"times":1,"of_last":2}}}"#;
 
 /// What a season leaves behind, each row with the version from which on it could be there.
@@ -54,40 +57,51 @@ const ROWS: [(usize, &str); 21] = [
     (1, "INSERT INTO test (id, place, doc) VALUES ('four-cuts', 0, $3)"),
     (
         1,
-        "INSERT INTO standard (test, band, from_date, building, secure, stretching) VALUES ('four-cuts', 'u8-u9', '2030-09-01', 4, 7, 10)",
+        "INSERT INTO standard (test, band, from_date, building, secure, stretching)
+         VALUES ('four-cuts', 'u8-u9', '2030-09-01', 4, 7, 10)",
     ),
     (1, "INSERT INTO skill (id, place, doc) VALUES ('cut', 0, $4), ('chop', 1, $5)"),
     (
         2,
-        "INSERT INTO drill_history (drill, version, doc, saved_at) VALUES ('weave-six', 1, $2, '2031-01-02T00:00:00.000000Z')",
+        "INSERT INTO drill_history (drill, version, doc, saved_at)
+         VALUES ('weave-six', 1, $2, '2031-01-02T00:00:00.000000Z')",
     ),
     (3, "INSERT INTO skill_history (skill, doc, saved_at) VALUES ('cut', $4, '2031-01-02T00:00:00.000000Z')"),
     (10, "INSERT INTO milestone (id, place, doc) VALUES ('four-cuts-form', 0, $6), ('later', 1, $6)"),
     (
         1,
-        "INSERT INTO person (id, login, name, role, password, created_at) VALUES ($8, 'una', 'Una Skar', 'coach', 'a hash', '2031-01-01T00:00:00.000000Z')",
+        "INSERT INTO person (id, login, name, role, password, created_at)
+         VALUES ($8, 'una', 'Una Skar', 'coach', 'a hash', '2031-01-01T00:00:00.000000Z')",
     ),
     (1, "INSERT INTO club (id, name) VALUES ($9, 'Tern Cove')"),
     (1, "INSERT INTO team (id, club, band, name) VALUES ($10, $9, 'u8-u9', 'Tern Cove Blue')"),
     (
         1,
-        "INSERT INTO player (id, team, name, birth_month, strong_foot, place, added_by, added_at) VALUES ($11, $10, 'Brin', '2022-04', 'left', 0, $8, '2031-01-01T00:00:00.000000Z')",
+        "INSERT INTO player (id, team, name, birth_month, strong_foot, place, added_by, added_at)
+         VALUES ($11, $10, 'Brin', '2022-04', 'left', 0, $8, '2031-01-01T00:00:00.000000Z')",
     ),
     (
         1,
-        "INSERT INTO trial (id, player, test, taken_on, value, taken_by, said_at, received_at) VALUES ($12, $11, 'four-cuts', '2031-01-20', 8, $8, '2031-01-20T18:00:00.000000Z', '2031-01-20T19:00:00.000000Z')",
+        "INSERT INTO trial (id, player, test, taken_on, value, taken_by, said_at, received_at)
+         VALUES ($12, $11, 'four-cuts', '2031-01-20', 8, $8, '2031-01-20T18:00:00.000000Z',
+             '2031-01-20T19:00:00.000000Z')",
     ),
     (
         10,
-        "INSERT INTO milestone_word (id, player, milestone, day, verdict, reason, said_by, said_at, received_at) VALUES ($12, $11, 'later', '2031-01-20', 'met', 'Seen', $8, '2031-01-20T18:00:00.000000Z', '2031-01-20T19:00:00.000000Z')",
+        "INSERT INTO milestone_word (id, player, milestone, day, verdict, reason, said_by, said_at, received_at)
+         VALUES ($12, $11, 'later', '2031-01-20', 'met', 'Seen', $8, '2031-01-20T18:00:00.000000Z',
+             '2031-01-20T19:00:00.000000Z')",
     ),
     (
         1,
-        "INSERT INTO curriculum (id, doc, plan, version, changed_by, changed_at) SELECT $13, json_extract($7, '$.curriculum'), json_extract($7, '$.plan'), 1, $8, '2031-01-01T00:00:00.000000Z'",
+        "INSERT INTO curriculum (id, doc, plan, version, changed_by, changed_at)
+         SELECT $13, json_extract($7, '$.curriculum'), json_extract($7, '$.plan'), 1, $8,
+             '2031-01-01T00:00:00.000000Z'",
     ),
     (
         1,
-        "INSERT INTO edition (id, curriculum, number, note, doc, published_by, published_at) VALUES ($14, $13, 1, '', $7, $8, '2031-01-01T00:00:00.000000Z')",
+        "INSERT INTO edition (id, curriculum, number, note, doc, published_by, published_at)
+         VALUES ($14, $13, 1, '', $7, $8, '2031-01-01T00:00:00.000000Z')",
     ),
     (
         1,
@@ -95,11 +109,13 @@ const ROWS: [(usize, &str); 21] = [
     ),
     (
         1,
-        "INSERT INTO outcome (id, team, edition, session, block, outcome, minutes, said_by, said_at, received_at) VALUES ($15, $10, $14, 0, 1, 'short', 4, $8, '2031-01-20T18:00:00.000000Z', '2031-01-20T19:00:00.000000Z')",
+        "INSERT INTO outcome (id, team, edition, session, block, outcome, minutes, said_by, said_at, received_at)
+         VALUES ($15, $10, $14, 0, 1, 'short', 4, $8, '2031-01-20T18:00:00.000000Z', '2031-01-20T19:00:00.000000Z')",
     ),
     (
         6,
-        "INSERT INTO presence (id, player, day, present, said_by, said_at, received_at) VALUES ($15, $11, '2031-01-20', 1, $8, '2031-01-20T18:00:00.000000Z', '2031-01-20T19:00:00.000000Z')",
+        "INSERT INTO presence (id, player, day, present, said_by, said_at, received_at)
+         VALUES ($15, $11, '2031-01-20', 1, $8, '2031-01-20T18:00:00.000000Z', '2031-01-20T19:00:00.000000Z')",
     ),
     (
         1,

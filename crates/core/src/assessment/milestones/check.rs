@@ -35,13 +35,13 @@ pub fn check(milestone: &Milestone, bands: &[Band], skills: &[Skill], tests: &[T
     faults
 }
 
-/// Why a milestone cannot be taken out: gates ask for it, and would have no answer.
-pub fn left_without_milestone(milestone: &MilestoneId, skills: &[Skill]) -> Vec<InputError> {
+/// Why a milestone cannot be taken out: a sentence for each gate that asks for it and would have no answer.
+pub fn left_without_milestone(milestone: &MilestoneId, skills: &[Skill]) -> Vec<String> {
     let asks = |skill: &&Skill| skill.gate.as_ref().and_then(Gate::milestone) == Some(milestone);
     let says = |skill: &Skill| {
         format!("the gate of “{}” asks for this milestone: let it ask for another one first", skill.name)
     };
-    skills.iter().filter(asks).map(|skill| InputError::at("", says(skill))).collect()
+    skills.iter().filter(asks).map(says).collect()
 }
 
 /// Why a test cannot become what it would: milestones rest on it that it could not answer any more. What they ask of

@@ -204,7 +204,7 @@ impl Verdict {
     /// All of them.
     pub const ALL: [Verdict; 3] = [Verdict::Met, Verdict::NotYet, Verdict::AsEvidence];
 
-    /// The state that it says; nothing if the evidence speaks.
+    /// The state that it sets; `None` if the evidence decides.
     ///
     /// ```
     /// use jogo_core::assessment::milestones::{MilestoneState, Verdict};

@@ -85,7 +85,7 @@ impl Readiness {
     }
 }
 
-/// Whether a player is ready to begin a skill; `gate` says whether its gate is passed, nothing if it has none.
+/// Whether a player is ready to begin a skill; `gate` says whether its gate is passed; `None` if it has none.
 pub fn for_skill(skill: &Skill, stands: &[Stands<'_>], gate: Option<bool>) -> Readiness {
     let mut readiness = Readiness::default();
     for need in skill.all_needs() {

@@ -46,24 +46,6 @@ pub enum Rule {
     Tests,
 }
 
-impl Rule {
-    /// As it is written in files.
-    pub fn code(self) -> &'static str {
-        match self {
-            Rule::Form => "form",
-            Rule::Time => "H1",
-            Rule::Needs => "H2",
-            Rule::Ladder => "H3",
-            Rule::Newness => "H4",
-            Rule::Fit => "H5",
-            Rule::Safety => "H6",
-            Rule::Order => "H7",
-            Rule::Locks => "H8",
-            Rule::Tests => "H9",
-        }
-    }
-}
-
 /// A rule that a plan breaks, where, and what would mend it.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]

@@ -26,7 +26,7 @@ pub struct Mending {
 
 /// The best single edit that takes a breach away and adds none; nothing if none does.
 ///
-/// Some hundred edits are tried for a block, each weighed anew in time that does not grow with the plan; the twelve
+/// Some hundred edits are tried for a block, and the cost of each try does not grow with the plan; the twelve
 /// best are then checked against all rules, O(blocks × skills) each.
 ///
 /// ```

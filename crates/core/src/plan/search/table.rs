@@ -35,7 +35,7 @@ impl When {
         self.session().map_or(When::Never, |session| When::In(session.saturating_sub(1)))
     }
 
-    /// The session, or the end of a plan with so many.
+    /// The session, or the number of sessions if it never comes.
     pub fn or_end(self, sessions: usize) -> usize {
         self.session().map_or(sessions, |session| session.min(sessions))
     }

@@ -48,7 +48,8 @@ pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Js
 }
 
 /// Changes a band. Published editions keep the band that they were published with.
-#[utoipa::path(operation_id = "bands_change", params(("id" = String, Path), ("If-Match" = String, Header)), request_body = Band,
+#[utoipa::path(operation_id = "bands_change",
+    params(("id" = String, Path), ("If-Match" = String, Header)), request_body = Band,
     responses((status = 200, body = Vec<BandView>)),
 )]
 #[put("/bands/{id}")]

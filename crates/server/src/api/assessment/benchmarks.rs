@@ -48,7 +48,8 @@ pub(in crate::api) async fn show(
 
 /// Keeps a test: a changed one, or a new one, which `If-None-Match: *` keeps from taking the place of another. What
 /// results were taken with stays as it was.
-#[utoipa::path(operation_id = "benchmarks_put", params(("id" = String, Path), ("If-None-Match" = Option<String>, Header)), request_body = Test,
+#[utoipa::path(operation_id = "benchmarks_put",
+    params(("id" = String, Path), ("If-None-Match" = Option<String>, Header)), request_body = Test,
     responses((status = 204), (status = 409, body = Problem)))]
 #[put("/tests/{id}")]
 pub(in crate::api) async fn put_one(

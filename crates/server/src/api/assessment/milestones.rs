@@ -70,8 +70,8 @@ pub(in crate::api) async fn drop_one(
         return Err(Problem::not_found("milestone"));
     }
     let asked = left_without_milestone(&id, &state.store.skills().await?);
-    if let Some(first) = asked.first() {
-        return Err(StoreError::Taken(first.detail.clone()).into());
+    if !asked.is_empty() {
+        return Err(StoreError::Taken(asked.join("; ")).into());
     }
     if !state.store.drop_milestone(&id).await? {
         let says = "a coach has said something on this milestone, and that is kept: change it instead";

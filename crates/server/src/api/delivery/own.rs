@@ -72,7 +72,8 @@ pub(in crate::api) struct OwnSaid {
 }
 
 /// Gives a team days or a ground of its own, and fits its plan to them.
-#[utoipa::path(operation_id = "own_settle", params(("team" = Uuid, Path), ("edition" = Uuid, Path)), request_body = OwnSaid,
+#[utoipa::path(operation_id = "own_settle",
+    params(("team" = Uuid, Path), ("edition" = Uuid, Path)), request_body = OwnSaid,
     responses(
         (status = 204), (status = 412, body = Problem),
     ),

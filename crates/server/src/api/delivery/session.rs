@@ -102,7 +102,8 @@ pub(in crate::api) async fn list(
 }
 
 /// The running order of an evening, and what was said of its blocks.
-#[utoipa::path(operation_id = "evenings_show", params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path)),
+#[utoipa::path(operation_id = "evenings_show",
+    params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path)),
     responses((status = 200, body = TeamEvening)))]
 #[get("/teams/{team}/evenings/{edition}/{session}")]
 pub(in crate::api) async fn show(

@@ -105,7 +105,8 @@ fn nothing_said_since(said: &Said, session: usize) -> Answer<()> {
 }
 
 /// The remedies to go on when an evening has only some minutes left.
-#[utoipa::path(operation_id = "evenings_remedies", params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path), OfLeft),
+#[utoipa::path(operation_id = "evenings_remedies",
+    params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path), OfLeft),
     responses((status = 200, body = Remedies), (status = 422, body = Problem)))]
 #[get("/teams/{team}/evenings/{edition}/{session}/remedies")]
 pub(in crate::api) async fn list_remedies(
@@ -129,7 +130,8 @@ pub(in crate::api) async fn list_remedies(
 }
 
 /// Goes on in one of the remedies.
-#[utoipa::path(operation_id = "evenings_go_on", params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path)), request_body = Chosen,
+#[utoipa::path(operation_id = "evenings_go_on",
+    params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path)), request_body = Chosen,
     responses(
         (status = 204), (status = 412, body = Problem),
     ),
@@ -165,7 +167,8 @@ pub(in crate::api) async fn go_on(
 }
 
 /// Takes back the last change of a team's plan; doing so again brings it back.
-#[utoipa::path(operation_id = "evenings_back", params(("team" = Uuid, Path), ("edition" = Uuid, Path)), request_body = Latest,
+#[utoipa::path(operation_id = "evenings_back",
+    params(("team" = Uuid, Path), ("edition" = Uuid, Path)), request_body = Latest,
     responses(
         (status = 204), (status = 412, body = Problem),
     ),

@@ -257,7 +257,8 @@ pub(in crate::api) async fn create(
 }
 
 /// Changes a drill; what was before stays in its history, and in every edition that was published with it.
-#[utoipa::path(operation_id = "drills_change", params(("id" = String, Path), ("If-Match" = String, Header)), request_body = Drill,
+#[utoipa::path(operation_id = "drills_change",
+    params(("id" = String, Path), ("If-Match" = String, Header)), request_body = Drill,
     responses((status = 200, body = DrillView)),
 )]
 #[put("/drills/{id}")]

@@ -105,7 +105,8 @@ pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Js
 }
 
 /// Takes an invitation back: its link no longer works.
-#[utoipa::path(operation_id = "invitations_withdraw", params(("invitation" = Uuid, Path)), responses((status = 204)),
+#[utoipa::path(operation_id = "invitations_withdraw",
+    params(("invitation" = Uuid, Path)), responses((status = 204)),
 )]
 #[delete("/invitations/{invitation}")]
 pub(in crate::api) async fn withdraw(

@@ -120,7 +120,8 @@ pub(super) async fn show(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> A
 }
 
 /// Changes the wishes; the plan stays, and shows where it now breaks a rule.
-#[utoipa::path(operation_id = "curricula_change", params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Curriculum,
+#[utoipa::path(operation_id = "curricula_change",
+    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Curriculum,
     responses((status = 200, body = CurriculumView)),
 )]
 #[put("/curricula/{id}")]
@@ -139,7 +140,8 @@ pub(super) async fn change_wishes(
 }
 
 /// Moves a curriculum into another season; sessions that stay keep their blocks.
-#[utoipa::path(operation_id = "curricula_change_season", params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Season,
+#[utoipa::path(operation_id = "curricula_change_season",
+    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Season,
     responses((status = 200, body = CurriculumView)))]
 #[put("/curricula/{id}/season")]
 pub(super) async fn change_season(
@@ -158,7 +160,8 @@ pub(super) async fn change_season(
 }
 
 /// Changes the plan by hand, whatever rule that breaks, and says what it costs.
-#[utoipa::path(operation_id = "curricula_edits", params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Edit,
+#[utoipa::path(operation_id = "curricula_edits",
+    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = Edit,
     responses((status = 200, body = CurriculumView)))]
 #[post("/curricula/{id}/edits")]
 pub(super) async fn edits(
@@ -214,7 +217,8 @@ pub(super) struct SolveWish {
 }
 
 /// Lays the plan, around what is locked.
-#[utoipa::path(operation_id = "curricula_solve_again", params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = SolveWish,
+#[utoipa::path(operation_id = "curricula_solve_again",
+    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = SolveWish,
     responses((status = 200, body = CurriculumView)),
 )]
 #[post("/curricula/{id}/solve")]
@@ -303,7 +307,8 @@ pub(super) struct EditionWish {
 }
 
 /// Publishes the draft as the next edition, to every team of its band.
-#[utoipa::path(operation_id = "curricula_publish", params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = EditionWish,
+#[utoipa::path(operation_id = "curricula_publish",
+    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = EditionWish,
     responses((status = 200, body = CurriculumView)),
 )]
 #[post("/curricula/{id}/editions")]

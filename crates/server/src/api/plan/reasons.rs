@@ -113,7 +113,8 @@ pub(crate) async fn compared(
 }
 
 /// Compares the plan with the one of an edition: what has become of it since.
-#[utoipa::path(operation_id = "curricula_compared_with_edition", params(("id" = Uuid, Path), ("number" = i64, Path)),
+#[utoipa::path(operation_id = "curricula_compared_with_edition",
+    params(("id" = Uuid, Path), ("number" = i64, Path)),
     responses((status = 200, body = Compared)),
 )]
 #[get("/curricula/{id}/editions/{number}/compared")]
