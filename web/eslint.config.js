@@ -12,6 +12,7 @@ export default tseslint.config(
     rules: {
       'jsx-a11y-x/no-autofocus': 'off', // A dialog puts the focus into its first field.
       '@typescript-eslint/no-confusing-void-expression': 'off', // A handler may end with what it calls.
+      'max-lines-per-function': ['error', { max: 100, skipBlankLines: true, skipComments: true }],
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
     },
     linterOptions: { reportUnusedDisableDirectives: 'error' },

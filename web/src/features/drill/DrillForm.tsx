@@ -10,11 +10,13 @@ import { Choice } from '../../ui/Choice'
 import { NumberField, SelectCell, TextCell } from '../../ui/fields'
 import { asDay, asTime } from '../../ui/figures'
 import { STAGES } from '../../ui/stages'
-import { STRANDS } from '../../ui/strands'
 import { CueTrial } from './CueTrial'
 import { DoseFields } from './DoseFields'
-import { type Drill, earlierDrill, useBands, useSkills } from './queries'
-import { CAUTIONS, SURFACES } from './words'
+import { toggled, without } from './drill'
+import { HomeAndKit } from './HomeAndKit'
+import { type Drill, earlierDrill, useBands } from './queries'
+import { ServesFields } from './ServesFields'
+import { CAUTIONS } from './words'
 
 interface Props {
   drill: Drill
@@ -30,13 +32,10 @@ interface Props {
 export function DrillForm({ drill, view, band, errors, cautions, onBand, onChange, onTakeEarlier }: Props) {
   const { floor } = useTheme()
   const says = texts.desk
-  const bands = useBands()
   // A drill that nobody has begun yet has no faults to be shown.
   const begun = view !== null || drill.title !== ''
   const wrong = (...places: string[]) =>
     (begun ? errors : []).filter((error) => places.some((place) => error.pointer.startsWith(place)))
-  // Faults of the layout stand where they belong, in the text.
-  const other = errors.filter((error) => !error.pointer.startsWith('/layout'))
   const lines = (text: string) => text.split('\n').map((each) => each.trimStart())
   return (
     <Box
@@ -53,17 +52,7 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
         alignContent: 'start',
       }}
     >
-      {other.length > 0 && (
-        <Box role="status">
-          <Typography variant="h3">{says.beforeSaving(other.length)}</Typography>
-          {other.slice(0, 3).map((error, i) => (
-            <Typography key={i} variant="body2" color="error">
-              {says.inWords(error.pointer, error.detail)}
-            </Typography>
-          ))}
-          {other.length > 3 && <Typography variant="body2">{says.moreFaults(other.length - 3)}</Typography>}
-        </Box>
-      )}
+      <Missing errors={errors} />
       <Part title={says.what} open wrong={wrong('/id', '/title', '/purpose', '/in_game').length}>
         <TextCell label={says.title} value={drill.title} onChange={(title) => onChange({ title })} />
         <TextCell
@@ -89,90 +78,16 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
         />
       </Part>
       <Part title={says.doses} open wrong={wrong('/doses', '/station').length}>
-        <SelectCell
-          label={says.band}
-          value={band}
-          options={(bands.data ?? []).map((kept) => ({
-            value: kept.band.id,
-            says: says.bandDoes(kept.band.name, drill.doses[kept.band.id] !== undefined),
-          }))}
-          onChange={onBand}
-        />
-        <DoseFields
-          dose={drill.doses[band]}
-          onChange={(dose) => onChange({ doses: withDose(drill.doses, band, dose) })}
-        />
-        <Typography variant="body2" color="text.secondary">
-          {says.station}
-        </Typography>
-        <Box sx={{ display: 'flex', gap: 0.75 }}>
-          {(['min', 'usual', 'max', 'working'] as const).map((key) => (
-            <NumberField
-              key={key}
-              label={says.stationOf[key]}
-              value={drill.station[key]}
-              whole
-              onChange={(n) => n !== null && n >= 0 && onChange({ station: { ...drill.station, [key]: n } })}
-              sx={{ width: 78 }}
-            />
-          ))}
-        </Box>
+        <Doses drill={drill} band={band} onBand={onBand} onChange={onChange} />
       </Part>
       <Part title={says.serves} wrong={wrong('/serves', '/strands', '/surfaces').length}>
-        <Serves drill={drill} onChange={onChange} />
+        <ServesFields drill={drill} onChange={onChange} />
       </Part>
       <Part title={says.faults} wrong={wrong('/faults').length}>
-        {drill.faults.map((fault, i) => (
-          <Box key={i} sx={{ display: 'grid', gap: 0.75, borderLeft: `2px solid ${floor.hair}`, pl: 1 }}>
-            {(['see', 'why', 'say'] as const).map((key) => (
-              <TextCell
-                key={key}
-                label={says.fault[key]}
-                value={fault[key]}
-                onChange={(text) =>
-                  onChange({
-                    faults: drill.faults.map((each, n) => (n === i ? { ...each, [key]: text } : each)),
-                  })
-                }
-              />
-            ))}
-            <Button
-              size="small"
-              variant="text"
-              sx={{ justifySelf: 'start' }}
-              onClick={() => onChange({ faults: drill.faults.filter((_, n) => n !== i) })}
-            >
-              {says.takeOut}
-            </Button>
-          </Box>
-        ))}
-        <Button
-          size="small"
-          onClick={() => onChange({ faults: [...drill.faults, { see: '', why: '', say: '' }] })}
-        >
-          {says.addFault}
-        </Button>
+        <Faults drill={drill} onChange={onChange} />
       </Part>
       <Part title={says.hardness} wrong={wrong('/difficulty', '/rungs', '/touches').length}>
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
-          <NumberField
-            label={says.base}
-            value={drill.difficulty}
-            onChange={(difficulty) => difficulty !== null && onChange({ difficulty })}
-          />
-          {STAGES.map((stage) => (
-            <NumberField
-              key={stage}
-              label={says.cadence(texts.stage[stage])}
-              value={drill.touches_per_s[stage] ?? null}
-              optional
-              onChange={(n) => onChange({ touches_per_s: withCadence(drill.touches_per_s, stage, n) })}
-            />
-          ))}
-        </Box>
-        <Typography variant="caption" color="text.secondary">
-          {says.cadenceSays}
-        </Typography>
+        <Hardness drill={drill} onChange={onChange} />
       </Part>
       <Part title={says.cautions} wrong={wrong('/cautions').length}>
         <Choice
@@ -199,32 +114,189 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
       </Part>
       {view && (
         <Part title={says.history}>
-          {view.editions.length > 0 && (
-            <Typography variant="body2">{says.inEditions(view.editions.join('; '))}</Typography>
-          )}
-          {view.history.map((saved) => (
-            <Box key={saved.version} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-              <Typography variant="body2" sx={{ flex: 1 }}>
-                {says.saved(
-                  saved.version,
-                  saved.by ?? says.cameWith,
-                  `${asDay(saved.at.slice(0, 10))} ${asTime(saved.at)}`,
-                )}
-              </Typography>
-              {saved.version !== view.version && (
-                <Button
-                  size="small"
-                  variant="text"
-                  onClick={() => void earlierDrill(view.drill.id, saved.version).then(onTakeEarlier)}
-                >
-                  {says.takeThis}
-                </Button>
-              )}
-            </Box>
-          ))}
+          <History view={view} onTakeEarlier={onTakeEarlier} />
         </Part>
       )}
     </Box>
+  )
+}
+
+/** What must be mended before the drill can be saved; what is wrong with the layout is said in the layout. */
+function Missing({ errors }: { errors: Schemas['InputError'][] }) {
+  const says = texts.desk
+  const other = errors.filter((error) => !error.pointer.startsWith('/layout'))
+  if (other.length === 0) return null
+  return (
+    <Box role="status">
+      <Typography variant="h3">{says.beforeSaving(other.length)}</Typography>
+      {other.slice(0, 3).map((error, i) => (
+        <Typography key={i} variant="body2" color="error">
+          {says.inWords(error.pointer, error.detail)}
+        </Typography>
+      ))}
+      {other.length > 3 && <Typography variant="body2">{says.moreFaults(other.length - 3)}</Typography>}
+    </Box>
+  )
+}
+
+interface FieldsProps {
+  drill: Drill
+  onChange: (next: Partial<Drill>) => void
+}
+
+interface DosesProps extends FieldsProps {
+  band: string
+  onBand: (band: string) => void
+}
+
+function Doses({ drill, band, onBand, onChange }: DosesProps) {
+  const says = texts.desk
+  const bands = useBands()
+  return (
+    <>
+      <SelectCell
+        label={says.band}
+        value={band}
+        options={(bands.data ?? []).map((kept) => ({
+          value: kept.band.id,
+          says: says.bandDoes(kept.band.name, drill.doses[kept.band.id] !== undefined),
+        }))}
+        onChange={onBand}
+      />
+      <DoseFields
+        dose={drill.doses[band]}
+        onChange={(dose) => onChange({ doses: withDose(drill.doses, band, dose) })}
+      />
+      <Typography variant="body2" color="text.secondary">
+        {says.station}
+      </Typography>
+      <Box sx={{ display: 'flex', gap: 0.75 }}>
+        {(['min', 'usual', 'max', 'working'] as const).map((key) => (
+          <NumberField
+            key={key}
+            label={says.stationOf[key]}
+            value={drill.station[key]}
+            whole
+            onChange={(n) => n !== null && n >= 0 && onChange({ station: { ...drill.station, [key]: n } })}
+            sx={{ width: 78 }}
+          />
+        ))}
+      </Box>
+    </>
+  )
+}
+
+function withDose(doses: Drill['doses'], band: string, dose: Schemas['Dose'] | null): Drill['doses'] {
+  return dose ? { ...doses, [band]: dose } : without(doses, band)
+}
+
+function Faults({ drill, onChange }: FieldsProps) {
+  const { floor } = useTheme()
+  const says = texts.desk
+  return (
+    <>
+      {drill.faults.map((fault, i) => (
+        <Box key={i} sx={{ display: 'grid', gap: 0.75, borderLeft: `2px solid ${floor.hair}`, pl: 1 }}>
+          {(['see', 'why', 'say'] as const).map((key) => (
+            <TextCell
+              key={key}
+              label={says.fault[key]}
+              value={fault[key]}
+              onChange={(text) =>
+                onChange({
+                  faults: drill.faults.map((each, n) => (n === i ? { ...each, [key]: text } : each)),
+                })
+              }
+            />
+          ))}
+          <Button
+            size="small"
+            variant="text"
+            sx={{ justifySelf: 'start' }}
+            onClick={() => onChange({ faults: drill.faults.filter((_, n) => n !== i) })}
+          >
+            {says.takeOut}
+          </Button>
+        </Box>
+      ))}
+      <Button
+        size="small"
+        onClick={() => onChange({ faults: [...drill.faults, { see: '', why: '', say: '' }] })}
+      >
+        {says.addFault}
+      </Button>
+    </>
+  )
+}
+
+function Hardness({ drill, onChange }: FieldsProps) {
+  const says = texts.desk
+  return (
+    <>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
+        <NumberField
+          label={says.base}
+          value={drill.difficulty}
+          onChange={(difficulty) => difficulty !== null && onChange({ difficulty })}
+        />
+        {STAGES.map((stage) => (
+          <NumberField
+            key={stage}
+            label={says.cadence(texts.stage[stage])}
+            value={drill.touches_per_s[stage] ?? null}
+            optional
+            onChange={(n) => onChange({ touches_per_s: withCadence(drill.touches_per_s, stage, n) })}
+          />
+        ))}
+      </Box>
+      <Typography variant="caption" color="text.secondary">
+        {says.cadenceSays}
+      </Typography>
+    </>
+  )
+}
+
+function withCadence(
+  all: Drill['touches_per_s'],
+  stage: Schemas['Stage'],
+  touches: number | null,
+): Drill['touches_per_s'] {
+  return touches === null ? without(all, stage) : { ...all, [stage]: touches }
+}
+
+interface HistoryProps {
+  view: Schemas['DrillView']
+  onTakeEarlier: (drill: Schemas['Drill']) => void
+}
+
+function History({ view, onTakeEarlier }: HistoryProps) {
+  const says = texts.desk
+  return (
+    <>
+      {view.editions.length > 0 && (
+        <Typography variant="body2">{says.inEditions(view.editions.join('; '))}</Typography>
+      )}
+      {view.history.map((saved) => (
+        <Box key={saved.version} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+          <Typography variant="body2" sx={{ flex: 1 }}>
+            {says.saved(
+              saved.version,
+              saved.by ?? says.cameWith,
+              `${asDay(saved.at.slice(0, 10))} ${asTime(saved.at)}`,
+            )}
+          </Typography>
+          {saved.version !== view.version && (
+            <Button
+              size="small"
+              variant="text"
+              onClick={() => void earlierDrill(view.drill.id, saved.version).then(onTakeEarlier)}
+            >
+              {says.takeThis}
+            </Button>
+          )}
+        </Box>
+      ))}
+    </>
   )
 }
 
@@ -255,162 +327,5 @@ function Part({
       </Typography>
       <Box sx={{ display: 'grid', gap: 1.25, pt: 1 }}>{children}</Box>
     </Box>
-  )
-}
-
-/** A record without one of its keys. */
-const without = <T extends object>(all: T, key: string): T =>
-  Object.fromEntries(Object.entries(all).filter(([other]) => other !== key)) as T
-
-const toggled = <T,>(all: T[], one: T): T[] =>
-  all.includes(one) ? all.filter((other) => other !== one) : [...all, one]
-
-function withDose(doses: Drill['doses'], band: string, dose: Schemas['Dose'] | null): Drill['doses'] {
-  return dose ? { ...doses, [band]: dose } : without(doses, band)
-}
-
-function withCadence(
-  all: Drill['touches_per_s'],
-  stage: Schemas['Stage'],
-  touches: number | null,
-): Drill['touches_per_s'] {
-  return touches === null ? without(all, stage) : { ...all, [stage]: touches }
-}
-
-function Serves({ drill, onChange }: { drill: Drill; onChange: (next: Partial<Drill>) => void }) {
-  const skills = useSkills()
-  const says = texts.desk
-  const named = (id: string) => skills.data?.find((skill) => skill.id === id)?.name ?? id
-  const free = (skills.data ?? []).filter(
-    (skill) => !drill.serves.some((serves) => serves.skill === skill.id),
-  )
-  return (
-    <>
-      {drill.serves.map((serves, i) => (
-        <Box key={serves.skill}>
-          <Box sx={{ display: 'flex', alignItems: 'center' }}>
-            <Typography variant="body2" sx={{ flex: 1, fontWeight: 600 }}>
-              {named(serves.skill)}
-            </Typography>
-            <Button
-              size="small"
-              variant="text"
-              onClick={() => onChange({ serves: drill.serves.filter((_, n) => n !== i) })}
-            >
-              {says.takeOut}
-            </Button>
-          </Box>
-          <Choice
-            label={named(serves.skill)}
-            options={STAGES}
-            chosen={serves.stages}
-            says={(stage) => texts.stage[stage]}
-            onToggle={(stage) =>
-              onChange({
-                serves: drill.serves.map((each, n) =>
-                  n === i ? { ...each, stages: toggled(each.stages, stage) } : each,
-                ),
-              })
-            }
-          />
-        </Box>
-      ))}
-      <SelectCell
-        label={says.addSkill}
-        none={says.chooseSkill}
-        value=""
-        options={free.map((skill) => ({ value: skill.id, says: skill.name }))}
-        onChange={(skill) =>
-          skill && onChange({ serves: [...drill.serves, { skill, stages: ['form', 'flow'] }] })
-        }
-      />
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
-        {STRANDS.map((strand) => (
-          <NumberField
-            key={strand}
-            label={says.share(texts.strand[strand])}
-            value={Math.round((drill.strands[strand] ?? 0) * 100)}
-            whole
-            onChange={(n) => n !== null && onChange({ strands: withShare(drill.strands, strand, n) })}
-            sx={{ width: 128 }}
-          />
-        ))}
-      </Box>
-      <Choice
-        label={texts.drills.surface}
-        options={SURFACES}
-        chosen={drill.surfaces}
-        says={(surface) => texts.drills.surfaces[surface]}
-        onToggle={(surface) => onChange({ surfaces: toggled(drill.surfaces, surface) })}
-      />
-    </>
-  )
-}
-
-function withShare(strands: Drill['strands'], strand: Schemas['Strand'], percent: number): Drill['strands'] {
-  return percent > 0 ? { ...strands, [strand]: percent / 100 } : without(strands, strand)
-}
-
-function HomeAndKit({ drill, onChange }: { drill: Drill; onChange: (next: Partial<Drill>) => void }) {
-  const says = texts.desk
-  const home = drill.home ?? null
-  return (
-    <>
-      <Choice
-        label={says.home}
-        options={['home'] as const}
-        chosen={home ? ['home'] : []}
-        says={() => says.home}
-        onToggle={() => onChange({ home: home ? null : { width_m: 2, depth_m: 2 } })}
-      />
-      {home && (
-        <Box sx={{ display: 'flex', gap: 0.75 }}>
-          <NumberField
-            label={says.wide}
-            value={home.width_m}
-            onChange={(n) => n !== null && onChange({ home: { ...home, width_m: n } })}
-          />
-          <NumberField
-            label={says.deep}
-            value={home.depth_m}
-            onChange={(n) => n !== null && onChange({ home: { ...home, depth_m: n } })}
-          />
-        </Box>
-      )}
-      {drill.stand_ins.map((stand, i) => (
-        <Box key={i} sx={{ display: 'grid', gridTemplateColumns: '1fr 1.4fr auto', gap: 0.75 }}>
-          <TextCell
-            label={says.missing}
-            value={stand.kit}
-            onChange={(kit) =>
-              onChange({ stand_ins: drill.stand_ins.map((each, n) => (n === i ? { ...each, kit } : each)) })
-            }
-          />
-          <TextCell
-            label={says.instead}
-            value={stand.instead}
-            onChange={(instead) =>
-              onChange({
-                stand_ins: drill.stand_ins.map((each, n) => (n === i ? { ...each, instead } : each)),
-              })
-            }
-          />
-          <Button
-            size="small"
-            variant="text"
-            sx={{ minWidth: 0 }}
-            onClick={() => onChange({ stand_ins: drill.stand_ins.filter((_, n) => n !== i) })}
-          >
-            {says.takeOut}
-          </Button>
-        </Box>
-      ))}
-      <Button
-        size="small"
-        onClick={() => onChange({ stand_ins: [...drill.stand_ins, { kit: '', instead: '' }] })}
-      >
-        {says.addStandIn}
-      </Button>
-    </>
   )
 }

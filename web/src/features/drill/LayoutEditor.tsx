@@ -26,7 +26,6 @@ export function LayoutEditor({ text, faults, line, readOnly, onChange, onLine }:
   const area = useRef<HTMLTextAreaElement>(null)
   const [scroll, setScroll] = useState({ left: 0, top: 0 })
   const lines = text.split('\n')
-  const wrong = new Set(faults.map((fault) => fault.line))
   const lineAt = (offset: number) => text.slice(0, offset).split('\n').length
   const tell = () => {
     if (area.current) onLine(lineAt(area.current.selectionStart))
@@ -52,64 +51,9 @@ export function LayoutEditor({ text, faults, line, readOnly, onChange, onLine }:
           '&:focus-within': { borderColor: floor.ink },
         }}
       >
-        <Box
-          aria-hidden
-          sx={{
-            width: 30,
-            flex: 'none',
-            borderRight: `1px solid ${floor.hair}`,
-            bgcolor: floor.wood,
-            overflow: 'hidden',
-          }}
-        >
-          <Box sx={{ transform: `translateY(${8 - scroll.top}px)` }}>
-            {lines.map((_, i) => (
-              <Box
-                key={i}
-                onMouseEnter={() => onLine(i + 1)}
-                onMouseLeave={() => onLine(null)}
-                sx={{
-                  height: LINE,
-                  lineHeight: `${LINE}px`,
-                  pr: 0.75,
-                  textAlign: 'right',
-                  color: wrong.has(i + 1) ? floor.warn : floor.quiet,
-                  fontWeight: wrong.has(i + 1) || line === i + 1 ? 700 : 400,
-                  bgcolor: line === i + 1 ? floor.hair : 'transparent',
-                }}
-              >
-                {i + 1}
-              </Box>
-            ))}
-          </Box>
-        </Box>
+        <LineNumbers {...{ lines, faults, line, onLine }} top={scroll.top} />
         <Box sx={{ position: 'relative', flex: 1, minWidth: 0, overflow: 'hidden' }}>
-          <Box aria-hidden sx={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
-            {line !== null && (
-              <Box
-                sx={{
-                  position: 'absolute',
-                  left: 0,
-                  right: 0,
-                  top: 8 + (line - 1) * LINE - scroll.top,
-                  height: LINE,
-                  bgcolor: floor.wood,
-                }}
-              />
-            )}
-            {faults.map((fault, i) => (
-              <Box
-                key={i}
-                sx={{
-                  position: 'absolute',
-                  left: `calc(8px + ${fault.column - 1}ch - ${scroll.left}px)`,
-                  top: 8 + fault.line * LINE - scroll.top - 5,
-                  width: '3ch',
-                  borderBottom: `3px dotted ${floor.warn}`,
-                }}
-              />
-            ))}
-          </Box>
+          <Marks {...{ faults, line, scroll }} />
           <Box
             component="textarea"
             ref={area}
@@ -131,50 +75,149 @@ export function LayoutEditor({ text, faults, line, readOnly, onChange, onLine }:
               onLine(at >= 1 && at <= lines.length ? at : null)
             }}
             onMouseLeave={() => onLine(null)}
-            sx={{
-              position: 'relative',
-              display: 'block',
-              width: '100%',
-              height: '100%',
-              boxSizing: 'border-box',
-              p: '8px',
-              m: 0,
-              border: 0,
-              outline: 'none',
-              resize: 'none',
-              background: 'transparent',
-              color: 'text.primary',
-              font: 'inherit',
-              lineHeight: `${LINE}px`,
-              whiteSpace: 'pre',
-              overflow: 'auto',
-            }}
+            sx={AREA}
           />
         </Box>
       </Box>
-      <Box id="layout-faults" role="status" sx={{ mt: 0.5, minHeight: 24 }}>
-        {faults.slice(0, 4).map((fault, i) => (
-          <ButtonBase
+      <FaultList faults={faults} onGo={goTo} />
+    </Box>
+  )
+}
+
+const AREA = {
+  position: 'relative',
+  display: 'block',
+  width: '100%',
+  height: '100%',
+  boxSizing: 'border-box',
+  p: '8px',
+  m: 0,
+  border: 0,
+  outline: 'none',
+  resize: 'none',
+  background: 'transparent',
+  color: 'text.primary',
+  font: 'inherit',
+  lineHeight: `${LINE}px`,
+  whiteSpace: 'pre',
+  overflow: 'auto',
+} as const
+
+interface LineNumbersProps {
+  lines: string[]
+  faults: Schemas['Fault'][]
+  line: number | null
+  /** How far the text is scrolled down, in px. */
+  top: number
+  onLine: (line: number | null) => void
+}
+
+function LineNumbers({ lines, faults, line, top, onLine }: LineNumbersProps) {
+  const { floor } = useTheme()
+  const wrong = new Set(faults.map((fault) => fault.line))
+  return (
+    <Box
+      aria-hidden
+      sx={{
+        width: 30,
+        flex: 'none',
+        borderRight: `1px solid ${floor.hair}`,
+        bgcolor: floor.wood,
+        overflow: 'hidden',
+      }}
+    >
+      <Box sx={{ transform: `translateY(${8 - top}px)` }}>
+        {lines.map((_, i) => (
+          <Box
             key={i}
-            onClick={() => goTo(fault)}
-            sx={{ display: 'block', textAlign: 'left', width: '100%', py: 0.25 }}
+            onMouseEnter={() => onLine(i + 1)}
+            onMouseLeave={() => onLine(null)}
+            sx={{
+              height: LINE,
+              lineHeight: `${LINE}px`,
+              pr: 0.75,
+              textAlign: 'right',
+              color: wrong.has(i + 1) ? floor.warn : floor.quiet,
+              fontWeight: wrong.has(i + 1) || line === i + 1 ? 700 : 400,
+              bgcolor: line === i + 1 ? floor.hair : 'transparent',
+            }}
           >
-            <Typography variant="body2" color="error">
-              <strong>{texts.desk.place(fault.line, fault.column)}</strong>{' '}
-              {texts.desk.expected(fault.expected)}
-              {fault.mend && `: ${fault.mend}`}
-            </Typography>
-          </ButtonBase>
+            {i + 1}
+          </Box>
         ))}
-        {faults.length > 4 && (
-          <Typography variant="body2">{texts.desk.moreFaults(faults.length - 4)}</Typography>
-        )}
-        {faults.length === 0 && (
-          <Typography variant="body2" color="text.secondary">
-            {texts.desk.reads}
-          </Typography>
-        )}
       </Box>
+    </Box>
+  )
+}
+
+interface MarksProps {
+  faults: Schemas['Fault'][]
+  line: number | null
+  scroll: { left: number; top: number }
+}
+
+/** Under the text: the line that is lit, and dots where something is wrong. */
+function Marks({ faults, line, scroll }: MarksProps) {
+  const { floor } = useTheme()
+  return (
+    <Box aria-hidden sx={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
+      {line !== null && (
+        <Box
+          sx={{
+            position: 'absolute',
+            left: 0,
+            right: 0,
+            top: 8 + (line - 1) * LINE - scroll.top,
+            height: LINE,
+            bgcolor: floor.wood,
+          }}
+        />
+      )}
+      {faults.map((fault, i) => (
+        <Box
+          key={i}
+          sx={{
+            position: 'absolute',
+            left: `calc(8px + ${fault.column - 1}ch - ${scroll.left}px)`,
+            top: 8 + fault.line * LINE - scroll.top - 5,
+            width: '3ch',
+            borderBottom: `3px dotted ${floor.warn}`,
+          }}
+        />
+      ))}
+    </Box>
+  )
+}
+
+interface FaultListProps {
+  faults: Schemas['Fault'][]
+  onGo: (fault: Schemas['Fault']) => void
+}
+
+function FaultList({ faults, onGo }: FaultListProps) {
+  return (
+    <Box id="layout-faults" role="status" sx={{ mt: 0.5, minHeight: 24 }}>
+      {faults.slice(0, 4).map((fault, i) => (
+        <ButtonBase
+          key={i}
+          onClick={() => onGo(fault)}
+          sx={{ display: 'block', textAlign: 'left', width: '100%', py: 0.25 }}
+        >
+          <Typography variant="body2" color="error">
+            <strong>{texts.desk.place(fault.line, fault.column)}</strong>{' '}
+            {texts.desk.expected(fault.expected)}
+            {fault.mend && `: ${fault.mend}`}
+          </Typography>
+        </ButtonBase>
+      ))}
+      {faults.length > 4 && (
+        <Typography variant="body2">{texts.desk.moreFaults(faults.length - 4)}</Typography>
+      )}
+      {faults.length === 0 && (
+        <Typography variant="body2" color="text.secondary">
+          {texts.desk.reads}
+        </Typography>
+      )}
     </Box>
   )
 }

@@ -37,3 +37,10 @@ export const whole = (drill: Schemas['Drill']): Drill => ({
 /** The settings of a lever that a drill offers; a lever that it does not name offers none. */
 export const offeredBy = (drill: Drill, lever: LeverName): readonly string[] =>
   (drill.levers as Partial<Record<LeverName, string[]>>)[lever] ?? []
+
+/** A record without one of its keys. */
+export const without = <T extends object>(all: T, key: string): T =>
+  Object.fromEntries(Object.entries(all).filter(([other]) => other !== key)) as T
+
+export const toggled = <T>(all: T[], one: T): T[] =>
+  all.includes(one) ? all.filter((other) => other !== one) : [...all, one]

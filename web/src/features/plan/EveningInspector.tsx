@@ -11,7 +11,7 @@ import { SelectCell } from '../../ui/fields'
 import { asLongDay, Figure } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { STAGES, StageGlyph } from '../../ui/stages'
-import type { At } from './PlanPage'
+import type { At } from './at'
 import { type Edit, useDraftEvening, useWhy } from './queries'
 
 interface Props {

@@ -8,41 +8,24 @@ import { useNavigate } from 'react-router'
 import type { Curriculum, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { asDay, asNumber, asTime } from '../../ui/figures'
-
-/** How often a longer search looks again. */
-export const TRIES = 12
+import { type Laying, TRIES } from './laying'
 
 interface PlanBarProps {
   view: Curriculum
   all: Schemas['CurriculumEntry'][]
   busy: boolean
   solving: boolean
-  /** How often a longer search has looked again. */
-  longer: number | null
+  laying: Laying
   mayPublish: boolean
   /** The number of the edition that would be published. */
   next: number
   onUndo: () => void
-  onSolve: () => void
-  onLookLonger: () => void
-  onStop: () => void
   onPublish: () => void
 }
 
-export function PlanBar({
-  view,
-  all,
-  busy,
-  solving,
-  longer,
-  mayPublish,
-  next,
-  onUndo,
-  onSolve,
-  onLookLonger,
-  onStop,
-  onPublish,
-}: PlanBarProps) {
+export function PlanBar(props: PlanBarProps) {
+  const { view, all, busy, solving, laying, mayPublish, next, onUndo, onPublish } = props
+  const { longer } = laying
   const navigate = useNavigate()
   const latest = view.editions[0]
   const price = view.came.price
@@ -96,15 +79,15 @@ export function PlanBar({
         >
           {texts.undo}
         </Button>
-        <Button onClick={onSolve} disabled={solving || busy}>
+        <Button onClick={laying.layAgain} disabled={solving || busy}>
           {solving && longer === null ? texts.plan.solving : texts.plan.solve}
         </Button>
         {longer === null ? (
-          <Button variant="text" disabled={solving || busy} onClick={onLookLonger}>
+          <Button variant="text" disabled={solving || busy} onClick={laying.lookLonger}>
             {texts.plan.lookLonger}
           </Button>
         ) : (
-          <Button variant="text" onClick={onStop}>
+          <Button variant="text" onClick={laying.stop}>
             {texts.plan.stop(longer + 1, TRIES, asNumber(view.score.total))}
           </Button>
         )}

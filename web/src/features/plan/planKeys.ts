@@ -2,7 +2,7 @@
 import type { Curriculum } from '../../api/client'
 import { type Acts, onControl, useKeys } from '../../ui/keys'
 import { STAGES } from '../../ui/stages'
-import type { At } from './PlanPage'
+import type { At } from './at'
 import type { Edit } from './queries'
 
 interface PlanKeys {

@@ -9,7 +9,8 @@ import { texts } from '../../../texts/en'
 import { asResult, Figure } from '../../../ui/figures'
 import { LevelSteps, levelOf } from '../../../ui/levels'
 import { Spoken } from '../../../ui/Spoken'
-import type { Cell, Entered } from './queries'
+import type { Cell } from './entry'
+import type { Entered } from './queries'
 
 interface Props {
   sheet: Schemas['Sheet']

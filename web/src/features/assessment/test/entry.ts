@@ -1,9 +1,26 @@
-// What a value that was entered means on this sheet: the unit it is entered in, whether it can be true, whether it
+// The places of a sheet, and what a value that was entered means on it: its unit, whether it can be true, whether it
 // surprises.
-import type { Schemas } from '../../../api/client'
+import type { Schemas, Side } from '../../../api/client'
 import { texts } from '../../../texts/en'
 
 type Sheet = Schemas['Sheet']
+
+/** A place on the sheet: one player, one foot, one round. */
+export interface Cell {
+  player: Schemas['SheetPlayer']
+  side: Side | null
+  round: number
+}
+
+export const nameOf = ({ player, side, round }: Cell) => `${player.id} ${side ?? ''} ${round}`
+
+/** The sheet's places in the order in which they are filled: round by round, player by player, left then right. */
+export function cellsOf(sheet: Schemas['Sheet']): Cell[] {
+  const sides: (Side | null)[] = sheet.test.per_side ? ['left', 'right'] : [null]
+  return Array.from({ length: sheet.test.trials }, (_, round) =>
+    sheet.players.flatMap((player) => sides.map((side) => ({ player, side, round }))),
+  ).flat()
+}
 
 /** What was entered, as it is kept: of values that are entered together, their mean. */
 export const kept = (sheet: Sheet, entered: number) => Math.round((entered / sheet.parts) * 1e6) / 1e6

@@ -1,7 +1,8 @@
 import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { api, data, newId, type Schemas, type Side } from '../../../api/client'
+import { api, data, newId, type Schemas } from '../../../api/client'
 import { put, useOutbox } from '../../../storage/outbox'
 import { assessmentKeys } from '../keys'
+import type { Cell } from './entry'
 
 /** The sheet of today, or of a day that is read back from paper. */
 export const sheetOf = (team: string, test: string, day: string | null = null) =>
@@ -17,24 +18,9 @@ export const sheetOf = (team: string, test: string, day: string | null = null) =
 
 export const useSheet = (team: string, test: string, day: string | null) => useQuery(sheetOf(team, test, day))
 
-/** A place on the sheet: one player, one foot, one round. */
-export interface Cell {
-  player: Schemas['SheetPlayer']
-  side: Side | null
-  round: number
-}
-
 export interface Entered {
   id: string
   value: number
-}
-
-/** The sheet's places in the order in which they are filled: round by round, player by player, left then right. */
-export function cellsOf(sheet: Schemas['Sheet']): Cell[] {
-  const sides: (Side | null)[] = sheet.test.per_side ? ['left', 'right'] : [null]
-  return Array.from({ length: sheet.test.trials }, (_, round) =>
-    sheet.players.flatMap((player) => sides.map((side) => ({ player, side, round }))),
-  ).flat()
 }
 
 /** What stands in a place, with what still waits on this device, and the ways to change it. */

@@ -1,10 +1,10 @@
 // What is drawn on the floor of the plan: threads of skills, their stitches, and the needs that join them.
 import { useTheme } from '@mui/material/styles'
 import { type PointerEvent, useState } from 'react'
-import type { Curriculum, Schemas, Strand } from '../../api/client'
-import { texts } from '../../texts/en'
-import { StageBar } from '../../ui/stages'
-import { StrandLine } from '../../ui/strands'
+import type { Curriculum, Schemas, Strand } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { StageBar } from '../../../ui/stages'
+import { StrandLine } from '../../../ui/strands'
 
 type X = (session: number) => number
 

@@ -1,7 +1,7 @@
 // Minutes of each evening by strand, against the time there is.
 import { useTheme } from '@mui/material/styles'
-import type { Schemas } from '../../api/client'
-import { STRANDS } from '../../ui/strands'
+import type { Schemas } from '../../../api/client'
+import { STRANDS } from '../../../ui/strands'
 
 interface Props {
   sessions: Schemas['SessionColumn'][]

@@ -1,0 +1,90 @@
+// The layout's text and its drawing side by side; the line that is pointed at in one is lit in the other.
+import Box from '@mui/material/Box'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import type { Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { FloorDrawing } from '../../ui/FloorDrawing'
+import { LayoutEditor } from './LayoutEditor'
+import type { Drill } from './queries'
+
+interface Props {
+  drill: Drill
+  desk: Schemas['Looked'] | undefined
+  onChange: (layout: string) => void
+}
+
+export function LayoutDesk({ drill, desk, onChange }: Props) {
+  const { floor } = useTheme()
+  const [line, setLine] = useState<number | null>(null)
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', lg: 'minmax(0, 1.15fr) minmax(0, 1fr)' },
+        gap: 2,
+      }}
+    >
+      <LayoutEditor
+        text={drill.layout}
+        faults={desk?.faults ?? []}
+        line={line}
+        readOnly={false}
+        onChange={onChange}
+        onLine={setLine}
+      />
+      <Box
+        onMouseOver={(event) => {
+          const at = (event.target as Element).closest('[data-line]')?.getAttribute('data-line')
+          setLine(at ? Number(at) : null)
+        }}
+        onMouseLeave={() => setLine(null)}
+        sx={{
+          minWidth: 0,
+          minHeight: 288,
+          ...(line !== null && {
+            '& [data-line]': { opacity: 0.28 },
+            [`& [data-line="${line}"]`]: { opacity: 1, color: floor.strands.ball_mastery },
+          }),
+        }}
+      >
+        {desk && <FloorDrawing svg={desk.drawing} title={drill.title} height={272} />}
+        {desk?.floor && <Measured measures={desk.floor.measures} paces={desk.floor.in_paces} />}
+        {desk && !desk.floor && (
+          <Typography variant="body2" color="text.secondary" sx={{ textAlign: 'center' }}>
+            {texts.desk.asFar}
+          </Typography>
+        )}
+      </Box>
+    </Box>
+  )
+}
+
+/** What the core has measured of one station. */
+function Measured({ measures, paces }: { measures: Schemas['Measures']; paces: Schemas['InPaces'] }) {
+  const says = texts.desk
+  const colours = Object.entries(measures.markers.by_colour).map(([colour, n]) =>
+    texts.evening.markers(n, colour),
+  )
+  const kit = says.kit(measures.kit.balls, measures.kit.goals, measures.kit.walls)
+  const { players, servers, defenders } = measures.roles
+  const facts = [
+    says.footprint(measures.footprint.width_m, measures.footprint.depth_m, paces),
+    ...colours,
+    ...kit,
+    ...says.roles(players, servers, defenders),
+  ]
+  return (
+    <Box sx={{ textAlign: 'center' }}>
+      <Typography variant="body2">{facts.join(' · ')}</Typography>
+      <Typography variant="caption" color="text.secondary">
+        {measures.paths
+          .map((path) =>
+            says.path(says.pathKind[path.kind], path.length_m, path.direction_changes, path.turning_deg),
+          )
+          .join(' · ')}
+      </Typography>
+    </Box>
+  )
+}

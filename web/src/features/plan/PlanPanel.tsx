@@ -1,0 +1,78 @@
+// The panel beside the floor: the chosen session, wishes, approaches compared, or the forecast.
+import Box from '@mui/material/Box'
+import type { Curriculum, Schemas } from '../../api/client'
+import { texts } from '../../texts/en'
+import { Choice } from '../../ui/Choice'
+import { type At, PANELS, type Panel } from './at'
+import { ComparePanel } from './ComparePanel'
+import { EveningInspector } from './EveningInspector'
+import { ForecastPanel } from './ForecastPanel'
+import type { Change, Edit, useChanges } from './queries'
+import { WishesPanel } from './WishesPanel'
+
+interface Props {
+  view: Curriculum
+  panel: Panel
+  at: At
+  forecast: Schemas['Forecast'] | undefined
+  soFar: Schemas['SoFar'] | undefined
+  busy: boolean
+  changes: ReturnType<typeof useChanges>
+  onPanel: (panel: Panel) => void
+  onChoose: (at: At) => void
+  onChange: (change: Change) => void
+  onEdit: (edit: Edit) => void
+}
+
+export function PlanPanel(props: Props) {
+  const { view, panel, at, forecast, soFar, busy, changes, onPanel, onChoose, onChange, onEdit } = props
+  const { wish, season, solve } = changes
+  return (
+    <Box
+      component="aside"
+      className="no-print"
+      aria-label={texts.plan.panel[panel]}
+      sx={{
+        bgcolor: 'background.paper',
+        borderLeft: { md: 1 },
+        borderColor: { md: 'divider' },
+        p: 2,
+        overflowY: 'auto',
+        maxHeight: { md: 'calc(100dvh - 45px)' },
+      }}
+    >
+      <Choice
+        label={texts.plan.panels}
+        options={PANELS}
+        chosen={[panel]}
+        says={(each) => texts.plan.panel[each]}
+        onToggle={onPanel}
+      />
+      {panel === 'evening' && (
+        <EveningInspector view={view} at={at} busy={busy} onChoose={onChoose} onEdit={onEdit} />
+      )}
+      {panel === 'wishes' && (
+        <WishesPanel
+          view={view}
+          saving={busy}
+          onChange={onChange}
+          onSeason={(body) => season.mutate(body)}
+          onLayAnew={() => solve.mutate({ near: false })}
+        />
+      )}
+      {panel === 'compare' && (
+        <ComparePanel
+          view={view}
+          onTake={(approach) =>
+            wish.mutate((wishes) => ({ ...wishes, approach }), {
+              onSuccess: () => solve.mutate({ near: false, seed: 1 }),
+            })
+          }
+        />
+      )}
+      {panel === 'forecast' && (
+        <ForecastPanel view={view} forecast={forecast} soFar={soFar} onChange={onChange} />
+      )}
+    </Box>
+  )
+}

@@ -1,0 +1,167 @@
+// The floor of the plan: weeks and sessions across, one line per skill, a stitch for every exposure.
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { useLayoutEffect, useRef, useState } from 'react'
+import type { Curriculum, Schemas } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import type { At } from '../at'
+import type { Change, Edit } from '../queries'
+import { Backdrop } from './Backdrop'
+import { MinuteBars } from './MinuteBars'
+import { SessionHead } from './SessionHead'
+import { SkillLabel } from './SkillLabel'
+import { Stitches } from './Stitches'
+import { BARS, DATES, ROW, type Scale, scaleOf, WEEKS } from './scale'
+import { ForecastLine, NeedLine, SkillThread, TestPegMark } from './threads'
+
+interface Props {
+  view: Curriculum
+  at: At
+  clash: Schemas['Clash'] | undefined
+  forecast: Schemas['Forecast'] | undefined
+  soFar: Schemas['SoFar'] | undefined
+  saving: boolean
+  onChoose: (at: At) => void
+  onChange: (change: Change) => void
+  onEdit: (edit: Edit) => void
+}
+
+/** What a printed sheet has room for, in px: the floor is made to fit. */
+const SHEET = { width: 1040, height: 560 }
+
+export function PlanFloor(props: Props) {
+  const { view, at, clash, forecast, saving, onChoose, onChange, onEdit } = props
+  const { frame, width } = useWidth()
+  // Where a block is dragged to, while it is.
+  const [over, setOver] = useState<number | null>(null)
+  const scale = scaleOf(view, width)
+  const { rows, x, y, across, height } = scale
+  const minutes = (at: number, value: number) =>
+    onChange((wishes) => ({ ...wishes, minutes: wishes.minutes.map((m, i) => (i === at ? value : m)) }))
+  const zoom = Math.min(1, SHEET.width / across, SHEET.height / height)
+  return (
+    <Box
+      ref={frame}
+      sx={{ overflowX: 'auto', overflowY: 'hidden', '@media print': { overflow: 'visible', zoom } }}
+    >
+      <Box sx={{ position: 'relative', width: across, height }}>
+        <svg width={across} height={height} style={{ position: 'absolute', inset: 0 }} aria-hidden>
+          <Backdrop view={view} scale={scale} at={at} over={over} />
+          <MinuteBars
+            sessions={view.sessions}
+            x={x}
+            base={WEEKS + DATES + BARS}
+            height={BARS - 8}
+            width={scale.column * 0.62}
+          />
+          <Lines {...props} scale={scale} />
+          {rows.map((skill) => (
+            <Stitches key={skill.id} {...{ view, skill, scale, at, onChoose, onEdit }} onOver={setOver} />
+          ))}
+        </svg>
+        {view.sessions.map((s, i) => (
+          <SessionHead
+            key={s.session}
+            session={s}
+            scale={scale}
+            first={s.week !== view.sessions[i - 1]?.week}
+            chosen={i === at.session}
+            broken={view.breaches.some((b) => b.session === i)}
+            clashes={clash?.of.kind === 'session' && clash.of.session === i}
+            saving={saving}
+            onChoose={() => onChoose({ session: i, skill: at.skill, block: 0 })}
+            onMinutes={(value) => minutes(i, value)}
+          />
+        ))}
+        <Typography
+          variant="caption"
+          color="text.secondary"
+          sx={{ position: 'absolute', top: WEEKS + DATES + BARS + 10, left: 0 }}
+        >
+          {texts.plan.minutesThere}
+        </Typography>
+        {rows.map((skill, i) => (
+          <SkillLabel
+            key={skill.id}
+            skill={skill}
+            top={y(skill.id) - ROW / 2}
+            first={skill.strand !== rows[i - 1]?.strand}
+            clashes={clash ? isOf(clash, skill.id) : false}
+            chosen={at.skill === skill.id}
+            reached={forecast?.skills.find((f) => f.skill === skill.id)?.reached.at(-1)?.share}
+            onChoose={() =>
+              onChoose({ session: at.session, skill: skill.id, block: blockOf(view, at, skill.id) })
+            }
+          />
+        ))}
+      </Box>
+    </Box>
+  )
+}
+
+/** The width of a frame, followed as it changes, in px. */
+function useWidth() {
+  const frame = useRef<HTMLDivElement>(null)
+  const [width, setWidth] = useState(880)
+  useLayoutEffect(() => {
+    const watch = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width))
+    if (frame.current) watch.observe(frame.current)
+    return () => watch.disconnect()
+  }, [])
+  return { frame, width }
+}
+
+/** What is drawn along the lines of the skills: forecasts, needs, threads and tests. */
+function Lines({
+  view,
+  forecast,
+  soFar,
+  scale,
+}: Pick<Props, 'view' | 'forecast' | 'soFar'> & { scale: Scale }) {
+  const { rows, left, x, y } = scale
+  return (
+    <>
+      {forecast &&
+        rows.map((skill) => (
+          <ForecastLine
+            key={skill.id}
+            forecast={forecast.skills.find((f) => f.skill === skill.id)}
+            soFar={soFar?.skills.find((s) => s.skill === skill.id)}
+            sessions={view.sessions}
+            x={x}
+            y={y(skill.id) + ROW / 2 - 3}
+            height={ROW - 8}
+          />
+        ))}
+      {rows.flatMap((skill) =>
+        skill.needs.map((need) => (
+          <NeedLine key={`${skill.id} ${need.skill}`} view={view} skill={skill} need={need} x={x} y={y} />
+        )),
+      )}
+      {rows.map((skill) => (
+        <SkillThread
+          key={skill.id}
+          skill={skill}
+          stitches={view.stitches.filter((s) => s.skill === skill.id)}
+          x={x}
+          y={y(skill.id)}
+        />
+      ))}
+      {view.sessions.flatMap(({ session, tests }) =>
+        tests.flatMap(({ test, name, skills }) =>
+          skills.map((skill) => (
+            <TestPegMark key={`${session} ${test} ${skill}`} x={left(session) + 9} y={y(skill)} name={name} />
+          )),
+        ),
+      )}
+    </>
+  )
+}
+
+/** Whether a skill's goal is one of those that clash. */
+const isOf = ({ of }: Schemas['Clash'], skill: string) =>
+  (of.kind === 'goals' && of.skills.includes(skill)) || (of.kind === 'stage' && of.skill === skill)
+
+/** The block in which a skill stands in the chosen session; undefined where it does not. */
+const blockOf = (view: Curriculum, at: At, skill: string) =>
+  view.stitches.find((stitch) => stitch.skill === skill && stitch.session === at.session)?.block

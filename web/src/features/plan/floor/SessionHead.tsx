@@ -1,0 +1,95 @@
+// The head of a session's column: its week, its day, and the minutes there are.
+import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
+import Typography from '@mui/material/Typography'
+import type { Schemas } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { asDay, Figure } from '../../../ui/figures'
+import { NumberCell } from '../../../ui/NumberCell'
+import { Spoken } from '../../../ui/Spoken'
+import { BARS, DATES, type Scale, WEEKS } from './scale'
+
+interface Props {
+  session: Schemas['SessionColumn']
+  scale: Scale
+  /** Whether a week begins here. */
+  first: boolean
+  chosen: boolean
+  /** Whether a rule is broken in it. */
+  broken: boolean
+  /** Whether its minutes are among what clashes. */
+  clashes: boolean
+  saving: boolean
+  onChoose: () => void
+  onMinutes: (minutes: number) => void
+}
+
+/** A column narrower than this says its week and its day short, in px. */
+const NARROW = 60
+
+export function SessionHead(props: Props) {
+  const { session, scale, first, chosen, broken, clashes, saving, onChoose, onMinutes } = props
+  const { column } = scale
+  const narrow = column < NARROW
+  const at = session.session
+  const day = asDay(session.date)
+  const week = narrow ? texts.plan.weekShort : texts.plan.week
+  const tests = session.tests.map((test) => texts.plan.testIn(test.name, test.minutes))
+  return (
+    <Box sx={{ position: 'absolute', left: scale.left(at), width: column, top: 0, textAlign: 'center' }}>
+      <Typography
+        component="div"
+        variant="caption"
+        sx={{ height: WEEKS, whiteSpace: 'nowrap', textAlign: 'left', pl: 0.75, color: 'text.secondary' }}
+      >
+        {first && week(session.week)}
+      </Typography>
+      <ButtonBase
+        aria-pressed={chosen}
+        onClick={onChoose}
+        title={tests.join(', ') || undefined}
+        sx={{
+          width: '100%',
+          height: DATES,
+          flexDirection: 'column',
+          fontWeight: chosen ? 700 : 400,
+          borderBottom: broken ? 3 : tests.length > 0 ? 1 : 0,
+          borderColor: broken ? 'error.main' : 'text.primary',
+          '&:hover': { textDecoration: 'underline' },
+        }}
+      >
+        <Spoken as={texts.plan.session(at + 1, day, session.minutes)}>
+          <DateMark day={day} narrow={narrow} />
+        </Spoken>
+      </ButtonBase>
+      <Box sx={{ height: BARS + 4 }} />
+      <NumberCell
+        label={texts.plan.minutesOf(at + 1, day)}
+        value={session.minutes}
+        least={1}
+        most={240}
+        wrong={clashes || broken}
+        saving={saving}
+        onCommit={onMinutes}
+      />
+    </Box>
+  )
+}
+
+function DateMark({ day, narrow }: { day: string; narrow: boolean }) {
+  const [weekday, ...rest] = day.split(/[ ,]+/)
+  return (
+    <>
+      <Typography
+        component="span"
+        variant="caption"
+        sx={{ font: 'inherit', fontSize: '0.8rem', lineHeight: 1.15 }}
+      >
+        {weekday}
+      </Typography>
+      <Figure sx={{ fontSize: narrow ? '0.9rem' : '1.05rem', lineHeight: 1.1, whiteSpace: 'nowrap' }}>
+        {rest.join(' ')}
+      </Figure>
+    </>
+  )
+}

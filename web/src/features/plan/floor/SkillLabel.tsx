@@ -1,0 +1,83 @@
+// A skill's name before its line, with the stage that is its goal.
+import Box from '@mui/material/Box'
+import ButtonBase from '@mui/material/ButtonBase'
+import Typography from '@mui/material/Typography'
+import type { Schemas } from '../../../api/client'
+import { texts } from '../../../texts/en'
+import { asPercent, Figure } from '../../../ui/figures'
+import { StageGlyph } from '../../../ui/stages'
+import { StrandSwatch } from '../../../ui/strands'
+import { LABELS, ROW } from './scale'
+
+interface Props {
+  skill: Schemas['SkillLine']
+  top: number
+  first: boolean
+  clashes: boolean
+  chosen: boolean
+  /** The share that is foreseen at the goal in the end, while the forecast is shown. */
+  reached: number | undefined
+  onChoose: () => void
+}
+
+export function SkillLabel({ skill, top, first, clashes, chosen, reached, onChoose }: Props) {
+  return (
+    <Box
+      sx={{
+        position: 'absolute',
+        left: 0,
+        top,
+        width: LABELS - 8,
+        height: ROW,
+        display: 'flex',
+        alignItems: 'center',
+        gap: 0.75,
+      }}
+    >
+      {first && (
+        <Box sx={{ position: 'absolute', top: -9, left: 0, display: 'flex', alignItems: 'center', gap: 0.5 }}>
+          <StrandSwatch strand={skill.strand} width={26} />
+          <Typography sx={{ fontSize: '0.74rem', lineHeight: 1 }} color="text.secondary">
+            {texts.strand[skill.strand]}
+          </Typography>
+        </Box>
+      )}
+      <ButtonBase
+        aria-pressed={chosen}
+        onClick={onChoose}
+        title={skill.name}
+        sx={{
+          flex: 1,
+          minWidth: 0,
+          justifyContent: 'flex-start',
+          font: 'inherit',
+          fontSize: '0.875rem',
+          height: 24,
+          pt: first ? 0.75 : 0,
+          color: clashes ? 'error.main' : undefined,
+          fontWeight: clashes || chosen ? 700 : 500,
+          '&:hover': { textDecoration: 'underline' },
+        }}
+      >
+        <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+          {skill.name}
+        </Box>
+      </ButtonBase>
+      {reached !== undefined ? (
+        <Figure sx={{ fontWeight: 600 }}>{asPercent(reached)}</Figure>
+      ) : (
+        skill.missing > 0 && (
+          <Typography variant="caption" color="error" noWrap>
+            {texts.plan.missing(skill.missing)}
+          </Typography>
+        )
+      )}
+      <Box
+        title={`${texts.stage[skill.goal]}: ${texts.stageMeans[skill.goal]}`}
+        sx={{ display: 'flex', pt: first ? 0.5 : 0 }}
+      >
+        <StageGlyph stage={skill.goal} strand={skill.strand} />
+      </Box>
+    </Box>
+  )
+}
