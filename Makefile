@@ -50,11 +50,11 @@ check: tools-queries web
 	scripts/bundle.sh
 
 test: tools-browser web
-	cargo build --locked --workspace
+	cargo build --locked --workspace --bins --tests
 	cargo test --locked --workspace
 
 shots: tools-browser web
-	cargo build --locked --workspace
+	cargo build --locked --workspace --bins --tests
 	target/debug/shots docs/screenshots $(ARGS)
 
 bench:

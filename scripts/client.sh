@@ -4,9 +4,9 @@
 set -eu
 cd "$(dirname "$0")/.."
 mkdir -p target
-# The whole workspace, as the tests build it: one package alone would build what it rests on once more, with other
-# features.
-cargo build --quiet --locked --workspace
+# The whole workspace with its tests, as `make test` builds it: one package alone, or the programs without their
+# tests, would build what they rest on once more, with other features.
+cargo build --quiet --locked --workspace --bins --tests
 target/debug/jogo openapi > target/openapi.json
 web/node_modules/.bin/openapi-typescript target/openapi.json --default-non-nullable=false --enum-values \
     --output target/schema.ts >/dev/null

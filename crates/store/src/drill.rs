@@ -44,11 +44,14 @@ impl Store {
         docs.iter().map(|doc| from_json("a drill", doc)).collect()
     }
 
-    /// All drills, those that are put away included, by their names.
-    pub async fn kept_drills(&self) -> Stored<Vec<KeptDrill>> {
-        let rows = sqlx::query!("SELECT doc, version, archived_at FROM drill ORDER BY id")
-            .fetch_all(&self.read)
-            .await?;
+    /// All drills that are put away, or all that are not, by their names.
+    pub async fn kept_drills(&self, away: bool) -> Stored<Vec<KeptDrill>> {
+        let rows = sqlx::query!(
+            "SELECT doc, version, archived_at FROM drill WHERE (archived_at IS NOT NULL) = ? ORDER BY id",
+            away
+        )
+        .fetch_all(&self.read)
+        .await?;
         rows.iter().map(|row| kept(&row.doc, row.version, row.archived_at.as_deref())).collect()
     }
 

@@ -1,8 +1,10 @@
 //! Curricula, the plans that answer them, and their published editions.
 
 use jiff::Timestamp;
+use jiff::civil::Date;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::TeamPlan;
+use jogo_core::ids::BandId;
 use jogo_core::plan::Plan;
 use jogo_core::plan::curriculum::Curriculum;
 use uuid::Uuid;
@@ -25,6 +27,23 @@ pub struct Draft {
     pub version: i64,
     /// When it was changed last.
     pub changed_at: Timestamp,
+    /// Number of its latest edition.
+    pub edition: Option<i64>,
+}
+
+/// A curriculum in a list.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct CurriculumLine {
+    /// Id.
+    pub id: Uuid,
+    /// Its name.
+    pub name: String,
+    /// For which band.
+    pub band: BandId,
+    /// Its first day.
+    pub start: Date,
+    /// Weeks.
+    pub weeks: u32,
     /// Number of its latest edition.
     pub edition: Option<i64>,
 }
@@ -91,6 +110,36 @@ impl Store {
         .fetch_all(&self.read)
         .await?;
         rows.into_iter().map(|r| draft(r.id, &r.doc, &r.plan, r.version, &r.changed_at, r.edition)).collect()
+    }
+
+    /// A part of the list of curricula, the latest first: at most so many, after one of them or from the beginning.
+    pub async fn curriculum_lines(&self, after: Option<Uuid>, most: u32) -> Stored<Vec<CurriculumLine>> {
+        let rows = sqlx::query!(
+            r#"SELECT id AS "id: Uuid", json_extract(doc, '$.name') AS "name!: String",
+                   json_extract(doc, '$.band') AS "band!: String", json_extract(doc, '$.start') AS "start!: String",
+                   json_extract(doc, '$.weeks') AS "weeks!: u32",
+                   (SELECT MAX(number) FROM edition WHERE curriculum = curriculum.id) AS "edition: i64"
+               FROM curriculum
+               WHERE ?1 IS NULL OR (json_extract(doc, '$.start'), id)
+                   < (SELECT json_extract(doc, '$.start'), id FROM curriculum WHERE id = ?1)
+               ORDER BY json_extract(doc, '$.start') DESC, id DESC LIMIT ?2"#,
+            after,
+            most
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter()
+            .map(|row| {
+                Ok(CurriculumLine {
+                    id: row.id,
+                    name: row.name,
+                    band: parsed("a band", &row.band)?,
+                    start: parsed("the start of a curriculum", &row.start)?,
+                    weeks: row.weeks,
+                    edition: row.edition,
+                })
+            })
+            .collect()
     }
 
     /// A curriculum.

@@ -38,4 +38,21 @@ export async function data<T>(answer: Promise<{ data?: T }>): Promise<T> {
   return (await answer).data as T
 }
 
+/** The longest page that the server gives. */
+export const LONGEST_PAGE = 200
+
+/** A list of which nothing is missing: page after page, as long as there is a next one. */
+export async function everyPage<T>(
+  page: (after: string | undefined) => Promise<{ items: T[]; next?: string | null }>,
+): Promise<T[]> {
+  const items: T[] = []
+  let after: string | undefined
+  do {
+    const read = await page(after)
+    items.push(...read.items)
+    after = read.next ?? undefined
+  } while (after !== undefined)
+  return items
+}
+
 export const newId = () => crypto.randomUUID()

@@ -1588,7 +1588,7 @@ export interface components {
             value: number;
         };
         /** @description What a new curriculum may begin from. */
-        Beginning: components["schemas"]["From"] & {
+        Beginning: components["schemas"]["BeginsFrom"] & {
             /** @description Its wishes. */
             wishes: components["schemas"]["Curriculum"];
         };
@@ -1598,6 +1598,26 @@ export interface components {
             approaches: components["schemas"]["NamedApproach"][];
             /** @description The templates, then the curricula of earlier seasons, then the skills of each band. */
             from: components["schemas"]["Beginning"][];
+        };
+        /** @description Where wishes come from. */
+        BeginsFrom: {
+            /** @enum {string} */
+            kind: "template";
+            /** @description Its name in files. */
+            template: string;
+        } | {
+            /**
+             * Format: uuid
+             * @description Which one.
+             */
+            curriculum: string;
+            /** @enum {string} */
+            kind: "curriculum";
+        } | {
+            /** @description Which band. */
+            band: components["schemas"]["BandId"];
+            /** @enum {string} */
+            kind: "skills";
         };
         /** @description What those do at the same time who move on, where the squad is split. */
         Beside: {
@@ -2577,26 +2597,6 @@ export interface components {
              */
             squad: number;
         };
-        /** @description Where wishes come from. */
-        From: {
-            /** @enum {string} */
-            kind: "template";
-            /** @description Its name in files. */
-            template: string;
-        } | {
-            /**
-             * Format: uuid
-             * @description Which one.
-             */
-            curriculum: string;
-            /** @enum {string} */
-            kind: "curriculum";
-        } | {
-            /** @description Which band. */
-            band: components["schemas"]["BandId"];
-            /** @enum {string} */
-            kind: "skills";
-        };
         /** @description What shows that a player is ready for a skill. */
         Gate: {
             /** @enum {string} */
@@ -3428,7 +3428,7 @@ export interface components {
         /** @description A new curriculum. */
         NewCurriculum: {
             approach: components["schemas"]["Approach"];
-            from: components["schemas"]["From"];
+            from: components["schemas"]["BeginsFrom"];
             ground: components["schemas"]["Ground"];
             /**
              * Format: uuid
@@ -3768,6 +3768,8 @@ export interface components {
         };
         /** @description The points of one part. */
         PartPoints: {
+            /** @description The figures of its rule: see [`Part::figures`]. */
+            figures: number[];
             /** @description Where they come from, in words. */
             from: string[];
             /** @description The part. */
@@ -4530,12 +4532,17 @@ export interface components {
         ShareOfPlayers: components["schemas"]["Tally"] & {
             interval?: components["schemas"]["Interval"] | null;
         };
-        /** @description How many stand on each level. */
+        /** @description How many of a population are on each level. */
         Shares: {
             /** @description Results by level, from Starting to Stretching. */
             counts: number[];
+            /**
+             * Format: double
+             * @description The part that is Secure or better, 0 to 1; nothing without results.
+             */
+            secure?: number | null;
             /** @description The same by quarter of birth, from the oldest of their year to the youngest. */
-            quarters: number[][];
+            secure_by_quarter: (number | null)[];
         };
         /** @description A test evening's sheet. */
         Sheet: {
@@ -5722,6 +5729,14 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             500: components["responses"]["Problem500"];
         };
     };
@@ -8382,6 +8397,15 @@ type ReadonlyArray<T> = [
 export const pathsTeamsTeamResultsGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/results"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
 export const pathsTeamsTeamRosterGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/roster"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
 export const ballSizeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["BallSize"]> = ["age_size", "one_smaller", "tennis_ball"];
+export const beginsFromOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["BeginsFrom"], {
+    kind: unknown;
+}>["kind"]> = ["template"];
+export const beginsFromOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["BeginsFrom"], {
+    kind: unknown;
+}>["kind"]> = ["curriculum"];
+export const beginsFromOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["BeginsFrom"], {
+    kind: unknown;
+}>["kind"]> = ["skills"];
 export const betterValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Better"]> = ["higher", "lower"];
 export const cautionValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Caution"]> = ["aerial", "heading", "ball_underfoot", "contact", "hard_floor", "jumping", "reaction_crowding", "throw_in_service"];
 export const chainValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Chain"]> = ["single", "two_joined", "three_or_more"];
@@ -8452,15 +8476,6 @@ export const eyesValues: ReadonlyArray<FlattenedDeepRequired<components>["schema
 export const feetValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Feet"]> = ["both", "either", "strong", "other"];
 export const findingKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["FindingKind"]> = ["circle", "unknown", "later_band", "no_drill", "unused_test", "no_milestone", "redundant", "lonely"];
 export const footValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Foot"]> = ["strong", "other"];
-export const fromOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["From"], {
-    kind: unknown;
-}>["kind"]> = ["template"];
-export const fromOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["From"], {
-    kind: unknown;
-}>["kind"]> = ["curriculum"];
-export const fromOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["From"], {
-    kind: unknown;
-}>["kind"]> = ["skills"];
 export const gateOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Gate"], {
     kind: unknown;
 }>["kind"]> = ["milestone"];

@@ -40,19 +40,26 @@ export const plan = {
     S10: 'Changes',
     S11: 'Waiting',
   } as Record<string, string>,
+  /** What a part counts, with the figures of its rule. */
   partMeans: {
-    S1: '10 points for each exposure that is missing on the way to a goal',
-    S2: '1 point for each percentage point off the wished shares',
-    S3: '1 point for each day over 7 that a skill under way rests',
-    S4: '2 points for each week over three that a skill at its goal rests',
-    S5: '0.2 points for each percentage point that a week has too little Scan and Contest',
-    S6: '2 points for each point of difficulty over 1.5 from one time to the next',
-    S7: '1 point for the same drill a third evening in a row, 3 for the same twice in an evening',
-    S8: 'half a point for each unused minute',
-    S9: 'half a point for each percentage point that the other foot gets too little',
-    S10: '0.3 points for each change of layout',
-    S11: 'half a point for each percentage point of waiting over 20',
-  } as Record<string, string>,
+    S1: (points: number) => `${points} points for each exposure that is missing on the way to a goal`,
+    S2: (points: number) => `${plural(points, 'point')} for each percentage point off the wished shares`,
+    S3: (points: number, days: number) =>
+      `${plural(points, 'point')} for each day over ${days} that a skill under way rests`,
+    S4: (points: number, days: number) =>
+      `${points} points for each week over ${days} days that a skill at its goal rests`,
+    S5: (points: number) =>
+      `${points} points for each percentage point that a week has too little Scan and Contest`,
+    S6: (points: number, step: number) =>
+      `${points} points for each point of difficulty over ${step} from one time to the next`,
+    S7: (row: number, twice: number) =>
+      `${plural(row, 'point')} for the same drill a third session in a row, ${twice} for the same twice in a session`,
+    S8: (points: number) => `${points} points for each unused minute`,
+    S9: (points: number) => `${points} points for each percentage point that the other foot gets too little`,
+    S10: (points: number) => `${points} points for each change of layout`,
+    S11: (points: number, free: number) =>
+      `${points} points for each percentage point of waiting over ${free}`,
+  } as Record<Schemas['Part'], (...figures: number[]) => string>,
   nothing: 'nothing to say here',
   clash: 'These wishes cannot hold together',
   forbids: 'No plan can be laid',

@@ -6,6 +6,7 @@
 
 pub mod edition;
 pub mod home;
+pub mod log;
 pub mod pairs;
 pub mod session;
 pub mod stations;

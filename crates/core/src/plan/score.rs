@@ -92,6 +92,32 @@ pub enum Part {
     Waiting,
 }
 
+impl Part {
+    /// The figures of its rule, in the order of the table above: points first, then from where on they count (days,
+    /// points of difficulty, or percentage points); of sameness, the points in a row and those in one session.
+    ///
+    /// ```
+    /// use jogo_core::plan::Part;
+    /// assert_eq!(Part::Goals.figures(), [10.0]);
+    /// assert_eq!(Part::Keeping.figures(), [2.0, 21.0]);
+    /// ```
+    pub fn figures(self) -> &'static [f64] {
+        match self {
+            Part::Goals => &[MISSING],
+            Part::Strands => &[1.0],
+            Part::Rhythm => &[1.0, RHYTHM_DAYS as f64],
+            Part::Keeping => &[KEEPING, KEEPING_DAYS as f64],
+            Part::OpenPlay => &[OPEN_PLAY],
+            Part::Jumps => &[JUMP, STEP],
+            Part::Sameness => &[1.0, TWICE],
+            Part::Idle => &[IDLE],
+            Part::OtherFoot => &[OTHER_FOOT],
+            Part::Changes => &[CHANGE],
+            Part::Waiting => &[WAITING, 100.0 * WAITING_FREE],
+        }
+    }
+}
+
 /// The points of one part.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
@@ -100,13 +126,15 @@ pub struct PartPoints {
     pub part: Part,
     /// Its points.
     pub points: f64,
+    /// The figures of its rule: see [`Part::figures`].
+    pub figures: &'static [f64],
     /// Where they come from, in words.
     pub from: Vec<String>,
 }
 
 impl PartPoints {
     fn of(part: Part) -> PartPoints {
-        PartPoints { part, points: 0.0, from: Vec::new() }
+        PartPoints { part, points: 0.0, figures: part.figures(), from: Vec::new() }
     }
 }
 
@@ -407,9 +435,9 @@ fn other_foot(laid: &Blocks<'_>) -> PartPoints {
 fn changes(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
     let changes: usize = laid.0.iter().map(|blocks| changed(problem, blocks).count()).sum();
     PartPoints {
-        part: Part::Changes,
         points: CHANGE * changes as f64,
         from: vec![format!("{changes} layout changes in {} sessions", laid.0.len())],
+        ..PartPoints::of(Part::Changes)
     }
 }
 

@@ -1,11 +1,13 @@
 //! Groups for next week: who consolidates, who moves on, who works on the other foot?
 
+use std::collections::BTreeSet;
+
 use serde::Serialize;
 
 use crate::assessment::levels::Level;
-use crate::assessment::milestones::MilestoneState;
 use crate::assessment::milestones::ready::Stands;
-use crate::ids::{MilestoneId, TestId};
+use crate::assessment::milestones::{Milestone, MilestoneState};
+use crate::ids::{MilestoneId, SkillId, TestId};
 use crate::units::Share;
 
 /// What a player does next week.
@@ -62,6 +64,20 @@ pub struct FootBehind {
 /// others, and among them whoever is nearest to having everything. The smaller comes first.
 pub fn urgency(group: Group, stands: &[Stands<'_>]) -> (Group, usize) {
     (group, stands.iter().filter(|(_, standing)| !standing.state.is_had()).count())
+}
+
+/// The milestones that groups for a week are made by: those of the skills that are trained in it, or all of them if no
+/// skill of the week has a milestone.
+///
+/// ```
+/// # use std::collections::BTreeSet;
+/// use jogo_core::review::groups::of_week;
+/// assert!(of_week(&[], &BTreeSet::new()).is_empty());
+/// ```
+pub fn of_week(milestones: &[&Milestone], trained: &BTreeSet<SkillId>) -> BTreeSet<MilestoneId> {
+    let any = milestones.iter().any(|milestone| trained.contains(&milestone.skill));
+    let counts = |milestone: &&&Milestone| !any || trained.contains(&milestone.skill);
+    milestones.iter().filter(counts).map(|milestone| milestone.id.clone()).collect()
 }
 
 /// The group of a player for next week, by the milestones of what comes then.

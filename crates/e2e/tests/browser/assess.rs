@@ -115,7 +115,7 @@ async fn a_threshold_is_moved_and_the_shares_follow() -> Result<(), Failed> {
     director.runs("document.querySelector('[aria-label=\"Secure begins, U8–U9\"]').focus()").await?;
     director.types(&RIGHT.repeat(5)).await?;
     director.sees("as moved").await?;
-    director.sees("17").await?;
+    director.sees_in("U8–U9", "17").await?;
     assert_eq!(handle.attr("aria-valuenow").await?.as_deref(), Some("17"), "quicker is to the right");
     director.presses("Set the standard").await?;
     director.sees("Set for 1 band").await?;

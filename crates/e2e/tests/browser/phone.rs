@@ -68,7 +68,7 @@ async fn what_the_server_did_not_take_is_tried_again_and_belongs_to_whoever_ente
     let team = coach.runs(&asks("return [team.id, team.name]")).await?;
     let (id, name) = (team[0].as_str().unwrap_or_default(), team[1].as_str().unwrap_or_default());
     director.signs_in_as(DIRECTOR).await?;
-    director.sees("Plan").await?;
+    director.sees("Bring:").await?;
     let gives_to = |coaches: &str| {
         format!(
             "return (async () => {{

@@ -15,7 +15,7 @@ async fn an_evening_falls_out_is_squeezed_in_and_outlives_a_new_edition() -> Res
     director.publishes(1).await?;
 
     coach.signs_in_as(COACH).await?;
-    coach.sees("Tonight").await?;
+    coach.sees_heading("Tonight").await?;
     coach.presses("The evening falls out or is short").await?;
     coach.sees("Nothing falls short").await?;
     coach.presses("It is short").await?;

@@ -103,7 +103,7 @@ async fn an_ended_sign_in_leads_back_to_the_sign_in_page() -> Result<(), Failed>
     director.sees("Bring:").await?;
     director.runs("return fetch('/api/v1/session', { method: 'DELETE' }).then((r) => r.status)").await?;
     director.presses("Levels").await?;
-    director.sees("Sign in").await?;
+    director.button("Sign in").await?;
     browser.end().await
 }
 

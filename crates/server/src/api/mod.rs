@@ -108,15 +108,30 @@ pub struct Cursor {
 }
 
 impl Cursor {
-    /// Cuts a page out of a list whose entries have names of their own.
+    /// How many entries a page has.
+    pub fn limit(&self) -> usize {
+        self.limit.unwrap_or(100).clamp(1, 200)
+    }
+
+    /// Where the last page ended, of a list whose entries are named by ids.
+    pub fn after(&self) -> Answer<Option<Uuid>> {
+        let parsed = self.after.as_deref().map(str::parse).transpose();
+        parsed.map_err(|_| Problem::fault("/after", "give what the last page said under `next`"))
+    }
+
+    /// Cuts a page out of a whole list, where what is looked for is worked out by the rules and not by the store.
     pub fn page<T>(&self, all: Vec<T>, name: impl Fn(&T) -> String) -> Page<T> {
-        let limit = self.limit.unwrap_or(100).clamp(1, 200);
         let from = match &self.after {
             Some(after) => all.iter().position(|item| name(item) == *after).map_or(all.len(), |at| at + 1),
             None => 0,
         };
-        let more = all.len() > from + limit;
-        let items: Vec<T> = all.into_iter().skip(from).take(limit).collect();
+        self.begun(all.into_iter().skip(from).collect(), name)
+    }
+
+    /// A page of entries that begin with it, if there are more than its limit.
+    pub fn begun<T>(&self, mut items: Vec<T>, name: impl Fn(&T) -> String) -> Page<T> {
+        let more = items.len() > self.limit();
+        items.truncate(self.limit());
         let next = items.last().filter(|_| more).map(name);
         Page { items, next }
     }

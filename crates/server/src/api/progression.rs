@@ -21,12 +21,12 @@ use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use super::{version, versioned};
-use crate::api::drill::library::LibraryShelf;
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
+use crate::views::drills::LibraryShelf;
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(show).service(change_map).service(way).service(compared);

@@ -246,7 +246,8 @@ async fn holds_anything(store: &Store) -> Stored<bool> {
     Ok(!store.people().await?.is_empty()
         || !store.bands().await?.is_empty()
         || !store.skills().await?.is_empty()
-        || !store.kept_drills().await?.is_empty()
+        || !store.kept_drills(false).await?.is_empty()
+        || !store.kept_drills(true).await?.is_empty()
         || !store.tests().await?.is_empty())
 }
 

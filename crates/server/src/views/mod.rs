@@ -1,6 +1,15 @@
 //! Read models: what a surface shows, put together from the store by the rules of the core.
 
 pub mod assessment;
+pub mod board;
+pub mod clubs;
+pub mod drills;
+pub mod passport;
 pub mod repeatability;
+pub mod session_log;
+pub mod sheet;
+pub mod squad;
+pub mod standards;
+pub mod stations;
 pub mod team_levels;
 pub mod team_sessions;

@@ -7,28 +7,14 @@ use std::collections::BTreeMap;
 
 use jiff::Timestamp;
 use jiff::civil::Date;
-use jogo_core::delivery::{Outcome, Ran, Said};
+use jogo_core::delivery::Said;
+use jogo_core::delivery::log::{BlockSaid, Saying};
 use jogo_core::plan::BlockId;
 use jogo_core::units::Minutes;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::{Store, StoreError, Stored, from_word, parsed, stamp, to_word};
-
-/// What was said of a block.
-#[derive(Clone, Copy, Debug, PartialEq, Eq)]
-pub struct BlockSaid {
-    /// Which block.
-    pub block: BlockId,
-    /// What became of it.
-    pub outcome: Outcome,
-    /// Its minutes, if they were said.
-    pub minutes: Option<Minutes>,
-    /// How many of a hundred tries came off, if that was said.
-    pub success: Option<u8>,
-    /// The rung that was run in place of the planned one.
-    pub ran: Option<Ran>,
-}
 
 /// One saying of a block, in a session (from 0) of an edition.
 #[derive(Clone, Debug)]
@@ -91,17 +77,6 @@ impl LogEntries {
         let presence = self.presence.iter_mut().map(|entry| &mut entry.said_at);
         outcomes.chain(presence).chain(self.notes.iter_mut().map(|entry| &mut entry.said_at))
     }
-}
-
-/// Something that was said, by whom and when.
-#[derive(Clone, Debug, PartialEq, Eq)]
-pub struct Saying<T> {
-    /// What.
-    pub what: T,
-    /// Name of the coach.
-    pub by: String,
-    /// When, by the coach's device.
-    pub at: Timestamp,
 }
 
 pub(crate) fn owned(owner: Uuid, team: Uuid) -> Stored<()> {

@@ -3,10 +3,11 @@
 use crate::academy::{Academy, academy, at, called, edition, id, new, plan, publishes_winter, wishes};
 use jogo_core::delivery::Outcome;
 use jogo_core::delivery::edition::Edition;
+use jogo_core::delivery::log::BlockSaid;
 use jogo_core::plan::{Block, BlockId};
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
-use jogo_store::delivery::log::{BlockSaid, LogEntries, OutcomeEntry};
+use jogo_store::delivery::log::{LogEntries, OutcomeEntry};
 use jogo_store::plan::{Change, Draft};
 use rstest::rstest;
 
@@ -55,6 +56,30 @@ async fn changes_are_taken_back_one_by_one_in_their_order() {
     };
     assert_eq!(taken, [back("shorter", "longer", Some("longer")), back("longer", "Winter", None)]);
     assert_eq!(read().await.version, 5, "taking back is a change like any other");
+}
+
+#[tokio::test]
+async fn curricula_are_listed_page_by_page_the_latest_first() {
+    let academy = academy().await;
+    let Academy { store, coach, .. } = &academy;
+    // Two begin on one day: the later id comes first.
+    for (n, start) in [(1, "2030-08-05"), (2, "2031-01-06"), (3, "2031-01-06"), (4, "2029-08-06")] {
+        let wishes = wishes(&format!("Curriculum {n}"), start);
+        store.add_curriculum(id(n), &wishes, &plan(), *coach, at("09:00:00")).await.unwrap();
+    }
+    let page = async |after: Option<u128>, most| -> Vec<String> {
+        let lines = store.curriculum_lines(after.map(id), most).await.unwrap();
+        lines.into_iter().map(|line| line.name.replace("Curriculum ", "")).collect()
+    };
+    assert_eq!(page(None, 9).await, ["3", "2", "1", "4"]);
+    assert_eq!(page(None, 2).await, ["3", "2"]);
+    assert_eq!(page(Some(3), 2).await, ["2", "1"]);
+    assert_eq!(page(Some(1), 2).await, ["4"]);
+    assert!(page(Some(4), 2).await.is_empty());
+    assert!(page(Some(77), 2).await.is_empty(), "nothing comes after what is not there");
+    let plan_weeks = wishes("", "2031-01-06").weeks;
+    let line = &store.curriculum_lines(None, 1).await.unwrap()[0];
+    assert_eq!((line.start.to_string().as_str(), line.weeks, line.edition), ("2031-01-06", plan_weeks, None));
 }
 
 #[tokio::test]

@@ -4,12 +4,13 @@ use std::collections::BTreeMap;
 
 use crate::academy::{Academy, at, id, person, publishes_winter, with_squads};
 use jiff::civil::{Date, date};
+use jogo_core::delivery::log::BlockSaid;
 use jogo_core::delivery::{Outcome, Ran};
 use jogo_core::plan::BlockId;
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
 use jogo_store::delivery::devices::Sending;
-use jogo_store::delivery::log::{BlockSaid, LogEntries, NoteEntry, OutcomeEntry, PresenceEntry};
+use jogo_store::delivery::log::{LogEntries, NoteEntry, OutcomeEntry, PresenceEntry};
 use rstest::rstest;
 
 const MONDAY: Date = date(2031, 2, 10);

@@ -2,6 +2,7 @@
 
 use std::path::Path;
 
+use jogo_core::delivery::log::BlockSaid;
 use jogo_core::delivery::team_plan::TeamPlan;
 use jogo_core::delivery::{Outcome, Said};
 use jogo_core::drill::Drill;
@@ -9,7 +10,7 @@ use jogo_core::plan::{Block, Plan};
 use jogo_core::technique::skill::Skill;
 use jogo_core::units::Minutes;
 use jogo_store::Store;
-use jogo_store::delivery::log::{BlockSaid, LogEntries, OutcomeEntry};
+use jogo_store::delivery::log::{LogEntries, OutcomeEntry};
 use rstest::rstest;
 use sqlx::SqlitePool;
 use sqlx::sqlite::{SqliteConnectOptions, SqlitePoolOptions};

@@ -77,7 +77,7 @@ export function DrillsPage({ editable }: { editable: boolean }) {
       >
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap', mb: 1 }}>
           <Typography variant="h1" role="status" sx={{ flex: 1 }}>
-            {found.data ? texts.drills.found(found.data.items.length) : texts.places.drills}
+            {found.data ? texts.drills.found(found.data.length) : texts.places.drills}
           </Typography>
           <ScaleBar />
           {editable && (
@@ -93,13 +93,13 @@ export function DrillsPage({ editable }: { editable: boolean }) {
         </Box>
         {found.isError && <ErrorNote error={found.error} />}
         {found.isPending && <Loading />}
-        {found.data?.items.length === 0 && <Typography>{texts.drills.nothing}</Typography>}
+        {found.data?.length === 0 && <Typography>{texts.drills.nothing}</Typography>}
         <Box ref={shelf} onKeyDown={(event) => step(event, shelf.current)}>
           {STRANDS.map((strand) => (
             <Shelf
               key={strand}
               strand={strand}
-              drills={(found.data?.items ?? []).filter((drill) => drill.strand === strand)}
+              drills={(found.data ?? []).filter((drill) => drill.strand === strand)}
             />
           ))}
         </Box>

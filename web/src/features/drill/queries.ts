@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { api, data, type Schemas } from '../../api/client'
+import { api, data, everyPage, LONGEST_PAGE, type Schemas } from '../../api/client'
 import type { paths } from '../../api/schema'
 import { academyKeys } from '../academy/keys'
 import { progressionKeys } from '../progression/keys'
@@ -16,7 +16,10 @@ export type Wanted = NonNullable<paths['/drills']['get']['parameters']['query']>
 export const useDrills = (wanted: Wanted) =>
   useQuery({
     queryKey: drillKeys.list(wanted),
-    queryFn: () => data(api.GET('/drills', { params: { query: { ...wanted, limit: 200 } } })),
+    queryFn: () =>
+      everyPage((after) =>
+        data(api.GET('/drills', { params: { query: { ...wanted, after, limit: LONGEST_PAGE } } })),
+      ),
     placeholderData: (before) => before,
   })
 

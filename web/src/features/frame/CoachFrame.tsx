@@ -55,32 +55,7 @@ export function CoachFrame({ session, look }: { session: Schemas['Session']; loo
           borderBottom: `1px solid ${floor.hair}`,
         }}
       >
-        {session.teams.length > 1 && team ? (
-          <Box
-            component="select"
-            aria-label={texts.clubs.teams}
-            value={team.id}
-            onChange={(event) => choose(event.target.value)}
-            sx={{
-              font: 'inherit',
-              fontWeight: 650,
-              color: 'inherit',
-              bgcolor: 'transparent',
-              border: `1px solid ${floor.hair}`,
-              minHeight: 44,
-              px: 0.5,
-              maxWidth: 220,
-            }}
-          >
-            {session.teams.map((t) => (
-              <option key={t.id} value={t.id}>
-                {t.name}
-              </option>
-            ))}
-          </Box>
-        ) : (
-          <Typography sx={{ fontWeight: 650 }}>{team?.name}</Typography>
-        )}
+        <TeamChoice teams={session.teams} team={team} onChoose={choose} />
         <Box sx={{ flex: 1 }} />
         <OutboxNote person={session.id} />
         <NameMenu session={session} look={look} carried={carried} />
@@ -97,37 +72,81 @@ export function CoachFrame({ session, look }: { session: Schemas['Session']; loo
           </Fallen>
         </Suspense>
       </Box>
-      <Box
-        component="nav"
-        className="no-print"
-        sx={{
-          display: 'flex',
-          borderTop: `1px solid ${floor.ink}`,
-          bgcolor: 'background.paper',
-          pb: 'env(safe-area-inset-bottom)',
-        }}
-      >
-        {PLACES.map((place) => (
-          <Box
-            key={place}
-            component={NavLink}
-            to={`/${place}`}
-            sx={{
-              flex: 1,
-              minHeight: 52,
-              display: 'flex',
-              alignItems: 'center',
-              justifyContent: 'center',
-              color: 'text.secondary',
-              textDecoration: 'none',
-              borderTop: '4px solid transparent',
-              '&.active': { color: 'text.primary', fontWeight: 700, borderTopColor: floor.ink },
-            }}
-          >
-            {texts.places[place]}
-          </Box>
-        ))}
-      </Box>
+      <Places />
+    </Box>
+  )
+}
+
+interface TeamChoiceProps {
+  teams: Schemas['TeamView'][]
+  team: Schemas['TeamView'] | undefined
+  onChoose: (team: string) => void
+}
+
+/** Whoever coaches more than one team chooses which. */
+function TeamChoice({ teams, team, onChoose }: TeamChoiceProps) {
+  const { floor } = useTheme()
+  if (teams.length < 2 || !team) return <Typography sx={{ fontWeight: 650 }}>{team?.name}</Typography>
+  return (
+    <Box
+      component="select"
+      aria-label={texts.clubs.teams}
+      value={team.id}
+      onChange={(event) => onChoose(event.target.value)}
+      sx={{
+        font: 'inherit',
+        fontWeight: 650,
+        color: 'inherit',
+        bgcolor: 'transparent',
+        border: `1px solid ${floor.hair}`,
+        minHeight: 44,
+        px: 0.5,
+        maxWidth: 220,
+      }}
+    >
+      {teams.map((t) => (
+        <option key={t.id} value={t.id}>
+          {t.name}
+        </option>
+      ))}
+    </Box>
+  )
+}
+
+/** The four places of a coach. */
+function Places() {
+  const { floor } = useTheme()
+  return (
+    <Box
+      component="nav"
+      className="no-print"
+      sx={{
+        display: 'flex',
+        borderTop: `1px solid ${floor.ink}`,
+        bgcolor: 'background.paper',
+        pb: 'env(safe-area-inset-bottom)',
+      }}
+    >
+      {PLACES.map((place) => (
+        <Box
+          key={place}
+          component={NavLink}
+          to={`/${place}`}
+          sx={{
+            flex: 1,
+            minHeight: 52,
+            display: 'flex',
+            alignItems: 'center',
+            justifyContent: 'center',
+            color: 'text.secondary',
+            textDecoration: 'none',
+            borderTop: '4px solid transparent',
+            '&.active': { color: 'text.primary', fontWeight: 700, borderTopColor: floor.ink },
+          }}
+        >
+          {texts.places[place]}
+        </Box>
+      ))}
     </Box>
   )
 }

@@ -36,21 +36,7 @@ export function EveningInspector({ view, at, busy, onChoose, onEdit }: Props) {
   const { data } = evening
   return (
     <Box sx={{ mt: 1.5 }}>
-      <Typography variant="h2">{asLongDay(data.date)}</Typography>
-      <Typography color="text.secondary" variant="body2">
-        {texts.plan.week(data.week)} · {texts.plan.inSession(data.session + 1)} ·{' '}
-        {texts.minutes(data.minutes)}
-      </Typography>
-      <Kit kit={data.kit} />
-      {column.tests.map((test) => (
-        <Typography
-          key={test.test}
-          variant="body2"
-          sx={{ borderTop: 1, borderColor: 'divider', mt: 0.75, pt: 0.5, fontWeight: 650 }}
-        >
-          {texts.plan.testIn(test.name, test.minutes)}
-        </Typography>
-      ))}
+      <Head evening={data} tests={column.tests} />
       {data.blocks.length === 0 && <Typography sx={{ mt: 2 }}>{texts.plan.noPlan}</Typography>}
       <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0, mt: 1 }}>
         {data.blocks.map((block, i) => {
@@ -106,27 +92,63 @@ export function EveningInspector({ view, at, busy, onChoose, onEdit }: Props) {
         </Typography>
       )}
       {skill && (
-        <Box
-          component="section"
-          aria-label={texts.plan.whyLate(skill.name)}
-          sx={{ borderTop: 1, borderColor: 'divider', mt: 1, pt: 1 }}
-        >
-          <Typography variant="h3">{texts.plan.whyLate(skill.name)}</Typography>
-          {(why.data?.skill ?? []).map((sentence) => (
-            <Typography key={sentence} variant="body2">
-              {sentence}
-            </Typography>
-          ))}
-          <Button
-            size="small"
-            sx={{ mt: 0.75 }}
-            disabled={busy}
-            onClick={() => onEdit({ edit: 'show', session: at.session, skill: skill.id })}
-          >
-            {texts.plan.addHere(skill.name)}
-          </Button>
-        </Box>
+        <WhySkill
+          name={skill.name}
+          says={why.data?.skill ?? []}
+          busy={busy}
+          onAdd={() => onEdit({ edit: 'show', session: at.session, skill: skill.id })}
+        />
       )}
+    </Box>
+  )
+}
+
+function Head({ evening, tests }: { evening: Evening; tests: Schemas['SessionColumn']['tests'] }) {
+  return (
+    <>
+      <Typography variant="h2">{asLongDay(evening.date)}</Typography>
+      <Typography color="text.secondary" variant="body2">
+        {texts.plan.week(evening.week)} · {texts.plan.inSession(evening.session + 1)} ·{' '}
+        {texts.minutes(evening.minutes)}
+      </Typography>
+      <Kit kit={evening.kit} />
+      {tests.map((test) => (
+        <Typography
+          key={test.test}
+          variant="body2"
+          sx={{ borderTop: 1, borderColor: 'divider', mt: 0.75, pt: 0.5, fontWeight: 650 }}
+        >
+          {texts.plan.testIn(test.name, test.minutes)}
+        </Typography>
+      ))}
+    </>
+  )
+}
+
+interface WhySkillProps {
+  name: string
+  says: string[]
+  busy: boolean
+  onAdd: () => void
+}
+
+/** Why a skill stands no earlier, and the way to show it here. */
+function WhySkill({ name, says, busy, onAdd }: WhySkillProps) {
+  return (
+    <Box
+      component="section"
+      aria-label={texts.plan.whyLate(name)}
+      sx={{ borderTop: 1, borderColor: 'divider', mt: 1, pt: 1 }}
+    >
+      <Typography variant="h3">{texts.plan.whyLate(name)}</Typography>
+      {says.map((sentence) => (
+        <Typography key={sentence} variant="body2">
+          {sentence}
+        </Typography>
+      ))}
+      <Button size="small" sx={{ mt: 0.75 }} disabled={busy} onClick={onAdd}>
+        {texts.plan.addHere(name)}
+      </Button>
     </Box>
   )
 }

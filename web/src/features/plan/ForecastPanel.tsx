@@ -27,15 +27,6 @@ export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
   const name = (id: string) => view.skills.find((skill) => skill.id === id)?.name ?? id
   const last = forecast.all.at(-1)
   const shown = (skill: string) => soFar?.skills.find((known) => known.skill === skill)
-  const seen = (soFar?.skills ?? []).flatMap(({ skill, rate }) => (rate ? [{ skill, ...rate }] : []))
-  const takeOver = () =>
-    set({
-      rates: {
-        ...assumed.rates,
-        ...Object.fromEntries(seen.map(({ skill, rate }) => [skill, rounded(rate)])),
-      },
-    })
-  const taken = seen.every(({ skill, rate }) => assumed.rates?.[skill] === rounded(rate))
   return (
     <Box sx={{ mt: 1.5, display: 'grid', gap: 1.5 }}>
       {last && (
@@ -53,91 +44,127 @@ export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
               )
             : says.noDots)}
       </Typography>
-      <Box
-        component="table"
-        sx={{
-          borderCollapse: 'collapse',
-          '& td, & th': { p: '3px 4px' },
-          '& tr': { borderBottom: 1, borderColor: 'divider' },
-        }}
-      >
-        <thead>
-          <tr>
-            <Typography component="th" variant="caption" sx={{ textAlign: 'left' }}>
-              {says.skill}
-            </Typography>
-            <Typography component="th" variant="caption" sx={{ textAlign: 'right' }}>
-              {says.end}
-            </Typography>
-            <Typography component="th" variant="caption" sx={{ textAlign: 'right' }}>
-              {says.rate}
-            </Typography>
-          </tr>
-        </thead>
-        <tbody>
-          {forecast.skills.map((skill) => {
-            const end = skill.reached.at(-1)
-            return (
-              <tr key={skill.skill}>
-                <td>
-                  <Typography variant="body2">{name(skill.skill)}</Typography>
-                  <SoFar known={shown(skill.skill)} />
-                </td>
-                <td style={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
-                  <Figure sx={{ fontWeight: 700 }}>{asPercent(end?.share ?? 0)}</Figure>{' '}
-                  <Figure sx={{ color: 'text.secondary' }}>
-                    {asPercent(end?.low ?? 0)}–{asPercent(end?.high ?? 0)}
-                  </Figure>
-                </td>
-                <td style={{ textAlign: 'right' }}>
-                  <LateNumber
-                    aria-label={says.rateOf(name(skill.skill))}
-                    value={skill.rate}
-                    onCommit={(rate) =>
-                      rate >= 0.01 && rate <= 20 && set({ rates: { ...assumed.rates, [skill.skill]: rate } })
-                    }
-                    sx={{ width: 58 }}
-                  />
-                </td>
-              </tr>
-            )
-          })}
-        </tbody>
+      <BySkill
+        {...{ forecast, name, shown }}
+        onRate={(skill, rate) => set({ rates: { ...assumed.rates, [skill]: rate } })}
+      />
+      <Assumed assumed={assumed} soFar={soFar} onChange={set} />
+    </Box>
+  )
+}
+
+interface BySkillProps {
+  forecast: Schemas['Forecast']
+  name: (skill: string) => string
+  shown: (skill: string) => Schemas['SkillSoFar'] | undefined
+  onRate: (skill: string, rate: number) => void
+}
+
+function BySkill({ forecast, name, shown, onRate }: BySkillProps) {
+  return (
+    <Box
+      component="table"
+      sx={{
+        borderCollapse: 'collapse',
+        '& td, & th': { p: '3px 4px' },
+        '& tr': { borderBottom: 1, borderColor: 'divider' },
+      }}
+    >
+      <thead>
+        <tr>
+          <Typography component="th" variant="caption" sx={{ textAlign: 'left' }}>
+            {says.skill}
+          </Typography>
+          <Typography component="th" variant="caption" sx={{ textAlign: 'right' }}>
+            {says.end}
+          </Typography>
+          <Typography component="th" variant="caption" sx={{ textAlign: 'right' }}>
+            {says.rate}
+          </Typography>
+        </tr>
+      </thead>
+      <tbody>
+        {forecast.skills.map((skill) => {
+          const end = skill.reached.at(-1)
+          return (
+            <tr key={skill.skill}>
+              <td>
+                <Typography variant="body2">{name(skill.skill)}</Typography>
+                <SoFar known={shown(skill.skill)} />
+              </td>
+              <td style={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
+                <Figure sx={{ fontWeight: 700 }}>{asPercent(end?.share ?? 0)}</Figure>{' '}
+                <Figure sx={{ color: 'text.secondary' }}>
+                  {asPercent(end?.low ?? 0)}–{asPercent(end?.high ?? 0)}
+                </Figure>
+              </td>
+              <td style={{ textAlign: 'right' }}>
+                <LateNumber
+                  aria-label={says.rateOf(name(skill.skill))}
+                  value={skill.rate}
+                  onCommit={(rate) => onRate(skill.skill, rate)}
+                  sx={{ width: 58 }}
+                />
+              </td>
+            </tr>
+          )
+        })}
+      </tbody>
+    </Box>
+  )
+}
+
+interface AssumedProps {
+  assumed: Schemas['Assumptions']
+  soFar: Schemas['SoFar'] | undefined
+  onChange: (next: Partial<Schemas['Assumptions']>) => void
+}
+
+/** What the forecast rests on, each number to be changed, or taken over from results. */
+function Assumed({ assumed, soFar, onChange }: AssumedProps) {
+  const seen = (soFar?.skills ?? []).flatMap(({ skill, rate }) => (rate ? [{ skill, ...rate }] : []))
+  const takeOver = () =>
+    onChange({
+      rates: {
+        ...assumed.rates,
+        ...Object.fromEntries(seen.map(({ skill, rate }) => [skill, rounded(rate)])),
+      },
+    })
+  const taken = seen.every(({ skill, rate }) => assumed.rates?.[skill] === rounded(rate))
+  return (
+    <Box component="section" aria-label={says.assumes} sx={{ display: 'grid', gap: 1 }}>
+      <Typography variant="h3">{says.assumes}</Typography>
+      <Box sx={{ display: 'flex', gap: 1 }}>
+        <LateNumber
+          label={says.rateAll}
+          value={assumed.rate}
+          onCommit={(rate) => onChange({ rate })}
+          sx={{ width: 130 }}
+        />
+        <LateNumber
+          label={says.spread}
+          value={assumed.spread}
+          onCommit={(spread) => onChange({ spread })}
+          sx={{ width: 130 }}
+        />
       </Box>
-      <Box component="section" aria-label={says.assumes} sx={{ display: 'grid', gap: 1 }}>
-        <Typography variant="h3">{says.assumes}</Typography>
-        <Box sx={{ display: 'flex', gap: 1 }}>
-          <LateNumber
-            label={says.rateAll}
-            value={assumed.rate}
-            onCommit={(rate) => rate >= 0.01 && rate <= 20 && set({ rate })}
-            sx={{ width: 130 }}
-          />
-          <LateNumber
-            label={says.spread}
-            value={assumed.spread}
-            onCommit={(spread) => spread >= 0 && spread <= 2 && set({ spread })}
-            sx={{ width: 130 }}
-          />
+      {seen.length > 0 && (
+        <Box sx={{ display: 'grid', gap: 0.75, justifyItems: 'start' }}>
+          <Typography variant="body2">{says.seen(seen.length)}</Typography>
+          {taken ? (
+            <Typography variant="body2" color="text.secondary">
+              {says.taken}
+            </Typography>
+          ) : (
+            <Button size="small" onClick={takeOver}>
+              {says.take}
+            </Button>
+          )}
         </Box>
-        {seen.length > 0 && (
-          <Box sx={{ display: 'grid', gap: 0.75, justifyItems: 'start' }}>
-            <Typography variant="body2">{says.seen(seen.length)}</Typography>
-            {taken ? (
-              <Typography variant="body2" color="text.secondary">
-                {says.taken}
-              </Typography>
-            ) : (
-              <Button size="small" onClick={takeOver}>
-                {says.take}
-              </Button>
-            )}
-          </Box>
-        )}
-        <Typography variant="body2" color="text.secondary">
-          {says.means}
-        </Typography>
-      </Box>
+      )}
+      <Typography variant="body2" color="text.secondary">
+        {says.means}
+      </Typography>
     </Box>
   )
 }

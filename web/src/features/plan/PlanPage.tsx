@@ -34,7 +34,7 @@ export function PlanPage() {
   const curriculum = useCurriculum(id)
   if (curricula.isError) return <ErrorNote error={curricula.error} />
   if (!curricula.data) return <Loading />
-  const first = curricula.data.items[0]
+  const first = curricula.data[0]
   if (!first) {
     return (
       <Empty>
@@ -49,7 +49,7 @@ export function PlanPage() {
   if (!id) return isHere() ? <Navigate to={`/plan/${first.id}`} replace /> : <Loading />
   if (curriculum.isError) return <ErrorNote error={curriculum.error} />
   if (!curriculum.data) return <Loading />
-  return <PlanDesk key={id} view={curriculum.data} all={curricula.data.items} />
+  return <PlanDesk key={id} view={curriculum.data} all={curricula.data} />
 }
 
 function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEntry'][] }) {

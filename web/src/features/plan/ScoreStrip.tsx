@@ -41,7 +41,7 @@ export function ScoreStrip({ score }: { score: Schemas['Score'] }) {
       {part && (
         <Box role="status" sx={{ mt: 0.5 }}>
           <Typography variant="body2" color="text.secondary">
-            {texts.plan.partMeans[part.part]}
+            {texts.plan.partMeans[part.part](...part.figures)}
           </Typography>
           <Typography variant="body2">
             {part.from.length > 0 ? part.from.join(' · ') : texts.plan.nothing}

@@ -1,9 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { api, type Curriculum, data, type Schemas } from '../../api/client'
+import { api, type Curriculum, data, everyPage, LONGEST_PAGE, type Schemas } from '../../api/client'
 import { planKeys } from './keys'
 
 export const useCurricula = () =>
-  useQuery({ queryKey: planKeys.curricula, queryFn: () => data(api.GET('/curricula')) })
+  useQuery({
+    queryKey: planKeys.curricula,
+    queryFn: () =>
+      everyPage((after) =>
+        data(api.GET('/curricula', { params: { query: { after, limit: LONGEST_PAGE } } })),
+      ),
+  })
 
 export const useCurriculum = (id: string | undefined) =>
   useQuery({

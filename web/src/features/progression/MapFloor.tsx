@@ -10,6 +10,14 @@ const [COLUMN, ROW] = [122, 38]
 const [PLATE, HIGH] = [106, 32]
 const [LEFT, TOP] = [6, 24]
 
+/** What does not belong to the chosen skill steps back. */
+const FAINT = 0.38
+
+interface Place {
+  x: number
+  y: number
+}
+
 interface Props {
   view: MapView
   sheet: Schemas['MapSheet']
@@ -24,18 +32,8 @@ interface Props {
   onConnect: (other: string) => void
 }
 
-export function MapFloor({
-  view,
-  sheet,
-  bandName,
-  chosen,
-  rests,
-  opens,
-  changed,
-  zoom,
-  onChoose,
-  onConnect,
-}: Props) {
+export function MapFloor(props: Props) {
+  const { view, sheet, bandName, chosen, rests, opens, changed, zoom, onChoose, onConnect } = props
   const { floor } = useTheme()
   const columns = sheet.bands.reduce((sum, band) => sum + band.columns, 0)
   const rows = sheet.lanes.reduce((sum, lane) => sum + lane.rows, 0)
@@ -43,7 +41,7 @@ export function MapFloor({
   const at = new Map(
     sheet.plates.map((plate) => [
       plate.skill,
-      { x: LEFT + plate.column * COLUMN, y: TOP + plate.row * ROW + 3, plate },
+      { x: LEFT + plate.column * COLUMN, y: TOP + plate.row * ROW + 3 },
     ]),
   )
   const skills = new Map(view.skills.map((skill) => [skill.id, skill]))
@@ -65,116 +63,26 @@ export function MapFloor({
       }}
     >
       <svg viewBox={`0 0 ${width} ${height}`} aria-label={texts.progressions.title}>
-        {sheet.bands.map((band, i) => (
-          <g key={band.band}>
-            {i % 2 === 1 && (
-              <rect
-                x={LEFT + band.from * COLUMN - 8}
-                y={0}
-                width={band.columns * COLUMN}
-                height={height}
-                fill={floor.plank}
-              />
-            )}
-            <text x={LEFT + band.from * COLUMN} y={15} fontSize={13} fontWeight={650} fill={floor.ink}>
-              {bandName(band.band)}
-            </text>
-          </g>
-        ))}
-        {sheet.lanes.map((lane) => (
-          <line
-            key={lane.strand}
-            x1={0}
-            x2={width}
-            y1={TOP + lane.from * ROW - 1}
-            y2={TOP + lane.from * ROW - 1}
-            stroke={floor.strands[lane.strand]}
-            strokeWidth={lane.strand === 'ball_mastery' ? 2 : 1.5}
-            strokeDasharray={
-              { ball_mastery: undefined, dribbling: '1 0', receiving: '11 5', passing: '2 5' }[lane.strand]
-            }
-          />
-        ))}
-        {sheet.lines.map((line) => {
-          const [from, to] = [at.get(line.from), at.get(line.to)]
-          if (!from || !to) return null
-          const [x1, y1, x2, y2] = [from.x + PLATE, from.y + HIGH / 2, to.x, to.y + HIGH / 2]
-          const bend = Math.max(14, Math.abs(x2 - x1) / 2)
-          const on =
-            chosen !== undefined && [line.from, line.to].every((id) => id === chosen || rests.has(id))
-              ? true
-              : chosen !== undefined && [line.from, line.to].every((id) => id === chosen || opens.has(id))
-          return (
-            <path
-              key={`${line.from} ${line.to}`}
-              d={`M${x1} ${y1}C${x1 + bend} ${y1} ${x2 - bend} ${y2} ${x2} ${y2}`}
-              fill="none"
-              stroke={on ? floor.ink : floor.quiet}
-              strokeWidth={on ? 1.8 : 0.9}
-              strokeDasharray={line.stage ? undefined : '2 4'}
-              opacity={chosen === undefined || on ? 0.9 : 0.15}
-            />
-          )
-        })}
+        <Backdrop {...{ sheet, width, height, bandName }} />
+        <Lines {...{ sheet, at, chosen, rests, opens }} />
         {sheet.plates.map((plate) => {
           const skill = skills.get(plate.skill)
           const place = at.get(plate.skill)
           if (!skill || !place) return null
-          const has = served.get(skill.id)
-          const says = texts.progressions.plate(skill.name, bandName(skill.band), texts.strand[skill.strand])
           return (
-            <g
+            <Plate
               key={skill.id}
-              role="button"
-              tabIndex={0}
-              aria-label={says}
-              aria-pressed={skill.id === chosen}
-              data-skill={skill.id}
-              transform={`translate(${place.x} ${place.y})`}
-              opacity={lit(skill.id) ? 1 : 0.38}
-              style={{ cursor: 'pointer' }}
-              onMouseDown={(event) => event.shiftKey && event.preventDefault()}
-              onClick={(event) =>
-                event.shiftKey && chosen && chosen !== skill.id ? onConnect(skill.id) : onChoose(skill.id)
-              }
-              onFocus={() => onChoose(skill.id)}
-            >
-              <rect
-                width={PLATE}
-                height={HIGH}
-                rx={2}
-                fill={floor.paper}
-                stroke={skill.id === chosen ? floor.ink : floor.strands[skill.strand]}
-                strokeWidth={skill.id === chosen ? 2.6 : 1}
-              />
-              {STAGES.map((stage, i) => (
-                <g key={stage} opacity={has?.has(stage) ? 1 : 0.18}>
-                  <StageBar
-                    stage={stage}
-                    strand={skill.strand}
-                    x={PLATE - 30 + i * 7}
-                    y={HIGH - 9}
-                    width={5}
-                    height={7}
-                  />
-                </g>
-              ))}
-              {skill.gate && (
-                <path d="M-3 10v12M-3 10h4M-3 22h4" stroke={floor.ink} strokeWidth={1.6} fill="none" />
-              )}
-              {troubled.has(skill.id) && <circle cx={PLATE - 4} cy={4} r={4.5} fill={floor.warn} />}
-              {changed.has(skill.id) && (
-                <rect
-                  x={-2}
-                  y={-2}
-                  width={PLATE + 4}
-                  height={HIGH + 4}
-                  fill="none"
-                  stroke={floor.warn}
-                  strokeDasharray="4 3"
-                />
-              )}
-            </g>
+              skill={skill}
+              place={place}
+              says={texts.progressions.plate(skill.name, bandName(skill.band), texts.strand[skill.strand])}
+              served={served.get(skill.id)}
+              chosen={skill.id === chosen}
+              lit={lit(skill.id)}
+              troubled={troubled.has(skill.id)}
+              changed={changed.has(skill.id)}
+              onChoose={() => onChoose(skill.id)}
+              onConnect={chosen && chosen !== skill.id ? () => onConnect(skill.id) : undefined}
+            />
           )
         })}
         {/* Names are seen here and said by the plates. */}
@@ -183,7 +91,7 @@ export function MapFloor({
             <g
               key={skill}
               transform={`translate(${at.get(skill)?.x ?? 0} ${at.get(skill)?.y ?? 0})`}
-              opacity={lit(skill) ? 1 : 0.38}
+              opacity={lit(skill) ? 1 : FAINT}
             >
               <Name name={skills.get(skill)?.name ?? ''} ink={floor.ink} />
             </g>
@@ -191,6 +99,155 @@ export function MapFloor({
         </g>
       </svg>
     </Box>
+  )
+}
+
+interface BackdropProps {
+  sheet: Schemas['MapSheet']
+  width: number
+  height: number
+  bandName: (id: string) => string
+}
+
+/** The bands as columns and the strands as lanes. */
+function Backdrop({ sheet, width, height, bandName }: BackdropProps) {
+  const { floor } = useTheme()
+  return (
+    <>
+      {sheet.bands.map((band, i) => (
+        <g key={band.band}>
+          {i % 2 === 1 && (
+            <rect
+              x={LEFT + band.from * COLUMN - 8}
+              y={0}
+              width={band.columns * COLUMN}
+              height={height}
+              fill={floor.plank}
+            />
+          )}
+          <text x={LEFT + band.from * COLUMN} y={15} fontSize={13} fontWeight={650} fill={floor.ink}>
+            {bandName(band.band)}
+          </text>
+        </g>
+      ))}
+      {sheet.lanes.map((lane) => (
+        <line
+          key={lane.strand}
+          x1={0}
+          x2={width}
+          y1={TOP + lane.from * ROW - 1}
+          y2={TOP + lane.from * ROW - 1}
+          stroke={floor.strands[lane.strand]}
+          strokeWidth={lane.strand === 'ball_mastery' ? 2 : 1.5}
+          strokeDasharray={
+            { ball_mastery: undefined, dribbling: '1 0', receiving: '11 5', passing: '2 5' }[lane.strand]
+          }
+        />
+      ))}
+    </>
+  )
+}
+
+interface LinesProps extends Pick<Props, 'sheet' | 'chosen' | 'rests' | 'opens'> {
+  at: Map<string, Place>
+}
+
+/** What needs what; the ways from and to the chosen skill stand out. */
+function Lines({ sheet, at, chosen, rests, opens }: LinesProps) {
+  const { floor } = useTheme()
+  return (
+    <>
+      {sheet.lines.map((line) => {
+        const [from, to] = [at.get(line.from), at.get(line.to)]
+        if (!from || !to) return null
+        const [x1, y1, x2, y2] = [from.x + PLATE, from.y + HIGH / 2, to.x, to.y + HIGH / 2]
+        const bend = Math.max(14, Math.abs(x2 - x1) / 2)
+        const on =
+          chosen !== undefined && [line.from, line.to].every((id) => id === chosen || rests.has(id))
+            ? true
+            : chosen !== undefined && [line.from, line.to].every((id) => id === chosen || opens.has(id))
+        return (
+          <path
+            key={`${line.from} ${line.to}`}
+            d={`M${x1} ${y1}C${x1 + bend} ${y1} ${x2 - bend} ${y2} ${x2} ${y2}`}
+            fill="none"
+            stroke={on ? floor.ink : floor.quiet}
+            strokeWidth={on ? 1.8 : 0.9}
+            strokeDasharray={line.stage ? undefined : '2 4'}
+            opacity={chosen === undefined || on ? 0.9 : 0.15}
+          />
+        )
+      })}
+    </>
+  )
+}
+
+interface PlateProps {
+  skill: MapView['skills'][number]
+  place: Place
+  says: string
+  /** The stages for which there is a drill. */
+  served: Set<Schemas['Stage']> | undefined
+  chosen: boolean
+  lit: boolean
+  troubled: boolean
+  changed: boolean
+  onChoose: () => void
+  /** With Shift: this skill comes to need the chosen one. */
+  onConnect: (() => void) | undefined
+}
+
+function Plate(props: PlateProps) {
+  const { skill, place, says, served, chosen, lit, troubled, changed, onChoose, onConnect } = props
+  const { floor } = useTheme()
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={says}
+      aria-pressed={chosen}
+      data-skill={skill.id}
+      transform={`translate(${place.x} ${place.y})`}
+      opacity={lit ? 1 : FAINT}
+      style={{ cursor: 'pointer' }}
+      onMouseDown={(event) => event.shiftKey && event.preventDefault()}
+      onClick={(event) => (event.shiftKey && onConnect ? onConnect() : onChoose())}
+      onFocus={onChoose}
+    >
+      <rect
+        width={PLATE}
+        height={HIGH}
+        rx={2}
+        fill={floor.paper}
+        stroke={chosen ? floor.ink : floor.strands[skill.strand]}
+        strokeWidth={chosen ? 2.6 : 1}
+      />
+      {STAGES.map((stage, i) => (
+        <g key={stage} opacity={served?.has(stage) ? 1 : 0.18}>
+          <StageBar
+            stage={stage}
+            strand={skill.strand}
+            x={PLATE - 30 + i * 7}
+            y={HIGH - 9}
+            width={5}
+            height={7}
+          />
+        </g>
+      ))}
+      {skill.gate && <path d="M-3 10v12M-3 10h4M-3 22h4" stroke={floor.ink} strokeWidth={1.6} fill="none" />}
+      {troubled && <circle cx={PLATE - 4} cy={4} r={4.5} fill={floor.warn} />}
+      {changed && (
+        <rect
+          x={-2}
+          y={-2}
+          width={PLATE + 4}
+          height={HIGH + 4}
+          fill="none"
+          stroke={floor.warn}
+          strokeDasharray="4 3"
+        />
+      )}
+    </g>
   )
 }
 

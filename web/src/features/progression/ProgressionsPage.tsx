@@ -5,6 +5,7 @@ import GlobalStyles from '@mui/material/GlobalStyles'
 import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
 import { useSearchParams } from 'react-router'
+import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { SelectCell } from '../../ui/fields'
 import { asDay } from '../../ui/figures'
@@ -37,7 +38,7 @@ function MapDesk({ view }: { view: MapView }) {
   const change = useMapChange((back) => setUndo((all) => [...all, back]))
   const skill = view.skills.find((each) => each.id === chosen)
   const [goal, setGoal] = useState<'form' | 'flow' | 'scan' | 'contest'>('flow')
-  const way = useWay(skill?.id, goal, curriculum ?? curricula.data?.items[0]?.id, view.version)
+  const way = useWay(skill?.id, goal, curriculum ?? curricula.data?.[0]?.id, view.version)
   const compared = useCompared(since, view.version)
   useEffect(() => setAddress(chosen ? { skill: chosen } : {}, { replace: true }), [chosen, setAddress])
 
@@ -71,80 +72,19 @@ function MapDesk({ view }: { view: MapView }) {
   })
   const [rests, opens] = [new Set(way.data?.rests_on), new Set(way.data?.opens)]
   return (
-    <Box
-      sx={{
-        flex: 1,
-        minHeight: 0,
-        display: 'grid',
-        gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 316px' },
-        '@media print': { display: 'block' },
-      }}
-    >
-      <Box
-        sx={{
-          minWidth: 0,
-          px: 1.5,
-          py: 1,
-          display: 'flex',
-          flexDirection: 'column',
-          gap: 0.75,
-          maxHeight: { md: 'calc(100dvh - 45px)' },
-          '@media print': { maxHeight: 'none' },
-        }}
-      >
+    <Box sx={DESK}>
+      <Box sx={FLOOR}>
         <GlobalStyles styles={{ '@page': { size: 'A3 landscape', margin: '10mm' } }} />
-        <Box className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
-          <Typography variant="h1">{texts.progressions.title}</Typography>
-          <Typography variant="body2" color="text.secondary" role="status" sx={{ flex: 1 }}>
-            {change.isPending
-              ? texts.plan.saving
-              : texts.progressions.count(view.skills.length, view.findings.length)}
-          </Typography>
-          <SelectCell
-            label={texts.progressions.since}
-            none={texts.progressions.noSince}
-            value={since ?? ''}
-            options={view.changed_on.map((day) => ({
-              value: day,
-              says: day === '1970-01-01' ? texts.progressions.beginning : asDay(day),
-            }))}
-            onChange={(day) => setSince(day || null)}
-            fullWidth={false}
-            sx={{ width: 150 }}
-          />
-          <Button
-            variant="text"
-            disabled={zoom === 0}
-            onClick={() => setZoom(zoom - 1)}
-            aria-label={texts.progressions.smaller}
-            sx={{ minWidth: 36 }}
-          >
-            −
-          </Button>
-          <Button
-            variant="text"
-            disabled={zoom === ZOOMS.length - 1}
-            onClick={() => setZoom(zoom + 1)}
-            aria-label={texts.progressions.larger}
-            sx={{ minWidth: 36 }}
-          >
-            +
-          </Button>
-          <Button variant="text" disabled={undo.length === 0 || change.isPending} onClick={takeBack}>
-            {texts.undo}
-          </Button>
-        </Box>
+        <MapBar
+          {...{ view, since, zoom }}
+          saving={change.isPending}
+          undoable={undo.length > 0}
+          onSince={setSince}
+          onZoom={setZoom}
+          onUndo={takeBack}
+        />
         {change.isError && <ErrorNote error={change.error} />}
-        {since && compared.data && (
-          <Box role="status" sx={{ maxHeight: 92, overflowY: 'auto' }}>
-            {compared.data.length === 0 && <Typography variant="body2">{texts.progressions.same}</Typography>}
-            {compared.data.map((difference, i) => (
-              <Typography key={i} variant="body2">
-                {difference.says}
-              </Typography>
-            ))}
-          </Box>
-        )}
+        {since && compared.data && <Differences found={compared.data} />}
         {view.sheet ? (
           <MapFloor
             view={view}
@@ -169,13 +109,101 @@ function MapDesk({ view }: { view: MapView }) {
         way={way.data}
         goal={goal}
         bands={bands.data ?? []}
-        curricula={curricula.data?.items ?? []}
-        curriculum={curriculum ?? curricula.data?.items[0]?.id}
+        curricula={curricula.data ?? []}
+        curriculum={curriculum ?? curricula.data?.[0]?.id}
         onGoal={setGoal}
         onCurriculum={setCurriculum}
         onChoose={setChosen}
         onChange={apply}
       />
+    </Box>
+  )
+}
+
+const DESK = {
+  flex: 1,
+  minHeight: 0,
+  display: 'grid',
+  gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 316px' },
+  '@media print': { display: 'block' },
+}
+
+const FLOOR = {
+  minWidth: 0,
+  px: 1.5,
+  py: 1,
+  display: 'flex',
+  flexDirection: 'column',
+  gap: 0.75,
+  maxHeight: { md: 'calc(100dvh - 45px)' },
+  '@media print': { maxHeight: 'none' },
+}
+
+interface MapBarProps {
+  view: MapView
+  since: string | null
+  zoom: number
+  saving: boolean
+  undoable: boolean
+  onSince: (day: string | null) => void
+  onZoom: (zoom: number) => void
+  onUndo: () => void
+}
+
+/** How many skills and findings, what has changed since a day, nearer and farther, and the way back. */
+function MapBar({ view, since, zoom, saving, undoable, onSince, onZoom, onUndo }: MapBarProps) {
+  return (
+    <Box className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
+      <Typography variant="h1">{texts.progressions.title}</Typography>
+      <Typography variant="body2" color="text.secondary" role="status" sx={{ flex: 1 }}>
+        {saving ? texts.plan.saving : texts.progressions.count(view.skills.length, view.findings.length)}
+      </Typography>
+      <SelectCell
+        label={texts.progressions.since}
+        none={texts.progressions.noSince}
+        value={since ?? ''}
+        options={view.changed_on.map((day) => ({
+          value: day,
+          says: day === '1970-01-01' ? texts.progressions.beginning : asDay(day),
+        }))}
+        onChange={(day) => onSince(day || null)}
+        fullWidth={false}
+        sx={{ width: 150 }}
+      />
+      <Button
+        variant="text"
+        disabled={zoom === 0}
+        onClick={() => onZoom(zoom - 1)}
+        aria-label={texts.progressions.smaller}
+        sx={{ minWidth: 36 }}
+      >
+        −
+      </Button>
+      <Button
+        variant="text"
+        disabled={zoom === ZOOMS.length - 1}
+        onClick={() => onZoom(zoom + 1)}
+        aria-label={texts.progressions.larger}
+        sx={{ minWidth: 36 }}
+      >
+        +
+      </Button>
+      <Button variant="text" disabled={!undoable || saving} onClick={onUndo}>
+        {texts.undo}
+      </Button>
+    </Box>
+  )
+}
+
+function Differences({ found }: { found: Schemas['Difference'][] }) {
+  return (
+    <Box role="status" sx={{ maxHeight: 92, overflowY: 'auto' }}>
+      {found.length === 0 && <Typography variant="body2">{texts.progressions.same}</Typography>}
+      {found.map((difference, i) => (
+        <Typography key={i} variant="body2">
+          {difference.says}
+        </Typography>
+      ))}
     </Box>
   )
 }

@@ -93,28 +93,14 @@ const without = (skill: Skill, other: string): Skill => ({
   helps: skill.helps.filter((help) => help !== other),
 })
 
-function Chosen({
-  view,
-  skill,
-  way,
-  goal,
-  bands,
-  curricula,
-  curriculum,
-  onGoal,
-  onCurriculum,
-  onChoose,
-  onChange,
-}: Props & { skill: Skill }) {
+function Chosen(props: Props & { skill: Skill }) {
+  const { view, skill, way, goal, bands, curricula, curriculum, onGoal, onCurriculum, onChoose, onChange } =
+    props
   const says = texts.progressions
   const name = (id: string) => view.skills.find((each) => each.id === id)?.name ?? id
   const put = (next: Partial<Skill>) => onChange({ put: [{ ...skill, ...next }] })
-  const free = view.skills.filter(
-    (each) => each.id !== skill.id && !skill.needs.some((need) => need.skill === each.id),
-  )
   const opened = view.sheet?.lines.filter((line) => line.from === skill.id) ?? []
   const drills = view.drills.filter((drill) => drill.skill === skill.id)
-  const found = way?.way
   return (
     <>
       <Rename key={skill.name} name={skill.name} onRename={(next) => put({ name: next })} />
@@ -132,81 +118,7 @@ function Chosen({
           onChange={(side) => side && put({ side })}
         />
       </Box>
-      <Part title={says.rests(way?.rests_on.length ?? 0)}>
-        {skill.needs.map((need) => (
-          <Box
-            key={need.skill}
-            sx={{ display: 'grid', gridTemplateColumns: '1fr 92px auto', gap: 0.5, alignItems: 'center' }}
-          >
-            <SkillLink name={name(need.skill)} onClick={() => onChoose(need.skill)} />
-            <SelectCell
-              aria-label={says.stageOf(name(need.skill))}
-              slotProps={{
-                select: { native: true },
-                htmlInput: { 'aria-label': says.stageOf(name(need.skill)) },
-              }}
-              value={need.stage}
-              options={STAGE_OPTIONS}
-              onChange={(stage) =>
-                stage &&
-                put({
-                  needs: skill.needs.map((each) => (each.skill === need.skill ? { ...each, stage } : each)),
-                })
-              }
-            />
-            <Button
-              size="small"
-              variant="text"
-              aria-label={says.drop(name(need.skill))}
-              sx={{ minWidth: 28 }}
-              onClick={() => put({ needs: skill.needs.filter((each) => each.skill !== need.skill) })}
-            >
-              ×
-            </Button>
-          </Box>
-        ))}
-        {skill.parts.map((part) => (
-          <Box key={part} sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
-            <SkillLink name={name(part)} onClick={() => onChoose(part)} />
-            <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }}>
-              {says.part}
-            </Typography>
-            <Button
-              size="small"
-              variant="text"
-              aria-label={says.drop(name(part))}
-              sx={{ minWidth: 28 }}
-              onClick={() => put({ parts: skill.parts.filter((each) => each !== part) })}
-            >
-              ×
-            </Button>
-          </Box>
-        ))}
-        {skill.helps.map((help) => (
-          <Box key={help} sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
-            <SkillLink name={name(help)} onClick={() => onChoose(help)} />
-            <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }}>
-              {says.helps}
-            </Typography>
-            <Button
-              size="small"
-              variant="text"
-              aria-label={says.drop(name(help))}
-              sx={{ minWidth: 28 }}
-              onClick={() => put({ helps: skill.helps.filter((each) => each !== help) })}
-            >
-              ×
-            </Button>
-          </Box>
-        ))}
-        <SelectCell
-          label={says.connect}
-          none={texts.desk.chooseSkill}
-          value=""
-          options={free.map((each) => ({ value: each.id, says: each.name }))}
-          onChange={(id) => id && put({ needs: [...skill.needs, { skill: id, stage: 'form' }] })}
-        />
-      </Part>
+      <Needs {...{ view, skill, name, onChoose }} count={way?.rests_on.length ?? 0} onPut={put} />
       <Part title={says.opens(way?.opens.length ?? 0)}>
         {opened.map((line) => (
           <Box key={line.to} sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
@@ -227,32 +139,7 @@ function Chosen({
           onSet={(gate) => put({ gate })}
         />
       </Part>
-      <Part title={says.way}>
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 92px', gap: 1 }}>
-          <SelectCell
-            label={says.squad}
-            value={curriculum ?? ''}
-            options={curricula.map((entry) => ({ value: entry.id, says: entry.name }))}
-            onChange={(id) => id && onCurriculum(id)}
-          />
-          <SelectCell
-            label={texts.drills.stage}
-            value={goal}
-            options={STAGE_OPTIONS}
-            onChange={(stage) => stage && onGoal(stage)}
-          />
-        </Box>
-        {found && (
-          <Typography role="status">
-            {found.steps.length === 0 ? says.there : says.cost(found.exposures, found.sessions, found.weeks)}
-          </Typography>
-        )}
-        {found && found.steps.length > 0 && (
-          <Typography variant="body2" color="text.secondary">
-            {found.steps.map((step) => `${name(step.skill)} ${texts.stage[step.stage]}`).join(' → ')}
-          </Typography>
-        )}
-      </Part>
+      <Way {...{ way, goal, curricula, curriculum, name, onGoal, onCurriculum }} />
       <Part title={says.drills(drills.length)}>
         {drills.map((drill) => (
           <Typography key={drill.drill} variant="body2">
@@ -270,6 +157,149 @@ function Chosen({
         <SplitFields skill={skill} onChange={onChange} />
       </Part>
     </>
+  )
+}
+
+interface NeedsProps {
+  view: MapView
+  skill: Skill
+  /** How many skills it rests on, near and far. */
+  count: number
+  name: (id: string) => string
+  onChoose: (skill: string) => void
+  onPut: (next: Partial<Skill>) => void
+}
+
+/** What the skill needs, what it is made of, and what helps it. */
+function Needs({ view, skill, count, name, onChoose, onPut }: NeedsProps) {
+  const says = texts.progressions
+  const free = view.skills.filter(
+    (each) => each.id !== skill.id && !skill.needs.some((need) => need.skill === each.id),
+  )
+  return (
+    <Part title={says.rests(count)}>
+      {skill.needs.map((need) => (
+        <Box
+          key={need.skill}
+          sx={{ display: 'grid', gridTemplateColumns: '1fr 92px auto', gap: 0.5, alignItems: 'center' }}
+        >
+          <SkillLink name={name(need.skill)} onClick={() => onChoose(need.skill)} />
+          <SelectCell
+            aria-label={says.stageOf(name(need.skill))}
+            slotProps={{
+              select: { native: true },
+              htmlInput: { 'aria-label': says.stageOf(name(need.skill)) },
+            }}
+            value={need.stage}
+            options={STAGE_OPTIONS}
+            onChange={(stage) =>
+              stage &&
+              onPut({
+                needs: skill.needs.map((each) => (each.skill === need.skill ? { ...each, stage } : each)),
+              })
+            }
+          />
+          <Drop
+            name={name(need.skill)}
+            onDrop={() => onPut({ needs: skill.needs.filter((each) => each.skill !== need.skill) })}
+          />
+        </Box>
+      ))}
+      {skill.parts.map((part) => (
+        <Other
+          key={part}
+          name={name(part)}
+          how={says.part}
+          onChoose={() => onChoose(part)}
+          onDrop={() => onPut({ parts: skill.parts.filter((each) => each !== part) })}
+        />
+      ))}
+      {skill.helps.map((help) => (
+        <Other
+          key={help}
+          name={name(help)}
+          how={says.helps}
+          onChoose={() => onChoose(help)}
+          onDrop={() => onPut({ helps: skill.helps.filter((each) => each !== help) })}
+        />
+      ))}
+      <SelectCell
+        label={says.connect}
+        none={texts.desk.chooseSkill}
+        value=""
+        options={free.map((each) => ({ value: each.id, says: each.name }))}
+        onChange={(id) => id && onPut({ needs: [...skill.needs, { skill: id, stage: 'form' }] })}
+      />
+    </Part>
+  )
+}
+
+interface OtherProps {
+  name: string
+  how: string
+  onChoose: () => void
+  onDrop: () => void
+}
+
+function Other({ name, how, onChoose, onDrop }: OtherProps) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+      <SkillLink name={name} onClick={onChoose} />
+      <Typography variant="caption" color="text.secondary" sx={{ flex: 1 }}>
+        {how}
+      </Typography>
+      <Drop name={name} onDrop={onDrop} />
+    </Box>
+  )
+}
+
+const Drop = ({ name, onDrop }: { name: string; onDrop: () => void }) => (
+  <Button
+    size="small"
+    variant="text"
+    aria-label={texts.progressions.drop(name)}
+    sx={{ minWidth: 28 }}
+    onClick={onDrop}
+  >
+    ×
+  </Button>
+)
+
+type WayProps = Pick<Props, 'way' | 'goal' | 'curricula' | 'curriculum' | 'onGoal' | 'onCurriculum'> & {
+  name: (id: string) => string
+}
+
+/** What it costs a squad to come to a stage of the skill. */
+function Way({ way, goal, curricula, curriculum, name, onGoal, onCurriculum }: WayProps) {
+  const says = texts.progressions
+  const found = way?.way
+  return (
+    <Part title={says.way}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 92px', gap: 1 }}>
+        <SelectCell
+          label={says.squad}
+          value={curriculum ?? ''}
+          options={curricula.map((entry) => ({ value: entry.id, says: entry.name }))}
+          onChange={(id) => id && onCurriculum(id)}
+        />
+        <SelectCell
+          label={texts.drills.stage}
+          value={goal}
+          options={STAGE_OPTIONS}
+          onChange={(stage) => stage && onGoal(stage)}
+        />
+      </Box>
+      {found && (
+        <Typography role="status">
+          {found.steps.length === 0 ? says.there : says.cost(found.exposures, found.sessions, found.weeks)}
+        </Typography>
+      )}
+      {found && found.steps.length > 0 && (
+        <Typography variant="body2" color="text.secondary">
+          {found.steps.map((step) => `${name(step.skill)} ${texts.stage[step.stage]}`).join(' → ')}
+        </Typography>
+      )}
+    </Part>
   )
 }
 

@@ -19,6 +19,7 @@
 //! assert!(on(&all, date(2030, 7, 31)).is_none());
 //! ```
 
+pub mod population;
 pub mod ridge;
 pub mod suggest;
 
@@ -45,4 +46,21 @@ pub struct Standard {
 /// The standard that holds on a day, of those of one test and band.
 pub fn on(standards: &[Standard], day: Date) -> Option<&Standard> {
     standards.iter().filter(|s| s.from <= day).max_by_key(|s| s.from)
+}
+
+/// So many days ahead a standard may be set.
+const FARTHEST_AHEAD: i32 = 730;
+
+/// Whether a standard may be set today that holds from a day on: today or later, since a result keeps the level of its
+/// day, and no more than two years ahead.
+///
+/// ```
+/// use jiff::civil::date;
+/// use jogo_core::assessment::standards::may_hold_from;
+/// assert!(may_hold_from(date(2031, 8, 1), date(2031, 8, 1)));
+/// assert!(!may_hold_from(date(2031, 7, 31), date(2031, 8, 1)));
+/// assert!(!may_hold_from(date(2034, 8, 1), date(2031, 8, 1)));
+/// ```
+pub fn may_hold_from(day: Date, today: Date) -> bool {
+    (0..=FARTHEST_AHEAD).contains(&(day - today).get_days())
 }

@@ -5,23 +5,18 @@ use actix_web::web::{Bytes, Data, Path, Query};
 use actix_web::{get, post};
 use jiff::civil::Date;
 use jogo_core::assessment::benchmarks::{Protocol, Test};
-use jogo_core::assessment::levels::{LevelFrom, NearRow};
 use jogo_core::assessment::results::list::ResultLine;
-use jogo_core::assessment::results::{Origin, Trial, latest, list, results};
-use jogo_core::assessment::standards;
-use jogo_core::ground::layout::Layout;
+use jogo_core::assessment::results::{Origin, Trial, list};
 use jogo_core::ids::TestId;
-use jogo_core::statistics::interval::Interval;
 use jogo_core::technique::skill::Side;
-use jogo_core::units::{Pace, Seconds};
-use jogo_store::assessment::trials::{KnownTrial, NewTrial, TakenBack};
+use jogo_store::assessment::trials::{NewTrial, TakenBack};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use crate::api::assessment::board::OnDay;
-use crate::api::assessment::squad::{TestView, Wanted};
+use crate::api::assessment::squad::Wanted;
 use crate::api::{SaidBy, Sender, day_of_season, read_each, said_at, when_said};
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
@@ -29,64 +24,10 @@ use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::spreadsheet;
 use crate::state::State;
+use crate::views::sheet::Sheet;
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(show_sheet).service(say).service(export).service(preview);
-}
-
-#[derive(Serialize, ToSchema)]
-pub(in crate::api) struct SheetPlayer {
-    id: Uuid,
-    name: String,
-    strong_foot: Side,
-    /// Today's trials, in the order in which they were taken.
-    trials: Vec<TrialView>,
-    /// The result before today, by side.
-    before: Vec<BeforeView>,
-}
-
-/// The result before today, and which values need no question after it.
-#[derive(Serialize, ToSchema)]
-pub(in crate::api) struct BeforeView {
-    side: Option<Side>,
-    date: String,
-    value: f64,
-    /// Nothing while too little is known of how well the test repeats itself.
-    unsurprising: Option<Interval>,
-}
-
-#[derive(Serialize, ToSchema)]
-pub(in crate::api) struct TrialView {
-    id: Uuid,
-    side: Option<Side>,
-    value: f64,
-    /// What was seen of each point.
-    marks: Vec<u8>,
-}
-
-/// A test evening's sheet.
-#[derive(Serialize, ToSchema)]
-pub(in crate::api) struct Sheet {
-    test: TestView,
-    protocol: Protocol,
-    /// Seconds of rest between two trials of one player.
-    rest_s: Seconds,
-    /// The markers, drawn; nothing if there is nothing to lay out.
-    drawing: Option<String>,
-    today: String,
-    /// Smallest value that can be true.
-    least: f64,
-    /// Largest value that can be true.
-    most: f64,
-    /// The smallest difference that is recorded.
-    step: f64,
-    /// How many values are entered together, as bounces over all services; what is kept is their mean.
-    parts: u32,
-    /// The levels as a table by rising value; empty if no standard holds today.
-    levels: Vec<LevelFrom>,
-    /// The values near a line; empty while too little is known of how well the test repeats itself.
-    near: Vec<NearRow>,
-    players: Vec<SheetPlayer>,
 }
 
 /// The sheet of a test for today, or for an earlier day of the season that is read back from paper.
@@ -110,70 +51,7 @@ pub(in crate::api) async fn show_sheet(
         }
         None => state.today().await?,
     };
-    let all = state.store.standards(&team.band).await?;
-    let standards: Vec<_> = all.into_iter().filter(|s| s.test == test.id).collect();
-    let (better, step) = (test.protocol.better(), test.protocol.step());
-    let of_today = standards::on(&standards, today).map(|s| s.thresholds);
-    let levels = of_today.map(|thresholds| thresholds.table(better, step)).unwrap_or_default();
-    let known = state.repeatability(&team.band).await?;
-    let known = known.get(&test.id).and_then(|known| known.ok());
-    let typical_error = known.map(|known| known.typical_error);
-    let near =
-        of_today.zip(typical_error).map(|(thresholds, error)| thresholds.near_table(better, step, error));
-    let trials = state.store.trials(team.id).await?;
-    let (now, past): (Vec<KnownTrial>, Vec<KnownTrial>) =
-        trials.into_iter().filter(|t| t.trial.test == test.id).partition(|t| t.trial.taken_on == today);
-    let past = past.into_iter().map(|known| known.trial).filter(|trial| trial.taken_on < today);
-    let past: Vec<_> = past.collect();
-    let past = latest(&results(std::slice::from_ref(&test), &standards, &past));
-    let players = state.store.players(team.id).await?.into_iter().map(|player| {
-        let of_player = |t: &&KnownTrial| t.trial.player == player.id;
-        SheetPlayer {
-            trials: now
-                .iter()
-                .filter(of_player)
-                .map(|t| TrialView {
-                    id: t.id,
-                    side: t.trial.side,
-                    value: t.trial.value,
-                    marks: t.trial.marks.clone(),
-                })
-                .collect(),
-            before: past
-                .iter()
-                .filter(|r| r.player == player.id)
-                .map(|r| BeforeView {
-                    side: r.side,
-                    date: r.date.to_string(),
-                    value: r.value,
-                    unsurprising: typical_error.map(|error| test.unsurprising(r.value, error)),
-                })
-                .collect(),
-            id: player.id,
-            name: player.about.name,
-            strong_foot: player.about.strong_foot,
-        }
-    });
-    Ok(Json(Sheet {
-        players: players.collect(),
-        test: TestView::from(&test),
-        today: today.to_string(),
-        least: test.least,
-        most: test.most,
-        step,
-        parts: test.protocol.parts(),
-        rest_s: test.rest_s,
-        drawing: drawing(&test),
-        protocol: test.protocol.clone(),
-        levels,
-        near: near.unwrap_or_default(),
-    }))
-}
-
-/// The layout of a test as it is drawn for a phone.
-fn drawing(test: &Test) -> Option<String> {
-    let layout = (!test.layout.is_empty()).then(|| Layout::read(&test.layout, Pace::default()))?.ok()?;
-    Some(layout.draw())
+    Ok(Json(Sheet::of(&state, &team, test, today).await?))
 }
 
 #[derive(Deserialize, ToSchema)]

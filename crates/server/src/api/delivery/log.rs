@@ -1,19 +1,19 @@
 //! The log of an evening: what coaches say of it, from devices that may have been without network.
 
-use std::collections::{BTreeMap, BTreeSet};
+use std::collections::BTreeSet;
 
 use actix_web::HttpResponse;
 use actix_web::post;
 use actix_web::web::{Data, Path};
-use jiff::Timestamp;
 use jiff::civil::Date;
+use jogo_core::delivery::log::{BlockSaid, Blocks, Named, Unclear};
 use jogo_core::delivery::team_plan::TeamPlan;
 use jogo_core::delivery::{Outcome, Ran};
 use jogo_core::input::short_text;
 use jogo_core::plan::BlockId;
 use jogo_core::units::Minutes;
-use jogo_store::delivery::log::{BlockSaid, LogEntries, NoteEntry, OutcomeEntry, PresenceEntry, Saying};
-use serde::{Deserialize, Serialize};
+use jogo_store::delivery::log::{LogEntries, NoteEntry, OutcomeEntry, PresenceEntry};
+use serde::Deserialize;
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
@@ -102,112 +102,6 @@ pub(in crate::api) struct LogSaid {
     sender: Option<Sender>,
 }
 
-/// What was last said of a block.
-#[derive(Clone, Serialize, ToSchema)]
-pub(in crate::api) struct OutcomeView {
-    block: BlockId,
-    outcome: Outcome,
-    minutes: Option<Minutes>,
-    success: Option<u8>,
-    ran: Option<Ran>,
-}
-
-/// Something that was said of an evening.
-#[derive(Serialize, ToSchema)]
-#[serde(tag = "of", rename_all = "snake_case")]
-pub(in crate::api) enum Told {
-    /// Of a block.
-    Block {
-        #[serde(flatten)]
-        said: OutcomeView,
-        /// The title of its drill.
-        title: String,
-    },
-    /// Of a player, after something else had been said of them.
-    Player { player: Uuid, present: bool },
-    /// A line of note.
-    Note { says: String },
-}
-
-/// Who said something of an evening, and when.
-#[derive(Serialize, ToSchema)]
-pub(in crate::api) struct HistoryEntry {
-    by: String,
-    at: String,
-    told: Told,
-}
-
-/// What is known of an evening.
-#[derive(Serialize, ToSchema)]
-pub(in crate::api) struct LogView {
-    outcomes: Vec<OutcomeView>,
-    /// Players who were missing; nothing if nobody has said who was there.
-    missing: Option<Vec<Uuid>>,
-    note: String,
-    /// Everything that was said, in its order, with what was said differently later.
-    history: Vec<HistoryEntry>,
-}
-
-impl From<BlockSaid> for OutcomeView {
-    fn from(said: BlockSaid) -> OutcomeView {
-        let BlockSaid { block, outcome, minutes, success, ran } = said;
-        OutcomeView { block, outcome, minutes, success, ran }
-    }
-}
-
-impl LogView {
-    /// What a team said of a session of an edition, which lies on a day.
-    pub async fn of(
-        state: &State,
-        team: Uuid,
-        edition: &TeamEdition,
-        session: usize,
-        day: Date,
-    ) -> Answer<LogView> {
-        let id = edition.assigned.published.id;
-        let blocks = state.store.block_sayings(team, id, session as u32).await?;
-        let presence = state.store.presence_sayings(team, day).await?;
-        let notes = state.store.note_sayings(team, day).await?;
-        Ok(LogView::from_sayings(blocks, presence, notes, &|block| edition.title_of(block)))
-    }
-
-    fn from_sayings(
-        blocks: Vec<Saying<BlockSaid>>,
-        presence: Vec<Saying<(Uuid, bool)>>,
-        notes: Vec<Saying<String>>,
-        title_of: &dyn Fn(BlockId) -> String,
-    ) -> LogView {
-        let last: BTreeMap<BlockId, BlockSaid> =
-            blocks.iter().map(|saying| (saying.what.block, saying.what)).collect();
-        let note = notes.last().map(|saying| saying.what.clone()).unwrap_or_default();
-        let mut history: Vec<(Timestamp, String, Told)> = Vec::new();
-        for Saying { what, by, at } in blocks {
-            let title = title_of(what.block);
-            history.push((at, by, Told::Block { said: what.into(), title }));
-        }
-        let mut there: BTreeMap<Uuid, bool> = BTreeMap::new();
-        for Saying { what: (player, present), by, at } in presence {
-            if there.insert(player, present).is_some_and(|before| before != present) {
-                history.push((at, by, Told::Player { player, present }));
-            }
-        }
-        for Saying { what: says, by, at } in notes {
-            history.push((at, by, Told::Note { says }));
-        }
-        history.sort_by_key(|(at, ..)| *at);
-        let missing = there.iter().filter(|(_, present)| !**present).map(|(player, _)| *player);
-        LogView {
-            outcomes: last.into_values().map(OutcomeView::from).collect(),
-            missing: (!there.is_empty()).then(|| missing.collect()),
-            note,
-            history: history
-                .into_iter()
-                .map(|(at, by, told)| HistoryEntry { by, at: at.to_string(), told })
-                .collect(),
-        }
-    }
-}
-
 /// The most entries that are taken at once.
 const MOST_ENTRIES: usize = 500;
 /// The longest line of note.
@@ -277,34 +171,25 @@ struct Known {
 }
 
 impl Known {
-    /// Which block is meant, and in which session it was run: on the day that is said, if there is a session on it,
-    /// else where the block is now.
-    fn place(&self, s: &OutcomeSaid) -> Result<(u32, BlockId), Wrong> {
-        let (plan, curriculum) = (&self.now.edition.plan, &self.now.edition.curriculum);
-        let of_place = plan.sessions.get(s.session as usize);
-        let block = match s.block {
-            BlockNamed::Name(id) => id,
-            BlockNamed::Place(place) => {
-                let blocks = of_place.ok_or_else(|| {
-                    let says = format!("the edition has {} sessions, counted from 0", plan.sessions.len());
-                    ("session", says)
-                })?;
-                blocks.get(place as usize).and_then(|block| block.id).ok_or_else(|| {
-                    ("block", format!("the session has {} blocks, counted from 0", blocks.len()))
-                })?
-            }
-        };
-        let published = &self.now.assigned.edition.plan;
+    /// Which block is meant, and in which session it was run.
+    fn meant(&self, said: &OutcomeSaid) -> Result<(u32, BlockId), Wrong> {
         let states = self.earlier.iter().filter_map(|state| state.plan.as_ref());
-        if !states.chain([plan, published]).any(|plan| plan.place_of(block).is_some()) {
-            return Err(("block", "this edition has no such block: load the session again".to_owned()));
-        }
-        let on_day = |day: Date| curriculum.evenings().iter().position(|evening| evening.date == day);
-        let session = s.day.and_then(on_day).or_else(|| plan.place_of(block).map(|(session, _)| session));
-        let session = session.or(of_place.map(|_| s.session as usize)).ok_or_else(|| {
-            ("session", format!("the edition has {} sessions, counted from 0", plan.sessions.len()))
-        })?;
+        let others = states.chain([&self.now.assigned.edition.plan]).collect();
+        let named = match said.block {
+            BlockNamed::Name(id) => Named::Id(id),
+            BlockNamed::Place(place) => Named::Place(place as usize),
+        };
+        let blocks = Blocks { now: &self.now.edition, others };
+        let (session, block) = blocks.meant(said.day, said.session as usize, named).map_err(unclear)?;
         Ok((session as u32, block))
+    }
+}
+
+fn unclear(why: Unclear) -> Wrong {
+    match why {
+        Unclear::NoSession(n) => ("session", format!("the edition has {n} sessions, counted from 0")),
+        Unclear::NoPlace(n) => ("block", format!("the session has {n} blocks, counted from 0")),
+        Unclear::NoBlock => ("block", "this edition has no such block: load the session again".to_owned()),
     }
 }
 
@@ -312,7 +197,7 @@ fn outcome(editions: &[Known], s: OutcomeSaid) -> Result<OutcomeEntry, Wrong> {
     let edition = editions.iter().find(|each| each.now.assigned.published.id == s.edition);
     let known =
         edition.ok_or_else(|| ("edition", "this team does not work by such an edition".to_owned()))?;
-    let (session, block) = known.place(&s)?;
+    let (session, block) = known.meant(&s)?;
     if s.minutes.is_some_and(|m| m.0 > 240) {
         return Err(("minutes", "a block has at most 240 minutes".to_owned()));
     }

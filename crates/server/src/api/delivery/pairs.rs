@@ -4,7 +4,7 @@ use actix_web::HttpResponse;
 use actix_web::put;
 use actix_web::web::{Data, Path};
 use jogo_core::delivery::pairs::{Pair, faults};
-use serde::{Deserialize, Serialize};
+use serde::Deserialize;
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
@@ -14,25 +14,10 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
+use crate::views::stations::PairWish;
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(set);
-}
-
-/// A wish about two players.
-#[derive(Serialize, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields)]
-pub(in crate::api) struct PairWish {
-    one: Uuid,
-    other: Uuid,
-    /// Whether they stay together, or are kept apart.
-    together: bool,
-}
-
-impl From<Pair<Uuid>> for PairWish {
-    fn from(Pair { one, other, together }: Pair<Uuid>) -> PairWish {
-        PairWish { one, other, together }
-    }
 }
 
 /// All wishes of a team.

@@ -15,13 +15,13 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
 
-use crate::api::drill::library::LibraryShelf;
 use crate::api::ground::measured;
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
+use crate::views::drills::LibraryShelf;
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(look).service(call);

@@ -2,17 +2,12 @@
 
 use actix_web::web::{Data, Path, Query};
 use actix_web::{HttpRequest, HttpResponse, get, post, put};
-use jogo_core::academy::band::Band;
-use jogo_core::drill::levers::Levers;
-use jogo_core::drill::library::{Entry, Wanted};
-use jogo_core::drill::{Drill, HomeSpace, Shelf};
-use jogo_core::ground::fit::Station;
-use jogo_core::ground::layout::measure::Footprint;
-use jogo_core::ids::{BandId, DrillId, MilestoneId, SkillId, TestId};
-use jogo_core::input::InputError;
-use jogo_core::technique::skill::{Skill, Stage, Strand};
-use jogo_core::units::{Difficulty, Pace};
-use jogo_store::drill::{KeptDrill, Saved};
+use jogo_core::drill::Drill;
+use jogo_core::drill::library::Wanted;
+use jogo_core::ids::DrillId;
+use jogo_core::technique::skill::Skill;
+use jogo_core::units::{Metres, Pace};
+use jogo_store::drill::Saved;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -23,6 +18,7 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
+use crate::views::drills::{DrillEntry, LibraryShelf, listed};
 
 pub fn routes(config: &mut ServiceConfig) {
     config
@@ -35,38 +31,6 @@ pub fn routes(config: &mut ServiceConfig) {
         .service(list_skills);
 }
 
-/// How large a metre is in the small drawings of the list, in their own units. It is the same in all of them.
-const SMALL_METRE: f64 = 11.0;
-
-/// A drill in the list.
-#[derive(Serialize, ToSchema)]
-pub(in crate::api) struct DrillEntry {
-    id: DrillId,
-    title: String,
-    purpose: String,
-    strand: Strand,
-    /// Stages that it serves.
-    stages: Vec<Stage>,
-    /// Names of the skills that it serves.
-    skills: Vec<String>,
-    station: Station,
-    /// Markers at one station.
-    markers: u32,
-    footprint: Option<Footprint>,
-    /// Of the easiest rung.
-    easiest: Difficulty,
-    /// Of the hardest rung.
-    hardest: Difficulty,
-    home: Option<HomeSpace>,
-    /// What could hurt, in words.
-    cautions: Vec<&'static str>,
-    /// Why the band that was asked for does not do it.
-    blocked: Option<String>,
-    archived: bool,
-    /// A small drawing, as SVG, in which a metre is as large as in every other one; nothing if the text has faults.
-    drawing: Option<String>,
-}
-
 /// What is looked for, besides.
 #[derive(Deserialize, IntoParams)]
 #[into_params(parameter_in = Query)]
@@ -74,47 +38,6 @@ pub(in crate::api) struct Shelved {
     /// Those that are put away, instead of those that are not.
     #[serde(default)]
     archived: bool,
-}
-
-/// What else stands in the library.
-pub struct LibraryShelf {
-    bands: Vec<Band>,
-    skills: Vec<Skill>,
-    tests: Vec<TestId>,
-    milestones: Vec<MilestoneId>,
-}
-
-impl LibraryShelf {
-    /// Names of the bands, the youngest first.
-    pub fn bands(&self) -> Vec<BandId> {
-        self.bands.iter().map(|band| band.id.clone()).collect()
-    }
-
-    /// The same beside other skills.
-    pub fn shelf<'l>(&'l self, skills: &'l [Skill]) -> Shelf<'l> {
-        Shelf { bands: &self.bands, skills, tests: &self.tests, milestones: &self.milestones }
-    }
-
-    /// Reads it.
-    pub async fn of(state: &State) -> Answer<LibraryShelf> {
-        Ok(LibraryShelf {
-            bands: state.store.bands().await?.into_iter().map(|kept| kept.band).collect(),
-            skills: state.store.skills().await?,
-            tests: state.store.tests().await?.into_iter().map(|test| test.id).collect(),
-            milestones: state.store.milestones().await?.into_iter().map(|m| m.id).collect(),
-        })
-    }
-
-    /// Every fault of a drill beside it.
-    pub fn check(&self, drill: &Drill) -> Vec<InputError> {
-        drill.check(&self.shelf(&self.skills))
-    }
-
-    fn names(&self, drill: &Drill) -> Vec<&str> {
-        let name =
-            |id: &SkillId| self.skills.iter().find(|skill| skill.id == *id).map(|skill| skill.name.as_str());
-        drill.serves.iter().filter_map(|serves| name(&serves.skill)).collect()
-    }
 }
 
 /// The drills that are looked for, by their titles.
@@ -130,43 +53,8 @@ pub(in crate::api) async fn list(
     cursor: Query<Cursor>,
 ) -> Answer<Json<Page<DrillEntry>>> {
     who.may(Act::SeeLibrary)?;
-    let (academy, pace) = (state.store.settings().await?.0, who.pace(&state).await?);
-    let library = LibraryShelf::of(&state).await?;
-    let band = library.bands.iter().find(|band| wanted.band.as_ref() == Some(&band.id));
-    let mut found = Vec::new();
-    for KeptDrill { drill, archived_at, .. } in state.store.kept_drills().await? {
-        let layout = drill.layout_at(&first_levers(&drill), pace).ok();
-        let entry = Entry { drill: &drill, layout, skills: library.names(&drill) };
-        if archived_at.is_some() == shelved.archived && wanted.takes(&entry, band) {
-            let ladder = drill.ladder(&academy.lever_points);
-            let hardness =
-                |step: Option<&jogo_core::drill::Step>| step.map_or(drill.difficulty, |s| s.difficulty);
-            found.push(DrillEntry {
-                strand: drill.main_strand(),
-                stages: drill.stages(&academy.lever_points).into_iter().map(|(stage, _)| stage).collect(),
-                skills: entry.skills.iter().map(|name| (*name).to_owned()).collect(),
-                station: drill.station,
-                markers: entry.layout.as_ref().map_or(0, |layout| layout.markers.len() as u32),
-                footprint: entry.layout.as_ref().map(|layout| layout.footprint()),
-                easiest: hardness(ladder.first()),
-                hardest: hardness(ladder.last()),
-                home: drill.home,
-                cautions: drill.cautions.iter().map(|caution| caution.text()).collect(),
-                blocked: band.and_then(|band| drill.blocked(band, &academy)),
-                archived: archived_at.is_some(),
-                drawing: entry.layout.as_ref().map(|layout| layout.draw_small(SMALL_METRE)),
-                id: drill.id.clone(),
-                title: drill.title.clone(),
-                purpose: drill.purpose.clone(),
-            });
-        }
-    }
-    found.sort_by(|a, b| (a.strand, &a.title).cmp(&(b.strand, &b.title)));
+    let found = listed(&state, &wanted, shelved.archived, who.pace(&state).await?).await?;
     Ok(Json(cursor.page(found, |entry| entry.id.to_string())))
-}
-
-fn first_levers(drill: &Drill) -> Levers {
-    drill.rungs.first().map(|rung| rung.levers).unwrap_or_default()
 }
 
 /// A drill, whole.
@@ -322,6 +210,6 @@ impl SignedIn {
     /// The pace of whoever is signed in; a usual one until they have measured theirs.
     pub async fn pace(&self, state: &State) -> Answer<Pace> {
         let measured = state.store.pace(self.0.id).await?;
-        Ok(measured.map_or_else(Pace::default, |metres| Pace(jogo_core::units::Metres(metres))))
+        Ok(measured.map_or_else(Pace::default, |metres| Pace(Metres(metres))))
     }
 }

@@ -32,7 +32,7 @@ use crate::views::assessment::{Assessment, Bands, stands};
 #[derive(Serialize, ToSchema)]
 pub(crate) struct Beginning {
     #[serde(flatten)]
-    from: From,
+    from: BeginsFrom,
     /// Its wishes.
     wishes: Curriculum,
 }
@@ -58,7 +58,7 @@ pub(crate) struct NamedApproach {
 /// Where wishes come from.
 #[derive(Clone, Serialize, Deserialize, ToSchema)]
 #[serde(tag = "kind", rename_all = "snake_case", deny_unknown_fields)]
-pub(crate) enum From {
+pub(crate) enum BeginsFrom {
     /// A template.
     Template {
         /// Its name in files.
@@ -82,18 +82,17 @@ pub(crate) enum From {
 #[get("/curricula/beginnings")]
 pub(crate) async fn beginnings(who: SignedIn, state: Data<State>) -> Answer<Json<Beginnings>> {
     who.may(Act::Plan)?;
-    let template = |(template, wishes)| Beginning { from: From::Template { template }, wishes };
-    let earlier =
-        state.store.curricula().await?.into_iter().map(|draft| Beginning {
-            from: From::Curriculum { curriculum: draft.id },
-            wishes: draft.curriculum,
-        });
+    let template = |(template, wishes)| Beginning { from: BeginsFrom::Template { template }, wishes };
+    let earlier = state.store.curricula().await?.into_iter().map(|draft| Beginning {
+        from: BeginsFrom::Curriculum { curriculum: draft.id },
+        wishes: draft.curriculum,
+    });
     let named = |(name, approach): (&str, Approach)| NamedApproach { name: name.to_owned(), approach };
     let (bands, skills) = (state.store.bands().await?, state.store.skills().await?);
     let (ground, today) = (state.store.settings().await?.0.largest_ground(), state.today().await?);
     let first = |band: &Band| {
         let wishes = Curriculum::first(band, &skills, ground, today)?;
-        Some(Beginning { from: From::Skills { band: band.id.clone() }, wishes })
+        Some(Beginning { from: BeginsFrom::Skills { band: band.id.clone() }, wishes })
     };
     let templates = state.store.templates().await?.into_iter().map(template);
     Ok(Json(Beginnings {
@@ -108,7 +107,7 @@ pub(crate) async fn beginnings(who: SignedIn, state: Data<State>) -> Answer<Json
 pub(crate) struct NewCurriculum {
     /// Made by the sender, so that sending twice makes one.
     id: Uuid,
-    from: From,
+    from: BeginsFrom,
     /// As people say it.
     name: String,
     season: Season,
@@ -178,14 +177,14 @@ pub(crate) async fn create(
         return view(&state, made, Came::default()).await;
     }
     let base = match &new.from {
-        From::Template { template } => {
+        BeginsFrom::Template { template } => {
             let all = state.store.templates().await?;
             all.into_iter().find(|(id, _)| id == template).map(|(_, wishes)| wishes)
         }
-        From::Curriculum { curriculum } => {
+        BeginsFrom::Curriculum { curriculum } => {
             state.store.curriculum(*curriculum).await?.map(|draft| draft.curriculum)
         }
-        From::Skills { band } => {
+        BeginsFrom::Skills { band } => {
             let band = state.store.band(band).await?;
             let skills = state.store.skills().await?;
             band.and_then(|band| Curriculum::first(&band, &skills, new.ground, new.season.start))

@@ -20,16 +20,16 @@ use jogo_core::plan::{
     Clash, Edit, Plan, Price, Problem as PlanProblem, check, edit, price, score, solve, solve_near,
 };
 use jogo_store::delivery::team_plans::{Assigned, Joining};
-use jogo_store::plan::{Change, Draft, NewEdition};
+use jogo_store::plan::{Change, CurriculumLine, Draft, NewEdition};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
 use self::drafts::{aside, draft, edition, problem_of, read};
-pub(super) use self::making::*;
-pub(super) use self::reasons::*;
-pub(super) use self::so_far::*;
+use self::making::{beginnings, create, goals_of_squads};
+use self::reasons::{compared, compared_with_edition, foreseen, why};
+use self::so_far::reached_so_far;
 use self::view::{BlockPlace, Came, CurriculumView, view};
 use crate::api::{Cursor, Page};
 use crate::json::Json;
@@ -72,6 +72,13 @@ pub(super) struct CurriculumEntry {
     edition: Option<i64>,
 }
 
+impl From<CurriculumLine> for CurriculumEntry {
+    fn from(line: CurriculumLine) -> CurriculumEntry {
+        let CurriculumLine { id, name, band, start, weeks, edition } = line;
+        CurriculumEntry { id, name, band, start: start.to_string(), weeks, edition }
+    }
+}
+
 /// Keeps a change and answers with the view.
 async fn kept(
     who: &SignedIn,
@@ -88,7 +95,7 @@ async fn kept(
 
 /// All curricula, the latest first.
 #[utoipa::path(operation_id = "curricula_list", params(Cursor),
-    responses((status = 200, body = Page<CurriculumEntry>)),
+    responses((status = 200, body = Page<CurriculumEntry>), (status = 422, body = Problem)),
 )]
 #[get("/curricula")]
 pub(super) async fn list(
@@ -97,16 +104,9 @@ pub(super) async fn list(
     cursor: Query<Cursor>,
 ) -> Answer<Json<Page<CurriculumEntry>>> {
     who.may(Act::Review)?;
-    let entry = |draft: Draft| CurriculumEntry {
-        id: draft.id,
-        name: draft.curriculum.name,
-        band: draft.curriculum.band,
-        start: draft.curriculum.start.to_string(),
-        weeks: draft.curriculum.weeks,
-        edition: draft.edition,
-    };
-    let all = state.store.curricula().await?.into_iter().map(entry).collect();
-    Ok(Json(cursor.page(all, |entry| entry.id.to_string())))
+    let lines = state.store.curriculum_lines(cursor.after()?, cursor.limit() as u32 + 1).await?;
+    let entries = lines.into_iter().map(CurriculumEntry::from).collect();
+    Ok(Json(cursor.begun(entries, |entry: &CurriculumEntry| entry.id.to_string())))
 }
 
 /// A curriculum with its plan.

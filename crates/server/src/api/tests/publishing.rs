@@ -27,8 +27,10 @@ async fn a_list_comes_in_pages() {
         (names(&rest).last().unwrap().as_str(), &rest["next"]),
         ("Autumn with the ball", &Value::Null)
     );
-    let beyond = director.gets("/curricula?after=nowhere").await.body;
+    let beyond = director.gets(&format!("/curricula?after={}", super::id(99))).await.body;
     assert_eq!(beyond, json!({"items": [], "next": null}));
+    let wrong = director.gets("/curricula?after=nowhere").await;
+    assert_eq!((wrong.status.as_u16(), &wrong.body["errors"][0]["pointer"]), (422, &json!("/after")));
     assert_eq!(director.gets("/curricula?limit=many").await.problem(), "/problems/unreadable");
 }
 

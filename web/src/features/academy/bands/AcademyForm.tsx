@@ -23,10 +23,7 @@ export function AcademyForm({ view, busy, error, onSave }: Props) {
   const says = texts.bands
   const changed = JSON.stringify(academy) !== JSON.stringify(view.academy)
   const set = (next: Partial<Academy>) => setAcademy({ ...academy, ...next })
-  const heading = academy.heading ?? null
   const pointsOf = (lever: LeverName) => academy.lever_points[lever] as Record<string, number>
-  const setPoints = (lever: LeverName, setting: string, points: number) =>
-    set({ lever_points: { ...academy.lever_points, [lever]: { ...pointsOf(lever), [setting]: points } } })
   return (
     <Box component="section" aria-label={says.academy} sx={{ maxWidth: 1180, display: 'grid', gap: 1.5 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
@@ -47,44 +44,7 @@ export function AcademyForm({ view, busy, error, onSave }: Props) {
           fullWidth={false}
           sx={{ width: 220 }}
         />
-        <Box sx={{ flex: 1, minWidth: 320, display: 'grid', gap: 1 }}>
-          <Typography variant="h3">{says.heading}</Typography>
-          <Typography variant="body2" color="text.secondary">
-            {heading ? says.headingOn(heading.from_age) : says.headingOff}
-          </Typography>
-          {heading && (
-            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-              <NumberField
-                label={says.fromAge}
-                value={heading.from_age}
-                whole
-                onChange={(n) => n !== null && n >= 0 && set({ heading: { ...heading, from_age: n } })}
-                sx={{ width: 120 }}
-              />
-              <NumberField
-                label={says.perWeek}
-                value={heading.most_per_week}
-                whole
-                onChange={(n) => n !== null && n >= 0 && set({ heading: { ...heading, most_per_week: n } })}
-                sx={{ width: 150 }}
-              />
-              <TextCell
-                label={says.ruleText}
-                value={heading.text}
-                onChange={(text) => set({ heading: { ...heading, text } })}
-                fullWidth={false}
-                sx={{ flex: 1, minWidth: 260 }}
-              />
-            </Box>
-          )}
-          <Button
-            size="small"
-            sx={{ justifySelf: 'start' }}
-            onClick={() => set({ heading: heading ? null : { from_age: 13, most_per_week: 10, text: '' } })}
-          >
-            {heading ? says.headingStop : says.headingEnter}
-          </Button>
-        </Box>
+        <Heading heading={academy.heading ?? null} onChange={(heading) => set({ heading })} />
       </Box>
       <Typography variant="h3">{says.points}</Typography>
       <Typography variant="body2" color="text.secondary">
@@ -99,32 +59,101 @@ export function AcademyForm({ view, busy, error, onSave }: Props) {
         }}
       >
         {LEVERS.map((lever) => (
-          <Box key={lever} role="group" aria-label={texts.lever[lever]}>
-            <Typography variant="body2" sx={{ fontWeight: 600 }}>
-              {texts.lever[lever]}
-            </Typography>
-            {(SETTINGS[lever] as string[]).map((setting) => (
-              <Box key={setting} sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.5 }}>
-                <Typography variant="body2" sx={{ flex: 1 }}>
-                  {settingInWords(lever, setting)}
-                </Typography>
-                <NumberField
-                  hiddenLabel
-                  slotProps={{
-                    htmlInput: {
-                      'aria-label': says.pointsOf(texts.lever[lever], settingInWords(lever, setting)),
-                      inputMode: 'decimal',
-                    },
-                  }}
-                  value={pointsOf(lever)[setting] ?? 0}
-                  onChange={(n) => n !== null && setPoints(lever, setting, n)}
-                  sx={{ width: 70 }}
-                />
-              </Box>
-            ))}
-          </Box>
+          <LeverPoints
+            key={lever}
+            lever={lever}
+            points={pointsOf(lever)}
+            onChange={(points) => set({ lever_points: { ...academy.lever_points, [lever]: points } })}
+          />
         ))}
       </Box>
+    </Box>
+  )
+}
+
+interface HeadingProps {
+  heading: Schemas['HeadingRule'] | null
+  onChange: (heading: Schemas['HeadingRule'] | null) => void
+}
+
+/** From which age headers are allowed, and how many in a week, once the academy has entered a rule. */
+function Heading({ heading, onChange }: HeadingProps) {
+  const says = texts.bands
+  return (
+    <Box sx={{ flex: 1, minWidth: 320, display: 'grid', gap: 1 }}>
+      <Typography variant="h3">{says.heading}</Typography>
+      <Typography variant="body2" color="text.secondary">
+        {heading ? says.headingOn(heading.from_age) : says.headingOff}
+      </Typography>
+      {heading && (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
+          <NumberField
+            label={says.fromAge}
+            value={heading.from_age}
+            whole
+            onChange={(n) => n !== null && n >= 0 && onChange({ ...heading, from_age: n })}
+            sx={{ width: 120 }}
+          />
+          <NumberField
+            label={says.perWeek}
+            value={heading.most_per_week}
+            whole
+            onChange={(n) => n !== null && n >= 0 && onChange({ ...heading, most_per_week: n })}
+            sx={{ width: 150 }}
+          />
+          <TextCell
+            label={says.ruleText}
+            value={heading.text}
+            onChange={(text) => onChange({ ...heading, text })}
+            fullWidth={false}
+            sx={{ flex: 1, minWidth: 260 }}
+          />
+        </Box>
+      )}
+      <Button
+        size="small"
+        sx={{ justifySelf: 'start' }}
+        onClick={() => onChange(heading ? null : { from_age: 13, most_per_week: 10, text: '' })}
+      >
+        {heading ? says.headingStop : says.headingEnter}
+      </Button>
+    </Box>
+  )
+}
+
+interface LeverPointsProps {
+  lever: LeverName
+  points: Record<string, number>
+  onChange: (points: Record<string, number>) => void
+}
+
+/** How many points each setting of a lever adds to the difficulty. */
+function LeverPoints({ lever, points, onChange }: LeverPointsProps) {
+  const says = texts.bands
+  return (
+    <Box role="group" aria-label={texts.lever[lever]}>
+      <Typography variant="body2" sx={{ fontWeight: 600 }}>
+        {texts.lever[lever]}
+      </Typography>
+      {(SETTINGS[lever] as string[]).map((setting) => (
+        <Box key={setting} sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.5 }}>
+          <Typography variant="body2" sx={{ flex: 1 }}>
+            {settingInWords(lever, setting)}
+          </Typography>
+          <NumberField
+            hiddenLabel
+            slotProps={{
+              htmlInput: {
+                'aria-label': says.pointsOf(texts.lever[lever], settingInWords(lever, setting)),
+                inputMode: 'decimal',
+              },
+            }}
+            value={points[setting] ?? 0}
+            onChange={(n) => n !== null && onChange({ ...points, [setting]: n })}
+            sx={{ width: 70 }}
+          />
+        </Box>
+      ))}
     </Box>
   )
 }

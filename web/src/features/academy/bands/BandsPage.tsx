@@ -46,12 +46,8 @@ export function BandsPage() {
   if (bands.isError) return <ErrorNote error={bands.error} />
   if (academy.isError) return <ErrorNote error={academy.error} />
   if (!bands.data || !academy.data) return <Loading />
-  const shown = bands.data.map((kept) => ({ ...kept, band: typed[kept.band.id] ?? kept.band }))
+  const shown = bands.data.map((kept) => typed[kept.band.id] ?? kept.band)
   const edit = (band: Band, next: Partial<Band>) => setTyped({ ...typed, [band.id]: { ...band, ...next } })
-  const source = (band: Band, name: string, text: string) => {
-    const others = Object.fromEntries(Object.entries(band.sources).filter(([other]) => other !== name))
-    edit(band, { sources: text === '' ? others : { ...others, [name]: text } })
-  }
   const saveAll = async () => {
     for (const kept of bands.data) {
       const band = typed[kept.band.id]
@@ -78,85 +74,7 @@ export function BandsPage() {
         </Button>
       </Box>
       {change.isError && <ErrorNote error={change.error} />}
-      <Table
-        size="small"
-        aria-label={says.title}
-        sx={{ maxWidth: 1180, my: 1, '& td, & th': { verticalAlign: 'top' } }}
-      >
-        <TableHead>
-          <TableRow>
-            <TableCell sx={{ width: 210 }} />
-            {shown.map(({ band }) => (
-              <TableCell key={band.id}>
-                <Typography variant="h2">{band.name}</Typography>
-              </TableCell>
-            ))}
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          <Row title={says.ages} note={says.agesNote}>
-            {shown.map(({ band }) => (
-              <TableCell key={band.id}>
-                <Box sx={{ display: 'flex', gap: 0.5 }}>
-                  <NumberField
-                    label={says.youngest}
-                    value={band.youngest}
-                    whole
-                    onChange={(n) => n !== null && n >= 0 && edit(band, { youngest: n })}
-                    sx={{ width: 78 }}
-                  />
-                  <NumberField
-                    label={says.oldest}
-                    value={band.oldest}
-                    whole
-                    onChange={(n) => n !== null && n >= 0 && edit(band, { oldest: n })}
-                    sx={{ width: 78 }}
-                  />
-                </Box>
-                <Source band={band} name="ages" onSource={source} />
-              </TableCell>
-            ))}
-          </Row>
-          {ROWS.map((key) => (
-            <Row key={key} title={says.rows[key]} note={says.units[key]}>
-              {shown.map(({ band }) => (
-                <TableCell key={band.id}>
-                  <NumberField
-                    hiddenLabel
-                    slotProps={{
-                      htmlInput: { 'aria-label': says.of(says.rows[key], band.name), inputMode: 'numeric' },
-                    }}
-                    value={band[key]}
-                    whole
-                    onChange={(n) => n !== null && n >= 0 && edit(band, { [key]: n })}
-                    sx={{ width: 92 }}
-                  />
-                  <Source band={band} name={key} onSource={source} />
-                </TableCell>
-              ))}
-            </Row>
-          ))}
-          <Row title={says.speeds} note={says.speedsNote}>
-            {shown.map(({ band }) => (
-              <TableCell key={band.id}>
-                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, rowGap: 1 }}>
-                  {SPEEDS.map((kind) => (
-                    <NumberField
-                      key={kind}
-                      label={texts.desk.pathKind[kind]}
-                      value={band.speeds_m_per_s[kind]}
-                      onChange={(n) =>
-                        n !== null && edit(band, { speeds_m_per_s: { ...band.speeds_m_per_s, [kind]: n } })
-                      }
-                      sx={{ width: 78 }}
-                    />
-                  ))}
-                </Box>
-              </TableCell>
-            ))}
-          </Row>
-        </TableBody>
-      </Table>
+      <BandTable bands={shown} onEdit={edit} />
       <AcademyForm
         key={academy.data.version}
         view={academy.data}
@@ -164,6 +82,118 @@ export function BandsPage() {
         error={changeAcademy.error}
         onSave={(next, version) => changeAcademy.mutate({ academy: next, version })}
       />
+    </Box>
+  )
+}
+
+interface TableProps {
+  bands: Band[]
+  onEdit: (band: Band, next: Partial<Band>) => void
+}
+
+function BandTable({ bands, onEdit }: TableProps) {
+  const says = texts.bands
+  const source = (band: Band, name: string, text: string) => {
+    const others = Object.fromEntries(Object.entries(band.sources).filter(([other]) => other !== name))
+    onEdit(band, { sources: text === '' ? others : { ...others, [name]: text } })
+  }
+  return (
+    <Table
+      size="small"
+      aria-label={says.title}
+      sx={{ maxWidth: 1180, my: 1, '& td, & th': { verticalAlign: 'top' } }}
+    >
+      <TableHead>
+        <TableRow>
+          <TableCell sx={{ width: 210 }} />
+          {bands.map((band) => (
+            <TableCell key={band.id}>
+              <Typography variant="h2">{band.name}</Typography>
+            </TableCell>
+          ))}
+        </TableRow>
+      </TableHead>
+      <TableBody>
+        <Row title={says.ages} note={says.agesNote}>
+          {bands.map((band) => (
+            <TableCell key={band.id}>
+              <Ages band={band} onEdit={onEdit} />
+              <Source band={band} name="ages" onSource={source} />
+            </TableCell>
+          ))}
+        </Row>
+        {ROWS.map((key) => (
+          <Row key={key} title={says.rows[key]} note={says.units[key]}>
+            {bands.map((band) => (
+              <TableCell key={band.id}>
+                <NumberField
+                  hiddenLabel
+                  slotProps={{
+                    htmlInput: { 'aria-label': says.of(says.rows[key], band.name), inputMode: 'numeric' },
+                  }}
+                  value={band[key]}
+                  whole
+                  onChange={(n) => n !== null && n >= 0 && onEdit(band, { [key]: n })}
+                  sx={{ width: 92 }}
+                />
+                <Source band={band} name={key} onSource={source} />
+              </TableCell>
+            ))}
+          </Row>
+        ))}
+        <Row title={says.speeds} note={says.speedsNote}>
+          {bands.map((band) => (
+            <TableCell key={band.id}>
+              <Speeds band={band} onEdit={onEdit} />
+            </TableCell>
+          ))}
+        </Row>
+      </TableBody>
+    </Table>
+  )
+}
+
+interface CellProps {
+  band: Band
+  onEdit: (band: Band, next: Partial<Band>) => void
+}
+
+function Ages({ band, onEdit }: CellProps) {
+  const says = texts.bands
+  return (
+    <Box sx={{ display: 'flex', gap: 0.5 }}>
+      <NumberField
+        label={says.youngest}
+        value={band.youngest}
+        whole
+        onChange={(n) => n !== null && n >= 0 && onEdit(band, { youngest: n })}
+        sx={{ width: 78 }}
+      />
+      <NumberField
+        label={says.oldest}
+        value={band.oldest}
+        whole
+        onChange={(n) => n !== null && n >= 0 && onEdit(band, { oldest: n })}
+        sx={{ width: 78 }}
+      />
+    </Box>
+  )
+}
+
+function Speeds({ band, onEdit }: CellProps) {
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, rowGap: 1 }}>
+      {SPEEDS.map((kind) => (
+        <NumberField
+          key={kind}
+          label={texts.desk.pathKind[kind]}
+          value={band.speeds_m_per_s[kind]}
+          onChange={(n) =>
+            n !== null && onEdit(band, { speeds_m_per_s: { ...band.speeds_m_per_s, [kind]: n } })
+          }
+          sx={{ width: 78 }}
+        />
+      ))}
     </Box>
   )
 }

@@ -37,15 +37,6 @@ export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
   const columns = columnsOf(board)
   const later = columns.findIndex((m) => !m.next)
   const edge = (i: number) => (i === later && later > 0 ? `2px solid ${floor.ink}` : undefined)
-  const name = {
-    position: 'sticky',
-    left: 0,
-    bgcolor: 'background.default',
-    zIndex: 1,
-    textAlign: 'left',
-    fontWeight: 400,
-    pr: 1,
-  } as const
   return (
     <Box sx={{ overflowX: 'auto' }}>
       <Box
@@ -62,7 +53,7 @@ export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
             <Box
               component="th"
               scope="col"
-              sx={{ ...name, verticalAlign: 'bottom', minWidth: { xs: 118, md: 150 } }}
+              sx={{ ...NAME, verticalAlign: 'bottom', minWidth: { xs: 118, md: 150 } }}
             >
               <Typography variant="caption" color="text.secondary">
                 {board.next_week
@@ -103,36 +94,65 @@ export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
         </thead>
         <tbody>
           {players.map((player) => (
-            <tr key={player.id}>
-              <Box component="th" scope="row" sx={{ ...name, py: 0.25 }}>
-                <MuiLink
-                  component={Link}
-                  to={toPlayer(player.id)}
-                  color="inherit"
-                  sx={{
-                    display: 'flex',
-                    flexDirection: 'column',
-                    justifyContent: 'center',
-                    minHeight: 44,
-                    lineHeight: 1.15,
-                  }}
-                >
-                  {player.name}
-                </MuiLink>
-              </Box>
-              {columns.map((m, i) => (
-                <Box key={m.id} component="td" sx={{ textAlign: 'center', borderLeft: edge(i) }}>
-                  <Cell player={player} milestone={m} onChoose={onChoose} />
-                </Box>
-              ))}
-              <Box component="td" sx={{ pl: 1 }}>
-                <Feet board={board} player={player} />
-              </Box>
-            </tr>
+            <PlayerRow
+              key={player.id}
+              {...{ board, columns, player, edge, onChoose }}
+              to={toPlayer(player.id)}
+            />
           ))}
         </tbody>
       </Box>
     </Box>
+  )
+}
+
+/** A player's name stays in sight when the table is pushed aside. */
+const NAME = {
+  position: 'sticky',
+  left: 0,
+  bgcolor: 'background.default',
+  zIndex: 1,
+  textAlign: 'left',
+  fontWeight: 400,
+  pr: 1,
+} as const
+
+interface RowProps extends Pick<Props, 'board' | 'onChoose'> {
+  columns: Schemas['MilestoneView'][]
+  player: Schemas['BoardPlayer']
+  /** The line before a column. */
+  edge: (column: number) => string | undefined
+  to: string
+}
+
+function PlayerRow({ board, columns, player, edge, to, onChoose }: RowProps) {
+  return (
+    <tr>
+      <Box component="th" scope="row" sx={{ ...NAME, py: 0.25 }}>
+        <MuiLink
+          component={Link}
+          to={to}
+          color="inherit"
+          sx={{
+            display: 'flex',
+            flexDirection: 'column',
+            justifyContent: 'center',
+            minHeight: 44,
+            lineHeight: 1.15,
+          }}
+        >
+          {player.name}
+        </MuiLink>
+      </Box>
+      {columns.map((m, i) => (
+        <Box key={m.id} component="td" sx={{ textAlign: 'center', borderLeft: edge(i) }}>
+          <Cell player={player} milestone={m} onChoose={onChoose} />
+        </Box>
+      ))}
+      <Box component="td" sx={{ pl: 1 }}>
+        <Feet board={board} player={player} />
+      </Box>
+    </tr>
   )
 }
 

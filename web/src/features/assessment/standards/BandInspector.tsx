@@ -20,7 +20,6 @@ const signed = (value: number) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${
 
 export function BandInspector({ scale, band, shares, onTake }: Props) {
   const unit = scale.test.unit ? ` ${scale.test.unit}` : ''
-  const known = band.repeatability
   const [editing, setEditing] = useState<Schemas['Milestone'] | 'new' | null>(null)
   return (
     <Box
@@ -29,32 +28,7 @@ export function BandInspector({ scale, band, shares, onTake }: Props) {
     >
       <Typography variant="h2">{band.name}</Typography>
       <Section title={texts.standards.repeat}>
-        {known ? (
-          <>
-            <Row says={texts.standards.typicalError} value={`${asResult(known.typical_error)}${unit}`} />
-            <Row says={texts.standards.smallestReal} value={`${asResult(known.smallest_real)}${unit}`} />
-            <Row
-              says={texts.standards.bias}
-              value={`${signed(known.bias)}${unit}`}
-              more={`${signed(known.bias_interval.low)} – ${signed(known.bias_interval.high)}`}
-            />
-            {known.variation != null && (
-              <Row says={texts.standards.variation} value={asPercent(known.variation / 100)} />
-            )}
-            {known.agreement && (
-              <Row
-                says={texts.standards.agreement}
-                value={asResult(known.agreement.icc)}
-                more={`${asResult(known.agreement.interval.low)} – ${asResult(known.agreement.interval.high)}`}
-              />
-            )}
-            <Typography variant="caption" color="text.secondary">
-              {texts.standards.pairs(known.pairs)}
-            </Typography>
-          </>
-        ) : (
-          <Typography variant="body2">{texts.standards.tooFew(band.pairs)}</Typography>
-        )}
+        <Repeatability band={band} unit={unit} />
       </Section>
       {band.suggestion && (
         <Section title={texts.standards.suggestion}>
@@ -120,6 +94,36 @@ export function BandInspector({ scale, band, shares, onTake }: Props) {
   )
 }
 
+/** How well the test repeats itself in this band. */
+function Repeatability({ band, unit }: { band: Schemas['BandOnScale']; unit: string }) {
+  const known = band.repeatability
+  if (!known) return
+  return (
+    <>
+      <Row says={texts.standards.typicalError} value={`${asResult(known.typical_error)}${unit}`} />
+      <Row says={texts.standards.smallestReal} value={`${asResult(known.smallest_real)}${unit}`} />
+      <Row
+        says={texts.standards.bias}
+        value={`${signed(known.bias)}${unit}`}
+        more={`${signed(known.bias_interval.low)} – ${signed(known.bias_interval.high)}`}
+      />
+      {known.variation != null && (
+        <Row says={texts.standards.variation} value={asPercent(known.variation / 100)} />
+      )}
+      {known.agreement && (
+        <Row
+          says={texts.standards.agreement}
+          value={asResult(known.agreement.icc)}
+          more={`${asResult(known.agreement.interval.low)} – ${asResult(known.agreement.interval.high)}`}
+        />
+      )}
+      <Typography variant="caption" color="text.secondary">
+        {texts.standards.pairs(known.pairs)}
+      </Typography>
+    </>
+  )
+}
+
 function Section({ title, children }: { title: string; children: ReactNode }) {
   return (
     <Box component="section">
@@ -149,17 +153,13 @@ function Row({ says, value, more }: { says: string; value: string; more?: string
 
 /** Secure or better, by quarter of birth. */
 function Quarters({ now, thought }: { now: Schemas['Shares']; thought: Schemas['Shares'] | undefined }) {
-  const secure = (counts: number[] | undefined) => {
-    const all = counts?.reduce((sum, n) => sum + n, 0) ?? 0
-    return all > 0 && counts ? ((counts[2] ?? 0) + (counts[3] ?? 0)) / all : null
-  }
   return (
     <Section title={texts.standards.quarters}>
       <Typography variant="caption" color="text.secondary">
         {texts.standards.quarterAbout}
       </Typography>
       {texts.standards.quarter.map((says, q) => {
-        const [old, moved] = [secure(now.quarters[q]), secure(thought?.quarters[q])]
+        const [old, moved] = [now.secure_by_quarter[q] ?? null, thought?.secure_by_quarter[q] ?? null]
         return (
           <Box key={says} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 24 }}>
             <Typography variant="body2" sx={{ width: 74 }}>

@@ -74,10 +74,6 @@ export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
   const drop = useDropTest()
   const fixed = written?.has_results ?? false
   const change = (next: Partial<Test>) => setDraft({ ...draft, ...next })
-  const record = (protocol: Protocol) => {
-    const most = mostOf(protocol)
-    change(most === null ? { protocol } : { protocol, least: 0, most })
-  }
   const name = draft.name.trim()
   const keep = () => {
     const id = written?.test.id ?? nameFor(name, 'test')
@@ -120,67 +116,7 @@ export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
           multiline
           minRows={2}
         />
-        <Typography variant="h3">{words.recorded}</Typography>
-        {fixed && (
-          <Typography variant="body2" color="text.secondary">
-            {words.fixed}
-          </Typography>
-        )}
-        <SelectCell<Kind>
-          label={words.protocol}
-          disabled={fixed}
-          value={draft.protocol.kind}
-          options={KINDS.map((value) => ({ value, says: words.kind[value] }))}
-          onChange={(kind) => kind && change(FIRST[kind])}
-        />
-        <ProtocolFields protocol={draft.protocol} fixed={fixed} onChange={record} />
-        <FormControlLabel
-          control={
-            <Checkbox
-              checked={draft.per_side}
-              disabled={fixed}
-              onChange={(event) => change({ per_side: event.target.checked })}
-            />
-          }
-          label={words.perSide}
-        />
-        <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 2 }}>
-          <NumberField
-            label={words.trials}
-            whole
-            value={draft.trials}
-            onChange={(n) => n !== null && change({ trials: n })}
-            sx={{ width: '100%' }}
-          />
-          <SelectCell<Schemas['Summary']>
-            label={words.summary}
-            value={draft.summary}
-            options={SUMMARIES.map((value) => ({ value, says: words.summaries[value] }))}
-            onChange={(summary) => summary && change({ summary })}
-          />
-          <NumberField
-            label={words.rest}
-            value={draft.rest_s ?? 0}
-            onChange={(n) => n !== null && change({ rest_s: n })}
-            sx={{ width: '100%' }}
-          />
-          {mostOf(draft.protocol) === null && (
-            <>
-              <NumberField
-                label={words.least}
-                value={draft.least}
-                onChange={(n) => n !== null && change({ least: n })}
-                sx={{ width: '100%' }}
-              />
-              <NumberField
-                label={words.most}
-                value={draft.most}
-                onChange={(n) => n !== null && change({ most: n })}
-                sx={{ width: '100%' }}
-              />
-            </>
-          )}
-        </Box>
+        <Recording draft={draft} fixed={fixed} onChange={change} />
         <TextCell
           label={words.layout}
           value={draft.layout ?? ''}
@@ -207,6 +143,86 @@ export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
         />
       </DialogContent>
     </Dialog>
+  )
+}
+
+interface RecordingProps {
+  draft: Test
+  /** With results taken, what they mean is no longer changed. */
+  fixed: boolean
+  onChange: (next: Partial<Test>) => void
+}
+
+/** What is measured, how often, and what becomes of it. */
+function Recording({ draft, fixed, onChange }: RecordingProps) {
+  const record = (protocol: Protocol) => {
+    const most = mostOf(protocol)
+    onChange(most === null ? { protocol } : { protocol, least: 0, most })
+  }
+  return (
+    <>
+      <Typography variant="h3">{words.recorded}</Typography>
+      {fixed && (
+        <Typography variant="body2" color="text.secondary">
+          {words.fixed}
+        </Typography>
+      )}
+      <SelectCell<Kind>
+        label={words.protocol}
+        disabled={fixed}
+        value={draft.protocol.kind}
+        options={KINDS.map((value) => ({ value, says: words.kind[value] }))}
+        onChange={(kind) => kind && onChange(FIRST[kind])}
+      />
+      <ProtocolFields protocol={draft.protocol} fixed={fixed} onChange={record} />
+      <FormControlLabel
+        control={
+          <Checkbox
+            checked={draft.per_side}
+            disabled={fixed}
+            onChange={(event) => onChange({ per_side: event.target.checked })}
+          />
+        }
+        label={words.perSide}
+      />
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 2 }}>
+        <NumberField
+          label={words.trials}
+          whole
+          value={draft.trials}
+          onChange={(n) => n !== null && onChange({ trials: n })}
+          sx={{ width: '100%' }}
+        />
+        <SelectCell<Schemas['Summary']>
+          label={words.summary}
+          value={draft.summary}
+          options={SUMMARIES.map((value) => ({ value, says: words.summaries[value] }))}
+          onChange={(summary) => summary && onChange({ summary })}
+        />
+        <NumberField
+          label={words.rest}
+          value={draft.rest_s ?? 0}
+          onChange={(n) => n !== null && onChange({ rest_s: n })}
+          sx={{ width: '100%' }}
+        />
+        {mostOf(draft.protocol) === null && (
+          <>
+            <NumberField
+              label={words.least}
+              value={draft.least}
+              onChange={(n) => n !== null && onChange({ least: n })}
+              sx={{ width: '100%' }}
+            />
+            <NumberField
+              label={words.most}
+              value={draft.most}
+              onChange={(n) => n !== null && onChange({ most: n })}
+              sx={{ width: '100%' }}
+            />
+          </>
+        )}
+      </Box>
+    </>
   )
 }
 

@@ -27,7 +27,7 @@ const total = (minutes: number[]) => minutes.reduce((all, m) => all + m, 0)
 export function EveningsPage() {
   const [address, setAddress] = useSearchParams()
   const curricula = useCurricula()
-  const published = curricula.data?.items.filter((c) => c.edition !== null && c.edition !== undefined) ?? []
+  const published = curricula.data?.filter((c) => c.edition !== null && c.edition !== undefined) ?? []
   const id = address.get('curriculum') ?? published[0]?.id
   const delivery = useQuery({
     queryKey: deliveryKeys.board(id),

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
+import { type ComponentProps, useState } from 'react'
 import type { RunningBlock, Schemas } from '../../../api/client'
 import { chosenRung, useRemembered } from '../../../storage/remembered'
 import { texts } from '../../../texts/en'
@@ -29,20 +29,9 @@ interface Props {
 
 const FIRST_POINTS = 3
 
-export function BlockScreen({
-  block: planned,
-  at,
-  of,
-  clockName,
-  splits,
-  team,
-  players,
-  missing,
-  said,
-  onSay,
-}: Props) {
+export function BlockScreen(props: Props) {
+  const { block: planned, at, of, clockName, splits, team, players, missing, said, onSay } = props
   const { floor } = useTheme()
-  const outcome = said?.outcome
   const [chosen, choose] = useRemembered(chosenRung, clockName)
   const ran = said?.ran ?? chosen
   const block = { ...planned, ...(ran && planned[ran]) }
@@ -53,7 +42,6 @@ export function BlockScreen({
   const say = (outcome: Outcome) =>
     onSay({ outcome, minutes: null, success: said?.success ?? null, ran: outcome === 'skipped' ? null : ran })
   const [more, setMore] = useState(false)
-  const [splitting, setSplitting] = useState(false)
   return (
     <Box
       sx={{
@@ -83,25 +71,7 @@ export function BlockScreen({
         <Points points={block.points} most={more ? undefined : FIRST_POINTS} />
         <BesideBlock block={block} />
         {players.length > 0 && isSplit(block) && (
-          <Box>
-            <Button
-              aria-expanded={splitting}
-              onClick={() => setSplitting(!splitting)}
-              sx={{ mb: splitting ? 1 : 0 }}
-            >
-              {texts.stations.title} · {texts.evening.stations(block.station_sizes)}
-            </Button>
-            {splitting && (
-              <Stations
-                block={block}
-                splits={splits}
-                players={players}
-                missing={missing}
-                name={clockName}
-                team={team}
-              />
-            )}
-          </Box>
+          <Split {...{ block, splits, players, missing, team }} name={clockName} />
         )}
         <Cautions cautions={block.cautions} />
         {more && (
@@ -122,26 +92,54 @@ export function BlockScreen({
           {more ? texts.tonight.less : texts.tonight.more}
         </Button>
       </Box>
-      <Box
-        role="group"
-        aria-label={texts.tonight.whatBecame}
-        sx={{ display: 'flex', gap: 1, p: 1, borderTop: `1px solid ${floor.hair}` }}
+      <Outcomes outcome={said?.outcome} onSay={say} />
+    </Box>
+  )
+}
+
+/** Who stands at which station, behind a button. */
+function Split(props: ComponentProps<typeof Stations>) {
+  const [splitting, setSplitting] = useState(false)
+  return (
+    <Box>
+      <Button
+        aria-expanded={splitting}
+        onClick={() => setSplitting(!splitting)}
+        sx={{ mb: splitting ? 1 : 0 }}
       >
-        {(['done', 'short', 'skipped'] as const).map((word) => (
-          <Button
-            key={word}
-            variant={
-              outcome === word || (outcome === undefined && word === 'done') ? 'contained' : 'outlined'
-            }
-            aria-pressed={outcome === word}
-            onClick={() => say(word)}
-            sx={{ flex: word === 'done' ? 2 : 1, minHeight: 48, px: 1 }}
-          >
-            {outcome === word && '✓ '}
-            {texts.outcome[word]}
-          </Button>
-        ))}
-      </Box>
+        {texts.stations.title} · {texts.evening.stations(props.block.station_sizes)}
+      </Button>
+      {splitting && <Stations {...props} />}
+    </Box>
+  )
+}
+
+interface OutcomesProps {
+  outcome: Outcome | undefined
+  onSay: (outcome: Outcome) => void
+}
+
+/** Done, cut short or left out: one tap. */
+function Outcomes({ outcome, onSay }: OutcomesProps) {
+  const { floor } = useTheme()
+  return (
+    <Box
+      role="group"
+      aria-label={texts.tonight.whatBecame}
+      sx={{ display: 'flex', gap: 1, p: 1, borderTop: `1px solid ${floor.hair}` }}
+    >
+      {(['done', 'short', 'skipped'] as const).map((word) => (
+        <Button
+          key={word}
+          variant={outcome === word || (outcome === undefined && word === 'done') ? 'contained' : 'outlined'}
+          aria-pressed={outcome === word}
+          onClick={() => onSay(word)}
+          sx={{ flex: word === 'done' ? 2 : 1, minHeight: 48, px: 1 }}
+        >
+          {outcome === word && '✓ '}
+          {texts.outcome[word]}
+        </Button>
+      ))}
     </Box>
   )
 }

@@ -45,8 +45,30 @@ function swapped(stations: string[][], [one, other]: [string, string]): string[]
 export const isSplit = (block: RunningBlock) =>
   !block.beside && block.station_sizes.length > 1 && block.station_sizes.some((size) => size > 1)
 
+type Split = ReturnType<typeof remembered.read>
+
+/** The orders that a squad may be split by: another for every time it is drawn again. */
+const rollsOf = (block: RunningBlock, splits: Schemas['Splits'], mix: Split['mix']) =>
+  (mix === 'mixed' ? splits.mixed[String(Math.max(...block.station_sizes))] : splits.like_with_like) ?? []
+
+/** Those who are here, cut into stations. What the coach swaps by hand comes last, and holds against a wish too. */
+function stationsOf(
+  block: RunningBlock,
+  rolls: string[][],
+  split: Split,
+  missing: Set<string> | null,
+  pairs: Pair[],
+): string[][] {
+  const here = (rolls[split.roll % Math.max(rolls.length, 1)] ?? []).filter((id) => !missing?.has(id))
+  const sizes = block.stations_by_present[here.length - 1] ?? []
+  const cut = sizes.map((size, i) => {
+    const from = sizes.slice(0, i).reduce((sum, n) => sum + n, 0)
+    return here.slice(from, from + size)
+  })
+  return split.swaps.reduce(swapped, withWishes(cut, pairs))
+}
+
 export function Stations({ block, splits, players, missing, name, team }: Props) {
-  const { floor } = useTheme()
   const [split, setSplit] = useRemembered(remembered, name)
   const [first, setFirst] = useState<string | null>(null)
   const [taps, setTaps] = useState<(typeof TAPS)[number]>('swap')
@@ -56,18 +78,8 @@ export function Stations({ block, splits, players, missing, name, team }: Props)
     setSplit(next)
     setFirst(null)
   }
-  const rolls =
-    (split.mix === 'mixed'
-      ? splits.mixed[String(Math.max(...block.station_sizes))]
-      : splits.like_with_like) ?? []
-  const here = (rolls[split.roll % Math.max(rolls.length, 1)] ?? []).filter((id) => !missing?.has(id))
-  const sizes = block.stations_by_present[here.length - 1] ?? []
-  const cut = sizes.map((size, i) => {
-    const from = sizes.slice(0, i).reduce((sum, n) => sum + n, 0)
-    return here.slice(from, from + size)
-  })
-  // What the coach swaps by hand comes last, and stands against a wish too.
-  const stations = split.swaps.reduce(swapped, withWishes(cut, pairs))
+  const rolls = rollsOf(block, splits, split.mix)
+  const stations = stationsOf(block, rolls, split, missing, pairs)
   const nameOf = (id: string) => players.find((player) => player.id === id)?.name ?? ''
   const tap = (id: string) => {
     if (first === null) setFirst(id)
@@ -100,37 +112,7 @@ export function Stations({ block, splits, players, missing, name, team }: Props)
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(136px, 1fr))', gap: 1 }}>
         {stations.map((station, i) => (
-          <Box
-            key={i}
-            role="group"
-            aria-label={texts.stations.station(i + 1)}
-            sx={{ border: `1px solid ${floor.hair}`, p: 0.5 }}
-          >
-            <Typography variant="caption" color="text.secondary">
-              {texts.stations.station(i + 1)}
-            </Typography>
-            {station.map((id) => (
-              <ButtonBase
-                key={id}
-                aria-pressed={id === first}
-                onClick={() => tap(id)}
-                sx={{
-                  display: 'flex',
-                  width: '100%',
-                  minHeight: 40,
-                  px: 0.75,
-                  font: 'inherit',
-                  lineHeight: 1.1,
-                  justifyContent: 'flex-start',
-                  textAlign: 'left',
-                  bgcolor: id === first ? floor.ink : undefined,
-                  color: id === first ? floor.paper : undefined,
-                }}
-              >
-                {nameOf(id)}
-              </ButtonBase>
-            ))}
-          </Box>
+          <Station key={i} number={i + 1} players={station} {...{ first, nameOf }} onTap={tap} />
         ))}
       </Box>
       <Choice
@@ -144,22 +126,81 @@ export function Stations({ block, splits, players, missing, name, team }: Props)
         {first ? texts.stations.second[taps](nameOf(first)) : texts.stations.first[taps]}
         {!first && !missing && ` ${texts.stations.nobodySaid}`}
       </Typography>
-      {pairs.map((pair) => (
-        <Box key={`${pair.one} ${pair.other}`} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-          <Typography variant="body2" sx={{ flex: 1 }}>
-            {texts.stations.wish(nameOf(pair.one), nameOf(pair.other), pair.together)}
-            {isBroken(pair, stations) && ` ${texts.stations.broken}`}
-          </Typography>
-          <IconButton
-            aria-label={texts.stations.drop(nameOf(pair.one), nameOf(pair.other))}
-            onClick={() => wish.mutate(pairs.filter((each) => each !== pair))}
-            sx={{ width: 44, height: 44 }}
-          >
-            ×
-          </IconButton>
-        </Box>
-      ))}
+      <Wishes
+        {...{ pairs, stations, nameOf }}
+        onDrop={(pair) => wish.mutate(pairs.filter((each) => each !== pair))}
+      />
       {wish.isError && <ErrorNote error={wish.error} />}
     </Box>
   )
+}
+
+interface StationProps {
+  number: number
+  players: string[]
+  /** The name that was tapped first. */
+  first: string | null
+  nameOf: (id: string) => string
+  onTap: (id: string) => void
+}
+
+function Station({ number, players, first, nameOf, onTap }: StationProps) {
+  const { floor } = useTheme()
+  return (
+    <Box
+      role="group"
+      aria-label={texts.stations.station(number)}
+      sx={{ border: `1px solid ${floor.hair}`, p: 0.5 }}
+    >
+      <Typography variant="caption" color="text.secondary">
+        {texts.stations.station(number)}
+      </Typography>
+      {players.map((id) => (
+        <ButtonBase
+          key={id}
+          aria-pressed={id === first}
+          onClick={() => onTap(id)}
+          sx={{
+            display: 'flex',
+            width: '100%',
+            minHeight: 40,
+            px: 0.75,
+            font: 'inherit',
+            lineHeight: 1.1,
+            justifyContent: 'flex-start',
+            textAlign: 'left',
+            bgcolor: id === first ? floor.ink : undefined,
+            color: id === first ? floor.paper : undefined,
+          }}
+        >
+          {nameOf(id)}
+        </ButtonBase>
+      ))}
+    </Box>
+  )
+}
+
+interface WishesProps {
+  pairs: Pair[]
+  stations: string[][]
+  nameOf: (id: string) => string
+  onDrop: (pair: Pair) => void
+}
+
+function Wishes({ pairs, stations, nameOf, onDrop }: WishesProps) {
+  return pairs.map((pair) => (
+    <Box key={`${pair.one} ${pair.other}`} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+      <Typography variant="body2" sx={{ flex: 1 }}>
+        {texts.stations.wish(nameOf(pair.one), nameOf(pair.other), pair.together)}
+        {isBroken(pair, stations) && ` ${texts.stations.broken}`}
+      </Typography>
+      <IconButton
+        aria-label={texts.stations.drop(nameOf(pair.one), nameOf(pair.other))}
+        onClick={() => onDrop(pair)}
+        sx={{ width: 44, height: 44 }}
+      >
+        ×
+      </IconButton>
+    </Box>
+  ))
 }

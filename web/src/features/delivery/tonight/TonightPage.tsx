@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { lazy, Suspense, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
-import type { Schemas } from '../../../api/client'
+import type { Evening, Schemas } from '../../../api/client'
 import { dayNow } from '../../../api/day'
 import { texts } from '../../../texts/en'
 import { asLongDay } from '../../../ui/figures'
@@ -49,8 +49,6 @@ interface RunProps {
 
 function Run({ team, edition, session, view, today }: RunProps) {
   const [address, setAddress] = useSearchParams()
-  const navigate = useNavigate()
-  const [upsetting, setUpsetting] = useState(false)
   const { evening } = view
   const log = useLog({ team, edition, session, day: evening.date }, view.log)
   const { outcomes } = log
@@ -65,66 +63,15 @@ function Run({ team, edition, session, view, today }: RunProps) {
       : Math.min(Math.max(Number(asked) - 1, 0), evening.blocks.length - 1)
   const choose = (block: number) => setAddress({ block: String(block + 1) }, { replace: true })
   const block = evening.blocks[at]
-  const day = asLongDay(evening.date)
   return (
     <Box sx={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
-      <Box
-        sx={{ px: 1.5, py: 0.75, display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 1 }}
-      >
-        <Typography variant="h2" component="h1" sx={{ flex: evening.date === today ? undefined : 1 }}>
-          {evening.date === today
-            ? texts.places.tonight
-            : evening.date > today
-              ? texts.tonight.next(day)
-              : day}
-        </Typography>
-        <Typography
-          variant="body2"
-          color="text.secondary"
-          sx={evening.date === today ? { flex: 1 } : { width: '100%', order: 1 }}
-        >
-          {texts.plan.week(evening.week)} · {texts.minutes(evening.minutes)} ·{' '}
-          {texts.tonight.edition(view.edition_number)}
-        </Typography>
-        {evening.date !== today && (
-          <Button component={Link} to="/tonight" size="small" variant="text">
-            {texts.tonight.toTonight}
-          </Button>
-        )}
-      </Box>
+      <Head view={view} today={today} />
       {view.upset?.left === 0 && (
         <Typography role="status" sx={{ px: 1.5, pb: 1 }}>
           {texts.upset.fellOut}
         </Typography>
       )}
-      {outcomes.size === 0 && !view.upset && (
-        <Box sx={{ px: 1 }}>
-          <Button size="small" variant="text" onClick={() => setUpsetting(true)}>
-            {texts.upset.open}
-          </Button>
-          <Button
-            size="small"
-            variant="text"
-            component={Link}
-            to={`/print/session/${team}/${edition}/${session}`}
-          >
-            {texts.print.card}
-          </Button>
-        </Box>
-      )}
-      {upsetting && (
-        <Suspense fallback={null}>
-          <UpsetDialog
-            team={team}
-            edition={edition}
-            session={session}
-            day={day}
-            minutes={evening.minutes}
-            onClose={() => setUpsetting(false)}
-            onDone={() => void navigate('/weeks')}
-          />
-        </Suspense>
-      )}
+      {outcomes.size === 0 && !view.upset && <Before {...{ team, edition, session, evening }} />}
       {open < 0 && evening.blocks.length > 0 && (
         <Typography role="status" sx={{ px: 1.5, pb: 1 }}>
           {texts.tonight.allSaid}
@@ -168,5 +115,72 @@ function Run({ team, edition, session, view, today }: RunProps) {
         )}
       </Box>
     </Box>
+  )
+}
+
+/** Which day it is, and the way back to today. */
+function Head({ view, today }: Pick<RunProps, 'view' | 'today'>) {
+  const { evening } = view
+  const day = asLongDay(evening.date)
+  return (
+    <Box sx={{ px: 1.5, py: 0.75, display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 1 }}>
+      <Typography variant="h2" component="h1" sx={{ flex: evening.date === today ? undefined : 1 }}>
+        {evening.date === today ? texts.places.tonight : evening.date > today ? texts.tonight.next(day) : day}
+      </Typography>
+      <Typography
+        variant="body2"
+        color="text.secondary"
+        sx={evening.date === today ? { flex: 1 } : { width: '100%', order: 1 }}
+      >
+        {texts.plan.week(evening.week)} · {texts.minutes(evening.minutes)} ·{' '}
+        {texts.tonight.edition(view.edition_number)}
+      </Typography>
+      {evening.date !== today && (
+        <Button component={Link} to="/tonight" size="small" variant="text">
+          {texts.tonight.toTonight}
+        </Button>
+      )}
+    </Box>
+  )
+}
+
+/** What can be done before the first block was run: say what has come between, or print the card. */
+function Before({
+  team,
+  edition,
+  session,
+  evening,
+}: Omit<RunProps, 'view' | 'today'> & { evening: Evening }) {
+  const navigate = useNavigate()
+  const [upsetting, setUpsetting] = useState(false)
+  return (
+    <>
+      <Box sx={{ px: 1 }}>
+        <Button size="small" variant="text" onClick={() => setUpsetting(true)}>
+          {texts.upset.open}
+        </Button>
+        <Button
+          size="small"
+          variant="text"
+          component={Link}
+          to={`/print/session/${team}/${edition}/${session}`}
+        >
+          {texts.print.card}
+        </Button>
+      </Box>
+      {upsetting && (
+        <Suspense fallback={null}>
+          <UpsetDialog
+            team={team}
+            edition={edition}
+            session={session}
+            day={asLongDay(evening.date)}
+            minutes={evening.minutes}
+            onClose={() => setUpsetting(false)}
+            onDone={() => void navigate('/weeks')}
+          />
+        </Suspense>
+      )}
+    </>
   )
 }

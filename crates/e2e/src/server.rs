@@ -1,0 +1,119 @@
+//! A server of its own on a fresh demo, and gates that play into it.
+
+use std::ffi::OsString;
+use std::io::{BufRead, BufReader};
+use std::path::PathBuf;
+use std::process::{Child, Command, Stdio};
+use std::sync::OnceLock;
+
+use crate::{Failed, TODAY};
+
+/// A server on a fresh demo, in a folder and on a port of its own. It ends with this value.
+pub struct Server {
+    process: Child,
+    /// Where it is open.
+    pub address: String,
+    data: tempfile::TempDir,
+}
+
+impl Server {
+    /// Starts the program that was built beside this one, on a copy of the demo.
+    pub fn start() -> Result<Server, Failed> {
+        let data = tempfile::tempdir()?;
+        for (name, content) in demo()? {
+            std::fs::write(data.path().join(name), content)?;
+        }
+        let (process, address) = Server::run(&["demo", "--keep"], "0", data.path())?;
+        Ok(Server { process, address, data })
+    }
+
+    /// Stops it, as when the network or the machine is away.
+    pub fn stops(&mut self) -> Result<(), Failed> {
+        self.process.kill()?;
+        self.process.wait()?;
+        Ok(())
+    }
+
+    /// Starts it again, on what it has, at its old address.
+    pub fn starts_again(&mut self) -> Result<(), Failed> {
+        let port = self.address.rsplit(':').next().unwrap_or_default();
+        (self.process, self.address) = Server::run(&["demo", "--keep"], port, self.data.path())?;
+        Ok(())
+    }
+
+    fn run(command: &[&str], port: &str, data: &std::path::Path) -> Result<(Child, String), Failed> {
+        let mut process = Command::new(built("jogo")?)
+            .args(command)
+            .args(["--port", port, "--today", TODAY, "--data"])
+            .arg(data)
+            .stdout(Stdio::piped())
+            .spawn()?;
+        let out = process.stdout.take().ok_or("the server has no output")?;
+        let mut lines = BufReader::new(out).lines();
+        let address = lines
+            .by_ref()
+            .map_while(Result::ok)
+            .find_map(|line| line.strip_prefix("Jogo is open at ").map(str::to_owned))
+            .ok_or("the server did not say where it is open")?;
+        // The rest of its output is read, so that the pipe never fills.
+        std::thread::spawn(move || lines.for_each(drop));
+        Ok((process, address))
+    }
+
+    /// The folder of its database.
+    pub fn data(&self) -> &std::path::Path {
+        self.data.path()
+    }
+}
+
+impl Drop for Server {
+    fn drop(&mut self) {
+        let _ = self.process.kill();
+        let _ = self.process.wait();
+    }
+}
+
+/// Files by their names, as they lie in one folder.
+type Files = Vec<(OsString, Vec<u8>)>;
+
+/// The files of the demo as it is when it begins. It is made once, since that takes seconds.
+fn demo() -> Result<&'static Files, Failed> {
+    static MADE: OnceLock<Result<Files, String>> = OnceLock::new();
+    let make = || -> Result<_, Failed> {
+        let data = tempfile::tempdir()?;
+        let (mut process, _) = Server::run(&["demo"], "0", data.path())?;
+        process.kill()?;
+        process.wait()?;
+        let entries = std::fs::read_dir(data.path())?.collect::<Result<Vec<_>, _>>()?;
+        let files = entries.iter().filter(|entry| entry.path().is_file());
+        files.map(|file| Ok((file.file_name(), std::fs::read(file.path())?))).collect()
+    };
+    match MADE.get_or_init(|| make().map_err(|e| e.to_string())) {
+        Ok(files) => Ok(files),
+        Err(says) => Err(says.as_str().into()),
+    }
+}
+
+/// A program of this workspace: it stands in the folder of this one, or the one above (tests stand in `deps`).
+fn built(name: &str) -> Result<PathBuf, Failed> {
+    let own = std::env::current_exe()?;
+    own.ancestors()
+        .skip(1)
+        .take(2)
+        .map(|folder| folder.join(name))
+        .find(|program| program.is_file())
+        .ok_or_else(|| format!("{name} is not built: run cargo build first").into())
+}
+
+/// A simulated pair of gates joins a test evening and plays its runs, much faster than in a hall.
+pub async fn simulated_gates(address: &str, players: u32, seed: u64, faults: &str) -> Result<(), Failed> {
+    let (players, seed) = (players.to_string(), seed.to_string());
+    let wishes = ["--players", &players, "--seed", &seed, "--faults", faults, "--faster", "10000"];
+    let played = tokio::process::Command::new(built("jogo-gates")?)
+        .args(["--to", address])
+        .args(wishes)
+        .output()
+        .await?;
+    let says = String::from_utf8_lossy(&played.stderr).into_owned();
+    if played.status.success() { Ok(()) } else { Err(format!("the gates: {says}").into()) }
+}

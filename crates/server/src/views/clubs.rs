@@ -1,0 +1,208 @@
+//! All clubs side by side: levels, milestones, and what was delivered of a curriculum.
+
+use std::collections::BTreeMap;
+
+use jogo_core::assessment::benchmarks::Test;
+use jogo_core::assessment::milestones::tally::Tally;
+use jogo_core::assessment::results::{Foot, LevelCount, TestCount};
+use jogo_core::delivery::team_plan::{Drift, holding};
+use jogo_core::delivery::{WeekTally, Worked, together};
+use jogo_core::ids::{BandId, MilestoneId, SkillId, TestId};
+use jogo_core::statistics::interval::{Interval, wilson};
+use jogo_core::technique::skill::{Stage, Strand};
+use jogo_store::academy::teams::Team;
+use serde::Serialize;
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::problem::{Answer, Problem};
+use crate::sign_in::Clubs;
+use crate::state::State;
+use crate::views::assessment::of_band;
+use crate::views::squad::TestView;
+use crate::views::team_levels;
+use crate::views::team_sessions::{TeamEdition, editions_of, held};
+
+/// How many players stand on each level.
+#[derive(Serialize, ToSchema)]
+pub struct ClubLevels {
+    club: String,
+    /// Which foot; nothing if the test is not taken per foot.
+    foot: Option<Foot>,
+    /// Players by level, from Starting to Stretching.
+    counts: [u32; 4],
+    /// Players of the club's teams in this band without a result.
+    without: u32,
+    /// Between what the share of Secure and Stretching may lie (95 %); nothing if nobody has a result.
+    secure: Option<Interval>,
+}
+
+#[derive(Serialize, ToSchema)]
+pub struct TestLevels {
+    test: TestView,
+    clubs: Vec<ClubLevels>,
+}
+
+/// Levels in all clubs that are seen, by test.
+pub async fn levels_in_clubs(state: &State, band: &BandId, seen: &Clubs) -> Answer<Vec<TestLevels>> {
+    is_there(state, band).await?;
+    let standards = state.store.standards(band).await?;
+    let tests = of_band(state.store.tests().await?, &standards);
+    let mut counts: BTreeMap<(TestId, String, Option<Foot>), LevelCount> = BTreeMap::new();
+    let teams = team_levels::of_teams(&state.store, band).await?;
+    for (team, of_team) in teams.into_iter().filter(|(team, _)| seen.see(&team.club)) {
+        for TestCount { test, foot, count } in of_team.levels {
+            let of_club = counts.entry((test, team.club.clone(), foot)).or_default();
+            *of_club = of_club.and(&count);
+        }
+    }
+    let of_test = |test: &Test| TestLevels {
+        test: TestView::from(test),
+        clubs: counts
+            .iter()
+            .filter(|((id, ..), _)| *id == test.id)
+            .map(|((_, club, foot), count)| ClubLevels::of(club, *foot, count))
+            .collect(),
+    };
+    Ok(tests.iter().map(of_test).collect())
+}
+
+impl ClubLevels {
+    fn of(club: &str, foot: Option<Foot>, LevelCount { counts, without }: &LevelCount) -> ClubLevels {
+        let secure = wilson(counts[2] + counts[3], counts.iter().sum());
+        ClubLevels { club: club.to_owned(), foot, counts: *counts, without: *without, secure }
+    }
+}
+
+async fn is_there(state: &State, band: &BandId) -> Answer<()> {
+    state.store.band(band).await?.map(drop).ok_or_else(|| Problem::not_found("band"))
+}
+
+/// How many have a milestone, and between what the share may lie.
+#[derive(Serialize, ToSchema)]
+pub struct ShareOfPlayers {
+    #[serde(flatten)]
+    tally: Tally,
+    /// 95 %; nothing without players.
+    interval: Option<Interval>,
+}
+
+impl From<Tally> for ShareOfPlayers {
+    fn from(tally: Tally) -> ShareOfPlayers {
+        ShareOfPlayers { tally, interval: tally.interval() }
+    }
+}
+
+#[derive(Serialize, ToSchema)]
+pub struct ClubShare {
+    club: String,
+    share: ShareOfPlayers,
+}
+
+/// A milestone in all clubs.
+#[derive(Serialize, ToSchema)]
+pub struct MilestoneShares {
+    milestone: MilestoneId,
+    says: String,
+    short: String,
+    /// Nothing if the library has the skill no more.
+    strand: Option<Strand>,
+    stage: Stage,
+    /// All clubs together.
+    all: ShareOfPlayers,
+    /// By name; clubs without a team in the band are not among them.
+    clubs: Vec<ClubShare>,
+}
+
+/// Milestones in all clubs that are seen, in the order of strands and stages.
+pub async fn milestones_in_clubs(state: &State, band: &BandId, seen: &Clubs) -> Answer<Vec<MilestoneShares>> {
+    is_there(state, band).await?;
+    let mut tallies: BTreeMap<MilestoneId, BTreeMap<String, Tally>> = BTreeMap::new();
+    let teams = team_levels::of_teams(&state.store, band).await?;
+    for (team, of_team) in teams.into_iter().filter(|(team, _)| seen.see(&team.club)) {
+        for (milestone, tally) in of_team.milestones {
+            let of_club = tallies.entry(milestone).or_default().entry(team.club.clone()).or_default();
+            *of_club = of_club.and(tally);
+        }
+    }
+    let skills = state.store.skills().await?;
+    let strand_of = |skill: &SkillId| skills.iter().find(|s| s.id == *skill).map(|s| s.strand);
+    let mut all = state.store.milestones().await?;
+    all.retain(|milestone| milestone.band == *band);
+    all.sort_by_key(|milestone| (strand_of(&milestone.skill), milestone.stage));
+    let shares = all.into_iter().map(|milestone| {
+        let clubs = tallies.remove(&milestone.id).unwrap_or_default();
+        MilestoneShares {
+            all: clubs.values().copied().fold(Tally::default(), Tally::and).into(),
+            clubs: clubs.into_iter().map(|(club, tally)| ClubShare { club, share: tally.into() }).collect(),
+            strand: strand_of(&milestone.skill),
+            stage: milestone.stage,
+            says: milestone.says,
+            short: milestone.short,
+            milestone: milestone.id,
+        }
+    });
+    Ok(shares.collect())
+}
+
+#[derive(Serialize, ToSchema)]
+pub struct TeamDelivery {
+    id: Uuid,
+    team: String,
+    edition_number: i64,
+    weeks: Vec<WeekTally>,
+    /// How far the team's plan has come from the edition that holds now.
+    drift: Drift,
+}
+
+#[derive(Serialize, ToSchema)]
+pub struct ClubDelivery {
+    club: String,
+    teams: Vec<TeamDelivery>,
+}
+
+/// Planned against delivered, by club, team and week.
+#[derive(Serialize, ToSchema)]
+pub struct Delivery {
+    curriculum: String,
+    clubs: Vec<ClubDelivery>,
+}
+
+impl Delivery {
+    /// What the clubs that are seen delivered of a curriculum by today.
+    pub async fn of(state: &State, curriculum: Uuid, seen: &Clubs) -> Answer<Delivery> {
+        let draft = state.store.curriculum(curriculum).await?;
+        let draft = draft.ok_or_else(|| Problem::not_found("curriculum"))?;
+        let mut clubs: BTreeMap<String, Vec<TeamDelivery>> = BTreeMap::new();
+        for team in state.store.teams().await?.into_iter().filter(|team| seen.see(&team.club)) {
+            let Some(editions) = editions_of(state, team.id).await?.remove(&curriculum) else { continue };
+            let club = team.club.clone();
+            clubs.entry(club).or_default().push(TeamDelivery::of(state, team, &editions).await?);
+        }
+        let clubs = clubs.into_iter().map(|(club, teams)| ClubDelivery { club, teams }).collect();
+        Ok(Delivery { curriculum: draft.curriculum.name, clubs })
+    }
+}
+
+impl TeamDelivery {
+    /// What a team delivered of the editions of one curriculum.
+    async fn of(state: &State, team: Team, editions: &[TeamEdition]) -> Answer<TeamDelivery> {
+        let today = state.today().await?;
+        let (mut tallies, mut drift) = (Vec::new(), Drift::default());
+        let days = held(editions);
+        for (place, TeamEdition { assigned, edition, said }) in editions.iter().enumerate() {
+            let published = assigned.own.on_its_days(&assigned.edition).map_err(Problem::input)?.plan;
+            let problem = edition.problem().map_err(Problem::input)?;
+            let worked = Worked { published: &published, edition, problem: &problem, said };
+            tallies.extend(worked.tally(today, &|day| holding(&days, day) == Some(place)));
+            drift = Drift::of(&problem, &published, edition, said, assigned.from);
+        }
+        Ok(TeamDelivery {
+            id: team.id,
+            team: team.name,
+            edition_number: editions.last().map_or(0, |latest| latest.assigned.published.number),
+            weeks: together(tallies),
+            drift,
+        })
+    }
+}

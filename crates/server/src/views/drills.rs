@@ -1,0 +1,141 @@
+//! Drills as they are found, and what lies beside them in the library.
+
+use jogo_core::academy::Academy;
+use jogo_core::academy::band::Band;
+use jogo_core::drill::levers::Levers;
+use jogo_core::drill::library::{Entry, Wanted};
+use jogo_core::drill::{Drill, HomeSpace, Shelf, Step};
+use jogo_core::ground::fit::Station;
+use jogo_core::ground::layout::measure::Footprint;
+use jogo_core::ids::{BandId, DrillId, MilestoneId, SkillId, TestId};
+use jogo_core::input::InputError;
+use jogo_core::technique::skill::{Skill, Stage, Strand};
+use jogo_core::units::{Difficulty, Pace};
+use jogo_store::drill::KeptDrill;
+use serde::Serialize;
+use utoipa::ToSchema;
+
+use crate::problem::Answer;
+use crate::state::State;
+
+/// How large a metre is in the small drawings of the list, in their own units. It is the same in all of them.
+const SMALL_METRE: f64 = 11.0;
+
+/// A drill in the list.
+#[derive(Serialize, ToSchema)]
+pub struct DrillEntry {
+    /// Its name in files and addresses.
+    pub id: DrillId,
+    title: String,
+    purpose: String,
+    strand: Strand,
+    /// Stages that it serves.
+    stages: Vec<Stage>,
+    /// Names of the skills that it serves.
+    skills: Vec<String>,
+    station: Station,
+    /// Markers at one station.
+    markers: u32,
+    footprint: Option<Footprint>,
+    /// Of the easiest rung.
+    easiest: Difficulty,
+    /// Of the hardest rung.
+    hardest: Difficulty,
+    home: Option<HomeSpace>,
+    /// What could hurt, in words.
+    cautions: Vec<&'static str>,
+    /// Why the band that was asked for does not do it.
+    blocked: Option<String>,
+    archived: bool,
+    /// A small drawing, as SVG, in which a metre is as large as in every other one; nothing if the text has faults.
+    drawing: Option<String>,
+}
+
+impl DrillEntry {
+    /// An entry for the band that was asked for, if one was.
+    fn of(entry: Entry<'_>, band: Option<&Band>, academy: &Academy, archived: bool) -> DrillEntry {
+        let Entry { drill, layout, skills } = entry;
+        let ladder = drill.ladder(&academy.lever_points);
+        let hardness = |step: Option<&Step>| step.map_or(drill.difficulty, |s| s.difficulty);
+        DrillEntry {
+            strand: drill.main_strand(),
+            stages: drill.stages(&academy.lever_points).into_iter().map(|(stage, _)| stage).collect(),
+            skills: skills.into_iter().map(str::to_owned).collect(),
+            station: drill.station,
+            markers: layout.as_ref().map_or(0, |layout| layout.markers.len() as u32),
+            footprint: layout.as_ref().map(|layout| layout.footprint()),
+            easiest: hardness(ladder.first()),
+            hardest: hardness(ladder.last()),
+            home: drill.home,
+            cautions: drill.cautions.iter().map(|caution| caution.text()).collect(),
+            blocked: band.and_then(|band| drill.blocked(band, academy)),
+            archived,
+            drawing: layout.as_ref().map(|layout| layout.draw_small(SMALL_METRE)),
+            id: drill.id.clone(),
+            title: drill.title.clone(),
+            purpose: drill.purpose.clone(),
+        }
+    }
+}
+
+/// The drills that are looked for, by strand and title, drawn for a pace.
+pub async fn listed(state: &State, wanted: &Wanted, archived: bool, pace: Pace) -> Answer<Vec<DrillEntry>> {
+    let academy = state.store.settings().await?.0;
+    let library = LibraryShelf::of(state).await?;
+    let band = library.bands.iter().find(|band| wanted.band.as_ref() == Some(&band.id));
+    let mut found = Vec::new();
+    for KeptDrill { drill, .. } in state.store.kept_drills(archived).await? {
+        let layout = drill.layout_at(&first_levers(&drill), pace).ok();
+        let entry = Entry { drill: &drill, layout, skills: library.names(&drill) };
+        if wanted.takes(&entry, band) {
+            found.push(DrillEntry::of(entry, band, &academy, archived));
+        }
+    }
+    found.sort_by(|a, b| (a.strand, &a.title).cmp(&(b.strand, &b.title)));
+    Ok(found)
+}
+
+fn first_levers(drill: &Drill) -> Levers {
+    drill.rungs.first().map(|rung| rung.levers).unwrap_or_default()
+}
+
+/// What else stands in the library.
+pub struct LibraryShelf {
+    bands: Vec<Band>,
+    skills: Vec<Skill>,
+    tests: Vec<TestId>,
+    milestones: Vec<MilestoneId>,
+}
+
+impl LibraryShelf {
+    /// Names of the bands, the youngest first.
+    pub fn bands(&self) -> Vec<BandId> {
+        self.bands.iter().map(|band| band.id.clone()).collect()
+    }
+
+    /// The same beside other skills.
+    pub fn shelf<'l>(&'l self, skills: &'l [Skill]) -> Shelf<'l> {
+        Shelf { bands: &self.bands, skills, tests: &self.tests, milestones: &self.milestones }
+    }
+
+    /// Reads it.
+    pub async fn of(state: &State) -> Answer<LibraryShelf> {
+        Ok(LibraryShelf {
+            bands: state.store.bands().await?.into_iter().map(|kept| kept.band).collect(),
+            skills: state.store.skills().await?,
+            tests: state.store.tests().await?.into_iter().map(|test| test.id).collect(),
+            milestones: state.store.milestones().await?.into_iter().map(|m| m.id).collect(),
+        })
+    }
+
+    /// Every fault of a drill beside it.
+    pub fn check(&self, drill: &Drill) -> Vec<InputError> {
+        drill.check(&self.shelf(&self.skills))
+    }
+
+    fn names(&self, drill: &Drill) -> Vec<&str> {
+        let name =
+            |id: &SkillId| self.skills.iter().find(|skill| skill.id == *id).map(|skill| skill.name.as_str());
+        drill.serves.iter().filter_map(|serves| name(&serves.skill)).collect()
+    }
+}

@@ -1,0 +1,215 @@
+//! The standards of a test: its scale with results, thresholds and what they mean, and what others would mean.
+
+use std::collections::BTreeMap;
+
+use jiff::civil::Date;
+use jogo_core::academy::band::Band;
+use jogo_core::assessment::benchmarks::{Better, Protocol, Test};
+use jogo_core::assessment::levels::Thresholds;
+use jogo_core::assessment::milestones::Milestone;
+use jogo_core::assessment::reliability::{Repeatability, TooFew};
+use jogo_core::assessment::standards::population::{Population, Shares, scale};
+use jogo_core::assessment::standards::ridge::{RidgePoint, ridge};
+use jogo_core::assessment::standards::suggest::{Percentiles, Suggestion, findings, suggest};
+use jogo_core::assessment::standards::{self, Standard};
+use jogo_core::ids::{BandId, SkillId, TestId};
+use serde::Serialize;
+use utoipa::ToSchema;
+
+use crate::problem::{Answer, Problem};
+use crate::state::State;
+use crate::views::squad::TestView;
+
+/// A standard with the day from which it holds.
+#[derive(Serialize, ToSchema)]
+pub struct DatedThresholds {
+    from: String,
+    thresholds: Thresholds,
+}
+
+/// A band on the scale of a test.
+#[derive(Serialize, ToSchema)]
+pub struct BandOnScale {
+    id: BandId,
+    name: String,
+    /// The standard that holds today.
+    standard: Option<DatedThresholds>,
+    /// All that were set, the latest first.
+    history: Vec<DatedThresholds>,
+    /// Results behind the ridge: the latest of each player and side within a year.
+    results: u32,
+    ridge: Vec<RidgePoint>,
+    repeatability: Option<Repeatability>,
+    /// Pairs of values by which that is known, or which are too few to say.
+    pairs: u32,
+    suggestion: Option<Suggestion>,
+    /// Where today's results stand under today's standard.
+    shares: Option<Shares>,
+    /// Milestones that rest on the test.
+    milestones: Vec<Milestone>,
+}
+
+/// A test with all bands.
+#[derive(Serialize, ToSchema)]
+pub struct StandardsOfTest {
+    test: TestView,
+    /// The skill that it shows.
+    skill: SkillId,
+    protocol: Protocol,
+    better: Better,
+    step: f64,
+    /// What the scale shows.
+    least: f64,
+    most: f64,
+    today: String,
+    percentiles: Percentiles,
+    /// Where the lines of a band may begin that has neither a standard nor results.
+    first: Thresholds,
+    bands: Vec<BandOnScale>,
+    /// Thresholds that fall with age.
+    findings: Vec<String>,
+}
+
+/// So many places make a ridge.
+const PLACES: usize = 81;
+/// The intervals of quantiles come from this seed, so that they stay the same.
+const SEED: u64 = 1;
+
+impl StandardsOfTest {
+    /// A test on its scale, with a suggestion at some percentiles.
+    pub async fn of(state: &State, test: Test, percentiles: Percentiles) -> Answer<StandardsOfTest> {
+        let today = state.today().await?;
+        let bands = BandStandards::of_test(state, &test).await?;
+        let mut populations = Vec::new();
+        for BandStandards { band, .. } in &bands {
+            populations.push(population(state, &test, &band.id, today).await?);
+        }
+        let thresholds = bands.iter().flat_map(|b| &b.standards).map(|standard| &standard.thresholds);
+        let (least, most) = scale(&test, thresholds, &populations);
+        let (better, step) = (test.protocol.better(), test.protocol.step());
+        let of_today: Vec<(String, Thresholds)> =
+            bands.iter().filter_map(|b| Some((b.band.name.clone(), b.on(today)?.thresholds))).collect();
+        Ok(StandardsOfTest {
+            bands: on_scale(state, &test, bands, populations, percentiles, (least, most)).await?,
+            findings: findings(better, &of_today),
+            test: TestView::from(&test),
+            skill: test.skill.clone(),
+            protocol: test.protocol.clone(),
+            better,
+            step,
+            least,
+            most,
+            today: today.to_string(),
+            percentiles,
+            first: Thresholds::spread(better, (least, most), step),
+        })
+    }
+}
+
+async fn on_scale(
+    state: &State,
+    test: &Test,
+    bands: Vec<BandStandards>,
+    populations: Vec<Population>,
+    percentiles: Percentiles,
+    ends: (f64, f64),
+) -> Answer<Vec<BandOnScale>> {
+    let today = state.today().await?;
+    let milestones = state.store.milestones().await?;
+    let (protocol, sorted) =
+        (test.protocol.clone(), populations.iter().map(|p| p.sorted.clone()).collect::<Vec<_>>());
+    let suggestions = actix_web::web::block(move || suggest(&protocol, &sorted, percentiles, SEED)).await;
+    let suggestions = suggestions.map_err(|e| Problem::internal(&e))?;
+    let mut found = Vec::new();
+    for ((of_band, population), suggestion) in bands.into_iter().zip(populations).zip(suggestions) {
+        let known = state.repeatability(&of_band.band.id).await?.get(&test.id).copied();
+        let standard = of_band.on(today);
+        found.push(BandOnScale {
+            standard: standard.map(DatedThresholds::from),
+            history: of_band.standards.iter().rev().map(DatedThresholds::from).collect(),
+            results: population.sorted.len() as u32,
+            ridge: ridge(&population.sorted, test.protocol.step(), ends, PLACES),
+            pairs: match known {
+                Some(Ok(known)) => known.pairs,
+                Some(Err(TooFew { pairs })) => pairs as u32,
+                None => 0,
+            },
+            repeatability: known.and_then(Result::ok),
+            suggestion,
+            shares: standard.map(|s| population.shares(&s.thresholds, test.protocol.better())),
+            milestones: resting_on(&milestones, &test.id, &of_band.band.id),
+            id: of_band.band.id,
+            name: of_band.band.name,
+        });
+    }
+    Ok(found)
+}
+
+impl From<&Standard> for DatedThresholds {
+    fn from(standard: &Standard) -> DatedThresholds {
+        DatedThresholds { from: standard.from.to_string(), thresholds: standard.thresholds }
+    }
+}
+
+fn resting_on(milestones: &[Milestone], test: &TestId, band: &BandId) -> Vec<Milestone> {
+    let rests = |m: &&Milestone| m.band == *band && m.evidence.rests_on(test);
+    milestones.iter().filter(rests).cloned().collect()
+}
+
+/// The results of a band that count for its standard.
+async fn population(state: &State, test: &Test, band: &BandId, today: Date) -> Answer<Population> {
+    let year = Population::year_of(today).map_err(|e| Problem::internal(&e))?;
+    let trials = state.store.trials_of_band(test, band, year).await?;
+    let trials: Vec<_> = trials.into_iter().map(|known| known.trial).collect();
+    let born = state.store.birth_months(band).await?;
+    let cut_off = state.store.settings().await?.0.cut_off;
+    Ok(Population::of(test, &trials, |player| born.get(&player).copied(), cut_off))
+}
+
+/// A band with its standards for one test.
+struct BandStandards {
+    band: Band,
+    standards: Vec<Standard>,
+}
+
+impl BandStandards {
+    /// All bands, the youngest first.
+    async fn of_test(state: &State, test: &Test) -> Answer<Vec<BandStandards>> {
+        let all = state.store.standards_of_test(&test.id).await?;
+        let of_band = |band: Band| {
+            let standards = all.iter().filter(|s| s.band == band.id).cloned().collect();
+            BandStandards { band, standards }
+        };
+        Ok(state.store.bands().await?.into_iter().map(|kept| of_band(kept.band)).collect())
+    }
+
+    fn on(&self, day: Date) -> Option<&Standard> {
+        standards::on(&self.standards, day)
+    }
+}
+
+/// What becomes of the shares.
+#[derive(Serialize, ToSchema)]
+pub struct Weighed {
+    /// By band.
+    shares: BTreeMap<BandId, Shares>,
+    findings: Vec<String>,
+}
+
+impl Weighed {
+    /// What the standards of a test would be with those of some bands set to `thought`.
+    pub async fn of(state: &State, test: &Test, thought: &BTreeMap<BandId, Thresholds>) -> Answer<Weighed> {
+        let (better, today) = (test.protocol.better(), state.today().await?);
+        let (mut shares, mut after) = (BTreeMap::new(), Vec::new());
+        for of_band in BandStandards::of_test(state, test).await? {
+            let thought = thought.get(&of_band.band.id).copied();
+            if let Some(thresholds) = thought {
+                let population = population(state, test, &of_band.band.id, today).await?;
+                shares.insert(of_band.band.id.clone(), population.shares(&thresholds, better));
+            }
+            let holds = thought.or_else(|| of_band.on(today).map(|s| s.thresholds));
+            after.extend(holds.map(|thresholds| (of_band.band.name, thresholds)));
+        }
+        Ok(Weighed { shares, findings: findings(better, &after) })
+    }
+}
