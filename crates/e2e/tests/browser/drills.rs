@@ -90,8 +90,8 @@ async fn a_receiving_drill_for_a_corner_of_five_by_five_metres_is_found_by_keybo
         director.goes_on_by(key).await?;
     }
     director.types("\u{e007}").await?;
-    let purpose = director.field("What it is for, in one sentence").await?.prop("value").await?;
-    assert_eq!(purpose.as_deref(), Some("The first touch, without a team."));
+    let in_game = director.field("When it is used in a game").await?.prop("value").await?;
+    assert_eq!(in_game.as_deref(), Some("The first touch, without a team."));
     director.sees_named("Floor drawing: Home: wall, set, other foot").await?;
     browser.end().await
 }

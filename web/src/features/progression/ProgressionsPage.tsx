@@ -168,7 +168,7 @@ function MapBar({ view, since, zoom, saving, undoable, onSince, onZoom, onUndo }
         }))}
         onChange={(day) => onSince(day || null)}
         fullWidth={false}
-        sx={{ width: 150 }}
+        sx={{ width: 178 }}
       />
       <Button
         variant="text"

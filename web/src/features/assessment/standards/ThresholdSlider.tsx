@@ -135,6 +135,9 @@ const SLIDER = {
     cursor: 'ew-resize',
     boxShadow: 'none',
     '&::before': { display: 'none' },
-    '&.Mui-focusVisible': { outline: '2px solid', outlineOffset: -2 },
+    // The figure shows which handle the keys move.
+    '&.Mui-focusVisible': { boxShadow: 'none' },
+    '&.Mui-focusVisible > div': { outline: '2px solid', outlineOffset: 2 },
+    '&.Mui-focusVisible line': { strokeWidth: 4 },
   },
 } as const
