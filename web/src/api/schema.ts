@@ -2238,6 +2238,7 @@ export interface components {
             /** @description Of the hardest rung. */
             hardest: components["schemas"]["Difficulty"];
             home?: components["schemas"]["HomeSpace"] | null;
+            /** @description Its name in files and addresses. */
             id: components["schemas"]["DrillId"];
             /**
              * Format: int32
@@ -3718,6 +3719,7 @@ export interface components {
                 /** @description Of the hardest rung. */
                 hardest: components["schemas"]["Difficulty"];
                 home?: components["schemas"]["HomeSpace"] | null;
+                /** @description Its name in files and addresses. */
                 id: components["schemas"]["DrillId"];
                 /**
                  * Format: int32
