@@ -33,6 +33,28 @@ pub enum Level {
 impl Level {
     /// All levels, from the first to the last.
     pub const ALL: [Level; 4] = [Level::Starting, Level::Building, Level::Secure, Level::Stretching];
+
+    /// How many of some results, counted by level, are Secure or better.
+    ///
+    /// ```
+    /// use jogo_core::assessment::levels::Level;
+    /// assert_eq!(Level::secure_or_better(&[5, 4, 2, 1]), 3);
+    /// ```
+    pub fn secure_or_better(counts: &[u32; 4]) -> u32 {
+        counts[Level::Secure as usize..].iter().sum()
+    }
+
+    /// The part of them that is, 0 to 1; `None` without results.
+    ///
+    /// ```
+    /// use jogo_core::assessment::levels::Level;
+    /// assert_eq!(Level::share_secure(&[5, 4, 2, 1]), Some(0.25));
+    /// assert_eq!(Level::share_secure(&[0; 4]), None);
+    /// ```
+    pub fn share_secure(counts: &[u32; 4]) -> Option<f64> {
+        let all: u32 = counts.iter().sum();
+        (all > 0).then(|| f64::from(Level::secure_or_better(counts)) / f64::from(all))
+    }
 }
 
 /// From which result on the levels begin; Starting needs none.

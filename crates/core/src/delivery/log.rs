@@ -1,7 +1,7 @@
-//! The log of a session: what do we know when several coaches said something, at different times, on devices that were
-//! without network?
+//! The log of a session: what do we know of it when several coaches wrote entries, at different times, on devices that
+//! were offline?
 //!
-//! Of each block the last saying counts, of each player the last that was said of them; nothing that was said is lost.
+//! The last entry for a block counts, and the last for a player; no entry is ever lost.
 //!
 //! ```
 //! use jogo_core::delivery::log::{Saying, SessionLog};
@@ -17,7 +17,7 @@
 //!     vec![],
 //! );
 //! assert_eq!(log.missing, Some(vec!['a', 'b']));
-//! // That somebody said otherwise later is kept with a name.
+//! // The coach who changed an entry is named.
 //! assert_eq!(log.history.len(), 1);
 //! assert_eq!(log.history[0].by, "Tam");
 //! ```
@@ -32,25 +32,25 @@ use crate::delivery::{Outcome, Ran};
 use crate::plan::{BlockId, Plan};
 use crate::units::Minutes;
 
-/// What was said of a block.
+/// What a coach entered for a block.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
 pub struct BlockSaid {
     /// Which block.
     pub block: BlockId,
-    /// What became of it.
+    /// Whether it was done, cut short or skipped.
     pub outcome: Outcome,
-    /// Its minutes, if they were said.
+    /// How long it took, if that was entered.
     pub minutes: Option<Minutes>,
-    /// How many of a hundred tries came off, if that was said.
+    /// The percentage of tries that came off, if that was entered.
     pub success: Option<u8>,
-    /// The rung that was run in place of the planned one.
+    /// The easier or harder rung that was run instead of the planned one.
     pub ran: Option<Ran>,
 }
 
-/// Something that was said, by whom and when.
+/// An entry, with who made it and when.
 #[derive(Clone, Debug, PartialEq, Eq)]
 pub struct Saying<T> {
-    /// What.
+    /// What it says.
     pub what: T,
     /// Name of the coach.
     pub by: String,
@@ -58,32 +58,32 @@ pub struct Saying<T> {
     pub at: Timestamp,
 }
 
-/// Something that was said of a session.
+/// What an entry is about.
 #[derive(Clone, Debug, PartialEq, Eq)]
 pub enum Told<P> {
-    /// Of a block.
+    /// A block.
     Block(BlockSaid),
-    /// Of a player, after something else had been said of them.
+    /// Whether a player was there, where an earlier entry said the opposite.
     Player(P, bool),
-    /// A line of note; an empty one takes the earlier one away.
+    /// A line of notes; an empty one deletes the line before.
     Note(String),
 }
 
 /// What is known of a session; `P` is whatever names a player.
 #[derive(Clone, Debug, PartialEq, Eq)]
 pub struct SessionLog<P> {
-    /// Of each block what was said last.
+    /// The last entry for each block.
     pub blocks: Vec<BlockSaid>,
-    /// Players who were missing; nothing if nobody has said who was there.
+    /// The players who were missing; `None` if nobody took attendance.
     pub missing: Option<Vec<P>>,
-    /// The last note; empty without one.
+    /// The last line of notes; empty if there is none.
     pub note: String,
-    /// Everything that was said, in its order. That a player was there shows only once it was said otherwise.
+    /// All entries in their order; of attendance only those that changed an earlier one.
     pub history: Vec<Saying<Told<P>>>,
 }
 
 impl<P: Copy + Ord> SessionLog<P> {
-    /// Puts together what was said of a session, each kind in the order in which it was said.
+    /// Puts the entries of a session together; each kind comes in the order in which it was entered.
     pub fn of(
         blocks: Vec<Saying<BlockSaid>>,
         presence: Vec<Saying<(P, bool)>>,
@@ -113,37 +113,37 @@ impl<P: Copy + Ord> SessionLog<P> {
     }
 }
 
-/// The block that an entry names.
+/// How an entry names its block.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
 pub enum Named {
     /// By its id.
     Id(BlockId),
-    /// By its place in the session, from 0: entries that wait on a device since an earlier version do.
+    /// By its place in the session, from 0, as entries do that were made with an earlier version.
     Place(usize),
 }
 
-/// Why it is not clear what an entry is about.
+/// Why the block of an entry cannot be found.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
 pub enum Unclear {
-    /// There is no such session: there are so many.
+    /// The edition has no such session; it has this many.
     NoSession(usize),
-    /// There is no block at that place: the session has so many.
+    /// The session has no block at that place; it has this many.
     NoPlace(usize),
     /// The edition never had such a block.
     NoBlock,
 }
 
-/// The blocks that an entry can be about: those of a team's plan, now and in every state that it ever had.
+/// The blocks that an entry can name: those of a team's plan as it is now, and as it ever was.
 pub struct Blocks<'p> {
     /// The edition as the team works by it now.
     pub now: &'p Edition,
-    /// Every other plan by which it may have been run: what was published, and earlier states of the team's own.
+    /// Every other plan that the team may have worked by: the published one, and earlier states of its own.
     pub others: Vec<&'p Plan>,
 }
 
 impl Blocks<'_> {
-    /// Which block an entry is about, and in which session (from 0) it was run: that of the day that was said, if there
-    /// is one; else that in which the block is now; else the one that the device knew.
+    /// The block that an entry names, and the session (from 0) in which it was run: the one on the day of the entry, if
+    /// there is one; else the one that has the block now; else the one that the device knew.
     ///
     /// # Errors
     /// If the edition never had such a block or session.

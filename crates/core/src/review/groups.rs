@@ -66,8 +66,8 @@ pub fn urgency(group: Group, stands: &[Stands<'_>]) -> (Group, usize) {
     (group, stands.iter().filter(|(_, standing)| !standing.state.is_had()).count())
 }
 
-/// The milestones that groups for a week are made by: those of the skills that are trained in it, or all of them if no
-/// skill of the week has a milestone.
+/// The milestones by which groups for a week are made: those of the skills that are trained in it, or all of them if
+/// none of those skills has a milestone.
 ///
 /// ```
 /// # use std::collections::BTreeSet;

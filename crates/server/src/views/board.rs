@@ -17,6 +17,7 @@ use uuid::Uuid;
 use crate::problem::Answer;
 use crate::state::State;
 use crate::views::assessment::{Assessment, Bands, stands};
+use crate::views::skills::{name_of, strand_of};
 use crate::views::squad::TestView;
 use crate::views::team_sessions::editions_of;
 
@@ -164,14 +165,13 @@ impl Board {
 
 impl MilestoneView {
     fn of(milestone: &Milestone, skills: &[Skill], next: bool) -> MilestoneView {
-        let skill = skills.iter().find(|skill| skill.id == milestone.skill);
         MilestoneView {
             id: milestone.id.clone(),
             says: milestone.says.clone(),
             short: milestone.short.clone(),
             skill: milestone.skill.clone(),
-            skill_name: skill.map_or_else(|| milestone.skill.to_string(), |s| s.name.clone()),
-            strand: skill.map(|s| s.strand),
+            skill_name: name_of(skills, &milestone.skill),
+            strand: strand_of(skills, &milestone.skill),
             stage: milestone.stage,
             next,
         }

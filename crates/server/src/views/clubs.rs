@@ -2,12 +2,14 @@
 
 use std::collections::BTreeMap;
 
+use jiff::civil::Date;
 use jogo_core::assessment::benchmarks::Test;
+use jogo_core::assessment::levels::Level;
 use jogo_core::assessment::milestones::tally::Tally;
 use jogo_core::assessment::results::{Foot, LevelCount, TestCount};
 use jogo_core::delivery::team_plan::{Drift, holding};
 use jogo_core::delivery::{WeekTally, Worked, together};
-use jogo_core::ids::{BandId, MilestoneId, SkillId, TestId};
+use jogo_core::ids::{BandId, MilestoneId, TestId};
 use jogo_core::statistics::interval::{Interval, wilson};
 use jogo_core::technique::skill::{Stage, Strand};
 use jogo_store::academy::teams::Team;
@@ -19,6 +21,7 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::Clubs;
 use crate::state::State;
 use crate::views::assessment::of_band;
+use crate::views::skills::strand_of;
 use crate::views::squad::TestView;
 use crate::views::team_levels;
 use crate::views::team_sessions::{TeamEdition, editions_of, held};
@@ -31,9 +34,13 @@ pub struct ClubLevels {
     foot: Option<Foot>,
     /// Players by level, from Starting to Stretching.
     counts: [u32; 4],
+    /// Players with a result.
+    tested: u32,
     /// Players of the club's teams in this band without a result.
     without: u32,
-    /// Between what the share of Secure and Stretching may lie (95 %); nothing if nobody has a result.
+    /// The part that is Secure or better, 0 to 1; nothing if nobody has a result.
+    share: Option<f64>,
+    /// Between what that share may lie (95 %).
     secure: Option<Interval>,
 }
 
@@ -69,8 +76,16 @@ pub async fn levels_in_clubs(state: &State, band: &BandId, seen: &Clubs) -> Answ
 
 impl ClubLevels {
     fn of(club: &str, foot: Option<Foot>, LevelCount { counts, without }: &LevelCount) -> ClubLevels {
-        let secure = wilson(counts[2] + counts[3], counts.iter().sum());
-        ClubLevels { club: club.to_owned(), foot, counts: *counts, without: *without, secure }
+        let tested = counts.iter().sum();
+        ClubLevels {
+            club: club.to_owned(),
+            foot,
+            counts: *counts,
+            tested,
+            without: *without,
+            share: Level::share_secure(counts),
+            secure: wilson(Level::secure_or_better(counts), tested),
+        }
     }
 }
 
@@ -126,16 +141,15 @@ pub async fn milestones_in_clubs(state: &State, band: &BandId, seen: &Clubs) -> 
         }
     }
     let skills = state.store.skills().await?;
-    let strand_of = |skill: &SkillId| skills.iter().find(|s| s.id == *skill).map(|s| s.strand);
     let mut all = state.store.milestones().await?;
     all.retain(|milestone| milestone.band == *band);
-    all.sort_by_key(|milestone| (strand_of(&milestone.skill), milestone.stage));
+    all.sort_by_key(|milestone| (strand_of(&skills, &milestone.skill), milestone.stage));
     let shares = all.into_iter().map(|milestone| {
         let clubs = tallies.remove(&milestone.id).unwrap_or_default();
         MilestoneShares {
             all: clubs.values().copied().fold(Tally::default(), Tally::and).into(),
             clubs: clubs.into_iter().map(|(club, tally)| ClubShare { club, share: tally.into() }).collect(),
-            strand: strand_of(&milestone.skill),
+            strand: strand_of(&skills, &milestone.skill),
             stage: milestone.stage,
             says: milestone.says,
             short: milestone.short,
@@ -173,11 +187,12 @@ impl Delivery {
     pub async fn of(state: &State, curriculum: Uuid, seen: &Clubs) -> Answer<Delivery> {
         let draft = state.store.curriculum(curriculum).await?;
         let draft = draft.ok_or_else(|| Problem::not_found("curriculum"))?;
+        let today = state.today().await?;
         let mut clubs: BTreeMap<String, Vec<TeamDelivery>> = BTreeMap::new();
         for team in state.store.teams().await?.into_iter().filter(|team| seen.see(&team.club)) {
             let Some(editions) = editions_of(state, team.id).await?.remove(&curriculum) else { continue };
             let club = team.club.clone();
-            clubs.entry(club).or_default().push(TeamDelivery::of(state, team, &editions).await?);
+            clubs.entry(club).or_default().push(TeamDelivery::of(team, &editions, today)?);
         }
         let clubs = clubs.into_iter().map(|(club, teams)| ClubDelivery { club, teams }).collect();
         Ok(Delivery { curriculum: draft.curriculum.name, clubs })
@@ -185,9 +200,8 @@ impl Delivery {
 }
 
 impl TeamDelivery {
-    /// What a team delivered of the editions of one curriculum.
-    async fn of(state: &State, team: Team, editions: &[TeamEdition]) -> Answer<TeamDelivery> {
-        let today = state.today().await?;
+    /// What a team delivered of the editions of one curriculum, by today.
+    fn of(team: Team, editions: &[TeamEdition], today: Date) -> Answer<TeamDelivery> {
         let (mut tallies, mut drift) = (Vec::new(), Drift::default());
         let days = held(editions);
         for (place, TeamEdition { assigned, edition, said }) in editions.iter().enumerate() {

@@ -8,6 +8,7 @@ pub mod passport;
 pub mod repeatability;
 pub mod session_log;
 pub mod sheet;
+pub mod skills;
 pub mod squad;
 pub mod standards;
 pub mod stations;

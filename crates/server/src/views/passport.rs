@@ -16,6 +16,7 @@ use crate::problem::Answer;
 use crate::state::State;
 use crate::views::assessment::{Assessment, Bands, stands};
 use crate::views::board::{FeetView, StandingView};
+use crate::views::skills::{name_of, strand_of};
 use crate::views::squad::{ResultView, TestView};
 
 /// A milestone with where the player stands.
@@ -115,12 +116,11 @@ impl Passport {
 impl PassportMilestone {
     fn of(stands: &(&Milestone, Standing), skills: &[Skill]) -> PassportMilestone {
         let milestone = stands.0;
-        let skill = skills.iter().find(|skill| skill.id == milestone.skill);
         PassportMilestone {
             says: milestone.says.clone(),
             skill: milestone.skill.clone(),
-            skill_name: skill.map_or_else(|| milestone.skill.to_string(), |s| s.name.clone()),
-            strand: skill.map(|s| s.strand),
+            skill_name: name_of(skills, &milestone.skill),
+            strand: strand_of(skills, &milestone.skill),
             stage: milestone.stage,
             standing: StandingView::of(stands),
         }
@@ -137,9 +137,9 @@ fn states(
     dates.push(assessment.on);
     dates.sort();
     dates.dedup();
-    let strand_of = |id: &SkillId| skills.iter().find(|skill| skill.id == *id).map(|skill| skill.strand);
-    let of_strand =
-        |(milestone, standing): (&Milestone, Standing)| Some((strand_of(&milestone.skill)?, standing.state));
+    let of_strand = |(milestone, standing): (&Milestone, Standing)| {
+        Some((strand_of(skills, &milestone.skill)?, standing.state))
+    };
     let then = |date| assessment.standings_on(player, Bands::Own, date).into_iter().filter_map(of_strand);
     dates.into_iter().map(|date| (date, then(date).collect())).collect()
 }
@@ -160,8 +160,7 @@ fn with_changes(assessment: &Assessment, player: Uuid) -> Vec<PassportResult> {
 /// The skills of a band that a player has not come to any stage of, and what is missing for each.
 fn next_of(assessment: &Assessment, player: &Player, band: &BandId, skills: &[Skill]) -> Vec<NextSkill> {
     let standings = assessment.standings(player, Bands::UpToOwn);
-    let name =
-        |id: &str| skills.iter().find(|s| s.id == id).map_or_else(|| id.to_owned(), |s| s.name.clone());
+    let name = |id: &str| name_of(skills, id);
     let passed = |skill: &Skill| skill.gate.as_ref().map(|gate| assessment.gate(player, gate));
     let sentence = |id: &str| {
         let milestone = assessment.milestones.iter().find(|milestone| milestone.id == id);

@@ -3,7 +3,7 @@
 use std::collections::BTreeMap;
 
 use jiff::civil::Date;
-use jogo_core::academy::band::Band;
+use jogo_core::academy::band::{Band, CutOff};
 use jogo_core::assessment::benchmarks::{Better, Protocol, Test};
 use jogo_core::assessment::levels::Thresholds;
 use jogo_core::assessment::milestones::Milestone;
@@ -80,9 +80,10 @@ impl StandardsOfTest {
     pub async fn of(state: &State, test: Test, percentiles: Percentiles) -> Answer<StandardsOfTest> {
         let today = state.today().await?;
         let bands = BandStandards::of_test(state, &test).await?;
+        let cut_off = state.store.settings().await?.0.cut_off;
         let mut populations = Vec::new();
         for BandStandards { band, .. } in &bands {
-            populations.push(population(state, &test, &band.id, today).await?);
+            populations.push(population(state, &test, &band.id, today, cut_off).await?);
         }
         let thresholds = bands.iter().flat_map(|b| &b.standards).map(|standard| &standard.thresholds);
         let (least, most) = scale(&test, thresholds, &populations);
@@ -157,12 +158,17 @@ fn resting_on(milestones: &[Milestone], test: &TestId, band: &BandId) -> Vec<Mil
 }
 
 /// The results of a band that count for its standard.
-async fn population(state: &State, test: &Test, band: &BandId, today: Date) -> Answer<Population> {
+async fn population(
+    state: &State,
+    test: &Test,
+    band: &BandId,
+    today: Date,
+    cut_off: CutOff,
+) -> Answer<Population> {
     let year = Population::year_of(today).map_err(|e| Problem::internal(&e))?;
     let trials = state.store.trials_of_band(test, band, year).await?;
     let trials: Vec<_> = trials.into_iter().map(|known| known.trial).collect();
     let born = state.store.birth_months(band).await?;
-    let cut_off = state.store.settings().await?.0.cut_off;
     Ok(Population::of(test, &trials, |player| born.get(&player).copied(), cut_off))
 }
 
@@ -200,11 +206,12 @@ impl Weighed {
     /// What the standards of a test would be with those of some bands set to `thought`.
     pub async fn of(state: &State, test: &Test, thought: &BTreeMap<BandId, Thresholds>) -> Answer<Weighed> {
         let (better, today) = (test.protocol.better(), state.today().await?);
+        let cut_off = state.store.settings().await?.0.cut_off;
         let (mut shares, mut after) = (BTreeMap::new(), Vec::new());
         for of_band in BandStandards::of_test(state, test).await? {
             let thought = thought.get(&of_band.band.id).copied();
             if let Some(thresholds) = thought {
-                let population = population(state, test, &of_band.band.id, today).await?;
+                let population = population(state, test, &of_band.band.id, today, cut_off).await?;
                 shares.insert(of_band.band.id.clone(), population.shares(&thresholds, better));
             }
             let holds = thought.or_else(|| of_band.on(today).map(|s| s.thresholds));

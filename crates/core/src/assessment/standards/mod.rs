@@ -48,11 +48,11 @@ pub fn on(standards: &[Standard], day: Date) -> Option<&Standard> {
     standards.iter().filter(|s| s.from <= day).max_by_key(|s| s.from)
 }
 
-/// So many days ahead a standard may be set.
+/// How far ahead a standard may be set, in days.
 const FARTHEST_AHEAD: i32 = 730;
 
-/// Whether a standard may be set today that holds from a day on: today or later, since a result keeps the level of its
-/// day, and no more than two years ahead.
+/// Whether a standard that holds from `day` on may be set today. It may not begin in the past, since a result keeps the
+/// level of its day, nor more than two years ahead.
 ///
 /// ```
 /// use jiff::civil::date;

@@ -1,7 +1,7 @@
 //! Whom a standard judges: the results that it is set by, and the shares that follow from it.
 //!
-//! Of each player and side the latest result of a year counts. By quarter of birth, the same shares show whether a
-//! standard asks of the youngest of a year what only the oldest can have yet.
+//! The latest result of each player and side counts, if it is less than a year old. Shares by quarter of birth show
+//! whether a standard asks the youngest of a year for what only the oldest can do yet.
 //!
 //! ```
 //! use jogo_core::assessment::benchmarks::Better;
@@ -36,15 +36,15 @@ pub struct Population {
 }
 
 impl Population {
-    /// The days whose trials count: a year up to and with today. The second day is the first that counts no more.
+    /// The days whose trials count, as a first day and the day after the last one: a year that ends with today.
     ///
     /// # Errors
-    /// On the last day that a calendar has.
+    /// If there is no day after today: on the last day of the calendar.
     pub fn year_of(today: Date) -> Result<(Date, Date), jiff::Error> {
         Ok((today - 1.year(), today.tomorrow()?))
     }
 
-    /// The results that trials of one test make, of each player and side the latest.
+    /// The results of the trials of one test: the latest of each player and side.
     pub fn of<P: Ord + Copy>(
         test: &Test,
         trials: &[Trial<P>],
@@ -62,19 +62,19 @@ impl Population {
         found
     }
 
-    /// How many are on each level under some thresholds.
+    /// How many would reach each level if these were the thresholds.
     pub fn shares(&self, thresholds: &Thresholds, better: Better) -> Shares {
         Shares::of(&self.sorted, &self.quarters, thresholds, better)
     }
 }
 
-/// How many of a population are on each level.
+/// How many of a population reach each level.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Shares {
     /// Results by level, from Starting to Stretching.
     pub counts: [u32; 4],
-    /// The part that is Secure or better, 0 to 1; nothing without results.
+    /// The part that is Secure or better, 0 to 1; `None` without results.
     pub secure: Option<f64>,
     /// The same by quarter of birth, from the oldest of their year to the youngest.
     pub secure_by_quarter: [Option<f64>; 4],
@@ -83,7 +83,7 @@ pub struct Shares {
 impl Shares {
     /// Counts `all` results, and those of each quarter of birth.
     pub fn of(all: &[f64], quarters: &[Vec<f64>; 4], thresholds: &Thresholds, better: Better) -> Shares {
-        let secure_of = |results: &[f64]| secure(&levels_of(results, thresholds, better));
+        let secure_of = |results: &[f64]| Level::share_secure(&levels_of(results, thresholds, better));
         Shares {
             counts: levels_of(all, thresholds, better),
             secure: secure_of(all),
@@ -92,15 +92,8 @@ impl Shares {
     }
 }
 
-/// The part of counts by level that is Secure or better; nothing if there are none.
-fn secure(counts: &[u32; 4]) -> Option<f64> {
-    let all: u32 = counts.iter().sum();
-    let there: u32 = counts[Level::Secure as usize..].iter().sum();
-    (all > 0).then(|| f64::from(there) / f64::from(all))
-}
-
-/// From where to where the scale of a test goes: all results and thresholds, with 8 % of room at both ends, within
-/// what can be true. With neither, it shows everything that can be true.
+/// Where the scale of a test begins and ends: it shows all results and thresholds with 8 % of room at both ends, and no
+/// values that cannot be true. With neither results nor thresholds it shows everything that can be true.
 pub fn scale<'a>(
     test: &Test,
     thresholds: impl IntoIterator<Item = &'a Thresholds>,
@@ -117,7 +110,7 @@ pub fn scale<'a>(
     ((low - room).max(test.least), (high + room).min(test.most))
 }
 
-/// Room at each end of a scale, as a part of what it shows.
+/// The room at each end of a scale, as a part of the span of what it shows.
 const ROOM: f64 = 0.08;
 
 #[cfg(test)]

@@ -29,8 +29,7 @@ export function TestClubs({ entry }: { entry: Schemas['TestLevels'] }) {
       </TableHead>
       <TableBody>
         {entry.clubs.map((club) => {
-          const tested = club.counts.reduce((all, n) => all + n, 0)
-          const secure = (club.counts[2] ?? 0) + (club.counts[3] ?? 0)
+          const { tested, share } = club
           return (
             <TableRow key={`${club.club} ${club.foot ?? ''}`}>
               <TableCell component="th" scope="row" sx={{ pl: 0, width: 150 }}>
@@ -46,9 +45,9 @@ export function TestClubs({ entry }: { entry: Schemas['TestLevels'] }) {
               </TableCell>
               <TableCell align="right">
                 <Figure sx={{ fontSize: '1.2rem', fontWeight: 600 }}>
-                  {tested > 0 ? asPercent(secure / tested) : '–'}
+                  {share == null ? '–' : asPercent(share)}
                 </Figure>
-                {club.secure && <ShareInterval share={secure / tested} interval={club.secure} />}
+                {share != null && club.secure && <ShareInterval share={share} interval={club.secure} />}
                 <Typography component="div" variant="caption" color="text.secondary">
                   {texts.levels.players(tested)}
                   {club.without > 0 && `, ${texts.levels.without(club.without)}`}
