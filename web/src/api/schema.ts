@@ -1843,6 +1843,16 @@ export interface components {
             foot?: components["schemas"]["Foot"] | null;
             secure?: components["schemas"]["Interval"] | null;
             /**
+             * Format: double
+             * @description The part that is Secure or better, 0 to 1; nothing if nobody has a result.
+             */
+            share?: number | null;
+            /**
+             * Format: int32
+             * @description Players with a result.
+             */
+            tested: number;
+            /**
              * Format: int32
              * @description Players of the club's teams in this band without a result.
              */
@@ -4534,13 +4544,13 @@ export interface components {
         ShareOfPlayers: components["schemas"]["Tally"] & {
             interval?: components["schemas"]["Interval"] | null;
         };
-        /** @description How many of a population are on each level. */
+        /** @description How many of a population reach each level. */
         Shares: {
             /** @description Results by level, from Starting to Stretching. */
             counts: number[];
             /**
              * Format: double
-             * @description The part that is Secure or better, 0 to 1; nothing without results.
+             * @description The part that is Secure or better, 0 to 1; `None` without results.
              */
             secure?: number | null;
             /** @description The same by quarter of birth, from the oldest of their year to the youngest. */

@@ -126,7 +126,8 @@ impl Person<'_> {
     /// The sessions, from 0, of a skill's first and last stitch.
     pub async fn first_and_last(&self, skill: &str) -> Result<(u64, u64), Failed> {
         let script = format!(
-            "const all = [...document.querySelectorAll('[data-stitch^=\"{skill} \"]')].map((s) => +s.dataset.stitch.split(' ')[1]);
+            "const stitches = [...document.querySelectorAll('[data-stitch^=\"{skill} \"]')];
+             const all = stitches.map((stitch) => +stitch.dataset.stitch.split(' ')[1]);
              return [Math.min(...all), Math.max(...all)]"
         );
         let found = self.runs(&script).await?;
@@ -172,7 +173,8 @@ impl Person<'_> {
 
     /// Waits until everything is drawn in its own letters.
     async fn has_its_fonts(&self) -> Result<(), Failed> {
-        let waiting = "const done = arguments[0]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(() => done(true))))";
+        let waiting = "const done = arguments[0], next = requestAnimationFrame;
+            document.fonts.ready.then(() => next(() => next(() => done(true))))";
         self.page().execute_async(waiting, Vec::new()).await?;
         Ok(())
     }

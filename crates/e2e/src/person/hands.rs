@@ -1,7 +1,5 @@
 //! What somebody does: presses, writes, chooses, types, drags and points.
 
-use std::time::Duration;
-
 use fantoccini::Locator;
 use fantoccini::actions::{InputSource, MOUSE_BUTTON_LEFT, MouseActions, PointerAction};
 use fantoccini::elements::Element;
@@ -15,24 +13,29 @@ impl Person<'_> {
     pub async fn button(&self, name: &str) -> Result<Element, Failed> {
         let said = quoted(name);
         let xpath = format!(
-            "//*[self::button or self::a or @role='button' or @role='menuitem' or @role='option' or @role='combobox'][not(@disabled)]\
-             [starts-with(@aria-label, {said}) or starts-with(normalize-space(.), {said})]"
+            "//*[self::button or self::a or @role='button' or @role='menuitem' or @role='option' or @role='combobox']\
+             [not(@disabled)][starts-with(@aria-label, {said}) or starts-with(normalize-space(.), {said})]"
         );
         self.finds(&format!("button “{name}”"), &xpath).await
     }
 
     /// Presses a button or link.
     pub async fn presses(&self, name: &str) -> Result<(), Failed> {
+        self.clicks(async || self.button(name).await).await.map(drop)
+    }
+
+    /// Clicks on what is found, once it keeps its place. The page may draw it again between finding and clicking it:
+    /// then it is looked for again.
+    async fn clicks(&self, finds: impl AsyncFn() -> Result<Element, Failed>) -> Result<Element, Failed> {
         let mut tries = 0;
         loop {
-            let button = self.button(name).await?;
-            self.waits_until_it_stands(&button).await?;
-            match button.click().await {
-                Ok(()) => return Ok(()),
-                // The page may have drawn it anew between finding and pressing it.
+            let thing = finds().await?;
+            self.waits_until_it_stands(&thing).await?;
+            match thing.click().await {
+                Ok(()) => return Ok(thing),
                 Err(CmdError::Standard(_)) if tries < 20 => {
                     tries += 1;
-                    tokio::time::sleep(Duration::from_millis(100)).await;
+                    tokio::time::sleep(AGAIN).await;
                 }
                 Err(error) => return Err(error.into()),
             }
@@ -51,7 +54,7 @@ impl Person<'_> {
             look()";
         let looked = self.page().execute_async(script, vec![serde_json::to_value(thing)?]).await;
         match looked {
-            // The page has drawn it anew: pressing it says so.
+            // The page has drawn it again: clicking on it says so.
             Ok(_) | Err(CmdError::Standard(_)) => Ok(()),
             Err(error) => Err(error.into()),
         }
@@ -103,7 +106,8 @@ impl Person<'_> {
     pub async fn chooses(&self, label: &str, option: &str) -> Result<(), Failed> {
         let (label, option) = (quoted(label), quoted(option));
         let xpath = format!(
-            "//select[starts-with(@aria-label, {label}) or @id=//label[starts-with(normalize-space(.), {label})]/@for]/option[normalize-space(.) = {option}]"
+            "//select[starts-with(@aria-label, {label}) or @id=//label[starts-with(normalize-space(.), {label})]/@for]\
+             /option[normalize-space(.) = {option}]"
         );
         Ok(self.finds(&format!("choice {option} of {label}"), &xpath).await?.click().await?)
     }
@@ -114,15 +118,8 @@ impl Person<'_> {
         let xpath = format!(
             "//button[not(@disabled)][@aria-label = {said} or (not(@aria-label) and normalize-space(.) = {said})]"
         );
-        for _ in 0..20 {
-            let button = self.finds(&format!("button “{name}”"), &xpath).await?;
-            match button.click().await {
-                // The page may have drawn it anew between finding and pressing it.
-                Err(CmdError::Standard(_)) => tokio::time::sleep(Duration::from_millis(100)).await,
-                pressed => return Ok(pressed?),
-            }
-        }
-        Err(format!("button “{name}” does not keep still").into())
+        let what = format!("button “{name}”");
+        self.clicks(async || self.finds(&what, &xpath).await).await.map(drop)
     }
 
     /// Presses a button of the open dialog.
@@ -146,7 +143,8 @@ impl Person<'_> {
     pub async fn field(&self, label: &str) -> Result<Element, Failed> {
         let said = quoted(label);
         let xpath = format!(
-            "//*[self::input or self::textarea][starts-with(@aria-label, {said}) or @id=//label[starts-with(normalize-space(.), {said})]/@for]"
+            "//*[self::input or self::textarea]\
+             [starts-with(@aria-label, {said}) or @id=//label[starts-with(normalize-space(.), {said})]/@for]"
         );
         self.finds(&format!("field “{label}”"), &xpath).await
     }
@@ -178,19 +176,9 @@ impl Person<'_> {
 
     /// Writes into a field of several lines, and leaves it.
     pub async fn notes(&self, label: &str, text: &str) -> Result<(), Failed> {
-        for _ in 0..20 {
-            let field = self.field(label).await?;
-            match field.click().await {
-                // The page may have drawn it anew between finding and pressing it.
-                Err(CmdError::Standard(_)) => tokio::time::sleep(Duration::from_millis(100)).await,
-                pressed => {
-                    pressed?;
-                    self.replaces(&field, text).await?;
-                    return self.leaves_the_field().await;
-                }
-            }
-        }
-        Err(format!("field “{label}” does not keep still").into())
+        let field = self.clicks(async || self.field(label).await).await?;
+        self.replaces(&field, text).await?;
+        self.leaves_the_field().await
     }
 
     /// Points at a thing.

@@ -117,6 +117,12 @@ async fn a_threshold_is_moved_and_the_shares_follow() -> Result<(), Failed> {
     director.sees("as moved").await?;
     director.sees_in("U8–U9", "17").await?;
     assert_eq!(handle.attr("aria-valuenow").await?.as_deref(), Some("17"), "quicker is to the right");
+    // Pressing beside the handles of another band chooses it, and moves none of them.
+    let scale = "section[aria-label='U10–U12'] svg";
+    director.drags(scale, scale).await?;
+    director.waits_until("return location.search.includes('u10-u12')").await?;
+    let untouched = director.sees_named("Secure begins, U10–U12").await?;
+    assert_eq!(untouched.attr("aria-valuenow").await?.as_deref(), Some("14.5"));
     director.presses("Set the standard").await?;
     director.sees("Set for 1 band").await?;
     director.reloads().await?;

@@ -9,6 +9,7 @@ import { texts } from '../../texts/en'
 import { useKeys } from '../../ui/keys'
 import { EASIEST, set } from '../../ui/levers'
 import { ErrorNote, Loading } from '../../ui/notes'
+import { COLUMN } from '../../ui/placing'
 import { DeskBar } from './DeskBar'
 import { DrillForm } from './DrillForm'
 import { DrillSheet } from './DrillSheet'
@@ -137,6 +138,5 @@ const FLOOR = {
   display: 'flex',
   flexDirection: 'column',
   gap: 1.25,
-  overflowY: { md: 'auto' },
-  maxHeight: { md: 'calc(100dvh - 45px)' },
+  ...COLUMN,
 }

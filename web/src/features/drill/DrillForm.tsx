@@ -9,6 +9,7 @@ import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
 import { NumberField, SelectCell, TextCell } from '../../ui/fields'
 import { asDay, asTime } from '../../ui/figures'
+import { PANEL } from '../../ui/placing'
 import { STAGES } from '../../ui/stages'
 import { CueTrial } from './CueTrial'
 import { DoseFields } from './DoseFields'
@@ -30,7 +31,6 @@ interface Props {
 }
 
 export function DrillForm({ drill, view, band, errors, cautions, onBand, onChange, onTakeEarlier }: Props) {
-  const { floor } = useTheme()
   const says = texts.desk
   // A drill that nobody has begun yet has no faults to be shown.
   const begun = view !== null || drill.title !== ''
@@ -41,16 +41,7 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
     <Box
       component="aside"
       aria-label={says.about}
-      sx={{
-        bgcolor: 'background.paper',
-        borderLeft: { md: `1px solid ${floor.hair}` },
-        p: 2,
-        overflowY: { md: 'auto' },
-        maxHeight: { md: 'calc(100dvh - 45px)' },
-        display: 'grid',
-        gap: 1.5,
-        alignContent: 'start',
-      }}
+      sx={{ ...PANEL, display: 'grid', gap: 1.5, alignContent: 'start' }}
     >
       <Missing errors={errors} />
       <Part title={says.what} open wrong={wrong('/id', '/title', '/purpose', '/in_game').length}>

@@ -8,6 +8,7 @@ import type { Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { useKeys } from '../../ui/keys'
 import { ErrorNote, Loading } from '../../ui/notes'
+import { COLUMN } from '../../ui/placing'
 import { STRANDS, StrandSwatch } from '../../ui/strands'
 import { DrillCard, ScaleBar } from './DrillCard'
 import { Filters } from './Filters'
@@ -71,8 +72,7 @@ export function DrillsPage({ editable }: { editable: boolean }) {
           minWidth: 0,
           px: 2,
           py: 1.5,
-          overflowY: { md: 'auto' },
-          maxHeight: { md: 'calc(100dvh - 45px)' },
+          ...COLUMN,
         }}
       >
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap', mb: 1 }}>

@@ -7,6 +7,7 @@ import { useState } from 'react'
 import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
 import { NumberField, SelectCell, TextCell } from '../../ui/fields'
+import { COLUMN } from '../../ui/placing'
 import { STAGES } from '../../ui/stages'
 import { STRANDS, StrandSwatch } from '../../ui/strands'
 import { useBands, useSkills, type Wanted } from './queries'
@@ -43,8 +44,7 @@ export function Filters({ wanted, onWant, onDone }: Props) {
         gap: 1.5,
         bgcolor: 'background.paper',
         borderRight: { md: `1px solid ${floor.hair}` },
-        overflowY: { md: 'auto' },
-        maxHeight: { md: 'calc(100dvh - 45px)' },
+        ...COLUMN,
       }}
     >
       <TextCell

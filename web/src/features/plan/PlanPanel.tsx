@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import type { Curriculum, Schemas } from '../../api/client'
 import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
+import { PANEL } from '../../ui/placing'
 import { type At, PANELS, type Panel } from './at'
 import { ComparePanel } from './ComparePanel'
 import { EveningInspector } from './EveningInspector'
@@ -28,19 +29,7 @@ export function PlanPanel(props: Props) {
   const { view, panel, at, forecast, soFar, busy, changes, onPanel, onChoose, onChange, onEdit } = props
   const { wish, season, solve } = changes
   return (
-    <Box
-      component="aside"
-      className="no-print"
-      aria-label={texts.plan.panel[panel]}
-      sx={{
-        bgcolor: 'background.paper',
-        borderLeft: { md: 1 },
-        borderColor: { md: 'divider' },
-        p: 2,
-        overflowY: 'auto',
-        maxHeight: { md: 'calc(100dvh - 45px)' },
-      }}
-    >
+    <Box component="aside" className="no-print" aria-label={texts.plan.panel[panel]} sx={PANEL}>
       <Choice
         label={texts.plan.panels}
         options={PANELS}

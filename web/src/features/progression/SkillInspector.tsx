@@ -11,6 +11,7 @@ import type { Schemas, Stage } from '../../api/client'
 import { sidePolicyValues } from '../../api/schema'
 import { texts } from '../../texts/en'
 import { SelectCell, TextCell } from '../../ui/fields'
+import { PANEL } from '../../ui/placing'
 import { STAGES } from '../../ui/stages'
 import { GateFields } from './GateFields'
 import { type Change, type MapView, type Skill, wholeSkill } from './queries'
@@ -42,16 +43,7 @@ export function SkillInspector(props: Props) {
       component="aside"
       className="no-print"
       aria-label={texts.progressions.inspector}
-      sx={{
-        bgcolor: 'background.paper',
-        borderLeft: { md: `1px solid ${floor.hair}` },
-        p: 2,
-        overflowY: { md: 'auto' },
-        maxHeight: { md: 'calc(100dvh - 45px)' },
-        display: 'grid',
-        gap: 1.25,
-        alignContent: 'start',
-      }}
+      sx={{ ...PANEL, display: 'grid', gap: 1.25, alignContent: 'start' }}
     >
       {!skill && <Typography color="text.secondary">{texts.progressions.choose}</Typography>}
       {mine.map((finding, i) => (

@@ -10,6 +10,7 @@ import type { Schemas } from '../../../api/client'
 import { texts } from '../../../texts/en'
 import { asDay, Figure } from '../../../ui/figures'
 import { ErrorNote, Loading } from '../../../ui/notes'
+import { PANEL } from '../../../ui/placing'
 import { useBands } from '../../drill/queries'
 import { useSession } from '../../people/session'
 import { InviteDialog } from './InviteDialog'
@@ -73,18 +74,7 @@ export function ClubsPage({ editable }: { editable: boolean }) {
         </Box>
       </Box>
       {editable && (
-        <Box
-          component="aside"
-          aria-label={texts.clubs.beside}
-          sx={{
-            bgcolor: 'background.paper',
-            borderLeft: { md: 1 },
-            borderColor: { md: 'divider' },
-            p: 2,
-            overflowY: 'auto',
-            maxHeight: { md: 'calc(100dvh - 45px)' },
-          }}
-        >
+        <Box component="aside" aria-label={texts.clubs.beside} sx={PANEL}>
           {team ? (
             <TeamForm key={team.id} team={team} people={people} onDone={() => setAddress({})} />
           ) : (club ?? (chosen.club === 'new' || undefined)) ? (

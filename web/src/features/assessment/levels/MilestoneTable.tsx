@@ -6,6 +6,7 @@ import type { Schemas } from '../../../api/client'
 import { texts } from '../../../texts/en'
 import { asPercent, Figure } from '../../../ui/figures'
 import { MilestoneHead } from '../../../ui/milestones'
+import { ROW_NAME } from '../../../ui/placing'
 import { ShareInterval } from './ShareInterval'
 
 export function MilestoneTable({ shares }: { shares: Schemas['MilestoneShares'][] }) {
@@ -13,16 +14,7 @@ export function MilestoneTable({ shares }: { shares: Schemas['MilestoneShares'][
   const clubs = [...new Set(shares.flatMap((each) => each.clubs.map((of) => of.club)))].sort((a, b) =>
     a.localeCompare(b),
   )
-  const name = {
-    position: 'sticky',
-    left: 0,
-    bgcolor: 'background.default',
-    zIndex: 1,
-    textAlign: 'left',
-    fontWeight: 400,
-    pr: 2,
-    minWidth: 118,
-  } as const
+  const name = { ...ROW_NAME, pr: 2, minWidth: 118 }
   return (
     <Box sx={{ overflowX: 'auto' }}>
       <Box

@@ -10,6 +10,7 @@ import { texts } from '../../../texts/en'
 import { FeetBars } from '../../../ui/feet'
 import { asDay, asPercent } from '../../../ui/figures'
 import { MilestoneHead } from '../../../ui/milestones'
+import { ROW_NAME } from '../../../ui/placing'
 import { Ring } from '../../../ui/rings'
 import { Spoken } from '../../../ui/Spoken'
 
@@ -53,7 +54,7 @@ export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
             <Box
               component="th"
               scope="col"
-              sx={{ ...NAME, verticalAlign: 'bottom', minWidth: { xs: 118, md: 150 } }}
+              sx={{ ...ROW_NAME, pr: 1, verticalAlign: 'bottom', minWidth: { xs: 118, md: 150 } }}
             >
               <Typography variant="caption" color="text.secondary">
                 {board.next_week
@@ -106,17 +107,6 @@ export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
   )
 }
 
-/** A player's name stays in sight when the table is pushed aside. */
-const NAME = {
-  position: 'sticky',
-  left: 0,
-  bgcolor: 'background.default',
-  zIndex: 1,
-  textAlign: 'left',
-  fontWeight: 400,
-  pr: 1,
-} as const
-
 interface RowProps extends Pick<Props, 'board' | 'onChoose'> {
   columns: Schemas['MilestoneView'][]
   player: Schemas['BoardPlayer']
@@ -128,7 +118,7 @@ interface RowProps extends Pick<Props, 'board' | 'onChoose'> {
 function PlayerRow({ board, columns, player, edge, to, onChoose }: RowProps) {
   return (
     <tr>
-      <Box component="th" scope="row" sx={{ ...NAME, py: 0.25 }}>
+      <Box component="th" scope="row" sx={{ ...ROW_NAME, pr: 1, py: 0.25 }}>
         <MuiLink
           component={Link}
           to={to}

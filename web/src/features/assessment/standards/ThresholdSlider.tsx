@@ -126,8 +126,11 @@ const SLIDER = {
   height: '100%',
   p: '0 !important',
   color: 'text.primary',
+  // A press beside the handles chooses the band, and moves nothing.
+  pointerEvents: 'none',
   '& .MuiSlider-rail': { display: 'none' },
   '& .MuiSlider-thumb': {
+    pointerEvents: 'auto',
     width: 24,
     height: '100%',
     borderRadius: 0,

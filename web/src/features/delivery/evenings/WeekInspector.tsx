@@ -1,7 +1,6 @@
 // A week of a team: minutes by strand, what falls short, and the log of each evening.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import { useTheme } from '@mui/material/styles'
 import Table from '@mui/material/Table'
 import TableBody from '@mui/material/TableBody'
 import TableCell from '@mui/material/TableCell'
@@ -14,6 +13,7 @@ import type { Schemas } from '../../../api/client'
 import { texts } from '../../../texts/en'
 import { asDay, asNumber, asTime, Figure } from '../../../ui/figures'
 import { OUTCOME_SIGN } from '../../../ui/outcomes'
+import { PANEL } from '../../../ui/placing'
 import { STRANDS, StrandSwatch } from '../../../ui/strands'
 import { useSquad } from '../../assessment/squad/queries'
 import { useSession } from '../../people/session'
@@ -27,18 +27,8 @@ interface Props {
 }
 
 export function WeekInspector({ curriculum, team, week }: Props) {
-  const { floor } = useTheme()
   return (
-    <Box
-      component="aside"
-      sx={{
-        bgcolor: 'background.paper',
-        borderLeft: { md: `1px solid ${floor.hair}` },
-        p: 2,
-        overflowY: 'auto',
-        maxHeight: { md: 'calc(100dvh - 45px)' },
-      }}
-    >
+    <Box component="aside" sx={PANEL}>
       {!team || !week ? (
         <Typography color="text.secondary">{texts.evenings.choose}</Typography>
       ) : (

@@ -108,18 +108,7 @@ export function StitchMark({
     >
       <title>{texts.plan.stitch(stitch)}</title>
       <rect x={x - 11} y={y - 16} width={22} height={32} fill="transparent" />
-      {broken && (
-        <rect
-          x={left - 4}
-          y={top - 4}
-          width={width + 8}
-          height={height + 8}
-          fill="none"
-          stroke={warn}
-          strokeWidth={2.4}
-        />
-      )}
-      {chosen && (
+      {(broken || chosen) && (
         <rect
           x={left - 4}
           y={top - 4}
@@ -127,7 +116,7 @@ export function StitchMark({
           height={height + 8}
           fill="none"
           stroke={broken ? warn : ink}
-          strokeWidth={broken ? 3.4 : 1.6}
+          strokeWidth={broken ? (chosen ? 3.4 : 2.4) : 1.6}
         />
       )}
       <StageBar stage={stitch.stage} strand={strand} x={left} y={top} width={width} height={height} />
