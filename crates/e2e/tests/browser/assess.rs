@@ -121,8 +121,8 @@ async fn a_threshold_is_moved_and_the_shares_follow() -> Result<(), Failed> {
     let scale = "section[aria-label='U10–U12'] svg";
     director.drags(scale, scale).await?;
     director.waits_until("return location.search.includes('u10-u12')").await?;
-    let untouched = director.sees_named("Secure begins, U10–U12").await?;
-    assert_eq!(untouched.attr("aria-valuenow").await?.as_deref(), Some("14.5"));
+    let nearest = director.sees_named("Building begins, U10–U12").await?;
+    assert_eq!(nearest.attr("aria-valuenow").await?.as_deref(), Some("18"));
     director.presses("Set the standard").await?;
     director.sees("Set for 1 band").await?;
     director.reloads().await?;
