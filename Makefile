@@ -46,6 +46,7 @@ check: tools-queries web
 	scripts/client.sh --check
 	node scripts/lines.mjs
 	node scripts/circles.mjs
+	node scripts/handlers.mjs
 	cd web && npm run --silent types && npm run --silent lint
 	scripts/bundle.sh
 

@@ -1,5 +1,5 @@
 #!/bin/sh
-# Renews the types of the front end's client from the interface that the code describes.
+# Renews the types of the front end's client, and its limits, from the interface that the code describes.
 # With --check: says whether they are stale, and changes nothing.
 set -eu
 cd "$(dirname "$0")/.."
@@ -10,8 +10,12 @@ cargo build --quiet --locked --workspace --bins --tests
 target/debug/jogo openapi > target/openapi.json
 web/node_modules/.bin/openapi-typescript target/openapi.json --default-non-nullable=false --enum-values \
     --output target/schema.ts >/dev/null
-if [ "${1:-}" = "--check" ]; then
-    diff -q web/src/api/schema.ts target/schema.ts >/dev/null || { echo "web/src/api/schema.ts is stale: run make client" >&2; exit 1; }
-else
-    cp target/schema.ts web/src/api/schema.ts
-fi
+node scripts/limits.mjs target/openapi.json > target/limits.ts
+for made in schema limits; do
+    if [ "${1:-}" = "--check" ]; then
+        diff -q "web/src/api/$made.ts" "target/$made.ts" >/dev/null ||
+            { echo "web/src/api/$made.ts is stale: run make client" >&2; exit 1; }
+    else
+        cp "target/$made.ts" "web/src/api/$made.ts"
+    fi
+done

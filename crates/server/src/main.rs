@@ -7,6 +7,7 @@ mod demo;
 mod json;
 mod post;
 mod problem;
+mod said;
 mod shell;
 mod sign_in;
 mod spreadsheet;

@@ -83,6 +83,14 @@ impl Problem {
         Problem::new(StatusCode::NOT_FOUND, "/problems/not-found", "Not found", detail)
     }
 
+    /// Refuses input with which something is wrong.
+    pub fn if_any(faults: Vec<InputError>) -> Answer<()> {
+        match faults.is_empty() {
+            true => Ok(()),
+            false => Err(Problem::input(faults)),
+        }
+    }
+
     /// The input can be read, but not used.
     pub fn input(errors: Vec<InputError>) -> Problem {
         let detail = errors.iter().map(|e| e.detail.as_str()).collect::<Vec<_>>().join("; ");

@@ -6,17 +6,23 @@ type Plain = Omit<TextFieldProps, 'onChange' | 'value' | 'size'>
 
 export function TextCell({
   value,
+  longest,
   onChange,
   slotProps,
   ...rest
-}: Plain & { value: string; onChange: (value: string) => void }) {
+}: Plain & {
+  value: string
+  /** How many characters are taken. */
+  longest?: number
+  onChange: (value: string) => void
+}) {
   return (
     <TextField
       size="small"
       fullWidth
       value={value}
       onChange={(event) => onChange(event.target.value)}
-      slotProps={{ inputLabel: { shrink: true }, ...slotProps }}
+      slotProps={{ inputLabel: { shrink: true }, htmlInput: { maxLength: longest }, ...slotProps }}
       {...rest}
     />
   )

@@ -108,11 +108,14 @@ impl Band {
         "explaining_s",
     ];
 
+    /// The longest name, in characters.
+    pub const LONGEST_NAME: usize = 20;
+
     /// Every fault, with its place.
     pub fn faults(&self) -> Vec<InputError> {
         let mut faults = Vec::new();
         let mut wrong = |at: &str, detail: String| faults.push(InputError::at(at, detail));
-        if let Err(says) = short_text(&self.name, 20) {
+        if let Err(says) = short_text(&self.name, Band::LONGEST_NAME) {
             wrong("/name", format!("the name {says}"));
         }
         if !(3..=21).contains(&self.youngest) {

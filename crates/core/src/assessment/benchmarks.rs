@@ -103,6 +103,11 @@ impl Protocol {
         }
     }
 
+    /// Whether the smallest and the largest value follow from the protocol alone: hits of ten are 0 to 10.
+    pub fn decides_range(&self) -> bool {
+        self.range().1.is_finite()
+    }
+
     /// The range that the protocol itself allows.
     pub fn range(&self) -> (f64, f64) {
         match self {
@@ -193,13 +198,30 @@ fn is_zero(seconds: &Seconds) -> bool {
 pub const SURE_ERRORS: f64 = 4.0;
 
 impl Test {
+    /// The longest name, in characters.
+    pub const LONGEST_NAME: usize = 60;
+    /// The longest short name, in characters.
+    pub const LONGEST_SHORT: usize = 16;
+    /// The longest text on how it is done, in characters.
+    pub const LONGEST_HOW: usize = 400;
+
+    /// The same test from the smallest to the largest value that its protocol allows, where the protocol decides them.
+    pub fn in_its_range(mut self) -> Test {
+        if self.protocol.decides_range() {
+            (self.least, self.most) = self.protocol.range();
+        }
+        self
+    }
+
     /// Every fault, with its place.
     pub fn faults(&self) -> Vec<InputError> {
         let mut faults = Vec::new();
         let mut wrong = |at: &str, says: String| faults.push(InputError::at(at, says));
-        for (at, text, longest) in
-            [("/name", &self.name, 60), ("/short", &self.short, 16), ("/how", &self.how, 400)]
-        {
+        for (at, text, longest) in [
+            ("/name", &self.name, Test::LONGEST_NAME),
+            ("/short", &self.short, Test::LONGEST_SHORT),
+            ("/how", &self.how, Test::LONGEST_HOW),
+        ] {
             if let Err(says) = short_text(text, longest) {
                 wrong(at, says);
             }

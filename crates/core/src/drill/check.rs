@@ -34,6 +34,11 @@ const LARGEST_STATION: u32 = 30;
 const LAYOUT_FAULTS: usize = 20;
 
 impl Drill {
+    /// The longest title, in characters.
+    pub const LONGEST_TITLE: usize = 60;
+    /// The longest purpose, and the longest use in a game, in characters.
+    pub const LONGEST_SENTENCE: usize = 240;
+
     /// Every fault of the drill; an empty list means that it may be kept.
     pub fn check(&self, shelf: &Shelf<'_>) -> Vec<InputError> {
         let mut faults = Faults(Vec::new());
@@ -56,9 +61,9 @@ impl Drill {
     }
 
     fn check_texts(&self, faults: &mut Faults) {
-        faults.text("/title", "the title", &self.title, 60);
-        faults.text("/purpose", "the purpose", &self.purpose, 240);
-        faults.text("/in_game", "the use in a game", &self.in_game, 240);
+        faults.text("/title", "the title", &self.title, Drill::LONGEST_TITLE);
+        faults.text("/purpose", "the purpose", &self.purpose, Drill::LONGEST_SENTENCE);
+        faults.text("/in_game", "the use in a game", &self.in_game, Drill::LONGEST_SENTENCE);
         if !POINTS.contains(&self.points.len()) {
             let says = format!("{} points: give {} to {}", self.points.len(), POINTS.start(), POINTS.end());
             faults.at("/points", says);

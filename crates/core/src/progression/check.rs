@@ -18,7 +18,7 @@ const LONGEST_LOOK: u32 = 20;
 pub fn check(skill: &Skill, shelf: &Shelf<'_>) -> Vec<InputError> {
     let mut faults = Vec::new();
     let mut wrong = |at: String, says: String| faults.push(InputError::at(at, says));
-    if let Err(says) = short_text(&skill.name, 60) {
+    if let Err(says) = short_text(&skill.name, Skill::LONGEST_NAME) {
         wrong("/name".into(), format!("the name {says}"));
     }
     if !shelf.bands.iter().any(|band| band.id == skill.band) {

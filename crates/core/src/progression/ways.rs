@@ -8,8 +8,10 @@
 use serde::Serialize;
 
 use super::Map;
+use crate::academy::band::Band;
 use crate::ids::SkillId;
 use crate::plan::Approach;
+use crate::plan::curriculum::Curriculum;
 use crate::technique::skill::Stage;
 
 /// A stage of a skill that is missing on the way.
@@ -47,6 +49,22 @@ pub struct Pacing {
     pub sessions_per_week: u32,
     /// Skills that may be met for the first time in a week.
     pub new_skills_per_week: u32,
+}
+
+impl Pacing {
+    /// Where no squad is asked for: a balanced approach, two sessions and two new skills in a week.
+    pub const USUAL: Pacing =
+        Pacing { approach: Approach::BALANCED, sessions_per_week: 2, new_skills_per_week: 2 };
+
+    /// How fast the squads of a curriculum go; as many new skills as usual if its band is gone.
+    pub fn of(curriculum: &Curriculum, band: Option<&Band>) -> Pacing {
+        Pacing {
+            approach: curriculum.approach,
+            sessions_per_week: curriculum.weekdays.len() as u32,
+            new_skills_per_week: band
+                .map_or(Pacing::USUAL.new_skills_per_week, |band| band.new_skills_per_week),
+        }
+    }
 }
 
 impl Map<'_> {

@@ -231,6 +231,9 @@ fn is_equal(side: &SidePolicy) -> bool {
 }
 
 impl Skill {
+    /// The longest name, in characters.
+    pub const LONGEST_NAME: usize = 60;
+
     /// Everything that must have come how far before it is met: its needs, and its parts at Form where no need asks for
     /// more of them.
     ///

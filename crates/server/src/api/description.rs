@@ -9,6 +9,7 @@ use utoipa::openapi::security::{ApiKey, ApiKeyValue, SecurityRequirement, Securi
 use utoipa::openapi::{Ref, RefOr, Response, ResponseBuilder};
 use utoipa_actix_web::AppExt;
 
+use super::limits;
 use crate::problem::Problem;
 use crate::sign_in::COOKIE;
 
@@ -46,6 +47,7 @@ pub fn description() -> utoipa::openapi::OpenApi {
     let cookie = ApiKeyValue::with_description(COOKIE, "Set by signing in: POST /session.");
     if let Some(components) = &mut api.components {
         components.add_security_scheme(SIGN_IN, SecurityScheme::ApiKey(ApiKey::Cookie(cookie)));
+        limits::add_to(components);
         for (status, says) in COMMON {
             let mut problem = ResponseBuilder::new().description(says).build();
             as_problem(&mut problem);

@@ -6,6 +6,7 @@ mod delivery;
 mod description;
 mod drill;
 mod ground;
+mod limits;
 mod people;
 mod plan;
 mod post;
@@ -19,10 +20,6 @@ use actix_web::http::header::{ETAG, IF_MATCH};
 use actix_web::middleware::{Compress, DefaultHeaders, from_fn};
 use actix_web::web::{self, Data, PathConfig, PayloadConfig, QueryConfig};
 use actix_web::{App, Error, HttpRequest, HttpResponse};
-use jiff::Timestamp;
-use jiff::civil::Date;
-use jogo_core::input::InputError;
-use jogo_store::delivery::devices::Sending;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -156,70 +153,4 @@ pub fn version(request: &HttpRequest) -> Answer<i64> {
 /// An answer that carries the version of what it shows.
 pub fn versioned<T: Serialize>(version: i64, body: &T) -> HttpResponse {
     HttpResponse::Ok().insert_header((ETAG, format!("\"{version}\""))).json(body)
-}
-
-/// Reads what a device says, each entry on its own: whatever is wrong is noted with its place in the list.
-fn read_each<S, T>(
-    list: &str,
-    said: Vec<S>,
-    faults: &mut Vec<InputError>,
-    read: impl Fn(S) -> Result<T, (&'static str, String)>,
-) -> Vec<T> {
-    let mut all = Vec::new();
-    for (i, entry) in said.into_iter().enumerate() {
-        match read(entry) {
-            Ok(entry) => all.push(entry),
-            Err((key, says)) => faults.push(InputError::at(format!("{list}/{i}/{key}"), says)),
-        }
-    }
-    all
-}
-
-/// From which device something is sent, and what its clock says just then.
-#[derive(Clone, Copy, Deserialize, ToSchema)]
-#[serde(deny_unknown_fields)]
-pub struct Sender {
-    device: Uuid,
-    #[schema(value_type = String, format = DateTime)]
-    sent_at: Timestamp,
-}
-
-/// When something was said: by the count of the device and by its clock.
-#[derive(Clone, Copy)]
-struct SaidBy {
-    /// Nothing from a device that does not count yet.
-    count: Option<i64>,
-    at: Timestamp,
-}
-
-/// A time that a device says.
-fn said_at(said: &str) -> Result<Timestamp, String> {
-    said.parse().map_err(|_| format!("`{said}` is no time: write it as 2031-02-10T18:30:00Z"))
-}
-
-/// When each of some entries counts as said. Without a sender the device's clock is taken at its word, but nothing is
-/// said in the future.
-async fn when_said(state: &State, sender: Option<Sender>, entries: &[SaidBy]) -> Answer<Vec<Timestamp>> {
-    let received_at = Timestamp::now();
-    let counted: Option<Vec<(i64, Timestamp)>> =
-        entries.iter().map(|entry| Some((entry.count?, entry.at))).collect();
-    Ok(match (sender, counted) {
-        (Some(Sender { device, sent_at }), Some(counted)) => {
-            state.store.said_when(Sending { device, sent_at, received_at }, &counted).await?
-        }
-        _ => entries.iter().map(|entry| entry.at.min(state.clock.now().max(received_at))).collect(),
-    })
-}
-
-/// How long an entry may wait on a device before it is sent.
-const LONGEST_UNSENT_DAYS: i32 = 400;
-
-/// A day that a device says. It may have been without network for long, and of two clocks either may be wrong:
-/// nothing is refused because one of them is.
-fn day_of_season(said: &str, today: Date) -> Result<Date, String> {
-    let day: Date = said.parse().map_err(|_| "write the day as 2031-02-10".to_owned())?;
-    match (-LONGEST_UNSENT_DAYS..=LONGEST_UNSENT_DAYS).contains(&(today - day).get_days()) {
-        true => Ok(day),
-        false => Err(format!("{day} is not a day of this season: check the day")),
-    }
 }

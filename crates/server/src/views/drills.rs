@@ -15,7 +15,7 @@ use jogo_store::drill::KeptDrill;
 use serde::Serialize;
 use utoipa::ToSchema;
 
-use crate::problem::Answer;
+use crate::problem::{Answer, Problem};
 use crate::state::State;
 
 /// How large a metre is in the small drawings of the list, in their own units. It is the same in all of them.
@@ -138,4 +138,11 @@ impl LibraryShelf {
             |id: &SkillId| self.skills.iter().find(|skill| skill.id == *id).map(|skill| skill.name.as_str());
         drill.serves.iter().filter_map(|serves| name(&serves.skill)).collect()
     }
+}
+
+/// The band that a form names; what is not there is named in short.
+pub async fn known_band(state: &State, id: &BandId) -> Answer<Band> {
+    let named = || id.chars().take(40).collect::<String>();
+    let unknown = || Problem::fault("/band", format!("the library has no band `{}`", named()));
+    state.store.band(id).await?.ok_or_else(unknown)
 }

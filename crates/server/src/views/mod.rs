@@ -4,6 +4,7 @@ pub mod assessment;
 pub mod board;
 pub mod clubs;
 pub mod drills;
+pub mod map;
 pub mod passport;
 pub mod repeatability;
 pub mod session_log;

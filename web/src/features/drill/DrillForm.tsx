@@ -5,6 +5,7 @@ import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import type { Schemas } from '../../api/client'
+import { LONGEST } from '../../api/limits'
 import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
 import { NumberField, SelectCell, TextCell } from '../../ui/fields'
@@ -45,15 +46,22 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
     >
       <Missing errors={errors} />
       <Part title={says.what} open wrong={wrong('/id', '/title', '/purpose', '/in_game').length}>
-        <TextCell label={says.title} value={drill.title} onChange={(title) => onChange({ title })} />
+        <TextCell
+          label={says.title}
+          longest={LONGEST.Drill.title}
+          value={drill.title}
+          onChange={(title) => onChange({ title })}
+        />
         <TextCell
           label={says.purpose}
+          longest={LONGEST.Drill.purpose}
           value={drill.purpose}
           multiline
           onChange={(purpose) => onChange({ purpose })}
         />
         <TextCell
           label={says.inGame}
+          longest={LONGEST.Drill.in_game}
           value={drill.in_game}
           multiline
           onChange={(in_game) => onChange({ in_game })}

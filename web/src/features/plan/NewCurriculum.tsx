@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import { type ReactNode, type SyntheticEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { newId, type Schemas } from '../../api/client'
+import { LONGEST } from '../../api/limits'
 import { texts } from '../../texts/en'
 import { Choice } from '../../ui/Choice'
 import { NumberField, TextCell } from '../../ui/fields'
@@ -254,6 +255,7 @@ function LastStep({ made, set, approaches, grounds, teams }: LastStepProps) {
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <TextCell
         label={says.name}
+        longest={LONGEST.NewCurriculum.name}
         autoFocus
         value={made.name ?? ''}
         placeholder={from?.wishes.name}

@@ -7,6 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { type SyntheticEvent, useState } from 'react'
+import { LONGEST } from '../../api/limits'
 import { texts } from '../../texts/en'
 import { ErrorNote } from '../../ui/notes'
 
@@ -48,7 +49,7 @@ export function PublishDialog({ open, number, name, changes, busy, error, onClos
           label={texts.plan.note}
           value={note}
           onChange={(event) => setNote(event.target.value)}
-          slotProps={{ htmlInput: { maxLength: 200 } }}
+          slotProps={{ htmlInput: { maxLength: LONGEST.EditionWish.note } }}
         />
         {changes.length > 0 && (
           <Box sx={{ mt: 2 }}>

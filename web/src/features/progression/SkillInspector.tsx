@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography'
 import { type ReactNode, useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas, Stage } from '../../api/client'
+import { LONGEST } from '../../api/limits'
 import { sidePolicyValues } from '../../api/schema'
 import { texts } from '../../texts/en'
 import { SelectCell, TextCell } from '../../ui/fields'
@@ -331,6 +332,7 @@ function Rename({ name, onRename }: { name: string; onRename: (name: string) => 
   return (
     <TextCell
       label={texts.progressions.name}
+      longest={LONGEST.Skill.name}
       value={typed}
       onChange={setTyped}
       onBlur={take}

@@ -10,14 +10,21 @@ use crate::technique::skill::{Gate, Skill};
 /// A rule looks at no more than so many dates.
 const LONGEST_LOOK: u32 = 20;
 
+impl Milestone {
+    /// The longest sentence, in characters.
+    pub const LONGEST_SENTENCE: usize = 160;
+    /// The longest short name, in characters.
+    pub const LONGEST_SHORT: usize = 24;
+}
+
 /// Every fault of a milestone beside the rest of the library.
 pub fn check(milestone: &Milestone, bands: &[Band], skills: &[Skill], tests: &[Test]) -> Vec<InputError> {
     let mut faults = Vec::new();
     let mut wrong = |at: &str, says: String| faults.push(InputError::at(at, says));
-    if let Err(says) = short_text(&milestone.says, 160) {
+    if let Err(says) = short_text(&milestone.says, Milestone::LONGEST_SENTENCE) {
         wrong("/says", format!("the sentence {says}"));
     }
-    if let Err(says) = short_text(&milestone.short, 24) {
+    if let Err(says) = short_text(&milestone.short, Milestone::LONGEST_SHORT) {
         wrong("/short", format!("the short name {says}"));
     }
     if !bands.iter().any(|band| band.id == milestone.band) {

@@ -124,11 +124,14 @@ impl Curriculum {
         self.weekdays.iter().filter_map(|d| Weekday::from_monday_one_offset(*d).ok()).collect()
     }
 
+    /// The longest name, in characters.
+    pub const LONGEST_NAME: usize = 80;
+
     /// Every fault of the wishes, each with its place.
     pub fn faults(&self) -> Vec<InputError> {
         let mut faults = Vec::new();
         let mut wrong = |at: String, detail: String| faults.push(InputError::at(at, detail));
-        if let Err(detail) = short_text(&self.name, 80) {
+        if let Err(detail) = short_text(&self.name, Curriculum::LONGEST_NAME) {
             wrong("/name".into(), detail);
         }
         faults.extend(self.season_faults());

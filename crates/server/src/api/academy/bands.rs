@@ -68,10 +68,7 @@ pub(in crate::api) async fn change(
     if band.id != *id {
         return Err(Problem::fault("/id", "a band keeps its name in files"));
     }
-    let faults = band.faults();
-    if !faults.is_empty() {
-        return Err(Problem::input(faults));
-    }
+    Problem::if_any(band.faults())?;
     state.store.change_band(&band, version).await?;
     state.store.note(state.clock.now(), Some(who.0.id), "changed a band", &id).await?;
     Ok(Json(bands(&state).await?))
@@ -102,10 +99,7 @@ pub(in crate::api) async fn change_academy(
     academy: Json<Academy>,
 ) -> Answer<HttpResponse> {
     who.may(Act::SetUp)?;
-    let faults = academy.faults();
-    if !faults.is_empty() {
-        return Err(Problem::input(faults));
-    }
+    Problem::if_any(academy.faults())?;
     state.store.change_settings(&academy, version(&request)?).await?;
     state.store.note(state.clock.now(), Some(who.0.id), "changed the academy", "settings").await?;
     settings(&state).await

@@ -18,6 +18,7 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
+use crate::views::drills::known_band;
 
 pub fn routes(config: &mut ServiceConfig) {
     config
@@ -179,21 +180,22 @@ pub(in crate::api) async fn add_team(
     if !state.store.clubs().await?.iter().any(|each| each.id == *club) {
         return Err(Problem::not_found("club"));
     }
-    if state.store.band(&band).await?.is_none() {
-        return Err(Problem::fault(
-            "/band",
-            format!("there is no band `{band}`: choose one of the academy's"),
-        ));
-    }
+    known_band(&state, &band).await?;
     let coaches = coaches_of(&state, coaches).await?;
     state.store.add_team(id, *club, &band, &name(&said)?, &coaches).await?;
+    takes_over_running(&state, id, &band).await?;
+    Ok(HttpResponse::NoContent().finish())
+}
+
+/// From today on a new team works by the editions of its band that are still running.
+async fn takes_over_running(state: &State, team: Uuid, band: &BandId) -> Answer<()> {
     let (today, now) = (state.today().await?, state.clock.now());
-    for (edition, doc) in state.store.latest_editions(&band).await? {
+    for (edition, doc) in state.store.latest_editions(band).await? {
         if doc.curriculum.evenings().last().is_some_and(|evening| evening.date >= today) {
-            state.store.assign(id, edition, today, now).await?;
+            state.store.assign(team, edition, today, now).await?;
         }
     }
-    Ok(HttpResponse::NoContent().finish())
+    Ok(())
 }
 
 /// A team's name and coaches.

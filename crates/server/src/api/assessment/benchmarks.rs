@@ -47,7 +47,8 @@ pub(in crate::api) async fn show(
 }
 
 /// Keeps a test: a changed one, or a new one, which `If-None-Match: *` keeps from taking the place of another. What
-/// results were taken with stays as it was.
+/// results were taken with stays as it was. Where the protocol decides the smallest and the largest value, they are
+/// filled in.
 #[utoipa::path(operation_id = "benchmarks_put",
     params(("id" = String, Path), ("If-None-Match" = Option<String>, Header)), request_body = Test,
     responses((status = 204), (status = 409, body = Problem)))]
@@ -60,31 +61,33 @@ pub(in crate::api) async fn put_one(
     request: HttpRequest,
 ) -> Answer<HttpResponse> {
     who.may(Act::SetUp)?;
-    let (test, known) = (test.into_inner(), state.store.test(&id).await?);
+    let (test, known) = (test.into_inner().in_its_range(), state.store.test(&id).await?);
     if let (Some(known), true) = (&known, request.headers().contains_key(IF_NONE_MATCH)) {
         let says =
             format!("“{}” has this name in files already: call the new one something else", known.name);
         return Err(StoreError::Taken(says).into());
     }
+    let mut faults = faults(&state, &test, known).await?;
+    faults.extend((test.id != *id).then(|| InputError::at("/id", "is not the one of the address")));
+    Problem::if_any(faults)?;
+    state.store.put_test(&test, who.0.id, state.clock.now()).await?;
+    state.repeats.forget();
+    Ok(HttpResponse::NoContent().finish())
+}
+
+/// What is wrong with a test beside the library, and beside what was measured with it so far.
+async fn faults(state: &State, test: &Test, known: Option<Test>) -> Answer<Vec<InputError>> {
     let mut faults = test.faults();
-    if test.id != *id {
-        faults.push(InputError::at("/id", "is not the one of the address"));
-    }
     if !state.store.skills().await?.iter().any(|skill| skill.id == test.skill) {
         faults.push(InputError::at("/skill", format!("the library has no skill `{}`", test.skill)));
     }
     if let Some(kept) = known {
         if state.store.has_results(&kept.id).await? {
-            faults.extend(kept.unlike(&test));
+            faults.extend(kept.unlike(test));
         }
-        faults.extend(left_without_answer(&test, &state.store.milestones().await?));
+        faults.extend(left_without_answer(test, &state.store.milestones().await?));
     }
-    if !faults.is_empty() {
-        return Err(Problem::input(faults));
-    }
-    state.store.put_test(&test, who.0.id, state.clock.now()).await?;
-    state.repeats.forget();
-    Ok(HttpResponse::NoContent().finish())
+    Ok(faults)
 }
 
 /// Takes a test out; one with results, or on which something rests, stays.

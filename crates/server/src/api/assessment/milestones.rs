@@ -43,10 +43,7 @@ pub(in crate::api) async fn put_one(
     let milestone = milestone.into_inner();
     let bands: Vec<_> = state.store.bands().await?.into_iter().map(|kept| kept.band).collect();
     let (skills, tests) = (state.store.skills().await?, state.store.tests().await?);
-    let faults = check(&milestone, &bands, &skills, &tests);
-    if !faults.is_empty() {
-        return Err(Problem::input(faults));
-    }
+    Problem::if_any(check(&milestone, &bands, &skills, &tests))?;
     if milestone.id != *id {
         return Err(Problem::fault("/id", "is not the one of the address"));
     }

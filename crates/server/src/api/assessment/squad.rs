@@ -3,10 +3,7 @@
 use actix_web::HttpResponse;
 use actix_web::web::{Bytes, Data, Path, Query};
 use actix_web::{get, post};
-use jogo_core::academy::roster::{self, Columns, LONGEST_NAME, MOST_PLAYERS, NewPlayer, RosterError, Row};
-use jogo_core::input::{InputError, short_text};
-use jogo_core::technique::skill::Side;
-use jogo_store::academy::teams::Player;
+use jogo_core::academy::roster::{self, Columns, NewPlayer, RosterError, Row};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -14,6 +11,7 @@ use uuid::Uuid;
 
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
+use crate::said::newcomers::Newcomers;
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::spreadsheet::{self, ListForm};
@@ -119,22 +117,6 @@ pub(in crate::api) async fn export(
     wanted.form.file("squad", &roster::lines(&squad))
 }
 
-#[derive(Deserialize, ToSchema)]
-#[serde(deny_unknown_fields)]
-pub(in crate::api) struct Newcomer {
-    /// Made on the device.
-    id: Uuid,
-    name: String,
-    birth_month: String,
-    strong_foot: Side,
-}
-
-#[derive(Deserialize, ToSchema)]
-#[serde(deny_unknown_fields)]
-pub(in crate::api) struct Newcomers {
-    players: Vec<Newcomer>,
-}
-
 /// Adds players to the squad: all of them or none; the same list may be sent twice.
 #[utoipa::path(operation_id = "squad_add", params(("team" = Uuid, Path)),
     request_body = Newcomers,
@@ -148,35 +130,7 @@ pub(in crate::api) async fn add(
     said: Json<Newcomers>,
 ) -> Answer<HttpResponse> {
     let team = who.team(&state, *team, Act::Coach).await?;
-    let today = state.today().await?;
-    let mut players = Vec::new();
-    let mut faults = Vec::new();
-    if !(1..=MOST_PLAYERS).contains(&said.players.len()) {
-        faults.push(InputError::at(
-            "/players",
-            format!("{} players: between 1 and {MOST_PLAYERS}", said.players.len()),
-        ));
-    }
-    for (i, new) in said.into_inner().players.into_iter().take(MOST_PLAYERS).enumerate() {
-        let name = short_text(&new.name, LONGEST_NAME).map_err(|e| ("name", format!("the name {e}")));
-        let born = new.birth_month.parse().and_then(|m: roster::BirthMonth| m.plausible(today));
-        match (name, born.map_err(|e| ("birth_month", e))) {
-            (Ok(name), Ok(birth_month)) => {
-                players.push(Player {
-                    id: new.id,
-                    about: NewPlayer { name, birth_month, strong_foot: new.strong_foot },
-                });
-            }
-            (name, born) => {
-                let wrong = [name.err(), born.err()].into_iter().flatten();
-                faults
-                    .extend(wrong.map(|(key, detail)| InputError::at(format!("/players/{i}/{key}"), detail)));
-            }
-        }
-    }
-    if !faults.is_empty() {
-        return Err(Problem::input(faults));
-    }
+    let players = said.into_inner().read(state.today().await?)?;
     state.store.add_players(team.id, &players, who.0.id, state.clock.now()).await?;
     Ok(HttpResponse::NoContent().finish())
 }

@@ -88,10 +88,7 @@ pub(in crate::api) async fn show(
     who.may(Act::SetUp)?;
     let test = test_of(&state, &test).await?;
     let percentiles = at.percentiles();
-    let faults = percentiles.faults();
-    if !faults.is_empty() {
-        return Err(Problem::input(faults));
-    }
+    Problem::if_any(percentiles.faults())?;
     Ok(Json(StandardsOfTest::of(&state, test, percentiles).await?))
 }
 
@@ -151,9 +148,7 @@ pub(in crate::api) async fn set(
         return Err(Problem::fault("/from", says));
     }
     let (standards, faults) = checked(&state, &test, from, &said.bands).await?;
-    if !faults.is_empty() {
-        return Err(Problem::input(faults));
-    }
+    Problem::if_any(faults)?;
     state.store.set_standards(&standards, who.0.id, state.clock.now()).await?;
     Ok(HttpResponse::NoContent().finish())
 }

@@ -7,17 +7,17 @@ use jogo_core::delivery::home::HomeCard;
 use jogo_core::delivery::team_plan::holding;
 use jogo_core::ids::DrillId;
 use jogo_core::units::Pace;
-use jogo_store::delivery::home::{Reported, SelfReport};
+use jogo_store::delivery::home::Reported;
 use qrcode::QrCode;
 use qrcode::render::svg;
-use serde::{Deserialize, Serialize};
+use serde::Serialize;
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
-use crate::api::{day_of_season, read_each, said_at};
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
+use crate::said::reports::ReportsSaid;
 use crate::sign_in::rights::Act;
 use crate::sign_in::{SignedIn, secrets};
 use crate::state::State;
@@ -143,31 +143,6 @@ pub(in crate::api) async fn renew(
     Ok(HttpResponse::NoContent().finish())
 }
 
-/// What a player says that they did at home.
-#[derive(Deserialize, ToSchema)]
-#[serde(deny_unknown_fields)]
-pub(in crate::api) struct ReportSaid {
-    /// Made on the device.
-    id: Uuid,
-    player: Uuid,
-    drill: DrillId,
-    day: String,
-    /// Their best, 0 to 1000.
-    best: u32,
-    said_at: String,
-}
-
-#[derive(Deserialize, ToSchema)]
-#[serde(deny_unknown_fields)]
-pub(in crate::api) struct ReportsSaid {
-    reports: Vec<ReportSaid>,
-}
-
-/// The most reports that are taken at once.
-const MOST_REPORTS: usize = 200;
-/// The best that anybody can say.
-const BEST: u32 = 1000;
-
 /// Takes in what players say, all of it or nothing.
 #[utoipa::path(operation_id = "home_report", params(("team" = Uuid, Path)),
     request_body = ReportsSaid,
@@ -181,45 +156,7 @@ pub(in crate::api) async fn report(
     said: Json<ReportsSaid>,
 ) -> Answer<HttpResponse> {
     let team = who.team(&state, *team, Act::Coach).await?;
-    let said = said.into_inner().reports;
-    if said.len() > MOST_REPORTS {
-        return Err(Problem::fault(
-            "/reports",
-            format!("at most {MOST_REPORTS} at once: send the rest after these"),
-        ));
-    }
-    let squad: Vec<Uuid> = state.store.players(team.id).await?.into_iter().map(|p| p.id).collect();
-    let today = state.today().await?;
-    let mut faults = Vec::new();
-    let reports = read_each("/reports", said, &mut faults, |said| new_report(&state, today, &squad, said));
-    if !faults.is_empty() {
-        return Err(Problem::input(faults));
-    }
+    let reports = said.into_inner().read(&state, team.id).await?;
     state.store.add_self_reports(team.id, &reports, who.0.id, state.clock.now()).await?;
     Ok(HttpResponse::NoContent().finish())
-}
-
-fn new_report(
-    state: &State,
-    today: jiff::civil::Date,
-    squad: &[Uuid],
-    said: ReportSaid,
-) -> Result<SelfReport, (&'static str, String)> {
-    if !squad.contains(&said.player) {
-        return Err(("player", "this squad has no such player".to_owned()));
-    }
-    if said.best > BEST {
-        return Err(("best", format!("write a number from 0 to {BEST}")));
-    }
-    jogo_core::input::name_in_files(&said.drill).map_err(|says| ("drill", says))?;
-    Ok(SelfReport {
-        id: said.id,
-        player: said.player,
-        drill: said.drill,
-        day: day_of_season(&said.day, today).map_err(|says| ("day", says))?,
-        best: said.best,
-        said_at: said_at(&said.said_at)
-            .map_err(|says| ("said_at", says))?
-            .min(state.clock.now().max(jiff::Timestamp::now())),
-    })
 }

@@ -44,10 +44,7 @@ pub(in crate::api) async fn set(
     let pairs: Vec<Pair<Uuid>> =
         wished.into_iter().map(|PairWish { one, other, together }| Pair { one, other, together }).collect();
     let squad: Vec<Uuid> = state.store.players(team.id).await?.into_iter().map(|player| player.id).collect();
-    let faults = faults(&pairs, &squad);
-    if !faults.is_empty() {
-        return Err(Problem::input(faults));
-    }
+    Problem::if_any(faults(&pairs, &squad))?;
     state.store.set_pairs(team.id, &pairs).await?;
     Ok(HttpResponse::NoContent().finish())
 }

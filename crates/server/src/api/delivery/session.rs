@@ -4,6 +4,8 @@ use actix_web::get;
 use actix_web::web::{Data, Path};
 use jogo_core::delivery::session::Evening;
 use jogo_core::delivery::team_plan::Upset;
+use jogo_core::units::Pace;
+use jogo_store::academy::teams::Team;
 use serde::Serialize;
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -71,20 +73,24 @@ pub(in crate::api) async fn show(
     let (team, edition, session) = path.into_inner();
     let team = who.team(&state, team, Act::SeeTeam).await?;
     let own = of_team(&state, team.id, edition).await?;
-    let TeamEdition { assigned, edition, .. } = &own;
-    let published = &assigned.published;
-    let problem = edition.problem().map_err(Problem::input)?;
     let pace = who.pace(&state).await?;
-    let evening = edition.evening(&problem, session, pace).ok_or_else(|| Problem::not_found("session"))?;
-    let log = LogView::of(&state, team.id, &own, session, evening.date).await?;
-    let splits = Splits::of(&state, &team, &evening).await?;
-    Ok(Json(TeamEvening {
-        team: team.name,
-        curriculum: edition.curriculum.name.clone(),
-        edition_number: published.number,
-        upset: assigned.own.upsets.get(&session).copied(),
-        log,
-        splits,
-        evening,
-    }))
+    Ok(Json(TeamEvening::of(&state, team, &own, session, pace).await?))
+}
+
+impl TeamEvening {
+    async fn of(state: &State, team: Team, own: &TeamEdition, session: usize, pace: Pace) -> Answer<Self> {
+        let TeamEdition { assigned, edition, .. } = own;
+        let problem = edition.problem().map_err(Problem::input)?;
+        let evening = edition.evening(&problem, session, pace);
+        let evening = evening.ok_or_else(|| Problem::not_found("session"))?;
+        Ok(TeamEvening {
+            curriculum: edition.curriculum.name.clone(),
+            edition_number: assigned.published.number,
+            upset: assigned.own.upsets.get(&session).copied(),
+            log: LogView::of(state, team.id, own, session, evening.date).await?,
+            splits: Splits::of(state, &team, &evening).await?,
+            team: team.name,
+            evening,
+        })
+    }
 }

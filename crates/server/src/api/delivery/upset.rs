@@ -4,6 +4,7 @@ use actix_web::HttpResponse;
 use actix_web::web::{Data, Path, Query};
 use actix_web::{get, post};
 use jogo_core::delivery::Said;
+use jogo_core::delivery::edition::Edition;
 use jogo_core::plan::{GoingOn, Remedy, advised};
 use jogo_core::units::Minutes;
 use serde::{Deserialize, Serialize};
@@ -150,20 +151,21 @@ pub(in crate::api) async fn go_on(
     still(&own, chosen.version)?;
     let remedy = remedies.into_iter().find(|found| found.remedy == chosen.remedy);
     let remedy = remedy.ok_or_else(|| Problem::not_found("remedy"))?;
-    let day = own
-        .edition
-        .curriculum
-        .evenings()
-        .get(session)
-        .map(|evening| evening.date.strftime("%-d %B").to_string());
-    let what = match left {
-        Minutes(0) => format!("the evening of {} fell out", day.unwrap_or_default()),
-        left => format!("the evening of {} had {left}", day.unwrap_or_default()),
-    };
+    let what = what_happened(&own.edition, session, left);
     let next = own.assigned.own.clone().gone_on(session, left, remedy);
     let (by, now) = (who.0.id, state.clock.now());
     state.store.change_team_plan(team.id, &own.assigned, &next, &what, by, now).await?;
     Ok(HttpResponse::NoContent().finish())
+}
+
+/// What happened to an evening, as the change is called.
+fn what_happened(edition: &Edition, session: usize, left: Minutes) -> String {
+    let evenings = edition.curriculum.evenings();
+    let day = evenings.get(session).map(|evening| evening.date.strftime("%-d %B").to_string());
+    match left {
+        Minutes(0) => format!("the evening of {} fell out", day.unwrap_or_default()),
+        left => format!("the evening of {} had {left}", day.unwrap_or_default()),
+    }
 }
 
 /// Takes back the last change of a team's plan; doing so again brings it back.

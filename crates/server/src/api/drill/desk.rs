@@ -10,7 +10,7 @@ use jogo_core::drill::{Drill, Proposal};
 use jogo_core::ground::fit::Ground;
 use jogo_core::ids::BandId;
 use jogo_core::input::InputError;
-use jogo_core::units::{Metres, Share};
+use jogo_core::units::{Metres, Pace, Share};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -21,7 +21,7 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
-use crate::views::drills::LibraryShelf;
+use crate::views::drills::{LibraryShelf, known_band};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(look).service(call);
@@ -70,37 +70,49 @@ pub(in crate::api) async fn look(
 ) -> Answer<Json<Looked>> {
     who.may(Act::SeeLibrary)?;
     let said = said.into_inner();
+    Problem::if_any(said.faults())?;
     let pace = match said.pace_m {
         None => who.pace(&state).await?,
         Some(metres) => measured(metres)?,
     };
-    let mut faults: Vec<InputError> =
-        said.ground.faults().into_iter().map(|fault| fault.inside("/ground")).collect();
-    let shares = said.success.iter().map(|share| ("/success", *share));
-    let (low, high) = said.window.unwrap_or(WINDOW);
-    for (place, share) in shares.chain([("/window/0", low), ("/window/1", high)]) {
-        if !(0.0..=1.0).contains(&share.0) {
-            faults.push(InputError::at(place, format!("{}: a share between 0 and 1", share.0)));
-        }
+    Ok(Json(Looked::of(&state, &said, pace).await?))
+}
+
+impl Looking {
+    /// Below and above these an easier or a harder lever is proposed.
+    fn window(&self) -> (Share, Share) {
+        self.window.unwrap_or(WINDOW)
     }
-    if !faults.is_empty() {
-        return Err(Problem::input(faults));
+
+    fn faults(&self) -> Vec<InputError> {
+        let (low, high) = self.window();
+        let shares = self.success.iter().map(|share| ("/success", *share));
+        let shares = shares.chain([("/window/0", low), ("/window/1", high)]);
+        let wrong = shares.filter(|(_, share)| !(0.0..=1.0).contains(&share.0));
+        let wrong = wrong
+            .map(|(place, share)| InputError::at(place, format!("{}: a share between 0 and 1", share.0)));
+        self.ground.faults().into_iter().map(|fault| fault.inside("/ground")).chain(wrong).collect()
     }
-    let band = state.store.band(&said.band).await?;
-    let band = band.ok_or_else(|| {
-        let name: String = said.band.chars().take(40).collect();
-        Problem::fault("/band", format!("the library has no band `{name}`"))
-    })?;
-    let academy = state.store.settings().await?.0;
-    let setting = Setting { band: &band, academy: &academy, ground: &said.ground, pace };
-    let propose = |success| said.drill.propose(&said.levers, success, (low, high), &academy.lever_points);
-    let streak = said.drill.doses.get(&band.id).and_then(|dose| dose.streak());
-    Ok(Json(Looked {
-        desk: jogo_core::drill::desk::look(&said.drill, &said.levers, &setting),
-        errors: LibraryShelf::of(&state).await?.check(&said.drill),
-        proposal: said.success.and_then(propose),
-        expected_tries: said.success.zip(streak).and_then(|(share, target)| expected_tries(share, target)),
-    }))
+}
+
+impl Looked {
+    async fn of(state: &State, said: &Looking, pace: Pace) -> Answer<Looked> {
+        let band = known_band(state, &said.band).await?;
+        let academy = state.store.settings().await?.0;
+        let setting = Setting { band: &band, academy: &academy, ground: &said.ground, pace };
+        let propose =
+            |success| said.drill.propose(&said.levers, success, said.window(), &academy.lever_points);
+        let streak = said.drill.doses.get(&band.id).and_then(|dose| dose.streak());
+        Ok(Looked {
+            desk: jogo_core::drill::desk::look(&said.drill, &said.levers, &setting),
+            errors: LibraryShelf::of(state).await?.check(&said.drill),
+            proposal: said.success.and_then(propose),
+            expected_tries: said
+                .success
+                .zip(streak)
+                .and_then(|(share, target)| expected_tries(share, target)),
+        })
+    }
 }
 
 /// Calls that are wished for.

@@ -3,7 +3,7 @@
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Path};
 use actix_web::{delete, get, post};
-use jiff::ToSpan;
+use jiff::{Timestamp, ToSpan};
 use jogo_core::input::name_in_files;
 use jogo_store::people::invitations::Invitation;
 use jogo_store::people::{NewPerson, Person};
@@ -42,6 +42,24 @@ pub(in crate::api) struct NewInvitation {
     teams: Vec<Uuid>,
 }
 
+impl NewInvitation {
+    async fn read(self, state: &State, until: Timestamp) -> Answer<Invitation> {
+        let NewInvitation { id, name: said, role, club, teams } = self;
+        match (role, club) {
+            (RoleView::ClubLead, None) => {
+                return Err(Problem::fault("/club", "a club lead needs a club: choose one"));
+            }
+            (RoleView::ClubLead, Some(_)) | (_, None) => {}
+            (_, Some(_)) => return Err(Problem::fault("/club", "only a club lead has a club: leave it out")),
+        }
+        let known = state.store.teams().await?;
+        if !teams.iter().all(|team| known.iter().any(|each| each.id == *team)) {
+            return Err(Problem::fault("/teams", "one of these teams is not there: load the page anew"));
+        }
+        Ok(Invitation { id, name: name(&said)?, role: role.into(), club, teams, until })
+    }
+}
+
 /// An invitation, with the address that is handed on. It is shown this once.
 #[derive(Serialize, ToSchema)]
 pub(in crate::api) struct Invited {
@@ -68,21 +86,9 @@ pub(in crate::api) async fn invite(
     new: Json<NewInvitation>,
 ) -> Answer<Json<Invited>> {
     who.may(Act::KeepPeople)?;
-    let NewInvitation { id, name: said, role, club, teams } = new.into_inner();
-    match (role, club) {
-        (RoleView::ClubLead, None) => {
-            return Err(Problem::fault("/club", "a club lead needs a club: choose one"));
-        }
-        (RoleView::ClubLead, Some(_)) | (_, None) => {}
-        (_, Some(_)) => return Err(Problem::fault("/club", "only a club lead has a club: leave it out")),
-    }
-    let known = state.store.teams().await?;
-    if !teams.iter().all(|team| known.iter().any(|each| each.id == *team)) {
-        return Err(Problem::fault("/teams", "one of these teams is not there: load the page anew"));
-    }
     let (token, now) = (secrets::token()?, state.clock.now());
     let until = now + (24 * DAYS).hours();
-    let invitation = Invitation { id, name: name(&said)?, role: role.into(), club, teams, until };
+    let invitation = new.into_inner().read(&state, until).await?;
     state.store.invite(&invitation, &secrets::hashed(&token), who.0.id, now).await?;
     state.store.note(now, Some(who.0.id), "invited", &invitation.name).await?;
     Ok(Json(Invited { path: format!("/join/{token}"), until: until.to_string() }))

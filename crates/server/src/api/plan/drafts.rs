@@ -12,6 +12,7 @@ use uuid::Uuid;
 use crate::api::version;
 use crate::problem::{Answer, Problem};
 use crate::state::State;
+use crate::views::drills::known_band;
 
 /// A curriculum on the desk.
 pub(super) async fn draft(state: &State, id: Uuid) -> Answer<Draft> {
@@ -29,13 +30,7 @@ pub(super) async fn read(state: &State, id: Uuid, request: &HttpRequest) -> Answ
 
 /// Joins wishes and a plan with the living library.
 pub(super) async fn edition(state: &State, curriculum: Curriculum, plan: Plan) -> Answer<Edition> {
-    let band = state.store.band(&curriculum.band).await?;
-    let band = band.ok_or_else(|| {
-        Problem::fault(
-            "/band",
-            format!("the library has no band `{}`", curriculum.band.chars().take(40).collect::<String>()),
-        )
-    })?;
+    let band = known_band(state, &curriculum.band).await?;
     Ok(Edition {
         academy: state.store.settings().await?.0,
         band,
@@ -46,6 +41,14 @@ pub(super) async fn edition(state: &State, curriculum: Curriculum, plan: Plan) -
         plan,
         left: BTreeMap::new(),
     })
+}
+
+/// A curriculum on the desk, joined with the living library, and what its wishes ask of a plan.
+pub(super) async fn opened(state: &State, id: Uuid) -> Answer<(Edition, PlanProblem)> {
+    let draft = draft(state, id).await?;
+    let edition = edition(state, draft.curriculum, draft.plan).await?;
+    let problem = problem_of(&edition)?;
+    Ok((edition, problem))
 }
 
 pub(super) fn problem_of(edition: &Edition) -> Answer<PlanProblem> {

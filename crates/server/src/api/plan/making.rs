@@ -5,6 +5,7 @@ use std::collections::{BTreeMap, BTreeSet};
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Path, Query};
 use actix_web::{get, post};
+use jiff::civil::Date;
 use jogo_core::academy::band::Band;
 use jogo_core::assessment::milestones::ready::{of_squad, stage_reached};
 use jogo_core::ground::fit::Ground;
@@ -82,23 +83,31 @@ pub(crate) enum BeginsFrom {
 #[get("/curricula/beginnings")]
 pub(crate) async fn beginnings(who: SignedIn, state: Data<State>) -> Answer<Json<Beginnings>> {
     who.may(Act::Plan)?;
+    let named = |(name, approach): (&str, Approach)| NamedApproach { name: name.to_owned(), approach };
+    let (mut from, bands) = (from_written(&state).await?, from_bands(&state).await?);
+    from.extend(bands);
+    Ok(Json(Beginnings { approaches: Approach::PRESETS.map(named).into(), from }))
+}
+
+/// The templates, then the curricula of earlier seasons.
+async fn from_written(state: &State) -> Answer<Vec<Beginning>> {
     let template = |(template, wishes)| Beginning { from: BeginsFrom::Template { template }, wishes };
     let earlier = state.store.curricula().await?.into_iter().map(|draft| Beginning {
         from: BeginsFrom::Curriculum { curriculum: draft.id },
         wishes: draft.curriculum,
     });
-    let named = |(name, approach): (&str, Approach)| NamedApproach { name: name.to_owned(), approach };
+    Ok(state.store.templates().await?.into_iter().map(template).chain(earlier).collect())
+}
+
+/// The skills that each band begins.
+async fn from_bands(state: &State) -> Answer<Vec<Beginning>> {
     let (bands, skills) = (state.store.bands().await?, state.store.skills().await?);
     let (ground, today) = (state.store.settings().await?.0.largest_ground(), state.today().await?);
     let first = |band: &Band| {
         let wishes = Curriculum::first(band, &skills, ground, today)?;
         Some(Beginning { from: BeginsFrom::Skills { band: band.id.clone() }, wishes })
     };
-    let templates = state.store.templates().await?.into_iter().map(template);
-    Ok(Json(Beginnings {
-        approaches: Approach::PRESETS.map(named).into(),
-        from: templates.chain(earlier).chain(bands.iter().filter_map(|kept| first(&kept.band))).collect(),
-    }))
+    Ok(bands.iter().filter_map(|kept| first(&kept.band)).collect())
 }
 
 /// A new curriculum.
@@ -118,6 +127,37 @@ pub(crate) struct NewCurriculum {
     /// Where the squads stand at the beginning.
     #[serde(default)]
     present: Present,
+}
+
+impl NewCurriculum {
+    /// What is wished for, with the squads where they stand.
+    async fn wishes(self, state: &State) -> Answer<Curriculum> {
+        let base = self.from.wishes(state, self.ground, self.season.start).await?;
+        let wishes = base.anew(self.name, &self.season, self.session_min, self.approach, self.ground);
+        let wishes = wishes.map_err(Problem::input)?;
+        let reached = self.present.reached(state, &wishes.band).await?;
+        Ok(wishes.from_where_they_stand(&reached))
+    }
+}
+
+impl BeginsFrom {
+    /// What is written there.
+    async fn wishes(&self, state: &State, ground: Ground, start: Date) -> Answer<Curriculum> {
+        let found = match self {
+            BeginsFrom::Template { template } => {
+                let all = state.store.templates().await?;
+                all.into_iter().find(|(id, _)| id == template).map(|(_, wishes)| wishes)
+            }
+            BeginsFrom::Curriculum { curriculum } => {
+                state.store.curriculum(*curriculum).await?.map(|draft| draft.curriculum)
+            }
+            BeginsFrom::Skills { band } => {
+                let (band, skills) = (state.store.band(band).await?, state.store.skills().await?);
+                band.and_then(|band| Curriculum::first(&band, &skills, ground, start))
+            }
+        };
+        found.ok_or_else(|| Problem::not_found("template, curriculum or band with skills to begin from"))
+    }
 }
 
 /// Where squads stand when a curriculum begins.
@@ -173,29 +213,11 @@ pub(crate) async fn create(
     new: Json<NewCurriculum>,
 ) -> Answer<HttpResponse> {
     who.may(Act::Plan)?;
-    if let Some(made) = state.store.curriculum(new.id).await? {
+    let id = new.id;
+    if let Some(made) = state.store.curriculum(id).await? {
         return view(&state, made, Came::default()).await;
     }
-    let base = match &new.from {
-        BeginsFrom::Template { template } => {
-            let all = state.store.templates().await?;
-            all.into_iter().find(|(id, _)| id == template).map(|(_, wishes)| wishes)
-        }
-        BeginsFrom::Curriculum { curriculum } => {
-            state.store.curriculum(*curriculum).await?.map(|draft| draft.curriculum)
-        }
-        BeginsFrom::Skills { band } => {
-            let band = state.store.band(band).await?;
-            let skills = state.store.skills().await?;
-            band.and_then(|band| Curriculum::first(&band, &skills, new.ground, new.season.start))
-        }
-    };
-    let base =
-        base.ok_or_else(|| Problem::not_found("template, curriculum or band with skills to begin from"))?;
-    let NewCurriculum { id, name, season, session_min, approach, ground, present, .. } = new.into_inner();
-    let wishes = base.anew(name, &season, session_min, approach, ground).map_err(Problem::input)?;
-    let reached = present.reached(&state, &wishes.band).await?;
-    let wishes = wishes.from_where_they_stand(&reached);
+    let wishes = new.into_inner().wishes(&state).await?;
     let edition = edition(&state, wishes, Plan::default()).await?;
     let problem = problem_of(&edition)?;
     let solved = aside(move || solve(&problem, 1, usual_steps(&problem))).await?.map_err(Problem::clash)?;

@@ -26,7 +26,7 @@ use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
-use self::drafts::{aside, draft, edition, problem_of, read};
+use self::drafts::{aside, draft, edition, opened, problem_of, read};
 use self::making::{beginnings, create, goals_of_squads};
 use self::reasons::{compared, compared_with_edition, foreseen, why};
 use self::so_far::reached_so_far;
@@ -271,9 +271,7 @@ pub(super) async fn evening(
 ) -> Answer<Json<Evening>> {
     who.may(Act::Plan)?;
     let (id, session) = path.into_inner();
-    let draft = draft(&state, id).await?;
-    let edition = edition(&state, draft.curriculum, draft.plan).await?;
-    let problem = problem_of(&edition)?;
+    let (edition, problem) = opened(&state, id).await?;
     let pace = who.pace(&state).await?;
     edition.evening(&problem, session, pace).map(Json).ok_or_else(|| Problem::not_found("session"))
 }
@@ -306,6 +304,29 @@ pub(super) struct EditionWish {
     note: String,
 }
 
+impl EditionWish {
+    fn note(&self) -> Answer<String> {
+        match self.note.trim() {
+            "" => Ok(String::new()),
+            note => short_text(note, LONGEST_NOTE)
+                .map_err(|says| Problem::fault("/note", format!("the note {says}"))),
+        }
+    }
+}
+
+/// The longest note of an edition, in characters.
+pub(super) const LONGEST_NOTE: usize = 200;
+
+fn breaks_nothing(edition: &Edition) -> Answer<()> {
+    match check(&problem_of(edition)?, &edition.plan).first() {
+        None => Ok(()),
+        Some(breach) => {
+            let says = format!("The plan breaks a rule in session {}: {}", breach.session + 1, breach.says);
+            Err(Problem::fault("", format!("{says}. Solve it again, then publish.")))
+        }
+    }
+}
+
 /// Publishes the draft as the next edition, to every team of its band.
 #[utoipa::path(operation_id = "curricula_publish",
     params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = EditionWish,
@@ -320,18 +341,10 @@ pub(super) async fn publish(
     new: Json<EditionWish>,
 ) -> Answer<HttpResponse> {
     who.may(Act::Plan)?;
-    let note = match new.note.trim() {
-        "" => String::new(),
-        note => short_text(note, 200).map_err(|e| Problem::fault("/note", format!("the note {e}")))?,
-    };
+    let note = new.note()?;
     let read = read(&state, *id, &request).await?;
     let edition = edition(&state, read.curriculum, read.plan).await?;
-    let problem = problem_of(&edition)?;
-    let breaches = check(&problem, &edition.plan);
-    if let Some(breach) = breaches.first() {
-        let says = format!("The plan breaks a rule in session {}: {}", breach.session + 1, breach.says);
-        return Err(Problem::fault("", format!("{says}. Solve it again, then publish.")));
-    }
+    breaks_nothing(&edition)?;
     let (now, edition) = (state.clock.now(), edition.trimmed());
     let running = running(&state, *id, &edition).await?;
     let edition_of = NewEdition { id: new.id, curriculum: *id, edition: &edition, note: &note };

@@ -7,14 +7,14 @@ use jogo_core::ids::SkillId;
 use jogo_core::plan::forecast::{Forecast, Size, forecast};
 use jogo_core::plan::search::solve::usual_steps;
 use jogo_core::plan::{
-    Approach, BlockId, BlockWhy, Clash, Comparison, Problem as PlanProblem, compare, solve, why_block,
+    Approach, BlockId, BlockWhy, Clash, Comparison, Plan, Problem as PlanProblem, compare, solve, why_block,
     why_skill,
 };
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
-use super::drafts::{aside, draft, edition, problem_of};
+use super::drafts::{aside, opened, problem_of};
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
@@ -49,20 +49,22 @@ pub(crate) async fn why(
     asked: Query<Asked>,
 ) -> Answer<Json<Why>> {
     who.may(Act::Plan)?;
-    let draft = draft(&state, *id).await?;
-    let edition = edition(&state, draft.curriculum, draft.plan).await?;
-    let problem = problem_of(&edition)?;
-    let mut why = Why { block: None, skill: None };
-    if let Some(id) = asked.block {
-        let place = edition.plan.place_of(id);
-        let found = place.and_then(|(session, block)| why_block(&problem, &edition.plan, session, block));
-        why.block = Some(found.ok_or_else(|| Problem::not_found("block of this plan"))?);
+    let (edition, problem) = opened(&state, *id).await?;
+    asked.answered(&problem, &edition.plan).map(Json)
+}
+
+impl Asked {
+    fn answered(&self, problem: &PlanProblem, plan: &Plan) -> Answer<Why> {
+        let of_block = |id: BlockId| {
+            let (session, block) = plan.place_of(id)?;
+            why_block(problem, plan, session, block)
+        };
+        let block = self.block.map(|id| of_block(id).ok_or_else(|| Problem::not_found("block of this plan")));
+        let skill = self.skill.as_ref().map(|skill| {
+            why_skill(problem, plan, skill).ok_or_else(|| Problem::not_found("goal of this curriculum"))
+        });
+        Ok(Why { block: block.transpose()?, skill: skill.transpose()? })
     }
-    if let Some(skill) = &asked.skill {
-        let found = why_skill(&problem, &edition.plan, skill);
-        why.skill = Some(found.ok_or_else(|| Problem::not_found("goal of this curriculum"))?);
-    }
-    Ok(Json(why))
 }
 
 /// What to compare with.
@@ -97,9 +99,7 @@ pub(crate) async fn compared(
     wish: Json<CompareWish>,
 ) -> Answer<Json<Compared>> {
     who.may(Act::Plan)?;
-    let draft = draft(&state, *id).await?;
-    let edition = edition(&state, draft.curriculum, draft.plan).await?;
-    let problem = problem_of(&edition)?;
+    let (edition, problem) = opened(&state, *id).await?;
     let mut other = edition.clone();
     other.curriculum.approach = wish.approach;
     let others = problem_of(&other)?;
@@ -125,15 +125,19 @@ pub(crate) async fn compared_with_edition(
 ) -> Answer<Json<Compared>> {
     who.may(Act::Plan)?;
     let (id, number) = path.into_inner();
-    let draft = draft(&state, id).await?;
-    let editions = state.store.editions(id).await?;
-    let published = editions.into_iter().find(|published| published.number == number);
-    let none = || Problem::not_found("edition of this curriculum");
-    let (_, other) = state.store.edition(published.ok_or_else(none)?.id).await?.ok_or_else(none)?;
-    let edition = edition(&state, draft.curriculum, draft.plan).await?;
-    let (problem, others) = (problem_of(&edition)?, problem_of(&other)?);
+    let (edition, problem) = opened(&state, id).await?;
+    let other = numbered(&state, id, number).await?;
+    let others = problem_of(&other)?;
     let comparison = compare((&problem, &edition.plan), (&others, &other.plan));
     Ok(Json(Compared { comparison, clash: None }))
+}
+
+/// The edition of a curriculum with this number.
+async fn numbered(state: &State, curriculum: Uuid, number: i64) -> Answer<Edition> {
+    let none = || Problem::not_found("edition of this curriculum");
+    let editions = state.store.editions(curriculum).await?;
+    let published = editions.into_iter().find(|published| published.number == number).ok_or_else(none)?;
+    Ok(state.store.edition(published.id).await?.ok_or_else(none)?.1)
 }
 
 /// How many of the squad will be where by which week, if the plan is done as it stands.
@@ -142,9 +146,7 @@ pub(crate) async fn compared_with_edition(
 #[get("/curricula/{id}/forecast")]
 pub(crate) async fn foreseen(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<Forecast>> {
     who.may(Act::Plan)?;
-    let draft = draft(&state, *id).await?;
-    let edition = edition(&state, draft.curriculum, draft.plan).await?;
-    let problem = problem_of(&edition)?;
+    let (edition, problem) = opened(&state, *id).await?;
     Ok(Json(aside(move || foreseen_by(&edition, &problem)).await?))
 }
 

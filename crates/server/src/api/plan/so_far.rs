@@ -7,12 +7,12 @@ use actix_web::get;
 use actix_web::web::{Data, Path};
 use jogo_core::assessment::milestones::ready::stages_had;
 use jogo_core::delivery::team_plan::as_run;
-use jogo_core::ids::SkillId;
+use jogo_core::ids::{BandId, SkillId};
 use jogo_core::plan::forecast::so_far::{Day, SoFar, Squad, days, so_far};
 use jogo_core::plan::{Plan, Problem as PlanProblem, SkillWish};
 use uuid::Uuid;
 
-use super::drafts::{aside, draft, edition, problem_of};
+use super::drafts::{aside, opened, problem_of};
 use super::reasons::foreseen_by;
 use crate::json::Json;
 use crate::problem::Answer;
@@ -28,19 +28,8 @@ use crate::views::team_sessions::{TeamEdition, editions_of};
 #[get("/curricula/{id}/so-far")]
 pub(crate) async fn reached_so_far(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<SoFar>> {
     who.may(Act::Plan)?;
-    let draft = draft(&state, *id).await?;
-    let edition = edition(&state, draft.curriculum, draft.plan).await?;
-    let problem = problem_of(&edition)?;
-    let today = state.today().await?;
-    let mut running = Vec::new();
-    for team in state.store.teams().await?.into_iter().filter(|team| team.band == edition.band.id) {
-        let assessment = Arc::new(Assessment::of(&state, &team, today).await?);
-        for (curriculum, mut editions) in editions_of(&state, team.id).await? {
-            // The last one has what was run before it as well.
-            let Some(latest) = editions.pop() else { continue };
-            running.extend(Running::of(curriculum == *id, &latest, &assessment)?);
-        }
-    }
+    let (edition, problem) = opened(&state, *id).await?;
+    let running = Running::all(&state, *id, &edition.band.id).await?;
     let summed = aside(move || {
         let squads: Vec<Squad> = running.into_iter().map(Running::squad).collect();
         so_far(&problem, &squads, &foreseen_by(&edition, &problem))
@@ -58,6 +47,21 @@ struct Running {
 }
 
 impl Running {
+    /// The squads of a band, once for each curriculum that they work by.
+    async fn all(state: &State, this: Uuid, band: &BandId) -> Answer<Vec<Running>> {
+        let today = state.today().await?;
+        let mut running = Vec::new();
+        for team in state.store.teams().await?.into_iter().filter(|team| team.band == *band) {
+            let assessment = Arc::new(Assessment::of(state, &team, today).await?);
+            for (curriculum, mut editions) in editions_of(state, team.id).await? {
+                // The last one has what was run before it as well.
+                let Some(latest) = editions.pop() else { continue };
+                running.extend(Running::of(curriculum == this, &latest, &assessment)?);
+            }
+        }
+        Ok(running)
+    }
+
     fn of(by_this: bool, latest: &TeamEdition, assessment: &Arc<Assessment>) -> Answer<Option<Running>> {
         let problem = problem_of(&latest.edition)?;
         let days = days(&problem, assessment.on);

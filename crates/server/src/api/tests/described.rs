@@ -12,6 +12,12 @@ fn description() -> &'static Value {
     DESCRIPTION.get_or_init(|| serde_json::from_str(&super::super::openapi_json().unwrap()).unwrap())
 }
 
+/// A limit that is described for a field of a form.
+pub fn limit(form: &str, field: &str, what: &str) -> usize {
+    let said = &description()["components"]["schemas"][form]["properties"][field][what];
+    said.as_u64().unwrap_or_else(|| panic!("{form} says no {what} of {field}")) as usize
+}
+
 /// What is described for a route.
 fn operation((method, path): &(Method, String)) -> Option<&'static Value> {
     let path = path.strip_prefix("/api/v1")?;

@@ -10,6 +10,7 @@ mod described;
 mod drills;
 mod home;
 mod letters;
+mod limits;
 mod lists;
 mod log;
 mod map;

@@ -10,6 +10,7 @@ import FormControlLabel from '@mui/material/FormControlLabel'
 import Typography from '@mui/material/Typography'
 import { type SyntheticEvent, useState } from 'react'
 import { newId, type Schemas } from '../../../api/client'
+import { LONGEST } from '../../../api/limits'
 import { texts } from '../../../texts/en'
 import { Choice } from '../../../ui/Choice'
 import { SelectCell, TextCell } from '../../../ui/fields'
@@ -62,7 +63,14 @@ export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][];
           </>
         ) : (
           <>
-            <TextCell autoFocus label={texts.clubs.fullName} value={name} onChange={setName} sx={{ mt: 1 }} />
+            <TextCell
+              autoFocus
+              label={texts.clubs.fullName}
+              longest={LONGEST.NewInvitation.name}
+              value={name}
+              onChange={setName}
+              sx={{ mt: 1 }}
+            />
             <Choice
               label={texts.clubs.whatFor}
               options={ROLES}

@@ -6,6 +6,7 @@ import FormControlLabel from '@mui/material/FormControlLabel'
 import Typography from '@mui/material/Typography'
 import { type ReactNode, type SyntheticEvent, useState } from 'react'
 import { newId, type Schemas } from '../../../api/client'
+import { LONGEST } from '../../../api/limits'
 import { texts } from '../../../texts/en'
 import { SelectCell, TextCell } from '../../../ui/fields'
 import { ErrorNote } from '../../../ui/notes'
@@ -104,7 +105,7 @@ export function TeamForm({ team, people, onDone }: TeamProps) {
       onSave={save}
       onDone={onDone}
     >
-      <TextCell label={texts.clubs.name} value={name} onChange={setName} />
+      <TextCell label={texts.clubs.name} longest={LONGEST.NewClub.name} value={name} onChange={setName} />
       <Coaches people={people} chosen={coaches} onChoose={setCoaches} />
     </Form>
   )
@@ -136,7 +137,13 @@ export function ClubForm({ club, people, bands, onDone }: ClubProps) {
         onSave={save}
         onDone={onDone}
       >
-        <TextCell label={texts.clubs.name} value={name} onChange={setName} autoFocus={!club} />
+        <TextCell
+          label={texts.clubs.name}
+          longest={LONGEST.NewClub.name}
+          value={name}
+          onChange={setName}
+          autoFocus={!club}
+        />
       </Form>
       {club && <NewTeam club={club} people={people} bands={bands} onDone={onDone} />}
     </>
@@ -161,7 +168,12 @@ function NewTeam({ club, people, bands, onDone }: ClubProps & { club: Schemas['C
         onSave={save}
         onDone={onDone}
       >
-        <TextCell label={texts.clubs.teamName} value={name} onChange={setName} />
+        <TextCell
+          label={texts.clubs.teamName}
+          longest={LONGEST.NewTeam.name}
+          value={name}
+          onChange={setName}
+        />
         <SelectCell
           label={texts.clubs.band}
           value={band}

@@ -8,6 +8,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { newId, type Schemas } from '../../../api/client'
+import { LONGEST } from '../../../api/limits'
 import { put } from '../../../storage/outbox'
 import { texts } from '../../../texts/en'
 import { asDay } from '../../../ui/figures'
@@ -83,7 +84,7 @@ export function WordDialog({ team, day, player, milestone, onClose }: Props) {
           }}
           error={wrong}
           helperText={wrong ? texts.board.reasonMissing : undefined}
-          slotProps={{ htmlInput: { maxLength: 200 } }}
+          slotProps={{ htmlInput: { maxLength: LONGEST.WordSaid.reason } }}
         />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
           {verdicts.map((verdict) => (

@@ -6,6 +6,7 @@ import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Level, Schemas, Stage } from '../../../api/client'
+import { LONGEST } from '../../../api/limits'
 import { nameFor } from '../../../api/naming'
 import { texts } from '../../../texts/en'
 import { NumberField, SelectCell, TextCell } from '../../../ui/fields'
@@ -72,6 +73,7 @@ export function MilestoneDialog({ scale, band, milestone, onClose }: Props) {
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         <TextCell
           label={words.says}
+          longest={LONGEST.Milestone.says}
           autoFocus
           value={draft.says}
           onChange={(text) => change({ says: text })}
@@ -83,7 +85,7 @@ export function MilestoneDialog({ scale, band, milestone, onClose }: Props) {
             label={words.short}
             value={draft.short}
             onChange={(text) => change({ short: text })}
-            slotProps={{ htmlInput: { maxLength: 24 } }}
+            longest={LONGEST.Milestone.short}
           />
           <SelectCell<Stage>
             label={words.stage}

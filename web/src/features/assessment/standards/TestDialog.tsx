@@ -8,6 +8,7 @@ import FormControlLabel from '@mui/material/FormControlLabel'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Schemas } from '../../../api/client'
+import { LONGEST } from '../../../api/limits'
 import { nameFor } from '../../../api/naming'
 import { texts } from '../../../texts/en'
 import { NumberField, SelectCell, TextCell } from '../../../ui/fields'
@@ -49,15 +50,8 @@ const FRESH: Test = {
   ...FIRST.count,
 }
 
-/** The largest value, where the protocol itself decides it. */
-const mostOf = (protocol: Protocol): number | null =>
-  protocol.kind === 'streak' || protocol.kind === 'bounces'
-    ? protocol.cap
-    : protocol.kind === 'hits'
-      ? protocol.of
-      : protocol.kind === 'points'
-        ? 2 * protocol.points.length
-        : null
+/** The kinds whose smallest and largest value are said; where the protocol decides them, the server fills them in. */
+const RANGED: Kind[] = ['count', 'course', 'distance']
 
 interface Props {
   /** The one that is changed; a new one without it. */
@@ -79,7 +73,7 @@ export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
     const id = written?.test.id ?? nameFor(name, 'test')
     // The sentences are one line: a new line in them is a blank.
     const how = draft.how.trim().replace(/\s+/g, ' ')
-    const test = { ...draft, id, name, how, short: (draft.short.trim() || name).slice(0, 16) }
+    const test = { ...draft, id, name, how, short: (draft.short.trim() || name).slice(0, LONGEST.Test.short) }
     put.mutate({ test, fresh: !written }, { onSuccess: () => onKept(id) })
   }
   return (
@@ -92,13 +86,13 @@ export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
             autoFocus
             value={draft.name}
             onChange={(text) => change({ name: text })}
-            slotProps={{ htmlInput: { maxLength: 60 } }}
+            longest={LONGEST.Test.name}
           />
           <TextCell
             label={words.short}
             value={draft.short}
             onChange={(text) => change({ short: text })}
-            slotProps={{ htmlInput: { maxLength: 16 } }}
+            longest={LONGEST.Test.short}
           />
         </Box>
         <SelectCell
@@ -110,6 +104,7 @@ export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
         />
         <TextCell
           label={words.how}
+          longest={LONGEST.Test.how}
           value={draft.how}
           onChange={(text) => change({ how: text })}
           placeholder={words.howExample}
@@ -155,10 +150,6 @@ interface RecordingProps {
 
 /** What is measured, how often, and what becomes of it. */
 function Recording({ draft, fixed, onChange }: RecordingProps) {
-  const record = (protocol: Protocol) => {
-    const most = mostOf(protocol)
-    onChange(most === null ? { protocol } : { protocol, least: 0, most })
-  }
   return (
     <>
       <Typography variant="h3">{words.recorded}</Typography>
@@ -174,7 +165,11 @@ function Recording({ draft, fixed, onChange }: RecordingProps) {
         options={KINDS.map((value) => ({ value, says: words.kind[value] }))}
         onChange={(kind) => kind && onChange(FIRST[kind])}
       />
-      <ProtocolFields protocol={draft.protocol} fixed={fixed} onChange={record} />
+      <ProtocolFields
+        protocol={draft.protocol}
+        fixed={fixed}
+        onChange={(protocol) => onChange({ protocol })}
+      />
       <FormControlLabel
         control={
           <Checkbox
@@ -205,7 +200,7 @@ function Recording({ draft, fixed, onChange }: RecordingProps) {
           onChange={(n) => n !== null && onChange({ rest_s: n })}
           sx={{ width: '100%' }}
         />
-        {mostOf(draft.protocol) === null && (
+        {RANGED.includes(draft.protocol.kind) && (
           <>
             <NumberField
               label={words.least}

@@ -7,6 +7,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useEffect, useLayoutEffect, useRef, useState } from 'react'
 import type { Evening, Schemas } from '../../../api/client'
+import { LONGEST } from '../../../api/limits'
 import { texts } from '../../../texts/en'
 import { Choice } from '../../../ui/Choice'
 import { NumberField } from '../../../ui/fields'
@@ -199,7 +200,7 @@ function Note({ note, onSay }: { note: string; onSay: (says: string) => void }) 
       helperText={texts.log.noteAbout}
       value={typed ?? note}
       multiline
-      onChange={(event) => setTyped(event.target.value.replace(/\n/g, ' ').slice(0, 200))}
+      onChange={(event) => setTyped(event.target.value.replace(/\n/g, ' ').slice(0, LONGEST.NoteSaid.says))}
       onBlur={() => {
         keep.current()
         setTyped(null)

@@ -1,0 +1,197 @@
+//! What coaches say of an evening.
+
+use jiff::civil::Date;
+use jogo_core::delivery::log::{BlockSaid, Blocks, Named, Unclear};
+use jogo_core::delivery::team_plan::TeamPlan;
+use jogo_core::delivery::{Outcome, Ran};
+use jogo_core::input::short_text;
+use jogo_core::plan::BlockId;
+use jogo_core::units::Minutes;
+use jogo_store::delivery::log::{LogEntries, NoteEntry, OutcomeEntry, PresenceEntry};
+use serde::Deserialize;
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use super::{Faults, Sender, TeamNow, Wrong, at_most, said_at, set_times};
+use crate::problem::Answer;
+use crate::state::State;
+use crate::views::team_sessions::{TeamEdition, editions_of};
+
+/// What a coach says of a block.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct OutcomeSaid {
+    /// Made on the device.
+    id: Uuid,
+    edition: Uuid,
+    /// The session, from 0, as the device knew it.
+    session: u32,
+    block: BlockNamed,
+    /// The day on which it was run; without it, the session's.
+    #[schema(value_type = Option<String>, format = Date)]
+    day: Option<Date>,
+    outcome: Outcome,
+    minutes: Option<Minutes>,
+    /// How many of a hundred tries came off.
+    success: Option<u8>,
+    /// The rung that was run in place of the planned one.
+    ran: Option<Ran>,
+    /// When, by the device.
+    said_at: String,
+    /// The device's own count of what was entered on it.
+    count: Option<i64>,
+}
+
+/// A block by its name; entries that wait since an earlier version name it by its place in the session, from 0.
+#[derive(Clone, Copy, Deserialize, ToSchema)]
+#[serde(untagged)]
+pub enum BlockNamed {
+    Name(BlockId),
+    Place(u32),
+}
+
+/// Whether a player was there.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct PresenceSaid {
+    /// Made on the device.
+    id: Uuid,
+    player: Uuid,
+    day: String,
+    present: bool,
+    said_at: String,
+    /// The device's own count of what was entered on it.
+    count: Option<i64>,
+}
+
+/// A line of note on an evening; an empty one takes the earlier one away.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct NoteSaid {
+    /// Made on the device.
+    id: Uuid,
+    day: String,
+    says: String,
+    said_at: String,
+    /// The device's own count of what was entered on it.
+    count: Option<i64>,
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct LogSaid {
+    #[serde(default)]
+    outcomes: Vec<OutcomeSaid>,
+    #[serde(default)]
+    presence: Vec<PresenceSaid>,
+    #[serde(default)]
+    notes: Vec<NoteSaid>,
+    sender: Option<Sender>,
+}
+
+/// The most entries that are taken at once.
+pub const MOST_ENTRIES: usize = 500;
+/// The longest line of note.
+pub const LONGEST_NOTE: usize = 200;
+
+impl LogSaid {
+    /// The entries, or what is wrong with them.
+    pub async fn read(self, state: &State, team: Uuid) -> Answer<LogEntries> {
+        let LogSaid { outcomes, presence, notes, sender } = self;
+        at_most(MOST_ENTRIES, outcomes.len() + presence.len() + notes.len(), "")?;
+        let counts: Vec<Option<i64>> = (outcomes.iter().map(|said| said.count))
+            .chain(presence.iter().map(|said| said.count))
+            .chain(notes.iter().map(|said| said.count))
+            .collect();
+        let editions = Known::all(state, team, &outcomes).await?;
+        let now = TeamNow::of(state, team).await?;
+        let mut faults = Faults::default();
+        let mut entries = LogEntries {
+            outcomes: faults.reading("/outcomes", outcomes, |said| outcome(&editions, said)),
+            presence: faults.reading("/presence", presence, |said| here(&now, said)),
+            notes: faults.reading("/notes", notes, |said| note(&now, said)),
+        };
+        faults.none()?;
+        set_times(state, sender, counts, entries.times()).await?;
+        Ok(entries)
+    }
+}
+
+/// An edition of the team, with every state that its plan there ever had.
+struct Known {
+    now: TeamEdition,
+    earlier: Vec<TeamPlan>,
+}
+
+impl Known {
+    /// The editions of a team that are spoken of.
+    async fn all(state: &State, team: Uuid, outcomes: &[OutcomeSaid]) -> Answer<Vec<Known>> {
+        let mut editions = Vec::new();
+        for now in editions_of(state, team).await?.into_values().flatten() {
+            let id = now.assigned.published.id;
+            if outcomes.iter().any(|said| said.edition == id) {
+                editions.push(Known { earlier: state.store.team_plan_states(team, id).await?, now });
+            }
+        }
+        Ok(editions)
+    }
+
+    /// Which block is meant, and in which session it was run.
+    fn meant(&self, said: &OutcomeSaid) -> Result<(u32, BlockId), Wrong> {
+        let states = self.earlier.iter().filter_map(|state| state.plan.as_ref());
+        let others = states.chain([&self.now.assigned.edition.plan]).collect();
+        let named = match said.block {
+            BlockNamed::Name(id) => Named::Id(id),
+            BlockNamed::Place(place) => Named::Place(place as usize),
+        };
+        let blocks = Blocks { now: &self.now.edition, others };
+        let (session, block) = blocks.meant(said.day, said.session as usize, named).map_err(unclear)?;
+        Ok((session as u32, block))
+    }
+}
+
+fn unclear(why: Unclear) -> Wrong {
+    match why {
+        Unclear::NoSession(n) => ("session", format!("the edition has {n} sessions, counted from 0")),
+        Unclear::NoPlace(n) => ("block", format!("the session has {n} blocks, counted from 0")),
+        Unclear::NoBlock => ("block", "this edition has no such block: load the session again".to_owned()),
+    }
+}
+
+fn outcome(editions: &[Known], s: OutcomeSaid) -> Result<OutcomeEntry, Wrong> {
+    let edition = editions.iter().find(|each| each.now.assigned.published.id == s.edition);
+    let known =
+        edition.ok_or_else(|| ("edition", "this team does not work by such an edition".to_owned()))?;
+    let (session, block) = known.meant(&s)?;
+    if s.minutes.is_some_and(|m| m.0 > 240) {
+        return Err(("minutes", "a block has at most 240 minutes".to_owned()));
+    }
+    if s.success.is_some_and(|of_hundred| of_hundred > 100) {
+        return Err(("success", "at most 100 of a hundred tries come off".to_owned()));
+    }
+    Ok(OutcomeEntry {
+        id: s.id,
+        edition: s.edition,
+        session,
+        said: BlockSaid { block, outcome: s.outcome, minutes: s.minutes, success: s.success, ran: s.ran },
+        said_at: said_at(&s.said_at)?,
+    })
+}
+
+fn here(team: &TeamNow, s: PresenceSaid) -> Result<PresenceEntry, Wrong> {
+    Ok(PresenceEntry {
+        id: s.id,
+        player: team.player(s.player)?,
+        day: team.day("day", &s.day)?,
+        present: s.present,
+        said_at: said_at(&s.said_at)?,
+    })
+}
+
+fn note(team: &TeamNow, s: NoteSaid) -> Result<NoteEntry, Wrong> {
+    let says = match s.says.trim() {
+        "" => String::new(),
+        says => short_text(says, LONGEST_NOTE).map_err(|e| ("says", format!("the note {e}")))?,
+    };
+    Ok(NoteEntry { id: s.id, day: team.day("day", &s.day)?, says, said_at: said_at(&s.said_at)? })
+}

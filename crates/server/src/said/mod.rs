@@ -1,0 +1,184 @@
+//! What devices and lists say of a team, read entry by entry: each is held against what is known, and whatever is wrong
+//! is said with its place and how to mend it. All of it is taken in, or nothing.
+
+pub mod log;
+pub mod map;
+pub mod newcomers;
+pub mod reports;
+pub mod trials;
+pub mod words;
+
+use std::collections::BTreeSet;
+
+use jiff::Timestamp;
+use jiff::civil::Date;
+use jogo_core::input::InputError;
+use jogo_store::delivery::devices::Sending;
+use serde::Deserialize;
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use crate::problem::{Answer, Problem};
+use crate::state::State;
+
+/// The field that is wrong, and how to mend it.
+type Wrong = (&'static str, String);
+
+/// What everything that is said of a team is held against.
+struct TeamNow {
+    today: Date,
+    squad: BTreeSet<Uuid>,
+}
+
+impl TeamNow {
+    async fn of(state: &State, team: Uuid) -> Answer<TeamNow> {
+        let squad = state.store.players(team).await?.into_iter().map(|player| player.id).collect();
+        Ok(TeamNow { today: state.today().await?, squad })
+    }
+
+    /// A player of the squad.
+    fn player(&self, said: Uuid) -> Result<Uuid, Wrong> {
+        match self.squad.contains(&said) {
+            true => Ok(said),
+            false => Err(("player", "this squad has no such player".to_owned())),
+        }
+    }
+
+    /// A day that a device says, in the field of this name.
+    fn day(&self, field: &'static str, said: &str) -> Result<Date, Wrong> {
+        day_of_season(said, self.today).map_err(|says| (field, says))
+    }
+}
+
+/// Refuses more entries than are taken at once.
+fn at_most(most: usize, said: usize, list: &'static str) -> Answer<()> {
+    match said <= most {
+        true => Ok(()),
+        false => Err(Problem::fault(list, format!("at most {most} at once: send the rest after these"))),
+    }
+}
+
+/// What is wrong with the entries that were read so far.
+#[derive(Default)]
+struct Faults(Vec<InputError>);
+
+impl Faults {
+    /// Reads a list, each entry on its own.
+    fn reading<S, T>(&mut self, list: &str, said: Vec<S>, read: impl Fn(S) -> Result<T, Wrong>) -> Vec<T> {
+        let mut all = Vec::new();
+        for (i, entry) in said.into_iter().enumerate() {
+            match read(entry) {
+                Ok(entry) => all.push(entry),
+                Err((key, says)) => self.0.push(InputError::at(format!("{list}/{i}/{key}"), says)),
+            }
+        }
+        all
+    }
+
+    /// Nothing of it is taken in if anything was wrong.
+    fn none(self) -> Answer<()> {
+        Problem::if_any(self.0)
+    }
+}
+
+/// From which device something is sent, and what its clock says just then.
+#[derive(Clone, Copy, Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct Sender {
+    device: Uuid,
+    #[schema(value_type = String, format = DateTime)]
+    sent_at: Timestamp,
+}
+
+/// A time that a device says.
+fn said_at(said: &str) -> Result<Timestamp, Wrong> {
+    said.parse().map_err(|_| ("said_at", format!("`{said}` is no time: write it as 2031-02-10T18:30:00Z")))
+}
+
+/// Sets when each of some entries counts as said: within what one device said by its own count, and by its clock only
+/// beside other devices. Without a sender, or where one entry has no count, the device's clock is taken at its word, but
+/// nothing is said in the future.
+async fn set_times<'a>(
+    state: &State,
+    sender: Option<Sender>,
+    counts: impl IntoIterator<Item = Option<i64>>,
+    times: impl IntoIterator<Item = &'a mut Timestamp>,
+) -> Answer<()> {
+    let received_at = Timestamp::now();
+    let times: Vec<&mut Timestamp> = times.into_iter().collect();
+    let counted: Option<Vec<(i64, Timestamp)>> =
+        counts.into_iter().zip(&times).map(|(count, at)| Some((count?, **at))).collect();
+    let when = match (sender, counted) {
+        (Some(Sender { device, sent_at }), Some(counted)) => {
+            state.store.said_when(Sending { device, sent_at, received_at }, &counted).await?
+        }
+        _ => times.iter().map(|at| (**at).min(state.clock.now().max(received_at))).collect(),
+    };
+    times.into_iter().zip(when).for_each(|(at, when)| *at = when);
+    Ok(())
+}
+
+/// How long an entry may wait on a device before it is sent.
+const LONGEST_UNSENT_DAYS: i32 = 400;
+
+/// A day that a device says. It may have been without network for long, and of two clocks either may be wrong:
+/// nothing is refused because one of them is.
+pub fn day_of_season(said: &str, today: Date) -> Result<Date, String> {
+    let day: Date = said.parse().map_err(|_| "write the day as 2031-02-10".to_owned())?;
+    match (-LONGEST_UNSENT_DAYS..=LONGEST_UNSENT_DAYS).contains(&(today - day).get_days()) {
+        true => Ok(day),
+        false => Err(format!("{day} is not a day of this season: check the day")),
+    }
+}
+
+#[cfg(test)]
+#[allow(clippy::unwrap_used, reason = "a test may stop here")]
+mod tests {
+    use jiff::civil::date;
+    use rstest::rstest;
+
+    use super::*;
+
+    const TODAY: Date = date(2031, 2, 10);
+
+    #[rstest]
+    #[case::today("2031-02-10", true)]
+    #[case::as_long_as_an_entry_may_wait("2030-01-06", true)]
+    #[case::a_day_longer("2030-01-05", false)]
+    #[case::by_a_clock_that_is_ahead("2032-03-16", true)]
+    #[case::ahead_by_more_than_a_season("2032-03-17", false)]
+    #[case::no_day("2031-02-30", false)]
+    #[case::another_order("10.2.2031", false)]
+    fn a_day_is_of_this_season(#[case] said: &str, #[case] taken: bool) {
+        assert_eq!(day_of_season(said, TODAY).is_ok(), taken);
+    }
+
+    #[test]
+    fn only_players_of_the_squad_are_spoken_of() {
+        let (known, stranger) = (Uuid::from_u128(1), Uuid::from_u128(2));
+        let team = TeamNow { today: TODAY, squad: [known].into() };
+        assert_eq!(team.player(known), Ok(known));
+        assert_eq!(team.player(stranger).unwrap_err().0, "player");
+        assert_eq!(team.day("taken_on", "soon").unwrap_err().0, "taken_on");
+    }
+
+    #[test]
+    fn whatever_is_wrong_is_said_with_its_place_and_the_rest_is_read() {
+        let mut faults = Faults::default();
+        let even = |n: u32| if n % 2 == 0 { Ok(n) } else { Err(("number", format!("{n} is odd"))) };
+        assert_eq!(faults.reading("/numbers", vec![2, 3, 4, 5], even), [2, 4]);
+        assert!(faults.reading("/others", vec![7], even).is_empty());
+        let places: Vec<_> = faults.0.iter().map(|fault| fault.pointer.as_str()).collect();
+        assert_eq!(places, ["/numbers/1/number", "/numbers/3/number", "/others/0/number"]);
+        assert!(faults.none().is_err());
+        assert!(Faults::default().none().is_ok());
+    }
+
+    #[rstest]
+    #[case(0, true)]
+    #[case(3, true)]
+    #[case(4, false)]
+    fn no_more_than_so_many_are_taken(#[case] said: usize, #[case] taken: bool) {
+        assert_eq!(at_most(3, said, "/list").is_ok(), taken);
+    }
+}
