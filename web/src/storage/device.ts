@@ -58,7 +58,8 @@ const kinds = v.picklist(['outcome', 'presence', 'note', 'word', 'trial', 'taken
 const isWaiting = v.looseObject({
   key: v.string(),
   place: v.number(),
-  by: v.string(),
+  // Entries of the first versions do not say whose they are.
+  by: v.optional(v.string(), ''),
   kind: kinds,
   team: v.string(),
   entry: v.looseObject({ said_at: v.string() }),
@@ -67,7 +68,11 @@ const isWaiting = v.looseObject({
 /** Everything entered and not yet sent, in its order. What cannot be read stays where it is, and breaks nothing. */
 export async function entered(): Promise<Waiting[]> {
   const all = await opened.then((device) => device?.getAll('entered')).catch(keepsNothing)
-  return (all ?? []).filter((entry) => v.is(isWaiting, entry)).sort((a, b) => a.place - b.place)
+  const read = (all ?? []).flatMap((entry) => {
+    const { success, output } = v.safeParse(isWaiting, entry)
+    return success ? [output as Waiting] : []
+  })
+  return read.sort((a, b) => a.place - b.place)
 }
 
 /** Writes and removes entries, all or none; what is written has reached the disk once this is done. */

@@ -175,6 +175,48 @@ async fn odd_storage_breaks_no_screen_and_loses_no_entry() -> Result<(), Failed>
 }
 
 #[tokio::test]
+async fn entries_that_say_no_owner_are_sent_by_whoever_signs_in() -> Result<(), Failed> {
+    let server = Server::start()?;
+    publishes(&server).await?;
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    signs_in(&coach).await?;
+    coach.loses_the_network().await?;
+    coach.presses("Done").await?;
+    coach.sees("1 not sent yet").await?;
+    coach.presses("Done").await?;
+    coach.sees("2 not sent yet").await?;
+    // As the first versions kept them: one names nobody, one does not speak of it.
+    let disowned = "return (async () => {
+        await new Promise((done) => {
+          const open = indexedDB.open('jogo');
+          open.onsuccess = async () => {
+            const store = open.result.transaction('entered', 'readwrite').objectStore('entered');
+            const all = store.getAll();
+            all.onsuccess = () => {
+              const [first, second] = all.result;
+              delete second.by;
+              store.put({ ...first, by: '' });
+              store.put(second);
+              store.transaction.oncomplete = () => { open.result.close(); done() };
+            };
+          };
+        });
+        return true })()";
+    coach.runs(disowned).await?;
+    coach.reloads().await?;
+    coach.sees("2 not sent yet").await?;
+    coach.finds_the_network().await?;
+    coach.sent_everything().await?;
+    let done = asks(
+        "const { evenings } = await get('/evenings');
+        return evenings.find((each) => each.date === '2031-02-10').done",
+    );
+    assert_eq!(coach.runs(&done).await?, json!(2));
+    phone.end().await
+}
+
+#[tokio::test]
 async fn a_browser_that_stores_nothing_says_so() -> Result<(), Failed> {
     let server = Server::start()?;
     publishes(&server).await?;

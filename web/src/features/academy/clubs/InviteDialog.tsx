@@ -89,25 +89,7 @@ export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][];
                 onChange={setClub}
               />
             )}
-            {role === 'coach' && (
-              <Box role="group" aria-label={texts.clubs.teams} sx={{ display: 'grid' }}>
-                {ofClub?.teams.map((team) => (
-                  <FormControlLabel
-                    key={team.id}
-                    label={team.name}
-                    control={
-                      <Checkbox
-                        size="small"
-                        checked={teams.includes(team.id)}
-                        onChange={(_, on) =>
-                          setTeams(on ? [...teams, team.id] : teams.filter((each) => each !== team.id))
-                        }
-                      />
-                    }
-                  />
-                ))}
-              </Box>
-            )}
+            {role === 'coach' && <Teams all={ofClub?.teams ?? []} chosen={teams} onChoose={setTeams} />}
             {invite.isError && <ErrorNote error={invite.error} />}
           </>
         )}
@@ -123,5 +105,34 @@ export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][];
         )}
       </DialogActions>
     </Dialog>
+  )
+}
+
+interface TeamsProps {
+  all: { id: string; name: string }[]
+  chosen: string[]
+  onChoose: (teams: string[]) => void
+}
+
+/** Which teams a coach is to have. */
+function Teams({ all, chosen, onChoose }: TeamsProps) {
+  return (
+    <Box role="group" aria-label={texts.clubs.teams} sx={{ display: 'grid' }}>
+      {all.map((team) => (
+        <FormControlLabel
+          key={team.id}
+          label={team.name}
+          control={
+            <Checkbox
+              size="small"
+              checked={chosen.includes(team.id)}
+              onChange={(_, on) =>
+                onChoose(on ? [...chosen, team.id] : chosen.filter((each) => each !== team.id))
+              }
+            />
+          }
+        />
+      ))}
+    </Box>
   )
 }
