@@ -1,12 +1,14 @@
-.PHONY: demo test check shots bench scale queries client schema fuzz web release tools-web tools-browser tools-queries
+.PHONY: demo test check shots bench scale queries client words schema fuzz web release tools-web tools-browser tools-queries
 
 # Everything that a machine with Rust and Node lacks is installed by the commands themselves.
 export SQLX_OFFLINE ?= true
 export npm_config_fund = false
 export npm_config_audit = false
 
-demo: release
-	./target/release/jogo demo $(ARGS)
+# Built in half of the time of a release; the planner is compiled for speed here too.
+demo: web
+	cargo build --locked --package jogo
+	./target/debug/jogo demo $(ARGS)
 
 release: web
 	cargo build --release --locked --package jogo
@@ -18,7 +20,7 @@ web/node_modules/.package-lock.json: web/package.json web/package-lock.json
 	@touch $@
 
 web/dist/index.html: web/node_modules/.package-lock.json web/index.html web/vite.config.ts \
-		$(shell find web/src web/public -type f 2>/dev/null)
+		$(shell find web/src web/public locales -type f 2>/dev/null)
 	cd web && npm run --silent build
 
 # Renews the checked form of the queries, and the client's types from the interface that the code describes.
@@ -27,6 +29,10 @@ queries: tools-queries
 
 client: web
 	scripts/client.sh
+
+# Renews the types of the interface's texts from the English catalogue.
+words: web/node_modules/.package-lock.json
+	node scripts/messages.mjs > web/src/texts/messages.ts
 
 # Renews the published schemas of the forms.
 schema:
@@ -44,6 +50,9 @@ check: tools-queries web
 	cargo clippy --workspace --all-targets --locked -- --deny warnings
 	scripts/queries.sh --check
 	scripts/client.sh --check
+	node scripts/messages.mjs | diff -q - web/src/texts/messages.ts >/dev/null || \
+		{ echo "web/src/texts/messages.ts is stale: run make words" >&2; exit 1; }
+	node scripts/texts.mjs
 	node scripts/lines.mjs
 	node scripts/circles.mjs
 	node scripts/handlers.mjs

@@ -80,5 +80,5 @@ export default defineConfig({
       },
     },
   },
-  server: { proxy: { '/api': 'http://127.0.0.1:7300' } },
+  server: { proxy: { '/api': 'http://127.0.0.1:7300' }, fs: { allow: ['..'] } },
 })

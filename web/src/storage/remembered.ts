@@ -63,6 +63,9 @@ export function useRemembered<T>(value: Remembered<T>, of?: string): [T, (next: 
 /** Light, dark, or black on white for the pitch. */
 export const look = remembered('look', v.picklist(['light', 'dark', 'pitch']), 'light')
 
+/** The language that was chosen here; English without a choice. */
+export const chosenLanguage = remembered('language', v.nullable(v.picklist(['en', 'pseudo'])), null)
+
 /** The team that a coach of several looks at. */
 export const chosenTeam = remembered('team', v.nullable(v.string()), null)
 

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import { useEffect, useState } from 'react'
 import type { Schemas } from '../api/client'
-import { texts } from '../texts/en'
+import { t } from '../texts/t'
 import { tones } from './sound'
 
 interface Props {
@@ -41,10 +41,10 @@ export function CueCaller({ calls, elapsed }: Props) {
     >
       <Box
         role="status"
-        aria-label={texts.cues.now}
+        aria-label={t('cues-now')}
         sx={{ flex: 1, fontSize: fresh ? '2.2rem' : '1rem', fontWeight: 700, lineHeight: 1.1 }}
       >
-        {fresh ? call.word : elapsed === null ? texts.cues.ready(calls.length) : texts.cues.wait}
+        {fresh ? call.word : elapsed === null ? t('cues-ready', { n: calls.length }) : t('cues-wait')}
       </Box>
       <Button
         size="small"
@@ -53,7 +53,7 @@ export function CueCaller({ calls, elapsed }: Props) {
         onClick={() => setAloud(!aloud)}
         sx={{ color: 'inherit' }}
       >
-        {aloud ? texts.cues.aloud : texts.cues.silent}
+        {aloud ? t('cues-aloud') : t('cues-silent')}
       </Button>
     </Box>
   )

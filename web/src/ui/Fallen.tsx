@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import { Component, type ReactNode } from 'react'
 import { forgetRead } from '../storage/device'
 import { stumbledAt } from '../storage/remembered'
-import { texts } from '../texts/en'
+import { t } from '../texts/t'
 import { Empty } from './notes'
 
 const SOON_MS = 60_000
@@ -40,9 +40,9 @@ export class Fallen extends Component<Props, { fallen: boolean }> {
     return (
       <Empty>
         <Typography role="alert" sx={{ mb: 2 }}>
-          {texts.fallen}
+          {t('fallen')}
         </Typography>
-        <Button onClick={() => void loadAgain()}>{texts.retry}</Button>
+        <Button onClick={() => void loadAgain()}>{t('retry')}</Button>
       </Empty>
     )
   }

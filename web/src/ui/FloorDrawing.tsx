@@ -1,12 +1,12 @@
 // A floor drawing, as the core made it.
 import Box from '@mui/material/Box'
-import { texts } from '../texts/en'
+import { t } from '../texts/t'
 
 export function FloorDrawing({ svg, title, height }: { svg: string; title: string; height?: number }) {
   return (
     <Box
       role="img"
-      aria-label={texts.floorOf(title)}
+      aria-label={t('floor-of', { title })}
       sx={{
         lineHeight: 0,
         textAlign: 'center',

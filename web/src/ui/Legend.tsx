@@ -5,7 +5,7 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
-import { texts } from '../texts/en'
+import { t } from '../texts/t'
 import { LEVELS, LevelSteps } from './levels'
 import { Ring, STATES } from './rings'
 import { STAGES, StageGlyph } from './stages'
@@ -22,6 +22,23 @@ function Group({ title, children }: { title: string; children: ReactNode }) {
   )
 }
 
+/** What is pressed where, in the order of the list. */
+const KEYS = [
+  ['page', '?'],
+  ['sideways', '← →'],
+  ['lines', '↑ ↓'],
+  ['more', '+ −'],
+  ['stage', '. ,'],
+  ['block', 'L X A'],
+  ['move', '⇧ ← →'],
+  ['open', 'Enter'],
+  ['solve', 'S'],
+  ['publish', 'P'],
+  ['undo', 'Z'],
+  ['search', '/'],
+  ['save', 'Ctrl S'],
+] as const
+
 const Entry = ({ glyph, says }: { glyph: ReactNode; says: string }) => (
   <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, minHeight: 28 }}>
     <Box sx={{ width: 40, display: 'flex', justifyContent: 'center' }}>{glyph}</Box>
@@ -32,43 +49,43 @@ const Entry = ({ glyph, says }: { glyph: ReactNode; says: string }) => (
 export function Legend({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
     <Dialog open={open} onClose={onClose}>
-      <DialogTitle>{texts.legend.title}</DialogTitle>
+      <DialogTitle>{t('legend-title')}</DialogTitle>
       <DialogContent>
-        <Group title={texts.legend.strands}>
+        <Group title={t('legend-strands')}>
           {STRANDS.map((s) => (
-            <Entry key={s} glyph={<StrandSwatch strand={s} />} says={texts.strand[s]} />
+            <Entry key={s} glyph={<StrandSwatch strand={s} />} says={t(`strand-${s}`)} />
           ))}
         </Group>
-        <Group title={texts.legend.stages}>
+        <Group title={t('legend-stages')}>
           {STAGES.map((s) => (
             <Entry
               key={s}
               glyph={<StageGlyph stage={s} strand="dribbling" />}
-              says={`${texts.stage[s]}: ${texts.stageMeans[s]}`}
+              says={`${t(`stage-${s}`)}: ${t(`stage-means-${s}`)}`}
             />
           ))}
         </Group>
-        <Group title={texts.legend.levels}>
+        <Group title={t('legend-levels')}>
           {LEVELS.map((l) => (
             <Entry
               key={l}
               glyph={<LevelSteps level={l} />}
-              says={`${texts.level[l]}: ${texts.levelMeans[l]}`}
+              says={`${t(`level-${l}`)}: ${t(`level-means-${l}`)}`}
             />
           ))}
         </Group>
-        <Group title={texts.legend.states}>
+        <Group title={t('legend-states')}>
           {STATES.map((s) => (
             <Entry
               key={s}
               glyph={<Ring state={s} />}
-              says={`${texts.board.state[s]}: ${texts.board.stateMeans[s]}`}
+              says={`${t(`board-state-${s}`)}: ${t(`board-state-means-${s}`)}`}
             />
           ))}
         </Group>
-        <Group title={texts.legend.keys}>
-          {texts.legend.keyList.map(([key, says]) => (
-            <Entry key={key} glyph={<kbd>{key}</kbd>} says={says} />
+        <Group title={t('legend-keys')}>
+          {KEYS.map(([name, key]) => (
+            <Entry key={name} glyph={<kbd>{key}</kbd>} says={t(`legend-keys-${name}`)} />
           ))}
         </Group>
       </DialogContent>

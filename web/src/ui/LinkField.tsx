@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
 import { useState } from 'react'
-import { texts } from '../texts/en'
+import { t } from '../texts/t'
 
 export function LinkField({ path }: { path: string }) {
   const address = new URL(path, window.location.href).href
@@ -15,7 +15,7 @@ export function LinkField({ path }: { path: string }) {
         fullWidth
         value={address}
         onFocus={(event) => event.target.select()}
-        slotProps={{ htmlInput: { readOnly: true, 'aria-label': texts.link.address } }}
+        slotProps={{ htmlInput: { readOnly: true, 'aria-label': t('link-address') } }}
       />
       <Button
         onClick={() =>
@@ -26,7 +26,7 @@ export function LinkField({ path }: { path: string }) {
         }
         sx={{ whiteSpace: 'nowrap' }}
       >
-        {copied ? texts.link.copied : texts.link.copy}
+        {copied ? t('link-copied') : t('link-copy')}
       </Button>
     </Box>
   )

@@ -5,7 +5,7 @@ import GlobalStyles from '@mui/material/GlobalStyles'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import { useNavigate } from 'react-router'
-import { texts } from '../texts/en'
+import { t } from '../texts/t'
 
 export function Sheets({ title, children }: { title: string; children: ReactNode }) {
   const navigate = useNavigate()
@@ -20,10 +20,10 @@ export function Sheets({ title, children }: { title: string; children: ReactNode
           {title}
         </Typography>
         <Button variant="contained" onClick={() => window.print()}>
-          {texts.print.go}
+          {t('print-go')}
         </Button>
         <Button variant="text" onClick={() => void navigate(-1)}>
-          {texts.print.back}
+          {t('print-back')}
         </Button>
       </Box>
       <Box

@@ -2,29 +2,30 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { RunningBlock, Schemas } from '../api/client'
-import { texts } from '../texts/en'
+import { boutsSaid, stationSaid, stationsSaid } from '../texts/said'
+import { t } from '../texts/t'
 import { FloorDrawing } from './FloorDrawing'
 import { asPercent, Figure } from './figures'
 
 /** Stage, stations, dose, time on the ball. */
 export function BlockFacts({ block }: { block: RunningBlock }) {
   const facts = [
-    texts.stage[block.stage],
-    texts.evening.stations(block.station_sizes),
-    texts.evening.bouts(block.bouts, block.work_s, block.rest_s),
-    texts.evening.floor(block.footprint.width_m, block.footprint.depth_m, block.in_paces),
+    t(`stage-${block.stage}`),
+    stationsSaid(block.station_sizes),
+    boutsSaid(block),
+    stationSaid(block.footprint, block.in_paces),
   ]
   return (
     <Box>
       <Typography variant="body2">{facts.join(' · ')}</Typography>
       {block.misfit && (
         <Typography variant="body2" color="error">
-          {texts.desk.misfit(block.misfit)}
+          {t('desk-misfit', { says: block.misfit })}
         </Typography>
       )}
       <Figure sx={{ fontSize: '1.1rem' }}>
-        {texts.evening.touches(block.touches.strong, block.touches.other)} ·{' '}
-        {texts.evening.waiting(asPercent(block.waiting_share))}
+        {t('evening-touches', { strong: block.touches.strong, other: block.touches.other })} ·{' '}
+        {t('evening-waiting', { share: asPercent(block.waiting_share) })}
       </Figure>
     </Box>
   )
@@ -32,7 +33,7 @@ export function BlockFacts({ block }: { block: RunningBlock }) {
 
 export function Points({ points, most }: { points: string[]; most?: number }) {
   return (
-    <Box component="ol" aria-label={texts.evening.points} sx={{ m: 0, pl: 2.5 }}>
+    <Box component="ol" aria-label={t('evening-points')} sx={{ m: 0, pl: 2.5 }}>
       {points.slice(0, most).map((point) => (
         <Typography component="li" key={point}>
           {point}
@@ -46,7 +47,7 @@ export function Faults({ faults }: { faults: Schemas['FaultSeen'][] }) {
   return (
     <Box component="details">
       <Typography component="summary" variant="h3" sx={{ minHeight: 28, cursor: 'pointer' }}>
-        {texts.evening.faults}
+        {t('evening-faults')}
       </Typography>
       {faults.map((fault) => (
         <Typography key={fault.see} variant="body2" sx={{ mt: 0.5 }}>
@@ -62,10 +63,10 @@ export function Cautions({ cautions }: { cautions: string[] }) {
   return (
     <Box sx={{ borderLeft: 4, borderColor: 'error.main', pl: 1 }}>
       <Typography variant="body2">
-        <strong>{texts.evening.cautions}:</strong> {cautions.join('. ')}.
+        <strong>{t('evening-cautions')}:</strong> {cautions.join('. ')}.
       </Typography>
       <Typography variant="caption" color="text.secondary">
-        {texts.evening.cautionTail}
+        {t('evening-caution-tail')}
       </Typography>
     </Box>
   )
@@ -78,14 +79,14 @@ export function BesideBlock({ block }: { block: RunningBlock }) {
   return (
     <Box
       component="section"
-      aria-label={texts.evening.beside}
+      aria-label={t('evening-beside')}
       sx={{ borderLeft: 3, borderColor: 'text.primary', pl: 1, display: 'grid', gap: 0.5 }}
     >
       <Typography variant="h3">
-        {texts.evening.beside}: {beside.title} · {texts.stage[beside.stage]}
+        {t('evening-beside')}: {beside.title} · {t(`stage-${beside.stage}`)}
       </Typography>
       <Typography variant="body2" color="text.secondary">
-        {texts.evening.stations(beside.station_sizes)}
+        {stationsSaid(beside.station_sizes)}
       </Typography>
       <FloorDrawing svg={beside.drawing} title={beside.title} height={190} />
       <Points points={beside.points} />

@@ -1,5 +1,6 @@
 // Figures stand in a condensed face with digits of one width.
 import { styled } from '@mui/material/styles'
+import { locale } from '../texts/t'
 import { FIGURE_FACE } from './theme'
 
 export const Figure = styled('span')({
@@ -8,27 +9,42 @@ export const Figure = styled('span')({
   letterSpacing: '0.01em',
 })
 
-const one = new Intl.NumberFormat(undefined, { maximumFractionDigits: 1 })
-const fine = new Intl.NumberFormat(undefined, { maximumFractionDigits: 2 })
-const percent = new Intl.NumberFormat(undefined, { style: 'percent', maximumFractionDigits: 0 })
+/** A way of writing, made anew when the reader's language is another. */
+function written<T>(make: (locale: string) => T): () => T {
+  let made: { of: string; how: T } | undefined
+  return () => {
+    const of = locale()
+    if (made?.of !== of) made = { of, how: make(of) }
+    return made.how
+  }
+}
+const numbers = (options: Intl.NumberFormatOptions) => written((of) => new Intl.NumberFormat(of, options))
+const dates = (options: Intl.DateTimeFormatOptions) => written((of) => new Intl.DateTimeFormat(of, options))
 
-export const asNumber = (value: number) => one.format(value)
+const one = numbers({ maximumFractionDigits: 1 })
+const fine = numbers({ maximumFractionDigits: 2 })
+const percent = numbers({ style: 'percent', maximumFractionDigits: 0 })
+
+export const asNumber = (value: number) => one().format(value)
 /** A result, as finely as it was read. */
-export const asResult = (value: number) => fine.format(value)
-export const asPercent = (share: number) => percent.format(share)
+export const asResult = (value: number) => fine().format(value)
+export const asPercent = (share: number) => percent().format(share)
 
 const at = (date: string) => new Date(`${date}T12:00:00`)
-const dayFormat = new Intl.DateTimeFormat(undefined, { weekday: 'short', day: 'numeric', month: 'short' })
-const longFormat = new Intl.DateTimeFormat(undefined, { weekday: 'long', day: 'numeric', month: 'long' })
-const monthFormat = new Intl.DateTimeFormat(undefined, { month: 'short', year: 'numeric' })
-const timeFormat = new Intl.DateTimeFormat(undefined, { hour: '2-digit', minute: '2-digit' })
+const day = dates({ weekday: 'short', day: 'numeric', month: 'short' })
+const longDay = dates({ weekday: 'long', day: 'numeric', month: 'long' })
+const month = dates({ month: 'short', year: 'numeric' })
+const time = dates({ hour: '2-digit', minute: '2-digit' })
+const weekday = dates({ weekday: 'short' })
 
 /** A civil date in the reader's form. */
-export const asDay = (date: string) => dayFormat.format(at(date))
-export const asLongDay = (date: string) => longFormat.format(at(date))
+export const asDay = (date: string) => day().format(at(date))
+export const asLongDay = (date: string) => longDay().format(at(date))
 /** The month of a civil date. */
-export const asMonth = (date: string) => monthFormat.format(at(date))
-export const asTime = (timestamp: string) => timeFormat.format(new Date(timestamp))
+export const asMonth = (date: string) => month().format(at(date))
+export const asTime = (timestamp: string) => time().format(new Date(timestamp))
+/** A day of the week, from 1 for Monday. */
+export const asWeekday = (nth: number) => weekday().format(at(`2029-01-0${nth}`))
 
 export const asClock = (seconds: number) => {
   const whole = Math.max(0, Math.ceil(seconds))

@@ -3,7 +3,7 @@
 import { useTheme } from '@mui/material/styles'
 import type { Level } from '../api/client'
 import { levelValues } from '../api/schema'
-import { texts } from '../texts/en'
+import { t } from '../texts/t'
 
 export const LEVELS: readonly Level[] = levelValues
 
@@ -16,7 +16,7 @@ export function LevelSteps({ level, size = 18 }: { level: Level | null | undefin
       width={size}
       height={size}
       role="img"
-      aria-label={level ? texts.level[level] : texts.noLevel}
+      aria-label={level ? t(`level-${level}`) : t('no-level')}
       style={{ flex: 'none' }}
     >
       {LEVELS.map((name, i) => {
@@ -51,7 +51,9 @@ export function LevelBand({ counts, width = 240 }: { counts: number[]; width?: n
     counts.reduce((sum, n) => sum + n, 0),
   )
   const height = 34
-  const says = LEVELS.map((level, i) => texts.levels.counts(texts.level[level], counts[i] ?? 0)).join(', ')
+  const says = LEVELS.map((level, i) =>
+    t('levels-counts', { level: t(`level-${level}`), n: counts[i] ?? 0 }),
+  ).join(', ')
   return (
     <svg
       width="100%"

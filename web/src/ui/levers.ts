@@ -14,7 +14,7 @@ import {
   tempoValues,
   touchesValues,
 } from '../api/schema'
-import { texts } from '../texts/en'
+import { said, t } from '../texts/t'
 
 /** All settings of every lever, the easier ones first. */
 export const SETTINGS: {
@@ -46,11 +46,11 @@ export const settingOf = (levers: Partial<Schemas['Levers']>, lever: LeverName):
   set(levers)[lever] ?? String(SETTINGS[lever][0])
 
 export const settingInWords = (lever: LeverName, setting: string) =>
-  (texts.settings[lever] as Record<string, string>)[setting] ?? setting
+  said(`settings-${lever}-${setting}`) ?? setting
 
 /** What one setting of the levers changes in another, in words. */
 export function changes(from: Partial<Schemas['Levers']>, to: Partial<Schemas['Levers']>): string {
   return LEVERS.filter((lever) => settingOf(from, lever) !== settingOf(to, lever))
-    .map((lever) => `${texts.lever[lever]}: ${settingInWords(lever, settingOf(to, lever))}`)
+    .map((lever) => `${t(`lever-${lever}`)}: ${settingInWords(lever, settingOf(to, lever))}`)
     .join(', ')
 }

@@ -3,11 +3,11 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import { ProblemError } from '../api/client'
-import { texts } from '../texts/en'
+import { t } from '../texts/t'
 
 /** The sentence for an error: the problem's own, or that the network is away. */
 export function sentence(error: unknown): string {
-  const says = error instanceof ProblemError ? error.problem.detail : texts.noNetwork
+  const says = error instanceof ProblemError ? error.problem.detail : t('no-network')
   return says.charAt(0).toUpperCase() + says.slice(1)
 }
 
@@ -26,7 +26,7 @@ export function ErrorNote({ error, children }: { error?: unknown; children?: Rea
 export function Loading() {
   return (
     <Typography role="status" color="text.secondary" sx={{ p: 3 }}>
-      {texts.loading}
+      {t('loading')}
     </Typography>
   )
 }

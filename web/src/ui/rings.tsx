@@ -1,7 +1,7 @@
 // States of a milestone are rings: broken dots, an arc, a ring, a ring with its middle, a ring that has come apart.
 import { useTheme } from '@mui/material/styles'
 import type { Schemas } from '../api/client'
-import { texts } from '../texts/en'
+import { t } from '../texts/t'
 
 export type State = Schemas['MilestoneState']
 export const STATES: State[] = ['not_seen', 'on_the_way', 'met', 'kept', 'slipped']
@@ -23,7 +23,7 @@ export function Ring({ state, overridden = false, size = 22, label }: Props) {
       height={size}
       viewBox="0 0 24 24"
       role="img"
-      aria-label={label ?? texts.board.state[state]}
+      aria-label={label ?? t(`board-state-${state}`)}
       style={{ flex: 'none' }}
     >
       {state === 'not_seen' && (

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { CueCaller } from '../../ui/CueCaller'
 import { NumberField, TextCell } from '../../ui/fields'
 import { ErrorNote } from '../../ui/notes'
@@ -16,7 +16,6 @@ type Cues = Schemas['CueWish']
 const CALLS = 24
 
 export function CueTrial({ cues, onChange }: { cues: Cues | null; onChange: (cues: Cues | null) => void }) {
-  const says = texts.cues
   const [words, setWords] = useState<string | null>(null)
   const [calls, setCalls] = useState<Schemas['Call'][] | null>(null)
   const [failed, setFailed] = useState<unknown>(null)
@@ -47,14 +46,14 @@ export function CueTrial({ cues, onChange }: { cues: Cues | null; onChange: (cue
         sx={{ justifySelf: 'start' }}
         onClick={() => onChange({ words: ['left', 'right'], gap_s: 5, back_s: 3 })}
       >
-        {says.add}
+        {t('cues-add')}
       </Button>
     )
   }
   return (
     <>
       <TextCell
-        label={says.words}
+        label={t('cues-words')}
         value={words ?? cues.words.join(' ')}
         onChange={(text) => {
           setWords(text)
@@ -64,13 +63,13 @@ export function CueTrial({ cues, onChange }: { cues: Cues | null; onChange: (cue
       />
       <Box sx={{ display: 'flex', gap: 0.75 }}>
         <NumberField
-          label={says.gap}
+          label={t('cues-gap')}
           value={cues.gap_s}
           onChange={(n) => n !== null && onChange({ ...cues, gap_s: n })}
           sx={{ width: 130 }}
         />
         <NumberField
-          label={says.back}
+          label={t('cues-back')}
           value={cues.back_s}
           onChange={(n) => n !== null && onChange({ ...cues, back_s: n })}
           sx={{ width: 130 }}
@@ -79,16 +78,16 @@ export function CueTrial({ cues, onChange }: { cues: Cues | null; onChange: (cue
       {calls && <CueCaller calls={calls} elapsed={elapsed} />}
       {calls && (
         <Typography variant="caption" color="text.secondary">
-          {says.sequence}: {calls.map((call) => call.word).join(', ')}
+          {t('cues-sequence')}: {calls.map((call) => call.word).join(', ')}
         </Typography>
       )}
       {failed !== null && <ErrorNote error={failed} />}
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button size="small" onClick={() => (running ? setElapsed(null) : void begin())}>
-          {running ? says.stop : says.trial}
+          {running ? t('cues-stop') : t('cues-trial')}
         </Button>
         <Button size="small" variant="text" onClick={() => onChange(null)}>
-          {says.none}
+          {t('cues-none')}
         </Button>
       </Box>
     </>

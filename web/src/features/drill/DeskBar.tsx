@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { asTime } from '../../ui/figures'
 
 interface Props {
@@ -24,34 +24,36 @@ export function DeskBar(props: Props) {
   const { title, view, changed, saving, undoable, maySave, mayCopy, onUndo, onCopy, onPutAway, onSave } =
     props
   const state = () => {
-    if (saving) return texts.plan.saving
-    if (changed) return texts.desk.keptHere
-    return view ? texts.desk.state(view.version, asTime(view.history[0]?.at ?? '')) : texts.desk.new
+    if (saving) return t('plan-saving')
+    if (changed) return t('desk-kept-here')
+    return view
+      ? t('desk-state', { version: view.version, time: asTime(view.history[0]?.at ?? '') })
+      : t('desk-new')
   }
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: { xs: 'wrap', md: 'nowrap' } }}>
       <Box sx={{ flex: 1, minWidth: 0 }}>
-        <Typography variant="h1">{title || texts.desk.untitled}</Typography>
+        <Typography variant="h1">{title || t('desk-untitled')}</Typography>
         <Typography variant="body2" color="text.secondary" role="status">
           {state()}
-          {view?.archived_at && ` · ${texts.desk.isAway}`}
+          {view?.archived_at && ` · ${t('desk-is-away')}`}
         </Typography>
       </Box>
       <Button variant="text" disabled={!undoable} onClick={onUndo}>
-        {texts.undo}
+        {t('undo')}
       </Button>
       {view && (
         <>
           <Button variant="text" onClick={onCopy} disabled={!mayCopy}>
-            {texts.desk.copy}
+            {t('desk-copy')}
           </Button>
           <Button variant="text" onClick={onPutAway}>
-            {view.archived_at ? texts.desk.bringBack : texts.desk.putAway}
+            {view.archived_at ? t('desk-bring-back') : t('desk-put-away')}
           </Button>
         </>
       )}
       <Button variant="contained" disabled={!maySave} onClick={onSave}>
-        {texts.desk.save}
+        {t('desk-save')}
       </Button>
     </Box>
   )

@@ -3,7 +3,7 @@
 import Box from '@mui/material/Box'
 import type { Schemas } from '../../api/client'
 import { sideRuleValues } from '../../api/schema'
-import { texts } from '../../texts/en'
+import { said, t } from '../../texts/t'
 import { NumberField, SelectCell } from '../../ui/fields'
 
 type Dose = Schemas['Dose']
@@ -36,16 +36,15 @@ export function DoseFields({
   dose: Dose | undefined
   onChange: (dose: Dose | null) => void
 }) {
-  const says = texts.desk
   const numbers = dose as unknown as Record<string, number | null> | undefined
   const set = (change: object) => dose && onChange({ ...dose, ...change })
   return (
     <Box sx={{ display: 'grid', gap: 1.25 }}>
       <SelectCell
-        label={says.doseKind}
-        none={says.notDone}
+        label={t('desk-dose-kind')}
+        none={t('desk-not-done')}
         value={dose?.kind ?? ''}
-        options={KINDS.map((kind) => ({ value: kind, says: says.doseKinds[kind] ?? kind }))}
+        options={KINDS.map((kind) => ({ value: kind, says: t(`desk-dose-kinds-${kind}`) }))}
         onChange={(kind) => onChange(kind ? FIRST[kind] : null)}
       />
       {dose && (
@@ -56,8 +55,8 @@ export function DoseFields({
             return (
               <NumberField
                 key={`${dose.kind} ${key}`}
-                label={says.doseNumbers[key]}
-                placeholder={optional ? says.asPath : undefined}
+                label={said(`desk-dose-numbers-${key}`) ?? key}
+                placeholder={optional ? t('desk-as-path') : undefined}
                 value={numbers?.[key] ?? null}
                 optional={optional}
                 whole={!key.endsWith('_s')}
@@ -68,9 +67,9 @@ export function DoseFields({
           })}
           {'sides' in dose && (
             <SelectCell
-              label={says.sides}
+              label={t('desk-sides')}
               value={dose.sides ?? 'each'}
-              options={SIDES.map((side) => ({ value: side, says: says.sideRules[side] }))}
+              options={SIDES.map((side) => ({ value: side, says: t(`desk-side-rules-${side}`) }))}
               onChange={(sides) => sides && set({ sides })}
               fullWidth={false}
               sx={{ width: 180 }}

@@ -4,7 +4,8 @@ import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { yesNo } from '../../texts/said'
+import { t } from '../../texts/t'
 import { Figure } from '../../ui/figures'
 import { Spoken } from '../../ui/Spoken'
 import { StageGlyph } from '../../ui/stages'
@@ -16,12 +17,15 @@ const FIVE = 5 * METRE
 export function DrillCard({ drill }: { drill: Schemas['DrillEntry'] }) {
   const { floor } = useTheme()
   const stands = [
-    texts.drills.players(drill.station.min, drill.station.max),
-    texts.drills.markers(drill.markers),
+    t('drills-players', {
+      ...drill.station,
+      alike: yesNo(drill.station.min === drill.station.max),
+    }),
+    t('drills-markers', { n: drill.markers }),
   ]
   const besides = [
-    drill.home && texts.drills.home(drill.home.width_m, drill.home.depth_m),
-    !drill.blocked && drill.cautions.length > 0 && texts.drills.care(drill.cautions.length),
+    drill.home && t('drills-home', { w: drill.home.width_m, d: drill.home.depth_m }),
+    !drill.blocked && drill.cautions.length > 0 && t('drills-care', { n: drill.cautions.length }),
   ].filter(Boolean)
   return (
     <Box
@@ -62,7 +66,7 @@ export function DrillCard({ drill }: { drill: Schemas['DrillEntry'] }) {
           {drill.title}
         </Typography>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.25, mt: 0.25 }}>
-          <Spoken as={drill.stages.map((stage) => texts.stage[stage]).join(', ')}>
+          <Spoken as={drill.stages.map((stage) => t(`stage-${stage}`)).join(', ')}>
             {drill.stages.map((stage) => (
               <StageGlyph key={stage} stage={stage} strand={drill.strand} />
             ))}
@@ -94,7 +98,7 @@ export function ScaleBar() {
         <path d={`M1 2v7h${FIVE}v-7`} fill="none" stroke="currentColor" />
       </svg>
       <Typography variant="caption" color="text.secondary">
-        {texts.drills.scale}
+        {t('drills-scale')}
       </Typography>
     </Box>
   )

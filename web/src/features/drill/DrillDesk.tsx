@@ -5,7 +5,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { ProblemError, type Schemas } from '../../api/client'
 import { nameFor } from '../../api/naming'
 import { draft } from '../../storage/remembered'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { useKeys } from '../../ui/keys'
 import { EASIEST, set } from '../../ui/levers'
 import { ErrorNote, Loading } from '../../ui/notes'
@@ -30,7 +30,7 @@ export function DrillDesk({ editable }: { editable: boolean }) {
     return editable ? (
       <Desk key="new" view={null} />
     ) : (
-      <ErrorNote error={undefined}>{texts.drills.nothing}</ErrorNote>
+      <ErrorNote error={undefined}>{t('drills-nothing')}</ErrorNote>
     )
   if (!shown.data) return <Loading />
   return editable ? (
@@ -63,7 +63,7 @@ function Desk({ view }: { view: Schemas['DrillView'] | null }) {
     void navigate(`/drills/${made.drill.id}`)
   }
   const copy = () => {
-    const title = texts.desk.copyOf(drill.title).slice(0, 60)
+    const title = t('desk-copy-of', { title: drill.title }).slice(0, 60)
     create.mutate({ ...drill, title, id: `${nameFor(title)}-${Date.now().toString(36)}` }, { onSuccess: go })
   }
   const toRung = (rung: { levers: Schemas['Levers'] } | null | undefined) =>

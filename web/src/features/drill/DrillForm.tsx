@@ -6,7 +6,8 @@ import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import type { Schemas } from '../../api/client'
 import { LONGEST } from '../../api/limits'
-import { texts } from '../../texts/en'
+import { faultSaid } from '../../texts/said'
+import { t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
 import { NumberField, SelectCell, TextCell } from '../../ui/fields'
 import { asDay, asTime } from '../../ui/figures'
@@ -32,7 +33,6 @@ interface Props {
 }
 
 export function DrillForm({ drill, view, band, errors, cautions, onBand, onChange, onTakeEarlier }: Props) {
-  const says = texts.desk
   // A drill that nobody has begun yet has no faults to be shown.
   const begun = view !== null || drill.title !== ''
   const wrong = (...places: string[]) =>
@@ -41,59 +41,59 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
   return (
     <Box
       component="aside"
-      aria-label={says.about}
+      aria-label={t('desk-about')}
       sx={{ ...PANEL, display: 'grid', gap: 1.5, alignContent: 'start' }}
     >
       <Missing errors={errors} />
-      <Part title={says.what} open wrong={wrong('/id', '/title', '/purpose', '/in_game').length}>
+      <Part title={t('desk-what')} open wrong={wrong('/id', '/title', '/purpose', '/in_game').length}>
         <TextCell
-          label={says.title}
+          label={t('desk-title')}
           longest={LONGEST.Drill.title}
           value={drill.title}
           onChange={(title) => onChange({ title })}
         />
         <TextCell
-          label={says.purpose}
+          label={t('desk-purpose')}
           longest={LONGEST.Drill.purpose}
           value={drill.purpose}
           multiline
           onChange={(purpose) => onChange({ purpose })}
         />
         <TextCell
-          label={says.inGame}
+          label={t('desk-in-game')}
           longest={LONGEST.Drill.in_game}
           value={drill.in_game}
           multiline
           onChange={(in_game) => onChange({ in_game })}
         />
       </Part>
-      <Part title={says.points} open wrong={wrong('/points').length}>
+      <Part title={t('desk-points')} open wrong={wrong('/points').length}>
         <TextCell
-          label={says.pointsHint}
+          label={t('desk-points-hint')}
           value={drill.points.join('\n')}
           multiline
           minRows={3}
           onChange={(text) => onChange({ points: text === '' ? [] : lines(text) })}
         />
       </Part>
-      <Part title={says.doses} open wrong={wrong('/doses', '/station').length}>
+      <Part title={t('desk-doses')} open wrong={wrong('/doses', '/station').length}>
         <Doses drill={drill} band={band} onBand={onBand} onChange={onChange} />
       </Part>
-      <Part title={says.serves} wrong={wrong('/serves', '/strands', '/surfaces').length}>
+      <Part title={t('desk-serves')} wrong={wrong('/serves', '/strands', '/surfaces').length}>
         <ServesFields drill={drill} onChange={onChange} />
       </Part>
-      <Part title={says.faults} wrong={wrong('/faults').length}>
+      <Part title={t('desk-faults')} wrong={wrong('/faults').length}>
         <Faults drill={drill} onChange={onChange} />
       </Part>
-      <Part title={says.hardness} wrong={wrong('/difficulty', '/rungs', '/touches').length}>
+      <Part title={t('desk-hardness')} wrong={wrong('/difficulty', '/rungs', '/touches').length}>
         <Hardness drill={drill} onChange={onChange} />
       </Part>
-      <Part title={says.cautions} wrong={wrong('/cautions').length}>
+      <Part title={t('desk-cautions')} wrong={wrong('/cautions').length}>
         <Choice
-          label={says.cautions}
+          label={t('desk-cautions')}
           options={CAUTIONS}
           chosen={drill.cautions}
-          says={(tag) => texts.drills.cautionTags[tag]}
+          says={(tag) => t(`drills-caution-tags-${tag}`)}
           onToggle={(tag) => onChange({ cautions: toggled(drill.cautions, tag) })}
         />
         {cautions.map((text) => (
@@ -102,17 +102,17 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
           </Typography>
         ))}
         <Typography variant="caption" color="text.secondary">
-          {texts.evening.cautionTail}
+          {t('evening-caution-tail')}
         </Typography>
       </Part>
-      <Part title={says.homeAndKit} wrong={wrong('/home', '/stand_ins').length}>
+      <Part title={t('desk-home-and-kit')} wrong={wrong('/home', '/stand_ins').length}>
         <HomeAndKit drill={drill} onChange={onChange} />
       </Part>
-      <Part title={says.cues} wrong={wrong('/cues').length}>
+      <Part title={t('desk-cues')} wrong={wrong('/cues').length}>
         <CueTrial cues={drill.cues ?? null} onChange={(cues) => onChange({ cues })} />
       </Part>
       {view && (
-        <Part title={says.history}>
+        <Part title={t('desk-history')}>
           <History view={view} onTakeEarlier={onTakeEarlier} />
         </Part>
       )}
@@ -122,18 +122,19 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
 
 /** What must be mended before the drill can be saved; what is wrong with the layout is said in the layout. */
 function Missing({ errors }: { errors: Schemas['InputError'][] }) {
-  const says = texts.desk
   const other = errors.filter((error) => !error.pointer.startsWith('/layout'))
   if (other.length === 0) return null
   return (
     <Box role="status">
-      <Typography variant="h3">{says.beforeSaving(other.length)}</Typography>
+      <Typography variant="h3">{t('desk-before-saving', { n: other.length })}</Typography>
       {other.slice(0, 3).map((error, i) => (
         <Typography key={i} variant="body2" color="error">
-          {says.inWords(error.pointer, error.detail)}
+          {faultSaid(error)}
         </Typography>
       ))}
-      {other.length > 3 && <Typography variant="body2">{says.moreFaults(other.length - 3)}</Typography>}
+      {other.length > 3 && (
+        <Typography variant="body2">{t('desk-more-faults', { n: other.length - 3 })}</Typography>
+      )}
     </Box>
   )
 }
@@ -149,16 +150,15 @@ interface DosesProps extends FieldsProps {
 }
 
 function Doses({ drill, band, onBand, onChange }: DosesProps) {
-  const says = texts.desk
   const bands = useBands()
   return (
     <>
       <SelectCell
-        label={says.band}
+        label={t('desk-band')}
         value={band}
         options={(bands.data ?? []).map((kept) => ({
           value: kept.band.id,
-          says: says.bandDoes(kept.band.name, drill.doses[kept.band.id] !== undefined),
+          says: drill.doses[kept.band.id] ? kept.band.name : t('desk-no-dose-in', { band: kept.band.name }),
         }))}
         onChange={onBand}
       />
@@ -167,13 +167,13 @@ function Doses({ drill, band, onBand, onChange }: DosesProps) {
         onChange={(dose) => onChange({ doses: withDose(drill.doses, band, dose) })}
       />
       <Typography variant="body2" color="text.secondary">
-        {says.station}
+        {t('desk-station')}
       </Typography>
       <Box sx={{ display: 'flex', gap: 0.75 }}>
         {(['min', 'usual', 'max', 'working'] as const).map((key) => (
           <NumberField
             key={key}
-            label={says.stationOf[key]}
+            label={t(`desk-station-of-${key}`)}
             value={drill.station[key]}
             whole
             onChange={(n) => n !== null && n >= 0 && onChange({ station: { ...drill.station, [key]: n } })}
@@ -191,7 +191,6 @@ function withDose(doses: Drill['doses'], band: string, dose: Schemas['Dose'] | n
 
 function Faults({ drill, onChange }: FieldsProps) {
   const { floor } = useTheme()
-  const says = texts.desk
   return (
     <>
       {drill.faults.map((fault, i) => (
@@ -199,7 +198,7 @@ function Faults({ drill, onChange }: FieldsProps) {
           {(['see', 'why', 'say'] as const).map((key) => (
             <TextCell
               key={key}
-              label={says.fault[key]}
+              label={t(`desk-fault-${key}`)}
               value={fault[key]}
               onChange={(text) =>
                 onChange({
@@ -214,7 +213,7 @@ function Faults({ drill, onChange }: FieldsProps) {
             sx={{ justifySelf: 'start' }}
             onClick={() => onChange({ faults: drill.faults.filter((_, n) => n !== i) })}
           >
-            {says.takeOut}
+            {t('desk-take-out')}
           </Button>
         </Box>
       ))}
@@ -222,26 +221,25 @@ function Faults({ drill, onChange }: FieldsProps) {
         size="small"
         onClick={() => onChange({ faults: [...drill.faults, { see: '', why: '', say: '' }] })}
       >
-        {says.addFault}
+        {t('desk-add-fault')}
       </Button>
     </>
   )
 }
 
 function Hardness({ drill, onChange }: FieldsProps) {
-  const says = texts.desk
   return (
     <>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
         <NumberField
-          label={says.base}
+          label={t('desk-base')}
           value={drill.difficulty}
           onChange={(difficulty) => difficulty !== null && onChange({ difficulty })}
         />
         {STAGES.map((stage) => (
           <NumberField
             key={stage}
-            label={says.cadence(texts.stage[stage])}
+            label={t('desk-cadence', { stage: t(`stage-${stage}`) })}
             value={drill.touches_per_s[stage] ?? null}
             optional
             onChange={(n) => onChange({ touches_per_s: withCadence(drill.touches_per_s, stage, n) })}
@@ -249,7 +247,7 @@ function Hardness({ drill, onChange }: FieldsProps) {
         ))}
       </Box>
       <Typography variant="caption" color="text.secondary">
-        {says.cadenceSays}
+        {t('desk-cadence-says')}
       </Typography>
     </>
   )
@@ -269,20 +267,19 @@ interface HistoryProps {
 }
 
 function History({ view, onTakeEarlier }: HistoryProps) {
-  const says = texts.desk
   return (
     <>
       {view.editions.length > 0 && (
-        <Typography variant="body2">{says.inEditions(view.editions.join('; '))}</Typography>
+        <Typography variant="body2">{t('desk-in-editions', { names: view.editions.join('; ') })}</Typography>
       )}
       {view.history.map((saved) => (
         <Box key={saved.version} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
           <Typography variant="body2" sx={{ flex: 1 }}>
-            {says.saved(
-              saved.version,
-              saved.by ?? says.cameWith,
-              `${asDay(saved.at.slice(0, 10))} ${asTime(saved.at)}`,
-            )}
+            {t('desk-saved', {
+              version: saved.version,
+              by: saved.by ?? t('desk-came-with'),
+              at: `${asDay(saved.at.slice(0, 10))} ${asTime(saved.at)}`,
+            })}
           </Typography>
           {saved.version !== view.version && (
             <Button
@@ -290,7 +287,7 @@ function History({ view, onTakeEarlier }: HistoryProps) {
               variant="text"
               onClick={() => void earlierDrill(view.drill.id, saved.version).then(onTakeEarlier)}
             >
-              {says.takeThis}
+              {t('desk-take-this')}
             </Button>
           )}
         </Box>

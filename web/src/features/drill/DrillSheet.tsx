@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { Link, useOutletContext } from 'react-router'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { Cautions, Faults, Points } from '../../ui/block'
 import { FloorDrawing } from '../../ui/FloorDrawing'
 import { EASIEST } from '../../ui/levers'
@@ -33,7 +33,7 @@ export function DrillSheet({ drill }: { drill: Drill }) {
         size="small"
         sx={{ justifySelf: 'start', ml: -1.5 }}
       >
-        {texts.drills.backToAll}
+        {t('drills-back-to-all')}
       </Button>
       <Typography variant="h1">{drill.title}</Typography>
       <Typography>{drill.purpose}</Typography>
@@ -60,7 +60,7 @@ export function DrillSheet({ drill }: { drill: Drill }) {
       <FitLine ground={ground} grounds={grounds} floor={data?.floor} onGround={setGround} />
       <Faults faults={drill.faults} />
       <Typography variant="body2" color="text.secondary">
-        {texts.evening.inGame}: {drill.in_game}
+        {t('evening-in-game')}: {drill.in_game}
       </Typography>
     </Box>
   )

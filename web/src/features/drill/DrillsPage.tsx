@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography'
 import { useEffect, useRef, useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { useKeys } from '../../ui/keys'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { COLUMN } from '../../ui/placing'
@@ -77,23 +77,23 @@ export function DrillsPage({ editable }: { editable: boolean }) {
       >
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap', mb: 1 }}>
           <Typography variant="h1" role="status" sx={{ flex: 1 }}>
-            {found.data ? texts.drills.found(found.data.length) : texts.places.drills}
+            {found.data ? t('drills-found', { n: found.data.length }) : t('places-drills')}
           </Typography>
           <ScaleBar />
           {editable && (
             <>
               <Button component={Link} to="/drills/bands" variant="text">
-                {texts.bands.title}
+                {t('bands-title')}
               </Button>
               <Button component={Link} to="/drills/new">
-                {texts.drills.write}
+                {t('drills-write')}
               </Button>
             </>
           )}
         </Box>
         {found.isError && <ErrorNote error={found.error} />}
         {found.isPending && <Loading />}
-        {found.data?.length === 0 && <Typography>{texts.drills.nothing}</Typography>}
+        {found.data?.length === 0 && <Typography>{t('drills-nothing')}</Typography>}
         <Box ref={shelf} onKeyDown={(event) => step(event, shelf.current)}>
           {STRANDS.map((strand) => (
             <Shelf
@@ -131,10 +131,10 @@ function step(event: React.KeyboardEvent, shelf: HTMLElement | null) {
 function Shelf({ strand, drills }: { strand: Entry['strand']; drills: Entry[] }) {
   if (drills.length === 0) return null
   return (
-    <Box component="section" aria-label={texts.strand[strand]} sx={{ mb: 2.5 }}>
+    <Box component="section" aria-label={t(`strand-${strand}`)} sx={{ mb: 2.5 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: 0.75 }}>
         <StrandSwatch strand={strand} />
-        <Typography variant="h2">{texts.strand[strand]}</Typography>
+        <Typography variant="h2">{t(`strand-${strand}`)}</Typography>
         <Typography color="text.secondary">{drills.length}</Typography>
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'stretch' }}>

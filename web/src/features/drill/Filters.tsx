@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
 import { NumberField, SelectCell, TextCell } from '../../ui/fields'
 import { COLUMN } from '../../ui/placing'
@@ -24,12 +24,11 @@ interface Props {
 
 export function Filters({ wanted, onWant, onDone }: Props) {
   const { floor } = useTheme()
-  const says = texts.drills
   const [more, setMore] = useState(false)
   return (
     <Box
       role="search"
-      aria-label={says.search}
+      aria-label={t('drills-search')}
       className="no-print"
       onKeyDown={(event) => {
         if (event.key === 'Enter' && event.target instanceof HTMLInputElement) {
@@ -49,20 +48,20 @@ export function Filters({ wanted, onWant, onDone }: Props) {
     >
       <TextCell
         id="drill-words"
-        label={says.words}
-        placeholder={says.wordsHint}
+        label={t('drills-words')}
+        placeholder={t('drills-words-hint')}
         value={wanted.text ?? ''}
         onChange={(text) => onWant({ text })}
       />
       <Choice
         framed
-        label={says.strand}
+        label={t('drills-strand')}
         options={STRANDS}
         chosen={wanted.strand ? [wanted.strand] : []}
         says={(strand) => (
           <>
             <StrandSwatch strand={strand} width={32} />
-            {texts.strand[strand]}
+            {t(`strand-${strand}`)}
           </>
         )}
         onToggle={(strand) => onWant({ strand: wanted.strand === strand ? null : strand })}
@@ -73,7 +72,7 @@ export function Filters({ wanted, onWant, onDone }: Props) {
         onClick={() => setMore(!more)}
         sx={{ display: { md: 'none' }, justifySelf: 'start', ml: -1.5 }}
       >
-        {more ? says.fewerWishes : says.moreWishes}
+        {more ? t('drills-fewer-wishes') : t('drills-more-wishes')}
       </Button>
       {/* On a phone the drills come first: what is wished for seldom waits behind a word. */}
       <Box sx={{ display: { xs: more ? 'grid' : 'none', md: 'grid' }, gap: 1.5 }}>
@@ -85,11 +84,11 @@ export function Filters({ wanted, onWant, onDone }: Props) {
           onClick={() => onWant(Object.fromEntries(Object.keys(wanted).map((key) => [key, null])))}
           sx={{ justifySelf: 'start' }}
         >
-          {says.everything}
+          {t('drills-everything')}
         </Button>
       )}
       <Typography variant="caption" color="text.secondary" sx={{ display: { xs: 'none', md: 'block' } }}>
-        {says.keys}
+        {t('drills-keys')}
       </Typography>
     </Box>
   )
@@ -98,19 +97,18 @@ export function Filters({ wanted, onWant, onDone }: Props) {
 /** What is wished for beside words and strand. */
 function MoreFilters({ wanted, onWant }: Pick<Props, 'wanted' | 'onWant'>) {
   const skills = useSkills()
-  const says = texts.drills
   return (
     <>
       <Choice
-        label={says.stage}
+        label={t('drills-stage')}
         options={STAGES}
         chosen={wanted.stage ? [wanted.stage] : []}
-        says={(stage) => texts.stage[stage]}
+        says={(stage) => t(`stage-${stage}`)}
         onToggle={(stage) => onWant({ stage: wanted.stage === stage ? null : stage })}
       />
       <SelectCell
-        label={says.skill}
-        none={says.any}
+        label={t('drills-skill')}
+        none={t('drills-any')}
         value={wanted.skill ?? ''}
         options={(skills.data ?? [])
           .filter((skill) => !wanted.strand || skill.strand === wanted.strand)
@@ -119,24 +117,24 @@ function MoreFilters({ wanted, onWant }: Pick<Props, 'wanted' | 'onWant'>) {
       />
       <SizeFilters wanted={wanted} onWant={onWant} />
       <SelectCell
-        label={says.surface}
-        none={says.any}
+        label={t('drills-surface')}
+        none={t('drills-any')}
         value={wanted.surface ?? ''}
-        options={SURFACES.map((surface) => ({ value: surface, says: says.surfaces[surface] }))}
+        options={SURFACES.map((surface) => ({ value: surface, says: t(`drills-surfaces-${surface}`) }))}
         onChange={(surface) => onWant({ surface })}
       />
       <SelectCell
-        label={says.without}
-        none={says.noMatter}
+        label={t('drills-without')}
+        none={t('drills-no-matter')}
         value={wanted.without ?? ''}
-        options={CAUTIONS.map((caution) => ({ value: caution, says: says.cautionTags[caution] }))}
+        options={CAUTIONS.map((caution) => ({ value: caution, says: t(`drills-caution-tags-${caution}`) }))}
         onChange={(without) => onWant({ without })}
       />
       <Choice
-        label={says.where}
+        label={t('drills-where')}
         options={SWITCHES}
         chosen={SWITCHES.filter((key) => wanted[key])}
-        says={(key) => says.switches[key]}
+        says={(key) => t(`drills-switches-${key}`)}
         onToggle={(key) => onWant({ [key]: wanted[key] ? null : 'true' })}
       />
     </>
@@ -146,20 +144,19 @@ function MoreFilters({ wanted, onWant }: Pick<Props, 'wanted' | 'onWant'>) {
 /** For whom, how long, and on how much floor. */
 function SizeFilters({ wanted, onWant }: Pick<Props, 'wanted' | 'onWant'>) {
   const bands = useBands()
-  const says = texts.drills
   const count = (value: number | null) => (value === null ? null : String(value))
   return (
     <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
       <SelectCell
-        label={says.band}
-        none={says.any}
+        label={t('drills-band')}
+        none={t('drills-any')}
         value={wanted.band ?? ''}
         options={(bands.data ?? []).map(({ band }) => ({ value: band.id, says: band.name }))}
         onChange={(band) => onWant({ band, ...(band === '' && { minutes: null }) })}
       />
       <NumberField
-        label={says.minutes}
-        title={wanted.band ? undefined : says.minutesNeedBand}
+        label={t('drills-minutes')}
+        title={wanted.band ? undefined : t('drills-minutes-need-band')}
         disabled={!wanted.band}
         optional
         whole
@@ -168,7 +165,7 @@ function SizeFilters({ wanted, onWant }: Pick<Props, 'wanted' | 'onWant'>) {
         sx={{ width: '100%' }}
       />
       <NumberField
-        label={says.atStation}
+        label={t('drills-at-station')}
         optional
         whole
         value={wanted.players ?? null}
@@ -176,7 +173,7 @@ function SizeFilters({ wanted, onWant }: Pick<Props, 'wanted' | 'onWant'>) {
         sx={{ width: '100%' }}
       />
       <NumberField
-        label={says.mostMarkers}
+        label={t('drills-most-markers')}
         optional
         whole
         value={wanted.markers ?? null}
@@ -184,14 +181,14 @@ function SizeFilters({ wanted, onWant }: Pick<Props, 'wanted' | 'onWant'>) {
         sx={{ width: '100%' }}
       />
       <NumberField
-        label={says.wide}
+        label={t('drills-wide')}
         optional
         value={wanted.width_m ?? null}
         onChange={(n) => onWant({ width_m: count(n) })}
         sx={{ width: '100%' }}
       />
       <NumberField
-        label={says.deep}
+        label={t('drills-deep')}
         optional
         value={wanted.depth_m ?? null}
         onChange={(n) => onWant({ depth_m: count(n) })}

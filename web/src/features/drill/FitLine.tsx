@@ -2,7 +2,8 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { stationsSaid } from '../../texts/said'
+import { t } from '../../texts/t'
 import { NumberField, SelectCell } from '../../ui/fields'
 import { asNumber, asPercent } from '../../ui/figures'
 import type { Ground } from './queries'
@@ -15,7 +16,6 @@ interface Props {
 }
 
 export function FitLine({ ground, grounds, floor, onGround }: Props) {
-  const says = texts.desk
   const known =
     Object.entries(grounds).find(
       ([, g]) => g.width_m === ground.width_m && g.depth_m === ground.depth_m,
@@ -24,8 +24,8 @@ export function FitLine({ ground, grounds, floor, onGround }: Props) {
   return (
     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
       <SelectCell
-        label={says.ground}
-        none={says.ownGround}
+        label={t('desk-ground')}
+        none={t('desk-own-ground')}
         value={known}
         options={Object.keys(grounds).map((name) => ({ value: name, says: name }))}
         onChange={(name) => grounds[name] && onGround(grounds[name])}
@@ -33,26 +33,26 @@ export function FitLine({ ground, grounds, floor, onGround }: Props) {
         sx={{ width: 150 }}
       />
       <NumberField
-        label={says.wide}
+        label={t('desk-wide')}
         value={ground.width_m}
         onChange={(n) => n !== null && set({ width_m: n })}
         sx={{ width: 74 }}
       />
       <NumberField
-        label={says.deep}
+        label={t('desk-deep')}
         value={ground.depth_m}
         onChange={(n) => n !== null && set({ depth_m: n })}
         sx={{ width: 74 }}
       />
       <NumberField
-        label={says.squad}
+        label={t('desk-squad')}
         value={ground.squad}
         whole
         onChange={(n) => n !== null && set({ squad: n })}
         sx={{ width: 74 }}
       />
       <NumberField
-        label={says.bag}
+        label={t('desk-bag')}
         value={ground.markers}
         whole
         onChange={(n) => n !== null && set({ markers: n })}
@@ -65,11 +65,11 @@ export function FitLine({ ground, grounds, floor, onGround }: Props) {
           </Typography>
           <Typography variant="body2" color="text.secondary">
             {floor.fit.nearest
-              ? says.nearest(floor.fit.nearest.says)
-              : says.working(
-                  asPercent(floor.fit.working_share),
-                  texts.evening.stations(floor.fit.station_sizes),
-                )}
+              ? t('desk-nearest', { says: floor.fit.nearest.says })
+              : t('desk-working', {
+                  share: asPercent(floor.fit.working_share),
+                  stations: stationsSaid(floor.fit.station_sizes),
+                })}
           </Typography>
         </Box>
       )}
@@ -78,15 +78,14 @@ export function FitLine({ ground, grounds, floor, onGround }: Props) {
 }
 
 function fitSays(fit: Schemas['Fit'], ground: Ground): string {
-  const says = texts.desk
-  if (fit.misfit) return says.misfit(fit.misfit)
+  if (fit.misfit) return t('desk-misfit', { says: fit.misfit })
   const spare = fit.spare_m ?? 0
-  return says.fits(
-    ground.squad,
-    fit.stations_needed,
-    fit.markers_needed,
-    asNumber(ground.width_m),
-    asNumber(ground.depth_m),
-    asNumber(spare),
-  )
+  return t('desk-fits', {
+    squad: ground.squad,
+    stations: fit.stations_needed,
+    markers: fit.markers_needed,
+    wide: asNumber(ground.width_m),
+    deep: asNumber(ground.depth_m),
+    spare: asNumber(spare),
+  })
 }

@@ -1,7 +1,7 @@
 // Whether a drill can be done at home, and what stands in for kit that is missing.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
 import { NumberField, TextCell } from '../../ui/fields'
 import type { Drill } from './queries'
@@ -12,26 +12,25 @@ interface Props {
 }
 
 export function HomeAndKit({ drill, onChange }: Props) {
-  const says = texts.desk
   const home = drill.home ?? null
   return (
     <>
       <Choice
-        label={says.home}
+        label={t('desk-home')}
         options={['home'] as const}
         chosen={home ? ['home'] : []}
-        says={() => says.home}
+        says={() => t('desk-home')}
         onToggle={() => onChange({ home: home ? null : { width_m: 2, depth_m: 2 } })}
       />
       {home && (
         <Box sx={{ display: 'flex', gap: 0.75 }}>
           <NumberField
-            label={says.wide}
+            label={t('desk-wide')}
             value={home.width_m}
             onChange={(n) => n !== null && onChange({ home: { ...home, width_m: n } })}
           />
           <NumberField
-            label={says.deep}
+            label={t('desk-deep')}
             value={home.depth_m}
             onChange={(n) => n !== null && onChange({ home: { ...home, depth_m: n } })}
           />
@@ -40,14 +39,14 @@ export function HomeAndKit({ drill, onChange }: Props) {
       {drill.stand_ins.map((stand, i) => (
         <Box key={i} sx={{ display: 'grid', gridTemplateColumns: '1fr 1.4fr auto', gap: 0.75 }}>
           <TextCell
-            label={says.missing}
+            label={t('desk-missing')}
             value={stand.kit}
             onChange={(kit) =>
               onChange({ stand_ins: drill.stand_ins.map((each, n) => (n === i ? { ...each, kit } : each)) })
             }
           />
           <TextCell
-            label={says.instead}
+            label={t('desk-instead')}
             value={stand.instead}
             onChange={(instead) =>
               onChange({
@@ -61,7 +60,7 @@ export function HomeAndKit({ drill, onChange }: Props) {
             sx={{ minWidth: 0 }}
             onClick={() => onChange({ stand_ins: drill.stand_ins.filter((_, n) => n !== i) })}
           >
-            {says.takeOut}
+            {t('desk-take-out')}
           </Button>
         </Box>
       ))}
@@ -69,7 +68,7 @@ export function HomeAndKit({ drill, onChange }: Props) {
         size="small"
         onClick={() => onChange({ stand_ins: [...drill.stand_ins, { kit: '', instead: '' }] })}
       >
-        {says.addStandIn}
+        {t('desk-add-stand-in')}
       </Button>
     </>
   )

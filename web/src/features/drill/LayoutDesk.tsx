@@ -4,7 +4,8 @@ import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { kitSaid, rolesSaid } from '../../texts/said'
+import { t } from '../../texts/t'
 import { FloorDrawing } from '../../ui/FloorDrawing'
 import { LayoutEditor } from './LayoutEditor'
 import type { Drill } from './queries'
@@ -53,7 +54,7 @@ export function LayoutDesk({ drill, desk, onChange }: Props) {
         {desk?.floor && <Measured measures={desk.floor.measures} paces={desk.floor.in_paces} />}
         {desk && !desk.floor && (
           <Typography variant="body2" color="text.secondary" sx={{ textAlign: 'center' }}>
-            {texts.desk.asFar}
+            {t('desk-as-far')}
           </Typography>
         )}
       </Box>
@@ -63,17 +64,19 @@ export function LayoutDesk({ drill, desk, onChange }: Props) {
 
 /** What the core has measured of one station. */
 function Measured({ measures, paces }: { measures: Schemas['Measures']; paces: Schemas['InPaces'] }) {
-  const says = texts.desk
   const colours = Object.entries(measures.markers.by_colour).map(([colour, n]) =>
-    texts.evening.markers(n, colour),
+    t('evening-markers', { n, colour, name: colour }),
   )
-  const kit = says.kit(measures.kit.balls, measures.kit.goals, measures.kit.walls)
-  const { players, servers, defenders } = measures.roles
   const facts = [
-    says.footprint(measures.footprint.width_m, measures.footprint.depth_m, paces),
+    t('desk-footprint', {
+      w: measures.footprint.width_m,
+      d: measures.footprint.depth_m,
+      width: paces.width,
+      depth: paces.depth,
+    }),
     ...colours,
-    ...kit,
-    ...says.roles(players, servers, defenders),
+    ...kitSaid(measures.kit),
+    ...rolesSaid(measures.roles),
   ]
   return (
     <Box sx={{ textAlign: 'center' }}>
@@ -81,7 +84,12 @@ function Measured({ measures, paces }: { measures: Schemas['Measures']; paces: S
       <Typography variant="caption" color="text.secondary">
         {measures.paths
           .map((path) =>
-            says.path(says.pathKind[path.kind], path.length_m, path.direction_changes, path.turning_deg),
+            t('desk-path', {
+              kind: t(`desk-path-kind-${path.kind}`),
+              length: path.length_m,
+              changes: path.direction_changes,
+              turning: Math.round(path.turning_deg),
+            }),
           )
           .join(' · ')}
       </Typography>

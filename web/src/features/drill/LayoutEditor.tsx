@@ -5,7 +5,7 @@ import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { useRef, useState } from 'react'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { NOTATION_FACE } from '../../ui/theme'
 
 /** Lines are all as high as this, so that marks beside the text stand where they belong. */
@@ -57,7 +57,7 @@ export function LayoutEditor({ text, faults, line, readOnly, onChange, onLine }:
           <Box
             component="textarea"
             ref={area}
-            aria-label={texts.desk.layout}
+            aria-label={t('desk-layout')}
             aria-invalid={faults.length > 0}
             aria-describedby="layout-faults"
             value={text}
@@ -204,18 +204,18 @@ function FaultList({ faults, onGo }: FaultListProps) {
           sx={{ display: 'block', textAlign: 'left', width: '100%', py: 0.25 }}
         >
           <Typography variant="body2" color="error">
-            <strong>{texts.desk.place(fault.line, fault.column)}</strong>{' '}
-            {texts.desk.expected(fault.expected)}
+            <strong>{t('desk-place', { line: fault.line, column: fault.column })}</strong>{' '}
+            {t('desk-expected', { what: fault.expected })}
             {fault.mend && `: ${fault.mend}`}
           </Typography>
         </ButtonBase>
       ))}
       {faults.length > 4 && (
-        <Typography variant="body2">{texts.desk.moreFaults(faults.length - 4)}</Typography>
+        <Typography variant="body2">{t('desk-more-faults', { n: faults.length - 4 })}</Typography>
       )}
       {faults.length === 0 && (
         <Typography variant="body2" color="text.secondary">
-          {texts.desk.reads}
+          {t('desk-reads')}
         </Typography>
       )}
     </Box>

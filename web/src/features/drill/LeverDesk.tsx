@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { LEVERS, type LeverName } from '../../ui/levers'
 import { offeredBy } from './drill'
 import { LeverRow } from './LeverRow'
@@ -40,7 +40,7 @@ export function LeverDesk({ drill, desk, levers, success, onLevers, onSuccess, o
       />
       <Box sx={{ display: 'flex', gap: 1, mt: 0.5 }}>
         <Button variant="text" size="small" aria-pressed={offering} onClick={() => setOffering(!offering)}>
-          {offering ? texts.desk.offered : texts.desk.offer}
+          {offering ? t('desk-offered') : t('desk-offer')}
         </Button>
         <RungButton drill={drill} levers={levers} onChange={onChange} />
       </Box>
@@ -68,7 +68,7 @@ function RungButton({
       onClick={() => onChange({ rungs })}
       disabled={is && drill.rungs.length === 1}
     >
-      {is ? texts.desk.noRung : texts.desk.makeRung}
+      {is ? t('desk-no-rung') : t('desk-make-rung')}
     </Button>
   )
 }

@@ -5,7 +5,7 @@ import ButtonBase from '@mui/material/ButtonBase'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { NumberField } from '../../ui/fields'
 import { asNumber, Figure } from '../../ui/figures'
 import { changes, LEVERS, type LeverName, SETTINGS, set, settingInWords, settingOf } from '../../ui/levers'
@@ -37,24 +37,27 @@ export function LeverRow({
   onOffer,
   onSuccess,
 }: Props) {
-  const says = texts.desk
   const shown = LEVERS.filter((lever) => offering || offeredBy(drill, lever).length > 0)
   const proposal = desk.proposal
   return (
-    <Box role="group" aria-label={says.levers} sx={{ display: 'grid', gap: 0.75 }}>
+    <Box role="group" aria-label={t('desk-levers')} sx={{ display: 'grid', gap: 0.75 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25, flexWrap: 'wrap' }}>
         <Button
           disabled={!desk.one_down}
           onClick={() => desk.one_down && onSet(set(desk.one_down.levers))}
           title={desk.one_down ? changes(levers, desk.one_down.levers) : undefined}
         >
-          {says.oneDown}
+          {t('desk-one-down')}
         </Button>
-        <Box role="status" aria-label={says.rung} sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+        <Box
+          role="status"
+          aria-label={t('desk-rung')}
+          sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}
+        >
           <StageGlyph stage={desk.stage} strand={strand} />
-          <Typography sx={{ fontWeight: 650 }}>{texts.stage[desk.stage]}</Typography>
+          <Typography sx={{ fontWeight: 650 }}>{t(`stage-${desk.stage}`)}</Typography>
           <Figure sx={{ fontSize: '1.25rem', fontWeight: 600 }}>
-            {says.difficulty(asNumber(desk.difficulty))}
+            {t('desk-difficulty', { n: asNumber(desk.difficulty) })}
           </Figure>
         </Box>
         <Button
@@ -62,11 +65,11 @@ export function LeverRow({
           onClick={() => desk.one_up && onSet(set(desk.one_up.levers))}
           title={desk.one_up ? changes(levers, desk.one_up.levers) : undefined}
         >
-          {says.oneUp}
+          {t('desk-one-up')}
         </Button>
         <Ladder ladder={desk.ladder} now={desk.difficulty} strand={strand} onSet={onSet} />
         <NumberField
-          label={says.success}
+          label={t('desk-success')}
           value={success}
           optional
           whole
@@ -76,15 +79,15 @@ export function LeverRow({
         {success !== null && (
           <Typography variant="body2">
             {proposal
-              ? says.proposes(
-                  texts.lever[proposal.lever],
-                  settingInWords(proposal.lever, settingOf(proposal.levers, proposal.lever)),
-                  asNumber(proposal.difficulty),
-                )
-              : says.stays}
+              ? t('desk-proposes', {
+                  lever: t(`lever-${proposal.lever}`),
+                  setting: settingInWords(proposal.lever, settingOf(proposal.levers, proposal.lever)),
+                  difficulty: asNumber(proposal.difficulty),
+                })
+              : t('desk-stays')}
             {proposal && (
               <Button size="small" variant="text" onClick={() => onSet(set(proposal.levers))}>
-                {says.doSo}
+                {t('desk-do-so')}
               </Button>
             )}
           </Typography>
@@ -103,7 +106,7 @@ export function LeverRow({
           />
         ))}
       </Box>
-      {shown.length === 0 && <Typography variant="body2">{says.noLevers}</Typography>}
+      {shown.length === 0 && <Typography variant="body2">{t('desk-no-levers')}</Typography>}
     </Box>
   )
 }
@@ -124,11 +127,11 @@ function Lever({ lever, drill, levers, offering, onSet, onOffer }: LeverProps) {
   return (
     <Box
       role="group"
-      aria-label={texts.lever[lever]}
+      aria-label={t(`lever-${lever}`)}
       sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}
     >
       <Typography variant="body2" color="text.secondary">
-        {texts.lever[lever]}
+        {t(`lever-${lever}`)}
       </Typography>
       <Box
         sx={{
@@ -180,13 +183,16 @@ function Ladder({
   return (
     <Box
       role="group"
-      aria-label={texts.desk.ladder}
+      aria-label={t('desk-ladder')}
       sx={{ display: 'flex', alignItems: 'flex-end', gap: 0.25 }}
     >
       {ladder.map((step, i) => (
         <ButtonBase
           key={i}
-          aria-label={texts.desk.rungAt(texts.stage[step.stage], asNumber(step.difficulty))}
+          aria-label={t('desk-rung-at', {
+            stage: t(`stage-${step.stage}`),
+            difficulty: asNumber(step.difficulty),
+          })}
           aria-pressed={Math.abs(step.difficulty - now) < 1e-6}
           onClick={() => onSet(set(step.levers))}
           sx={{

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
 import { NumberField, SelectCell } from '../../ui/fields'
 import { STAGES } from '../../ui/stages'
@@ -19,7 +19,6 @@ interface Props {
 
 export function ServesFields({ drill, onChange }: Props) {
   const skills = useSkills()
-  const says = texts.desk
   const named = (id: string) => skills.data?.find((skill) => skill.id === id)?.name ?? id
   const free = (skills.data ?? []).filter(
     (skill) => !drill.serves.some((serves) => serves.skill === skill.id),
@@ -37,14 +36,14 @@ export function ServesFields({ drill, onChange }: Props) {
               variant="text"
               onClick={() => onChange({ serves: drill.serves.filter((_, n) => n !== i) })}
             >
-              {says.takeOut}
+              {t('desk-take-out')}
             </Button>
           </Box>
           <Choice
             label={named(serves.skill)}
             options={STAGES}
             chosen={serves.stages}
-            says={(stage) => texts.stage[stage]}
+            says={(stage) => t(`stage-${stage}`)}
             onToggle={(stage) =>
               onChange({
                 serves: drill.serves.map((each, n) =>
@@ -56,8 +55,8 @@ export function ServesFields({ drill, onChange }: Props) {
         </Box>
       ))}
       <SelectCell
-        label={says.addSkill}
-        none={says.chooseSkill}
+        label={t('desk-add-skill')}
+        none={t('desk-choose-skill')}
         value=""
         options={free.map((skill) => ({ value: skill.id, says: skill.name }))}
         onChange={(skill) =>
@@ -68,7 +67,7 @@ export function ServesFields({ drill, onChange }: Props) {
         {STRANDS.map((strand) => (
           <NumberField
             key={strand}
-            label={says.share(texts.strand[strand])}
+            label={t('desk-share', { strand: t(`strand-${strand}`) })}
             value={Math.round((drill.strands[strand] ?? 0) * 100)}
             whole
             onChange={(n) => n !== null && onChange({ strands: withShare(drill.strands, strand, n) })}
@@ -77,10 +76,10 @@ export function ServesFields({ drill, onChange }: Props) {
         ))}
       </Box>
       <Choice
-        label={texts.drills.surface}
+        label={t('drills-surface')}
         options={SURFACES}
         chosen={drill.surfaces}
-        says={(surface) => texts.drills.surfaces[surface]}
+        says={(surface) => t(`drills-surfaces-${surface}`)}
         onToggle={(surface) => onChange({ surfaces: toggled(drill.surfaces, surface) })}
       />
     </>

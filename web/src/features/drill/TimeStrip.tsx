@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { asPercent, Figure } from '../../ui/figures'
 
 const WIDTH = 820
@@ -12,7 +12,7 @@ const HEIGHT = 26
 export function TimeStrip({ desk }: { desk: NonNullable<Schemas['Looked']['floor']> }) {
   const { floor } = useTheme()
   const timing = desk.timing
-  if (!timing) return <Typography color="text.secondary">{texts.desk.noDose}</Typography>
+  if (!timing) return <Typography color="text.secondary">{t('desk-no-dose')}</Typography>
   const phases = [{ kind: 'lay_out' as const, seconds: desk.laying_out * 60 }, ...timing.phases]
   const all = phases.reduce((sum, phase) => sum + phase.seconds, 0)
   const x = (seconds: number) => (WIDTH * seconds) / Math.max(all, 1)
@@ -24,22 +24,22 @@ export function TimeStrip({ desk }: { desk: NonNullable<Schemas['Looked']['floor
   })
   const minutes = Array.from({ length: Math.floor(all / 60) }, (_, i) => i + 1)
   const labelEvery = Math.ceil(minutes.length / 20)
-  const says = texts.desk.strip(
-    desk.laying_out,
-    timing.explaining_s,
-    timing.bouts,
-    timing.work_s,
-    timing.rest_s,
-  )
+  const says = t('desk-strip', {
+    lay: desk.laying_out,
+    explain: timing.explaining_s,
+    bouts: timing.bouts,
+    work: timing.work_s,
+    rest: timing.rest_s,
+  })
   return (
     <Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, alignItems: 'baseline' }}>
         <Figure sx={{ fontSize: '1.25rem', fontWeight: 600 }}>
-          {texts.desk.blockMinutes(desk.block_min ?? 0)}
+          {t('desk-block-minutes', { n: desk.block_min ?? 0 })}
         </Figure>
         <Typography variant="body2">{says}</Typography>
         {timing.work_to_rest && (
-          <Typography variant="body2">{texts.desk.workToRest(timing.work_to_rest)}</Typography>
+          <Typography variant="body2">{t('desk-work-to-rest', { ratio: timing.work_to_rest })}</Typography>
         )}
       </Box>
       <svg
@@ -103,7 +103,7 @@ function Touches({ timing }: { timing: Schemas['Timing'] }) {
         height={16}
         viewBox={`0 0 ${2 * half + 4} 16`}
         role="img"
-        aria-label={texts.evening.touches(strong, other)}
+        aria-label={t('evening-touches', { strong, other })}
         style={{ maxWidth: '100%' }}
       >
         <rect
@@ -124,10 +124,11 @@ function Touches({ timing }: { timing: Schemas['Timing'] }) {
         <line x1={half + 2} x2={half + 2} y1={0} y2={16} stroke={floor.ink} strokeWidth={2} />
       </svg>
       <Figure sx={{ fontSize: '1.1rem' }}>
-        {texts.evening.touches(strong, other)} · {texts.evening.waiting(asPercent(timing.waiting_share))}
+        {t('evening-touches', { strong, other })} ·{' '}
+        {t('evening-waiting', { share: asPercent(timing.waiting_share) })}
       </Figure>
       <Typography variant="caption" color="text.secondary">
-        {texts.desk.assumption}
+        {t('desk-assumption')}
       </Typography>
     </Box>
   )

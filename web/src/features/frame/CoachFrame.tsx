@@ -10,7 +10,8 @@ import type { Schemas } from '../../api/client'
 import { useKeeps } from '../../storage/device'
 import { dropRefused, flush, sendFor, useOutbox, type Waiting } from '../../storage/outbox'
 import { chosenTeam, teamNames, useRemembered } from '../../storage/remembered'
-import { texts } from '../../texts/en'
+import { waitingSaid } from '../../texts/said'
+import { t } from '../../texts/t'
 import { Fallen } from '../../ui/Fallen'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
 import type { Look } from '../../ui/theme'
@@ -68,7 +69,7 @@ export function CoachFrame({ session, look }: { session: Schemas['Session']; loo
         <Refusals person={session.id} />
         <Suspense fallback={<Loading />}>
           <Fallen place={pathname}>
-            {team ? <Outlet context={team} key={team.id} /> : <Empty>{texts.tonight.none}</Empty>}
+            {team ? <Outlet context={team} key={team.id} /> : <Empty>{t('tonight-none')}</Empty>}
           </Fallen>
         </Suspense>
       </Box>
@@ -90,7 +91,7 @@ function TeamChoice({ teams, team, onChoose }: TeamChoiceProps) {
   return (
     <Box
       component="select"
-      aria-label={texts.clubs.teams}
+      aria-label={t('clubs-teams')}
       value={team.id}
       onChange={(event) => onChoose(event.target.value)}
       sx={{
@@ -144,7 +145,7 @@ function Places() {
             '&.active': { color: 'text.primary', fontWeight: 700, borderTopColor: floor.ink },
           }}
         >
-          {texts.places[place]}
+          {t(`places-${place}`)}
         </Box>
       ))}
     </Box>
@@ -160,12 +161,12 @@ function OutboxNote({ person }: { person: string }) {
     <>
       {mine > 0 && (
         <Button size="small" role="status" onClick={() => void flush()}>
-          {texts.outbox.waiting(mine)}
+          {t('outbox-waiting', { n: mine })}
         </Button>
       )}
       {others > 0 && (
         <Typography variant="body2" role="status">
-          {texts.outbox.others(others)}
+          {t('outbox-others', { n: others })}
         </Typography>
       )}
     </>
@@ -174,7 +175,7 @@ function OutboxNote({ person }: { person: string }) {
 
 /** Tells the truth where the browser keeps nothing. */
 function Unkept() {
-  return useKeeps() ? null : <ErrorNote>{texts.outbox.unkept}</ErrorNote>
+  return useKeeps() ? null : <ErrorNote>{t('outbox-unkept')}</ErrorNote>
 }
 
 /** What the server did not take of one's own entries, with whom and what it is about. */
@@ -185,25 +186,22 @@ function Refusals({ person }: { person: string }) {
   const about = (w: Waiting) => {
     const players = queries.getQueryData(squadOf(w.team).queryKey)?.players ?? []
     const player = 'player' in w.entry ? w.entry.player : undefined
-    return texts.outbox.about(
-      teamNames.read()[w.team],
-      players.find((each) => each.id === player)?.name,
-      texts.outbox.what(w),
-    )
+    const name = players.find((each) => each.id === player)?.name
+    return [teamNames.read()[w.team], name, waitingSaid(w)].filter(Boolean).join(', ')
   }
   return (
     <ErrorNote>
-      <Typography>{texts.outbox.refused}</Typography>
+      <Typography>{t('outbox-refused')}</Typography>
       {refused.map((w) => (
         <Typography key={w.key} color="error">
           {about(w)}: {w.refused}
         </Typography>
       ))}
       <Button size="small" sx={{ mr: 1 }} onClick={() => void sendFor(person)}>
-        {texts.outbox.again}
+        {t('outbox-again')}
       </Button>
       <Button size="small" onClick={dropRefused}>
-        {texts.outbox.seen}
+        {t('outbox-seen')}
       </Button>
     </ErrorNote>
   )

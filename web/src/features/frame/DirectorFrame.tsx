@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import { Suspense, useState } from 'react'
 import { NavLink, Outlet, useLocation } from 'react-router'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { Fallen } from '../../ui/Fallen'
 import { useKeys } from '../../ui/keys'
 import { Legend } from '../../ui/Legend'
@@ -81,7 +81,7 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
                 '&:hover': { color: 'text.primary' },
               }}
             >
-              {texts.places[place]}
+              {t(`places-${place}`)}
             </Box>
           ))}
         </Box>
@@ -90,9 +90,9 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
           size="small"
           sx={{ minWidth: 32, ml: { xs: 'auto', md: 0 } }}
           onClick={() => setLegend(true)}
-          title={texts.legend.open}
+          title={t('legend-open')}
         >
-          <Spoken as={texts.legend.open}>?</Spoken>
+          <Spoken as={t('legend-open')}>?</Spoken>
         </Button>
         <NameMenu session={session} look={look} />
       </Box>

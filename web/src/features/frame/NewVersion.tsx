@@ -3,7 +3,7 @@
 import { registerSW } from 'virtual:pwa-register'
 import Button from '@mui/material/Button'
 import { useEffect, useState } from 'react'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 
 export function NewVersion() {
   const [load, setLoad] = useState<(() => void) | null>(null)
@@ -18,7 +18,7 @@ export function NewVersion() {
       onClick={load}
       sx={{ position: 'fixed', zIndex: 'snackbar', top: 4, left: '50%', transform: 'translateX(-50%)' }}
     >
-      {texts.newVersion}
+      {t('new-version')}
     </Button>
   )
 }

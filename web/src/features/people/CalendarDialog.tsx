@@ -5,7 +5,7 @@ import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { asDay } from '../../ui/figures'
 import { LinkField } from '../../ui/LinkField'
 import { ErrorNote } from '../../ui/notes'
@@ -16,16 +16,18 @@ export function CalendarDialog({ since, onClose }: { since: string | null; onClo
   const failed = make.error ?? end.error
   return (
     <Dialog open onClose={onClose} aria-labelledby="calendar-title">
-      <DialogTitle id="calendar-title">{texts.calendar.title}</DialogTitle>
+      <DialogTitle id="calendar-title">{t('calendar-title')}</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 1.5, maxWidth: 460 }}>
-        <Typography>{texts.calendar.how}</Typography>
+        <Typography>{t('calendar-how')}</Typography>
         {make.data ? (
           <>
             <LinkField path={make.data.path} />
-            <Typography variant="body2">{texts.calendar.secret}</Typography>
+            <Typography variant="body2">{t('calendar-secret')}</Typography>
           </>
         ) : (
-          since && <Typography variant="body2">{texts.calendar.since(asDay(since.slice(0, 10)))}</Typography>
+          since && (
+            <Typography variant="body2">{t('calendar-since', { day: asDay(since.slice(0, 10)) })}</Typography>
+          )
         )}
         {failed && <ErrorNote error={failed} />}
       </DialogContent>
@@ -36,16 +38,16 @@ export function CalendarDialog({ since, onClose }: { since: string | null; onClo
             disabled={end.isPending}
             onClick={() => end.mutate(undefined, { onSuccess: () => make.reset() })}
           >
-            {texts.calendar.end}
+            {t('calendar-end')}
           </Button>
         )}
         {!make.data && (
           <Button variant="contained" disabled={make.isPending} onClick={() => make.mutate()}>
-            {since ? texts.calendar.anew : texts.calendar.make}
+            {since ? t('calendar-anew') : t('calendar-make')}
           </Button>
         )}
         <Button variant="text" onClick={onClose}>
-          {texts.done}
+          {t('done')}
         </Button>
       </DialogActions>
     </Dialog>

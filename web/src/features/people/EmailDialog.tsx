@@ -7,7 +7,7 @@ import DialogTitle from '@mui/material/DialogTitle'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { type SyntheticEvent, useState } from 'react'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { ErrorNote } from '../../ui/notes'
 import { useSetEmail } from './session'
 
@@ -25,13 +25,13 @@ export function EmailDialog({ email, onClose }: { email: string | null; onClose:
       aria-labelledby="email-title"
       slotProps={{ paper: { component: 'form', onSubmit: save } }}
     >
-      <DialogTitle id="email-title">{texts.letters.mine}</DialogTitle>
+      <DialogTitle id="email-title">{t('letters-mine')}</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 1.5, maxWidth: 420 }}>
-        <Typography>{texts.letters.mineAbout}</Typography>
+        <Typography>{t('letters-mine-about')}</Typography>
         <TextField
           autoFocus
           type="email"
-          label={texts.letters.address}
+          label={t('letters-address')}
           value={typed}
           onChange={(event) => setTyped(event.target.value)}
           sx={{ mt: 1 }}
@@ -40,10 +40,10 @@ export function EmailDialog({ email, onClose }: { email: string | null; onClose:
       </DialogContent>
       <DialogActions>
         <Button variant="text" onClick={onClose}>
-          {texts.cancel}
+          {t('cancel')}
         </Button>
         <Button type="submit" variant="contained" disabled={set.isPending}>
-          {texts.clubs.save}
+          {t('clubs-save')}
         </Button>
       </DialogActions>
     </Dialog>

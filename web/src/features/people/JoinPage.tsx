@@ -8,7 +8,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useForm } from 'react-hook-form'
 import { useNavigate, useParams } from 'react-router'
 import { api, data, type Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { listed } from '../../texts/said'
+import { t } from '../../texts/t'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { peopleKeys } from './keys'
 
@@ -37,8 +38,8 @@ export function JoinPage() {
     <Box component="main" sx={{ maxWidth: 420, mx: 'auto', p: 3, mt: { sm: 6 } }}>
       {welcome.isError && (
         <>
-          <Typography variant="h1">{texts.join.gone}</Typography>
-          <Typography>{texts.join.askAgain}</Typography>
+          <Typography variant="h1">{t('join-gone')}</Typography>
+          <Typography>{t('join-ask-again')}</Typography>
         </>
       )}
       {welcome.isPending && <Loading />}
@@ -46,13 +47,13 @@ export function JoinPage() {
         <>
           <Typography color="text.secondary">{welcome.data.academy}</Typography>
           <Typography variant="h1" sx={{ mb: 1 }}>
-            {texts.join.welcome(welcome.data.name)}
+            {t('join-welcome', { name: welcome.data.name })}
           </Typography>
           <Typography sx={{ mb: 3 }}>
-            {texts.join.as(
-              texts.role[welcome.data.role],
-              welcome.data.club ? [welcome.data.club] : welcome.data.teams,
-            )}
+            {t('join-as', {
+              role: t(`role-${welcome.data.role}`),
+              of: listed(welcome.data.club ? [welcome.data.club] : welcome.data.teams) || 'none',
+            })}
           </Typography>
           <Box
             component="form"
@@ -61,22 +62,22 @@ export function JoinPage() {
             sx={{ display: 'grid', gap: 2 }}
           >
             <TextField
-              label={texts.join.login}
-              helperText={texts.join.loginHow}
+              label={t('join-login')}
+              helperText={t('join-login-how')}
               autoComplete="username"
               autoCapitalize="none"
               {...register('login')}
             />
             <TextField
-              label={texts.signIn.password}
-              helperText={texts.join.passwordHow}
+              label={t('sign-in-password')}
+              helperText={t('join-password-how')}
               type="password"
               autoComplete="new-password"
               {...register('password')}
             />
             {join.isError && <ErrorNote error={join.error} />}
             <Button type="submit" variant="contained" disabled={join.isPending} sx={{ minHeight: 48 }}>
-              {texts.join.go}
+              {t('join-go')}
             </Button>
           </Box>
         </>

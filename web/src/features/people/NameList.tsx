@@ -6,7 +6,8 @@ import MenuItem from '@mui/material/MenuItem'
 import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { useKeeps } from '../../storage/device'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
+import { asResult } from '../../ui/figures'
 import type { Look, Mode } from '../../ui/theme'
 import type { Own } from './NameMenu'
 import { useSignOut } from './session'
@@ -26,27 +27,29 @@ interface Props {
 function placesOf(session: Schemas['Session'], coaching: boolean): [string, string][] {
   const leads = session.role === 'club_lead' && session.teams.length > 0
   const other: [string, string] = coaching
-    ? ['/evenings', texts.clubs.myClub]
-    : ['/tonight', texts.clubs.myTeams]
+    ? ['/evenings', t('clubs-my-club')]
+    : ['/tonight', t('clubs-my-teams')]
   return [
-    ...(session.role === 'coach' ? [] : [['/clubs', texts.clubs.title] as [string, string]]),
+    ...(session.role === 'coach' ? [] : [['/clubs', t('clubs-title')] as [string, string]]),
     ...(leads ? [other] : []),
-    ...(coaching ? [['/drills', texts.places.drills] as [string, string]] : []),
-    ...(session.role === 'director' ? [['/outbox', texts.letters.title] as [string, string]] : []),
+    ...(coaching ? [['/drills', t('places-drills')] as [string, string]] : []),
+    ...(session.role === 'director' ? [['/outbox', t('letters-title')] as [string, string]] : []),
   ]
 }
 
 export function NameList({ at, session, look, carried, onOwn, onClose }: Props) {
   const signOut = useSignOut()
   const keeps = useKeeps()
-  const own: [Own, string][] = [['pace', texts.pace.mine(session.pace_m ?? null)]]
-  if (session.teams.length > 0) own.push(['calendar', texts.calendar.open], ['post', texts.letters.mine])
+  const own: [Own, string][] = [
+    ['pace', t('pace-mine', { pace: session.pace_m == null ? 'none' : asResult(session.pace_m) })],
+  ]
+  if (session.teams.length > 0) own.push(['calendar', t('calendar-open')], ['post', t('letters-mine')])
   return (
     <Menu anchorEl={at} open onClose={onClose}>
-      <ListSubheader sx={{ bgcolor: 'transparent', lineHeight: 2 }}>{texts.look.title}</ListSubheader>
+      <ListSubheader sx={{ bgcolor: 'transparent', lineHeight: 2 }}>{t('look-title')}</ListSubheader>
       {MODES.map((mode) => (
         <MenuItem key={mode} selected={mode === look.mode} onClick={() => look.setMode(mode)}>
-          {texts.look[mode]}
+          {t(`look-${mode}`)}
         </MenuItem>
       ))}
       <Divider />
@@ -62,10 +65,10 @@ export function NameList({ at, session, look, carried, onOwn, onClose }: Props) 
       ))}
       {carried !== undefined && (
         <ListSubheader sx={{ bgcolor: 'transparent', lineHeight: 1.5, py: 1, maxWidth: 260 }}>
-          {!keeps ? texts.carried.cannot : carried ? texts.carried.yes : texts.carried.notYet}
+          {!keeps ? t('carried-cannot') : carried ? t('carried-yes') : t('carried-not-yet')}
         </ListSubheader>
       )}
-      <MenuItem onClick={() => signOut.mutate()}>{texts.signOut}</MenuItem>
+      <MenuItem onClick={() => signOut.mutate()}>{t('sign-out')}</MenuItem>
     </Menu>
   )
 }

@@ -6,7 +6,7 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { NumberField } from '../../ui/fields'
 import { ErrorNote } from '../../ui/notes'
 import { useSetPace } from './session'
@@ -29,31 +29,31 @@ export function PaceDialog({
   const keep = (next: number | null) => set.mutate(next, { onSuccess: onClose })
   return (
     <Dialog open={open} onClose={onClose}>
-      <DialogTitle>{texts.pace.title}</DialogTitle>
+      <DialogTitle>{t('pace-title')}</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 1.5, maxWidth: 400 }}>
-        <Typography>{texts.pace.how}</Typography>
+        <Typography>{t('pace-how')}</Typography>
         <NumberField
           autoFocus
-          label={texts.pace.metres}
+          label={t('pace-metres')}
           value={metres}
           optional
           onChange={setMetres}
           sx={{ width: 200, mt: 1 }}
         />
-        {metres !== null && <Typography role="status">{texts.pace.one(metres / PACES)}</Typography>}
+        {metres !== null && <Typography role="status">{t('pace-one', { pace: metres / PACES })}</Typography>}
         {set.isError && <ErrorNote error={set.error} />}
       </DialogContent>
       <DialogActions>
-        {pace !== null && <Button onClick={() => keep(null)}>{texts.pace.forget}</Button>}
+        {pace !== null && <Button onClick={() => keep(null)}>{t('pace-forget')}</Button>}
         <Button onClick={onClose} variant="text">
-          {texts.cancel}
+          {t('cancel')}
         </Button>
         <Button
           variant="contained"
           disabled={metres === null || set.isPending}
           onClick={() => metres !== null && keep(metres / PACES)}
         >
-          {texts.pace.keep}
+          {t('pace-keep')}
         </Button>
       </DialogActions>
     </Dialog>

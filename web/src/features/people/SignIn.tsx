@@ -5,7 +5,8 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useForm } from 'react-hook-form'
 import { useOutbox } from '../../storage/outbox'
-import { texts } from '../../texts/en'
+import { listed } from '../../texts/said'
+import { t } from '../../texts/t'
 import { ErrorNote } from '../../ui/notes'
 import { STRANDS, StrandLine } from '../../ui/strands'
 import { useSamples, useSignIn } from './session'
@@ -28,10 +29,10 @@ export function SignIn() {
       <CourtLines />
       <Box sx={{ flex: '1 1 340px', maxWidth: 560, px: { xs: 3, sm: 6 }, py: 3, alignSelf: 'center' }}>
         <Typography variant="h1" sx={{ fontSize: '2.6rem', letterSpacing: '-0.01em' }}>
-          {texts.signIn.title}
+          {t('sign-in-title')}
         </Typography>
         <Typography color="text.secondary" sx={{ mb: 3, maxWidth: 400 }}>
-          {texts.signIn.about}
+          {t('sign-in-about')}
         </Typography>
         <Box
           component="form"
@@ -40,27 +41,27 @@ export function SignIn() {
           sx={{ display: 'grid', gap: 2, maxWidth: 340 }}
         >
           <TextField
-            label={texts.signIn.login}
+            label={t('sign-in-login')}
             autoComplete="username"
             autoCapitalize="none"
             {...register('login')}
           />
           <TextField
-            label={texts.signIn.password}
+            label={t('sign-in-password')}
             type="password"
             autoComplete="current-password"
             {...register('password')}
           />
-          {waiting > 0 && <Typography role="status">{texts.outbox.signIn(waiting)}</Typography>}
+          {waiting > 0 && <Typography role="status">{t('outbox-sign-in', { n: waiting })}</Typography>}
           {signIn.isError && <ErrorNote error={signIn.error} />}
           <Button type="submit" variant="contained" disabled={signIn.isPending} sx={{ justifySelf: 'start' }}>
-            {texts.signIn.go}
+            {t('sign-in-go')}
           </Button>
         </Box>
         {samples.length > 0 && (
           <Box sx={{ mt: 3.5 }}>
             <Typography variant="h2" sx={{ mb: 1 }}>
-              {texts.signIn.samples}
+              {t('sign-in-samples')}
             </Typography>
             <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}>
               {samples.map((person) => (
@@ -86,7 +87,9 @@ export function SignIn() {
                       sx={{ display: 'block' }}
                       variant="body2"
                     >
-                      {person.role === 'coach' ? texts.signIn.coach(person.teams) : texts.signIn[person.role]}
+                      {person.role === 'coach'
+                        ? t('sign-in-coach', { teams: listed(person.teams) })
+                        : t(`sign-in-${person.role}`)}
                     </Typography>
                   </Button>
                 </Box>

@@ -4,7 +4,8 @@ import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { asChange } from '../../texts/said'
+import { t } from '../../texts/t'
 import { ErrorNote } from '../../ui/notes'
 import type { Edit } from './queries'
 
@@ -23,28 +24,28 @@ export function Breaches({ breaches, busy, onGo, onMend }: Props) {
   const more = breaches.length - LISTED
   return (
     <ErrorNote>
-      <Typography variant="h3">{texts.plan.breaches(breaches.length)}</Typography>
+      <Typography variant="h3">{t('plan-breaches', { n: breaches.length })}</Typography>
       {breaches.slice(0, LISTED).map((breach, i) => (
         <Box key={i} sx={{ display: 'flex', alignItems: 'baseline', gap: 1, flexWrap: 'wrap', py: 0.25 }}>
           <ButtonBase
             onClick={() => onGo(breach.session, breach.block ?? undefined)}
             sx={{ font: 'inherit', fontWeight: 650, minHeight: 24, textDecoration: 'underline' }}
           >
-            {texts.plan.inSession(breach.session + 1)}
+            {t('plan-in-session', { n: breach.session + 1 })}
           </ButtonBase>
           <Typography variant="body2" sx={{ flex: '1 1 260px' }}>
             {breach.says}.
           </Typography>
           {breach.mend && (
             <Button size="small" disabled={busy} onClick={() => breach.mend && onMend(breach.mend.edit)}>
-              {texts.plan.mend(breach.mend.says, breach.mend.points)}
+              {t('plan-mend', { says: breach.mend.says, points: asChange(breach.mend.points) })}
             </Button>
           )}
         </Box>
       ))}
       {more > 0 && (
         <Typography variant="body2" color="text.secondary">
-          {texts.plan.moreBreaches(more)}
+          {t('plan-more-breaches', { n: more })}
         </Typography>
       )}
     </ErrorNote>
@@ -55,10 +56,10 @@ export function Breaches({ breaches, busy, onGo, onMend }: Props) {
 export function ClashNote({ clash, forbids }: { clash: Schemas['Clash']; forbids: boolean }) {
   return (
     <ErrorNote>
-      <Typography variant="h3">{forbids ? texts.plan.forbids : texts.plan.clash}</Typography>
+      <Typography variant="h3">{forbids ? t('plan-forbids') : t('plan-clash')}</Typography>
       <Typography>{clash.says}</Typography>
       <Typography color="text.secondary">
-        {texts.plan.relax} {clash.relax.join(', or ')}.{forbids ? '' : ` ${texts.plan.didWhatItCould}`}
+        {t('plan-relax')} {clash.relax.join(', or ')}.{forbids ? '' : ` ${t('plan-did-what-it-could')}`}
       </Typography>
     </ErrorNote>
   )

@@ -4,14 +4,12 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Curriculum, Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { said, t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
 import { asNumber, Figure } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { STAGES, StageGlyph } from '../../ui/stages'
 import { presetOf, useBeginnings, useCompared, useComparedWithEdition } from './queries'
-
-const says = texts.plan.compared
 
 interface Props {
   view: Curriculum
@@ -24,24 +22,27 @@ export function ComparePanel({ view, onTake }: Props) {
   const here = presetOf(view.wishes.approach, presets)
   const [chosen, setChosen] = useState<string | undefined>()
   const other = presets.find((preset) => preset.name === chosen)
-  const edition = view.editions.find((published) => says.edition(published.number) === chosen)
+  const edition = view.editions.find(
+    (published) => t('plan-compared-edition', { number: published.number }) === chosen,
+  )
   const byApproach = useCompared(view.id, view.version, other?.approach)
   const withEdition = useComparedWithEdition(view.id, view.version, edition?.number)
   const compared = edition ? withEdition : byApproach
-  const named = (name: string | undefined) => (name ? (texts.plan.approach[name] ?? name) : says.ownNumbers)
+  const named = (name: string | undefined) =>
+    name ? (said(`plan-approach-${name}`) ?? name) : t('plan-compared-own-numbers')
   const names: [string, string] = edition
-    ? [says.draft, says.edition(edition.number)]
+    ? [t('plan-compared-draft'), t('plan-compared-edition', { number: edition.number })]
     : [named(here), named(other?.name)]
   return (
     <Box sx={{ mt: 1.5, display: 'grid', gap: 1.5 }}>
       <Typography variant="body2" color="text.secondary">
-        {says.about(named(here))}
+        {t('plan-compared-about', { name: named(here) })}
       </Typography>
       <Choice
-        label={says.with}
+        label={t('plan-compared-with')}
         options={[
           ...presets.map((p) => p.name).filter((name) => name !== here),
-          ...view.editions.map((published) => says.edition(published.number)),
+          ...view.editions.map((published) => t('plan-compared-edition', { number: published.number })),
         ]}
         chosen={chosen ? [chosen] : []}
         says={named}
@@ -52,13 +53,15 @@ export function ComparePanel({ view, onTake }: Props) {
       {compared.data && !compared.isFetching && (
         <>
           {edition && (
-            <Typography variant="body2">{says.shared(compared.data.shared, compared.data.blocks)}</Typography>
+            <Typography variant="body2">
+              {t('plan-compared-shared', { shared: compared.data.shared, blocks: compared.data.blocks })}
+            </Typography>
           )}
           <Minutes compared={compared.data} names={names} />
           <Skills compared={compared.data} />
           {other && (
             <Button size="small" sx={{ justifySelf: 'start' }} onClick={() => onTake(other.approach)}>
-              {says.take(named(other.name))}
+              {t('plan-compared-take', { name: named(other.name) })}
             </Button>
           )}
         </>
@@ -95,7 +98,7 @@ function Minutes({ compared, names }: { compared: Schemas['Compared']; names: [s
         {STAGES.map((stage, i) => (
           <tr key={stage}>
             <Typography component="th" scope="row" variant="body2" sx={{ textAlign: 'left !important' }}>
-              {says.minutesAt(texts.stage[stage])}
+              {t('plan-compared-minutes-at', { stage: t(`stage-${stage}`) })}
             </Typography>
             {compared.minutes.map((minutes, at) => (
               <td key={at}>
@@ -110,7 +113,7 @@ function Minutes({ compared, names }: { compared: Schemas['Compared']; names: [s
           return (
             <tr key={part.part}>
               <Typography component="th" scope="row" variant="body2" sx={{ textAlign: 'left !important' }}>
-                {texts.plan.part[part.part]}
+                {t(`plan-part-${part.part}`)}
               </Typography>
               <td>
                 <Figure>{asNumber(part.points)}</Figure>
@@ -128,7 +131,7 @@ function Minutes({ compared, names }: { compared: Schemas['Compared']; names: [s
             variant="body2"
             sx={{ textAlign: 'left !important', fontWeight: 700 }}
           >
-            {texts.plan.score}
+            {t('plan-score')}
           </Typography>
           <td>
             <Figure sx={{ fontWeight: 700 }}>{asNumber(a?.total ?? 0)}</Figure>
@@ -145,10 +148,10 @@ function Minutes({ compared, names }: { compared: Schemas['Compared']; names: [s
 /** In which week each stage of a skill begins, the plan as it stands above the other one. */
 function Skills({ compared }: { compared: Schemas['Compared'] }) {
   return (
-    <Box component="section" aria-label={says.meets}>
-      <Typography variant="h3">{says.meets}</Typography>
+    <Box component="section" aria-label={t('plan-compared-meets')}>
+      <Typography variant="h3">{t('plan-compared-meets')}</Typography>
       <Typography variant="caption" color="text.secondary">
-        {says.meetsMeans}
+        {t('plan-compared-meets-means')}
       </Typography>
       {compared.skills.map((skill) => (
         <Box key={skill.skill} sx={{ borderTop: 1, borderColor: 'divider', py: 0.5 }}>
@@ -165,7 +168,7 @@ function Skills({ compared }: { compared: Schemas['Compared'] }) {
                   <Box
                     key={stage}
                     component="span"
-                    title={texts.stage[stage]}
+                    title={t(`stage-${stage}`)}
                     sx={{ display: 'inline-flex', alignItems: 'center', gap: 0.4 }}
                   >
                     <StageGlyph stage={stage} strand={skill.strand} />
@@ -174,11 +177,11 @@ function Skills({ compared }: { compared: Schemas['Compared'] }) {
                 ),
               )}
               {course.begins.every((week) => week == null) && (
-                <Typography variant="caption">{says.never}</Typography>
+                <Typography variant="caption">{t('plan-compared-never')}</Typography>
               )}
               {course.missing > 0 && (
                 <Typography variant="caption" color="error">
-                  {texts.plan.missing(course.missing)}
+                  {t('plan-missing', { n: course.missing })}
                 </Typography>
               )}
             </Box>

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import type { Curriculum, Evening, RunningBlock, Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../ui/block'
 import { FloorDrawing } from '../../ui/FloorDrawing'
 import { SelectCell } from '../../ui/fields'
@@ -37,7 +37,7 @@ export function EveningInspector({ view, at, busy, onChoose, onEdit }: Props) {
   return (
     <Box sx={{ mt: 1.5 }}>
       <Head evening={data} tests={column.tests} />
-      {data.blocks.length === 0 && <Typography sx={{ mt: 2 }}>{texts.plan.noPlan}</Typography>}
+      {data.blocks.length === 0 && <Typography sx={{ mt: 2 }}>{t('plan-no-plan')}</Typography>}
       <Box component="ol" sx={{ listStyle: 'none', p: 0, m: 0, mt: 1 }}>
         {data.blocks.map((block, i) => {
           const open = i === at.block
@@ -50,7 +50,7 @@ export function EveningInspector({ view, at, busy, onChoose, onEdit }: Props) {
                   color="text.secondary"
                   sx={{ display: 'block', pl: '54px', pt: 0.5 }}
                 >
-                  {texts.evening.layOut(block.laying_out)}
+                  {t('evening-lay-out', { n: block.laying_out })}
                 </Typography>
               )}
               <BlockHead
@@ -88,7 +88,7 @@ export function EveningInspector({ view, at, busy, onChoose, onEdit }: Props) {
           color="text.secondary"
           sx={{ borderTop: 1, borderColor: 'divider', pt: 1 }}
         >
-          {texts.evening.unused(data.unused)}
+          {t('evening-unused', { n: data.unused })}
         </Typography>
       )}
       {skill && (
@@ -108,8 +108,8 @@ function Head({ evening, tests }: { evening: Evening; tests: Schemas['SessionCol
     <>
       <Typography variant="h2">{asLongDay(evening.date)}</Typography>
       <Typography color="text.secondary" variant="body2">
-        {texts.plan.week(evening.week)} · {texts.plan.inSession(evening.session + 1)} ·{' '}
-        {texts.minutes(evening.minutes)}
+        {t('plan-week', { n: evening.week })} · {t('plan-in-session', { n: evening.session + 1 })} ·{' '}
+        {t('minutes', { n: evening.minutes })}
       </Typography>
       <Kit kit={evening.kit} />
       {tests.map((test) => (
@@ -118,7 +118,7 @@ function Head({ evening, tests }: { evening: Evening; tests: Schemas['SessionCol
           variant="body2"
           sx={{ borderTop: 1, borderColor: 'divider', mt: 0.75, pt: 0.5, fontWeight: 650 }}
         >
-          {texts.plan.testIn(test.name, test.minutes)}
+          {t('plan-test-in', { name: test.name, minutes: test.minutes })}
         </Typography>
       ))}
     </>
@@ -137,17 +137,17 @@ function WhySkill({ name, says, busy, onAdd }: WhySkillProps) {
   return (
     <Box
       component="section"
-      aria-label={texts.plan.whyLate(name)}
+      aria-label={t('plan-why-late', { skill: name })}
       sx={{ borderTop: 1, borderColor: 'divider', mt: 1, pt: 1 }}
     >
-      <Typography variant="h3">{texts.plan.whyLate(name)}</Typography>
+      <Typography variant="h3">{t('plan-why-late', { skill: name })}</Typography>
       {says.map((sentence) => (
         <Typography key={sentence} variant="body2">
           {sentence}
         </Typography>
       ))}
       <Button size="small" sx={{ mt: 0.75 }} disabled={busy} onClick={onAdd}>
-        {texts.plan.addHere(name)}
+        {t('plan-add-here', { skill: name })}
       </Button>
     </Box>
   )
@@ -180,16 +180,16 @@ function BlockHead({
         {block.title}
         {here?.beside && (
           <Typography component="span" variant="body2" color="text.secondary" sx={{ display: 'block' }}>
-            {texts.plan.besideIt(alternative(here.beside))}
+            {t('plan-beside-it', { what: alternative(here.beside) })}
           </Typography>
         )}
       </Typography>
       {here?.locked && (
         <Typography variant="caption" color="text.secondary">
-          {texts.plan.locked}
+          {t('plan-locked')}
         </Typography>
       )}
-      <Figure sx={{ fontSize: '1.1rem', fontWeight: 600 }}>{texts.minutes(block.minutes)}</Figure>
+      <Figure sx={{ fontSize: '1.1rem', fontWeight: 600 }}>{t('minutes', { n: block.minutes })}</Figure>
     </ButtonBase>
   )
 }
@@ -203,44 +203,43 @@ interface EditProps {
   onEdit: (edit: Edit) => void
 }
 
-const alternative = ({ title, stage }: Schemas['Alternative']) => `${title} · ${texts.stage[stage]}`
+const alternative = ({ title, stage }: Schemas['Alternative']) => `${title} · ${t(`stage-${stage}`)}`
 
 /** What can be done with a block, each with its key. */
 function BlockEdit({ here, place, count, why, busy, onEdit }: EditProps) {
   const stage = STAGES.indexOf(here.stage ?? 'form')
   const up = STAGES[stage + 1]
   const down = STAGES[stage - 1]
-  const says = texts.plan.block
   const acts: { label: string; key?: string; edit: Edit | undefined }[] = [
     {
-      label: says.longer,
+      label: t('plan-block-longer'),
       key: '+',
       edit: here.minutes < here.most ? { edit: 'minutes', ...place, minutes: here.minutes + 1 } : undefined,
     },
     {
-      label: says.shorter,
+      label: t('plan-block-shorter'),
       key: '−',
       edit: here.minutes > here.least ? { edit: 'minutes', ...place, minutes: here.minutes - 1 } : undefined,
     },
-    { label: says.up, key: '.', edit: up && { edit: 'stage', ...place, stage: up } },
-    { label: says.down, key: ',', edit: down && { edit: 'stage', ...place, stage: down } },
+    { label: t('plan-block-up'), key: '.', edit: up && { edit: 'stage', ...place, stage: up } },
+    { label: t('plan-block-down'), key: ',', edit: down && { edit: 'stage', ...place, stage: down } },
     {
-      label: says.earlier,
+      label: t('plan-block-earlier'),
       edit: place.block > 0 ? { edit: 'move', ...place, to: place.session, at: place.block - 1 } : undefined,
     },
     {
-      label: says.later,
+      label: t('plan-block-later'),
       edit:
         place.block < count - 1
           ? { edit: 'move', ...place, to: place.session, at: place.block + 1 }
           : undefined,
     },
     {
-      label: here.locked ? says.unlock : says.lock,
+      label: here.locked ? t('plan-block-unlock') : t('plan-block-lock'),
       key: 'L',
       edit: { edit: here.locked ? 'unlock' : 'lock', ...place },
     },
-    { label: says.remove, key: 'X', edit: { edit: 'remove', ...place } },
+    { label: t('plan-block-remove'), key: 'X', edit: { edit: 'remove', ...place } },
   ]
   const rungs = (all: Schemas['Alternative'][] | undefined) =>
     (all ?? []).map((rung) => ({ value: rung.variant, says: alternative(rung) }))
@@ -264,8 +263,8 @@ function BlockEdit({ here, place, count, why, busy, onEdit }: EditProps) {
       ))}
       {rungs(why?.instead).length > 0 && (
         <SelectCell
-          label={says.instead}
-          none={says.asItIs}
+          label={t('plan-block-instead')}
+          none={t('plan-block-as-it-is')}
           value=""
           options={rungs(why?.instead)}
           onChange={(variant) => variant && onEdit({ edit: 'replace', ...place, variant })}
@@ -274,8 +273,8 @@ function BlockEdit({ here, place, count, why, busy, onEdit }: EditProps) {
       )}
       {(here.beside || rungs(why?.beside).length > 0) && (
         <SelectCell
-          label={says.beside}
-          none={says.together}
+          label={t('plan-block-beside')}
+          none={t('plan-block-together')}
           value={here.beside?.variant ?? ''}
           options={rungs(why?.beside)}
           onChange={(beside) => onEdit({ edit: 'split', ...place, beside: beside || null })}
@@ -289,15 +288,15 @@ function BlockEdit({ here, place, count, why, busy, onEdit }: EditProps) {
 function WhyBlock({ why }: { why: Schemas['BlockWhy'] | undefined }) {
   if (!why) return null
   return (
-    <Box component="section" aria-label={texts.plan.why} sx={{ pb: 1 }}>
-      <Typography variant="h3">{texts.plan.why}</Typography>
+    <Box component="section" aria-label={t('plan-why')} sx={{ pb: 1 }}>
+      <Typography variant="h3">{t('plan-why')}</Typography>
       {why.says.map((sentence) => (
         <Typography key={sentence} variant="body2">
           {sentence}
         </Typography>
       ))}
       <Typography variant="body2" color="text.secondary">
-        {texts.plan.without(why.without.says)}
+        {t('plan-without', { price: why.without.says })}
       </Typography>
     </Box>
   )
@@ -313,10 +312,10 @@ function BlockDetail({ block }: { block: RunningBlock }) {
       <Faults faults={block.faults} />
       <Cautions cautions={block.cautions} />
       <Typography variant="body2" color="text.secondary">
-        {texts.evening.inGame}: {block.in_game}
+        {t('evening-in-game')}: {block.in_game}
       </Typography>
       <Typography variant="caption" color="text.secondary">
-        {texts.evening.assumption}
+        {t('evening-assumption')}
       </Typography>
     </Box>
   )
@@ -324,10 +323,10 @@ function BlockDetail({ block }: { block: RunningBlock }) {
 
 function Kit({ kit }: { kit: Evening['kit'] }) {
   const colours = Object.entries(kit)
-  const all = colours.map(([colour, n]) => texts.evening.markers(n, colour))
+  const all = colours.map(([colour, n]) => t('evening-markers', { n, colour, name: colour }))
   return (
     <Typography variant="body2" sx={{ mt: 0.5 }}>
-      <strong>{texts.evening.kit}:</strong> {all.length > 0 ? all.join(', ') : texts.evening.noKit}
+      <strong>{t('evening-kit')}:</strong> {all.length > 0 ? all.join(', ') : t('evening-no-kit')}
     </Typography>
   )
 }

@@ -4,13 +4,11 @@ import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import type { Curriculum, Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { LateNumber } from '../../ui/fields'
 import { asPercent, asResult, Figure } from '../../ui/figures'
 import { Loading } from '../../ui/notes'
 import type { Change } from './queries'
-
-const says = texts.plan.forecast
 
 interface Props {
   view: Curriculum
@@ -30,19 +28,25 @@ export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
   return (
     <Box sx={{ mt: 1.5, display: 'grid', gap: 1.5 }}>
       {last && (
-        <Typography>{says.sum(asPercent(last.share), asPercent(last.low), asPercent(last.high))}</Typography>
+        <Typography>
+          {t('plan-forecast-sum', {
+            share: asPercent(last.share),
+            low: asPercent(last.low),
+            high: asPercent(last.high),
+          })}
+        </Typography>
       )}
       <Chart reached={forecast.all} soFar={soFar?.all ?? []} />
       <Typography variant="body2" color="text.secondary">
-        {says.about(forecast.players, forecast.squad)}{' '}
+        {t('plan-forecast-about', { players: forecast.players, squad: forecast.squad })}{' '}
         {soFar &&
           (soFar.all.length > 0
-            ? says.dots(
-                soFar.squads,
-                soFar.skills.filter((skill) => skill.reached.length > 0).length,
-                forecast.skills.length,
-              )
-            : says.noDots)}
+            ? t('plan-forecast-dots', {
+                squads: soFar.squads,
+                goals: soFar.skills.filter((skill) => skill.reached.length > 0).length,
+                of: forecast.skills.length,
+              })
+            : t('plan-forecast-no-dots'))}
       </Typography>
       <BySkill
         {...{ forecast, name, shown }}
@@ -73,13 +77,13 @@ function BySkill({ forecast, name, shown, onRate }: BySkillProps) {
       <thead>
         <tr>
           <Typography component="th" variant="caption" sx={{ textAlign: 'left' }}>
-            {says.skill}
+            {t('plan-forecast-skill')}
           </Typography>
           <Typography component="th" variant="caption" sx={{ textAlign: 'right' }}>
-            {says.end}
+            {t('plan-forecast-end')}
           </Typography>
           <Typography component="th" variant="caption" sx={{ textAlign: 'right' }}>
-            {says.rate}
+            {t('plan-forecast-rate')}
           </Typography>
         </tr>
       </thead>
@@ -100,7 +104,7 @@ function BySkill({ forecast, name, shown, onRate }: BySkillProps) {
               </td>
               <td style={{ textAlign: 'right' }}>
                 <LateNumber
-                  aria-label={says.rateOf(name(skill.skill))}
+                  aria-label={t('plan-forecast-rate-of', { skill: name(skill.skill) })}
                   value={skill.rate}
                   onCommit={(rate) => onRate(skill.skill, rate)}
                   sx={{ width: 58 }}
@@ -132,17 +136,17 @@ function Assumed({ assumed, soFar, onChange }: AssumedProps) {
     })
   const taken = seen.every(({ skill, rate }) => assumed.rates?.[skill] === rounded(rate))
   return (
-    <Box component="section" aria-label={says.assumes} sx={{ display: 'grid', gap: 1 }}>
-      <Typography variant="h3">{says.assumes}</Typography>
+    <Box component="section" aria-label={t('plan-forecast-assumes')} sx={{ display: 'grid', gap: 1 }}>
+      <Typography variant="h3">{t('plan-forecast-assumes')}</Typography>
       <Box sx={{ display: 'flex', gap: 1 }}>
         <LateNumber
-          label={says.rateAll}
+          label={t('plan-forecast-rate-all')}
           value={assumed.rate}
           onCommit={(rate) => onChange({ rate })}
           sx={{ width: 130 }}
         />
         <LateNumber
-          label={says.spread}
+          label={t('plan-forecast-spread')}
           value={assumed.spread}
           onCommit={(spread) => onChange({ spread })}
           sx={{ width: 130 }}
@@ -150,20 +154,20 @@ function Assumed({ assumed, soFar, onChange }: AssumedProps) {
       </Box>
       {seen.length > 0 && (
         <Box sx={{ display: 'grid', gap: 0.75, justifyItems: 'start' }}>
-          <Typography variant="body2">{says.seen(seen.length)}</Typography>
+          <Typography variant="body2">{t('plan-forecast-seen', { skills: seen.length })}</Typography>
           {taken ? (
             <Typography variant="body2" color="text.secondary">
-              {says.taken}
+              {t('plan-forecast-taken')}
             </Typography>
           ) : (
             <Button size="small" onClick={takeOver}>
-              {says.take}
+              {t('plan-forecast-take')}
             </Button>
           )}
         </Box>
       )}
       <Typography variant="body2" color="text.secondary">
-        {says.means}
+        {t('plan-forecast-means')}
       </Typography>
     </Box>
   )
@@ -177,8 +181,13 @@ function SoFar({ known }: { known: Schemas['SkillSoFar'] | undefined }) {
   const now = known?.reached.at(-1)
   const rate = known?.rate
   const lines = [
-    now && says.now(now.had, now.of, asPercent(now.foreseen)),
-    rate && says.rateSeen(asResult(rate.rate), rate.moved_on, Math.round(rate.exposures)),
+    now && t('plan-forecast-now', { had: now.had, of: now.of, foreseen: asPercent(now.foreseen) }),
+    rate &&
+      t('plan-forecast-rate-seen', {
+        rate: asResult(rate.rate),
+        steps: rate.moved_on,
+        exposures: Math.round(rate.exposures),
+      }),
   ]
   return (
     <Typography variant="caption" color="text.secondary" sx={{ display: 'block' }}>
@@ -204,7 +213,7 @@ function Chart({ reached, soFar }: { reached: Schemas['Reached'][]; soFar: Schem
   ].join(' ')
   const every = Math.ceil(reached.length / 8)
   return (
-    <svg viewBox={`0 0 ${W} ${H}`} role="img" aria-label={says.chart} style={{ width: '100%' }}>
+    <svg viewBox={`0 0 ${W} ${H}`} role="img" aria-label={t('plan-forecast-chart')} style={{ width: '100%' }}>
       {[0, 0.5, 1].map((share) => (
         <g key={share}>
           <line x1={L} x2={W - 8} y1={y(share)} y2={y(share)} stroke={floor.hair} />
@@ -238,7 +247,9 @@ function Chart({ reached, soFar }: { reached: Schemas['Reached'][]; soFar: Schem
             stroke={floor.paper}
             strokeWidth={1.2}
           >
-            <title>{says.dot(week, asPercent(had / of), asPercent(foreseen))}</title>
+            <title>
+              {t('plan-forecast-dot', { week, share: asPercent(had / of), foreseen: asPercent(foreseen) })}
+            </title>
           </circle>
         )
       })}

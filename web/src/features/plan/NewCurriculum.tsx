@@ -7,7 +7,7 @@ import { type ReactNode, type SyntheticEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { newId, type Schemas } from '../../api/client'
 import { LONGEST } from '../../api/limits'
-import { texts } from '../../texts/en'
+import { said, t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
 import { NumberField, TextCell } from '../../ui/fields'
 import { asDay, Figure } from '../../ui/figures'
@@ -18,7 +18,6 @@ import { useSession } from '../people/session'
 import { presetOf, useBeginnings, useCreate } from './queries'
 import { SeasonFields } from './SeasonFields'
 
-const says = texts.plan.making
 type Beginning = Schemas['Beginning']
 
 export function NewCurriculum() {
@@ -72,6 +71,12 @@ interface StepsProps {
   today: string
 }
 
+/** What the ground is called that is taken if none is chosen. */
+function ownGround(from: Beginning | undefined, grounds: Record<string, Schemas['Ground']>) {
+  if (from?.kind !== 'skills') return t('plan-making-own-ground')
+  return Object.keys(grounds).length > 0 ? t('plan-making-largest-ground') : t('plan-making-no-ground')
+}
+
 function Steps({ bands, beginnings, grounds, today }: StepsProps) {
   const navigate = useNavigate()
   const create = useCreate()
@@ -79,9 +84,7 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
   const [step, setStep] = useState(0)
   const [made, setMade] = useState<Partial<Made>>({})
   const set = (next: Partial<Made>) => setMade((before) => ({ ...before, ...next }))
-  const alone = made.from?.kind === 'skills'
-  const own = !alone ? says.ownGround : Object.keys(grounds).length > 0 ? says.largestGround : says.noGround
-  const names = [own, ...Object.keys(grounds)]
+  const own = ownGround(made.from, grounds)
 
   const chooseBand = (band: Schemas['Band']) => {
     set({ band, from: undefined, session_min: band.session_min })
@@ -132,7 +135,7 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
       onSubmit={finish}
       sx={{ p: 3, maxWidth: 720, display: 'grid', gap: 2, alignContent: 'start' }}
     >
-      <Typography variant="h1">{says.title}</Typography>
+      <Typography variant="h1">{t('plan-making-title')}</Typography>
       <StepList step={step} band={band} from={from} />
       {step === 0 && <Bands bands={bands} onChoose={chooseBand} />}
       {step === 1 && <Sources sources={fitting} onChoose={chooseFrom} />}
@@ -140,7 +143,7 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
         <Box sx={{ display: 'grid', gap: 1.5 }}>
           <SeasonFields first season={season} onChange={(season) => set({ season })} />
           <NumberField
-            label={says.minutes}
+            label={t('plan-making-minutes')}
             whole
             value={made.session_min ?? 40}
             onChange={(n) => n !== null && n >= 1 && n <= 240 && set({ session_min: n })}
@@ -149,41 +152,65 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
         </Box>
       )}
       {step === 3 && from && (
-        <LastStep made={made} set={set} approaches={approaches} grounds={names} teams={teams} />
+        <LastStep
+          made={made}
+          set={set}
+          approaches={approaches}
+          grounds={[own, ...Object.keys(grounds)]}
+          teams={teams}
+        />
       )}
       {create.isError && <ErrorNote error={create.error} />}
-      <Box sx={{ display: 'flex', gap: 1 }}>
-        {step > 0 && (
-          <Button variant="text" onClick={() => setStep(step - 1)}>
-            {says.back}
-          </Button>
-        )}
-        {step >= 2 && (
-          <Button
-            type="submit"
-            variant="contained"
-            disabled={create.isPending || season?.weekdays.length === 0}
-          >
-            {create.isPending ? says.laying : step === 2 ? says.next : says.create}
-          </Button>
-        )}
-      </Box>
+      <Onward
+        step={step}
+        busy={create.isPending}
+        ready={season?.weekdays.length !== 0}
+        onBack={() => setStep(step - 1)}
+      />
     </Box>
   )
 }
+
+interface OnwardProps {
+  step: number
+  busy: boolean
+  ready: boolean
+  onBack: () => void
+}
+
+/** Back, and on to the next step or to the plan. */
+function Onward({ step, busy, ready, onBack }: OnwardProps) {
+  const on = step === 2 ? t('plan-making-next') : t('plan-making-create')
+  return (
+    <Box sx={{ display: 'flex', gap: 1 }}>
+      {step > 0 && (
+        <Button variant="text" onClick={onBack}>
+          {t('plan-making-back')}
+        </Button>
+      )}
+      {step >= 2 && (
+        <Button type="submit" variant="contained" disabled={busy || !ready}>
+          {busy ? t('plan-making-laying') : on}
+        </Button>
+      )}
+    </Box>
+  )
+}
+
+const STEPS = ['whom', 'what', 'when', 'how'] as const
 
 /** The steps, with what was chosen in those that are done. */
 function StepList({ step, band, from }: { step: number; band?: Schemas['Band']; from?: Beginning }) {
   return (
     <Box component="ol" sx={{ display: 'flex', gap: 2, listStyle: 'none', p: 0, m: 0, flexWrap: 'wrap' }}>
-      {says.steps.map((name, i) => (
+      {STEPS.map((name, i) => (
         <Typography
           component="li"
           key={name}
           aria-current={i === step ? 'step' : undefined}
           sx={{ fontWeight: i === step ? 700 : 400, color: i > step ? 'text.secondary' : undefined }}
         >
-          <Figure>{i + 1}</Figure> {name}
+          <Figure>{i + 1}</Figure> {t(`plan-making-steps-${name}`)}
           {i === 0 && band && step > 0 && `: ${band.name}`}
           {i === 1 && from && step > 1 && `: ${from.wishes.name}`}
         </Typography>
@@ -194,13 +221,13 @@ function StepList({ step, band, from }: { step: number; band?: Schemas['Band']; 
 
 function Bands({ bands, onChoose }: { bands: Schemas['Band'][]; onChoose: (band: Schemas['Band']) => void }) {
   return (
-    <Plates label={says.steps[0] ?? ''}>
+    <Plates label={t('plan-making-steps-whom')}>
       {bands.map((band, i) => (
         <Plate
           key={band.id}
           first={i === 0}
           title={band.name}
-          says={says.band(band.session_min, band.new_skills_per_week)}
+          says={t('plan-making-band', { minutes: band.session_min, n: band.new_skills_per_week })}
           onChoose={() => onChoose(band)}
         />
       ))}
@@ -208,24 +235,30 @@ function Bands({ bands, onChoose }: { bands: Schemas['Band'][]; onChoose: (band:
   )
 }
 
-const titled = { template: says.template, curriculum: says.again, skills: says.skills }
+const titled = (from: Beginning) => {
+  const { name } = from.wishes
+  if (from.kind === 'template') return t('plan-making-template', { name })
+  return from.kind === 'curriculum'
+    ? t('plan-making-again', { name })
+    : t('plan-making-skills', { band: name })
+}
 
 /** What a curriculum of the band may begin from. */
 function Sources({ sources, onChoose }: { sources: Beginning[]; onChoose: (from: Beginning) => void }) {
   return (
-    <Plates label={says.steps[1] ?? ''}>
-      {sources.length === 0 && <Typography>{says.nothing}</Typography>}
+    <Plates label={t('plan-making-steps-what')}>
+      {sources.length === 0 && <Typography>{t('plan-making-nothing')}</Typography>}
       {sources.map((each, i) => (
         <Plate
           key={each.kind === 'curriculum' ? each.curriculum : each.kind}
           first={i === 0}
-          title={titled[each.kind](each.wishes.name)}
-          says={says.contains(
-            each.wishes.weeks,
-            each.wishes.weekdays.length,
-            each.wishes.goals.length,
-            each.kind === 'curriculum' ? asDay(each.wishes.start) : undefined,
-          )}
+          title={titled(each)}
+          says={t('plan-making-contains', {
+            weeks: each.wishes.weeks,
+            days: each.wishes.weekdays.length,
+            goals: each.wishes.goals.length,
+            start: each.kind === 'curriculum' ? asDay(each.wishes.start) : 'none',
+          })}
           onChoose={() => onChoose(each)}
         />
       ))}
@@ -247,14 +280,14 @@ function LastStep({ made, set, approaches, grounds, teams }: LastStepProps) {
   const { band, from } = made
   const asThere = made.approach === AS_THERE
   const whence: Record<string, string> = {
-    as_written: from?.kind === 'skills' ? says.notMet : says.asWritten,
-    of_band: says.ofBand(band?.name ?? ''),
-    ...Object.fromEntries(teams.map((team) => [team.id, says.ofTeam(team.name)])),
+    as_written: from?.kind === 'skills' ? t('plan-making-not-met') : t('plan-making-as-written'),
+    of_band: t('plan-making-of-band', { band: band?.name ?? '' }),
+    ...Object.fromEntries(teams.map((team) => [team.id, t('plan-making-of-team', { team: team.name })])),
   }
   return (
     <Box sx={{ display: 'grid', gap: 1.5 }}>
       <TextCell
-        label={says.name}
+        label={t('plan-making-name')}
         longest={LONGEST.NewCurriculum.name}
         autoFocus
         value={made.name ?? ''}
@@ -262,22 +295,26 @@ function LastStep({ made, set, approaches, grounds, teams }: LastStepProps) {
         onChange={(name) => set({ name })}
       />
       <Box>
-        <Typography variant="caption">{texts.plan.wishes.approach}</Typography>
+        <Typography variant="caption">{t('plan-wishes-approach')}</Typography>
         <Choice
-          label={texts.plan.wishes.approach}
+          label={t('plan-wishes-approach')}
           options={approaches}
           chosen={[made.approach ?? 'balanced']}
-          says={(name) => (name === AS_THERE ? says.approachThere : (texts.plan.approach[name] ?? name))}
+          says={(name) =>
+            name === AS_THERE ? t('plan-making-approach-there') : (said(`plan-approach-${name}`) ?? name)
+          }
           onToggle={(approach) => set({ approach })}
         />
         <Typography variant="body2" color="text.secondary">
-          {asThere ? says.approachThereMeans : texts.plan.approachMeans[made.approach ?? 'balanced']}
+          {asThere
+            ? t('plan-making-approach-there-means')
+            : said(`plan-approach-means-${made.approach ?? 'balanced'}`)}
         </Typography>
       </Box>
       <Box>
-        <Typography variant="caption">{says.ground}</Typography>
+        <Typography variant="caption">{t('plan-making-ground')}</Typography>
         <Choice
-          label={says.ground}
+          label={t('plan-making-ground')}
           options={grounds}
           chosen={[made.ground ?? grounds[0] ?? '']}
           says={(name) => name}
@@ -285,16 +322,16 @@ function LastStep({ made, set, approaches, grounds, teams }: LastStepProps) {
         />
       </Box>
       <Box>
-        <Typography variant="caption">{says.present}</Typography>
+        <Typography variant="caption">{t('plan-making-present')}</Typography>
         <Choice
-          label={says.present}
+          label={t('plan-making-present')}
           options={['as_written', 'of_band', ...teams.map((team) => team.id)]}
           chosen={[made.present ?? 'as_written']}
           says={(id) => whence[id] ?? id}
           onToggle={(present) => set({ present })}
         />
         <Typography variant="body2" color="text.secondary">
-          {made.present && made.present !== 'as_written' ? says.presentAbout : ''}
+          {made.present && made.present !== 'as_written' ? t('plan-making-present-about') : ''}
         </Typography>
       </Box>
     </Box>

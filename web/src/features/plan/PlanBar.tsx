@@ -6,7 +6,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useNavigate } from 'react-router'
 import type { Curriculum, Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { asDay, asNumber, asTime } from '../../ui/figures'
 import { type Laying, TRIES } from './laying'
 
@@ -38,7 +38,7 @@ export function PlanBar(props: PlanBarProps) {
         value={view.id}
         onChange={(event) => void navigate(`/plan/${event.target.value}`)}
         slotProps={{
-          htmlInput: { 'aria-label': texts.plan.choose },
+          htmlInput: { 'aria-label': t('plan-choose') },
           input: { disableUnderline: true, sx: { fontSize: '1.4rem', fontWeight: 650 } },
         }}
       >
@@ -47,19 +47,21 @@ export function PlanBar(props: PlanBarProps) {
             {entry.name}
           </MenuItem>
         ))}
-        <MenuItem value="new">{texts.plan.makeNew}</MenuItem>
+        <MenuItem value="new">{t('plan-make-new')}</MenuItem>
       </TextField>
       <Box sx={{ flex: 1, minWidth: 180 }}>
         <Typography color="text.secondary" variant="body2" role="status">
           {view.band} ·{' '}
-          {latest ? texts.plan.published(latest.number, asDay(latest.at.slice(0, 10))) : texts.plan.draft}
-          {view.changed_since_edition ? `, ${texts.plan.changed}` : ''}
+          {latest
+            ? t('plan-published', { n: latest.number, day: asDay(latest.at.slice(0, 10)) })
+            : t('plan-draft')}
+          {view.changed_since_edition ? `, ${t('plan-changed')}` : ''}
           {' · '}
-          {busy ? texts.plan.saving : texts.plan.saved(asTime(view.changed_at))}
+          {busy ? t('plan-saving') : t('plan-saved', { time: asTime(view.changed_at) })}
         </Typography>
         <Typography
           role="status"
-          aria-label={texts.plan.price}
+          aria-label={t('plan-price')}
           variant="body2"
           sx={{
             minHeight: 20,
@@ -75,24 +77,24 @@ export function PlanBar(props: PlanBarProps) {
           variant="text"
           disabled={!view.undo || busy}
           onClick={onUndo}
-          title={view.undo ? texts.plan.undoes(view.undo) : undefined}
+          title={view.undo ? t('plan-undoes', { what: view.undo }) : undefined}
         >
-          {texts.undo}
+          {t('undo')}
         </Button>
         <Button onClick={laying.layAgain} disabled={solving || busy}>
-          {solving && longer === null ? texts.plan.solving : texts.plan.solve}
+          {solving && longer === null ? t('plan-solving') : t('plan-solve')}
         </Button>
         {longer === null ? (
           <Button variant="text" disabled={solving || busy} onClick={laying.lookLonger}>
-            {texts.plan.lookLonger}
+            {t('plan-look-longer')}
           </Button>
         ) : (
           <Button variant="text" onClick={laying.stop}>
-            {texts.plan.stop(longer + 1, TRIES, asNumber(view.score.total))}
+            {t('plan-stop', { n: longer + 1, of: TRIES, best: asNumber(view.score.total) })}
           </Button>
         )}
         <Button variant="contained" disabled={!mayPublish} onClick={onPublish}>
-          {texts.plan.publish(next)}
+          {t('plan-publish', { n: next })}
         </Button>
       </Box>
     </Box>

@@ -5,7 +5,7 @@ import Link from '@mui/material/Link'
 import { useState } from 'react'
 import { Navigate, Link as RouterLink, useParams } from 'react-router'
 import { type Curriculum, newId, ProblemError, type Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
 import { isHere, useAt } from './at'
 import { Breaches, ClashNote } from './Breaches'
@@ -38,9 +38,9 @@ export function PlanPage() {
   if (!first) {
     return (
       <Empty>
-        {texts.plan.empty}{' '}
+        {t('plan-empty')}{' '}
         <Link component={RouterLink} to="/plan/new">
-          {texts.plan.makeFirst}
+          {t('plan-make-first')}
         </Link>
       </Empty>
     )

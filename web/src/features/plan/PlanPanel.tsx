@@ -1,7 +1,7 @@
 // The panel beside the floor: the chosen session, wishes, approaches compared, or the forecast.
 import Box from '@mui/material/Box'
 import type { Curriculum, Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
 import { PANEL } from '../../ui/placing'
 import { type At, PANELS, type Panel } from './at'
@@ -29,12 +29,12 @@ export function PlanPanel(props: Props) {
   const { view, panel, at, forecast, soFar, busy, changes, onPanel, onChoose, onChange, onEdit } = props
   const { wish, season, solve } = changes
   return (
-    <Box component="aside" className="no-print" aria-label={texts.plan.panel[panel]} sx={PANEL}>
+    <Box component="aside" className="no-print" aria-label={t(`plan-panel-${panel}`)} sx={PANEL}>
       <Choice
-        label={texts.plan.panels}
+        label={t('plan-panels')}
         options={PANELS}
         chosen={[panel]}
-        says={(each) => texts.plan.panel[each]}
+        says={(each) => t(`plan-panel-${each}`)}
         onToggle={onPanel}
       />
       {panel === 'evening' && (

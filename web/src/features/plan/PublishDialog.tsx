@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { type SyntheticEvent, useState } from 'react'
 import { LONGEST } from '../../api/limits'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { ErrorNote } from '../../ui/notes'
 
 interface Props {
@@ -40,20 +40,20 @@ export function PublishDialog({ open, number, name, changes, busy, error, onClos
         },
       }}
     >
-      <DialogTitle id="publish-title">{texts.plan.publishTitle(number, name)}</DialogTitle>
+      <DialogTitle id="publish-title">{t('plan-publish-title', { n: number, name })}</DialogTitle>
       <DialogContent>
-        <Typography sx={{ mb: 2 }}>{texts.plan.publishSays}</Typography>
+        <Typography sx={{ mb: 2 }}>{t('plan-publish-says')}</Typography>
         <TextField
           autoFocus
           fullWidth
-          label={texts.plan.note}
+          label={t('plan-note')}
           value={note}
           onChange={(event) => setNote(event.target.value)}
           slotProps={{ htmlInput: { maxLength: LONGEST.EditionWish.note } }}
         />
         {changes.length > 0 && (
           <Box sx={{ mt: 2 }}>
-            <Typography variant="h3">{texts.plan.changesTitle(number - 1)}</Typography>
+            <Typography variant="h3">{t('plan-changes-title', { n: number - 1 })}</Typography>
             <Box component="ul" sx={{ m: 0, pl: 2.5, maxHeight: 260, overflowY: 'auto' }}>
               {changes.map((change) => (
                 <Typography key={change} component="li" variant="body2">
@@ -67,10 +67,10 @@ export function PublishDialog({ open, number, name, changes, busy, error, onClos
       </DialogContent>
       <DialogActions>
         <Button variant="text" onClick={onClose}>
-          {texts.cancel}
+          {t('cancel')}
         </Button>
         <Button type="submit" variant="contained" disabled={busy}>
-          {texts.plan.publishGo}
+          {t('plan-publish-go')}
         </Button>
       </DialogActions>
     </Dialog>

@@ -4,7 +4,7 @@ import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { asNumber, Figure } from '../../ui/figures'
 
 export function ScoreStrip({ score }: { score: Schemas['Score'] }) {
@@ -14,7 +14,7 @@ export function ScoreStrip({ score }: { score: Schemas['Score'] }) {
     <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 1 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', columnGap: 1.25, flexWrap: 'wrap' }}>
         <Typography variant="h3">
-          {texts.plan.score} <Figure sx={{ fontSize: '1.3rem' }}>{asNumber(score.total)}</Figure>
+          {t('plan-score')} <Figure sx={{ fontSize: '1.3rem' }}>{asNumber(score.total)}</Figure>
         </Typography>
         {score.parts.map(({ part, points }) => (
           <ButtonBase
@@ -30,21 +30,21 @@ export function ScoreStrip({ score }: { score: Schemas['Score'] }) {
               color: points < 0.05 ? 'text.secondary' : undefined,
             }}
           >
-            <Typography variant="body2">{texts.plan.part[part]}</Typography>
+            <Typography variant="body2">{t(`plan-part-${part}`)}</Typography>
             <Figure sx={{ fontSize: '1.1rem', fontWeight: 600 }}>{asNumber(points)}</Figure>
           </ButtonBase>
         ))}
         <Typography variant="body2" color="text.secondary">
-          {texts.plan.scoreMeans}
+          {t('plan-score-means')}
         </Typography>
       </Box>
       {part && (
         <Box role="status" sx={{ mt: 0.5 }}>
           <Typography variant="body2" color="text.secondary">
-            {texts.plan.partMeans[part.part](...part.figures)}
+            {t(`plan-part-means-${part.part}`, { points: part.figures[0] ?? 0, than: part.figures[1] ?? 0 })}
           </Typography>
           <Typography variant="body2">
-            {part.from.length > 0 ? part.from.join(' · ') : texts.plan.nothing}
+            {part.from.length > 0 ? part.from.join(' · ') : t('plan-nothing')}
           </Typography>
         </Box>
       )}

@@ -2,13 +2,13 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
 import { NumberField, TextCell } from '../../ui/fields'
+import { asWeekday } from '../../ui/figures'
 
 type Season = Schemas['Season']
 
-const says = texts.plan.wishes
 const DAYS = ['1', '2', '3', '4', '5', '6', '7']
 
 interface Props {
@@ -27,7 +27,7 @@ export function SeasonFields({ season, first, onChange }: Props) {
     <>
       <Box sx={{ display: 'flex', gap: 1 }}>
         <TextCell
-          label={says.start}
+          label={t('plan-wishes-start')}
           type="date"
           autoFocus={first}
           value={season.start}
@@ -35,7 +35,7 @@ export function SeasonFields({ season, first, onChange }: Props) {
           fullWidth={false}
         />
         <NumberField
-          label={says.weeks}
+          label={t('plan-wishes-weeks')}
           whole
           value={season.weeks}
           onChange={(n) =>
@@ -47,18 +47,18 @@ export function SeasonFields({ season, first, onChange }: Props) {
         />
       </Box>
       <Choice
-        label={says.weekdays}
+        label={t('plan-wishes-weekdays')}
         options={DAYS}
         chosen={season.weekdays.map(String)}
-        says={(day) => texts.weekdays[Number(day) - 1] ?? day}
+        says={(day) => asWeekday(Number(day))}
         onToggle={(day) => onChange({ ...season, weekdays: toggled(season.weekdays, Number(day)) })}
       />
       <Box>
         <Typography variant="caption" color="text.secondary">
-          {says.holidays}
+          {t('plan-wishes-holidays')}
         </Typography>
         <Choice
-          label={says.holidays}
+          label={t('plan-wishes-holidays')}
           options={weeks}
           chosen={holidays.map(String)}
           says={(week) => week}

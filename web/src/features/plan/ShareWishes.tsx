@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Curriculum, Strand } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { asPercent, Figure } from '../../ui/figures'
 import { NumberCell } from '../../ui/NumberCell'
 import { STRANDS, StrandSwatch } from '../../ui/strands'
@@ -40,16 +40,16 @@ export function ShareWishes({ view, saving, onChange }: Props) {
   return (
     <Box
       role="group"
-      aria-label={texts.plan.shares}
+      aria-label={t('plan-shares')}
       sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1.5, rowGap: 0.5 }}
     >
-      <Typography variant="h3">{texts.plan.shares}</Typography>
+      <Typography variant="h3">{t('plan-shares')}</Typography>
       {STRANDS.map((strand, i) => (
         <Box key={strand} sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
           <StrandSwatch strand={strand} width={26} />
-          <Typography variant="body2">{texts.strand[strand]}</Typography>
+          <Typography variant="body2">{t(`strand-${strand}`)}</Typography>
           <NumberCell
-            label={texts.plan.shareOf(texts.strand[strand])}
+            label={t('plan-share-of', { strand: t(`strand-${strand}`) })}
             value={shown[strand]}
             least={0}
             most={100}
@@ -57,13 +57,13 @@ export function ShareWishes({ view, saving, onChange }: Props) {
             onCommit={(n) => set(strand, n)}
           />
           <Figure sx={{ color: 'text.secondary' }}>
-            {texts.plan.laid(asPercent(laid > 0 ? (view.minutes_by_strand[i] ?? 0) / laid : 0))}
+            {t('plan-laid', { percent: asPercent(laid > 0 ? (view.minutes_by_strand[i] ?? 0) / laid : 0) })}
           </Figure>
         </Box>
       ))}
       {open && (
         <Typography role="alert" variant="body2" color="error">
-          {texts.plan.sum(sum)}. {texts.plan.sharesWait}
+          {t('plan-sum', { n: sum })}. {t('plan-shares-wait')}
         </Typography>
       )}
     </Box>

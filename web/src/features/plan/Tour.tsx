@@ -4,13 +4,15 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { tour } from '../../storage/remembered'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { Figure } from '../../ui/figures'
+
+const STEPS = ['lines', 'change', 'evening'] as const
 
 export function Tour() {
   const [step, setStep] = useState(() => (tour.read() ? null : 0))
   if (step === null) return null
-  const last = step === texts.plan.tour.length - 1
+  const last = step === STEPS.length - 1
   const onward = () => {
     if (last) tour.write('seen')
     setStep(last ? null : step + 1)
@@ -30,11 +32,11 @@ export function Tour() {
       }}
     >
       <Figure sx={{ fontSize: '1.3rem', color: 'text.secondary' }}>
-        {step + 1}/{texts.plan.tour.length}
+        {step + 1}/{STEPS.length}
       </Figure>
-      <Typography sx={{ flex: 1 }}>{texts.plan.tour[step]}</Typography>
+      <Typography sx={{ flex: 1 }}>{t(`plan-tour-${STEPS[step] ?? 'lines'}`)}</Typography>
       <Button size="small" onClick={onward}>
-        {last ? texts.plan.tourDone : texts.plan.tourNext}
+        {last ? t('plan-tour-done') : t('plan-tour-next')}
       </Button>
     </Box>
   )

@@ -5,7 +5,7 @@ import IconButton from '@mui/material/IconButton'
 import Typography from '@mui/material/Typography'
 import { type ReactNode, useState } from 'react'
 import type { Curriculum, Schemas, Stage } from '../../api/client'
-import { texts } from '../../texts/en'
+import { said, t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
 import { LateNumber, LateText, SelectCell } from '../../ui/fields'
 import { ErrorNote } from '../../ui/notes'
@@ -24,13 +24,11 @@ interface Props {
   onLayAnew: () => void
 }
 
-const says = texts.plan.wishes
-
 export function WishesPanel({ view, saving, onChange, onSeason, onLayAnew }: Props) {
   return (
     <Box sx={{ mt: 1.5, display: 'grid', gap: 2 }}>
       <Typography variant="body2" color="text.secondary">
-        {says.about}
+        {t('plan-wishes-about')}
       </Typography>
       <ApproachWish view={view} onChange={onChange} />
       <Goals view={view} onChange={onChange} />
@@ -39,10 +37,10 @@ export function WishesPanel({ view, saving, onChange, onSeason, onLayAnew }: Pro
       <Where view={view} onChange={onChange} />
       <Box>
         <Button size="small" disabled={saving} onClick={onLayAnew}>
-          {says.layAnew}
+          {t('plan-wishes-lay-anew')}
         </Button>
         <Typography variant="body2" color="text.secondary">
-          {says.layAnewMeans}
+          {t('plan-wishes-lay-anew-means')}
         </Typography>
       </Box>
     </Box>
@@ -68,12 +66,12 @@ function ApproachWish({ view, onChange }: { view: Curriculum; onChange: (change:
     onChange((wishes) => ({ ...wishes, approach: { ...wishes.approach, ...next } }))
   const chosen = presetOf(approach, presets)
   return (
-    <Part title={says.approach}>
+    <Part title={t('plan-wishes-approach')}>
       <Choice
-        label={says.approach}
+        label={t('plan-wishes-approach')}
         options={presets.map((preset) => preset.name)}
         chosen={chosen ? [chosen] : []}
-        says={(name) => texts.plan.approach[name] ?? name}
+        says={(name) => said(`plan-approach-${name}`) ?? name}
         onToggle={(name) => {
           const preset = presets.find((each) => each.name === name)
           if (preset) set(preset.approach)
@@ -83,7 +81,7 @@ function ApproachWish({ view, onChange }: { view: Curriculum; onChange: (change:
         {STAGES.map((stage, i) => (
           <LateNumber
             key={stage}
-            label={says.times(texts.stage[stage])}
+            label={t('plan-wishes-times', { stage: t(`stage-${stage}`) })}
             whole
             value={approach.exposures[i] ?? 1}
             onCommit={(n) =>
@@ -98,7 +96,7 @@ function ApproachWish({ view, onChange }: { view: Curriculum; onChange: (change:
           {(['first', 'last'] as const).map((end) => (
             <LateNumber
               key={end}
-              label={says.openPlay[end]}
+              label={t(`plan-wishes-open-play-${end}`)}
               whole
               value={percent(approach.open_play?.[end] ?? 0)}
               onCommit={(n) =>
@@ -117,7 +115,7 @@ function ApproachWish({ view, onChange }: { view: Curriculum; onChange: (change:
           {(['least', 'most'] as const).map((end) => (
             <LateNumber
               key={end}
-              label={says.success[end]}
+              label={t(`plan-wishes-success-${end}`)}
               whole
               value={percent(approach.success_window?.[end] ?? 0)}
               onCommit={(n) =>
@@ -132,15 +130,15 @@ function ApproachWish({ view, onChange }: { view: Curriculum; onChange: (change:
         </Box>
       )}
       <Typography variant="caption" color="text.secondary">
-        {says.assumptions}
+        {t('plan-wishes-assumptions')}
       </Typography>
       <SelectCell
-        label={says.side}
-        none={says.sideOwn}
+        label={t('plan-wishes-side')}
+        none={t('plan-wishes-side-own')}
         value={view.wishes.side ?? ''}
         options={(['equal', 'other_more', 'strong_first', 'not_sided'] as const).map((side) => ({
           value: side,
-          says: texts.plan.side[side],
+          says: t(`plan-side-${side}`),
         }))}
         onChange={(side) => onChange((wishes) => ({ ...wishes, side: side || null }))}
       />
@@ -157,10 +155,10 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
       ...wishes,
       goals: wishes.goals.map((goal) => (goal.skill === skill ? { ...goal, ...next } : goal)),
     }))
-  const stages = STAGES.map((stage) => ({ value: stage, says: texts.stage[stage] }))
+  const stages = STAGES.map((stage) => ({ value: stage, says: t(`stage-${stage}`) }))
   const others = (skills.data ?? []).filter((skill) => !goals.some((goal) => goal.skill === skill.id))
   return (
-    <Part title={says.goals}>
+    <Part title={t('plan-wishes-goals')}>
       {goals.map((goal) => (
         <Box
           key={goal.skill}
@@ -180,7 +178,7 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
           </Typography>
           <IconButton
             size="small"
-            aria-label={says.takeOut(name(goal.skill))}
+            aria-label={t('plan-wishes-take-out', { what: name(goal.skill) })}
             onClick={() =>
               onChange((wishes) => ({
                 ...wishes,
@@ -192,15 +190,15 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
           </IconButton>
           <Box sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
             <SelectCell<Stage>
-              label={says.present}
-              aria-label={says.present}
-              none={says.notMet}
+              label={t('plan-wishes-present')}
+              aria-label={t('plan-wishes-present')}
+              none={t('plan-wishes-not-met')}
               value={goal.present ?? ''}
               options={stages}
               onChange={(present) => set(goal.skill, { present: present || null })}
             />
             <SelectCell<Stage>
-              label={says.goal}
+              label={t('plan-wishes-goal')}
               value={goal.goal}
               options={stages}
               onChange={(stage) => stage && set(goal.skill, { goal: stage })}
@@ -219,8 +217,8 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
         }
       />
       <SelectCell
-        label={says.addGoal}
-        none={says.chooseSkill}
+        label={t('plan-wishes-add-goal')}
+        none={t('plan-wishes-choose-skill')}
         value=""
         options={others.map((skill) => ({ value: skill.id, says: skill.name }))}
         onChange={(skill) =>
@@ -257,14 +255,14 @@ function FromSquads({
   const next = (found.data ?? []).filter(
     (goal) => before.has(goal.skill) && before.get(goal.skill) !== (goal.present ?? null),
   )
-  const stage = (at: Stage | null | undefined) => (at ? texts.stage[at] : says.notMet)
+  const stage = (at: Stage | null | undefined) => (at ? t(`stage-${at}`) : t('plan-wishes-not-met'))
   return (
     <Box sx={{ display: 'grid', gap: 0.75, borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
       <SelectCell
-        label={says.fromSquads}
-        none={says.fromNobody}
+        label={t('plan-wishes-from-squads')}
+        none={t('plan-wishes-from-nobody')}
         value={whose}
-        options={[{ value: EVERYBODY, says: says.allSquads }, ...teams]}
+        options={[{ value: EVERYBODY, says: t('plan-wishes-all-squads') }, ...teams]}
         onChange={setWhose}
       />
       {whose !== '' && found.isError && <ErrorNote error={found.error} />}
@@ -272,16 +270,20 @@ function FromSquads({
         <>
           {next.map((goal) => (
             <Typography key={goal.skill} variant="body2">
-              {says.stands(name(goal.skill), stage(before.get(goal.skill)), stage(goal.present))}
+              {t('plan-wishes-stands', {
+                skill: name(goal.skill),
+                before: stage(before.get(goal.skill)),
+                now: stage(goal.present),
+              })}
             </Typography>
           ))}
           {next.length === 0 ? (
             <Typography variant="body2" color="text.secondary">
-              {says.standsAlike}
+              {t('plan-wishes-stands-alike')}
             </Typography>
           ) : (
             <Button size="small" onClick={() => onTake(next)} sx={{ justifySelf: 'start' }}>
-              {says.takeStands(next.length)}
+              {t('plan-wishes-take-stands', { n: next.length })}
             </Button>
           )}
         </>
@@ -309,7 +311,7 @@ function Season({
   const [season, setSeason] = useState(() => seasonOf(view))
   const changed = JSON.stringify(season) !== JSON.stringify(seasonOf(view))
   return (
-    <Part title={says.when}>
+    <Part title={t('plan-wishes-when')}>
       <SeasonFields season={season} onChange={setSeason} />
       <Button
         size="small"
@@ -317,11 +319,11 @@ function Season({
         onClick={() => onSeason(season)}
         sx={{ justifySelf: 'start' }}
       >
-        {says.saveSeason}
+        {t('plan-wishes-save-season')}
       </Button>
       {changed && (
         <Typography variant="caption" color="text.secondary">
-          {says.seasonMoves}
+          {t('plan-wishes-season-moves')}
         </Typography>
       )}
     </Part>
@@ -334,17 +336,17 @@ function Tests({ view, onChange }: { view: Curriculum; onChange: (change: Change
   const sittings = view.wishes.tests ?? []
   const name = (id: string) => tests.find((test) => test.id === id)?.name ?? id
   return (
-    <Part title={says.tests}>
+    <Part title={t('plan-wishes-tests')}>
       {sittings.map((sitting, i) => (
         <Box
           key={`${sitting.session} ${sitting.test}`}
           sx={{ display: 'flex', alignItems: 'center', gap: 1 }}
         >
           <Typography variant="body2" sx={{ flex: 1 }}>
-            {texts.plan.inSession(sitting.session + 1)}: {name(sitting.test)}
+            {t('plan-in-session', { n: sitting.session + 1 })}: {name(sitting.test)}
           </Typography>
           <LateNumber
-            label={texts.plan.wishes.min}
+            label={t('plan-wishes-min')}
             whole
             value={sitting.minutes}
             onCommit={(n) =>
@@ -358,7 +360,7 @@ function Tests({ view, onChange }: { view: Curriculum; onChange: (change: Change
           />
           <IconButton
             size="small"
-            aria-label={says.takeOut(name(sitting.test))}
+            aria-label={t('plan-wishes-take-out', { what: name(sitting.test) })}
             onClick={() =>
               onChange((wishes) => ({ ...wishes, tests: (wishes.tests ?? []).filter((_, at) => at !== i) }))
             }
@@ -369,14 +371,14 @@ function Tests({ view, onChange }: { view: Curriculum; onChange: (change: Change
       ))}
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1.6fr', gap: 1 }}>
         <SelectCell
-          label={says.testSession}
+          label={t('plan-wishes-test-session')}
           value={session}
           options={view.sessions.map((s) => ({ value: String(s.session + 1), says: `${s.session + 1}` }))}
           onChange={(value) => setSession(value || '1')}
         />
         <SelectCell
-          label={says.addTest}
-          none={says.chooseTest}
+          label={t('plan-wishes-add-test')}
+          none={t('plan-wishes-choose-test')}
           value=""
           options={tests.map((test) => ({ value: test.id, says: test.name }))}
           onChange={(test) =>
@@ -404,9 +406,9 @@ function Where({ view, onChange }: { view: Curriculum; onChange: (change: Change
     { key: 'adults', whole: true },
   ]
   return (
-    <Part title={says.where}>
+    <Part title={t('plan-wishes-where')}>
       <LateText
-        label={says.name}
+        label={t('plan-wishes-name')}
         value={view.wishes.name}
         onCommit={(name) => onChange((wishes) => ({ ...wishes, name }))}
       />
@@ -414,7 +416,7 @@ function Where({ view, onChange }: { view: Curriculum; onChange: (change: Change
         {fields.map(({ key, whole }) => (
           <LateNumber
             key={key}
-            label={says.ground[key]}
+            label={t(`plan-wishes-ground-${key}`)}
             whole={whole}
             value={ground[key]}
             onCommit={(n) => n >= 0 && set({ [key]: n })}

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, type Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { asDay, asTime } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { postKeys } from './keys'
@@ -24,17 +24,17 @@ export function OutboxPage() {
     <Box sx={{ p: 2, maxWidth: 900 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
         <Typography variant="h1" sx={{ flex: 1 }}>
-          {texts.letters.title}
+          {t('letters-title')}
         </Typography>
         <Button disabled={deliver.isPending} onClick={() => deliver.mutate()}>
-          {texts.letters.now}
+          {t('letters-now')}
         </Button>
       </Box>
       <Typography color="text.secondary" sx={{ mb: 2 }}>
-        {by_mail_server ? texts.letters.byServer : texts.letters.inFolder}
+        {by_mail_server ? t('letters-by-server') : t('letters-in-folder')}
       </Typography>
       {deliver.isError && <ErrorNote error={deliver.error} />}
-      {letters.length === 0 && <Typography>{texts.letters.none}</Typography>}
+      {letters.length === 0 && <Typography>{t('letters-none')}</Typography>}
       {letters.map((letter) => (
         <Letter key={letter.id} letter={letter} />
       ))}
@@ -44,10 +44,10 @@ export function OutboxPage() {
 
 function Letter({ letter }: { letter: Schemas['LetterView'] }) {
   const state = letter.failed
-    ? texts.letters.failed(letter.failed)
+    ? t('letters-failed', { why: letter.failed })
     : letter.left_at
-      ? texts.letters.left(`${asDay(letter.left_at.slice(0, 10))}, ${asTime(letter.left_at)}`)
-      : texts.letters.waits
+      ? t('letters-left', { when: `${asDay(letter.left_at.slice(0, 10))}, ${asTime(letter.left_at)}` })
+      : t('letters-waits')
   return (
     <Box component="details" sx={{ borderTop: 1, borderColor: 'divider', py: 0.75 }}>
       <Box component="summary" sx={{ cursor: 'pointer', minHeight: 28 }}>

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { NumberField, SelectCell } from '../../ui/fields'
 
 export function GateFields({
@@ -20,7 +20,6 @@ export function GateFields({
   bandName: (id: string) => string
   onSet: (gate: Schemas['Gate'] | null) => void
 }) {
-  const says = texts.progressions
   const [typed, setTyped] = useState(gate)
   const first = {
     milestone: { kind: 'milestone', milestone: milestones[0]?.id ?? '', times: 3, of_last: 4 },
@@ -32,18 +31,18 @@ export function GateFields({
   return (
     <>
       <SelectCell
-        label={says.gateKind}
-        none={says.noGate}
+        label={t('progressions-gate-kind')}
+        none={t('progressions-no-gate')}
         value={typed?.kind ?? ''}
         options={[
-          { value: 'milestone', says: says.milestone },
-          { value: 'test', says: says.test },
+          { value: 'milestone', says: t('progressions-milestone') },
+          { value: 'test', says: t('progressions-test') },
         ]}
         onChange={(kind) => setTyped(kind ? first[kind] : null)}
       />
       {typed?.kind === 'milestone' && (
         <SelectCell
-          label={says.milestone}
+          label={t('progressions-milestone')}
           value={typed.milestone}
           options={milestones.map((each) => ({ value: each.id, says: inWords(each) }))}
           onChange={(milestone) => setTyped({ ...typed, milestone })}
@@ -53,13 +52,13 @@ export function GateFields({
       {typed?.kind === 'test' && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 92px', gap: 1 }}>
           <SelectCell
-            label={says.test}
+            label={t('progressions-test')}
             value={typed.test}
             options={tests.map((test) => ({ value: test.id, says: test.name }))}
             onChange={(test) => setTyped({ ...typed, test })}
           />
           <NumberField
-            label={says.value}
+            label={t('progressions-value')}
             value={typed.value}
             onChange={(value) => value !== null && setTyped({ ...typed, value })}
           />
@@ -68,13 +67,13 @@ export function GateFields({
       {typed && (
         <Box sx={{ display: 'flex', gap: 1 }}>
           <NumberField
-            label={says.times}
+            label={t('progressions-times')}
             value={typed.times}
             whole
             onChange={(times) => times !== null && times >= 0 && setTyped({ ...typed, times })}
           />
           <NumberField
-            label={says.ofLast}
+            label={t('progressions-of-last')}
             value={typed.of_last}
             whole
             onChange={(of_last) => of_last !== null && of_last >= 0 && setTyped({ ...typed, of_last })}
@@ -83,7 +82,7 @@ export function GateFields({
       )}
       {changed && (
         <Button size="small" onClick={() => onSet(typed)} sx={{ justifySelf: 'start' }}>
-          {says.setGate}
+          {t('progressions-set-gate')}
         </Button>
       )}
     </>

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import { useTheme } from '@mui/material/styles'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { STAGES, StageBar } from '../../ui/stages'
 import type { MapView } from './queries'
 
@@ -62,7 +62,7 @@ export function MapFloor(props: Props) {
         '@media print': { overflow: 'visible', '& > svg': { width: '100%', maxHeight: '265mm' } },
       }}
     >
-      <svg viewBox={`0 0 ${width} ${height}`} aria-label={texts.progressions.title}>
+      <svg viewBox={`0 0 ${width} ${height}`} aria-label={t('progressions-title')}>
         <Backdrop {...{ sheet, width, height, bandName }} />
         <Lines {...{ sheet, at, chosen, rests, opens }} />
         {sheet.plates.map((plate) => {
@@ -74,7 +74,11 @@ export function MapFloor(props: Props) {
               key={skill.id}
               skill={skill}
               place={place}
-              says={texts.progressions.plate(skill.name, bandName(skill.band), texts.strand[skill.strand])}
+              says={t('progressions-plate', {
+                name: skill.name,
+                band: bandName(skill.band),
+                strand: t(`strand-${skill.strand}`),
+              })}
               served={served.get(skill.id)}
               chosen={skill.id === chosen}
               lit={lit(skill.id)}

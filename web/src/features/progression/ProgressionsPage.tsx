@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { SelectCell } from '../../ui/fields'
 import { asDay } from '../../ui/figures'
 import { useKeys } from '../../ui/keys'
@@ -154,17 +154,19 @@ interface MapBarProps {
 function MapBar({ view, since, zoom, saving, undoable, onSince, onZoom, onUndo }: MapBarProps) {
   return (
     <Box className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap' }}>
-      <Typography variant="h1">{texts.progressions.title}</Typography>
+      <Typography variant="h1">{t('progressions-title')}</Typography>
       <Typography variant="body2" color="text.secondary" role="status" sx={{ flex: 1 }}>
-        {saving ? texts.plan.saving : texts.progressions.count(view.skills.length, view.findings.length)}
+        {saving
+          ? t('plan-saving')
+          : t('progressions-count', { skills: view.skills.length, findings: view.findings.length })}
       </Typography>
       <SelectCell
-        label={texts.progressions.since}
-        none={texts.progressions.noSince}
+        label={t('progressions-since')}
+        none={t('progressions-no-since')}
         value={since ?? ''}
         options={view.changed_on.map((day) => ({
           value: day,
-          says: day === '1970-01-01' ? texts.progressions.beginning : asDay(day),
+          says: day === '1970-01-01' ? t('progressions-beginning') : asDay(day),
         }))}
         onChange={(day) => onSince(day || null)}
         fullWidth={false}
@@ -174,7 +176,7 @@ function MapBar({ view, since, zoom, saving, undoable, onSince, onZoom, onUndo }
         variant="text"
         disabled={zoom === 0}
         onClick={() => onZoom(zoom - 1)}
-        aria-label={texts.progressions.smaller}
+        aria-label={t('progressions-smaller')}
         sx={{ minWidth: 36 }}
       >
         −
@@ -183,13 +185,13 @@ function MapBar({ view, since, zoom, saving, undoable, onSince, onZoom, onUndo }
         variant="text"
         disabled={zoom === ZOOMS.length - 1}
         onClick={() => onZoom(zoom + 1)}
-        aria-label={texts.progressions.larger}
+        aria-label={t('progressions-larger')}
         sx={{ minWidth: 36 }}
       >
         +
       </Button>
       <Button variant="text" disabled={!undoable || saving} onClick={onUndo}>
-        {texts.undo}
+        {t('undo')}
       </Button>
     </Box>
   )
@@ -198,7 +200,7 @@ function MapBar({ view, since, zoom, saving, undoable, onSince, onZoom, onUndo }
 function Differences({ found }: { found: Schemas['Difference'][] }) {
   return (
     <Box role="status" sx={{ maxHeight: 92, overflowY: 'auto' }}>
-      {found.length === 0 && <Typography variant="body2">{texts.progressions.same}</Typography>}
+      {found.length === 0 && <Typography variant="body2">{t('progressions-same')}</Typography>}
       {found.map((difference, i) => (
         <Typography key={i} variant="body2">
           {difference.says}

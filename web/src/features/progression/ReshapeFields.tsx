@@ -2,7 +2,7 @@
 import Button from '@mui/material/Button'
 import { useState } from 'react'
 import { nameFor } from '../../api/naming'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { SelectCell, TextCell } from '../../ui/fields'
 import type { Change, MapView, Skill } from './queries'
 
@@ -18,12 +18,11 @@ export function JoinFields({
   onChange: (change: Partial<Change>) => void
   onChoose: (skill: string) => void
 }) {
-  const says = texts.progressions
   const others = view.skills.filter((each) => each.id !== skill.id)
   return (
     <SelectCell
-      label={says.join}
-      none={texts.desk.chooseSkill}
+      label={t('progressions-join')}
+      none={t('desk-choose-skill')}
       value=""
       options={others.map((each) => ({ value: each.id, says: each.name }))}
       onChange={(id) => {
@@ -54,7 +53,6 @@ export function SplitFields({
   skill: Skill
   onChange: (change: Partial<Change>) => void
 }) {
-  const says = texts.progressions
   const [names, setNames] = useState('')
   const parts = names
     .split('\n')
@@ -76,9 +74,15 @@ export function SplitFields({
   }
   return (
     <>
-      <TextCell multiline label={says.split} placeholder={says.splitHint} value={names} onChange={setNames} />
+      <TextCell
+        multiline
+        label={t('progressions-split')}
+        placeholder={t('progressions-split-hint')}
+        value={names}
+        onChange={setNames}
+      />
       <Button size="small" disabled={parts.length < 2} onClick={split} sx={{ justifySelf: 'start' }}>
-        {says.splitNow(parts.length)}
+        {t('progressions-split-now', { n: parts.length })}
       </Button>
     </>
   )

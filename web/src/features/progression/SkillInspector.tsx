@@ -10,7 +10,7 @@ import { Link } from 'react-router'
 import type { Schemas, Stage } from '../../api/client'
 import { LONGEST } from '../../api/limits'
 import { sidePolicyValues } from '../../api/schema'
-import { texts } from '../../texts/en'
+import { t } from '../../texts/t'
 import { SelectCell, TextCell } from '../../ui/fields'
 import { PANEL } from '../../ui/placing'
 import { STAGES } from '../../ui/stages'
@@ -33,7 +33,7 @@ interface Props {
 }
 
 const SIDES = sidePolicyValues
-const STAGE_OPTIONS = STAGES.map((stage) => ({ value: stage, says: texts.stage[stage] }))
+const STAGE_OPTIONS = STAGES.map((stage) => ({ value: stage, says: t(`stage-${stage}`) }))
 
 export function SkillInspector(props: Props) {
   const { floor } = useTheme()
@@ -43,10 +43,10 @@ export function SkillInspector(props: Props) {
     <Box
       component="aside"
       className="no-print"
-      aria-label={texts.progressions.inspector}
+      aria-label={t('progressions-inspector')}
       sx={{ ...PANEL, display: 'grid', gap: 1.25, alignContent: 'start' }}
     >
-      {!skill && <Typography color="text.secondary">{texts.progressions.choose}</Typography>}
+      {!skill && <Typography color="text.secondary">{t('progressions-choose')}</Typography>}
       {mine.map((finding, i) => (
         <Box
           key={i}
@@ -59,7 +59,7 @@ export function SkillInspector(props: Props) {
               variant="text"
               onClick={() => onChange(mended(view, finding.mend as Schemas['Mend']))}
             >
-              {texts.progressions.mend[finding.mend.action]}
+              {t(`progressions-mend-${finding.mend.action}`)}
             </Button>
           )}
         </Box>
@@ -89,7 +89,6 @@ const without = (skill: Skill, other: string): Skill => ({
 function Chosen(props: Props & { skill: Skill }) {
   const { view, skill, way, goal, bands, curricula, curriculum, onGoal, onCurriculum, onChoose, onChange } =
     props
-  const says = texts.progressions
   const name = (id: string) => view.skills.find((each) => each.id === id)?.name ?? id
   const put = (next: Partial<Skill>) => onChange({ put: [{ ...skill, ...next }] })
   const opened = view.sheet?.lines.filter((line) => line.from === skill.id) ?? []
@@ -99,30 +98,32 @@ function Chosen(props: Props & { skill: Skill }) {
       <Rename key={skill.name} name={skill.name} onRename={(next) => put({ name: next })} />
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         <SelectCell
-          label={texts.drills.band}
+          label={t('drills-band')}
           value={skill.band}
           options={bands.map(({ band }) => ({ value: band.id, says: band.name }))}
           onChange={(band) => put({ band })}
         />
         <SelectCell
-          label={says.side}
+          label={t('progressions-side')}
           value={skill.side}
-          options={SIDES.map((side) => ({ value: side, says: says.sides[side] }))}
+          options={SIDES.map((side) => ({ value: side, says: t(`progressions-sides-${side}`) }))}
           onChange={(side) => side && put({ side })}
         />
       </Box>
       <Needs {...{ view, skill, name, onChoose }} count={way?.rests_on.length ?? 0} onPut={put} />
-      <Part title={says.opens(way?.opens.length ?? 0)}>
+      <Part title={t('progressions-opens', { n: way?.opens.length ?? 0 })}>
         {opened.map((line) => (
           <Box key={line.to} sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
             <SkillLink name={name(line.to)} onClick={() => onChoose(line.to)} />
             <Typography variant="caption" color="text.secondary">
-              {line.stage ? says.at(texts.stage[line.stage]) : says.helps}
+              {line.stage
+                ? t('progressions-at', { stage: t(`stage-${line.stage}`) })
+                : t('progressions-helps')}
             </Typography>
           </Box>
         ))}
       </Part>
-      <Part title={says.gate}>
+      <Part title={t('progressions-gate')}>
         <GateFields
           key={skill.gate?.kind ?? 'none'}
           gate={skill.gate ?? null}
@@ -133,19 +134,19 @@ function Chosen(props: Props & { skill: Skill }) {
         />
       </Part>
       <Way {...{ way, goal, curricula, curriculum, name, onGoal, onCurriculum }} />
-      <Part title={says.drills(drills.length)}>
+      <Part title={t('progressions-drills', { n: drills.length })}>
         {drills.map((drill) => (
           <Typography key={drill.drill} variant="body2">
             <Box component={Link} to={`/drills/${drill.drill}`} sx={{ color: 'text.primary' }}>
               {drill.title}
             </Box>{' '}
             <Typography component="span" variant="caption" color="text.secondary">
-              {drill.stages.map((stage) => texts.stage[stage]).join(', ')}
+              {drill.stages.map((stage) => t(`stage-${stage}`)).join(', ')}
             </Typography>
           </Typography>
         ))}
       </Part>
-      <Part title={says.reshape}>
+      <Part title={t('progressions-reshape')}>
         <JoinFields view={view} skill={skill} onChange={onChange} onChoose={onChoose} />
         <SplitFields skill={skill} onChange={onChange} />
       </Part>
@@ -165,12 +166,11 @@ interface NeedsProps {
 
 /** What the skill needs, what it is made of, and what helps it. */
 function Needs({ view, skill, count, name, onChoose, onPut }: NeedsProps) {
-  const says = texts.progressions
   const free = view.skills.filter(
     (each) => each.id !== skill.id && !skill.needs.some((need) => need.skill === each.id),
   )
   return (
-    <Part title={says.rests(count)}>
+    <Part title={t('progressions-rests', { n: count })}>
       {skill.needs.map((need) => (
         <Box
           key={need.skill}
@@ -178,10 +178,10 @@ function Needs({ view, skill, count, name, onChoose, onPut }: NeedsProps) {
         >
           <SkillLink name={name(need.skill)} onClick={() => onChoose(need.skill)} />
           <SelectCell
-            aria-label={says.stageOf(name(need.skill))}
+            aria-label={t('progressions-stage-of', { name: name(need.skill) })}
             slotProps={{
               select: { native: true },
-              htmlInput: { 'aria-label': says.stageOf(name(need.skill)) },
+              htmlInput: { 'aria-label': t('progressions-stage-of', { name: name(need.skill) }) },
             }}
             value={need.stage}
             options={STAGE_OPTIONS}
@@ -202,7 +202,7 @@ function Needs({ view, skill, count, name, onChoose, onPut }: NeedsProps) {
         <Other
           key={part}
           name={name(part)}
-          how={says.part}
+          how={t('progressions-part')}
           onChoose={() => onChoose(part)}
           onDrop={() => onPut({ parts: skill.parts.filter((each) => each !== part) })}
         />
@@ -211,14 +211,14 @@ function Needs({ view, skill, count, name, onChoose, onPut }: NeedsProps) {
         <Other
           key={help}
           name={name(help)}
-          how={says.helps}
+          how={t('progressions-helps')}
           onChoose={() => onChoose(help)}
           onDrop={() => onPut({ helps: skill.helps.filter((each) => each !== help) })}
         />
       ))}
       <SelectCell
-        label={says.connect}
-        none={texts.desk.chooseSkill}
+        label={t('progressions-connect')}
+        none={t('desk-choose-skill')}
         value=""
         options={free.map((each) => ({ value: each.id, says: each.name }))}
         onChange={(id) => id && onPut({ needs: [...skill.needs, { skill: id, stage: 'form' }] })}
@@ -250,7 +250,7 @@ const Drop = ({ name, onDrop }: { name: string; onDrop: () => void }) => (
   <Button
     size="small"
     variant="text"
-    aria-label={texts.progressions.drop(name)}
+    aria-label={t('progressions-drop', { name })}
     sx={{ minWidth: 28 }}
     onClick={onDrop}
   >
@@ -264,19 +264,18 @@ type WayProps = Pick<Props, 'way' | 'goal' | 'curricula' | 'curriculum' | 'onGoa
 
 /** What it costs a squad to come to a stage of the skill. */
 function Way({ way, goal, curricula, curriculum, name, onGoal, onCurriculum }: WayProps) {
-  const says = texts.progressions
   const found = way?.way
   return (
-    <Part title={says.way}>
+    <Part title={t('progressions-way')}>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 92px', gap: 1 }}>
         <SelectCell
-          label={says.squad}
+          label={t('progressions-squad')}
           value={curriculum ?? ''}
           options={curricula.map((entry) => ({ value: entry.id, says: entry.name }))}
           onChange={(id) => id && onCurriculum(id)}
         />
         <SelectCell
-          label={texts.drills.stage}
+          label={t('drills-stage')}
           value={goal}
           options={STAGE_OPTIONS}
           onChange={(stage) => stage && onGoal(stage)}
@@ -284,12 +283,18 @@ function Way({ way, goal, curricula, curriculum, name, onGoal, onCurriculum }: W
       </Box>
       {found && (
         <Typography role="status">
-          {found.steps.length === 0 ? says.there : says.cost(found.exposures, found.sessions, found.weeks)}
+          {found.steps.length === 0
+            ? t('progressions-there')
+            : t('progressions-cost', {
+                exposures: found.exposures,
+                sessions: found.sessions,
+                weeks: found.weeks,
+              })}
         </Typography>
       )}
       {found && found.steps.length > 0 && (
         <Typography variant="body2" color="text.secondary">
-          {found.steps.map((step) => `${name(step.skill)} ${texts.stage[step.stage]}`).join(' → ')}
+          {found.steps.map((step) => `${name(step.skill)} ${t(`stage-${step.stage}`)}`).join(' → ')}
         </Typography>
       )}
     </Part>
@@ -331,7 +336,7 @@ function Rename({ name, onRename }: { name: string; onRename: (name: string) => 
   const take = () => typed.trim() !== name && typed.trim() !== '' && onRename(typed.trim())
   return (
     <TextCell
-      label={texts.progressions.name}
+      label={t('progressions-name')}
       longest={LONGEST.Skill.name}
       value={typed}
       onChange={setTyped}

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { NumberField, TextCell } from '../../../ui/fields'
 import { LEVERS, type LeverName, SETTINGS, settingInWords } from '../../../ui/levers'
 import { ErrorNote } from '../../../ui/notes'
@@ -20,25 +20,28 @@ interface Props {
 
 export function AcademyForm({ view, busy, error, onSave }: Props) {
   const [academy, setAcademy] = useState<Academy>(view.academy)
-  const says = texts.bands
   const changed = JSON.stringify(academy) !== JSON.stringify(view.academy)
   const set = (next: Partial<Academy>) => setAcademy({ ...academy, ...next })
   const pointsOf = (lever: LeverName) => academy.lever_points[lever] as Record<string, number>
   return (
-    <Box component="section" aria-label={says.academy} sx={{ maxWidth: 1180, display: 'grid', gap: 1.5 }}>
+    <Box
+      component="section"
+      aria-label={t('bands-academy')}
+      sx={{ maxWidth: 1180, display: 'grid', gap: 1.5 }}
+    >
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
-          {says.academy}
+          {t('bands-academy')}
         </Typography>
         <Button variant="contained" disabled={!changed || busy} onClick={() => onSave(academy, view.version)}>
-          {says.saveAcademy}
+          {t('bands-save-academy')}
         </Button>
       </Box>
       {error ? <ErrorNote error={error} /> : null}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start' }}>
         <TextCell
-          label={says.cutOff}
-          helperText={says.cutOffNote}
+          label={t('bands-cut-off')}
+          helperText={t('bands-cut-off-note')}
           value={academy.cut_off}
           onChange={(cut_off) => set({ cut_off })}
           fullWidth={false}
@@ -46,9 +49,9 @@ export function AcademyForm({ view, busy, error, onSave }: Props) {
         />
         <Heading heading={academy.heading ?? null} onChange={(heading) => set({ heading })} />
       </Box>
-      <Typography variant="h3">{says.points}</Typography>
+      <Typography variant="h3">{t('bands-points')}</Typography>
       <Typography variant="body2" color="text.secondary">
-        {says.pointsNote}
+        {t('bands-points-note')}
       </Typography>
       <Box
         sx={{
@@ -78,31 +81,30 @@ interface HeadingProps {
 
 /** From which age headers are allowed, and how many in a week, once the academy has entered a rule. */
 function Heading({ heading, onChange }: HeadingProps) {
-  const says = texts.bands
   return (
     <Box sx={{ flex: 1, minWidth: 320, display: 'grid', gap: 1 }}>
-      <Typography variant="h3">{says.heading}</Typography>
+      <Typography variant="h3">{t('bands-heading')}</Typography>
       <Typography variant="body2" color="text.secondary">
-        {heading ? says.headingOn(heading.from_age) : says.headingOff}
+        {heading ? t('bands-heading-on', { age: heading.from_age }) : t('bands-heading-off')}
       </Typography>
       {heading && (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
           <NumberField
-            label={says.fromAge}
+            label={t('bands-from-age')}
             value={heading.from_age}
             whole
             onChange={(n) => n !== null && n >= 0 && onChange({ ...heading, from_age: n })}
             sx={{ width: 120 }}
           />
           <NumberField
-            label={says.perWeek}
+            label={t('bands-per-week')}
             value={heading.most_per_week}
             whole
             onChange={(n) => n !== null && n >= 0 && onChange({ ...heading, most_per_week: n })}
             sx={{ width: 150 }}
           />
           <TextCell
-            label={says.ruleText}
+            label={t('bands-rule-text')}
             value={heading.text}
             onChange={(text) => onChange({ ...heading, text })}
             fullWidth={false}
@@ -115,7 +117,7 @@ function Heading({ heading, onChange }: HeadingProps) {
         sx={{ justifySelf: 'start' }}
         onClick={() => onChange(heading ? null : { from_age: 13, most_per_week: 10, text: '' })}
       >
-        {heading ? says.headingStop : says.headingEnter}
+        {heading ? t('bands-heading-stop') : t('bands-heading-enter')}
       </Button>
     </Box>
   )
@@ -129,11 +131,10 @@ interface LeverPointsProps {
 
 /** How many points each setting of a lever adds to the difficulty. */
 function LeverPoints({ lever, points, onChange }: LeverPointsProps) {
-  const says = texts.bands
   return (
-    <Box role="group" aria-label={texts.lever[lever]}>
+    <Box role="group" aria-label={t(`lever-${lever}`)}>
       <Typography variant="body2" sx={{ fontWeight: 600 }}>
-        {texts.lever[lever]}
+        {t(`lever-${lever}`)}
       </Typography>
       {(SETTINGS[lever] as string[]).map((setting) => (
         <Box key={setting} sx={{ display: 'flex', alignItems: 'center', gap: 1, mt: 0.5 }}>
@@ -144,7 +145,10 @@ function LeverPoints({ lever, points, onChange }: LeverPointsProps) {
             hiddenLabel
             slotProps={{
               htmlInput: {
-                'aria-label': says.pointsOf(texts.lever[lever], settingInWords(lever, setting)),
+                'aria-label': t('bands-points-of', {
+                  lever: t(`lever-${lever}`),
+                  setting: settingInWords(lever, setting),
+                }),
                 inputMode: 'decimal',
               },
             }}

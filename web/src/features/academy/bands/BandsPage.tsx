@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { NumberField, TextCell } from '../../../ui/fields'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { useAcademy, useBands } from '../../drill/queries'
@@ -42,7 +42,6 @@ export function BandsPage() {
   const { change, changeAcademy } = useBandChanges()
   // What is typed waits here until it is saved; a band that nobody touches is shown as it is kept.
   const [typed, setTyped] = useState<Record<string, Band>>({})
-  const says = texts.bands
   if (bands.isError) return <ErrorNote error={bands.error} />
   if (academy.isError) return <ErrorNote error={academy.error} />
   if (!bands.data || !academy.data) return <Loading />
@@ -58,19 +57,19 @@ export function BandsPage() {
   return (
     <Box sx={{ p: 2, overflowY: 'auto' }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap' }}>
-        <Typography variant="h1">{says.title}</Typography>
+        <Typography variant="h1">{t('bands-title')}</Typography>
         <Typography color="text.secondary" sx={{ flex: 1 }}>
-          {says.about}
+          {t('bands-about')}
         </Typography>
         <Button component={Link} to="/drills" variant="text">
-          {texts.drills.backToAll}
+          {t('drills-back-to-all')}
         </Button>
         <Button
           variant="contained"
           disabled={Object.keys(typed).length === 0 || change.isPending}
           onClick={() => void saveAll().catch(() => undefined)}
         >
-          {says.save}
+          {t('bands-save')}
         </Button>
       </Box>
       {change.isError && <ErrorNote error={change.error} />}
@@ -92,7 +91,6 @@ interface TableProps {
 }
 
 function BandTable({ bands, onEdit }: TableProps) {
-  const says = texts.bands
   const source = (band: Band, name: string, text: string) => {
     const others = Object.fromEntries(Object.entries(band.sources).filter(([other]) => other !== name))
     onEdit(band, { sources: text === '' ? others : { ...others, [name]: text } })
@@ -100,7 +98,7 @@ function BandTable({ bands, onEdit }: TableProps) {
   return (
     <Table
       size="small"
-      aria-label={says.title}
+      aria-label={t('bands-title')}
       sx={{ maxWidth: 1180, my: 1, '& td, & th': { verticalAlign: 'top' } }}
     >
       <TableHead>
@@ -114,7 +112,7 @@ function BandTable({ bands, onEdit }: TableProps) {
         </TableRow>
       </TableHead>
       <TableBody>
-        <Row title={says.ages} note={says.agesNote}>
+        <Row title={t('bands-ages')} note={t('bands-ages-note')}>
           {bands.map((band) => (
             <TableCell key={band.id}>
               <Ages band={band} onEdit={onEdit} />
@@ -123,13 +121,16 @@ function BandTable({ bands, onEdit }: TableProps) {
           ))}
         </Row>
         {ROWS.map((key) => (
-          <Row key={key} title={says.rows[key]} note={says.units[key]}>
+          <Row key={key} title={t(`bands-rows-${key}`)} note={t(`bands-units-${key}`)}>
             {bands.map((band) => (
               <TableCell key={band.id}>
                 <NumberField
                   hiddenLabel
                   slotProps={{
-                    htmlInput: { 'aria-label': says.of(says.rows[key], band.name), inputMode: 'numeric' },
+                    htmlInput: {
+                      'aria-label': t('bands-of', { row: t(`bands-rows-${key}`), band: band.name }),
+                      inputMode: 'numeric',
+                    },
                   }}
                   value={band[key]}
                   whole
@@ -141,7 +142,7 @@ function BandTable({ bands, onEdit }: TableProps) {
             ))}
           </Row>
         ))}
-        <Row title={says.speeds} note={says.speedsNote}>
+        <Row title={t('bands-speeds')} note={t('bands-speeds-note')}>
           {bands.map((band) => (
             <TableCell key={band.id}>
               <Speeds band={band} onEdit={onEdit} />
@@ -159,18 +160,17 @@ interface CellProps {
 }
 
 function Ages({ band, onEdit }: CellProps) {
-  const says = texts.bands
   return (
     <Box sx={{ display: 'flex', gap: 0.5 }}>
       <NumberField
-        label={says.youngest}
+        label={t('bands-youngest')}
         value={band.youngest}
         whole
         onChange={(n) => n !== null && n >= 0 && onEdit(band, { youngest: n })}
         sx={{ width: 78 }}
       />
       <NumberField
-        label={says.oldest}
+        label={t('bands-oldest')}
         value={band.oldest}
         whole
         onChange={(n) => n !== null && n >= 0 && onEdit(band, { oldest: n })}
@@ -186,7 +186,7 @@ function Speeds({ band, onEdit }: CellProps) {
       {SPEEDS.map((kind) => (
         <NumberField
           key={kind}
-          label={texts.desk.pathKind[kind]}
+          label={t(`desk-path-kind-${kind}`)}
           value={band.speeds_m_per_s[kind]}
           onChange={(n) =>
             n !== null && onEdit(band, { speeds_m_per_s: { ...band.speeds_m_per_s, [kind]: n } })
@@ -228,7 +228,7 @@ function Source({
     return (
       <TextCell
         autoFocus
-        label={texts.bands.source}
+        label={t('bands-source')}
         value={source ?? ''}
         onChange={(text) => onSource(band, name, text)}
         onBlur={() => setOpen(false)}
@@ -241,7 +241,7 @@ function Source({
       variant="text"
       size="small"
       onClick={() => setOpen(true)}
-      aria-label={texts.bands.sourceOf(source ?? texts.bands.assumption, band.name, name)}
+      aria-label={t('bands-source-of', { said: source ?? t('bands-assumption'), band: band.name, name })}
       sx={{
         px: 0.75,
         minWidth: 0,
@@ -251,7 +251,7 @@ function Source({
         textAlign: 'left',
       }}
     >
-      {source ?? texts.bands.assumption}
+      {source ?? t('bands-assumption')}
     </Button>
   )
 }

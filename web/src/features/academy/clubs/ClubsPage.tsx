@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asDay, Figure } from '../../../ui/figures'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { PANEL } from '../../../ui/placing'
@@ -41,13 +41,13 @@ export function ClubsPage({ editable }: { editable: boolean }) {
       <Box sx={{ p: 2, minWidth: 0 }}>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.5, flexWrap: 'wrap', mb: 1 }}>
           <Typography variant="h1" sx={{ flex: 1 }}>
-            {texts.clubs.title}
+            {t('clubs-title')}
           </Typography>
           {editable && (
             <>
-              <Button onClick={() => setAddress({ club: 'new' })}>{texts.clubs.addClub}</Button>
+              <Button onClick={() => setAddress({ club: 'new' })}>{t('clubs-add-club')}</Button>
               <Button variant="contained" onClick={() => setInviting(true)}>
-                {texts.clubs.invite}
+                {t('clubs-invite')}
               </Button>
             </>
           )}
@@ -74,7 +74,7 @@ export function ClubsPage({ editable }: { editable: boolean }) {
         </Box>
       </Box>
       {editable && (
-        <Box component="aside" aria-label={texts.clubs.beside} sx={PANEL}>
+        <Box component="aside" aria-label={t('clubs-beside')} sx={PANEL}>
           {team ? (
             <TeamForm key={team.id} team={team} people={people} onDone={() => setAddress({})} />
           ) : (club ?? (chosen.club === 'new' || undefined)) ? (
@@ -120,7 +120,8 @@ function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubPro
       >
         <Typography variant="h2">{club.name}</Typography>
         <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
-          {club.leads.length > 0 && texts.clubs.ledBy(club.leads.map((lead) => lead.name).join(', '))}
+          {club.leads.length > 0 &&
+            t('clubs-led-by', { names: club.leads.map((lead) => lead.name).join(', ') })}
         </Typography>
         {today && (
           <Button
@@ -128,9 +129,9 @@ function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubPro
             to={`/print/week/${club.id}/${today}`}
             size="small"
             variant="text"
-            aria-label={`${texts.print.weekOf}: ${club.name}`}
+            aria-label={`${t('print-week-of')}: ${club.name}`}
           >
-            {texts.print.weekOf}
+            {t('print-week-of')}
           </Button>
         )}
         {editable && (
@@ -138,9 +139,9 @@ function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubPro
             size="small"
             variant="text"
             onClick={onClub}
-            aria-label={texts.clubs.changeNamed(club.name)}
+            aria-label={t('clubs-change-named', { club: club.name })}
           >
-            {texts.clubs.change}
+            {t('clubs-change')}
           </Button>
         )}
       </Box>
@@ -175,10 +176,10 @@ function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubPro
               </Typography>
             </Box>
             <Box component="span" sx={{ flex: 1, color: team.coaches.length > 0 ? undefined : 'error.main' }}>
-              {team.coaches.map((coach) => coach.name).join(', ') || texts.clubs.noCoach}
+              {team.coaches.map((coach) => coach.name).join(', ') || t('clubs-no-coach')}
             </Box>
             <Figure sx={{ fontSize: '1.1rem', width: 68, textAlign: 'right' }}>
-              {texts.clubs.players(team.players)}
+              {t('clubs-players', { n: team.players })}
             </Figure>
           </ButtonBase>
           <Button
@@ -186,14 +187,14 @@ function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubPro
             to={`/squads/${team.id}`}
             size="small"
             variant="text"
-            aria-label={texts.board.openOf(team.name)}
+            aria-label={t('board-open-of', { team: team.name })}
             sx={{ minWidth: 0 }}
           >
-            {texts.places.squad}
+            {t('places-squad')}
           </Button>
         </Box>
       ))}
-      {club.teams.length === 0 && <Typography color="text.secondary">{texts.clubs.noTeams}</Typography>}
+      {club.teams.length === 0 && <Typography color="text.secondary">{t('clubs-no-teams')}</Typography>}
     </Box>
   )
 }
@@ -205,8 +206,8 @@ function Invitations() {
   if (!open.data) return <Loading />
   return (
     <>
-      <Typography variant="h2">{texts.clubs.invited}</Typography>
-      {open.data.length === 0 && <Typography color="text.secondary">{texts.clubs.nobodyInvited}</Typography>}
+      <Typography variant="h2">{t('clubs-invited')}</Typography>
+      {open.data.length === 0 && <Typography color="text.secondary">{t('clubs-nobody-invited')}</Typography>}
       {change.isError && <ErrorNote error={change.error} />}
       {open.data.map((each) => (
         <Box
@@ -223,7 +224,7 @@ function Invitations() {
           <Box sx={{ flex: 1 }}>
             <Typography>{each.name}</Typography>
             <Typography variant="body2" color="text.secondary">
-              {texts.role[each.role]}, {texts.clubs.until(asDay(each.until.slice(0, 10)))}
+              {t(`role-${each.role}`)}, {t('clubs-until', { day: asDay(each.until.slice(0, 10)) })}
             </Typography>
           </Box>
           <Button
@@ -232,7 +233,7 @@ function Invitations() {
             disabled={change.isPending}
             onClick={() => change.mutate({ withdraw: each.id })}
           >
-            {texts.clubs.withdraw}
+            {t('clubs-withdraw')}
           </Button>
         </Box>
       ))}

@@ -11,7 +11,7 @@ import Typography from '@mui/material/Typography'
 import { type SyntheticEvent, useState } from 'react'
 import { newId, type Schemas } from '../../../api/client'
 import { LONGEST } from '../../../api/limits'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
 import { SelectCell, TextCell } from '../../../ui/fields'
 import { asDay } from '../../../ui/figures'
@@ -54,36 +54,38 @@ export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][];
         },
       }}
     >
-      <DialogTitle id="invite-title">{invited ? texts.clubs.handOn(name) : texts.clubs.invite}</DialogTitle>
+      <DialogTitle id="invite-title">
+        {invited ? t('clubs-hand-on', { name }) : t('clubs-invite')}
+      </DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         {invited ? (
           <>
-            <Typography>{texts.clubs.once(asDay(invited.until.slice(0, 10)))}</Typography>
+            <Typography>{t('clubs-once', { day: asDay(invited.until.slice(0, 10)) })}</Typography>
             <LinkField path={invited.path} />
           </>
         ) : (
           <>
             <TextCell
               autoFocus
-              label={texts.clubs.fullName}
+              label={t('clubs-full-name')}
               longest={LONGEST.NewInvitation.name}
               value={name}
               onChange={setName}
               sx={{ mt: 1 }}
             />
             <Choice
-              label={texts.clubs.whatFor}
+              label={t('clubs-what-for')}
               options={ROLES}
               chosen={[role]}
-              says={(each) => texts.role[each]}
+              says={(each) => t(`role-${each}`)}
               onToggle={setRole}
             />
             <Typography variant="body2" color="text.secondary">
-              {texts.clubs.roleMeans[role]}
+              {t(`clubs-role-means-${role}`)}
             </Typography>
             {role !== 'director' && (
               <SelectCell
-                label={texts.clubs.club}
+                label={t('clubs-club')}
                 value={club}
                 options={clubs.map((each) => ({ value: each.id, says: each.name }))}
                 onChange={setClub}
@@ -96,11 +98,11 @@ export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][];
       </DialogContent>
       <DialogActions>
         <Button variant={invited ? 'contained' : 'text'} onClick={onClose}>
-          {invited ? texts.done : texts.cancel}
+          {invited ? t('done') : t('cancel')}
         </Button>
         {!invited && (
           <Button type="submit" variant="contained" disabled={!name.trim() || invite.isPending}>
-            {texts.clubs.makeLink}
+            {t('clubs-make-link')}
           </Button>
         )}
       </DialogActions>
@@ -117,7 +119,7 @@ interface TeamsProps {
 /** Which teams a coach is to have. */
 function Teams({ all, chosen, onChoose }: TeamsProps) {
   return (
-    <Box role="group" aria-label={texts.clubs.teams} sx={{ display: 'grid' }}>
+    <Box role="group" aria-label={t('clubs-teams')} sx={{ display: 'grid' }}>
       {all.map((team) => (
         <FormControlLabel
           key={team.id}

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography'
 import { type ReactNode, type SyntheticEvent, useState } from 'react'
 import { newId, type Schemas } from '../../../api/client'
 import { LONGEST } from '../../../api/limits'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { SelectCell, TextCell } from '../../../ui/fields'
 import { ErrorNote } from '../../../ui/notes'
 import { useChange } from './queries'
@@ -37,10 +37,10 @@ function Form({ title, busy, error, ready, onSave, onDone, children }: FormProps
       {error ? <ErrorNote error={error} /> : null}
       <Box sx={{ display: 'flex', gap: 1 }}>
         <Button type="submit" variant="contained" disabled={!ready || busy}>
-          {texts.clubs.save}
+          {t('clubs-save')}
         </Button>
         <Button variant="text" onClick={onDone}>
-          {texts.cancel}
+          {t('cancel')}
         </Button>
       </Box>
     </Box>
@@ -62,8 +62,8 @@ function Coaches({ people, chosen, onChoose }: CoachesProps) {
     ...able.filter((person) => !first.includes(person.id)),
   ]
   return (
-    <Box role="group" aria-label={texts.clubs.coaches}>
-      <Typography variant="h3">{texts.clubs.coaches}</Typography>
+    <Box role="group" aria-label={t('clubs-coaches')}>
+      <Typography variant="h3">{t('clubs-coaches')}</Typography>
       <Box sx={{ display: 'grid', maxHeight: 320, overflowY: 'auto' }}>
         {sorted.map((person) => (
           <FormControlLabel
@@ -105,7 +105,7 @@ export function TeamForm({ team, people, onDone }: TeamProps) {
       onSave={save}
       onDone={onDone}
     >
-      <TextCell label={texts.clubs.name} longest={LONGEST.NewClub.name} value={name} onChange={setName} />
+      <TextCell label={t('clubs-name')} longest={LONGEST.NewClub.name} value={name} onChange={setName} />
       <Coaches people={people} chosen={coaches} onChoose={setCoaches} />
     </Form>
   )
@@ -130,7 +130,7 @@ export function ClubForm({ club, people, bands, onDone }: ClubProps) {
   return (
     <>
       <Form
-        title={club ? club.name : texts.clubs.newClub}
+        title={club ? club.name : t('clubs-new-club')}
         busy={change.isPending}
         error={change.error}
         ready={name.trim() !== ''}
@@ -138,7 +138,7 @@ export function ClubForm({ club, people, bands, onDone }: ClubProps) {
         onDone={onDone}
       >
         <TextCell
-          label={texts.clubs.name}
+          label={t('clubs-name')}
           longest={LONGEST.NewClub.name}
           value={name}
           onChange={setName}
@@ -161,7 +161,7 @@ function NewTeam({ club, people, bands, onDone }: ClubProps & { club: Schemas['C
   return (
     <Box sx={{ mt: 3, pt: 2, borderTop: 1, borderColor: 'divider' }}>
       <Form
-        title={texts.clubs.newTeam(club.name)}
+        title={t('clubs-new-team', { club: club.name })}
         busy={change.isPending}
         error={change.error}
         ready={name.trim() !== '' && band !== ''}
@@ -169,13 +169,13 @@ function NewTeam({ club, people, bands, onDone }: ClubProps & { club: Schemas['C
         onDone={onDone}
       >
         <TextCell
-          label={texts.clubs.teamName}
+          label={t('clubs-team-name')}
           longest={LONGEST.NewTeam.name}
           value={name}
           onChange={setName}
         />
         <SelectCell
-          label={texts.clubs.band}
+          label={t('clubs-band')}
           value={band}
           options={bands.map((each) => ({ value: each.id, says: each.name }))}
           onChange={setBand}

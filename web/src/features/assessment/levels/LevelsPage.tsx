@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography'
 import { useQuery } from '@tanstack/react-query'
 import { useSearchParams } from 'react-router'
 import { api, data } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
 import { LEVELS, LevelSteps } from '../../../ui/levels'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
@@ -28,23 +28,23 @@ export function LevelsPage() {
     })
   return (
     <Box sx={{ p: 2 }}>
-      <Typography variant="h1">{texts.levels.title}</Typography>
+      <Typography variant="h1">{t('levels-title')}</Typography>
       <Typography color="text.secondary" sx={{ mb: 1.5 }}>
-        {texts.levels.about[view]}
+        {t(`levels-about-${view}`)}
       </Typography>
       <Box sx={{ mb: 2, display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 1 }}>
         <Choice
-          label={texts.levels.band}
+          label={t('levels-band')}
           options={bands.map((each) => each.band.id)}
           chosen={[band]}
           says={(id) => bands.find((each) => each.band.id === id)?.band.name ?? id}
           onToggle={(id) => change('band', id)}
         />
         <Choice
-          label={texts.levels.view}
+          label={t('levels-view')}
           options={VIEWS}
           chosen={[view]}
-          says={(each) => texts.levels.views[each]}
+          says={(each) => t(`levels-views-${each}`)}
           onToggle={(each) => change('view', each)}
         />
       </Box>
@@ -60,8 +60,8 @@ function Milestones({ band }: { band: string }) {
   })
   if (shares.isError) return <ErrorNote error={shares.error} />
   if (!shares.data) return <Loading />
-  if (shares.data.length === 0) return <Empty>{texts.board.empty}</Empty>
-  if (shares.data.every((each) => each.clubs.length === 0)) return <Empty>{texts.levels.none}</Empty>
+  if (shares.data.length === 0) return <Empty>{t('board-empty')}</Empty>
+  if (shares.data.every((each) => each.clubs.length === 0)) return <Empty>{t('levels-none')}</Empty>
   return <MilestoneTable shares={shares.data} />
 }
 
@@ -72,14 +72,14 @@ function Tests({ band }: { band: string }) {
   })
   if (levels.isError) return <ErrorNote error={levels.error} />
   if (!levels.data) return <Loading />
-  if (levels.data.every((t) => t.clubs.length === 0)) return <Empty>{texts.levels.none}</Empty>
+  if (levels.data.every((t) => t.clubs.length === 0)) return <Empty>{t('levels-none')}</Empty>
   return (
     <>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 0.5, mb: 2 }}>
         {LEVELS.map((level) => (
           <Box key={level} sx={{ display: 'flex', gap: 0.75, alignItems: 'center' }}>
             <LevelSteps level={level} />
-            <Typography variant="body2">{texts.level[level]}</Typography>
+            <Typography variant="body2">{t(`level-${level}`)}</Typography>
           </Box>
         ))}
       </Box>

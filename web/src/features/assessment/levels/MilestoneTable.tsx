@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asPercent, Figure } from '../../../ui/figures'
 import { MilestoneHead } from '../../../ui/milestones'
 import { ROW_NAME } from '../../../ui/placing'
@@ -19,7 +19,7 @@ export function MilestoneTable({ shares }: { shares: Schemas['MilestoneShares'][
     <Box sx={{ overflowX: 'auto' }}>
       <Box
         component="table"
-        aria-label={texts.levels.milestones}
+        aria-label={t('levels-milestones')}
         sx={{
           borderCollapse: 'collapse',
           '& td, & th': { p: 0 },
@@ -30,7 +30,7 @@ export function MilestoneTable({ shares }: { shares: Schemas['MilestoneShares'][
           <tr>
             <Box component="th" scope="col" sx={{ ...name, verticalAlign: 'bottom' }}>
               <Typography variant="caption" color="text.secondary">
-                {texts.levels.club}
+                {t('levels-club')}
               </Typography>
             </Box>
             {shares.map((each) => (
@@ -49,7 +49,7 @@ export function MilestoneTable({ shares }: { shares: Schemas['MilestoneShares'][
         <tbody>
           <tr>
             <Box component="th" scope="row" sx={{ ...name, fontWeight: 650 }}>
-              {texts.levels.allClubs}
+              {t('levels-all-clubs')}
             </Box>
             {shares.map((each) => (
               <ShareCell key={each.milestone} share={each.all} />
@@ -89,7 +89,7 @@ function ShareCell({ share }: { share: Schemas['ShareOfPlayers'] | undefined }) 
         )}
       </Box>
       <Typography component="div" variant="caption" color="text.secondary" sx={{ lineHeight: 1.1 }}>
-        {texts.levels.have(share.have, share.of)}
+        {t('levels-have', { n: share.have, of: share.of })}
       </Typography>
     </Box>
   )

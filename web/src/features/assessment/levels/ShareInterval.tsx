@@ -1,7 +1,7 @@
 // A share as a dot with its interval on a line from nobody to everybody.
 import { useTheme } from '@mui/material/styles'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asPercent } from '../../../ui/figures'
 
 interface Props {
@@ -18,7 +18,7 @@ export function ShareInterval({ share, interval, width = 120 }: Props) {
       width={width}
       height={12}
       role="img"
-      aria-label={texts.levels.between(asPercent(interval.low), asPercent(interval.high))}
+      aria-label={t('levels-between', { low: asPercent(interval.low), high: asPercent(interval.high) })}
       style={{ display: 'block', marginLeft: 'auto' }}
     >
       <line x1={x(0)} x2={x(1)} y1={6} y2={6} stroke={hair} />

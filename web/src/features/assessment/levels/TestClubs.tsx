@@ -6,7 +6,7 @@ import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asPercent, Figure } from '../../../ui/figures'
 import { LevelBand } from '../../../ui/levels'
 import { ShareInterval } from './ShareInterval'
@@ -23,7 +23,7 @@ export function TestClubs({ entry }: { entry: Schemas['TestLevels'] }) {
             <Typography variant="h2">{entry.test.name}</Typography>
           </TableCell>
           <TableCell align="right" sx={{ width: 150, borderColor: 'text.primary', color: 'text.secondary' }}>
-            {texts.levels.secure}
+            {t('levels-secure')}
           </TableCell>
         </TableRow>
       </TableHead>
@@ -36,7 +36,7 @@ export function TestClubs({ entry }: { entry: Schemas['TestLevels'] }) {
                 {club.club}
                 {club.foot && (
                   <Typography component="div" variant="caption" color="text.secondary">
-                    {texts.foot[club.foot]}
+                    {t(`foot-${club.foot}`)}
                   </Typography>
                 )}
               </TableCell>
@@ -49,9 +49,9 @@ export function TestClubs({ entry }: { entry: Schemas['TestLevels'] }) {
                 </Figure>
                 {share != null && club.secure && <ShareInterval share={share} interval={club.secure} />}
                 <Typography component="div" variant="caption" color="text.secondary">
-                  {texts.levels.players(tested)}
-                  {club.without > 0 && `, ${texts.levels.without(club.without)}`}
-                  {tested > 0 && tested < FEW && ` (${texts.levels.few})`}
+                  {t('levels-players', { n: tested })}
+                  {club.without > 0 && `, ${t('levels-without', { n: club.without })}`}
+                  {tested > 0 && tested < FEW && ` (${t('levels-few')})`}
                 </Typography>
               </TableCell>
             </TableRow>

@@ -6,7 +6,8 @@ import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { Link } from 'react-router'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { yesNo } from '../../../texts/said'
+import { t } from '../../../texts/t'
 import { FeetBars } from '../../../ui/feet'
 import { asDay, asPercent } from '../../../ui/figures'
 import { MilestoneHead } from '../../../ui/milestones'
@@ -42,7 +43,7 @@ export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
     <Box sx={{ overflowX: 'auto' }}>
       <Box
         component="table"
-        aria-label={texts.board.milestones}
+        aria-label={t('board-milestones')}
         sx={{
           borderCollapse: 'collapse',
           '& td, & th': { p: 0 },
@@ -58,8 +59,8 @@ export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
             >
               <Typography variant="caption" color="text.secondary">
                 {board.next_week
-                  ? texts.board.nextWeek(board.next_week.week, asDay(board.next_week.from))
-                  : texts.board.player}
+                  ? t('board-next-week', { week: board.next_week.week, from: asDay(board.next_week.from) })
+                  : t('board-player')}
               </Typography>
             </Box>
             {columns.map((m, i) => (
@@ -89,7 +90,7 @@ export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
                 whiteSpace: 'nowrap',
               }}
             >
-              {texts.board.otherFoot}
+              {t('board-other-foot')}
             </Box>
           </tr>
         </thead>
@@ -149,7 +150,11 @@ function PlayerRow({ board, columns, player, edge, to, onChoose }: RowProps) {
 function Cell({ player, milestone, onChoose }: Chosen & Pick<Props, 'onChoose'>) {
   const standing = player.standings.find((s) => s.milestone === milestone.id)
   const state = standing?.state ?? 'not_seen'
-  const says = texts.board.cell(player.name, milestone.short, texts.board.state[state])
+  const says = t('board-cell', {
+    player: player.name,
+    milestone: milestone.short,
+    state: t(`board-state-${state}`),
+  })
   const ring = <Ring state={state} overridden={standing?.overridden != null} label={says} />
   if (!onChoose) return ring
   return (
@@ -165,7 +170,10 @@ function Feet({ board, player }: { board: Schemas['Board']; player: Schemas['Boa
   const test = board.tests.find((t) => t.id === foot.test)?.short ?? foot.test
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
-      <FeetBars feet={foot} label={texts.board.feet(test, asPercent(foot.deficit), foot.called)} />
+      <FeetBars
+        feet={foot}
+        label={t('board-feet', { test, percent: asPercent(foot.deficit), called: yesNo(foot.called) })}
+      />
       <Typography variant="caption" color="text.secondary" sx={{ whiteSpace: 'nowrap' }}>
         {test}
       </Typography>

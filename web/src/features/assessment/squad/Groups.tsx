@@ -5,20 +5,21 @@ import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { Link } from 'react-router'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { stillMissing } from '../../../texts/said'
+import { t } from '../../../texts/t'
 import { asDay, asPercent, Figure } from '../../../ui/figures'
 
 const GROUPS: Schemas['Group'][] = ['move_on', 'other_foot', 'consolidate']
 
 function reasonOf(board: Schemas['Board'], reason: Schemas['Reason']): string {
   const short = (id: string) => board.milestones.find((m) => m.id === id)?.short ?? id
-  if (reason.kind === 'nothing_seen') return texts.board.nothingSeen
-  if (reason.kind === 'missing') return texts.board.missing(reason.milestones.map(short))
-  if (reason.kind === 'all_met') return texts.board.allMet(reason.milestones.length)
-  return texts.board.behind(
-    board.tests.find((t) => t.id === reason.test)?.short ?? reason.test,
-    asPercent(reason.deficit),
-  )
+  if (reason.kind === 'nothing_seen') return t('board-nothing-seen')
+  if (reason.kind === 'missing') return stillMissing(reason.milestones.map(short))
+  if (reason.kind === 'all_met') return t('board-all-met', { n: reason.milestones.length })
+  return t('board-behind', {
+    test: board.tests.find((t) => t.id === reason.test)?.short ?? reason.test,
+    percent: asPercent(reason.deficit),
+  })
 }
 
 export function Groups({
@@ -33,23 +34,23 @@ export function Groups({
     <Box>
       <Typography variant="body2" color="text.secondary" sx={{ mb: 1 }}>
         {board.next_week
-          ? `${board.next_week.curriculum}: ${texts.board.nextWeek(board.next_week.week, asDay(board.next_week.from))}`
-          : texts.board.noWeek}
+          ? `${board.next_week.curriculum}: ${t('board-next-week', { week: board.next_week.week, from: asDay(board.next_week.from) })}`
+          : t('board-no-week')}
       </Typography>
       {GROUPS.map((group) => {
         const players = board.players.filter((player) => player.group === group)
         return (
-          <Box key={group} component="section" aria-label={texts.board.group[group]} sx={{ mb: 2 }}>
+          <Box key={group} component="section" aria-label={t(`board-group-${group}`)} sx={{ mb: 2 }}>
             <Box
               sx={{ display: 'flex', alignItems: 'baseline', gap: 1, borderBottom: `2px solid ${floor.ink}` }}
             >
               <Typography variant="h2" sx={{ flex: 1 }}>
-                {texts.board.group[group]}
+                {t(`board-group-${group}`)}
               </Typography>
               <Figure sx={{ fontSize: '1.5rem', fontWeight: 600 }}>{players.length}</Figure>
             </Box>
             <Typography variant="body2" color="text.secondary">
-              {texts.board.groupMeans[group]}
+              {t(`board-group-means-${group}`)}
             </Typography>
             {players.map((player) => (
               <Box
@@ -73,7 +74,7 @@ export function Groups({
                 <Typography variant="body2">{reasonOf(board, player.reason)}</Typography>
               </Box>
             ))}
-            {players.length === 0 && <Typography variant="body2">{texts.board.nobody}</Typography>}
+            {players.length === 0 && <Typography variant="body2">{t('board-nobody')}</Typography>}
           </Box>
         )
       })}

@@ -3,7 +3,8 @@ import Box from '@mui/material/Box'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { listed, yesNo } from '../../../texts/said'
+import { t } from '../../../texts/t'
 import { FeetBars } from '../../../ui/feet'
 import { asDay, asPercent, asResult, Figure } from '../../../ui/figures'
 import { LevelSteps } from '../../../ui/levels'
@@ -28,8 +29,8 @@ export function PassportSheet({ passport, onPaper }: { passport: Passport; onPap
         {[
           passport.team,
           passport.band,
-          `${texts.squad.born} ${passport.birth_month}`,
-          texts.squad.strong(texts.side[passport.strong_foot]),
+          `${t('squad-born')} ${passport.birth_month}`,
+          t('squad-strong', { side: t(`side-${passport.strong_foot}`) }),
           asDay(passport.on),
         ].join(' · ')}
       </Typography>
@@ -86,20 +87,20 @@ function Lines({ passport }: { passport: Passport }) {
   return (
     <Box component="section" sx={{ mb: 2, breakInside: 'avoid' }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        {texts.passport.lines}
+        {t('passport-lines')}
       </Typography>
       {passport.lines.map(({ strand, of, points }) => {
         const had = points.at(-1)?.had ?? 0
         return (
           <Box key={strand} sx={{ display: 'flex', alignItems: 'center', gap: 1.5 }}>
             <Typography variant="body2" sx={{ width: 92 }}>
-              {texts.strand[strand]}
+              {t(`strand-${strand}`)}
             </Typography>
             <svg
               viewBox={`0 0 ${width} ${height}`}
               style={{ flex: 1, minWidth: 0, maxWidth: width }}
               role="img"
-              aria-label={`${texts.strand[strand]}: ${texts.passport.had(had, of)}`}
+              aria-label={`${t(`strand-${strand}`)}: ${t('passport-had', { n: had, of })}`}
             >
               <line x1={left} x2={width - 4} y1={y(0, 1)} y2={y(0, 1)} stroke={floor.hair} />
               <line
@@ -136,7 +137,7 @@ function Lines({ passport }: { passport: Passport }) {
               ))}
             </svg>
             <Figure sx={{ width: 44, textAlign: 'right', fontSize: '1.1rem' }}>
-              {texts.passport.had(had, of)}
+              {t('passport-had', { n: had, of })}
             </Figure>
           </Box>
         )
@@ -149,7 +150,7 @@ function CanDo({ passport }: { passport: Passport }) {
   return (
     <Box component="section">
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        {texts.passport.canDo}
+        {t('passport-can-do')}
       </Typography>
       {STRANDS.map((strand) => {
         const own = passport.milestones.filter((m) => m.strand === strand)
@@ -158,7 +159,7 @@ function CanDo({ passport }: { passport: Passport }) {
           <Box key={strand} sx={{ mb: 1, breakInside: 'avoid' }}>
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
               <StrandSwatch strand={strand} />
-              <Typography variant="h3">{texts.strand[strand]}</Typography>
+              <Typography variant="h3">{t(`strand-${strand}`)}</Typography>
             </Box>
             {own.map((m) => (
               <Box
@@ -172,8 +173,8 @@ function CanDo({ passport }: { passport: Passport }) {
                     {m.says}{' '}
                   </Typography>
                   <Typography component="span" variant="caption" color="text.secondary">
-                    {texts.board.state[m.standing.state]}
-                    {m.standing.since && ` ${texts.board.since(asDay(m.standing.since))}`}
+                    {t(`board-state-${m.standing.state}`)}
+                    {m.standing.since && ` ${t('board-since', { day: asDay(m.standing.since) })}`}
                     {m.standing.overridden &&
                       ` · ${m.standing.overridden.by}: “${m.standing.overridden.reason}”`}
                   </Typography>
@@ -196,7 +197,7 @@ function Next({ passport }: { passport: Passport }) {
   return (
     <Box component="section" sx={{ mt: 2, breakInside: 'avoid' }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        {texts.passport.next}
+        {t('passport-next')}
       </Typography>
       {passport.next.slice(0, NEXT).map((skill) => (
         <Box key={skill.skill} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 30 }}>
@@ -206,8 +207,10 @@ function Next({ passport }: { passport: Passport }) {
               {skill.name}{' '}
             </Typography>
             <Typography component="span" variant="caption" color="text.secondary">
-              {skill.missing.length === 0 ? texts.passport.ready : texts.passport.missing(skill.missing)}
-              {skill.unspoken.length > 0 && ` · ${texts.passport.unspoken(skill.unspoken)}`}
+              {skill.missing.length === 0
+                ? t('passport-ready')
+                : t('passport-missing', { what: skill.missing.join('; ') })}
+              {skill.unspoken.length > 0 && ` · ${t('passport-unspoken', { what: listed(skill.unspoken) })}`}
             </Typography>
           </Box>
         </Box>
@@ -233,7 +236,7 @@ function Results({ passport }: { passport: Passport }) {
   return (
     <Box component="section" sx={{ mb: 2 }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        {texts.passport.results}
+        {t('passport-results')}
       </Typography>
       <Box
         component="table"
@@ -246,9 +249,9 @@ function Results({ passport }: { passport: Passport }) {
       >
         <thead>
           <Box component="tr" sx={{ color: 'text.secondary', fontSize: '0.82rem' }}>
-            <th scope="col">{texts.passport.test}</th>
-            <th scope="col">{texts.passport.last}</th>
-            <th scope="col">{texts.passport.change}</th>
+            <th scope="col">{t('passport-test')}</th>
+            <th scope="col">{t('passport-last')}</th>
+            <th scope="col">{t('passport-change')}</th>
           </Box>
         </thead>
         <tbody>
@@ -257,7 +260,7 @@ function Results({ passport }: { passport: Passport }) {
               <th scope="row">
                 <Typography component="span" variant="body2">
                   {test.short}
-                  {side && `, ${texts.side[side]}`}
+                  {side && `, ${t(`side-${side}`)}`}
                 </Typography>
               </th>
               <td>
@@ -267,12 +270,15 @@ function Results({ passport }: { passport: Passport }) {
                 </Box>
                 {last.today && last.today !== last.result.level && (
                   <Typography variant="caption" component="div" color="text.secondary">
-                    {texts.passport.today(texts.level[last.today])}
+                    {t('passport-today', { level: t(`level-${last.today}`) })}
                   </Typography>
                 )}
                 {last.near && (
                   <Typography variant="caption" color="text.secondary">
-                    {texts.passport.near(texts.level[last.near.higher], asPercent(last.near.probability))}
+                    {t('passport-near', {
+                      level: t(`level-${last.near.higher}`),
+                      percent: asPercent(last.near.probability),
+                    })}
                   </Typography>
                 )}
               </td>
@@ -285,10 +291,10 @@ function Results({ passport }: { passport: Passport }) {
                     </Figure>{' '}
                     <Typography component="span" variant="caption" color="text.secondary">
                       {last.real == null
-                        ? texts.passport.unknown
+                        ? t('passport-unknown')
                         : last.real
-                          ? texts.passport.real
-                          : texts.passport.noise}
+                          ? t('passport-real')
+                          : t('passport-noise')}
                     </Typography>
                   </>
                 )}
@@ -308,7 +314,7 @@ function Feet({ passport }: { passport: Passport }) {
   return (
     <Box component="section" sx={{ mb: 2, breakInside: 'avoid' }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        {texts.passport.bothFeet}
+        {t('passport-both-feet')}
       </Typography>
       {tests.map((test) => (
         <Box key={test.id} sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', columnGap: 1.5 }}>
@@ -322,7 +328,11 @@ function Feet({ passport }: { passport: Passport }) {
               <Box key={feet.date} sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
                 <FeetBars
                   feet={feet}
-                  label={texts.board.feet(test.short, asPercent(feet.deficit), feet.called)}
+                  label={t('board-feet', {
+                    test: test.short,
+                    percent: asPercent(feet.deficit),
+                    called: yesNo(feet.called),
+                  })}
                 />
                 <Typography variant="caption" color="text.secondary">
                   {asDay(feet.date)}
@@ -339,7 +349,7 @@ function Note({ passport }: { passport: Passport }) {
   return (
     <Box component="section" sx={{ breakInside: 'avoid' }}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
-        {texts.passport.note}
+        {t('passport-note')}
       </Typography>
       {passport.note.map((sentence) => (
         <Typography key={sentence} variant="body2">

@@ -10,7 +10,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { PassportSheet } from './Passport'
 import { useErase, usePassport } from './queries'
@@ -32,25 +32,25 @@ export function PassportPage({ team, coaching, toSquad }: Props) {
     <Box sx={{ p: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mb: 1.5 }}>
         <Button variant="text" component={Link} to={toSquad}>
-          {texts.passport.back}
+          {t('passport-back')}
         </Button>
         <Box sx={{ flex: 1 }} />
         <Button component={Link} to={`/print/passports/${team}?player=${player}`}>
-          {texts.board.print}
+          {t('board-print')}
         </Button>
       </Box>
       <PassportSheet passport={passport.data} />
       <Box component="section" sx={{ mt: 3, pt: 1, borderTop: `1px solid ${floor.ink}` }}>
         <Typography variant="h2" sx={{ mb: 1 }}>
-          {texts.passport.data}
+          {t('passport-data')}
         </Typography>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
           <MuiLink href={`/api/v1/teams/${team}/players/${player}/export`} sx={{ flex: 1, minWidth: 240 }}>
-            {texts.passport.export}
+            {t('passport-export')}
           </MuiLink>
           {coaching && (
             <Button color="error" onClick={() => setErasing(true)}>
-              {texts.passport.erase}
+              {t('passport-erase')}
             </Button>
           )}
         </Box>
@@ -82,13 +82,13 @@ function EraseDialog({ team, player, name, toSquad, onClose }: EraseProps) {
   const navigate = useNavigate()
   return (
     <Dialog open onClose={onClose}>
-      <DialogTitle>{texts.passport.erase}</DialogTitle>
+      <DialogTitle>{t('passport-erase')}</DialogTitle>
       <DialogContent>
-        <Typography sx={{ mb: 2 }}>{texts.passport.eraseAbout(name)}</Typography>
+        <Typography sx={{ mb: 2 }}>{t('passport-erase-about', { name })}</Typography>
         <TextField
           fullWidth
           size="small"
-          label={texts.passport.eraseSure}
+          label={t('passport-erase-sure')}
           placeholder={name}
           value={written}
           onChange={(event) => setWritten(event.target.value)}
@@ -103,10 +103,10 @@ function EraseDialog({ team, player, name, toSquad, onClose }: EraseProps) {
               erase.mutate(undefined, { onSuccess: () => void navigate(toSquad, { replace: true }) })
             }
           >
-            {texts.passport.erase}
+            {t('passport-erase')}
           </Button>
           <Button variant="text" onClick={onClose}>
-            {texts.passport.keep}
+            {t('passport-keep')}
           </Button>
         </Box>
       </DialogContent>

@@ -1,7 +1,7 @@
 // Passports on paper: one sheet for each player of a squad, or for one of them.
 import Box from '@mui/material/Box'
 import { useParams, useSearchParams } from 'react-router'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { Sheets } from '../../../ui/Sheets'
 import { PassportSheet } from './Passport'
@@ -18,7 +18,7 @@ export function PrintPassports() {
   if (!squad.data) return <Loading />
   const players = squad.data.players.filter((player) => only === null || player.id === only)
   return (
-    <Sheets title={texts.board.passport}>
+    <Sheets title={t('board-passport')}>
       {players.map((player) => (
         <Box
           key={player.id}

@@ -6,7 +6,7 @@ import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { FileButton } from '../../../ui/FileButton'
 import { SelectCell } from '../../../ui/fields'
 import { Figure } from '../../../ui/figures'
@@ -35,16 +35,16 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
   const players = preview.data?.rows.flatMap((row) => (row.player ? [row.player] : [])) ?? []
   return (
     <Box sx={{ border: 1, borderColor: 'text.primary', bgcolor: 'background.paper', p: 1.5, mb: 2 }}>
-      <Typography variant="h2">{texts.squad.load}</Typography>
+      <Typography variant="h2">{t('squad-load')}</Typography>
       <Typography variant="body2" color="text.secondary">
-        {texts.squad.columns} · <Link href="/example-squad.csv">{texts.squad.example}</Link>
+        {t('squad-columns')} · <Link href="/example-squad.csv">{t('squad-example')}</Link>
       </Typography>
       <Box sx={{ my: 1.5 }}>
-        <FileButton label={texts.squad.choose} accept=".csv,text/csv,.xlsx" onChoose={choose} /> {file?.name}
+        <FileButton label={t('squad-choose')} accept=".csv,text/csv,.xlsx" onChoose={choose} /> {file?.name}
       </Box>
       {large && (
         <ErrorNote>
-          <Typography color="error">{texts.squad.large}</Typography>
+          <Typography color="error">{t('squad-large')}</Typography>
         </ErrorNote>
       )}
       {preview.isError && <ErrorNote error={preview.error} />}
@@ -59,9 +59,9 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
       {preview.data?.columns && (
         <>
           <Typography role="status">
-            {texts.squad.ready(preview.data.good)}
-            {preview.data.faulty > 0 && `, ${texts.squad.faulty(preview.data.faulty)}`}.{' '}
-            {texts.squad.nothingYet}
+            {t('squad-ready', { n: preview.data.good })}
+            {preview.data.faulty > 0 && `, ${t('squad-faulty', { n: preview.data.faulty })}`}.{' '}
+            {t('squad-nothing-yet')}
           </Typography>
           <Box component="ul" sx={{ listStyle: 'none', p: 0, my: 1 }}>
             {preview.data.rows.map((row) => (
@@ -77,12 +77,14 @@ export function RosterImport({ team, onClose }: { team: string; onClose: (added:
             disabled={add.isPending}
             onClick={() => add.mutate(players, { onSuccess: () => onClose(players.length) })}
           >
-            {texts.squad.add(players.length)}
-            {preview.data && preview.data.faulty > 0 && ` ${texts.squad.leaveOut(preview.data.faulty)}`}
+            {t('squad-add', { n: players.length })}
+            {preview.data &&
+              preview.data.faulty > 0 &&
+              ` ${t('squad-leave-out', { n: preview.data.faulty })}`}
           </Button>
         )}
         <Button variant="text" onClick={() => onClose(null)}>
-          {texts.cancel}
+          {t('cancel')}
         </Button>
       </Box>
     </Box>
@@ -99,7 +101,7 @@ interface Pointing {
 /** Which column of the list holds what; it can still be put right once the rows stand below. */
 function PointAtColumns({ head, onPoint }: Pointing) {
   const [chosen, setChosen] = useState<Partial<Schemas['Columns']>>({})
-  const options = head.map((name, i) => ({ value: String(i), says: name || texts.squad.column(i + 1) }))
+  const options = head.map((name, i) => ({ value: String(i), says: name || t('squad-column', { n: i + 1 }) }))
   const point = (column: (typeof COLUMNS)[number], value: string) => {
     const next = { ...chosen, [column]: Number(value) }
     setChosen(next)
@@ -108,13 +110,13 @@ function PointAtColumns({ head, onPoint }: Pointing) {
       onPoint({ name, birth_month, strong_foot })
   }
   return (
-    <Box role="group" aria-label={texts.squad.point} sx={{ display: 'grid', gap: 1.5, my: 1.5 }}>
-      <Typography>{texts.squad.point}</Typography>
+    <Box role="group" aria-label={t('squad-point')} sx={{ display: 'grid', gap: 1.5, my: 1.5 }}>
+      <Typography>{t('squad-point')}</Typography>
       {COLUMNS.map((column) => (
         <SelectCell
           key={column}
-          label={texts.squad.columnOf[column]}
-          none={texts.squad.chooseColumn}
+          label={t(`squad-column-of-${column}`)}
+          none={t('squad-choose-column')}
           value={chosen[column] === undefined ? '' : String(chosen[column])}
           options={options}
           onChange={(value) => value !== '' && point(column, value)}
@@ -139,7 +141,7 @@ function PreviewRow({ row }: { row: Schemas['Row'] }) {
       }}
     >
       <Figure sx={{ color: 'text.secondary', whiteSpace: 'nowrap', fontSize: '1.05rem' }}>
-        {texts.squad.line(row.line)}
+        {t('squad-line', { n: row.line })}
       </Figure>
       <Box>
         <Typography variant="body2">{row.written}</Typography>

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { dayNow } from '../../../api/day'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { BoardTable, type Chosen } from './BoardTable'
@@ -29,7 +29,7 @@ export function SquadBoard({ team, view, coaching, toPlayer }: Props) {
   if (read.isError && !read.data) return <ErrorNote error={read.error} />
   if (!read.data) return <Loading />
   const board = read.data
-  if (board.milestones.length === 0) return <Typography>{texts.board.empty}</Typography>
+  if (board.milestones.length === 0) return <Typography>{t('board-empty')}</Typography>
   const sort = address.get('sort') === 'decide' ? 'decide' : 'list'
   const change = (key: string, value: string) =>
     setAddress(
@@ -48,13 +48,13 @@ export function SquadBoard({ team, view, coaching, toPlayer }: Props) {
       <Box sx={{ minWidth: 0 }}>
         <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, mb: 1 }}>
           <Typography variant="body2" color="text.secondary">
-            {texts.board.sort}
+            {t('board-sort')}
           </Typography>
           <Choice
-            label={texts.board.sort}
+            label={t('board-sort')}
             options={SORTS}
             chosen={[sort]}
-            says={(each) => texts.board.sorts[each]}
+            says={(each) => t(`board-sorts-${each}`)}
             onToggle={(each) => change('sort', each)}
           />
         </Box>

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useParams, useSearchParams } from 'react-router'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
 import { PassportPage } from './PassportPage'
 import { useBoard } from './queries'
@@ -18,12 +18,12 @@ export function SquadOfTeam() {
   return (
     <Box sx={{ p: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', gap: 2, mb: 1.5 }}>
-        <Typography variant="h1">{name ?? texts.places.squad}</Typography>
+        <Typography variant="h1">{name ?? t('places-squad')}</Typography>
         <Choice
-          label={texts.board.view}
+          label={t('board-view')}
           options={VIEWS}
           chosen={[view]}
-          says={(each) => texts.board.views[each]}
+          says={(each) => t(`board-views-${each}`)}
           onToggle={(each) => setAddress({ view: each }, { replace: true })}
         />
       </Box>

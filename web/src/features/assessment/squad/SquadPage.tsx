@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
 import { asResult, Figure } from '../../../ui/figures'
 import { LevelSteps } from '../../../ui/levels'
@@ -33,17 +33,17 @@ export function SquadPage() {
     <Box sx={{ p: 1.5 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: 1 }}>
         <Typography variant="h2" component="h1" sx={{ flex: 1 }}>
-          {texts.squad.title(players.length)}
+          {t('squad-title', { n: players.length })}
         </Typography>
         {players.length > 0 && (
           <Button component={Link} to="/squad/home" variant="text">
-            {texts.home.title}
+            {t('home-title')}
           </Button>
         )}
-        {!loading && <Button onClick={() => setLoading(true)}>{texts.squad.load}</Button>}
+        {!loading && <Button onClick={() => setLoading(true)}>{t('squad-load')}</Button>}
       </Box>
-      {added !== null && <Typography role="status">{texts.squad.added(added)}</Typography>}
-      {players.length === 0 && !loading && <Typography>{texts.squad.none}</Typography>}
+      {added !== null && <Typography role="status">{t('squad-added', { n: added })}</Typography>}
+      {players.length === 0 && !loading && <Typography>{t('squad-none')}</Typography>}
       {loading && (
         <RosterImport
           team={team.id}
@@ -56,10 +56,10 @@ export function SquadPage() {
       {players.length > 0 && (
         <Box sx={{ mb: 1.5 }}>
           <Choice
-            label={texts.board.view}
+            label={t('board-view')}
             options={VIEWS}
             chosen={[view]}
-            says={(each) => texts.board.views[each]}
+            says={(each) => t(`board-views-${each}`)}
             onToggle={(each) => setAddress({ view: each }, { replace: true })}
           />
         </Box>
@@ -70,10 +70,10 @@ export function SquadPage() {
       {players.length > 0 && view === 'list' && (
         <>
           <Typography variant="body2" sx={{ mb: 1 }}>
-            {texts.squad.export} <MuiLink href={`/api/v1/teams/${team.id}/roster?form=csv`}>CSV</MuiLink> ·{' '}
-            <MuiLink href={`/api/v1/teams/${team.id}/roster?form=xlsx`}>XLSX</MuiLink> ·{' '}
+            {t('squad-export')} <MuiLink href={`/api/v1/teams/${team.id}/roster?form=csv`}>{'CSV'}</MuiLink> ·{' '}
+            <MuiLink href={`/api/v1/teams/${team.id}/roster?form=xlsx`}>{'XLSX'}</MuiLink> ·{' '}
             <MuiLink component={Link} to={`/print/passports/${team.id}`}>
-              {texts.board.passports}
+              {t('board-passports')}
             </MuiLink>
           </Typography>
           {players.map((player) => (
@@ -92,12 +92,13 @@ function PlayerRow({ player, tests }: { player: Schemas['PlayerView']; tests: Sc
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
         <Typography sx={{ fontWeight: 650, flex: 1 }}>{player.name}</Typography>
         <Typography variant="body2" color="text.secondary">
-          {texts.squad.strong(texts.side[player.strong_foot])} · {texts.squad.born} {player.birth_month}
+          {t('squad-strong', { side: t(`side-${player.strong_foot}`) })} · {t('squad-born')}{' '}
+          {player.birth_month}
         </Typography>
       </Box>
       {player.latest.length === 0 ? (
         <Typography variant="body2" color="text.secondary">
-          {texts.squad.noResults}
+          {t('squad-no-results')}
         </Typography>
       ) : (
         <Box
@@ -134,7 +135,7 @@ function TestResults({ test, results }: { test: Schemas['TestView']; results: Sc
           <Figure sx={{ fontSize: '1.1rem', whiteSpace: 'nowrap' }}>
             {result.side && (
               <Box component="span" sx={{ color: 'text.secondary' }}>
-                {result.side === 'left' ? texts.test.left : texts.test.right}{' '}
+                {result.side === 'left' ? t('test-left') : t('test-right')}{' '}
               </Box>
             )}
             {asResult(result.value)}

@@ -10,7 +10,7 @@ import { useState } from 'react'
 import { newId, type Schemas } from '../../../api/client'
 import { LONGEST } from '../../../api/limits'
 import { put } from '../../../storage/outbox'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asDay } from '../../../ui/figures'
 import { Ring } from '../../../ui/rings'
 import type { Chosen } from './BoardTable'
@@ -60,41 +60,41 @@ export function WordDialog({ team, day, player, milestone, onClose }: Props) {
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
           <Ring state={state} overridden={word != null} size={30} />
           <Typography>
-            {texts.board.state[state]}
-            {standing?.since && `, ${texts.board.since(asDay(standing.since))}`}
+            {t(`board-state-${state}`)}
+            {standing?.since && `, ${t('board-since', { day: asDay(standing.since) })}`}
           </Typography>
         </Box>
         {word && (
           <Typography variant="body2" sx={{ mt: 1 }}>
-            {texts.board.overridden(word.by, asDay(word.on))} “{word.reason}”{' '}
-            {texts.board.evidence(texts.board.state[standing.by_evidence])}
+            {t('board-overridden', { by: word.by, day: asDay(word.on) })} “{word.reason}”{' '}
+            {t('board-evidence', { state: t(`board-state-${standing.by_evidence}`) })}
           </Typography>
         )}
         <Typography variant="h3" sx={{ mt: 2, mb: 1 }}>
-          {texts.board.sayOtherwise}
+          {t('board-say-otherwise')}
         </Typography>
         <TextField
           fullWidth
           size="small"
-          label={texts.board.reason}
+          label={t('board-reason')}
           value={reason}
           onChange={(event) => {
             setReason(event.target.value)
             setWrong(false)
           }}
           error={wrong}
-          helperText={wrong ? texts.board.reasonMissing : undefined}
+          helperText={wrong ? t('board-reason-missing') : undefined}
           slotProps={{ htmlInput: { maxLength: LONGEST.WordSaid.reason } }}
         />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, mt: 1.5 }}>
           {verdicts.map((verdict) => (
             <Button key={verdict} onClick={() => say(verdict)}>
-              {texts.board.verdict[verdict]}
+              {t(`board-verdict-${verdict}`)}
             </Button>
           ))}
           <Box sx={{ flex: 1 }} />
           <Button variant="text" onClick={onClose}>
-            {texts.close}
+            {t('close')}
           </Button>
         </Box>
       </DialogContent>

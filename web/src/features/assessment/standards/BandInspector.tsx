@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { type ReactNode, useState } from 'react'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asMonth, asPercent, asResult, Figure } from '../../../ui/figures'
 import { MilestoneDialog } from './MilestoneDialog'
 
@@ -27,44 +27,47 @@ export function BandInspector({ scale, band, shares, onTake }: Props) {
       sx={{ p: 2, borderLeft: 1, borderColor: 'divider', display: 'flex', flexDirection: 'column', gap: 2 }}
     >
       <Typography variant="h2">{band.name}</Typography>
-      <Section title={texts.standards.repeat}>
+      <Section title={t('standards-repeat')}>
         <Repeatability band={band} unit={unit} />
       </Section>
       {band.suggestion && (
-        <Section title={texts.standards.suggestion}>
+        <Section title={t('standards-suggestion')}>
           {LEVELS.map((level) => {
             const at = band.suggestion?.[level]
             return (
               at && (
                 <Row
                   key={level}
-                  says={texts.level[level]}
+                  says={t(`level-${level}`)}
                   value={`${asResult(at.smoothed)}${unit}`}
-                  more={texts.standards.raw(
-                    asResult(at.raw),
-                    asResult(at.interval.low),
-                    asResult(at.interval.high),
-                  )}
+                  more={t('standards-raw', {
+                    value: asResult(at.raw),
+                    low: asResult(at.interval.low),
+                    high: asResult(at.interval.high),
+                  })}
                 />
               )
             )
           })}
           <Button size="small" onClick={onTake} sx={{ mt: 0.5 }}>
-            {texts.standards.take}
+            {t('standards-take')}
           </Button>
         </Section>
       )}
       {band.history.length > 1 && (
-        <Section title={texts.standards.history}>
+        <Section title={t('standards-history')}>
           {band.history.map(({ from, thresholds: { building, secure, stretching } }) => (
             <Typography key={from} variant="body2">
-              {texts.standards.since(asMonth(from), [building, secure, stretching].map(asResult).join(' · '))}
+              {t('standards-since', {
+                day: asMonth(from),
+                thresholds: [building, secure, stretching].map(asResult).join(' · '),
+              })}
             </Typography>
           ))}
         </Section>
       )}
       {band.shares && <Quarters now={band.shares} thought={shares} />}
-      <Section title={texts.standards.milestones}>
+      <Section title={t('standards-milestones')}>
         {band.milestones.map((milestone) => (
           <Button
             key={milestone.id}
@@ -76,10 +79,10 @@ export function BandInspector({ scale, band, shares, onTake }: Props) {
           </Button>
         ))}
         {band.milestones.length === 0 && (
-          <Typography variant="body2">{texts.standards.noMilestones}</Typography>
+          <Typography variant="body2">{t('standards-no-milestones')}</Typography>
         )}
         <Button size="small" onClick={() => setEditing('new')} sx={{ mt: 0.5 }}>
-          {texts.standards.addMilestone}
+          {t('standards-add-milestone')}
         </Button>
       </Section>
       {editing && (
@@ -100,25 +103,25 @@ function Repeatability({ band, unit }: { band: Schemas['BandOnScale']; unit: str
   if (!known) return
   return (
     <>
-      <Row says={texts.standards.typicalError} value={`${asResult(known.typical_error)}${unit}`} />
-      <Row says={texts.standards.smallestReal} value={`${asResult(known.smallest_real)}${unit}`} />
+      <Row says={t('standards-typical-error')} value={`${asResult(known.typical_error)}${unit}`} />
+      <Row says={t('standards-smallest-real')} value={`${asResult(known.smallest_real)}${unit}`} />
       <Row
-        says={texts.standards.bias}
+        says={t('standards-bias')}
         value={`${signed(known.bias)}${unit}`}
         more={`${signed(known.bias_interval.low)} – ${signed(known.bias_interval.high)}`}
       />
       {known.variation != null && (
-        <Row says={texts.standards.variation} value={asPercent(known.variation / 100)} />
+        <Row says={t('standards-variation')} value={asPercent(known.variation / 100)} />
       )}
       {known.agreement && (
         <Row
-          says={texts.standards.agreement}
+          says={t('standards-agreement')}
           value={asResult(known.agreement.icc)}
           more={`${asResult(known.agreement.interval.low)} – ${asResult(known.agreement.interval.high)}`}
         />
       )}
       <Typography variant="caption" color="text.secondary">
-        {texts.standards.pairs(known.pairs)}
+        {t('standards-pairs', { n: known.pairs })}
       </Typography>
     </>
   )
@@ -151,19 +154,21 @@ function Row({ says, value, more }: { says: string; value: string; more?: string
   )
 }
 
+const QUARTERS = [1, 2, 3, 4] as const
+
 /** Secure or better, by quarter of birth. */
 function Quarters({ now, thought }: { now: Schemas['Shares']; thought: Schemas['Shares'] | undefined }) {
   return (
-    <Section title={texts.standards.quarters}>
+    <Section title={t('standards-quarters')}>
       <Typography variant="caption" color="text.secondary">
-        {texts.standards.quarterAbout}
+        {t('standards-quarter-about')}
       </Typography>
-      {texts.standards.quarter.map((says, q) => {
+      {QUARTERS.map((quarter, q) => {
         const [old, moved] = [now.secure_by_quarter[q] ?? null, thought?.secure_by_quarter[q] ?? null]
         return (
-          <Box key={says} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 24 }}>
+          <Box key={quarter} sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 24 }}>
             <Typography variant="body2" sx={{ width: 74 }}>
-              {says}
+              {t(`standards-quarter-${quarter}`)}
             </Typography>
             <Box sx={{ flex: 1, height: 10, border: 1, position: 'relative' }}>
               <Box

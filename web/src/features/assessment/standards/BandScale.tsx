@@ -4,7 +4,7 @@ import Box from '@mui/material/Box'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asMonth, asPercent, Figure } from '../../../ui/figures'
 import { LevelBand } from '../../../ui/levels'
 import type { Thresholds } from './queries'
@@ -44,11 +44,11 @@ export function BandScale({ scale, band, thresholds, shares, moved, chosen, onCh
       <Box>
         <Typography variant="h2">{band.name}</Typography>
         <Typography variant="caption" component="div" color="text.secondary">
-          {texts.standards.results(band.results)}
+          {t('standards-results', { n: band.results })}
         </Typography>
         {band.standard && (
           <Typography variant="caption" component="div" color="text.secondary">
-            {texts.standards.from(asMonth(band.standard.from))}
+            {t('standards-from', { day: asMonth(band.standard.from) })}
           </Typography>
         )}
       </Box>
@@ -57,8 +57,8 @@ export function BandScale({ scale, band, thresholds, shares, moved, chosen, onCh
         {thresholds && <ThresholdSlider scale={scale} band={band} thresholds={thresholds} onMove={onMove} />}
       </Box>
       <Box sx={{ display: 'flex', gap: 1.5 }}>
-        {band.shares && <Share says={texts.standards.old} shares={band.shares} />}
-        {moved && shares && <Share says={texts.standards.thought} shares={shares} />}
+        {band.shares && <Share says={t('standards-old')} shares={band.shares} />}
+        {moved && shares && <Share says={t('standards-thought')} shares={shares} />}
       </Box>
     </Box>
   )
@@ -112,8 +112,8 @@ function Ridge({ scale, band, thresholds }: Pick<Props, 'scale' | 'band' | 'thre
         <line key={at} x1={at} x2={at} y1={30} y2={BASE} stroke={floor.quiet} strokeDasharray="2 3" />
       ))}
       <line x1={0} x2={WIDTH} y1={BASE} y2={BASE} stroke={floor.ink} />
-      {band.results === 0 && !thresholds && note(texts.standards.noResults, BASE - 20)}
-      {!thresholds && note(texts.standards.noStandard, BASE + 17)}
+      {band.results === 0 && !thresholds && note(t('standards-no-results'), BASE - 20)}
+      {!thresholds && note(t('standards-no-standard'), BASE + 17)}
     </svg>
   )
 }

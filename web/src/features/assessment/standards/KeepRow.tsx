@@ -1,7 +1,7 @@
 // The end of a dialog: keep it, leave it, or take the thing out; and what the server said to that.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { ErrorNote } from '../../../ui/notes'
 
 interface Props {
@@ -23,7 +23,7 @@ export function KeepRow({ keep, disabled, onKeep, onClose, drop, errors }: Props
           {keep}
         </Button>
         <Button variant="text" onClick={onClose}>
-          {texts.cancel}
+          {t('cancel')}
         </Button>
         <Box sx={{ flex: 1 }} />
         {drop && (

@@ -8,7 +8,7 @@ import { useState } from 'react'
 import type { Level, Schemas, Stage } from '../../../api/client'
 import { LONGEST } from '../../../api/limits'
 import { nameFor } from '../../../api/naming'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { NumberField, SelectCell, TextCell } from '../../../ui/fields'
 import { LEVELS } from '../../../ui/levels'
 import { STAGES } from '../../../ui/stages'
@@ -28,7 +28,6 @@ interface Props {
 }
 
 const FEET: Schemas['Feet'][] = ['both', 'either', 'strong', 'other']
-const words = texts.standards.making
 
 const partsOf = (evidence: Schemas['Evidence']): { measured?: Measured; seen?: Seen } =>
   'both' in evidence ? evidence.both : evidence
@@ -69,32 +68,32 @@ export function MilestoneDialog({ scale, band, milestone, onClose }: Props) {
     )
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm">
-      <DialogTitle>{words.title(band.name)}</DialogTitle>
+      <DialogTitle>{t('standards-making-title', { band: band.name })}</DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         <TextCell
-          label={words.says}
+          label={t('standards-making-says')}
           longest={LONGEST.Milestone.says}
           autoFocus
           value={draft.says}
           onChange={(text) => change({ says: text })}
-          placeholder={words.example}
+          placeholder={t('standards-making-example')}
           sx={{ mt: 1 }}
         />
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 2 }}>
           <TextCell
-            label={words.short}
+            label={t('standards-making-short')}
             value={draft.short}
             onChange={(text) => change({ short: text })}
             longest={LONGEST.Milestone.short}
           />
           <SelectCell<Stage>
-            label={words.stage}
+            label={t('standards-making-stage')}
             value={draft.stage}
-            options={STAGES.map((value) => ({ value, says: texts.stage[value] }))}
+            options={STAGES.map((value) => ({ value, says: t(`stage-${value}`) }))}
             onChange={(stage) => stage && change({ stage })}
           />
         </Box>
-        <Typography variant="h3">{words.evidence}</Typography>
+        <Typography variant="h3">{t('standards-making-evidence')}</Typography>
         {measured && (
           <MeasuredFields
             measured={measured}
@@ -104,7 +103,7 @@ export function MilestoneDialog({ scale, band, milestone, onClose }: Props) {
         )}
         {seen && (
           <NumberField
-            label={words.days}
+            label={t('standards-making-days')}
             whole
             value={seen.days}
             onChange={(days) =>
@@ -114,14 +113,14 @@ export function MilestoneDialog({ scale, band, milestone, onClose }: Props) {
           />
         )}
         <KeepRow
-          keep={words.keep}
+          keep={t('standards-making-keep')}
           disabled={says === '' || put.isPending}
           onKeep={keep}
           onClose={onClose}
           drop={
             milestone
               ? {
-                  says: texts.standards.dropMilestone,
+                  says: t('standards-drop-milestone'),
                   disabled: drop.isPending,
                   onDrop: () => drop.mutate(milestone.id, { onSuccess: onClose }),
                 }
@@ -149,34 +148,34 @@ function MeasuredFields({
     <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(110px, 1fr))', gap: 2 }}>
       {'level' in reach ? (
         <SelectCell<Level>
-          label={words.level}
+          label={t('standards-making-level')}
           value={reach.level}
-          options={LEVELS.slice(1).map((value) => ({ value, says: texts.level[value] }))}
+          options={LEVELS.slice(1).map((value) => ({ value, says: t(`level-${value}`) }))}
           onChange={(level) => level && onChange({ ...measured, reach: { level } })}
         />
       ) : (
         <NumberField
-          label={words.value}
+          label={t('standards-making-value')}
           value={reach.value}
           onChange={(value) => value !== null && onChange({ ...measured, reach: { value } })}
         />
       )}
       {perSide && (
         <SelectCell<Schemas['Feet']>
-          label={words.feet}
+          label={t('standards-making-feet')}
           value={feet}
-          options={FEET.map((value) => ({ value, says: words.foot[value] }))}
+          options={FEET.map((value) => ({ value, says: t(`standards-making-foot-${value}`) }))}
           onChange={(next) => next && onChange({ ...measured, feet: next })}
         />
       )}
       <NumberField
-        label={words.times}
+        label={t('standards-making-times')}
         whole
         value={times}
         onChange={(n) => count(n) && onChange({ ...measured, times: n, of_last: Math.max(n, of_last) })}
       />
       <NumberField
-        label={words.ofLast}
+        label={t('standards-making-of-last')}
         whole
         value={of_last}
         onChange={(n) => count(n) && onChange({ ...measured, of_last: n, times: Math.min(n, times) })}

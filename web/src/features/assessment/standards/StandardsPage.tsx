@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { NavLink, useNavigate, useParams, useSearchParams } from 'react-router'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { NumberCell } from '../../../ui/NumberCell'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { BandInspector } from './BandInspector'
@@ -41,11 +41,11 @@ export function StandardsPage() {
     <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: '190px minmax(0, 1fr)' } }}>
       <Box
         component="nav"
-        aria-label={texts.standards.tests}
+        aria-label={t('standards-tests')}
         sx={{ p: 1, borderRight: 1, borderColor: 'divider' }}
       >
         <Button size="small" onClick={() => setWriting('new')} sx={{ mx: 1, mb: 1 }}>
-          {texts.standards.write}
+          {t('standards-write')}
         </Button>
         {tests.data.map((entry) => (
           <TestLink key={entry.test.id} entry={entry} chosen={entry.test.id === test} />
@@ -119,8 +119,8 @@ function TestLink({ entry, chosen }: { entry: Schemas['TestEntry']; chosen: bool
       {entry.test.short}
       <Typography variant="caption" component="div" color="text.secondary" noWrap>
         {entry.bands.length > 2
-          ? texts.standards.bands(entry.bands[0] ?? '', entry.bands.at(-1) ?? '')
-          : entry.bands.join(', ') || texts.standards.noBands}
+          ? t('standards-bands', { first: entry.bands[0] ?? '', last: entry.bands.at(-1) ?? '' })
+          : entry.bands.join(', ') || t('standards-no-bands')}
       </Typography>
     </Box>
   )
@@ -179,7 +179,7 @@ function Scale({ scale, band, onBand, onWrite, onPercentiles }: ScaleProps) {
               {scale.test.name}
             </Typography>
             <Button size="small" onClick={onWrite}>
-              {texts.standards.changeTest}
+              {t('standards-change-test')}
             </Button>
           </Box>
           <Typography variant="body2" color="text.secondary" sx={{ maxWidth: 760 }}>
@@ -228,7 +228,7 @@ function Scale({ scale, band, onBand, onWrite, onPercentiles }: ScaleProps) {
         )}
         {set.isSuccess && (
           <Typography role="status" sx={{ px: 1.5, pb: 1.5 }}>
-            {texts.standards.setDone(Object.keys(set.variables.bands).length)}
+            {t('standards-set-done', { bands: Object.keys(set.variables.bands).length })}
           </Typography>
         )}
         {set.isError && <ErrorNote error={set.error} />}
@@ -255,7 +255,7 @@ function UnusedBands({ bands, onBegin }: { bands: Schemas['BandOnScale'][]; onBe
     <Box sx={{ p: 1.5, borderTop: 1, display: 'flex', flexWrap: 'wrap', gap: 1 }}>
       {bands.map((each) => (
         <Button key={each.id} size="small" onClick={() => onBegin(each.id)}>
-          {texts.standards.begin(each.name)}
+          {t('standards-begin', { band: each.name })}
         </Button>
       ))}
     </Box>
@@ -272,14 +272,14 @@ interface PercentileProps {
 function PercentileRow({ of, onPercentiles, onTakeAll }: PercentileProps) {
   return (
     <Box sx={{ p: 1.5, borderTop: 1, display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'center' }}>
-      <Typography variant="body2">{texts.standards.percentiles}</Typography>
+      <Typography variant="body2">{t('standards-percentiles')}</Typography>
       {LEVELS.map((level) => (
         <Box key={level} component="label" sx={{ display: 'flex', gap: 0.5, alignItems: 'center' }}>
           <Typography variant="body2" color="text.secondary">
-            {texts.level[level]}
+            {t(`level-${level}`)}
           </Typography>
           <NumberCell
-            label={`${texts.level[level]} %`}
+            label={`${t(`level-${level}`)} %`}
             value={of[level]}
             least={1}
             most={99}
@@ -289,7 +289,7 @@ function PercentileRow({ of, onPercentiles, onTakeAll }: PercentileProps) {
         </Box>
       ))}
       <Button size="small" onClick={onTakeAll}>
-        {texts.standards.takeAll}
+        {t('standards-take-all')}
       </Button>
     </Box>
   )
@@ -323,19 +323,19 @@ function SetBar({ today, from, done, onFrom, onSet, onReset }: SetBarProps) {
       <TextField
         type="date"
         size="small"
-        label={texts.standards.holdsFrom}
+        label={t('standards-holds-from')}
         value={from}
         onChange={(event) => onFrom(event.target.value)}
         slotProps={{ inputLabel: { shrink: true }, htmlInput: { min: today } }}
       />
       <Button variant="contained" disabled={done} onClick={onSet}>
-        {texts.standards.set}
+        {t('standards-set')}
       </Button>
       <Button variant="text" onClick={onReset}>
-        {texts.standards.reset}
+        {t('standards-reset')}
       </Button>
       <Typography variant="body2" color="text.secondary">
-        {texts.standards.keys}
+        {t('standards-keys')}
       </Typography>
     </Box>
   )

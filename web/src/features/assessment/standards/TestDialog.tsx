@@ -10,7 +10,7 @@ import { useState } from 'react'
 import type { Schemas } from '../../../api/client'
 import { LONGEST } from '../../../api/limits'
 import { nameFor } from '../../../api/naming'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { NumberField, SelectCell, TextCell } from '../../../ui/fields'
 import { useSkills } from '../../drill/queries'
 import { KeepRow } from './KeepRow'
@@ -19,8 +19,6 @@ import { useDropTest, usePutTest } from './queries'
 type Test = Schemas['Test']
 type Protocol = Schemas['Protocol']
 type Kind = Protocol['kind']
-
-const words = texts.standards.writing
 
 /** What a protocol begins with, and which values can be true then. */
 const FIRST: Record<Kind, { protocol: Protocol; least: number; most: number }> = {
@@ -78,57 +76,59 @@ export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
   }
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="sm">
-      <DialogTitle>{written ? words.change(written.test.name) : words.fresh}</DialogTitle>
+      <DialogTitle>
+        {written ? t('standards-writing-change', { name: written.test.name }) : t('standards-writing-fresh')}
+      </DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: '2fr 1fr' }, gap: 2, mt: 1 }}>
           <TextCell
-            label={words.name}
+            label={t('standards-writing-name')}
             autoFocus
             value={draft.name}
             onChange={(text) => change({ name: text })}
             longest={LONGEST.Test.name}
           />
           <TextCell
-            label={words.short}
+            label={t('standards-writing-short')}
             value={draft.short}
             onChange={(text) => change({ short: text })}
             longest={LONGEST.Test.short}
           />
         </Box>
         <SelectCell
-          label={words.skill}
-          none={words.chooseSkill}
+          label={t('standards-writing-skill')}
+          none={t('standards-writing-choose-skill')}
           value={draft.skill}
           options={skills.map((skill) => ({ value: skill.id, says: skill.name }))}
           onChange={(skill) => change({ skill })}
         />
         <TextCell
-          label={words.how}
+          label={t('standards-writing-how')}
           longest={LONGEST.Test.how}
           value={draft.how}
           onChange={(text) => change({ how: text })}
-          placeholder={words.howExample}
+          placeholder={t('standards-writing-how-example')}
           multiline
           minRows={2}
         />
         <Recording draft={draft} fixed={fixed} onChange={change} />
         <TextCell
-          label={words.layout}
+          label={t('standards-writing-layout')}
           value={draft.layout ?? ''}
           onChange={(text) => change({ layout: text })}
-          placeholder={words.layoutExample}
+          placeholder={t('standards-writing-layout-example')}
           multiline
           minRows={2}
         />
         <KeepRow
-          keep={words.keep}
+          keep={t('standards-writing-keep')}
           disabled={name === '' || draft.skill === '' || put.isPending}
           onKeep={keep}
           onClose={onClose}
           drop={
             written && !fixed
               ? {
-                  says: words.drop,
+                  says: t('standards-writing-drop'),
                   disabled: drop.isPending,
                   onDrop: () => drop.mutate(written.test.id, { onSuccess: onDropped }),
                 }
@@ -152,17 +152,17 @@ interface RecordingProps {
 function Recording({ draft, fixed, onChange }: RecordingProps) {
   return (
     <>
-      <Typography variant="h3">{words.recorded}</Typography>
+      <Typography variant="h3">{t('standards-writing-recorded')}</Typography>
       {fixed && (
         <Typography variant="body2" color="text.secondary">
-          {words.fixed}
+          {t('standards-writing-fixed')}
         </Typography>
       )}
       <SelectCell<Kind>
-        label={words.protocol}
+        label={t('standards-writing-protocol')}
         disabled={fixed}
         value={draft.protocol.kind}
-        options={KINDS.map((value) => ({ value, says: words.kind[value] }))}
+        options={KINDS.map((value) => ({ value, says: t(`standards-writing-kind-${value}`) }))}
         onChange={(kind) => kind && onChange(FIRST[kind])}
       />
       <ProtocolFields
@@ -178,24 +178,24 @@ function Recording({ draft, fixed, onChange }: RecordingProps) {
             onChange={(event) => onChange({ per_side: event.target.checked })}
           />
         }
-        label={words.perSide}
+        label={t('standards-writing-per-side')}
       />
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(3, 1fr)', gap: 2 }}>
         <NumberField
-          label={words.trials}
+          label={t('standards-writing-trials')}
           whole
           value={draft.trials}
           onChange={(n) => n !== null && onChange({ trials: n })}
           sx={{ width: '100%' }}
         />
         <SelectCell<Schemas['Summary']>
-          label={words.summary}
+          label={t('standards-writing-summary')}
           value={draft.summary}
-          options={SUMMARIES.map((value) => ({ value, says: words.summaries[value] }))}
+          options={SUMMARIES.map((value) => ({ value, says: t(`standards-writing-summaries-${value}`) }))}
           onChange={(summary) => summary && onChange({ summary })}
         />
         <NumberField
-          label={words.rest}
+          label={t('standards-writing-rest')}
           value={draft.rest_s ?? 0}
           onChange={(n) => n !== null && onChange({ rest_s: n })}
           sx={{ width: '100%' }}
@@ -203,13 +203,13 @@ function Recording({ draft, fixed, onChange }: RecordingProps) {
         {RANGED.includes(draft.protocol.kind) && (
           <>
             <NumberField
-              label={words.least}
+              label={t('standards-writing-least')}
               value={draft.least}
               onChange={(n) => n !== null && onChange({ least: n })}
               sx={{ width: '100%' }}
             />
             <NumberField
-              label={words.most}
+              label={t('standards-writing-most')}
               value={draft.most}
               onChange={(n) => n !== null && onChange({ most: n })}
               sx={{ width: '100%' }}
@@ -244,27 +244,35 @@ function ProtocolFields({
   )
   switch (protocol.kind) {
     case 'count':
-      return number(words.seconds, protocol.seconds, (seconds) => ({ ...protocol, seconds }))
+      return number(t('standards-writing-seconds'), protocol.seconds, (seconds) => ({ ...protocol, seconds }))
     case 'course':
-      return number(words.penalty, protocol.penalty_s, (penalty_s) => ({ ...protocol, penalty_s }), false)
+      return number(
+        t('standards-writing-penalty'),
+        protocol.penalty_s,
+        (penalty_s) => ({ ...protocol, penalty_s }),
+        false,
+      )
     case 'streak':
-      return number(words.streakCap, protocol.cap, (cap) => ({ ...protocol, cap }))
+      return number(t('standards-writing-streak-cap'), protocol.cap, (cap) => ({ ...protocol, cap }))
     case 'hits':
-      return number(words.of, protocol.of, (of) => ({ ...protocol, of }))
+      return number(t('standards-writing-of'), protocol.of, (of) => ({ ...protocol, of }))
     case 'bounces':
       return (
         <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
-          {number(words.services, protocol.services, (services) => ({ ...protocol, services }))}
-          {number(words.bounceCap, protocol.cap, (cap) => ({ ...protocol, cap }))}
+          {number(t('standards-writing-services'), protocol.services, (services) => ({
+            ...protocol,
+            services,
+          }))}
+          {number(t('standards-writing-bounce-cap'), protocol.cap, (cap) => ({ ...protocol, cap }))}
         </Box>
       )
     case 'distance':
       return (
         <SelectCell<Schemas['Better']>
-          label={words.better}
+          label={t('standards-writing-better')}
           disabled={fixed}
           value={protocol.better}
-          options={BETTER.map((value) => ({ value, says: words.betters[value] }))}
+          options={BETTER.map((value) => ({ value, says: t(`standards-writing-betters-${value}`) }))}
           onChange={(better) => better && onChange({ ...protocol, better })}
         />
       )
@@ -292,10 +300,10 @@ function PointLines({
   const [typed, setTyped] = useState(points.join('\n'))
   return (
     <TextCell
-      label={words.points}
-      helperText={fixed ? words.pointsFixed(points.length) : undefined}
+      label={t('standards-writing-points')}
+      helperText={fixed ? t('standards-writing-points-fixed', { n: points.length }) : undefined}
       value={typed}
-      placeholder={words.pointsExample}
+      placeholder={t('standards-writing-points-example')}
       multiline
       minRows={3}
       onChange={(text) => {

@@ -4,7 +4,7 @@ import Slider, { SliderThumb } from '@mui/material/Slider'
 import { useTheme } from '@mui/material/styles'
 import type { HTMLAttributes } from 'react'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asResult, Figure } from '../../../ui/figures'
 import type { Thresholds } from './queries'
 import { BASE, HANDLES, HEIGHT, placeOf, SIDE, WIDTH } from './scale'
@@ -52,7 +52,9 @@ export function ThresholdSlider({ scale, band, thresholds, onMove }: Props) {
       scale={turned}
       track={false}
       disableSwap
-      getAriaLabel={(i) => texts.standards.handle(texts.level[HANDLES[i] ?? 'building'], band.name)}
+      getAriaLabel={(i) =>
+        t('standards-handle', { level: t(`level-${HANDLES[i] ?? 'building'}`), band: band.name })
+      }
       getAriaValueText={(value) => asResult(value)}
       onChange={(_, next, i) => move(next, i)}
       slots={{ thumb: Handle }}

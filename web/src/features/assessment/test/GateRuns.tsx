@@ -5,7 +5,7 @@ import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { Figure } from '../../../ui/figures'
 import { useKeys } from '../../../ui/keys'
 import { LinkField } from '../../../ui/LinkField'
@@ -54,16 +54,16 @@ export function GateRuns({ team, test, penalty, taken, offered, empty, onValue, 
     <ToolFrame {...steps}>
       {!open.joining || gates.isError ? (
         <>
-          <Typography variant="body2">{texts.gates.about}</Typography>
+          <Typography variant="body2">{t('gates-about')}</Typography>
           {open.error !== null && <Typography color="error">{sentence(open.error)}</Typography>}
           <Button onClick={open.open} sx={{ minHeight: 46 }}>
-            {texts.gates.open}
+            {t('gates-open')}
           </Button>
         </>
       ) : (
         <>
           <Typography variant="body2" role="status">
-            {gates.data?.connected ? texts.gates.there : texts.gates.away}
+            {gates.data?.connected ? t('gates-there') : t('gates-away')}
           </Typography>
           {!gates.data?.connected && <LinkField path={open.joining.address} />}
           {shown.map((run) => (
@@ -87,11 +87,11 @@ export function GateRuns({ team, test, penalty, taken, offered, empty, onValue, 
           ))}
           {penalty > 0 && offered !== null && (
             <Button onClick={miss} sx={{ minHeight: 44 }}>
-              {texts.test.missed(n, penalty)}
+              {t('test-missed', { seconds: n * penalty })}
             </Button>
           )}
           {runs.length === 0 && gates.data?.connected && (
-            <Typography variant="body2">{texts.gates.waiting}</Typography>
+            <Typography variant="body2">{t('gates-waiting')}</Typography>
           )}
         </>
       )}
@@ -101,18 +101,18 @@ export function GateRuns({ team, test, penalty, taken, offered, empty, onValue, 
 
 function RunLine({ run, taken }: { run: Schemas['Run']; taken: boolean }) {
   const { outcome } = run
-  if (outcome.kind === 'running') return <Typography variant="body2">{texts.gates.running}</Typography>
+  if (outcome.kind === 'running') return <Typography variant="body2">{t('gates-running')}</Typography>
   if (outcome.kind === 'good') {
     return (
       <>
         <Figure sx={{ fontSize: '1.3rem', fontWeight: 600 }}>{outcome.seconds.toFixed(2)} s</Figure>
-        <Typography variant="caption">{taken ? texts.gates.entered : ''}</Typography>
+        <Typography variant="caption">{taken ? t('gates-entered') : ''}</Typography>
       </>
     )
   }
   return (
     <Typography variant="body2" sx={{ lineHeight: 1.15 }}>
-      {texts.gates.doubtful}: {outcome.doubts.map((doubt) => texts.gates.doubt[doubt]).join(', ')}
+      {t('gates-doubtful')}: {outcome.doubts.map((doubt) => t(`gates-doubt-${doubt}`)).join(', ')}
     </Typography>
   )
 }

@@ -1,7 +1,7 @@
 // Digits for a thumb.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { Spoken } from '../../../ui/Spoken'
 import { FIGURE_FACE } from '../../../ui/theme'
 import { type Steps, ToolFrame } from './ToolFrame'
@@ -26,7 +26,7 @@ export function Keypad({
         {['1', '2', '3', '4', '5', '6', '7', '8', '9'].map((d) => digit(d))}
         {decimals ? digit('.') : <Box />}
         {digit('0')}
-        {digit('⌫', texts.test.delete)}
+        {digit('⌫', t('test-delete'))}
       </Box>
     </ToolFrame>
   )

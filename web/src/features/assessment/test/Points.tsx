@@ -4,7 +4,7 @@ import ButtonBase from '@mui/material/ButtonBase'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { useKeys } from '../../../ui/keys'
 import { Spoken } from '../../../ui/Spoken'
 import { type Steps, ToolFrame } from './ToolFrame'
@@ -63,7 +63,7 @@ export function Points({ points, onValue, ...steps }: Props) {
                   fontWeight: 650,
                 }}
               >
-                <Spoken as={texts.test.mark[seen]}>{texts.test.markShort[seen]}</Spoken>
+                <Spoken as={t(`test-mark-${seen}`)}>{t(`test-mark-short-${seen}`)}</Spoken>
               </ButtonBase>
             )
           })}

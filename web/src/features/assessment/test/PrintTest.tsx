@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useParams } from 'react-router'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { FloorDrawing } from '../../../ui/FloorDrawing'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { Sheets } from '../../../ui/Sheets'
@@ -15,7 +15,7 @@ export function PrintTest() {
   if (!read.data) return <Loading />
   const sheet = read.data
   const points = sheet.protocol.kind === 'points' ? sheet.protocol.points : null
-  const sides = sheet.test.per_side ? [texts.side.left, texts.side.right] : ['']
+  const sides = sheet.test.per_side ? [t('side-left'), t('side-right')] : ['']
   const rounds = Array.from({ length: sheet.test.trials }, (_, round) => round + 1)
   const columns = points
     ? points
@@ -24,7 +24,7 @@ export function PrintTest() {
       )
   const line = '1px solid'
   return (
-    <Sheets title={texts.test.paper}>
+    <Sheets title={t('test-paper')}>
       <Box
         component="article"
         aria-label={sheet.test.name}
@@ -35,7 +35,8 @@ export function PrintTest() {
             <Typography variant="h1">{sheet.test.name}</Typography>
             <Typography variant="body2">{sheet.test.how}</Typography>
             <Typography variant="body2" sx={{ mt: 2 }}>
-              {texts.test.on}: ______________________ {sheet.rest_s > 0 && texts.test.rest(sheet.rest_s)}
+              {t('test-on')}: ______________________{' '}
+              {sheet.rest_s > 0 && t('test-rest', { seconds: sheet.rest_s })}
             </Typography>
           </Box>
           {sheet.drawing && <FloorDrawing svg={sheet.drawing} title={sheet.test.name} height={110} />}
@@ -52,11 +53,11 @@ export function PrintTest() {
           <thead>
             <tr>
               <Box component="th" sx={{ textAlign: 'left' }}>
-                {texts.board.player}
+                {t('board-player')}
               </Box>
               {columns.map((column, i) => (
                 <th key={i}>
-                  {column || texts.passport.last}
+                  {column || t('passport-last')}
                   {points && ' 0 · 1 · 2'}
                 </th>
               ))}

@@ -5,7 +5,7 @@ import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { newId, type Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { FileButton } from '../../../ui/FileButton'
 import { Figure } from '../../../ui/figures'
 import { ErrorNote } from '../../../ui/notes'
@@ -40,13 +40,13 @@ export function ReadResults({ team, onClose }: { team: string; onClose: () => vo
   const trials = () => lines.flatMap((line) => said(line, new Date().toISOString()))
   return (
     <Box sx={{ border: 1, bgcolor: 'background.paper', p: 1.5, my: 1.5 }}>
-      <Typography variant="h2">{texts.test.readList}</Typography>
+      <Typography variant="h2">{t('test-read-list')}</Typography>
       <Typography variant="body2" color="text.secondary">
-        {texts.test.listColumns}
+        {t('test-list-columns')}
       </Typography>
       <Box sx={{ my: 1.5, display: 'flex', gap: 1, alignItems: 'center' }}>
         <FileButton
-          label={texts.squad.choose}
+          label={t('squad-choose')}
           accept=".csv,text/csv,.xlsx"
           onChoose={(chosen) => {
             read.reset()
@@ -56,18 +56,20 @@ export function ReadResults({ team, onClose }: { team: string; onClose: () => vo
         />
         <Typography sx={{ flex: 1 }}>{file}</Typography>
         <Button variant="text" onClick={onClose}>
-          {texts.close}
+          {t('close')}
         </Button>
       </Box>
       {preview.isError && <ErrorNote error={preview.error} />}
       {read.isError && <ErrorNote error={read.error} />}
-      {read.isSuccess && <Typography role="status">{texts.test.wasRead(read.variables.length)}</Typography>}
+      {read.isSuccess && (
+        <Typography role="status">{t('test-was-read', { n: read.variables.length })}</Typography>
+      )}
       {preview.data && !read.isSuccess && (
         <>
           <Typography role="status">
-            {texts.test.willRead(preview.data.good)}
-            {preview.data.faulty > 0 && `, ${texts.test.faultyLines(preview.data.faulty)}`}.{' '}
-            {texts.squad.nothingYet}
+            {t('test-will-read', { n: preview.data.good })}
+            {preview.data.faulty > 0 && `, ${t('test-faulty-lines', { n: preview.data.faulty })}`}.{' '}
+            {t('squad-nothing-yet')}
           </Typography>
           <Box sx={{ maxHeight: 320, overflowY: 'auto', my: 1 }}>
             {lines.map((line) => (
@@ -75,7 +77,9 @@ export function ReadResults({ team, onClose }: { team: string; onClose: () => vo
                 key={line.line}
                 sx={{ display: 'flex', gap: 1, borderTop: `1px solid ${floor.hair}`, py: 0.25 }}
               >
-                <Figure sx={{ width: 54, color: 'text.secondary' }}>{texts.squad.line(line.line)}</Figure>
+                <Figure sx={{ width: 54, color: 'text.secondary' }}>
+                  {t('squad-line', { n: line.line })}
+                </Figure>
                 <Box sx={{ flex: 1 }}>
                   <Typography variant="body2">{line.written}</Typography>
                   {line.errors.map((error) => (
@@ -92,7 +96,7 @@ export function ReadResults({ team, onClose }: { team: string; onClose: () => vo
             disabled={preview.data.good === 0 || read.isPending}
             onClick={() => read.mutate(trials())}
           >
-            {texts.test.readIn(preview.data.good)}
+            {t('test-read-in', { n: preview.data.good })}
           </Button>
         </>
       )}

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asPercent, asResult, Figure } from '../../../ui/figures'
 import { LevelSteps, levelOf } from '../../../ui/levels'
 import { nearOf } from './entry'
@@ -51,12 +51,15 @@ export function Reading({ sheet, typed, value, taken }: Props) {
           <LevelSteps level={level} size={30} />
           <Box>
             <Typography sx={{ lineHeight: 1.2 }}>
-              {texts.level[level]}
-              {value !== null && sheet.parts > 1 && ` · ${texts.test.mean(asResult(value))}`}
+              {t(`level-${level}`)}
+              {value !== null && sheet.parts > 1 && ` · ${t('test-mean', { value: asResult(value) })}`}
             </Typography>
             {near && (
               <Typography variant="caption" component="div">
-                {texts.passport.near(texts.level[near.higher], asPercent(near.probability))}
+                {t('passport-near', {
+                  level: t(`level-${near.higher}`),
+                  percent: asPercent(near.probability),
+                })}
               </Typography>
             )}
           </Box>

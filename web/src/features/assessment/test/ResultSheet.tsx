@@ -5,7 +5,7 @@ import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { useEffect, useRef } from 'react'
 import type { Schemas, Side } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asResult, Figure } from '../../../ui/figures'
 import { LevelSteps, levelOf } from '../../../ui/levels'
 import { Spoken } from '../../../ui/Spoken'
@@ -61,11 +61,11 @@ export function ResultSheet({ sheet, at, nameOf, standing, onChoose }: Props) {
                     }}
                   >
                     <Spoken
-                      as={`${texts.test.entry(player.name, side && texts.side[side], round + 1)}: ${entered ? asResult(entered.value) : '–'}`}
+                      as={`${t('test-entry', { player: player.name, side: side ?? 'none', round: round + 1 })}: ${entered ? asResult(entered.value) : '–'}`}
                     >
                       {side && round === 0 && (
                         <Typography component="span" variant="caption" color="text.secondary">
-                          {side === 'left' ? texts.test.left : texts.test.right}
+                          {side === 'left' ? t('test-left') : t('test-right')}
                         </Typography>
                       )}
                       <Figure sx={{ fontSize: '1.2rem', fontWeight: 600 }}>

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { useEffect, useRef, useState } from 'react'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { Figure } from '../../../ui/figures'
 import { useKeys } from '../../../ui/keys'
 import { type Steps, ToolFrame } from './ToolFrame'
@@ -67,11 +67,11 @@ export function Stopwatch({ place, penalty, onValue, onLap, ...steps }: Props) {
         <Figure ref={face} aria-hidden sx={{ fontSize: '2.6rem', lineHeight: 1 }}>
           {since === null ? (stopped / 1000).toFixed(2) : ''}
         </Figure>
-        {since === null ? texts.test.start : texts.test.stop}
+        {since === null ? t('test-start') : t('test-stop')}
       </Button>
       <Box sx={{ display: 'flex', gap: 0.5 }}>
         <Button disabled={since === null} onClick={lap} sx={{ flex: 1, minHeight: 46 }}>
-          {texts.test.lap}
+          {t('test-lap')}
         </Button>
         {penalty > 0 && (
           <Button
@@ -79,7 +79,7 @@ export function Stopwatch({ place, penalty, onValue, onLap, ...steps }: Props) {
             onClick={miss}
             sx={{ flex: 1, minHeight: 46, lineHeight: 1.1 }}
           >
-            {texts.test.missed(missed, penalty)}
+            {t('test-missed', { seconds: missed * penalty })}
           </Button>
         )}
       </Box>

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { useEffect, useState } from 'react'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asClock, Figure } from '../../../ui/figures'
 import { useKeys } from '../../../ui/keys'
 import { tones } from '../../../ui/sound'
@@ -53,16 +53,16 @@ export function Tapper({ seconds, most, onValue, ...steps }: Props) {
         <Figure aria-hidden sx={{ fontSize: '3rem', lineHeight: 1 }}>
           {count}
         </Figure>
-        {over ? texts.test.over : texts.test.tap}
+        {over ? t('test-over') : t('test-tap')}
       </Button>
       <Box sx={{ display: 'flex', gap: 0.5, alignItems: 'center' }}>
         <Button disabled={count === 0} onClick={() => change(-1)} sx={{ minHeight: 46, minWidth: 64 }}>
-          {texts.test.oneLess}
+          {t('test-one-less')}
         </Button>
         {left !== null && (
           <>
             <Button variant="text" disabled={until !== null} onClick={begin} sx={{ flex: 1, minHeight: 46 }}>
-              {until === null ? texts.test.clock : ''}
+              {until === null ? t('test-clock') : ''}
             </Button>
             <Figure role="timer" sx={{ fontSize: '1.6rem', pr: 1 }}>
               {asClock(left)}

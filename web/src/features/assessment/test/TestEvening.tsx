@@ -6,7 +6,7 @@ import { Link, useParams, useSearchParams } from 'react-router'
 import type { Schemas } from '../../../api/client'
 import { dayNow } from '../../../api/day'
 import { tool as lastTool, useRemembered } from '../../../storage/remembered'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
 import { asDay, asResult } from '../../../ui/figures'
 import { onControl, useKeys } from '../../../ui/keys'
@@ -71,15 +71,15 @@ function EntryDesk({ team, sheet, today, fromPaper }: Props) {
             {sheet.test.name}
           </Typography>
           <Button variant="text" size="small" component={Link} to="/test">
-            {texts.test.back}
+            {t('test-back')}
           </Button>
         </Box>
         {fromPaper && (
           <Typography variant="body2" sx={{ fontWeight: 650 }}>
-            {asDay(today)}, {texts.test.onPaper}
+            {asDay(today)}, {t('test-on-paper')}
           </Typography>
         )}
-        {sheet.levels.length === 0 && <Typography variant="body2">{texts.test.noStandard}</Typography>}
+        {sheet.levels.length === 0 && <Typography variant="body2">{t('test-no-standard')}</Typography>}
         <Place sheet={sheet} entry={entry} />
         {typed.wrong && (
           <Typography role="alert" color="error">
@@ -88,15 +88,15 @@ function EntryDesk({ team, sheet, today, fromPaper }: Props) {
         )}
         {typed.sure && before && (
           <Typography role="alert" color="error">
-            {texts.test.sure(asResult(before.value))}
+            {t('test-sure', { before: asResult(before.value) })}
           </Typography>
         )}
         {tools.length > 1 && (
           <Choice
-            label={texts.test.tools}
+            label={t('test-tools')}
             options={tools}
             chosen={[tool]}
-            says={(each) => texts.test.tool[each]}
+            says={(each) => t(`test-tool-${each}`)}
             onToggle={(each) => {
               setWanted(each)
               entry.write('')
@@ -137,22 +137,25 @@ function Place({ sheet, entry }: { sheet: Schemas['Sheet']; entry: Entry }) {
   if (!cell)
     return (
       <Typography role="status" sx={{ fontSize: '1.35rem', fontWeight: 700, py: 2 }}>
-        {texts.test.complete}
+        {t('test-complete')}
       </Typography>
     )
   const { name } = cell.player
-  const side = cell.side && texts.side[cell.side]
+  const side = cell.side && t(`side-${cell.side}`)
   const known = [
-    sheet.test.trials > 1 && texts.test.round(cell.round + 1),
-    before && texts.test.before(asResult(before.value)),
-    sheet.rest_s > 0 && texts.test.rest(sheet.rest_s),
-    sheet.parts > 1 && texts.test.services(sheet.parts),
+    sheet.test.trials > 1 && t('test-round', { n: cell.round + 1 }),
+    before && t('test-before', { value: asResult(before.value) }),
+    sheet.rest_s > 0 && t('test-rest', { seconds: sheet.rest_s }),
+    sheet.parts > 1 && t('test-services', { n: sheet.parts }),
   ]
   return (
-    <Box role="status" aria-label={texts.test.entry(name, side, cell.round + 1)}>
+    <Box
+      role="status"
+      aria-label={t('test-entry', { player: name, side: cell.side ?? 'none', round: cell.round + 1 })}
+    >
       <Typography sx={{ fontSize: '1.35rem', fontWeight: 700, lineHeight: 1.15 }}>
         {name}
-        {side && `, ${texts.squad.strong(side)}`}
+        {side && `, ${t('squad-strong', { side })}`}
       </Typography>
       <Typography variant="body2" color="text.secondary">
         {known.filter(Boolean).join(' · ') || '\u00a0'}

@@ -8,7 +8,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { useTeam } from '../../frame/team'
 import { useSquad } from '../squad/queries'
@@ -25,9 +25,9 @@ export function TestPage() {
   if (squad.data.players.length === 0) {
     return (
       <Empty>
-        <Typography sx={{ mb: 2 }}>{texts.test.noSquad}</Typography>
+        <Typography sx={{ mb: 2 }}>{t('test-no-squad')}</Typography>
         <Button component={Link} to="/squad">
-          {texts.test.toSquad}
+          {t('test-to-squad')}
         </Button>
       </Empty>
     )
@@ -35,7 +35,7 @@ export function TestPage() {
   return (
     <Box sx={{ p: 1.5 }}>
       <Typography variant="h2" component="h1" sx={{ mb: 1 }}>
-        {texts.test.title}
+        {t('test-title')}
       </Typography>
       {squad.data.tests.map((test) => (
         <Box
@@ -59,7 +59,7 @@ export function TestPage() {
             to={`/print/test/${team.id}/${test.id}`}
             sx={{ flex: 'none' }}
           >
-            {texts.test.paper}
+            {t('test-paper')}
           </Button>
         </Box>
       ))}
@@ -77,17 +77,17 @@ export function TestPage() {
         <TextField
           type="date"
           size="small"
-          label={`${texts.test.on}, ${texts.test.onPaper}`}
+          label={`${t('test-on')}, ${t('test-on-paper')}`}
           value={day}
           onChange={(event) => setDay(event.target.value)}
           slotProps={{ inputLabel: { shrink: true } }}
           sx={{ minWidth: 230 }}
         />
         <Typography variant="body2">
-          {texts.test.lists}: <MuiLink href={`/api/v1/teams/${team.id}/results?form=csv`}>CSV</MuiLink> ·{' '}
-          <MuiLink href={`/api/v1/teams/${team.id}/results?form=xlsx`}>XLSX</MuiLink>
+          {t('test-lists')}: <MuiLink href={`/api/v1/teams/${team.id}/results?form=csv`}>{'CSV'}</MuiLink> ·{' '}
+          <MuiLink href={`/api/v1/teams/${team.id}/results?form=xlsx`}>{'XLSX'}</MuiLink>
         </Typography>
-        {!reading && <Button onClick={() => setReading(true)}>{texts.test.readList}</Button>}
+        {!reading && <Button onClick={() => setReading(true)}>{t('test-read-list')}</Button>}
       </Box>
       {reading && <ReadResults team={team.id} onClose={() => setReading(false)} />}
     </Box>

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import { useState } from 'react'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { useKeys } from '../../../ui/keys'
 import { type Steps, ToolFrame } from './ToolFrame'
 
@@ -34,7 +34,7 @@ export function Ticks({
     <ToolFrame {...steps}>
       <Box
         role="img"
-        aria-label={texts.test.ticked(tries.filter(Boolean).length, tries.length, of)}
+        aria-label={t('test-ticked', { hits: tries.filter(Boolean).length, tries: tries.length, of })}
         sx={{ display: 'grid', gridTemplateColumns: `repeat(${Math.min(of, 10)}, 1fr)`, gap: '3px' }}
       >
         {Array.from({ length: of }, (_, i) => (
@@ -54,14 +54,14 @@ export function Ticks({
       </Box>
       <Box sx={{ display: 'flex', gap: 0.5, flex: 1 }}>
         <Button disabled={tries.length === of} onClick={() => add(true)} sx={{ flex: 2, fontSize: '1.1rem' }}>
-          {texts.test.hit}
+          {t('test-hit')}
         </Button>
         <Button disabled={tries.length === of} onClick={() => add(false)} sx={{ flex: 1 }}>
-          {texts.test.miss}
+          {t('test-miss')}
         </Button>
       </Box>
       <Button variant="text" disabled={tries.length === 0} onClick={back} sx={{ minHeight: 44 }}>
-        {texts.test.tickBack}
+        {t('test-tick-back')}
       </Button>
     </ToolFrame>
   )

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import type { ReactNode } from 'react'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 
 export interface Steps {
   ready: boolean
@@ -17,10 +17,10 @@ export function ToolFrame({ ready, undoable, onEnter, onUndo, children }: Steps 
       <Box sx={{ minHeight: 196, display: 'flex', flexDirection: 'column', gap: 0.5 }}>{children}</Box>
       <Box sx={{ display: 'flex', flexDirection: 'column', gap: 0.5 }}>
         <Button variant="text" disabled={!undoable} onClick={onUndo} sx={{ minHeight: 46 }}>
-          {texts.undo}
+          {t('undo')}
         </Button>
         <Button variant="contained" disabled={!ready} onClick={onEnter} sx={{ flex: 1, fontSize: '1.1rem' }}>
-          {texts.test.enter}
+          {t('test-enter')}
         </Button>
       </Box>
     </Box>

@@ -1,7 +1,7 @@
 // The places of a sheet, and what a value that was entered means on it: its unit, whether it can be true, whether it
 // surprises.
 import type { Schemas, Side } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 
 type Sheet = Schemas['Sheet']
 
@@ -30,10 +30,10 @@ export function faultOf(sheet: Sheet, entered: number): string | null {
   const { parts } = sheet
   const value = kept(sheet, entered)
   if (Number.isNaN(value) || value < sheet.least || value > sheet.most)
-    return texts.test.outOfRange(sheet.least * parts, sheet.most * parts)
+    return t('test-out-of-range', { least: sheet.least * parts, most: sheet.most * parts })
   const steps = value / sheet.step
   if (Math.abs(steps - Math.round(steps)) > 1e-6)
-    return sheet.step === 1 || parts > 1 ? texts.test.whole : texts.test.finer(sheet.step)
+    return sheet.step === 1 || parts > 1 ? t('test-whole') : t('test-finer', { step: sheet.step })
   return null
 }
 

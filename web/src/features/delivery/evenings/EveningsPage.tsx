@@ -14,7 +14,8 @@ import Typography from '@mui/material/Typography'
 import { useQuery } from '@tanstack/react-query'
 import { useSearchParams } from 'react-router'
 import { api, data, type Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { driftSaid } from '../../../texts/said'
+import { t } from '../../../texts/t'
 import { asPercent, Figure } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { Spoken } from '../../../ui/Spoken'
@@ -36,7 +37,7 @@ export function EveningsPage() {
   })
   if (curricula.isPending) return <Loading />
   if (curricula.isError) return <ErrorNote error={curricula.error} />
-  if (!id) return <Empty>{texts.evenings.none}</Empty>
+  if (!id) return <Empty>{t('evenings-none')}</Empty>
   if (delivery.isError) return <ErrorNote error={delivery.error} />
   if (!delivery.data) return <Loading />
   const { clubs } = delivery.data
@@ -49,14 +50,14 @@ export function EveningsPage() {
     <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 300px' } }}>
       <Box sx={{ p: 2, minWidth: 0, overflowX: 'auto' }}>
         <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 2, mb: 1, flexWrap: 'wrap' }}>
-          <Typography variant="h1">{texts.evenings.title}</Typography>
+          <Typography variant="h1">{t('evenings-title')}</Typography>
           <TextField
             select
             size="small"
             variant="standard"
             value={id}
             onChange={(event) => setAddress({ curriculum: event.target.value })}
-            slotProps={{ htmlInput: { 'aria-label': texts.plan.choose } }}
+            slotProps={{ htmlInput: { 'aria-label': t('plan-choose') } }}
           >
             {published.map((entry) => (
               <MenuItem key={entry.id} value={entry.id}>
@@ -64,7 +65,7 @@ export function EveningsPage() {
               </MenuItem>
             ))}
           </TextField>
-          <Typography color="text.secondary">{texts.evenings.about}</Typography>
+          <Typography color="text.secondary">{t('evenings-about')}</Typography>
         </Box>
         <Board clubs={clubs} chosen={chosen} onChoose={choose} />
       </Box>
@@ -95,13 +96,13 @@ function Board({ clubs, chosen, onChoose }: BoardProps) {
     <Table size="small" sx={{ tableLayout: 'fixed', minWidth: 620, '& td, & th': { border: 0 } }}>
       <TableHead>
         <TableRow>
-          <TableCell sx={{ ...head, width: 190, pl: 0 }}>{texts.evenings.week}</TableCell>
+          <TableCell sx={{ ...head, width: 190, pl: 0 }}>{t('evenings-week')}</TableCell>
           {weeks.map((week) => (
-            <TableCell key={week} sx={head} aria-label={texts.plan.week(week)}>
+            <TableCell key={week} sx={head} aria-label={t('plan-week', { n: week })}>
               <Figure sx={{ fontSize: '1.1rem' }}>{week}</Figure>
             </TableCell>
           ))}
-          <TableCell sx={{ ...head, width: 74 }}>{texts.evenings.share}</TableCell>
+          <TableCell sx={{ ...head, width: 74 }}>{t('evenings-share')}</TableCell>
         </TableRow>
       </TableHead>
       {clubs.map((club) => (
@@ -142,10 +143,10 @@ function TeamRow({ club, team, chosen, onChoose }: TeamProps) {
         <Typography variant="caption" component="div" color="text.secondary" sx={{ lineHeight: 1.3 }}>
           {missing > 0 && (
             <Box component="span" sx={{ color: 'error.main', mr: 1 }}>
-              {texts.evenings.logsMissing(missing)}
+              {t('evenings-logs-missing', { n: missing })}
             </Box>
           )}
-          {texts.evenings.drift(team.drift.moved, team.drift.short.length)}
+          {driftSaid(team.drift)}
         </Typography>
       </TableCell>
       {team.weeks.map((week) => (
@@ -198,7 +199,14 @@ function WeekCell({ team, week, most, chosen, onChoose }: CellProps) {
         outline: chosen ? `1px solid ${floor.ink}` : undefined,
       }}
     >
-      <Spoken as={texts.evenings.cell(team, week.week, Math.round(delivered), Math.round(planned))}>
+      <Spoken
+        as={t('evenings-cell', {
+          team,
+          week: week.week,
+          delivered: Math.round(delivered),
+          planned: Math.round(planned),
+        })}
+      >
         <svg width={22} height={tall + 4} aria-hidden opacity={week.ahead ? 0.5 : 1} style={{ flex: 'none' }}>
           <rect
             x={1}

@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asDay, asNumber, asTime, Figure } from '../../../ui/figures'
 import { OUTCOME_SIGN } from '../../../ui/outcomes'
 import { PANEL } from '../../../ui/placing'
@@ -30,17 +30,17 @@ export function WeekInspector({ curriculum, team, week }: Props) {
   return (
     <Box component="aside" sx={PANEL}>
       {!team || !week ? (
-        <Typography color="text.secondary">{texts.evenings.choose}</Typography>
+        <Typography color="text.secondary">{t('evenings-choose')}</Typography>
       ) : (
         <>
           <Typography variant="h2">{team.team}</Typography>
           <Typography color="text.secondary">
-            {texts.plan.week(week.week)} · {texts.tonight.edition(team.edition_number)}
+            {t('plan-week', { n: week.week })} · {t('tonight-edition', { n: team.edition_number })}
           </Typography>
           {week.logs_missing > 0 && (
-            <Typography color="error">{texts.evenings.logsMissing(week.logs_missing)}</Typography>
+            <Typography color="error">{t('evenings-logs-missing', { n: week.logs_missing })}</Typography>
           )}
-          {week.cancelled > 0 && <Typography>{texts.evenings.cancelled(week.cancelled)}</Typography>}
+          {week.cancelled > 0 && <Typography>{t('evenings-cancelled', { n: week.cancelled })}</Typography>}
           <ByStrand week={week} />
           <Button
             component={Link}
@@ -49,13 +49,13 @@ export function WeekInspector({ curriculum, team, week }: Props) {
             variant="text"
             sx={{ mt: 1, ml: -1.5 }}
           >
-            {texts.board.open}
+            {t('board-open')}
           </Button>
           <Settings key={team.id} curriculum={curriculum} team={team.id} />
           {team.drift.short.length > 0 && (
             <>
               <Typography variant="h2" sx={{ mt: 2 }}>
-                {texts.evenings.short}
+                {t('evenings-short')}
               </Typography>
               {team.drift.short.map((short) => (
                 <Typography key={short}>{short}</Typography>
@@ -80,7 +80,7 @@ function Settings({ curriculum, team }: { curriculum: string; team: string }) {
   return (
     <>
       <Button size="small" variant="text" onClick={() => setOpen(true)} sx={{ mt: 1, ml: -1.5 }}>
-        {texts.own.openTheirs}
+        {t('own-open-theirs')}
       </Button>
       {open && <OwnDialog team={team} edition={edition} onClose={() => setOpen(false)} />}
     </>
@@ -93,8 +93,8 @@ function ByStrand({ week }: { week: Schemas['WeekTally'] }) {
       <TableHead>
         <TableRow>
           <TableCell sx={{ pl: 0 }} />
-          <TableCell align="right">{texts.evenings.planned}</TableCell>
-          <TableCell align="right">{texts.evenings.delivered}</TableCell>
+          <TableCell align="right">{t('evenings-planned')}</TableCell>
+          <TableCell align="right">{t('evenings-delivered')}</TableCell>
         </TableRow>
       </TableHead>
       <TableBody>
@@ -103,14 +103,18 @@ function ByStrand({ week }: { week: Schemas['WeekTally'] }) {
             <TableCell sx={{ pl: 0 }}>
               <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
                 <StrandSwatch strand={strand} width={24} />
-                {texts.strand[strand]}
+                {t(`strand-${strand}`)}
               </Box>
             </TableCell>
             <TableCell align="right">
-              <Figure sx={{ fontSize: '1.1rem' }}>{texts.minutes(asNumber(week.planned[i] ?? 0))}</Figure>
+              <Figure sx={{ fontSize: '1.1rem' }}>
+                {t('minutes', { n: asNumber(week.planned[i] ?? 0) })}
+              </Figure>
             </TableCell>
             <TableCell align="right">
-              <Figure sx={{ fontSize: '1.1rem' }}>{texts.minutes(asNumber(week.delivered[i] ?? 0))}</Figure>
+              <Figure sx={{ fontSize: '1.1rem' }}>
+                {t('minutes', { n: asNumber(week.delivered[i] ?? 0) })}
+              </Figure>
             </TableCell>
           </TableRow>
         ))}
@@ -146,15 +150,17 @@ function Log({ team, entry }: { team: string; entry: Schemas['EveningEntry'] }) 
           size="small"
           variant="text"
         >
-          {texts.print.card}
+          {t('print-card')}
         </Button>
       </Box>
       {entry.upset && (
         <Typography>
-          {entry.upset.left === 0 ? texts.weeks.fellOut : texts.weeks.shortened(entry.upset.left)}
+          {entry.upset.left === 0 ? t('weeks-fell-out') : t('weeks-shortened', { left: entry.upset.left })}
         </Typography>
       )}
-      {log.missing && <Typography>{texts.log.count(players - log.missing.length, players)}</Typography>}
+      {log.missing && (
+        <Typography>{t('log-count', { here: players - log.missing.length, all: players })}</Typography>
+      )}
       {evening.evening.blocks.map((block, i) => {
         const said = log.outcomes.find((outcome) => outcome.block === block.id)
         return (
@@ -162,14 +168,14 @@ function Log({ team, entry }: { team: string; entry: Schemas['EveningEntry'] }) 
             <Box
               component="span"
               sx={{ display: 'inline-block', width: 18, fontWeight: 800 }}
-              aria-label={said ? texts.outcome[said.outcome] : texts.log.nothing}
+              aria-label={said ? t(`outcome-${said.outcome}`) : t('log-nothing')}
               role="img"
             >
               {said ? OUTCOME_SIGN[said.outcome] : '·'}
             </Box>
             {block.title}
-            {said?.success != null && `, ${texts.log.tenths(said.success)}`}
-            {said?.ran && `, ${texts.ran[said.ran]}`}
+            {said?.success != null && `, ${t('log-tenths', { n: said.success / 10 })}`}
+            {said?.ran && `, ${t(`ran-${said.ran}`)}`}
           </Typography>
         )
       })}

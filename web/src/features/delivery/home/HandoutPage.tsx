@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { Link } from 'react-router'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { LinkField } from '../../../ui/LinkField'
 import { NumberCell } from '../../../ui/NumberCell'
 import { ErrorNote, Loading } from '../../../ui/notes'
@@ -26,28 +26,28 @@ export function HandoutPage() {
     <Box sx={{ p: 1.5, display: 'grid', gap: 2 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 1 }}>
         <Typography variant="h2" component="h1" sx={{ flex: 1 }}>
-          {texts.home.title}
+          {t('home-title')}
         </Typography>
         <Button component={Link} to={`/print/home/${team.id}`}>
-          {texts.home.paper}
+          {t('home-paper')}
         </Button>
       </Box>
       {!card || card.drills.length === 0 ? (
-        <Typography>{texts.home.nothing}</Typography>
+        <Typography>{t('home-nothing')}</Typography>
       ) : (
         <Typography>
-          {card.drills.map((drill) => `${drill.title} (${texts.minutes(drill.minutes)})`).join(' · ')}
+          {card.drills.map((drill) => `${drill.title} (${t('minutes', { n: drill.minutes })})`).join(' · ')}
         </Typography>
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
         <Box
           role="img"
-          aria-label={texts.home.code}
+          aria-label={t('home-code')}
           sx={{ lineHeight: 0, '& svg': { width: 148, height: 148 } }}
           dangerouslySetInnerHTML={{ __html: code }}
         />
         <Box sx={{ flex: '1 1 260px', display: 'grid', gap: 1 }}>
-          <Typography variant="body2">{texts.home.handOut}</Typography>
+          <Typography variant="body2">{t('home-hand-out')}</Typography>
           <LinkField path={path} />
           <Button
             size="small"
@@ -56,15 +56,15 @@ export function HandoutPage() {
             onClick={() => renew.mutate()}
             sx={{ justifySelf: 'start' }}
           >
-            {texts.home.renew}
+            {t('home-renew')}
           </Button>
         </Box>
       </Box>
       {challenge && (
-        <Box component="section" aria-label={texts.home.came}>
-          <Typography variant="h2">{texts.home.came}</Typography>
+        <Box component="section" aria-label={t('home-came')}>
+          <Typography variant="h2">{t('home-came')}</Typography>
           <Typography variant="body2" color="text.secondary">
-            {texts.home.cameAbout(challenge.title, card?.challenge_s ?? 30)}
+            {t('home-came-about', { drill: challenge.title, seconds: card?.challenge_s ?? 30 })}
           </Typography>
           {(report.isError || renew.isError) && <ErrorNote error={report.error ?? renew.error} />}
           {players.map((player) => {
@@ -84,11 +84,11 @@ export function HandoutPage() {
                 <Typography sx={{ flex: 1 }}>{player.name}</Typography>
                 {said && (
                   <Typography variant="body2" color="text.secondary">
-                    {texts.home.selfReported}
+                    {t('home-self-reported')}
                   </Typography>
                 )}
                 <NumberCell
-                  label={texts.home.bestOf(player.name)}
+                  label={t('home-best-of', { name: player.name })}
                   value={said?.best ?? null}
                   least={0}
                   most={1000}

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useParams } from 'react-router'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { Points } from '../../../ui/block'
 import { FloorDrawing } from '../../../ui/FloorDrawing'
 import { Loading } from '../../../ui/notes'
@@ -21,8 +21,8 @@ export function HomePage() {
       {page.isPending && <Loading />}
       {page.isError && (
         <>
-          <Typography variant="h1">{texts.home.gone}</Typography>
-          <Typography>{texts.home.askCoach}</Typography>
+          <Typography variant="h1">{t('home-gone')}</Typography>
+          <Typography>{t('home-ask-coach')}</Typography>
         </>
       )}
       {page.data && (
@@ -31,11 +31,11 @@ export function HomePage() {
             {page.data.team} · {page.data.academy}
           </Typography>
           <Typography variant="h1" sx={{ mb: 0.5 }}>
-            {texts.home.title}
+            {t('home-title')}
           </Typography>
           {card && card.drills.length > 0 ? (
             <>
-              <Typography sx={{ mb: 2 }}>{texts.home.how}</Typography>
+              <Typography sx={{ mb: 2 }}>{t('home-how')}</Typography>
               {card.drills.map((drill, i) => (
                 <Drill
                   key={drill.drill}
@@ -46,11 +46,11 @@ export function HomePage() {
                 />
               ))}
               <Typography variant="body2" color="text.secondary">
-                {texts.evening.cautionTail} {texts.home.grownUp}
+                {t('evening-caution-tail')} {t('home-grown-up')}
               </Typography>
             </>
           ) : (
-            <Typography>{texts.home.nothing}</Typography>
+            <Typography>{t('home-nothing')}</Typography>
           )}
         </>
       )}
@@ -88,16 +88,16 @@ function Drill({
           {nth}. {drill.title}
         </Typography>
         <StrandSwatch strand={drill.strand} width={28} />
-        <Typography sx={{ fontWeight: 650 }}>{texts.minutes(drill.minutes)}</Typography>
+        <Typography sx={{ fontWeight: 650 }}>{t('minutes', { n: drill.minutes })}</Typography>
       </Box>
       <FloorDrawing svg={drill.drawing} title={drill.title} height={180} />
       <BlockClock block={drill} name={`home.${drill.drill}.${week}`} />
       <Points points={drill.points} />
-      <Typography variant="body2">{texts.home.feet}</Typography>
+      <Typography variant="body2">{t('home-feet')}</Typography>
       <Needs drill={drill} />
       {challenge !== null && (
         <Typography sx={{ borderLeft: 4, pl: 1, fontWeight: 650 }}>
-          {texts.home.challenge(challenge)}
+          {t('home-challenge', { seconds: challenge })}
         </Typography>
       )}
     </Box>
@@ -108,11 +108,11 @@ function Drill({
 export function Needs({ drill }: { drill: Schemas['HomeDrill'] }) {
   return (
     <Typography variant="body2" color="text.secondary" component="div">
-      {texts.home.floor(drill.space.width_m, drill.space.depth_m)}
-      {drill.stand_ins.map((each) => ` ${texts.home.instead(each.kit, each.instead)}`)}
+      {t('home-floor', { width: drill.space.width_m, depth: drill.space.depth_m })}
+      {drill.stand_ins.map((each) => ` ${t('home-instead', { kit: each.kit, instead: each.instead })}`)}
       {drill.cautions.length > 0 && (
         <Box sx={{ color: 'text.primary' }}>
-          <strong>{texts.evening.cautions}:</strong> {drill.cautions.join('. ')}.
+          <strong>{t('evening-cautions')}:</strong> {drill.cautions.join('. ')}.
         </Box>
       )}
     </Typography>

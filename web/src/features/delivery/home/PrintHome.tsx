@@ -3,7 +3,8 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useParams } from 'react-router'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { boutsSaid } from '../../../texts/said'
+import { t } from '../../../texts/t'
 import { FloorDrawing } from '../../../ui/FloorDrawing'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { Sheets } from '../../../ui/Sheets'
@@ -22,9 +23,9 @@ export function PrintHome() {
   if (!handout.data || !squad.data) return <Loading />
   const { card, code } = handout.data
   return (
-    <Sheets title={texts.home.title}>
+    <Sheets title={t('home-title')}>
       {!card || card.drills.length === 0 ? (
-        <Empty>{texts.home.nothing}</Empty>
+        <Empty>{t('home-nothing')}</Empty>
       ) : (
         squad.data.players.map((player) => (
           <HomeCard key={player.id} player={player} card={card} code={code} />
@@ -69,7 +70,8 @@ function HomeCard({
             {player.name}
           </Typography>
           <Typography variant="body2">
-            {texts.home.title} · {texts.plan.week(card.week)} · {texts.home.beginWith(texts.side[other])}
+            {t('home-title')} · {t('plan-week', { n: card.week })} ·{' '}
+            {t('home-begin-with', { side: t(`side-${other}`) })}
           </Typography>
         </Box>
         <Box
@@ -94,11 +96,9 @@ function HomeCard({
             sx={{ borderTop: 1, pt: 0.5, display: 'flex', flexDirection: 'column', gap: 0.5, minHeight: 0 }}
           >
             <Typography sx={{ fontWeight: 700, lineHeight: 1.1, fontSize: 13 }}>
-              {drill.title} · {texts.minutes(drill.minutes)}
+              {drill.title} · {t('minutes', { n: drill.minutes })}
             </Typography>
-            <Typography variant="caption">
-              {texts.evening.bouts(drill.bouts, drill.work_s, drill.rest_s)}
-            </Typography>
+            <Typography variant="caption">{boutsSaid(drill)}</Typography>
             <FloorDrawing svg={drill.drawing} title={drill.title} height={118} />
             <Box component="ol" sx={{ m: 0, pl: 2, fontSize: 11, lineHeight: 1.2 }}>
               {drill.points.slice(0, 3).map((point) => (
@@ -110,7 +110,7 @@ function HomeCard({
             </Box>
             {i === card.challenge && (
               <Typography sx={{ fontSize: 11, fontWeight: 700 }}>
-                {texts.home.challenge(card.challenge_s)}
+                {t('home-challenge', { seconds: card.challenge_s })}
               </Typography>
             )}
           </Box>
@@ -119,12 +119,12 @@ function HomeCard({
       <Box
         sx={{ display: 'grid', gridTemplateColumns: `auto repeat(${DAYS}, 1fr)`, border: 1, fontSize: 11 }}
       >
-        <Box sx={{ p: 0.5, pr: 1.5 }}>{texts.home.scores}</Box>
+        <Box sx={{ p: 0.5, pr: 1.5 }}>{t('home-scores')}</Box>
         {Array.from({ length: DAYS }, (_, day) => (
           <Box key={day} sx={{ borderLeft: 1, minHeight: '10mm' }} />
         ))}
       </Box>
-      <Typography variant="caption">{texts.evening.cautionTail}</Typography>
+      <Typography variant="caption">{t('evening-caution-tail')}</Typography>
     </Box>
   )
 }

@@ -1,7 +1,7 @@
 // Pages for paper: one session, or all sessions of a club's week.
 import { useQueries } from '@tanstack/react-query'
 import { useParams } from 'react-router'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asDay } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { Sheets } from '../../../ui/Sheets'
@@ -15,7 +15,7 @@ export function PrintSession() {
   if (evening.isError && !evening.data) return <ErrorNote error={evening.error} />
   if (!evening.data) return <Loading />
   return (
-    <Sheets title={texts.print.session}>
+    <Sheets title={t('print-session')}>
       <SessionCard view={evening.data} />
     </Sheets>
   )
@@ -44,8 +44,8 @@ export function PrintWeek() {
   if (failed) return <ErrorNote error={failed.error} />
   if (!club || [...lists, ...evenings].some((each) => each.isPending)) return <Loading />
   return (
-    <Sheets title={texts.print.week(club.name, asDay(first), asDay(last))}>
-      {evenings.length === 0 && <Empty>{texts.print.noEvening}</Empty>}
+    <Sheets title={t('print-week', { club: club.name, from: asDay(first), to: asDay(last) })}>
+      {evenings.length === 0 && <Empty>{t('print-no-evening')}</Empty>}
       {evenings.map(
         (evening) =>
           evening.data && (

@@ -2,7 +2,8 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { RunningBlock, Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { boutsSaid, stationsSaid } from '../../../texts/said'
+import { t } from '../../../texts/t'
 import { FloorDrawing } from '../../../ui/FloorDrawing'
 import { asLongDay, Figure } from '../../../ui/figures'
 import { StageGlyph } from '../../../ui/stages'
@@ -14,7 +15,9 @@ const POINTS = 3
 
 export function SessionCard({ view }: { view: Schemas['TeamEvening'] }) {
   const { evening } = view
-  const kit = Object.entries(evening.kit).map(([colour, n]) => texts.evening.markers(n, colour))
+  const kit = Object.entries(evening.kit).map(([colour, n]) =>
+    t('evening-markers', { n, colour, name: colour }),
+  )
   return (
     <Box
       component="article"
@@ -40,15 +43,16 @@ export function SessionCard({ view }: { view: Schemas['TeamEvening'] }) {
           {view.team}
         </Typography>
         <Typography sx={{ flex: 1, whiteSpace: 'nowrap', fontSize: 13 }}>
-          {asLongDay(evening.date)} · {texts.plan.week(evening.week)} · {texts.minutes(evening.minutes)}
+          {asLongDay(evening.date)} · {t('plan-week', { n: evening.week })} ·{' '}
+          {t('minutes', { n: evening.minutes })}
         </Typography>
         <Typography variant="caption" sx={{ textAlign: 'right' }}>
-          {view.curriculum}, {texts.tonight.edition(view.edition_number)}
+          {view.curriculum}, {t('tonight-edition', { n: view.edition_number })}
         </Typography>
       </Box>
-      {view.upset?.left === 0 && <Typography sx={{ fontWeight: 700 }}>{texts.upset.fellOut}</Typography>}
+      {view.upset?.left === 0 && <Typography sx={{ fontWeight: 700 }}>{t('upset-fell-out')}</Typography>}
       <Typography variant="body2">
-        <strong>{texts.evening.kit}:</strong> {kit.join(', ') || texts.evening.noKit}
+        <strong>{t('evening-kit')}:</strong> {kit.join(', ') || t('evening-no-kit')}
       </Typography>
       <Box
         sx={{
@@ -66,9 +70,9 @@ export function SessionCard({ view }: { view: Schemas['TeamEvening'] }) {
           <BlockOnPaper key={i} block={block} nth={i + 1} height={drawingHeight(evening.blocks.length)} />
         ))}
       </Box>
-      <Typography variant="caption">{texts.evening.cautionTail}</Typography>
+      <Typography variant="caption">{t('evening-caution-tail')}</Typography>
       <Box sx={{ borderTop: 1, pt: 0.5, height: '20mm' }}>
-        <Typography variant="caption">{texts.print.forNextTime}</Typography>
+        <Typography variant="caption">{t('print-for-next-time')}</Typography>
       </Box>
     </Box>
   )
@@ -80,7 +84,7 @@ function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number
     <Box component="section" sx={{ borderTop: 1, borderColor: 'divider', pt: 0.5, breakInside: 'avoid' }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
         <Figure sx={{ fontSize: '1.1rem', fontWeight: 600 }}>
-          {texts.print.from(from, from + block.minutes)}
+          {t('print-from', { start: from, end: from + block.minutes })}
         </Figure>
         <StageGlyph stage={block.stage} strand={block.strand} />
         <Typography sx={{ fontWeight: 700, lineHeight: 1.1, flex: 1, fontSize: 13 }}>
@@ -89,11 +93,7 @@ function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number
         <Box component="span" aria-hidden sx={{ width: 14, height: 14, border: 1 }} />
       </Box>
       <Typography variant="caption" component="div">
-        {[
-          texts.stage[block.stage],
-          texts.evening.stations(block.station_sizes),
-          texts.evening.bouts(block.bouts, block.work_s, block.rest_s),
-        ].join(' · ')}
+        {[t(`stage-${block.stage}`), stationsSaid(block.station_sizes), boutsSaid(block)].join(' · ')}
       </Typography>
       <Box
         sx={{
@@ -113,12 +113,12 @@ function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number
       </Box>
       {block.cautions.length > 0 && (
         <Typography variant="caption" component="div" sx={{ lineHeight: 1.2 }}>
-          <strong>{texts.evening.cautions}:</strong> {block.cautions.join('. ')}.
+          <strong>{t('evening-cautions')}:</strong> {block.cautions.join('. ')}.
         </Typography>
       )}
       {block.beside && (
         <Typography variant="caption" component="div">
-          {texts.evening.beside}: {block.beside.title} · {texts.stage[block.beside.stage]}
+          {t('evening-beside')}: {block.beside.title} · {t(`stage-${block.beside.stage}`)}
         </Typography>
       )}
     </Box>

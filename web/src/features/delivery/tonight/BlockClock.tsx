@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
 import type { RunningBlock, Schemas } from '../../../api/client'
 import { clock as remembered, sound, useRemembered } from '../../../storage/remembered'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { CueCaller } from '../../../ui/CueCaller'
 import { asClock, Figure } from '../../../ui/figures'
 import { tones } from '../../../ui/sound'
@@ -79,17 +79,17 @@ export function BlockClock({ block, name }: { block: Timed; name: string }) {
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25 }}>
         <Figure
           role="timer"
-          aria-label={texts.tonight.phase[kind]}
+          aria-label={t(`tonight-phase-${kind}`)}
           sx={{ fontSize: '3.6rem', lineHeight: 0.9, fontWeight: 600, minWidth: 88 }}
         >
           {asClock(left)}
         </Figure>
         <Box sx={{ flex: 1 }}>
           <Typography sx={{ fontWeight: 700, fontSize: '1.15rem', lineHeight: 1.1 }}>
-            {texts.tonight.phase[kind]}
+            {t(`tonight-phase-${kind}`)}
           </Typography>
           <Typography variant="body2" noWrap>
-            {texts.tonight.bout(bout, block.bouts)}
+            {t('tonight-bout', { n: bout, of: block.bouts })}
           </Typography>
           <Button
             variant="text"
@@ -98,7 +98,7 @@ export function BlockClock({ block, name }: { block: Timed; name: string }) {
             onClick={() => setSounding(aloud ? 'no' : 'yes')}
             sx={{ color: 'inherit', px: 0, minWidth: 0, justifyContent: 'flex-start' }}
           >
-            {aloud ? texts.tonight.sound : texts.tonight.silent}
+            {aloud ? t('tonight-sound') : t('tonight-silent')}
           </Button>
         </Box>
         <Box sx={{ display: 'grid', gap: 0.5 }}>
@@ -107,15 +107,11 @@ export function BlockClock({ block, name }: { block: Timed; name: string }) {
             onClick={clock.running ? clock.pause : clock.start}
             sx={{ minHeight: 48, ...(working && { color: floor.paper, borderColor: floor.paper }) }}
           >
-            {clock.running
-              ? texts.tonight.pause
-              : clock.elapsed > 0
-                ? texts.tonight.goOn
-                : texts.tonight.start}
+            {clock.running ? t('tonight-pause') : clock.elapsed > 0 ? t('tonight-go-on') : t('tonight-start')}
           </Button>
           {!clock.running && clock.elapsed > 0 && (
             <Button variant="text" size="small" onClick={clock.reset}>
-              {texts.tonight.again}
+              {t('tonight-again')}
             </Button>
           )}
         </Box>

@@ -6,7 +6,8 @@ import Typography from '@mui/material/Typography'
 import { type ComponentProps, useState } from 'react'
 import type { RunningBlock, Schemas } from '../../../api/client'
 import { chosenRung, useRemembered } from '../../../storage/remembered'
-import { texts } from '../../../texts/en'
+import { stationsSaid } from '../../../texts/said'
+import { t } from '../../../texts/t'
 import { BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../../ui/block'
 import { FloorDrawing } from '../../../ui/FloorDrawing'
 import { changes } from '../../../ui/levers'
@@ -58,8 +59,8 @@ export function BlockScreen(props: Props) {
       >
         <Box>
           <Typography variant="caption" color="text.secondary">
-            {texts.tonight.block(at + 1, of)}
-            {block.laying_out > 0 && ` · ${texts.tonight.lay(block.laying_out)}`}
+            {t('tonight-block', { n: at + 1, of })}
+            {block.laying_out > 0 && ` · ${t('tonight-lay', { n: block.laying_out })}`}
           </Typography>
           <Typography variant="h1" component="h2">
             {block.title}
@@ -79,7 +80,7 @@ export function BlockScreen(props: Props) {
             <BlockFacts block={block} />
             <Faults faults={block.faults} />
             <Typography variant="body2" color="text.secondary">
-              {texts.evening.inGame}: {block.in_game}
+              {t('evening-in-game')}: {block.in_game}
             </Typography>
           </>
         )}
@@ -89,7 +90,7 @@ export function BlockScreen(props: Props) {
           onClick={() => setMore(!more)}
           sx={{ justifySelf: 'start', ml: -1.5 }}
         >
-          {more ? texts.tonight.less : texts.tonight.more}
+          {more ? t('tonight-less') : t('tonight-more')}
         </Button>
       </Box>
       <Outcomes outcome={said?.outcome} onSay={say} />
@@ -107,7 +108,7 @@ function Split(props: ComponentProps<typeof Stations>) {
         onClick={() => setSplitting(!splitting)}
         sx={{ mb: splitting ? 1 : 0 }}
       >
-        {texts.stations.title} · {texts.evening.stations(props.block.station_sizes)}
+        {t('stations-title')} · {stationsSaid(props.block.station_sizes)}
       </Button>
       {splitting && <Stations {...props} />}
     </Box>
@@ -125,7 +126,7 @@ function Outcomes({ outcome, onSay }: OutcomesProps) {
   return (
     <Box
       role="group"
-      aria-label={texts.tonight.whatBecame}
+      aria-label={t('tonight-what-became')}
       sx={{ display: 'flex', gap: 1, p: 1, borderTop: `1px solid ${floor.hair}` }}
     >
       {(['done', 'short', 'skipped'] as const).map((word) => (
@@ -137,7 +138,7 @@ function Outcomes({ outcome, onSay }: OutcomesProps) {
           sx={{ flex: word === 'done' ? 2 : 1, minHeight: 48, px: 1 }}
         >
           {outcome === word && '✓ '}
-          {texts.outcome[word]}
+          {t(`outcome-${word}`)}
         </Button>
       ))}
     </Box>
@@ -157,7 +158,7 @@ function Rungs({
   const rungs = (['one_down', 'one_up'] as const).filter((rung) => planned[rung])
   if (rungs.length === 0) return null
   return (
-    <Box role="group" aria-label={texts.tonight.rungs} sx={{ display: 'flex', gap: 1 }}>
+    <Box role="group" aria-label={t('tonight-rungs')} sx={{ display: 'flex', gap: 1 }}>
       {rungs.map((rung) => (
         <Button
           key={rung}
@@ -167,11 +168,11 @@ function Rungs({
           sx={{ flex: 1, minHeight: 48, display: 'block', lineHeight: 1.15, textAlign: 'left', py: 0.75 }}
         >
           <Box component="span" sx={{ display: 'block', fontWeight: 700 }}>
-            {texts.ran[rung]}
+            {t(`ran-${rung}`)}
           </Box>
           <Box component="span" sx={{ display: 'block', fontSize: '0.85rem', fontWeight: 400 }}>
             {changes(planned.levers, planned[rung]?.levers ?? {}) ||
-              texts.stage[planned[rung]?.stage ?? planned.stage]}
+              t(`stage-${planned[rung]?.stage ?? planned.stage}`)}
           </Box>
         </Button>
       ))}

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import { useTheme } from '@mui/material/styles'
 import type { Evening } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { Figure } from '../../../ui/figures'
 import { OUTCOME_SIGN } from '../../../ui/outcomes'
 import { Spoken } from '../../../ui/Spoken'
@@ -24,7 +24,7 @@ export function EveningStrip({ evening, at, outcomes, onChoose, onLog }: Props) 
   return (
     <Box
       component="nav"
-      aria-label={texts.places.tonight}
+      aria-label={t('places-tonight')}
       sx={{
         width: 58,
         flex: 'none',
@@ -36,7 +36,7 @@ export function EveningStrip({ evening, at, outcomes, onChoose, onLog }: Props) 
     >
       {evening.blocks.map((block, i) => {
         const outcome = outcomes.get(nameOf(block, i))?.outcome
-        const label = `${texts.tonight.block(i + 1, evening.blocks.length)}: ${block.title}, ${texts.minutes(block.minutes)}${outcome ? `, ${texts.outcome[outcome]}` : ''}`
+        const label = `${t('tonight-block', { n: i + 1, of: evening.blocks.length })}: ${block.title}, ${t('minutes', { n: block.minutes })}${outcome ? `, ${t(`outcome-${outcome}`)}` : ''}`
         return (
           <ButtonBase
             key={nameOf(block, i)}
@@ -78,7 +78,7 @@ export function EveningStrip({ evening, at, outcomes, onChoose, onLog }: Props) 
           bgcolor: at === null ? floor.paper : undefined,
         }}
       >
-        {texts.log.title}
+        {t('log-title')}
       </ButtonBase>
     </Box>
   )

@@ -8,7 +8,8 @@ import Typography from '@mui/material/Typography'
 import { useEffect, useLayoutEffect, useRef, useState } from 'react'
 import type { Evening, Schemas } from '../../../api/client'
 import { LONGEST } from '../../../api/limits'
-import { texts } from '../../../texts/en'
+import { yesNo } from '../../../texts/said'
+import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
 import { NumberField } from '../../../ui/fields'
 import { asTime } from '../../../ui/figures'
@@ -41,8 +42,8 @@ export function LogScreen({ team, evening, log, history }: Props) {
       }}
     >
       {players.length > 0 && <WhoIsHere players={players} log={log} />}
-      <Box component="section" aria-label={texts.log.blocks}>
-        <Typography variant="h2">{texts.log.blocks}</Typography>
+      <Box component="section" aria-label={t('log-blocks')}>
+        <Typography variant="h2">{t('log-blocks')}</Typography>
         {evening.blocks.map((block, i) => (
           <BlockRow
             key={nameOf(block, i)}
@@ -74,13 +75,13 @@ function WhoIsHere({ players, log }: { players: Schemas['PlayerView'][]; log: Ev
   }
   const away = missing ? all.filter((id) => missing.has(id)).length : 0
   return (
-    <Box component="section" aria-label={texts.log.here}>
+    <Box component="section" aria-label={t('log-here')}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mb: 0.75 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
-          {texts.log.here}
+          {t('log-here')}
         </Typography>
         <Typography role="status" sx={{ fontWeight: 650 }}>
-          {missing ? texts.log.count(players.length - away, players.length) : texts.log.tap}
+          {missing ? t('log-count', { here: players.length - away, all: players.length }) : t('log-tap')}
         </Typography>
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(128px, 1fr))', gap: 0.5 }}>
@@ -90,7 +91,7 @@ function WhoIsHere({ players, log }: { players: Schemas['PlayerView'][]; log: Ev
             <ButtonBase
               key={player.id}
               aria-pressed={gone}
-              aria-label={texts.log.isMissing(player.name)}
+              aria-label={t('log-is-missing', { name: player.name })}
               onClick={() => toggle(player.id)}
               sx={{
                 minHeight: 44,
@@ -112,7 +113,7 @@ function WhoIsHere({ players, log }: { players: Schemas['PlayerView'][]; log: Ev
       </Box>
       {!missing && (
         <Button variant="contained" onClick={() => log.sayPresence(all, true)} sx={{ mt: 1, minHeight: 44 }}>
-          {texts.log.everyone}
+          {t('log-everyone')}
         </Button>
       )}
     </Box>
@@ -139,12 +140,12 @@ function BlockRow({
       <Typography sx={{ fontWeight: 600, lineHeight: 1.2 }}>{title}</Typography>
       <Typography variant="body2" color="text.secondary">
         {said
-          ? [texts.outcome[said.outcome], said.ran && texts.ran[said.ran]].filter(Boolean).join(', ')
-          : texts.log.nothing}
+          ? [t(`outcome-${said.outcome}`), said.ran && t(`ran-${said.ran}`)].filter(Boolean).join(', ')
+          : t('log-nothing')}
       </Typography>
       {said?.outcome === 'short' && (
         <NumberField
-          label={texts.log.minutes(planned)}
+          label={t('log-minutes', { planned })}
           value={said.minutes ?? null}
           optional
           whole
@@ -154,9 +155,9 @@ function BlockRow({
       )}
       {said && said.outcome !== 'skipped' && (
         <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 0.75, mt: 0.75 }}>
-          <Typography variant="body2">{texts.log.cameOff}</Typography>
+          <Typography variant="body2">{t('log-came-off')}</Typography>
           <Choice
-            label={`${title}: ${texts.log.cameOff}`}
+            label={`${title}: ${t('log-came-off')}`}
             options={TENTHS}
             chosen={tenths ? [tenths] : []}
             says={(each) => each}
@@ -196,8 +197,8 @@ function Note({ note, onSay }: { note: string; onSay: (says: string) => void }) 
   }, [])
   return (
     <TextField
-      label={texts.log.note}
-      helperText={texts.log.noteAbout}
+      label={t('log-note')}
+      helperText={t('log-note-about')}
       value={typed ?? note}
       multiline
       onChange={(event) => setTyped(event.target.value.replace(/\n/g, ' ').slice(0, LONGEST.NoteSaid.says))}
@@ -217,18 +218,22 @@ function History({
   players: Schemas['PlayerView'][]
 }) {
   const says = (told: Schemas['Told']) => {
-    if (told.of === 'note') return told.says ? `“${told.says}”` : texts.log.noteGone
+    if (told.of === 'note') return told.says ? `“${told.says}”` : t('log-note-gone')
     if (told.of === 'player')
-      return texts.log.player(
-        players.find((player) => player.id === told.player)?.name ?? texts.log.somebody,
-        told.present,
-      )
-    return texts.log.block(told.title, texts.outcome[told.outcome], told.success ?? null)
+      return t('log-player', {
+        name: players.find((player) => player.id === told.player)?.name ?? t('log-somebody'),
+        present: yesNo(told.present),
+      })
+    return t('log-block', {
+      title: told.title,
+      outcome: t(`outcome-${told.outcome}`),
+      success: told.success == null ? 'none' : told.success / 10,
+    })
   }
   return (
     <Box component="details">
       <Typography component="summary" variant="h3" sx={{ minHeight: 44, cursor: 'pointer' }}>
-        {texts.log.history}
+        {t('log-history')}
       </Typography>
       {history.map((entry, i) => (
         <Typography key={i} variant="body2">

@@ -9,7 +9,8 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { RunningBlock, Schemas } from '../../../api/client'
 import { split as remembered, useRemembered } from '../../../storage/remembered'
-import { texts } from '../../../texts/en'
+import { yesNo } from '../../../texts/said'
+import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
 import { ErrorNote } from '../../../ui/notes'
 import { isBroken, type Pair, withWishes } from './pairs'
@@ -93,13 +94,13 @@ export function Stations({ block, splits, players, missing, name, team }: Props)
     }
   }
   return (
-    <Box component="section" aria-label={texts.stations.title} sx={{ display: 'grid', gap: 1 }}>
+    <Box component="section" aria-label={t('stations-title')} sx={{ display: 'grid', gap: 1 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
         <Choice
-          label={texts.stations.how}
+          label={t('stations-how')}
           options={MIXES}
           chosen={[split.mix]}
-          says={(each) => texts.stations[each]}
+          says={(each) => t(`stations-${each}`)}
           onToggle={(mix) => keep({ swaps: [], roll: 0, mix })}
         />
         <Button
@@ -107,7 +108,7 @@ export function Stations({ block, splits, players, missing, name, team }: Props)
           variant="text"
           onClick={() => keep({ ...split, roll: (split.roll + 1) % Math.max(rolls.length, 1), swaps: [] })}
         >
-          {texts.stations.again}
+          {t('stations-again')}
         </Button>
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(136px, 1fr))', gap: 1 }}>
@@ -116,15 +117,15 @@ export function Stations({ block, splits, players, missing, name, team }: Props)
         ))}
       </Box>
       <Choice
-        label={texts.stations.taps}
+        label={t('stations-taps')}
         options={TAPS}
         chosen={[taps]}
-        says={(each) => texts.stations.tap[each]}
+        says={(each) => t(`stations-tap-${each}`)}
         onToggle={setTaps}
       />
       <Typography variant="body2" color="text.secondary" role="status">
-        {first ? texts.stations.second[taps](nameOf(first)) : texts.stations.first[taps]}
-        {!first && !missing && ` ${texts.stations.nobodySaid}`}
+        {first ? t(`stations-second-${taps}`, { name: nameOf(first) }) : t(`stations-first-${taps}`)}
+        {!first && !missing && ` ${t('stations-nobody-said')}`}
       </Typography>
       <Wishes
         {...{ pairs, stations, nameOf }}
@@ -149,11 +150,11 @@ function Station({ number, players, first, nameOf, onTap }: StationProps) {
   return (
     <Box
       role="group"
-      aria-label={texts.stations.station(number)}
+      aria-label={t('stations-station', { n: number })}
       sx={{ border: `1px solid ${floor.hair}`, p: 0.5 }}
     >
       <Typography variant="caption" color="text.secondary">
-        {texts.stations.station(number)}
+        {t('stations-station', { n: number })}
       </Typography>
       {players.map((id) => (
         <ButtonBase
@@ -191,11 +192,15 @@ function Wishes({ pairs, stations, nameOf, onDrop }: WishesProps) {
   return pairs.map((pair) => (
     <Box key={`${pair.one} ${pair.other}`} sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
       <Typography variant="body2" sx={{ flex: 1 }}>
-        {texts.stations.wish(nameOf(pair.one), nameOf(pair.other), pair.together)}
-        {isBroken(pair, stations) && ` ${texts.stations.broken}`}
+        {t('stations-wish', {
+          one: nameOf(pair.one),
+          other: nameOf(pair.other),
+          together: yesNo(pair.together),
+        })}
+        {isBroken(pair, stations) && ` ${t('stations-broken')}`}
       </Typography>
       <IconButton
-        aria-label={texts.stations.drop(nameOf(pair.one), nameOf(pair.other))}
+        aria-label={t('stations-drop', { one: nameOf(pair.one), other: nameOf(pair.other) })}
         onClick={() => onDrop(pair)}
         sx={{ width: 44, height: 44 }}
       >

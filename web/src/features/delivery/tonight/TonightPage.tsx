@@ -6,7 +6,7 @@ import { lazy, Suspense, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import type { Evening, Schemas } from '../../../api/client'
 import { dayNow } from '../../../api/day'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asLongDay } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { useSquad } from '../../assessment/squad/queries'
@@ -28,7 +28,7 @@ export function TonightPage() {
   if (evenings.isError && !evenings.data) return <ErrorNote error={evenings.error} />
   if (evening.isError && !evening.data) return <ErrorNote error={evening.error} />
   if (evenings.isPending) return <Loading />
-  if (edition === undefined || session === undefined) return <Empty>{texts.tonight.none}</Empty>
+  if (edition === undefined || session === undefined) return <Empty>{t('tonight-none')}</Empty>
   if (!evening.data) return <Loading />
   return <Run team={team.id} edition={edition} session={session} view={evening.data} today={today} />
 }
@@ -68,13 +68,13 @@ function Run({ team, edition, session, view, today }: RunProps) {
       <Head view={view} today={today} />
       {view.upset?.left === 0 && (
         <Typography role="status" sx={{ px: 1.5, pb: 1 }}>
-          {texts.upset.fellOut}
+          {t('upset-fell-out')}
         </Typography>
       )}
       {outcomes.size === 0 && !view.upset && <Before {...{ team, edition, session, evening }} />}
       {open < 0 && evening.blocks.length > 0 && (
         <Typography role="status" sx={{ px: 1.5, pb: 1 }}>
-          {texts.tonight.allSaid}
+          {t('tonight-all-said')}
         </Typography>
       )}
       <Box sx={{ flex: 1, display: 'flex', minHeight: 0 }}>
@@ -125,19 +125,23 @@ function Head({ view, today }: Pick<RunProps, 'view' | 'today'>) {
   return (
     <Box sx={{ px: 1.5, py: 0.75, display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 1 }}>
       <Typography variant="h2" component="h1" sx={{ flex: evening.date === today ? undefined : 1 }}>
-        {evening.date === today ? texts.places.tonight : evening.date > today ? texts.tonight.next(day) : day}
+        {evening.date === today
+          ? t('places-tonight')
+          : evening.date > today
+            ? t('tonight-next', { day })
+            : day}
       </Typography>
       <Typography
         variant="body2"
         color="text.secondary"
         sx={evening.date === today ? { flex: 1 } : { width: '100%', order: 1 }}
       >
-        {texts.plan.week(evening.week)} · {texts.minutes(evening.minutes)} ·{' '}
-        {texts.tonight.edition(view.edition_number)}
+        {t('plan-week', { n: evening.week })} · {t('minutes', { n: evening.minutes })} ·{' '}
+        {t('tonight-edition', { n: view.edition_number })}
       </Typography>
       {evening.date !== today && (
         <Button component={Link} to="/tonight" size="small" variant="text">
-          {texts.tonight.toTonight}
+          {t('tonight-to-tonight')}
         </Button>
       )}
     </Box>
@@ -157,7 +161,7 @@ function Before({
     <>
       <Box sx={{ px: 1 }}>
         <Button size="small" variant="text" onClick={() => setUpsetting(true)}>
-          {texts.upset.open}
+          {t('upset-open')}
         </Button>
         <Button
           size="small"
@@ -165,7 +169,7 @@ function Before({
           component={Link}
           to={`/print/session/${team}/${edition}/${session}`}
         >
-          {texts.print.card}
+          {t('print-card')}
         </Button>
       </Box>
       {upsetting && (

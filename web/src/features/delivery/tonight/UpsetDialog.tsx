@@ -13,7 +13,8 @@ import RadioGroup from '@mui/material/RadioGroup'
 import Typography from '@mui/material/Typography'
 import { type SyntheticEvent, useState } from 'react'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { listed } from '../../../texts/said'
+import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
 import { NumberField } from '../../../ui/fields'
 import { asNumber } from '../../../ui/figures'
@@ -58,23 +59,23 @@ export function UpsetDialog({ team, edition, session, day, minutes, onClose, onD
         },
       }}
     >
-      <DialogTitle id="upset-title">{texts.upset.title(day)}</DialogTitle>
+      <DialogTitle id="upset-title">{t('upset-title', { day })}</DialogTitle>
       <DialogContent>
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, flexWrap: 'wrap', mb: 2, minHeight: 56 }}>
           <Choice
-            label={texts.upset.kind}
+            label={t('upset-kind')}
             options={KINDS}
             chosen={[kind]}
-            says={(each) => texts.upset.kinds[each]}
+            says={(each) => t(`upset-kinds-${each}`)}
             onToggle={setKind}
           />
           {kind === 'short' && (
             <NumberField
-              label={texts.upset.left}
+              label={t('upset-left')}
               value={short}
               whole
               error={!possible}
-              helperText={possible ? undefined : texts.minutes(`1–${minutes - 1}`)}
+              helperText={possible ? undefined : t('minutes', { n: `1–${minutes - 1}` })}
               onChange={(value) => setShort(value ?? 0)}
               sx={{ width: 190 }}
             />
@@ -85,7 +86,7 @@ export function UpsetDialog({ team, edition, session, day, minutes, onClose, onD
         {found.data && (
           <>
             <Typography variant="h2" id="upset-how" sx={{ mb: 0.5 }}>
-              {texts.upset.how}
+              {t('upset-how')}
             </Typography>
             <RadioGroup
               aria-labelledby="upset-how"
@@ -108,10 +109,10 @@ export function UpsetDialog({ team, edition, session, day, minutes, onClose, onD
       </DialogContent>
       <DialogActions>
         <Button variant="text" onClick={onClose}>
-          {texts.cancel}
+          {t('cancel')}
         </Button>
         <Button type="submit" variant="contained" disabled={!found.data || goOn.isPending}>
-          {texts.upset.go}
+          {t('upset-go')}
         </Button>
       </DialogActions>
     </Dialog>
@@ -121,22 +122,22 @@ export function UpsetDialog({ team, edition, session, day, minutes, onClose, onD
 function RemedyLine({ remedy }: { remedy: Schemas['RemedyView'] }) {
   return (
     <Box sx={{ pt: 1 }}>
-      <Typography sx={{ fontWeight: 650 }}>{texts.upset.remedy[remedy.remedy]}</Typography>
+      <Typography sx={{ fontWeight: 650 }}>{t(`upset-remedy-${remedy.remedy}`)}</Typography>
       <Typography variant="body2" color="text.secondary">
-        {texts.upset.means[remedy.remedy]}
+        {t(`upset-means-${remedy.remedy}`)}
       </Typography>
       <Typography variant="body2">
-        {texts.upset.moved(remedy.moved)}. {texts.upset.score(asNumber(remedy.score))}.
+        {t('upset-moved', { n: remedy.moved })}. {t('upset-score', { points: asNumber(remedy.score) })}.
       </Typography>
       <Typography variant="body2" color={remedy.short.length > 0 ? 'error' : undefined}>
-        {remedy.short.length > 0 ? texts.upset.short(remedy.short) : texts.upset.enough}
+        {remedy.short.length > 0 ? t('upset-short', { what: listed(remedy.short) }) : t('upset-enough')}
       </Typography>
       <Typography
         variant="body2"
         color={remedy.breaks.length > 0 ? 'error' : undefined}
         title={remedy.breaks.join('\n')}
       >
-        {remedy.breaks.length > 0 ? texts.upset.breaks(remedy.breaks.length) : texts.upset.sound}
+        {remedy.breaks.length > 0 ? t('upset-breaks', { n: remedy.breaks.length }) : t('upset-sound')}
       </Typography>
     </Box>
   )

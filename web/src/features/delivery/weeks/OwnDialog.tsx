@@ -11,7 +11,7 @@ import Typography from '@mui/material/Typography'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type SyntheticEvent, useState } from 'react'
 import { api, data, type Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { NumberField } from '../../../ui/fields'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { SeasonFields } from '../../plan/SeasonFields'
@@ -43,7 +43,7 @@ export function OwnDialog({ team, edition, onClose }: Props) {
   })
   return (
     <Dialog open fullScreen={narrow} onClose={onClose} aria-labelledby="own-title">
-      <DialogTitle id="own-title">{texts.own.title}</DialogTitle>
+      <DialogTitle id="own-title">{t('own-title')}</DialogTitle>
       {own.isError && <ErrorNote error={own.error} />}
       {!own.data && !own.isError && <Loading />}
       {own.data && (
@@ -92,9 +92,9 @@ function Own({ own, busy, error, onSave, onClose }: OwnProps) {
   return (
     <Box component="form" onSubmit={save} sx={{ display: 'contents' }}>
       <DialogContent sx={{ display: 'grid', gap: 2, maxWidth: 520, alignContent: 'start' }}>
-        <Typography>{texts.own.about}</Typography>
+        <Typography>{t('own-about')}</Typography>
         {own.days_fixed ? (
-          <Typography color="text.secondary">{texts.own.daysFixed}</Typography>
+          <Typography color="text.secondary">{t('own-days-fixed')}</Typography>
         ) : (
           <SeasonFields season={season} onChange={setSeason} />
         )}
@@ -102,7 +102,7 @@ function Own({ own, busy, error, onSave, onClose }: OwnProps) {
           {FIELDS.map(({ key, whole }) => (
             <NumberField
               key={key}
-              label={texts.plan.wishes.ground[key]}
+              label={t(`plan-wishes-ground-${key}`)}
               whole={whole}
               value={ground[key]}
               onChange={(n) => n !== null && setGround({ ...ground, [key]: n })}
@@ -112,7 +112,7 @@ function Own({ own, busy, error, onSave, onClose }: OwnProps) {
         </Box>
         {own.breaks.length > 0 && (
           <Typography color="error" title={own.breaks.join('\n')}>
-            {texts.upset.breaks(own.breaks.length)}
+            {t('upset-breaks', { n: own.breaks.length })}
           </Typography>
         )}
         {error ? <ErrorNote error={error} /> : null}
@@ -125,13 +125,13 @@ function Own({ own, busy, error, onSave, onClose }: OwnProps) {
             setGround(own.edition_ground)
           }}
         >
-          {texts.own.asEdition}
+          {t('own-as-edition')}
         </Button>
         <Button variant="text" onClick={onClose}>
-          {texts.cancel}
+          {t('cancel')}
         </Button>
         <Button type="submit" variant="contained" disabled={busy}>
-          {busy ? texts.own.fitting : texts.clubs.save}
+          {busy ? t('own-fitting') : t('clubs-save')}
         </Button>
       </DialogActions>
     </Box>

@@ -8,7 +8,8 @@ import { lazy, useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '../../../api/client'
 import { dayNow } from '../../../api/day'
-import { texts } from '../../../texts/en'
+import { logSaid } from '../../../texts/said'
+import { t } from '../../../texts/t'
 import { asDay, Figure } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { useTeam } from '../../frame/team'
@@ -26,7 +27,7 @@ export function WeeksPage() {
   if (!evenings.data) return <Loading />
   const { evenings: all, changes } = evenings.data
   const today = dayNow(evenings.data.today, evenings.dataUpdatedAt)
-  if (all.length === 0) return <Empty>{texts.weeks.none}</Empty>
+  if (all.length === 0) return <Empty>{t('weeks-none')}</Empty>
   // The curriculum that is on, or comes, stands first.
   const curricula = [...new Set(all.map((e) => e.edition))].reverse()
   return (
@@ -42,11 +43,11 @@ export function WeeksPage() {
             </Typography>
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: 0.5 }}>
               <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
-                {texts.tonight.edition(own[0]?.edition_number ?? 1)}
+                {t('tonight-edition', { n: own[0]?.edition_number ?? 1 })}
               </Typography>
               {(own.at(-1)?.date ?? '') >= today && (
                 <Button size="small" variant="text" onClick={() => setSettling(edition)}>
-                  {texts.own.open}
+                  {t('own-open')}
                 </Button>
               )}
             </Box>
@@ -57,7 +58,7 @@ export function WeeksPage() {
                 disabled={takeBack.isPending}
                 onClick={() => takeBack.mutate({ edition, version: last.version })}
               >
-                {texts.weeks.back(last.what)}
+                {t('weeks-back', { what: last.what })}
               </Button>
             )}
             {takeBack.isError && takeBack.variables.edition === edition && (
@@ -79,12 +80,12 @@ function EveningRow({ evening, today }: { evening: Schemas['EveningEntry']; toda
   const isToday = evening.date === today
   const { upset } = evening
   const state = upset
-    ? `${upset.left === 0 ? texts.weeks.fellOut : texts.weeks.shortened(upset.left)}, ${texts.weeks.goneOn[upset.remedy]}`
+    ? `${upset.left === 0 ? t('weeks-fell-out') : t('weeks-shortened', { left: upset.left })}, ${t(`weeks-gone-on-${upset.remedy}`)}`
     : said > 0
-      ? texts.weeks.said(evening.done, evening.short, evening.skipped)
+      ? logSaid(evening)
       : evening.date < today
-        ? texts.weeks.noLog
-        : texts.weeks.planned(evening.blocks)
+        ? t('weeks-no-log')
+        : t('weeks-planned', { n: evening.blocks })
   return (
     <ButtonBase
       component={Link}
@@ -105,7 +106,7 @@ function EveningRow({ evening, today }: { evening: Schemas['EveningEntry']; toda
       <Box sx={{ flex: 1 }}>
         <Typography sx={{ fontWeight: isToday ? 700 : 500 }}>
           {asDay(evening.date)}
-          {isToday && `, ${texts.weeks.today}`}
+          {isToday && `, ${t('weeks-today')}`}
         </Typography>
         <Typography
           variant="body2"
@@ -114,7 +115,7 @@ function EveningRow({ evening, today }: { evening: Schemas['EveningEntry']; toda
           {state}
         </Typography>
       </Box>
-      <Figure sx={{ fontSize: '1.2rem' }}>{texts.minutes(upset?.left ?? evening.minutes)}</Figure>
+      <Figure sx={{ fontSize: '1.2rem' }}>{t('minutes', { n: upset?.left ?? evening.minutes })}</Figure>
     </ButtonBase>
   )
 }

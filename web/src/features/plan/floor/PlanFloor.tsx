@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useLayoutEffect, useRef, useState } from 'react'
 import type { Curriculum, Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import type { At } from '../at'
 import type { Change, Edit } from '../queries'
 import { Backdrop } from './Backdrop'
@@ -78,7 +78,7 @@ export function PlanFloor(props: Props) {
           color="text.secondary"
           sx={{ position: 'absolute', top: WEEKS + DATES + BARS + 10, left: 0 }}
         >
-          {texts.plan.minutesThere}
+          {t('plan-minutes-there')}
         </Typography>
         {rows.map((skill, i) => (
           <SkillLabel

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asDay, Figure } from '../../../ui/figures'
 import { NumberCell } from '../../../ui/NumberCell'
 import { Spoken } from '../../../ui/Spoken'
@@ -33,8 +33,8 @@ export function SessionHead(props: Props) {
   const narrow = column < NARROW
   const at = session.session
   const day = asDay(session.date)
-  const week = narrow ? texts.plan.weekShort : texts.plan.week
-  const tests = session.tests.map((test) => texts.plan.testIn(test.name, test.minutes))
+  const week = (n: number) => (narrow ? t('plan-week-short', { n }) : t('plan-week', { n }))
+  const tests = session.tests.map((test) => t('plan-test-in', { name: test.name, minutes: test.minutes }))
   return (
     <Box sx={{ position: 'absolute', left: scale.left(at), width: column, top: 0, textAlign: 'center' }}>
       <Typography
@@ -58,13 +58,13 @@ export function SessionHead(props: Props) {
           '&:hover': { textDecoration: 'underline' },
         }}
       >
-        <Spoken as={texts.plan.session(at + 1, day, session.minutes)}>
+        <Spoken as={t('plan-session', { n: at + 1, day, minutes: session.minutes })}>
           <DateMark day={day} narrow={narrow} />
         </Spoken>
       </ButtonBase>
       <Box sx={{ height: BARS + 4 }} />
       <NumberCell
-        label={texts.plan.minutesOf(at + 1, day)}
+        label={t('plan-minutes-of', { n: at + 1, day })}
         value={session.minutes}
         least={1}
         most={240}

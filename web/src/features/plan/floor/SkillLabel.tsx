@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { asPercent, Figure } from '../../../ui/figures'
 import { StageGlyph } from '../../../ui/stages'
 import { StrandSwatch } from '../../../ui/strands'
@@ -38,7 +38,7 @@ export function SkillLabel({ skill, top, first, clashes, chosen, reached, onChoo
         <Box sx={{ position: 'absolute', top: -9, left: 0, display: 'flex', alignItems: 'center', gap: 0.5 }}>
           <StrandSwatch strand={skill.strand} width={26} />
           <Typography sx={{ fontSize: '0.74rem', lineHeight: 1 }} color="text.secondary">
-            {texts.strand[skill.strand]}
+            {t(`strand-${skill.strand}`)}
           </Typography>
         </Box>
       )}
@@ -68,12 +68,12 @@ export function SkillLabel({ skill, top, first, clashes, chosen, reached, onChoo
       ) : (
         skill.missing > 0 && (
           <Typography variant="caption" color="error" noWrap>
-            {texts.plan.missing(skill.missing)}
+            {t('plan-missing', { n: skill.missing })}
           </Typography>
         )
       )}
       <Box
-        title={`${texts.stage[skill.goal]}: ${texts.stageMeans[skill.goal]}`}
+        title={`${t(`stage-${skill.goal}`)}: ${t(`stage-means-${skill.goal}`)}`}
         sx={{ display: 'flex', pt: first ? 0.5 : 0 }}
       >
         <StageGlyph stage={skill.goal} strand={skill.strand} />

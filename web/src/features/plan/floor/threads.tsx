@@ -2,7 +2,7 @@
 import { useTheme } from '@mui/material/styles'
 import { type PointerEvent, useState } from 'react'
 import type { Curriculum, Schemas, Strand } from '../../../api/client'
-import { texts } from '../../../texts/en'
+import { t } from '../../../texts/t'
 import { StageBar } from '../../../ui/stages'
 import { StrandLine } from '../../../ui/strands'
 
@@ -106,7 +106,14 @@ export function StitchMark({
         onDrag(null)
       }}
     >
-      <title>{texts.plan.stitch(stitch)}</title>
+      <title>
+        {t('plan-stitch', {
+          stage: t(`stage-${stitch.stage}`),
+          nth: stitch.nth,
+          of: stitch.of,
+          minutes: stitch.minutes,
+        })}
+      </title>
       <rect x={x - 11} y={y - 16} width={22} height={32} fill="transparent" />
       {(broken || chosen) && (
         <rect

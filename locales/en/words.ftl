@@ -1,0 +1,39 @@
+### The words of the field.
+
+strand-ball_mastery = ball mastery
+strand-dribbling = dribbling
+strand-receiving = receiving
+strand-passing = passing
+
+stage-form = Form
+stage-flow = Flow
+stage-scan = Scan
+stage-contest = Contest
+stage-means-form = correct and slow, on the spot
+stage-means-flow = in rhythm, at speed, on the move
+stage-means-scan = eyes up, answering a cue
+stage-means-contest = against someone
+
+level-starting = Starting
+level-building = Building
+level-secure = Secure
+level-stretching = Stretching
+level-means-starting = begins with it
+level-means-building = has parts of it
+level-means-secure = has it
+level-means-stretching = has more than the band asks for
+
+side-left = left
+side-right = right
+
+foot-strong = strong foot
+foot-other = other foot
+
+outcome-done = Done
+outcome-short = Short
+outcome-skipped = Skipped
+
+role-director = technical director
+role-club_lead = club lead
+role-coach = coach
+

@@ -1,0 +1,1196 @@
+/** Every text with the values that it wants. Made from locales/en by `make words`. */
+export interface Messages {
+  'board-open': null
+  'board-open-of': { team: Value }
+  'board-view': null
+  'board-views-board': null
+  'board-views-groups': null
+  'board-views-list': null
+  'board-milestones': null
+  'board-player': null
+  'board-other-foot': null
+  'board-next-week': { week: Value; from: Value }
+  'board-no-week': null
+  'board-state-not_seen': null
+  'board-state-on_the_way': null
+  'board-state-met': null
+  'board-state-kept': null
+  'board-state-slipped': null
+  'board-state-means-not_seen': null
+  'board-state-means-on_the_way': null
+  'board-state-means-met': null
+  'board-state-means-kept': null
+  'board-state-means-slipped': null
+  'board-since': { day: Value }
+  'board-cell': { player: Value; milestone: Value; state: Value }
+  'board-group-move_on': null
+  'board-group-other_foot': null
+  'board-group-consolidate': null
+  'board-group-means-move_on': null
+  'board-group-means-other_foot': null
+  'board-group-means-consolidate': null
+  'board-nobody': null
+  'board-nothing-seen': null
+  'board-missing': { more: Value; names: Value }
+  'board-all-met': { n: Value }
+  'board-behind': { test: Value; percent: Value }
+  'board-feet': { called: Value; test: Value; percent: Value }
+  'board-sort': null
+  'board-sorts-list': null
+  'board-sorts-decide': null
+  'board-overridden': { by: Value; day: Value }
+  'board-evidence': { state: Value }
+  'board-say-otherwise': null
+  'board-reason': null
+  'board-verdict-met': null
+  'board-verdict-not_yet': null
+  'board-verdict-as_evidence': null
+  'board-reason-missing': null
+  'board-passport': null
+  'board-passports': null
+  'board-print': null
+  'board-empty': null
+  'passport-back': null
+  'passport-lines': null
+  'passport-had': { n: Value; of: Value }
+  'passport-can-do': null
+  'passport-results': null
+  'passport-test': null
+  'passport-last': null
+  'passport-change': null
+  'passport-real': null
+  'passport-noise': null
+  'passport-unknown': null
+  'passport-today': { level: Value }
+  'passport-near': { level: Value; percent: Value }
+  'passport-both-feet': null
+  'passport-next': null
+  'passport-ready': null
+  'passport-missing': { what: Value }
+  'passport-unspoken': { what: Value }
+  'passport-note': null
+  'passport-data': null
+  'passport-export': null
+  'passport-erase': null
+  'passport-erase-about': { name: Value }
+  'passport-erase-sure': null
+  'passport-keep': null
+  'standards-tests': null
+  'standards-no-bands': null
+  'standards-bands': { first: Value; last: Value }
+  'standards-results': { n: Value }
+  'standards-no-results': null
+  'standards-no-standard': null
+  'standards-begin': { band: Value }
+  'standards-from': { day: Value }
+  'standards-handle': { level: Value; band: Value }
+  'standards-too-few': { pairs: Value }
+  'standards-repeat': null
+  'standards-typical-error': null
+  'standards-smallest-real': null
+  'standards-bias': null
+  'standards-variation': null
+  'standards-agreement': null
+  'standards-pairs': { n: Value }
+  'standards-old': null
+  'standards-thought': null
+  'standards-quarters': null
+  'standards-quarter-1': null
+  'standards-quarter-2': null
+  'standards-quarter-3': null
+  'standards-quarter-4': null
+  'standards-quarter-about': null
+  'standards-suggestion': null
+  'standards-percentiles': null
+  'standards-take': null
+  'standards-take-all': null
+  'standards-raw': { value: Value; low: Value; high: Value }
+  'standards-holds-from': null
+  'standards-set': null
+  'standards-reset': null
+  'standards-set-done': { bands: Value }
+  'standards-milestones': null
+  'standards-no-milestones': null
+  'standards-add-milestone': null
+  'standards-since': { day: Value; thresholds: Value }
+  'standards-drop-milestone': null
+  'standards-making-title': { band: Value }
+  'standards-making-value': null
+  'standards-making-says': null
+  'standards-making-example': null
+  'standards-making-short': null
+  'standards-making-stage': null
+  'standards-making-evidence': null
+  'standards-making-level': null
+  'standards-making-feet': null
+  'standards-making-foot-both': null
+  'standards-making-foot-either': null
+  'standards-making-foot-strong': null
+  'standards-making-foot-other': null
+  'standards-making-times': null
+  'standards-making-of-last': null
+  'standards-making-days': null
+  'standards-making-keep': null
+  'standards-write': null
+  'standards-change-test': null
+  'standards-writing-fresh': null
+  'standards-writing-change': { name: Value }
+  'standards-writing-name': null
+  'standards-writing-short': null
+  'standards-writing-skill': null
+  'standards-writing-choose-skill': null
+  'standards-writing-how': null
+  'standards-writing-how-example': null
+  'standards-writing-recorded': null
+  'standards-writing-fixed': null
+  'standards-writing-protocol': null
+  'standards-writing-kind-count': null
+  'standards-writing-kind-course': null
+  'standards-writing-kind-streak': null
+  'standards-writing-kind-hits': null
+  'standards-writing-kind-bounces': null
+  'standards-writing-kind-distance': null
+  'standards-writing-kind-points': null
+  'standards-writing-seconds': null
+  'standards-writing-penalty': null
+  'standards-writing-streak-cap': null
+  'standards-writing-of': null
+  'standards-writing-services': null
+  'standards-writing-bounce-cap': null
+  'standards-writing-better': null
+  'standards-writing-betters-higher': null
+  'standards-writing-betters-lower': null
+  'standards-writing-points': null
+  'standards-writing-points-example': null
+  'standards-writing-points-fixed': { n: Value }
+  'standards-writing-per-side': null
+  'standards-writing-trials': null
+  'standards-writing-summary': null
+  'standards-writing-summaries-best': null
+  'standards-writing-summaries-mean': null
+  'standards-writing-summaries-median': null
+  'standards-writing-rest': null
+  'standards-writing-least': null
+  'standards-writing-most': null
+  'standards-writing-layout': null
+  'standards-writing-layout-example': null
+  'standards-writing-keep': null
+  'standards-writing-drop': null
+  'standards-keys': null
+  'standards-history': null
+  'gates-about': null
+  'gates-open': null
+  'gates-there': null
+  'gates-away': null
+  'gates-waiting': null
+  'gates-running': null
+  'gates-entered': null
+  'gates-doubtful': null
+  'gates-doubt-line_missing': null
+  'gates-doubt-no_start': null
+  'gates-doubt-no_stop': null
+  'gates-doubt-started_twice': null
+  'gates-doubt-said_twice': null
+  'gates-doubt-clock_went_back': null
+  'gates-doubt-out_of_range': null
+  'squad-title': { n: Value }
+  'squad-none': null
+  'squad-load': null
+  'squad-export': null
+  'squad-point': null
+  'squad-column': { n: Value }
+  'squad-column-of-name': null
+  'squad-column-of-birth_month': null
+  'squad-column-of-strong_foot': null
+  'squad-choose-column': null
+  'squad-columns': null
+  'squad-example': null
+  'squad-check': null
+  'squad-nothing-yet': null
+  'squad-line': { n: Value }
+  'squad-ready': { n: Value }
+  'squad-faulty': { n: Value }
+  'squad-add': { n: Value }
+  'squad-leave-out': { n: Value }
+  'squad-added': { n: Value }
+  'squad-strong': { side: Value }
+  'squad-born': null
+  'squad-no-results': null
+  'squad-choose': null
+  'squad-large': null
+  'test-title': null
+  'test-no-squad': null
+  'test-to-squad': null
+  'test-round': { n: Value }
+  'test-before': { value: Value }
+  'test-enter': null
+  'test-entry': { side: Value; player: Value; round: Value }
+  'test-delete': null
+  'test-out-of-range': { least: Value; most: Value }
+  'test-whole': null
+  'test-finer': { step: Value }
+  'test-sure': { before: Value }
+  'test-rest': { seconds: Value }
+  'test-services': { n: Value }
+  'test-mean': { value: Value }
+  'test-tools': null
+  'test-tool-keys': null
+  'test-tool-stopwatch': null
+  'test-tool-tapper': null
+  'test-tool-ticks': null
+  'test-tool-points': null
+  'test-tool-gates': null
+  'test-start': null
+  'test-stop': null
+  'test-lap': null
+  'test-missed': { seconds: Value }
+  'test-tap': null
+  'test-over': null
+  'test-one-less': null
+  'test-clock': null
+  'test-hit': null
+  'test-miss': null
+  'test-tick-back': null
+  'test-ticked': { hits: Value; tries: Value; of: Value }
+  'test-mark-0': null
+  'test-mark-1': null
+  'test-mark-2': null
+  'test-mark-short-0': null
+  'test-mark-short-1': null
+  'test-mark-short-2': null
+  'test-on': null
+  'test-on-paper': null
+  'test-paper': null
+  'test-lists': null
+  'test-read-list': null
+  'test-list-columns': null
+  'test-will-read': { n: Value }
+  'test-faulty-lines': { n: Value }
+  'test-read-in': { n: Value }
+  'test-was-read': { n: Value }
+  'test-complete': null
+  'test-back': null
+  'test-no-standard': null
+  'test-left': null
+  'test-right': null
+  'levels-title': null
+  'levels-between': { low: Value; high: Value }
+  'levels-band': null
+  'levels-view': null
+  'levels-views-milestones': null
+  'levels-views-tests': null
+  'levels-about-milestones': null
+  'levels-about-tests': null
+  'levels-milestones': null
+  'levels-all-clubs': null
+  'levels-have': { n: Value; of: Value }
+  'levels-none': null
+  'levels-without': { n: Value }
+  'levels-players': { n: Value }
+  'levels-secure': null
+  'levels-club': null
+  'levels-foot': null
+  'levels-both': null
+  'levels-counts': { level: Value; n: Value }
+  'levels-few': null
+  'evening-title': { day: Value }
+  'evening-kit': null
+  'evening-markers': { colour: Value; n: Value; name: Value }
+  'evening-no-kit': null
+  'evening-unused': { n: Value }
+  'evening-lay-out': { n: Value }
+  'evening-bouts': { rest: Value; n: Value; work: Value }
+  'evening-touches': { strong: Value; other: Value }
+  'evening-waiting': { share: Value }
+  'evening-assumption': null
+  'evening-points': null
+  'evening-faults': null
+  'evening-cautions': null
+  'evening-caution-tail': null
+  'evening-in-game': null
+  'evening-layout-text': null
+  'evening-beside': null
+  'tonight-next': { day: Value }
+  'tonight-past': { day: Value }
+  'tonight-none': null
+  'tonight-start': null
+  'tonight-pause': null
+  'tonight-go-on': null
+  'tonight-again': null
+  'tonight-phase-explain': null
+  'tonight-phase-work': null
+  'tonight-phase-rest': null
+  'tonight-phase-over': null
+  'tonight-bout': { n: Value; of: Value }
+  'tonight-more': null
+  'tonight-less': null
+  'tonight-block': { n: Value; of: Value }
+  'tonight-what-became': null
+  'tonight-all-said': null
+  'tonight-lay': { n: Value }
+  'tonight-edition': { n: Value }
+  'tonight-to-tonight': null
+  'tonight-sound': null
+  'tonight-silent': null
+  'tonight-rungs': null
+  'ran-one_down': null
+  'ran-one_up': null
+  'stations-title': null
+  'stations-how': null
+  'stations-mixed': null
+  'stations-like_with_like': null
+  'stations-again': null
+  'stations-station': { n: Value }
+  'stations-taps': null
+  'stations-tap-swap': null
+  'stations-tap-apart': null
+  'stations-tap-together': null
+  'stations-first-swap': null
+  'stations-first-apart': null
+  'stations-first-together': null
+  'stations-second-swap': { name: Value }
+  'stations-second-apart': { name: Value }
+  'stations-second-together': { name: Value }
+  'stations-wish': { together: Value; one: Value; other: Value }
+  'stations-broken': null
+  'stations-drop': { one: Value; other: Value }
+  'stations-nobody-said': null
+  'log-title': null
+  'log-here': null
+  'log-tap': null
+  'log-count': { here: Value; all: Value }
+  'log-everyone': null
+  'log-is-missing': { name: Value }
+  'log-blocks': null
+  'log-nothing': null
+  'log-minutes': { planned: Value }
+  'log-came-off': null
+  'log-note': null
+  'log-note-about': null
+  'log-note-gone': null
+  'log-history': null
+  'log-somebody': null
+  'log-player': { present: Value; name: Value }
+  'log-tenths': { n: Value }
+  'log-block': { success: Value; title: Value; outcome: Value }
+  'upset-open': null
+  'upset-title': { day: Value }
+  'upset-kinds-out': null
+  'upset-kinds-short': null
+  'upset-kind': null
+  'upset-left': null
+  'upset-how': null
+  'upset-remedy-shift': null
+  'upset-remedy-squeeze': null
+  'upset-remedy-skip': null
+  'upset-means-shift': null
+  'upset-means-squeeze': null
+  'upset-means-skip': null
+  'upset-score': { points: Value }
+  'upset-moved': { n: Value }
+  'upset-enough': null
+  'upset-short': { what: Value }
+  'upset-sound': null
+  'upset-breaks': { n: Value }
+  'upset-go': null
+  'upset-looking': null
+  'upset-fell-out': null
+  'own-open': null
+  'own-open-theirs': null
+  'own-title': null
+  'own-about': null
+  'own-days-fixed': null
+  'own-as-edition': null
+  'own-fitting': null
+  'weeks-title': null
+  'weeks-none': null
+  'weeks-planned': { n: Value }
+  'weeks-today': null
+  'weeks-no-log': null
+  'weeks-fell-out': null
+  'weeks-shortened': { left: Value }
+  'weeks-gone-on-shift': null
+  'weeks-gone-on-squeeze': null
+  'weeks-gone-on-skip': null
+  'weeks-back': { what: Value }
+  'evenings-title': null
+  'evenings-about': null
+  'evenings-none': null
+  'evenings-delivered': null
+  'evenings-planned': null
+  'evenings-logs-missing': { n: Value }
+  'evenings-week': null
+  'evenings-cell': { team: Value; week: Value; delivered: Value; planned: Value }
+  'evenings-team': null
+  'evenings-share': null
+  'evenings-cancelled': { n: Value }
+  'evenings-short': null
+  'evenings-choose': null
+  'home-title': null
+  'home-how': null
+  'home-feet': null
+  'home-grown-up': null
+  'home-nothing': null
+  'home-gone': null
+  'home-ask-coach': null
+  'home-floor': { width: Value; depth: Value }
+  'home-instead': { kit: Value; instead: Value }
+  'home-challenge': { seconds: Value }
+  'home-paper': null
+  'home-code': null
+  'home-hand-out': null
+  'home-renew': null
+  'home-came': null
+  'home-came-about': { drill: Value; seconds: Value }
+  'home-self-reported': null
+  'home-best-of': { name: Value }
+  'home-begin-with': { side: Value }
+  'home-scores': null
+  'print-session': null
+  'print-week': { club: Value; from: Value; to: Value }
+  'print-week-of': null
+  'print-go': null
+  'print-back': null
+  'print-no-evening': null
+  'print-from': { start: Value; end: Value }
+  'print-for-next-time': null
+  'print-card': null
+  'carried-yes': null
+  'carried-not-yet': null
+  'carried-cannot': null
+  'outbox-waiting': { n: Value }
+  'outbox-others': { n: Value }
+  'outbox-refused': null
+  'outbox-unkept': null
+  'outbox-sign-in': { n: Value }
+  'outbox-again': null
+  'outbox-seen': null
+  'evening-stations-alone': null
+  'evening-stations-of': { stations: Value }
+  'evening-floor-spot': null
+  'evening-floor-line': { length: Value; paces: Value }
+  'evening-floor-area': { w: Value; d: Value; width: Value; depth: Value }
+  'weeks-done': { n: Value }
+  'weeks-short': { n: Value }
+  'weeks-skipped': { n: Value }
+  'evenings-blocks-moved': { n: Value }
+  'evenings-skills-short': { n: Value }
+  'outbox-of-block': { day: Value; outcome: Value }
+  'outbox-of-trial': { day: Value; test: Value; value: Value }
+  'outbox-here': { day: Value }
+  'outbox-missing': { day: Value }
+  'outbox-says': { day: Value; says: Value }
+  'outbox-takes-back': null
+  'desk-part-title': null
+  'desk-part-id': null
+  'desk-part-purpose': null
+  'desk-part-in_game': null
+  'desk-part-points': null
+  'desk-part-faults': null
+  'desk-part-serves': null
+  'desk-part-strands': null
+  'desk-part-station': null
+  'desk-part-doses': null
+  'desk-part-rungs': null
+  'desk-part-touches_per_s': null
+  'desk-part-difficulty': null
+  'desk-part-cautions': null
+  'desk-part-home': null
+  'desk-part-stand_ins': null
+  'desk-part-cues': null
+  'pace-mine': { pace: Value }
+  'pace-title': null
+  'pace-how': null
+  'pace-metres': null
+  'pace-one': { pace: Value }
+  'pace-keep': null
+  'pace-forget': null
+  'lever-tempo': null
+  'lever-motion': null
+  'lever-eyes': null
+  'lever-side': null
+  'lever-touches': null
+  'lever-space': null
+  'lever-ball': null
+  'lever-service': null
+  'lever-chain': null
+  'lever-pressure': null
+  'lever-contest': null
+  'settings-tempo-own_pace': null
+  'settings-tempo-in_rhythm': null
+  'settings-tempo-fast': null
+  'settings-motion-on_the_spot': null
+  'settings-motion-forward': null
+  'settings-motion-both_directions': null
+  'settings-eyes-free': null
+  'settings-eyes-up': null
+  'settings-eyes-call': null
+  'settings-side-strong': null
+  'settings-side-alternate': null
+  'settings-side-other': null
+  'settings-touches-free': null
+  'settings-touches-two': null
+  'settings-touches-one': null
+  'settings-space-wide': null
+  'settings-space-usual': null
+  'settings-space-tight': null
+  'settings-ball-age_size': null
+  'settings-ball-one_smaller': null
+  'settings-ball-tennis_ball': null
+  'settings-service-own_toss': null
+  'settings-service-rolled': null
+  'settings-service-firm': null
+  'settings-service-mixed_speeds': null
+  'settings-service-high': null
+  'settings-chain-single': null
+  'settings-chain-two_joined': null
+  'settings-chain-three_or_more': null
+  'settings-pressure-none': null
+  'settings-pressure-shadow': null
+  'settings-pressure-passive': null
+  'settings-pressure-live': null
+  'settings-contest-none': null
+  'settings-contest-own_score': null
+  'settings-contest-partner': null
+  'drills-search': null
+  'drills-found': { n: Value }
+  'drills-nothing': null
+  'drills-write': null
+  'drills-back-to-all': null
+  'drills-words': null
+  'drills-words-hint': null
+  'drills-strand': null
+  'drills-stage': null
+  'drills-skill': null
+  'drills-any': null
+  'drills-no-matter': null
+  'drills-band': null
+  'drills-minutes': null
+  'drills-minutes-need-band': null
+  'drills-at-station': null
+  'drills-most-markers': null
+  'drills-wide': null
+  'drills-deep': null
+  'drills-surface': null
+  'drills-without': null
+  'drills-where': null
+  'drills-switches-home': null
+  'drills-switches-plain': null
+  'drills-switches-archived': null
+  'drills-more-wishes': null
+  'drills-fewer-wishes': null
+  'drills-everything': null
+  'drills-keys': null
+  'drills-players': { alike: Value; min: Value; max: Value }
+  'drills-markers': { n: Value }
+  'drills-home': { w: Value; d: Value }
+  'drills-care': { n: Value }
+  'drills-scale': null
+  'drills-surfaces-inside': null
+  'drills-surfaces-outside': null
+  'drills-surfaces-sole': null
+  'drills-surfaces-laces': null
+  'drills-surfaces-toe': null
+  'drills-surfaces-heel': null
+  'drills-surfaces-thigh': null
+  'drills-surfaces-chest': null
+  'drills-surfaces-head': null
+  'drills-caution-tags-aerial': null
+  'drills-caution-tags-heading': null
+  'drills-caution-tags-ball_underfoot': null
+  'drills-caution-tags-contact': null
+  'drills-caution-tags-hard_floor': null
+  'drills-caution-tags-jumping': null
+  'drills-caution-tags-reaction_crowding': null
+  'drills-caution-tags-throw_in_service': null
+  'desk-layout': null
+  'desk-about': null
+  'desk-place': { line: Value; column: Value }
+  'desk-expected': { what: Value }
+  'desk-more-faults': { n: Value }
+  'desk-reads': null
+  'desk-untitled': null
+  'desk-new': null
+  'desk-kept-here': null
+  'desk-state': { version: Value; time: Value }
+  'desk-is-away': null
+  'desk-copy': null
+  'desk-copy-of': { title: Value }
+  'desk-put-away': null
+  'desk-bring-back': null
+  'desk-save': null
+  'desk-as-far': null
+  'desk-no-dose': null
+  'desk-assumption': null
+  'desk-block-minutes': { n: Value }
+  'desk-strip': { rest: Value; lay: Value; explain: Value; bouts: Value; work: Value }
+  'desk-work-to-rest': { ratio: Value }
+  'desk-levers': null
+  'desk-ladder': null
+  'desk-rung': null
+  'desk-rung-at': { stage: Value; difficulty: Value }
+  'desk-one-down': null
+  'desk-one-up': null
+  'desk-difficulty': { n: Value }
+  'desk-success': null
+  'desk-proposes': { lever: Value; setting: Value; difficulty: Value }
+  'desk-stays': null
+  'desk-do-so': null
+  'desk-no-levers': null
+  'desk-offer': null
+  'desk-offered': null
+  'desk-make-rung': null
+  'desk-no-rung': null
+  'desk-ground': null
+  'desk-own-ground': null
+  'desk-wide': null
+  'desk-deep': null
+  'desk-squad': null
+  'desk-bag': null
+  'desk-fits': { squad: Value; stations: Value; markers: Value; wide: Value; deep: Value; spare: Value }
+  'desk-misfit': { says: Value }
+  'desk-nearest': { says: Value }
+  'desk-working': { share: Value; stations: Value }
+  'desk-footprint': { w: Value; d: Value; width: Value; depth: Value }
+  'desk-path': { turning: Value; kind: Value; length: Value; changes: Value }
+  'desk-path-kind-dribble': null
+  'desk-path-kind-run': null
+  'desk-path-kind-pass': null
+  'desk-path-kind-serve': null
+  'desk-what': null
+  'desk-title': null
+  'desk-purpose': null
+  'desk-in-game': null
+  'desk-points': null
+  'desk-points-hint': null
+  'desk-doses': null
+  'desk-band': null
+  'desk-dose-kind': null
+  'desk-not-done': null
+  'desk-dose-kinds-timed': null
+  'desk-dose-kinds-reps': null
+  'desk-dose-kinds-laps': null
+  'desk-dose-kinds-tries': null
+  'desk-dose-kinds-streak': null
+  'desk-dose-numbers-work_s': null
+  'desk-dose-numbers-rest_s': null
+  'desk-dose-numbers-sets': null
+  'desk-dose-numbers-reps': null
+  'desk-dose-numbers-each_s': null
+  'desk-dose-numbers-laps': null
+  'desk-dose-numbers-directions': null
+  'desk-dose-numbers-tries': null
+  'desk-dose-numbers-target': null
+  'desk-dose-numbers-cap_s': null
+  'desk-dose-numbers-try_s': null
+  'desk-as-path': null
+  'desk-sides': null
+  'desk-side-rules-together': null
+  'desk-side-rules-each': null
+  'desk-side-rules-alternate': null
+  'desk-station': null
+  'desk-station-of-min': null
+  'desk-station-of-usual': null
+  'desk-station-of-max': null
+  'desk-station-of-working': null
+  'desk-serves': null
+  'desk-add-skill': null
+  'desk-choose-skill': null
+  'desk-share': { strand: Value }
+  'desk-faults': null
+  'desk-fault-see': null
+  'desk-fault-why': null
+  'desk-fault-say': null
+  'desk-add-fault': null
+  'desk-take-out': null
+  'desk-hardness': null
+  'desk-base': null
+  'desk-cadence': { stage: Value }
+  'desk-cadence-says': null
+  'desk-cautions': null
+  'desk-home-and-kit': null
+  'desk-home': null
+  'desk-missing': null
+  'desk-instead': null
+  'desk-add-stand-in': null
+  'desk-cues': null
+  'desk-history': null
+  'desk-in-editions': { names: Value }
+  'desk-saved': { version: Value; by: Value; at: Value }
+  'desk-came-with': null
+  'desk-take-this': null
+  'desk-before-saving': { n: Value }
+  'cues-now': null
+  'cues-ready': { n: Value }
+  'cues-wait': null
+  'cues-aloud': null
+  'cues-silent': null
+  'cues-add': null
+  'cues-words': null
+  'cues-gap': null
+  'cues-back': null
+  'cues-trial': null
+  'cues-stop': null
+  'cues-none': null
+  'cues-sequence': null
+  'desk-balls': { n: Value }
+  'desk-goals': { n: Value }
+  'desk-walls': { n: Value }
+  'desk-players': { n: Value }
+  'desk-servers': { n: Value }
+  'desk-defenders': { n: Value }
+  'desk-no-dose-in': { band: Value }
+  'desk-in-part': { part: Value; detail: Value }
+  'desk-in-nth': { part: Value; n: Value; detail: Value }
+  'loading': null
+  'no-network': null
+  'fallen': null
+  'no-level': null
+  'close': null
+  'cancel': null
+  'undo': null
+  'retry': null
+  'minutes': { n: Value }
+  'floor-of': { title: Value }
+  'legend-title': null
+  'legend-strands': null
+  'legend-stages': null
+  'legend-levels': null
+  'legend-states': null
+  'legend-keys': null
+  'legend-open': null
+  'legend-keys-page': null
+  'legend-keys-sideways': null
+  'legend-keys-lines': null
+  'legend-keys-more': null
+  'legend-keys-stage': null
+  'legend-keys-block': null
+  'legend-keys-move': null
+  'legend-keys-open': null
+  'legend-keys-solve': null
+  'legend-keys-publish': null
+  'legend-keys-undo': null
+  'legend-keys-search': null
+  'legend-keys-save': null
+  'look-title': null
+  'look-light': null
+  'look-dark': null
+  'look-pitch': null
+  'sign-out': null
+  'done': null
+  'link-address': null
+  'link-copy': null
+  'link-copied': null
+  'places-clubs': null
+  'places-drills': null
+  'places-progressions': null
+  'places-plan': null
+  'places-evenings': null
+  'places-levels': null
+  'places-standards': null
+  'places-tonight': null
+  'places-test': null
+  'places-squad': null
+  'places-weeks': null
+  'new-version': null
+  'sign-in-title': null
+  'sign-in-about': null
+  'sign-in-login': null
+  'sign-in-password': null
+  'sign-in-go': null
+  'sign-in-samples': null
+  'sign-in-director': null
+  'sign-in-club_lead': null
+  'sign-in-coach': { teams: Value }
+  'join-welcome': { name: Value }
+  'join-as': { of: Value; role: Value }
+  'join-login': null
+  'join-login-how': null
+  'join-password-how': null
+  'join-go': null
+  'join-gone': null
+  'join-ask-again': null
+  'clubs-title': null
+  'clubs-beside': null
+  'clubs-add-club': null
+  'clubs-new-club': null
+  'clubs-new-team': { club: Value }
+  'clubs-change': null
+  'clubs-change-named': { club: Value }
+  'clubs-led-by': { names: Value }
+  'clubs-name': null
+  'clubs-team-name': null
+  'clubs-band': null
+  'clubs-club': null
+  'clubs-teams': null
+  'clubs-coaches': null
+  'clubs-no-coach': null
+  'clubs-no-teams': null
+  'clubs-players': { n: Value }
+  'clubs-save': null
+  'clubs-invite': null
+  'clubs-invited': null
+  'clubs-nobody-invited': null
+  'clubs-until': { day: Value }
+  'clubs-withdraw': null
+  'clubs-full-name': null
+  'clubs-what-for': null
+  'clubs-role-means-coach': null
+  'clubs-role-means-club_lead': null
+  'clubs-role-means-director': null
+  'clubs-make-link': null
+  'clubs-hand-on': { name: Value }
+  'clubs-once': { day: Value }
+  'clubs-my-teams': null
+  'clubs-my-club': null
+  'letters-title': null
+  'letters-now': null
+  'letters-by-server': null
+  'letters-in-folder': null
+  'letters-none': null
+  'letters-left': { when: Value }
+  'letters-waits': null
+  'letters-failed': { why: Value }
+  'letters-mine': null
+  'letters-mine-about': null
+  'letters-address': null
+  'calendar-open': null
+  'calendar-title': null
+  'calendar-how': null
+  'calendar-secret': null
+  'calendar-since': { day: Value }
+  'calendar-make': null
+  'calendar-anew': null
+  'calendar-end': null
+  'plan-choose': null
+  'plan-solve': null
+  'plan-solving': null
+  'plan-publish': { n: Value }
+  'plan-saved': { time: Value }
+  'plan-saving': null
+  'plan-draft': null
+  'plan-published': { n: Value; day: Value }
+  'plan-changed': null
+  'plan-week': { n: Value }
+  'plan-session': { n: Value; day: Value; minutes: Value }
+  'plan-minutes-of': { n: Value; day: Value }
+  'plan-minutes-there': null
+  'plan-shares': null
+  'plan-share-of': { strand: Value }
+  'plan-laid': { percent: Value }
+  'plan-sum': { n: Value }
+  'plan-shares-wait': null
+  'plan-missing': { n: Value }
+  'plan-reached': null
+  'plan-no-plan': null
+  'plan-score': null
+  'plan-score-means': null
+  'plan-price': null
+  'plan-part-S1': null
+  'plan-part-S2': null
+  'plan-part-S3': null
+  'plan-part-S4': null
+  'plan-part-S5': null
+  'plan-part-S6': null
+  'plan-part-S7': null
+  'plan-part-S8': null
+  'plan-part-S9': null
+  'plan-part-S10': null
+  'plan-part-S11': null
+  'plan-part-means-S1': { points: Value }
+  'plan-part-means-S2': { points: Value }
+  'plan-part-means-S3': { points: Value; than: Value }
+  'plan-part-means-S4': { points: Value; than: Value }
+  'plan-part-means-S5': { points: Value }
+  'plan-part-means-S6': { points: Value; than: Value }
+  'plan-part-means-S7': { points: Value; than: Value }
+  'plan-part-means-S8': { points: Value }
+  'plan-part-means-S9': { points: Value }
+  'plan-part-means-S10': { points: Value }
+  'plan-part-means-S11': { points: Value; than: Value }
+  'plan-nothing': null
+  'plan-clash': null
+  'plan-forbids': null
+  'plan-relax': null
+  'plan-did-what-it-could': null
+  'plan-mend': { says: Value; points: Value }
+  'plan-more-breaches': { n: Value }
+  'plan-breaches': { n: Value }
+  'plan-in-session': { n: Value }
+  'plan-empty': null
+  'plan-make-first': null
+  'plan-make-new': null
+  'plan-undoes': { what: Value }
+  'plan-look-longer': null
+  'plan-stop': { n: Value; of: Value; best: Value }
+  'plan-week-short': { n: Value }
+  'plan-panels': null
+  'plan-panel-evening': null
+  'plan-panel-wishes': null
+  'plan-panel-compare': null
+  'plan-panel-forecast': null
+  'plan-stitch': { stage: Value; nth: Value; of: Value; minutes: Value }
+  'plan-test-in': { name: Value; minutes: Value }
+  'plan-locked': null
+  'plan-beside-it': { what: Value }
+  'plan-why': null
+  'plan-why-late': { skill: Value }
+  'plan-without': { price: Value }
+  'plan-add-here': { skill: Value }
+  'plan-block-longer': null
+  'plan-block-shorter': null
+  'plan-block-up': null
+  'plan-block-down': null
+  'plan-block-earlier': null
+  'plan-block-later': null
+  'plan-block-lock': null
+  'plan-block-unlock': null
+  'plan-block-remove': null
+  'plan-block-instead': null
+  'plan-block-as-it-is': null
+  'plan-block-beside': null
+  'plan-block-together': null
+  'plan-approach-repetition_first': null
+  'plan-approach-balanced': null
+  'plan-approach-decision_first': null
+  'plan-approach-means-repetition_first': null
+  'plan-approach-means-balanced': null
+  'plan-approach-means-decision_first': null
+  'plan-side-equal': null
+  'plan-side-other_more': null
+  'plan-side-strong_first': null
+  'plan-side-not_sided': null
+  'plan-wishes-about': null
+  'plan-wishes-approach': null
+  'plan-wishes-times': { stage: Value }
+  'plan-wishes-open-play-first': null
+  'plan-wishes-open-play-last': null
+  'plan-wishes-success-least': null
+  'plan-wishes-success-most': null
+  'plan-wishes-assumptions': null
+  'plan-wishes-side': null
+  'plan-wishes-side-own': null
+  'plan-wishes-goals': null
+  'plan-wishes-present': null
+  'plan-wishes-not-met': null
+  'plan-wishes-goal': null
+  'plan-wishes-take-out': { what: Value }
+  'plan-wishes-from-squads': null
+  'plan-wishes-from-nobody': null
+  'plan-wishes-all-squads': null
+  'plan-wishes-stands': { skill: Value; before: Value; now: Value }
+  'plan-wishes-stands-alike': null
+  'plan-wishes-take-stands': { n: Value }
+  'plan-wishes-add-goal': null
+  'plan-wishes-choose-skill': null
+  'plan-wishes-when': null
+  'plan-wishes-start': null
+  'plan-wishes-weeks': null
+  'plan-wishes-weekdays': null
+  'plan-wishes-holidays': null
+  'plan-wishes-save-season': null
+  'plan-wishes-season-moves': null
+  'plan-wishes-tests': null
+  'plan-wishes-min': null
+  'plan-wishes-test-session': null
+  'plan-wishes-add-test': null
+  'plan-wishes-choose-test': null
+  'plan-wishes-where': null
+  'plan-wishes-name': null
+  'plan-wishes-ground-width_m': null
+  'plan-wishes-ground-depth_m': null
+  'plan-wishes-ground-margin_m': null
+  'plan-wishes-ground-run_off_m': null
+  'plan-wishes-ground-squad': null
+  'plan-wishes-ground-markers': null
+  'plan-wishes-ground-adults': null
+  'plan-wishes-lay-anew': null
+  'plan-wishes-lay-anew-means': null
+  'plan-compared-about': { name: Value }
+  'plan-compared-draft': null
+  'plan-compared-edition': { number: Value }
+  'plan-compared-shared': { shared: Value; blocks: Value }
+  'plan-compared-with': null
+  'plan-compared-own-numbers': null
+  'plan-compared-minutes-at': { stage: Value }
+  'plan-compared-meets': null
+  'plan-compared-meets-means': null
+  'plan-compared-never': null
+  'plan-compared-take': { name: Value }
+  'plan-forecast-sum': { share: Value; low: Value; high: Value }
+  'plan-forecast-about': { players: Value; squad: Value }
+  'plan-forecast-dots': { squads: Value; goals: Value; of: Value }
+  'plan-forecast-no-dots': null
+  'plan-forecast-dot': { week: Value; share: Value; foreseen: Value }
+  'plan-forecast-now': { had: Value; of: Value; foreseen: Value }
+  'plan-forecast-rate-seen': { rate: Value; steps: Value; exposures: Value }
+  'plan-forecast-seen': { skills: Value }
+  'plan-forecast-take': null
+  'plan-forecast-taken': null
+  'plan-forecast-chart': null
+  'plan-forecast-skill': null
+  'plan-forecast-end': null
+  'plan-forecast-rate': null
+  'plan-forecast-rate-of': { skill: Value }
+  'plan-forecast-assumes': null
+  'plan-forecast-rate-all': null
+  'plan-forecast-spread': null
+  'plan-forecast-means': null
+  'plan-making-title': null
+  'plan-making-steps-whom': null
+  'plan-making-steps-what': null
+  'plan-making-steps-when': null
+  'plan-making-steps-how': null
+  'plan-making-band': { minutes: Value; n: Value }
+  'plan-making-nothing': null
+  'plan-making-template': { name: Value }
+  'plan-making-again': { name: Value }
+  'plan-making-skills': { band: Value }
+  'plan-making-contains': { start: Value; weeks: Value; days: Value; goals: Value }
+  'plan-making-minutes': null
+  'plan-making-name': null
+  'plan-making-approach-there': null
+  'plan-making-approach-there-means': null
+  'plan-making-ground': null
+  'plan-making-own-ground': null
+  'plan-making-largest-ground': null
+  'plan-making-no-ground': null
+  'plan-making-present': null
+  'plan-making-as-written': null
+  'plan-making-not-met': null
+  'plan-making-of-band': { band: Value }
+  'plan-making-of-team': { team: Value }
+  'plan-making-present-about': null
+  'plan-making-back': null
+  'plan-making-next': null
+  'plan-making-create': null
+  'plan-making-laying': null
+  'plan-changes-title': { n: Value }
+  'plan-publish-title': { n: Value; name: Value }
+  'plan-publish-says': null
+  'plan-note': null
+  'plan-publish-go': null
+  'plan-tour-lines': null
+  'plan-tour-change': null
+  'plan-tour-evening': null
+  'plan-tour-next': null
+  'plan-tour-done': null
+  'progressions-title': null
+  'progressions-count': { skills: Value; findings: Value }
+  'progressions-inspector': null
+  'progressions-choose': null
+  'progressions-plate': { name: Value; band: Value; strand: Value }
+  'progressions-since': null
+  'progressions-no-since': null
+  'progressions-beginning': null
+  'progressions-same': null
+  'progressions-larger': null
+  'progressions-smaller': null
+  'progressions-name': null
+  'progressions-side': null
+  'progressions-sides-equal': null
+  'progressions-sides-other_more': null
+  'progressions-sides-strong_first': null
+  'progressions-sides-not_sided': null
+  'progressions-rests': { n: Value }
+  'progressions-opens': { n: Value }
+  'progressions-stage-of': { name: Value }
+  'progressions-drop': { name: Value }
+  'progressions-part': null
+  'progressions-helps': null
+  'progressions-at': { stage: Value }
+  'progressions-connect': null
+  'progressions-gate': null
+  'progressions-gate-kind': null
+  'progressions-no-gate': null
+  'progressions-milestone': null
+  'progressions-test': null
+  'progressions-value': null
+  'progressions-times': null
+  'progressions-of-last': null
+  'progressions-set-gate': null
+  'progressions-way': null
+  'progressions-squad': null
+  'progressions-there': null
+  'progressions-cost': { exposures: Value; sessions: Value; weeks: Value }
+  'progressions-drills': { n: Value }
+  'progressions-reshape': null
+  'progressions-join': null
+  'progressions-split': null
+  'progressions-split-hint': null
+  'progressions-split-now': { n: Value }
+  'progressions-mend-drop_need': null
+  'progressions-mend-move_band': null
+  'progressions-mend-drop_gate': null
+  'bands-title': null
+  'bands-about': null
+  'bands-save': null
+  'bands-ages': null
+  'bands-ages-note': null
+  'bands-youngest': null
+  'bands-oldest': null
+  'bands-of': { row: Value; band: Value }
+  'bands-rows-ball_size': null
+  'bands-rows-session_min': null
+  'bands-rows-new_skills_per_week': null
+  'bands-rows-longest_bout_s': null
+  'bands-rows-longest_block_min': null
+  'bands-rows-explaining_s': null
+  'bands-units-ball_size': null
+  'bands-units-session_min': null
+  'bands-units-new_skills_per_week': null
+  'bands-units-longest_bout_s': null
+  'bands-units-longest_block_min': null
+  'bands-units-explaining_s': null
+  'bands-speeds': null
+  'bands-speeds-note': null
+  'bands-assumption': null
+  'bands-source': null
+  'bands-source-of': { said: Value; name: Value; band: Value }
+  'bands-academy': null
+  'bands-save-academy': null
+  'bands-cut-off': null
+  'bands-cut-off-note': null
+  'bands-heading': null
+  'bands-heading-off': null
+  'bands-heading-on': { age: Value }
+  'bands-from-age': null
+  'bands-per-week': null
+  'bands-rule-text': null
+  'bands-heading-enter': null
+  'bands-heading-stop': null
+  'bands-points': null
+  'bands-points-note': null
+  'bands-points-of': { lever: Value; setting: Value }
+  'strand-ball_mastery': null
+  'strand-dribbling': null
+  'strand-receiving': null
+  'strand-passing': null
+  'stage-form': null
+  'stage-flow': null
+  'stage-scan': null
+  'stage-contest': null
+  'stage-means-form': null
+  'stage-means-flow': null
+  'stage-means-scan': null
+  'stage-means-contest': null
+  'level-starting': null
+  'level-building': null
+  'level-secure': null
+  'level-stretching': null
+  'level-means-starting': null
+  'level-means-building': null
+  'level-means-secure': null
+  'level-means-stretching': null
+  'side-left': null
+  'side-right': null
+  'foot-strong': null
+  'foot-other': null
+  'outcome-done': null
+  'outcome-short': null
+  'outcome-skipped': null
+  'role-director': null
+  'role-club_lead': null
+  'role-coach': null
+}
+type Value = string | number

@@ -1,0 +1,101 @@
+// What is said with more than one text, or with figures that are looked at first.
+import type { Schemas } from '../api/client'
+import type { Waiting } from '../storage/outbox'
+import { asNumber } from '../ui/figures'
+import { locale, said, t } from './t'
+
+/** A list of things, as the language joins them. */
+export const listed = (items: string[]) =>
+  new Intl.ListFormat(locale(), { type: 'unit', style: 'short' }).format(items)
+
+/** For a text that says something else if something is so. */
+export const yesNo = (so: boolean) => (so ? 'yes' : 'no')
+
+/** A change of a figure, with its sign. */
+export const asChange = (points: number) => `${points >= 0 ? '+' : '−'}${asNumber(Math.abs(points))}`
+
+/** How many stations of how many players. */
+export function stationsSaid(sizes: number[]): string {
+  const counts = new Map<number, number>()
+  sizes.forEach((size) => counts.set(size, (counts.get(size) ?? 0) + 1))
+  if (counts.size === 1 && counts.has(1)) return t('evening-stations-alone')
+  return t('evening-stations-of', { stations: listed([...counts].map(([size, n]) => `${n} × ${size}`)) })
+}
+
+export const boutsSaid = (block: { bouts: number; work_s: number; rest_s: number }) =>
+  t('evening-bouts', { n: block.bouts, work: block.work_s, rest: Math.max(0, block.rest_s) })
+
+/** What counts as no width or no depth. */
+const NOTHING_M = 0.5
+
+/** How large one station is. */
+export function stationSaid(
+  { width_m: w, depth_m: d }: { width_m: number; depth_m: number },
+  { width, depth }: Schemas['InPaces'],
+): string {
+  if (w < NOTHING_M && d < NOTHING_M) return t('evening-floor-spot')
+  if (w < NOTHING_M || d < NOTHING_M)
+    return t('evening-floor-line', { length: Math.max(w, d), paces: Math.max(width, depth) })
+  return t('evening-floor-area', { w, d, width, depth })
+}
+
+/** What became of the blocks of an evening. */
+export const logSaid = ({ done, short, skipped }: { done: number; short: number; skipped: number }) =>
+  listed([
+    ...(done > 0 ? [t('weeks-done', { n: done })] : []),
+    ...(short > 0 ? [t('weeks-short', { n: short })] : []),
+    ...(skipped > 0 ? [t('weeks-skipped', { n: skipped })] : []),
+  ])
+
+/** How far a team has moved away from its edition. */
+export const driftSaid = ({ moved, short }: { moved: number; short: unknown[] }) =>
+  listed([
+    ...(moved > 0 ? [t('evenings-blocks-moved', { n: moved })] : []),
+    ...(short.length > 0 ? [t('evenings-skills-short', { n: short.length })] : []),
+  ])
+
+/** The milestones that are still missing, three of them by name. */
+export const stillMissing = (names: string[]) =>
+  t('board-missing', { names: listed(names.slice(0, 3)), more: Math.max(0, names.length - 3) })
+
+export const kitSaid = ({ balls, goals, walls }: Schemas['Measures']['kit']) => [
+  ...(balls > 0 ? [t('desk-balls', { n: balls })] : []),
+  ...(goals > 0 ? [t('desk-goals', { n: goals })] : []),
+  ...(walls > 0 ? [t('desk-walls', { n: walls })] : []),
+]
+
+export const rolesSaid = ({ players, servers, defenders }: Schemas['Roles']) => [
+  ...(players > 0 ? [t('desk-players', { n: players })] : []),
+  ...(servers > 0 ? [t('desk-servers', { n: servers })] : []),
+  ...(defenders > 0 ? [t('desk-defenders', { n: defenders })] : []),
+]
+
+/** A fault of a drill: in a list with its place, else as a sentence. */
+export function faultSaid({ pointer, detail }: Schemas['InputError']): string {
+  const [, part = '', nth] = pointer.split('/')
+  if (!/\d/.test(pointer)) return detail.charAt(0).toUpperCase() + detail.slice(1)
+  const name = said(`desk-part-${part}`) ?? part
+  return nth !== undefined && /^\d+$/.test(nth)
+    ? t('desk-in-nth', { part: name, n: Number(nth) + 1, detail })
+    : t('desk-in-part', { part: name, detail })
+}
+
+/** What an entry is about that waits on this device. */
+export function waitingSaid(w: Waiting): string {
+  switch (w.kind) {
+    case 'outcome':
+      return t('outbox-of-block', { day: w.entry.day ?? '', outcome: t(`outcome-${w.entry.outcome}`) })
+    case 'trial':
+      return t('outbox-of-trial', { day: w.entry.taken_on, test: w.entry.test, value: w.entry.value })
+    case 'presence':
+      return w.entry.present
+        ? t('outbox-here', { day: w.entry.day })
+        : t('outbox-missing', { day: w.entry.day })
+    case 'note':
+      return t('outbox-says', { day: w.entry.day, says: w.entry.says })
+    case 'word':
+      return t('outbox-says', { day: w.entry.day, says: w.entry.reason })
+    case 'taken_back':
+      return t('outbox-takes-back')
+  }
+}

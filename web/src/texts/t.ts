@@ -1,0 +1,68 @@
+// Every text of the interface, from the catalogue of the reader's language: locales/<language>/*.ftl.
+import { FluentBundle, FluentResource } from '@fluent/bundle'
+import type { Messages } from './messages'
+
+type Value = string | number
+
+/** The catalogues; each is fetched when somebody reads its language. */
+const CATALOGUES = {
+  en: () => import('./catalogue/en'),
+  /** English with accents and longer by two fifths: whatever is cut off or not in a catalogue is seen. */
+  pseudo: () => import('./catalogue/en'),
+}
+export type Language = keyof typeof CATALOGUES
+
+const ACCENTED: Record<string, string> = {
+  a: 'á',
+  e: 'é',
+  i: 'í',
+  o: 'ö',
+  u: 'ü',
+  n: 'ñ',
+  c: 'ç',
+  A: 'Å',
+  E: 'É',
+}
+const pseudo = (text: string) =>
+  text.replace(/[aeiouncAE]/g, (letter) => ACCENTED[letter] ?? letter) +
+  '·'.repeat(Math.round(text.length * 0.4))
+
+let bundle = new FluentBundle('en')
+
+/** Reads the catalogue of a language; every text from now on is in it. */
+export async function speak(language: Language) {
+  const { catalogue } = await CATALOGUES[language]()
+  const next = new FluentBundle(localeOf(language), {
+    useIsolating: false,
+    transform: language === 'pseudo' ? pseudo : undefined,
+  })
+  for (const file of catalogue) next.addResource(new FluentResource(file))
+  bundle = next
+  document.documentElement.lang = language === 'pseudo' ? 'en' : language
+}
+
+/** The browser's own form of a language, as British English, for dates and numbers. */
+const localeOf = (language: Language) => {
+  const code = language === 'pseudo' ? 'en' : language
+  return navigator.languages.find((each) => each === code || each.startsWith(`${code}-`)) ?? code
+}
+
+/** How dates and numbers are written. */
+export const locale = () => bundle.locales[0] ?? 'en'
+
+function format(id: string, values?: Record<string, Value>): string | null {
+  const pattern = bundle.getMessage(id)?.value
+  // What is missing or unlike is found by `make check`; a screen is not broken for it.
+  return pattern == null ? null : bundle.formatPattern(pattern, values, [])
+}
+
+/** A text with its values. */
+export function t<Id extends keyof Messages>(
+  id: Id,
+  ...values: Messages[Id] extends null ? [] : [Messages[Id]]
+): string {
+  return format(id, values[0] ?? undefined) ?? id
+}
+
+/** The text of a name that is not known beforehand; nothing if there is none. */
+export const said = (id: string) => format(id)
