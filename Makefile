@@ -1,4 +1,5 @@
-.PHONY: demo test check shots bench scale queries client words schema fuzz web release tools-web tools-browser tools-queries
+.PHONY: demo test check shots bench scale queries client words schema fuzz web release
+.PHONY: tools-web tools-browser tools-queries
 
 # Everything that a machine with Rust and Node lacks is installed by the commands themselves.
 export SQLX_OFFLINE ?= true

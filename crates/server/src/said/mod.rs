@@ -96,8 +96,8 @@ fn said_at(said: &str) -> Result<Timestamp, Wrong> {
 }
 
 /// Sets when each of some entries counts as said: within what one device said by its own count, and by its clock only
-/// beside other devices. Without a sender, or where one entry has no count, the device's clock is taken at its word, but
-/// nothing is said in the future.
+/// beside other devices. Without a sender, or where one entry has no count, the device's clock is taken at its word,
+/// but nothing is said in the future.
 async fn set_times<'a>(
     state: &State,
     sender: Option<Sender>,
