@@ -31,9 +31,10 @@ queries: tools-queries
 client: web
 	scripts/client.sh
 
-# Renews the types of the interface's texts from the English catalogue.
+# Renews the types of the interface's texts and the glossary from the English catalogue.
 words: web/node_modules/.package-lock.json
 	node scripts/messages.mjs > web/src/texts/messages.ts
+	node scripts/glossary.mjs > docs/glossary.md
 
 # Renews the published schemas of the forms.
 schema:
@@ -53,6 +54,8 @@ check: tools-queries web
 	scripts/client.sh --check
 	node scripts/messages.mjs | diff -q - web/src/texts/messages.ts >/dev/null || \
 		{ echo "web/src/texts/messages.ts is stale: run make words" >&2; exit 1; }
+	node scripts/glossary.mjs | diff -q - docs/glossary.md >/dev/null || \
+		{ echo "docs/glossary.md is stale: run make words" >&2; exit 1; }
 	node scripts/texts.mjs
 	node scripts/lines.mjs
 	node scripts/circles.mjs

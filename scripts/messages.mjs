@@ -14,14 +14,23 @@ class Values extends Visitor {
 }
 
 const lines = []
+const glossary = []
+
+function add(name, pattern) {
+  const values = new Values()
+  values.visit(pattern)
+  const said = [...values.names].map((value) => `${value}: Value`)
+  lines.push(`  '${name}': ${said.length ? `{ ${said.join('; ')} }` : 'null'}`)
+}
+
 for (const file of readdirSync(folder).sort()) {
   for (const entry of new FluentParser().parse(readFileSync(new URL(file, folder), 'utf8')).body) {
     if (entry.type === 'Junk') throw new Error(`${file}: ${entry.annotations.map((a) => a.message)}: ${entry.content}`)
     if (entry.type !== 'Message') continue
-    const values = new Values()
-    values.visit(entry)
-    const said = [...values.names].map((name) => `${name}: Value`)
-    lines.push(`  '${entry.id.name}': ${said.length ? `{ ${said.join('; ')} }` : 'null'}`)
+    const { name } = entry.id
+    if (name.startsWith('glossary-')) glossary.push(name.slice('glossary-'.length))
+    add(name, entry.value)
+    for (const attribute of entry.attributes) add(`${name}.${attribute.id.name}`, attribute.value)
   }
 }
 process.stdout.write(`/** Every text with the values that it wants. Made from locales/en by \`make words\`. */
@@ -29,4 +38,9 @@ export interface Messages {
 ${lines.join('\n')}
 }
 type Value = string | number
+
+/** The words of the glossary, in its order. */
+export const GLOSSARY = [
+${glossary.map((word) => `  '${word}',`).join('\n')}
+] as const
 `)

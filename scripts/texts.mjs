@@ -56,7 +56,7 @@ const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclud
   encoding: 'utf8',
 })
 const sources = files.trim().split('\n').filter((file) => file !== 'web/src/texts/messages.ts')
-const used = new Set()
+const used = new Set([...english.keys()].filter((name) => name.startsWith('glossary-')))
 const made = []
 const call = /\b(?:t|said)\(\s*(?:'([^']+)'|`([^`]+)`)/g
 const choice = /'([a-z]+(?:-[\w]+)+)'/g

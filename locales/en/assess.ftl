@@ -10,7 +10,7 @@ board-milestones = Milestones
 board-player = Player
 board-other-foot = Other foot
 board-next-week = For week { $week }, from { $from }
-board-no-week = No evening lies ahead: groups go by all milestones of the band.
+board-no-week = There is no session ahead: groups are based on all milestones of the band.
 board-state-not_seen = not seen
 board-state-on_the_way = on the way
 board-state-met = met
@@ -19,15 +19,15 @@ board-state-slipped = slipped
 board-state-means-not_seen = no evidence yet
 board-state-means-on_the_way = some evidence
 board-state-means-met = the evidence is there
-board-state-means-kept = there again three weeks later
-board-state-means-slipped = was there, and the last two dates say otherwise
+board-state-means-kept = shown again three weeks later
+board-state-means-slipped = was there, but not on the last two dates
 board-since = since { $day }
 board-cell = { $player }, { $milestone }: { $state }
 board-group-move_on = Move on
 board-group-other_foot = Other foot
 board-group-consolidate = Consolidate
-board-group-means-move_on = Everything of this week is there: one up.
-board-group-means-other_foot = The strong foot is there, the other one is clearly behind.
+board-group-means-move_on = Has everything for this week: one up.
+board-group-means-other_foot = Has it with the strong foot; the other foot is clearly behind.
 board-group-means-consolidate = Stay with it until it is there.
 board-nobody = nobody
 board-nothing-seen = nothing seen yet
@@ -42,26 +42,26 @@ board-all-met = { $n ->
 board-behind = { $test }: other foot { $percent } behind
 board-feet = { $called ->
         [yes] { $test }: other foot { $percent } behind
-       *[other] { $test }: other foot { $percent } behind, within the noise of the test
+       *[other] { $test }: other foot { $percent } behind, within test error
     }
-board-sort = In the order of
-board-sorts-list = the squad list
+board-sort = Order
+board-sorts-list = squad list
 board-sorts-decide = what to decide next
 board-overridden = { $by } says so since { $day }:
 board-evidence = By the evidence alone: { $state }.
-board-say-otherwise = You see it differently?
-board-reason = Why? It is kept, with your name.
+board-say-otherwise = Do you see it differently?
+board-reason = Why? This is kept, with your name.
 board-verdict-met = Can do it
 board-verdict-not_yet = Not yet
 board-verdict-as_evidence = Back to the evidence
-board-reason-missing = Write a reason first, in a few words.
-board-passport = Passport
-board-passports = Print passports
+board-reason-missing = Please give a reason first, in a few words.
+board-passport = Progress sheet
+board-passports = Print progress sheets
 board-print = Print
-board-empty = No milestone has been set for this band yet.
+board-empty = There are no milestones for this band yet.
 
-passport-back = To the squad
-passport-lines = The four lines so far
+passport-back = Back to the squad
+passport-lines = The four strands so far
 passport-had = { $n } of { $of }
 passport-can-do = Can do
 passport-results = Results
@@ -69,22 +69,22 @@ passport-test = Test
 passport-last = Last
 passport-change = Change
 passport-real = a real change
-passport-noise = within the noise of the test
-passport-unknown = too few pairs to say
+passport-noise = within test error
+passport-unknown = too few pairs to tell
 passport-today = today: { $level }
-passport-near = near the line: { $level } with { $percent }
+passport-near = close to the line: { $level } with { $percent }
 passport-both-feet = Both feet
 passport-next = What comes next
 passport-ready = ready
 passport-missing = still: { $what }
-passport-unspoken = no milestone speaks of { $what }: your eye decides
+passport-unspoken = no milestone covers { $what }: your eye decides
 passport-note = For the guardians
-passport-data = What is kept
-passport-export = Everything that is kept, as a file
-passport-erase = Erase this player
-passport-erase-about = Erases { $name } with every result, for good. What remains of the team's evenings names nobody. Lines of note that you wrote yourself stay: look through them.
-passport-erase-sure = Write the name to go on
-passport-keep = Keep
+passport-data = Stored data
+passport-export = Download everything that is stored
+passport-erase = Delete this player
+passport-erase-about = Deletes { $name } and every result, permanently. What remains of the team’s sessions names nobody. Notes that you wrote yourself stay: please check them.
+passport-erase-sure = Type the name to confirm
+passport-keep = Cancel
 
 standards-tests = Tests
 standards-no-bands = no standard yet
@@ -95,15 +95,15 @@ standards-results = { $n ->
     }
 standards-no-results = No results within a year.
 standards-no-standard = No standard yet.
-standards-begin = Begin a standard for { $band }
+standards-begin = Set a standard for { $band }
 standards-from = since { $day }
 standards-handle = { $level } begins, { $band }
-standards-repeat = How well it repeats itself
+standards-repeat = Test reliability
 standards-typical-error = Typical error
-standards-smallest-real = Smallest real difference
-standards-bias = Second try against the first
-standards-variation = Of the mean
-standards-agreement = Agreement, ICC(2,1)
+standards-smallest-real = Smallest real change (MDC95)
+standards-bias = Second try compared with the first
+standards-variation = As a share of the mean
+standards-agreement = Agreement (ICC 2,1)
 standards-pairs = { $n ->
         [one] { $n } pair
        *[other] { $n } pairs
@@ -115,31 +115,31 @@ standards-quarter-1 = oldest
 standards-quarter-2 = 2nd
 standards-quarter-3 = 3rd
 standards-quarter-4 = youngest
-standards-quarter-about = Secure or better. Children born late in the year are judged against older ones.
-standards-suggestion = Where the results would put it
+standards-quarter-about = Secure or better. Children born late in the year are compared with older ones.
+standards-suggestion = What the results suggest
 standards-percentiles = Levels begin at these percentiles of the results
-standards-take = Take the suggestion
-standards-take-all = Take all suggestions
-standards-raw = own results say { $value } ({ $low } to { $high })
-standards-holds-from = Holds from
+standards-take = Use the suggestion
+standards-take-all = Use all suggestions
+standards-raw = own results give { $value } ({ $low } to { $high })
+standards-holds-from = Valid from
 standards-set = Set the standard
-standards-reset = Back to what holds
+standards-reset = Undo changes
 standards-set-done = Set for { $bands ->
         [one] { $bands } band
        *[other] { $bands } bands
-    }. Old results keep the level of their day.
-standards-milestones = Milestones that rest on it
+    }. Old results keep the level they had on their day.
+standards-milestones = Milestones based on it
 standards-no-milestones = None yet.
 standards-add-milestone = Add a milestone
 standards-since = since { $day }: { $thresholds }
-standards-drop-milestone = Take it out
-standards-making-title = A milestone for { $band }
+standards-drop-milestone = Remove it
+standards-making-title = New milestone for { $band }
 standards-making-value = At least this value
 standards-making-says = What a child can say
 standards-making-example = I can weave there and back with either foot
-standards-making-short = In a narrow table
-standards-making-stage = Stage that it shows
-standards-making-evidence = What meets it
+standards-making-short = Short name
+standards-making-stage = Stage it shows
+standards-making-evidence = Evidence
 standards-making-level = At least
 standards-making-feet = With
 standards-making-foot-both = both feet
@@ -149,86 +149,86 @@ standards-making-foot-other = the other foot
 standards-making-times = Dates
 standards-making-of-last = of the last
 standards-making-days = Days
-standards-making-keep = Keep it
-standards-write = Write a test
+standards-making-keep = Save
+standards-write = New test
 standards-change-test = Change the test
-standards-writing-fresh = A new test
+standards-writing-fresh = New test
 standards-writing-change = Change “{ $name }”
 standards-writing-name = Name
-standards-writing-short = In a narrow table
-standards-writing-skill = Skill that it shows
+standards-writing-short = Short name
+standards-writing-skill = Skill it shows
 standards-writing-choose-skill = choose…
-standards-writing-how = How it is taken, in one or two sentences
-standards-writing-how-example = Weave through six markers and back. A marker that is left out costs a second.
+standards-writing-how = Instructions, in one or two sentences
+standards-writing-how-example = Weave through six markers and back. A missed marker costs a second.
 standards-writing-recorded = What is recorded
-standards-writing-fixed = Results were taken with it, so what it records stays. To measure something else, write a new test.
+standards-writing-fixed = Results have been taken with this test, so what it records cannot change. To measure something else, create a new test.
 standards-writing-protocol = Protocol
-standards-writing-kind-count = how many in a time
+standards-writing-kind-count = how many in a given time
 standards-writing-kind-course = seconds for a course
 standards-writing-kind-streak = how many in a row
-standards-writing-kind-hits = hits of so many tries
-standards-writing-kind-bounces = bounces before control, the mean of some services
+standards-writing-kind-hits = hits out of a number of tries
+standards-writing-kind-bounces = bounces before control, averaged
 standards-writing-kind-distance = metres
-standards-writing-kind-points = points that a coach sees
+standards-writing-kind-points = points that a coach looks for
 standards-writing-seconds = Time, s
 standards-writing-penalty = A missed marker costs, s
-standards-writing-streak-cap = Nobody goes on beyond
+standards-writing-streak-cap = Stop at
 standards-writing-of = Tries
 standards-writing-services = Services
-standards-writing-bounce-cap = Most bounces that count
+standards-writing-bounce-cap = Bounces counted at most
 standards-writing-better = Better is
 standards-writing-betters-higher = farther
 standards-writing-betters-lower = nearer
-standards-writing-points = Points, one a line
+standards-writing-points = Points, one per line
 standards-writing-points-example = knees are bent
     ball stays within a step
     looks up before the turn
-standards-writing-points-fixed = Their number stays at { $n }; their words may change.
-standards-writing-per-side = each foot on its own
-standards-writing-trials = Trials a day
+standards-writing-points-fixed = There are still { $n } points; you may change the wording.
+standards-writing-per-side = each foot separately
+standards-writing-trials = Tries per day
 standards-writing-summary = What counts
 standards-writing-summaries-best = the best
 standards-writing-summaries-mean = the mean
-standards-writing-summaries-median = the middle
+standards-writing-summaries-median = the median
 standards-writing-rest = Rest between, s
-standards-writing-least = Least
-standards-writing-most = Most
-standards-writing-layout = Markers to lay out, as on the drill desk (may stay empty)
+standards-writing-least = Lowest
+standards-writing-most = Highest
+standards-writing-layout = Markers to set out, as on the drill desk (optional)
 standards-writing-layout-example = mark A red
     player P
     ball
     walk 3
     mark B blue
     path dribble A -> B -> A
-standards-writing-keep = Keep the test
-standards-writing-drop = Take it out
+standards-writing-keep = Save the test
+standards-writing-drop = Remove the test
 standards-keys = Arrow keys move a threshold by one step, with Shift by ten.
 standards-history = Earlier standards
 
-gates-about = Timing gates join this evening over the network and bring the times in.
-gates-open = Let gates join
-gates-there = The gates are there.
-gates-away = Give the gates this address:
+gates-about = Timing gates connect to this test over the network and send in the times.
+gates-open = Let gates connect
+gates-there = The gates are connected.
+gates-away = Enter this address in the gates:
 gates-waiting = No run yet.
-gates-running = on the way…
+gates-running = running…
 gates-entered = entered
-gates-doubtful = Doubtful, run again
-gates-doubt-line_missing = a line of the gates is missing
+gates-doubtful = Doubtful, please run again
+gates-doubt-line_missing = a message from the gates is missing
 gates-doubt-no_start = no start
 gates-doubt-no_stop = no stop
 gates-doubt-started_twice = started twice
-gates-doubt-said_twice = two different lines with one number
+gates-doubt-said_twice = two different messages with one number
 gates-doubt-clock_went_back = the stop is not after the start
-gates-doubt-out_of_range = the time cannot be true
+gates-doubt-out_of_range = the time cannot be right
 
 squad-title = { $n ->
         [one] { $n } player
        *[other] { $n } players
     }
-squad-none = Your squad is empty. Load a list from a spreadsheet or a CSV file: name, birth month, strong foot.
-squad-load = Load a list
-squad-export = The list to keep:
-squad-point = Which column of your list is which?
+squad-none = Your squad is empty. Import players from a spreadsheet or a CSV file: name, birth month, strong foot.
+squad-load = Import players
+squad-export = Download the list:
+squad-point = Which column is which?
 squad-column = column { $n }
 squad-column-of-name = Name
 squad-column-of-birth_month = Birth month
@@ -236,7 +236,7 @@ squad-column-of-strong_foot = Strong foot
 squad-choose-column = choose a column
 squad-columns = name, birth month, strong foot
 squad-example = See an example file
-squad-nothing-yet = Nothing has been written yet.
+squad-nothing-yet = Nothing has been saved yet.
 squad-line = line { $n }
 squad-ready = { $n ->
         [one] { $n } player
@@ -262,13 +262,13 @@ squad-strong = { $side } foot
 squad-born = born
 squad-no-results = no results yet
 squad-choose = Choose a file
-squad-large = This file is too large for a squad list: at most 200 kB.
+squad-large = This file is too large for a squad list: 200 kB at most.
 
 test-title = Test
-test-no-squad = First load your squad, then test it.
-test-to-squad = To the squad
+test-no-squad = Import your squad first, then test it.
+test-to-squad = Go to the squad
 test-round = Round { $n }
-test-before = before: { $value }
+test-before = last: { $value }
 test-enter = Enter
 test-entry = { $side ->
         [left] { $player }, left foot, round { $round }
@@ -279,11 +279,11 @@ test-delete = Delete digit
 test-out-of-range = Between { $least } and { $most }.
 test-whole = A whole number.
 test-finer = To { NUMBER($step, maximumFractionDigits: 2) }.
-test-sure = Far from the last one, { $before }. Sure? Enter again keeps it.
+test-sure = Far from the last result, { $before }. Are you sure? Press Enter again to keep it.
 test-rest = { $seconds } s rest between tries
 test-services = all bounces of { $n } services together
 test-mean = { $value } each
-test-tools = Enter by
+test-tools = Enter with
 test-tool-keys = Keys
 test-tool-stopwatch = Stopwatch
 test-tool-tapper = Tapper
@@ -298,44 +298,44 @@ test-missed = { $seconds ->
        *[other] Missed marker (M): +{ $seconds } s
     }
 test-tap = Tap (space)
-test-over = Time is over
+test-over = Time is up
 test-one-less = −1
 test-clock = Start the clock
 test-hit = Hit (space)
 test-miss = Miss (X)
-test-tick-back = One back
-test-ticked = { $hits } hits of { $tries } tries, { $of } in all
+test-tick-back = Undo
+test-ticked = { $hits } hits in { $tries } tries, { $of } in total
 test-mark-0 = not seen
 test-mark-1 = partly
 test-mark-2 = seen
 test-mark-short-0 = no
 test-mark-short-1 = ½
 test-mark-short-2 = yes
-test-on = Results of
-test-on-paper = read back from paper
-test-paper = Paper sheet
+test-on = Results from
+test-on-paper = entered from paper
+test-paper = Print sheet
 test-lists = Results as a list
-test-read-list = Read a list in
-test-list-columns = player, test, side, day, value: one line for each try
+test-read-list = Import a list
+test-list-columns = player, test, side, day, value: one line per try
 test-will-read = { $n ->
         [one] { $n } line
        *[other] { $n } lines
-    } can be read in
+    } can be imported
 test-faulty-lines = { $n ->
         [one] { $n } line
        *[other] { $n } lines
     } cannot
-test-read-in = Read { $n ->
+test-read-in = Import { $n ->
         [one] { $n } line
        *[other] { $n } lines
-    } in
+    }
 test-was-read = { $n ->
         [one] { $n } line
        *[other] { $n } lines
-    } read in.
+    } imported.
 test-complete = All entered.
 test-back = All tests
-test-no-standard = No standard holds today: results are kept, levels come later.
+test-no-standard = There is no standard for today: results are kept, levels come later.
 test-left = L
 test-right = R
 
@@ -345,8 +345,8 @@ levels-band = Band
 levels-view = Show
 levels-views-milestones = Milestones
 levels-views-tests = Tests
-levels-about-milestones = How many have each milestone: met or kept, by the evidence and the word of their coach. The line says how sure the share is.
-levels-about-tests = Players by level, from each player’s latest result under the standard of its day.
+levels-about-milestones = How many players have each milestone, by the evidence and the word of their coach. The line shows how certain the share is.
+levels-about-tests = Players by level, from each player’s latest result under the standard of that day.
 levels-milestones = Clubs and milestones
 levels-all-clubs = All clubs
 levels-have = { $n } of { $of }

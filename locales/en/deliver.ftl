@@ -1,4 +1,4 @@
-### Evenings: planned, run, logged, printed, and practice at home.
+### Sessions: planned, run, logged, printed, and home practice.
 
 evening-kit = Bring
 evening-markers = { $colour ->
@@ -12,28 +12,28 @@ evening-markers = { $colour ->
         }
     }
 evening-no-kit = balls only
-evening-unused = { $n } min are not planned for
-evening-lay-out = { $n } min lay out
+evening-unused = { $n } min unplanned
+evening-lay-out = { $n } min to set up
 evening-bouts = { $rest ->
         [0] { $n } × { NUMBER($work, maximumFractionDigits: 0) } s work
        *[other] { $n } × { NUMBER($work, maximumFractionDigits: 0) } s work, { NUMBER($rest, maximumFractionDigits: 0) } s rest
     }
-evening-touches = { $strong } touches strong foot, { $other } other
-evening-waiting = waits { $share }
-evening-assumption = Touches rest on an assumed cadence until somebody counts.
-evening-points = Look for
-evening-faults = What goes wrong
-evening-cautions = Take care
+evening-touches = { $strong } touches with the strong foot, { $other } with the other
+evening-waiting = { $share } standing
+evening-assumption = Touches are based on an assumed rate until somebody counts.
+evening-points = Coaching points
+evening-faults = Common faults
+evening-cautions = Safety
 evening-caution-tail = Your association’s rules and qualified people come first.
 evening-in-game = In a game
 evening-beside = Those who move on
 
 tonight-next = Next: { $day }
-tonight-none = No evening is planned yet. As soon as the director publishes an edition, it stands here.
-tonight-start = Start clock
+tonight-none = No session is planned yet. It appears here as soon as the director publishes an edition.
+tonight-start = Start the clock
 tonight-pause = Pause
-tonight-go-on = Go on
-tonight-again = From the start
+tonight-go-on = Continue
+tonight-again = Restart
 tonight-phase-explain = explain
 tonight-phase-work = work
 tonight-phase-rest = rest
@@ -48,101 +48,101 @@ tonight-bout = { $n ->
 tonight-more = More
 tonight-less = Less
 tonight-block = Block { $n } of { $of }
-tonight-what-became = What became of it?
-tonight-all-said = The evening is noted. Thank you.
-tonight-lay = Lay out first: { $n } min
+tonight-what-became = How did it go?
+tonight-all-said = The session is logged. Thank you.
+tonight-lay = Set up first: { $n } min
 tonight-edition = edition { $n }
-tonight-to-tonight = To tonight
+tonight-to-tonight = Go to today
 tonight-sound = Sound on
 tonight-silent = Sound off
-tonight-rungs = One up, one down
+tonight-rungs = Easier or harder
 
 ran-one_down = One down
 ran-one_up = One up
 
-stations-title = Who with whom
-stations-how = How are they put together?
+stations-title = Groups
+stations-how = How are they grouped?
 stations-mixed = mixed
-stations-like_with_like = like with like
-stations-again = Another split
+stations-like_with_like = by level
+stations-again = Shuffle
 stations-station = Station { $n }
-stations-taps = Two taps on two names:
-stations-tap-swap = change places
+stations-taps = Tap two names:
+stations-tap-swap = swap
 stations-tap-apart = keep apart
 stations-tap-together = keep together
-stations-first-swap = Tap two names, and they change places in this block.
+stations-first-swap = Tap two names, and they swap places in this block.
 stations-first-apart = Tap two names, and they are kept apart from now on.
 stations-first-together = Tap two names, and they stay together from now on.
-stations-second-swap = Who changes places with { $name }?
+stations-second-swap = Who swaps with { $name }?
 stations-second-apart = Who is kept apart from { $name }?
 stations-second-together = Who stays with { $name }?
 stations-wish = { $together ->
         [yes] { $one } and { $other } stay together.
        *[other] { $one } and { $other } are kept apart.
     }
-stations-broken = Not possible in this split.
-stations-drop = Forget the wish about { $one } and { $other }
-stations-nobody-said = For the whole squad: say in the log who is missing, and the stations are filled with those who are here.
+stations-broken = Not possible with these groups.
+stations-drop = Forget this about { $one } and { $other }
+stations-nobody-said = These are groups of the whole squad: mark in the log who is missing, and the groups are made of those who are here.
 
 log-title = Log
 log-here = Who is here?
-log-tap = Tap who is missing
+log-tap = Tap anyone who is missing
 log-count = { $here } of { $all } here
 log-everyone = Everyone is here
 log-is-missing = { $name } is missing
 log-blocks = How did it go?
-log-nothing = nothing said yet
+log-nothing = nothing logged yet
 log-minutes = Minutes of { $planned }
-log-came-off = Of ten tries came off
-log-note = A line for next time
-log-note-about = About the practice. Nothing about a child’s health or home.
-log-note-gone = took the line away
-log-history = Who said what
+log-came-off = Success, out of ten
+log-note = A note for next time
+log-note-about = About the session only. Nothing about a child’s health or home.
+log-note-gone = deleted the note
+log-history = Who logged what
 log-somebody = a player
 log-player = { $present ->
         [yes] { $name } was here after all
        *[other] { $name } was missing after all
     }
-log-tenths = { $n } of ten
+log-tenths = { $n } out of ten
 log-block = { $success ->
         [none] { $title }: { $outcome }
        *[other] { $title }: { $outcome }, { $success } of ten
     }
 
-upset-open = The evening falls out or is short
-upset-title = { $day } falls out or is short
-upset-kinds-out = It falls out
-upset-kinds-short = It is short
-upset-kind = What happened
-upset-left = Minutes that are left
-upset-how = How do you go on?
+upset-open = Cancel or shorten this session
+upset-title = { $day }: cancelled or cut short
+upset-kinds-out = Cancelled
+upset-kinds-short = Cut short
+upset-kind = What happened?
+upset-left = Minutes left
+upset-how = How do you want to continue?
 upset-remedy-shift = Shift
 upset-remedy-squeeze = Squeeze
 upset-remedy-skip = Skip
-upset-means-shift = Everything later moves by one evening; the last one falls off.
-upset-means-squeeze = What later evenings wait for is placed into the next ones; what only keeps gives way.
-upset-means-skip = What fell out is left out.
+upset-means-shift = Everything later moves by one session; the last one is dropped.
+upset-means-squeeze = What later sessions build on is fitted into the next ones; maintenance gives way.
+upset-means-skip = What was planned is left out.
 upset-score = Score { $points }, lower is better
 upset-moved = { $n ->
         [0] No block moves
-        [one] { $n } block leaves its evening
-       *[other] { $n } blocks leave their evening
+        [one] { $n } block changes its session
+       *[other] { $n } blocks change their session
     }
-upset-enough = Nothing falls short
-upset-short = Falls short: { $what }
+upset-enough = Every goal still gets its exposures
+upset-short = Too little of: { $what }
 upset-sound = No rule is broken
 upset-breaks = { $n ->
         [one] Breaks { $n } rule later
        *[other] Breaks { $n } rules later
     }
-upset-go = Go on like this
-upset-fell-out = This evening fell out.
+upset-go = Continue like this
+upset-fell-out = This session was cancelled.
 
-own-open = Our days and hall
-own-open-theirs = Days and hall of this team
-own-title = What this team has of its own
-own-about = Everything else is as in the edition. Where the plan no longer fits, the evenings to come are planned anew, near what they had.
-own-days-fixed = An evening has a log already or fell out, so the days stay as they are.
+own-open = Our days and ground
+own-open-theirs = Days and ground of this team
+own-title = What is different for this team
+own-about = Everything else follows the edition. Where the plan no longer fits, the sessions ahead are planned again, as close to the edition as possible.
+own-days-fixed = A session has a log already or was cancelled, so the days can no longer change.
 own-as-edition = As in the edition
 own-fitting = Fitting…
 
@@ -153,16 +153,16 @@ weeks-planned = { $n ->
     }
 weeks-today = today
 weeks-no-log = no log
-weeks-fell-out = fell out
-weeks-shortened = { $left } min were left
-weeks-gone-on-shift = everything later moved by one evening
-weeks-gone-on-squeeze = what is needed was placed into the next evenings
+weeks-fell-out = cancelled
+weeks-shortened = cut to { $left } min
+weeks-gone-on-shift = everything later moved by one session
+weeks-gone-on-squeeze = what is needed was fitted into the next sessions
 weeks-gone-on-skip = left out
-weeks-back = Take back: { $what }
+weeks-back = Undo: { $what }
 
-evenings-title = Evenings
-evenings-about = Planned against delivered, in minutes.
-evenings-none = No edition of this curriculum has been published. Publish one on the Plan.
+evenings-title = Sessions
+evenings-about = Planned and delivered, in minutes.
+evenings-none = No edition of this curriculum has been published. Publish one on the Plan page.
 evenings-delivered = delivered
 evenings-planned = planned
 evenings-logs-missing = { $n ->
@@ -173,31 +173,31 @@ evenings-week = Week
 evenings-cell = { $team }, week { $week }: { $delivered } of { $planned } min
 evenings-share = so far
 evenings-cancelled = { $n ->
-        [one] { $n } evening
-       *[other] { $n } evenings
-    } fell out
-evenings-short = Falls short of the edition
+        [one] { $n } session
+       *[other] { $n } sessions
+    } cancelled
+evenings-short = Too little compared with the edition
 evenings-choose = Choose a week to see its strands and its log.
 
-home-title = Practice at home
-home-how = Ten minutes with a ball. Start the clock, and do what the points say.
-home-feet = Do it with one foot, then as often with the other.
-home-grown-up = A grown-up knows where you practise.
-home-nothing = No practice at home fits this week. It comes with the next evenings.
+home-title = Home practice
+home-how = Ten minutes with a ball. Start the clock and follow the points.
+home-feet = Do it with one foot, then just as often with the other.
+home-grown-up = A grown-up knows where you are practising.
+home-nothing = There is no home practice this week. It comes with the next sessions.
 home-gone = This page has moved
 home-ask-coach = Ask your coach for the new address.
-home-floor = Floor: { NUMBER($width, maximumFractionDigits: 1) } × { NUMBER($depth, maximumFractionDigits: 1) } m, clear and dry.
-home-instead = No { $kit }? Take { $instead }.
+home-floor = Space: { NUMBER($width, maximumFractionDigits: 1) } × { NUMBER($depth, maximumFractionDigits: 1) } m, clear and dry.
+home-instead = Without { $kit }: use { $instead }.
 home-challenge = Challenge of the week: how many clean ones in { $seconds } s? Write down your best.
-home-paper = Cards on paper
+home-paper = Print cards
 home-code = Code to scan
 home-hand-out = Players scan the code or open the address. The page asks for no name and shows none.
-home-renew = Make a new address, the old one stops
-home-came = What came back
-home-came-about = { $drill }: the best in { $seconds } s, as the players say. It shows that they practised; it never counts for a level.
+home-renew = Create a new address and stop the old one
+home-came = Results from home
+home-came-about = { $drill }: best in { $seconds } s, reported by the players. It shows that they practised; it never counts towards a level.
 home-self-reported = self-reported
 home-best-of = Best of { $name }, self-reported
-home-begin-with = begin with the { $side } foot
+home-begin-with = start with the { $side } foot
 home-scores = My scores
 
 print-session = Session card
@@ -205,33 +205,33 @@ print-week = { $club }, { $from } to { $to }
 print-week-of = Print this week
 print-go = Print
 print-back = Back
-print-no-evening = No team of this club trains in these seven days.
+print-no-evening = No team in this club trains in these seven days.
 print-from = { $start }–{ $end }
 print-for-next-time = For next time:
-print-card = On paper
+print-card = Print
 
-carried-yes = This phone has what your next evenings need, also without network.
-carried-not-yet = Still fetching your next evenings. Without network they may be missing.
-carried-cannot = This browser stores nothing here: without network your evenings are missing.
+carried-yes = Your next sessions are saved on this phone and work offline.
+carried-not-yet = Still saving your next sessions. Without a connection they may be missing.
+carried-cannot = This browser cannot save anything: without a connection your sessions are missing.
 
 outbox-waiting = { $n } not sent yet
-outbox-others = { $n } of another coach wait here
-outbox-refused = The server did not take this:
-outbox-unkept = This browser stores nothing here (a private window, or a full disk). What you enter is lost if you close the page before it is sent.
+outbox-others = { $n } from another coach waiting here
+outbox-refused = The server did not accept:
+outbox-unkept = This browser cannot save anything (a private window, or a full disk). What you enter is lost if you close the page before it is sent.
 outbox-sign-in = { $n ->
         [one] One entry waits on this device. It is sent when whoever entered it signs in.
        *[other] { $n } entries wait on this device. They are sent when whoever entered them signs in.
     }
 outbox-again = Try again
-outbox-seen = I have noted it, take it away
+outbox-seen = I have noted it, remove it
 
-evening-stations-alone = everybody for themselves
+evening-stations-alone = individually
 evening-stations-of = { $stations } players
 evening-floor-spot = on the spot
 evening-floor-line = one station { NUMBER($length, maximumFractionDigits: 1) } m ({ NUMBER($paces, maximumFractionDigits: 1) } paces) long
 evening-floor-area = one station { NUMBER($w, maximumFractionDigits: 1) } × { NUMBER($d, maximumFractionDigits: 1) } m ({ NUMBER($width, maximumFractionDigits: 1) } × { NUMBER($depth, maximumFractionDigits: 1) } paces)
 weeks-done = { $n } done
-weeks-short = { $n } short
+weeks-short = { $n } cut short
 weeks-skipped = { $n } skipped
 evenings-blocks-moved = { $n ->
         [one] { $n } block moved
@@ -246,4 +246,4 @@ outbox-of-trial = { $day } { $test } { $value }
 outbox-here = { $day } here
 outbox-missing = { $day } missing
 outbox-says = { $day } “{ $says }”
-outbox-takes-back = taking back a trial
+outbox-takes-back = deleted result

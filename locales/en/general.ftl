@@ -2,9 +2,9 @@
 
 loading = One moment…
 
-no-network = Jogo cannot be reached just now. What you enter stays on this device and is sent later.
+no-network = Jogo is out of reach right now. What you enter is kept on this device and sent later.
 
-fallen = This screen has stumbled. What you entered is kept. Load it again.
+fallen = This screen has crashed. What you entered is kept. Please load it again.
 
 no-level = no level yet
 
@@ -18,30 +18,31 @@ retry = Try again
 
 minutes = { $n } min
 
-floor-of = Floor drawing: { $title }
+floor-of = Drawing: { $title }
 
 legend-title = How to read this
-legend-strands = A strand is a line
-legend-stages = A stage is a filling
+legend-strands = A strand is a line pattern
+legend-stages = A stage is a fill
 legend-levels = A level is a height
 legend-states = A milestone is a ring
+legend-words = Words
 legend-keys = Keys
 legend-open = How to read this (?)
 legend-keys-page = this page
-legend-keys-sideways = on the plan the evening before, after; on the map what is needed, what is opened
-legend-keys-lines = on the plan the line above, below; neighbours on the map
-legend-keys-more = a minute more, less; one up, one down on the drill desk; the map larger, smaller
-legend-keys-stage = the block a stage up, down
-legend-keys-block = lock, take out, show the skill here
-legend-keys-move = move the block to the evening before, after
+legend-keys-sideways = on the plan: previous or next session; on the map: what it needs, what it opens
+legend-keys-lines = on the plan: previous or next line; on the map: neighbours
+legend-keys-more = a minute more or less; one up or one down on the drill desk; zoom the map
+legend-keys-stage = one stage up or down for the block
+legend-keys-block = lock the block, remove it, show the skill here
+legend-keys-move = move the block to the previous or next session
 legend-keys-open = open the block
-legend-keys-solve = solve: mend the plan around what is locked
+legend-keys-solve = solve: repair the plan around what is locked
 legend-keys-publish = publish
-legend-keys-undo = undo the last change of a plan, a drill or the map
-legend-keys-search = to the words of the library
-legend-keys-save = save a drill
+legend-keys-undo = undo the last change to a plan, a drill or the map
+legend-keys-search = search the library
+legend-keys-save = save the drill
 
-look-title = Look
+look-title = Appearance
 look-light = Light
 look-dark = Dark
 look-pitch = Pitch: large, black on white
@@ -50,7 +51,7 @@ sign-out = Sign out
 
 done = Done
 
-link-address = Address to hand on
+link-address = Address to share
 link-copy = Copy
 link-copied = Copied
 
@@ -58,12 +59,12 @@ places-clubs = Clubs
 places-drills = Drills
 places-progressions = Progressions
 places-plan = Plan
-places-evenings = Evenings
+places-sessions = Sessions
 places-levels = Levels
 places-standards = Standards
-places-tonight = Tonight
+places-today = Today
 places-test = Test
 places-squad = Squad
 places-weeks = Weeks
 
-new-version = A new version is here: load it
+new-version = A new version is ready: load it

@@ -9,11 +9,11 @@ progressions-count = { $skills ->
         [one] { $findings } finding
        *[other] { $findings } findings
     }
-progressions-inspector = The chosen skill
-progressions-choose = Choose a skill: what it rests on and what it opens lights up. Arrows go right to what it opens, left to what it needs, up and down to its neighbours. Shift and a press on another skill make that one need this one.
+progressions-inspector = Selected skill
+progressions-choose = Choose a skill to highlight what it needs and what it opens. Arrow keys: right to what it opens, left to what it needs, up and down to its neighbours. Shift and a click on another skill makes that one need this one.
 progressions-plate = { $name }, { $band }, { $strand }
 progressions-since = Changes since
-progressions-no-since = do not compare
+progressions-no-since = no comparison
 progressions-beginning = the beginning
 progressions-same = Nothing has changed since then.
 progressions-larger = Larger
@@ -35,12 +35,12 @@ progressions-opens = { $n ->
        *[other] Opens { $n } skills
     }
 progressions-stage-of = Stage of { $name } that is needed
-progressions-drop = Take { $name } out
+progressions-drop = Remove { $name }
 progressions-part = a part of it
 progressions-helps = helps
 progressions-at = asks for { $stage }
-progressions-connect = Needs another skill
-progressions-gate = Gate: what shows that a player is ready
+progressions-connect = Add a need
+progressions-gate = Gate: how a player shows that they are ready
 progressions-gate-kind = Shown by
 progressions-no-gate = no gate
 progressions-milestone = a milestone
@@ -58,7 +58,7 @@ progressions-cost = At least { $exposures ->
     }, { $sessions ->
         [one] { $sessions } session
        *[other] { $sessions } sessions
-    } one after the other, { $weeks ->
+    } in a row, { $weeks ->
         [one] { $weeks } week
        *[other] { $weeks } weeks
     }.
@@ -68,8 +68,8 @@ progressions-drills = { $n ->
        *[other] { $n } drills
     }
 progressions-reshape = Join and split
-progressions-join = Join it with another skill into a chain
-progressions-split = Split it into parts, one a line
+progressions-join = Join with another skill into a chain
+progressions-split = Split into parts, one per line
 progressions-split-hint = tap, stop
     step over
 progressions-split-now = { $n ->
@@ -77,9 +77,9 @@ progressions-split-now = { $n ->
         [one] Split
        *[other] Split into { $n } parts
     }
-progressions-mend-drop_need = Take the need out
+progressions-mend-drop_need = Remove the need
 progressions-mend-move_band = Start the need earlier
-progressions-mend-drop_gate = Take the gate away
+progressions-mend-drop_gate = Remove the gate
 
 bands-title = Bands
 bands-about = Every number is an assumption until you say where it comes from.
@@ -94,12 +94,12 @@ bands-rows-session_min = Session
 bands-rows-new_skills_per_week = New skills
 bands-rows-longest_bout_s = Longest bout
 bands-rows-longest_block_min = Longest block
-bands-rows-explaining_s = Explaining
+bands-rows-explaining_s = Explanation
 bands-units-ball_size = size 1 to 5
 bands-units-session_min = technical minutes
-bands-units-new_skills_per_week = met for the first time in a week
+bands-units-new_skills_per_week = first met in a week
 bands-units-longest_bout_s = seconds of work without a break
-bands-units-longest_block_min = minutes of one variant
+bands-units-longest_block_min = minutes with one variant
 bands-units-explaining_s = seconds to explain and show
 bands-speeds = Speeds
 bands-speeds-note = metres per second along a path; assumptions
@@ -119,5 +119,5 @@ bands-rule-text = The association’s rule you rely on
 bands-heading-enter = Enter the association’s rule
 bands-heading-stop = Switch headers off
 bands-points = Points of the levers
-bands-points-note = What each setting adds to a drill’s difficulty. First values are assumptions.
+bands-points-note = What each setting adds to a drill’s difficulty. The first values are assumptions.
 bands-points-of = Points of { $lever }, { $setting }

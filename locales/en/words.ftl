@@ -11,17 +11,17 @@ stage-scan = Scan
 stage-contest = Contest
 stage-means-form = correct and slow, on the spot
 stage-means-flow = in rhythm, at speed, on the move
-stage-means-scan = eyes up, answering a cue
-stage-means-contest = against someone
+stage-means-scan = eyes up, reacting to a cue
+stage-means-contest = against an opponent
 
 level-starting = Starting
 level-building = Building
 level-secure = Secure
 level-stretching = Stretching
-level-means-starting = begins with it
+level-means-starting = just beginning
 level-means-building = has parts of it
 level-means-secure = has it
-level-means-stretching = has more than the band asks for
+level-means-stretching = has more than this band asks for
 
 side-left = left
 side-right = right
@@ -30,7 +30,7 @@ foot-strong = strong foot
 foot-other = other foot
 
 outcome-done = Done
-outcome-short = Short
+outcome-short = Cut short
 outcome-skipped = Skipped
 
 role-director = technical director

@@ -101,9 +101,16 @@ export function App() {
   )
 }
 
+/** Where an address of an earlier version leads today. */
+const movedTo = (pathname: string) =>
+  pathname
+    .replace(/^\/tonight(?=\/|$)/, '/today')
+    .replace(/^\/evenings(?=\/|$)/, '/sessions')
+    .replace(/^\/print\/passports(?=\/|$)/, '/print/progress')
+
 function Pages({ look }: { look: Look }) {
   const session = useSession()
-  const { pathname } = useLocation()
+  const { pathname, search } = useLocation()
   // These pages ask nobody who they are.
   if (/^\/(join|home)\//.test(pathname)) {
     return (
@@ -113,6 +120,8 @@ function Pages({ look }: { look: Look }) {
       </Routes>
     )
   }
+  const today = movedTo(pathname)
+  if (today !== pathname) return <Navigate to={today + search} replace />
   if (session.isPending) return <Loading />
   if (session.isError && session.data === undefined) return <ErrorNote error={session.error} />
   if (!session.data) return <SignIn />
@@ -121,7 +130,7 @@ function Pages({ look }: { look: Look }) {
       <Route path="/print/session/:team/:edition/:session" element={<PrintSession />} />
       <Route path="/print/week/:club/:day" element={<PrintWeek />} />
       <Route path="/print/home/:team" element={<PrintHome />} />
-      <Route path="/print/passports/:team" element={<PrintPassports />} />
+      <Route path="/print/progress/:team" element={<PrintPassports />} />
       <Route path="/print/test/:team/:test" element={<PrintTest />} />
     </>
   )
@@ -145,7 +154,7 @@ function Pages({ look }: { look: Look }) {
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/plan/new" element={<NewCurriculum />} />
           <Route path="/plan/:id" element={<PlanPage />} />
-          <Route path="/evenings" element={<EveningsPage />} />
+          <Route path="/sessions" element={<EveningsPage />} />
           <Route path="/levels" element={<LevelsPage />} />
           <Route path="/clubs" element={<ClubsPage editable />} />
           {squads}
@@ -163,8 +172,8 @@ function Pages({ look }: { look: Look }) {
   )
   const coaching = (
     <Route element={<CoachFrame session={session.data} look={look} />}>
-      <Route path="/tonight" element={<TonightPage />} />
-      <Route path="/tonight/:edition/:session" element={<TonightPage />} />
+      <Route path="/today" element={<TonightPage />} />
+      <Route path="/today/:edition/:session" element={<TonightPage />} />
       <Route path="/test" element={<TestPage />} />
       <Route path="/test/:test" element={<TestEvening />} />
       <Route path="/squad" element={<SquadPage />} />
@@ -180,11 +189,11 @@ function Pages({ look }: { look: Look }) {
         {onPaper}
         <Route element={<DirectorFrame session={session.data} look={look} />}>
           {drills}
-          <Route path="/evenings" element={<EveningsPage />} />
+          <Route path="/sessions" element={<EveningsPage />} />
           <Route path="/levels" element={<LevelsPage />} />
           <Route path="/clubs" element={<ClubsPage editable={false} />} />
           {squads}
-          <Route path="*" element={<Navigate to="/evenings" replace />} />
+          <Route path="*" element={<Navigate to="/sessions" replace />} />
         </Route>
         {coaching}
       </Routes>
@@ -194,7 +203,7 @@ function Pages({ look }: { look: Look }) {
     <Routes>
       {onPaper}
       {coaching}
-      <Route path="*" element={<Navigate to="/tonight" replace />} />
+      <Route path="*" element={<Navigate to="/today" replace />} />
     </Routes>
   )
 }

@@ -107,7 +107,7 @@ fn what_a_player_is_ready_for_comes_first() {
 #[rstest]
 #[case::nothing_yet(
     MilestoneState::NotSeen,
-    &["Una has begun. What Una can do stands here after the first test evening."],
+    &["Una has begun. What Una can do is shown here after the first test."],
 )]
 #[case::has_it(
     MilestoneState::Kept,

@@ -84,7 +84,6 @@ export interface Messages {
   'standards-begin': { band: Value }
   'standards-from': { day: Value }
   'standards-handle': { level: Value; band: Value }
-  'standards-too-few': { pairs: Value }
   'standards-repeat': null
   'standards-typical-error': null
   'standards-smallest-real': null
@@ -205,7 +204,6 @@ export interface Messages {
   'squad-choose-column': null
   'squad-columns': null
   'squad-example': null
-  'squad-check': null
   'squad-nothing-yet': null
   'squad-line': { n: Value }
   'squad-ready': { n: Value }
@@ -289,11 +287,8 @@ export interface Messages {
   'levels-players': { n: Value }
   'levels-secure': null
   'levels-club': null
-  'levels-foot': null
-  'levels-both': null
   'levels-counts': { level: Value; n: Value }
   'levels-few': null
-  'evening-title': { day: Value }
   'evening-kit': null
   'evening-markers': { colour: Value; n: Value; name: Value }
   'evening-no-kit': null
@@ -308,10 +303,8 @@ export interface Messages {
   'evening-cautions': null
   'evening-caution-tail': null
   'evening-in-game': null
-  'evening-layout-text': null
   'evening-beside': null
   'tonight-next': { day: Value }
-  'tonight-past': { day: Value }
   'tonight-none': null
   'tonight-start': null
   'tonight-pause': null
@@ -393,7 +386,6 @@ export interface Messages {
   'upset-sound': null
   'upset-breaks': { n: Value }
   'upset-go': null
-  'upset-looking': null
   'upset-fell-out': null
   'own-open': null
   'own-open-theirs': null
@@ -402,7 +394,6 @@ export interface Messages {
   'own-days-fixed': null
   'own-as-edition': null
   'own-fitting': null
-  'weeks-title': null
   'weeks-none': null
   'weeks-planned': { n: Value }
   'weeks-today': null
@@ -421,7 +412,6 @@ export interface Messages {
   'evenings-logs-missing': { n: Value }
   'evenings-week': null
   'evenings-cell': { team: Value; week: Value; delivered: Value; planned: Value }
-  'evenings-team': null
   'evenings-share': null
   'evenings-cancelled': { n: Value }
   'evenings-short': null
@@ -757,6 +747,7 @@ export interface Messages {
   'legend-stages': null
   'legend-levels': null
   'legend-states': null
+  'legend-words': null
   'legend-keys': null
   'legend-open': null
   'legend-keys-page': null
@@ -785,14 +776,68 @@ export interface Messages {
   'places-drills': null
   'places-progressions': null
   'places-plan': null
-  'places-evenings': null
+  'places-sessions': null
   'places-levels': null
   'places-standards': null
-  'places-tonight': null
+  'places-today': null
   'places-test': null
   'places-squad': null
   'places-weeks': null
   'new-version': null
+  'glossary-band': null
+  'glossary-band.means': null
+  'glossary-strand': null
+  'glossary-strand.means': null
+  'glossary-skill': null
+  'glossary-skill.means': null
+  'glossary-stage': null
+  'glossary-stage.means': null
+  'glossary-need': null
+  'glossary-need.means': null
+  'glossary-gate': null
+  'glossary-gate.means': null
+  'glossary-drill': null
+  'glossary-drill.means': null
+  'glossary-dose': null
+  'glossary-dose.means': null
+  'glossary-lever': null
+  'glossary-lever.means': null
+  'glossary-rung': null
+  'glossary-rung.means': null
+  'glossary-exposure': null
+  'glossary-exposure.means': null
+  'glossary-curriculum': null
+  'glossary-curriculum.means': null
+  'glossary-plan': null
+  'glossary-plan.means': null
+  'glossary-block': null
+  'glossary-block.means': null
+  'glossary-stitch': null
+  'glossary-stitch.means': null
+  'glossary-score': null
+  'glossary-score.means': null
+  'glossary-clash': null
+  'glossary-clash.means': null
+  'glossary-edition': null
+  'glossary-edition.means': null
+  'glossary-session': null
+  'glossary-session.means': null
+  'glossary-test': null
+  'glossary-test.means': null
+  'glossary-standard': null
+  'glossary-standard.means': null
+  'glossary-level': null
+  'glossary-level.means': null
+  'glossary-typical_error': null
+  'glossary-typical_error.means': null
+  'glossary-smallest_real_change': null
+  'glossary-smallest_real_change.means': null
+  'glossary-agreement': null
+  'glossary-agreement.means': null
+  'glossary-milestone': null
+  'glossary-milestone.means': null
+  'glossary-assumption': null
+  'glossary-assumption.means': null
   'sign-in-title': null
   'sign-in-about': null
   'sign-in-login': null
@@ -881,7 +926,6 @@ export interface Messages {
   'plan-sum': { n: Value }
   'plan-shares-wait': null
   'plan-missing': { n: Value }
-  'plan-reached': null
   'plan-no-plan': null
   'plan-score': null
   'plan-score-means': null
@@ -1194,3 +1238,34 @@ export interface Messages {
   'role-coach': null
 }
 type Value = string | number
+
+/** The words of the glossary, in its order. */
+export const GLOSSARY = [
+  'band',
+  'strand',
+  'skill',
+  'stage',
+  'need',
+  'gate',
+  'drill',
+  'dose',
+  'lever',
+  'rung',
+  'exposure',
+  'curriculum',
+  'plan',
+  'block',
+  'stitch',
+  'score',
+  'clash',
+  'edition',
+  'session',
+  'test',
+  'standard',
+  'level',
+  'typical_error',
+  'smallest_real_change',
+  'agreement',
+  'milestone',
+  'assumption',
+] as const

@@ -51,7 +51,9 @@ const localeOf = (language: Language) => {
 export const locale = () => bundle.locales[0] ?? 'en'
 
 function format(id: string, values?: Record<string, Value>): string | null {
-  const pattern = bundle.getMessage(id)?.value
+  const [name = '', attribute] = id.split('.')
+  const message = bundle.getMessage(name)
+  const pattern = attribute ? message?.attributes[attribute] : message?.value
   // What is missing or unlike is found by `make check`; a screen is not broken for it.
   return pattern == null ? null : bundle.formatPattern(pattern, values, [])
 }

@@ -5,6 +5,7 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
+import { GLOSSARY } from '../texts/messages'
 import { t } from '../texts/t'
 import { LEVELS, LevelSteps } from './levels'
 import { Ring, STATES } from './rings'
@@ -82,6 +83,21 @@ export function Legend({ open, onClose }: { open: boolean; onClose: () => void }
               says={`${t(`board-state-${s}`)}: ${t(`board-state-means-${s}`)}`}
             />
           ))}
+        </Group>
+        <Group title={t('legend-words')}>
+          <Box component="dl" sx={{ m: 0 }}>
+            {GLOSSARY.map((word) => (
+              <Typography key={word} variant="body2" component="div" sx={{ mb: 0.5 }}>
+                <Box component="dt" sx={{ display: 'inline', fontWeight: 650 }}>
+                  {t(`glossary-${word}`)}
+                </Box>
+                :{' '}
+                <Box component="dd" sx={{ display: 'inline', m: 0 }}>
+                  {t(`glossary-${word}.means`)}
+                </Box>
+              </Typography>
+            ))}
+          </Box>
         </Group>
         <Group title={t('legend-keys')}>
           {KEYS.map(([name, key]) => (

@@ -99,7 +99,7 @@ const WORKING_ON: usize = 3;
 ///
 /// ```
 /// use jogo_core::assessment::passport::note;
-/// assert_eq!(note("Una", &[]), ["Una has begun. What Una can do stands here after the first test evening."]);
+/// assert_eq!(note("Una", &[]), ["Una has begun. What Una can do is shown here after the first test."]);
 /// ```
 pub fn note(name: &str, stands: &[Stands<'_>]) -> Vec<String> {
     let said = |states: &[MilestoneState]| -> Vec<String> {
@@ -120,7 +120,7 @@ pub fn note(name: &str, stands: &[Stands<'_>]) -> Vec<String> {
         }
     }
     if says.is_empty() {
-        says.push(format!("{name} has begun. What {name} can do stands here after the first test evening."));
+        says.push(format!("{name} has begun. What {name} can do is shown here after the first test."));
     }
     says
 }

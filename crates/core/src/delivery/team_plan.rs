@@ -135,7 +135,7 @@ impl TeamPlan {
         let mut before = self.edition(published)?;
         if self.season != season {
             if self.days_are_fixed(said) {
-                let says = "evenings have a log already or fell out: their days stay, only the floor, the kit and the squad can still change";
+                let says = "sessions have a log already or were cancelled: their days stay, only the ground, the kit and the squad can still change";
                 return Err(vec![InputError::at("/season", says)]);
             }
             let season = season.clone().unwrap_or_else(|| published.curriculum.season());

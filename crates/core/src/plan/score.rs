@@ -368,7 +368,7 @@ fn sameness(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
         if twice > 0 {
             part.points += TWICE * twice as f64;
             part.from.push(format!(
-                "the same again within the evening of {}: {twice} ×",
+                "the same again within the session on {}: {twice} ×",
                 super::spoken(wish.date)
             ));
         }

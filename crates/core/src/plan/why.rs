@@ -243,7 +243,7 @@ fn why_late(
             format!("Meeting it on {} already would cost {points:.1} points.", day(session))
         }
         Some((session, _)) => format!("It could be met on {} already at no cost: press solve.", day(session)),
-        None => "No evening before has room for it without breaking a rule.".into(),
+        None => "No earlier session has room for it without breaking a rule.".into(),
     });
     says
 }

@@ -154,7 +154,7 @@ fn mended(problem: &Problem, sessions: &str) -> Vec<String> {
 #[case::ladder("a@form 5 | a@flow 5 |  | ", "Do “drill-a” at Flow at Form instead")]
 #[case::new_too_late(
     "a@form 5 | a@form 5 | a@flow 10, b@form 5 | a@flow 5",
-    "Do “drill-a” at Flow as block 2 of the evening"
+    "Do “drill-a” at Flow as block 2 of the session"
 )]
 #[case::out_of_its_range("a@form 3 | a@form 10 | a@flow 10 | a@flow 10", "Give “drill-a” at Form 10 min")]
 fn a_breach_is_mended_by_the_edit_that_costs_least(#[case] sessions: &str, #[case] says: &str) {

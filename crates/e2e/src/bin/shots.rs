@@ -34,7 +34,7 @@ async fn desk(server: &Server, folder: &Path) -> Result<(), Failed> {
     library(&director, folder).await?;
     director.opens("/plan").await?;
     director.sees("Winter with the ball").await?;
-    director.sees_named("Floor drawing").await?;
+    director.sees_named("Drawing").await?;
     director.presses("Next").await?;
     director.presses("Next").await?;
     director.presses("Got it").await?;
@@ -48,13 +48,13 @@ async fn desk(server: &Server, folder: &Path) -> Result<(), Failed> {
     director.goes("broken by this plan").await?;
     director.presses("Compare").await?;
     director.presses("Decision first").await?;
-    director.sees("What the child meets when").await?;
+    director.sees("What the children meet, and when").await?;
     keep(&director, folder, "plan-compared").await?;
     director.presses("Forecast").await?;
     director.sees("of all goals are reached").await?;
     keep(&director, folder, "plan-forecast").await?;
     director.opens("/standards/weave-time?band=u8-u9").await?;
-    director.sees("Smallest real difference").await?;
+    director.sees("Smallest real change").await?;
     director.runs("document.querySelector('[aria-label=\"Secure begins, U8–U9\"]').focus()").await?;
     director.types(&"\u{e012}".repeat(6)).await?;
     director.sees("as moved").await?;
@@ -69,7 +69,7 @@ async fn desk(server: &Server, folder: &Path) -> Result<(), Failed> {
     let curriculum = director
         .runs(&format!("return fetch('/api/v1/curricula').then((r) => r.json()).then((r) => r.items.find((c) => c.name === '{named}').id)"))
         .await?;
-    director.opens(&format!("/evenings?curriculum={}", curriculum.as_str().unwrap_or_default())).await?;
+    director.opens(&format!("/sessions?curriculum={}", curriculum.as_str().unwrap_or_default())).await?;
     director.presses("North Beacon U10–U12, week 5").await?;
     director.sees("here").await?;
     keep(&director, folder, "evenings").await?;
@@ -85,7 +85,7 @@ async fn library(director: &Person<'_>, folder: &Path) -> Result<(), Failed> {
     director.sees("Weave there and back").await?;
     keep(director, folder, "drills").await?;
     director.opens("/drills/across-the-body-gate?band=u8-u9").await?;
-    director.sees("touches strong foot").await?;
+    director.sees("touches with the strong foot").await?;
     director.hovers("svg.floor [data-line='9']").await?;
     keep(director, folder, "drill-desk").await?;
     director.opens("/progressions?skill=inside-outside-cut").await?;
@@ -100,10 +100,10 @@ async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
     let browser = Browser::start(PHONE).await?;
     let coach = Person::at(&browser, server);
     coach.signs_in_as(COACH).await?;
-    coach.sees("Start clock").await?;
+    coach.sees("Start the clock").await?;
     keep(&coach, folder, "tonight").await?;
-    coach.presses("The evening falls out or is short").await?;
-    coach.sees("Nothing falls short").await?;
+    coach.presses("Cancel or shorten this session").await?;
+    coach.sees("Every goal still gets its exposures").await?;
     keep(&coach, folder, "upset").await?;
     coach.presses("Cancel").await?;
     coach.opens("/test/weave-time").await?;
@@ -131,7 +131,7 @@ async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
     coach.sees_named("Move on").await?;
     keep(&coach, folder, "squad").await?;
     coach.presses("Tamya Holmay").await?;
-    coach.sees("The four lines so far").await?;
+    coach.sees("The four strands so far").await?;
     keep(&coach, folder, "passport").await?;
     browser.end().await
 }

@@ -37,18 +37,18 @@ async fn the_desk() -> Result<(), Failed> {
         "Pelya Sullstay",
         &[
             ("/drills", "87 drills"),
-            ("/drills/weave-six", "touches strong foot"),
-            ("/drills/new", "A new drill"),
+            ("/drills/weave-six", "touches with the strong foot"),
+            ("/drills/new", "New drill"),
             ("/progressions?skill=weave", "At least"),
             ("/drills/bands", "For the whole academy"),
             ("/plan", "Bring:"),
             ("/plan/new", "U10–U12"),
-            ("/standards/weave-time", "Smallest real difference"),
-            ("/evenings", "North Beacon"),
+            ("/standards/weave-time", "Smallest real change"),
+            ("/sessions", "North Beacon"),
             ("/levels", "North Beacon"),
             ("/levels?view=tests", "Wall passes in 30 s"),
-            ("/clubs", "Invite somebody"),
-            ("/outbox", "Write what is due now"),
+            ("/clubs", "Invite someone"),
+            ("/outbox", "Write what is due"),
         ],
     )
     .await
@@ -61,7 +61,7 @@ async fn what_stands_beside_the_plan() -> Result<(), Failed> {
     let director = Person::at(&browser, &server);
     director.signs_in_as("Pelya Sullstay").await?;
     for (panel, shows) in
-        [("Wishes", "Skills to reach"), ("Compare", "Repetition first"), ("Forecast", "virtual players")]
+        [("Settings", "Goals"), ("Compare", "Repetition first"), ("Forecast", "virtual players")]
     {
         director.presses(panel).await?;
         director.sees(shows).await?;
@@ -82,7 +82,7 @@ async fn every_look_has_contrast() -> Result<(), Failed> {
         director.types("\u{e00c}").await?;
         director.goes("Sign out").await?;
         for (page, shows) in
-            [("/plan", "Bring:"), ("/levels", "North Beacon"), ("/drills/weave-six", "touches strong foot")]
+            [("/plan", "Bring:"), ("/levels", "North Beacon"), ("/drills/weave-six", "touches with the strong foot")]
         {
             director.opens(page).await?;
             director.sees(shows).await?;
@@ -95,13 +95,13 @@ async fn every_look_has_contrast() -> Result<(), Failed> {
 #[tokio::test]
 async fn the_phone() -> Result<(), Failed> {
     let pages = [
-        ("/tonight", "planned yet"),
+        ("/today", "planned yet"),
         ("/weeks", "Autumn with the ball"),
         ("/squad", "14 players"),
         ("/squad?view=groups", "Consolidate"),
-        ("/squad?view=list", "The list to keep"),
+        ("/squad?view=list", "Download the list"),
         ("/drills", "87 drills"),
-        ("/drills/four-colour-box", "touches strong foot"),
+        ("/drills/four-colour-box", "touches with the strong foot"),
         ("/test", "Toe taps in 30 s"),
         ("/test/weave-time", "All tests"),
         ("/test/sole-turn-seen", "Looks up before the turn"),
@@ -112,10 +112,10 @@ async fn the_phone() -> Result<(), Failed> {
 #[tokio::test]
 async fn an_evening_on_the_phone() -> Result<(), Failed> {
     let pages = [
-        ("/tonight", "Start clock"),
-        ("/tonight?block=log", "Who is here?"),
-        ("/squad/home", "Practice at home"),
-        ("/weeks", "Our days and hall"),
+        ("/today", "Start the clock"),
+        ("/today?block=log", "Who is here?"),
+        ("/squad/home", "Home practice"),
+        ("/weeks", "Our days and ground"),
     ];
     looks_through(PHONE, "Selo Torrwick", &pages).await
 }

@@ -23,7 +23,7 @@ async fn twenty_players_with_both_feet_in_one_pass_by_keyboard() -> Result<(), F
     let file = server.data().join("twenty.csv");
     std::fs::write(&file, format!("name,birth month,strong foot\n{}\n", list.join("\n")))?;
     coach.opens("/squad").await?;
-    coach.presses("Load a list").await?;
+    coach.presses("Import players").await?;
     coach.chooses_file("Choose a file", &file).await?;
     coach.presses("Add 20 players").await?;
     coach.sees("20 players added").await?;
@@ -77,8 +77,8 @@ async fn gates_with_faults_bring_good_times_in_and_flag_the_rest() -> Result<(),
     coach.signs_in_as("Keya Gairlow").await?;
     coach.opens("/test/weave-time").await?;
     coach.presses_exactly("Gates").await?;
-    coach.presses("Let gates join").await?;
-    let address = coach.field("Address to hand on").await?.prop("value").await?.ok_or("no address")?;
+    coach.presses("Let gates connect").await?;
+    let address = coach.field("Address to share").await?.prop("value").await?.ok_or("no address")?;
     simulated_gates(&address, players, seed, faults).await?;
     for seconds in &good {
         let shown = format!("{seconds:.2}");
@@ -86,12 +86,12 @@ async fn gates_with_faults_bring_good_times_in_and_flag_the_rest() -> Result<(),
         coach.sees(&shown).await?;
         coach.presses_exactly("Enter").await?;
         // A time far from the player's own last one asks first.
-        if coach.has("Sure? Enter again").await? {
+        if coach.has("Press Enter again").await? {
             coach.presses_exactly("Enter").await?;
         }
     }
     assert!(
-        coach.has("Doubtful, run again").await?
+        coach.has("Doubtful, please run again").await?
             || !matches!(runs.last().map(|run| &run.outcome), Some(RunOutcome::Doubtful { .. }))
     );
     coach.sent_everything().await?;
@@ -109,7 +109,7 @@ async fn a_threshold_is_moved_and_the_shares_follow() -> Result<(), Failed> {
     let director = Person::at(&browser, &server);
     director.signs_in_as(DIRECTOR).await?;
     director.opens("/standards/weave-time?band=u8-u9").await?;
-    director.sees("Smallest real difference").await?;
+    director.sees("Smallest real change").await?;
     let handle = director.sees_named("Secure begins, U8–U9").await?;
     assert_eq!(handle.attr("aria-valuenow").await?.as_deref(), Some("17.5"));
     director.runs("document.querySelector('[aria-label=\"Secure begins, U8–U9\"]').focus()").await?;
@@ -140,9 +140,9 @@ async fn a_player_is_moved_on_and_the_next_plan_reflects_it() -> Result<(), Fail
     coach.opens("/squad").await?;
     // Eight of thirteen have the fast toe taps; the coach has seen a ninth do them.
     coach.presses("Halen Merrett, Fast toe taps: on the way").await?;
-    coach.sees("You see it differently?").await?;
+    coach.sees("Do you see it differently?").await?;
     coach.presses("Can do it").await?;
-    coach.sees("Write a reason first").await?;
+    coach.sees("give a reason first").await?;
     coach.writes("Why?", "Kept them fast all evening").await?;
     coach.presses("Can do it").await?;
     coach.sees_named("Halen Merrett, Fast toe taps: met").await?;
@@ -154,7 +154,7 @@ async fn a_player_is_moved_on_and_the_next_plan_reflects_it() -> Result<(), Fail
     director.signs_in_as(DIRECTOR).await?;
     for (name, stands, present) in [
         ("As it was", "as written there", "not met yet"),
-        ("As they stand", "as North Beacon Red has shown", "Flow"),
+        ("As they stand", "as shown by North Beacon Red", "Flow"),
     ] {
         director.opens("/plan/new").await?;
         director.presses("U8–U9").await?;
@@ -165,8 +165,8 @@ async fn a_player_is_moved_on_and_the_next_plan_reflects_it() -> Result<(), Fail
         director.writes("Name", name).await?;
         director.sees("Publish edition 1").await?;
         director.sees(name).await?;
-        director.presses("Wishes").await?;
-        director.sees("Skills to reach").await?;
+        director.presses("Settings").await?;
+        director.sees("Goals").await?;
         let says = "const box = [...document.querySelectorAll('p')].find((p) => p.textContent === 'Toe taps').parentElement;
             return box.querySelector('select').selectedOptions[0].textContent";
         assert_eq!(director.runs(says).await?, present, "{name}");
@@ -181,23 +181,23 @@ async fn a_test_is_written_taken_and_counted_in_all_clubs() -> Result<(), Failed
     let director = Person::at(&desk, &server);
     director.signs_in_as(DIRECTOR).await?;
     director.opens("/standards").await?;
-    director.presses("Write a test").await?;
+    director.presses("New test").await?;
     director.writes("Name", "Five through the gate").await?;
-    director.chooses("Skill that it shows", "Weave through markers").await?;
-    director.writes("How it is taken", "Five balls, a gate two paces wide.").await?;
-    director.chooses("Protocol", "hits of so many tries").await?;
+    director.chooses("Skill it shows", "Weave through markers").await?;
+    director.writes("Instructions", "Five balls, a gate two paces wide.").await?;
+    director.chooses("Protocol", "hits out of a number of tries").await?;
     director.writes("Tries", "1").await?;
-    director.presses("Keep the test").await?;
+    director.presses("Save the test").await?;
     director.sees("1: between 2 and 50").await?;
     director.writes("Tries", "5").await?;
-    director.presses("Keep the test").await?;
-    director.presses("Begin a standard for U8–U9").await?;
+    director.presses("Save the test").await?;
+    director.presses("Set a standard for U8–U9").await?;
     director.presses("Set the standard").await?;
     director.sees("Set for 1 band").await?;
     director.presses("Add a milestone").await?;
     director.writes("What a child can say", "I can weave and hit the gate").await?;
-    director.writes("In a narrow table", "Weave and hit").await?;
-    director.presses_in_dialog("Keep it").await?;
+    director.writes("Short name", "Weave and hit").await?;
+    director.presses_in_dialog("Save").await?;
     director.sees("“I can weave and hit the gate”").await?;
 
     let phone = Browser::start(PHONE).await?;

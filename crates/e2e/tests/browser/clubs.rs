@@ -15,31 +15,31 @@ async fn a_new_team_gets_a_coach_who_joins_by_a_link_and_runs_the_evening() -> R
     director.presses(DIRECTOR).await?;
     director.presses("Clubs and people").await?;
     director.presses("Change Millpond").await?;
-    director.sees("A new team of Millpond").await?;
+    director.sees("New team in Millpond").await?;
     director.chooses("Band", "U10–U12").await?;
-    director.writes("Name of the team", "Millpond Rushes").await?;
+    director.writes("Team name", "Millpond Rushes").await?;
     director.sees("no coach yet").await?;
-    director.presses("Invite somebody").await?;
+    director.presses("Invite someone").await?;
     director.field("First and last name").await?.send_keys("Sela Holmwick").await?;
     director.chooses("Club", "Millpond").await?;
     director.field_of("Millpond Rushes").await?.click().await?;
-    director.presses("Make the link").await?;
-    director.sees("Hand this link on to Sela Holmwick").await?;
-    let link = director.field("Address to hand on").await?.prop("value").await?.ok_or("no link")?;
+    director.presses("Create the link").await?;
+    director.sees("Send this link to Sela Holmwick").await?;
+    let link = director.field("Address to share").await?.prop("value").await?.ok_or("no link")?;
     director.presses_in_dialog("Done").await?;
-    director.sees("Invited, not yet here").await?;
+    director.sees("Invited, not joined yet").await?;
     director.sees("Sela Holmwick").await?;
 
     newcomer.opens(link.strip_prefix(&server.address).ok_or("a link elsewhere")?).await?;
     newcomer.sees("You were invited as coach of Millpond Rushes").await?;
-    newcomer.field("Name to sign in with").await?.send_keys("sela").await?;
+    newcomer.field("User name").await?.send_keys("sela").await?;
     newcomer.writes("Password", "short").await?;
     newcomer.sees("8 to 200 characters").await?;
     newcomer.writes("Password", "long enough").await?;
     newcomer.sees("Block 1 of").await?;
     newcomer.sees("Week 6").await?;
     newcomer.opens(link.strip_prefix(&server.address).ok_or("a link elsewhere")?).await?;
-    newcomer.sees("This invitation does not work any more").await?;
+    newcomer.sees("This invitation no longer works").await?;
     desk.end().await?;
     phone.end().await
 }
@@ -54,23 +54,23 @@ async fn a_club_lead_reads_and_a_coach_splits_the_squad_and_makes_a_calendar() -
     assert_eq!(lead.counts_named("Saltpan").await?, 0);
     lead.presses("North Beacon U13–U15, week 5").await?;
     lead.sees("here").await?;
-    assert!(!lead.has("Days and hall of this team").await?);
+    assert!(!lead.has("Days and ground of this team").await?);
 
     coach.signs_in_as(COACH).await?;
     coach.presses("Block 3 of").await?;
-    coach.presses("Who with whom").await?;
+    coach.presses("Groups").await?;
     let first = coach.sees_named("Station 1").await?.text().await?;
-    coach.presses("Another split").await?;
+    coach.presses("Shuffle").await?;
     assert_ne!(coach.sees_named("Station 1").await?.text().await?, first);
-    coach.presses("like with like").await?;
+    coach.presses("by level").await?;
     let [one, other] = ["Station 1", "Station 2"];
     let named = |says: String| -> Option<String> { says.lines().nth(1).map(str::to_owned) };
     let a = named(coach.sees_named(one).await?.text().await?).ok_or("nobody")?;
     let b = named(coach.sees_named(other).await?.text().await?).ok_or("nobody")?;
     coach.presses(&a).await?;
-    coach.sees(&format!("Who changes places with {a}?")).await?;
+    coach.sees(&format!("Who swaps with {a}?")).await?;
     coach.presses(&b).await?;
-    coach.sees("Tap two names").await.or(coach.sees("For the whole squad").await)?;
+    coach.sees("Tap two names").await.or(coach.sees("groups of the whole squad").await)?;
     assert_eq!(named(coach.sees_named(one).await?.text().await?), Some(b));
     // Whoever shares the first station is kept apart from now on, in every split, and after the page was left.
     let first = coach.sees_named(one).await?.text().await?;
@@ -82,7 +82,7 @@ async fn a_club_lead_reads_and_a_coach_splits_the_squad_and_makes_a_calendar() -
     coach.sees("are kept apart.").await?;
     coach.reloads().await?;
     coach.presses("Block 3 of").await?;
-    coach.presses("Who with whom").await?;
+    coach.presses("Groups").await?;
     let wish = [
         format!("{} and {} are kept apart.", two[0], two[1]),
         format!("{} and {} are kept apart.", two[1], two[0]),
@@ -94,13 +94,13 @@ async fn a_club_lead_reads_and_a_coach_splits_the_squad_and_makes_a_calendar() -
         .replace("arguments_", &format!("{two:?}"));
     for _ in 0..4 {
         assert_eq!(coach.runs(&shared).await?, 0, "{two:?}");
-        coach.presses("Another split").await?;
+        coach.presses("Shuffle").await?;
     }
     coach.presses(COACH).await?;
     coach.presses("My calendar").await?;
-    coach.presses("Make an address").await?;
-    coach.sees("Whoever has this address can read your evenings").await?;
-    let address = coach.field("Address to hand on").await?.prop("value").await?.ok_or("no address")?;
+    coach.presses("Create an address").await?;
+    coach.sees("Anyone with this address can see your sessions").await?;
+    let address = coach.field("Address to share").await?.prop("value").await?.ok_or("no address")?;
     let says = coach.runs(&format!("return fetch('{address}').then((r) => r.text())")).await?;
     assert!(says.as_str().is_some_and(|text| text.starts_with("BEGIN:VCALENDAR")), "{says}");
     desk.end().await?;

@@ -4,7 +4,7 @@ use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 
 const DIRECTOR: &str = "Pelya Sullstay";
 const COACH: &str = "Keya Gairlow";
-const LAYOUT: &str = "Layout, as a coach says it";
+const LAYOUT: &str = "Layout, in a coach’s words";
 
 #[tokio::test]
 async fn a_layout_with_a_fault_is_mended_from_its_message_and_drawn() -> Result<(), Failed> {
@@ -18,11 +18,11 @@ async fn a_layout_with_a_fault_is_mended_from_its_message_and_drawn() -> Result<
     director.replaces(&layout, "mark A red\nwlak 3\nmark B blue\npath dribble A -> B").await?;
     director.sees("Line 2, column 1:").await?;
     director.sees("did you mean `walk`?").await?;
-    director.sees("Drawn as far as the lines read").await?;
+    director.sees("Drawn as far as the lines are understood").await?;
     // The message leads to its place: what is typed there mends it.
     director.presses("Line 2, column 1:").await?;
     director.types("\u{e017}\u{e017}\u{e017}\u{e017}walk").await?;
-    director.sees("Every line reads").await?;
+    director.sees("Every line is understood").await?;
     director.sees("dribble 2.3 m").await?;
     let drawn = director.runs("return document.querySelectorAll('svg.floor [data-line]').length").await?;
     assert_eq!(drawn, 3, "two markers and a way");
@@ -49,21 +49,21 @@ async fn one_up_makes_a_drill_harder_and_stage_and_touches_follow() -> Result<()
     director.signs_in_as(DIRECTOR).await?;
     director.opens("/drills/sole-drags-sides?band=u8-u9").await?;
     // Six bouts of 20 s: 132 touches in Form (1.1 a second), 204 in Flow (1.7), the feet sharing them.
-    director.sees("66 touches strong foot, 66 other").await?;
+    director.sees("66 touches with the strong foot, 66 with the other").await?;
     director.sees("difficulty 1.5").await?;
     director.presses("+ One up").await?;
     director.sees("difficulty 2").await?;
     let rung = director.sees_named("Stage and difficulty").await?;
     assert!(rung.text().await?.starts_with("Flow"), "{}", rung.text().await?);
-    director.sees("102 touches strong foot, 102 other").await?;
+    director.sees("102 touches with the strong foot, 102 with the other").await?;
     // By keyboard, down again.
     director.types("-").await?;
-    director.sees("66 touches strong foot, 66 other").await?;
+    director.sees("66 touches with the strong foot, 66 with the other").await?;
     // Nearly all succeed: the cheapest lever up is proposed, and set.
-    director.writes("Succeed, %", "97").await?;
+    director.writes("Success, %", "97").await?;
     director.sees("Next: tempo to “in rhythm” (2)").await?;
-    director.presses("Set it").await?;
-    director.sees("102 touches strong foot, 102 other").await?;
+    director.presses("Apply").await?;
+    director.sees("102 touches with the strong foot, 102 with the other").await?;
     browser.end().await
 }
 
@@ -77,8 +77,8 @@ async fn a_receiving_drill_for_a_corner_of_five_by_five_metres_is_found_by_keybo
     director.sees("87 drills").await?;
     director.presses_exactly("receiving").await?;
     director.presses_exactly("at home").await?;
-    director.writes("Floor wide, m", "5").await?;
-    director.writes("Floor deep, m", "5").await?;
+    director.writes("Ground width, m", "5").await?;
+    director.writes("Ground depth, m", "5").await?;
     director.sees("Home: wall, set, other foot").await?;
     director.goes("Back foot round the far marker").await?;
     // To the words, into the drawings, and open.
@@ -92,7 +92,7 @@ async fn a_receiving_drill_for_a_corner_of_five_by_five_metres_is_found_by_keybo
     director.types("\u{e007}").await?;
     let in_game = director.field("When it is used in a game").await?.prop("value").await?;
     assert_eq!(in_game.as_deref(), Some("The first touch, without a team."));
-    director.sees_named("Floor drawing: Home: wall, set, other foot").await?;
+    director.sees_named("Drawing: Home: wall, set, other foot").await?;
     browser.end().await
 }
 
@@ -107,17 +107,17 @@ async fn a_copy_is_changed_saved_put_away_and_its_past_comes_back() -> Result<()
     director.presses_exactly("Copy").await?;
     director.sees("Weave there and back, a copy").await?;
     director.writes("Title", "Weave with a wall").await?;
-    director.sees("not saved yet, kept here").await?;
+    director.sees("not saved yet, kept on this device").await?;
     director.presses_exactly("Undo").await?;
     director.presses_exactly("Save").await.err().ok_or("nothing is left to save, and yet it can be")?;
     director.writes("Title", "Weave with a wall").await?;
     director.presses_exactly("Save").await?;
     director.sees("state 2, saved").await?;
-    director.opens_details("Earlier states").await?;
-    director.presses_exactly("Take this again").await?;
+    director.opens_details("Earlier versions").await?;
+    director.presses_exactly("Restore this version").await?;
     director.sees("Weave there and back, a copy").await?;
-    director.presses_exactly("Put away").await?;
-    director.sees("it is found and planned no more").await?;
+    director.presses_exactly("Archive").await?;
+    director.sees("it is no longer found or planned").await?;
     director.presses("Drills").await?;
     director.sees("87 drills").await?;
     browser.end().await
@@ -131,9 +131,9 @@ async fn a_coach_lays_floors_in_their_own_pace_and_hears_the_calls() -> Result<(
     coach.signs_in_as(COACH).await?;
     coach.presses(COACH).await?;
     coach.presses("My pace: 0.75 m, assumed").await?;
-    coach.writes("Metres of ten paces", "8").await?;
+    coach.writes("Metres in ten paces", "8").await?;
     coach.sees("One pace is 0.8 m.").await?;
-    coach.presses("Keep my pace").await?;
+    coach.presses("Save my pace").await?;
     coach.goes("How long is your pace?").await?;
     let pace =
         coach.runs("return fetch('/api/v1/session').then((r) => r.json()).then((s) => s.pace_m)").await?;
@@ -165,7 +165,7 @@ async fn headers_are_off_until_the_rule_stands_in_the_bands() -> Result<(), Fail
     director.presses("Save academy").await?;
     director.sees("On from 12 years").await?;
     director.opens("/drills/header-to-partner?band=u13-u15").await?;
-    director.sees("touches strong foot").await?;
+    director.sees("touches with the strong foot").await?;
     assert!(!director.has("Blocked").await?);
     browser.end().await
 }

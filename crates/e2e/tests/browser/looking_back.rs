@@ -55,16 +55,16 @@ async fn levels_are_read_by_milestone_and_by_test_band_by_band() -> Result<(), F
     let director = Person::at(&browser, &server);
     director.signs_in_as(DIRECTOR).await?;
     director.opens("/levels").await?;
-    director.sees("How many have each milestone").await?;
+    director.sees("How many players have each milestone").await?;
     director.sees("All clubs").await?;
     director.presses_exactly("Tests").await?;
-    director.sees("from each player’s latest result under the standard of its day").await?;
+    director.sees("from each player’s latest result under the standard of that day").await?;
     director.sees("Secure or above").await?;
     director.reloads().await?;
     director.sees("Secure or above").await?;
     // Nobody is counted twice: the levels of a row and those without make up its players.
     director.presses_exactly("Milestones").await?;
-    director.sees("How many have each milestone").await?;
+    director.sees("How many players have each milestone").await?;
     browser.end().await
 }
 

@@ -23,22 +23,22 @@ async fn an_evening_is_run_without_a_server_and_over_a_restart_of_the_browser() 
     coach.sees("Block 1 of").await?;
     // The phone says by itself when it no longer needs the network.
     coach.presses(COACH).await?;
-    coach.sees("This phone has what your next evenings need").await?;
+    coach.sees("Your next sessions are saved on this phone").await?;
     coach.types("\u{e00c}").await?;
 
     server.stops()?;
     coach.opens("/tonight").await?;
-    coach.sees_named("Floor drawing:").await?;
+    coach.sees_named("Drawing:").await?;
     coach.presses("One up").await?;
     coach.presses("Done").await?;
     coach.sees("Block 2 of").await?;
-    coach.presses("Short").await?;
+    coach.presses("Cut short").await?;
     coach.sees("Block 3 of").await?;
     coach.sees("2 not sent yet").await?;
     coach.presses_exactly("Log").await?;
     coach.presses("Tamin Pelldale is missing").await?;
     coach.sees("13 of 14 here").await?;
-    coach.writes("A line for next time", "Two balls were flat").await?;
+    coach.writes("A note for next time", "Two balls were flat").await?;
     coach.leaves_the_field().await?;
     // Two blocks, fourteen players, one line.
     coach.sees("17 not sent yet").await?;
@@ -55,7 +55,7 @@ async fn an_evening_is_run_without_a_server_and_over_a_restart_of_the_browser() 
     coach.sees("Block 3 of").await?;
     coach.presses_exactly("Log").await?;
     coach.sees("13 of 14 here").await?;
-    let line = coach.field("A line for next time").await?;
+    let line = coach.field("A note for next time").await?;
     assert_eq!(line.prop("value").await?.as_deref(), Some("Two balls were flat"));
 
     server.starts_again()?;
@@ -109,7 +109,7 @@ async fn of_two_phones_of_one_team_the_later_word_counts_and_the_earlier_one_sta
         let strip = coach.sees_named("Block 1 of").await?;
         let says = strip.prop("textContent").await?.unwrap_or_default();
         assert!(says.contains(", Skipped"), "{says}");
-        coach.opens_details("Who said what").await?;
+        coach.opens_details("Who logged what").await?;
         coach.sees("Keya Gairlow: Inside taps on the spot: Done").await?;
         coach.sees("Keya Gairlow: Inside taps on the spot: Skipped").await?;
         coach.sees("Brien Stackwick was missing after all").await?;
@@ -174,7 +174,7 @@ async fn a_log_from_a_phone_without_network_lands_on_the_drill_that_was_run() ->
     for person in [&coach, &helper] {
         person.reloads().await?;
         person.presses_exactly("Log").await?;
-        person.opens_details("Who said what").await?;
+        person.opens_details("Who logged what").await?;
         person.sees(&format!("{}: Done", planned[0][1].as_str().unwrap_or_default())).await?;
         person.sees(&format!("{}: Skipped", planned[1][1].as_str().unwrap_or_default())).await?;
     }

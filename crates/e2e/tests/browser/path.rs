@@ -47,16 +47,16 @@ async fn plans_and_publishes(director: &Person<'_>) -> Result<(), Failed> {
     director.goes("broken by this plan").await?;
     // Shares are saved once they make a hundred.
     director.writes("Share of passing", "30").await?;
-    director.sees("110 %: make it 100").await?;
+    director.sees("110 %: must add up to 100").await?;
     director.writes("Share of dribbling", "15").await?;
-    director.goes("make it 100").await?;
+    director.goes("must add up to 100").await?;
     director.solves().await?;
     director.sees("saved").await?;
 
     // A session shows its running order, by pointer and by keyboard.
     director.presses("Session 3,").await?;
     director.sees("Session 3 · 25 min").await?;
-    director.sees_named("Floor drawing:").await?;
+    director.sees_named("Drawing:").await?;
     director.types("\u{e012}\u{e012}").await?;
     director.sees("Session 1 · 40 min").await?;
     director.sees("Bring:").await?;
@@ -66,9 +66,9 @@ async fn plans_and_publishes(director: &Person<'_>) -> Result<(), Failed> {
 
 async fn runs_the_evening(coach: &Person<'_>) -> Result<(), Failed> {
     coach.sees("edition 1").await?;
-    coach.sees_named("Floor drawing:").await?;
-    coach.sees_named("Look for").await?;
-    coach.presses("Start clock").await?;
+    coach.sees_named("Drawing:").await?;
+    coach.sees_named("Coaching points").await?;
+    coach.presses("Start the clock").await?;
     let clock = coach.sees_named("explain").await?;
     assert_eq!(clock.attr("role").await?.as_deref(), Some("timer"));
     let mut moved = false;
@@ -83,14 +83,14 @@ async fn runs_the_evening(coach: &Person<'_>) -> Result<(), Failed> {
 
     coach.presses("Done").await?;
     coach.sees("Block 2 of").await?;
-    coach.presses("Short").await?;
+    coach.presses("Cut short").await?;
     coach.sees("Block 3 of").await?;
     coach.presses("Skipped").await?;
     coach.sees("Block 4 of").await?;
     coach.sent_everything().await?;
     coach.reloads().await?;
     coach.sees("Block 4 of").await?;
-    for (block, outcome) in [(1, "Done"), (2, "Short"), (3, "Skipped")] {
+    for (block, outcome) in [(1, "Done"), (2, "Cut short"), (3, "Skipped")] {
         let strip = coach.sees_named(&format!("Block {block} of")).await?;
         let says = strip.prop("textContent").await?.unwrap_or_default();
         assert!(says.contains(&format!(", {outcome}")), "{says}");
@@ -101,9 +101,9 @@ async fn runs_the_evening(coach: &Person<'_>) -> Result<(), Failed> {
 
 async fn loads_the_squad(coach: &Person<'_>, server: &Server) -> Result<(), Failed> {
     coach.presses("Test").await?;
-    coach.sees("First load your squad").await?;
+    coach.sees("Import your squad first").await?;
     coach.presses("Squad").await?;
-    coach.presses("Load a list").await?;
+    coach.presses("Import players").await?;
     let file = server.data().join("list.csv");
     std::fs::write(&file, b"name,birth month,strong foot\nJ\xf8rn,2022-01,left\n")?;
     coach.chooses_file("Choose a file", &file).await?;
@@ -111,7 +111,7 @@ async fn loads_the_squad(coach: &Person<'_>, server: &Server) -> Result<(), Fail
     std::fs::write(&file, LIST)?;
     coach.chooses_file("Choose a file", &file).await?;
     coach.sees("there is no month 13").await?;
-    coach.sees("Nothing has been written yet").await?;
+    coach.sees("Nothing has been saved yet").await?;
     coach.presses("Add 2 players and leave out 1 row").await?;
     coach.sees("2 players added").await?;
     coach.sees("Calo Nessett").await
@@ -161,7 +161,7 @@ async fn holds_the_tests(coach: &Person<'_>) -> Result<(), Failed> {
 }
 
 async fn looks_back(director: &Person<'_>) -> Result<(), Failed> {
-    director.presses("Evenings").await?;
+    director.presses("Sessions").await?;
     for club in ["Harbour Lane", "North Beacon"] {
         director.sees_named(club).await?;
     }

@@ -38,7 +38,7 @@ async fn a_sheet_of_monday_takes_nothing_back_on_thursday() -> Result<(), Failed
     };
     enters("44").await?;
     coach.sent_everything().await?;
-    coach.presses_link("Tonight").await?;
+    coach.presses_link("Today").await?;
     coach.sees("Block 1 of").await?;
 
     // Three days later, without network, with the sheet that was read on Monday.
@@ -85,7 +85,7 @@ async fn what_the_server_did_not_take_is_tried_again_and_belongs_to_whoever_ente
     coach.sees("14 not sent yet").await?;
     assert_eq!(director.runs(&gives_to("[]")).await?, json!(204), "the team is taken away");
     coach.finds_the_network().await?;
-    coach.sees("The server did not take this").await?;
+    coach.sees("The server did not accept").await?;
     coach.sees(&format!("{name}, Tamin Pelldale, 2031-02-10 missing")).await?;
 
     // Somebody else on the same phone neither reads nor drops it.
@@ -93,8 +93,8 @@ async fn what_the_server_did_not_take_is_tried_again_and_belongs_to_whoever_ente
     coach.reloads().await?;
     coach.sees("14 entries wait on this device").await?;
     coach.signs_in_as(OTHER_COACH).await?;
-    coach.sees("14 of another coach wait here").await?;
-    assert!(!coach.has("The server did not take this").await?);
+    coach.sees("14 from another coach waiting here").await?;
+    assert!(!coach.has("The server did not accept").await?);
     coach.loses_the_sign_in().await?;
     assert_eq!(director.runs(&gives_to("[keya]")).await?, json!(204), "the team is given back");
     coach.reloads().await?;
@@ -118,17 +118,17 @@ async fn a_note_is_kept_without_leaving_its_field() -> Result<(), Failed> {
     let coach = Person::at(&phone, &server);
     signs_in(&coach).await?;
     coach.presses_exactly("Log").await?;
-    coach.field("A line for next time").await?;
+    coach.field("A note for next time").await?;
     coach.loses_the_network().await?;
-    coach.writes("A line for next time", "Half of the hall").await?;
+    coach.writes("A note for next time", "Half of the hall").await?;
     coach.sees("1 not sent yet").await?;
-    coach.writes("A line for next time", "Half of the hall is free").await?;
+    coach.writes("A note for next time", "Half of the hall is free").await?;
     coach.sees("2 not sent yet").await?;
     coach.finds_the_network().await?;
     coach.sent_everything().await?;
     coach.reloads().await?;
     coach.presses_exactly("Log").await?;
-    let line = coach.field("A line for next time").await?;
+    let line = coach.field("A note for next time").await?;
     assert_eq!(line.prop("value").await?.as_deref(), Some("Half of the hall is free"));
     phone.end().await
 }
@@ -181,6 +181,10 @@ async fn entries_that_say_no_owner_are_sent_by_whoever_signs_in() -> Result<(), 
     let phone = Browser::start(PHONE).await?;
     let coach = Person::at(&phone, &server);
     signs_in(&coach).await?;
+    // The page itself is there without network only once the phone has everything.
+    coach.presses(COACH).await?;
+    coach.sees("Your next sessions are saved on this phone").await?;
+    coach.types("\u{e00c}").await?;
     coach.loses_the_network().await?;
     coach.presses("Done").await?;
     coach.sees("1 not sent yet").await?;
@@ -228,9 +232,9 @@ async fn a_browser_that_stores_nothing_says_so() -> Result<(), Failed> {
         )
         .await?;
     signs_in(&coach).await?;
-    coach.sees("This browser stores nothing here").await?;
+    coach.sees("This browser cannot save anything").await?;
     coach.presses(COACH).await?;
-    coach.sees("without network your evenings are missing").await?;
+    coach.sees("without a connection your sessions are missing").await?;
     coach.types("\u{e00c}").await?;
     // With the network there, it works all the same.
     coach.presses("Done").await?;

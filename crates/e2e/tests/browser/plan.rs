@@ -29,7 +29,7 @@ async fn from_nothing_to_published_by_keyboard_alone() -> Result<(), Failed> {
     assert_eq!(director.counts_named("Minutes of session").await?, 16);
     // To a stitch, a minute longer or shorter, and the price; then taken back.
     director.types(DOWN).await?;
-    director.sees("Why then? Inside-to-inside taps").await?;
+    director.sees("Why at that time? Inside-to-inside taps").await?;
     director.types("a").await?;
     director.sees("Why is this here?").await?;
     director.sees("locked").await?;
@@ -39,7 +39,7 @@ async fn from_nothing_to_published_by_keyboard_alone() -> Result<(), Failed> {
     director.goes("Solving").await?;
     director.goes("broken by this plan").await?;
     director.types("p").await?;
-    director.sees("never changed").await?;
+    director.sees("never changes").await?;
     director.types("The first one").await?;
     director.types(ENTER).await?;
     director.sees("edition 1 published").await?;
@@ -97,29 +97,29 @@ async fn two_plans_are_compared_and_the_other_is_taken() -> Result<(), Failed> {
     director.sees("Bring:").await?;
     director.presses("Compare").await?;
     director.presses("Decision first").await?;
-    for says in ["Minutes at Contest", "What the child meets when", "Open play"] {
+    for says in ["Minutes at Contest", "What the children meet, and when", "Open play"] {
         director.sees(says).await?;
     }
-    director.presses("Take the plan “Decision first”").await?;
+    director.presses("Use the plan “Decision first”").await?;
     director.sees("This plan (Decision first)").await?;
     director.goes("Solving").await?;
-    director.presses("Wishes").await?;
-    director.sees("Skills to reach").await?;
+    director.presses("Settings").await?;
+    director.sees("Goals").await?;
     let contest = director.field("Contest").await?.prop("value").await?;
     assert_eq!(contest.as_deref(), Some("3"));
     // The forecast follows what it assumes.
     director.presses("Forecast").await?;
     director.sees("of all goals are reached").await?;
     director.sees("results say rate").await?;
-    director.presses("Take these rates over").await?;
-    director.sees("These rates are taken over").await?;
+    director.presses("Use these rates").await?;
+    director.sees("These rates are in use").await?;
     let before = director.runs(SUM).await?;
-    director.writes("Rate of all skills", "6").await?;
+    director.writes("Rate for all skills", "6").await?;
     director.goes(before.as_str().unwrap_or_default()).await?;
     // A longer search can be stopped.
-    director.presses("Look longer").await?;
+    director.presses("Keep improving").await?;
     director.presses("Stop (").await?;
-    director.sees("Look longer").await?;
+    director.sees("Keep improving").await?;
     // Arrows go on over the floor.
     director.types(RIGHT).await?;
     director.sees_named("Forecast").await?;
@@ -168,21 +168,21 @@ async fn a_test_is_a_peg_and_a_holiday_a_gap() -> Result<(), Failed> {
     let director = Person::at(&browser, &server);
     director.signs_in_as(DIRECTOR).await?;
     director.sees("Bring:").await?;
-    director.presses("Wishes").await?;
-    director.chooses("Take a test", "Toe taps in 30 s").await?;
+    director.presses("Settings").await?;
+    director.chooses("Add a test", "Toe taps in 30 s").await?;
     director.sees("Session 12: Toe taps in 30 s").await?;
     director.sees("min with tests and layout changes in a session of 40 min").await?;
     director.presses("Solve").await?;
     director.goes("broken by this plan").await?;
     director.presses("3").await?;
-    director.presses("Move the plan into this season").await?;
+    director.presses("Move the plan to this season").await?;
     director.sees("saved").await?;
     director.goes("Session 12,").await?;
     assert_eq!(director.counts_named("Minutes of session").await?, 10);
     director.presses("Undo").await?;
     director.sees("Session 12,").await?;
     director.presses("Session 12,").await?;
-    director.presses_exactly("Evening").await?;
+    director.presses_exactly("Session").await?;
     director.sees("Test: Toe taps in 30 s, 15 min").await?;
     browser.end().await
 }
@@ -195,8 +195,8 @@ async fn an_earlier_season_is_copied_with_its_numbers_and_laid_for_the_next() ->
     director.signs_in_as(DIRECTOR).await?;
     // An own number: the approach is no longer as it comes.
     director.sees("Bring:").await?;
-    director.presses("Wishes").await?;
-    director.sees("Skills to reach").await?;
+    director.presses("Settings").await?;
+    director.sees("Goals").await?;
     director.writes("Open play at first, %", "15").await?;
     director.goes("saving").await?;
     director.opens("/plan/new").await?;
@@ -210,7 +210,7 @@ async fn an_earlier_season_is_copied_with_its_numbers_and_laid_for_the_next() ->
     director.sees("U8–U9 · draft").await?;
     director.sees("Winter, once more").await?;
     assert_eq!(director.counts_named("Minutes of session").await?, 16, "eight weeks of two sessions");
-    director.presses("Wishes").await?;
+    director.presses("Settings").await?;
     let at_first = director.field("Open play at first, %").await?.prop("value").await?;
     assert_eq!(at_first.as_deref(), Some("15"));
     browser.end().await
@@ -240,7 +240,7 @@ async fn two_rungs_stand_side_by_side_until_all_do_the_same_again() -> Result<()
     }
     let choice = director.runs(&format!("{rungs}.options[1].textContent")).await?;
     let choice = choice.as_str().ok_or("no rung to choose")?;
-    director.chooses("Beside it, for those who move on", choice).await?;
+    director.chooses("At the same time, for those who move on", choice).await?;
     director.sees("who moves on:").await?;
     director.sees("It is locked here.").await?;
     let price = director.sees_named("What the last change cost").await?.text().await?;

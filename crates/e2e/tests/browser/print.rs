@@ -11,7 +11,7 @@ async fn a_session_fits_on_one_side_and_every_player_gets_a_card() -> Result<(),
     let browser = Browser::start(DESK).await?;
     let coach = Person::at(&browser, &server);
     coach.signs_in_as(COACH).await?;
-    coach.presses("On paper").await?;
+    coach.presses("Print").await?;
     coach.sees("Bring:").await?;
     let session = coach.prints_on_a4().await?;
     assert_eq!(session.pages(), 1);
@@ -31,8 +31,8 @@ async fn a_session_fits_on_one_side_and_every_player_gets_a_card() -> Result<(),
 
     coach.presses("Back").await?;
     coach.presses_link("Squad").await?;
-    coach.presses("Practice at home").await?;
-    coach.presses("Cards on paper").await?;
+    coach.presses("Home practice").await?;
+    coach.presses("Print cards").await?;
     coach.sees("My scores").await?;
     let cards = coach.prints_on_a4().await?;
     assert_eq!(cards.pages(), 8, "sixteen players, two on a page");
@@ -47,18 +47,18 @@ async fn a_passport_is_one_sheet_and_a_test_one_side() -> Result<(), Failed> {
     let coach = Person::at(&browser, &server);
     coach.signs_in_as(COACH).await?;
     coach.opens("/squad?view=list").await?;
-    coach.presses("Print passports").await?;
+    coach.presses("Print progress sheets").await?;
     coach.sees("For the guardians").await?;
     coach.goes("One moment").await?;
     let passports = coach.prints_on_a4().await?;
     let says = passports.text();
     assert_eq!(passports.pages(), 32, "both sides of a sheet for each of sixteen players");
-    for words in ["Nela Pellwick", "The four lines so far", "For the guardians", "What comes next"] {
+    for words in ["Nela Pellwick", "The four strands so far", "For the guardians", "What comes next"] {
         assert!(says.contains(words), "{words} is not printed");
     }
     coach.opens("/test").await?;
-    coach.presses("Paper sheet").await?;
-    coach.sees("Results of").await?;
+    coach.presses("Print sheet").await?;
+    coach.sees("Results from").await?;
     coach.sees("Aren Torrwick").await?;
     let sheet = coach.prints_on_a4().await?;
     assert_eq!(sheet.pages(), 1);
@@ -94,12 +94,12 @@ async fn children_open_the_page_for_home_without_signing_in_and_see_no_names() -
     coach.signs_in_as(COACH).await?;
     coach.opens("/squad/home").await?;
     coach.sees_named("Code to scan").await?;
-    let address = coach.field("Address to hand on").await?.prop("value").await?.ok_or("no address")?;
+    let address = coach.field("Address to share").await?.prop("value").await?.ok_or("no address")?;
     let players = coach.runs("return fetch('/api/v1/session').then((r) => r.json()).then((s) => fetch(`/api/v1/teams/${s.teams[0].id}/squad`)).then((r) => r.json()).then((s) => s.players.map((p) => p.name))").await?;
     let path = address.strip_prefix(&server.address).ok_or("an address elsewhere")?;
     child.opens(path).await?;
     child.sees("Challenge of the week").await?;
-    child.presses("Start clock").await?;
+    child.presses("Start the clock").await?;
     for name in players.as_array().ok_or("no players")? {
         assert!(!child.has(name.as_str().ok_or("no name")?).await?);
     }
@@ -110,9 +110,9 @@ async fn children_open_the_page_for_home_without_signing_in_and_see_no_names() -
     let best = coach.field("Best of").await?;
     assert_eq!(best.prop("value").await?.as_deref(), Some("31"));
     // A new address closes the old one.
-    coach.presses("Make a new address").await?;
+    coach.presses("Create a new address").await?;
     let until = tokio::time::Instant::now() + std::time::Duration::from_secs(10);
-    while coach.field("Address to hand on").await?.prop("value").await?.as_deref() == Some(&address) {
+    while coach.field("Address to share").await?.prop("value").await?.as_deref() == Some(&address) {
         assert!(tokio::time::Instant::now() < until, "the address stays");
     }
     child.reloads().await?;
@@ -134,7 +134,7 @@ async fn a_plan_fits_on_one_sheet_without_the_desk_around_it() -> Result<(), Fai
     for words in ["Winter with the ball", "Pass through a gate", "Score"] {
         assert!(says.contains(words), "{words} is not printed: {says}");
     }
-    for words in ["Look longer", "Why is this here", "Next"] {
+    for words in ["Keep improving", "Why is this here", "Next"] {
         assert!(!says.contains(words), "{words} belongs to the desk: {says}");
     }
     browser.end().await

@@ -13,7 +13,7 @@ async fn who_makes_a_circle_is_told_which() -> Result<(), Failed> {
     director.presses_link("Progressions").await?;
     director.sees("51 skills, nothing is wrong").await?;
     director.presses("Inside-to-inside taps, U6–U7").await?;
-    director.chooses("Needs another skill", "Chain of four cuts").await?;
+    director.chooses("Add a need", "Chain of four cuts").await?;
     director.sees("That would make a circle, in which none could ever begin").await?;
     director.sees("“Inside-to-inside taps” → ").await?;
     director.sees("Rests on nothing").await?;
@@ -28,7 +28,7 @@ async fn a_need_and_a_gate_are_set_and_taken_back() -> Result<(), Failed> {
     director.signs_in_as(DIRECTOR).await?;
     director.opens("/progressions?skill=juggle").await?;
     director.sees("Rests on nothing").await?;
-    director.chooses("Needs another skill", "Toe taps").await?;
+    director.chooses("Add a need", "Toe taps").await?;
     director.sees("Rests on 1 skill").await?;
     director.chooses("Stage of Toe taps that is needed", "Flow").await?;
     director.chooses("Shown by", "a milestone").await?;
@@ -40,7 +40,7 @@ async fn a_need_and_a_gate_are_set_and_taken_back() -> Result<(), Failed> {
     director.sees(sentence).await?;
     director.sees("Rests on 1 skill").await?;
     // Without a reload between, everything goes back step by step.
-    director.presses("Take Toe taps out").await?;
+    director.presses("Remove Toe taps").await?;
     director.sees("Rests on nothing").await?;
     director.presses_exactly("Undo").await?;
     director.sees("Rests on 1 skill").await?;

@@ -18,9 +18,9 @@ async fn a_list_without_a_head_is_asked_which_column_is_which() -> Result<(), Fa
     )?;
     coach.opens("/squad").await?;
     coach.sees("Your squad is empty").await?;
-    coach.presses("Load a list").await?;
+    coach.presses("Import players").await?;
     coach.chooses_file("Choose a file", &file).await?;
-    coach.sees("Which column of your list is which?").await?;
+    coach.sees("Which column is which?").await?;
     coach.chooses("Name", "Orla Penn").await?;
     coach.chooses("Birth month", "2023-05").await?;
     // A wrong column is put right without choosing the file again.
@@ -28,7 +28,7 @@ async fn a_list_without_a_head_is_asked_which_column_is_which() -> Result<(), Fa
     coach.sees("0 players can be added, 3 rows cannot").await?;
     coach.chooses("Strong foot", "right").await?;
     coach.sees("1 row cannot").await?;
-    coach.sees("Nothing has been written yet.").await?;
+    coach.sees("Nothing has been saved yet.").await?;
     coach.sees("lft").await?;
     coach.presses("Add 2 players and leave out 1 row").await?;
     coach.sees("2 players added.").await?;
@@ -83,14 +83,14 @@ async fn a_player_is_erased_only_by_name_and_is_then_nowhere() -> Result<(), Fai
     // Everything that is kept can be taken along first.
     let file = "return fetch([...document.querySelectorAll('a')].find((a) => a.textContent.startsWith('Everything that is kept')).href).then((r) => r.json()).then((kept) => kept.about.name)";
     assert_eq!(coach.runs(file).await?, "Tamin Pelldale");
-    coach.presses("Erase this player").await?;
+    coach.presses("Delete this player").await?;
     coach.sees("Erases Tamin Pelldale with every result, for good.").await?;
-    let closed = "return [...document.querySelectorAll('[role=dialog] button')].find((b) => b.textContent === 'Erase this player').disabled";
+    let closed = "return [...document.querySelectorAll('[role=dialog] button')].find((b) => b.textContent === 'Delete this player').disabled";
     assert_eq!(coach.runs(closed).await?, true);
-    coach.field("Write the name to go on").await?.send_keys("Tamin").await?;
+    coach.field("Type the name to confirm").await?.send_keys("Tamin").await?;
     assert_eq!(coach.runs(closed).await?, true, "half a name erases nobody");
-    coach.field("Write the name to go on").await?.send_keys(" Pelldale").await?;
-    coach.presses_in_dialog("Erase this player").await?;
+    coach.field("Type the name to confirm").await?.send_keys(" Pelldale").await?;
+    coach.presses_in_dialog("Delete this player").await?;
     coach.sees("13 players").await?;
     coach.goes("Tamin Pelldale").await?;
     coach.opens("/test/toe-taps-30").await?;
@@ -123,7 +123,7 @@ async fn the_board_comes_in_the_order_of_what_to_decide() -> Result<(), Failed> 
         names
     };
     assert_eq!(sorted(&ordered), sorted(&listed), "the same players");
-    coach.presses("the squad list").await?;
+    coach.presses("squad list").await?;
     coach
         .waits_until(&format!("return JSON.stringify((() => {{ {names} }})()) === {:?}", listed.to_string()))
         .await?;

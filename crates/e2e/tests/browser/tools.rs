@@ -41,7 +41,7 @@ async fn a_time_that_cannot_be_true_does_not_stop_the_watch() -> Result<(), Fail
     coach.types("mmmmmmm").await?;
     coach.sees("Missed marker (M): +7 s").await?;
     coach.types(ENTER).await?;
-    if coach.has("Sure? Enter again").await? {
+    if coach.has("Press Enter again").await? {
         coach.types(ENTER).await?;
     }
     coach.sees_named(&format!("{SECOND}, left foot")).await?;
@@ -75,7 +75,7 @@ async fn taps_are_counted_and_one_too_many_is_taken_off() -> Result<(), Failed> 
     coach.sees_named(&format!("{FIRST}, round 1")).await?;
     coach.presses_exactly("Keys").await?;
     coach.types(&format!("1{ENTER}")).await?;
-    coach.sees("Far from the last one").await?;
+    coach.sees("Far from the last result").await?;
     coach.types(&format!("\u{e003}43{ENTER}")).await?;
     coach.sees_named(&format!("{FIRST}, round 1: 43")).await?;
     coach.sent_everything().await?;
@@ -89,13 +89,13 @@ async fn hits_and_misses_are_ticked_and_points_are_said() -> Result<(), Failed> 
     let coach = at_the_test(&browser, &server, "gate-hits").await?;
     coach.presses_exactly("Ticks").await?;
     coach.types("  x ").await?;
-    coach.sees_named("3 hits of 4 tries, 10 in all").await?;
-    coach.presses_exactly("One back").await?;
-    coach.sees_named("2 hits of 3 tries, 10 in all").await?;
+    coach.sees_named("3 hits in 4 tries, 10 in total").await?;
+    coach.presses_exactly("Undo").await?;
+    coach.sees_named("2 hits in 3 tries, 10 in total").await?;
     coach.types("  xxx  ").await?;
-    coach.sees_named("6 hits of 10 tries, 10 in all").await?;
+    coach.sees_named("6 hits in 10 tries, 10 in total").await?;
     coach.types(" ").await?;
-    coach.sees_named("6 hits of 10 tries, 10 in all").await?;
+    coach.sees_named("6 hits in 10 tries, 10 in total").await?;
     coach.types(ENTER).await?;
     coach.sees_named(&format!("{FIRST}, left foot, round 1: 6")).await?;
 
@@ -127,13 +127,13 @@ async fn of_a_list_that_is_read_in_every_line_answers_for_itself() -> Result<(),
     ];
     std::fs::write(&file, format!("player,test,side,day,value\n{}\n", lines.join("\n")))?;
     coach.opens("/test").await?;
-    coach.presses("Read a list in").await?;
+    coach.presses("Import a list").await?;
     coach.chooses_file("Choose a file", &file).await?;
-    coach.sees("2 lines can be read in, 2 lines cannot").await?;
-    coach.sees("Nothing has been written yet.").await?;
+    coach.sees("2 lines can be imported, 2 lines cannot").await?;
+    coach.sees("Nothing has been saved yet.").await?;
     coach.sees("“Somebody Else”").await?;
-    coach.presses("Read 2 lines in").await?;
-    coach.sees("2 lines read in.").await?;
+    coach.presses("Import 2 lines").await?;
+    coach.sees("2 lines imported.").await?;
     coach.opens("/squad?view=list").await?;
     coach.sees(FIRST).await?;
     let says = "return document.body.textContent.includes('44') && document.body.textContent.includes('39')";

@@ -15,25 +15,25 @@ async fn an_evening_falls_out_is_squeezed_in_and_outlives_a_new_edition() -> Res
     director.publishes(1).await?;
 
     coach.signs_in_as(COACH).await?;
-    coach.sees_heading("Tonight").await?;
-    coach.presses("The evening falls out or is short").await?;
-    coach.sees("Nothing falls short").await?;
-    coach.presses("It is short").await?;
-    coach.sees("Minutes that are left").await?;
-    coach.sees("What fell out is left out.").await?;
-    coach.presses("It falls out").await?;
-    coach.sees("Nothing falls short").await?;
-    coach.presses("Go on like this").await?;
-    coach.sees("fell out, what is needed was placed into the next evenings").await?;
+    coach.sees_heading("Today").await?;
+    coach.presses("Cancel or shorten this session").await?;
+    coach.sees("Every goal still gets its exposures").await?;
+    coach.presses("Cut short").await?;
+    coach.sees("Minutes left").await?;
+    coach.sees("What was planned is left out.").await?;
+    coach.presses("Cancelled").await?;
+    coach.sees("Every goal still gets its exposures").await?;
+    coach.presses("Continue like this").await?;
+    coach.sees("cancelled, what is needed was fitted into the next sessions").await?;
 
     // Taken back, and done again.
-    coach.presses("Take back: the evening of 10 February fell out").await?;
-    coach.goes("fell out, what").await?;
-    coach.presses("Tonight").await?;
-    coach.presses("The evening falls out or is short").await?;
-    coach.sees("Nothing falls short").await?;
+    coach.presses("Undo: the session on 10 February was cancelled").await?;
+    coach.goes("cancelled, what").await?;
+    coach.presses("Today").await?;
+    coach.presses("Cancel or shorten this session").await?;
+    coach.sees("Every goal still gets its exposures").await?;
     coach.types("\u{e007}").await?;
-    coach.sees("fell out, what is needed was placed into the next evenings").await?;
+    coach.sees("cancelled, what is needed was fitted into the next sessions").await?;
 
     // A new edition holds for what is still to come.
     director.presses("Session 5,").await?;
@@ -45,11 +45,11 @@ async fn an_evening_falls_out_is_squeezed_in_and_outlives_a_new_edition() -> Res
     director.publishes(2).await?;
     coach.reloads().await?;
     coach.sees("edition 2").await?;
-    coach.sees("fell out").await?;
+    coach.sees("cancelled").await?;
 
-    director.presses("Evenings").await?;
+    director.presses("Sessions").await?;
     director.presses("Harbour Lane Blue, week 1").await?;
-    director.sees("1 evening fell out").await?;
+    director.sees("1 session cancelled").await?;
     phone.end().await?;
     desk.end().await
 }

@@ -126,8 +126,8 @@ async fn a_change_is_undone_and_the_keyboard_alone_solves() -> Result<(), Failed
     director.goes("broken by this plan").await?;
     director.sees("Session 1 · 20 min").await?;
     director.types("?").await?;
-    director.sees("A strand is a line").await?;
+    director.sees("A strand is a line pattern").await?;
     director.types("\u{e00c}").await?;
-    director.goes("A strand is a line").await?;
+    director.goes("A strand is a line pattern").await?;
     browser.end().await
 }

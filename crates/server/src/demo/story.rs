@@ -144,7 +144,7 @@ impl Story<'_> {
             let squeezed = found.into_iter().find(|each| each.remedy == Remedy::Squeeze);
             own = own.gone_on(session, Minutes(0), squeezed.ok_or("an evening cannot be squeezed in")?);
             let day = edition.curriculum.evenings()[session].date;
-            changes.push((format!("the evening of {} fell out", day.strftime("%-d %B")), day));
+            changes.push((format!("the session on {} was cancelled", day.strftime("%-d %B")), day));
         }
         if let Some((what, day)) = changes.pop() {
             let assigned =

@@ -85,7 +85,7 @@ fn week(evenings: &[OfTeam], monday: Date) -> Option<(String, String)> {
     for (team, evening) in evenings.iter().filter(of_week) {
         let Some(date) = day(&evening.date) else { continue };
         let what = match evening.upset {
-            Some(upset) if upset.left.0 == 0 => "fell out".to_owned(),
+            Some(upset) if upset.left.0 == 0 => "cancelled".to_owned(),
             Some(upset) => format!("{} are left", upset.left),
             None => evening.minutes.to_string(),
         };
@@ -99,7 +99,7 @@ fn week(evenings: &[OfTeam], monday: Date) -> Option<(String, String)> {
         return None;
     }
     lines.push("Drawings, clock and log are on your phone, also without network. Your association's rules and qualified people come first.".into());
-    Some((format!("Your evenings from {}", in_words(monday)), lines.join("\n")))
+    Some((format!("Your sessions from {}", in_words(monday)), lines.join("\n")))
 }
 
 /// Subject and text about evenings of late that have no log; nothing if all have.
@@ -116,8 +116,8 @@ fn logs_missing(evenings: &[OfTeam], today: Date) -> Option<(String, String)> {
         .collect();
     let subject = match missing.len() {
         0 => return None,
-        1 => "One evening has no log yet".to_owned(),
-        n => format!("{n} evenings have no log yet"),
+        1 => "One session has no log yet".to_owned(),
+        n => format!("{n} sessions have no log yet"),
     };
     let about = "One tap for each block is enough, and the rest of the plan knows what was shown:";
     Some((subject, format!("{about}\n\n{}\n", missing.join("\n"))))

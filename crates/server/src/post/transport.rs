@@ -128,7 +128,7 @@ mod tests {
             to: "Selo Torrwick".into(),
             address: address.into(),
             kind: Kind::Week,
-            subject: "Your evenings from Monday 10 February".into(),
+            subject: "Your sessions from Monday 10 February".into(),
             body: "Monday 10 February: 50 min\n.\nUntil then".into(),
             written_at: Timestamp::UNIX_EPOCH,
             left_at: None,
@@ -146,7 +146,7 @@ mod tests {
         for line in [
             "MAIL FROM:<post@skerrow.example>",
             "RCPT TO:<selo@skerrow.example>",
-            "Subject: Your evenings from Monday 10 February",
+            "Subject: Your sessions from Monday 10 February",
             "Message-ID: <00000000-0000-0000-0000-000000000007@jogo>",
             "Monday 10 February: 50 min\n..\nUntil then",
         ] {

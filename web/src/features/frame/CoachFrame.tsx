@@ -19,7 +19,7 @@ import { squadOf } from '../assessment/squad/queries'
 import { NameMenu } from '../people/NameMenu'
 import { useCarried, useReadingBack } from './carry'
 
-const PLACES = ['tonight', 'test', 'squad', 'weeks'] as const
+const PLACES = ['today', 'test', 'squad', 'weeks'] as const
 
 export function CoachFrame({ session, look }: { session: Schemas['Session']; look: Look }) {
   const { floor } = useTheme()

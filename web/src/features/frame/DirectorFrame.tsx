@@ -17,8 +17,8 @@ import { NameMenu } from '../people/NameMenu'
 
 /** The order of the work; a club lead looks back on it. */
 const PLACES = {
-  director: ['drills', 'progressions', 'standards', 'plan', 'evenings', 'levels'],
-  club_lead: ['drills', 'evenings', 'levels', 'clubs'],
+  director: ['drills', 'progressions', 'standards', 'plan', 'sessions', 'levels'],
+  club_lead: ['drills', 'sessions', 'levels', 'clubs'],
   coach: [],
 } as const
 

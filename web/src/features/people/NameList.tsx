@@ -27,8 +27,8 @@ interface Props {
 function placesOf(session: Schemas['Session'], coaching: boolean): [string, string][] {
   const leads = session.role === 'club_lead' && session.teams.length > 0
   const other: [string, string] = coaching
-    ? ['/evenings', t('clubs-my-club')]
-    : ['/tonight', t('clubs-my-teams')]
+    ? ['/sessions', t('clubs-my-club')]
+    : ['/today', t('clubs-my-teams')]
   return [
     ...(session.role === 'coach' ? [] : [['/clubs', t('clubs-title')] as [string, string]]),
     ...(leads ? [other] : []),

@@ -272,7 +272,7 @@ fn order(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
             broken(
                 0,
                 format!(
-                    "the evening begins with “{}”, which is no warm-up: begin with something easier",
+                    "the session begins with “{}”, which is no warm-up: begin with something easier",
                     cold.title
                 ),
             );
@@ -286,7 +286,7 @@ fn order(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
                     broken(
                         i,
                         format!(
-                            "“{name}” is new and comes after half of the time: lay it earlier in the evening"
+                            "“{name}” is new and comes after half of the time: plan it earlier in the session"
                         ),
                     );
                 }
@@ -327,7 +327,7 @@ fn locks(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
         }
         let title = problem.title(&lock.block.variant);
         let says = format!(
-            "“{title}” for {} is locked into this evening and is not there: lay it, or unlock it",
+            "“{title}” for {} is locked into this session but is not there: plan it, or unlock it",
             lock.block.minutes
         );
         breaches.push(Breach { rule: Rule::Locks, session: lock.session, block: None, says });

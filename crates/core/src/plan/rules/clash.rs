@@ -135,7 +135,7 @@ fn short_session(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
     );
     let relax = vec![
         format!("Give the session at least {}", least + (Minutes(wish.minutes.0 - wish.for_blocks().0))),
-        "take that evening out".into(),
+        "take that session out".into(),
     ];
     Some(Clashing::Session { session }.proved(says, relax))
 }

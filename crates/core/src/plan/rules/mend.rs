@@ -167,7 +167,7 @@ pub fn in_words(problem: &Problem, plan: &Plan, edit: &Edit) -> String {
             format!("Show “{name}” on {}", day(*session))
         }
         Edit::Move { session, block, to, at } if to == session => {
-            format!("Do {} as block {} of the evening", title(session, block), at.map_or(1, |at| at + 1))
+            format!("Do {} as block {} of the session", title(session, block), at.map_or(1, |at| at + 1))
         }
         Edit::Move { session, block, to, .. } => format!("Move {} to {}", title(session, block), day(*to)),
         Edit::Split { session, block, beside: None } => {

@@ -130,7 +130,7 @@ pub(in crate::api) fn answer(timing: &Timing, code: &str, line: &str) -> String 
     match serde_json::from_str::<Event>(line) {
         Ok(event) => match timing.take(code, event) {
             Some(()) => json!({"ack": event.seq}).to_string(),
-            None => json!({"error": "the evening is over: ask the coach for a new address"}).to_string(),
+            None => json!({"error": "the test is over: ask the coach for a new address"}).to_string(),
         },
         Err(error) => json!({"error": format!("this is no line of gates: {error}")}).to_string(),
     }

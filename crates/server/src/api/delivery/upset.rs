@@ -84,7 +84,7 @@ async fn found(
     let there = own.edition.curriculum.minutes.get(session).copied();
     let there = there.ok_or_else(|| Problem::not_found("session"))?;
     if left >= there {
-        let says = format!("the evening has {there}: say how many are left, fewer than that");
+        let says = format!("the session has {there}: say how many are left, fewer than that");
         return Err(Problem::fault("/left", says));
     }
     let assigned = own.assigned.clone();
@@ -99,7 +99,7 @@ fn nothing_said_since(said: &Said, session: usize) -> Answer<()> {
     match said.sessions().last().is_some_and(|last| *last >= session) {
         true => Err(Problem::fault(
             "/session",
-            "this evening or a later one has a log already: only evenings after the last log can still fall out",
+            "this session or a later one has a log already: only sessions after the last log can still be cancelled",
         )),
         false => Ok(()),
     }
@@ -163,8 +163,8 @@ fn what_happened(edition: &Edition, session: usize, left: Minutes) -> String {
     let evenings = edition.curriculum.evenings();
     let day = evenings.get(session).map(|evening| evening.date.strftime("%-d %B").to_string());
     match left {
-        Minutes(0) => format!("the evening of {} fell out", day.unwrap_or_default()),
-        left => format!("the evening of {} had {left}", day.unwrap_or_default()),
+        Minutes(0) => format!("the session on {} was cancelled", day.unwrap_or_default()),
+        left => format!("the session on {} was cut to {left}", day.unwrap_or_default()),
     }
 }
 

@@ -93,7 +93,7 @@ fn entry(
     let there = edition.curriculum.minutes.get(session).copied().unwrap_or_default();
     let left = upset.map_or(there, |upset| upset.left);
     let fell_out = left == Minutes(0);
-    let what = if fell_out { "fell out".to_owned() } else { left.to_string() };
+    let what = if fell_out { "cancelled".to_owned() } else { left.to_string() };
     let mut event = Event::new();
     event
         .uid(&format!("{}-{day}@jogo", team.id))

@@ -539,7 +539,7 @@ async fn gates_are_answered_line_by_line(#[case] line: &str, #[case] says: &str)
         "another",
         r#"{"seq": 1, "kind": "arm", "device_ms": 5}"#,
     );
-    assert!(over.contains("the evening is over"), "{over}");
+    assert!(over.contains("the test is over"), "{over}");
 }
 
 #[test]

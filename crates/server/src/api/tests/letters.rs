@@ -19,7 +19,7 @@ async fn every_coach_gets_the_week_once_and_it_lies_in_the_outbox() {
     let week: Vec<_> =
         to(&first, "Selo Torrwick").into_iter().filter(|letter| letter["asks_for_logs"] == false).collect();
     assert_eq!(week.len(), 1);
-    assert_eq!(week[0]["subject"], "Your evenings from Monday 10 February");
+    assert_eq!(week[0]["subject"], "Your sessions from Monday 10 February");
     let body = week[0]["body"].as_str().unwrap();
     for line in [
         "Monday 10 February, Harbour Lane U10–U12: 50 min",
@@ -39,7 +39,7 @@ async fn every_coach_gets_the_week_once_and_it_lies_in_the_outbox() {
     let name = format!("2031-02-10-{}.eml", week[0]["id"].as_str().unwrap());
     let file = std::fs::read_to_string(academy.folder.path().join("outbox").join(name)).unwrap();
     for line in
-        ["To: \"Selo Torrwick\" <selo@skerrow.example>", "Subject: Your evenings from Monday 10 February"]
+        ["To: \"Selo Torrwick\" <selo@skerrow.example>", "Subject: Your sessions from Monday 10 February"]
     {
         assert!(file.contains(line) || file.contains(&line.replace('"', "")), "{line}: {file}");
     }

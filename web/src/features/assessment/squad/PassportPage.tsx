@@ -35,7 +35,7 @@ export function PassportPage({ team, coaching, toSquad }: Props) {
           {t('passport-back')}
         </Button>
         <Box sx={{ flex: 1 }} />
-        <Button component={Link} to={`/print/passports/${team}?player=${player}`}>
+        <Button component={Link} to={`/print/progress/${team}?player=${player}`}>
           {t('board-print')}
         </Button>
       </Box>

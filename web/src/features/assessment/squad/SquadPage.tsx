@@ -72,7 +72,7 @@ export function SquadPage() {
           <Typography variant="body2" sx={{ mb: 1 }}>
             {t('squad-export')} <MuiLink href={`/api/v1/teams/${team.id}/roster?form=csv`}>{'CSV'}</MuiLink> ·{' '}
             <MuiLink href={`/api/v1/teams/${team.id}/roster?form=xlsx`}>{'XLSX'}</MuiLink> ·{' '}
-            <MuiLink component={Link} to={`/print/passports/${team.id}`}>
+            <MuiLink component={Link} to={`/print/progress/${team.id}`}>
               {t('board-passports')}
             </MuiLink>
           </Typography>

@@ -24,7 +24,7 @@ export function EveningStrip({ evening, at, outcomes, onChoose, onLog }: Props) 
   return (
     <Box
       component="nav"
-      aria-label={t('places-tonight')}
+      aria-label={t('places-today')}
       sx={{
         width: 58,
         flex: 'none',

@@ -125,11 +125,7 @@ function Head({ view, today }: Pick<RunProps, 'view' | 'today'>) {
   return (
     <Box sx={{ px: 1.5, py: 0.75, display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 1 }}>
       <Typography variant="h2" component="h1" sx={{ flex: evening.date === today ? undefined : 1 }}>
-        {evening.date === today
-          ? t('places-tonight')
-          : evening.date > today
-            ? t('tonight-next', { day })
-            : day}
+        {evening.date === today ? t('places-today') : evening.date > today ? t('tonight-next', { day }) : day}
       </Typography>
       <Typography
         variant="body2"
@@ -140,7 +136,7 @@ function Head({ view, today }: Pick<RunProps, 'view' | 'today'>) {
         {t('tonight-edition', { n: view.edition_number })}
       </Typography>
       {evening.date !== today && (
-        <Button component={Link} to="/tonight" size="small" variant="text">
+        <Button component={Link} to="/today" size="small" variant="text">
           {t('tonight-to-tonight')}
         </Button>
       )}

@@ -89,7 +89,7 @@ function EveningRow({ evening, today }: { evening: Schemas['EveningEntry']; toda
   return (
     <ButtonBase
       component={Link}
-      to={`/tonight/${evening.edition}/${evening.session}`}
+      to={`/today/${evening.edition}/${evening.session}`}
       sx={{
         width: '100%',
         minHeight: 52,
