@@ -103,7 +103,7 @@ async fn a_copy_is_changed_saved_put_away_and_its_past_comes_back() -> Result<()
     let director = Person::at(&browser, &server);
     director.signs_in_as(DIRECTOR).await?;
     director.opens("/drills/weave-six").await?;
-    director.sees("state 1, saved").await?;
+    director.sees("version 1, saved").await?;
     director.presses_exactly("Copy").await?;
     director.sees("Weave there and back, a copy").await?;
     director.writes("Title", "Weave with a wall").await?;
@@ -112,7 +112,7 @@ async fn a_copy_is_changed_saved_put_away_and_its_past_comes_back() -> Result<()
     director.presses_exactly("Save").await.err().ok_or("nothing is left to save, and yet it can be")?;
     director.writes("Title", "Weave with a wall").await?;
     director.presses_exactly("Save").await?;
-    director.sees("state 2, saved").await?;
+    director.sees("version 2, saved").await?;
     director.opens_details("Earlier versions").await?;
     director.presses_exactly("Restore this version").await?;
     director.sees("Weave there and back, a copy").await?;

@@ -96,7 +96,7 @@ async fn runs_the_evening(coach: &Person<'_>) -> Result<(), Failed> {
         assert!(says.contains(&format!(", {outcome}")), "{says}");
     }
     coach.presses("Weeks").await?;
-    coach.sees("1 done, 1 short, 1 skipped").await
+    coach.sees("1 done, 1 cut short, 1 skipped").await
 }
 
 async fn loads_the_squad(coach: &Person<'_>, server: &Server) -> Result<(), Failed> {

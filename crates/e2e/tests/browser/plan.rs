@@ -110,7 +110,7 @@ async fn two_plans_are_compared_and_the_other_is_taken() -> Result<(), Failed> {
     // The forecast follows what it assumes.
     director.presses("Forecast").await?;
     director.sees("of all goals are reached").await?;
-    director.sees("results say rate").await?;
+    director.sees("results give a rate of").await?;
     director.presses("Use these rates").await?;
     director.sees("These rates are in use").await?;
     let before = director.runs(SUM).await?;
@@ -139,7 +139,7 @@ async fn a_stitch_is_dragged_and_every_key_does_what_the_legend_says() -> Result
         .await?;
     director.sees(&format!("Session {} ·", last + 1)).await?;
     director.sees("It is locked here.").await?;
-    assert!(director.first_and_last("toe-taps").await?.0 > first, "it has left its evening");
+    assert!(director.first_and_last("toe-taps").await?.0 > first, "it has left its session");
     director.types("l").await?;
     director.goes("It is locked here.").await?;
     // A minute more or less: whichever the drill allows.
@@ -224,7 +224,7 @@ async fn two_rungs_stand_side_by_side_until_all_do_the_same_again() -> Result<()
     director.signs_in_as(DIRECTOR).await?;
     director.sees("Bring:").await?;
     // Through the stitches, until one has another rung that half of a squad can do beside it.
-    let rungs = "const label = [...document.querySelectorAll('label')].find((l) => l.textContent.startsWith('Beside it, for those'));
+    let rungs = "const label = [...document.querySelectorAll('label')].find((l) => l.textContent.startsWith('At the same time, for those'));
         const rungs = label && document.getElementById(label.htmlFor); return rungs";
     let found = format!("{rungs} !== undefined");
     for stitch in 0..30 {
@@ -241,7 +241,7 @@ async fn two_rungs_stand_side_by_side_until_all_do_the_same_again() -> Result<()
     let choice = director.runs(&format!("{rungs}.options[1].textContent")).await?;
     let choice = choice.as_str().ok_or("no rung to choose")?;
     director.chooses("At the same time, for those who move on", choice).await?;
-    director.sees("who moves on:").await?;
+    director.sees("for those who move on:").await?;
     director.sees("It is locked here.").await?;
     let price = director.sees_named("What the last change cost").await?.text().await?;
     assert!(price.starts_with(['+', '−', '±', '0']), "{price}");
@@ -249,7 +249,7 @@ async fn two_rungs_stand_side_by_side_until_all_do_the_same_again() -> Result<()
     director.reloads().await?;
     director.sees("saved").await?;
     director.types("z").await?;
-    director.goes("who moves on:").await?;
+    director.goes("for those who move on:").await?;
     browser.end().await
 }
 

@@ -81,10 +81,10 @@ async fn a_player_is_erased_only_by_name_and_is_then_nowhere() -> Result<(), Fai
     coach.presses("Tamin Pelldale").await?;
     coach.sees("What comes next").await?;
     // Everything that is kept can be taken along first.
-    let file = "return fetch([...document.querySelectorAll('a')].find((a) => a.textContent.startsWith('Everything that is kept')).href).then((r) => r.json()).then((kept) => kept.about.name)";
+    let file = "return fetch([...document.querySelectorAll('a')].find((a) => a.textContent.startsWith('Download everything')).href).then((r) => r.json()).then((kept) => kept.about.name)";
     assert_eq!(coach.runs(file).await?, "Tamin Pelldale");
     coach.presses("Delete this player").await?;
-    coach.sees("Erases Tamin Pelldale with every result, for good.").await?;
+    coach.sees("Deletes Tamin Pelldale and every result, permanently.").await?;
     let closed = "return [...document.querySelectorAll('[role=dialog] button')].find((b) => b.textContent === 'Delete this player').disabled";
     assert_eq!(coach.runs(closed).await?, true);
     coach.field("Type the name to confirm").await?.send_keys("Tamin").await?;

@@ -18,10 +18,10 @@ async fn an_evening_falls_out_is_squeezed_in_and_outlives_a_new_edition() -> Res
     coach.sees_heading("Today").await?;
     coach.presses("Cancel or shorten this session").await?;
     coach.sees("Every goal still gets its exposures").await?;
-    coach.presses("Cut short").await?;
+    coach.presses_in_dialog("Cut short").await?;
     coach.sees("Minutes left").await?;
     coach.sees("What was planned is left out.").await?;
-    coach.presses("Cancelled").await?;
+    coach.presses_in_dialog("Cancelled").await?;
     coach.sees("Every goal still gets its exposures").await?;
     coach.presses("Continue like this").await?;
     coach.sees("cancelled, what is needed was fitted into the next sessions").await?;
