@@ -51,8 +51,7 @@ fn main() -> ExitCode {
 }
 
 fn play(wanted: &Gates) -> Result<usize, String> {
-    let refused =
-        |e: tungstenite::Error| format!("{}: {e}: is this the address of the test?", wanted.to);
+    let refused = |e: tungstenite::Error| format!("{}: {e}: is this the address of the test?", wanted.to);
     let (mut line, _) = connect(&wanted.to).map_err(refused)?;
     let lines = evening(wanted.players, wanted.seed, wanted.faults);
     for sent in &lines {

@@ -1329,7 +1329,8 @@ export interface paths {
         get: operations["benchmarks_show"];
         /**
          * Keeps a test: a changed one, or a new one, which `If-None-Match: *` keeps from taking the place of another. What
-         *     results were taken with stays as it was.
+         *     results were taken with stays as it was. Where the protocol decides the smallest and the largest value, they are
+         *     filled in.
          */
         put: operations["benchmarks_put"];
         post?: never;

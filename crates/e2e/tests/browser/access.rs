@@ -81,9 +81,11 @@ async fn every_look_has_contrast() -> Result<(), Failed> {
         director.presses(look).await?;
         director.types("\u{e00c}").await?;
         director.goes("Sign out").await?;
-        for (page, shows) in
-            [("/plan", "Bring:"), ("/levels", "North Beacon"), ("/drills/weave-six", "touches with the strong foot")]
-        {
+        for (page, shows) in [
+            ("/plan", "Bring:"),
+            ("/levels", "North Beacon"),
+            ("/drills/weave-six", "touches with the strong foot"),
+        ] {
             director.opens(page).await?;
             director.sees(shows).await?;
             is_open(&director, &format!("{page} in {look}")).await?;

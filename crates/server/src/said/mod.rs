@@ -165,7 +165,7 @@ mod tests {
     #[test]
     fn whatever_is_wrong_is_said_with_its_place_and_the_rest_is_read() {
         let mut faults = Faults::default();
-        let even = |n: u32| if n % 2 == 0 { Ok(n) } else { Err(("number", format!("{n} is odd"))) };
+        let even = |n: u32| if n.is_multiple_of(2) { Ok(n) } else { Err(("number", format!("{n} is odd"))) };
         assert_eq!(faults.reading("/numbers", vec![2, 3, 4, 5], even), [2, 4]);
         assert!(faults.reading("/others", vec![7], even).is_empty());
         let places: Vec<_> = faults.0.iter().map(|fault| fault.pointer.as_str()).collect();
