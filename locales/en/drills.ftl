@@ -96,7 +96,7 @@ drills-no-matter = any
 drills-band = Band
 drills-minutes = Minutes
 drills-minutes-need-band = Choose a band first: its dose decides the minutes.
-drills-at-station = Players at a station
+drills-at-station = Per station
 drills-most-markers = Markers, at most
 drills-wide = Ground width, m
 drills-deep = Ground depth, m
@@ -167,8 +167,8 @@ desk-no-dose = This band has no dose yet: enter one on the right to see the time
 desk-assumption = touch rate is an assumption
 desk-block-minutes = { NUMBER($n, maximumFractionDigits: 1) } min
 desk-strip = { $rest ->
-        [0] lay out { $lay } min, explain { NUMBER($explain, maximumFractionDigits: 1) } s, { $bouts } × { NUMBER($work, maximumFractionDigits: 1) } s work
-       *[other] lay out { $lay } min, explain { NUMBER($explain, maximumFractionDigits: 1) } s, { $bouts } × { NUMBER($work, maximumFractionDigits: 1) } s work, { NUMBER($rest, maximumFractionDigits: 1) } s rest
+        [0] set up { $lay } min, explain { NUMBER($explain, maximumFractionDigits: 1) } s, { $bouts } × { NUMBER($work, maximumFractionDigits: 1) } s work
+       *[other] set up { $lay } min, explain { NUMBER($explain, maximumFractionDigits: 1) } s, { $bouts } × { NUMBER($work, maximumFractionDigits: 1) } s work, { NUMBER($rest, maximumFractionDigits: 1) } s rest
     }
 desk-work-to-rest = work to rest { $ratio }
 desk-levers = Levers

@@ -105,7 +105,7 @@ async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
     coach.presses("Cancel or shorten this session").await?;
     coach.sees("Every goal still gets its exposures").await?;
     keep(&coach, folder, "upset").await?;
-    coach.presses("Cancel").await?;
+    coach.presses_in_dialog("Cancel").await?;
     coach.opens("/test/weave-time").await?;
     coach.sees_named("Enter").await?;
     coach.types("16.4").await?;
