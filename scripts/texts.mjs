@@ -1,43 +1,29 @@
 // Looks through the catalogues: every text is used, and every language has the same texts with the same values as
 // English. That no text is missing is the compiler's work (web/src/texts/messages.ts).
 import { execFileSync } from 'node:child_process'
-import { readdirSync, readFileSync } from 'node:fs'
-import { createRequire } from 'node:module'
-
-const { FluentParser, Visitor } = createRequire(new URL('../web/package.json', import.meta.url))('@fluent/syntax')
-const locales = new URL('../locales/', import.meta.url)
-
-class Values extends Visitor {
-  names = new Set()
-  visitVariableReference(node) {
-    this.names.add(node.id.name)
-  }
-}
+import { readFileSync } from 'node:fs'
+import { entries, languages, valuesOf } from './catalogue.mjs'
 
 const faults = []
 
 /** The texts of a language by their names, each with the values that it uses. */
 function catalogue(language) {
   const texts = new Map()
-  const folder = new URL(`${language}/`, locales)
-  for (const file of readdirSync(folder).sort()) {
-    const at = `locales/${language}/${file}`
-    for (const entry of new FluentParser().parse(readFileSync(new URL(file, folder), 'utf8')).body) {
-      if (entry.type === 'Junk') faults.push(`${at}: cannot be read: ${entry.content.split('\n')[0]}`)
-      if (entry.type !== 'Message') continue
-      const { name } = entry.id
-      if (texts.has(name)) faults.push(`${at}: ${name} is there twice`)
-      const values = new Values()
-      values.visit(entry)
-      texts.set(name, { at, values: values.names })
+  for (const { at, entry } of entries(language)) {
+    if (entry.type === 'Junk') {
+      faults.push(`${at}: cannot be read: ${entry.content.split('\n')[0]}`)
+      continue
     }
+    const { name } = entry.id
+    if (texts.has(name)) faults.push(`${at}: ${name} is there twice`)
+    texts.set(name, { at, values: valuesOf(entry) })
   }
   return texts
 }
 
 const english = catalogue('en')
 
-for (const language of readdirSync(locales).filter((each) => each !== 'en')) {
+for (const language of languages().filter((each) => each !== 'en')) {
   const other = catalogue(language)
   for (const [name, { values }] of english) {
     const translated = other.get(name)

@@ -1,12 +1,9 @@
 // Invites somebody: who, what for, and then the link that is handed on.
-import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import Checkbox from '@mui/material/Checkbox'
 import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
-import FormControlLabel from '@mui/material/FormControlLabel'
 import Typography from '@mui/material/Typography'
 import { type SyntheticEvent, useState } from 'react'
 import { newId, type Schemas } from '../../../api/client'
@@ -17,6 +14,7 @@ import { SelectCell, TextCell } from '../../../ui/fields'
 import { asDay } from '../../../ui/figures'
 import { LinkField } from '../../../ui/LinkField'
 import { ErrorNote } from '../../../ui/notes'
+import { TickList } from '../../../ui/TickList'
 import { useInvite } from './queries'
 
 const ROLES: Schemas['RoleView'][] = ['coach', 'club_lead', 'director']
@@ -91,7 +89,14 @@ export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][];
                 onChange={setClub}
               />
             )}
-            {role === 'coach' && <Teams all={ofClub?.teams ?? []} chosen={teams} onChoose={setTeams} />}
+            {role === 'coach' && (
+              <TickList
+                label={t('clubs-teams')}
+                all={ofClub?.teams ?? []}
+                chosen={teams}
+                onChoose={setTeams}
+              />
+            )}
             {invite.isError && <ErrorNote error={invite.error} />}
           </>
         )}
@@ -107,34 +112,5 @@ export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][];
         )}
       </DialogActions>
     </Dialog>
-  )
-}
-
-interface TeamsProps {
-  all: { id: string; name: string }[]
-  chosen: string[]
-  onChoose: (teams: string[]) => void
-}
-
-/** Which teams a coach is to have. */
-function Teams({ all, chosen, onChoose }: TeamsProps) {
-  return (
-    <Box role="group" aria-label={t('clubs-teams')} sx={{ display: 'grid' }}>
-      {all.map((team) => (
-        <FormControlLabel
-          key={team.id}
-          label={team.name}
-          control={
-            <Checkbox
-              size="small"
-              checked={chosen.includes(team.id)}
-              onChange={(_, on) =>
-                onChoose(on ? [...chosen, team.id] : chosen.filter((each) => each !== team.id))
-              }
-            />
-          }
-        />
-      ))}
-    </Box>
   )
 }

@@ -1,8 +1,6 @@
 // One team or one club: its name, and who coaches.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import Checkbox from '@mui/material/Checkbox'
-import FormControlLabel from '@mui/material/FormControlLabel'
 import Typography from '@mui/material/Typography'
 import { type ReactNode, type SyntheticEvent, useState } from 'react'
 import { newId, type Schemas } from '../../../api/client'
@@ -10,6 +8,7 @@ import { LONGEST } from '../../../api/limits'
 import { t } from '../../../texts/t'
 import { SelectCell, TextCell } from '../../../ui/fields'
 import { ErrorNote } from '../../../ui/notes'
+import { TickList } from '../../../ui/TickList'
 import { useChange } from './queries'
 
 interface FormProps {
@@ -64,23 +63,7 @@ function Coaches({ people, chosen, onChoose }: CoachesProps) {
   return (
     <Box role="group" aria-label={t('clubs-coaches')}>
       <Typography variant="h3">{t('clubs-coaches')}</Typography>
-      <Box sx={{ display: 'grid', maxHeight: 320, overflowY: 'auto' }}>
-        {sorted.map((person) => (
-          <FormControlLabel
-            key={person.id}
-            label={person.name}
-            control={
-              <Checkbox
-                size="small"
-                checked={chosen.includes(person.id)}
-                onChange={(_, on) =>
-                  onChoose(on ? [...chosen, person.id] : chosen.filter((id) => id !== person.id))
-                }
-              />
-            }
-          />
-        ))}
-      </Box>
+      <TickList all={sorted} chosen={chosen} onChoose={onChoose} />
     </Box>
   )
 }

@@ -1,0 +1,38 @@
+// Reads the catalogues of texts, for the scripts beside this one.
+import { readdirSync, readFileSync } from 'node:fs'
+import { createRequire } from 'node:module'
+
+// What the front end depends on stands in its folder.
+const syntax = createRequire(new URL('../web/package.json', import.meta.url))('@fluent/syntax')
+export const { serializeExpression } = syntax
+
+const locales = new URL('../locales/', import.meta.url)
+export const languages = () => readdirSync(locales).sort()
+
+/** What stands in the files of a language, in their order: messages, and what cannot be read (`Junk`). */
+export function entries(language) {
+  const folder = new URL(`${language}/`, locales)
+  return readdirSync(folder)
+    .sort()
+    .flatMap((file) => {
+      const text = readFileSync(new URL(file, folder), 'utf8')
+      const { body } = new syntax.FluentParser().parse(text)
+      return body
+        .filter(({ type }) => type === 'Message' || type === 'Junk')
+        .map((entry) => ({ at: `locales/${language}/${file}`, entry }))
+    })
+}
+
+class Values extends syntax.Visitor {
+  names = new Set()
+  visitVariableReference({ id }) {
+    this.names.add(id.name)
+  }
+}
+
+/** The names of the values that a message, or one of its patterns, wants. */
+export function valuesOf(node) {
+  const values = new Values()
+  values.visit(node)
+  return values.names
+}
