@@ -1845,7 +1845,7 @@ export interface components {
             secure?: components["schemas"]["Interval"] | null;
             /**
              * Format: double
-             * @description The part that is Secure or better, 0 to 1; nothing if nobody has a result.
+             * @description The share of players who are Secure or better, 0 to 1; `None` without any results.
              */
             share?: number | null;
             /**
@@ -3653,7 +3653,7 @@ export interface components {
             session: number;
             /**
              * Format: int32
-             * @description How many of a hundred tries came off.
+             * @description Successful tries, out of a hundred.
              */
             success?: number | null;
         };

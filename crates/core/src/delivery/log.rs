@@ -41,7 +41,7 @@ pub struct BlockSaid {
     pub outcome: Outcome,
     /// How long it took, if that was entered.
     pub minutes: Option<Minutes>,
-    /// The percentage of tries that came off, if that was entered.
+    /// Successful tries in percent, if the coach entered them.
     pub success: Option<u8>,
     /// The easier or harder rung that was run instead of the planned one.
     pub ran: Option<Ran>,

@@ -262,3 +262,26 @@ async fn a_sign_in_that_ended_says_that_entries_wait() -> Result<(), Failed> {
     coach.sent_everything().await?;
     phone.end().await
 }
+
+#[tokio::test]
+async fn a_chosen_language_stays_without_network_and_no_screen_is_too_narrow_for_it() -> Result<(), Failed> {
+    let server = Server::start()?;
+    publishes(&server).await?;
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    signs_in(&coach).await?;
+    coach.presses(COACH).await?;
+    coach.sees("Your next sessions are saved on this phone").await?;
+    coach.runs("localStorage.setItem('jogo.language', '\"pseudo\"')").await?;
+    // Its texts are longer by two fifths.
+    for page in ["/today", "/today?block=log", "/test", "/squad", "/weeks"] {
+        coach.opens(page).await?;
+        coach.sees("Tödáy").await?;
+        let wide = coach.runs("return document.documentElement.scrollWidth - innerWidth").await?;
+        assert!(wide.as_i64().is_some_and(|by| by <= 0), "{page} is wider than the phone by {wide}");
+    }
+    coach.loses_the_network().await?;
+    coach.opens("/today").await?;
+    coach.sees("Blöçk").await?;
+    phone.end().await
+}

@@ -1,4 +1,4 @@
-//! What coaches say of an evening.
+//! What coaches log of a session.
 
 use jiff::civil::Date;
 use jogo_core::delivery::log::{BlockSaid, Blocks, Named, Unclear};
@@ -32,7 +32,7 @@ pub struct OutcomeSaid {
     day: Option<Date>,
     outcome: Outcome,
     minutes: Option<Minutes>,
-    /// How many of a hundred tries came off.
+    /// Successful tries, out of a hundred.
     success: Option<u8>,
     /// The rung that was run in place of the planned one.
     ran: Option<Ran>,
@@ -167,7 +167,7 @@ fn outcome(editions: &[Known], s: OutcomeSaid) -> Result<OutcomeEntry, Wrong> {
         return Err(("minutes", "a block has at most 240 minutes".to_owned()));
     }
     if s.success.is_some_and(|of_hundred| of_hundred > 100) {
-        return Err(("success", "at most 100 of a hundred tries come off".to_owned()));
+        return Err(("success", "success is at most 100 out of a hundred".to_owned()));
     }
     Ok(OutcomeEntry {
         id: s.id,

@@ -24,7 +24,7 @@ pub struct MapChanges {
     take_out: Vec<SkillId>,
 }
 
-/// So many skills are changed at once.
+/// The most skills that can be changed at once.
 const MOST_CHANGED: usize = 50;
 
 impl MapChanges {

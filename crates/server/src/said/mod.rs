@@ -1,5 +1,5 @@
-//! What devices and lists say of a team, read entry by entry: each is held against what is known, and whatever is wrong
-//! is said with its place and how to mend it. All of it is taken in, or nothing.
+//! What devices and lists send about a team, read entry by entry. Each entry is checked against what is known; every
+//! fault names its place and how to fix it. Either all of it is accepted, or nothing.
 
 pub mod log;
 pub mod map;
@@ -24,7 +24,7 @@ use crate::state::State;
 /// The field that is wrong, and how to mend it.
 type Wrong = (&'static str, String);
 
-/// What everything that is said of a team is held against.
+/// What is known of a team, to check what devices send about it.
 struct TeamNow {
     today: Date,
     squad: BTreeSet<Uuid>,
@@ -44,13 +44,13 @@ impl TeamNow {
         }
     }
 
-    /// A day that a device says, in the field of this name.
+    /// A day from a device, in the field of this name.
     fn day(&self, field: &'static str, said: &str) -> Result<Date, Wrong> {
         day_of_season(said, self.today).map_err(|says| (field, says))
     }
 }
 
-/// Refuses more entries than are taken at once.
+/// Refuses more entries than one request may carry.
 fn at_most(most: usize, said: usize, list: &'static str) -> Answer<()> {
     match said <= most {
         true => Ok(()),
@@ -75,7 +75,7 @@ impl Faults {
         all
     }
 
-    /// Nothing of it is taken in if anything was wrong.
+    /// Refuses everything if anything was wrong.
     fn none(self) -> Answer<()> {
         Problem::if_any(self.0)
     }

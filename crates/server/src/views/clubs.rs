@@ -38,7 +38,7 @@ pub struct ClubLevels {
     tested: u32,
     /// Players of the club's teams in this band without a result.
     without: u32,
-    /// The part that is Secure or better, 0 to 1; nothing if nobody has a result.
+    /// The share of players who are Secure or better, 0 to 1; `None` without any results.
     share: Option<f64>,
     /// Between what that share may lie (95 %).
     secure: Option<Interval>,

@@ -140,9 +140,10 @@ impl LibraryShelf {
     }
 }
 
-/// The band that a form names; what is not there is named in short.
+/// The band that a form names; an unknown name is quoted, cut to 40 characters.
 pub async fn known_band(state: &State, id: &BandId) -> Answer<Band> {
     let named = || id.chars().take(40).collect::<String>();
-    let unknown = || Problem::fault("/band", format!("the library has no band `{}`", named()));
+    let unknown =
+        || Problem::fault("/band", format!("there is no band `{}`: choose one of the academy’s", named()));
     state.store.band(id).await?.ok_or_else(unknown)
 }

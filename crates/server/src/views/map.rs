@@ -60,7 +60,7 @@ pub struct TestName {
     name: String,
 }
 
-/// So many changes are looked through for the days on which there were any.
+/// How many changes are searched for the days on which the map changed.
 const CHANGES: u32 = 2_000;
 
 impl MapView {

@@ -88,7 +88,7 @@ impl Curriculum {
     /// the next.
     ///
     /// Errs with the faults of what is new.
-    pub fn anew(
+    pub fn copied(
         &self,
         name: String,
         season: &Season,

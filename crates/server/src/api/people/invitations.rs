@@ -54,7 +54,7 @@ impl NewInvitation {
         }
         let known = state.store.teams().await?;
         if !teams.iter().all(|team| known.iter().any(|each| each.id == *team)) {
-            return Err(Problem::fault("/teams", "one of these teams is not there: load the page anew"));
+            return Err(Problem::fault("/teams", "one of these teams no longer exists: reload the page"));
         }
         Ok(Invitation { id, name: name(&said)?, role: role.into(), club, teams, until })
     }

@@ -130,10 +130,10 @@ pub(crate) struct NewCurriculum {
 }
 
 impl NewCurriculum {
-    /// What is wished for, with the squads where they stand.
+    /// The settings of the new curriculum, with the squads at the stage they have reached.
     async fn wishes(self, state: &State) -> Answer<Curriculum> {
         let base = self.from.wishes(state, self.ground, self.season.start).await?;
-        let wishes = base.anew(self.name, &self.season, self.session_min, self.approach, self.ground);
+        let wishes = base.copied(self.name, &self.season, self.session_min, self.approach, self.ground);
         let wishes = wishes.map_err(Problem::input)?;
         let reached = self.present.reached(state, &wishes.band).await?;
         Ok(wishes.from_where_they_stand(&reached))
@@ -141,7 +141,7 @@ impl NewCurriculum {
 }
 
 impl BeginsFrom {
-    /// What is written there.
+    /// The settings that are written there.
     async fn wishes(&self, state: &State, ground: Ground, start: Date) -> Answer<Curriculum> {
         let found = match self {
             BeginsFrom::Template { template } => {
@@ -156,7 +156,7 @@ impl BeginsFrom {
                 band.and_then(|band| Curriculum::first(&band, &skills, ground, start))
             }
         };
-        found.ok_or_else(|| Problem::not_found("template, curriculum or band with skills to begin from"))
+        found.ok_or_else(|| Problem::not_found("template, curriculum or band with skills to start from"))
     }
 }
 
