@@ -9,18 +9,21 @@ export const { serializeExpression } = syntax
 const locales = new URL('../locales/', import.meta.url)
 export const languages = () => readdirSync(locales).sort()
 
-/** What stands in the files of a language, in their order: messages, and what cannot be read (`Junk`). */
+/**
+ * What is in the files of a language, in their order: messages, and what cannot be read (`Junk`). `readers` says who
+ * reads them: the `interface` alone, the `server` alone, or both (`shared`).
+ */
 export function entries(language) {
-  const folder = new URL(`${language}/`, locales)
-  return readdirSync(folder)
-    .sort()
-    .flatMap((file) => {
+  return ['interface', 'shared', 'server'].flatMap((readers) => {
+    const folder = new URL(`${language}/${readers}/`, locales)
+    return readdirSync(folder).sort().flatMap((file) => {
       const text = readFileSync(new URL(file, folder), 'utf8')
       const { body } = new syntax.FluentParser().parse(text)
       return body
         .filter(({ type }) => type === 'Message' || type === 'Junk')
-        .map((entry) => ({ at: `locales/${language}/${file}`, entry }))
+        .map((entry) => ({ at: `locales/${language}/${readers}/${file}`, readers, entry }))
     })
+  })
 }
 
 class Values extends syntax.Visitor {

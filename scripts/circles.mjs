@@ -79,7 +79,7 @@ function depthOf(graph, name, known, way, circles) {
 }
 
 let found = 0
-for (const crate of ['core', 'store', 'server', 'gates', 'e2e']) {
+for (const crate of ['core', 'store', 'words', 'server', 'gates', 'e2e']) {
   const graph = graphOf(`crates/${crate}/src`)
   const [known, circles] = [new Map(), new Set()]
   const deepest = Math.max(...[...graph.keys()].map((name) => depthOf(graph, name, known, [], circles)))

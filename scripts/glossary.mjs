@@ -9,7 +9,7 @@ const broken = (text) => text.replace(/(.{1,119})(?: |$)/g, '$1\n').trimEnd()
 const lines = words.map(({ value, attributes: [means] }) => broken(`**${said(value)}**: ${said(means.value)}`))
 process.stdout.write(`# Jogo's words
 
-<!-- Made from locales/en/glossary.ftl by \`make words\`. -->
+<!-- Made from locales/en/interface/glossary.ftl by \`make words\`. -->
 
 ${lines.join('\n\n')}
 `)

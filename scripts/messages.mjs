@@ -10,7 +10,8 @@ function add(name, pattern) {
   lines.push(`  '${name}': ${values.length ? `{ ${values.join('; ')} }` : 'null'}`)
 }
 
-for (const { at, entry } of entries('en')) {
+for (const { at, readers, entry } of entries('en')) {
+  if (readers === 'server') continue
   if (entry.type === 'Junk') throw new Error(`${at}: ${entry.annotations.map((a) => a.message)}: ${entry.content}`)
   const { name } = entry.id
   if (name.startsWith('glossary-')) glossary.push(name.slice('glossary-'.length))

@@ -10,8 +10,9 @@ rm -rf "$fresh" "$database"*
 mkdir -p "$fresh"
 cat crates/store/migrations/*.sql | sqlite3 "$database"
 touch crates/store/src/lib.rs
+# One pass compiles everything, asks clippy and writes the queries.
 SQLX_OFFLINE=false SQLX_OFFLINE_DIR="$fresh" DATABASE_URL="sqlite:$database" \
-    cargo check --quiet --locked --workspace
+    cargo clippy --quiet --locked --workspace --all-targets -- --deny warnings
 if [ "${1:-}" = "--check" ]; then
     diff -r .sqlx "$fresh" >/dev/null || { echo "the checked queries in .sqlx are stale: run make queries" >&2; exit 1; }
 else

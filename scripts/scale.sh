@@ -37,7 +37,7 @@ done
 team=$(ask keya GET /session | grep -o '"teams":\[{[^}]*"id":"[^"]*' | sed 's/.*"id":"//')
 sleep "${SETTLE:-120}" # what is worked out ahead has been worked out
 sample "squad board" keya GET "/teams/$team/board"
-sample "sheet of a test evening" keya GET "/teams/$team/tests/weave-time"
+sample "sheet of a test session" keya GET "/teams/$team/tests/weave-time"
 player=$(ask keya GET "/teams/$team/board" | grep -o '"players":\[{[^}]*"id":"[^"]*' | sed 's/.*"id":"//')
 sample "levels of a band" director GET '/levels?band=u8-u9'
 sample "milestones of a band" director GET '/levels/milestones?band=u8-u9'

@@ -10,7 +10,7 @@ const DESK = [
   'PlanPage',
   'ProgressionsPage',
   'BandsPage',
-  'EveningsPage',
+  'SessionsPage',
   'LevelsPage',
   'SeasonFields',
   'ClubsPage',
@@ -36,7 +36,7 @@ export default defineConfig({
   plugins: [
     react(),
     VitePWA({
-      // A coach in the middle of an evening is asked before a new version takes the place of the one that runs.
+      // A coach in the middle of a session is asked before a new version takes the place of the one that runs.
       registerType: 'prompt',
       injectRegister: false,
       manifest: {

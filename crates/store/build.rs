@@ -1,4 +1,4 @@
-//! A new migration makes the crate compile anew: the migrations are part of it.
+//! A new migration makes the crate compile again: the migrations are part of it.
 
 fn main() {
     println!("cargo:rerun-if-changed=migrations");

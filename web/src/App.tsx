@@ -1,17 +1,19 @@
 import CssBaseline from '@mui/material/CssBaseline'
 import { ThemeProvider } from '@mui/material/styles'
-import { lazy, Suspense, useMemo } from 'react'
+import { lazy, type ReactNode, Suspense, useMemo } from 'react'
 import { Navigate, Route, Routes, useLocation } from 'react-router'
-import { TonightPage } from './features/delivery/tonight/TonightPage'
+import { TodayPage } from './features/delivery/today/TodayPage'
+import { usePhrases } from './features/drill/queries'
 import { CoachFrame } from './features/frame/CoachFrame'
 import { NewVersion } from './features/frame/NewVersion'
-import { useSession } from './features/people/session'
+import { languageOf, useSession } from './features/people/session'
 import { look, useRemembered } from './storage/remembered'
 import { Fallen } from './ui/Fallen'
+import { InLanguage } from './ui/InLanguage'
 import { ErrorNote, Loading } from './ui/notes'
 import { type Look, themeOf } from './ui/theme'
 
-// What the evening begins with comes at once; everything else when it is asked for.
+// What the session begins with comes at once; everything else when it is asked for.
 const SignIn = lazy(() => import('./features/people/SignIn').then((m) => ({ default: m.SignIn })))
 const WeeksPage = lazy(() =>
   import('./features/delivery/weeks/WeeksPage').then((m) => ({ default: m.WeeksPage })),
@@ -22,8 +24,8 @@ const SquadPage = lazy(() =>
 const TestPage = lazy(() =>
   import('./features/assessment/test/TestPage').then((m) => ({ default: m.TestPage })),
 )
-const TestEvening = lazy(() =>
-  import('./features/assessment/test/TestEvening').then((m) => ({ default: m.TestEvening })),
+const TestSession = lazy(() =>
+  import('./features/assessment/test/TestSession').then((m) => ({ default: m.TestSession })),
 )
 const DirectorFrame = lazy(() =>
   import('./features/frame/DirectorFrame').then((m) => ({ default: m.DirectorFrame })),
@@ -43,8 +45,8 @@ const BandsPage = lazy(() =>
 const StandardsPage = lazy(() =>
   import('./features/assessment/standards/StandardsPage').then((m) => ({ default: m.StandardsPage })),
 )
-const EveningsPage = lazy(() =>
-  import('./features/delivery/evenings/EveningsPage').then((m) => ({ default: m.EveningsPage })),
+const SessionsPage = lazy(() =>
+  import('./features/delivery/sessions/SessionsPage').then((m) => ({ default: m.SessionsPage })),
 )
 const ClubsPage = lazy(() =>
   import('./features/academy/clubs/ClubsPage').then((m) => ({ default: m.ClubsPage })),
@@ -66,8 +68,8 @@ const PlayerOfTeam = lazy(() =>
 const PlayerPage = lazy(() =>
   import('./features/assessment/squad/PlayerPage').then((m) => ({ default: m.PlayerPage })),
 )
-const PrintPassports = lazy(() =>
-  import('./features/assessment/squad/PrintPassports').then((m) => ({ default: m.PrintPassports })),
+const PrintProgress = lazy(() =>
+  import('./features/assessment/squad/PrintProgress').then((m) => ({ default: m.PrintProgress })),
 )
 const PrintTest = lazy(() =>
   import('./features/assessment/test/PrintTest').then((m) => ({ default: m.PrintTest })),
@@ -94,10 +96,27 @@ export function App() {
       <NewVersion />
       <Suspense fallback={<Loading />}>
         <Fallen place="app">
-          <Pages look={{ mode, setMode }} />
+          <InOwnLanguage>
+            <Pages look={{ mode, setMode }} />
+          </InOwnLanguage>
         </Fallen>
       </Suspense>
     </ThemeProvider>
+  )
+}
+
+/** Screens are in the reader's language, and what is printed is in the academy's. */
+function InOwnLanguage({ children }: { children: ReactNode }) {
+  const { data: session } = useSession()
+  const { pathname } = useLocation()
+  const onPaper = pathname.startsWith('/print/')
+  const language = onPaper && session ? session.academy_language : languageOf(session)
+  const ofPlayers = /^\/home\/([^/]+)/.exec(pathname)?.[1]
+  const phrases = usePhrases(language, ofPlayers, Boolean(session))
+  return (
+    <InLanguage language={language} phrases={phrases.data}>
+      {children}
+    </InLanguage>
   )
 }
 
@@ -130,7 +149,7 @@ function Pages({ look }: { look: Look }) {
       <Route path="/print/session/:team/:edition/:session" element={<PrintSession />} />
       <Route path="/print/week/:club/:day" element={<PrintWeek />} />
       <Route path="/print/home/:team" element={<PrintHome />} />
-      <Route path="/print/progress/:team" element={<PrintPassports />} />
+      <Route path="/print/progress/:team" element={<PrintProgress />} />
       <Route path="/print/test/:team/:test" element={<PrintTest />} />
     </>
   )
@@ -154,7 +173,7 @@ function Pages({ look }: { look: Look }) {
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/plan/new" element={<NewCurriculum />} />
           <Route path="/plan/:id" element={<PlanPage />} />
-          <Route path="/sessions" element={<EveningsPage />} />
+          <Route path="/sessions" element={<SessionsPage />} />
           <Route path="/levels" element={<LevelsPage />} />
           <Route path="/clubs" element={<ClubsPage editable />} />
           {squads}
@@ -172,10 +191,10 @@ function Pages({ look }: { look: Look }) {
   )
   const coaching = (
     <Route element={<CoachFrame session={session.data} look={look} />}>
-      <Route path="/today" element={<TonightPage />} />
-      <Route path="/today/:edition/:session" element={<TonightPage />} />
+      <Route path="/today" element={<TodayPage />} />
+      <Route path="/today/:edition/:session" element={<TodayPage />} />
       <Route path="/test" element={<TestPage />} />
-      <Route path="/test/:test" element={<TestEvening />} />
+      <Route path="/test/:test" element={<TestSession />} />
       <Route path="/squad" element={<SquadPage />} />
       <Route path="/squad/home" element={<HandoutPage />} />
       <Route path="/squad/:player" element={<PlayerPage />} />
@@ -189,7 +208,7 @@ function Pages({ look }: { look: Look }) {
         {onPaper}
         <Route element={<DirectorFrame session={session.data} look={look} />}>
           {drills}
-          <Route path="/sessions" element={<EveningsPage />} />
+          <Route path="/sessions" element={<SessionsPage />} />
           <Route path="/levels" element={<LevelsPage />} />
           <Route path="/clubs" element={<ClubsPage editable={false} />} />
           {squads}

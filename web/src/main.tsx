@@ -14,7 +14,7 @@ import { peopleKeys } from './features/people/keys'
 import { keepRead } from './storage/device'
 import { openOutbox } from './storage/outbox'
 import { chosenLanguage } from './storage/remembered'
-import { speak } from './texts/t'
+import { ofBrowser, speak } from './texts/t'
 
 // The page's policy lets in only styles that carry the number which the server put into this page.
 const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content
@@ -38,7 +38,7 @@ const queries: QueryClient = new QueryClient({
   },
 })
 
-await Promise.all([keepRead(queries), openOutbox(), speak(chosenLanguage.read() ?? 'en')])
+await Promise.all([keepRead(queries), openOutbox(), speak(chosenLanguage.read() ?? ofBrowser())])
 const root = document.getElementById('root')
 if (root) {
   createRoot(root).render(

@@ -1,6 +1,6 @@
 //! How fast the core is: layouts, the planner, and the checker.
 //!
-//! `make bench` runs it; docs/decisions.md has the figures of a named machine.
+//! `make bench` runs it; docs/speed.md has the figures of a named machine.
 #![allow(clippy::unwrap_used, reason = "a bench may stop here")]
 #![allow(missing_docs)]
 
@@ -15,10 +15,11 @@ use jogo_core::drill::desk::{Setting, look};
 use jogo_core::drill::library::fits;
 use jogo_core::ground::layout::Layout;
 use jogo_core::ids::BandId;
+use jogo_core::plan::benchmark_map::{Given, Library};
 use jogo_core::plan::forecast::{Assumptions, Size, forecast};
 use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::search::solve::{STEPS_NEAR, usual_steps};
-use jogo_core::plan::{Problem, check, score, solve, solve_near};
+use jogo_core::plan::{Problem, benchmark_map, check, score, solve, solve_near};
 use jogo_core::progression::Map;
 use jogo_core::progression::findings::{Around, findings};
 use jogo_core::progression::sheet::lay_out;
@@ -115,6 +116,31 @@ fn map_of_five_hundred_skills(bencher: Bencher<'_, '_>) {
     });
 }
 
+/// The benchmark map of the largest template: twenty goals.
+#[divan::bench]
+fn benchmark_map_of_twenty_goals(bencher: Bencher<'_, '_>) {
+    let wishes = demo::templates().remove(3);
+    let band = demo::bands().remove(3);
+    let (milestones, tests, standards) = (demo::milestones(), demo::tests(), demo::standards());
+    let (skills, drills) = (demo::skills(), demo::drills());
+    let library = Library { milestones, tests, standards, skills, drills, ..Library::default() };
+    let curriculum = wishes.with_tests_laid(&library.skills, &library.milestones, &library.tests);
+    let academy = Academy::default();
+    let problem =
+        curriculum.problem(&academy, &band, &library.skills, &library.drills, &library.tests).unwrap();
+    let plan = solve(&problem, 1, 2_000).unwrap().plan;
+    let given = Given { curriculum: &curriculum, problem: &problem, plan: &plan, library: &library };
+    bencher.bench(|| benchmark_map(black_box(&given)));
+}
+
+/// Laying the tests of that template.
+#[divan::bench]
+fn tests_of_twenty_goals(bencher: Bencher<'_, '_>) {
+    let wishes = demo::templates().remove(3);
+    let (skills, milestones, tests) = (demo::skills(), demo::milestones(), demo::tests());
+    bencher.bench(|| black_box(&wishes).with_tests_laid(&skills, &milestones, &tests));
+}
+
 /// Two hundred calls of twelve words.
 #[divan::bench]
 fn calls_of_twelve_words(bencher: Bencher<'_, '_>) {
@@ -142,7 +168,7 @@ fn plan_whole(bencher: Bencher<'_, '_>) {
     bencher.bench(|| solve(black_box(&problem), 1, usual_steps(&problem)));
 }
 
-/// Planning anew after a block was taken out.
+/// Replanning after a block was taken out.
 #[divan::bench(sample_count = 20)]
 fn plan_near(bencher: Bencher<'_, '_>) {
     let problem = large();

@@ -1,8 +1,8 @@
-//! How far is the planner from the best plan that is known, and how much does it move when it plans anew after an edit?
+//! How far is the planner from the best plan that is known, and how much does it move when it replans after an edit?
 //! Prints a table for seeded examples of three sizes.
 //!
-//! `cargo run --release -p jogo-core --example planner_gap -- [RUNS] [STEPS]`: the best known is the best of so many
-//! runs (default 8) of so many steps each (default 6,000,000), and of all runs that the planner is measured with.
+//! `cargo run --release -p jogo-core --example planner_gap -- [RUNS] [STEPS]`: the best known is the best of this many
+//! runs (default 8) of this many steps each (default 6,000,000), and of all runs that the planner is measured with.
 //! It takes minutes and is meant for development alone.
 #![allow(clippy::unwrap_used, reason = "a measurement may stop here")]
 
@@ -38,9 +38,9 @@ fn main() {
             let best = (0..runs)
                 .map(|run| solve(&problem, 100 + run, long).unwrap().score.total)
                 .fold(planned.score.total, f64::min);
-            let (moved, anew_ms) = after_an_edit(&problem, &planned.plan);
+            let (moved, replan_ms) = after_an_edit(&problem, &planned.plan);
             println!(
-                "| {} × {} | {} | {} | {seed} | {:.1} | {first_ms:.1} | {:.1} | {seconds:.2} | {best:.1} | {:.1} % | {moved:.1} % | {anew_ms:.0} |",
+                "| {} × {} | {} | {} | {seed} | {:.1} | {first_ms:.1} | {:.1} | {seconds:.2} | {best:.1} | {:.1} % | {moved:.1} % | {replan_ms:.0} |",
                 size.weeks,
                 size.sessions,
                 size.skills,
@@ -53,15 +53,15 @@ fn main() {
     }
 }
 
-/// Takes the first block out of the session in the middle and plans anew: percent of the other blocks that left their
+/// Takes the first block out of the session in the middle and replans: percent of the other blocks that left their
 /// session, and milliseconds.
 fn after_an_edit(problem: &Problem, plan: &Plan) -> (f64, f64) {
     let mut edited = plan.clone();
     let middle = edited.sessions.len() / 2;
     edited.sessions[middle].remove(0);
     let begun = Instant::now();
-    let anew = solve_near(problem, &edited, 1, STEPS_NEAR).unwrap().plan;
+    let replanned = solve_near(problem, &edited, 1, STEPS_NEAR).unwrap().plan;
     let ms = begun.elapsed().as_secs_f64() * 1e3;
-    let left = left_their_session(&edited, &anew);
+    let left = left_their_session(&edited, &replanned);
     (100.0 * left as f64 / edited.sessions.iter().flatten().count() as f64, ms)
 }

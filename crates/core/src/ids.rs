@@ -17,12 +17,13 @@ use std::str::FromStr;
 
 use serde::{Deserialize, Serialize};
 
-use crate::input::name_in_files;
+use crate::fact::Value;
+use crate::input::{NameFault, name_in_files};
 
 /// Why a text is no id, and what would be one.
-#[derive(Clone, Debug, PartialEq, Eq, thiserror::Error)]
+#[derive(Clone, Debug, PartialEq, thiserror::Error)]
 #[error("{0}")]
-pub struct NotAnId(String);
+pub struct NotAnId(pub NameFault);
 
 macro_rules! id {
     ($(#[$says:meta])* $Id:ident) => {
@@ -80,6 +81,12 @@ macro_rules! id {
         impl PartialEq<&str> for $Id {
             fn eq(&self, text: &&str) -> bool {
                 self.0 == *text
+            }
+        }
+
+        impl From<$Id> for Value {
+            fn from(id: $Id) -> Value {
+                Value::Text(id.0)
             }
         }
 

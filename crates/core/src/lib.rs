@@ -9,6 +9,7 @@
 //! |---|---|---|
 //! | [`academy`] | what holds for the whole academy? | `academy` itself |
 //! | | which age, ball, minutes? | [`academy::band`] |
+//! | | which language? | [`academy::language`] |
 //! | | who is in the squad? | [`academy::roster`] |
 //! | [`ground`] | what is laid on the ground? | [`ground::layout`] |
 //! | | does it fit the hall and the squad? | [`ground::fit`] |
@@ -42,8 +43,10 @@
 //! | | how much of a difference is the test itself? | [`assessment::reliability`] |
 //! | | how far behind is the other foot? | [`assessment::other_foot`] |
 //! | | can they do it? | [`assessment::milestones`] |
-//! | | how far has a player come, what comes next? | [`assessment::passport`] |
+//! | | how far has a player come, what comes next? | [`assessment::progress`] |
 //! | [`review`] | who moves on, who consolidates? | [`review::groups`] |
+//!
+//! What is found is told as a [`fact`], a code with its values; the words are made of it elsewhere.
 //!
 //! What every room uses: [`ids`] (what tells a skill from a drill), [`units`] (a pace, a minute, a share), [`input`]
 //! (faults of what was entered, lists of rows), [`statistics`] (how sure is a figure from few, chance that can be
@@ -55,6 +58,7 @@ pub mod academy;
 pub mod assessment;
 pub mod delivery;
 pub mod drill;
+pub mod fact;
 pub mod ground;
 pub mod ids;
 pub mod input;

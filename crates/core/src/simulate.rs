@@ -1,6 +1,6 @@
 //! Simulation: what could have happened?
 //!
-//! Seeded players and evenings for the demo academy, so that every screen has something true to show. Each player has a
+//! Seeded players and sessions for the demo academy, so that every screen has something true to show. Each player has a
 //! knack (standard normal); a result lies around the middle of the Building and Secure range, moved by knack, practice
 //! and luck, and lower for the other foot.
 
@@ -67,7 +67,7 @@ impl Chance {
         read.clamp(test.least, test.most)
     }
 
-    /// What was seen of so many points, if it sums up to this.
+    /// What was seen of this many points, if it sums up to this.
     pub fn marks(&mut self, points: usize, sum: f64) -> Vec<u8> {
         let mut marks = vec![0; points];
         let mut left = (sum as usize).min(points * usize::from(SEEN));

@@ -17,6 +17,8 @@ use std::ops::{Add, Mul, Sub};
 
 use serde::{Deserialize, Serialize};
 
+use crate::fact::Value;
+
 macro_rules! quantity {
     ($(#[$about:meta])* $name:ident) => {
         $(#[$about])*
@@ -92,6 +94,12 @@ impl Add for Minutes {
     type Output = Minutes;
     fn add(self, other: Minutes) -> Minutes {
         Minutes(self.0 + other.0)
+    }
+}
+
+impl From<Minutes> for Value {
+    fn from(minutes: Minutes) -> Value {
+        minutes.0.into()
     }
 }
 
@@ -178,7 +186,7 @@ pub enum LengthUnit {
 }
 
 impl LengthUnit {
-    /// So many of this unit, in metres.
+    /// This many of this unit, in metres.
     pub fn in_metres(self, count: f64, pace: Pace) -> Metres {
         match self {
             LengthUnit::Pace => pace.0 * count,

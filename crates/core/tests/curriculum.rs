@@ -76,8 +76,8 @@ fn a_goal_without_what_it_needs_says_what_to_add() {
         .problem(&Academy::default(), &demo::band(), &demo::skills(), &demo::drills(), &demo::tests())
         .unwrap_err();
     assert_eq!(
-        faults[0].detail,
-        "“Look, half-turn, away” needs “Receive and set, inside” at Flow: add it to the goals"
+        format!("{:?}", faults[0].fact),
+        "curriculum-need-is-no-goal skill=Look, half-turn, away need=Receive and set, inside stage=stage-flow"
     );
     // A squad that has met the skill already needs nothing more to go on with it.
     curriculum.goals[0].present = Some(Stage::Form);

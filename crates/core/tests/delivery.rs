@@ -12,18 +12,18 @@ use jogo_core::units::Minutes;
 use proptest::prelude::*;
 use rstest::rstest;
 
-/// Two weeks of two evenings on 6, 9, 13 and 16 January; each has 8 min of passing and 10 of receiving with passing
+/// Two weeks of two sessions on 6, 9, 13 and 16 January; each has 8 min of passing and 10 of receiving with passing
 /// (6 : 4).
 fn two_weeks() -> Edition {
     let mut curriculum = demo::curriculum();
     curriculum.weeks = 2;
     curriculum.minutes.truncate(4);
-    let evening = || {
+    let session = || {
         [("wall-of-two@form", 8), ("pairs-receive-and-set@form", 10)]
             .map(|(variant, minutes)| Block::of(&called(variant), Minutes(minutes)))
             .to_vec()
     };
-    let plan = demo::named(Plan { sessions: (0..4).map(|_| evening()).collect() }, 0);
+    let plan = demo::named(Plan { sessions: (0..4).map(|_| session()).collect() }, 0);
     Edition { curriculum, ..demo::edition(plan) }
 }
 
@@ -37,7 +37,7 @@ fn close(found: [f64; 4], wanted: [f64; 4]) -> bool {
     found.iter().zip(wanted).all(|(f, w)| (f - w).abs() < 1e-9)
 }
 
-// By hand: a week plans 2 × (8 + 4) = 24 min of passing and 2 × 6 = 12 of receiving. Said of its first evening: the
+// By hand: a week plans 2 × (8 + 4) = 24 min of passing and 2 × 6 = 12 of receiving. Said of its first session: the
 // passing done, the receiving cut short at 5 min, of which 3 count as receiving and 2 as passing.
 #[test]
 fn minutes_count_for_their_strands() {
@@ -52,8 +52,8 @@ fn minutes_count_for_their_strands() {
 }
 
 #[rstest]
-#[case::before_the_first_evening(date(2031, 1, 5), [0, 0], [true, true], [0.0, 0.0])]
-#[case::on_the_first_evening(date(2031, 1, 6), [0, 0], [false, true], [0.0, 0.0])]
+#[case::before_the_first_session(date(2031, 1, 5), [0, 0], [true, true], [0.0, 0.0])]
+#[case::on_the_first_session(date(2031, 1, 6), [0, 0], [false, true], [0.0, 0.0])]
 #[case::the_day_after(date(2031, 1, 7), [1, 0], [false, true], [18.0, 0.0])]
 #[case::long_after(date(2031, 2, 1), [2, 2], [false, false], [36.0, 36.0])]
 fn logs_are_missed_from_the_day_after(
@@ -69,7 +69,7 @@ fn logs_are_missed_from_the_day_after(
 }
 
 #[test]
-fn a_skipped_evening_has_a_log() {
+fn a_skipped_session_has_a_log() {
     let said = demo::said(
         &two_weeks().plan,
         [((0, 0), (Outcome::Skipped, None)), ((0, 1), (Outcome::Skipped, None))],

@@ -21,10 +21,10 @@ proptest! {
     #[test]
     fn everybody_stands_somewhere_once(
         strengths in prop::collection::vec(0.0_f64..3.0, 1..30), station in 1_u32..6,
-        evening in 0_usize..24, roll in 0_u64..4
+        session in 0_usize..24, roll in 0_u64..4
     ) {
         for mix in [Mix::LikeWithLike, Mix::Mixed] {
-            let mut all = order(&squad(&strengths), mix, station, evening, roll);
+            let mut all = order(&squad(&strengths), mix, station, session, roll);
             all.sort_unstable();
             prop_assert_eq!(all, (0..strengths.len()).collect::<Vec<_>>());
         }
@@ -32,12 +32,12 @@ proptest! {
 
     #[test]
     fn like_with_like_goes_from_strong_to_less_strong(
-        strengths in prop::collection::vec(0.0_f64..3.0, 1..30), evening in 0_usize..24, roll in 0_u64..4
+        strengths in prop::collection::vec(0.0_f64..3.0, 1..30), session in 0_usize..24, roll in 0_u64..4
     ) {
         let first = order(&squad(&strengths), Mix::LikeWithLike, 3, 0, 0);
         prop_assert!(first.windows(2).all(|pair| strengths[pair[0]] >= strengths[pair[1]]));
         // Later only those change places who are nearly alike: two thirds of a level.
-        let later = order(&squad(&strengths), Mix::LikeWithLike, 3, evening, roll);
+        let later = order(&squad(&strengths), Mix::LikeWithLike, 3, session, roll);
         for (i, one) in later.iter().enumerate() {
             prop_assert!(later[i..].iter().all(|other| strengths[*other] <= strengths[*one] + 2.0 / 3.0));
         }
@@ -45,10 +45,10 @@ proptest! {
 
     #[test]
     fn mixed_stations_are_more_alike_than_tiers(
-        strengths in prop::collection::vec(0.0_f64..3.0, 12), evening in 0_usize..12, roll in 0_u64..4
+        strengths in prop::collection::vec(0.0_f64..3.0, 12), session in 0_usize..12, roll in 0_u64..4
     ) {
         let cut = |mix| -> Vec<Vec<usize>> {
-            order(&squad(&strengths), mix, 3, evening, roll).chunks(3).map(<[usize]>::to_vec).collect()
+            order(&squad(&strengths), mix, 3, session, roll).chunks(3).map(<[usize]>::to_vec).collect()
         };
         let alike = order(&squad(&strengths), Mix::LikeWithLike, 3, 0, 0);
         let alike: Vec<Vec<usize>> = alike.chunks(3).map(<[usize]>::to_vec).collect();
@@ -56,15 +56,15 @@ proptest! {
     }
 }
 
-// By hand: twelve players at four stations of three. Tiers of four; on evening e, player i of tier t stands at the
-// station that took place i − t·e (mod 4). Two players of neighbouring tiers meet once in four evenings, of tiers two
+// By hand: twelve players at four stations of three. Tiers of four; on session e, player i of tier t stands at the
+// station that took place i − t·e (mod 4). Two players of neighbouring tiers meet once in four sessions, of tiers two
 // apart twice.
 #[test]
-fn pairs_change_from_evening_to_evening() {
+fn pairs_change_from_session_to_session() {
     let strengths: Vec<f64> = (0..12).map(|n| 3.0 - f64::from(n) * 0.2).collect();
     let mut met: BTreeMap<(usize, usize), u32> = BTreeMap::new();
-    for evening in 0..4 {
-        for station in order(&squad(&strengths), Mix::Mixed, 3, evening, 0).chunks(3) {
+    for session in 0..4 {
+        for station in order(&squad(&strengths), Mix::Mixed, 3, session, 0).chunks(3) {
             for (i, one) in station.iter().enumerate() {
                 for other in &station[i + 1..] {
                     *met.entry((*one.min(other), *one.max(other))).or_default() += 1;
@@ -78,12 +78,12 @@ fn pairs_change_from_evening_to_evening() {
     }
 }
 
-/// How often each two of twelve players, a tenth of a level apart, share a station of two on five evenings.
+/// How often each two of twelve players, a tenth of a level apart, share a station of two on five sessions.
 fn met(mix: Mix) -> BTreeMap<(usize, usize), u32> {
     let strengths: Vec<f64> = (0..12).map(|n| 2.0 - f64::from(n) * 0.1).collect();
     let mut met = BTreeMap::new();
-    for evening in 0..5 {
-        for two in order(&squad(&strengths), mix, 2, evening, 0).chunks(2) {
+    for session in 0..5 {
+        for two in order(&squad(&strengths), mix, 2, session, 0).chunks(2) {
             *met.entry((two[0].min(two[1]), two[0].max(two[1]))).or_default() += 1;
         }
     }
@@ -95,7 +95,7 @@ fn nobody_always_stands_with_the_same_one() {
     for mix in [Mix::LikeWithLike, Mix::Mixed] {
         let met = met(mix);
         assert!(met.values().all(|times| *times <= 2), "{mix:?}: {met:?}");
-        // Thirty pairs in five evenings: most of them meet once.
+        // Thirty pairs in five sessions: most of them meet once.
         assert!(met.len() >= 24, "{mix:?}: {met:?}");
     }
 }

@@ -56,7 +56,7 @@ fn every_week_of_the_demo_has_ten_minutes_that_can_be_done_alone() {
 
 // By hand: sessions on Monday and Thursday. In week 2 the sole roll was worked at in Flow, in week 1 in Form.
 #[rstest]
-#[case::before_the_first_evening(-3, 1, Stage::Form)]
+#[case::before_the_first_session(-3, 1, Stage::Form)]
 #[case::in_the_first_week(2, 1, Stage::Form)]
 #[case::in_the_second_week(8, 2, Stage::Flow)]
 #[case::after_the_last(60, 6, Stage::Flow)]

@@ -214,8 +214,8 @@ fn small_problem() -> impl Strategy<Value = Problem> {
     )
 }
 
-/// Every evening of at most two blocks, at their least minutes.
-fn evenings(problem: &Problem) -> Vec<Vec<Block>> {
+/// Every session of at most two blocks, at their least minutes.
+fn sessions_of(problem: &Problem) -> Vec<Vec<Block>> {
     let block = |v: &Variant| Block::of(&v.id, v.least);
     let none = std::iter::once(Vec::new());
     let one = problem.variants.iter().map(|v| vec![block(v)]);
@@ -224,17 +224,17 @@ fn evenings(problem: &Problem) -> Vec<Vec<Block>> {
     none.chain(one).chain(two).collect()
 }
 
-/// Every legal plan, built evening by evening.
+/// Every legal plan, built session by session.
 fn legal_plans(problem: &Problem) -> Vec<Plan> {
     let mut plans = vec![Plan::default()];
-    let choices = evenings(problem);
+    let choices = sessions_of(problem);
     for session in 0..problem.sessions.len() {
         let so_far = Problem { sessions: problem.sessions[..=session].to_vec(), ..problem.clone() };
         plans = plans
             .into_iter()
-            .flat_map(|plan| choices.iter().map(move |evening| (plan.clone(), evening)))
-            .filter_map(|(mut plan, evening)| {
-                plan.sessions.push(evening.clone());
+            .flat_map(|plan| choices.iter().map(move |session| (plan.clone(), session)))
+            .filter_map(|(mut plan, session)| {
+                plan.sessions.push(session.clone());
                 check(&so_far, &plan).is_empty().then_some(plan)
             })
             .collect();
@@ -269,7 +269,7 @@ proptest! {
         let plans = legal_plans(&problem);
         let plan = &plans[pick.index(plans.len())];
         let found = score(&problem, plan);
-        let counted = [Part::Goals, Part::Idle, Part::Changes];
+        let counted = [Part::Goals, Part::UnusedTime, Part::Changes];
         let of_words: f64 = found.parts.iter().filter(|p| counted.contains(&p.part)).map(|p| p.points).sum();
         prop_assert!((of_words - plain_score(&problem, plan)).abs() < 1e-9, "{:?}", found);
     }

@@ -1,6 +1,7 @@
 //! The layout notation: what it says, what it measures, and what it answers to mistakes.
 #![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
+use jogo_core::fact::Fact;
 use jogo_core::ground::layout::{Layout, Point};
 use jogo_core::units::{Metres, Pace};
 use proptest::prelude::*;
@@ -11,7 +12,8 @@ fn read(text: &str) -> Layout {
 }
 
 fn faults(text: &str) -> Vec<String> {
-    Layout::read(text, Pace::default()).unwrap_err().iter().map(ToString::to_string).collect()
+    let faults = Layout::read(text, Pace::default()).unwrap_err();
+    faults.into_iter().map(|fault| format!("{:?}", Fact::from(fault))).collect()
 }
 
 // By hand, a pace being 0.75 m, a yard 0.9144 m and a foot 0.3048 m.
@@ -155,72 +157,90 @@ fn a_path_is_measured_with_its_turns() {
 }
 
 #[rstest]
-#[case::misspelt("wlak 3", "line 1, column 1: expected a statement: did you mean `walk`?")]
-#[case::no_length("mark A; walk", "line 1, column 13: expected a length, as `3` or `2.5m`")]
+#[case::misspelt(
+    "wlak 3",
+    "layout-fault-mendable line=1 column=1 expected=layout-expected-statement mend=(layout-mend-did-you-mean word=walk)"
+)]
+#[case::no_length("mark A; walk", "layout-fault line=1 column=13 expected=layout-expected-length")]
 #[case::no_such_colour(
     "mark A purple",
-    "line 1, column 8: expected a colour: one of white, yellow, orange, red, blue, green, black, pink"
+    "layout-fault-mendable line=1 column=8 expected=layout-expected-colour mend=(layout-mend-one-of known=[white, yellow, orange, red, blue, green, black, pink])"
 )]
-#[case::too_far("walk 121m", "line 1, column 1: expected a length of 0.1 to 120 m: this one is 121.00 m")]
+#[case::too_far(
+    "walk 121m",
+    "layout-fault-mendable line=1 column=1 expected=(layout-expected-length-between least=0.1 most=120) mend=(layout-mend-this-length metres=121)"
+)]
 #[case::off_the_sheet(
     "walk 100m; walk 100m",
-    "line 1, column 12: expected to stay within 150 m of the start: this would lead to 0 m right, 200 m ahead"
+    "layout-fault-mendable line=1 column=12 expected=(layout-expected-within most=150) mend=(layout-mend-leads-to right=0 ahead=200)"
 )]
 #[case::unknown_point(
     "mark Start; go Strat",
-    "line 1, column 16: expected the name of a point: did you mean `Start`?"
+    "layout-fault-mendable line=1 column=16 expected=layout-expected-point-name mend=(layout-mend-did-you-mean word=Start)"
 )]
 #[case::name_twice(
     "mark A\nwalk 1\nmark A",
-    "line 3, column 6: expected a name that is not taken: `A` already stands in line 1: choose another name"
+    "layout-fault-mendable line=3 column=6 expected=layout-expected-free-name mend=(layout-mend-name-taken name=A line=1)"
 )]
-#[case::path_of_one_point("mark A; path run A", "line 1, column 19: expected `->` and a second point")]
-#[case::unknown_path("mark A; path fly A -> A", "line 1, column 14: expected dribble, run, pass or serve")]
+#[case::path_of_one_point(
+    "mark A; path run A",
+    "layout-fault line=1 column=19 expected=layout-expected-second-point"
+)]
+#[case::unknown_path(
+    "mark A; path fly A -> A",
+    "layout-fault line=1 column=14 expected=layout-expected-path-kind"
+)]
 #[case::left_over(
     "walk 3 quickly",
-    "line 1, column 8: expected the end of the statement: `quickly` does not belong here; a new statement stands on its own line or after `;`"
+    "layout-fault-mendable line=1 column=8 expected=layout-expected-end mend=(layout-mend-new-statement written=quickly)"
 )]
-#[case::half_a_marker("line 2.5 every 1", "line 1, column 6: expected how many markers, 1 to 100")]
-#[case::a_crowd("line 101 every 1", "line 1, column 6: expected how many markers, 1 to 100")]
+#[case::half_a_marker(
+    "line 2.5 every 1",
+    "layout-fault line=1 column=6 expected=(layout-expected-markers most=100)"
+)]
+#[case::a_crowd(
+    "line 101 every 1",
+    "layout-fault line=1 column=6 expected=(layout-expected-markers most=100)"
+)]
 #[case::a_line_is_no_point(
     "line 3 W every 1; mark A; path run A -> W",
-    "line 1, column 41: expected the name of a point: `W` is a line: write `W*` to weave through it, or a marker, `W1` to `W3`"
+    "layout-fault-mendable line=1 column=41 expected=layout-expected-point-name mend=(layout-mend-line-not-point name=W count=3)"
 )]
 #[case::weave_through_a_marker(
     "line 3 W every 1; mark A; path run A -> A*",
-    "line 1, column 41: expected the name of a line to weave through: lines to weave through are `W*`"
+    "layout-fault-mendable line=1 column=41 expected=layout-expected-line-name mend=(layout-mend-lines-known known=[W*])"
 )]
 #[case::around_a_player(
     "player A; walk 2; mark B; path run B -> A~",
-    "line 1, column 41: expected the name of a marker to go around: `A` is a point without one: put one there with `mark`, or take `~` away"
+    "layout-fault-mendable line=1 column=41 expected=layout-expected-marker-name mend=(layout-mend-no-marker-there name=A)"
 )]
 #[case::two_colours_of_four(
     "box 4 by 4 red, blue",
-    "line 1, column 12: expected one colour, or four with commas between: near left, far left, far right, near right, as `red, blue, green, yellow`"
+    "layout-fault-mendable line=1 column=12 expected=layout-expected-colours mend=layout-mend-colour-order"
 )]
 #[case::looking_at_oneself(
     "mark A; face A",
-    "line 1, column 14: expected a point to look at: you stand on `A`: turn instead, or go somewhere else first"
+    "layout-fault-mendable line=1 column=14 expected=layout-expected-point-to-face mend=(layout-mend-turn-instead name=A)"
 )]
 #[case::a_repeat_without_braces(
     "repeat 3 mark A",
-    "line 1, column 10: expected `{`: write as `repeat 3 { mark; walk 2 }`"
+    "layout-fault-mendable line=1 column=10 expected=layout-expected-opening mend=layout-mend-write-repeat"
 )]
 #[case::a_repeat_without_an_end(
     "mark A\nrepeat 3 { walk 1",
-    "line 2, column 1: expected a `}` that closes this repeat: write `}` after the last statement to repeat"
+    "layout-fault-mendable line=2 column=1 expected=layout-expected-closing mend=layout-mend-close"
 )]
 #[case::an_end_without_a_repeat(
     "mark A }",
-    "line 1, column 8: expected a statement: `}` closes no repeat: take it out, or begin with `repeat N {`"
+    "layout-fault-mendable line=1 column=8 expected=layout-expected-statement mend=layout-mend-closes-nothing"
 )]
 #[case::an_unknown_round(
     "repeat 2 { mark A; walk 1 }; go A.3",
-    "line 1, column 33: expected the name of a point: did you mean `A.1`?"
+    "layout-fault-mendable line=1 column=33 expected=layout-expected-point-name mend=(layout-mend-did-you-mean word=A.1)"
 )]
 #[case::letters_beyond_ascii(
     "mark A; walk 3; schließen",
-    "line 1, column 17: expected a statement: one of unit, mark, walk, back, turn, face, go, line, gate, box, wall, goal, player, server, defender, ball, repeat, path"
+    "layout-fault-mendable line=1 column=17 expected=layout-expected-statement mend=(layout-mend-one-of known=[unit, mark, walk, back, turn, face, go, line, gate, box, wall, goal, player, server, defender, ball, repeat, path])"
 )]
 fn a_mistake_is_answered_with_its_place_and_a_mend(#[case] text: &str, #[case] says: &str) {
     assert_eq!(faults(text)[0], says);
@@ -235,14 +255,14 @@ fn all_mistakes_show_at_once_in_their_order() {
 }
 
 #[rstest]
-#[case::a_megabyte("mark ".repeat(200_000), "expected a text of at most 100000 bytes")]
-#[case::endless_statements("walk 1m; back 1m; ".repeat(1_500), "expected at most 2000 statements")]
+#[case::a_megabyte("mark ".repeat(200_000), "bytes-at-most most=100000")]
+#[case::endless_statements("walk 1m; back 1m; ".repeat(1_500), "statements-at-most most=2000")]
 #[case::endless_rounds(
     "repeat 100 { repeat 100 { repeat 100 { walk 1m; back 1m } } }".into(),
-    "at most 2000 statements once repeats are unrolled",
+    "unrolled-at-most most=2000",
 )]
-#[case::a_tower_of_repeats("repeat 2 { ".repeat(9) + "walk 1m" + &"}".repeat(9), "at most 8 repeats inside each other")]
-#[case::endless_markers("line 100 every 0.1m; turn around; ".repeat(6), "expected at most 500 markers")]
+#[case::a_tower_of_repeats("repeat 2 { ".repeat(9) + "walk 1m" + &"}".repeat(9), "repeats-at-most most=8")]
+#[case::endless_markers("line 100 every 0.1m; turn around; ".repeat(6), "markers-at-most most=500")]
 fn size_is_bounded(#[case] text: String, #[case] says: &str) {
     assert!(faults(&text).iter().any(|f| f.contains(says)), "{:?}", faults(&text).first());
 }

@@ -4,6 +4,7 @@
 mod demo;
 
 use jogo_core::academy::Academy;
+use jogo_core::academy::phrases::Phrases;
 use jogo_core::drill::desk::{Setting, look};
 use jogo_core::drill::levers::{LeverPoints, Levers, Tempo};
 use jogo_core::drill::library::{Entry, Wanted, allowed};
@@ -28,7 +29,7 @@ fn there_are_as_many_as_promised_and_each_keeps_the_rules_of_a_drill() {
     let wrong: Vec<String> = drills
         .iter()
         .flat_map(|drill| {
-            drill.check(&shelf).into_iter().map(|f| format!("{}{}: {}", drill.id, f.pointer, f.detail))
+            drill.check(&shelf).into_iter().map(|f| format!("{}{}: {:?}", drill.id, f.pointer, f.fact))
         })
         .chain(bands.iter().flat_map(|band| band.faults()).map(|f| format!("{f:?}")))
         .collect();
@@ -107,15 +108,60 @@ fn the_success_window_proposes_the_cheapest_lever(#[case] success: f64, #[case] 
 }
 
 fn found(wanted: &Wanted) -> Vec<String> {
+    found_in(wanted, &Phrases::default())
+}
+
+fn found_in(wanted: &Wanted, phrases: &Phrases) -> Vec<String> {
     let (drills, skills) = (demo::drills(), demo::skills());
     let band = demo::band();
     let takes = |drill: &&Drill| {
         let layout = drill.layout_at(&Levers::default(), Pace::default()).ok();
         let names = drill.serves.iter().filter_map(|s| skills.iter().find(|skill| skill.id == s.skill));
         let entry = Entry { drill, layout, skills: names.map(|skill| skill.name.as_str()).collect() };
-        wanted.takes(&entry, Some(&band))
+        wanted.takes(&entry, Some(&band), phrases)
     };
     drills.iter().filter(takes).map(|drill| drill.id.to_string()).collect()
+}
+
+// Sohlentippen is what toe taps are called in German; half of the words may be of one language, half of the other.
+#[rstest]
+#[case::in_its_own_language("toe taps rounds", true, true)]
+#[case::in_german("Sohlentippen Runden", false, true)]
+#[case::in_both("toe Runden", false, true)]
+#[case::in_none("Sohlentippen underwater", false, false)]
+fn words_are_looked_for_in_the_readers_language_too(
+    #[case] text: &str,
+    #[case] as_written: bool,
+    #[case] in_german: bool,
+) {
+    let wanted = Wanted { text: Some(text.into()), ..Wanted::default() };
+    let holds = |found: Vec<String>| found.contains(&"toe-taps-rounds".to_owned());
+    assert_eq!((holds(found(&wanted)), holds(found_in(&wanted, &demo::phrases()))), (as_written, in_german));
+}
+
+// The starter library speaks German as a whole, and its book holds nothing that no longer stands in it.
+#[test]
+fn every_text_of_the_library_is_translated_and_no_other() {
+    let (mut book, mut learnt) = (demo::phrases(), Phrases::default());
+    let pieces = [
+        serde_json::to_value(demo::drills()),
+        serde_json::to_value(demo::skills()),
+        serde_json::to_value(demo::tests()),
+        serde_json::to_value(demo::milestones()),
+        serde_json::to_value(demo::bands()),
+        serde_json::to_value(demo::templates()),
+    ];
+    for piece in pieces {
+        learnt.learn(piece.as_ref().unwrap());
+        book.learn(&piece.unwrap());
+    }
+    let all = || book.texts.iter().chain(&book.calls);
+    let missing: Vec<_> = all().filter(|(_, said)| said.is_empty()).map(|(text, _)| text).collect();
+    assert_eq!((missing.len(), book.faults()), (0, vec![]), "{missing:?}");
+    let known = |text: &&String| !learnt.texts.contains_key(*text) && !learnt.calls.contains_key(*text);
+    let left_over: Vec<_> = all().map(|(text, _)| text).filter(known).collect();
+    // The season that the demo runs has a name of its own.
+    assert_eq!(left_over, ["Autumn with the ball", "Winter with the ball"]);
 }
 
 #[test]

@@ -5,11 +5,14 @@
 mod demo;
 
 use demo::called;
+use demo::told;
 use jiff::ToSpan;
 use jiff::civil::{Date, date};
 use jogo_core::assessment::benchmarks::{Protocol, Summary, Test};
 use jogo_core::assessment::levels::{Level, Thresholds};
+use jogo_core::assessment::milestones::check::MilestoneFault;
 use jogo_core::assessment::milestones::check::{left_without_answer, left_without_milestone};
+use jogo_core::assessment::milestones::ready::MissingSaid;
 use jogo_core::assessment::milestones::ready::{Missing, for_skill, stage_reached};
 use jogo_core::assessment::milestones::{
     Evidence, Feet, Measured, Milestone, MilestoneState, Override, Reach, Seen, Shown, Standing, Verdict,
@@ -190,10 +193,17 @@ fn a_test_that_becomes_another_is_told_which_milestones_it_would_leave_without_a
     let two = Protocol::Points { points: vec!["one".into(), "two".into()] };
     let found = left_without_answer(&Test { protocol: two, ..eyes.clone() }, &resting);
     assert_eq!(found.len(), 1);
-    assert!(found[0].pointer == "/protocol" && found[0].detail.contains("points 1 to 2"), "{found:?}");
+    assert!(
+        found[0].pointer == "/protocol"
+            && format!("{:?}", found[0].fact).contains("milestone-no-such-point point=3 points=2"),
+        "{found:?}"
+    );
     let narrow = Test { most: 5.0, ..taps };
     let found = left_without_answer(&narrow, &resting);
-    assert!(found[0].detail.contains("out of range"), "ten cannot be reached any more: {found:?}");
+    assert!(
+        format!("{:?}", found[0].fact).contains("result-out-of-range"),
+        "ten cannot be reached any more: {found:?}"
+    );
     assert!(left_without_answer(&Test { id: called("other"), ..eyes }, &resting).is_empty());
 }
 
@@ -215,14 +225,14 @@ fn a_coach_has_the_last_word_with_a_reason() {
     let word = |after, verdict| Override {
         on: day(after),
         verdict,
-        reason: "Did it all evening".into(),
+        reason: "Did it all session".into(),
         by: "Keya".into(),
     };
     let said = [word(2, Verdict::Met), word(9, Verdict::NotYet), word(9, Verdict::AsEvidence)];
     let at = |after| standing(ten("taps", Feet::Both, 2, 3), &[taps(0, 12.0)], &said, day(after));
     assert_eq!((at(1).state, at(1).overridden), (MilestoneState::OnTheWay, None));
     assert_eq!((at(2).state, at(2).by_evidence), (MilestoneState::Met, MilestoneState::OnTheWay));
-    assert_eq!(at(2).overridden.unwrap().reason, "Did it all evening");
+    assert_eq!(at(2).overridden.unwrap().reason, "Did it all session");
     assert_eq!(
         (at(9).state, at(9).overridden),
         (MilestoneState::OnTheWay, None),
@@ -253,7 +263,7 @@ fn gates_are_answered(#[case] gate: Gate, #[case] after: i32, #[case] passed: bo
 fn a_coach_opens_and_shuts_a_gate_with_a_reason() {
     let gate = Gate::Milestone { milestone: called("ten-taps"), times: 1, of_last: 1 };
     let milestones = [milestone(ten("taps", Feet::Both, 1, 1))];
-    let word = |verdict| Override { on: day(3), verdict, reason: "All evening".into(), by: "Keya".into() };
+    let word = |verdict| Override { on: day(3), verdict, reason: "All session".into(), by: "Keya".into() };
     let passed = |value, said: &[Override], after| {
         let results = results(&tests(), &[], &[taps(0, value)]);
         let shown = Shown { player: 1, strong: Side::Right, results: &results };
@@ -269,9 +279,8 @@ fn a_coach_opens_and_shuts_a_gate_with_a_reason() {
 fn a_milestone_that_a_gate_asks_for_names_what_would_lose_its_answer() {
     let skills = demo::skills();
     let asked = |id: &str| left_without_milestone(&called(id), &skills);
-    let says = "the gate of “Four taps, stop, step over, out” asks for this milestone: \
-        let it ask for another one first";
-    assert_eq!(asked("four-taps-stop-flow-u8-u9"), [says]);
+    let skill = "One against one".to_owned();
+    assert_eq!(asked("drag-turn-scan-u8-u9"), [MilestoneFault::AskedByGate { skill }]);
     assert!(asked("weave-flow-u8-u9").is_empty());
 }
 
@@ -309,15 +318,16 @@ fn who_has_the_needs_is_ready_and_who_has_not_learns_what_is_missing() {
         gate: Some(Gate::Test { test: called("taps"), value: 10.0, times: 2, of_last: 3 }),
         ..skill.clone()
     };
-    let says: Vec<_> =
-        readiness.missing.iter().map(|missing| missing.says(&gated, named, sentence)).collect();
-    assert_eq!(says, ["TAPS at Flow", "taps 10, 2 of the last 3"]);
+    let said = told(readiness.missing.iter().map(|missing| missing.said(&gated, named, sentence)));
+    let test = "missing-test test=taps value=10 times=2 of_last=3";
+    assert_eq!(said, ["missing-need skill=TAPS stage=stage-flow", test]);
     let asks = |id: &str| {
         let gate = Some(Gate::Milestone { milestone: called(id), times: 3, of_last: 4 });
-        Missing::Gate.says(&Skill { gate, ..skill.clone() }, named, sentence)
+        Missing::Gate.said(&Skill { gate, ..skill.clone() }, named, sentence)
     };
-    assert_eq!(asks("ten-taps"), "“I can do ten taps”, 3 of the last 4");
-    assert_eq!(asks("fly"), "“fly (no such milestone)”, 3 of the last 4");
+    let milestone = "I can do ten taps".to_owned();
+    assert_eq!(asks("ten-taps"), MissingSaid::Milestone { milestone, times: 3, of_last: 4 });
+    assert_eq!(asks("fly"), MissingSaid::NoMilestone { milestone: called("fly") });
     assert_eq!(readiness.unspoken, ["hop"], "no milestone speaks of it");
     assert!(for_skill(&skill, &[(&form, &kept), (&flow, &kept)], Some(true)).is_ready());
 }

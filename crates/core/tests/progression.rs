@@ -4,6 +4,8 @@
 mod demo;
 
 use demo::called;
+use demo::told;
+use jogo_core::progression::findings::FindingSaid;
 use std::collections::BTreeSet;
 
 use jogo_core::ids::{BandId, SkillId};
@@ -62,7 +64,7 @@ fn a_circle_is_named_whole_with_a_need_to_take_out() {
     ];
     let all = found(&skills);
     assert_eq!((all.len(), all[0].kind, &all[0].skills), (1, FindingKind::Circle, &ids(&["a", "b", "c"])));
-    assert!(all[0].says.contains("“A” → “B” → “C” → “A”"), "{}", all[0].says);
+    assert_eq!(all[0].says, FindingSaid::Circle { path: "A → B → C → A".into() }.into());
     assert_eq!(all[0].mend, Some(Mend::DropNeed { skill: called("a"), need: called("c") }));
     assert_eq!(lay_out(&Map::of(&skills), &BANDS.map(called)), None);
 }
@@ -133,7 +135,7 @@ fn a_stage_that_is_asked_for_and_has_no_drill_is_found() {
     let grave = |all: Vec<Finding>| {
         all.into_iter().filter(|f| f.kind < FindingKind::Redundant).map(|f| f.says).collect::<Vec<_>>()
     };
-    assert_eq!(grave(all(&drills)), Vec::<String>::new(), "the demo's map is sound");
+    assert_eq!(grave(all(&drills)), [], "the demo's map is sound");
     drills.retain(|drill| drill.id != "header-to-partner");
     assert_eq!(grave(all(&drills)).len(), 1);
 }
@@ -189,31 +191,31 @@ fn changed(change: fn(&mut Vec<Skill>)) -> Vec<String> {
     let before = vec![skill("tap", 0, &[]), skill("stop", 0, &[("tap", Stage::Form)]), skill("turn", 1, &[])];
     let mut after = before.clone();
     change(&mut after);
-    compare(&before, &after).into_iter().map(|difference| difference.says).collect()
+    told(compare(&before, &after).into_iter().map(|difference| difference.says))
 }
 
 #[rstest]
 #[case::nothing(|_: &mut Vec<Skill>| (), &[])]
-#[case::a_newcomer(|s: &mut Vec<Skill>| s.push(skill("hop", 0, &[])), &["“HOP” is new"])]
-#[case::one_is_gone(|s: &mut Vec<Skill>| { s.pop(); }, &["“TURN” is gone"])]
-#[case::another_name(|s: &mut Vec<Skill>| s[0].name = "Touch".into(), &["“TAP” is now called “Touch”"])]
+#[case::a_newcomer(|s: &mut Vec<Skill>| s.push(skill("hop", 0, &[])), &["map-change-new skill=HOP"])]
+#[case::one_is_gone(|s: &mut Vec<Skill>| { s.pop(); }, &["map-change-gone skill=TURN"])]
+#[case::another_name(|s: &mut Vec<Skill>| s[0].name = "Touch".into(), &["map-change-renamed skill=Touch before=TAP"])]
 #[case::another_band(
-    |s: &mut Vec<Skill>| s[2].band = called(BANDS[2]), &["“TURN” now starts in u10-u12, before in u8-u9"],
+    |s: &mut Vec<Skill>| s[2].band = called(BANDS[2]), &["map-change-band skill=TURN now=u10-u12 before=u8-u9"],
 )]
 #[case::a_need_more(
     |s: &mut Vec<Skill>| s[2].needs = skill("x", 0, &[("stop", Stage::Flow)]).needs,
-    &["“TURN” now needs “STOP” at Flow"],
+    &["map-change-need-added skill=TURN need=STOP stage=stage-flow"],
 )]
 #[case::another_stage(
-    |s: &mut Vec<Skill>| s[1].needs[0].stage = Stage::Scan, &["“STOP” needs “TAP” at Scan, before at Form"],
+    |s: &mut Vec<Skill>| s[1].needs[0].stage = Stage::Scan, &["map-change-need-stage skill=STOP need=TAP now=stage-scan before=stage-form"],
 )]
-#[case::a_need_less(|s: &mut Vec<Skill>| s[1].needs.clear(), &["“STOP” no longer needs “TAP”"])]
+#[case::a_need_less(|s: &mut Vec<Skill>| s[1].needs.clear(), &["map-change-need-dropped skill=STOP need=TAP"])]
 #[case::a_need_becomes_a_part(|s: &mut Vec<Skill>| { s[1].needs.clear(); s[1].parts = ids(&["tap"]); }, &[])]
 #[case::a_gate(
     |s: &mut Vec<Skill>| s[2].gate = Some(Gate::Milestone { milestone: called("can"), times: 1, of_last: 1 }),
-    &["The gate of “TURN” has changed"],
+    &["map-change-gate skill=TURN"],
 )]
-fn what_has_changed_is_said_in_words(#[case] change: fn(&mut Vec<Skill>), #[case] says: &[&str]) {
+fn what_has_changed_is_told(#[case] change: fn(&mut Vec<Skill>), #[case] says: &[&str]) {
     assert_eq!(changed(change), says);
 }
 

@@ -6,6 +6,7 @@ mod demo;
 use jogo_core::academy::roster::LONGEST_NAME;
 use jogo_core::assessment::benchmarks::Better;
 use jogo_core::delivery::Outcome;
+use jogo_core::input::What;
 use jogo_core::input::short_text;
 use jogo_core::statistics::chance::Chance;
 use jogo_core::units::Minutes;
@@ -25,7 +26,7 @@ fn players_can_be_told_and_were_born_in_their_band() {
     let mut chance = Chance::seeded(3);
     for _ in 0..500 {
         let player = chance.player(2022);
-        assert!(short_text(&player.name, LONGEST_NAME).is_ok());
+        assert!(short_text(&player.name, LONGEST_NAME, What::Name).is_ok());
         assert!(["2022", "2023"].contains(&&player.birth_month.to_string()[..4]));
     }
 }

@@ -8,7 +8,8 @@ use jiff::civil::{Date, date};
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::{Drift, TeamPlan, as_run, takes_over};
 use jogo_core::delivery::{Outcome, Said, WeekTally, Worked, together};
-use jogo_core::plan::{Block, BlockId, Plan, Remedy, check, solve};
+use jogo_core::plan::curriculum::Sitting;
+use jogo_core::plan::{Block, BlockId, Plan, Remedy, Rule, check, solve};
 use jogo_core::units::{Metres, Minutes};
 use rstest::rstest;
 
@@ -17,10 +18,10 @@ fn edition(seed: u64) -> Edition {
 }
 
 fn day(edition: &Edition, session: usize) -> Date {
-    edition.curriculum.evenings()[session].date
+    edition.curriculum.session_days()[session].date
 }
 
-/// A team that skipped an evening.
+/// A team that skipped a session.
 fn without(edition: &Edition, session: usize, remedy: Remedy) -> TeamPlan {
     let team = TeamPlan::default();
     let found = team.remedies(edition, &Said::default(), session, Minutes(0)).unwrap();
@@ -52,7 +53,7 @@ fn a_team_trains_on_its_own_days_and_ground() {
 }
 
 #[test]
-fn an_evening_that_fell_out_has_no_minutes_and_counts_as_cancelled() {
+fn a_cancelled_session_has_no_minutes_and_counts_as_cancelled() {
     let published = edition(1);
     let own = without(&published, 1, Remedy::Skip);
     let laid = own.edition(&published).unwrap();
@@ -61,7 +62,7 @@ fn an_evening_that_fell_out_has_no_minutes_and_counts_as_cancelled() {
     let worked =
         Worked { published: &published.plan, edition: &laid, problem: &problem, said: &Said::default() };
     let week = &worked.tally(day(&published, 1) + 1.days(), &|_| true)[0];
-    assert_eq!((week.sessions, week.cancelled, week.logs_missing), (2, 1, 1), "the first evening has no log");
+    assert_eq!((week.sessions, week.cancelled, week.logs_missing), (2, 1, 1), "the first session has no log");
     let as_planned = Worked { edition: &published, problem: &published.problem().unwrap(), ..worked };
     assert_eq!(as_planned.tally(day(&published, 1), &|_| true)[0].planned, week.planned);
 }
@@ -104,7 +105,7 @@ fn a_new_edition_holds_from_the_first_day_without_a_log(
     #[case] logged: Option<usize>,
     #[case] from: Option<i64>,
 ) {
-    // The third evening is a week after the first.
+    // The third session is a week after the first.
     let published = edition(1);
     let first = day(&published, 0);
     let first_of = |session: usize| published.plan.sessions[session][0].id.unwrap();
@@ -122,7 +123,7 @@ fn a_running_team_takes_a_new_edition_from_a_day_on() {
         demo::said(&old.plan, [((0, 1), (Outcome::Skipped, None)), ((1, 0), (Outcome::Done, None))]);
     let merged = own.merged(&old, &new, &skipped, day(&old, 2)).unwrap();
     let laid = merged.edition(&new).unwrap();
-    assert_eq!(merged.upsets, own.upsets, "what will fall out still does");
+    assert_eq!(merged.upsets, own.upsets, "a session that will be cancelled still is");
     assert_eq!(laid.plan.sessions[5], []);
     // What was run before stands in the plan, and the rest keeps the rules from there on.
     assert_eq!(laid.plan.sessions[..2], as_run(&old.plan, &skipped).sessions[..2]);
@@ -214,4 +215,59 @@ fn a_block_that_the_plan_has_no_more_comes_back_as_it_was() {
     let misplaced = [(4, block.id.unwrap())];
     let laid = dropped.with_run(&published, &misplaced, &[earlier]).unwrap().edition(&published).unwrap();
     assert_eq!(laid.plan.sessions[4], [block]);
+}
+
+/// An edition with a test of 5 min in a session.
+fn with_test(session: usize) -> Edition {
+    let mut published = edition(1);
+    let (test, minutes) = (demo::called("four-cuts"), Minutes(5));
+    published.curriculum.tests = vec![Sitting { session, test, minutes, pinned: false, shows: vec![] }];
+    published
+}
+
+// By hand: the test stood in session 4 of twelve; the next one that has 5 min for tests is session 5, and one that has
+// the same test within two weeks is passed over.
+#[rstest]
+#[case::to_the_next(Minutes(0), None, Some(5))]
+#[case::it_still_fits(Minutes(5), None, None)]
+#[case::it_fits_no_longer(Minutes(4), None, Some(5))]
+#[case::not_so_soon_again(Minutes(0), Some(6), Some(10))]
+fn a_test_of_a_cancelled_session_moves_on(
+    #[case] left: Minutes,
+    #[case] another: Option<usize>,
+    #[case] to: Option<usize>,
+) {
+    let mut published = with_test(4);
+    let again = |session| Sitting { session, ..published.curriculum.tests[0].clone() };
+    published.curriculum.tests =
+        another.map(again).into_iter().chain(published.curriculum.tests.clone()).collect();
+    let team = TeamPlan::default();
+    for found in team.remedies(&published, &Said::default(), 4, left).unwrap() {
+        let moved: Vec<_> = found.tests.iter().map(|moved| (moved.from, moved.to)).collect();
+        assert_eq!(moved, to.map(|to| (4, Some(to))).into_iter().collect::<Vec<_>>());
+        let remedy = found.remedy;
+        let own = team.clone().gone_on(4, left, found);
+        let laid = own.edition(&published).unwrap();
+        let mut sessions: Vec<_> = laid.curriculum.tests.iter().map(|sitting| sitting.session).collect();
+        sessions.sort_unstable();
+        let mut wanted: Vec<_> = another.into_iter().chain([to.unwrap_or(4)]).collect();
+        wanted.sort_unstable();
+        assert_eq!(sessions, wanted, "{remedy:?}");
+        let problem = laid.problem().unwrap();
+        let full = check(&problem, &laid.plan).into_iter().filter(|breach| breach.rule == Rule::Time);
+        assert_eq!(full.collect::<Vec<_>>(), [], "{remedy:?}: its new session has room for it");
+        // Taking it back brings the test back; a new edition on the same days keeps it where it went.
+        assert_eq!(own.changed_since(&team, &published).unwrap(), Some(4));
+        let merged = own.merged(&published, &published, &Said::default(), day(&published, 0)).unwrap();
+        assert_eq!(merged.edition(&published).unwrap().curriculum.tests, laid.curriculum.tests);
+    }
+}
+
+#[test]
+fn a_test_without_room_in_a_later_session_is_named() {
+    let published = with_test(11);
+    let found = TeamPlan::default().remedies(&published, &Said::default(), 11, Minutes(0)).unwrap();
+    assert_eq!((found[0].tests[0].from, found[0].tests[0].to), (11, None));
+    let own = TeamPlan::default().gone_on(11, Minutes(0), found.into_iter().next().unwrap());
+    assert_eq!(own.edition(&published).unwrap().curriculum.tests, []);
 }

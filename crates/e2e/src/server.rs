@@ -105,7 +105,7 @@ fn built(name: &str) -> Result<PathBuf, Failed> {
         .ok_or_else(|| format!("{name} is not built: run cargo build first").into())
 }
 
-/// A simulated pair of gates joins a test evening and plays its runs, much faster than in a hall.
+/// A simulated pair of gates joins a test session and plays its runs, much faster than in a hall.
 pub async fn simulated_gates(address: &str, players: u32, seed: u64, faults: &str) -> Result<(), Failed> {
     let (players, seed) = (players.to_string(), seed.to_string());
     let wishes = ["--players", &players, "--seed", &seed, "--faults", faults, "--faster", "10000"];

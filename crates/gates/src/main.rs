@@ -1,4 +1,4 @@
-//! A simulated pair of timing gates: joins a test evening and plays runs of seeded players, with the faults of real
+//! A simulated pair of timing gates: joins a test session and plays runs of seeded players, with the faults of real
 //! gates.
 //!
 //! What it sends is Jogo's open line protocol, described in docs/formats.md; whoever builds gates can begin here.
@@ -8,14 +8,14 @@ use std::thread::sleep;
 use std::time::Duration;
 
 use clap::Parser;
-use jogo_core::assessment::timing_gates::simulated::{Faults, evening};
+use jogo_core::assessment::timing_gates::simulated::{Faults, lines};
 use tungstenite::{Message, connect};
 
 /// A simulated pair of timing gates.
 #[derive(Debug, Parser)]
 #[command(name = "jogo-gates", version)]
 struct Gates {
-    /// The address that the test evening shows under Gates, as ws://localhost:7300/api/v1/gates/0123456789ab.
+    /// The address that the test session shows under Gates, as ws://localhost:7300/api/v1/gates/0123456789ab.
     #[arg(long)]
     to: String,
     /// How many players run.
@@ -53,7 +53,7 @@ fn main() -> ExitCode {
 fn play(wanted: &Gates) -> Result<usize, String> {
     let refused = |e: tungstenite::Error| format!("{}: {e}: is this the address of the test?", wanted.to);
     let (mut line, _) = connect(&wanted.to).map_err(refused)?;
-    let lines = evening(wanted.players, wanted.seed, wanted.faults);
+    let lines = lines(wanted.players, wanted.seed, wanted.faults);
     for sent in &lines {
         sleep(Duration::from_secs_f64(sent.after_ms as f64 / 1000.0 / wanted.faster));
         let text = serde_json::to_string(&sent.event).map_err(|e| e.to_string())?;

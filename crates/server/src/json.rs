@@ -7,12 +7,18 @@ use std::pin::Pin;
 use actix_web::body::BoxBody;
 use actix_web::dev::Payload;
 use actix_web::error::PayloadError;
+use actix_web::http::header::ContentType;
 use actix_web::web::Bytes;
-use actix_web::{FromRequest, HttpMessage, HttpRequest, HttpResponse, Responder};
+use actix_web::{
+    FromRequest, HttpMessage, HttpRequest, HttpResponse, HttpResponseBuilder, Responder, ResponseError,
+};
+use jogo_core::fact::Fact;
+use jogo_words::spoken;
 use serde::Serialize;
 use serde::de::DeserializeOwned;
 use serde_path_to_error::{Path, Segment};
 
+use crate::facts::Refusal;
 use crate::problem::{LARGEST_BODY, Problem};
 
 /// A body in JSON: what a request says, or what an answer is.
@@ -38,7 +44,15 @@ impl<T: Serialize> Responder for Json<T> {
     type Body = BoxBody;
 
     fn respond_to(self, _: &HttpRequest) -> HttpResponse {
-        HttpResponse::Ok().json(self.0)
+        answered(&self.0, HttpResponse::Ok())
+    }
+}
+
+/// An answer with a body in JSON, in which every fact says itself in English.
+pub fn answered(body: &impl Serialize, mut answer: HttpResponseBuilder) -> HttpResponse {
+    match spoken(body) {
+        Ok(body) => answer.content_type(ContentType::json()).body(body),
+        Err(error) => Problem::internal(&error).error_response(),
     }
 }
 
@@ -51,7 +65,7 @@ impl<T: DeserializeOwned> FromRequest for Json<T> {
         let body = Bytes::from_request(request, payload);
         Box::pin(async move {
             if !is_json {
-                return Err(Problem::unreadable("Send JSON, with the content type application/json."));
+                return Err(Problem::unreadable(Refusal::NoJson));
             }
             read(&body.await.map_err(unread)?).map(Json)
         })
@@ -61,7 +75,7 @@ impl<T: DeserializeOwned> FromRequest for Json<T> {
 fn unread(error: actix_web::Error) -> Problem {
     match error.as_error::<PayloadError>() {
         Some(PayloadError::Overflow) => Problem::too_large(LARGEST_BODY),
-        _ => Problem::unreadable(error.to_string()),
+        _ => Problem::unreadable(Fact::written(error.to_string())),
     }
 }
 
@@ -74,12 +88,17 @@ fn read<T: DeserializeOwned>(body: &[u8]) -> Result<T, Problem> {
         let says = error.to_string();
         match error.is_data() {
             // The place says more than line and column of a text that nobody has typed.
-            true => Problem::fault(&pointer, says.split(" at line ").next().unwrap_or_default()),
-            false => Problem::unreadable(says),
+            true => Problem::fault(&pointer, found(says.split(" at line ").next().unwrap_or_default())),
+            false => Problem::unreadable(Fact::written(says)),
         }
     })?;
-    json.end().map_err(|error| Problem::unreadable(error.to_string()))?;
+    json.end().map_err(|error| Problem::unreadable(Fact::written(error.to_string())))?;
     Ok(read)
+}
+
+/// What a reader of a form found: a fact that went through its error as a text, or the reader's own words.
+pub fn found(says: &str) -> Fact {
+    serde_json::from_str(says).unwrap_or_else(|_| Fact::written(says))
 }
 
 /// A place in a document as a JSON pointer (RFC 6901), as `/rungs/2/levers`.

@@ -4,6 +4,7 @@ mod api;
 mod clock;
 mod commands;
 mod demo;
+mod facts;
 mod json;
 mod post;
 mod problem;

@@ -1,5 +1,6 @@
 //! The front end, which the program carries inside itself.
 
+use crate::facts::Thing;
 use actix_web::http::header;
 use actix_web::{HttpRequest, HttpResponse};
 use rust_embed::Embed;
@@ -27,15 +28,14 @@ pub async fn serve(request: HttpRequest) -> Result<HttpResponse, Problem> {
                 .body(file.data.into_owned()))
         }
         None if path.starts_with("api/") || path.starts_with("assets/") => {
-            Err(Problem::not_found("page of this address"))
+            Err(Problem::not_found(Thing::Page))
         }
         None => page(),
     }
 }
 
 fn page() -> Result<HttpResponse, Problem> {
-    let page =
-        Built::get("index.html").ok_or_else(|| Problem::not_found("front end (it was not built in)"))?;
+    let page = Built::get("index.html").ok_or_else(|| Problem::not_found(Thing::Interface))?;
     let mut random = [0_u8; 16];
     getrandom::fill(&mut random).map_err(|e| Problem::internal(&e))?;
     let nonce: String = random.iter().map(|byte| format!("{byte:02x}")).collect();

@@ -1,10 +1,12 @@
 //! Lists in and out as files: CSV, or spreadsheets (XLSX), read as cells of text and written from them.
 
+use crate::facts::Entered;
 use std::io::Cursor;
 
 use actix_web::web::Bytes;
 use actix_web::{HttpResponse, http::header};
 use calamine::{Data, Reader, Xlsx, XlsxError};
+use jogo_core::fact::Fact;
 use jogo_core::input::sheet::{Sheet, SheetError as ListError, to_csv};
 use rust_xlsxwriter::{Workbook, XlsxError as WriteError};
 use serde::Deserialize;
@@ -14,7 +16,7 @@ use crate::problem::{Answer, Problem};
 
 /// What a spreadsheet may unpack to, in bytes: far more than a squad list, far less than a machine's memory.
 const LARGEST_UNPACKED: u64 = 20_000_000;
-/// So many columns and lines are looked at.
+/// How many columns and lines are looked at.
 const MOST_COLUMNS: usize = 40;
 const MOST_LINES: usize = 1_000;
 
@@ -24,17 +26,14 @@ fn is_one(file: &[u8]) -> bool {
 }
 
 /// Why a spreadsheet could not be read.
-#[derive(Debug, thiserror::Error)]
+#[derive(Debug, PartialEq)]
 pub enum SheetError {
     /// It is damaged, or something else.
-    #[error("the spreadsheet cannot be read: save it as .xlsx or as “CSV UTF-8” and send it again")]
     Unreadable,
     /// It would unpack to far more than a list.
-    #[error("the spreadsheet unpacks to more than {} MB: send a file with the squad list alone", LARGEST_UNPACKED / 1_000_000)]
     Large,
-    /// Its first sheet is no list.
-    #[error(transparent)]
-    List(#[from] ListError),
+    /// Its first sheet is not a list.
+    List(ListError),
 }
 
 impl From<XlsxError> for SheetError {
@@ -43,13 +42,29 @@ impl From<XlsxError> for SheetError {
     }
 }
 
+impl From<ListError> for SheetError {
+    fn from(fault: ListError) -> SheetError {
+        SheetError::List(fault)
+    }
+}
+
+impl From<SheetError> for Fact {
+    fn from(error: SheetError) -> Fact {
+        match error {
+            SheetError::Unreadable => Entered::Spreadsheet.into(),
+            SheetError::Large => Entered::LargeSpreadsheet { megabytes: LARGEST_UNPACKED / 1_000_000 }.into(),
+            SheetError::List(fault) => fault.into(),
+        }
+    }
+}
+
 /// A list out of a file that somebody sent, whichever of the two forms it has.
 pub async fn list(file: Bytes) -> Answer<Sheet> {
     if !is_one(&file) {
-        return Sheet::from_csv(&file).map_err(|e| Problem::fault("", e.to_string()));
+        return Sheet::from_csv(&file).map_err(|e| Problem::fault("", e));
     }
     let sheet = actix_web::web::block(move || read(&file)).await;
-    sheet.map_err(|e| Problem::internal(&e))?.map_err(|e| Problem::fault("", e.to_string()))
+    sheet.map_err(|e| Problem::internal(&e))?.map_err(|e| Problem::fault("", e))
 }
 
 /// In which form a list goes out.

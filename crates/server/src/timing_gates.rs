@@ -1,4 +1,4 @@
-//! Pairs of timing gates that are joined to a team for an evening.
+//! Pairs of timing gates that are joined to a team for a session.
 
 use std::collections::HashMap;
 use std::sync::{Mutex, PoisonError};
@@ -9,7 +9,7 @@ use uuid::Uuid;
 
 /// A pair is joined for so long.
 const EVENING: Duration = Duration::from_secs(12 * 3600);
-/// So many pairs can be joined at once; the oldest goes first.
+/// How many pairs can be joined at once; the oldest goes first.
 const MOST_PAIRS: usize = 1_000;
 
 /// A pair of gates.
@@ -43,7 +43,7 @@ impl Timing {
         pairs.get_mut(code).filter(|pair| pair.since.elapsed() < EVENING).map(then)
     }
 
-    /// Notes that a pair has joined or left; nothing if the code is not known.
+    /// Notes that a pair has joined or left; absent if the code is not known.
     pub fn joined(&self, code: &str, there: bool) -> Option<()> {
         self.with(code, |pair| {
             pair.connected = if there { pair.connected + 1 } else { pair.connected.saturating_sub(1) };

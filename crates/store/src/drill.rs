@@ -6,7 +6,7 @@ use jogo_core::ids::DrillId;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
-use crate::{Store, StoreError, Stored, from_json, parsed, stamp, to_json};
+use crate::{Store, StoreError, Stored, Taken, from_json, parsed, stamp, to_json};
 
 /// A drill as it is kept.
 #[derive(Clone, Debug)]
@@ -15,7 +15,7 @@ pub struct KeptDrill {
     pub drill: Drill,
     /// Rises with every change.
     pub version: i64,
-    /// When it was put away, if it was: it is then found no more, and planned no more.
+    /// When it was put away, if it was: it is then no longer found or planned.
     pub archived_at: Option<Timestamp>,
 }
 
@@ -115,8 +115,7 @@ impl Store {
         match known {
             Some(doc) if from_json::<Drill>("a drill", &doc)? == *drill => return Ok(()),
             Some(_) => {
-                let says = format!("there is a drill `{}` already: choose another name", drill.id);
-                return Err(StoreError::Taken(says));
+                return Err(Taken::DrillName { title: drill.id.to_string() }.into());
             }
             None => put(&mut tx, drill, Some(by), at).await?,
         }

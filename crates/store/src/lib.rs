@@ -1,6 +1,6 @@
 //! What Jogo remembers: SQLite through SQLx.
 //!
-//! One module for each thing that is kept. Every query stands where it is used, whole, and is checked against the
+//! One module for each thing that is kept. Every query is written whole where it is used, and is checked against the
 //! schema when it is compiled (the checked form is committed in `.sqlx`; `make queries` renews it). One connection
 //! writes, several read. Every write that belongs together is one transaction.
 
@@ -21,10 +21,46 @@ use std::str::FromStr;
 use std::time::Duration;
 
 use jiff::Timestamp;
+use jogo_core::fact::{Fact, facts};
 use serde::Serialize;
 use serde::de::DeserializeOwned;
 use sqlx::sqlite::{SqliteConnectOptions, SqliteJournalMode, SqlitePoolOptions, SqliteSynchronous};
 use sqlx::{Sqlite, SqlitePool, Transaction};
+
+facts! {
+    /// Why something cannot be kept or removed as it is.
+    pub enum Taken {
+        OtherTeam = "taken-by-other-team",
+        TrialUnknown = "taken-trial-unknown" { id: String },
+        OtherCurriculum = "taken-by-other-curriculum",
+        OtherSquad = "taken-by-other-squad",
+        PlayerName = "taken-player-name" { name: String },
+        ClubName = "taken-club-name" { name: String },
+        TeamName = "taken-team-name" { name: String },
+        Login = "taken-login" { login: String },
+        Invitation = "taken-invitation",
+        NoClub = "taken-no-club",
+        DrillName = "taken-drill-name" { title: String },
+    }
+}
+
+facts! {
+    /// What the store itself does to a team's plan, as its history shows it.
+    pub enum Happened {
+        NewEdition = "change-new-edition",
+    }
+}
+
+/// What a history says of a change: a fact, or the words of an earlier version.
+fn happened(said: String) -> Fact {
+    serde_json::from_str(&said).unwrap_or_else(|_| Fact::written(said))
+}
+
+impl From<Taken> for StoreError {
+    fn from(taken: Taken) -> StoreError {
+        StoreError::Taken(taken.into())
+    }
+}
 
 /// What can go wrong in the store.
 #[derive(Debug, thiserror::Error)]
@@ -46,9 +82,9 @@ pub enum StoreError {
     /// Somebody else changed it meanwhile.
     #[error("somebody else has changed this meanwhile")]
     Stale,
-    /// It stands there already, as something else.
+    /// It is there already, as something else, or something rests on it.
     #[error("{0}")]
-    Taken(String),
+    Taken(Fact),
 }
 
 /// What the store answers.

@@ -1,7 +1,8 @@
-//! The library: bands, skills, drills, tests and their standards.
+//! The library: bands, skills, drills, tests and their standards, and its texts in other languages.
 
 use jiff::Timestamp;
 use jogo_core::academy::band::Band;
+use jogo_core::academy::phrases::Phrases;
 use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::levels::Thresholds;
 use jogo_core::assessment::milestones::Milestone;
@@ -13,8 +14,8 @@ use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::{
-    Store, StoreError, Stored, assessment::counts, assessment::milestones, audit, from_json, parsed,
-    progression, stamp, to_json,
+    Store, StoreError, Stored, academy::phrases, assessment::counts, assessment::milestones, audit,
+    from_json, parsed, progression, stamp, to_json,
 };
 
 /// Everything that a library holds.
@@ -32,6 +33,8 @@ pub struct Library {
     pub standards: Vec<Standard>,
     /// Milestones, in the order in which they are shown.
     pub milestones: Vec<Milestone>,
+    /// Its texts in other languages.
+    pub phrases: Vec<Phrases>,
 }
 
 impl Store {
@@ -61,6 +64,9 @@ impl Store {
         }
         for (place, milestone) in (0_i64..).zip(&library.milestones) {
             milestones::put(&mut tx, milestone, place).await?;
+        }
+        for book in &library.phrases {
+            phrases::put(&mut tx, book).await?;
         }
         counts::forget_band(&mut tx, None).await?;
         tx.commit().await?;

@@ -1,10 +1,13 @@
 //! Curricula, the plans that answer them, and their published editions.
 
+use std::collections::BTreeSet;
+
 use jiff::Timestamp;
 use jiff::civil::Date;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::TeamPlan;
-use jogo_core::ids::BandId;
+use jogo_core::fact::Fact;
+use jogo_core::ids::{BandId, SkillId};
 use jogo_core::plan::Plan;
 use jogo_core::plan::curriculum::Curriculum;
 use uuid::Uuid;
@@ -12,7 +15,7 @@ use uuid::Uuid;
 use crate::delivery::Published;
 use crate::delivery::team_plans::{Joining, kept};
 use crate::upgrade::fresh;
-use crate::{Store, StoreError, Stored, from_json, parsed, stamp, to_json};
+use crate::{Happened, Store, StoreError, Stored, Taken, from_json, happened, parsed, stamp, to_json};
 
 /// A curriculum on the director's desk.
 #[derive(Clone, Debug)]
@@ -48,14 +51,14 @@ pub struct CurriculumLine {
     pub edition: Option<i64>,
 }
 
-/// So many changes of a curriculum can be taken back.
+/// How many changes of a curriculum can be taken back.
 const MOST_CHANGES: i64 = 200;
 
 /// A change of a curriculum: what it is, who makes it, and when.
 #[derive(Clone, Copy, Debug)]
 pub struct Change<'c> {
-    /// In words, as undo shows it.
-    pub what: &'c str,
+    /// What it is, as undo shows it.
+    pub what: &'c Fact,
     /// Who.
     pub by: Uuid,
     /// When.
@@ -112,7 +115,7 @@ impl Store {
         rows.into_iter().map(|r| draft(r.id, &r.doc, &r.plan, r.version, &r.changed_at, r.edition)).collect()
     }
 
-    /// A part of the list of curricula, the latest first: at most so many, after one of them or from the beginning.
+    /// A part of the list of curricula, the latest first: at most this many, after one of them or from the beginning.
     pub async fn curriculum_lines(&self, after: Option<Uuid>, most: u32) -> Stored<Vec<CurriculumLine>> {
         let rows = sqlx::query!(
             r#"SELECT id AS "id: Uuid", json_extract(doc, '$.name') AS "name!: String",
@@ -142,6 +145,43 @@ impl Store {
             .collect()
     }
 
+    /// The skills that are goals of the other curricula of a band that begin on one of some days.
+    pub async fn goals_beside(
+        &self,
+        curriculum: Uuid,
+        band: &BandId,
+        (first, last): (Date, Date),
+    ) -> Stored<BTreeSet<SkillId>> {
+        let (band, first, last) = (band.as_str(), first.to_string(), last.to_string());
+        let rows = sqlx::query!(
+            r#"SELECT DISTINCT json_extract(goal.value, '$.skill') AS "skill!: String"
+               FROM curriculum, json_each(doc, '$.goals') AS goal
+               WHERE curriculum.id <> ? AND json_extract(doc, '$.band') = ?
+                   AND json_extract(doc, '$.start') BETWEEN ? AND ?"#,
+            curriculum,
+            band,
+            first,
+            last
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter().map(|row| parsed("a skill", &row.skill)).collect()
+    }
+
+    /// The wishes of all curricula of a band that were published, as their latest editions have them.
+    pub async fn published_wishes(&self, band: &BandId) -> Stored<Vec<Curriculum>> {
+        let band = band.as_str();
+        let rows = sqlx::query!(
+            r#"SELECT json_extract(doc, '$.curriculum') AS "wishes!: String" FROM edition AS latest
+               WHERE json_extract(doc, '$.curriculum.band') = ?
+                   AND number = (SELECT MAX(number) FROM edition WHERE curriculum = latest.curriculum)"#,
+            band
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter().map(|row| from_json("the wishes of an edition", &row.wishes)).collect()
+    }
+
     /// A curriculum.
     pub async fn curriculum(&self, id: Uuid) -> Stored<Option<Draft>> {
         let row = sqlx::query!(
@@ -167,11 +207,12 @@ impl Store {
         let plan = plan.clone().continuing(&read.plan).named(fresh);
         let (doc, plan, at) =
             (to_json("a curriculum", curriculum)?, to_json("a plan", &plan)?, stamp(change.at));
+        let what = change.what.to_string();
         let mut tx = self.begin().await?;
         sqlx::query!(
             "INSERT INTO curriculum_history (curriculum, doc, plan, what, changed_by, changed_at)
              SELECT id, doc, plan, ?, ?, ? FROM curriculum WHERE id = ? AND version = ?",
-            change.what,
+            what,
             change.by,
             at,
             read.id,
@@ -194,19 +235,19 @@ impl Store {
     }
 
     /// What the last change of a curriculum was that can be taken back.
-    pub async fn last_change(&self, curriculum: Uuid) -> Stored<Option<String>> {
+    pub async fn last_change(&self, curriculum: Uuid) -> Stored<Option<Fact>> {
         let what = sqlx::query_scalar!(
             "SELECT what FROM curriculum_history WHERE curriculum = ? ORDER BY change DESC LIMIT 1",
             curriculum
         )
         .fetch_optional(&self.read)
         .await?;
-        Ok(what)
+        Ok(what.map(happened))
     }
 
     /// Takes the last change of a curriculum back, if it still is the version that was read. Says what the change was;
-    /// nothing if there is none.
-    pub async fn take_back(&self, read: &Draft, by: Uuid, at: Timestamp) -> Stored<Option<String>> {
+    /// `None` if there is none.
+    pub async fn take_back(&self, read: &Draft, by: Uuid, at: Timestamp) -> Stored<Option<Fact>> {
         let at = stamp(at);
         let mut tx = self.begin().await?;
         let last = sqlx::query!(
@@ -222,7 +263,7 @@ impl Store {
             .execute(&mut *tx)
             .await?;
         tx.commit().await?;
-        Ok(Some(last.what))
+        Ok(Some(happened(last.what)))
     }
 
     /// Puts a template in, in the place of one with the same name.
@@ -262,7 +303,7 @@ impl Store {
             return if known.curriculum == curriculum {
                 Ok(known.number)
             } else {
-                Err(StoreError::Taken("this id belongs to an edition of another curriculum".into()))
+                Err(Taken::OtherCurriculum.into())
             };
         }
         let number = sqlx::query_scalar!(
@@ -304,12 +345,14 @@ impl Store {
             .await?;
             if *own != TeamPlan::default() {
                 let doc = to_json("a team's plan", &kept(own, &edition))?;
+                let what = Happened::NewEdition.to_string();
                 sqlx::query!(
                     "INSERT INTO team_plan (team, edition, version, doc, what, changed_by, changed_at)
-                     VALUES (?, ?, 1, ?, 'the new edition', ?, ?)",
+                     VALUES (?, ?, 1, ?, ?, ?, ?)",
                     team,
                     id,
                     doc,
+                    what,
                     by,
                     at
                 )

@@ -90,7 +90,7 @@ async fn draft(tx: &mut SqliteConnection, curriculum: Uuid, latest: &Plan) -> St
 async fn of_team(tx: &mut SqliteConnection, team: Uuid, edition: Uuid, published: &Edition) -> Stored<()> {
     let unreadable = |faults: Vec<jogo_core::input::InputError>| StoreError::Unreadable {
         what: "a team's plan",
-        why: faults.first().map_or_else(String::new, |fault| fault.detail.clone()),
+        why: faults.first().map_or_else(String::new, |fault| fault.fact.to_string()),
     };
     let rows = sqlx::query!(
         "SELECT version, doc FROM team_plan WHERE team = ? AND edition = ? ORDER BY version",
@@ -127,7 +127,7 @@ async fn of_team(tx: &mut SqliteConnection, team: Uuid, edition: Uuid, published
     .await?;
     for row in places {
         let there = laid.sessions.get(row.session as usize).and_then(|blocks| blocks.get(row.block as usize));
-        // What was said of a place that the plan has no more stays in the history, under a name of its own.
+        // What was said of a place that the plan no longer has stays in the history, under a name of its own.
         let BlockId(name) = there.and_then(|block| block.id).unwrap_or_else(fresh);
         sqlx::query!(
             "INSERT INTO outcome (id, team, edition, session, block, outcome, minutes, success, ran,

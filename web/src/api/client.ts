@@ -3,13 +3,17 @@
 import createClient from 'openapi-fetch'
 import type { components, paths } from './schema'
 
+/** The languages that Jogo speaks. */
+export { languageValues as LANGUAGES } from './schema'
+
 export type Schemas = components['schemas']
 export type Strand = Schemas['Strand']
 export type Stage = Schemas['Stage']
 export type Level = Schemas['Level']
 export type Side = Schemas['Side']
 export type Curriculum = Schemas['CurriculumView']
-export type Evening = Schemas['Evening']
+export type Language = Schemas['Language']
+export type RunningOrder = Schemas['RunningOrder']
 export type RunningBlock = Schemas['RunningBlock']
 
 export class ProblemError extends Error {

@@ -178,6 +178,43 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/curricula/{id}/benchmarks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What can be shown of a curriculum's goals by its end, and what keeps the rest from it. */
+        get: operations["curricula_benchmarks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/curricula/{id}/benchmarks/mend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Mends a finding of the benchmark map, and replans near the plan that is there. What changes the library is done
+         *     there: a milestone, or a standard.
+         */
+        post: operations["curricula_mend"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/curricula/{id}/compare": {
         parameters: {
             query?: never;
@@ -189,6 +226,23 @@ export interface paths {
         put?: never;
         /** Compares the plan with one for the same wishes by another approach, without changing anything. */
         post: operations["curricula_compared"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/curricula/{id}/delivered": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the teams have delivered of a curriculum so far, by its sessions. */
+        get: operations["curricula_delivered"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -322,7 +376,7 @@ export interface paths {
             cookie?: never;
         };
         /** The running order of a session of the draft. */
-        get: operations["curricula_evening"];
+        get: operations["curricula_session"];
         put?: never;
         post?: never;
         delete?: never;
@@ -357,7 +411,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Lays the plan, around what is locked. */
+        /** Lays the plan and its tests, around what is locked and pinned. */
         post: operations["curricula_solve_again"];
         delete?: never;
         options?: never;
@@ -461,7 +515,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Puts a drill away, so that it is found and planned no more, or brings it back. */
+        /** Puts a drill away, so that it is no longer found or planned, or brings it back. */
         post: operations["drills_archive"];
         delete?: never;
         options?: never;
@@ -512,6 +566,23 @@ export interface paths {
         };
         /** The page of an address. Asks nobody who they are. */
         get: operations["home_page"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/home/{token}/phrases/{language}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The texts of the page in another language, and no others of the library. */
+        get: operations["home_phrases"];
         put?: never;
         post?: never;
         delete?: never;
@@ -746,6 +817,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/phrases/{language}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The library's texts in another language: what is not in the book is read as it was written. */
+        get: operations["drills_phrases"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/samples": {
         parameters: {
             query?: never;
@@ -810,6 +898,23 @@ export interface paths {
         get?: never;
         /** Keeps where one gets post. */
         put: operations["letters_set_address"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/session/language": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keeps the language of whoever is signed in: screens and letters are in it from then on. */
+        put: operations["session_language"];
         post?: never;
         delete?: never;
         options?: never;
@@ -947,7 +1052,7 @@ export interface paths {
         get?: never;
         put?: never;
         /** Takes back the last change of a team's plan; doing so again brings it back. */
-        post: operations["evenings_back"];
+        post: operations["sessions_back"];
         delete?: never;
         options?: never;
         head?: never;
@@ -972,74 +1077,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/teams/{team}/evenings": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The evenings of a team, in all the editions that it works by. */
-        get: operations["evenings_list"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/teams/{team}/evenings/{edition}/{session}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The running order of an evening, and what was said of its blocks. */
-        get: operations["evenings_show"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/teams/{team}/evenings/{edition}/{session}/remedies": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** The remedies to go on when an evening has only some minutes left. */
-        get: operations["evenings_remedies"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/teams/{team}/evenings/{edition}/{session}/upset": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** Goes on in one of the remedies. */
-        post: operations["evenings_go_on"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/teams/{team}/gates": {
         parameters: {
             query?: never;
@@ -1049,7 +1086,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Lets a pair of gates join a team's test evening. */
+        /** Lets a pair of gates join a team's test session. */
         post: operations["gates_open"];
         delete?: never;
         options?: never;
@@ -1134,7 +1171,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Takes in what was said of an evening: all of it or nothing, each entry once, in any order. */
+        /** Takes in what was said of a session: all of it or nothing, each entry once, in any order. */
         post: operations["log_say"];
         delete?: never;
         options?: never;
@@ -1183,12 +1220,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The passport of a player. */
-        get: operations["players_passport"];
+        /** The progress sheet of a player. */
+        get: operations["players_progress"];
         put?: never;
         post?: never;
         /**
-         * Erases a player with everything that is kept of them. What remains (planned and run evenings, lines of note) names
+         * Erases a player with everything that is kept of them. What remains (planned and run sessions, lines of note) names
          *     nobody.
          */
         delete: operations["players_erase"];
@@ -1244,6 +1281,74 @@ export interface paths {
         put?: never;
         /** Reads a squad list (CSV in UTF-8, or XLSX) and says what it would add. Nothing is written. */
         post: operations["squad_preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The sessions of a team, in all the editions that it works by. */
+        get: operations["sessions_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/sessions/{edition}/{session}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The running order of a session, and what was said of its blocks. */
+        get: operations["sessions_show"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/sessions/{edition}/{session}/remedies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The remedies to go on when a session has only some minutes left. */
+        get: operations["sessions_remedies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/sessions/{edition}/{session}/upset": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Goes on in one of the remedies. */
+        post: operations["sessions_go_on"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1361,6 +1466,11 @@ export interface components {
             };
             /** @default null */
             heading?: components["schemas"]["HeadingRule"] | null;
+            /**
+             * @description In which language letters and prints are written, unless whoever gets a letter has chosen one.
+             * @default en
+             */
+            language: components["schemas"]["Language"];
             /**
              * @description What each setting of a lever adds to the difficulty.
              * @default {
@@ -1620,6 +1730,75 @@ export interface components {
             /** @enum {string} */
             kind: "skills";
         };
+        /** @description Something that keeps a goal from being shown, and what mends it. */
+        BenchmarkFinding: {
+            mend?: components["schemas"]["BenchmarkMend"] | null;
+            milestone?: components["schemas"]["MilestoneId"] | null;
+            /** @description What is amiss. */
+            says: components["schemas"]["Fact"];
+            /** @description The skill that it is about. */
+            skill: components["schemas"]["SkillId"];
+        };
+        /** @description The benchmark map of a curriculum. */
+        BenchmarkMap: {
+            /** @description What is amiss. */
+            findings: components["schemas"]["BenchmarkFinding"][];
+            /** @description A line for each goal, in the order of the wishes. */
+            lines: components["schemas"]["GoalLine"][];
+            /**
+             * Format: int32
+             * @description How many goals can be shown…
+             */
+            shown: number;
+            /**
+             * Format: int32
+             * @description …by this week, the last one with a session.
+             */
+            week: number;
+        };
+        /** @description What mends a finding. */
+        BenchmarkMend: {
+            /** @description What meets it. */
+            evidence: components["schemas"]["Evidence"];
+            /** @enum {string} */
+            kind: "milestone";
+            /** @description The one that is changed, or a name that none has for a new one. */
+            milestone: components["schemas"]["MilestoneId"];
+            /** @description Points of a test that is not there yet and that the evidence names; empty if the test is there. */
+            points: string[];
+            /** @description The skill that it shows. */
+            skill: components["schemas"]["SkillId"];
+            /** @description How far the skill has come with it. */
+            stage: components["schemas"]["Stage"];
+        } | {
+            /** @enum {string} */
+            kind: "schedule";
+            /** @description When, and what for. */
+            sittings: components["schemas"]["Sitting"][];
+        } | {
+            /** @description The session in which it stands. */
+            from: number;
+            /** @enum {string} */
+            kind: "move";
+            /** @description Which test. */
+            test: components["schemas"]["TestId"];
+            /** @description The session to which it goes. */
+            to: number;
+        } | {
+            /** @description Whether results suggest it. */
+            from_results: boolean;
+            /** @enum {string} */
+            kind: "standard";
+            /** @description Which test. */
+            test: components["schemas"]["TestId"];
+            /** @description What results suggest, or a beginning where there are too few. */
+            thresholds: components["schemas"]["Thresholds"];
+        } | {
+            /** @description The goals. */
+            goals: components["schemas"]["Goal"][];
+            /** @enum {string} */
+            kind: "goals";
+        };
         /** @description What those do at the same time who move on, where the squad is split. */
         Beside: {
             /** @description The floor, as SVG. */
@@ -1680,14 +1859,14 @@ export interface components {
             block: number;
             session: number;
         };
-        /** @description Why a block stands where it stands. */
+        /** @description Why a block is where it is. */
         BlockWhy: {
             /** @description Rungs that those could do beside it who move on, where the squad is split. */
             beside: components["schemas"]["Alternative"][];
             /** @description Other variants that could stand in its place, for the same stage of one of its skills. */
             instead: components["schemas"]["Alternative"][];
-            /** @description Which goals asked for it, what it waited for, what it keeps alive and what it opens: a sentence each. */
-            says: string[];
+            /** @description Which goals asked for it, what it waited for, what it keeps alive and what it opens: a fact each. */
+            says: components["schemas"]["Fact"][];
             /** @description What the score would lose without it: the price of taking it out. */
             without: components["schemas"]["Price"];
         };
@@ -1725,7 +1904,7 @@ export interface components {
             /** @description The rule. */
             rule: components["schemas"]["Rule"];
             /** @description What is wrong and what would mend it. */
-            says: string;
+            says: components["schemas"]["Fact"];
             /** @description The session, from 0. */
             session: number;
         };
@@ -1780,7 +1959,7 @@ export interface components {
         Chosen: {
             /**
              * Format: int32
-             * @description Minutes that are left; 0 if the evening falls out.
+             * @description Minutes that are left; 0 if the session is cancelled.
              */
             left: number;
             remedy: components["schemas"]["Remedy"];
@@ -1797,9 +1976,9 @@ export interface components {
             /** @description Whether it is proved that no plan can hold them together; if not, none was found. */
             proved: boolean;
             /** @description What to relax, any one of them. */
-            relax: string[];
-            /** @description The same, and why, in one sentence. */
-            says: string;
+            relax: components["schemas"]["Fact"][];
+            /** @description The same, and why. */
+            says: components["schemas"]["Fact"];
         };
         /** @description Which wishes clash. */
         Clashing: {
@@ -1985,7 +2164,9 @@ export interface components {
              * @description First day of the first week.
              */
             start: string;
-            /** @description Tests to be taken. */
+            /** @description How it is to be measured. */
+            testing?: components["schemas"]["Testing"];
+            /** @description Tests to be taken: those that were laid, and those that are pinned to a session. */
             tests?: components["schemas"]["Sitting"][];
             /** @description Weekdays with a session, Monday 1 to Sunday 7. */
             weekdays: number[];
@@ -2017,10 +2198,10 @@ export interface components {
             /** @description What came of the change that this answers. */
             came: components["schemas"]["Came"];
             changed_at: string;
-            /** @description Whether the draft differs from the latest edition; nothing if none was published. */
+            /** @description Whether the draft differs from the latest edition; absent if none was published. */
             changed_since_edition?: boolean | null;
             /** @description What is different from the latest edition, in words. */
-            changes: string[];
+            changes: components["schemas"]["Fact"][];
             editions: components["schemas"]["EditionEntry"][];
             /** Format: uuid */
             id: string;
@@ -2030,8 +2211,7 @@ export interface components {
             sessions: components["schemas"]["SessionColumn"][];
             skills: components["schemas"]["SkillLine"][];
             stitches: components["schemas"]["Stitch"][];
-            /** @description What undo would take back. */
-            undo?: string | null;
+            undo?: components["schemas"]["Fact"] | null;
             /** Format: int64 */
             version: number;
             /** @description The wishes. */
@@ -2047,6 +2227,26 @@ export interface components {
          * @description An angle, in degrees.
          */
         Degrees: number;
+        /** @description How a session went in all teams together. */
+        DeliveredSession: {
+            /**
+             * Format: int32
+             * @description Blocks of those that were run.
+             */
+            run: number;
+            /**
+             * Format: int32
+             * @description Blocks of which something was said.
+             */
+            said: number;
+            session: number;
+        };
+        /** @description Where the calendar stands with a curriculum, and what was delivered of it. */
+        DeliveredSoFar: {
+            /** @description The sessions of which something was said, in their order. */
+            sessions: components["schemas"]["DeliveredSession"][];
+            today: string;
+        };
         /** @description Planned against delivered, by club, team and week. */
         Delivery: {
             clubs: components["schemas"]["ClubDelivery"][];
@@ -2054,10 +2254,9 @@ export interface components {
         };
         /** @description A drill, looked at. */
         Desk: {
-            /** @description Why this band does not do it. */
-            blocked?: string | null;
-            /** @description What could hurt, in words. */
-            cautions: string[];
+            blocked?: components["schemas"]["Fact"] | null;
+            /** @description What could hurt. */
+            cautions: components["schemas"]["Caution"][];
             /** @description The difficulty with the levers set so. */
             difficulty: components["schemas"]["Difficulty"];
             /**
@@ -2080,7 +2279,7 @@ export interface components {
         /** @description A difference between two states of a map. */
         Difference: {
             /** @description What has changed. */
-            says: string;
+            says: components["schemas"]["Fact"];
             /** @description The skill. */
             skill: components["schemas"]["SkillId"];
         };
@@ -2177,8 +2376,8 @@ export interface components {
         Drift: {
             /** @description Blocks that have left their session. */
             moved: number;
-            /** @description Exposures that the goals miss and did not in the edition, as "Cut outside: 1 × Flow". */
-            short: string[];
+            /** @description Exposures that the goals miss and did not in the edition. */
+            short: components["schemas"]["Fact"][];
         };
         /** @description An exercise. */
         Drill: {
@@ -2237,11 +2436,10 @@ export interface components {
         /** @description A drill in the list. */
         DrillEntry: {
             archived: boolean;
-            /** @description Why the band that was asked for does not do it. */
-            blocked?: string | null;
-            /** @description What could hurt, in words. */
-            cautions: string[];
-            /** @description A small drawing, as SVG, in which a metre is as large as in every other one; nothing if the text has faults. */
+            blocked?: components["schemas"]["Fact"] | null;
+            /** @description What could hurt. */
+            cautions: components["schemas"]["Caution"][];
+            /** @description A small drawing, as SVG, in which a metre is as large as in every other one; absent if the text has faults. */
             drawing?: string | null;
             /** @description Of the easiest rung. */
             easiest: components["schemas"]["Difficulty"];
@@ -2379,58 +2577,8 @@ export interface components {
         };
         /** @description Where somebody gets post. */
         EmailSaid: {
-            /** @description A mail address; nothing for no post. */
+            /** @description A mail address; absent for no post. */
             email?: string | null;
-        };
-        /** @description One evening, ready to be run. */
-        Evening: {
-            /** @description What is done, in order. */
-            blocks: components["schemas"]["RunningBlock"][];
-            /**
-             * Format: date
-             * @description The day.
-             */
-            date: string;
-            /** @description Markers to bring, by colour: the most that any block needs. */
-            kit: {
-                [key: string]: number;
-            };
-            /** @description Minutes that there are. */
-            minutes: components["schemas"]["Minutes"];
-            /** @description Its place in the curriculum, from 0. */
-            session: number;
-            /** @description Minutes that nothing is planned for. */
-            unused: components["schemas"]["Minutes"];
-            /**
-             * Format: int32
-             * @description Week of the curriculum, from 1.
-             */
-            week: number;
-        };
-        /** @description An evening in the list of weeks. */
-        EveningEntry: {
-            blocks: number;
-            curriculum: string;
-            date: string;
-            done: number;
-            /** Format: uuid */
-            edition: string;
-            /** Format: int64 */
-            edition_number: number;
-            minutes: components["schemas"]["Minutes"];
-            session: number;
-            short: number;
-            skipped: number;
-            upset?: components["schemas"]["Upset"] | null;
-            /** Format: int32 */
-            week: number;
-        };
-        /** @description A team's evenings in the order of their dates. */
-        Evenings: {
-            /** @description What the team changed last in its editions. */
-            changes: components["schemas"]["LastChange"][];
-            evenings: components["schemas"]["EveningEntry"][];
-            today: string;
         };
         /** @description What meets a milestone. */
         Evidence: {
@@ -2453,6 +2601,15 @@ export interface components {
          * @enum {string}
          */
         Eyes: "free" | "up" | "call";
+        /** @description What was found: a code, the same in English, and the values that it has. */
+        Fact: {
+            /** @description Its name in the catalogues of texts. */
+            code: string;
+            /** @description The same in English. */
+            detail?: string;
+        } & {
+            [key: string]: unknown;
+        };
         /** @description One fault of a layout text. */
         Fault: {
             /**
@@ -2461,14 +2618,13 @@ export interface components {
              */
             column: number;
             /** @description What the reader looked for there. */
-            expected: string;
+            expected: components["schemas"]["Fact"];
             /**
              * Format: int32
              * @description Line, from 1.
              */
             line: number;
-            /** @description How to mend it, where that can be said. */
-            mend?: string | null;
+            mend?: components["schemas"]["Fact"] | null;
         };
         /** @description What goes wrong, why, and what to say or change. */
         FaultSeen: {
@@ -2505,8 +2661,8 @@ export interface components {
             /** @description What kind. */
             kind: components["schemas"]["FindingKind"];
             mend?: components["schemas"]["Mend"] | null;
-            /** @description The same in words, with the mend. */
-            says: string;
+            /** @description The same with its values. */
+            says: components["schemas"]["Fact"];
             /** @description The skills that it is about; of a circle the whole path. */
             skills: components["schemas"]["SkillId"][];
         };
@@ -2529,8 +2685,7 @@ export interface components {
              * @description Markers for all stations together.
              */
             markers_needed: number;
-            /** @description What does not fit. */
-            misfit?: string | null;
+            misfit?: components["schemas"]["Fact"] | null;
             nearest?: components["schemas"]["Nearest"] | null;
             spare_m?: components["schemas"]["Metres"] | null;
             /** @description Players at each station, the larger ones first. */
@@ -2617,12 +2772,12 @@ export interface components {
             milestone: components["schemas"]["MilestoneId"];
             /**
              * Format: int32
-             * @description …of the last so many.
+             * @description …out of this many latest dates.
              */
             of_last: number;
             /**
              * Format: int32
-             * @description So many times…
+             * @description How many times…
              */
             times: number;
         } | {
@@ -2630,14 +2785,14 @@ export interface components {
             kind: "test";
             /**
              * Format: int32
-             * @description …of the last so many.
+             * @description …out of this many latest dates.
              */
             of_last: number;
             /** @description The name of the test. */
             test: components["schemas"]["TestId"];
             /**
              * Format: int32
-             * @description So many times…
+             * @description How many times…
              */
             times: number;
             /**
@@ -2661,7 +2816,24 @@ export interface components {
             /** @description Which skill. */
             skill: components["schemas"]["SkillId"];
         };
-        /** @description The floor, the kit and the people that an evening has. */
+        /** @description A goal, and how it can be shown. */
+        GoalLine: {
+            /** @description Whether a milestone at the goal stage can be shown by the end. */
+            can_be_shown: boolean;
+            /**
+             * Format: int32
+             * @description Exposures of the skill in the whole plan.
+             */
+            exposures: number;
+            /** @description How far it is to come. */
+            goal: components["schemas"]["Stage"];
+            /** @description Its milestones of the band up to the goal, by stage. */
+            milestones: components["schemas"]["MilestoneLine"][];
+            present?: components["schemas"]["Stage"] | null;
+            /** @description The skill. */
+            skill: components["schemas"]["SkillId"];
+        };
+        /** @description The floor, the kit and the people that a session has. */
         Ground: {
             /**
              * Format: int32
@@ -2701,13 +2873,13 @@ export interface components {
             from_age: number;
             /**
              * Format: int32
-             * @description At most so many headers for each player in a week.
+             * @description At most this many headers for each player in a week.
              */
             most_per_week: number;
             /** @description The association's rule, in its own words or by its name and part. */
             text: string;
         };
-        /** @description Who said something of an evening, and when. */
+        /** @description Who said something of a session, and when. */
         HistoryEntry: {
             at: string;
             by: string;
@@ -2715,7 +2887,7 @@ export interface components {
         };
         /** @description What a player can do at home in a week. */
         HomeCard: {
-            /** @description The drill of the week's challenge, by its place; nothing if there are no drills. */
+            /** @description The drill of the week's challenge, by its place; `None` if there are no drills. */
             challenge?: number | null;
             /** @description How long the challenge lasts. */
             challenge_s: components["schemas"]["Seconds"];
@@ -2730,7 +2902,7 @@ export interface components {
         /** @description A drill to be done at home. */
         HomeDrill: components["schemas"]["Laid"] & {
             /** @description What could hurt. */
-            cautions: string[];
+            cautions: components["schemas"]["Caution"][];
             /** @description Name of the drill in files. */
             drill: components["schemas"]["DrillId"];
             /** @description Minutes of it. */
@@ -2783,10 +2955,8 @@ export interface components {
              */
             width: number;
         };
-        /** @description One fault of an input: where it stands and how to mend it. */
-        InputError: {
-            /** @description What is wrong and what would be right, in plain words. */
-            detail: string;
+        /** @description One fault of an input: where it is and how to mend it. */
+        InputError: components["schemas"]["Fact"] & {
             /** @description A JSON pointer into the input (RFC 6901), as `/minutes/3`. */
             pointer: string;
         };
@@ -2856,8 +3026,7 @@ export interface components {
             markers: {
                 [key: string]: number;
             };
-            /** @description What does not fit, laid in this pace; nothing if all does. */
-            misfit?: string | null;
+            misfit?: components["schemas"]["Fact"] | null;
             /** @description The stage worked at. */
             stage: components["schemas"]["Stage"];
             /** @description Players at each station. */
@@ -2878,13 +3047,22 @@ export interface components {
             /** @description The strand. */
             strand: components["schemas"]["Strand"];
         };
+        /**
+         * @description A language that Jogo speaks.
+         * @enum {string}
+         */
+        Language: "en" | "de";
+        /** @description A language that somebody chose. */
+        LanguageSaid: {
+            language?: components["schemas"]["Language"] | null;
+        };
         /** @description The last change that a team made to an edition. */
         LastChange: {
             /** Format: uuid */
             edition: string;
             /** Format: int64 */
             version: number;
-            what: string;
+            what: components["schemas"]["Fact"];
         };
         /** @description The state of a team's plan that is taken back. */
         Latest: {
@@ -3150,14 +3328,27 @@ export interface components {
             presence?: components["schemas"]["PresenceSaid"][];
             sender?: components["schemas"]["Sender"] | null;
         };
-        /** @description What is known of an evening. */
+        /** @description What is known of a session. */
         LogView: {
             /** @description Everything that was said, in its order, with what was said differently later. */
             history: components["schemas"]["HistoryEntry"][];
-            /** @description Players who were missing; nothing if nobody has said who was there. */
+            /** @description Players who were missing; absent if nobody has said who was there. */
             missing?: string[] | null;
             note: string;
             outcomes: components["schemas"]["OutcomeView"][];
+        };
+        /** @description Points that are looked for in a block. */
+        Look: {
+            /** @description In which block of the session, from 0. */
+            block: number;
+            /** @description The milestone that they show. */
+            milestone: components["schemas"]["MilestoneId"];
+            /** @description The points. */
+            points: string[];
+            /** @description Its sentence. */
+            says: string;
+            /** @description The test under which they are entered. */
+            test: components["schemas"]["TestId"];
         };
         /** @description The drill, looked at. */
         Looked: components["schemas"]["Desk"] & {
@@ -3233,13 +3424,13 @@ export interface components {
              */
             total: number;
         };
-        /** @description A test, reached so often of the last so many dates. */
+        /** @description A test, reached so often of the last this many dates. */
         Measured: {
             /** @description With which feet, if the test is taken per foot. */
             feet?: components["schemas"]["Feet"];
             /**
              * Format: int32
-             * @description …of the last so many.
+             * @description …out of this many latest dates.
              */
             of_last: number;
             /** @description What has to be reached. */
@@ -3248,7 +3439,7 @@ export interface components {
             test: components["schemas"]["TestId"];
             /**
              * Format: int32
-             * @description On so many dates…
+             * @description On how many dates…
              */
             times: number;
         };
@@ -3292,11 +3483,11 @@ export interface components {
             edit: components["schemas"]["Edit"];
             /**
              * Format: double
-             * @description What it costs in points; less than nothing if it makes the plan better.
+             * @description What it costs in points; negative if it makes the plan better.
              */
             points: number;
-            /** @description The same in words. */
-            says: string;
+            /** @description The same with titles and days. */
+            says: components["schemas"]["Fact"];
         };
         /**
          * Format: double
@@ -3322,6 +3513,32 @@ export interface components {
         };
         /** @description The id of a milestone, as `sole-turn-looking-up`. */
         MilestoneId: string;
+        /** @description A milestone, and how it can be shown. */
+        MilestoneLine: {
+            /** @description Whether its stage counts as done before the curriculum begins. */
+            behind: boolean;
+            /** @description Whether it can be shown by the end. */
+            can_be_shown: boolean;
+            /**
+             * Format: int32
+             * @description Exposures of the skill before the first of those sessions that counts; all of them if none does.
+             */
+            exposures_before: number;
+            /** @description Sessions in which its points can be looked for. */
+            looked_for: number[];
+            measured?: components["schemas"]["TestId"] | null;
+            /** @description Which one. */
+            milestone: components["schemas"]["MilestoneId"];
+            /** @description Its sentence. */
+            says: string;
+            seen?: components["schemas"]["TestId"] | null;
+            /** @description How far the skill has come with it. */
+            stage: components["schemas"]["Stage"];
+            /** @description Whether the band has the standard that it asks for; `None` if it asks for none. */
+            standard?: boolean | null;
+            /** @description Sessions in which its test is taken. */
+            taken: number[];
+        };
         /** @description A milestone that a gate may ask for. */
         MilestoneName: {
             band: components["schemas"]["BandId"];
@@ -3335,6 +3552,8 @@ export interface components {
             /** @description By name; clubs without a team in the band are not among them. */
             clubs: components["schemas"]["ClubShare"][];
             milestone: components["schemas"]["MilestoneId"];
+            /** @description Whether this term promises it: it is on the way to a goal of the curriculum that the band runs. */
+            promised: boolean;
             says: string;
             short: string;
             stage: components["schemas"]["Stage"];
@@ -3350,6 +3569,8 @@ export interface components {
             id: components["schemas"]["MilestoneId"];
             /** @description Whether its skill comes in the week that groups are made for. */
             next: boolean;
+            /** @description Whether this term promises it: it is on the way to a goal of the curriculum that the band runs. */
+            promised: boolean;
             says: string;
             short: string;
             skill: components["schemas"]["SkillId"];
@@ -3367,6 +3588,12 @@ export interface components {
          * @enum {string}
          */
         Motion: "on_the_spot" | "forward" | "both_directions";
+        /** @description A test that no longer fits into its session. */
+        MovedTestView: {
+            /** @description The day of its new session; absent if none has room for it. */
+            day?: string | null;
+            name: string;
+        };
         /** @description A name. */
         NameSaid: {
             name: string;
@@ -3413,8 +3640,8 @@ export interface components {
         Nearest: {
             /** @description What is changed. */
             change: components["schemas"]["Change"];
-            /** @description The same in words. */
-            says: string;
+            /** @description The same, with what comes with it. */
+            says: components["schemas"]["Fact"];
             /**
              * Format: double
              * @description To what: metres of margin, players at the largest station, share of the lengths, or players at once.
@@ -3508,8 +3735,8 @@ export interface components {
         };
         /** @description A skill that a player could begin next, and what is missing for it. */
         NextSkill: {
-            /** @description What is missing, in words; nothing if they are ready. */
-            missing: string[];
+            /** @description What is missing, in words; absent if they are ready. */
+            missing: components["schemas"]["Fact"][];
             name: string;
             skill: components["schemas"]["SkillId"];
             strand: components["schemas"]["Strand"];
@@ -3519,12 +3746,12 @@ export interface components {
         /** @description The week that groups are made for. */
         NextWeek: {
             curriculum: string;
-            /** @description Its first evening. */
+            /** @description Its first session. */
             from: string;
             /** Format: int32 */
             week: number;
         };
-        /** @description A line of note on an evening; an empty one takes the earlier one away. */
+        /** @description A line of note on a session; an empty one takes the earlier one away. */
         NoteSaid: {
             /**
              * Format: int64
@@ -3617,7 +3844,7 @@ export interface components {
             letters: components["schemas"]["LetterView"][];
         };
         /**
-         * @description What became of a block.
+         * @description How a block went.
          * @enum {string}
          */
         Outcome: "done" | "short" | "skipped";
@@ -3679,8 +3906,8 @@ export interface components {
         /** @description What a team has of its own, beside what the edition says. */
         OwnView: {
             /** @description Rules that the team's plan breaks, in words. */
-            breaks: string[];
-            /** @description Whether the days can no longer change, since an evening has a log or fell out. */
+            breaks: components["schemas"]["Fact"][];
+            /** @description Whether the days can no longer change, since a session has a log or was cancelled. */
             days_fixed: boolean;
             edition_ground: components["schemas"]["Ground"];
             edition_season: components["schemas"]["Season"];
@@ -3718,11 +3945,10 @@ export interface components {
             /** @description The entries. */
             items: {
                 archived: boolean;
-                /** @description Why the band that was asked for does not do it. */
-                blocked?: string | null;
-                /** @description What could hurt, in words. */
-                cautions: string[];
-                /** @description A small drawing, as SVG, in which a metre is as large as in every other one; nothing if the text has faults. */
+                blocked?: components["schemas"]["Fact"] | null;
+                /** @description What could hurt. */
+                cautions: components["schemas"]["Caution"][];
+                /** @description A small drawing, as SVG, in which a metre is as large as in every other one; absent if the text has faults. */
                 drawing?: string | null;
                 /** @description Of the easiest rung. */
                 easiest: components["schemas"]["Difficulty"];
@@ -3766,12 +3992,12 @@ export interface components {
          * @description One part of a score.
          * @enum {string}
          */
-        Part: "S1" | "S2" | "S3" | "S4" | "S5" | "S6" | "S7" | "S8" | "S9" | "S10" | "S11";
+        Part: "S1" | "S2" | "S3" | "S4" | "S5" | "S6" | "S7" | "S8" | "S9" | "S10" | "S11" | "S17";
         /** @description How a part of the score changes. */
         PartChange: {
-            /** @description What is new in it, in words. */
-            new: string[];
-            /** @description The part, `S1` to `S11`. */
+            /** @description What is new in it. */
+            new: components["schemas"]["Fact"][];
+            /** @description The part, `S1` to `S17`. */
             part: components["schemas"]["Part"];
             /**
              * Format: double
@@ -3783,8 +4009,8 @@ export interface components {
         PartPoints: {
             /** @description The figures of its rule: see [`Part::figures`]. */
             figures: number[];
-            /** @description Where they come from, in words. */
-            from: string[];
+            /** @description Where they come from. */
+            from: components["schemas"]["Fact"][];
             /** @description The part. */
             part: components["schemas"]["Part"];
             /**
@@ -3792,51 +4018,6 @@ export interface components {
              * @description Its points.
              */
             points: number;
-        };
-        /** @description What a player can do. */
-        Passport: {
-            band: string;
-            birth_month: string;
-            club: string;
-            /** @description By test and date. */
-            feet: components["schemas"]["FeetView"][];
-            /** Format: uuid */
-            id: string;
-            lines: components["schemas"]["StrandLine"][];
-            milestones: components["schemas"]["PassportMilestone"][];
-            name: string;
-            /** @description Skills of the band that nothing shows yet, those that they are ready for first. */
-            next: components["schemas"]["NextSkill"][];
-            /** @description What can be handed to guardians, in whole sentences. */
-            note: string[];
-            on: string;
-            /** @description By test, side and date. */
-            results: components["schemas"]["PassportResult"][];
-            strong_foot: components["schemas"]["Side"];
-            team: string;
-            tests: components["schemas"]["TestView"][];
-        };
-        /** @description A milestone with where the player stands. */
-        PassportMilestone: {
-            says: string;
-            skill: components["schemas"]["SkillId"];
-            skill_name: string;
-            stage: components["schemas"]["Stage"];
-            standing: components["schemas"]["StandingView"];
-            strand?: components["schemas"]["Strand"] | null;
-        };
-        /** @description A result, and how it stands beside the one before. */
-        PassportResult: {
-            /**
-             * Format: double
-             * @description By how much it differs from the result before.
-             */
-            change?: number | null;
-            near?: components["schemas"]["NearTheLine"] | null;
-            /** @description Whether that is more than the noise of the test; nothing while too little is known of it. */
-            real?: boolean | null;
-            result: components["schemas"]["ResultView"];
-            today?: components["schemas"]["Level"] | null;
         };
         /**
          * @description How something moves along a path.
@@ -3895,6 +4076,19 @@ export interface components {
          * @enum {string}
          */
         PhaseKind: "explain" | "work" | "rest";
+        /** @description The library's texts in one other language. */
+        Phrases: {
+            /** @description Words that are called, each with its translation. */
+            calls: {
+                [key: string]: string;
+            };
+            /** @description The language that the texts are translated into. */
+            language: components["schemas"]["Language"];
+            /** @description Texts as they were written, each with its translation. An empty translation says that it is still missing. */
+            texts: {
+                [key: string]: string;
+            };
+        };
         /** @description Where a skill stands. */
         Plate: {
             /**
@@ -3982,13 +4176,13 @@ export interface components {
              * @description Points more, or less if it is negative.
              */
             points: number;
-            /** @description The same in words: "+3.5: two skills rest too long". */
-            says: string;
+            /** @description The same, with the two parts that it comes from most. */
+            says: components["schemas"]["Fact"];
         };
         /** @description A problem, as `application/problem+json`. */
-        Problem: {
+        Problem: components["schemas"]["Fact"] & {
             clash?: components["schemas"]["Clash"] | null;
-            /** @description What happened here, and how to mend it. */
+            /** @description What happened here and how to mend it, in English. */
             detail: string;
             /** @description Faults of the input, each with its place. */
             errors?: components["schemas"]["InputError"][];
@@ -3997,10 +4191,57 @@ export interface components {
              * @description The HTTP status.
              */
             status: number;
-            /** @description The kind in words. */
+            /** @description The kind, in English. */
             title: string;
             /** @description A stable name of this kind of problem. */
             type: string;
+        };
+        /** @description A milestone with where the player stands. */
+        ProgressMilestone: {
+            /** @description Whether this term promises it. */
+            promised: boolean;
+            says: string;
+            skill: components["schemas"]["SkillId"];
+            skill_name: string;
+            stage: components["schemas"]["Stage"];
+            standing: components["schemas"]["StandingView"];
+            strand?: components["schemas"]["Strand"] | null;
+        };
+        /** @description A result, and how it stands beside the one before. */
+        ProgressResult: {
+            /**
+             * Format: double
+             * @description By how much it differs from the result before.
+             */
+            change?: number | null;
+            near?: components["schemas"]["NearTheLine"] | null;
+            /** @description Whether that is more than the noise of the test; absent while too little is known of it. */
+            real?: boolean | null;
+            result: components["schemas"]["ResultView"];
+            today?: components["schemas"]["Level"] | null;
+        };
+        /** @description What a player can do. */
+        ProgressSheet: {
+            band: string;
+            birth_month: string;
+            club: string;
+            /** @description By test and date. */
+            feet: components["schemas"]["FeetView"][];
+            /** Format: uuid */
+            id: string;
+            lines: components["schemas"]["StrandLine"][];
+            milestones: components["schemas"]["ProgressMilestone"][];
+            name: string;
+            /** @description Skills of the band that nothing shows yet, those that they are ready for first. */
+            next: components["schemas"]["NextSkill"][];
+            /** @description What can be handed to guardians. */
+            note: components["schemas"]["Fact"][];
+            on: string;
+            /** @description Of tests that measure, by test, side and date. */
+            results: components["schemas"]["ProgressResult"][];
+            strong_foot: components["schemas"]["Side"];
+            team: string;
+            tests: components["schemas"]["TestView"][];
         };
         /** @description The next step that a logged success share proposes. */
         Proposal: {
@@ -4162,6 +4403,8 @@ export interface components {
         Remedies: {
             advised?: components["schemas"]["Remedy"] | null;
             remedies: components["schemas"]["RemedyView"][];
+            /** @description Tests that no longer fit into the session, and where they go. */
+            tests: components["schemas"]["MovedTestView"][];
             /** Format: int64 */
             version: number;
         };
@@ -4172,9 +4415,9 @@ export interface components {
         Remedy: "shift" | "squeeze" | "skip";
         /** @description A remedy to go on, and what comes of it. */
         RemedyView: {
-            /** @description Rules that the evenings to come then break, in words. */
-            breaks: string[];
-            /** @description Blocks that leave their evening. */
+            /** @description Rules that the sessions to come then break. */
+            breaks: components["schemas"]["Fact"][];
+            /** @description Blocks that leave their session. */
             moved: number;
             remedy: components["schemas"]["Remedy"];
             /**
@@ -4182,8 +4425,8 @@ export interface components {
              * @description Points of the season's plan, the less the better.
              */
             score: number;
-            /** @description Exposures that the goals then miss, as "Cut outside: 1 × Flow". */
-            short: string[];
+            /** @description Exposures that the goals then miss, by skill. */
+            short: components["schemas"]["Fact"][];
         };
         /** @description How well a test repeats itself. */
         Repeatability: {
@@ -4248,8 +4491,8 @@ export interface components {
         };
         /** @description One line of a list. */
         ResultLine_String: {
-            /** @description What is wrong, with the mend; nothing if it can be taken in. */
-            errors: string[];
+            /** @description What is wrong, with the mend; `None` if it can be taken in. */
+            errors: components["schemas"]["Fact"][];
             /**
              * Format: int64
              * @description Line in the file, from 1.
@@ -4323,7 +4566,7 @@ export interface components {
         /** @description One row of the file. */
         Row: {
             /** @description What is wrong, with the mend. */
-            errors: string[];
+            errors: components["schemas"]["Fact"][];
             /**
              * Format: int64
              * @description Line in the file, from 1.
@@ -4345,10 +4588,10 @@ export interface components {
              * @description The number of its first line: by it a run is known.
              */
             first: number;
-            /** @description What became of it. */
+            /** @description How it went. */
             outcome: components["schemas"]["RunOutcome"];
         };
-        /** @description What became of a run. */
+        /** @description How a run went. */
         RunOutcome: {
             /** @enum {string} */
             kind: "running";
@@ -4372,11 +4615,11 @@ export interface components {
             levers: components["schemas"]["Levers"];
             stage?: components["schemas"]["StageSaid"] | null;
         };
-        /** @description A block of an evening, with all that a coach needs to run it. */
+        /** @description A block of a session, with all that a coach needs to run it. */
         RunningBlock: components["schemas"]["Laid"] & {
             beside?: components["schemas"]["Beside"] | null;
             /** @description What could hurt. */
-            cautions: string[];
+            cautions: components["schemas"]["Caution"][];
             /** @description Name of the drill in files. */
             drill: components["schemas"]["DrillId"];
             /** @description The usual faults. */
@@ -4398,7 +4641,7 @@ export interface components {
             purpose: string;
             /** @description Skills that get an exposure, by name. */
             skills: string[];
-            /** @description Minutes after the evening's start at which it begins, laying out included. */
+            /** @description Minutes after the session's start at which it begins, laying out included. */
             starts: components["schemas"]["Minutes"];
             /** @description Players at each station when one player is there, when two are, and so on. */
             stations_by_present: number[][];
@@ -4406,6 +4649,35 @@ export interface components {
             strand: components["schemas"]["Strand"];
             /** @description Its title. */
             title: string;
+        };
+        /** @description One session, ready to be run. */
+        RunningOrder: {
+            /** @description What is done, in order. */
+            blocks: components["schemas"]["RunningBlock"][];
+            /**
+             * Format: date
+             * @description The day.
+             */
+            date: string;
+            /** @description Markers to bring, by colour: the most that any block needs. */
+            kit: {
+                [key: string]: number;
+            };
+            /** @description Points that are looked for in the blocks. */
+            looks: components["schemas"]["Look"][];
+            /** @description Minutes that there are. */
+            minutes: components["schemas"]["Minutes"];
+            /** @description Its place in the curriculum, from 0. */
+            session: number;
+            /** @description What is measured, before anything else. */
+            tests: components["schemas"]["SessionTest"][];
+            /** @description Minutes that nothing is planned for. */
+            unused: components["schemas"]["Minutes"];
+            /**
+             * Format: int32
+             * @description Week of the curriculum, from 1.
+             */
+            week: number;
         };
         /** @description A sample person of the demo. */
         Sample: {
@@ -4456,11 +4728,11 @@ export interface components {
          * @description A time span, in seconds.
          */
         Seconds: number;
-        /** @description Points of a test that a coach looks at, all of them seen in full on so many days. */
+        /** @description Points of a test that a coach looks at, all of them seen in full on this many days. */
         Seen: {
             /**
              * Format: int32
-             * @description On so many different days.
+             * @description On how many different days.
              */
             days: number;
             /** @description Which points, counted from 1; all of them if none is named. */
@@ -4503,26 +4775,29 @@ export interface components {
         /** @description Who is signed in, and what they begin with. */
         Session: {
             academy: string;
-            /** @description When the address of their calendar was made; nothing if there is none. */
+            /** @description The language of the academy's letters and prints. */
+            academy_language: components["schemas"]["Language"];
+            /** @description When the address of their calendar was made; absent if there is none. */
             calendar_since?: string | null;
             demo: boolean;
-            /** @description Where they get post; nothing for no post. */
+            /** @description Where they get post; absent for no post. */
             email?: string | null;
             /** Format: uuid */
             id: string;
+            language?: components["schemas"]["Language"] | null;
             /** @description The clubs that they lead. */
             leads: string[];
             name: string;
             /**
              * Format: double
-             * @description The measured pace of whoever is signed in, in metres; nothing until they have measured it.
+             * @description The measured pace of whoever is signed in, in metres; absent until they have measured it.
              */
             pace_m?: number | null;
             role: components["schemas"]["RoleView"];
             teams: components["schemas"]["TeamView"][];
             today: string;
         };
-        /** @description An evening of the plan: one column. */
+        /** @description A session of the plan: one column. */
         SessionColumn: {
             blocks: components["schemas"]["BlockHere"][];
             /** @description Minutes of blocks by strand, in the order of the strands. */
@@ -4535,6 +4810,35 @@ export interface components {
             tests: components["schemas"]["TestPeg"][];
             /** Format: int32 */
             week: number;
+        };
+        /** @description A session in the list of weeks. */
+        SessionEntry: {
+            blocks: number;
+            curriculum: string;
+            date: string;
+            done: number;
+            /** Format: uuid */
+            edition: string;
+            /** Format: int64 */
+            edition_number: number;
+            minutes: components["schemas"]["Minutes"];
+            session: number;
+            short: number;
+            skipped: number;
+            upset?: components["schemas"]["Upset"] | null;
+            /** Format: int32 */
+            week: number;
+        };
+        /** @description A test of a session. */
+        SessionTest: {
+            /** @description How it is taken. */
+            how: string;
+            /** @description How long it takes the squad. */
+            minutes: components["schemas"]["Minutes"];
+            /** @description Its name. */
+            name: string;
+            /** @description Its name in files. */
+            test: components["schemas"]["TestId"];
         };
         /**
          * Format: double
@@ -4557,9 +4861,9 @@ export interface components {
             /** @description The same by quarter of birth, from the oldest of their year to the youngest. */
             secure_by_quarter: (number | null)[];
         };
-        /** @description A test evening's sheet. */
+        /** @description A test session's sheet. */
         Sheet: {
-            /** @description The markers, drawn; nothing if there is nothing to lay out. */
+            /** @description The markers, drawn; absent if there is nothing to lay out. */
             drawing?: string | null;
             /**
              * Format: double
@@ -4626,8 +4930,12 @@ export interface components {
         Sitting: {
             /** @description How long it takes the squad. */
             minutes: components["schemas"]["Minutes"];
+            /** @description Whether it stays in this session; else it is laid with the plan. */
+            pinned?: boolean;
             /** @description In which session, from 0. */
             session: number;
+            /** @description What it is to show: best taken once these skills have come so far. */
+            shows?: components["schemas"]["Need"][];
             /** @description Which test. */
             test: components["schemas"]["TestId"];
         };
@@ -4791,7 +5099,7 @@ export interface components {
             bands: components["schemas"]["BandOnScale"][];
             better: components["schemas"]["Better"];
             /** @description Thresholds that fall with age. */
-            findings: string[];
+            findings: components["schemas"]["Fact"][];
             /** @description Where the lines of a band may begin that has neither a standard nor results. */
             first: components["schemas"]["Thresholds"];
             /**
@@ -4882,7 +5190,7 @@ export interface components {
             of: number;
             /**
              * Format: int32
-             * @description Days since its exposure before; nothing for the first.
+             * @description Days since its exposure before; `None` for the first.
              */
             rested?: number | null;
             /** @description In which session, from 0. */
@@ -4983,21 +5291,28 @@ export interface components {
             team: string;
             weeks: components["schemas"]["WeekTally"][];
         };
-        /** @description One evening of a team. */
-        TeamEvening: {
-            curriculum: string;
-            /** Format: int64 */
-            edition_number: number;
-            evening: components["schemas"]["Evening"];
-            log: components["schemas"]["LogView"];
-            splits: components["schemas"]["Splits"];
-            team: string;
-            upset?: components["schemas"]["Upset"] | null;
-        };
         /** @description A team's name and coaches. */
         TeamSaid: {
             coaches: string[];
             name: string;
+        };
+        /** @description One session of a team. */
+        TeamSession: {
+            curriculum: string;
+            /** Format: int64 */
+            edition_number: number;
+            log: components["schemas"]["LogView"];
+            running_order: components["schemas"]["RunningOrder"];
+            splits: components["schemas"]["Splits"];
+            team: string;
+            upset?: components["schemas"]["Upset"] | null;
+        };
+        /** @description A team's sessions in the order of their dates. */
+        TeamSessions: {
+            /** @description What the team changed last in its editions. */
+            changes: components["schemas"]["LastChange"][];
+            sessions: components["schemas"]["SessionEntry"][];
+            today: string;
         };
         TeamView: {
             band: components["schemas"]["BandId"];
@@ -5090,6 +5405,34 @@ export interface components {
             trials: number;
             unit: string;
         };
+        /** @description How a curriculum wants to be measured. */
+        Testing: {
+            /**
+             * @description In its last two weeks.
+             * @default false
+             */
+            at_the_end?: boolean;
+            /**
+             * @description In its first two weeks.
+             * @default false
+             */
+            before?: boolean;
+            /**
+             * @description Most minutes of tests in all sessions together, 1 to 2,000.
+             * @default 90
+             */
+            most_in_all?: components["schemas"]["Minutes"];
+            /**
+             * @description Most minutes of tests in a session, 1 to 120.
+             * @default 15
+             */
+            most_in_session?: components["schemas"]["Minutes"];
+            /**
+             * @description Between them.
+             * @default false
+             */
+            on_the_way?: boolean;
+        };
         /** @description Thresholds of some bands that are being thought of, or that are to be set. */
         Thought: {
             /** @description By band. */
@@ -5137,7 +5480,7 @@ export interface components {
             /** @description Work to rest in lowest terms. */
             work_to_rest?: string | null;
         };
-        /** @description Something that was said of an evening. */
+        /** @description Something that was said of a session. */
         Told: (components["schemas"]["OutcomeView"] & {
             /** @description The title of its drill. */
             title: string;
@@ -5200,9 +5543,9 @@ export interface components {
             taken_back?: components["schemas"]["TakenBackSaid"][];
             trials: components["schemas"]["TrialSaid"][];
         };
-        /** @description A session that fell out or was cut short. */
+        /** @description A session that was cancelled or cut short. */
         Upset: {
-            /** @description Minutes that were left; none if it fell out. */
+            /** @description Minutes that were left; none if it was cancelled. */
             left: components["schemas"]["Minutes"];
             /** @description How the team went on. */
             remedy: components["schemas"]["Remedy"];
@@ -5263,7 +5606,7 @@ export interface components {
             ahead: boolean;
             /**
              * Format: int32
-             * @description Those that fell out.
+             * @description Those that were cancelled.
              */
             cancelled: number;
             /** @description Minutes that were delivered. */
@@ -5293,7 +5636,7 @@ export interface components {
         };
         /** @description What becomes of the shares. */
         Weighed: {
-            findings: string[];
+            findings: components["schemas"]["Fact"][];
             /** @description By band. */
             shares: {
                 [key: string]: components["schemas"]["Shares"];
@@ -5307,11 +5650,11 @@ export interface components {
             role: components["schemas"]["RoleView"];
             teams: string[];
         };
-        /** @description Reasons, in words. */
+        /** @description Reasons. */
         Why: {
             block?: components["schemas"]["BlockWhy"] | null;
             /** @description Why the skill comes when it comes. */
-            skill?: string[] | null;
+            skill?: components["schemas"]["Fact"][] | null;
         };
         /** @description What a coach says against the evidence. */
         WordSaid: {
@@ -5873,6 +6216,67 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
+    curricula_benchmarks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BenchmarkMap"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    curricula_mend: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BenchmarkMend"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurriculumView"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            412: components["responses"]["Problem412"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            428: components["responses"]["Problem428"];
+            500: components["responses"]["Problem500"];
+        };
+    };
     curricula_compared: {
         parameters: {
             query?: never;
@@ -5902,6 +6306,31 @@ export interface operations {
             404: components["responses"]["Problem404"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    curricula_delivered: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeliveredSoFar"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -6118,7 +6547,7 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
-    curricula_evening: {
+    curricula_session: {
         parameters: {
             query?: never;
             header?: never;
@@ -6135,7 +6564,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Evening"];
+                    "application/json": components["schemas"]["RunningOrder"];
                 };
             };
             401: components["responses"]["Problem401"];
@@ -6307,7 +6736,7 @@ export interface operations {
                 stage?: components["schemas"]["Stage"];
                 /** @description A surface that plays the ball. */
                 surface?: components["schemas"]["Surface"];
-                /** @description At most so many markers at a station. */
+                /** @description At most this many markers at a station. */
                 markers?: number;
                 /** @description Whether balls and markers are all the kit there is: no wall, no goal. */
                 plain?: boolean;
@@ -6315,9 +6744,9 @@ export interface operations {
                 width_m?: number;
                 /** @description Free floor, in metres. */
                 depth_m?: number;
-                /** @description So many players at one station. */
+                /** @description How many players at one station. */
                 players?: number;
-                /** @description A block of so many minutes can be filled with it, for the named band. */
+                /** @description A block of this many minutes can be filled with it, for the named band. */
                 minutes?: number;
                 /** @description Whether it can be done at home. */
                 home?: boolean;
@@ -6325,6 +6754,8 @@ export interface operations {
                 without?: components["schemas"]["Caution"];
                 /** @description Those that are put away, instead of those that are not. */
                 archived?: boolean;
+                /** @description The language in which words are looked for, beside the one that a drill is written in. */
+                language?: components["schemas"]["Language"];
                 /** @description Where the last page ended. */
                 after?: string;
                 /** @description How many entries, 1 to 200. */
@@ -6545,6 +6976,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HomePage"];
+                };
+            };
+            404: components["responses"]["Problem404"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    home_phrases: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+                language: components["schemas"]["Language"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Phrases"];
                 };
             };
             404: components["responses"]["Problem404"];
@@ -7066,6 +7521,31 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
+    drills_phrases: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                language: components["schemas"]["Language"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Phrases"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            500: components["responses"]["Problem500"];
+        };
+    };
     session_samples: {
         parameters: {
             query?: never;
@@ -7233,6 +7713,35 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    session_language: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LanguageSaid"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
             };
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
@@ -7490,7 +7999,7 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
-    evenings_back: {
+    sessions_back: {
         parameters: {
             query?: never;
             header?: never;
@@ -7568,137 +8077,6 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["OwnSaid"];
-            };
-        };
-        responses: {
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            400: components["responses"]["Problem400"];
-            401: components["responses"]["Problem401"];
-            403: components["responses"]["Problem403"];
-            404: components["responses"]["Problem404"];
-            412: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            413: components["responses"]["Problem413"];
-            422: components["responses"]["Problem422"];
-            500: components["responses"]["Problem500"];
-        };
-    };
-    evenings_list: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                team: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Evenings"];
-                };
-            };
-            401: components["responses"]["Problem401"];
-            403: components["responses"]["Problem403"];
-            404: components["responses"]["Problem404"];
-            500: components["responses"]["Problem500"];
-        };
-    };
-    evenings_show: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                team: string;
-                edition: string;
-                session: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["TeamEvening"];
-                };
-            };
-            401: components["responses"]["Problem401"];
-            403: components["responses"]["Problem403"];
-            404: components["responses"]["Problem404"];
-            500: components["responses"]["Problem500"];
-        };
-    };
-    evenings_remedies: {
-        parameters: {
-            query: {
-                /** @description Minutes that are left; 0 if the evening falls out. */
-                left: number;
-            };
-            header?: never;
-            path: {
-                team: string;
-                edition: string;
-                session: number;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Remedies"];
-                };
-            };
-            400: components["responses"]["Problem400"];
-            401: components["responses"]["Problem401"];
-            403: components["responses"]["Problem403"];
-            404: components["responses"]["Problem404"];
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
-            500: components["responses"]["Problem500"];
-        };
-    };
-    evenings_go_on: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                team: string;
-                edition: string;
-                session: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["Chosen"];
             };
         };
         responses: {
@@ -7964,7 +8342,7 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
-    players_passport: {
+    players_progress: {
         parameters: {
             query?: never;
             header?: never;
@@ -7981,7 +8359,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Passport"];
+                    "application/json": components["schemas"]["ProgressSheet"];
                 };
             };
             401: components["responses"]["Problem401"];
@@ -8166,6 +8544,137 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    sessions_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TeamSessions"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    sessions_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                edition: string;
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TeamSession"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    sessions_remedies: {
+        parameters: {
+            query: {
+                /** @description Minutes that are left; 0 if the session is cancelled. */
+                left: number;
+            };
+            header?: never;
+            path: {
+                team: string;
+                edition: string;
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Remedies"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            500: components["responses"]["Problem500"];
+        };
+    };
+    sessions_go_on: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                edition: string;
+                session: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Chosen"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -8419,6 +8928,21 @@ export const beginsFromOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequ
 export const beginsFromOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["BeginsFrom"], {
     kind: unknown;
 }>["kind"]> = ["skills"];
+export const benchmarkMendOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["BenchmarkMend"], {
+    kind: unknown;
+}>["kind"]> = ["milestone"];
+export const benchmarkMendOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["BenchmarkMend"], {
+    kind: unknown;
+}>["kind"]> = ["schedule"];
+export const benchmarkMendOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["BenchmarkMend"], {
+    kind: unknown;
+}>["kind"]> = ["move"];
+export const benchmarkMendOneOf3KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["BenchmarkMend"], {
+    kind: unknown;
+}>["kind"]> = ["standard"];
+export const benchmarkMendOneOf4KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["BenchmarkMend"], {
+    kind: unknown;
+}>["kind"]> = ["goals"];
 export const betterValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Better"]> = ["higher", "lower"];
 export const cautionValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Caution"]> = ["aerial", "heading", "ball_underfoot", "contact", "hard_floor", "jumping", "reaction_crowding", "throw_in_service"];
 export const chainValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Chain"]> = ["single", "two_joined", "three_or_more"];
@@ -8496,6 +9020,7 @@ export const gateOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<c
     kind: unknown;
 }>["kind"]> = ["test"];
 export const groupValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Group"]> = ["move_on", "other_foot", "consolidate"];
+export const languageValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Language"]> = ["en", "de"];
 export const levelValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Level"]> = ["starting", "building", "secure", "stretching"];
 export const leverValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Lever"]> = ["tempo", "motion", "eyes", "side", "touches", "space", "ball", "service", "chain", "pressure", "contest"];
 export const mendOneOf0ActionValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Mend"], {
@@ -8511,7 +9036,7 @@ export const milestoneStateValues: ReadonlyArray<FlattenedDeepRequired<component
 export const motionValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Motion"]> = ["on_the_spot", "forward", "both_directions"];
 export const originValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Origin"]> = ["entered", "gates", "read_in"];
 export const outcomeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Outcome"]> = ["done", "short", "skipped"];
-export const partValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Part"]> = ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11"];
+export const partValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Part"]> = ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S17"];
 export const pathKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PathKind"]> = ["dribble", "run", "pass", "serve"];
 export const phaseKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PhaseKind"]> = ["explain", "work", "rest"];
 export const presentOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Present"], {

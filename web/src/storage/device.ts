@@ -93,8 +93,9 @@ export async function keepEntered(add: Waiting[], remove: string[]) {
 /** What a coach needs beside a pitch, by the first words of its key: the room, and what is asked there. */
 const CARRIED = [
   'people session',
-  'delivery evenings',
-  'delivery evening',
+  'drill phrases',
+  'delivery sessions',
+  'delivery session',
   'assessment squad',
   'assessment board',
   'assessment sheet',
@@ -151,7 +152,7 @@ const persister: Persister = {
   },
 }
 
-/** Forgets everything that was read on this device: a screen that it breaks begins anew. What was entered stays. */
+/** Forgets everything that was read on this device: a screen that it breaks starts again. What was entered stays. */
 export const forgetRead = async () => await persister.removeClient()
 
 /** Brings back what an earlier visit read, and from now on keeps what is read. */

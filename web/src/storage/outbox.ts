@@ -49,7 +49,7 @@ function show(next: Waiting[]) {
   watchers.forEach((watch) => watch())
 }
 
-async function readAnew() {
+async function reread() {
   show(await entered())
 }
 
@@ -58,10 +58,10 @@ async function keep(add: Waiting[], remove: string[]) {
   others.postMessage(null)
 }
 
-others.onmessage = () => void readAnew()
+others.onmessage = () => void reread()
 
 /** Reads what still waits from an earlier visit. */
-export const openOutbox = readAnew
+export const openOutbox = reread
 
 /**
  * Whose entries are sent: each person's own. What the server did not take is tried once more, since a team may have

@@ -63,8 +63,11 @@ export function useRemembered<T>(value: Remembered<T>, of?: string): [T, (next: 
 /** Light, dark, or black on white for the pitch. */
 export const look = remembered('look', v.picklist(['light', 'dark', 'pitch']), 'light')
 
-/** The language that was chosen here; English without a choice. */
-export const chosenLanguage = remembered('language', v.nullable(v.picklist(['en', 'pseudo'])), null)
+/**
+ * The language that was chosen on this device: last of all, for the sign-in page, and by a person whose choice the
+ * server has not heard of yet.
+ */
+export const chosenLanguage = remembered('language', v.nullable(v.picklist(['en', 'de', 'pseudo'])), null)
 
 /** The team that a coach of several looks at. */
 export const chosenTeam = remembered('team', v.nullable(v.string()), null)
@@ -108,6 +111,9 @@ export const tool = remembered('tool', v.nullable(v.string()), null)
 
 /** When a screen broke last, in ms. */
 export const stumbledAt = remembered('stumbled', v.number(), 0)
+
+/** How close the plan is looked at; undecided, as close as every session still has room. */
+export const planDensity = remembered('density', v.nullable(v.picklist(['fit', 'close'])), null)
 
 /** Whether the tour of the plan was seen to its end. */
 export const tour = remembered('tour', v.nullable(v.literal('seen')), null)

@@ -46,35 +46,35 @@ export interface Messages {
   'board-verdict-not_yet': null
   'board-verdict-as_evidence': null
   'board-reason-missing': null
-  'board-passport': null
-  'board-passports': null
+  'board-progress-sheet': null
+  'board-progress-sheets': null
   'board-print': null
   'board-empty': null
-  'passport-back': null
-  'passport-lines': null
-  'passport-had': { n: Value; of: Value }
-  'passport-can-do': null
-  'passport-results': null
-  'passport-test': null
-  'passport-last': null
-  'passport-change': null
-  'passport-real': null
-  'passport-noise': null
-  'passport-unknown': null
-  'passport-today': { level: Value }
-  'passport-near': { level: Value; percent: Value }
-  'passport-both-feet': null
-  'passport-next': null
-  'passport-ready': null
-  'passport-missing': { what: Value }
-  'passport-unspoken': { what: Value }
-  'passport-note': null
-  'passport-data': null
-  'passport-export': null
-  'passport-erase': null
-  'passport-erase-about': { name: Value }
-  'passport-erase-sure': null
-  'passport-keep': null
+  'progress-back': null
+  'progress-lines': null
+  'progress-had': { n: Value; of: Value }
+  'progress-can-do': null
+  'progress-results': null
+  'progress-test': null
+  'progress-last': null
+  'progress-change': null
+  'progress-real': null
+  'progress-noise': null
+  'progress-unknown': null
+  'progress-today': { level: Value }
+  'progress-near': { level: Value; percent: Value }
+  'progress-both-feet': null
+  'progress-next': null
+  'progress-ready': null
+  'progress-missing': { what: Value }
+  'progress-unspoken': { what: Value }
+  'progress-note': null
+  'progress-data': null
+  'progress-export': null
+  'progress-erase': null
+  'progress-erase-about': { name: Value }
+  'progress-erase-sure': null
+  'progress-keep': null
   'standards-tests': null
   'standards-no-bands': null
   'standards-bands': { first: Value; last: Value }
@@ -289,43 +289,48 @@ export interface Messages {
   'levels-club': null
   'levels-counts': { level: Value; n: Value }
   'levels-few': null
-  'evening-kit': null
-  'evening-markers': { colour: Value; n: Value; name: Value }
-  'evening-no-kit': null
-  'evening-unused': { n: Value }
-  'evening-lay-out': { n: Value }
-  'evening-bouts': { rest: Value; n: Value; work: Value }
-  'evening-touches': { strong: Value; other: Value }
-  'evening-waiting': { share: Value }
-  'evening-assumption': null
-  'evening-points': null
-  'evening-faults': null
-  'evening-cautions': null
-  'evening-caution-tail': null
-  'evening-in-game': null
-  'evening-beside': null
-  'tonight-next': { day: Value }
-  'tonight-none': null
-  'tonight-start': null
-  'tonight-pause': null
-  'tonight-go-on': null
-  'tonight-again': null
-  'tonight-phase-explain': null
-  'tonight-phase-work': null
-  'tonight-phase-rest': null
-  'tonight-phase-over': null
-  'tonight-bout': { n: Value; of: Value }
-  'tonight-more': null
-  'tonight-less': null
-  'tonight-block': { n: Value; of: Value }
-  'tonight-what-became': null
-  'tonight-all-said': null
-  'tonight-lay': { n: Value }
-  'tonight-edition': { n: Value }
-  'tonight-to-tonight': null
-  'tonight-sound': null
-  'tonight-silent': null
-  'tonight-rungs': null
+  'board-scrolls': null
+  'levels-promised': null
+  'levels-others': null
+  'progress-promised': null
+  'progress-others': null
+  'session-kit': null
+  'session-markers': { colour: Value; n: Value; name: Value }
+  'session-no-kit': null
+  'session-unused': { n: Value }
+  'session-lay-out': { n: Value }
+  'session-bouts': { rest: Value; n: Value; work: Value }
+  'session-touches': { strong: Value; other: Value }
+  'session-waiting': { share: Value }
+  'session-assumption': null
+  'session-points': null
+  'session-faults': null
+  'session-cautions': null
+  'session-caution-tail': null
+  'session-in-game': null
+  'session-beside': null
+  'today-next': { day: Value }
+  'today-none': null
+  'today-start': null
+  'today-pause': null
+  'today-go-on': null
+  'today-again': null
+  'today-phase-explain': null
+  'today-phase-work': null
+  'today-phase-rest': null
+  'today-phase-over': null
+  'today-bout': { n: Value; of: Value }
+  'today-more': null
+  'today-less': null
+  'today-block': { n: Value; of: Value }
+  'today-how-it-went': null
+  'today-all-said': null
+  'today-lay': { n: Value }
+  'today-edition': { n: Value }
+  'today-to-today': null
+  'today-sound': null
+  'today-silent': null
+  'today-rungs': null
   'ran-one_down': null
   'ran-one_up': null
   'stations-title': null
@@ -386,7 +391,7 @@ export interface Messages {
   'upset-sound': null
   'upset-breaks': { n: Value }
   'upset-go': null
-  'upset-fell-out': null
+  'upset-cancelled': null
   'own-open': null
   'own-open-theirs': null
   'own-title': null
@@ -398,24 +403,24 @@ export interface Messages {
   'weeks-planned': { n: Value }
   'weeks-today': null
   'weeks-no-log': null
-  'weeks-fell-out': null
+  'weeks-cancelled': null
   'weeks-shortened': { left: Value }
   'weeks-gone-on-shift': null
   'weeks-gone-on-squeeze': null
   'weeks-gone-on-skip': null
   'weeks-back': { what: Value }
-  'evenings-title': null
-  'evenings-about': null
-  'evenings-none': null
-  'evenings-delivered': null
-  'evenings-planned': null
-  'evenings-logs-missing': { n: Value }
-  'evenings-week': null
-  'evenings-cell': { team: Value; week: Value; delivered: Value; planned: Value }
-  'evenings-share': null
-  'evenings-cancelled': { n: Value }
-  'evenings-short': null
-  'evenings-choose': null
+  'sessions-title': null
+  'sessions-about': null
+  'sessions-none': null
+  'sessions-delivered': null
+  'sessions-planned': null
+  'sessions-logs-missing': { n: Value }
+  'sessions-week': null
+  'sessions-cell': { team: Value; week: Value; delivered: Value; planned: Value }
+  'sessions-share': null
+  'sessions-cancelled': { n: Value }
+  'sessions-short': null
+  'sessions-choose': null
   'home-title': null
   'home-how': null
   'home-feet': null
@@ -441,7 +446,7 @@ export interface Messages {
   'print-week-of': null
   'print-go': null
   'print-back': null
-  'print-no-evening': null
+  'print-no-session': null
   'print-from': { start: Value; end: Value }
   'print-for-next-time': null
   'print-card': null
@@ -455,22 +460,27 @@ export interface Messages {
   'outbox-sign-in': { n: Value }
   'outbox-again': null
   'outbox-seen': null
-  'evening-stations-alone': null
-  'evening-stations-of': { stations: Value }
-  'evening-floor-spot': null
-  'evening-floor-line': { length: Value; paces: Value }
-  'evening-floor-area': { w: Value; d: Value; width: Value; depth: Value }
+  'session-stations-alone': null
+  'session-stations-of': { stations: Value }
+  'session-floor-spot': null
+  'session-floor-line': { length: Value; paces: Value }
+  'session-floor-area': { w: Value; d: Value; width: Value; depth: Value }
   'weeks-done': { n: Value }
   'weeks-short': { n: Value }
   'weeks-skipped': { n: Value }
-  'evenings-blocks-moved': { n: Value }
-  'evenings-skills-short': { n: Value }
+  'sessions-blocks-moved': { n: Value }
+  'sessions-skills-short': { n: Value }
   'outbox-of-block': { day: Value; outcome: Value }
   'outbox-of-trial': { day: Value; test: Value; value: Value }
   'outbox-here': { day: Value }
   'outbox-missing': { day: Value }
   'outbox-says': { day: Value; says: Value }
   'outbox-takes-back': null
+  'today-tests': null
+  'today-look': null
+  'today-look-enter': null
+  'upset-test-moves': { name: Value; day: Value }
+  'upset-test-lost': { name: Value }
   'desk-part-title': null
   'desk-part-id': null
   'desk-part-purpose': null
@@ -495,17 +505,6 @@ export interface Messages {
   'pace-one': { pace: Value }
   'pace-keep': null
   'pace-forget': null
-  'lever-tempo': null
-  'lever-motion': null
-  'lever-eyes': null
-  'lever-side': null
-  'lever-touches': null
-  'lever-space': null
-  'lever-ball': null
-  'lever-service': null
-  'lever-chain': null
-  'lever-pressure': null
-  'lever-contest': null
   'settings-tempo-own_pace': null
   'settings-tempo-in_rhythm': null
   'settings-tempo-fast': null
@@ -639,7 +638,6 @@ export interface Messages {
   'desk-bag': null
   'desk-fits': { squad: Value; stations: Value; markers: Value; wide: Value; deep: Value; spare: Value }
   'desk-misfit': { says: Value }
-  'desk-nearest': { says: Value }
   'desk-working': { share: Value; stations: Value }
   'desk-footprint': { w: Value; d: Value; width: Value; depth: Value }
   'desk-path': { turning: Value; kind: Value; length: Value; changes: Value }
@@ -732,6 +730,8 @@ export interface Messages {
   'desk-no-dose-in': { band: Value }
   'desk-in-part': { part: Value; detail: Value }
   'desk-in-nth': { part: Value; n: Value; detail: Value }
+  'as-written-note': null
+  'desk-translated': { said: Value }
   'loading': null
   'no-network': null
   'fallen': null
@@ -767,6 +767,9 @@ export interface Messages {
   'look-light': null
   'look-dark': null
   'look-pitch': null
+  'language-title': null
+  'language-en': null
+  'language-de': null
   'sign-out': null
   'done': null
   'link-address': null
@@ -905,7 +908,7 @@ export interface Messages {
   'calendar-secret': null
   'calendar-since': { day: Value }
   'calendar-make': null
-  'calendar-anew': null
+  'calendar-renew': null
   'calendar-end': null
   'plan-choose': null
   'plan-solve': null
@@ -941,6 +944,7 @@ export interface Messages {
   'plan-part-S9': null
   'plan-part-S10': null
   'plan-part-S11': null
+  'plan-part-S17': null
   'plan-part-means-S1': { points: Value }
   'plan-part-means-S2': { points: Value }
   'plan-part-means-S3': { points: Value; than: Value }
@@ -952,6 +956,7 @@ export interface Messages {
   'plan-part-means-S9': { points: Value }
   'plan-part-means-S10': { points: Value }
   'plan-part-means-S11': { points: Value; than: Value }
+  'plan-part-means-S17': { points: Value }
   'plan-nothing': null
   'plan-clash': null
   'plan-forbids': null
@@ -969,7 +974,7 @@ export interface Messages {
   'plan-stop': { n: Value; of: Value; best: Value }
   'plan-week-short': { n: Value }
   'plan-panels': null
-  'plan-panel-evening': null
+  'plan-panel-session': null
   'plan-panel-wishes': null
   'plan-panel-compare': null
   'plan-panel-forecast': null
@@ -1048,8 +1053,8 @@ export interface Messages {
   'plan-wishes-ground-squad': null
   'plan-wishes-ground-markers': null
   'plan-wishes-ground-adults': null
-  'plan-wishes-lay-anew': null
-  'plan-wishes-lay-anew-means': null
+  'plan-wishes-replan': null
+  'plan-wishes-replan-means': null
   'plan-compared-about': { name: Value }
   'plan-compared-draft': null
   'plan-compared-edition': { number: Value }
@@ -1116,9 +1121,65 @@ export interface Messages {
   'plan-publish-go': null
   'plan-tour-lines': null
   'plan-tour-change': null
-  'plan-tour-evening': null
+  'plan-tour-session': null
   'plan-tour-next': null
   'plan-tour-done': null
+  'plan-testing': null
+  'plan-testing-before': null
+  'plan-testing-on_the_way': null
+  'plan-testing-at_the_end': null
+  'plan-testing-most_in_session': null
+  'plan-testing-most_in_all': null
+  'plan-testing-means': { n: Value; minutes: Value }
+  'plan-test-laid': null
+  'plan-test-pinned': null
+  'plan-test-pin': null
+  'plan-density': null
+  'plan-density-fit': null
+  'plan-density-close': null
+  'plan-delivered': { share: Value }
+  'plan-looks': null
+  'plan-look-weeks': null
+  'plan-look-benchmarks': null
+  'benchmarks-title': null
+  'benchmarks-head': { shown: Value; of: Value; week: Value }
+  'benchmarks-can-be-shown': { week: Value }
+  'benchmarks-goal': null
+  'benchmarks-shown-by': null
+  'benchmarks-practised': null
+  'benchmarks-so-far': null
+  'benchmarks-foreseen': null
+  'benchmarks-can': null
+  'benchmarks-yes': null
+  'benchmarks-not-yet': null
+  'benchmarks-none': { stage: Value }
+  'benchmarks-behind': null
+  'benchmarks-taken': { test: Value; when: Value }
+  'benchmarks-not-taken': { test: Value }
+  'benchmarks-looked-for': { n: Value; day: Value }
+  'benchmarks-not-seen': null
+  'benchmarks-no-standard-here': null
+  'benchmarks-no-findings': null
+  'benchmarks-findings': { n: Value }
+  'benchmarks-mend-milestone': null
+  'benchmarks-mend-points': null
+  'benchmarks-mend-schedule': { when: Value }
+  'benchmarks-mend-move': { when: Value }
+  'benchmarks-mend-standard': null
+  'benchmarks-mend-from-results': null
+  'benchmarks-mend-goal': null
+  'benchmarks-proposed-title': { skill: Value; stage: Value }
+  'benchmarks-propose-form': { skill: Value }
+  'benchmarks-propose-flow': { skill: Value }
+  'benchmarks-propose-scan': { skill: Value }
+  'benchmarks-propose-contest': { skill: Value }
+  'benchmarks-new-points': null
+  'benchmarks-points-of': { test: Value }
+  'benchmarks-point': { n: Value }
+  'benchmarks-test-name': { skill: Value }
+  'benchmarks-test-how': null
+  'plan-forecast-can-be-shown': null
+  'plan-forecast-not-shown': null
   'progressions-title': null
   'progressions-count': { skills: Value; findings: Value }
   'progressions-inspector': null
@@ -1195,6 +1256,8 @@ export interface Messages {
   'bands-save-academy': null
   'bands-cut-off': null
   'bands-cut-off-note': null
+  'bands-language': null
+  'bands-language-note': null
   'bands-heading': null
   'bands-heading-off': null
   'bands-heading-on': { age: Value }
@@ -1206,6 +1269,510 @@ export interface Messages {
   'bands-points': null
   'bands-points-note': null
   'bands-points-of': { lever: Value; setting: Value }
+  'benchmarks-no-milestone': { skill: Value; stage: Value }
+  'benchmarks-not-reached': { milestone: Value; skill: Value; stage: Value }
+  'benchmarks-no-session': { milestone: Value; test: Value }
+  'benchmarks-no-look': { milestone: Value; asks: Value; days: Value }
+  'benchmarks-few-dates': { milestone: Value; test: Value; asks: Value; dates: Value }
+  'benchmarks-too-early': { milestone: Value; test: Value; session: Value; skill: Value; stage: Value }
+  'benchmarks-no-standard': { milestone: Value; test: Value }
+  'benchmarks-taken-alone': { milestone: Value; stage: Value }
+  'benchmarks-untaught': { milestone: Value; skill: Value }
+  'layout-fault': { line: Value; column: Value; expected: Value }
+  'layout-fault-mendable': { line: Value; column: Value; expected: Value; mend: Value }
+  'layout-expected-statement': null
+  'layout-expected-word': { word: Value }
+  'layout-expected-closing': null
+  'layout-expected-opening': null
+  'layout-expected-times': { most: Value }
+  'layout-expected-markers': { most: Value }
+  'layout-expected-unit': null
+  'layout-expected-turn': null
+  'layout-expected-degrees': null
+  'layout-expected-degrees-at-most': { most: Value }
+  'layout-expected-path-kind': null
+  'layout-expected-second-point': null
+  'layout-expected-length': null
+  'layout-expected-length-between': { least: Value; most: Value }
+  'layout-expected-name': null
+  'layout-expected-free-name': null
+  'layout-expected-point-name': null
+  'layout-expected-marker-name': null
+  'layout-expected-line-name': null
+  'layout-expected-name-for-line': null
+  'layout-expected-colour': null
+  'layout-expected-colours': null
+  'layout-expected-point-to-face': null
+  'layout-expected-end': null
+  'layout-expected-bytes-at-most': { most: Value }
+  'layout-expected-statements-at-most': { most: Value }
+  'layout-expected-unrolled-at-most': { most: Value }
+  'layout-expected-repeats-at-most': { most: Value }
+  'layout-expected-markers-at-most': { most: Value }
+  'layout-expected-stops-at-most': { most: Value }
+  'layout-expected-within': { most: Value }
+  'layout-mend-did-you-mean': { word: Value }
+  'layout-mend-one-of': { known: Value }
+  'layout-mend-split-text': { bytes: Value }
+  'layout-mend-split-drill': null
+  'layout-mend-close': null
+  'layout-mend-write-out': null
+  'layout-mend-closes-nothing': null
+  'layout-mend-write-repeat': null
+  'layout-mend-repeat-less': null
+  'layout-mend-repeat-or-weave-less': null
+  'layout-mend-colour-order': null
+  'layout-mend-new-statement': { written: Value }
+  'layout-mend-this-length': { metres: Value }
+  'layout-mend-leads-to': { right: Value; ahead: Value }
+  'layout-mend-turn-instead': { name: Value }
+  'layout-mend-name-line': null
+  'layout-mend-name-taken': { line: Value; name: Value }
+  'layout-mend-no-marker-there': { name: Value }
+  'layout-mend-lay-line': null
+  'layout-mend-lines-known': { known: Value }
+  'layout-mend-line-not-point': { name: Value; count: Value }
+  'layout-mend-nothing-called': { name: Value }
+  'misfit-ground': { possible: Value; squad: Value; needed: Value }
+  'misfit-kit': { squad: Value; needed: Value; markers: Value }
+  'misfit-squad': { squad: Value; least: Value; most: Value }
+  'would-fit-margin': { metres: Value }
+  'would-fit-groups': { players: Value }
+  'would-fit-tighter': { width: Value; depth: Value }
+  'would-fit-fewer': { players: Value; others: Value }
+  'drill-no-skill': null
+  'drill-no-stage': null
+  'drill-stage-without-rung': { stage: Value }
+  'drill-station': { least: Value; most: Value; usual: Value; largest: Value }
+  'drill-no-dose': null
+  'drill-no-seconds': null
+  'drill-long-bout': { seconds: Value; band: Value; most: Value }
+  'drill-same-rung': null
+  'drill-not-offered': { lever: Value }
+  'drill-no-touches': { stage: Value }
+  'drill-touches-out': { most: Value }
+  'blocked-no-heading-rule': null
+  'blocked-too-young': { from_age: Value; youngest: Value }
+  'caution-aerial': null
+  'caution-heading': null
+  'caution-ball_underfoot': null
+  'caution-contact': null
+  'caution-hard_floor': null
+  'caution-jumping': null
+  'caution-reaction_crowding': null
+  'caution-throw_in_service': null
+  'quoted-name': { name: Value }
+  'quoted-at': { name: Value; stage: Value }
+  'quoted-date': { day: Value; month: Value }
+  'as-written': { text: Value }
+  'what-name': null
+  'what-short-name': null
+  'what-login': null
+  'what-title': null
+  'what-purpose': null
+  'what-in-game': null
+  'what-point': null
+  'what-kit': null
+  'what-stand-in': null
+  'what-fault-seen': null
+  'what-fault-why': null
+  'what-fault-said': null
+  'what-reason': null
+  'what-note': null
+  'what-sentence': null
+  'what-word': null
+  'what-source': null
+  'what-rule': null
+  'what-instruction': null
+  'what-strong-foot': null
+  'what-foot': null
+  'what-phrase': null
+  'text-empty': { what: Value }
+  'text-long': { what: Value; long: Value; most: Value }
+  'text-control': { what: Value }
+  'name-empty': null
+  'name-letters': { name: Value }
+  'range-between': { value: Value; least: Value; most: Value }
+  'range-minutes': { value: Value; least: Value; most: Value }
+  'range-seconds': { value: Value; least: Value; most: Value }
+  'range-metres': { value: Value; least: Value; most: Value }
+  'range-speed': { value: Value; least: Value; most: Value }
+  'range-years': { value: Value; least: Value; most: Value }
+  'range-count': { count: Value; least: Value; most: Value }
+  'range-most': { count: Value; most: Value }
+  'range-shares': { percent: Value }
+  'range-share': { value: Value }
+  'range-percent': { percent: Value }
+  'listed-twice': { id: Value }
+  'listed-none': null
+  'unknown-band': { id: Value }
+  'unknown-skill': { id: Value }
+  'unknown-test': { id: Value }
+  'unknown-milestone': { id: Value }
+  'sheet-large': { bytes: Value; most: Value }
+  'sheet-encoding': { line: Value }
+  'sheet-lines': { most: Value }
+  'sheet-columns': { line: Value }
+  'roster-sheet': { fault: Value }
+  'roster-column': { column: Value }
+  'roster-rows': { most: Value }
+  'roster-empty': null
+  'row-no-month': { written: Value }
+  'row-no-such-month': { month: Value }
+  'row-not-born': { month: Value }
+  'row-too-young': { month: Value; youngest: Value }
+  'row-too-old': { month: Value; oldest: Value }
+  'row-foot-missing': { what: Value }
+  'row-no-foot': { what: Value; written: Value }
+  'row-same-name': { line: Value }
+  'row-in-squad': null
+  'line-no-column': { column: Value }
+  'line-already': null
+  'line-foot-missing': { test: Value }
+  'line-foot-too-much': { test: Value }
+  'line-no-player': { name: Value }
+  'line-is-it': { name: Value; one: Value }
+  'line-one-of-two': { name: Value; one: Value; other: Value }
+  'line-no-test': { name: Value; known: Value }
+  'line-no-day': { written: Value }
+  'line-day-to-come': { written: Value }
+  'line-long-ago': { written: Value }
+  'line-no-marks': { written: Value }
+  'line-no-number': { written: Value }
+  'band-no-such-number': { known: Value }
+  'band-no-day-of-the-year': { written: Value }
+  'lever-points-missing': { setting: Value; most: Value }
+  'gates-no-such-fault': { name: Value }
+  'pair-stranger': null
+  'pair-one-player': null
+  'pair-twice': null
+  'pair-contrary': null
+  'curriculum-no-session': { session: Value }
+  'team-days-are-fixed': null
+  'broken-sessions': { laid: Value; wanted: Value }
+  'broken-no-variant': { id: Value }
+  'broken-length': { title: Value; least: Value; most: Value; minutes: Value; better: Value }
+  'broken-time': { used: Value; minutes: Value; over: Value }
+  'broken-time-with-tests': { used: Value; minutes: Value; over: Value }
+  'broken-fit': { title: Value; why: Value }
+  'broken-half': { title: Value }
+  'broken-beside': { title: Value; beside: Value }
+  'broken-barred': { title: Value; why: Value }
+  'broken-bout': { title: Value; seconds: Value; most: Value }
+  'broken-long-block': { minutes: Value; most: Value }
+  'broken-aerial': { minutes: Value; most: Value; over: Value }
+  'broken-headers': { count: Value; week: Value; most: Value }
+  'broken-cold-start': { title: Value }
+  'broken-new-late': { skill: Value }
+  'broken-after-contest': { skill: Value }
+  'broken-hard-twice': { title: Value }
+  'broken-lock-gone': { title: Value; minutes: Value }
+  'broken-test-early': { test: Value; skill: Value }
+  'broken-ladder': { skill: Value; stage: Value; before: Value }
+  'broken-needs': { skill: Value; need: Value; stage: Value }
+  'broken-newness': { count: Value; week: Value; most: Value; over: Value }
+  'do-minutes': { block: Value; minutes: Value }
+  'do-stage': { block: Value; stage: Value }
+  'do-replace': { other: Value; block: Value }
+  'do-remove': { block: Value }
+  'do-show': { skill: Value; date: Value }
+  'do-place': { block: Value; place: Value }
+  'do-move': { block: Value; date: Value }
+  'do-whole': { block: Value }
+  'do-beside': { other: Value; block: Value }
+  'do-lock': { block: Value }
+  'do-unlock': { block: Value }
+  'do-forget': { title: Value }
+  'do-no-block': null
+  'clash-goal': { skill: Value; stage: Value }
+  'clash-session': { session: Value; date: Value; minutes: Value; least: Value }
+  'clash-session-with-tests': { session: Value; date: Value; minutes: Value; least: Value }
+  'clash-strand': { percent: Value; strand: Value }
+  'clash-stage': { skill: Value; goal: Value; stage: Value }
+  'clash-chain': { goals: Value; asked: Value; sessions: Value }
+  'clash-newness': { goals: Value; asked: Value; weeks: Value; per_week: Value; room: Value }
+  'clash-minutes': { goals: Value; asked: Value; minutes: Value }
+  'clash-looked': { count: Value; goals: Value }
+  'clash-held': { held: Value }
+  'clash-held-unproved': { held: Value }
+  'clash-held-lock': { title: Value; session: Value; date: Value }
+  'clash-held-test': { test: Value; session: Value; date: Value }
+  'relax-session-minutes': { minutes: Value }
+  'relax-drop-session': null
+  'relax-strand-to-nothing': { strand: Value }
+  'relax-goal-in-strand': { strand: Value }
+  'relax-goal-to': { stage: Value }
+  'relax-larger-ground': null
+  'relax-drop-goal': null
+  'relax-lower-goal': null
+  'relax-lower-one-goal': null
+  'relax-add-weeks': null
+  'relax-add-week': null
+  'relax-add-session': null
+  'relax-further-already': null
+  'relax-drop-one-goal': null
+  'relax-more-minutes': null
+  'relax-minutes-more': { minutes: Value }
+  'relax-unlock': null
+  'relax-test-later': null
+  'edit-lasts': { title: Value; least: Value; most: Value }
+  'edit-no-lock': { locks: Value }
+  'edit-no-block': { session: Value; blocks: Value }
+  'edit-no-session': { session: Value; sessions: Value }
+  'edit-no-variant': { id: Value }
+  'edit-no-stage': { skills: Value; stage: Value }
+  'edit-no-goal': null
+  'edit-no-drill': { skill: Value }
+  'edit-unknown-variant': null
+  'edit-nothing-to-lay': null
+  'price-nothing': null
+  'price-more': { points: Value }
+  'price-less': { points: Value }
+  'price-more-because': { points: Value; reasons: Value }
+  'price-less-because': { points: Value; reasons: Value }
+  'price-goals-more': null
+  'price-goals-less': null
+  'price-strands-more': null
+  'price-strands-less': null
+  'price-rhythm-more': null
+  'price-rhythm-less': null
+  'price-maintenance-more': null
+  'price-maintenance-less': null
+  'price-open-play-more': null
+  'price-open-play-less': null
+  'price-jumps-more': null
+  'price-jumps-less': null
+  'price-repetition-more': null
+  'price-repetition-less': null
+  'price-unused-more': null
+  'price-unused-less': null
+  'price-other-foot-more': null
+  'price-other-foot-less': null
+  'price-changes-more': null
+  'price-changes-less': null
+  'price-standing-more': null
+  'price-standing-less': null
+  'price-evidence-more': null
+  'price-evidence-less': null
+  'points-missing': { skill: Value; count: Value; stage: Value }
+  'points-strand': { strand: Value; percent: Value; target: Value }
+  'points-rested': { skill: Value; days: Value; date: Value }
+  'points-not-kept': { skill: Value; days: Value; date: Value }
+  'points-open-play': { week: Value; percent: Value; line: Value }
+  'points-harder': { skill: Value; points: Value; date: Value }
+  'points-easier': { skill: Value; points: Value; date: Value }
+  'points-twice': { date: Value; count: Value }
+  'points-again': { title: Value; date: Value }
+  'points-unused': { date: Value; minutes: Value }
+  'points-other-foot': { percent: Value; touches: Value; target: Value }
+  'points-layout-changes': { changes: Value; sessions: Value }
+  'points-standing': { percent: Value; free: Value }
+  'points-early': { test: Value; date: Value; skill: Value; stage: Value }
+  'short-of-skill': { skill: Value; exposures: Value }
+  'short-of-stage': { count: Value; stage: Value }
+  'why-asked-as-goal': { skill: Value; nth: Value; of: Value; stage: Value }
+  'why-asked-on-the-way': { skill: Value; nth: Value; of: Value; stage: Value; goal: Value }
+  'why-keeps': { skill: Value; days: Value }
+  'why-besides': { skill: Value }
+  'why-waited-for-needs': { skill: Value; needs: Value }
+  'why-done-on': { skill: Value; stage: Value; date: Value }
+  'why-waited-for-stage': { stage: Value; before: Value; date: Value }
+  'why-opens': { skills: Value }
+  'why-locked': null
+  'why-present-at': { stage: Value }
+  'why-first-met': { date: Value }
+  'why-never': null
+  'why-need-done': { need: Value; stage: Value; date: Value }
+  'why-need-never-done': { need: Value; stage: Value }
+  'why-full-week': { week: Value; most: Value }
+  'why-full-weeks': { weeks: Value; most: Value }
+  'why-earlier-costs': { date: Value; points: Value }
+  'why-earlier-free': { date: Value }
+  'why-no-room': null
+  'why-missing-too-late': { count: Value; stage: Value; before: Value }
+  'why-missing-few-left': { count: Value; stage: Value; before: Value; date: Value; sessions: Value }
+  'why-missing-others': { count: Value; stage: Value }
+  'edition-other-days': null
+  'edition-other-ground': null
+  'edition-other-approach': null
+  'edition-other-shares': null
+  'edition-other-tests': null
+  'edition-other-minutes': { session: Value; now: Value; then: Value }
+  'edition-new-goal': { skill: Value; stage: Value }
+  'edition-other-goal': { skill: Value; now: Value; then: Value }
+  'edition-no-goal': { skill: Value }
+  'edition-drill-rewritten': { title: Value }
+  'edition-block-minutes': { session: Value; block: Value; now: Value; then: Value }
+  'edition-block-moved': { session: Value; block: Value; to: Value }
+  'edition-block-left-out': { session: Value; block: Value }
+  'edition-block-added': { session: Value; block: Value }
+  'curriculum-minutes-for-each': { numbers: Value; sessions: Value }
+  'curriculum-tests-too-long': { taken: Value; minutes: Value }
+  'curriculum-test-twice': { test: Value }
+  'curriculum-lock-without-session': { session: Value }
+  'curriculum-no-goal': null
+  'curriculum-need-is-no-goal': { skill: Value; need: Value; stage: Value }
+  'curriculum-weekdays': null
+  'curriculum-holiday': { week: Value; weeks: Value }
+  'curriculum-no-week-left': null
+  'problem-version': { version: Value; known: Value }
+  'problem-order': null
+  'problem-tests-too-long': { tests: Value; minutes: Value }
+  'problem-no-skill': { id: Value }
+  'problem-skill-twice': null
+  'problem-other-id': { id: Value; wanted: Value }
+  'problem-block-minutes': null
+  'problem-no-session': { session: Value; sessions: Value }
+  'problem-no-variant': { id: Value }
+  'problem-no-window': null
+  'variant-no-stage': { written: Value }
+  'problem-signed-out': null
+  'problem-wrong-password': null
+  'problem-slow-down': null
+  'problem-not-allowed': null
+  'problem-foreign-origin': null
+  'problem-not-found': null
+  'problem-input': null
+  'problem-clash': null
+  'problem-version-missing': null
+  'problem-unreadable': null
+  'problem-too-large': null
+  'problem-internal': null
+  'problem-stale': null
+  'problem-taken': null
+  'refused-signed-out': null
+  'refused-wrong-password': null
+  'refused-slow-down': { minutes: Value }
+  'refused-not-allowed': null
+  'refused-other-site': null
+  'refused-not-found': { what: Value }
+  'refused-version-missing': null
+  'refused-no-json': null
+  'refused-too-large': { kilobytes: Value }
+  'refused-internal': null
+  'refused-stale': null
+  'thing-page': null
+  'thing-interface': null
+  'thing-skill': null
+  'thing-curriculum': null
+  'thing-goal': null
+  'thing-band': null
+  'thing-edition': null
+  'thing-calendar': null
+  'thing-session': null
+  'thing-block': null
+  'thing-remedy': null
+  'thing-milestone': null
+  'thing-test': null
+  'thing-gates': null
+  'thing-player': null
+  'thing-start': null
+  'thing-drill': null
+  'thing-drill-state': null
+  'thing-club': null
+  'thing-team': null
+  'thing-invitation': null
+  'entered-other-address': null
+  'entered-at-most': { most: Value }
+  'entered-not-in-squad': null
+  'entered-day': null
+  'entered-other-season': { day: Value }
+  'entered-time': { written: Value }
+  'entered-no-milestone': null
+  'entered-no-test': null
+  'entered-not-the-sum': { value: Value; sum: Value }
+  'entered-no-edition': null
+  'entered-no-session': { sessions: Value }
+  'entered-no-place': { blocks: Value }
+  'entered-no-block': null
+  'entered-cursor': null
+  'entered-email': { written: Value }
+  'entered-password': { long: Value; least: Value; most: Value }
+  'entered-no-coach': null
+  'entered-club-needed': null
+  'entered-club-too-much': null
+  'entered-no-team': null
+  'entered-standard-in-the-past': null
+  'entered-mend-of-library': null
+  'entered-left': { minutes: Value }
+  'entered-already-logged': null
+  'entered-breaks-rule': { session: Value; broken: Value }
+  'entered-keeps-name': null
+  'entered-spreadsheet': null
+  'entered-large-spreadsheet': { megabytes: Value }
+  'kept-other-test': { test: Value }
+  'kept-milestone-rests': { milestone: Value }
+  'kept-gate-rests': { skill: Value }
+  'kept-curriculum-tests': { curriculum: Value }
+  'kept-test-has-results': null
+  'kept-milestone-has-word': null
+  'taken-by-other-team': null
+  'taken-trial-unknown': { id: Value }
+  'taken-by-other-curriculum': null
+  'taken-by-other-squad': null
+  'taken-player-name': { name: Value }
+  'taken-club-name': { name: Value }
+  'taken-team-name': { name: Value }
+  'taken-login': { login: Value }
+  'taken-invitation': null
+  'taken-no-club': null
+  'taken-drill-name': { title: Value }
+  'change-laid-anew': null
+  'change-wishes': null
+  'change-cancelled': { date: Value }
+  'change-cut-short': { date: Value; minutes: Value }
+  'change-taken-back': null
+  'change-own-days': null
+  'change-new-edition': null
+  'map-circle': { path: Value }
+  'map-unknown': { skill: Value; named: Value }
+  'map-later-band': { skill: Value; band: Value; need: Value; stage: Value; need_band: Value }
+  'map-no-drill': { skill: Value; stage: Value }
+  'map-unused-test': { skill: Value; test: Value }
+  'map-no-milestone': { skill: Value; milestone: Value }
+  'map-redundant': { skill: Value; need: Value; stage: Value; through: Value }
+  'map-lonely': { skill: Value }
+  'map-change-new': { skill: Value }
+  'map-change-gone': { skill: Value }
+  'map-change-renamed': { before: Value; skill: Value }
+  'map-change-band': { skill: Value; now: Value; before: Value }
+  'map-change-strand': { skill: Value; now: Value; before: Value }
+  'map-change-need-added': { skill: Value; need: Value; stage: Value }
+  'map-change-need-stage': { skill: Value; need: Value; now: Value; before: Value }
+  'map-change-need-dropped': { skill: Value; need: Value }
+  'map-change-gate': { skill: Value }
+  'map-change-helps-or-feet': { skill: Value }
+  'gate-look': { times: Value; of_last: Value; most: Value }
+  'map-would-circle': { path: Value }
+  'skill-served-by-drill': { drill: Value; id: Value }
+  'skill-shown-by-test': { test: Value; id: Value }
+  'skill-shown-by-milestone': { milestone: Value; id: Value }
+  'skill-named-by-skill': { skill: Value; id: Value }
+  'test-range': { from: Value; to: Value; least: Value; most: Value }
+  'test-other-protocol': null
+  'test-other-feet': null
+  'test-no-points': { test: Value }
+  'test-marks': { test: Value; points: Value; marks: Value }
+  'test-no-such-mark': { mark: Value }
+  'result-out-of-range': { value: Value; test: Value; least: Value; most: Value }
+  'test-too-fine': { value: Value; step: Value }
+  'milestone-look': { times: Value; of_last: Value; most: Value }
+  'milestone-no-such-point': { point: Value; points: Value }
+  'milestone-no-points': { test: Value }
+  'milestone-asked-by-gate': { skill: Value }
+  'milestone-would-not-hold': { milestone: Value; fault: Value }
+  'missing-need': { skill: Value; stage: Value }
+  'missing-milestone': { milestone: Value; times: Value; of_last: Value }
+  'missing-no-milestone': { milestone: Value }
+  'missing-test': { test: Value; value: Value; times: Value; of_last: Value }
+  'missing-gate': null
+  'standard-percentiles': null
+  'standard-levels-meet': { band: Value }
+  'standard-falls-with-age': { level: Value; older: Value; old: Value; younger: Value; young: Value }
+  'note-seen': { name: Value }
+  'note-working-on': { name: Value }
+  'note-milestone': { says: Value }
+  'note-begun': { name: Value }
   'strand-ball_mastery': null
   'strand-dribbling': null
   'strand-receiving': null
@@ -1236,6 +1803,27 @@ export interface Messages {
   'role-director': null
   'role-club_lead': null
   'role-coach': null
+  'lever-tempo': null
+  'lever-motion': null
+  'lever-eyes': null
+  'lever-side': null
+  'lever-touches': null
+  'lever-space': null
+  'lever-ball': null
+  'lever-service': null
+  'lever-chain': null
+  'lever-pressure': null
+  'lever-contest': null
+  'joined-more': { one: Value; other: Value }
+  'joined-last': { one: Value; other: Value }
+  'colour-white': null
+  'colour-yellow': null
+  'colour-orange': null
+  'colour-red': null
+  'colour-blue': null
+  'colour-green': null
+  'colour-black': null
+  'colour-pink': null
 }
 type Value = string | number
 

@@ -3,6 +3,7 @@ import type { Schemas } from '../api/client'
 import type { Waiting } from '../storage/outbox'
 import { asNumber } from '../ui/figures'
 import { locale, said, t } from './t'
+import { told } from './told'
 
 /** A list of things, as the language joins them. */
 export const listed = (items: string[]) =>
@@ -18,12 +19,12 @@ export const asChange = (points: number) => `${points >= 0 ? '+' : '−'}${asNum
 export function stationsSaid(sizes: number[]): string {
   const counts = new Map<number, number>()
   sizes.forEach((size) => counts.set(size, (counts.get(size) ?? 0) + 1))
-  if (counts.size === 1 && counts.has(1)) return t('evening-stations-alone')
-  return t('evening-stations-of', { stations: listed([...counts].map(([size, n]) => `${n} × ${size}`)) })
+  if (counts.size === 1 && counts.has(1)) return t('session-stations-alone')
+  return t('session-stations-of', { stations: listed([...counts].map(([size, n]) => `${n} × ${size}`)) })
 }
 
 export const boutsSaid = (block: { bouts: number; work_s: number; rest_s: number }) =>
-  t('evening-bouts', { n: block.bouts, work: block.work_s, rest: Math.max(0, block.rest_s) })
+  t('session-bouts', { n: block.bouts, work: block.work_s, rest: Math.max(0, block.rest_s) })
 
 /** What counts as no width or no depth. */
 const NOTHING_M = 0.5
@@ -33,13 +34,13 @@ export function stationSaid(
   { width_m: w, depth_m: d }: { width_m: number; depth_m: number },
   { width, depth }: Schemas['InPaces'],
 ): string {
-  if (w < NOTHING_M && d < NOTHING_M) return t('evening-floor-spot')
+  if (w < NOTHING_M && d < NOTHING_M) return t('session-floor-spot')
   if (w < NOTHING_M || d < NOTHING_M)
-    return t('evening-floor-line', { length: Math.max(w, d), paces: Math.max(width, depth) })
-  return t('evening-floor-area', { w, d, width, depth })
+    return t('session-floor-line', { length: Math.max(w, d), paces: Math.max(width, depth) })
+  return t('session-floor-area', { w, d, width, depth })
 }
 
-/** What became of the blocks of an evening. */
+/** How the blocks of a session went. */
 export const logSaid = ({ done, short, skipped }: { done: number; short: number; skipped: number }) =>
   listed([
     ...(done > 0 ? [t('weeks-done', { n: done })] : []),
@@ -50,8 +51,8 @@ export const logSaid = ({ done, short, skipped }: { done: number; short: number;
 /** How far a team has moved away from its edition. */
 export const driftSaid = ({ moved, short }: { moved: number; short: unknown[] }) =>
   listed([
-    ...(moved > 0 ? [t('evenings-blocks-moved', { n: moved })] : []),
-    ...(short.length > 0 ? [t('evenings-skills-short', { n: short.length })] : []),
+    ...(moved > 0 ? [t('sessions-blocks-moved', { n: moved })] : []),
+    ...(short.length > 0 ? [t('sessions-skills-short', { n: short.length })] : []),
   ])
 
 /** The milestones that are still missing, three of them by name. */
@@ -71,9 +72,10 @@ export const rolesSaid = ({ players, servers, defenders }: Schemas['Roles']) => 
 ]
 
 /** A fault of a drill: in a list with its place, else as a sentence. */
-export function faultSaid({ pointer, detail }: Schemas['InputError']): string {
+export function faultSaid({ pointer, ...fact }: Schemas['InputError']): string {
   const [, part = '', nth] = pointer.split('/')
-  if (!/\d/.test(pointer)) return detail.charAt(0).toUpperCase() + detail.slice(1)
+  const detail = told(fact)
+  if (!/\d/.test(pointer)) return detail
   const name = said(`desk-part-${part}`) ?? part
   return nth !== undefined && /^\d+$/.test(nth)
     ? t('desk-in-nth', { part: name, n: Number(nth) + 1, detail })

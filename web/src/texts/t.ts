@@ -7,6 +7,7 @@ type Value = string | number
 /** The catalogues; each is fetched when somebody reads its language. */
 const CATALOGUES = {
   en: () => import('./catalogue/en'),
+  de: () => import('./catalogue/de'),
   /** English with accents and longer by two fifths: whatever is cut off or not in a catalogue is seen. */
   pseudo: () => import('./catalogue/en'),
 }
@@ -28,6 +29,14 @@ const pseudo = (text: string) =>
   '·'.repeat(Math.round(text.length * 0.4))
 
 let bundle = new FluentBundle('en')
+let now: Language = 'en'
+
+/** The language that texts are in. */
+export const spoken = () => now
+
+/** The first of the browser's languages that Jogo speaks; English if it speaks none of them. */
+export const ofBrowser = (): Language =>
+  navigator.languages.map((each) => each.slice(0, 2)).find((each) => each === 'en' || each === 'de') ?? 'en'
 
 /** Reads the catalogue of a language; every text from now on is in it. */
 export async function speak(language: Language) {
@@ -38,6 +47,7 @@ export async function speak(language: Language) {
   })
   for (const file of catalogue) next.addResource(new FluentResource(file))
   bundle = next
+  now = language
   document.documentElement.lang = language === 'pseudo' ? 'en' : language
 }
 
@@ -66,5 +76,8 @@ export function t<Id extends keyof Messages>(
   return format(id, values[0] ?? undefined) ?? id
 }
 
-/** The text of a name that is not known beforehand; nothing if there is none. */
+/** The text of a name that is not known beforehand; undefined if there is none. */
 export const said = (id: string) => format(id)
+
+/** The same with values. */
+export const say = (id: string, values: Record<string, Value>) => format(id, values)

@@ -4,12 +4,12 @@ import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import { useEffect, useState } from 'react'
 import type { Schemas } from '../api/client'
-import { t } from '../texts/t'
+import { locale, t } from '../texts/t'
 import { tones } from './sound'
 
 interface Props {
   calls: Schemas['Call'][]
-  /** Seconds since the work began; nothing while nobody works. */
+  /** Seconds since the work began; undefined while nobody works. */
   elapsed: number | null
 }
 
@@ -63,7 +63,9 @@ function say(word: string, nth: number) {
   const voices = 'speechSynthesis' in window ? speechSynthesis.getVoices() : []
   if (voices.length > 0) {
     speechSynthesis.cancel()
-    speechSynthesis.speak(new SpeechSynthesisUtterance(word))
+    const spoken = new SpeechSynthesisUtterance(word)
+    spoken.lang = locale()
+    speechSynthesis.speak(spoken)
   } else {
     // Its height changes from call to call, so that two alike are heard as two.
     tones(nth % 2 === 0 ? 660 : 880)

@@ -19,7 +19,7 @@ async function loadAgain() {
 }
 
 interface Props {
-  /** Which surface it is: another one begins anew. */
+  /** Which surface it is: another one starts again. */
   place: string
   children: ReactNode
 }

@@ -22,7 +22,7 @@ const Field = styled('input')(({ theme }) => ({
 
 interface Props {
   label: string
-  /** Nothing while nothing stands there. */
+  /** Undefined while nothing is there. */
   value: number | null
   least: number
   most: number

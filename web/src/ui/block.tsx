@@ -2,8 +2,10 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { RunningBlock, Schemas } from '../api/client'
+import { useBook } from '../texts/phrases'
 import { boutsSaid, stationSaid, stationsSaid } from '../texts/said'
-import { t } from '../texts/t'
+import { said, t } from '../texts/t'
+import { told } from '../texts/told'
 import { FloorDrawing } from './FloorDrawing'
 import { asPercent, Figure } from './figures'
 
@@ -20,20 +22,30 @@ export function BlockFacts({ block }: { block: RunningBlock }) {
       <Typography variant="body2">{facts.join(' · ')}</Typography>
       {block.misfit && (
         <Typography variant="body2" color="error">
-          {t('desk-misfit', { says: block.misfit })}
+          {t('desk-misfit', { says: told(block.misfit) })}
         </Typography>
       )}
       <Figure sx={{ fontSize: '1.1rem' }}>
-        {t('evening-touches', { strong: block.touches.strong, other: block.touches.other })} ·{' '}
-        {t('evening-waiting', { share: asPercent(block.waiting_share) })}
+        {t('session-touches', { strong: block.touches.strong, other: block.touches.other })} ·{' '}
+        {t('session-waiting', { share: asPercent(block.waiting_share) })}
       </Figure>
     </Box>
   )
 }
 
+/** Says of a text that it is shown in the language in which it was written, where others are translated. */
+export function AsWritten({ of }: { of: string }) {
+  const { lacks } = useBook()
+  return lacks(of) ? (
+    <Typography variant="caption" color="text.secondary" component="p">
+      {t('as-written-note')}
+    </Typography>
+  ) : null
+}
+
 export function Points({ points, most }: { points: string[]; most?: number }) {
   return (
-    <Box component="ol" aria-label={t('evening-points')} sx={{ m: 0, pl: 2.5 }}>
+    <Box component="ol" aria-label={t('session-points')} sx={{ m: 0, pl: 2.5 }}>
       {points.slice(0, most).map((point) => (
         <Typography component="li" key={point}>
           {point}
@@ -47,7 +59,7 @@ export function Faults({ faults }: { faults: Schemas['FaultSeen'][] }) {
   return (
     <Box component="details">
       <Typography component="summary" variant="h3" sx={{ minHeight: 28, cursor: 'pointer' }}>
-        {t('evening-faults')}
+        {t('session-faults')}
       </Typography>
       {faults.map((fault) => (
         <Typography key={fault.see} variant="body2" sx={{ mt: 0.5 }}>
@@ -58,15 +70,19 @@ export function Faults({ faults }: { faults: Schemas['FaultSeen'][] }) {
   )
 }
 
-export function Cautions({ cautions }: { cautions: string[] }) {
+/** What could hurt, as it is said; a device may still hold the sentences of an earlier version. */
+export const cautionsSaid = (cautions: Schemas['Caution'][]) =>
+  cautions.map((caution) => said(`caution-${caution}`) ?? caution).join(' ')
+
+export function Cautions({ cautions }: { cautions: Schemas['Caution'][] }) {
   if (cautions.length === 0) return null
   return (
     <Box sx={{ borderLeft: 4, borderColor: 'error.main', pl: 1 }}>
       <Typography variant="body2">
-        <strong>{t('evening-cautions')}:</strong> {cautions.join('. ')}.
+        <strong>{t('session-cautions')}:</strong> {cautionsSaid(cautions)}
       </Typography>
       <Typography variant="caption" color="text.secondary">
-        {t('evening-caution-tail')}
+        {t('session-caution-tail')}
       </Typography>
     </Box>
   )
@@ -79,11 +95,11 @@ export function BesideBlock({ block }: { block: RunningBlock }) {
   return (
     <Box
       component="section"
-      aria-label={t('evening-beside')}
+      aria-label={t('session-beside')}
       sx={{ borderLeft: 3, borderColor: 'text.primary', pl: 1, display: 'grid', gap: 0.5 }}
     >
       <Typography variant="h3">
-        {t('evening-beside')}: {beside.title} · {t(`stage-${beside.stage}`)}
+        {t('session-beside')}: {beside.title} · {t(`stage-${beside.stage}`)}
       </Typography>
       <Typography variant="body2" color="text.secondary">
         {stationsSaid(beside.station_sizes)}

@@ -1,6 +1,7 @@
 // Small fields for forms that are full of them.
 import TextField, { type TextFieldProps } from '@mui/material/TextField'
 import { useState } from 'react'
+import { asTyped } from './figures'
 
 type Plain = Omit<TextFieldProps, 'onChange' | 'value' | 'size'>
 
@@ -59,7 +60,7 @@ export function SelectCell<T extends string>({ value, options, none, onChange, .
 
 interface Counting extends Plain {
   value: number | null
-  /** Nothing may stand there. */
+  /** Nothing may are there. */
   optional?: boolean
   whole?: boolean
   onChange: (value: number | null) => void
@@ -76,7 +77,7 @@ export function NumberField({
   ...rest
 }: Counting) {
   const [typed, setTyped] = useState<string | null>(null)
-  const shown = typed ?? (value === null ? '' : String(value))
+  const shown = typed ?? (value === null ? '' : asTyped(value))
   const read = (text: string): number | null | undefined => {
     const plain = text.trim().replace(',', '.')
     if (plain === '') return optional ? null : undefined

@@ -9,7 +9,7 @@ export const Figure = styled('span')({
   letterSpacing: '0.01em',
 })
 
-/** A way of writing, made anew when the reader's language is another. */
+/** A way of writing, made again when the reader's language is another. */
 function written<T>(make: (locale: string) => T): () => T {
   let made: { of: string; how: T } | undefined
   return () => {
@@ -29,6 +29,13 @@ export const asNumber = (value: number) => one().format(value)
 /** A result, as finely as it was read. */
 export const asResult = (value: number) => fine().format(value)
 export const asPercent = (share: number) => percent().format(share)
+
+const decimal = written((of) => {
+  const parts = new Intl.NumberFormat(of).formatToParts(0.5)
+  return parts.find(({ type }) => type === 'decimal')?.value ?? '.'
+})
+/** A number as it is typed, with the decimal sign of the reader's language: digits stay as they are. */
+export const asTyped = (digits: number | string) => String(digits).replace('.', decimal())
 
 const at = (date: string) => new Date(`${date}T12:00:00`)
 const day = dates({ weekday: 'short', day: 'numeric', month: 'short' })

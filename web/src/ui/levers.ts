@@ -36,7 +36,7 @@ export const SETTINGS: {
 export type LeverName = Schemas['Lever']
 export const LEVERS = leverValues
 
-/** Every lever at its easiest; what a rung does not say stands there. */
+/** Every lever at its easiest; what a rung does not say is there. */
 export const EASIEST = Object.fromEntries(
   LEVERS.map((lever) => [lever, SETTINGS[lever][0]]),
 ) as Schemas['Levers']

@@ -7,7 +7,7 @@ import { StrandSwatch } from './strands'
 interface Head {
   short: string
   stage: Stage
-  /** Nothing if the library has its skill no more. */
+  /** Undefined if the library has its skill no more. */
   strand: Strand | null | undefined
 }
 

@@ -4,11 +4,13 @@ import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import { ProblemError } from '../api/client'
 import { t } from '../texts/t'
+import { told } from '../texts/told'
 
 /** The sentence for an error: the problem's own, or that the network is away. */
 export function sentence(error: unknown): string {
-  const says = error instanceof ProblemError ? error.problem.detail : t('no-network')
-  return says.charAt(0).toUpperCase() + says.slice(1)
+  if (!(error instanceof ProblemError)) return t('no-network')
+  const { problem } = error
+  return problem.errors?.length ? problem.errors.map(told).join(' ') : told(problem)
 }
 
 export function ErrorNote({ error, children }: { error?: unknown; children?: ReactNode }) {

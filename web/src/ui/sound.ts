@@ -1,6 +1,6 @@
 // Short tones, where a browser can make them.
 
-/** Sounds one tone after the other, each of so many hertz. */
+/** Sounds one tone after the other, each of this many hertz. */
 export function tones(...pitches: number[]) {
   try {
     const sound = new AudioContext()

@@ -8,10 +8,24 @@ use std::str::FromStr;
 
 use serde::{Deserialize, Serialize};
 
+use crate::fact::{Fact, facts};
 use crate::ground::layout::{Layout, PathKind};
 use crate::ids::BandId;
-use crate::input::{InputError, short_text};
+use crate::input::sheet::shown;
+use crate::input::{InputError, RangeFault, What, short_text};
 use crate::units::{Minutes, Seconds};
+
+/// Children and youths: nobody is younger or older, in years.
+const YOUNGEST: u8 = 3;
+const OLDEST: u8 = 21;
+
+facts! {
+    /// What is wrong with a band beyond its numbers, or with the day from which its ages count.
+    pub enum BandFault {
+        NoSuchNumber = "band-no-such-number" { known: Vec<&'static str> },
+        NoDayOfTheYear = "band-no-day-of-the-year" { written: String },
+    }
+}
 
 /// How fast the children of a band go along a path, in metres per second.
 #[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]
@@ -114,40 +128,49 @@ impl Band {
     /// Every fault, with its place.
     pub fn faults(&self) -> Vec<InputError> {
         let mut faults = Vec::new();
-        let mut wrong = |at: &str, detail: String| faults.push(InputError::at(at, detail));
-        if let Err(says) = short_text(&self.name, Band::LONGEST_NAME) {
-            wrong("/name", format!("the name {says}"));
+        let mut wrong = |at: &str, fact: Fact| faults.push(InputError::at(at, fact));
+        if let Err(fault) = short_text(&self.name, Band::LONGEST_NAME, What::Name) {
+            wrong("/name", fault.into());
         }
-        if !(3..=21).contains(&self.youngest) {
-            wrong("/youngest", format!("{} years: between 3 and 21", self.youngest));
+        let years = |years: u8, least: u8| RangeFault::Years {
+            value: years.into(),
+            least: least.into(),
+            most: OLDEST.into(),
+        };
+        if !(YOUNGEST..=OLDEST).contains(&self.youngest) {
+            wrong("/youngest", years(self.youngest, YOUNGEST).into());
         }
-        if self.oldest < self.youngest || self.oldest > 21 {
-            wrong("/oldest", format!("{} years: between {} and 21", self.oldest, self.youngest));
+        if self.oldest < self.youngest || self.oldest > OLDEST {
+            wrong("/oldest", years(self.oldest, self.youngest).into());
         }
-        if !(1..=5).contains(&self.ball_size) {
-            wrong("/ball_size", format!("size {}: 1 to 5", self.ball_size));
-        }
-        for (at, value, least, most, unit) in [
-            ("/session_min", f64::from(self.session.0), 10.0, 240.0, "min"),
-            ("/new_skills_per_week", f64::from(self.new_skills_per_week), 1.0, 10.0, "skills"),
-            ("/longest_bout_s", self.longest_bout.0, 5.0, 600.0, "s"),
-            ("/longest_block_min", f64::from(self.longest_block.0), 2.0, 60.0, "min"),
-            ("/explaining_s", self.explaining.0, 0.0, 600.0, "s"),
-            ("/speeds_m_per_s/dribble", self.speeds.dribble, 0.2, 10.0, "m/s"),
-            ("/speeds_m_per_s/run", self.speeds.run, 0.2, 10.0, "m/s"),
-            ("/speeds_m_per_s/pass", self.speeds.pass, 0.2, 30.0, "m/s"),
-            ("/speeds_m_per_s/serve", self.speeds.serve, 0.2, 30.0, "m/s"),
-        ] {
-            if !(least..=most).contains(&value) {
-                wrong(at, format!("{value} {unit}: between {least} and {most} {unit}"));
-            }
+        let speeds = &self.speeds;
+        let numbers = [
+            ("/ball_size", RangeFault::Between { value: self.ball_size.into(), least: 1.0, most: 5.0 }),
+            ("/session_min", RangeFault::Minutes { value: self.session.0.into(), least: 10.0, most: 240.0 }),
+            (
+                "/new_skills_per_week",
+                RangeFault::Between { value: self.new_skills_per_week.into(), least: 1.0, most: 10.0 },
+            ),
+            ("/longest_bout_s", RangeFault::Seconds { value: self.longest_bout.0, least: 5.0, most: 600.0 }),
+            (
+                "/longest_block_min",
+                RangeFault::Minutes { value: self.longest_block.0.into(), least: 2.0, most: 60.0 },
+            ),
+            ("/explaining_s", RangeFault::Seconds { value: self.explaining.0, least: 0.0, most: 600.0 }),
+            ("/speeds_m_per_s/dribble", RangeFault::Speed { value: speeds.dribble, least: 0.2, most: 10.0 }),
+            ("/speeds_m_per_s/run", RangeFault::Speed { value: speeds.run, least: 0.2, most: 10.0 }),
+            ("/speeds_m_per_s/pass", RangeFault::Speed { value: speeds.pass, least: 0.2, most: 30.0 }),
+            ("/speeds_m_per_s/serve", RangeFault::Speed { value: speeds.serve, least: 0.2, most: 30.0 }),
+        ];
+        for (at, fault) in numbers.into_iter().filter(|(_, fault)| !fault.holds()) {
+            wrong(at, fault.into());
         }
         for (name, source) in &self.sources {
             let at = format!("/sources/{name}");
             if !Band::SOURCED.contains(&name.as_str()) {
-                wrong(&at, format!("no number here has this name: one of {}", Band::SOURCED.join(", ")));
-            } else if let Err(says) = short_text(source, 200) {
-                wrong(&at, format!("the source {says}"));
+                wrong(&at, BandFault::NoSuchNumber { known: Band::SOURCED.to_vec() }.into());
+            } else if let Err(fault) = short_text(source, 200, What::Source) {
+                wrong(&at, fault.into());
             }
         }
         faults
@@ -183,22 +206,22 @@ impl fmt::Display for CutOff {
 }
 
 impl FromStr for CutOff {
-    type Err = String;
+    type Err = BandFault;
 
     /// Reads `MM-DD`; the 29th of February is no cut-off, since most years lack it.
-    fn from_str(text: &str) -> Result<CutOff, String> {
+    fn from_str(text: &str) -> Result<CutOff, BandFault> {
         let parts = text.split_once('-').and_then(|(m, d)| Some((m.parse().ok()?, d.parse().ok()?)));
         let day = parts.and_then(|(month, day)| {
             jiff::civil::Date::new(2031, month, day).ok().map(|_| CutOff { month, day })
         });
-        day.ok_or_else(|| format!("`{text}` is no day of the year: write month and day as 01-01"))
+        day.ok_or_else(|| BandFault::NoDayOfTheYear { written: shown(text) })
     }
 }
 
 impl TryFrom<String> for CutOff {
-    type Error = String;
+    type Error = BandFault;
 
-    fn try_from(text: String) -> Result<CutOff, String> {
+    fn try_from(text: String) -> Result<CutOff, BandFault> {
         text.parse()
     }
 }

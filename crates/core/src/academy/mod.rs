@@ -1,6 +1,8 @@
 //! The academy: what holds for all of its bands.
 
 pub mod band;
+pub mod language;
+pub mod phrases;
 pub mod roster;
 
 use std::collections::BTreeMap;
@@ -8,10 +10,11 @@ use std::collections::BTreeMap;
 use serde::{Deserialize, Serialize};
 
 use crate::academy::band::CutOff;
+use crate::academy::language::Language;
 use crate::drill::cautions::HeadingRule;
 use crate::drill::levers::LeverPoints;
 use crate::ground::fit::Ground;
-use crate::input::{InputError, short_text};
+use crate::input::{InputError, RangeFault, What, short_text};
 
 /// What the director has set for the whole academy. What is not set stands at its first value.
 #[derive(Clone, Debug, Default, PartialEq, Serialize, Deserialize)]
@@ -26,12 +29,15 @@ pub struct Academy {
     pub lever_points: LeverPoints,
     /// What the association says of headers; without it they are off.
     pub heading: Option<HeadingRule>,
+    /// In which language letters and prints are written, unless whoever gets a letter has chosen one.
+    #[cfg_attr(feature = "openapi", schema(required = true))]
+    pub language: Language,
     /// Halls and pitches with their usual kit and squad, by their names.
     #[cfg_attr(feature = "openapi", schema(required = true))]
     pub grounds: BTreeMap<String, Ground>,
 }
 
-/// So many grounds are kept.
+/// How many grounds are kept.
 const MOST_GROUNDS: usize = 50;
 
 impl Academy {
@@ -62,13 +68,13 @@ impl Academy {
         let mut faults = inside("/lever_points", self.lever_points.faults());
         faults.extend(inside("/heading", self.heading.iter().flat_map(HeadingRule::faults).collect()));
         if self.grounds.len() > MOST_GROUNDS {
-            let says = format!("{} grounds: at most {MOST_GROUNDS}", self.grounds.len());
-            faults.push(InputError::at("/grounds", says));
+            let count = self.grounds.len();
+            faults.push(InputError::at("/grounds", RangeFault::Most { count, most: MOST_GROUNDS }));
         }
         for (name, ground) in self.grounds.iter().take(MOST_GROUNDS) {
             let place = format!("/grounds/{}", name.replace('~', "~0").replace('/', "~1"));
-            if let Err(says) = short_text(name, 40) {
-                faults.push(InputError::at(&place, format!("the name of the ground {says}")));
+            if let Err(fault) = short_text(name, 40, What::Name) {
+                faults.push(InputError::at(&place, fault));
             }
             faults.extend(inside(&place, ground.faults()));
         }

@@ -5,12 +5,12 @@
 //! row answers for itself: a player, or what is wrong with it.
 //!
 //! ```
-//! use jogo_core::academy::roster::read;
+//! use jogo_core::academy::roster::{RowFault, read};
 //! use jiff::civil::date;
 //!
-//! let rows = read(b"name,birth month,strong foot\nUna Brae,2023-04,left\nOlo,2023-13,left\n", date(2031, 10, 1)).unwrap();
-//! assert_eq!(rows[0].player.as_ref().unwrap().name, "Una Brae");
-//! assert_eq!(rows[1].errors, ["birth month: there is no month 13: write it as 2023-04"]);
+//! let rows = read(b"name,birth month,strong foot\nUna Brae,2023-04,left\nOlo,2023-13,left\n", date(2031, 10,
+//! 1)).unwrap(); assert_eq!(rows[0].player.as_ref().unwrap().name, "Una Brae");
+//! assert_eq!(rows[1].errors, [RowFault::NoSuchMonth { month: 13 }.into()]);
 //! ```
 
 use std::collections::BTreeMap;
@@ -20,8 +20,9 @@ use std::str::FromStr;
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
+use crate::fact::{Fact, facts};
 use crate::input::sheet::{Sheet, SheetError, shown};
-use crate::input::short_text;
+use crate::input::{What, short_text};
 use crate::technique::skill::Side;
 
 /// The most players that one file may hold.
@@ -38,22 +39,21 @@ pub struct BirthMonth {
 }
 
 impl FromStr for BirthMonth {
-    type Err = String;
+    type Err = RowFault;
 
     /// Reads `2023-04`, `04/2023`, or the month of a day that is written as `2023-04-17`.
-    fn from_str(text: &str) -> Result<BirthMonth, String> {
-        const MEND: &str = "write it as 2023-04";
+    fn from_str(text: &str) -> Result<BirthMonth, RowFault> {
         let parts: Vec<&str> = text.trim().split(['-', '/', '.']).collect();
         let (year, month) = match parts.as_slice() {
             [year, month] | [year, month, _] if year.len() == 4 => (*year, *month),
             [month, year] if year.len() == 4 => (*year, *month),
-            _ => return Err(format!("`{}` is no month: {MEND}", shown(text))),
+            _ => return Err(RowFault::NoMonth { written: shown(text) }),
         };
         let (Ok(year), Ok(month)) = (year.parse::<i16>(), month.parse::<i8>()) else {
-            return Err(format!("`{}` is no month: {MEND}", shown(text)));
+            return Err(RowFault::NoMonth { written: shown(text) });
         };
         if !(1..=12).contains(&month) {
-            return Err(format!("there is no month {month}: {MEND}"));
+            return Err(RowFault::NoSuchMonth { month });
         }
         Ok(BirthMonth { year, month })
     }
@@ -71,14 +71,14 @@ impl BirthMonth {
     }
 
     /// Checks that a child born then can be in a squad on a day: 3 to 20 years old.
-    pub fn plausible(self, on: Date) -> Result<BirthMonth, String> {
+    pub fn plausible(self, on: Date) -> Result<BirthMonth, RowFault> {
         let months = (i32::from(on.year()) - i32::from(self.year)) * 12 + i32::from(on.month())
             - i32::from(self.month);
         match months {
-            ..0 => Err(format!("{self} has not come yet: check the year")),
-            0..36 => Err(format!("born {self}, under 3 years old: check the year")),
+            ..0 => Err(RowFault::NotBorn { month: self.to_string() }),
+            0..36 => Err(RowFault::TooYoung { month: self.to_string(), youngest: 3 }),
             36..252 => Ok(self),
-            _ => Err(format!("born {self}, over 20 years old: check the year")),
+            _ => Err(RowFault::TooOld { month: self.to_string(), oldest: 20 }),
         }
     }
 }
@@ -90,8 +90,8 @@ impl fmt::Display for BirthMonth {
 }
 
 impl TryFrom<String> for BirthMonth {
-    type Error = String;
-    fn try_from(text: String) -> Result<BirthMonth, String> {
+    type Error = RowFault;
+    fn try_from(text: String) -> Result<BirthMonth, RowFault> {
         text.parse()
     }
 }
@@ -117,7 +117,7 @@ pub struct NewPlayer {
 }
 
 /// One row of the file.
-#[derive(Clone, Debug, PartialEq, Eq, Serialize)]
+#[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Row {
     /// Line in the file, from 1.
@@ -127,21 +127,36 @@ pub struct Row {
     /// The player, if nothing is wrong.
     pub player: Option<NewPlayer>,
     /// What is wrong, with the mend.
-    pub errors: Vec<String>,
+    pub errors: Vec<Fact>,
 }
 
-/// Why a file could not be read at all.
-#[derive(Clone, Debug, PartialEq, Eq, thiserror::Error)]
-#[allow(missing_docs)]
-pub enum RosterError {
-    #[error(transparent)]
-    Sheet(#[from] SheetError),
-    #[error("the first line has no column “{0}”: name the columns name, birth month, strong foot")]
-    Column(&'static str),
-    #[error("the file has more than {MOST_PLAYERS} rows: a squad list has at most {MOST_PLAYERS} players")]
-    Rows,
-    #[error("the file has no rows below its first line: write one row for each player")]
-    Empty,
+facts! {
+    /// Why a list could not be read.
+    pub enum RosterError {
+        Sheet = "roster-sheet" { fault: SheetError },
+        Column = "roster-column" { column: &'static str },
+        Rows = "roster-rows" { most: usize },
+        Empty = "roster-empty",
+    }
+
+    /// What is wrong with a row.
+    pub enum RowFault {
+        NoMonth = "row-no-month" { written: String },
+        NoSuchMonth = "row-no-such-month" { month: i8 },
+        NotBorn = "row-not-born" { month: String },
+        TooYoung = "row-too-young" { month: String, youngest: u32 },
+        TooOld = "row-too-old" { month: String, oldest: u32 },
+        FootMissing = "row-foot-missing" { what: What },
+        NoFoot = "row-no-foot" { what: What, written: String },
+        SameName = "row-same-name" { line: u64 },
+        InSquad = "row-in-squad",
+    }
+}
+
+impl From<SheetError> for RosterError {
+    fn from(fault: SheetError) -> RosterError {
+        RosterError::Sheet { fault }
+    }
 }
 
 /// Which column holds what, from 0.
@@ -160,7 +175,8 @@ pub struct Columns {
 /// Which column holds what, by the names in the first line.
 pub fn columns(sheet: &Sheet) -> Result<Columns, RosterError> {
     let head: Vec<String> = sheet.head.iter().map(|name| heading(name)).collect();
-    let column = |name: &'static str| head.iter().position(|h| h == name).ok_or(RosterError::Column(name));
+    let column =
+        |name: &'static str| head.iter().position(|h| h == name).ok_or(RosterError::Column { column: name });
     Ok(Columns {
         name: column("name")?,
         birth_month: column("birth month")?,
@@ -192,7 +208,7 @@ pub fn rows(sheet: &Sheet, columns: Columns, today: Date) -> Result<Vec<Row>, Ro
     let read = |(line, cells)| row(line, cells_of(cells).each_ref().map(String::as_str), today);
     let mut rows: Vec<Row> = lines.take(MOST_PLAYERS + 1).map(read).collect();
     if rows.len() > MOST_PLAYERS {
-        return Err(RosterError::Rows);
+        return Err(RosterError::Rows { most: MOST_PLAYERS });
     }
     note_twins(&mut rows);
     if rows.is_empty() { Err(RosterError::Empty) } else { Ok(rows) }
@@ -218,36 +234,33 @@ fn heading(head: &str) -> String {
     let head = head.trim().to_lowercase().replace(['_', '-'], " ");
     match head.as_str() {
         "player" | "display name" => "name".into(),
-        "born" | "birthmonth" | "month of birth" => "birth month".into(),
-        "foot" | "strongfoot" => "strong foot".into(),
+        "born" | "birthmonth" | "month of birth" | "geburtsmonat" => "birth month".into(),
+        "foot" | "strongfoot" | "starker fuß" => "strong foot".into(),
         _ => head,
     }
 }
 
 fn side(foot: &str) -> Option<Side> {
     match foot.to_lowercase().as_str() {
-        "left" | "l" => Some(Side::Left),
-        "right" | "r" => Some(Side::Right),
+        "left" | "links" | "l" => Some(Side::Left),
+        "right" | "rechts" | "r" => Some(Side::Right),
         _ => None,
     }
 }
 
 fn row(line: u64, [name, birth, foot]: [&str; 3], today: Date) -> Row {
     let mut errors = Vec::new();
-    let mut noted = |what: &str, error: String| errors.push(format!("{what}: {error}"));
-    let name_read = short_text(name, LONGEST_NAME).map_err(|e| noted("name", e)).ok();
-    let birth_read = birth
-        .parse()
-        .and_then(|month: BirthMonth| month.plausible(today))
-        .map_err(|e| noted("birth month", e))
-        .ok();
+    let mut noted = |fault: Fact| errors.push(fault);
+    let name_read = short_text(name, LONGEST_NAME, What::Name).map_err(|e| noted(e.into())).ok();
+    let birth_read =
+        birth.parse().and_then(|month: BirthMonth| month.plausible(today)).map_err(|e| noted(e.into())).ok();
     let foot_read = side(foot);
     if foot_read.is_none() {
-        let says = match foot {
-            "" => "is empty: write left or right".into(),
-            _ => format!("`{}` is neither left nor right", shown(foot)),
-        };
-        noted("strong foot", says);
+        let what = What::StrongFoot;
+        noted(match foot {
+            "" => RowFault::FootMissing { what }.into(),
+            _ => RowFault::NoFoot { what, written: shown(foot) }.into(),
+        });
     }
     let player = match (name_read, birth_read, foot_read) {
         (Some(name), Some(birth_month), Some(strong_foot)) => {
@@ -265,9 +278,7 @@ fn note_twins(rows: &mut [Row]) {
         let Some(name) = row.player.as_ref().map(|p| p.name.to_lowercase()) else { continue };
         match seen.get(&name) {
             Some(line) => {
-                row.errors.push(format!(
-                    "name: already stands in line {line}: add an initial, or take one row out"
-                ));
+                row.errors.push(RowFault::SameName { line: *line }.into());
                 row.player = None;
             }
             None => {
@@ -281,7 +292,7 @@ fn note_twins(rows: &mut [Row]) {
 pub fn note_known(rows: &mut [Row], name: &str) {
     for row in rows {
         if row.player.as_ref().is_some_and(|p| p.name.to_lowercase() == name.to_lowercase()) {
-            row.errors.push("name: is already in this squad: add an initial, or take the row out".into());
+            row.errors.push(RowFault::InSquad.into());
             row.player = None;
         }
     }
@@ -290,6 +301,8 @@ pub fn note_known(rows: &mut [Row], name: &str) {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::fact::told;
+    use crate::input::TextFault;
     use crate::input::sheet::to_csv;
     use jiff::civil::date;
     use proptest::prelude::*;
@@ -305,31 +318,39 @@ mod tests {
     #[case::two_bytes_a_letter(
         "name".encode_utf16().flat_map(u16::to_le_bytes).collect(), SheetError::Encoding { line: 1 }.into(),
     )]
-    #[case::no_such_column(b"name,strong foot\nA,left\n".to_vec(), RosterError::Column("birth month"))]
+    #[case::no_such_column(b"name,strong foot\nA,left\n".to_vec(), RosterError::Column { column: "birth month" })]
     #[case::only_a_head(HEAD.as_bytes().to_vec(), RosterError::Empty)]
-    #[case::nothing(Vec::new(), RosterError::Column("name"))]
-    #[case::a_town(format!("{HEAD}{}", "A,2023-01,left\n".repeat(61)).into_bytes(), RosterError::Rows)]
-    #[case::a_city(format!("{HEAD}{}", "A,2023-01,left\n".repeat(10_000)).into_bytes(), SheetError::Lines.into())]
-    #[case::a_country(vec![b'a'; 200_001], SheetError::Large(200_001).into())]
+    #[case::nothing(Vec::new(), RosterError::Column { column: "name" })]
+    #[case::a_town(format!("{HEAD}{}", "A,2023-01,left\n".repeat(61)).into_bytes(), RosterError::Rows { most: 60 })]
+    #[case::a_city(format!("{HEAD}{}", "A,2023-01,left\n".repeat(10_000)).into_bytes(), SheetError::Lines { most: 2_000 }.into())]
+    #[case::a_country(vec![b'a'; 200_001], SheetError::Large { bytes: 200_001, most: 200_000 }.into())]
     fn a_file_that_cannot_be_read_says_why(#[case] file: Vec<u8>, #[case] error: RosterError) {
         assert_eq!(read(&file, TODAY), Err(error));
+    }
+
+    #[test]
+    fn a_list_may_be_in_german() {
+        let rows =
+            read("Name;Geburtsmonat;Starker Fuß\nUna;2023-04;links\nOlo;2023-05;Rechts\n".as_bytes(), TODAY);
+        let feet = rows.unwrap().into_iter().map(|row| row.player.unwrap().strong_foot);
+        assert_eq!(feet.collect::<Vec<_>>(), Side::ALL);
     }
 
     #[rstest]
     #[case::as_asked("Una,2023-04,left", &[])]
     #[case::turned_month("Una,04/2023,R", &[])]
-    #[case::no_name(",2023-04,left", &["name: is empty: write something here"])]
-    #[case::month_thirteen("Una,2023-13,left", &["birth month: there is no month 13: write it as 2023-04"])]
-    #[case::in_words("Una,April,left", &["birth month: `April` is no month: write it as 2023-04"])]
-    #[case::not_born("Una,2031-11,left", &["birth month: 2031-11 has not come yet: check the year"])]
-    #[case::grown_up("Una,2001-04,left", &["birth month: born 2001-04, over 20 years old: check the year"])]
+    #[case::no_name(",2023-04,left", &["text-empty what=what-name"])]
+    #[case::month_thirteen("Una,2023-13,left", &["row-no-such-month month=13"])]
+    #[case::in_words("Una,April,left", &["row-no-month written=April"])]
+    #[case::not_born("Una,2031-11,left", &["row-not-born month=2031-11"])]
+    #[case::grown_up("Una,2001-04,left", &["row-too-old month=2001-04 oldest=20"])]
     #[case::both_wrong(
         "Una,,both",
-        &["birth month: `` is no month: write it as 2023-04", "strong foot: `both` is neither left nor right"],
+        &["row-no-month written=", "row-no-foot what=what-strong-foot written=both"],
     )]
     fn a_row_answers_for_itself(#[case] line: &str, #[case] errors: &[&str]) {
         let rows = read(format!("{HEAD}{line}\n").as_bytes(), TODAY).unwrap();
-        assert_eq!(rows[0].errors, errors);
+        assert_eq!(told(rows[0].errors.clone()), errors);
         assert_eq!(rows[0].player.is_some(), errors.is_empty());
     }
 
@@ -342,7 +363,7 @@ mod tests {
             ["2", "Olo", "R", "05/2023"],
         ];
         let sheet = Sheet::from_cells(cells.map(|line| line.map(str::to_owned).to_vec())).unwrap();
-        assert_eq!(columns(&sheet), Err(RosterError::Column("name")));
+        assert_eq!(columns(&sheet), Err(RosterError::Column { column: "name" }));
         let pointed = Columns { name: 1, birth_month: 3, strong_foot: 2 };
         let rows = super::rows(&sheet, pointed, TODAY).unwrap();
         let players: Vec<_> =
@@ -352,7 +373,7 @@ mod tests {
         let beyond = Columns { name: 9, ..pointed };
         assert_eq!(
             super::rows(&sheet, beyond, TODAY).unwrap()[0].errors,
-            ["name: is empty: write something here"]
+            [TextFault::Empty { what: What::Name }.into()]
         );
     }
 
@@ -376,7 +397,10 @@ mod tests {
             let lines: String = (0..n).map(|i| format!("Child {i},2023-04,left\n")).collect();
             super::rows(&Sheet::from_csv(lines.as_bytes()).unwrap(), columns, TODAY).map(|rows| rows.len())
         };
-        assert_eq!((list(1), list(60), list(61)), (Ok(1), Ok(60), Err(RosterError::Rows)));
+        assert_eq!(
+            (list(1), list(60), list(61)),
+            (Ok(1), Ok(60), Err(RosterError::Rows { most: MOST_PLAYERS }))
+        );
     }
 
     #[test]
@@ -402,7 +426,7 @@ mod tests {
         let rows = read(file.as_bytes(), TODAY).unwrap();
         assert_eq!(rows[0].player.as_ref().unwrap().name, "Brae; Una");
         assert_eq!(rows[3].line, 6);
-        assert_eq!(rows[3].errors, ["name: already stands in line 5: add an initial, or take one row out"]);
+        assert_eq!(rows[3].errors, [RowFault::SameName { line: 5 }.into()]);
     }
 
     proptest! {

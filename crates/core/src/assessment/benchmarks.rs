@@ -2,9 +2,10 @@
 
 use serde::{Deserialize, Serialize};
 
+use crate::fact::{Fact, facts};
 use crate::ground::layout::Layout;
 use crate::ids::{SkillId, TestId};
-use crate::input::{InputError, short_text};
+use crate::input::{InputError, RangeFault, What, short_text};
 use crate::statistics::interval::Interval;
 use crate::units::{Pace, Seconds};
 
@@ -13,7 +14,7 @@ use crate::units::{Pace, Seconds};
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(tag = "kind", rename_all = "snake_case", deny_unknown_fields)]
 pub enum Protocol {
-    /// How many in so many seconds; a whole number, higher is better.
+    /// How many in this many seconds; a whole number, higher is better.
     Count {
         /// The time.
         seconds: u32,
@@ -28,7 +29,7 @@ pub enum Protocol {
         /// Nobody goes on beyond this.
         cap: u32,
     },
-    /// How many of so many tries; higher is better.
+    /// How many of this many tries; higher is better.
     Hits {
         /// Tries.
         of: u32,
@@ -118,14 +119,16 @@ impl Protocol {
         }
     }
 
-    fn faults(&self) -> Option<(&'static str, String)> {
+    fn faults(&self) -> Option<(&'static str, Fact)> {
+        let range = |key, fault: RangeFault| (!fault.holds()).then(|| (key, Fact::from(fault)));
         let between = |key, n: u32, least: u32, most: u32| {
-            (!(least..=most).contains(&n)).then(|| (key, format!("{n}: between {least} and {most}")))
+            range(key, RangeFault::Between { value: n.into(), least: least.into(), most: most.into() })
         };
         match self {
             Protocol::Count { seconds } => between("seconds", *seconds, 5, 600),
-            Protocol::Course { penalty_s } => (!(0.0..=30.0).contains(penalty_s))
-                .then(|| ("penalty_s", format!("{penalty_s}: between 0 and 30 s"))),
+            Protocol::Course { penalty_s } => {
+                range("penalty_s", RangeFault::Seconds { value: *penalty_s, least: 0.0, most: 30.0 })
+            }
             Protocol::Streak { cap } => between("cap", *cap, 2, 1000),
             Protocol::Hits { of } => between("of", *of, 2, 50),
             Protocol::Bounces { services, cap } => {
@@ -135,10 +138,25 @@ impl Protocol {
             Protocol::Points { points } => {
                 let number = between("points", points.len() as u32, 1, 12);
                 number.or_else(|| {
-                    points.iter().find_map(|point| Some(("points", short_text(point, 80).err()?)))
+                    let fault = points.iter().find_map(|point| short_text(point, 80, What::Point).err());
+                    fault.map(|fault| ("points", fault.into()))
                 })
             }
         }
+    }
+}
+
+facts! {
+    /// What is wrong with a test, or with what was measured in it.
+    pub enum TestFault {
+        Range = "test-range" { from: f64, to: f64, least: f64, most: f64 },
+        OtherProtocol = "test-other-protocol",
+        OtherFeet = "test-other-feet",
+        NoPoints = "test-no-points" { test: String },
+        Marks = "test-marks" { test: String, marks: usize, points: usize },
+        NoSuchMark = "test-no-such-mark" { mark: u8 },
+        OutOfRange = "result-out-of-range" { test: String, value: f64, least: f64, most: f64 },
+        TooFine = "test-too-fine" { value: f64, step: f64 },
     }
 }
 
@@ -194,7 +212,7 @@ fn is_zero(seconds: &Seconds) -> bool {
     seconds.0 == 0.0
 }
 
-/// A result further from a player's own last one than so many typical errors asks "sure?".
+/// A result further from a player's own last one than this many typical errors asks "sure?".
 pub const SURE_ERRORS: f64 = 4.0;
 
 impl Test {
@@ -216,35 +234,35 @@ impl Test {
     /// Every fault, with its place.
     pub fn faults(&self) -> Vec<InputError> {
         let mut faults = Vec::new();
-        let mut wrong = |at: &str, says: String| faults.push(InputError::at(at, says));
-        for (at, text, longest) in [
-            ("/name", &self.name, Test::LONGEST_NAME),
-            ("/short", &self.short, Test::LONGEST_SHORT),
-            ("/how", &self.how, Test::LONGEST_HOW),
+        let mut wrong = |at: &str, fact: Fact| faults.push(InputError::at(at, fact));
+        for (at, what, text, longest) in [
+            ("/name", What::Name, &self.name, Test::LONGEST_NAME),
+            ("/short", What::ShortName, &self.short, Test::LONGEST_SHORT),
+            ("/how", What::Instruction, &self.how, Test::LONGEST_HOW),
         ] {
-            if let Err(says) = short_text(text, longest) {
-                wrong(at, says);
+            if let Err(fault) = short_text(text, longest, what) {
+                wrong(at, fault.into());
             }
         }
-        if let Some((key, says)) = self.protocol.faults() {
-            wrong(&format!("/protocol/{key}"), says);
+        if let Some((key, fault)) = self.protocol.faults() {
+            wrong(&format!("/protocol/{key}"), fault);
         }
-        if !(1..=10).contains(&self.trials) {
-            wrong("/trials", format!("{}: between 1 and 10", self.trials));
+        let numbers = [
+            ("/trials", RangeFault::Between { value: self.trials.into(), least: 1.0, most: 10.0 }),
+            ("/rest_s", RangeFault::Seconds { value: self.rest_s.0, least: 0.0, most: 600.0 }),
+        ];
+        for (at, fault) in numbers.into_iter().filter(|(_, fault)| !fault.holds()) {
+            wrong(at, fault.into());
         }
         let (least, most) = self.protocol.range();
         if !(self.least >= least && self.least < self.most && self.most <= most.min(10_000.0)) {
-            let most = most.min(10_000.0);
-            let says = format!("{} to {}: rising, between {least} and {most}", self.least, self.most);
-            wrong("/least", says);
-        }
-        if !(0.0..=600.0).contains(&self.rest_s.0) {
-            wrong("/rest_s", format!("{}: between 0 and 600 s", self.rest_s.0));
+            let (from, to, most) = (self.least, self.most, most.min(10_000.0));
+            wrong("/least", TestFault::Range { from, to, least, most }.into());
         }
         if !self.layout.is_empty()
             && let Err(found) = Layout::read(&self.layout, Pace::default())
         {
-            found.iter().for_each(|fault| wrong("/layout", fault.to_string()));
+            found.into_iter().for_each(|fault| wrong("/layout", fault.into()));
         }
         faults
     }
@@ -274,29 +292,29 @@ impl Test {
             (now, next) => now == next,
         };
         let mut faults = Vec::new();
-        let mut wrong = |at: &str, what: &str| {
-            let says = format!("results were taken with another {what}: write a new test beside this one");
-            faults.push(InputError::at(at, says));
-        };
         if !kept {
-            wrong("/protocol", "protocol");
+            faults.push(InputError::at("/protocol", TestFault::OtherProtocol));
         }
         if self.per_side != next.per_side {
-            wrong("/per_side", "rule for the feet");
+            faults.push(InputError::at("/per_side", TestFault::OtherFeet));
         }
         faults
     }
 
     /// Checks what was seen of each point, and sums it up.
-    pub fn marked(&self, marks: &[u8]) -> Result<f64, String> {
+    pub fn marked(&self, marks: &[u8]) -> Result<f64, TestFault> {
         let Protocol::Points { points } = &self.protocol else {
-            return Err(format!("{} has no points to look at", self.name));
+            return Err(TestFault::NoPoints { test: self.name.clone() });
         };
         if marks.len() != points.len() {
-            return Err(format!("{} marks for {} points of {}", marks.len(), points.len(), self.name));
+            return Err(TestFault::Marks {
+                test: self.name.clone(),
+                marks: marks.len(),
+                points: points.len(),
+            });
         }
         if let Some(mark) = marks.iter().find(|mark| **mark > SEEN) {
-            return Err(format!("{mark}: a point is seen as 0 no, 1 partly or 2 yes"));
+            return Err(TestFault::NoSuchMark { mark: *mark });
         }
         Ok(marks.iter().map(|mark| f64::from(*mark)).sum())
     }
@@ -310,23 +328,21 @@ impl Test {
     }
 
     /// Checks a value: in range, and recorded as finely as the protocol says. The error says the range.
-    pub fn value(&self, value: f64) -> Result<f64, String> {
+    pub fn value(&self, value: f64) -> Result<f64, TestFault> {
         let step = self.protocol.step();
         let steps = (value / step).round();
         if !value.is_finite() || value < self.least || value > self.most {
-            return Err(format!(
-                "{value} is out of range: {} lies between {} and {}",
-                self.name, self.least, self.most
-            ));
+            let (test, least, most) = (self.name.clone(), self.least, self.most);
+            return Err(TestFault::OutOfRange { test, value, least, most });
         }
         if (value / step - steps).abs() > 1e-6 {
-            return Err(format!("{value} is finer than this test is read: give it to {step}"));
+            return Err(TestFault::TooFine { value, step });
         }
         // Whole steps of a fifth or a hundredth end in a row of nines: said as finely as a value is written.
         Ok((steps * step * 1e6).round() / 1e6)
     }
 
-    /// The result of a date's trials; nothing if there are none.
+    /// The result of a date's trials; `None` if there are none.
     ///
     /// The median of an even number of trials is the mean of the middle two.
     pub fn result(&self, trials: &[f64]) -> Option<f64> {
@@ -397,27 +413,28 @@ mod cases {
 
     #[rstest]
     #[case::all(&[2, 1, 0], Ok(3.0))]
-    #[case::one_missing(&[2, 1], Err("2 marks for 3 points of Weave"))]
-    #[case::too_much(&[2, 3, 0], Err("3: a point is seen as 0 no, 1 partly or 2 yes"))]
+    #[case::one_missing(&[2, 1], Err("test-marks test=Weave marks=2 points=3"))]
+    #[case::too_much(&[2, 3, 0], Err("test-no-such-mark mark=3"))]
     fn points_are_summed(#[case] marks: &[u8], #[case] says: Result<f64, &str>) {
-        assert_eq!(test(chest(), Summary::Best).marked(marks), says.map_err(str::to_owned));
+        let summed = test(chest(), Summary::Best).marked(marks);
+        assert_eq!(summed.map_err(|fault| format!("{:?}", Fact::from(fault))), says.map_err(str::to_owned));
     }
 
     #[rstest]
-    #[case::more_than_the_points(|t: &mut Test| t.protocol = chest(), "/least", "5 to 60: rising, between 0 and 6")]
-    #[case::backwards(|t: &mut Test| t.least = 70.0, "/least", "70 to 60: rising, between 0 and 10000")]
-    #[case::no_trial(|t: &mut Test| t.trials = 0, "/trials", "0: between 1 and 10")]
+    #[case::more_than_the_points(|t: &mut Test| t.protocol = chest(), "/least", "test-range from=5 to=60 least=0 most=6")]
+    #[case::backwards(|t: &mut Test| t.least = 70.0, "/least", "test-range from=70 to=60 least=0 most=10000")]
+    #[case::no_trial(|t: &mut Test| t.trials = 0, "/trials", "range-between value=0 least=1 most=10")]
     #[case::no_time(
-        |t: &mut Test| t.protocol = Protocol::Count { seconds: 0 }, "/protocol/seconds", "0: between 5 and 600",
+        |t: &mut Test| t.protocol = Protocol::Count { seconds: 0 }, "/protocol/seconds", "range-between value=0 least=5 most=600",
     )]
-    #[case::no_such_walk(|t: &mut Test| t.layout = "fly".into(), "/layout", "line 1, column 1")]
+    #[case::no_such_walk(|t: &mut Test| t.layout = "fly".into(), "/layout", "layout-fault-mendable line=1 column=1")]
     fn a_test_says_what_is_wrong(#[case] spoil: fn(&mut Test), #[case] at: &str, #[case] says: &str) {
         let mut test = test(COUNT, Summary::Best);
         assert_eq!(test.faults(), []);
         spoil(&mut test);
         let faults = test.faults();
         assert!(
-            faults.len() == 1 && faults[0].pointer == at && faults[0].detail.contains(says),
+            faults.len() == 1 && faults[0].pointer == at && format!("{:?}", faults[0].fact).starts_with(says),
             "{faults:?}"
         );
     }
@@ -439,18 +456,19 @@ mod cases {
     }
 
     #[rstest]
-    #[case::below(COUNT, 4.0, Err("4 is out of range: Weave lies between 5 and 60"))]
-    #[case::above(COUNT, 61.0, Err("61 is out of range: Weave lies between 5 and 60"))]
-    #[case::not_a_number(COUNT, f64::NAN, Err("NaN is out of range: Weave lies between 5 and 60"))]
-    #[case::half_a_touch(COUNT, 7.5, Err("7.5 is finer than this test is read: give it to 1"))]
+    #[case::below(COUNT, 4.0, Err("result-out-of-range test=Weave value=4 least=5 most=60"))]
+    #[case::above(COUNT, 61.0, Err("result-out-of-range test=Weave value=61 least=5 most=60"))]
+    #[case::not_a_number(COUNT, f64::NAN, Err("result-out-of-range test=Weave value=NaN least=5 most=60"))]
+    #[case::half_a_touch(COUNT, 7.5, Err("test-too-fine value=7.5 step=1"))]
     #[case::hundredths(COURSE, 9.41, Ok(9.41))]
     #[case::fifths(BOUNCES, 6.6, Ok(6.6))]
-    #[case::no_fifth(BOUNCES, 6.5, Err("6.5 is finer than this test is read: give it to 0.2"))]
+    #[case::no_fifth(BOUNCES, 6.5, Err("test-too-fine value=6.5 step=0.2"))]
     fn a_value_is_taken_or_refused(
         #[case] protocol: Protocol,
         #[case] value: f64,
         #[case] says: Result<f64, &str>,
     ) {
-        assert_eq!(test(protocol, Summary::Best).value(value), says.map_err(str::to_owned));
+        let taken = test(protocol, Summary::Best).value(value);
+        assert_eq!(taken.map_err(|fault| format!("{:?}", Fact::from(fault))), says.map_err(str::to_owned));
     }
 }

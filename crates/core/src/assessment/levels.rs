@@ -14,6 +14,7 @@ use serde::{Deserialize, Serialize};
 use statrs::distribution::{ContinuousCDF, Normal};
 
 use crate::assessment::benchmarks::Better;
+use crate::fact::told_by_word;
 
 /// How good a result is for its band.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
@@ -33,6 +34,16 @@ pub enum Level {
 impl Level {
     /// All levels, from the first to the last.
     pub const ALL: [Level; 4] = [Level::Starting, Level::Building, Level::Secure, Level::Stretching];
+
+    /// Its word in codes: `secure`.
+    pub fn word(self) -> &'static str {
+        match self {
+            Level::Starting => "starting",
+            Level::Building => "building",
+            Level::Secure => "secure",
+            Level::Stretching => "stretching",
+        }
+    }
 
     /// How many of some results, counted by level, are Secure or better.
     ///
@@ -56,6 +67,8 @@ impl Level {
         (all > 0).then(|| f64::from(Level::secure_or_better(counts)) / f64::from(all))
     }
 }
+
+told_by_word!(Level, "level");
 
 /// From which result on the levels begin; Starting needs none.
 #[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]

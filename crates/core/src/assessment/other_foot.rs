@@ -22,7 +22,7 @@ use crate::assessment::reliability::Repeatability;
 use crate::assessment::results::TestResult;
 use crate::technique::skill::Side;
 
-/// The deficit of the other foot as a share of the strong one; below zero where the other foot was better. Nothing if
+/// The deficit of the other foot as a share of the strong one; below zero where the other foot was better. `None` if
 /// the strong foot's result is not above zero.
 pub fn deficit(strong: f64, other: f64, better: Better) -> Option<f64> {
     let behind = match better {

@@ -35,7 +35,7 @@ use crate::technique::skill::Side;
 
 /// With fewer pairs nothing is said.
 pub const FEWEST_PAIRS: usize = 10;
-/// A retest so many days later still counts as the same state of a player.
+/// A retest this many days later still counts as the same state of a player.
 pub const RETEST_DAYS: i32 = 14;
 
 /// How well a test repeats itself.
@@ -69,8 +69,7 @@ pub struct Agreement {
 }
 
 /// Too few pairs to say anything.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, thiserror::Error)]
-#[error("{pairs} pairs are too few to say: at least {FEWEST_PAIRS}")]
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
 pub struct TooFew {
     /// As many as there are.
     pub pairs: usize,

@@ -14,6 +14,7 @@ use serde::Serialize;
 
 use crate::delivery::edition::Edition;
 use crate::delivery::session::{Laid, Setting};
+use crate::drill::cautions::Caution;
 use crate::drill::{Drill, HomeSpace, StandIn};
 use crate::ground::fit::Ground;
 use crate::ids::{DrillId, SkillId};
@@ -52,7 +53,7 @@ pub struct HomeDrill {
     /// What to look for.
     pub points: Vec<String>,
     /// What could hurt.
-    pub cautions: Vec<String>,
+    pub cautions: Vec<Caution>,
 }
 
 /// What a player can do at home in a week.
@@ -63,7 +64,7 @@ pub struct HomeCard {
     pub week: u32,
     /// One to three drills; none if the library has none that fits.
     pub drills: Vec<HomeDrill>,
-    /// The drill of the week's challenge, by its place; nothing if there are no drills.
+    /// The drill of the week's challenge, by its place; `None` if there are no drills.
     pub challenge: Option<usize>,
     /// How long the challenge lasts.
     #[serde(rename = "challenge_s")]
@@ -144,7 +145,7 @@ impl Edition {
             space,
             stand_ins: drill.stand_ins.clone(),
             points: drill.points.clone(),
-            cautions: drill.cautions.iter().map(|caution| caution.text().to_owned()).collect(),
+            cautions: drill.cautions.clone(),
         })
     }
 }

@@ -167,7 +167,8 @@ impl Blocks<'_> {
         if now.is_none() && !self.others.iter().any(|plan| plan.place_of(block).is_some()) {
             return Err(Unclear::NoBlock);
         }
-        let on = |day: Date| self.now.curriculum.evenings().iter().position(|session| session.date == day);
+        let on =
+            |day: Date| self.now.curriculum.session_days().iter().position(|session| session.date == day);
         let found = day.and_then(on).or(now).or(known.map(|_| session));
         found.map(|session| (session, block)).ok_or(no_session)
     }

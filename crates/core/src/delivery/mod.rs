@@ -7,6 +7,7 @@
 pub mod edition;
 pub mod home;
 pub mod log;
+pub mod looks;
 pub mod pairs;
 pub mod session;
 pub mod stations;
@@ -21,7 +22,7 @@ use crate::delivery::edition::Edition;
 use crate::plan::{Block, BlockId, Plan, Problem};
 use crate::units::Minutes;
 
-/// What became of a block.
+/// How a block went.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(rename_all = "snake_case")]
@@ -113,7 +114,7 @@ pub struct WeekTally {
     pub due: f64,
     /// Sessions of the week.
     pub sessions: u32,
-    /// Those that fell out.
+    /// Those that were cancelled.
     pub cancelled: u32,
     /// Sessions that are over and of which nothing was said.
     pub logs_missing: u32,
@@ -151,8 +152,8 @@ pub struct Worked<'e> {
 
 impl Worked<'_> {
     /// Planned against delivered, week by week, as known on a day. What was published is what counts as planned,
-    /// whatever became of it. Nobody is asked for the log of that day yet, nor for that of an evening that fell out.
-    /// Only sessions on days that `holds` count.
+    /// however it went. Nobody is asked for the log of that day yet, nor for that of a session that was
+    /// cancelled. Only sessions on days that `holds` count.
     pub fn tally(&self, today: Date, holds: &dyn Fn(Date) -> bool) -> Vec<WeekTally> {
         let mut weeks: BTreeMap<u32, WeekTally> = BTreeMap::new();
         let sessions = self.edition.plan.sessions.iter().zip(&self.problem.sessions).enumerate();

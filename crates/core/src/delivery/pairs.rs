@@ -6,7 +6,8 @@
 
 use std::collections::BTreeMap;
 
-use crate::input::InputError;
+use crate::fact::{Fact, facts};
+use crate::input::{InputError, RangeFault};
 
 /// A wish about two players.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
@@ -19,7 +20,17 @@ pub struct Pair<P> {
     pub together: bool,
 }
 
-/// So many wishes fit: more than that cannot be kept in one hall.
+facts! {
+    /// Why a wish about two players cannot be kept.
+    pub enum PairFault {
+        Stranger = "pair-stranger",
+        OnePlayer = "pair-one-player",
+        Twice = "pair-twice",
+        Contrary = "pair-contrary",
+    }
+}
+
+/// The most wishes of a squad: more than that cannot be kept in one hall.
 pub const MOST: usize = 60;
 
 /// Every wish that cannot be: of strangers, of one player alone, said twice, or against the others.
@@ -34,27 +45,27 @@ pub const MOST: usize = 60;
 /// ```
 pub fn faults<P: Copy + Ord>(pairs: &[Pair<P>], squad: &[P]) -> Vec<InputError> {
     if pairs.len() > MOST {
-        return vec![InputError::at("/pairs", format!("{} wishes: at most {MOST}", pairs.len()))];
+        return vec![InputError::at("/pairs", RangeFault::Most { count: pairs.len(), most: MOST })];
     }
     let joined = joined(pairs);
     let same = |a: &Pair<P>, b: &Pair<P>| {
         (a.one, a.other) == (b.one, b.other) || (a.one, a.other) == (b.other, b.one)
     };
     let fault = |(i, pair): (usize, &Pair<P>)| {
-        let says = if !squad.contains(&pair.one) || !squad.contains(&pair.other) {
-            "one of the two is not in this squad"
+        let fault: Fact = if !squad.contains(&pair.one) || !squad.contains(&pair.other) {
+            PairFault::Stranger.into()
         } else if pair.one == pair.other {
-            "names one player twice: choose two"
+            PairFault::OnePlayer.into()
         } else if pairs[..i].iter().any(|earlier| same(earlier, pair)) {
-            "there is a wish about these two already: take it out first"
+            PairFault::Twice.into()
         } else if !pair.together
             && joined.get(&pair.one).is_some_and(|of| joined.get(&pair.other) == Some(of))
         {
-            "these two are kept apart, but other wishes keep them together: take one of those out first"
+            PairFault::Contrary.into()
         } else {
             return None;
         };
-        Some(InputError::at(format!("/pairs/{i}"), says))
+        Some(InputError::at(format!("/pairs/{i}"), fault))
     };
     pairs.iter().enumerate().filter_map(fault).collect()
 }

@@ -1,4 +1,4 @@
-//! An evening: in which order, with which kit, and what to look for?
+//! A session: in which order, with which kit, and what to look for?
 
 use std::collections::BTreeMap;
 
@@ -6,21 +6,24 @@ use jiff::civil::Date;
 use serde::Serialize;
 
 use crate::delivery::edition::Edition;
+use crate::delivery::looks::Look;
+use crate::drill::cautions::Caution;
 use crate::drill::cues::{Call, CueWish, calls};
 use crate::drill::levers::{Eyes, Levers};
 use crate::drill::timing::{Timing, Touching};
 use crate::drill::{Drill, FaultSeen, Step};
+use crate::fact::Fact;
 use crate::ground::fit::{Ground, fit};
 use crate::ground::layout::measure::{Footprint, InPaces};
-use crate::ids::DrillId;
-use crate::plan::{Block, BlockId, Problem, Variant};
+use crate::ids::{DrillId, TestId};
+use crate::plan::{Block, BlockId, Problem, TestWish, Variant};
 use crate::technique::skill::{Stage, Strand};
 use crate::units::{Minutes, Pace, Seconds};
 
-/// One evening, ready to be run.
+/// One session, ready to be run.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-pub struct Evening {
+pub struct RunningOrder {
     /// Its place in the curriculum, from 0.
     pub session: usize,
     /// Week of the curriculum, from 1.
@@ -34,15 +37,33 @@ pub struct Evening {
     pub unused: Minutes,
     /// Markers to bring, by colour: the most that any block needs.
     pub kit: BTreeMap<String, u32>,
+    /// What is measured, before anything else.
+    pub tests: Vec<SessionTest>,
     /// What is done, in order.
     pub blocks: Vec<RunningBlock>,
+    /// Points that are looked for in the blocks.
+    pub looks: Vec<Look>,
 }
 
-/// A block of an evening, with all that a coach needs to run it.
+/// A test of a session.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct SessionTest {
+    /// Its name in files.
+    pub test: TestId,
+    /// Its name.
+    pub name: String,
+    /// How it is taken.
+    pub how: String,
+    /// How long it takes the squad.
+    pub minutes: Minutes,
+}
+
+/// A block of a session, with all that a coach needs to run it.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct RunningBlock {
-    /// Which block it is; nothing while the plan is not kept.
+    /// Which block it is; `None` while the plan is not kept.
     pub id: Option<BlockId>,
     /// Name of the drill in files.
     pub drill: DrillId,
@@ -56,7 +77,7 @@ pub struct RunningBlock {
     pub strand: Strand,
     /// Skills that get an exposure, by name.
     pub skills: Vec<String>,
-    /// Minutes after the evening's start at which it begins, laying out included.
+    /// Minutes after the session's start at which it begins, laying out included.
     pub starts: Minutes,
     /// Laying out before it.
     pub laying_out: Minutes,
@@ -67,7 +88,7 @@ pub struct RunningBlock {
     pub laid: Laid,
     /// Players at each station when one player is there, when two are, and so on.
     pub stations_by_present: Vec<Vec<u32>>,
-    /// The next easier rung of the drill on the same ground; nothing if there is none.
+    /// The next easier rung of the drill on the same ground; `None` if there is none.
     pub one_down: Option<Laid>,
     /// The next harder rung.
     pub one_up: Option<Laid>,
@@ -78,8 +99,8 @@ pub struct RunningBlock {
     /// The usual faults.
     pub faults: Vec<FaultSeen>,
     /// What could hurt.
-    pub cautions: Vec<String>,
-    /// What those do at the same time who move on, on the other half of the floor; nothing if all do the same.
+    pub cautions: Vec<Caution>,
+    /// What those do at the same time who move on, on the other half of the floor; `None` if all do the same.
     pub beside: Option<Beside>,
 }
 
@@ -102,8 +123,8 @@ pub struct Laid {
     pub footprint: Footprint,
     /// The same in the pace of whoever lays it.
     pub in_paces: InPaces,
-    /// What does not fit, laid in this pace; nothing if all does.
-    pub misfit: Option<String>,
+    /// What does not fit, laid in this pace; `None` if all does.
+    pub misfit: Option<Fact>,
     /// The floor, as SVG.
     pub drawing: String,
     /// What is called in a bout, if the block answers calls; the same in every bout.
@@ -147,7 +168,7 @@ impl From<RunningBlock> for Beside {
     }
 }
 
-/// A squad is split for up to so many players who are there.
+/// A squad is split for up to this many players who are there.
 const MOST_PRESENT: u32 = 30;
 
 /// Where and when a block is laid.
@@ -161,16 +182,18 @@ pub(crate) struct Setting<'g> {
 }
 
 impl Edition {
-    /// The running order of a session, laid by somebody with this pace; nothing if the plan has no such session.
-    pub fn evening(&self, problem: &Problem, session: usize, pace: Pace) -> Option<Evening> {
+    /// The running order of a session, laid by somebody with this pace; `None` if the plan has no such session. What is
+    /// looked for is not in it: see [`Edition::looks`].
+    pub fn running_order(&self, problem: &Problem, session: usize, pace: Pace) -> Option<RunningOrder> {
         let wish = problem.sessions.get(session)?;
         let mut blocks = Vec::new();
-        let mut clock = Minutes(0);
+        let tests: Vec<SessionTest> = wish.tests.iter().map(|test| self.test_taken(test)).collect();
+        let mut clock: Minutes = tests.iter().map(|test| test.minutes).sum();
         let mut before: Option<&Block> = None;
         for (place, laid) in self.plan.sessions.get(session)?.iter().enumerate() {
             let Some(variant) = problem.variant(&laid.variant) else { continue };
             let laying_out = problem.change(before, laid);
-            // Another evening, another block: other calls.
+            // Another session, another block: other calls.
             let seed = (session * 100 + place) as u64;
             let beside = laid.beside.as_ref().and_then(|id| problem.variant(id));
             let whole = &self.curriculum.ground;
@@ -198,15 +221,23 @@ impl Edition {
                 *most = (*most).max(count);
             }
         }
-        Some(Evening {
+        Some(RunningOrder {
             session,
             week: wish.week,
             date: wish.date,
             minutes: wish.minutes,
             unused: Minutes(wish.minutes.0.saturating_sub(clock.0)),
             kit,
+            tests,
             blocks,
+            looks: Vec::new(),
         })
+    }
+
+    fn test_taken(&self, wish: &TestWish) -> SessionTest {
+        let known = self.tests.iter().find(|test| test.id == wish.id);
+        let how = known.map_or_else(String::new, |test| test.how.clone());
+        SessionTest { test: wish.id.clone(), name: wish.name.clone(), how, minutes: wish.minutes }
     }
 
     fn fits_on(&self, variant: &Variant, ground: &Ground, pace: Pace) -> bool {
@@ -241,7 +272,7 @@ impl Edition {
             layout: drill.layout.clone(),
             points: drill.points.clone(),
             faults: drill.faults.clone(),
-            cautions: drill.cautions.iter().map(|caution| caution.text().to_owned()).collect(),
+            cautions: drill.cautions.clone(),
             beside: None,
         })
     }
@@ -277,7 +308,7 @@ impl Edition {
             markers: markers.into_iter().map(|(colour, n)| (colour.to_owned(), n * stations)).collect(),
             footprint: layout.footprint(),
             in_paces: layout.footprint().in_paces(pace),
-            misfit: fit.misfit.map(|misfit| misfit.to_string()),
+            misfit: fit.misfit,
             station_sizes: fit.station_sizes,
             drawing: layout.draw(),
         })

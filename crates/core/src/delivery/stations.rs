@@ -1,13 +1,14 @@
 //! Stations: who stands where?
 //!
 //! Stations are filled from an order of the whole squad: whoever is missing is passed over, and the rest is cut into
-//! stations of the sizes that the drill has for so many players. So a phone without network can split whoever has come.
+//! stations of the sizes that the drill has for this many players. So a phone without network can split whoever has
+//! come.
 //!
-//! - *Like with like*: the strongest first, so that neighbours in the order are alike. From evening to evening those
+//! - *Like with like*: the strongest first, so that neighbours in the order are alike. From session to session those
 //!   who are nearly alike change places, so that nobody always stands with the same ones.
 //! - *Mixed*: the squad, from strong to less strong, is cut into as many tiers as a station has places; each station
-//!   takes one of every tier. From evening to evening a tier is turned by its number, so that two players of
-//!   different tiers share a station again only after as many evenings as there are stations.
+//!   takes one of every tier. From session to session a tier is turned by its number, so that two players of
+//!   different tiers share a station again only after as many sessions as there are stations.
 //!
 //! Another roll gives another split of the same kind: like with like moves those who are nearly alike, mixed turns the
 //! tiers further.
@@ -46,7 +47,7 @@ pub fn strength(levels: impl IntoIterator<Item = Level>) -> f64 {
     if n == 0 { UNKNOWN } else { sum / f64::from(n) }
 }
 
-/// The order in which a squad fills stations of a size, on an evening (counted from 0) and for a roll.
+/// The order in which a squad fills stations of a size, on a session (counted from 0) and for a roll.
 ///
 /// ```
 /// use jogo_core::delivery::stations::{Mix, order};
@@ -55,9 +56,9 @@ pub fn strength(levels: impl IntoIterator<Item = Level>) -> f64 {
 /// assert_eq!(order(&squad, Mix::Mixed, 2, 0, 0), ["Ada", "Dov", "Cil", "Ben"]);
 /// assert_eq!(order(&squad, Mix::Mixed, 2, 1, 0), ["Ada", "Ben", "Cil", "Dov"]);
 /// ```
-pub fn order<P: Copy>(squad: &[(P, f64)], mix: Mix, station: u32, evening: usize, roll: u64) -> Vec<P> {
-    let mut chance = Chance::seeded((evening as u64) << 32 | roll);
-    let moves = mix == Mix::LikeWithLike && (roll, evening) != (0, 0);
+pub fn order<P: Copy>(squad: &[(P, f64)], mix: Mix, station: u32, session: usize, roll: u64) -> Vec<P> {
+    let mut chance = Chance::seeded((session as u64) << 32 | roll);
+    let moves = mix == Mix::LikeWithLike && (roll, session) != (0, 0);
     let mut moved = || if moves { NEARLY * chance.normal().clamp(-1.0, 1.0) } else { 0.0 };
     let mut sorted: Vec<(P, f64)> =
         squad.iter().map(|(player, strong)| (*player, strong + moved())).collect();
@@ -70,7 +71,7 @@ pub fn order<P: Copy>(squad: &[(P, f64)], mix: Mix, station: u32, evening: usize
     let tiers: Vec<&[P]> = players.chunks(stations).collect();
     let turned = |tier: usize, at: usize| {
         let of_tier = tiers[tier];
-        let place = (at + tier * (evening + roll as usize)) % stations;
+        let place = (at + tier * (session + roll as usize)) % stations;
         of_tier.get(place).copied()
     };
     (0..stations).flat_map(|at| (0..tiers.len()).filter_map(move |tier| turned(tier, at))).collect()

@@ -1,6 +1,6 @@
 //! Team plans: what has a team made of its edition?
 //!
-//! A team works by an edition on its own days and ground; when an evening falls out it may go on another way. What it
+//! A team works by an edition on its own days and ground; when a session is cancelled it may go on another way. What it
 //! has of its own is kept beside the edition, which stays as it was published. A team that is running takes a new
 //! edition from a day on: what was before that day stays with the edition it was run by.
 
@@ -12,15 +12,24 @@ use serde::{Deserialize, Serialize};
 use crate::delivery::edition::Edition;
 use crate::delivery::{Outcome, Said};
 use crate::drill::Drill;
+use crate::fact::{Fact, facts};
 use crate::ground::fit::Ground;
 use crate::input::InputError;
-use crate::plan::curriculum::Season;
+use crate::plan::curriculum::{Season, Sitting};
 use crate::plan::search::solve::STEPS_NEAR;
-use crate::plan::upset::{fallen_short, fitting};
+use crate::plan::upset::{MovedTest, fallen_short, fitting};
 use crate::plan::{
     Block, BlockId, GoingOn, Plan, Problem, Remedy, check, left_their_session, remedies, solve_rest,
 };
 use crate::units::Minutes;
+
+facts! {
+    /// What cannot be done with a team's plan.
+    pub enum TeamFault {
+        NoSession = "curriculum-no-session" { session: usize },
+        DaysAreFixed = "team-days-are-fixed",
+    }
+}
 
 /// What a team has of its own; nothing where it keeps to the edition.
 #[derive(Clone, Debug, Default, PartialEq, Serialize, Deserialize)]
@@ -35,20 +44,23 @@ pub struct TeamPlan {
     /// What comes when; before the day from which the edition holds, what was really run.
     #[serde(skip_serializing_if = "Option::is_none")]
     pub plan: Option<Plan>,
-    /// Drills that were run before that day and that the edition has no more.
+    /// Drills that were run before that day and that the edition no longer has.
     #[serde(skip_serializing_if = "Vec::is_empty")]
     pub drills: Vec<Drill>,
-    /// Sessions that fell out or were cut short, by session.
+    /// Sessions that were cancelled or were cut short, by session.
     #[serde(skip_serializing_if = "BTreeMap::is_empty")]
     pub upsets: BTreeMap<usize, Upset>,
+    /// Tests of those sessions, and where they went.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    pub moved_tests: Vec<MovedTest>,
 }
 
-/// A session that fell out or was cut short.
+/// A session that was cancelled or cut short.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
 pub struct Upset {
-    /// Minutes that were left; none if it fell out.
+    /// Minutes that were left; none if it was cancelled.
     pub left: Minutes,
     /// How the team went on.
     pub remedy: Remedy,
@@ -73,9 +85,25 @@ impl TeamPlan {
         if let Some(plan) = &self.plan {
             own.plan = plan.clone();
         }
+        own.curriculum.tests = self.tests_where_they_went(&own.curriculum.tests);
         own = own.with_drills(&self.drills);
         own.left = self.upsets.iter().map(|(session, upset)| (*session, upset.left)).collect();
         Ok(own)
+    }
+
+    /// The tests of an edition in the sessions to which the team has moved them; one without room is dropped.
+    fn tests_where_they_went(&self, tests: &[Sitting]) -> Vec<Sitting> {
+        let mut went = tests.to_vec();
+        for MovedTest { test, from, to } in &self.moved_tests {
+            let Some(at) = went.iter().position(|each| each.test == *test && each.session == *from) else {
+                continue;
+            };
+            match to {
+                Some(to) => went[at].session = *to,
+                None => drop(went.remove(at)),
+            }
+        }
+        went
     }
 
     /// The remedies to go on when a session has only some minutes left. What was said of the sessions before counts: a
@@ -89,17 +117,20 @@ impl TeamPlan {
         session: usize,
         left: Minutes,
     ) -> Result<Vec<GoingOn>, Vec<InputError>> {
-        let own = self.edition(published)?;
+        let mut own = self.edition(published)?;
+        let (curriculum, tests) = own.curriculum.with_tests_moved(session, left);
+        own.curriculum = curriculum;
         let problem = own.problem()?;
-        let found = remedies(&problem, &own.plan, &as_run(&own.plan, said), session, left);
+        let mut found = remedies(&problem, &own.plan, &as_run(&own.plan, said), session, left);
+        found.iter_mut().for_each(|going_on| going_on.tests.clone_from(&tests));
         if found.is_empty() {
-            let says = format!("there is no session {}", session + 1);
-            return Err(vec![InputError::at("/session", says)]);
+            let fault = TeamFault::NoSession { session: session + 1 };
+            return Err(vec![InputError::at("/session", fault)]);
         }
         Ok(found)
     }
 
-    /// The first session in which two states of a team's plan differ; nothing if they are alike. Errs with the faults
+    /// The first session in which two states of a team's plan differ; `None` if they are alike. Errs with the faults
     /// of either.
     pub fn changed_since(
         &self,
@@ -110,16 +141,17 @@ impl TeamPlan {
         let sessions = mine.plan.sessions.len().max(theirs.plan.sessions.len());
         let differ = |session: &usize| {
             mine.plan.sessions.get(*session) != theirs.plan.sessions.get(*session)
+                || tests_in(&mine, *session) != tests_in(&theirs, *session)
                 || mine.left.get(session) != theirs.left.get(session)
         };
         Ok((0..sessions).find(differ))
     }
 
     /// The same team on other days or another ground; nothing of one's own is as the edition has it. What was run
-    /// stays; where the evenings from a day on then break a rule, they are planned anew, near what they had.
+    /// stays; where the sessions from a day on then break a rule, they are replanned, near what they had.
     ///
     /// Errs with the faults of the season or the ground, and if days are to change after something was said of an
-    /// evening or one fell out: a log names evenings by their numbers.
+    /// session or one was cancelled: a log names sessions by their numbers.
     pub fn settled(
         &self,
         published: &Edition,
@@ -135,8 +167,7 @@ impl TeamPlan {
         let mut before = self.edition(published)?;
         if self.season != season {
             if self.days_are_fixed(said) {
-                let says = "sessions have a log already or were cancelled: their days stay, only the ground, the kit and the squad can still change";
-                return Err(vec![InputError::at("/season", says)]);
+                return Err(vec![InputError::at("/season", TeamFault::DaysAreFixed)]);
             }
             let season = season.clone().unwrap_or_else(|| published.curriculum.season());
             let moved = before.curriculum.in_season(&before.plan, &season);
@@ -149,7 +180,8 @@ impl TeamPlan {
         let mut laid = own.edition(published)?;
         laid.plan = before.plan;
         let problem = Problem { locks: Vec::new(), ..laid.problem()? };
-        let days: Vec<Date> = laid.curriculum.evenings().iter().map(|evening| evening.date).collect();
+        let days: Vec<Date> =
+            laid.curriculum.session_days().iter().map(|session_day| session_day.date).collect();
         let logged = said.sessions().last().map_or(0, |session| session + 1);
         let first = first_from(&days, from).max(logged);
         if check(&problem, &laid.plan).iter().any(|breach| breach.session >= first) {
@@ -182,7 +214,7 @@ impl TeamPlan {
 
     /// The same, in which every misplaced block is in the session in which it was run, whatever happened to the plan
     /// meanwhile: a log may come days later, from a phone that had no network. A block that the plan has elsewhere
-    /// moves there; one that it has no more comes back as it was in an `earlier` state of the plan. A session in
+    /// moves there; one that it no longer has comes back as it was in an `earlier` state of the plan. A session in
     /// which something was run was not cancelled.
     ///
     /// Errs with the faults of what the team has of its own.
@@ -228,11 +260,12 @@ impl TeamPlan {
     pub fn gone_on(mut self, session: usize, left: Minutes, going_on: GoingOn) -> TeamPlan {
         self.upsets.insert(session, Upset { left, remedy: going_on.remedy });
         self.plan = Some(going_on.plan);
+        self.moved_tests.extend(going_on.tests);
         self
     }
 
-    /// The same team on a new edition, from a day on: its days, its ground and the sessions that will fall out stay;
-    /// what was before that day stays as it was run, and where the rest then breaks a rule it is planned anew, near
+    /// The same team on a new edition, from a day on: its days, its ground and the sessions that will be cancelled
+    /// stay; what was before that day stays as it was run, and where the rest then breaks a rule it is replanned, near
     /// the new edition.
     ///
     /// Errs with the faults of an edition.
@@ -247,7 +280,7 @@ impl TeamPlan {
         let mut merged = TeamPlan { season: self.season.clone(), ground: self.ground, ..TeamPlan::default() };
         let after = merged.edition(new)?;
         let dates = |edition: &Edition| -> Vec<Date> {
-            edition.curriculum.evenings().iter().map(|evening| evening.date).collect()
+            edition.curriculum.session_days().iter().map(|session_day| session_day.date).collect()
         };
         let (old_dates, new_dates) = (dates(&before), dates(&after));
         let same_day = |session: &usize| new_dates.iter().position(|day| *day == old_dates[*session]);
@@ -257,6 +290,7 @@ impl TeamPlan {
             .filter(|(session, _)| old_dates.get(**session).is_some_and(|day| *day >= from));
         merged.upsets =
             still_ahead.filter_map(|(session, upset)| Some((same_day(session)?, *upset))).collect();
+        merged.moved_tests = self.moved_tests.iter().filter_map(|moved| moved.on_days(same_day)).collect();
         // With what has been, by its days, and all the drills that it was run with.
         let run = as_run(&before.plan, said);
         let mut whole = merged.edition(new)?.with_drills(&before.drills);
@@ -285,21 +319,35 @@ impl TeamPlan {
     }
 }
 
+/// The tests of a session.
+fn tests_in(edition: &Edition, session: usize) -> Vec<&Sitting> {
+    edition.curriculum.tests.iter().filter(|sitting| sitting.session == session).collect()
+}
+
+impl MovedTest {
+    /// The same in other sessions on the same days; `None` if the session that it left has its day no more.
+    fn on_days(&self, same_day: impl Fn(&usize) -> Option<usize>) -> Option<MovedTest> {
+        let to = self.to.as_ref().and_then(&same_day);
+        Some(MovedTest { test: self.test.clone(), from: same_day(&self.from)?, to })
+    }
+}
+
 /// How far a team's plan has come from its edition.
-#[derive(Clone, Debug, Default, PartialEq, Eq, Serialize)]
+#[derive(Clone, Debug, Default, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Drift {
     /// Blocks that have left their session.
     pub moved: usize,
-    /// Exposures that the goals miss and did not in the edition, as "Cut outside: 1 × Flow".
-    pub short: Vec<String>,
+    /// Exposures that the goals miss and did not in the edition.
+    pub short: Vec<Fact>,
 }
 
 impl Drift {
     /// How far a team's plan, as it was run and is meant to go on, has come from what was published for the same days,
     /// from the day on which the edition holds.
     pub fn of(problem: &Problem, published: &Plan, own: &Edition, said: &Said, from: Option<Date>) -> Drift {
-        let days: Vec<Date> = own.curriculum.evenings().iter().map(|evening| evening.date).collect();
+        let days: Vec<Date> =
+            own.curriculum.session_days().iter().map(|session_day| session_day.date).collect();
         let first = from.map_or(0, |from| first_from(&days, from));
         let before = own.plan.sessions.iter().take(first);
         let meant = Plan { sessions: before.chain(published.sessions.iter().skip(first)).cloned().collect() };
@@ -316,17 +364,17 @@ fn first_from(days: &[Date], from: Date) -> usize {
 /// When a team works by an edition.
 #[derive(Clone, Debug, Default, PartialEq, Eq)]
 pub struct Held {
-    /// From this day on; nothing for the first of its curriculum.
+    /// From this day on; `None` for the first of its curriculum.
     pub from: Option<Date>,
-    /// Days on which it was logged that an evening was run by it.
+    /// Days on which it was logged that a session was run by it.
     pub logged: BTreeSet<Date>,
 }
 
 impl Held {
     /// When a team works by an edition of which so much was said.
     pub fn of(from: Option<Date>, edition: &Edition, said: &Said) -> Held {
-        let evenings = edition.curriculum.evenings();
-        let day = |session: &usize| evenings.get(*session).map(|evening| evening.date);
+        let session_days = edition.curriculum.session_days();
+        let day = |session: &usize| session_days.get(*session).map(|session_day| session_day.date);
         Held { from, logged: said.sessions().iter().filter_map(day).collect() }
     }
 }
@@ -343,20 +391,20 @@ impl Held {
 /// let editions = [first, from(20), from(20)];
 /// assert_eq!(holding(&editions, date(2031, 1, 19)), Some(0));
 /// assert_eq!(holding(&editions, date(2031, 1, 20)), Some(2)); // of two from one day the later
-/// assert_eq!(holding(&editions, date(2031, 1, 23)), Some(0)); // the evening was run by the first
+/// assert_eq!(holding(&editions, date(2031, 1, 23)), Some(0)); // the session was run by the first
 /// ```
 pub fn holding(editions: &[Held], day: Date) -> Option<usize> {
     let logged = editions.iter().rposition(|held| held.logged.contains(&day));
     logged.or_else(|| editions.iter().rposition(|held| held.from.is_none_or(|from| from <= day)))
 }
 
-/// The day from which a new edition holds for a running team: today, or the day after the last evening of which
-/// anything was said; nothing if the team has not begun and has nothing of its own.
+/// The day from which a new edition holds for a running team: today, or the day after the last session of which
+/// anything was said; `None` if the team has not begun and has nothing of its own.
 pub fn takes_over(own: &TeamPlan, edition: &Edition, said: &Said, today: Date) -> Option<Date> {
-    let evenings = edition.curriculum.evenings();
-    let begun = evenings.first().is_some_and(|first| first.date < today);
+    let session_days = edition.curriculum.session_days();
+    let begun = session_days.first().is_some_and(|first| first.date < today);
     let touched = said.sessions().last().copied();
-    let after = touched.and_then(|session| evenings.get(session)?.date.tomorrow().ok());
+    let after = touched.and_then(|session| session_days.get(session)?.date.tomorrow().ok());
     let own_way = *own != TeamPlan::default();
     (begun || after.is_some() || own_way).then(|| after.unwrap_or(today).max(today))
 }

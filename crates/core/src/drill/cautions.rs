@@ -1,23 +1,25 @@
 //! Cautions: what could hurt, and what is not done at all?
 //!
-//! A drill carries tags; each has a text that stands wherever the drill stands. Drills with headers, and balls played
-//! at head height, are off until the academy has entered the rule of its association that it relies on, and then for
-//! every band that is younger than that rule allows. Whatever stands here, the association's rules and qualified
+//! A drill carries tags; each has a text that is shown wherever the drill is shown. Drills with headers, and balls
+//! played at head height, are off until the academy has entered the rule of its association that it relies on, and then
+//! for every band that is younger than that rule allows. Whatever is said here, the association's rules and qualified
 //! people come first.
 //!
 //! ```
-//! use jogo_core::drill::cautions::{Caution, HeadingRule, blocked};
+//! use jogo_core::drill::cautions::{Blocked, Caution, HeadingRule, blocked};
 //!
 //! let rule = HeadingRule { from_age: 13, text: "Skerrow youth rules, part 4".into(), most_per_week: 10 };
 //! assert_eq!(blocked(&[Caution::Heading], 14, Some(&rule)), None);
-//! assert!(blocked(&[Caution::Heading], 10, Some(&rule)).unwrap().contains("from 13"));
-//! assert!(blocked(&[Caution::Heading], 14, None).unwrap().contains("has not entered"));
+//! let young = Blocked::TooYoung { from_age: 13, youngest: 10 };
+//! assert_eq!(blocked(&[Caution::Heading], 10, Some(&rule)), Some(young));
+//! assert_eq!(blocked(&[Caution::Heading], 14, None), Some(Blocked::NoHeadingRule));
 //! assert_eq!(blocked(&[Caution::Aerial], 8, None), None);
 //! ```
 
 use serde::{Deserialize, Serialize};
 
-use crate::input::{InputError, short_text};
+use crate::fact::{facts, told_by_word};
+use crate::input::{InputError, RangeFault, What, short_text};
 
 /// What could hurt in a drill.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
@@ -55,30 +57,22 @@ impl Caution {
         Caution::ThrowInService,
     ];
 
-    /// What a coach is told, in one or two short sentences.
-    pub fn text(self) -> &'static str {
+    /// As it is written in files: `ball_underfoot`.
+    pub fn word(self) -> &'static str {
         match self {
-            Caution::Aerial => "A slightly softer ball for the first balls out of the air",
-            Caution::Heading => {
-                "Headers only as the association's rule allows. A suspected head injury: stop, and no return the same day"
-            }
-            Caution::BallUnderfoot => {
-                "The ball rolls away under a foot: dry floor, clear space, hold a partner at first"
-            }
-            Caution::Contact => "Shin guards on, and only children of like size against each other",
-            Caution::HardFloor => "Hard ground: a softer ball, and no sliding",
-            Caution::Jumping => {
-                "Warm up first. Pain around knee or heel: stop, and see a qualified medical person"
-            }
-            Caution::ReactionCrowding => {
-                "All move at one call: an arm's length between children, and nobody runs across another"
-            }
-            Caution::ThrowInService => {
-                "Throw underarm and to the feet or thigh, never at somebody who does not look"
-            }
+            Caution::Aerial => "aerial",
+            Caution::Heading => "heading",
+            Caution::BallUnderfoot => "ball_underfoot",
+            Caution::Contact => "contact",
+            Caution::HardFloor => "hard_floor",
+            Caution::Jumping => "jumping",
+            Caution::ReactionCrowding => "reaction_crowding",
+            Caution::ThrowInService => "throw_in_service",
         }
     }
 }
+
+told_by_word!(Caution, "caution");
 
 /// What the association says of headers, as the director has entered it.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
@@ -89,7 +83,7 @@ pub struct HeadingRule {
     pub from_age: u8,
     /// The association's rule, in its own words or by its name and part.
     pub text: String,
-    /// At most so many headers for each player in a week.
+    /// At most this many headers for each player in a week.
     pub most_per_week: u32,
 }
 
@@ -97,35 +91,39 @@ impl HeadingRule {
     /// Every fault of a rule, with its place.
     pub fn faults(&self) -> Vec<InputError> {
         let mut faults = Vec::new();
-        if !(6..=21).contains(&self.from_age) {
-            let says = format!("{} years: an age between 6 and 21", self.from_age);
-            faults.push(InputError::at("/from_age", says));
+        if let Err(fault) = short_text(&self.text, 400, What::Rule) {
+            faults.push(InputError::at("/text", fault));
         }
-        if let Err(says) = short_text(&self.text, 400) {
-            faults.push(InputError::at("/text", format!("the association's rule {says}")));
-        }
-        if self.most_per_week > 100 {
-            let says = format!("{} headers: at most 100 a week", self.most_per_week);
-            faults.push(InputError::at("/most_per_week", says));
-        }
+        let numbers = [
+            ("/from_age", RangeFault::Years { value: self.from_age.into(), least: 6.0, most: 21.0 }),
+            (
+                "/most_per_week",
+                RangeFault::Between { value: self.most_per_week.into(), least: 0.0, most: 100.0 },
+            ),
+        ];
+        let wrong = numbers.into_iter().filter(|(_, fault)| !fault.holds());
+        faults.extend(wrong.map(|(at, fault)| InputError::at(at, fault)));
         faults
     }
 }
 
-/// Why a drill with these tags is blocked for a band whose youngest are so old; nothing if it is not.
-pub fn blocked(cautions: &[Caution], youngest: u8, rule: Option<&HeadingRule>) -> Option<String> {
+facts! {
+    /// Why a drill is not done in a band.
+    pub enum Blocked {
+        NoHeadingRule = "blocked-no-heading-rule",
+        TooYoung = "blocked-too-young" { from_age: u8, youngest: u8 },
+    }
+}
+
+/// Why a drill with these tags is blocked for a band whose youngest are so old; `None` if it is not.
+pub fn blocked(cautions: &[Caution], youngest: u8, rule: Option<&HeadingRule>) -> Option<Blocked> {
     if !cautions.contains(&Caution::Heading) {
         return None;
     }
     match rule {
-        None => Some(
-            "Blocked: it has headers, and the academy has not entered the association's rule it relies on"
-                .into(),
-        ),
-        Some(rule) if youngest < rule.from_age => Some(format!(
-            "Blocked: it has headers, which the academy practises from {} years on, and this band begins at {youngest}",
-            rule.from_age
-        )),
-        Some(_) => None,
+        None => Some(Blocked::NoHeadingRule),
+        Some(rule) => {
+            (youngest < rule.from_age).then_some(Blocked::TooYoung { from_age: rule.from_age, youngest })
+        }
     }
 }

@@ -5,13 +5,15 @@ use std::collections::BTreeSet;
 use super::Drill;
 use crate::academy::band::Band;
 use crate::drill::levers::Lever;
+use crate::fact::{Fact, facts};
+use crate::ground::fit::Station;
 use crate::ground::layout::Layout;
 use crate::ids::{MilestoneId, TestId};
-use crate::input::{InputError, short_text};
+use crate::input::{InputError, RangeFault, Unknown, What, short_text};
 use crate::technique::skill::{Skill, Stage};
 use crate::units::{Pace, Share};
 
-/// What else stands in the library, which a drill may name.
+/// What else is in the library, which a drill may name.
 #[derive(Clone, Copy, Debug)]
 pub struct Shelf<'l> {
     /// Bands.
@@ -24,13 +26,32 @@ pub struct Shelf<'l> {
     pub milestones: &'l [MilestoneId],
 }
 
-/// So many points are looked for.
+facts! {
+    /// What is wrong with a drill.
+    pub enum DrillFault {
+        NoSkill = "drill-no-skill",
+        NoStage = "drill-no-stage",
+        StageWithoutRung = "drill-stage-without-rung" { stage: Stage },
+        Station = "drill-station" { least: u32, usual: u32, most: u32, largest: u32 },
+        NoDose = "drill-no-dose",
+        NoSeconds = "drill-no-seconds",
+        LongBout = "drill-long-bout" { band: String, seconds: f64, most: f64 },
+        SameRung = "drill-same-rung",
+        NotOffered = "drill-not-offered" { lever: Lever },
+        NoTouches = "drill-no-touches" { stage: Stage },
+        TouchesOut = "drill-touches-out" { most: f64 },
+    }
+}
+
+/// The most touches in a second that feet can do.
+const MOST_TOUCHES_PER_S: f64 = 6.0;
+/// How many points are looked for.
 const POINTS: std::ops::RangeInclusive<usize> = 3..=7;
-/// So many faults are named.
+/// How many faults can be named.
 const FAULTS: std::ops::RangeInclusive<usize> = 0..=6;
-/// So many players stand at one station at most.
+/// The most players at one station.
 const LARGEST_STATION: u32 = 30;
-/// So many faults of a layout text are said at once.
+/// The most faults of a layout text that are shown at once.
 const LAYOUT_FAULTS: usize = 20;
 
 impl Drill {
@@ -61,62 +82,57 @@ impl Drill {
     }
 
     fn check_texts(&self, faults: &mut Faults) {
-        faults.text("/title", "the title", &self.title, Drill::LONGEST_TITLE);
-        faults.text("/purpose", "the purpose", &self.purpose, Drill::LONGEST_SENTENCE);
-        faults.text("/in_game", "the use in a game", &self.in_game, Drill::LONGEST_SENTENCE);
-        if !POINTS.contains(&self.points.len()) {
-            let says = format!("{} points: give {} to {}", self.points.len(), POINTS.start(), POINTS.end());
-            faults.at("/points", says);
+        faults.text("/title", What::Title, &self.title, Drill::LONGEST_TITLE);
+        faults.text("/purpose", What::Purpose, &self.purpose, Drill::LONGEST_SENTENCE);
+        faults.text("/in_game", What::InGame, &self.in_game, Drill::LONGEST_SENTENCE);
+        let (count, least, most) = (self.points.len(), *POINTS.start(), *POINTS.end());
+        if !POINTS.contains(&count) {
+            faults.at("/points", RangeFault::Count { count, least, most });
         }
         for (i, point) in self.points.iter().enumerate() {
-            faults.text(&format!("/points/{i}"), "the point", point, 80);
+            faults.text(&format!("/points/{i}"), What::Point, point, 80);
         }
-        if !FAULTS.contains(&self.faults.len()) {
-            let says = format!("{} faults: at most {}", self.faults.len(), FAULTS.end());
-            faults.at("/faults", says);
+        let (count, most) = (self.faults.len(), *FAULTS.end());
+        if !FAULTS.contains(&count) {
+            faults.at("/faults", RangeFault::Most { count, most });
         }
         for (i, fault) in self.faults.iter().enumerate() {
-            faults.text(&format!("/faults/{i}/see"), "what you see", &fault.see, 120);
-            faults.text(&format!("/faults/{i}/why"), "why it happens", &fault.why, 120);
-            faults.text(&format!("/faults/{i}/say"), "what to say or change", &fault.say, 120);
+            faults.text(&format!("/faults/{i}/see"), What::FaultSeen, &fault.see, 120);
+            faults.text(&format!("/faults/{i}/why"), What::FaultWhy, &fault.why, 120);
+            faults.text(&format!("/faults/{i}/say"), What::FaultSaid, &fault.say, 120);
         }
         for (i, stand_in) in self.stand_ins.iter().enumerate() {
-            faults.text(&format!("/stand_ins/{i}/kit"), "the kit", &stand_in.kit, 60);
-            faults.text(&format!("/stand_ins/{i}/instead"), "the stand-in", &stand_in.instead, 120);
+            faults.text(&format!("/stand_ins/{i}/kit"), What::Kit, &stand_in.kit, 60);
+            faults.text(&format!("/stand_ins/{i}/instead"), What::StandIn, &stand_in.instead, 120);
         }
     }
 
     fn check_skills(&self, shelf: &Shelf<'_>, faults: &mut Faults) {
         if self.serves.is_empty() {
-            faults.at("/serves", "serves no skill: name at least one".into());
+            faults.at("/serves", DrillFault::NoSkill);
         }
         let mut seen = BTreeSet::new();
         for (i, serves) in self.serves.iter().enumerate() {
             if !shelf.skills.iter().any(|skill| skill.id == serves.skill) {
-                faults.at(
-                    &format!("/serves/{i}/skill"),
-                    format!("the library has no skill `{}`", serves.skill),
-                );
+                faults.at(&format!("/serves/{i}/skill"), Unknown::Skill { id: serves.skill.to_string() });
             }
             if !seen.insert(&serves.skill) {
-                let says = format!("`{}` stands here twice: keep one", serves.skill);
-                faults.at(&format!("/serves/{i}/skill"), says);
+                let twice = RangeFault::Twice { id: serves.skill.to_string() };
+                faults.at(&format!("/serves/{i}/skill"), twice);
             }
             if serves.stages.is_empty() {
-                faults.at(&format!("/serves/{i}/stages"), "no stage: name at least one".into());
+                faults.at(&format!("/serves/{i}/stages"), DrillFault::NoStage);
             }
             for (n, stage) in serves.stages.iter().enumerate() {
                 if !self.rungs.iter().any(|rung| rung.stage() == *stage) {
-                    let says =
-                        format!("no rung of this drill reaches {stage}: add one, or take the stage out");
-                    faults.at(&format!("/serves/{i}/stages/{n}"), says);
+                    let stage = *stage;
+                    faults.at(&format!("/serves/{i}/stages/{n}"), DrillFault::StageWithoutRung { stage });
                 }
             }
         }
         let all: Share = self.strands.values().copied().sum();
         if !self.strands.values().all(|share| (0.0..=1.0).contains(&share.0)) || (all.0 - 1.0).abs() > 0.005 {
-            let says = format!("the shares sum to {:.0} %: make them 100 %, none below 0", all.percent());
-            faults.at("/strands", says);
+            faults.at("/strands", RangeFault::Shares { percent: all.percent().round() });
         }
     }
 
@@ -125,15 +141,12 @@ impl Drill {
         if !(1..=station.usual).contains(&station.min)
             || !(station.usual..=LARGEST_STATION).contains(&station.max)
         {
-            let says = format!(
-                "{} to {} players, usually {}: order them as 1 ≤ min ≤ usual ≤ max ≤ {LARGEST_STATION}",
-                station.min, station.max, station.usual
-            );
-            faults.at("/station", says);
+            let Station { min: least, usual, max: most, .. } = *station;
+            faults.at("/station", DrillFault::Station { least, usual, most, largest: LARGEST_STATION });
         }
         if !(1..=station.max).contains(&station.working) {
-            let says = format!("{} work at once: between 1 and {}", station.working, station.max);
-            faults.at("/station/working", says);
+            let (value, most) = (station.working.into(), station.max.into());
+            faults.at("/station/working", RangeFault::Between { value, least: 1.0, most });
         }
     }
 
@@ -145,7 +158,7 @@ impl Drill {
         };
         for scale in scales {
             if let Err(wrong) = Layout::read_scaled(&self.layout, Pace::default(), *scale) {
-                wrong.iter().take(LAYOUT_FAULTS).for_each(|fault| faults.at("/layout", fault.to_string()));
+                wrong.iter().take(LAYOUT_FAULTS).for_each(|fault| faults.at("/layout", fault.clone()));
                 return;
             }
         }
@@ -153,31 +166,26 @@ impl Drill {
 
     fn check_doses(&self, shelf: &Shelf<'_>, faults: &mut Faults) {
         if self.doses.is_empty() {
-            faults.at("/doses", "no band does it: give at least one dose".into());
+            faults.at("/doses", DrillFault::NoDose);
         }
         let walked = Layout::read(&self.layout, Pace::default()).is_ok_and(|layout| !layout.paths.is_empty());
         for (band, dose) in &self.doses {
             let at = format!("/doses/{band}");
             let Some(known) = shelf.bands.iter().find(|known| known.id == *band) else {
-                faults.at(&at, format!("the library has no band `{band}`"));
+                faults.at(&at, Unknown::Band { id: band.to_string() });
                 continue;
             };
             faults.0.extend(dose.faults().into_iter().map(|fault| fault.inside(&at)));
             if dose.follows_paths() && !walked {
-                let says =
-                    "no seconds are given, and the layout has no path to take them from: add one of the two";
-                faults.at(&format!("{at}/each_s"), says.into());
+                faults.at(&format!("{at}/each_s"), DrillFault::NoSeconds);
             } else if dose.faults().is_empty()
                 && let Ok(layout) = Layout::read(&self.layout, Pace::default())
             {
                 let bout = dose.scheduled(known.speeds.once_through(&layout)).bout();
                 // A bout that is all work of one piece; tries and streaks have their own pauses.
                 if dose.is_unbroken() && bout > known.longest_bout {
-                    let says = format!(
-                        "a bout of {:.0} s, and {} works at most {:.0} s without a break: less at once, more often",
-                        bout.0, known.name, known.longest_bout.0
-                    );
-                    faults.at(&at, says);
+                    let (band, seconds, most) = (known.name.clone(), bout.0, known.longest_bout.0);
+                    faults.at(&at, DrillFault::LongBout { band, seconds, most });
                 }
             }
         }
@@ -185,59 +193,60 @@ impl Drill {
 
     fn check_rungs(&self, faults: &mut Faults) {
         if !(0.0..=10.0).contains(&self.difficulty.0) {
-            faults.at("/difficulty", format!("{}: between 0 and 10", self.difficulty.0));
+            let value = self.difficulty.0;
+            faults.at("/difficulty", RangeFault::Between { value, least: 0.0, most: 10.0 });
         }
         if self.rungs.is_empty() || self.rungs.len() > 30 {
-            faults.at("/rungs", format!("{} rungs: give 1 to 30", self.rungs.len()));
+            let count = self.rungs.len();
+            faults.at("/rungs", RangeFault::Count { count, least: 1, most: 30 });
         }
         for (i, rung) in self.rungs.iter().enumerate() {
             if self.rungs[..i].iter().any(|other| other.levers == rung.levers) {
-                faults.at(&format!("/rungs/{i}"), "has the settings of an earlier rung: keep one".into());
+                faults.at(&format!("/rungs/{i}"), DrillFault::SameRung);
             }
             for lever in Lever::ALL {
                 let (at, offered) = (rung.levers.at(*lever), self.levers.of(*lever));
                 // A lever that does not apply stands at its easiest.
                 if at > 0 && !offered.contains(&at) || at == 0 && !offered.is_empty() && !offered.contains(&0)
                 {
-                    let says =
-                        format!("its {} is not among the settings that the drill offers", lever.word());
-                    faults.at(&format!("/rungs/{i}/levers"), says);
+                    faults.at(&format!("/rungs/{i}/levers"), DrillFault::NotOffered { lever: *lever });
                 }
             }
             if let Some(said) = &rung.stage {
-                faults.text(&format!("/rungs/{i}/stage/reason"), "the reason", &said.reason, 160);
+                faults.text(&format!("/rungs/{i}/stage/reason"), What::Reason, &said.reason, 160);
             }
         }
-        let counted = |touches: f64| (0.0..=6.0).contains(&touches);
+        let counted = |touches: f64| (0.0..=MOST_TOUCHES_PER_S).contains(&touches);
         for stage in Stage::ALL {
             let reached = self.rungs.iter().any(|rung| rung.stage() == stage);
             match self.touches_per_s.get(&stage) {
                 Some(touches) if !counted(*touches) => {
-                    let at = format!("/touches_per_s/{stage}").to_lowercase();
-                    faults.at(&at, format!("{touches}: between 0 and 6 a second"));
+                    let at = format!("/touches_per_s/{}", stage.word());
+                    faults.at(&at, DrillFault::TouchesOut { most: MOST_TOUCHES_PER_S });
                 }
                 None if reached => {
-                    faults.at("/touches_per_s", format!("says nothing of {stage}, which a rung reaches"));
+                    faults.at("/touches_per_s", DrillFault::NoTouches { stage });
                 }
                 _ => {}
             }
         }
         for (band, touches) in &self.touches_by_band {
             if !touches.values().all(|touches| counted(*touches)) {
-                faults.at(&format!("/touches_by_band/{band}"), "between 0 and 6 a second".into());
+                let at = format!("/touches_by_band/{band}");
+                faults.at(&at, DrillFault::TouchesOut { most: MOST_TOUCHES_PER_S });
             }
         }
     }
 
     fn check_rest(&self, shelf: &Shelf<'_>, faults: &mut Faults) {
         if let Some(test) = self.test.as_ref().filter(|test| !shelf.tests.contains(*test)) {
-            faults.at("/test", format!("the library has no test `{test}`"));
+            faults.at("/test", Unknown::Test { id: test.to_string() });
         }
         if let Some(home) = &self.home
             && !(0.5..=50.0).contains(&home.width.0) | !(0.5..=50.0).contains(&home.depth.0)
         {
-            let says = format!("{} × {} m: each between 0.5 and 50 m", home.width.0, home.depth.0);
-            faults.at("/home", says);
+            let out = if (0.5..=50.0).contains(&home.width.0) { home.depth.0 } else { home.width.0 };
+            faults.at("/home", RangeFault::Metres { value: out, least: 0.5, most: 50.0 });
         }
         let cues = self.cues.iter().flat_map(crate::drill::cues::CueWish::faults);
         faults.0.extend(cues.map(|fault| fault.inside("/cues")));
@@ -247,13 +256,13 @@ impl Drill {
 struct Faults(Vec<InputError>);
 
 impl Faults {
-    fn at(&mut self, place: &str, says: String) {
-        self.0.push(InputError::at(place, says));
+    fn at(&mut self, place: &str, fact: impl Into<Fact>) {
+        self.0.push(InputError::at(place, fact));
     }
 
-    fn text(&mut self, place: &str, what: &str, text: &str, most: usize) {
-        if let Err(says) = short_text(text, most) {
-            self.at(place, format!("{what} {says}"));
+    fn text(&mut self, place: &str, what: What, text: &str, most: usize) {
+        if let Err(fault) = short_text(text, most, what) {
+            self.at(place, fault);
         }
     }
 }

@@ -4,7 +4,7 @@
 //! or 5 times; gaps uniform in ±40 % of the mean and never under the time to get back. Same seed, same sequence.
 //!
 //! Each call is drawn among the words that keep these laws; where a draw leads to a dead end, the last draws are taken
-//! back and drawn anew.
+//! back and drawn again.
 //!
 //! ```
 //! use jogo_core::drill::cues::{CueWish, calls};
@@ -22,18 +22,18 @@ use rand::{RngExt, SeedableRng};
 use rand_chacha::ChaCha8Rng;
 use serde::{Deserialize, Serialize};
 
-use crate::input::{InputError, short_text};
+use crate::input::{InputError, RangeFault, What, short_text};
 use crate::units::Seconds;
 
-/// So many words may be called.
+/// How many words may be called.
 pub const WORDS: std::ops::RangeInclusive<usize> = 2..=12;
-/// So many calls at most.
+/// How many calls at most.
 pub const MOST_CALLS: usize = 600;
 /// A mean gap lies between these, in seconds.
 pub const GAPS: std::ops::RangeInclusive<f64> = 0.5..=60.0;
 /// Gaps lie so far around their mean.
 const SPREAD: f64 = 0.4;
-/// Any stretch of so many calls for each word is even to within one.
+/// Any stretch of this many calls for each word is even to within one.
 const EVEN_OVER: usize = 4;
 
 /// What may be called, and how fast.
@@ -67,23 +67,21 @@ impl CueWish {
     pub fn faults(&self) -> Vec<InputError> {
         let mut faults = Vec::new();
         if !WORDS.contains(&self.words.len()) {
-            let says = format!("{} words: give {} to {}", self.words.len(), WORDS.start(), WORDS.end());
-            faults.push(InputError::at("/words", says));
+            let (count, least, most) = (self.words.len(), *WORDS.start(), *WORDS.end());
+            faults.push(InputError::at("/words", RangeFault::Count { count, least, most }));
         }
         for (i, word) in self.words.iter().enumerate().take(*WORDS.end()) {
-            if let Err(says) = short_text(word, 20) {
-                faults.push(InputError::at(format!("/words/{i}"), format!("the word {says}")));
+            let at = format!("/words/{i}");
+            if let Err(fault) = short_text(word, 20, What::Word) {
+                faults.push(InputError::at(at, fault));
             } else if self.words[..i].contains(word) {
-                faults.push(InputError::at(
-                    format!("/words/{i}"),
-                    format!("`{word}` stands here twice: keep one"),
-                ));
+                faults.push(InputError::at(at, RangeFault::Twice { id: word.clone() }));
             }
         }
         for (place, seconds, range) in [("/gap_s", self.gap, GAPS), ("/back_s", self.back, 0.0..=60.0)] {
-            if !range.contains(&seconds.0) {
-                let says = format!("{} s: between {} and {} s", seconds.0, range.start(), range.end());
-                faults.push(InputError::at(place, says));
+            let fault = RangeFault::Seconds { value: seconds.0, least: *range.start(), most: *range.end() };
+            if !fault.holds() {
+                faults.push(InputError::at(place, fault));
             }
         }
         faults

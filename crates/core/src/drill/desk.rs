@@ -8,9 +8,11 @@ use serde::Serialize;
 
 use crate::academy::Academy;
 use crate::academy::band::Band;
+use crate::drill::cautions::Caution;
 use crate::drill::levers::Levers;
 use crate::drill::timing::{Timing, Touching};
 use crate::drill::{Drill, Step};
+use crate::fact::Fact;
 use crate::ground::fit::{Fit, Ground, fit, laying_out};
 use crate::ground::layout::Fault;
 use crate::ground::layout::measure::{InPaces, Measures};
@@ -46,16 +48,16 @@ pub struct Desk {
     pub one_down: Option<Step>,
     /// The next harder rung.
     pub one_up: Option<Step>,
-    /// What could hurt, in words.
-    pub cautions: Vec<String>,
+    /// What could hurt.
+    pub cautions: Vec<Caution>,
     /// Why this band does not do it.
-    pub blocked: Option<String>,
+    pub blocked: Option<Fact>,
     /// Every fault of the layout text.
     pub faults: Vec<Fault>,
     /// The drawing of one station as far as the text reads, as SVG; whatever a line puts down carries its number as
     /// `data-line`.
     pub drawing: String,
-    /// What stands on the floor; nothing while the text, the station or the dose has faults.
+    /// What stands on the floor; `None` while the text, the station or the dose has faults.
     pub floor: Option<Floor>,
 }
 
@@ -71,7 +73,7 @@ pub struct Floor {
     pub fit: Fit,
     /// Laying it out between two blocks.
     pub laying_out: Minutes,
-    /// The clock; nothing if the band does not do this drill.
+    /// The clock; `None` if the band does not do this drill.
     pub timing: Option<Timing>,
     /// Minutes of the block, to the half.
     pub block_min: Option<f64>,
@@ -98,8 +100,8 @@ pub fn look(drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Desk {
         ladder: drill.ladder(table),
         one_down: drill.one_down(levers, table),
         one_up: drill.one_up(levers, table),
-        cautions: drill.cautions.iter().map(|caution| caution.text().to_owned()).collect(),
-        blocked: drill.blocked(setting.band, setting.academy),
+        cautions: drill.cautions.clone(),
+        blocked: drill.blocked(setting.band, setting.academy).map(Fact::from),
         drawing: layout.draw(),
         floor: (faults.is_empty() && drill.can_be_laid(setting.band))
             .then(|| floor(drill, levers, setting, &layout)),

@@ -25,7 +25,7 @@
 
 use serde::{Deserialize, Serialize};
 
-use crate::input::InputError;
+use crate::input::{InputError, RangeFault};
 use crate::units::{Minutes, Seconds, Share};
 
 /// How the feet share the work.
@@ -59,7 +59,7 @@ pub enum Dose {
         /// How the feet share the work.
         sides: SideRule,
     },
-    /// So many repetitions.
+    /// How many repetitions.
     Reps {
         /// Repetitions in a set, per side if the sides are worked each on their own.
         reps: u32,
@@ -74,7 +74,7 @@ pub enum Dose {
         /// How the feet share the work.
         sides: SideRule,
     },
-    /// So many laps, one way round or both.
+    /// How many laps, one way round or both.
     Laps {
         /// Laps in a repetition.
         laps: u32,
@@ -89,7 +89,7 @@ pub enum Dose {
         #[serde(rename = "rest_s")]
         rest: Seconds,
     },
-    /// So many tries.
+    /// How many tries.
     Tries {
         /// Tries, per side if the sides are worked each on their own.
         tries: u32,
@@ -200,10 +200,10 @@ impl Dose {
         };
         let counted = counts.into_iter().filter(|(_, n, most)| !(1..=*most).contains(n));
         let timed = seconds.into_iter().filter(|(_, s, least)| !(*least..=1800.0).contains(s));
-        let says = |n: u32, most: u32| format!("{n}: between 1 and {most}");
-        let lasts = |s: f64, least: f64| format!("{s} s: between {least} and 1800 s");
+        let many = |n: u32, most: u32| RangeFault::Between { value: n.into(), least: 1.0, most: most.into() };
+        let lasts = |value: f64, least: f64| RangeFault::Seconds { value, least, most: 1800.0 };
         counted
-            .map(|(at, n, most)| InputError::at(at, says(n, most)))
+            .map(|(at, n, most)| InputError::at(at, many(n, most)))
             .chain(timed.map(|(at, s, least)| InputError::at(at, lasts(s, least))))
             .collect()
     }
@@ -303,7 +303,7 @@ impl Schedule {
         Share(if all > 0.0 { 1.0 - working.0 * self.work().0 / all } else { 0.0 })
     }
 
-    /// Work to rest in lowest terms, as "1:1"; nothing if there is no rest.
+    /// Work to rest in lowest terms, as "1:1"; `None` if there is no rest.
     pub fn work_to_rest(&self) -> Option<String> {
         let (work, rest) = (self.bout().0.round() as u64, self.rest().0.round() as u64);
         let common = gcd(work, rest);
@@ -312,7 +312,7 @@ impl Schedule {
 }
 
 /// How many tries a streak of `target` successes takes on average if a share of them succeeds: (p⁻ᵏ − 1) ÷ (1 − p), and
-/// k itself for certain success. Nothing for a share of nothing.
+/// k itself for certain success. `None` for a share of nothing.
 ///
 /// Source: the mean waiting time for k successes in a row in independent tries (first-step analysis).
 ///

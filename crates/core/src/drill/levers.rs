@@ -21,6 +21,7 @@ use std::collections::BTreeMap;
 
 use serde::{Deserialize, Serialize};
 
+use crate::fact::{facts, told_by_word};
 use crate::input::InputError;
 use crate::technique::skill::Stage;
 
@@ -30,6 +31,13 @@ pub const TIGHT: f64 = 0.75;
 pub const WIDE: f64 = 1.25;
 /// Points of a setting lie between nothing and this.
 pub const MOST_POINTS: f64 = 5.0;
+
+facts! {
+    /// What is wrong with the points of a lever.
+    pub enum LeverFault {
+        Points = "lever-points-missing" { setting: String, most: f64 },
+    }
+}
 
 macro_rules! levers {
     ($(
@@ -66,6 +74,8 @@ macro_rules! levers {
                 match self { $(Lever::$Lever => $word),+ }
             }
         }
+
+        told_by_word!(Lever, "lever");
 
         /// A setting of every lever. What is not said stands at its easiest.
         #[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Serialize, Deserialize)]
@@ -143,8 +153,8 @@ macro_rules! levers {
                         let points = self.$field.get(setting);
                         if !points.is_some_and(|p| (0.0..=MOST_POINTS).contains(p)) {
                             let name = word(setting);
-                            let says = format!("`{name}` of {} needs 0 to {MOST_POINTS} points", $word);
-                            faults.push(InputError::at(format!("/{}/{name}", $word), says));
+                            let at = format!("/{}/{name}", $word);
+                            faults.push(InputError::at(at, LeverFault::Points { setting: name, most: MOST_POINTS }));
                         }
                     }
                 )+

@@ -7,6 +7,7 @@ use serde::Deserialize;
 
 use crate::academy::Academy;
 use crate::academy::band::Band;
+use crate::academy::phrases::Phrases;
 use crate::drill::cautions::Caution;
 use crate::drill::{Drill, Surface};
 use crate::ground::fit::{Fit, Ground, fit, stations_possible};
@@ -33,7 +34,7 @@ pub struct Wanted {
     pub stage: Option<Stage>,
     /// A surface that plays the ball.
     pub surface: Option<Surface>,
-    /// At most so many markers at a station.
+    /// At most this many markers at a station.
     pub markers: Option<u32>,
     /// Whether balls and markers are all the kit there is: no wall, no goal.
     pub plain: Option<bool>,
@@ -41,9 +42,9 @@ pub struct Wanted {
     pub width_m: Option<f64>,
     /// Free floor, in metres.
     pub depth_m: Option<f64>,
-    /// So many players at one station.
+    /// How many players at one station.
     pub players: Option<u32>,
-    /// A block of so many minutes can be filled with it, for the named band.
+    /// A block of this many minutes can be filled with it, for the named band.
     pub minutes: Option<u32>,
     /// Whether it can be done at home.
     pub home: Option<bool>,
@@ -55,21 +56,22 @@ pub struct Wanted {
 pub struct Entry<'l> {
     /// The drill.
     pub drill: &'l Drill,
-    /// Its floor; nothing if the text has faults.
+    /// Its floor; `None` if the text has faults.
     pub layout: Option<Layout>,
     /// Names of its skills.
     pub skills: Vec<&'l str>,
 }
 
 impl Wanted {
-    /// Whether a drill is one of those looked for. `band` is the band that is named, if the library has it.
-    pub fn takes(&self, entry: &Entry<'_>, band: Option<&Band>) -> bool {
+    /// Whether a drill is one of those looked for. `band` is the band that is named, if the library has it; `phrases`
+    /// are the texts in the language of whoever looks.
+    pub fn takes(&self, entry: &Entry<'_>, band: Option<&Band>, phrases: &Phrases) -> bool {
         let Entry { drill, layout, .. } = entry;
         let served = |serves: &&crate::drill::Serves| {
             self.skill.as_ref().is_none_or(|skill| serves.skill == *skill)
                 && self.stage.is_none_or(|stage| serves.stages.contains(&stage))
         };
-        self.text.as_ref().is_none_or(|text| reads(entry, text))
+        self.text.as_ref().is_none_or(|text| reads(entry, text, phrases))
             && self.band.as_ref().is_none_or(|band| drill.doses.contains_key(band))
             && self.strand.is_none_or(|strand| drill.strands.get(&strand).is_some_and(|share| share.0 > 0.0))
             && drill.serves.iter().any(|serves| served(&serves))
@@ -116,12 +118,13 @@ impl Wanted {
 /// Free floor around a station, when one is looked for by its space.
 const RUN_OFF: Metres = Metres(0.5);
 
-/// Whether all words of a text stand somewhere in a drill.
-fn reads(entry: &Entry<'_>, text: &str) -> bool {
+/// Whether all words of a text stand somewhere in a drill, as it was written or as it is translated.
+fn reads(entry: &Entry<'_>, text: &str, phrases: &Phrases) -> bool {
     let drill = entry.drill;
     let all =
         [&drill.title, &drill.purpose, &drill.in_game].into_iter().chain(&drill.points).map(String::as_str);
-    let words = all.chain(entry.skills.iter().copied()).collect::<Vec<_>>().join("\n").to_lowercase();
+    let all = all.chain(entry.skills.iter().copied()).flat_map(|text| [text, phrases.said(text)]);
+    let words = all.collect::<Vec<_>>().join("\n").to_lowercase();
     text.to_lowercase().split_whitespace().all(|word| words.contains(word))
 }
 

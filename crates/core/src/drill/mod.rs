@@ -14,7 +14,7 @@ use serde::{Deserialize, Serialize};
 
 use crate::academy::Academy;
 use crate::academy::band::Band;
-use crate::drill::cautions::{Caution, blocked};
+use crate::drill::cautions::{Blocked, Caution, blocked};
 use crate::drill::cues::CueWish;
 use crate::drill::dose::{Dose, Schedule};
 use crate::drill::levers::{Intensity, Lever, LeverPoints, Levers, Offered, Pressure, Space, TIGHT};
@@ -26,7 +26,7 @@ use crate::units::{Difficulty, Metres, Minutes, Pace, Share};
 
 mod check;
 
-pub use check::Shelf;
+pub use check::{DrillFault, Shelf};
 
 /// No block is planned shorter than this: below it a drill is over before it has begun (an assumption).
 pub const SHORTEST_BLOCK: Minutes = Minutes(5);
@@ -326,7 +326,7 @@ impl Drill {
         Layout::read_scaled(&self.layout, pace, TIGHT).ok()
     }
 
-    /// The band's dose with its seconds known; nothing if the band does not do this drill.
+    /// The band's dose with its seconds known; `None` if the band does not do this drill.
     pub fn schedule(&self, band: &Band, layout: &Layout) -> Option<Schedule> {
         Some(self.doses.get(&band.id)?.scheduled(band.speeds.once_through(layout)))
     }
@@ -338,7 +338,7 @@ impl Drill {
     }
 
     /// The least and most minutes of a block: from half the band's sets to one and a half times, but never under
-    /// [`SHORTEST_BLOCK`] nor over the band's longest block. Nothing if the band has no room for it.
+    /// [`SHORTEST_BLOCK`] nor over the band's longest block. `None` if the band has no room for it.
     pub fn minutes(&self, schedule: Schedule, band: &Band, turns: u32) -> Option<(Minutes, Minutes)> {
         let block = |sets: u32| schedule.with_sets(sets).block(band.explaining, turns);
         let least = block(schedule.sets().div_ceil(2).max(1)).max(SHORTEST_BLOCK);
@@ -352,7 +352,7 @@ impl Drill {
         largest.div_ceil(self.station.working.max(1)).max(1)
     }
 
-    /// Whether an evening may begin with it, its levers set so: nobody goes all out or is in the way, and nothing in
+    /// Whether a session may begin with it, its levers set so: nobody goes all out or is in the way, and nothing in
     /// it asks for warm muscles.
     pub fn warms_up(&self, levers: &Levers) -> bool {
         const COLD: [Caution; 4] = [Caution::Jumping, Caution::Aerial, Caution::Heading, Caution::Contact];
@@ -361,8 +361,8 @@ impl Drill {
             && !self.cautions.iter().any(|caution| COLD.contains(caution))
     }
 
-    /// Why it is not done in a band; nothing if it is.
-    pub fn blocked(&self, band: &Band, academy: &Academy) -> Option<String> {
+    /// Why it is not done in a band; `None` if it is.
+    pub fn blocked(&self, band: &Band, academy: &Academy) -> Option<Blocked> {
         blocked(&self.cautions, band.youngest, academy.heading.as_ref())
     }
 }

@@ -75,7 +75,7 @@ pub struct Touching {
 }
 
 impl Timing {
-    /// The clock of a schedule that is done in so many turns, while at any time `working` of the squad are at it.
+    /// The clock of a schedule that is done in this many turns, while at any time `working` of the squad are at it.
     pub fn of(
         schedule: &Schedule,
         explaining: Seconds,

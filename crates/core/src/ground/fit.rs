@@ -14,9 +14,10 @@
 
 use serde::{Deserialize, Serialize};
 
+use crate::fact::{Fact, facts};
 use crate::ground::layout::Layout;
 use crate::ground::layout::measure::Footprint;
-use crate::input::InputError;
+use crate::input::{InputError, RangeFault};
 use crate::units::{Metres, Minutes, Seconds, Share};
 
 /// How many players one station takes, and how many of them work at once.
@@ -34,7 +35,7 @@ pub struct Station {
     pub working: u32,
 }
 
-/// The floor, the kit and the people that an evening has.
+/// The floor, the kit and the people that a session has.
 #[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
@@ -90,16 +91,15 @@ impl Ground {
             ("/markers", self.markers, 0..=500),
             ("/adults", self.adults, 1..=20),
         ];
-        let long = lengths.into_iter().filter(|(_, metres, range)| !range.contains(&metres.0)).map(
-            |(at, m, range)| {
-                InputError::at(at, format!("{} m: between {} and {} m", m.0, range.start(), range.end()))
-            },
-        );
-        let many =
-            counts.into_iter().filter(|(_, count, range)| !range.contains(count)).map(|(at, n, range)| {
-                InputError::at(at, format!("{n}: between {} and {}", range.start(), range.end()))
-            });
-        long.chain(many).collect()
+        let long = lengths.into_iter().map(|(at, m, range)| {
+            (at, RangeFault::Metres { value: m.0, least: *range.start(), most: *range.end() })
+        });
+        let many = counts.into_iter().map(|(at, n, range)| {
+            let (least, most): (u32, u32) = range.into_inner();
+            (at, RangeFault::Between { value: n.into(), least: least.into(), most: most.into() })
+        });
+        let wrong = long.chain(many).filter(|(_, fault)| !fault.holds());
+        wrong.map(|(at, fault)| InputError::at(at, fault)).collect()
     }
 }
 
@@ -119,33 +119,31 @@ pub struct Fit {
     pub markers_needed: u32,
     /// How many of them the bag does not hold.
     pub markers_missing: u32,
-    /// Free floor beside all stations, at its narrower side; nothing if it does not fit.
+    /// Free floor beside all stations, at its narrower side; `None` if it does not fit.
     #[serde(rename = "spare_m")]
     pub spare: Option<Metres>,
     /// Whether floor, kit and squad suffice.
     pub fits: bool,
     /// What does not fit.
-    #[cfg_attr(feature = "openapi", schema(value_type = Option<String>))]
-    pub misfit: Option<Misfit>,
+    pub misfit: Option<Fact>,
     /// The nearest thing that would fit.
     pub nearest: Option<Nearest>,
 }
 
-/// Why a drill does not fit.
-#[derive(Clone, Debug, PartialEq, thiserror::Error)]
-#[allow(missing_docs)]
-pub enum Misfit {
-    #[error("the floor has room for {possible} stations, and {squad} players need at least {needed}")]
-    Floor { possible: u32, needed: u32, squad: u32 },
-    #[error("{squad} players need at least {needed} markers, and there are {markers}")]
-    Kit { needed: u32, markers: u32, squad: u32 },
-    #[error("{squad} players cannot be split into stations of {min} to {max}")]
-    Squad { squad: u32, min: u32, max: u32 },
-}
+facts! {
+    /// Why a drill does not fit.
+    pub enum Misfit {
+        Ground = "misfit-ground" { possible: u32, needed: u32, squad: u32 },
+        Kit = "misfit-kit" { needed: u32, markers: u32, squad: u32 },
+        Squad = "misfit-squad" { squad: u32, least: u32, most: u32 },
+    }
 
-impl Serialize for Misfit {
-    fn serialize<S: serde::Serializer>(&self, to: S) -> Result<S::Ok, S::Error> {
-        to.collect_str(self)
+    /// What would fit.
+    pub enum WouldFit {
+        Margin = "would-fit-margin" { metres: f64 },
+        Groups = "would-fit-groups" { players: u32 },
+        Tighter = "would-fit-tighter" { width: f64, depth: f64 },
+        Fewer = "would-fit-fewer" { players: u32, others: u32 },
     }
 }
 
@@ -172,8 +170,8 @@ pub struct Nearest {
     pub change: Change,
     /// To what: metres of margin, players at the largest station, share of the lengths, or players at once.
     pub to: f64,
-    /// The same in words.
-    pub says: String,
+    /// The same, with what comes with it.
+    pub says: Fact,
 }
 
 /// How many stations of a footprint the ground has room for.
@@ -189,8 +187,8 @@ pub fn stations_possible(footprint: Footprint, ground: &Ground) -> u32 {
     upright.max(turned)
 }
 
-/// Splits a squad into at most so many stations: most players at work, then fewest stations. Larger stations first;
-/// nothing if it cannot be done.
+/// Splits a squad into at most this many stations: most players at work, then fewest stations. Larger stations first;
+/// `None` if it cannot be done.
 pub fn split(squad: u32, station: &Station, possible: u32) -> Option<Vec<u32>> {
     let fewest = squad.div_ceil(station.max.max(1)).max(1);
     let most = (squad / station.min.max(1)).min(possible);
@@ -212,7 +210,7 @@ fn working(sizes: &[u32], station: &Station) -> u32 {
 /// Fits a drill to a ground; if it does not fit, says what is missing and the nearest thing that would.
 ///
 /// ```
-/// use jogo_core::ground::fit::{Ground, Station, fit};
+/// use jogo_core::ground::fit::{Ground, Station, WouldFit, fit};
 /// use jogo_core::ground::layout::Layout;
 /// use jogo_core::units::{Metres, Pace};
 ///
@@ -224,7 +222,7 @@ fn working(sizes: &[u32], station: &Station) -> u32 {
 /// // ⌊20 ÷ 4⌋ × ⌊14 ÷ 11.75⌋ = 5 stations are possible, and so 10 of 16 work at any time.
 /// assert_eq!((found.stations_possible, found.station_sizes), (5, vec![4, 3, 3, 3, 3]));
 /// let pairs = fit(&weave, &Station { max: 3, ..four }, &hall, None);
-/// assert_eq!(pairs.nearest.unwrap().says, "with 1 m between the stations it fits");
+/// assert_eq!(pairs.nearest.unwrap().says, WouldFit::Margin { metres: 1.0 }.into());
 /// ```
 pub fn fit(layout: &Layout, station: &Station, ground: &Ground, tighter: Option<&Layout>) -> Fit {
     let needs = Needs::of(layout);
@@ -245,7 +243,7 @@ pub fn fit(layout: &Layout, station: &Station, ground: &Ground, tighter: Option<
         spare: if misfit.is_none() { spare(needs.footprint, stations, ground) } else { None },
         fits: misfit.is_none(),
         nearest: misfit.as_ref().and_then(|_| nearest(needs, station, ground, tighter.map(Needs::of))),
-        misfit,
+        misfit: misfit.map(Fact::from),
         station_sizes: sizes,
     }
 }
@@ -274,9 +272,9 @@ fn stand(needs: Needs, station: &Station, ground: &Ground) -> Result<Vec<u32>, M
     }
     let needed = fewest(squad, station);
     Err(if needed > squad / station.min.max(1) {
-        Misfit::Squad { squad, min: station.min, max: station.max }
+        Misfit::Squad { squad, least: station.min, most: station.max }
     } else if needed > room {
-        Misfit::Floor { possible: room, needed, squad }
+        Misfit::Ground { possible: room, needed, squad }
     } else {
         Misfit::Kit { needed: needed * needs.markers, markers: ground.markers, squad }
     })
@@ -295,33 +293,33 @@ fn nearest(needs: Needs, station: &Station, ground: &Ground, tighter: Option<Nee
             .rev()
             .map(|half| f64::from(half) / 2.0)
             .find(|margin| stand(needs, station, &Ground { margin: Metres(*margin), ..*ground }).is_ok())?;
-        let says = format!("with {margin} m between the stations it fits");
+        let says = WouldFit::Margin { metres: margin }.into();
         Some(Nearest { change: Change::Margin, to: margin, says })
     };
     let groups = || {
         let larger = |max: &u32| stand(needs, &Station { max: *max, ..*station }, ground).is_ok();
         let max = (station.max + 1..=station.max * 2).find(larger)?;
-        let says = format!("with stations of up to {max} players it fits, and more of them wait");
+        let says = WouldFit::Groups { players: max }.into();
         Some(Nearest { change: Change::Groups, to: f64::from(max), says })
     };
     let tight = || {
         let tighter = tighter?;
         stand(tighter, station, ground).ok()?;
         let Footprint { width, depth } = tighter.footprint;
-        let says = format!("laid tighter, on {:.1} × {:.1} m, it fits", width.0, depth.0);
+        let says = WouldFit::Tighter { width: width.0, depth: depth.0 }.into();
         Some(Nearest { change: Change::Tighter, to: crate::drill::levers::TIGHT, says })
     };
     let fewer = || {
         let at_once = |squad: &u32| stand(needs, station, &Ground { squad: *squad, ..*ground }).is_ok();
         let squad = (1..ground.squad).rev().find(at_once)?;
         let others = ground.squad - squad;
-        let says = format!("{squad} players at once fit, and {others} do something else meanwhile");
+        let says = WouldFit::Fewer { players: squad, others }.into();
         Some(Nearest { change: Change::Squad, to: f64::from(squad), says })
     };
     margin().or_else(groups).or_else(tight).or_else(fewer)
 }
 
-/// How much floor stays free beside so many stations, at the narrower side of the best way to place them.
+/// How much floor stays free beside this many stations, at the narrower side of the best way to place them.
 fn spare(footprint: Footprint, stations: u32, ground: &Ground) -> Option<Metres> {
     let (g, r) = (ground.margin.0, ground.run_off.0);
     let takes = |n: u32, side: Metres| f64::from(n) * (side.0 + 2.0 * r) + f64::from(n - 1) * g;
@@ -383,19 +381,19 @@ mod tests {
     #[rstest]
     #[case::no_room(
         "mark A; walk 40m; mark B", Station { min: 2, usual: 4, max: 4, working: 1 },
-        "the floor has room for 0 stations, and 16 players need at least 4",
+        Misfit::Ground { possible: 0, needed: 4, squad: 16 },
     )]
     #[case::no_markers(
         "line 30 every 0.2m", Station { min: 2, usual: 4, max: 4, working: 1 },
-        "16 players need at least 120 markers, and there are 80",
+        Misfit::Kit { needed: 120, markers: 80, squad: 16 },
     )]
     #[case::no_split(
         "mark A", Station { min: 9, usual: 10, max: 12, working: 1 },
-        "16 players cannot be split into stations of 9 to 12",
+        Misfit::Squad { squad: 16, least: 9, most: 12 },
     )]
-    fn a_misfit_says_what_is_missing(#[case] text: &str, #[case] station: Station, #[case] says: &str) {
+    fn a_misfit_says_what_is_missing(#[case] text: &str, #[case] station: Station, #[case] misfit: Misfit) {
         let layout = Layout::read(text, Pace::default()).unwrap();
-        assert_eq!(fit(&layout, &station, &hall(16), None).misfit.unwrap().to_string(), says);
+        assert_eq!(fit(&layout, &station, &hall(16), None).misfit, Some(misfit.into()));
     }
 
     const PAIRS: Station = Station { min: 2, usual: 2, max: 2, working: 2 };
@@ -429,7 +427,7 @@ mod tests {
         let all = Station { min: 8, usual: 8, max: 8, working: 8 };
         let small = Ground { width: Metres(13.0), depth: Metres(9.0), squad: 8, ..hall(8) };
         let found = fit(&layout, &all, &small, Some(&tighter));
-        assert_eq!(found.nearest.unwrap().says, "laid tighter, on 10.5 × 6.0 m, it fits");
+        assert_eq!(found.nearest.unwrap().says, WouldFit::Tighter { width: 10.5, depth: 6.0 }.into());
     }
 
     // By hand: two boxes of 4 × 4 side by side take 6 + 2 + 6 = 14 m of 18 and 6 of 12: 4 m are free at the narrower

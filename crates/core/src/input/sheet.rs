@@ -9,25 +9,21 @@
 //! assert_eq!(to_csv(&[["=1+1"]]), "\"'=1+1\"\r\n"); // no formula
 //! ```
 
+use crate::fact::facts;
+
 /// The largest file that is read, in bytes.
 pub const LARGEST_FILE: usize = 200_000;
 /// The most lines below the first.
 pub const MOST_LINES: usize = 2_000;
 
-/// Why a file could not be read at all.
-#[derive(Clone, Debug, PartialEq, Eq, thiserror::Error)]
-#[allow(missing_docs)]
-pub enum SheetError {
-    #[error("the file has {0} bytes, and at most {LARGEST_FILE} are read: send the list of one squad")]
-    Large(usize),
-    #[error(
-        "the file is not written in UTF-8 (first at line {line}): save it as “CSV UTF-8” and send it again"
-    )]
-    Encoding { line: usize },
-    #[error("the file has more than {MOST_LINES} lines: send the list of one squad")]
-    Lines,
-    #[error("line {line} cannot be split into columns: check its quotation marks")]
-    Csv { line: u64 },
+facts! {
+    /// Why a file could not be read at all.
+    pub enum SheetError {
+        Large = "sheet-large" { bytes: usize, most: usize },
+        Encoding = "sheet-encoding" { line: usize },
+        Lines = "sheet-lines" { most: usize },
+        Csv = "sheet-columns" { line: u64 },
+    }
 }
 
 /// A list as it was written, before anybody has said which column is which.
@@ -43,7 +39,7 @@ impl Sheet {
     /// A list from CSV.
     pub fn from_csv(file: &[u8]) -> Result<Sheet, SheetError> {
         if file.len() > LARGEST_FILE {
-            return Err(SheetError::Large(file.len()));
+            return Err(SheetError::Large { bytes: file.len(), most: LARGEST_FILE });
         }
         let text = utf8(file)?;
         let first = text.lines().next().unwrap_or_default();
@@ -72,7 +68,7 @@ impl Sheet {
 
     fn checked(mut self) -> Result<Sheet, SheetError> {
         self.lines.retain(|(_, cells)| cells.iter().any(|cell| !cell.trim().is_empty()));
-        if self.lines.len() > MOST_LINES { Err(SheetError::Lines) } else { Ok(self) }
+        if self.lines.len() > MOST_LINES { Err(SheetError::Lines { most: MOST_LINES }) } else { Ok(self) }
     }
 }
 

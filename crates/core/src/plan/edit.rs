@@ -2,11 +2,12 @@
 //!
 //! An edit is always done, even where it breaks a rule: the breach is then shown where it stands. What cannot be done
 //! at all (no such block, a block longer than its variant allows) errs with what would be right. Blocks that the
-//! director sets are locked, so that planning anew leaves them where they were put.
+//! director sets are locked, so that replanning leaves them where they were put.
 
 use serde::{Deserialize, Serialize};
 
 use super::{Block, Lock, Part, PartPoints, Plan, Problem, Score, Variant, VariantId};
+use crate::fact::{Fact, Value, facts};
 use crate::ids::SkillId;
 use crate::input::InputError;
 use crate::plan::search::ledger::Ledger;
@@ -101,6 +102,31 @@ pub enum Edit {
     },
 }
 
+facts! {
+    /// Why an edit cannot be done.
+    pub enum EditFault {
+        Lasts = "edit-lasts" { title: String, least: Minutes, most: Minutes },
+        NoLock = "edit-no-lock" { locks: usize },
+        NoBlock = "edit-no-block" { session: usize, blocks: usize },
+        NoSession = "edit-no-session" { session: usize, sessions: usize },
+        NoVariant = "edit-no-variant" { id: VariantId },
+        NoStage = "edit-no-stage" { skills: Value, stage: Stage },
+        NoGoal = "edit-no-goal",
+        NoDrill = "edit-no-drill" { skill: String },
+        UnknownVariant = "edit-unknown-variant",
+        NothingToLay = "edit-nothing-to-lay",
+    }
+
+    /// What a change of a plan costs: points, and what they come from.
+    pub enum PriceSaid {
+        Nothing = "price-nothing",
+        More = "price-more" { points: f64 },
+        Less = "price-less" { points: f64 },
+        MoreBecause = "price-more-because" { points: f64, reasons: Vec<Fact> },
+        LessBecause = "price-less-because" { points: f64, reasons: Vec<Fact> },
+    }
+}
+
 /// What an edit leaves.
 #[derive(Clone, Debug, PartialEq, Eq)]
 pub struct Edited {
@@ -108,7 +134,7 @@ pub struct Edited {
     pub plan: Plan,
     /// The locks.
     pub locks: Vec<Lock>,
-    /// Where the block stands that was edited: its session and place; nothing if it is gone.
+    /// Where the block stands that was edited: its session and place; `None` if it is gone.
     pub place: Option<(usize, usize)>,
 }
 
@@ -116,11 +142,12 @@ pub struct Edited {
 ///
 /// Errs where the edit names a session, block, variant or skill that is not there, or minutes that the variant does not
 /// allow: with its place in the edit's JSON form and what would be right. An edit may break rules; what it breaks is
-/// for [`check`](crate::plan::check) to say. Time: O(blocks); an edit that looks for the best place tries each place of one
-/// session with each variant that serves, and the cost of each try does not grow with the plan.
+/// for [`check`](crate::plan::check) to say. Time: O(blocks); an edit that looks for the best place tries each place
+/// of one session with each variant that serves, and the cost of each try does not grow with the plan.
 ///
 /// ```
 /// use jogo_core::plan::problem::example::{ExampleSize, example};
+/// use jogo_core::plan::edit::EditFault;
 /// use jogo_core::plan::{Edit, edit, solve};
 /// let problem = example(ExampleSize { weeks: 2, sessions: 2, skills: 4, variants: 12 }, 1);
 /// let plan = solve(&problem, 1, 2_000).unwrap().plan;
@@ -128,7 +155,7 @@ pub struct Edited {
 /// assert_eq!(edited.plan.sessions[0].len(), plan.sessions[0].len() - 1);
 /// let wrong = edit(&problem, &plan, &Edit::Remove { session: 9, block: 0 }).unwrap_err();
 /// assert_eq!(wrong.pointer, "/session");
-/// assert_eq!(wrong.detail, "there is no session 10: the curriculum has 4");
+/// assert_eq!(wrong.fact, EditFault::NoSession { session: 10, sessions: 4 }.into());
 /// ```
 pub fn edit(problem: &Problem, plan: &Plan, edit: &Edit) -> Result<Edited, InputError> {
     let mut hand =
@@ -138,8 +165,8 @@ pub fn edit(problem: &Problem, plan: &Plan, edit: &Edit) -> Result<Edited, Input
     Ok(hand.edited)
 }
 
-fn wrong(at: &str, says: impl Into<String>) -> InputError {
-    InputError::at(format!("/{at}"), says)
+fn wrong(at: &str, fault: EditFault) -> InputError {
+    InputError::at(format!("/{at}"), fault)
 }
 
 struct Hand<'p> {
@@ -155,7 +182,7 @@ impl Hand<'_> {
                 let (least, most) = self.lengths(&laid)?;
                 if !(least..=most).contains(minutes) {
                     let title = self.title(&laid.variant);
-                    return Err(wrong("minutes", format!("“{title}” lasts {least} to {most}")));
+                    return Err(wrong("minutes", EditFault::Lasts { title, least, most }));
                 }
                 self.set(*session, *block, Block { minutes: *minutes, ..laid });
             }
@@ -196,7 +223,7 @@ impl Hand<'_> {
             }
             Edit::Forget { lock } => {
                 if *lock >= self.edited.locks.len() {
-                    return Err(wrong("lock", format!("there are {} locks", self.edited.locks.len())));
+                    return Err(wrong("lock", EditFault::NoLock { locks: self.edited.locks.len() }));
                 }
                 self.edited.locks.remove(*lock);
             }
@@ -207,10 +234,10 @@ impl Hand<'_> {
     fn block(&self, session: usize, block: usize) -> Result<Block, InputError> {
         self.session(session, "session")?;
         let there = &self.edited.plan.sessions[session];
-        there.get(block).cloned().ok_or_else(|| {
-            let says = format!("session {} has {} blocks: choose one of them", session + 1, there.len());
-            wrong("block", says)
-        })
+        there
+            .get(block)
+            .cloned()
+            .ok_or_else(|| wrong("block", EditFault::NoBlock { session: session + 1, blocks: there.len() }))
     }
 
     fn session(&self, session: usize, at: &str) -> Result<(), InputError> {
@@ -218,13 +245,11 @@ impl Hand<'_> {
         if session < sessions {
             return Ok(());
         }
-        Err(wrong(at, format!("there is no session {}: the curriculum has {sessions}", session + 1)))
+        Err(wrong(at, EditFault::NoSession { session: session + 1, sessions }))
     }
 
     fn variant(&self, id: &VariantId, at: &str) -> Result<&Variant, InputError> {
-        self.problem
-            .variant(id)
-            .ok_or_else(|| wrong(at, format!("this curriculum has no variant `{id}`: choose one of its own")))
+        self.problem.variant(id).ok_or_else(|| wrong(at, EditFault::NoVariant { id: id.clone() }))
     }
 
     fn title(&self, id: &VariantId) -> String {
@@ -291,14 +316,8 @@ impl Hand<'_> {
                 rank(a).cmp(&rank(b)).then(far(b).total_cmp(&far(a)))
             });
         found.ok_or_else(|| {
-            let names: Vec<&str> = variant.skills.iter().map(|id| self.skill_name(id)).collect();
-            wrong(
-                "stage",
-                format!(
-                    "no drill that fits serves “{}” at {stage}: choose another stage",
-                    names.join("”, “")
-                ),
-            )
+            let skills = Value::quoted(variant.skills.iter().map(|id| self.skill_name(id)));
+            wrong("stage", EditFault::NoStage { skills, stage })
         })
     }
 
@@ -309,7 +328,7 @@ impl Hand<'_> {
     fn show(&mut self, session: usize, skill: &str) -> Result<(), InputError> {
         self.session(session, "session")?;
         let Some(at) = self.problem.skill_index(skill) else {
-            return Err(wrong("skill", "this skill is no goal of the curriculum: choose one of its goals"));
+            return Err(wrong("skill", EditFault::NoGoal));
         };
         let table = Table::of(self.problem);
         let serving = table.serving[at].iter().flatten().map(|variant| BlockRow {
@@ -320,11 +339,8 @@ impl Hand<'_> {
         });
         let choices: Vec<BlockRow> = serving.collect();
         if choices.is_empty() {
-            let name = self.skill_name(skill);
-            return Err(wrong(
-                "skill",
-                format!("no drill that fits this hall, kit and squad serves “{name}”"),
-            ));
+            let skill = self.skill_name(skill).to_owned();
+            return Err(wrong("skill", EditFault::NoDrill { skill }));
         }
         let (laid, at) = self.best(&table, session, &choices)?;
         self.insert(session, at, laid);
@@ -344,9 +360,7 @@ impl Hand<'_> {
         let at = match at {
             Some(at) => at.min(self.edited.plan.sessions[to].len()),
             None => {
-                let there = table
-                    .laid(&laid)
-                    .ok_or_else(|| wrong("block", "its variant is not known: take it out"))?;
+                let there = table.laid(&laid).ok_or_else(|| wrong("block", EditFault::UnknownVariant))?;
                 self.best(&table, to, &[there])?.1
             }
         };
@@ -388,7 +402,7 @@ impl Hand<'_> {
                 }
             }
         }
-        let (.., laid, at) = best.ok_or_else(|| wrong("session", "there is nothing to lay"))?;
+        let (.., laid, at) = best.ok_or_else(|| wrong("session", EditFault::NothingToLay))?;
         let laid = table.plan(&[vec![laid]]).sessions.remove(0).remove(0);
         Ok((laid, at))
     }
@@ -405,12 +419,12 @@ fn fitted(variant: &Variant, block: &Block) -> Block {
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct PartChange {
-    /// The part, `S1` to `S11`.
+    /// The part, `S1` to `S17`.
     pub part: Part,
     /// Points more, or less if it is negative.
     pub points: f64,
-    /// What is new in it, in words.
-    pub new: Vec<String>,
+    /// What is new in it.
+    pub new: Vec<Fact>,
 }
 
 /// What a change of a plan costs.
@@ -421,14 +435,14 @@ pub struct Price {
     pub points: f64,
     /// The parts that change, the largest change first.
     pub parts: Vec<PartChange>,
-    /// The same in words: "+3.5: two skills rest too long".
-    pub says: String,
+    /// The same, with the two parts that it comes from most.
+    pub says: Fact,
 }
 
 /// A change smaller than this is none.
 const NOTHING: f64 = 0.05;
 
-/// What it costs to go from one score to another. Time: O(lines of words in the two scores).
+/// What it costs to go from one score to another. Time: O(facts in the two scores).
 ///
 /// ```
 /// use jogo_core::plan::problem::example::{ExampleSize, example};
@@ -438,7 +452,7 @@ const NOTHING: f64 = 0.05;
 /// let empty = score(&problem, &Plan { sessions: vec![vec![]; 4] });
 /// let price = price(&laid, &empty);
 /// assert_eq!(price.points, empty.total - laid.total);
-/// assert!(price.says.contains("a goal moves away"), "{}", price.says);
+/// assert!(price.says.to_string().contains("price-goals-more"), "{}", price.says);
 /// ```
 pub fn price(before: &Score, after: &Score) -> Price {
     let change = |(old, new): (&PartPoints, &PartPoints)| PartChange {
@@ -450,44 +464,31 @@ pub fn price(before: &Score, after: &Score) -> Price {
     parts.retain(|part| part.points.abs() >= NOTHING);
     parts.sort_by(|a, b| b.points.abs().total_cmp(&a.points.abs()));
     let points = after.total - before.total;
-    let reasons: Vec<&str> = parts
+    let reasons: Vec<Fact> = parts
         .iter()
         .filter(|part| part.points.signum() == points.signum())
         .take(2)
-        .map(|part| words(part.part, part.points > 0.0))
+        .map(|part| part.part.turn(part.points > 0.0))
         .collect();
-    let says = match reasons[..] {
-        _ if points.abs() < NOTHING && parts.is_empty() => "costs nothing".to_owned(),
-        [] => format!("{points:+.1}"),
-        _ => format!("{points:+.1}: {}", reasons.join(", ")),
+    let says = match (points.abs(), points < 0.0) {
+        (size, _) if size < NOTHING && parts.is_empty() => PriceSaid::Nothing,
+        (points, false) if reasons.is_empty() => PriceSaid::More { points },
+        (points, true) if reasons.is_empty() => PriceSaid::Less { points },
+        (points, false) => PriceSaid::MoreBecause { points, reasons },
+        (points, true) => PriceSaid::LessBecause { points, reasons },
     };
-    Price { points, parts, says }
+    Price { points, parts, says: says.into() }
 }
 
-/// What it means that a part rises or falls.
-fn words(part: Part, rises: bool) -> &'static str {
-    match (part, rises) {
-        (Part::Goals, true) => "a goal moves away",
-        (Part::Goals, false) => "a goal comes nearer",
-        (Part::Strands, true) => "the strands move away from their shares",
-        (Part::Strands, false) => "the strands come nearer to their shares",
-        (Part::Rhythm, true) => "something under way rests too long",
-        (Part::Rhythm, false) => "less under way rests too long",
-        (Part::Keeping, true) => "something reached is not kept",
-        (Part::Keeping, false) => "what was reached is kept better",
-        (Part::OpenPlay, true) => "a week has too little open play",
-        (Part::OpenPlay, false) => "more open play where it was wanted",
-        (Part::Jumps, true) => "a larger jump of difficulty",
-        (Part::Jumps, false) => "smaller jumps of difficulty",
-        (Part::Sameness, true) => "the same again",
-        (Part::Sameness, false) => "less of the same again",
-        (Part::Idle, true) => "minutes stay unused",
-        (Part::Idle, false) => "fewer minutes unused",
-        (Part::OtherFoot, true) => "the other foot gets less",
-        (Part::OtherFoot, false) => "the other foot gets more",
-        (Part::Changes, true) => "more layout changes",
-        (Part::Changes, false) => "fewer layout changes",
-        (Part::Waiting, true) => "more waiting",
-        (Part::Waiting, false) => "less waiting",
+impl Part {
+    /// What it means that the part rises, or falls: a fact whose code is made of both.
+    fn turn(self, rises: bool) -> Fact {
+        let word = self.word();
+        Fact::plain(if rises { format!("price-{word}-more") } else { format!("price-{word}-less") })
+    }
+
+    /// The codes of both turns of every part.
+    pub(crate) fn turns() -> impl Iterator<Item = Fact> {
+        Part::ALL.into_iter().flat_map(|part| [part.turn(true), part.turn(false)])
     }
 }

@@ -11,14 +11,15 @@
 //! - **H3 ladder**: a stage begins in a later session than the last required exposure of the stage before.
 //! - **H4 newness**: no more skills are met for the first time in a week than the band takes.
 //! - **H5 fits**: every layout fits the ground, kit and squad; two side by side fit on half of it each.
-//! - **H6 safety**: no blocked drill, no bout or block longer than the band's, at most so many aerial minutes a session
-//!   and headers a week.
+//! - **H6 safety**: no blocked drill, no bout or block longer than the band's, no more aerial minutes a session or
+//!   headers a week than the band allows.
 //! - **H7 order inside a session**: it begins with a block that warms up; a skill that is met for the first time begins
 //!   before half of the session's minutes are over; Contest comes after every other block of the same skill; never two
 //!   blocks of the highest intensity in a row.
 //! - **H8 locks**: what is locked into a session is there, with its minutes.
 //! - **H9 tests**: tests come first, and a skill is tested only after a session in which it was met.
 
+pub mod benchmark_map;
 pub mod compare;
 pub mod curriculum;
 pub mod edit;
@@ -31,6 +32,7 @@ mod stitch;
 pub mod upset;
 pub mod why;
 
+pub use benchmark_map::{BenchmarkMap, benchmark_map};
 pub use compare::{Comparison, compare};
 pub use edit::{Edit, Edited, Price, edit, price};
 pub use problem::{
@@ -45,8 +47,3 @@ pub use search::solve::{Solved, solve, solve_near, solve_rest, solve_while};
 pub use stitch::{Stitch, stitches};
 pub use upset::{GoingOn, Remedy, advised, remedies};
 pub use why::{Alternative, BlockWhy, why_block, why_skill};
-
-/// A day as people say it within a season: "17 February".
-fn spoken(day: jiff::civil::Date) -> String {
-    day.strftime("%-d %B").to_string()
-}

@@ -5,14 +5,15 @@
 //! | S1 goals | 10 per missing exposure of a stage on the way to a skill's goal |
 //! | S2 strands | 1 per percentage point of Σ \|share − target\| ÷ 2, over all minutes of the plan |
 //! | S3 rhythm | 1 per day over 7 that a skill under way rests between two exposures |
-//! | S4 keeping | 2 per week over 21 days that a skill at its goal rests, until its next exposure or the last session; a skill that was beyond its goal from the start rests from the first session on |
+//! | S4 maintenance | 2 per week over 21 days that a skill at its goal rests, until its next exposure or the last session; a skill that was beyond its goal from the start rests from the first session on |
 //! | S5 open play | 0.2 per percentage point that Scan and Contest have less of a week's minutes than the approach's line |
-//! | S6 jumps | 2 per difficulty point over 1.5 between two exposures of a skill, harder or easier |
-//! | S7 sameness | 1 for each further session in a row in which a variant stands, after the second; 3 for each further block of a variant in one session |
-//! | S8 idle | 0.5 per unused minute of a session |
+//! | S6 difficulty jumps | 2 per difficulty point over 1.5 between two exposures of a skill, harder or easier |
+//! | S7 repetition | 1 for each further session in a row that has a variant, after the second; 3 for each further block of a variant in one session |
+//! | S8 unused time | 0.5 per unused minute of a session |
 //! | S9 other foot | 0.5 per percentage point that the other foot has less of the side-specific touches than the side policy wants |
 //! | S10 changes | 0.3 per layout change |
-//! | S11 waiting | 0.5 per percentage point of the whole plan's waiting over 20 % |
+//! | S11 standing time | 0.5 per percentage point of the whole plan's standing time over 20 % |
+//! | S17 evidence | 5 for each stage that a test is to show and that is not done before it |
 //!
 //! Only skills that were met before are under way; where two variants lie side by side, the first one counts.
 
@@ -22,6 +23,7 @@ use jiff::civil::Date;
 use serde::Serialize;
 
 use super::{Block, Plan, Problem, SkillWish, Variant, VariantId};
+use crate::fact::{Fact, Value, facts};
 use crate::technique::skill::{Stage, Strand};
 use crate::units::Minutes;
 
@@ -30,9 +32,9 @@ pub const MISSING: f64 = 10.0;
 /// A skill under way that rests longer than this many days begins to be forgotten (S3).
 pub const RHYTHM_DAYS: i32 = 7;
 /// A skill at its goal that rests longer than this many days begins to be lost (S4).
-pub const KEEPING_DAYS: i32 = 21;
+pub const MAINTENANCE_DAYS: i32 = 21;
 /// Points of a week over that (S4).
-pub const KEEPING: f64 = 2.0;
+pub const MAINTENANCE: f64 = 2.0;
 /// Points of a percentage point of open play too little in a week (S5).
 pub const OPEN_PLAY: f64 = 0.2;
 /// From one exposure of a skill to the next the difficulty may change by this much (S6).
@@ -43,15 +45,17 @@ pub const JUMP: f64 = 2.0;
 /// nothing.
 pub const TWICE: f64 = 3.0;
 /// Points of an unused minute (S8).
-pub const IDLE: f64 = 0.5;
+pub const UNUSED: f64 = 0.5;
 /// Points of a percentage point that the other foot lacks (S9).
 pub const OTHER_FOOT: f64 = 0.5;
 /// Points of a layout change (S10).
 pub const CHANGE: f64 = 0.3;
 /// Share of waiting that is not counted (S11).
-pub const WAITING_FREE: f64 = 0.2;
+pub const STANDING_FREE: f64 = 0.2;
 /// Points of a percentage point of waiting over that (S11).
-pub const WAITING: f64 = 0.5;
+pub const STANDING: f64 = 0.5;
+/// Points of a stage that a test is to show before it is done (S17): half of a missing exposure.
+pub const EARLY: f64 = 5.0;
 
 /// One part of a score.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize)]
@@ -68,53 +72,111 @@ pub enum Part {
     Rhythm,
     /// Rests of what has reached its goal.
     #[serde(rename = "S4")]
-    Keeping,
+    Maintenance,
     /// Weeks with too little open play.
     #[serde(rename = "S5")]
     OpenPlay,
     /// Jumps of difficulty.
     #[serde(rename = "S6")]
     Jumps,
-    /// The same again.
+    /// The same drill again and again.
     #[serde(rename = "S7")]
-    Sameness,
+    Repetition,
     /// Unused minutes.
     #[serde(rename = "S8")]
-    Idle,
+    UnusedTime,
     /// Touches that the other foot lacks.
     #[serde(rename = "S9")]
     OtherFoot,
     /// Layout changes.
     #[serde(rename = "S10")]
     Changes,
-    /// Waiting.
+    /// Time that children stand and wait.
     #[serde(rename = "S11")]
-    Waiting,
+    StandingTime,
+    /// Tests that come before what they are to show.
+    #[serde(rename = "S17")]
+    Evidence,
 }
 
 impl Part {
+    /// Every part, in the order of the table above.
+    pub const ALL: [Part; 12] = [
+        Part::Goals,
+        Part::Strands,
+        Part::Rhythm,
+        Part::Maintenance,
+        Part::OpenPlay,
+        Part::Jumps,
+        Part::Repetition,
+        Part::UnusedTime,
+        Part::OtherFoot,
+        Part::Changes,
+        Part::StandingTime,
+        Part::Evidence,
+    ];
+
+    /// Its word in codes: `goals`.
+    pub fn word(self) -> &'static str {
+        match self {
+            Part::Goals => "goals",
+            Part::Strands => "strands",
+            Part::Rhythm => "rhythm",
+            Part::Maintenance => "maintenance",
+            Part::OpenPlay => "open-play",
+            Part::Jumps => "jumps",
+            Part::Repetition => "repetition",
+            Part::UnusedTime => "unused",
+            Part::OtherFoot => "other-foot",
+            Part::Changes => "changes",
+            Part::StandingTime => "standing",
+            Part::Evidence => "evidence",
+        }
+    }
+
     /// The figures of its rule, in the order of the table above: points first, then from where on they count (days,
     /// points of difficulty, or percentage points); of sameness, the points in a row and those in one session.
     ///
     /// ```
     /// use jogo_core::plan::Part;
     /// assert_eq!(Part::Goals.figures(), [10.0]);
-    /// assert_eq!(Part::Keeping.figures(), [2.0, 21.0]);
+    /// assert_eq!(Part::Maintenance.figures(), [2.0, 21.0]);
     /// ```
     pub fn figures(self) -> &'static [f64] {
         match self {
             Part::Goals => &[MISSING],
             Part::Strands => &[1.0],
             Part::Rhythm => &[1.0, RHYTHM_DAYS as f64],
-            Part::Keeping => &[KEEPING, KEEPING_DAYS as f64],
+            Part::Maintenance => &[MAINTENANCE, MAINTENANCE_DAYS as f64],
             Part::OpenPlay => &[OPEN_PLAY],
             Part::Jumps => &[JUMP, STEP],
-            Part::Sameness => &[1.0, TWICE],
-            Part::Idle => &[IDLE],
+            Part::Repetition => &[1.0, TWICE],
+            Part::UnusedTime => &[UNUSED],
             Part::OtherFoot => &[OTHER_FOOT],
             Part::Changes => &[CHANGE],
-            Part::Waiting => &[WAITING, 100.0 * WAITING_FREE],
+            Part::StandingTime => &[STANDING, 100.0 * STANDING_FREE],
+            Part::Evidence => &[EARLY],
         }
+    }
+}
+
+facts! {
+    /// Where the points of a part come from.
+    pub enum PointsFrom {
+        Missing = "points-missing" { skill: String, count: u32, stage: Stage },
+        Strand = "points-strand" { strand: Strand, percent: f64, target: f64 },
+        Rested = "points-rested" { skill: String, days: i32, date: Value },
+        NotKept = "points-not-kept" { skill: String, days: i32, date: Value },
+        OpenPlay = "points-open-play" { week: u32, percent: f64, line: f64 },
+        Harder = "points-harder" { skill: String, points: f64, date: Value },
+        Easier = "points-easier" { skill: String, points: f64, date: Value },
+        Twice = "points-twice" { date: Value, count: usize },
+        Again = "points-again" { title: String, date: Value },
+        Unused = "points-unused" { date: Value, minutes: u32 },
+        OtherFoot = "points-other-foot" { percent: f64, touches: f64, target: f64 },
+        LayoutChanges = "points-layout-changes" { changes: usize, sessions: usize },
+        Standing = "points-standing" { percent: f64, free: f64 },
+        Early = "points-early" { test: String, date: Value, skill: String, stage: Stage },
     }
 }
 
@@ -128,13 +190,18 @@ pub struct PartPoints {
     pub points: f64,
     /// The figures of its rule: see [`Part::figures`].
     pub figures: &'static [f64],
-    /// Where they come from, in words.
-    pub from: Vec<String>,
+    /// Where they come from.
+    pub from: Vec<Fact>,
 }
 
 impl PartPoints {
     fn of(part: Part) -> PartPoints {
         PartPoints { part, points: 0.0, figures: part.figures(), from: Vec::new() }
+    }
+
+    fn add(&mut self, points: f64, from: PointsFrom) {
+        self.points += points;
+        self.from.push(from.into());
     }
 }
 
@@ -155,9 +222,9 @@ pub struct Score {
 /// use jogo_core::plan::{Part, Plan, score};
 /// let problem = example(ExampleSize { weeks: 2, sessions: 2, skills: 4, variants: 12 }, 1);
 /// let score = score(&problem, &Plan { sessions: vec![vec![]; 4] });
-/// let idle = score.parts.iter().find(|part| part.part == Part::Idle).unwrap();
+/// let unused = score.parts.iter().find(|part| part.part == Part::UnusedTime).unwrap();
 /// let minutes: u32 = problem.sessions.iter().map(|session| session.minutes.0).sum();
-/// assert_eq!(idle.points, 0.5 * f64::from(minutes)); // nothing is laid: each unused minute is half a point
+/// assert_eq!(unused.points, 0.5 * f64::from(minutes)); // nothing is laid: each unused minute is half a point
 /// assert_eq!(score.total, score.parts.iter().map(|part| part.points).sum::<f64>());
 /// ```
 pub fn score(problem: &Problem, plan: &Plan) -> Score {
@@ -167,14 +234,15 @@ pub fn score(problem: &Problem, plan: &Plan) -> Score {
         goals(problem, plan),
         strands(problem, plan),
         rhythm(problem, &shown),
-        keeping(problem, &shown),
+        maintenance(problem, &shown),
         open_play(problem, &laid),
         jumps(problem, &shown),
-        sameness(problem, &laid),
-        idle(problem, &laid),
+        repetition(problem, &laid),
+        unused_time(problem, &laid),
         other_foot(&laid),
         changes(problem, &laid),
-        waiting(&laid),
+        standing_time(&laid),
+        evidence(problem, &laid),
     ];
     Score { total: parts.iter().map(|p| p.points).sum(), parts }
 }
@@ -201,11 +269,11 @@ impl<'p> Blocks<'p> {
             missing[stage.index()] = problem.approach.needed(stage);
         }
         let mut all = Vec::new();
-        for (blocks, evening) in self.0.iter().zip(&problem.sessions) {
+        for (blocks, session) in self.0.iter().zip(&problem.sessions) {
             for (_, variant) in blocks.iter().filter(|(_, v)| v.skills.contains(&wish.id)) {
                 let left = &mut missing[variant.stage.index()];
                 *left = left.saturating_sub(1);
-                all.push(Exposed { date: evening.date, variant, at_goal: missing == [0; 4] });
+                all.push(Exposed { date: session.date, variant, at_goal: missing == [0; 4] });
             }
         }
         all
@@ -229,8 +297,8 @@ fn goals(problem: &Problem, plan: &Plan) -> PartPoints {
     let mut part = PartPoints::of(Part::Goals);
     for (skill, missing) in problem.skills.iter().zip(missing(problem, plan)) {
         for (stage, n) in Stage::ALL.into_iter().zip(missing).filter(|(_, n)| *n > 0) {
-            part.points += MISSING * f64::from(n);
-            part.from.push(format!("{}: {n} × {stage} missing", skill.name));
+            let from = PointsFrom::Missing { skill: skill.name.clone(), count: n, stage };
+            part.add(MISSING * f64::from(n), from);
         }
     }
     part
@@ -260,8 +328,8 @@ fn strands(problem: &Problem, plan: &Plan) -> PartPoints {
     for strand in Strand::ALL {
         let target = problem.shares.get(&strand).copied().unwrap_or_default().percent();
         let share = if all > 0.0 { 100.0 * minutes[strand.index()] / all } else { 0.0 };
-        part.points += (share - target).abs() / 2.0;
-        part.from.push(format!("{strand}: {share:.0} % of {target:.0} %"));
+        let from = PointsFrom::Strand { strand, percent: share.round(), target: target.round() };
+        part.add((share - target).abs() / 2.0, from);
     }
     part
 }
@@ -284,17 +352,16 @@ fn rhythm(problem: &Problem, shown: &[Vec<Exposed<'_>>]) -> PartPoints {
         for pair in shown.windows(2) {
             let rested = days(pair[0].date, pair[1].date);
             if !pair[0].at_goal && rested > RHYTHM_DAYS {
-                part.points += f64::from(rested - RHYTHM_DAYS);
-                let on = super::spoken(pair[1].date);
-                part.from.push(format!("{}: {rested} days before {on}", wish.name));
+                let (skill, date) = (wish.name.clone(), pair[1].date.into());
+                part.add(f64::from(rested - RHYTHM_DAYS), PointsFrom::Rested { skill, days: rested, date });
             }
         }
     }
     part
 }
 
-fn keeping(problem: &Problem, shown: &[Vec<Exposed<'_>>]) -> PartPoints {
-    let mut part = PartPoints::of(Part::Keeping);
+fn maintenance(problem: &Problem, shown: &[Vec<Exposed<'_>>]) -> PartPoints {
+    let mut part = PartPoints::of(Part::Maintenance);
     let (Some(first), Some(last)) = (problem.sessions.first(), problem.sessions.last()) else { return part };
     for (wish, shown) in problem.skills.iter().zip(shown) {
         // From when on it is kept, and the days on which it is shown from then on.
@@ -307,10 +374,10 @@ fn keeping(problem: &Problem, shown: &[Vec<Exposed<'_>>]) -> PartPoints {
         since.push(last.date);
         for pair in since.windows(2) {
             let rested = days(pair[0], pair[1]);
-            if rested > KEEPING_DAYS {
-                part.points += KEEPING * f64::from(rested - KEEPING_DAYS) / 7.0;
-                let on = super::spoken(pair[1]);
-                part.from.push(format!("{}: {rested} days until {on}", wish.name));
+            if rested > MAINTENANCE_DAYS {
+                let points = MAINTENANCE * f64::from(rested - MAINTENANCE_DAYS) / 7.0;
+                let (skill, date) = (wish.name.clone(), pair[1].into());
+                part.add(points, PointsFrom::NotKept { skill, days: rested, date });
             }
         }
     }
@@ -334,8 +401,8 @@ fn open_play(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
         let share = if all > 0 { 100.0 * f64::from(open) / f64::from(all) } else { 0.0 };
         let line = problem.approach.open_play.in_week(week - first + 1, last - first + 1).percent();
         if share < line {
-            part.points += OPEN_PLAY * (line - share);
-            part.from.push(format!("week {week}: {share:.0} % of {line:.0} %"));
+            let (percent, points) = (share.round(), OPEN_PLAY * (line - share));
+            part.add(points, PointsFrom::OpenPlay { week: *week, percent, line: line.round() });
         }
     }
     part
@@ -347,18 +414,20 @@ fn jumps(problem: &Problem, shown: &[Vec<Exposed<'_>>]) -> PartPoints {
         for pair in shown.windows(2) {
             let step = pair[1].variant.difficulty.0 - pair[0].variant.difficulty.0;
             if step.abs() > STEP {
-                part.points += JUMP * (step.abs() - STEP);
-                let way = if step > 0.0 { "harder" } else { "easier" };
-                let on = super::spoken(pair[1].date);
-                part.from.push(format!("{}: {:.1} {way} on {on}", wish.name, step.abs()));
+                let (skill, points, date) = (wish.name.clone(), step.abs(), pair[1].date.into());
+                let from = match step > 0.0 {
+                    true => PointsFrom::Harder { skill, points, date },
+                    false => PointsFrom::Easier { skill, points, date },
+                };
+                part.add(JUMP * (step.abs() - STEP), from);
             }
         }
     }
     part
 }
 
-fn sameness(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
-    let mut part = PartPoints::of(Part::Sameness);
+fn repetition(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::Repetition);
     let named = |blocks: &Vec<(&Block, &Variant)>| -> BTreeMap<VariantId, String> {
         blocks.iter().map(|(_, v)| (v.id.clone(), v.title.clone())).collect()
     };
@@ -366,32 +435,28 @@ fn sameness(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
     for ((blocks, once), wish) in laid.0.iter().zip(&sessions).zip(&problem.sessions) {
         let twice = blocks.len() - once.len();
         if twice > 0 {
-            part.points += TWICE * twice as f64;
-            part.from.push(format!(
-                "the same again within the session on {}: {twice} ×",
-                super::spoken(wish.date)
-            ));
+            let from = PointsFrom::Twice { date: wish.date.into(), count: twice };
+            part.add(TWICE * twice as f64, from);
         }
     }
     for (three, wish) in sessions.windows(3).zip(problem.sessions.iter().skip(2)) {
         let again = |id: &VariantId| three[0].contains_key(id) && three[1].contains_key(id);
         for (_, title) in three[2].iter().filter(|(id, _)| again(id)) {
-            part.points += 1.0;
-            part.from.push(format!("“{title}” again on {}", super::spoken(wish.date)));
+            part.add(1.0, PointsFrom::Again { title: title.clone(), date: wish.date.into() });
         }
     }
     part
 }
 
-fn idle(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
-    let mut part = PartPoints::of(Part::Idle);
+fn unused_time(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::UnusedTime);
     for (blocks, wish) in laid.0.iter().zip(&problem.sessions) {
         let used = changed(problem, blocks).map(|(_, minutes)| minutes.0).sum::<u32>()
             + blocks.iter().map(|(block, _)| block.minutes.0).sum::<u32>();
         let unused = wish.for_blocks().0.saturating_sub(used);
         if unused > 0 {
-            part.points += IDLE * f64::from(unused);
-            part.from.push(format!("{}: {unused} min", super::spoken(wish.date)));
+            let from = PointsFrom::Unused { date: wish.date.into(), minutes: unused };
+            part.add(UNUSED * f64::from(unused), from);
         }
     }
     part
@@ -426,35 +491,45 @@ fn other_foot(laid: &Blocks<'_>) -> PartPoints {
     }
     if all > 0.0 {
         let (share, target) = (100.0 * other / all, 100.0 * wanted / all);
-        part.points = OTHER_FOOT * (target - share).max(0.0);
-        part.from.push(format!("{share:.0} % of {all:.0} touches, {target:.0} % wished for"));
+        let (percent, touches, wanted) = (share.round(), all.round(), target.round());
+        let from = PointsFrom::OtherFoot { percent, touches, target: wanted };
+        part.add(OTHER_FOOT * (target - share).max(0.0), from);
     }
     part
 }
 
 fn changes(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
     let changes: usize = laid.0.iter().map(|blocks| changed(problem, blocks).count()).sum();
-    PartPoints {
-        points: CHANGE * changes as f64,
-        from: vec![format!("{changes} layout changes in {} sessions", laid.0.len())],
-        ..PartPoints::of(Part::Changes)
-    }
+    let mut part = PartPoints::of(Part::Changes);
+    part.add(CHANGE * changes as f64, PointsFrom::LayoutChanges { changes, sessions: laid.0.len() });
+    part
 }
 
-fn waiting(laid: &Blocks<'_>) -> PartPoints {
-    let mut part = PartPoints::of(Part::Waiting);
+fn standing_time(laid: &Blocks<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::StandingTime);
     let (mut all, mut waited) = (0.0, 0.0);
     for (minutes, variant) in laid.each() {
         all += minutes;
         waited += minutes * variant.waiting.0;
     }
     if all > 0.0 {
-        part.points = WAITING * 100.0 * (waited / all - WAITING_FREE).max(0.0);
-        part.from.push(format!(
-            "{:.0} % of the time, {:.0} % is free",
-            100.0 * waited / all,
-            100.0 * WAITING_FREE
-        ));
+        let (percent, free) = ((100.0 * waited / all).round(), 100.0 * STANDING_FREE);
+        let points = STANDING * 100.0 * (waited / all - STANDING_FREE).max(0.0);
+        part.add(points, PointsFrom::Standing { percent, free });
+    }
+    part
+}
+
+fn evidence(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::Evidence);
+    for (session, test, need) in problem.shown_by_tests() {
+        let Some(wish) = problem.skills.iter().find(|wish| wish.id == need.skill) else { continue };
+        let shows = |variant: &Variant| variant.stage == need.stage && variant.skills.contains(&need.skill);
+        let earlier = laid.0.iter().take(session).flatten().filter(|(_, variant)| shows(variant));
+        if !wish.has_done(need.stage) && (earlier.count() as u32) < problem.approach.needed(need.stage) {
+            let (test, date) = (test.name.clone(), problem.sessions[session].date.into());
+            part.add(EARLY, PointsFrom::Early { test, date, skill: wish.name.clone(), stage: need.stage });
+        }
     }
     part
 }

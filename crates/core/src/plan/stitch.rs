@@ -28,7 +28,7 @@ pub struct Stitch {
     pub of: u32,
     /// Whether the skill is met for the first time.
     pub first: bool,
-    /// Days since its exposure before; nothing for the first.
+    /// Days since its exposure before; `None` for the first.
     pub rested: Option<i32>,
     /// Whether the skill was under way and rested too long before this exposure.
     pub frayed: bool,

@@ -1,8 +1,8 @@
-//! Upsets: how does a team go on when an evening falls out or is cut short?
+//! Upsets: how does a team go on when a session is cancelled or cut short?
 //!
 //! What still fits into the minutes that are left stays; what only keeps is dropped before what is on the way to a
 //! goal. For the rest there are three remedies: *shift* moves everything later by one session, and what does not fit
-//! into the last falls off; *squeeze* plans the coming sessions anew, near what they had, so that what is needed
+//! into the last falls off; *squeeze* replans the coming sessions, near what they had, so that what is needed
 //! finds a place and keeping gives way; *skip* leaves it out.
 
 use std::collections::BTreeSet;
@@ -10,7 +10,8 @@ use std::collections::BTreeSet;
 use serde::{Deserialize, Serialize};
 
 use super::{Block, Breach, Plan, Problem, check, left_their_session, score, solve_rest, stitches};
-use crate::ids::SkillId;
+use crate::fact::{Fact, facts};
+use crate::ids::{SkillId, TestId};
 use crate::plan::search::solve::STEPS_NEAR;
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
@@ -24,7 +25,7 @@ pub enum Remedy {
     Shift,
     /// What is needed is placed into the coming sessions.
     Squeeze,
-    /// What fell out is left out.
+    /// What was cancelled is left out.
     Skip,
 }
 
@@ -45,13 +46,28 @@ pub struct GoingOn {
     pub score: f64,
     /// Blocks that have left their session.
     pub moved: usize,
-    /// Exposures that the goals then miss and did not before, by skill, as "Cut outside: 1 × Flow".
-    pub short: Vec<String>,
+    /// Exposures that the goals then miss and did not before, by skill.
+    pub short: Vec<Fact>,
     /// Rules that the rest of the plan then breaks.
     pub breaches: Vec<Breach>,
+    /// Tests of the session that no longer fit into it, and where they go.
+    pub tests: Vec<MovedTest>,
 }
 
-/// The remedies to go on when a session has only some minutes left; with none, it falls out altogether. `run` is the
+/// A test that has no room in its session any more.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct MovedTest {
+    /// Which test.
+    pub test: TestId,
+    /// In which session it stood.
+    pub from: usize,
+    /// To which it goes; `None` if no later one has room for it.
+    pub to: Option<usize>,
+}
+
+/// The remedies to go on when a session has only some minutes left; with none, it is cancelled altogether. `run` is the
 /// plan as it was really run: without the blocks that were left out in the sessions before. What is locked may move,
 /// for a lock is a wish for the season as it was planned.
 ///
@@ -72,7 +88,13 @@ pub fn remedies(problem: &Problem, plan: &Plan, run: &Plan, session: usize, left
     let Some(upset) = with_minutes(problem, session, left) else { return Vec::new() };
     let intended = joined(run, plan, session);
     let needed = needed(problem, &intended);
-    let (skip, lost) = cut_short(&upset, &intended, session, &needed);
+    // A later session may have to take a test of this one: what has no room beside it is lost there.
+    let (skip, lost) =
+        (session..intended.sessions.len()).fold((intended.clone(), Vec::new()), |(plan, mut lost), at| {
+            let (cut, more) = cut_short(&upset, &plan, at, &needed);
+            lost.extend(more);
+            (cut, lost)
+        });
     Remedy::ALL
         .into_iter()
         .map(|remedy| {
@@ -92,6 +114,7 @@ pub fn remedies(problem: &Problem, plan: &Plan, run: &Plan, session: usize, left
                 short: fallen_short(problem, &intended, &next),
                 breaches,
                 plan: joined(plan, &next, session),
+                tests: Vec::new(),
             }
         })
         .collect()
@@ -118,7 +141,7 @@ fn cut_short(
     (cut, lost)
 }
 
-/// The problem with other minutes for a session, and nothing locked; nothing if it has no such session.
+/// The problem with other minutes for a session, and nothing locked; `None` if it has no such session.
 fn with_minutes(problem: &Problem, session: usize, left: Minutes) -> Option<Problem> {
     let mut upset = Problem { locks: Vec::new(), ..problem.clone() };
     upset.sessions.get_mut(session)?.shorten(left);
@@ -149,19 +172,31 @@ pub fn advised(found: &[GoingOn]) -> Option<Remedy> {
     best.map(|going_on| going_on.remedy)
 }
 
-/// Exposures that the goals miss in a plan and did not in another one, by skill, as "Cut outside: 1 × Form, 2 × Flow".
-pub fn fallen_short(problem: &Problem, before: &Plan, after: &Plan) -> Vec<String> {
+facts! {
+    /// Exposures that a skill misses, by stage.
+    pub enum FallenShort {
+        Skill = "short-of-skill" { skill: String, exposures: Vec<StageShort> },
+    }
+
+    /// How many exposures of a stage are missing.
+    pub enum StageShort {
+        Stage = "short-of-stage" { count: u32, stage: Stage },
+    }
+}
+
+/// Exposures that the goals miss in a plan and did not in another one, by skill.
+pub fn fallen_short(problem: &Problem, before: &Plan, after: &Plan) -> Vec<Fact> {
     let (before, after) = (missing(problem, before), missing(problem, after));
     let short = |wish: &super::SkillWish| {
         let of_skill = before.iter().zip(&after).filter(|((id, ..), _)| *id == wish.id);
         let more = of_skill.filter_map(|((.., before), (_, stage, after))| {
             let more = after.saturating_sub(*before);
-            (more > 0).then(|| format!("{more} × {stage}"))
+            (more > 0).then_some(StageShort::Stage { count: more, stage: *stage })
         });
-        let more: Vec<String> = more.collect();
-        (!more.is_empty()).then(|| format!("{}: {}", wish.name, more.join(", ")))
+        let exposures: Vec<StageShort> = more.collect();
+        (!exposures.is_empty()).then(|| FallenShort::Skill { skill: wish.name.clone(), exposures })
     };
-    problem.skills.iter().filter_map(short).collect()
+    problem.skills.iter().filter_map(short).map(Fact::from).collect()
 }
 
 /// How many exposures the goals miss, by skill and stage.
@@ -174,7 +209,7 @@ fn missing(problem: &Problem, plan: &Plan) -> Vec<(SkillId, Stage, u32)> {
     problem.skills.iter().flat_map(|skill| skill.way().map(move |stage| of(skill, stage))).collect()
 }
 
-/// What of some blocks fits into so many minutes, shortened where it must be, and what does not. What is needed stays
+/// What of some blocks fits into this many minutes, shortened where it must be, and what does not. What is needed stays
 /// longest; of two alike the earlier.
 fn fitted(
     problem: &Problem,

@@ -1,21 +1,54 @@
-//! Why is this here, and why so late? In a coach's words.
+//! Why is this here, and why so late?
 
 use std::collections::BTreeSet;
 
 use serde::Serialize;
 
 use super::edit::{Price, price};
-use super::{Plan, Problem, SkillWish, Stitch, Variant, VariantId, score, spoken, stitches};
+use super::{Plan, Problem, SkillWish, Stitch, Variant, VariantId, score, stitches};
+use crate::fact::{Fact, Value, facts};
 use crate::plan::search::ledger::Ledger;
 use crate::plan::search::table::{BlockRow, Table};
 use crate::technique::skill::Stage;
 
-/// Why a block stands where it stands.
+facts! {
+    /// Why something is where it is in a plan, or is not there.
+    pub enum Why {
+        AskedAsGoal = "why-asked-as-goal" { skill: String, nth: u32, of: u32, stage: Stage },
+        AskedOnTheWay = "why-asked-on-the-way" { skill: String, nth: u32, of: u32, stage: Stage, goal: Stage },
+        Keeps = "why-keeps" { skill: String, days: i32 },
+        Besides = "why-besides" { skill: String },
+        WaitedForNeeds = "why-waited-for-needs" { skill: String, needs: Vec<Done> },
+        WaitedForStage = "why-waited-for-stage" { stage: Stage, before: Stage, date: Value },
+        Opens = "why-opens" { skills: Value },
+        Locked = "why-locked",
+        PresentAt = "why-present-at" { stage: Stage },
+        FirstMet = "why-first-met" { date: Value },
+        Never = "why-never",
+        NeedDone = "why-need-done" { need: String, stage: Stage, date: Value },
+        NeedNeverDone = "why-need-never-done" { need: String, stage: Stage },
+        FullWeek = "why-full-week" { week: u32, most: u32 },
+        FullWeeks = "why-full-weeks" { weeks: Vec<u32>, most: u32 },
+        EarlierCosts = "why-earlier-costs" { date: Value, points: f64 },
+        EarlierFree = "why-earlier-free" { date: Value },
+        NoRoom = "why-no-room",
+        MissingTooLate = "why-missing-too-late" { count: u32, stage: Stage, before: Stage },
+        MissingFewLeft = "why-missing-few-left" { count: u32, stage: Stage, before: Stage, date: Value, sessions: usize },
+        MissingOthers = "why-missing-others" { count: u32, stage: Stage },
+    }
+
+    /// A need that was done on a day.
+    pub enum Done {
+        On = "why-done-on" { skill: String, stage: Stage, date: Value },
+    }
+}
+
+/// Why a block is where it is.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct BlockWhy {
-    /// Which goals asked for it, what it waited for, what it keeps alive and what it opens: a sentence each.
-    pub says: Vec<String>,
+    /// Which goals asked for it, what it waited for, what it keeps alive and what it opens: a fact each.
+    pub says: Vec<Fact>,
     /// What the score would lose without it: the price of taking it out.
     pub without: Price,
     /// Rungs that those could do beside it who move on, where the squad is split.
@@ -51,7 +84,7 @@ impl Alternative {
 /// let problem = example(ExampleSize { weeks: 6, sessions: 2, skills: 10, variants: 40 }, 7);
 /// let plan = solve(&problem, 1, 4_000).unwrap().plan;
 /// let why = why_block(&problem, &plan, 0, 0).unwrap();
-/// assert!(why.says[0].contains(" asked for it: exposure 1 of "), "{:?}", why.says);
+/// assert!(why.says[0].code.starts_with("why-asked-"), "{:?}", why.says);
 /// assert_eq!(why_block(&problem, &plan, 0, 99), None);
 /// ```
 pub fn why_block(problem: &Problem, plan: &Plan, session: usize, block: usize) -> Option<BlockWhy> {
@@ -59,7 +92,7 @@ pub fn why_block(problem: &Problem, plan: &Plan, session: usize, block: usize) -
     let variant = problem.variant(&laid.variant)?;
     let all = stitches(problem, plan);
     let here = all.iter().filter(|stitch| (stitch.session, stitch.block) == (session, block));
-    let mut says = Vec::new();
+    let mut says: Vec<Why> = Vec::new();
     for stitch in here {
         let Some(wish) = problem.skills.iter().find(|s| s.id == stitch.skill) else { continue };
         says.push(asked(wish, stitch));
@@ -67,7 +100,7 @@ pub fn why_block(problem: &Problem, plan: &Plan, session: usize, block: usize) -
         says.extend(opens(problem, &all, wish, stitch));
     }
     if problem.locks.iter().any(|lock| lock.session == session && lock.block.is_like(laid)) {
-        says.push("It is locked here.".into());
+        says.push(Why::Locked);
     }
     let mut without = plan.clone();
     without.sessions[session].remove(block);
@@ -81,55 +114,52 @@ pub fn why_block(problem: &Problem, plan: &Plan, session: usize, block: usize) -
     });
     let instead = problem.variants.iter().filter(shares).filter(|other| other.stage == variant.stage);
     Some(BlockWhy {
-        says,
+        says: says.into_iter().map(Fact::from).collect(),
         without: price(&score(problem, plan), &score(problem, &without)),
         beside: beside.map(Alternative::of).collect(),
         instead: instead.map(Alternative::of).collect(),
     })
 }
 
-fn asked(wish: &SkillWish, stitch: &Stitch) -> String {
+fn asked(wish: &SkillWish, stitch: &Stitch) -> Why {
+    let (skill, stage) = (wish.name.clone(), stitch.stage);
     let on_the_way = wish.way().any(|stage| stage == stitch.stage);
     if on_the_way && stitch.nth <= stitch.of {
-        let goal = if stitch.stage == wish.goal {
-            format!("{} is its goal", wish.goal)
-        } else {
-            format!("on its way to {}", wish.goal)
-        };
-        format!(
-            "“{}” asked for it: exposure {} of {} at {}, {goal}.",
-            wish.name, stitch.nth, stitch.of, stitch.stage
-        )
+        let (nth, of) = (stitch.nth, stitch.of);
+        match stage == wish.goal {
+            true => Why::AskedAsGoal { skill, nth, of, stage },
+            false => Why::AskedOnTheWay { skill, nth, of, stage, goal: wish.goal },
+        }
     } else {
         match stitch.rested {
-            Some(days) => format!("It keeps “{}” alive: the last time was {days} days before.", wish.name),
-            None => format!("It shows “{}” beside the others; nothing asked for that.", wish.name),
+            Some(days) => Why::Keeps { skill, days },
+            None => Why::Besides { skill },
         }
     }
 }
 
 /// What the first exposure of a skill or stage had to wait for.
-fn waited(problem: &Problem, all: &[Stitch], wish: &SkillWish, stitch: &Stitch) -> Option<String> {
-    let day = |session: usize| spoken(problem.sessions[session].date);
+fn waited(problem: &Problem, all: &[Stitch], wish: &SkillWish, stitch: &Stitch) -> Option<Why> {
+    let day = |session: usize| Value::from(problem.sessions[session].date);
     if stitch.first {
-        let needs: Vec<String> = wish
+        let needs: Vec<Done> = wish
             .needs
             .iter()
             .filter_map(|need| {
                 let served = served(all, &need.skill, need.stage).filter(|at| *at < stitch.session)?;
-                let name = name(problem, &need.skill);
-                Some(format!("“{name}” at {}, done on {}", need.stage, day(served)))
+                let skill = name(problem, &need.skill).to_owned();
+                Some(Done::On { skill, stage: need.stage, date: day(served) })
             })
             .collect();
-        return (!needs.is_empty()).then(|| format!("“{}” waited for {}.", wish.name, needs.join(" and ")));
+        return (!needs.is_empty()).then(|| Why::WaitedForNeeds { skill: wish.name.clone(), needs });
     }
     let before = stitch.stage.before().filter(|before| stitch.nth == 1 && !wish.has_done(*before))?;
     let served = served(all, &wish.id, before).filter(|at| *at < stitch.session)?;
-    Some(format!("{} waited for {before}, done on {}.", stitch.stage, day(served)))
+    Some(Why::WaitedForStage { stage: stitch.stage, before, date: day(served) })
 }
 
 /// What can begin once this exposure is done.
-fn opens(problem: &Problem, all: &[Stitch], wish: &SkillWish, stitch: &Stitch) -> Option<String> {
+fn opens(problem: &Problem, all: &[Stitch], wish: &SkillWish, stitch: &Stitch) -> Option<Why> {
     if stitch.nth != stitch.of {
         return None;
     }
@@ -138,8 +168,8 @@ fn opens(problem: &Problem, all: &[Stitch], wish: &SkillWish, stitch: &Stitch) -
             && other.needs.iter().any(|need| need.skill == wish.id && need.stage == stitch.stage)
             && all.iter().any(|s| s.skill == other.id && s.session > stitch.session)
     };
-    let names: Vec<String> = problem.skills.iter().filter(waits).map(|s| format!("“{}”", s.name)).collect();
-    (!names.is_empty()).then(|| format!("{} can begin after it.", names.join(" and ")))
+    let names: Vec<&str> = problem.skills.iter().filter(waits).map(|s| s.name.as_str()).collect();
+    (!names.is_empty()).then(|| Why::Opens { skills: Value::quoted(names) })
 }
 
 /// In which session a stage had its last required exposure.
@@ -151,21 +181,22 @@ fn name<'p>(problem: &'p Problem, id: &'p str) -> &'p str {
     problem.skills.iter().find(|s| s.id == id).map_or(id, |s| &s.name)
 }
 
-/// Why a skill comes when it comes, and what it misses: a sentence each.
+/// Why a skill comes when it comes, and what it misses: a fact each.
 ///
 /// `None` if the problem has no such skill. Time: O(blocks × skills), and one weighing for each place of the sessions
 /// in which the skill might have come earlier.
 ///
 /// ```
 /// use jogo_core::plan::problem::example::{ExampleSize, example};
+/// use jogo_core::plan::why::Why;
 /// use jogo_core::plan::{Plan, why_skill};
 /// let problem = example(ExampleSize { weeks: 2, sessions: 2, skills: 4, variants: 12 }, 1);
 /// let empty = Plan { sessions: vec![vec![]; 4] };
 /// let new = problem.skills.iter().find(|skill| skill.present.is_none()).unwrap();
-/// assert_eq!(why_skill(&problem, &empty, &new.id).unwrap()[0], "This plan never comes to it.");
+/// assert_eq!(why_skill(&problem, &empty, &new.id).unwrap()[0], Why::Never);
 /// assert_eq!(why_skill(&problem, &empty, "nobody"), None);
 /// ```
-pub fn why_skill(problem: &Problem, plan: &Plan, skill: &str) -> Option<Vec<String>> {
+pub fn why_skill(problem: &Problem, plan: &Plan, skill: &str) -> Option<Vec<Why>> {
     let at = problem.skill_index(skill)?;
     let wish = &problem.skills[at];
     let all = stitches(problem, plan);
@@ -173,11 +204,11 @@ pub fn why_skill(problem: &Problem, plan: &Plan, skill: &str) -> Option<Vec<Stri
     let mut says = Vec::new();
     let first = mine.first().map(|s| s.session);
     match (wish.present, first) {
-        (Some(present), _) => says.push(format!("The squad stands at {present} with it already.")),
+        (Some(stage), _) => says.push(Why::PresentAt { stage }),
         (None, Some(first)) => {
-            says.push(format!("It is first met on {}.", spoken(problem.sessions[first].date)))
+            says.push(Why::FirstMet { date: problem.sessions[first].date.into() });
         }
-        (None, None) => says.push("This plan never comes to it.".into()),
+        (None, None) => says.push(Why::Never),
     }
     if wish.present.is_none() {
         says.extend(why_late(problem, plan, &all, at, first));
@@ -187,15 +218,9 @@ pub fn why_skill(problem: &Problem, plan: &Plan, skill: &str) -> Option<Vec<Stri
 }
 
 /// What holds the first exposure of a skill back.
-fn why_late(
-    problem: &Problem,
-    plan: &Plan,
-    all: &[Stitch],
-    skill: usize,
-    first: Option<usize>,
-) -> Vec<String> {
+fn why_late(problem: &Problem, plan: &Plan, all: &[Stitch], skill: usize, first: Option<usize>) -> Vec<Why> {
     let wish = &problem.skills[skill];
-    let day = |session: usize| spoken(problem.sessions[session].date);
+    let day = |session: usize| Value::from(problem.sessions[session].date);
     let mut says = Vec::new();
     let mut earliest = 0;
     for need in &wish.needs {
@@ -203,35 +228,24 @@ fn why_late(
         if needed.is_some_and(|needed| needed.has_done(need.stage)) {
             continue;
         }
-        match served(all, &need.skill, need.stage) {
-            Some(session) => {
-                let name = name(problem, &need.skill);
-                says.push(format!("It needs “{name}” at {}, which is done on {}.", need.stage, day(session)));
-                earliest = earliest.max(session + 1);
-            }
-            None => {
-                let name = name(problem, &need.skill);
-                says.push(format!(
-                    "It needs “{name}” at {}, and this plan never completes that.",
-                    need.stage
-                ));
-                return says;
-            }
-        }
+        let (named, stage) = (name(problem, &need.skill).to_owned(), need.stage);
+        let Some(session) = served(all, &need.skill, stage) else {
+            says.push(Why::NeedNeverDone { need: named, stage });
+            return says;
+        };
+        says.push(Why::NeedDone { need: named, stage, date: day(session) });
+        earliest = earliest.max(session + 1);
     }
     let until = first.unwrap_or(problem.sessions.len());
     if earliest >= until {
         return says;
     }
     let full = full_weeks(problem, all, skill, earliest..until);
-    if !full.is_empty() {
-        let weeks: Vec<String> = full.iter().map(u32::to_string).collect();
-        let (week, meet) = if weeks.len() == 1 { ("Week", "meets") } else { ("Weeks", "meet") };
-        says.push(format!(
-            "{week} {} already {meet} {} new skills, and more are not taken at once.",
-            weeks.join(", "),
-            problem.new_skills_per_week
-        ));
+    let (weeks, most) = (full.iter().copied().collect::<Vec<u32>>(), problem.new_skills_per_week);
+    match weeks[..] {
+        [] => {}
+        [week] => says.push(Why::FullWeek { week, most }),
+        _ => says.push(Why::FullWeeks { weeks, most }),
     }
     let open: Vec<usize> =
         (earliest..until).filter(|at| !full.contains(&problem.sessions[*at].week)).collect();
@@ -239,11 +253,9 @@ fn why_late(
         return says;
     }
     says.push(match cheapest_earlier(problem, plan, skill, &open) {
-        Some((session, points)) if points > 0.0 => {
-            format!("Meeting it on {} already would cost {points:.1} points.", day(session))
-        }
-        Some((session, _)) => format!("It could be met on {} already at no cost: press solve.", day(session)),
-        None => "No earlier session has room for it without breaking a rule.".into(),
+        Some((session, points)) if points > 0.0 => Why::EarlierCosts { date: day(session), points },
+        Some((session, _)) => Why::EarlierFree { date: day(session) },
+        None => Why::NoRoom,
     });
     says
 }
@@ -308,22 +320,21 @@ fn shorten(table: &Table<'_>, session: usize, blocks: &mut [BlockRow], but: usiz
 }
 
 /// Which exposures are missing, and what holds them back.
-fn why_missing(problem: &Problem, all: &[Stitch], wish: &SkillWish) -> Option<String> {
+fn why_missing(problem: &Problem, all: &[Stitch], wish: &SkillWish) -> Option<Why> {
     let count = |stage: Stage| all.iter().filter(|s| s.skill == wish.id && s.stage == stage).count() as u32;
-    let (stage, left) = wish
+    let (stage, missing) = wish
         .way()
         .map(|stage| (stage, problem.approach.needed(stage).saturating_sub(count(stage))))
         .find(|(_, left)| *left > 0)?;
     let last = problem.sessions.len().saturating_sub(1);
     let before = stage.before().filter(|before| !wish.has_done(*before));
-    let held = match before.and_then(|before| Some((before, served(all, &wish.id, before)?))) {
-        Some((before, session)) if session >= last => format!("{before} is done only in the last session"),
-        Some((before, session)) => format!(
-            "{before} is done on {}, and {} sessions are left after it, with other things in them that count more",
-            spoken(problem.sessions[session].date),
-            last - session
-        ),
-        None => "other things count more in the sessions that are there".to_owned(),
-    };
-    Some(format!("{left} × {stage} {} missing: {held}.", if left == 1 { "is" } else { "are" }))
+    let count = missing;
+    Some(match before.and_then(|before| Some((before, served(all, &wish.id, before)?))) {
+        Some((before, session)) if session >= last => Why::MissingTooLate { count, stage, before },
+        Some((before, session)) => {
+            let (date, sessions) = (problem.sessions[session].date.into(), last - session);
+            Why::MissingFewLeft { count, stage, before, date, sessions }
+        }
+        None => Why::MissingOthers { count, stage },
+    })
 }

@@ -6,23 +6,36 @@ use super::Map;
 use crate::assessment::benchmarks::Test;
 use crate::assessment::milestones::Milestone;
 use crate::drill::{Drill, Shelf};
+use crate::fact::{Fact, facts};
 use crate::ids::SkillId;
-use crate::input::{InputError, short_text};
+use crate::input::{InputError, RangeFault, Unknown, What, short_text};
 use crate::technique::skill::{Gate, Skill};
 
-/// A gate looks at no more than so many tries or dates.
+facts! {
+    /// What keeps a skill from being kept or taken out.
+    pub enum SkillFault {
+        Look = "gate-look" { times: u32, of_last: u32, most: u32 },
+        Circle = "map-would-circle" { path: String },
+        ServedByDrill = "skill-served-by-drill" { drill: String, id: SkillId },
+        ShownByTest = "skill-shown-by-test" { test: String, id: SkillId },
+        ShownByMilestone = "skill-shown-by-milestone" { milestone: String, id: SkillId },
+        NamedBySkill = "skill-named-by-skill" { skill: String, id: SkillId },
+    }
+}
+
+/// The most tries or dates that a gate looks at.
 const LONGEST_LOOK: u32 = 20;
 
 /// Every fault of a skill beside the rest of the library; an empty list means that it may be kept, if no circle comes
 /// of it.
 pub fn check(skill: &Skill, shelf: &Shelf<'_>) -> Vec<InputError> {
     let mut faults = Vec::new();
-    let mut wrong = |at: String, says: String| faults.push(InputError::at(at, says));
-    if let Err(says) = short_text(&skill.name, Skill::LONGEST_NAME) {
-        wrong("/name".into(), format!("the name {says}"));
+    let mut wrong = |at: String, fact: Fact| faults.push(InputError::at(at, fact));
+    if let Err(fault) = short_text(&skill.name, Skill::LONGEST_NAME, What::Name) {
+        wrong("/name".into(), fault.into());
     }
     if !shelf.bands.iter().any(|band| band.id == skill.band) {
-        wrong("/band".into(), format!("the library has no band `{}`", skill.band));
+        wrong("/band".into(), Unknown::Band { id: skill.band.to_string() }.into());
     }
     let needs: Vec<&SkillId> = skill.needs.iter().map(|need| &need.skill).collect();
     let named =
@@ -31,9 +44,9 @@ pub fn check(skill: &Skill, shelf: &Shelf<'_>) -> Vec<InputError> {
         let mut seen = BTreeSet::new();
         for (i, id) in ids.into_iter().enumerate() {
             if !shelf.skills.iter().any(|known| known.id == *id) {
-                wrong(format!("/{key}/{i}"), format!("the library has no skill `{id}`"));
+                wrong(format!("/{key}/{i}"), Unknown::Skill { id: id.to_string() }.into());
             } else if !seen.insert(id) {
-                wrong(format!("/{key}/{i}"), format!("`{id}` stands here twice: keep one"));
+                wrong(format!("/{key}/{i}"), RangeFault::Twice { id: id.to_string() }.into());
             }
         }
     }
@@ -43,24 +56,25 @@ pub fn check(skill: &Skill, shelf: &Shelf<'_>) -> Vec<InputError> {
     faults
 }
 
-fn check_gate(gate: &Gate, shelf: &Shelf<'_>, wrong: &mut impl FnMut(String, String)) {
+fn check_gate(gate: &Gate, shelf: &Shelf<'_>, wrong: &mut impl FnMut(String, Fact)) {
     let (Gate::Milestone { times, of_last, .. } | Gate::Test { times, of_last, .. }) = gate;
     if !(1..=LONGEST_LOOK).contains(of_last) || !(1..=*of_last).contains(times) {
-        let says = format!("{times} of the last {of_last}: as 3 of the last 4, at most {LONGEST_LOOK}");
-        wrong("/gate".into(), says);
+        let look = SkillFault::Look { times: *times, of_last: *of_last, most: LONGEST_LOOK };
+        wrong("/gate".into(), look.into());
     }
     match gate {
         Gate::Milestone { milestone, .. } => {
             if !shelf.milestones.contains(milestone) {
-                wrong("/gate/milestone".into(), format!("the library has no milestone `{milestone}`"));
+                wrong("/gate/milestone".into(), Unknown::Milestone { id: milestone.to_string() }.into());
             }
         }
         Gate::Test { test, value, .. } => {
             if !shelf.tests.contains(test) {
-                wrong("/gate/test".into(), format!("the library has no test `{test}`"));
+                wrong("/gate/test".into(), Unknown::Test { id: test.to_string() }.into());
             }
             if !(0.0..=100_000.0).contains(value) {
-                wrong("/gate/value".into(), format!("{value}: between 0 and 100000"));
+                let range = RangeFault::Between { value: *value, least: 0.0, most: 100_000.0 };
+                wrong("/gate/value".into(), range.into());
             }
         }
     }
@@ -84,36 +98,35 @@ pub struct NamedBy<'l> {
 pub fn still_named(gone: &[SkillId], named_by: &NamedBy<'_>) -> Vec<InputError> {
     let NamedBy { skills: rest, drills, tests, milestones } = *named_by;
     let mut faults = Vec::new();
+    let mut wrong = |i: usize, fault: SkillFault| faults.push(InputError::at(format!("/{i}"), fault));
     for (i, id) in gone.iter().enumerate() {
         if let Some(drill) = drills.iter().find(|drill| drill.serves.iter().any(|serves| serves.skill == *id))
         {
-            let says = format!("the drill “{}” serves `{id}`: change the drill first", drill.title);
-            faults.push(InputError::at(format!("/{i}"), says));
+            wrong(i, SkillFault::ServedByDrill { drill: drill.title.clone(), id: id.clone() });
         }
         if let Some(test) = tests.iter().find(|test| test.skill == *id) {
-            let says = format!("the test “{}” shows `{id}`: let it show another skill first", test.name);
-            faults.push(InputError::at(format!("/{i}"), says));
+            wrong(i, SkillFault::ShownByTest { test: test.name.clone(), id: id.clone() });
         }
         if let Some(milestone) = milestones.iter().find(|milestone| milestone.skill == *id) {
-            let says = format!("the milestone “{}” shows `{id}`: change it first", milestone.says);
-            faults.push(InputError::at(format!("/{i}"), says));
+            wrong(i, SkillFault::ShownByMilestone { milestone: milestone.says.clone(), id: id.clone() });
         }
         let names =
             |skill: &&Skill| skill.all_needs().any(|need| need.skill == *id) || skill.helps.contains(id);
         if let Some(skill) = rest.iter().find(names) {
-            faults.push(InputError::at(
-                format!("/{i}"),
-                format!("“{}” names `{id}`: change it first", skill.name),
-            ));
+            wrong(i, SkillFault::NamedBySkill { skill: skill.name.clone(), id: id.clone() });
         }
     }
     faults
 }
 
-/// A circle among skills, as a sentence that names its whole path; nothing if there is none.
-pub fn circle_in(skills: &[Skill]) -> Option<String> {
+/// A circle among skills, with its whole path; `None` if there is none.
+pub fn circle_in(skills: &[Skill]) -> Option<SkillFault> {
     let path = Map::of(skills).circle()?;
-    let names: Vec<String> =
-        path.iter().chain([&path[0]]).map(|s| format!("“{}”", skills[*s].name)).collect();
-    Some(format!("that would make a circle, in which none could ever begin: {}", names.join(" → ")))
+    Some(SkillFault::Circle { path: said(&path, skills) })
+}
+
+/// A circle with the names of its skills, back to the first: `Tap → Roll → Tap`.
+pub(super) fn said(path: &[usize], skills: &[Skill]) -> String {
+    let names: Vec<&str> = path.iter().chain(path.first()).map(|at| skills[*at].name.as_str()).collect();
+    names.join(" → ")
 }

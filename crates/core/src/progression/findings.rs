@@ -9,6 +9,7 @@ use serde::Serialize;
 
 use super::Map;
 use crate::drill::Drill;
+use crate::fact::{Fact, facts};
 use crate::ids::{BandId, MilestoneId, SkillId, TestId};
 use crate::technique::skill::{Gate, Stage};
 
@@ -33,6 +34,20 @@ pub enum FindingKind {
     Redundant,
     /// A skill that nothing leads to or from. A note only.
     Lonely,
+}
+
+facts! {
+    /// What is wrong with a map, with its values.
+    pub enum FindingSaid {
+        Circle = "map-circle" { path: String },
+        Unknown = "map-unknown" { skill: String, named: SkillId },
+        LaterBand = "map-later-band" { skill: String, band: BandId, need: String, stage: Stage, need_band: BandId },
+        NoDrill = "map-no-drill" { skill: String, stage: Stage },
+        UnusedTest = "map-unused-test" { skill: String, test: TestId },
+        NoMilestone = "map-no-milestone" { skill: String, milestone: MilestoneId },
+        Redundant = "map-redundant" { skill: String, need: String, stage: Stage, through: String },
+        Lonely = "map-lonely" { skill: String },
+    }
 }
 
 /// What would mend it, as an action.
@@ -62,20 +77,20 @@ pub enum Mend {
 }
 
 /// Something that is wrong with a map.
-#[derive(Clone, Debug, PartialEq, Eq, Serialize)]
+#[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Finding {
     /// What kind.
     pub kind: FindingKind,
     /// The skills that it is about; of a circle the whole path.
     pub skills: Vec<SkillId>,
-    /// The same in words, with the mend.
-    pub says: String,
+    /// The same with its values.
+    pub says: Fact,
     /// The mend as an action, where there is one.
     pub mend: Option<Mend>,
 }
 
-/// What stands around the map.
+/// What surrounds the map.
 #[derive(Clone, Copy, Debug)]
 pub struct Around<'l> {
     /// Names of the bands, the youngest first.
@@ -105,15 +120,11 @@ pub fn findings(map: &Map<'_>, around: &Around<'_>) -> Vec<Finding> {
 fn circle(map: &Map<'_>) -> Option<Finding> {
     let path = map.circle()?;
     let (first, last) = (path[0], path[path.len() - 1]);
-    let names: Vec<String> =
-        path.iter().chain([&first]).map(|s| format!("“{}”", map.skills[*s].name)).collect();
+    let path_said = super::check::said(&path, map.skills);
     Some(Finding {
         kind: FindingKind::Circle,
         skills: path.iter().map(|s| map.skills[*s].id.clone()).collect(),
-        says: format!(
-            "These need each other in a circle, so none can ever begin: {}. Take one of the needs out",
-            names.join(" → ")
-        ),
+        says: FindingSaid::Circle { path: path_said }.into(),
         mend: Some(drop_need(map, first, last)),
     })
 }
@@ -129,7 +140,7 @@ fn unknown<'m>(map: &'m Map<'_>) -> impl Iterator<Item = Finding> + 'm {
         missing.map(move |named| Finding {
             kind: FindingKind::Unknown,
             skills: vec![skill.id.clone()],
-            says: format!("“{}” names `{named}`, and the library has no such skill: take it out", skill.name),
+            says: FindingSaid::Unknown { skill: skill.name.clone(), named: named.clone() }.into(),
             mend: Some(Mend::DropNeed { skill: skill.id.clone(), need: named }),
         })
     })
@@ -143,10 +154,14 @@ fn later_bands<'m>(map: &'m Map<'_>, around: &'m Around<'_>) -> impl Iterator<It
             Finding {
                 kind: FindingKind::LaterBand,
                 skills: vec![upper.id.clone(), under.id.clone()],
-                says: format!(
-                    "“{}” starts in {}, and needs “{}” at {stage}, which starts in {}: start the need earlier, or take it out",
-                    upper.name, upper.band, under.name, under.band
-                ),
+                says: FindingSaid::LaterBand {
+                    skill: upper.name.clone(),
+                    band: upper.band.clone(),
+                    need: under.name.clone(),
+                    stage,
+                    need_band: under.band.clone(),
+                }
+                .into(),
                 mend: Some(Mend::MoveBand { skill: under.id.clone(), band: upper.band.clone() }),
             }
         })
@@ -169,10 +184,7 @@ fn without_drills<'m>(map: &'m Map<'_>, around: &'m Around<'_>) -> impl Iterator
             .map(move |stage| Finding {
                 kind: FindingKind::NoDrill,
                 skills: vec![skill.id.clone()],
-                says: format!(
-                    "“{}” has no drill at {stage}: write one, or add the stage to one that is there",
-                    skill.name
-                ),
+                says: FindingSaid::NoDrill { skill: skill.name.clone(), stage }.into(),
                 mend: None,
             })
     })
@@ -183,7 +195,7 @@ fn unused_tests<'m>(map: &'m Map<'_>, around: &'m Around<'_>) -> impl Iterator<I
         Some(Gate::Test { test, .. }) if !around.used_tests.contains(test) => Some(Finding {
             kind: FindingKind::UnusedTest,
             skills: vec![skill.id.clone()],
-            says: format!("The gate of “{}” asks for the test `{test}`, which no band uses: set a standard for it, or take the gate away", skill.name),
+            says: FindingSaid::UnusedTest { skill: skill.name.clone(), test: test.clone() }.into(),
             mend: Some(Mend::DropGate { skill: skill.id.clone() }),
         }),
         _ => None,
@@ -196,7 +208,7 @@ fn without_milestone<'m>(map: &'m Map<'_>, around: &'m Around<'_>) -> impl Itera
         Some(Finding {
             kind: FindingKind::NoMilestone,
             skills: vec![skill.id.clone()],
-            says: format!("The gate of “{}” asks for the milestone `{milestone}`, which is not there, so nobody passes it: choose a milestone, or take the gate away", skill.name),
+            says: FindingSaid::NoMilestone { skill: skill.name.clone(), milestone: milestone.clone() }.into(),
             mend: Some(Mend::DropGate { skill: skill.id.clone() }),
         })
     })
@@ -224,10 +236,13 @@ fn redundant(map: &Map<'_>) -> Vec<Finding> {
                 found.push(Finding {
                     kind: FindingKind::Redundant,
                     skills: vec![upper.id.clone(), under.id.clone(), over.id.clone()],
-                    says: format!(
-                        "“{}” needs “{}” at {stage}, and needs “{}” anyway, which asks for it already: the need can go",
-                        upper.name, under.name, over.name
-                    ),
+                    says: FindingSaid::Redundant {
+                        skill: upper.name.clone(),
+                        need: under.name.clone(),
+                        stage: *stage,
+                        through: over.name.clone(),
+                    }
+                    .into(),
                     mend: Some(drop_need(map, skill, *need)),
                 });
             }
@@ -248,7 +263,7 @@ fn lonely<'m>(map: &'m Map<'_>) -> impl Iterator<Item = Finding> + 'm {
         alone.then(|| Finding {
             kind: FindingKind::Lonely,
             skills: vec![skill.id.clone()],
-            says: format!("Nothing leads to “{}” and nothing from it. Only a note", skill.name),
+            says: FindingSaid::Lonely { skill: skill.name.clone() }.into(),
             mend: None,
         })
     })

@@ -11,9 +11,10 @@
 //!
 //! let json = r#"[
 //!     {"id": "tap", "name": "Tap", "strand": "ball_mastery", "band": "u6-u7", "needs": []},
-//!     {"id": "stop", "name": "Stop", "strand": "ball_mastery", "band": "u6-u7", "needs": [{"skill": "tap", "stage": "flow"}]},
-//!     {"id": "turn", "name": "Turn", "strand": "dribbling", "band": "u8-u9", "needs": [{"skill": "stop", "stage": "form"}]}
-//! ]"#;
+//!     {"id": "stop", "name": "Stop", "strand": "ball_mastery", "band": "u6-u7", "needs": [{"skill": "tap", "stage":
+//! "flow"}]},
+//!     {"id": "turn", "name": "Turn", "strand": "dribbling", "band": "u8-u9", "needs": [{"skill": "stop", "stage":
+//! "form"}]} ]"#;
 //! let skills: Vec<Skill> = serde_json::from_str(json).unwrap();
 //! let map = Map::of(&skills);
 //! assert_eq!(map.depths().unwrap(), [0, 1, 2]);
@@ -62,7 +63,7 @@ impl<'s> Map<'s> {
         Map { skills, graph, places }
     }
 
-    /// Where a skill stands in the list.
+    /// Where a skill is in the list.
     pub fn place(&self, id: &str) -> Option<usize> {
         self.places.get(id).copied()
     }
@@ -84,7 +85,7 @@ impl<'s> Map<'s> {
         })
     }
 
-    /// The length of the longest chain of hard needs below each skill; nothing if some lead in a circle.
+    /// The length of the longest chain of hard needs below each skill; `None` if some lead in a circle.
     pub fn depths(&self) -> Option<Vec<usize>> {
         let order = self.order()?;
         let mut depths = vec![0; self.skills.len()];
@@ -94,13 +95,13 @@ impl<'s> Map<'s> {
         Some(depths)
     }
 
-    /// The skills in an order in which every need comes before what needs it; nothing if some lead in a circle.
+    /// The skills in an order in which every need comes before what needs it; `None` if some lead in a circle.
     fn order(&self) -> Option<Vec<usize>> {
         toposort(&self.graph, None).ok().map(|order| order.into_iter().map(NodeIndex::index).collect())
     }
 
     /// A circle of hard needs, as places: each needs the one before it, and the first needs the last. The shortest
-    /// one through its first skill; nothing if there is no circle.
+    /// one through its first skill; `None` if there is no circle.
     pub fn circle(&self) -> Option<Vec<usize>> {
         let turns = |part: &Vec<NodeIndex>| part.len() > 1 || self.graph.contains_edge(part[0], part[0]);
         let part = tarjan_scc(&self.graph).into_iter().find(turns)?;

@@ -63,7 +63,7 @@ pub struct Line {
     pub from: SkillId,
     /// The skill that needs it.
     pub to: SkillId,
-    /// The stage that is needed; nothing if it only helps.
+    /// The stage that is needed; `None` if it only helps.
     pub stage: Option<Stage>,
 }
 
@@ -81,7 +81,7 @@ pub struct MapSheet {
     pub lines: Vec<Line>,
 }
 
-/// Lays a map out; nothing if it has a circle. Skills of a band that is not named stand in the last one.
+/// Lays a map out; `None` if it has a circle. Skills of a band that is not named stand in the last one.
 ///
 /// Time: O(sweeps × Σ of the products of the numbers of lines of two neighbours).
 pub fn lay_out(map: &Map<'_>, bands: &[BandId]) -> Option<MapSheet> {

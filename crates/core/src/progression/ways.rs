@@ -91,7 +91,7 @@ impl Map<'_> {
         (0..seen.len()).filter(|skill| seen[*skill]).collect()
     }
 
-    /// The shortest way to a stage of a skill, for a squad that has come so far with each: nothing if the map has a
+    /// The shortest way to a stage of a skill, for a squad that has come so far with each: `None` if the map has a
     /// circle. Stages below a squad's present one count as done.
     pub fn way(&self, skill: usize, stage: Stage, present: &[Option<Stage>], pacing: &Pacing) -> Option<Way> {
         let order = self.order()?;
@@ -99,7 +99,7 @@ impl Map<'_> {
         let mut asked: Vec<Option<Stage>> = vec![None; self.skills.len()];
         asked[skill] = Some(stage);
         for at in order.iter().rev().copied() {
-            // A skill that was met already asks for its needs no more.
+            // A skill that was met already no longer asks for its needs.
             if asked[at].is_some() && present[at].is_none() {
                 for (need, stage) in self.needs(at) {
                     asked[need] = asked[need].max(Some(stage));

@@ -1,6 +1,6 @@
 //! Groups for next week: who consolidates, who moves on, who works on the other foot?
 
-use std::collections::BTreeSet;
+use std::collections::{BTreeMap, BTreeSet};
 
 use serde::Serialize;
 
@@ -8,6 +8,7 @@ use crate::assessment::levels::Level;
 use crate::assessment::milestones::ready::Stands;
 use crate::assessment::milestones::{Milestone, MilestoneState};
 use crate::ids::{MilestoneId, SkillId, TestId};
+use crate::technique::skill::Stage;
 use crate::units::Share;
 
 /// What a player does next week.
@@ -66,18 +67,21 @@ pub fn urgency(group: Group, stands: &[Stands<'_>]) -> (Group, usize) {
     (group, stands.iter().filter(|(_, standing)| !standing.state.is_had()).count())
 }
 
-/// The milestones by which groups for a week are made: those of the skills that are trained in it, or all of them if
-/// none of those skills has a milestone.
+/// The milestones by which groups for a week are made: those of the skills that are worked on in it, up to the furthest
+/// stage that they are worked on at; or all of them if none of those skills has such a milestone.
 ///
 /// ```
-/// # use std::collections::BTreeSet;
+/// # use std::collections::BTreeMap;
 /// use jogo_core::review::groups::of_week;
-/// assert!(of_week(&[], &BTreeSet::new()).is_empty());
+/// assert!(of_week(&[], &BTreeMap::new()).is_empty());
 /// ```
-pub fn of_week(milestones: &[&Milestone], trained: &BTreeSet<SkillId>) -> BTreeSet<MilestoneId> {
-    let any = milestones.iter().any(|milestone| trained.contains(&milestone.skill));
-    let counts = |milestone: &&&Milestone| !any || trained.contains(&milestone.skill);
-    milestones.iter().filter(counts).map(|milestone| milestone.id.clone()).collect()
+pub fn of_week(milestones: &[&Milestone], worked_on: &BTreeMap<SkillId, Stage>) -> BTreeSet<MilestoneId> {
+    let in_week = |milestone: &&&Milestone| {
+        worked_on.get(&milestone.skill).is_some_and(|furthest| milestone.stage <= *furthest)
+    };
+    let any = milestones.iter().any(|milestone| in_week(&milestone));
+    let counted = milestones.iter().filter(|milestone| !any || in_week(milestone));
+    counted.map(|milestone| milestone.id.clone()).collect()
 }
 
 /// The group of a player for next week, by the milestones of what comes then.
@@ -105,4 +109,40 @@ pub fn next_week(stands: &[Stands<'_>], behind: &[FootBehind]) -> (Group, Reason
         return (Group::Consolidate, Reason::NothingSeen);
     }
     (Group::Consolidate, Reason::Missing { milestones: missing })
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::assessment::milestones::{Evidence, Seen};
+    use crate::ids::called;
+    use rstest::rstest;
+
+    // By hand: a week that works on turns up to Flow counts what shows turns at Form and at Flow, and nothing of Scan;
+    // a week whose skills have no such milestone counts them all.
+    #[rstest]
+    #[case::up_to_its_stage(&[("turns", Stage::Flow)], &["turns-form", "turns-flow"])]
+    #[case::further(&[("turns", Stage::Contest), ("taps", Stage::Form)], &["turns-form", "turns-flow", "turns-scan"])]
+    #[case::nothing_of_them(&[("taps", Stage::Form)], &["taps-flow", "turns-form", "turns-flow", "turns-scan"])]
+    #[case::no_week(&[], &["taps-flow", "turns-form", "turns-flow", "turns-scan"])]
+    fn a_week_counts_what_it_works_on(#[case] worked_on: &[(&str, Stage)], #[case] counted: &[&str]) {
+        let milestone = |skill: &str, stage: Stage| Milestone {
+            id: called(&format!("{skill}-{}", stage.word())),
+            says: "I can".into(),
+            short: "Can".into(),
+            skill: called(skill),
+            stage,
+            band: called("u8-u9"),
+            evidence: Evidence::Seen(Seen { test: called("seen"), points: vec![], days: 1 }),
+        };
+        let all = [
+            milestone("turns", Stage::Form),
+            milestone("turns", Stage::Flow),
+            milestone("turns", Stage::Scan),
+            milestone("taps", Stage::Flow),
+        ];
+        let all: Vec<&Milestone> = all.iter().collect();
+        let worked_on = worked_on.iter().map(|(skill, stage)| (called(skill), *stage)).collect();
+        assert_eq!(of_week(&all, &worked_on), counted.iter().map(|id| called(id)).collect());
+    }
 }

@@ -21,7 +21,7 @@ pub struct Interval {
 /// The quantile of the standard normal distribution at 97.5 %.
 const Z95: f64 = 1.959_963_984_540_054;
 
-/// The 95 % interval of a share of `so_many` among `all`; nothing if there is nobody.
+/// The 95 % interval of a share of `so_many` among `all`; `None` if there is nobody.
 ///
 /// > (p + z²/2n ± z √(p(1 − p)/n + z²/4n²)) ÷ (1 + z²/n), z = 1.96
 ///

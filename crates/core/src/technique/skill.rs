@@ -1,9 +1,8 @@
 //! Skills: what is learned, how far has it come, what does it need first?
 
-use std::fmt;
-
 use serde::{Deserialize, Serialize};
 
+use crate::fact::told_by_word;
 use crate::ids::{BandId, MilestoneId, SkillId, TestId};
 use crate::units::Share;
 
@@ -30,18 +29,19 @@ impl Strand {
     pub fn index(self) -> usize {
         self as usize
     }
-}
 
-impl fmt::Display for Strand {
-    fn fmt(&self, f: &mut fmt::Formatter<'_>) -> fmt::Result {
-        f.write_str(match self {
-            Strand::BallMastery => "ball mastery",
+    /// As it is written in files: `ball_mastery`.
+    pub fn word(self) -> &'static str {
+        match self {
+            Strand::BallMastery => "ball_mastery",
             Strand::Dribbling => "dribbling",
             Strand::Receiving => "receiving",
             Strand::Passing => "passing",
-        })
+        }
     }
 }
+
+told_by_word!(Strand, "strand");
 
 /// How far a skill has come.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
@@ -83,16 +83,7 @@ impl Stage {
     }
 }
 
-impl fmt::Display for Stage {
-    fn fmt(&self, f: &mut fmt::Formatter<'_>) -> fmt::Result {
-        f.write_str(match self {
-            Stage::Form => "Form",
-            Stage::Flow => "Flow",
-            Stage::Scan => "Scan",
-            Stage::Contest => "Contest",
-        })
-    }
-}
+told_by_word!(Stage, "stage");
 
 /// A foot.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
@@ -106,6 +97,17 @@ pub enum Side {
 }
 
 impl Side {
+    /// Both feet.
+    pub const ALL: [Side; 2] = [Side::Left, Side::Right];
+
+    /// As it is written in files: `left`.
+    pub fn word(self) -> &'static str {
+        match self {
+            Side::Left => "left",
+            Side::Right => "right",
+        }
+    }
+
     /// The one across.
     pub fn other(self) -> Side {
         match self {
@@ -143,7 +145,7 @@ pub enum SidePolicy {
 }
 
 impl SidePolicy {
-    /// The share of touches that the other foot is to get, an assumption; nothing if the foot does not matter.
+    /// The share of touches that the other foot is to get, an assumption; `None` if the foot does not matter.
     ///
     /// ```
     /// use jogo_core::{technique::skill::SidePolicy, units::Share};
@@ -169,9 +171,9 @@ pub enum Gate {
     Milestone {
         /// The milestone, by its id: its sentence may be reworded.
         milestone: MilestoneId,
-        /// So many times…
+        /// How many times…
         times: u32,
-        /// …of the last so many.
+        /// …out of this many latest dates.
         of_last: u32,
     },
     /// A result of a test, reached so often.
@@ -180,9 +182,9 @@ pub enum Gate {
         test: TestId,
         /// At least this, or at most where less is better.
         value: f64,
-        /// So many times…
+        /// How many times…
         times: u32,
-        /// …of the last so many.
+        /// …out of this many latest dates.
         of_last: u32,
     },
 }

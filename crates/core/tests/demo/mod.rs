@@ -7,18 +7,25 @@ use std::str::FromStr;
 
 use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
+use jogo_core::academy::phrases::Phrases;
 use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::milestones::Milestone;
 use jogo_core::assessment::standards::Standard;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::{Outcome, Said};
 use jogo_core::drill::Drill;
+use jogo_core::fact::Fact;
 use jogo_core::plan::curriculum::Curriculum;
 use jogo_core::plan::problem::Place;
 use jogo_core::plan::{BlockId, Plan, Problem};
 use jogo_core::technique::skill::Skill;
 use jogo_core::units::Minutes;
 use serde::de::DeserializeOwned;
+
+/// Facts in short: their codes with their values.
+pub fn told<F: Into<Fact>>(facts: impl IntoIterator<Item = F>) -> Vec<String> {
+    facts.into_iter().map(|fact| format!("{:?}", fact.into())).collect()
+}
 
 /// An id that a test names.
 pub fn called<T: FromStr<Err: Debug>>(id: &str) -> T {
@@ -47,6 +54,11 @@ pub fn skills() -> Vec<Skill> {
         .iter()
         .flat_map(|strand| read::<Vec<Skill>>(&format!("skills/{strand}.json")))
         .collect()
+}
+
+/// The library's texts in German.
+pub fn phrases() -> Phrases {
+    read("translations/de.json")
 }
 
 pub fn tests() -> Vec<Test> {

@@ -2,6 +2,7 @@
 
 use crate::demo::called;
 use jogo_core::drill::levers::Intensity;
+use jogo_core::fact::Fact;
 use jogo_core::plan::{Barred, Lock, Problem, TestWish, check};
 use jogo_core::technique::skill::Stage;
 use jogo_core::units::{Minutes, Seconds};
@@ -48,8 +49,8 @@ fn new_skills_are_counted_by_the_week() {
 #[test]
 fn what_does_not_fit_or_is_blocked_is_no_part_of_a_plan() {
     let mut problem = problem(A_AND_B, &[20, 20, 20, 20]);
-    variant_of(&mut problem, "a@form").barred = Some(Barred::H5("8 markers are missing".into()));
-    variant_of(&mut problem, "a@flow").barred = Some(Barred::H6("it has headers".into()));
+    variant_of(&mut problem, "a@form").barred = Some(Barred::H5(Fact::written("8 markers are missing")));
+    variant_of(&mut problem, "a@flow").barred = Some(Barred::H6(Fact::written("it has headers")));
     assert_eq!(
         broken(&problem, "a@form 5 | a@form 5 | a@flow 5 | "),
         [("H5", 0, Some(0)), ("H5", 1, Some(0)), ("H6", 2, Some(0))]
@@ -93,7 +94,7 @@ fn caps_hold(#[case] change: fn(&mut Problem), #[case] found: &[(&str, usize, Op
 }
 
 #[test]
-fn an_evening_begins_warm_and_goes_hard_only_now_and_then() {
+fn a_session_begins_warm_and_goes_hard_only_now_and_then() {
     let free: &[(&str, Stage)] = &[];
     let mut problem = problem(&[("a", None, Stage::Form, free), ("b", None, Stage::Form, free)], &[40; 4]);
     variant_of(&mut problem, "b@form").warm_up = false;
@@ -130,6 +131,7 @@ fn tests_come_first_and_only_of_what_was_met() {
         name: "Ten in a row".into(),
         minutes: Minutes(12),
         skills: skills.iter().map(|s| called(s)).collect(),
+        shows: Vec::new(),
     };
     problem.sessions[1].tests = vec![test(&["a"])];
     // 12 min of test leave 8.

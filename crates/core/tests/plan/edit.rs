@@ -1,6 +1,9 @@
 //! Edits by hand, what they cost, and what mends a breach.
 
 use crate::demo::called;
+use crate::demo::told;
+use jogo_core::fact::Fact;
+use jogo_core::plan::edit::PriceSaid;
 use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::{Edit, Lock, Problem, TestWish, check, edit, mend, price, score, solve};
 use jogo_core::technique::skill::Stage;
@@ -28,11 +31,11 @@ const LAID: &str = "a@form 5 | a@form 5 | a@flow 5, b@form 5 | a@flow 5";
     Some((3, 0)),
 )]
 #[case::out(Edit::Remove { session: 2, block: 0 }, "a@form 5 | a@form 5 | b@form 5 | a@flow 5", None)]
-#[case::to_another_evening(
+#[case::to_another_session(
     Edit::Move { session: 2, block: 1, to: 3, at: Some(0) }, "a@form 5 | a@form 5 | a@flow 5 | b@form 5, a@flow 5",
     Some((3, 0)),
 )]
-#[case::within_the_evening(
+#[case::within_the_session(
     Edit::Move { session: 2, block: 1, to: 2, at: Some(0) }, "a@form 5 | a@form 5 | b@form 5, a@flow 5 | a@flow 5",
     Some((2, 0)),
 )]
@@ -63,26 +66,26 @@ fn an_edit_changes_what_it_says_and_locks_what_was_set(
 
 #[rstest]
 #[case::longer_than_it_may_be(
-    Edit::Minutes { session: 0, block: 0, minutes: Minutes(11) }, "/minutes", "“drill-a” lasts 5 min to 10 min",
+    Edit::Minutes { session: 0, block: 0, minutes: Minutes(11) }, "/minutes", "edit-lasts title=drill-a least=5 most=10",
 )]
-#[case::no_such_block(Edit::Remove { session: 3, block: 1 }, "/block", "session 4 has 1 blocks: choose one of them")]
-#[case::no_such_session(Edit::Lock { session: 4, block: 0 }, "/session", "there is no session 5: the curriculum has 4")]
+#[case::no_such_block(Edit::Remove { session: 3, block: 1 }, "/block", "edit-no-block session=4 blocks=1")]
+#[case::no_such_session(Edit::Lock { session: 4, block: 0 }, "/session", "edit-no-session session=5 sessions=4")]
 #[case::no_such_stage(
     Edit::Stage { session: 0, block: 0, stage: Stage::Contest }, "/stage",
-    "no drill that fits serves “A” at Contest: choose another stage",
+    "edit-no-stage skills=[(quoted-name name=A)] stage=stage-contest",
 )]
 #[case::no_such_variant(
     Edit::Replace { session: 0, block: 0, variant: called("z@form") }, "/variant",
-    "this curriculum has no variant `z@form`: choose one of its own",
+    "edit-no-variant id=z@form",
 )]
 #[case::no_such_goal(
     Edit::Show { session: 0, skill: called("z") }, "/skill",
-    "this skill is no goal of the curriculum: choose one of its goals",
+    "edit-no-goal",
 )]
-#[case::no_such_lock(Edit::Forget { lock: 0 }, "/lock", "there are 0 locks")]
+#[case::no_such_lock(Edit::Forget { lock: 0 }, "/lock", "edit-no-lock locks=0")]
 fn what_cannot_be_done_says_what_would_be_right(#[case] change: Edit, #[case] at: &str, #[case] says: &str) {
     let wrong = edit(&four(), &plan(LAID), &change).unwrap_err();
-    assert_eq!((wrong.pointer.as_str(), wrong.detail.as_str()), (at, says));
+    assert_eq!((wrong.pointer.as_str(), told([wrong.fact])), (at, vec![says.to_owned()]));
 }
 
 #[test]
@@ -102,7 +105,7 @@ fn locks_follow_the_block_through_edits_and_go_with_it() {
 #[test]
 fn showing_a_skill_takes_the_stage_place_and_time_that_cost_least() {
     let problem = four();
-    // Flow of a is still to be shown once more; the evening on the 17th has 20 min free, of which it takes ten.
+    // Flow of a is still to be shown once more; the session on the 17th has 20 min free, of which it takes ten.
     let edited = edit(
         &problem,
         &plan("a@form 5 | a@form 5 | a@flow 5, b@form 5 | "),
@@ -123,10 +126,12 @@ fn the_price_is_the_difference_and_says_where_it_comes_from() {
     let parts: Vec<_> =
         price.parts.iter().map(|p| (code(p.part), (p.points * 10.0).round() / 10.0)).collect();
     assert_eq!(parts, [("S1", 10.0), ("S8", 3.0), ("S10", -0.3)]);
-    assert_eq!(price.says, "+12.7: a goal moves away, minutes stay unused");
-    assert_eq!(price.parts[0].new, ["A: 1 × Flow missing"]);
+    assert_eq!(price.says.code, "price-more-because");
+    let reasons = ["price-goals-more", "price-unused-more"].map(Fact::plain);
+    assert_eq!(price.says.value("reasons"), Some(&reasons.to_vec().into()));
+    assert_eq!(told(price.parts[0].new.clone()), ["points-missing skill=A count=1 stage=stage-flow"]);
     let same = jogo_core::plan::price(&before, &before);
-    assert_eq!((same.points, same.says.as_str()), (0.0, "costs nothing"));
+    assert_eq!((same.points, same.says), (0.0, PriceSaid::Nothing.into()));
 }
 
 /// Follows the mend of the first breach until none is left; what was done.
@@ -139,24 +144,30 @@ fn mended(problem: &Problem, sessions: &str) -> Vec<String> {
         (laid, problem.locks) = (edited.plan, edited.locks);
         done.push(mend.says);
     }
-    done
+    told(done)
 }
 
 #[rstest]
 #[case::too_long(
     "a@form 10 | a@form 10 | a@flow 10, b@form 10 | a@flow 5",
-    "Move “drill-b” at Form to 17 January"
+    "do-move block=(quoted-at name=drill-b stage=stage-form) date=(quoted-date day=17 month=1 year=2031)"
 )]
 #[case::need_not_served(
     "a@form 5 | b@form 5, a@form 5 | a@flow 5 | a@flow 5",
-    "Move “drill-b” at Form to 13 January"
+    "do-move block=(quoted-at name=drill-b stage=stage-form) date=(quoted-date day=13 month=1 year=2031)"
 )]
-#[case::ladder("a@form 5 | a@flow 5 |  | ", "Do “drill-a” at Flow at Form instead")]
+#[case::ladder(
+    "a@form 5 | a@flow 5 |  | ",
+    "do-stage block=(quoted-at name=drill-a stage=stage-flow) stage=stage-form"
+)]
 #[case::new_too_late(
     "a@form 5 | a@form 5 | a@flow 10, b@form 5 | a@flow 5",
-    "Do “drill-a” at Flow as block 2 of the session"
+    "do-place block=(quoted-at name=drill-a stage=stage-flow) place=2"
 )]
-#[case::out_of_its_range("a@form 3 | a@form 10 | a@flow 10 | a@flow 10", "Give “drill-a” at Form 10 min")]
+#[case::out_of_its_range(
+    "a@form 3 | a@form 10 | a@flow 10 | a@flow 10",
+    "do-minutes block=(quoted-at name=drill-a stage=stage-form) minutes=10"
+)]
 fn a_breach_is_mended_by_the_edit_that_costs_least(#[case] sessions: &str, #[case] says: &str) {
     assert_eq!(mended(&four(), sessions), [says]);
 }
@@ -165,18 +176,24 @@ fn a_breach_is_mended_by_the_edit_that_costs_least(#[case] sessions: &str, #[cas
 fn a_lock_that_nothing_keeps_is_forgotten_and_a_test_is_prepared() {
     let mut problem = four();
     problem.locks = vec![Lock { session: 3, block: plan("b@form 9").sessions.remove(0).remove(0) }];
-    assert_eq!(mended(&problem, LAID), ["Forget the lock of “drill-b”"]);
+    assert_eq!(mended(&problem, LAID), ["do-forget title=drill-b"]);
     problem.locks.clear();
-    problem.sessions[2].tests =
-        vec![TestWish { id: called("t"), name: "T".into(), minutes: Minutes(5), skills: vec![called("a")] }];
+    problem.sessions[2].tests = vec![TestWish {
+        id: called("t"),
+        name: "T".into(),
+        minutes: Minutes(5),
+        skills: vec![called("a")],
+        shows: vec![],
+    }];
     assert_eq!(mended(&problem, " |  |  | ").len(), 1);
 }
 
 #[test]
 fn what_is_blocked_is_laid_by_another_drill_or_not_at_all() {
     let mut problem = four();
-    variant_of(&mut problem, "b@form").barred = Some(jogo_core::plan::Barred::H5("it is too large".into()));
-    assert_eq!(mended(&problem, LAID), ["Take “drill-b” at Form out"]);
+    variant_of(&mut problem, "b@form").barred =
+        Some(jogo_core::plan::Barred::H5(Fact::written("it is too large")));
+    assert_eq!(mended(&problem, LAID), ["do-remove block=(quoted-at name=drill-b stage=stage-form)"]);
 }
 
 proptest! {

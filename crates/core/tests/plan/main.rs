@@ -1,6 +1,7 @@
 //! The planner: what it lays is legal, what it scores is right, what it refuses cannot be done.
 #![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
+mod benchmarks;
 mod check;
 mod clash;
 #[path = "../demo/mod.rs"]
@@ -9,6 +10,7 @@ mod edit;
 mod score;
 mod so_far;
 mod solve;
+mod testing;
 mod upset;
 mod why;
 
@@ -50,7 +52,7 @@ fn problem(skills: &[Wished<'_>], minutes: &[u32]) -> Problem {
             .iter()
             .enumerate()
             .map(|(i, m)| SessionWish {
-                // Two evenings a week, four and three days apart.
+                // Two sessions a week, four and three days apart.
                 date: START + ((i / 2 * 7 + i % 2 * 4) as i64).days(),
                 week: i as u32 / 2 + 1,
                 minutes: Minutes(*m),

@@ -1,7 +1,11 @@
 //! Reasons in words, two plans side by side, and what the forecast makes of a plan.
 
+use crate::demo::told;
+use jogo_core::fact::Fact;
+use jogo_core::plan::edit::PriceSaid;
 use jogo_core::plan::forecast::{Assumptions, Size, forecast};
 use jogo_core::plan::problem::example::{ExampleSize, example};
+use jogo_core::plan::why::Why;
 use jogo_core::plan::{Approach, BlockId, Lock, Problem, compare, solve, why_block, why_skill};
 use jogo_core::technique::skill::Stage;
 use jogo_core::units::{Difficulty, Minutes};
@@ -13,21 +17,21 @@ use super::{A_AND_B, Wished, plan, problem};
 const LAID: &str = "a@form 5 | a@form 5 | a@flow 5, b@form 5 | a@flow 5";
 
 #[rstest]
-#[case::the_first((0, 0), &["“A” asked for it: exposure 1 of 2 at Form, on its way to Flow."])]
+#[case::the_first((0, 0), &["why-asked-on-the-way skill=A nth=1 of=2 stage=stage-form goal=stage-flow"])]
 #[case::what_opens_another(
-    (1, 0), &["“A” asked for it: exposure 2 of 2 at Form, on its way to Flow.", "“B” can begin after it."],
+    (1, 0), &["why-asked-on-the-way skill=A nth=2 of=2 stage=stage-form goal=stage-flow", "why-opens skills=[(quoted-name name=B)]"],
 )]
 #[case::another_stage(
     (2, 0),
-    &["“A” asked for it: exposure 1 of 2 at Flow, Flow is its goal.", "Flow waited for Form, done on 10 January."],
+    &["why-asked-as-goal skill=A nth=1 of=2 stage=stage-flow", "why-waited-for-stage stage=stage-flow before=stage-form date=(quoted-date day=10 month=1 year=2031)"],
 )]
 #[case::what_waited(
     (2, 1),
-    &["“B” asked for it: exposure 1 of 2 at Form, Form is its goal.", "“B” waited for “A” at Form, done on 10 January."],
+    &["why-asked-as-goal skill=B nth=1 of=2 stage=stage-form", "why-waited-for-needs skill=B needs=[(why-done-on skill=A stage=stage-form date=(quoted-date day=10 month=1 year=2031))]"],
 )]
 fn a_block_says_who_asked_for_it(#[case] (session, block): (usize, usize), #[case] says: &[&str]) {
     let why = why_block(&problem(A_AND_B, &[20; 4]), &plan(LAID), session, block).unwrap();
-    assert_eq!(why.says, says);
+    assert_eq!(told(why.says), says);
 }
 
 #[test]
@@ -35,31 +39,33 @@ fn a_block_that_keeps_a_skill_alive_says_so_and_what_is_lost_without_it() {
     let reached = problem(&[("a", None, Stage::Form, &[])], &[20; 10]);
     let why =
         why_block(&reached, &plan("a@form 5 | a@form 5 |  |  |  |  |  | a@form 5 |  | "), 7, 0).unwrap();
-    assert_eq!(why.says, ["It keeps “A” alive: the last time was 21 days before."]);
+    assert_eq!(told(why.says), ["why-keeps skill=A days=21"]);
     // Kept on the 31st it cost nothing; not kept until 7 February it costs 2, and 5 min more are idle.
-    assert_eq!(why.without.says, "+4.5: minutes stay unused, something reached is not kept");
+    let reasons = ["price-unused-more", "price-maintenance-more"].map(Fact::plain).to_vec();
+    assert_eq!(why.without.says, PriceSaid::MoreBecause { points: 4.5, reasons }.into());
     assert!(why_block(&reached, &plan(" | "), 0, 0).is_none());
 }
 
 #[rstest]
 #[case::as_soon_as_it_may(
     LAID, "b",
-    &["It is first met on 13 January.", "It needs “A” at Form, which is done on 10 January.", "1 × Form is missing: other things count more in the sessions that are there."],
+    &["why-first-met date=(quoted-date day=13 month=1 year=2031)", "why-need-done need=A stage=stage-form date=(quoted-date day=10 month=1 year=2031)", "why-missing-others count=1 stage=stage-form"],
 )]
 #[case::never_ready(
     "a@form 5 |  |  | ", "b",
-    &["This plan never comes to it.", "It needs “A” at Form, and this plan never completes that.", "2 × Form are missing: other things count more in the sessions that are there."],
+    &["why-never", "why-need-never-done need=A stage=stage-form", "why-missing-others count=2 stage=stage-form"],
 )]
 #[case::could_come_sooner(
     "a@form 5 | a@form 5 | a@flow 5 | a@flow 5, b@form 5", "b",
-    &["It is first met on 17 January.", "It needs “A” at Form, which is done on 10 January.", "It could be met on 13 January already at no cost: press solve.", "1 × Form is missing: other things count more in the sessions that are there."],
+    &["why-first-met date=(quoted-date day=17 month=1 year=2031)", "why-need-done need=A stage=stage-form date=(quoted-date day=10 month=1 year=2031)", "why-earlier-free date=(quoted-date day=13 month=1 year=2031)", "why-missing-others count=1 stage=stage-form"],
 )]
 #[case::the_ladder_is_long(
     " |  | a@form 5 | a@form 5", "a",
-    &["It is first met on 13 January.", "It could be met on 6 January already at no cost: press solve.", "2 × Flow are missing: Form is done only in the last session."],
+    &["why-first-met date=(quoted-date day=13 month=1 year=2031)", "why-earlier-free date=(quoted-date day=6 month=1 year=2031)", "why-missing-too-late count=2 stage=stage-flow before=stage-form"],
 )]
 fn a_skill_says_why_so_late(#[case] sessions: &str, #[case] skill: &str, #[case] says: &[&str]) {
-    assert_eq!(why_skill(&problem(A_AND_B, &[20; 4]), &plan(sessions), skill).unwrap(), says);
+    let why = why_skill(&problem(A_AND_B, &[20; 4]), &plan(sessions), skill).unwrap();
+    assert_eq!(told(why), says);
 }
 
 #[test]
@@ -68,7 +74,7 @@ fn a_skill_that_waits_for_a_week_with_room_says_which_are_full() {
     let many: [Wished<'_>; 3] = ["a", "b", "c"].map(|id| (id, None, Stage::Form, free));
     let says =
         why_skill(&problem(&many, &[30; 4]), &plan("a@form 5, b@form 5 |  | c@form 5 | "), "c").unwrap();
-    assert_eq!(says[1], "Week 1 already meets 2 new skills, and more are not taken at once.");
+    assert_eq!(says[1], Why::FullWeek { week: 1, most: 2 });
 }
 
 #[test]
@@ -195,7 +201,7 @@ fn a_kept_block_that_is_locked_says_so() {
     let mut problem = problem(A_AND_B, &[20; 6]);
     let named = plan("a@form 5 | a@form 5 | | | | ").named(|| BlockId(uuid::Uuid::from_u128(7)));
     problem.locks = vec![Lock { session: 1, block: named.sessions[1][0].unnamed() }];
-    let says = |session| why_block(&problem, &named, session, 0).unwrap().says.join(" ");
-    assert!(says(1).contains("locked here"), "{}", says(1));
-    assert!(!says(0).contains("locked here"), "{}", says(0));
+    let locked =
+        |session| why_block(&problem, &named, session, 0).unwrap().says.contains(&Why::Locked.into());
+    assert!(locked(1) && !locked(0));
 }

@@ -46,10 +46,10 @@ async fn desk(server: &Server, folder: &Path) -> Result<(), Failed> {
     keep(&director, folder, "plan-broken").await?;
     director.types("z").await?;
     director.goes("broken by this plan").await?;
-    director.presses("Compare").await?;
-    director.presses("Decision first").await?;
-    director.sees("What the children meet, and when").await?;
-    keep(&director, folder, "plan-compared").await?;
+    director.presses("Benchmarks").await?;
+    director.sees("Every goal has a milestone").await?;
+    keep(&director, folder, "benchmarks").await?;
+    director.presses("Weeks").await?;
     director.presses("Forecast").await?;
     director.sees("of all goals are reached").await?;
     keep(&director, folder, "plan-forecast").await?;
@@ -72,7 +72,7 @@ async fn desk(server: &Server, folder: &Path) -> Result<(), Failed> {
     director.opens(&format!("/sessions?curriculum={}", curriculum.as_str().unwrap_or_default())).await?;
     director.presses("North Beacon U10–U12, week 5").await?;
     director.sees("here").await?;
-    keep(&director, folder, "evenings").await?;
+    keep(&director, folder, "sessions").await?;
     director.opens("/clubs").await?;
     director.presses("Saltpan U6–U7").await?;
     director.sees_named("Coaches").await?;
@@ -101,7 +101,7 @@ async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
     let coach = Person::at(&browser, server);
     coach.signs_in_as(COACH).await?;
     coach.sees("Start the clock").await?;
-    keep(&coach, folder, "tonight").await?;
+    keep(&coach, folder, "today").await?;
     coach.presses("Cancel or shorten this session").await?;
     coach.sees("Every goal still gets its exposures").await?;
     keep(&coach, folder, "upset").await?;
@@ -109,7 +109,7 @@ async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
     coach.opens("/test/weave-time").await?;
     coach.sees_named("Enter").await?;
     coach.types("16.4").await?;
-    keep(&coach, folder, "test-evening").await?;
+    keep(&coach, folder, "test-session").await?;
     browser.end().await?;
 
     let browser = Browser::start(PHONE).await?;
@@ -132,6 +132,6 @@ async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {
     keep(&coach, folder, "squad").await?;
     coach.presses("Tamya Holmay").await?;
     coach.sees("The four strands so far").await?;
-    keep(&coach, folder, "passport").await?;
+    keep(&coach, folder, "progress-sheet").await?;
     browser.end().await
 }

@@ -38,7 +38,7 @@ impl Person<'_> {
             const seen = (thing) => thing.checkVisibility({ visibilityProperty: true });
             // What is in its text at all is asked first: what it says as it is laid out takes longer.
             const told = (thing) => thing.tagName !== 'SCRIPT' && plain(thing.textContent).includes(phrase)
-              && ([...thing.children].some(told) || (whole.test(plain(thing.innerText)) && seen(thing)));
+              && ([...thing.children].some(told) || (whole.test(plain(thing.innerText ?? '')) && seen(thing)));
             return [...document.querySelectorAll(css)].some(told)";
         let until = tokio::time::Instant::now() + PATIENCE;
         loop {
@@ -63,7 +63,7 @@ impl Person<'_> {
         self.finds(&format!("thing named “{name}”"), &xpath).await
     }
 
-    /// Whether a text stands on the page just now.
+    /// Whether a text is on the page just now.
     pub async fn has(&self, text: &str) -> Result<bool, Failed> {
         Ok(self.page().find(Locator::Css("body")).await?.text().await?.contains(text))
     }
@@ -189,7 +189,7 @@ impl Printed {
         self.0.len()
     }
 
-    /// All that stands on them, with single spaces between words.
+    /// Everything on them, with single spaces between words.
     pub fn text(&self) -> String {
         self.0.iter().flat_map(|page| page.split_whitespace()).collect::<Vec<_>>().join(" ")
     }

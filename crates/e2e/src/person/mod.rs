@@ -33,7 +33,7 @@ impl<'b> Person<'b> {
         Ok(self.page().goto(&format!("{}{path}", self.address)).await?)
     }
 
-    /// Loads the page anew.
+    /// Reloads the page.
     pub async fn reloads(&self) -> Result<(), Failed> {
         Ok(self.page().refresh().await?)
     }

@@ -112,7 +112,7 @@ async fn the_phone() -> Result<(), Failed> {
 }
 
 #[tokio::test]
-async fn an_evening_on_the_phone() -> Result<(), Failed> {
+async fn a_session_on_the_phone() -> Result<(), Failed> {
     let pages = [
         ("/today", "Start the clock"),
         ("/today?block=log", "Who is here?"),

@@ -1,9 +1,9 @@
-//! Assessing in the browser: a whole test evening by keyboard, timing gates with faults, a threshold that is moved,
+//! Assessing in the browser: a whole test session by keyboard, timing gates with faults, a threshold that is moved,
 //! and a player who moves on.
 
 use std::time::Instant;
 
-use jogo_core::assessment::timing_gates::simulated::{Faults, evening};
+use jogo_core::assessment::timing_gates::simulated::{Faults, lines};
 use jogo_core::assessment::timing_gates::{Gates, RunOutcome};
 use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server, simulated_gates};
 
@@ -56,10 +56,10 @@ async fn twenty_players_with_both_feet_in_one_pass_by_keyboard() -> Result<(), F
 
 #[tokio::test]
 async fn gates_with_faults_bring_good_times_in_and_flag_the_rest() -> Result<(), Failed> {
-    // What this pair sends, and what of it can be trusted: worked out beside the evening.
+    // What this pair sends, and what of it can be trusted: worked out beside the session.
     let (players, seed, faults) = (12, 3, "late,doubled,out-of-order,missing,bounced");
     let mut gates = Gates::default();
-    evening(players, seed, faults.parse::<Faults>()?).into_iter().for_each(|line| gates.take(line.event));
+    lines(players, seed, faults.parse::<Faults>()?).into_iter().for_each(|line| gates.take(line.event));
     let runs = gates.runs(5.0, 90.0);
     let good: Vec<f64> = runs
         .iter()
@@ -143,7 +143,7 @@ async fn a_player_is_moved_on_and_the_next_plan_reflects_it() -> Result<(), Fail
     coach.sees("Do you see it differently?").await?;
     coach.presses("Can do it").await?;
     coach.sees("give a reason first").await?;
-    coach.writes("Why?", "Kept them fast all evening").await?;
+    coach.writes("Why?", "Kept them fast through").await?;
     coach.presses("Can do it").await?;
     coach.sees_named("Halen Merrett, Fast toe taps: met").await?;
     coach.sent_everything().await?;
@@ -167,7 +167,7 @@ async fn a_player_is_moved_on_and_the_next_plan_reflects_it() -> Result<(), Fail
         director.sees(name).await?;
         director.presses("Settings").await?;
         director.sees("Goals").await?;
-        let says = "const box = [...document.querySelectorAll('p')].find((p) => p.textContent === 'Toe taps').parentElement;
+        let says = "const box = [...document.querySelectorAll('aside p')].find((p) => p.textContent === 'Toe taps').parentElement;
             return box.querySelector('select').selectedOptions[0].textContent";
         assert_eq!(director.runs(says).await?, present, "{name}");
     }
@@ -188,7 +188,7 @@ async fn a_test_is_written_taken_and_counted_in_all_clubs() -> Result<(), Failed
     director.chooses("Protocol", "hits out of a number of tries").await?;
     director.writes("Tries", "1").await?;
     director.presses("Save the test").await?;
-    director.sees("1: between 2 and 50").await?;
+    director.sees("1 is out of range. Use 2 to 50.").await?;
     director.writes("Tries", "5").await?;
     director.presses("Save the test").await?;
     director.presses("Set a standard for U8–U9").await?;
@@ -218,7 +218,7 @@ async fn a_test_is_written_taken_and_counted_in_all_clubs() -> Result<(), Failed
 
     director.opens("/levels").await?;
     director.sees("Weave and hit").await?;
-    let says = "const place = [...document.querySelectorAll('thead th')].findIndex((th) => th.textContent === 'Weave and hit');
+    let says = "const place = [...document.querySelectorAll('thead tr:last-child th')].findIndex((th) => th.textContent === 'Weave and hit');
         const row = [...document.querySelectorAll('tbody tr')].find((tr) => tr.cells[0].textContent === 'Harbour Lane');
         return row.cells[place].textContent";
     assert_eq!(director.runs(says).await?, "7%1 of 14");

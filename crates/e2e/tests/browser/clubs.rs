@@ -1,4 +1,4 @@
-//! Clubs and people: somebody is invited, joins, and runs an evening; a team gets its own days; the squad is split.
+//! Clubs and people: somebody is invited, joins, and runs a session; a team gets its own days; the squad is split.
 
 use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 
@@ -7,7 +7,7 @@ const COACH: &str = "Selo Torrwick";
 const LEAD: &str = "Nelun Torrby";
 
 #[tokio::test]
-async fn a_new_team_gets_a_coach_who_joins_by_a_link_and_runs_the_evening() -> Result<(), Failed> {
+async fn a_new_team_gets_a_coach_who_joins_by_a_link_and_runs_the_session() -> Result<(), Failed> {
     let server = Server::start()?;
     let (desk, phone) = (Browser::start(DESK).await?, Browser::start(PHONE).await?);
     let (director, newcomer) = (Person::at(&desk, &server), Person::at(&phone, &server));
@@ -34,7 +34,7 @@ async fn a_new_team_gets_a_coach_who_joins_by_a_link_and_runs_the_evening() -> R
     newcomer.sees("You were invited as coach of Millpond Rushes").await?;
     newcomer.field("User name").await?.send_keys("sela").await?;
     newcomer.writes("Password", "short").await?;
-    newcomer.sees("8 to 200 characters").await?;
+    newcomer.sees("This password has 5 characters. Use 8 to 200.").await?;
     newcomer.writes("Password", "long enough").await?;
     newcomer.sees("Block 1 of").await?;
     newcomer.sees("Week 6").await?;

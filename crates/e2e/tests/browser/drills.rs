@@ -17,7 +17,7 @@ async fn a_layout_with_a_fault_is_mended_from_its_message_and_drawn() -> Result<
     let layout = director.field(LAYOUT).await?;
     director.replaces(&layout, "mark A red\nwlak 3\nmark B blue\npath dribble A -> B").await?;
     director.sees("Line 2, column 1:").await?;
-    director.sees("did you mean `walk`?").await?;
+    director.sees("Did you mean “walk”?").await?;
     director.sees("Drawn as far as the lines are understood").await?;
     // The message leads to its place: what is typed there mends it.
     director.presses("Line 2, column 1:").await?;
@@ -157,7 +157,7 @@ async fn headers_are_off_until_the_rule_stands_in_the_bands() -> Result<(), Fail
     let director = Person::at(&browser, &server);
     director.signs_in_as(DIRECTOR).await?;
     director.opens("/drills/header-to-partner?band=u13-u15").await?;
-    director.sees("has not entered the association's rule").await?;
+    director.sees("has not entered the rule of its association").await?;
     director.opens("/drills/bands").await?;
     director.presses("Enter the association’s rule").await?;
     director.writes("From age", "12").await?;

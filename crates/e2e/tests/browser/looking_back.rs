@@ -10,7 +10,7 @@ async fn a_week_of_a_team_opens_with_its_strands_and_its_log() -> Result<(), Fai
     let browser = Browser::start(DESK).await?;
     let director = Person::at(&browser, &server);
     director.signs_in_as(DIRECTOR).await?;
-    director.opens("/evenings").await?;
+    director.opens("/sessions").await?;
     director.presses("At speed and under pressure").await?;
     director.presses("Together on the move").await?;
     director.sees("Choose a week to see its strands and its log.").await?;

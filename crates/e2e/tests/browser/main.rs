@@ -2,8 +2,10 @@
 
 mod access;
 mod assess;
+mod benchmarks;
 mod clubs;
 mod drills;
+mod language;
 mod looking_back;
 mod offline;
 mod path;
@@ -12,7 +14,7 @@ mod plan;
 mod print;
 mod progressions;
 mod squad;
-mod tonight;
+mod today;
 mod tools;
 mod upset;
 mod weather;

@@ -1,4 +1,4 @@
-//! An evening without network: the server is gone, the browser is closed in between, and nothing is lost.
+//! A session without network: the server is gone, the browser is closed in between, and nothing is lost.
 
 use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 
@@ -14,7 +14,7 @@ pub async fn publishes(server: &Server) -> Result<(), Failed> {
 }
 
 #[tokio::test]
-async fn an_evening_is_run_without_a_server_and_over_a_restart_of_the_browser() -> Result<(), Failed> {
+async fn a_session_is_run_without_a_server_and_over_a_restart_of_the_browser() -> Result<(), Failed> {
     let mut server = Server::start()?;
     publishes(&server).await?;
     let phone = Browser::start(PHONE).await?;
@@ -27,7 +27,7 @@ async fn an_evening_is_run_without_a_server_and_over_a_restart_of_the_browser() 
     coach.types("\u{e00c}").await?;
 
     server.stops()?;
-    coach.opens("/tonight").await?;
+    coach.opens("/today").await?;
     coach.sees_named("Drawing:").await?;
     coach.presses("One up").await?;
     coach.presses("Done").await?;
@@ -66,9 +66,9 @@ async fn an_evening_is_run_without_a_server_and_over_a_restart_of_the_browser() 
     // Each of them arrived once.
     let told = "return fetch('/api/v1/session').then((r) => r.json()).then(async ({ teams }) => {
         const get = (path) => fetch(`/api/v1/teams/${teams[0].id}${path}`).then((r) => r.json());
-        const { evenings } = await get('/evenings');
-        const tonight = evenings.find((e) => e.date === '2031-02-10');
-        const { log } = await get(`/evenings/${tonight.edition}/${tonight.session}`);
+        const { sessions } = await get('/sessions');
+        const today = sessions.find((e) => e.date === '2031-02-10');
+        const { log } = await get(`/sessions/${today.edition}/${today.session}`);
         const sheet = await get('/tests/toe-taps-30');
         return [log.outcomes.map((o) => [o.outcome, o.ran]), log.missing.length, log.note, log.history.length,
           sheet.players.flatMap((p) => p.trials).length];
@@ -110,8 +110,8 @@ async fn of_two_phones_of_one_team_the_later_word_counts_and_the_earlier_one_sta
         let says = strip.prop("textContent").await?.unwrap_or_default();
         assert!(says.contains(", Skipped"), "{says}");
         coach.opens_details("Who logged what").await?;
-        coach.sees("Keya Gairlow: Inside taps on the spot: Done").await?;
-        coach.sees("Keya Gairlow: Inside taps on the spot: Skipped").await?;
+        coach.sees("Keya Gairlow: Roll, stop, step: Done").await?;
+        coach.sees("Keya Gairlow: Roll, stop, step: Skipped").await?;
         coach.sees("Brien Stackwick was missing after all").await?;
     }
     one.end().await?;
@@ -121,9 +121,9 @@ async fn of_two_phones_of_one_team_the_later_word_counts_and_the_earlier_one_sta
 /// Asks the server what a coach's page asks, for the session of today.
 const TODAY: &str = "const { teams } = await fetch('/api/v1/session').then((r) => r.json());
     const get = (path) => fetch(`/api/v1/teams/${teams[0].id}${path}`).then((r) => r.json());
-    const { evenings } = await get('/evenings');
-    const at = evenings.findIndex((e) => e.date === '2031-02-10');
-    const page = (e) => `/evenings/${e.edition}/${e.session}`;";
+    const { sessions } = await get('/sessions');
+    const at = sessions.findIndex((e) => e.date === '2031-02-10');
+    const page = (e) => `/sessions/${e.edition}/${e.session}`;";
 
 #[tokio::test]
 async fn a_log_from_a_phone_without_network_lands_on_the_drill_that_was_run() -> Result<(), Failed> {
@@ -134,7 +134,7 @@ async fn a_log_from_a_phone_without_network_lands_on_the_drill_that_was_run() ->
     coach.signs_in_as(COACH).await?;
     coach.sees("Block 1 of").await?;
     let drill = format!(
-        "return (async () => {{ {TODAY} return (await get(page(evenings[at]))).evening.blocks.slice(0, 2)
+        "return (async () => {{ {TODAY} return (await get(page(sessions[at]))).running_order.blocks.slice(0, 2)
         .map((b) => [b.id, b.title]) }})()"
     );
     let planned = coach.runs(&drill).await?;
@@ -146,11 +146,11 @@ async fn a_log_from_a_phone_without_network_lands_on_the_drill_that_was_run() ->
     helper.signs_in_as(COACH).await?;
     helper.sees("Block 1 of").await?;
     let shift = format!("return (async () => {{ {TODAY}
-        const {{ version }} = await get(page(evenings[at]) + '/remedies?left=0');
-        const chosen = await fetch(`/api/v1/teams/${{teams[0].id}}${{page(evenings[at])}}/upset`, {{ method: 'POST',
+        const {{ version }} = await get(page(sessions[at]) + '/remedies?left=0');
+        const chosen = await fetch(`/api/v1/teams/${{teams[0].id}}${{page(sessions[at])}}/upset`, {{ method: 'POST',
             headers: {{ 'content-type': 'application/json' }},
             body: JSON.stringify({{ version, left: 0, remedy: 'shift' }}) }});
-        return [chosen.status, (await get(page(evenings[at + 1]))).evening.blocks[0].id] }})()");
+        return [chosen.status, (await get(page(sessions[at + 1]))).running_order.blocks[0].id] }})()");
     let moved = helper.runs(&shift).await?;
     assert_eq!(moved, serde_json::json!([204, planned[0][0]]), "the plan has moved on by one session");
 
@@ -162,9 +162,9 @@ async fn a_log_from_a_phone_without_network_lands_on_the_drill_that_was_run() ->
     coach.finds_the_network().await?;
     coach.sent_everything().await?;
     let known = format!("return (async () => {{ {TODAY}
-        const [today, next] = [await get(page(evenings[at])), await get(page(evenings[at + 1]))];
-        return [today.evening.blocks.map((b) => b.id), today.log.outcomes.map((o) => [o.block, o.outcome]).sort(),
-          next.evening.blocks.some((b) => b.id === '{id}'), next.log.outcomes.length] }})()",
+        const [today, next] = [await get(page(sessions[at])), await get(page(sessions[at + 1]))];
+        return [today.running_order.blocks.map((b) => b.id), today.log.outcomes.map((o) => [o.block, o.outcome]).sort(),
+          next.running_order.blocks.some((b) => b.id === '{id}'), next.log.outcomes.length] }})()",
         id = planned[0][0].as_str().unwrap_or_default());
     let known = helper.runs(&known).await?;
     let mut said = [(planned[0][0].clone(), "done"), (planned[1][0].clone(), "skipped")];

@@ -20,7 +20,7 @@ async fn from_wishes_to_levels() -> Result<(), Failed> {
     let phone = Browser::start(PHONE).await?;
     let coach = Person::at(&phone, &server);
     coach.signs_in_as(NEW_COACH).await?;
-    runs_the_evening(&coach).await?;
+    runs_the_session(&coach).await?;
     loads_the_squad(&coach, &server).await?;
     holds_the_tests(&coach).await?;
     phone.end().await?;
@@ -46,6 +46,7 @@ async fn plans_and_publishes(director: &Person<'_>) -> Result<(), Failed> {
     director.presses("Solve").await?;
     director.goes("broken by this plan").await?;
     // Shares are saved once they make a hundred.
+    director.presses("Shares").await?;
     director.writes("Share of passing", "30").await?;
     director.sees("110 %: must add up to 100").await?;
     director.writes("Share of dribbling", "15").await?;
@@ -64,7 +65,7 @@ async fn plans_and_publishes(director: &Person<'_>) -> Result<(), Failed> {
     director.publishes(1).await
 }
 
-async fn runs_the_evening(coach: &Person<'_>) -> Result<(), Failed> {
+async fn runs_the_session(coach: &Person<'_>) -> Result<(), Failed> {
     coach.sees("edition 1").await?;
     coach.sees_named("Drawing:").await?;
     coach.sees_named("Coaching points").await?;

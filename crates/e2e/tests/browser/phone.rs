@@ -101,9 +101,9 @@ async fn what_the_server_did_not_take_is_tried_again_and_belongs_to_whoever_ente
     coach.signs_in_as(COACH).await?;
     coach.sent_everything().await?;
     let missing = asks(
-        "const { evenings } = await get('/evenings');
-        const e = evenings.find((each) => each.date === '2031-02-10');
-        return (await get(`/evenings/${e.edition}/${e.session}`)).log.missing.length",
+        "const { sessions } = await get('/sessions');
+        const e = sessions.find((each) => each.date === '2031-02-10');
+        return (await get(`/sessions/${e.edition}/${e.session}`)).log.missing.length",
     );
     assert_eq!(coach.runs(&missing).await?, json!(1));
     desk.end().await?;
@@ -167,8 +167,8 @@ async fn odd_storage_breaks_no_screen_and_loses_no_entry() -> Result<(), Failed>
     coach.sees("Block 2 of").await?;
     coach.sent_everything().await?;
     let done = asks(
-        "const { evenings } = await get('/evenings');
-        return evenings.find((each) => each.date === '2031-02-10').done",
+        "const { sessions } = await get('/sessions');
+        return sessions.find((each) => each.date === '2031-02-10').done",
     );
     assert_eq!(coach.runs(&done).await?, json!(1));
     phone.end().await
@@ -213,8 +213,8 @@ async fn entries_that_say_no_owner_are_sent_by_whoever_signs_in() -> Result<(), 
     coach.finds_the_network().await?;
     coach.sent_everything().await?;
     let done = asks(
-        "const { evenings } = await get('/evenings');
-        return evenings.find((each) => each.date === '2031-02-10').done",
+        "const { sessions } = await get('/sessions');
+        return sessions.find((each) => each.date === '2031-02-10').done",
     );
     assert_eq!(coach.runs(&done).await?, json!(2));
     phone.end().await

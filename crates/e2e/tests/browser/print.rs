@@ -1,4 +1,4 @@
-//! What is printed: how many pages, and what stands on them.
+//! What is printed: how many pages, and what is on them.
 
 use jogo_e2e::{Browser, DESK, Failed, Person, Server};
 
@@ -19,7 +19,7 @@ async fn a_session_fits_on_one_side_and_every_player_gets_a_card() -> Result<(),
     for word in ["Harbour Lane U10–U12", "Monday, February 10", "Week 6", "Bring:", "For next time:"] {
         assert!(says.contains(word), "{word} is not printed: {says}");
     }
-    // Every block of the evening stands there, and nothing that is only for the screen.
+    // Every block of the session is there, and nothing that is only for the screen.
     let titles = coach.runs("return [...document.querySelectorAll('article section h2, article section p')].map((e) => e.textContent).filter((t) => /^\\d\\. /.test(t))").await?;
     let titles = titles.as_array().ok_or("no blocks")?;
     assert!(titles.len() >= 4, "{titles:?}");
@@ -41,7 +41,7 @@ async fn a_session_fits_on_one_side_and_every_player_gets_a_card() -> Result<(),
 }
 
 #[tokio::test]
-async fn a_passport_is_one_sheet_and_a_test_one_side() -> Result<(), Failed> {
+async fn a_progress_sheet_is_one_sheet_and_a_test_one_side() -> Result<(), Failed> {
     let server = Server::start()?;
     let browser = Browser::start(DESK).await?;
     let coach = Person::at(&browser, &server);
@@ -50,9 +50,9 @@ async fn a_passport_is_one_sheet_and_a_test_one_side() -> Result<(), Failed> {
     coach.presses("Print progress sheets").await?;
     coach.sees("For the guardians").await?;
     coach.goes("One moment").await?;
-    let passports = coach.prints_on_a4().await?;
-    let says = passports.text();
-    assert_eq!(passports.pages(), 32, "both sides of a sheet for each of sixteen players");
+    let sheets = coach.prints_on_a4().await?;
+    let says = sheets.text();
+    assert_eq!(sheets.pages(), 32, "both sides of a sheet for each of sixteen players");
     for words in ["Nela Pellwick", "The four strands so far", "For the guardians", "What comes next"] {
         assert!(says.contains(words), "{words} is not printed");
     }
@@ -77,7 +77,7 @@ async fn a_club_prints_its_week() -> Result<(), Failed> {
     // The page of clubs names the teams too; this stands on the cards alone.
     director.sees("For next time:").await?;
     let week = director.prints_on_a4().await?;
-    // Three teams with two evenings each from Monday to Sunday.
+    // Three teams with two sessions each from Monday to Sunday.
     assert_eq!(week.pages(), 6);
     let says = week.text();
     for team in ["Millpond U6–U7", "Millpond U10–U12", "Millpond U13–U15"] {
@@ -122,16 +122,17 @@ async fn children_open_the_page_for_home_without_signing_in_and_see_no_names() -
 }
 
 #[tokio::test]
-async fn a_plan_fits_on_one_sheet_without_the_desk_around_it() -> Result<(), Failed> {
+async fn a_plan_is_printed_on_one_side_and_what_shows_its_goals_on_the_other() -> Result<(), Failed> {
     let server = Server::start()?;
     let browser = Browser::start(DESK).await?;
     let director = Person::at(&browser, &server);
     director.signs_in_as(DIRECTOR).await?;
     director.sees("Bring:").await?;
+    director.sees("10/10").await?;
     let sheet = director.prints_on_a4_across().await?;
-    assert_eq!(sheet.pages(), 1);
+    assert_eq!(sheet.pages(), 2);
     let says = sheet.text();
-    for words in ["Winter with the ball", "Pass through a gate", "Score"] {
+    for words in ["Winter with the ball", "Pass through a gate", "Score", "goals can be shown by week 6"] {
         assert!(says.contains(words), "{words} is not printed: {says}");
     }
     for words in ["Keep improving", "Why is this here", "Next"] {

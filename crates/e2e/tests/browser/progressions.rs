@@ -14,8 +14,8 @@ async fn who_makes_a_circle_is_told_which() -> Result<(), Failed> {
     director.sees("51 skills, nothing is wrong").await?;
     director.presses("Inside-to-inside taps, U6–U7").await?;
     director.chooses("Add a need", "Chain of four cuts").await?;
-    director.sees("That would make a circle, in which none could ever begin").await?;
-    director.sees("“Inside-to-inside taps” → ").await?;
+    director.sees("That would make a circle in which no skill can begin").await?;
+    director.sees("Inside-to-inside taps → ").await?;
     director.sees("Rests on nothing").await?;
     browser.end().await
 }
@@ -32,7 +32,7 @@ async fn a_need_and_a_gate_are_set_and_taken_back() -> Result<(), Failed> {
     director.sees("Rests on 1 skill").await?;
     director.chooses("Stage of Toe taps that is needed", "Flow").await?;
     director.chooses("Shown by", "a milestone").await?;
-    let sentence = "I can keep the ball in the air for twelve touches · U10–U12";
+    let sentence = "I can turn both ways with the sole while looking up · U10–U12";
     director.chooses("a milestone", sentence).await?;
     director.presses("Set the gate").await?;
     director.goes("Set the gate").await?;

@@ -7,7 +7,7 @@ const FIRST: &str = "Tamin Pelldale";
 const SECOND: &str = "Brien Stackwick";
 const ENTER: &str = "\u{e007}";
 const UP: &str = "\u{e013}";
-/// What stands in big digits.
+/// What is shown in big digits.
 const READING: &str = "return document.querySelector('[role=status][aria-label*=\"round\"]').textContent";
 
 async fn at_the_test<'b>(browser: &'b Browser, server: &Server, test: &str) -> Result<Person<'b>, Failed> {

@@ -1,4 +1,4 @@
-//! Weeks that go wrong: an evening falls out, and the team goes on.
+//! Weeks that go wrong: a session is cancelled, and the team goes on.
 
 use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 
@@ -6,7 +6,7 @@ const DIRECTOR: &str = "Pelya Sullstay";
 const COACH: &str = "Keya Gairlow";
 
 #[tokio::test]
-async fn an_evening_falls_out_is_squeezed_in_and_outlives_a_new_edition() -> Result<(), Failed> {
+async fn a_cancelled_session_is_squeezed_in_and_outlives_a_new_edition() -> Result<(), Failed> {
     let server = Server::start()?;
     let (desk, phone) = (Browser::start(DESK).await?, Browser::start(PHONE).await?);
     let (director, coach) = (Person::at(&desk, &server), Person::at(&phone, &server));

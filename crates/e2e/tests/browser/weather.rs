@@ -62,11 +62,11 @@ async fn of_two_directors_the_second_is_told_of_the_first() -> Result<(), Failed
     first.sees("Session 2, Thu").await?;
     first.has_saved("35").await?;
     second.writes("Minutes of session 2", "50").await?;
-    second.sees("Somebody else has changed this meanwhile").await?;
+    second.sees("Somebody else has changed this in the meantime").await?;
     // The change of the first is there at once, and the second goes on from it.
     second.has_saved("35").await?;
     second.writes("Minutes of session 2", "50").await?;
-    second.goes("Somebody else has changed this meanwhile").await?;
+    second.goes("Somebody else has changed this in the meantime").await?;
     second.has_saved("50").await?;
     one.end().await?;
     two.end().await

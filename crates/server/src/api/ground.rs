@@ -5,6 +5,7 @@ use actix_web::web::Data;
 use jogo_core::ground::layout::Layout;
 use jogo_core::ground::layout::measure::Measures;
 use jogo_core::input::InputError;
+use jogo_core::input::RangeFault;
 use jogo_core::units::{Metres, Pace};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -38,8 +39,10 @@ pub(super) struct LayoutRead {
 
 /// A pace that may be somebody's.
 pub fn measured(metres: Metres) -> Answer<Pace> {
-    Pace::measured(metres)
-        .ok_or_else(|| Problem::fault("/pace_m", format!("a pace of {} m: between 0.3 and 1.5 m", metres.0)))
+    Pace::measured(metres).ok_or_else(|| {
+        let range = RangeFault::Metres { value: metres.0, least: 0.3, most: 1.5 };
+        Problem::fault("/pace_m", range)
+    })
 }
 
 /// Reads a layout text. Its faults come back together, each with line and column.
@@ -58,9 +61,7 @@ pub(super) async fn read(
     };
     let layout = Layout::read(&said.text, pace).map_err(|faults| {
         // A text with thousands of faults is mended from its first ones.
-        Problem::input(
-            faults.iter().take(50).map(|fault| InputError::at("/text", fault.to_string())).collect(),
-        )
+        Problem::input(faults.iter().take(50).map(|fault| InputError::at("/text", fault.clone())).collect())
     })?;
     Ok(Json(LayoutRead { measures: layout.measures(), drawing: layout.draw() }))
 }

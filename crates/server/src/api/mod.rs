@@ -1,4 +1,4 @@
-//! The HTTP interface. A handler extracts, calls and answers; what it calls stands in the core and the store.
+//! The HTTP interface. A handler extracts, calls and answers; what it calls is in the core and the store.
 
 mod academy;
 mod assessment;
@@ -25,6 +25,8 @@ use utoipa::{IntoParams, ToSchema};
 use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
+use crate::facts::{Entered, Thing};
+use crate::json::answered;
 use crate::problem::{self, Answer, Problem};
 use crate::shell;
 use crate::sign_in::same_origin;
@@ -82,7 +84,7 @@ fn routes(config: &mut ServiceConfig) {
 }
 
 async fn nothing_here() -> Result<HttpResponse, Problem> {
-    Err(Problem::not_found("page of this address"))
+    Err(Problem::not_found(Thing::Page))
 }
 
 /// One page of a list.
@@ -113,7 +115,7 @@ impl Cursor {
     /// Where the last page ended, of a list whose entries are named by ids.
     pub fn after(&self) -> Answer<Option<Uuid>> {
         let parsed = self.after.as_deref().map(str::parse).transpose();
-        parsed.map_err(|_| Problem::fault("/after", "give what the last page said under `next`"))
+        parsed.map_err(|_| Problem::fault("/after", Entered::Cursor))
     }
 
     /// Cuts a page out of a whole list, where what is looked for is worked out by the rules and not by the store.
@@ -152,5 +154,7 @@ pub fn version(request: &HttpRequest) -> Answer<i64> {
 
 /// An answer that carries the version of what it shows.
 pub fn versioned<T: Serialize>(version: i64, body: &T) -> HttpResponse {
-    HttpResponse::Ok().insert_header((ETAG, format!("\"{version}\""))).json(body)
+    let mut answer = HttpResponse::Ok();
+    answer.insert_header((ETAG, format!("\"{version}\"")));
+    answered(body, answer)
 }

@@ -1,5 +1,6 @@
 //! The progression map: shown, changed, compared, and the ways through it.
 
+use crate::facts::Entered;
 use actix_web::web::{Data, Query};
 use actix_web::{HttpRequest, HttpResponse, get, post};
 use jiff::civil::Date;
@@ -92,7 +93,7 @@ pub(super) async fn compared(
     asked: Query<Since>,
 ) -> Answer<Json<Vec<Difference>>> {
     who.may(Act::SeeLibrary)?;
-    let wrong = || Problem::fault("/since", "write the day as 2031-02-10");
+    let wrong = || Problem::fault("/since", Entered::Day);
     let zone = state.zone().await?;
     let day: Date = asked.since.parse().map_err(|_| wrong())?;
     let end = day.tomorrow().and_then(|next| zone.to_timestamp(next.at(0, 0, 0, 0))).map_err(|_| wrong())?;

@@ -1,5 +1,8 @@
 //! Layout texts on the command line: measured, drawn, fitted.
 
+use jogo_core::academy::language::Language;
+use jogo_core::fact::Fact;
+use jogo_words::say;
 use std::fmt::Write;
 use std::io::Read;
 use std::path::{Path, PathBuf};
@@ -146,7 +149,7 @@ struct Answer {
     working_share: f64,
     markers_needed: u32,
     fits: bool,
-    misfit: Option<String>,
+    misfit: Option<Fact>,
     nearest: Option<jogo_core::ground::fit::Nearest>,
 }
 
@@ -159,7 +162,7 @@ impl From<Fit> for Answer {
             working_share: fit.working_share.0,
             markers_needed: fit.markers_needed,
             fits: fit.fits,
-            misfit: fit.misfit.map(|misfit| misfit.to_string()),
+            misfit: fit.misfit,
             nearest: fit.nearest,
         }
     }
@@ -171,7 +174,7 @@ impl Text {
         Layout::read(&text, Pace(Metres(self.pace))).map_err(|faults| {
             let mut says = String::new();
             for fault in faults {
-                let _ = writeln!(says, "{}: {fault}", self.file.display());
+                let _ = writeln!(says, "{}: {}", self.file.display(), say(Language::English, fault));
             }
             Stopped::input(says.trim_end())
         })

@@ -1,9 +1,13 @@
-//! The library as files: bands, skills, tests, milestones and drills in and out as JSON.
+//! The library as files: bands, skills, tests, milestones, drills and their translations in and out as JSON.
 
+use crate::json::found;
+use jogo_core::academy::language::Language;
+use jogo_words::say;
 use std::path::{Path, PathBuf};
 
 use jiff::Timestamp;
 use jogo_core::academy::band::Band;
+use jogo_core::academy::phrases::Phrases;
 use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::milestones::Milestone;
 use jogo_core::assessment::milestones::check::check as check_milestone;
@@ -21,7 +25,7 @@ use crate::json::pointer;
 
 /// The largest file that is read.
 const LARGEST_FILE: u64 = 4_000_000;
-/// So many faults are said at once.
+/// How many faults are said at once.
 const MOST_FAULTS: usize = 100;
 
 /// What files hold, each piece with the file and place where it stands.
@@ -32,6 +36,7 @@ struct Pieces {
     tests: Vec<(String, Test)>,
     drills: Vec<(String, Drill)>,
     milestones: Vec<(String, Milestone)>,
+    phrases: Vec<(String, Phrases)>,
     faults: Vec<String>,
 }
 
@@ -49,14 +54,15 @@ pub async fn import(store: &Store, paths: &[PathBuf], at: Timestamp) -> Result<S
         let says = format!("nothing was imported:\n{}{tail}", pieces.faults.join("\n"));
         return Err(Stopped::input(says));
     }
-    let Pieces { bands, skills, tests, drills, milestones, .. } = pieces;
+    let Pieces { bands, skills, tests, drills, milestones, phrases, .. } = pieces;
     let says = format!(
-        "{} bands, {} skills, {} tests, {} drills, {} milestones",
+        "{} bands, {} skills, {} tests, {} drills, {} milestones, {} translated texts",
         bands.len(),
         skills.len(),
         tests.len(),
         drills.len(),
-        milestones.len()
+        milestones.len(),
+        phrases.iter().map(|(_, book)| book.texts.len() + book.calls.len()).sum::<usize>()
     );
     let library = Library {
         bands: second(bands),
@@ -65,6 +71,7 @@ pub async fn import(store: &Store, paths: &[PathBuf], at: Timestamp) -> Result<S
         drills: second(drills),
         standards: Vec::new(),
         milestones: second(milestones),
+        phrases: second(phrases),
     };
     store.put_library(&library, at).await.map_err(|e| Stopped::failed(e.to_string()))?;
     Ok(format!("imported {says}\n"))
@@ -110,13 +117,16 @@ impl Pieces {
             self.skills.extend(typed(at, piece, &mut self.faults));
         } else if says("longest_bout_s") {
             self.bands.extend(typed(at, piece, &mut self.faults));
+        } else if says("language") {
+            self.phrases.extend(typed(at, piece, &mut self.faults));
         } else {
-            let says = "is no drill (`layout`), skill (`needs`), test (`protocol`), milestone (`evidence`) or band (`longest_bout_s`)";
+            let says = "is not a drill (`layout`), skill (`needs`), test (`protocol`), milestone (`evidence`), band \
+                (`longest_bout_s`) or translation (`language`)";
             self.faults.push(format!("{at}{says}: see docs/formats.md"));
         }
     }
 
-    /// What the pieces say of each other and of what stands in the library.
+    /// What the pieces say of each other and of what is in the library.
     async fn check(&mut self, store: &Store) -> Result<(), String> {
         let stored = |e: jogo_store::StoreError| e.to_string();
         let known = store.bands().await.map_err(stored)?.into_iter().map(|kept| kept.band);
@@ -138,20 +148,24 @@ impl Pieces {
             .milestones
             .iter()
             .map(|(at, milestone)| (at, check_milestone(milestone, &bands, &skills, &tests)));
+        let phrase_faults = self.phrases.iter().map(|(at, book)| (at, book.faults()));
         let found: Vec<String> = band_faults
+            .chain(phrase_faults)
             .chain(skill_faults)
             .chain(drill_faults)
             .chain(test_faults)
             .chain(milestone_faults)
             .flat_map(|(at, faults)| {
-                faults.into_iter().map(move |f| format!("{at}{}: {}", f.pointer, f.detail))
+                faults
+                    .into_iter()
+                    .map(move |f| format!("{at}{}: {}", f.pointer, say(Language::English, f.fact)))
             })
             .collect();
         self.faults.extend(found);
-        // What is imported stands in place of what has the same name.
+        // What is imported takes the place of what has the same name.
         let mut seen = std::collections::BTreeSet::new();
         let after: Vec<Skill> = skills.iter().filter(|skill| seen.insert(&skill.id)).cloned().collect();
-        self.faults.extend(circle_in(&after));
+        self.faults.extend(circle_in(&after).map(|circle| say(Language::English, circle)));
         self.faults.extend(twice("drill", self.drills.iter().map(|(at, d)| (at, d.id.as_str()))));
         self.faults.extend(twice("skill", self.skills.iter().map(|(at, s)| (at, s.id.as_str()))));
         self.faults.extend(twice("test", self.tests.iter().map(|(at, t)| (at, t.id.as_str()))));
@@ -161,7 +175,7 @@ impl Pieces {
     }
 }
 
-/// Names that stand in two places.
+/// Names that are in two places.
 fn twice<'a>(kind: &str, all: impl Iterator<Item = (&'a String, &'a str)>) -> Vec<String> {
     let mut seen = std::collections::BTreeMap::new();
     let doubled = all.filter_map(|(at, id)| {
@@ -180,7 +194,8 @@ pub(super) fn typed<T: DeserializeOwned>(
         Ok(piece) => Some((at.to_owned(), piece)),
         Err(error) => {
             let pointer = pointer(error.path());
-            faults.push(format!("{at}{pointer}: {}", error.into_inner()));
+            let says = say(Language::English, found(&error.into_inner().to_string()));
+            faults.push(format!("{at}{pointer}: {says}"));
             None
         }
     }
@@ -195,22 +210,32 @@ pub(super) fn text_of(path: &Path) -> Result<String, String> {
 }
 
 /// Writes the library into a folder: `bands.json`, `tests.json`, `milestones.json`, a file of skills for each strand,
-/// a file for each drill.
+/// a file for each drill, and one of translations for each language that has some; in these, what is missing is
+/// empty.
 pub async fn export(store: &Store, folder: &Path) -> Result<String, Stopped> {
     let stored = |e: jogo_store::StoreError| Stopped::failed(e.to_string());
     let bands: Vec<Band> = store.bands().await.map_err(stored)?.into_iter().map(|kept| kept.band).collect();
     let (skills, tests) = (store.skills().await.map_err(stored)?, store.tests().await.map_err(stored)?);
     let drills = store.drills().await.map_err(stored)?;
+    let milestones = store.milestones().await.map_err(stored)?;
     write(&folder.join("bands.json"), &bands)?;
     write(&folder.join("tests.json"), &tests)?;
-    write(&folder.join("milestones.json"), &store.milestones().await.map_err(stored)?)?;
+    write(&folder.join("milestones.json"), &milestones)?;
     for strand in Strand::ALL {
         let of_strand: Vec<&Skill> = skills.iter().filter(|skill| skill.strand == strand).collect();
-        let name = strand.to_string().replace(' ', "_");
-        write(&folder.join(format!("skills/{name}.json")), &of_strand)?;
+        write(&folder.join(format!("skills/{}.json", strand.word())), &of_strand)?;
     }
     for drill in &drills {
         write(&folder.join(format!("drills/{}.json", drill.id)), drill)?;
+    }
+    let pieces = serde_json::json!([bands, skills, tests, milestones, drills]);
+    for language in Language::ALL {
+        let mut book = store.phrases(language).await.map_err(stored)?;
+        if book.texts.is_empty() && book.calls.is_empty() {
+            continue;
+        }
+        book.learn(&pieces);
+        write(&folder.join(format!("translations/{}.json", language.code())), &book)?;
     }
     Ok(format!("exported {} skills and {} drills into {}\n", skills.len(), drills.len(), folder.display()))
 }

@@ -5,6 +5,10 @@ mod library;
 mod plan;
 mod schema;
 
+use jogo_core::academy::language::Language;
+use jogo_core::input::TextFault;
+use jogo_core::input::What;
+use jogo_words::say;
 use std::io::{Read, Write};
 use std::net::TcpListener;
 use std::os::unix::fs::DirBuilderExt;
@@ -15,7 +19,7 @@ use clap::{Args, Parser, Subcommand};
 use jiff::civil::Date;
 use jogo_core::input::short_text;
 use jogo_store::people::{NewPerson, Person, Role};
-use jogo_store::{Store, Stored};
+use jogo_store::{Store, StoreError, Stored};
 use tracing_subscriber::filter::LevelFilter;
 use uuid::Uuid;
 
@@ -39,19 +43,19 @@ pub enum Command {
     },
     /// Make a fresh demo academy and serve it.
     Demo {
-        /// Folder for the demo's database, which is made anew unless it is kept; a temporary one unless it is given.
+        /// Folder for the demo's database, which is made again unless it is kept; a temporary one unless it is given.
         #[arg(long)]
         data: Option<PathBuf>,
         /// Go on with the demo that is in the folder, if one is there.
         #[arg(long, requires = "data", conflicts_with = "scale")]
         keep: bool,
-        /// So many times as large, to see how Jogo bears it; 100 makes 2,300 squads with 33,000 players.
+        /// How many times as large, to see how Jogo bears it; 100 makes 2,300 squads with 33,000 players.
         #[arg(long, default_value_t = 1, value_parser = clap::value_parser!(u32).range(1..=200))]
         scale: u32,
         #[command(flatten)]
         listen: Listen,
     },
-    /// Work out anew what is kept beside the facts, and say whether it was what follows from them.
+    /// Recompute what is kept beside the facts, and say whether it was what follows from them.
     Rebuild {
         /// Folder of the database.
         #[arg(long, default_value = "jogo-data")]
@@ -215,7 +219,7 @@ pub async fn run(command: Command) -> Result<(), Stopped> {
             let (teams, differed) =
                 team_levels::rebuild(&open(&data).await?).await.map_err(|e| e.to_string())?;
             print(&format!(
-                "levels of {teams} teams worked out anew, {differed} of them were kept otherwise\n"
+                "levels of {teams} teams worked out again, {differed} of them were kept otherwise\n"
             ))
         }
         Command::User(user) => Ok(change_user(user).await?),
@@ -251,7 +255,7 @@ async fn holds_anything(store: &Store) -> Stored<bool> {
         || !store.tests().await?.is_empty())
 }
 
-/// A demo begins anew, but never takes away a folder that holds anything else.
+/// A demo starts again, but never takes away a folder that holds anything else.
 fn remove_old(data: &Path) -> Result<(), String> {
     for file in ["academy.sqlite", "academy.sqlite-wal", "academy.sqlite-shm"] {
         match std::fs::remove_file(data.join(file)) {
@@ -334,20 +338,25 @@ async fn welcome(state: &State, address: &str) -> Result<String, String> {
 async fn change_user(user: User) -> Result<(), String> {
     let mut password = String::new();
     std::io::stdin().take(4096).read_to_string(&mut password).map_err(|e| e.to_string())?;
-    let hash = passwords::hash(password.trim_end_matches(['\r', '\n']))?;
+    let hash = passwords::hash(password.trim_end_matches(['\r', '\n']));
+    let hash = hash.map_err(|fault| say(Language::English, fault))?;
     match user {
         User::Add { login, name, role, data } => {
-            let login = short_text(&login, 40).map_err(|e| format!("the login {e}"))?;
-            let name = short_text(&name, 40).map_err(|e| format!("the name {e}"))?;
+            let said = |fault: TextFault| say(Language::English, fault);
+            let login = short_text(&login, 40, What::Login).map_err(said)?;
+            let name = short_text(&name, 40, What::Name).map_err(said)?;
             let role = if role == "director" { Role::Director } else { Role::Coach };
             let person = Person { id: Uuid::now_v7(), login, name, role };
             let store = open(&data).await?;
             let new = NewPerson { person, password: hash, sample: false };
-            store.add_person(&new, Clock::Running.now()).await.map_err(|e| e.to_string())
+            store.add_person(&new, Clock::Running.now()).await.map_err(|error| match error {
+                StoreError::Taken(fact) => say(Language::English, fact),
+                error => error.to_string(),
+            })
         }
         User::Password { login, data } => match open(&data).await?.set_password(&login, &hash).await {
             Ok(true) => Ok(()),
-            Ok(false) => Err(format!("nobody signs in as `{login}`")),
+            Ok(false) => Err(format!("Nobody signs in as “{login}”.")),
             Err(e) => Err(e.to_string()),
         },
     }

@@ -1,10 +1,13 @@
 //! Problems and plans as files: solve, check, make an example. The forms are described in docs/formats.md.
 
+use jogo_core::academy::language::Language;
+use jogo_words::say;
 use std::path::{Path, PathBuf};
 use std::time::{Duration, Instant};
 
 use clap::{Args, Subcommand};
 use jogo_core::input::InputError;
+use jogo_core::plan::Clash;
 use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::search::solve::{Progress, STEPS_NEAR, usual_steps};
 use jogo_core::plan::{Breach, Plan, PlanForm, Problem, Score, check, score, solve_while};
@@ -122,17 +125,23 @@ fn solve(
         Some(most) => begun.elapsed().as_secs_f64() / most.as_secs_f64().max(1e-9),
         None => standing.steps as f64 / steps as f64,
     };
-    let solved = solve_while(problem, seed, near, &mut done)
-        .map_err(|clash| Stopped::failed(format!("{} {}.", clash.says, clash.relax.join(", or "))))?;
+    let solved =
+        solve_while(problem, seed, near, &mut done).map_err(|clash| Stopped::failed(said(&clash)))?;
     eprintln!("score {:.1} after {} steps", solved.score.total, solved.steps);
     if let Some(clash) = &solved.clash {
-        eprintln!("not everything can be reached: {} {}.", clash.says, clash.relax.join(", or "));
+        eprintln!("not everything can be reached: {}", said(clash));
     }
     json(&PlanForm::from(solved.plan))
 }
 
+/// A clash, and what would lift it.
+fn said(clash: &Clash) -> String {
+    let relax = clash.relax.iter().map(|relax| format!("\n- {}", say(Language::English, relax.clone())));
+    say(Language::English, clash.says.clone()) + &relax.collect::<String>()
+}
+
 fn json(value: &impl Serialize) -> Result<String, Stopped> {
-    let text = serde_json::to_string_pretty(value).map_err(|e| Stopped::failed(e.to_string()))?;
+    let text = jogo_words::spoken_pretty(value).map_err(|e| Stopped::failed(e.to_string()))?;
     Ok(text + "\n")
 }
 
@@ -142,13 +151,17 @@ fn problem_of(path: &Path) -> Result<Problem, Stopped> {
     if faults.is_empty() {
         return Ok(problem);
     }
-    let all = faults.iter().map(|f| format!("{}: {}: {}", path.display(), f.pointer, f.detail));
+    let all = faults.into_iter().map(|f| at_place(path, f));
     Err(Stopped::input(all.collect::<Vec<_>>().join("\n")))
 }
 
+/// A fault with its file and its place there.
+fn at_place(path: &Path, InputError { pointer, fact }: InputError) -> String {
+    format!("{}: {pointer}: {}", path.display(), say(Language::English, fact))
+}
+
 fn plan_of(path: &Path) -> Result<Plan, Stopped> {
-    let wrong = |f: InputError| Stopped::input(format!("{}: {}: {}", path.display(), f.pointer, f.detail));
-    read::<PlanForm>(path)?.plan().map_err(wrong)
+    read::<PlanForm>(path)?.plan().map_err(|fault| Stopped::input(at_place(path, fault)))
 }
 
 fn read<T: DeserializeOwned>(path: &Path) -> Result<T, Stopped> {

@@ -24,7 +24,7 @@ pub struct Sketch {
     pub squad: usize,
     /// How able the squad is on the whole, in standard deviations.
     pub knack: f64,
-    /// A session (from 0) that fell out.
+    /// A session (from 0) that was cancelled.
     pub lost: Option<usize>,
     /// Whether it trains a day later than its curriculum.
     pub a_day_later: bool,
@@ -113,7 +113,7 @@ impl<'s> Cast<'s> {
         Ok(Cast {
             store,
             now,
-            password: passwords::hash(PASSWORD)?,
+            password: passwords::hash(PASSWORD).map_err(|fault| fault.to_string())?,
             names: Chance::seeded(1931),
             // Those who are added by name.
             logins: taken.chain(["director", "nelun"].map(str::to_owned)).collect(),

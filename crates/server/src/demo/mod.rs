@@ -38,8 +38,7 @@ pub fn library() -> Result<Library, Failed> {
     names.sort();
     let mut skills = Vec::new();
     for strand in Strand::ALL {
-        let name = strand.to_string().replace(' ', "_");
-        skills.extend(file::<Vec<Skill>>(&format!("skills/{name}.json"))?);
+        skills.extend(file::<Vec<Skill>>(&format!("skills/{}.json", strand.word()))?);
     }
     Ok(Library {
         bands: file("bands.json")?,
@@ -48,6 +47,7 @@ pub fn library() -> Result<Library, Failed> {
         tests: file("tests.json")?,
         standards: file("standards.json")?,
         milestones: file("milestones.json")?,
+        phrases: vec![file("translations/de.json")?],
     })
 }
 

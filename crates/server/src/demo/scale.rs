@@ -14,7 +14,7 @@ use super::story::{Sat, Story};
 /// Weeks ago at which every squad was tested.
 const TESTED: [i64; 3] = [26, 14, 2];
 
-/// Adds the teams of so many other islands: 23 squads and about 330 players each, in two clubs.
+/// Adds the teams of this many other islands: 23 squads and about 330 players each, in two clubs.
 pub async fn add(story: &Story<'_>, cast: &mut Cast<'_>, islands: u32) -> Result<(), Failed> {
     for island in 1..=islands {
         let mut clubs = Vec::new();

@@ -1,5 +1,7 @@
-//! What happened: curricula that were published, evenings that were run or fell out, results that were taken.
+//! What happened: curricula that were published, sessions that were run or cancelled, results that were taken.
 
+use crate::facts::Changed;
+use jogo_core::fact::Fact;
 use std::collections::BTreeMap;
 
 use jiff::civil::Date;
@@ -62,7 +64,7 @@ pub struct Published {
 }
 
 impl Story<'_> {
-    /// Adds a curriculum in the wishes of a file, with an evening on the weekday of its start and one three days later.
+    /// Adds a curriculum in the wishes of a file, with a session on the weekday of its start and one three days later.
     pub async fn curriculum(
         &self,
         wishes: &str,
@@ -75,10 +77,10 @@ impl Story<'_> {
         let weekdays = [start, later].map(|day| day.weekday().to_monday_one_offset()).to_vec();
         let season = Season { start, weeks, weekdays, holidays: Vec::new() };
         let moved = wishes.in_season(&Plan::default(), &season);
-        let (mut curriculum, _) = moved.map_err(|faults| faults[0].detail.clone())?;
+        let (mut curriculum, _) = moved.map_err(|faults| faults[0].fact.to_string())?;
         curriculum.name = name.map_or(curriculum.name, str::to_owned);
         let band = self.shelf.bands.iter().find(|b| b.id == curriculum.band);
-        let mut edition = Edition {
+        let edition = Edition {
             academy: file("academy.json")?,
             curriculum,
             band: band.ok_or("the demo's band is missing")?.clone(),
@@ -88,8 +90,10 @@ impl Story<'_> {
             plan: Plan::default(),
             left: BTreeMap::new(),
         };
-        let problem = edition.problem().map_err(|faults| faults[0].detail.clone())?;
-        let solved = solve(&problem, seed, STEPS).map_err(|clash| clash.says)?;
+        let edition = edition.with_tests_laid(&self.shelf.milestones);
+        let mut edition = edition.map_err(|faults| faults[0].fact.to_string())?;
+        let problem = edition.problem().map_err(|faults| faults[0].fact.to_string())?;
+        let solved = solve(&problem, seed, STEPS).map_err(|clash| clash.says.to_string())?;
         edition.plan = solved.plan.named(|| BlockId(Uuid::now_v7()));
         let id = Uuid::now_v7();
         self.store.add_curriculum(id, &edition.curriculum, &edition.plan, self.director, self.now).await?;
@@ -107,7 +111,7 @@ impl Story<'_> {
         Ok(Published { id, edition })
     }
 
-    /// What a team made of an edition: its squad, its results on some evenings, and its log of those that are over.
+    /// What a team made of an edition: its squad, its results on some sessions, and its log of those that are over.
     pub async fn tells(
         &mut self,
         sketch: &Sketch,
@@ -116,7 +120,7 @@ impl Story<'_> {
         sittings: &[usize],
     ) -> Result<(), Failed> {
         let own = self.own_plan(sketch, team, published).await?;
-        let laid = own.edition(&published.edition).map_err(|faults| faults[0].detail.clone())?;
+        let laid = own.edition(&published.edition).map_err(|faults| faults[0].fact.to_string())?;
         let squad = self.squad(sketch, team, &laid, sittings).await?;
         let mut log = self.outcomes(sketch, published.id, &laid)?;
         // Who was there is drawn on its own, so that it changes nothing else of the story.
@@ -126,25 +130,25 @@ impl Story<'_> {
         Ok(self.store.add_log(team.id, &log, team.coach, self.now).await?)
     }
 
-    /// What the team has of its own: other days, an evening that fell out.
+    /// What the team has of its own: other days, a session that was cancelled.
     async fn own_plan(&self, sketch: &Sketch, team: Team, published: &Published) -> Result<TeamPlan, Failed> {
         let mut own = TeamPlan::default();
-        let mut changes: Vec<(String, Date)> = Vec::new();
+        let mut changes: Vec<(Fact, Date)> = Vec::new();
         let edition = &published.edition;
         if sketch.a_day_later {
             let mut season = edition.curriculum.season();
             season.start = season.start.tomorrow()?;
             season.weekdays.iter_mut().for_each(|day| *day = *day % 7 + 1);
             own.season = Some(season);
-            changes.push(("its own days".into(), edition.curriculum.start));
+            changes.push((Changed::OwnDays.into(), edition.curriculum.start));
         }
         if let Some(session) = sketch.lost {
             let found = own.remedies(edition, &Said::default(), session, Minutes(0));
-            let found = found.map_err(|faults| faults[0].detail.clone())?;
+            let found = found.map_err(|faults| faults[0].fact.to_string())?;
             let squeezed = found.into_iter().find(|each| each.remedy == Remedy::Squeeze);
-            own = own.gone_on(session, Minutes(0), squeezed.ok_or("an evening cannot be squeezed in")?);
-            let day = edition.curriculum.evenings()[session].date;
-            changes.push((format!("the session on {} was cancelled", day.strftime("%-d %B")), day));
+            own = own.gone_on(session, Minutes(0), squeezed.ok_or("a session cannot be squeezed in")?);
+            let day = edition.curriculum.session_days()[session].date;
+            changes.push((Changed::Cancelled { date: day.into() }.into(), day));
         }
         if let Some((what, day)) = changes.pop() {
             let assigned =
@@ -156,7 +160,7 @@ impl Story<'_> {
         Ok(own)
     }
 
-    /// A squad, and its results on some evenings; what was learned grows from the first to the last.
+    /// A squad, and its results on some sessions; what was learned grows from the first to the last.
     async fn squad(
         &mut self,
         sketch: &Sketch,
@@ -178,7 +182,7 @@ impl Story<'_> {
         let knacks: Vec<f64> = players.iter().map(|_| sketch.knack + self.chance.normal()).collect();
         let mut trials = Vec::new();
         for test in &self.shelf.tests {
-            let dates: Vec<Date> = laid.curriculum.evenings().iter().map(|evening| evening.date).collect();
+            let dates: Vec<Date> = laid.curriculum.session_days().iter().map(|day| day.date).collect();
             let (name, keeping, band) = (sketch.name, sketch.keeping, laid.band.id.as_str());
             let sat = Sat { name, keeping, band, dates: &dates, test, standards: &self.shelf.standards };
             trials.extend(sat.trials(&players, &knacks, sittings)?);
@@ -187,21 +191,21 @@ impl Story<'_> {
         Ok(players.into_iter().map(|player| player.id).collect())
     }
 
-    /// What became of the evenings that are over; now and then a whole one goes without a log. It is drawn on its
+    /// How the sessions went that are over; now and then a whole one goes without a log. It is drawn on its
     /// own, so that other plans do not give the players of the teams after it other names.
     fn outcomes(&self, sketch: &Sketch, edition: Uuid, laid: &Edition) -> Result<LogEntries, Failed> {
-        let dates = laid.curriculum.evenings();
+        let dates = laid.curriculum.session_days();
         let mut chance = Chance::named(&format!("evenings of {} of {}", sketch.name, sketch.club));
         let mut log = LogEntries::default();
         let over =
             laid.plan.sessions.iter().zip(&dates).enumerate().filter(|(_, (_, e))| e.date < self.today);
-        for (session, (blocks, evening)) in over {
+        for (session, (blocks, day)) in over {
             if chance.outcome(0.6 + 0.4 * sketch.keeping, Minutes(1)).0 == Outcome::Skipped {
                 continue;
             }
             for (place, laid) in blocks.iter().enumerate() {
                 let (outcome, minutes) = chance.outcome(sketch.keeping, laid.minutes);
-                let said_at = at_six(evening.date)? + (place as i64 * 10).minutes();
+                let said_at = at_six(day.date)? + (place as i64 * 10).minutes();
                 let block = laid.id.ok_or("a block of the demo has no name")?;
                 let said = BlockSaid { block, outcome, minutes, success: None, ran: None };
                 log.outcomes.push(OutcomeEntry {
@@ -223,17 +227,17 @@ pub struct Sat<'s> {
     /// How reliably its coach keeps to the plan.
     pub keeping: f64,
     pub band: &'s str,
-    /// Its evenings.
+    /// Its sessions.
     pub dates: &'s [Date],
     pub test: &'s Test,
     pub standards: &'s [Standard],
 }
 
-/// Teams that keep to the plan as well as this take a test with one trial again on the evening after the first.
+/// Teams that keep to the plan as well as this take a test with one trial again on the session after the first.
 const RETESTS: f64 = 0.9;
 
 impl Sat<'_> {
-    /// What was measured on some evenings; each test has its own chance, so that one more changes nothing of the
+    /// What was measured on some sessions; each test has its own chance, so that one more changes nothing of the
     /// others.
     pub fn trials(
         &self,
@@ -246,15 +250,15 @@ impl Sat<'_> {
         let of_test = |s: &&Standard| s.test == test.id && s.band == band;
         let of_test: Vec<Standard> = standards.iter().filter(of_test).cloned().collect();
         let last = sittings.len().max(2) - 1;
-        let mut evenings: Vec<(usize, f64)> =
+        let mut test_days: Vec<(usize, f64)> =
             sittings.iter().enumerate().map(|(nth, at)| (*at, nth as f64 / last as f64)).collect();
         if test.trials == 1 && keeping >= RETESTS {
-            evenings.extend(sittings.first().map(|first| (first + 1, 0.0)));
+            test_days.extend(sittings.first().map(|first| (first + 1, 0.0)));
         }
         let sides: &[Option<Side>] =
             if test.per_side { &[Some(Side::Left), Some(Side::Right)] } else { &[None] };
         let mut trials = Vec::new();
-        for (date, part) in evenings.iter().filter_map(|(at, part)| Some((*dates.get(*at)?, *part))) {
+        for (date, part) in test_days.iter().filter_map(|(at, part)| Some((*dates.get(*at)?, *part))) {
             let Some(standard) = standards::on(&of_test, date) else { continue };
             for (player, knack) in players.iter().zip(knacks) {
                 for (side, _) in sides.iter().flat_map(|side| (0..test.trials).map(move |n| (*side, n))) {
@@ -276,9 +280,9 @@ impl Sat<'_> {
     }
 }
 
-/// Who was there on the evenings that have a log, and a line now and then.
+/// Who was there on the sessions that have a log, and a line now and then.
 fn present(log: &mut LogEntries, laid: &Edition, squad: &[Uuid], mut chance: Chance) -> Result<(), Failed> {
-    let dates = laid.curriculum.evenings();
+    let dates = laid.curriculum.session_days();
     let mut sessions: Vec<u32> = log.outcomes.iter().map(|entry| entry.session).collect();
     sessions.dedup();
     for session in sessions {

@@ -1,9 +1,12 @@
 //! What coaches log of a session.
 
+use crate::facts::Entered;
 use jiff::civil::Date;
 use jogo_core::delivery::log::{BlockSaid, Blocks, Named, Unclear};
 use jogo_core::delivery::team_plan::TeamPlan;
 use jogo_core::delivery::{Outcome, Ran};
+use jogo_core::input::RangeFault;
+use jogo_core::input::What;
 use jogo_core::input::short_text;
 use jogo_core::plan::BlockId;
 use jogo_core::units::Minutes;
@@ -64,7 +67,7 @@ pub struct PresenceSaid {
     count: Option<i64>,
 }
 
-/// A line of note on an evening; an empty one takes the earlier one away.
+/// A line of note on a session; an empty one takes the earlier one away.
 #[derive(Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub struct NoteSaid {
@@ -152,22 +155,22 @@ impl Known {
 
 fn unclear(why: Unclear) -> Wrong {
     match why {
-        Unclear::NoSession(n) => ("session", format!("the edition has {n} sessions, counted from 0")),
-        Unclear::NoPlace(n) => ("block", format!("the session has {n} blocks, counted from 0")),
-        Unclear::NoBlock => ("block", "this edition has no such block: load the session again".to_owned()),
+        Unclear::NoSession(sessions) => ("session", Entered::NoSession { sessions }.into()),
+        Unclear::NoPlace(blocks) => ("block", Entered::NoPlace { blocks }.into()),
+        Unclear::NoBlock => ("block", Entered::NoBlock.into()),
     }
 }
 
 fn outcome(editions: &[Known], s: OutcomeSaid) -> Result<OutcomeEntry, Wrong> {
     let edition = editions.iter().find(|each| each.now.assigned.published.id == s.edition);
-    let known =
-        edition.ok_or_else(|| ("edition", "this team does not work by such an edition".to_owned()))?;
+    let known = edition.ok_or_else(|| ("edition", Entered::NoEdition.into()))?;
     let (session, block) = known.meant(&s)?;
-    if s.minutes.is_some_and(|m| m.0 > 240) {
-        return Err(("minutes", "a block has at most 240 minutes".to_owned()));
+    if let Some(minutes) = s.minutes.filter(|minutes| minutes.0 > 240) {
+        let range = RangeFault::Minutes { value: minutes.0.into(), least: 0.0, most: 240.0 };
+        return Err(("minutes", range.into()));
     }
-    if s.success.is_some_and(|of_hundred| of_hundred > 100) {
-        return Err(("success", "success is at most 100 out of a hundred".to_owned()));
+    if let Some(success) = s.success.filter(|of_hundred| *of_hundred > 100) {
+        return Err(("success", RangeFault::Percent { percent: success.into() }.into()));
     }
     Ok(OutcomeEntry {
         id: s.id,
@@ -191,7 +194,7 @@ fn here(team: &TeamNow, s: PresenceSaid) -> Result<PresenceEntry, Wrong> {
 fn note(team: &TeamNow, s: NoteSaid) -> Result<NoteEntry, Wrong> {
     let says = match s.says.trim() {
         "" => String::new(),
-        says => short_text(says, LONGEST_NOTE).map_err(|e| ("says", format!("the note {e}")))?,
+        says => short_text(says, LONGEST_NOTE, What::Note).map_err(|fault| ("says", fault.into()))?,
     };
     Ok(NoteEntry { id: s.id, day: team.day("day", &s.day)?, says, said_at: said_at(&s.said_at)? })
 }

@@ -1,5 +1,6 @@
 //! Changes of the progression map.
 
+use crate::facts::Entered;
 use jogo_core::ids::SkillId;
 use jogo_core::progression::check::{NamedBy, check, circle_in, still_named};
 use jogo_core::technique::skill::Skill;
@@ -31,7 +32,7 @@ impl MapChanges {
     /// The changes, or what is wrong with the map that they would make.
     pub async fn read(self, state: &State) -> Answer<Vec<SkillChange>> {
         if self.put.len() + self.take_out.len() > MOST_CHANGED {
-            return Err(Problem::fault("/put", format!("at most {MOST_CHANGED} skills at once")));
+            return Err(Problem::fault("/put", Entered::AtMost { most: MOST_CHANGED }));
         }
         let next = self.applied(state.store.skills().await?);
         let mut faults = Faults::default();

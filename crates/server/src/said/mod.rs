@@ -8,6 +8,8 @@ pub mod reports;
 pub mod trials;
 pub mod words;
 
+use crate::facts::Entered;
+use jogo_core::fact::Fact;
 use std::collections::BTreeSet;
 
 use jiff::Timestamp;
@@ -22,7 +24,7 @@ use crate::problem::{Answer, Problem};
 use crate::state::State;
 
 /// The field that is wrong, and how to mend it.
-type Wrong = (&'static str, String);
+type Wrong = (&'static str, Fact);
 
 /// What is known of a team, to check what devices send about it.
 struct TeamNow {
@@ -40,13 +42,13 @@ impl TeamNow {
     fn player(&self, said: Uuid) -> Result<Uuid, Wrong> {
         match self.squad.contains(&said) {
             true => Ok(said),
-            false => Err(("player", "this squad has no such player".to_owned())),
+            false => Err(("player", Entered::NotInSquad.into())),
         }
     }
 
     /// A day from a device, in the field of this name.
     fn day(&self, field: &'static str, said: &str) -> Result<Date, Wrong> {
-        day_of_season(said, self.today).map_err(|says| (field, says))
+        day_of_season(said, self.today).map_err(|fault| (field, fault.into()))
     }
 }
 
@@ -54,7 +56,7 @@ impl TeamNow {
 fn at_most(most: usize, said: usize, list: &'static str) -> Answer<()> {
     match said <= most {
         true => Ok(()),
-        false => Err(Problem::fault(list, format!("at most {most} at once: send the rest after these"))),
+        false => Err(Problem::fault(list, Entered::AtMost { most })),
     }
 }
 
@@ -69,7 +71,7 @@ impl Faults {
         for (i, entry) in said.into_iter().enumerate() {
             match read(entry) {
                 Ok(entry) => all.push(entry),
-                Err((key, says)) => self.0.push(InputError::at(format!("{list}/{i}/{key}"), says)),
+                Err((key, fact)) => self.0.push(InputError::at(format!("{list}/{i}/{key}"), fact)),
             }
         }
         all
@@ -92,7 +94,7 @@ pub struct Sender {
 
 /// A time that a device says.
 fn said_at(said: &str) -> Result<Timestamp, Wrong> {
-    said.parse().map_err(|_| ("said_at", format!("`{said}` is no time: write it as 2031-02-10T18:30:00Z")))
+    said.parse().map_err(|_| ("said_at", Entered::Time { written: said.chars().take(40).collect() }.into()))
 }
 
 /// Sets when each of some entries counts as said: within what one device said by its own count, and by its clock only
@@ -123,11 +125,11 @@ const LONGEST_UNSENT_DAYS: i32 = 400;
 
 /// A day that a device says. It may have been without network for long, and of two clocks either may be wrong:
 /// nothing is refused because one of them is.
-pub fn day_of_season(said: &str, today: Date) -> Result<Date, String> {
-    let day: Date = said.parse().map_err(|_| "write the day as 2031-02-10".to_owned())?;
+pub fn day_of_season(said: &str, today: Date) -> Result<Date, Entered> {
+    let day: Date = said.parse().map_err(|_| Entered::Day)?;
     match (-LONGEST_UNSENT_DAYS..=LONGEST_UNSENT_DAYS).contains(&(today - day).get_days()) {
         true => Ok(day),
-        false => Err(format!("{day} is not a day of this season: check the day")),
+        false => Err(Entered::OtherSeason { day: day.to_string() }),
     }
 }
 
@@ -165,7 +167,7 @@ mod tests {
     #[test]
     fn whatever_is_wrong_is_said_with_its_place_and_the_rest_is_read() {
         let mut faults = Faults::default();
-        let even = |n: u32| if n.is_multiple_of(2) { Ok(n) } else { Err(("number", format!("{n} is odd"))) };
+        let even = |n: u32| if n.is_multiple_of(2) { Ok(n) } else { Err(("number", Fact::written("odd"))) };
         assert_eq!(faults.reading("/numbers", vec![2, 3, 4, 5], even), [2, 4]);
         assert!(faults.reading("/others", vec![7], even).is_empty());
         let places: Vec<_> = faults.0.iter().map(|fault| fault.pointer.as_str()).collect();

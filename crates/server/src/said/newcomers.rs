@@ -2,6 +2,9 @@
 
 use jiff::civil::Date;
 use jogo_core::academy::roster::{BirthMonth, LONGEST_NAME, MOST_PLAYERS, NewPlayer};
+use jogo_core::fact::Fact;
+use jogo_core::input::RangeFault;
+use jogo_core::input::What;
 use jogo_core::input::{InputError, short_text};
 use jogo_core::technique::skill::Side;
 use jogo_store::academy::teams::Player;
@@ -34,14 +37,14 @@ impl Newcomers {
         let (mut players, mut faults) = (Vec::new(), Faults::default());
         let count = self.players.len();
         if !(1..=MOST_PLAYERS).contains(&count) {
-            let says = format!("{count} players: between 1 and {MOST_PLAYERS}");
-            faults.0.push(InputError::at("/players", says));
+            let fault = RangeFault::Count { count, least: 1, most: MOST_PLAYERS };
+            faults.0.push(InputError::at("/players", fault));
         }
         for (i, new) in self.players.into_iter().take(MOST_PLAYERS).enumerate() {
             match new.read(today) {
                 Ok(player) => players.push(player),
                 Err(wrong) => faults.0.extend(
-                    wrong.into_iter().map(|(key, says)| InputError::at(format!("/players/{i}/{key}"), says)),
+                    wrong.into_iter().map(|(key, fact)| InputError::at(format!("/players/{i}/{key}"), fact)),
                 ),
             }
         }
@@ -52,9 +55,10 @@ impl Newcomers {
 
 impl Newcomer {
     fn read(self, today: Date) -> Result<Player, Vec<Wrong>> {
-        let name = short_text(&self.name, LONGEST_NAME).map_err(|e| ("name", format!("the name {e}")));
+        let name = short_text(&self.name, LONGEST_NAME, What::Name);
+        let name = name.map_err(|fault| ("name", Fact::from(fault)));
         let born = self.birth_month.parse().and_then(|month: BirthMonth| month.plausible(today));
-        match (name, born.map_err(|says| ("birth_month", says))) {
+        match (name, born.map_err(|fault| ("birth_month", Fact::from(fault)))) {
             (Ok(name), Ok(birth_month)) => {
                 let about = NewPlayer { name, birth_month, strong_foot: self.strong_foot };
                 Ok(Player { id: self.id, about })

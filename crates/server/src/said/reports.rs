@@ -2,6 +2,7 @@
 
 use jiff::Timestamp;
 use jogo_core::ids::DrillId;
+use jogo_core::input::RangeFault;
 use jogo_core::input::name_in_files;
 use jogo_store::delivery::home::SelfReport;
 use serde::Deserialize;
@@ -51,9 +52,12 @@ impl ReportsSaid {
 
 fn new_report(team: &TeamNow, now: Timestamp, said: ReportSaid) -> Result<SelfReport, Wrong> {
     if said.best > BEST {
-        return Err(("best", format!("write a number from 0 to {BEST}")));
+        return Err((
+            "best",
+            RangeFault::Between { value: said.best.into(), least: 0.0, most: BEST.into() }.into(),
+        ));
     }
-    name_in_files(&said.drill).map_err(|says| ("drill", says))?;
+    name_in_files(&said.drill).map_err(|fault| ("drill", fault.into()))?;
     Ok(SelfReport {
         id: said.id,
         player: team.player(said.player)?,

@@ -1,5 +1,6 @@
 //! What was measured, and what is taken back.
 
+use crate::facts::Entered;
 use jiff::civil::Date;
 use jogo_core::assessment::benchmarks::{Protocol, Test};
 use jogo_core::assessment::results::{Origin, Trial};
@@ -82,12 +83,15 @@ impl TrialsSaid {
 
 fn new_trial(team: &TeamNow, tests: &[Test], said: TrialSaid) -> Result<NewTrial, Wrong> {
     let test = tests.iter().find(|t| t.id == said.test);
-    let test = test.ok_or_else(|| ("test", "there is no such test".to_owned()))?;
+    let test = test.ok_or_else(|| ("test", Entered::NoTest.into()))?;
     let player = team.player(said.player)?;
     if test.per_side != said.side.is_some() {
-        let says =
-            if test.per_side { "is taken per foot: say left or right" } else { "is not taken per foot" };
-        return Err(("side", format!("{} {says}", test.name)));
+        let test_name = test.name.clone();
+        let wrong = match test.per_side {
+            true => Entered::FootMissing { test: test_name },
+            false => Entered::FootTooMuch { test: test_name },
+        };
+        return Err(("side", wrong.into()));
     }
     let taken_on = match said.origin {
         // What is read in from a list may be of earlier seasons: the list has looked at its days.
@@ -99,11 +103,11 @@ fn new_trial(team: &TeamNow, tests: &[Test], said: TrialSaid) -> Result<NewTrial
         None => team.day("taken_on", &said.taken_on)?,
     };
     let at = said_at(&said.said_at)?;
-    let value = test.value(said.value).map_err(|says| ("value", says))?;
+    let value = test.value(said.value).map_err(|fault| ("value", fault.into()))?;
     if matches!(test.protocol, Protocol::Points { .. }) || !said.marks.is_empty() {
-        let sum = test.marked(&said.marks).map_err(|says| ("marks", says))?;
+        let sum = test.marked(&said.marks).map_err(|fault| ("marks", fault.into()))?;
         if sum != value {
-            return Err(("value", format!("{value} is not the sum of the points, {sum}")));
+            return Err(("value", Entered::NotTheSum { value, sum }.into()));
         }
     }
     let (side, marks) = (said.side, said.marks);

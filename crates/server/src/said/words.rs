@@ -1,7 +1,9 @@
 //! What coaches say against the evidence.
 
+use crate::facts::Entered;
 use jogo_core::assessment::milestones::{Milestone, Override, Verdict};
 use jogo_core::ids::MilestoneId;
+use jogo_core::input::What;
 use jogo_core::input::short_text;
 use jogo_store::assessment::milestones::NewWord;
 use serde::Deserialize;
@@ -59,10 +61,10 @@ impl WordsSaid {
 fn new_word(team: &TeamNow, milestones: &[Milestone], said: WordSaid) -> Result<NewWord, Wrong> {
     let player = team.player(said.player)?;
     if !milestones.iter().any(|milestone| milestone.id == said.milestone) {
-        return Err(("milestone", "there is no such milestone".to_owned()));
+        return Err(("milestone", Entered::NoMilestone.into()));
     }
-    let reason =
-        short_text(&said.reason, LONGEST_REASON).map_err(|e| ("reason", format!("the reason {e}")))?;
+    let reason = short_text(&said.reason, LONGEST_REASON, What::Reason);
+    let reason = reason.map_err(|fault| ("reason", fault.into()))?;
     let at = said_at(&said.said_at)?;
     let on = team.day("day", &said.day)?;
     let word = Override { on, verdict: said.verdict, reason, by: String::new() };

@@ -5,6 +5,7 @@ pub mod rights;
 pub mod secrets;
 pub mod tries;
 
+use crate::facts::Thing;
 use std::future::Future;
 use std::pin::Pin;
 
@@ -50,7 +51,7 @@ impl SignedIn {
             }
             own => own,
         };
-        team.ok_or_else(|| Problem::not_found("team"))
+        team.ok_or_else(|| Problem::not_found(Thing::Team))
     }
 
     /// Whether an act is open to the person on teams that they do not coach: reading, and for the director setting up.

@@ -1,5 +1,7 @@
 //! Passwords and the key that signs cookies.
 
+use crate::facts::Entered;
+use jogo_core::fact::Fact;
 use std::io::Write;
 use std::os::unix::fs::OpenOptionsExt;
 use std::path::Path;
@@ -14,12 +16,13 @@ pub const SHORTEST: usize = 8;
 pub const LONGEST: usize = 200;
 
 /// Hashes a password (Argon2id, with a salt of its own).
-pub fn hash(password: &str) -> Result<String, String> {
+pub fn hash(password: &str) -> Result<String, Fact> {
     let long = password.chars().count();
     if !(SHORTEST..=LONGEST).contains(&long) {
-        return Err(format!("a password has {SHORTEST} to {LONGEST} characters, this one has {long}"));
+        return Err(Entered::Password { least: SHORTEST, most: LONGEST, long }.into());
     }
-    let hash = Argon2::default().hash_password(password.as_bytes()).map_err(|e| e.to_string())?;
+    let hash = Argon2::default().hash_password(password.as_bytes());
+    let hash = hash.map_err(|e| Fact::written(e.to_string()))?;
     Ok(hash.to_string())
 }
 

@@ -21,7 +21,7 @@ pub enum Act {
     SetTeam,
     /// Add clubs and teams, invite people.
     KeepPeople,
-    /// Run its evenings, keep its squad, take its tests.
+    /// Run its sessions, keep its squad, take its tests.
     Coach,
 }
 

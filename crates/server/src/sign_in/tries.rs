@@ -7,11 +7,11 @@ use jiff::{Timestamp, ToSpan};
 
 use crate::problem::{Answer, Problem};
 
-/// So many wrong passwords for one login…
+/// How many wrong passwords for one login…
 const WRONG: usize = 8;
-/// …in so many minutes close it until they have passed.
-const WITHIN_MINUTES: i64 = 5;
-/// So many logins are watched at once; beyond that those of which nothing was heard of late are forgotten.
+/// …in this many minutes close it until they have passed.
+const WITHIN_MINUTES: u32 = 5;
+/// How many logins are watched at once; beyond that those of which nothing was heard of late are forgotten.
 const WATCHED: usize = 10_000;
 
 /// When wrong passwords came, by login.
@@ -40,7 +40,7 @@ impl Tries {
 }
 
 fn is_late(at: Timestamp, now: Timestamp) -> bool {
-    at > now - WITHIN_MINUTES.minutes()
+    at > now - i64::from(WITHIN_MINUTES).minutes()
 }
 
 #[cfg(test)]

@@ -1,6 +1,6 @@
 //! The squad board: where each player is with each milestone, and what they do next week.
 
-use std::collections::BTreeSet;
+use std::collections::{BTreeMap, BTreeSet};
 
 use jiff::civil::Date;
 use jogo_core::assessment::milestones::{Milestone, MilestoneState, Standing, Verdict};
@@ -17,6 +17,7 @@ use uuid::Uuid;
 use crate::problem::Answer;
 use crate::state::State;
 use crate::views::assessment::{Assessment, Bands, stands};
+use crate::views::promise::Promise;
 use crate::views::skills::{name_of, strand_of};
 use crate::views::squad::TestView;
 use crate::views::team_sessions::editions_of;
@@ -29,11 +30,13 @@ pub struct MilestoneView {
     short: String,
     skill: SkillId,
     skill_name: String,
-    /// Nothing if the library has the skill no more.
+    /// Absent if the library no longer has the skill.
     strand: Option<Strand>,
     stage: Stage,
     /// Whether its skill comes in the week that groups are made for.
     next: bool,
+    /// Whether this term promises it: it is on the way to a goal of the curriculum that the band runs.
+    promised: bool,
 }
 
 /// The word of a coach against the evidence.
@@ -111,7 +114,7 @@ pub struct BoardPlayer {
 /// The week that groups are made for.
 #[derive(Serialize, ToSchema)]
 pub struct NextWeek {
-    /// Its first evening.
+    /// Its first session.
     from: String,
     curriculum: String,
     week: u32,
@@ -127,7 +130,7 @@ pub struct Board {
     players: Vec<BoardPlayer>,
     /// What each verdict of a coach says, so that a phone without network can show it.
     verdicts: Vec<VerdictSays>,
-    /// Nothing if no evening lies ahead: then groups are made by all milestones of the band.
+    /// Absent if no session lies ahead: then groups are made by all milestones of the band.
     next_week: Option<NextWeek>,
 }
 
@@ -135,7 +138,7 @@ pub struct Board {
 #[derive(Serialize, ToSchema)]
 pub struct VerdictSays {
     verdict: Verdict,
-    /// Nothing if the evidence speaks.
+    /// Absent if the evidence speaks.
     state: Option<MilestoneState>,
 }
 
@@ -147,13 +150,17 @@ impl Board {
         let (next_week, trained) = trained_next(state, team.id, on).await?.unzip();
         let milestones: Vec<&Milestone> =
             assessment.milestones.iter().filter(|m| m.band == team.band).collect();
+        let promise = Promise::of(state, &team.band, on).await?;
         let next = groups::of_week(&milestones, &trained.unwrap_or_default());
         Ok(Board {
             players: players(&assessment, &next),
             verdicts: Verdict::ALL.map(|verdict| VerdictSays { verdict, state: verdict.state() }).into(),
             milestones: milestones
                 .iter()
-                .map(|m| MilestoneView::of(m, &skills, next.contains(&m.id)))
+                .map(|m| MilestoneView {
+                    promised: promise.has(m),
+                    ..MilestoneView::of(m, &skills, next.contains(&m.id))
+                })
                 .collect(),
             tests: assessment.tests.iter().map(TestView::from).collect(),
             team: team.name,
@@ -174,6 +181,7 @@ impl MilestoneView {
             strand: strand_of(skills, &milestone.skill),
             stage: milestone.stage,
             next,
+            promised: false,
         }
     }
 }
@@ -205,7 +213,11 @@ fn players(assessment: &Assessment, next: &BTreeSet<MilestoneId>) -> Vec<BoardPl
 }
 
 /// The week that lies ahead in whichever of a team's editions begins soonest, and the skills that come in it.
-async fn trained_next(state: &State, team: Uuid, on: Date) -> Answer<Option<(NextWeek, BTreeSet<SkillId>)>> {
+async fn trained_next(
+    state: &State,
+    team: Uuid,
+    on: Date,
+) -> Answer<Option<(NextWeek, BTreeMap<SkillId, Stage>)>> {
     let editions = editions_of(state, team).await?;
     let latest = editions.values().filter_map(|editions| editions.last());
     let ahead = latest.filter_map(|held| Some((held.edition.week_after(on)?, &held.edition.curriculum.name)));

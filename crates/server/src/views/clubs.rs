@@ -1,5 +1,6 @@
 //! All clubs side by side: levels, milestones, and what was delivered of a curriculum.
 
+use crate::facts::Thing;
 use std::collections::BTreeMap;
 
 use jiff::civil::Date;
@@ -21,6 +22,7 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::Clubs;
 use crate::state::State;
 use crate::views::assessment::of_band;
+use crate::views::promise::Promise;
 use crate::views::skills::strand_of;
 use crate::views::squad::TestView;
 use crate::views::team_levels;
@@ -30,7 +32,7 @@ use crate::views::team_sessions::{TeamEdition, editions_of, held};
 #[derive(Serialize, ToSchema)]
 pub struct ClubLevels {
     club: String,
-    /// Which foot; nothing if the test is not taken per foot.
+    /// Which foot; absent if the test is not taken per foot.
     foot: Option<Foot>,
     /// Players by level, from Starting to Stretching.
     counts: [u32; 4],
@@ -90,7 +92,7 @@ impl ClubLevels {
 }
 
 async fn is_there(state: &State, band: &BandId) -> Answer<()> {
-    state.store.band(band).await?.map(drop).ok_or_else(|| Problem::not_found("band"))
+    state.store.band(band).await?.map(drop).ok_or_else(|| Problem::not_found(Thing::Band))
 }
 
 /// How many have a milestone, and between what the share may lie.
@@ -120,16 +122,18 @@ pub struct MilestoneShares {
     milestone: MilestoneId,
     says: String,
     short: String,
-    /// Nothing if the library has the skill no more.
+    /// Absent if the library no longer has the skill.
     strand: Option<Strand>,
     stage: Stage,
+    /// Whether this term promises it: it is on the way to a goal of the curriculum that the band runs.
+    promised: bool,
     /// All clubs together.
     all: ShareOfPlayers,
     /// By name; clubs without a team in the band are not among them.
     clubs: Vec<ClubShare>,
 }
 
-/// Milestones in all clubs that are seen, in the order of strands and stages.
+/// Milestones in all clubs that are seen: first those that this term promises, then in the order of strands and stages.
 pub async fn milestones_in_clubs(state: &State, band: &BandId, seen: &Clubs) -> Answer<Vec<MilestoneShares>> {
     is_there(state, band).await?;
     let mut tallies: BTreeMap<MilestoneId, BTreeMap<String, Tally>> = BTreeMap::new();
@@ -143,7 +147,10 @@ pub async fn milestones_in_clubs(state: &State, band: &BandId, seen: &Clubs) -> 
     let skills = state.store.skills().await?;
     let mut all = state.store.milestones().await?;
     all.retain(|milestone| milestone.band == *band);
-    all.sort_by_key(|milestone| (strand_of(&skills, &milestone.skill), milestone.stage));
+    let promise = Promise::of(state, band, state.today().await?).await?;
+    all.sort_by_key(|milestone| {
+        (!promise.has(milestone), strand_of(&skills, &milestone.skill), milestone.stage)
+    });
     let shares = all.into_iter().map(|milestone| {
         let clubs = tallies.remove(&milestone.id).unwrap_or_default();
         MilestoneShares {
@@ -151,6 +158,7 @@ pub async fn milestones_in_clubs(state: &State, band: &BandId, seen: &Clubs) -> 
             clubs: clubs.into_iter().map(|(club, tally)| ClubShare { club, share: tally.into() }).collect(),
             strand: strand_of(&skills, &milestone.skill),
             stage: milestone.stage,
+            promised: promise.has(&milestone),
             says: milestone.says,
             short: milestone.short,
             milestone: milestone.id,
@@ -186,7 +194,7 @@ impl Delivery {
     /// What the clubs that are seen delivered of a curriculum by today.
     pub async fn of(state: &State, curriculum: Uuid, seen: &Clubs) -> Answer<Delivery> {
         let draft = state.store.curriculum(curriculum).await?;
-        let draft = draft.ok_or_else(|| Problem::not_found("curriculum"))?;
+        let draft = draft.ok_or_else(|| Problem::not_found(Thing::Curriculum))?;
         let today = state.today().await?;
         let mut clubs: BTreeMap<String, Vec<TeamDelivery>> = BTreeMap::new();
         for team in state.store.teams().await?.into_iter().filter(|team| seen.see(&team.club)) {

@@ -2,13 +2,18 @@
 
 use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
+use jogo_core::academy::language::Language;
+use jogo_core::academy::phrases::Phrases;
+use jogo_core::drill::cautions::Caution;
 use jogo_core::drill::levers::Levers;
 use jogo_core::drill::library::{Entry, Wanted};
 use jogo_core::drill::{Drill, HomeSpace, Shelf, Step};
+use jogo_core::fact::Fact;
 use jogo_core::ground::fit::Station;
 use jogo_core::ground::layout::measure::Footprint;
 use jogo_core::ids::{BandId, DrillId, MilestoneId, SkillId, TestId};
 use jogo_core::input::InputError;
+use jogo_core::input::Unknown;
 use jogo_core::technique::skill::{Skill, Stage, Strand};
 use jogo_core::units::{Difficulty, Pace};
 use jogo_store::drill::KeptDrill;
@@ -42,12 +47,12 @@ pub struct DrillEntry {
     /// Of the hardest rung.
     hardest: Difficulty,
     home: Option<HomeSpace>,
-    /// What could hurt, in words.
-    cautions: Vec<&'static str>,
+    /// What could hurt.
+    cautions: Vec<Caution>,
     /// Why the band that was asked for does not do it.
-    blocked: Option<String>,
+    blocked: Option<Fact>,
     archived: bool,
-    /// A small drawing, as SVG, in which a metre is as large as in every other one; nothing if the text has faults.
+    /// A small drawing, as SVG, in which a metre is as large as in every other one; absent if the text has faults.
     drawing: Option<String>,
 }
 
@@ -67,8 +72,8 @@ impl DrillEntry {
             easiest: hardness(ladder.first()),
             hardest: hardness(ladder.last()),
             home: drill.home,
-            cautions: drill.cautions.iter().map(|caution| caution.text()).collect(),
-            blocked: band.and_then(|band| drill.blocked(band, academy)),
+            cautions: drill.cautions.clone(),
+            blocked: band.and_then(|band| drill.blocked(band, academy)).map(Fact::from),
             archived,
             drawing: layout.as_ref().map(|layout| layout.draw_small(SMALL_METRE)),
             id: drill.id.clone(),
@@ -78,8 +83,19 @@ impl DrillEntry {
     }
 }
 
-/// The drills that are looked for, by strand and title, drawn for a pace.
-pub async fn listed(state: &State, wanted: &Wanted, archived: bool, pace: Pace) -> Answer<Vec<DrillEntry>> {
+/// The drills that are looked for, by strand and title, drawn for a pace. Words are looked for in the texts as they
+/// were written and in those of a language.
+pub async fn listed(
+    state: &State,
+    wanted: &Wanted,
+    archived: bool,
+    language: Option<Language>,
+    pace: Pace,
+) -> Answer<Vec<DrillEntry>> {
+    let phrases = match (language, &wanted.text) {
+        (Some(language), Some(_)) => state.store.phrases(language).await?,
+        _ => Phrases::default(),
+    };
     let academy = state.store.settings().await?.0;
     let library = LibraryShelf::of(state).await?;
     let band = library.bands.iter().find(|band| wanted.band.as_ref() == Some(&band.id));
@@ -87,7 +103,7 @@ pub async fn listed(state: &State, wanted: &Wanted, archived: bool, pace: Pace) 
     for KeptDrill { drill, .. } in state.store.kept_drills(archived).await? {
         let layout = drill.layout_at(&first_levers(&drill), pace).ok();
         let entry = Entry { drill: &drill, layout, skills: library.names(&drill) };
-        if wanted.takes(&entry, band) {
+        if wanted.takes(&entry, band, &phrases) {
             found.push(DrillEntry::of(entry, band, &academy, archived));
         }
     }
@@ -99,7 +115,7 @@ fn first_levers(drill: &Drill) -> Levers {
     drill.rungs.first().map(|rung| rung.levers).unwrap_or_default()
 }
 
-/// What else stands in the library.
+/// What else is in the library.
 pub struct LibraryShelf {
     bands: Vec<Band>,
     skills: Vec<Skill>,
@@ -142,8 +158,6 @@ impl LibraryShelf {
 
 /// The band that a form names; an unknown name is quoted, cut to 40 characters.
 pub async fn known_band(state: &State, id: &BandId) -> Answer<Band> {
-    let named = || id.chars().take(40).collect::<String>();
-    let unknown =
-        || Problem::fault("/band", format!("there is no band `{}`: choose one of the academy’s", named()));
+    let unknown = || Problem::fault("/band", Unknown::Band { id: id.chars().take(40).collect() });
     state.store.band(id).await?.ok_or_else(unknown)
 }

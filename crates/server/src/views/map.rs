@@ -1,5 +1,6 @@
 //! The progression map with its findings, and the ways through it.
 
+use crate::facts::Thing;
 use std::collections::{BTreeMap, BTreeSet};
 
 use jogo_core::drill::Drill;
@@ -23,7 +24,7 @@ pub struct MapView {
     /// Rises with every change.
     pub version: i64,
     skills: Vec<Skill>,
-    /// Where everything stands; nothing while there is a circle.
+    /// Where everything stands; absent while there is a circle.
     sheet: Option<MapSheet>,
     findings: Vec<Finding>,
     /// Drills by skill and stage.
@@ -118,7 +119,7 @@ async fn changed_on(state: &State) -> Answer<Vec<String>> {
 pub struct WayView {
     rests_on: Vec<SkillId>,
     opens: Vec<SkillId>,
-    /// Nothing while the map has a circle.
+    /// Absent while the map has a circle.
     way: Option<Way>,
 }
 
@@ -127,11 +128,12 @@ impl WayView {
     pub async fn of(state: &State, skill: &str, stage: Stage, curriculum: Option<Uuid>) -> Answer<WayView> {
         let skills = state.store.skills().await?;
         let map = Map::of(&skills);
-        let place = map.place(skill).ok_or_else(|| Problem::not_found("skill"))?;
+        let place = map.place(skill).ok_or_else(|| Problem::not_found(Thing::Skill))?;
         let mut present: BTreeMap<SkillId, Option<Stage>> = BTreeMap::new();
         let mut pacing = Pacing::USUAL;
         if let Some(id) = curriculum {
-            let draft = state.store.curriculum(id).await?.ok_or_else(|| Problem::not_found("curriculum"))?;
+            let draft =
+                state.store.curriculum(id).await?.ok_or_else(|| Problem::not_found(Thing::Curriculum))?;
             let kept = state.store.band(&draft.curriculum.band).await?;
             pacing = Pacing::of(&draft.curriculum, kept.as_ref());
             present.extend(draft.curriculum.goals.into_iter().map(|goal| (goal.skill, goal.present)));

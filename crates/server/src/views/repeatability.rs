@@ -20,7 +20,7 @@ pub struct Repeats(Mutex<HashMap<BandId, (Date, Known)>>);
 
 impl Repeats {
     /// How well the tests of a band repeat themselves, from the results of the last year up to yesterday: worked out
-    /// once a day, so that nothing on a screen moves during an evening.
+    /// once a day, so that nothing on a screen moves during a session.
     pub async fn of(&self, store: &Store, band: &BandId, today: Date) -> Answer<Known> {
         let kept = self.0.lock().unwrap_or_else(PoisonError::into_inner).get(band).cloned();
         if let Some((_, known)) = kept.filter(|(day, _)| *day == today) {
@@ -39,7 +39,7 @@ impl Repeats {
         Ok(known)
     }
 
-    /// Has it worked out anew: a test has become another.
+    /// Has it recomputed: a test has become another.
     pub fn forget(&self) {
         self.0.lock().unwrap_or_else(PoisonError::into_inner).clear();
     }

@@ -1,4 +1,4 @@
-//! What is known of a session: what became of its blocks, who was missing, and who said so.
+//! What is known of a session: how its blocks went, who was missing, and who said so.
 
 use jiff::civil::Date;
 use jogo_core::delivery::log::{BlockSaid, Saying, SessionLog, Told};
@@ -30,7 +30,7 @@ impl From<BlockSaid> for OutcomeView {
     }
 }
 
-/// Something that was said of an evening.
+/// Something that was said of a session.
 #[derive(Serialize, ToSchema)]
 #[serde(tag = "of", rename_all = "snake_case")]
 #[schema(as = Told)]
@@ -48,7 +48,7 @@ pub enum ToldView {
     Note { says: String },
 }
 
-/// Who said something of an evening, and when.
+/// Who said something of a session, and when.
 #[derive(Serialize, ToSchema)]
 pub struct HistoryEntry {
     by: String,
@@ -56,11 +56,11 @@ pub struct HistoryEntry {
     told: ToldView,
 }
 
-/// What is known of an evening.
+/// What is known of a session.
 #[derive(Serialize, ToSchema)]
 pub struct LogView {
     outcomes: Vec<OutcomeView>,
-    /// Players who were missing; nothing if nobody has said who was there.
+    /// Players who were missing; absent if nobody has said who was there.
     missing: Option<Vec<Uuid>>,
     note: String,
     /// Everything that was said, in its order, with what was said differently later.

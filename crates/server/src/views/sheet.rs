@@ -36,7 +36,7 @@ pub struct BeforeView {
     side: Option<Side>,
     date: String,
     value: f64,
-    /// Nothing while too little is known of how well the test repeats itself.
+    /// Absent while too little is known of how well the test repeats itself.
     unsurprising: Option<Interval>,
 }
 
@@ -49,14 +49,14 @@ pub struct TrialView {
     marks: Vec<u8>,
 }
 
-/// A test evening's sheet.
+/// A test session's sheet.
 #[derive(Serialize, ToSchema)]
 pub struct Sheet {
     test: TestView,
     protocol: Protocol,
     /// Seconds of rest between two trials of one player.
     rest_s: Seconds,
-    /// The markers, drawn; nothing if there is nothing to lay out.
+    /// The markers, drawn; absent if there is nothing to lay out.
     drawing: Option<String>,
     today: String,
     /// Smallest value that can be true.

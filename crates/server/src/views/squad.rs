@@ -12,7 +12,6 @@ use uuid::Uuid;
 
 use crate::problem::Answer;
 use crate::state::State;
-use crate::views::assessment::of_band;
 
 /// A player's result of one date, with the level of that date.
 #[derive(Clone, Serialize, ToSchema)]
@@ -21,7 +20,7 @@ pub struct ResultView {
     pub side: Option<Side>,
     pub date: String,
     pub value: f64,
-    /// Nothing if no standard held on that day.
+    /// Absent if no standard held on that day.
     pub level: Option<Level>,
 }
 
@@ -91,7 +90,12 @@ impl Squad {
     /// The squad of a team.
     pub async fn of(state: &State, team: Team) -> Answer<Squad> {
         let standards = state.store.standards(&team.band).await?;
-        let tests = of_band(state.store.tests().await?, &standards);
+        let milestones = state.store.milestones().await?;
+        let asked =
+            |test: &Test| milestones.iter().any(|m| m.band == team.band && m.evidence.rests_on(&test.id));
+        // What a milestone of the band rests on is taken, even if its results have no level yet.
+        let mut tests = state.store.tests().await?;
+        tests.retain(|test| asked(test) || standards.iter().any(|standard| standard.test == test.id));
         let results = latest_results(state, &team, &tests).await?;
         let player = |Player { id, about }: Player| PlayerView {
             latest: results.iter().filter(|r| r.player == id).map(ResultView::from).collect(),

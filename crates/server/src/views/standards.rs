@@ -1,5 +1,6 @@
 //! The standards of a test: its scale with results, thresholds and what they mean, and what others would mean.
 
+use jogo_core::fact::Fact;
 use std::collections::BTreeMap;
 
 use jiff::civil::Date;
@@ -67,10 +68,10 @@ pub struct StandardsOfTest {
     first: Thresholds,
     bands: Vec<BandOnScale>,
     /// Thresholds that fall with age.
-    findings: Vec<String>,
+    findings: Vec<Fact>,
 }
 
-/// So many places make a ridge.
+/// How many places make a ridge.
 const PLACES: usize = 81;
 /// The intervals of quantiles come from this seed, so that they stay the same.
 const SEED: u64 = 1;
@@ -92,7 +93,7 @@ impl StandardsOfTest {
             bands.iter().filter_map(|b| Some((b.band.name.clone(), b.on(today)?.thresholds))).collect();
         Ok(StandardsOfTest {
             bands: on_scale(state, &test, bands, populations, percentiles, (least, most)).await?,
-            findings: findings(better, &of_today),
+            findings: found(better, &of_today),
             test: TestView::from(&test),
             skill: test.skill.clone(),
             protocol: test.protocol.clone(),
@@ -172,6 +173,17 @@ async fn population(
     Ok(Population::of(test, &trials, |player| born.get(&player).copied(), cut_off))
 }
 
+/// Thresholds that the results of a band suggest for a test; `None` if there are too few.
+pub async fn suggested(state: &State, test: &Test, band: &BandId) -> Answer<Option<Thresholds>> {
+    let cut_off = state.store.settings().await?.0.cut_off;
+    let population = population(state, test, band, state.today().await?, cut_off).await?;
+    let (protocol, sorted) = (test.protocol.clone(), vec![population.sorted]);
+    let found =
+        actix_web::web::block(move || suggest(&protocol, &sorted, Percentiles::default(), SEED)).await;
+    let found = found.map_err(|e| Problem::internal(&e))?;
+    Ok(found.into_iter().flatten().next().map(|suggestion| suggestion.thresholds()))
+}
+
 /// A band with its standards for one test.
 struct BandStandards {
     band: Band,
@@ -194,12 +206,16 @@ impl BandStandards {
     }
 }
 
+fn found(better: Better, bands: &[(String, Thresholds)]) -> Vec<Fact> {
+    findings(better, bands).into_iter().map(Fact::from).collect()
+}
+
 /// What becomes of the shares.
 #[derive(Serialize, ToSchema)]
 pub struct Weighed {
     /// By band.
     shares: BTreeMap<BandId, Shares>,
-    findings: Vec<String>,
+    findings: Vec<Fact>,
 }
 
 impl Weighed {
@@ -217,6 +233,6 @@ impl Weighed {
             let holds = thought.or_else(|| of_band.on(today).map(|s| s.thresholds));
             after.extend(holds.map(|thresholds| (of_band.band.name, thresholds)));
         }
-        Ok(Weighed { shares, findings: findings(better, &after) })
+        Ok(Weighed { shares, findings: found(better, &after) })
     }
 }

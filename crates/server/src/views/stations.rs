@@ -3,7 +3,7 @@
 use std::collections::{BTreeMap, BTreeSet};
 
 use jogo_core::delivery::pairs::Pair;
-use jogo_core::delivery::session::Evening;
+use jogo_core::delivery::session::RunningOrder;
 use jogo_core::delivery::stations::{Mix, order, strength};
 use jogo_store::academy::teams::{Player, Team};
 use serde::{Deserialize, Serialize};
@@ -24,12 +24,12 @@ pub struct Splits {
     pairs: Vec<PairWish>,
 }
 
-/// So many other splits are there to choose from.
+/// How many other splits are there to choose from.
 const ROLLS: u64 = 4;
 
 impl Splits {
-    /// The splits of a team for one of its evenings.
-    pub async fn of(state: &State, team: &Team, evening: &Evening) -> Answer<Splits> {
+    /// The splits of a team for one of its sessions.
+    pub async fn of(state: &State, team: &Team, running: &RunningOrder) -> Answer<Splits> {
         let results = latest_results(state, team, &state.store.tests().await?).await?;
         let players = state.store.players(team.id).await?;
         let strong = |player: &Player| {
@@ -38,9 +38,9 @@ impl Splits {
         };
         let squad: Vec<(Uuid, f64)> = players.iter().map(strong).collect();
         let rolled = |mix, station| -> Vec<Vec<Uuid>> {
-            (0..ROLLS).map(|roll| order(&squad, mix, station, evening.session, roll)).collect()
+            (0..ROLLS).map(|roll| order(&squad, mix, station, running.session, roll)).collect()
         };
-        let sizes: BTreeSet<u32> = evening
+        let sizes: BTreeSet<u32> = running
             .blocks
             .iter()
             .filter_map(|block| block.laid.station_sizes.iter().max().copied())

@@ -1,4 +1,4 @@
-//! How many players of a team stand on each level and have each milestone: read from what is kept, or worked out anew
+//! How many players of a team stand on each level and have each milestone: read from what is kept, or recomputed
 //! and kept.
 
 use jogo_store::Store;

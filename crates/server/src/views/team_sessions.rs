@@ -1,14 +1,19 @@
-//! The evenings of a team: which edition holds on which day, and what became of it.
+//! The sessions of a team: which edition holds on which day, and how each went.
 
+use crate::facts::{Letter, Thing};
+use jogo_core::fact::Fact;
 use std::collections::BTreeMap;
 
 use jiff::civil::Date;
+use jogo_core::academy::phrases::Phrases;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::{Held, Upset, holding};
 use jogo_core::delivery::{Outcome, Said};
+use jogo_core::plan::curriculum::Sitting;
 use jogo_core::plan::{Block, BlockId};
 use jogo_core::units::Minutes;
 use jogo_store::delivery::team_plans::Assigned;
+use jogo_words::say;
 use serde::Serialize;
 use utoipa::ToSchema;
 use uuid::Uuid;
@@ -16,9 +21,9 @@ use uuid::Uuid;
 use crate::problem::{Answer, Problem};
 use crate::state::State;
 
-/// An evening in the list of weeks.
+/// A session in the list of weeks.
 #[derive(Serialize, ToSchema)]
-pub struct EveningEntry {
+pub struct SessionEntry {
     pub edition: Uuid,
     pub edition_number: i64,
     pub curriculum: String,
@@ -26,12 +31,12 @@ pub struct EveningEntry {
     pub week: u32,
     pub date: String,
     pub minutes: Minutes,
-    /// How it fell out or was cut short; nothing if it takes place as planned.
+    /// How it was cancelled or cut short; absent if it takes place as planned.
     pub upset: Option<Upset>,
     pub blocks: usize,
-    /// The running order, as "8 min Roll, stop, step": for letters, the page asks for the whole evening.
+    /// The running order: for letters, the page asks for the whole session.
     #[serde(skip)]
-    pub order: Vec<String>,
+    pub order: Vec<OrderLine>,
     pub done: usize,
     pub short: usize,
     pub skipped: usize,
@@ -42,7 +47,7 @@ pub struct EveningEntry {
 pub struct LastChange {
     edition: Uuid,
     version: i64,
-    what: String,
+    what: Fact,
 }
 
 /// An edition as a team works by it.
@@ -69,7 +74,7 @@ impl TeamEdition {
 }
 
 impl TeamEdition {
-    /// The title of a block's drill, also of one that the team's plan has no more.
+    /// The title of a block's drill, also of one that the team's plan no longer has.
     pub fn title_of(&self, block: BlockId) -> String {
         let there = [&self.edition, &self.assigned.edition].into_iter().find_map(|edition| {
             let (session, place) = edition.plan.place_of(block)?;
@@ -99,7 +104,7 @@ pub fn held(editions: &[TeamEdition]) -> Vec<Held> {
 pub async fn of_team(state: &State, team: Uuid, edition: Uuid) -> Answer<TeamEdition> {
     let all = state.store.editions_of_team(team).await?;
     let found = all.into_iter().find(|assigned| assigned.published.id == edition);
-    TeamEdition::of(state, team, found.ok_or_else(|| Problem::not_found("edition of this team"))?).await
+    TeamEdition::of(state, team, found.ok_or_else(|| Problem::not_found(Thing::Edition))?).await
 }
 
 /// How many blocks of a session have an outcome.
@@ -110,14 +115,14 @@ fn count(said: &Said, session: usize, blocks: &[Block], wanted: Outcome) -> usiz
         .count()
 }
 
-/// The evenings of a team in the order of their dates.
-pub async fn entries(state: &State, team: Uuid) -> Answer<Vec<EveningEntry>> {
+/// The sessions of a team in the order of their dates.
+pub async fn entries(state: &State, team: Uuid) -> Answer<Vec<SessionEntry>> {
     Ok(with_changes(state, team).await?.0)
 }
 
 /// The same, with what the team changed last in its editions.
-pub async fn with_changes(state: &State, team: Uuid) -> Answer<(Vec<EveningEntry>, Vec<LastChange>)> {
-    let (mut evenings, mut changes) = (Vec::new(), Vec::new());
+pub async fn with_changes(state: &State, team: Uuid) -> Answer<(Vec<SessionEntry>, Vec<LastChange>)> {
+    let (mut entries, mut changes) = (Vec::new(), Vec::new());
     for editions in editions_of(state, team).await?.values() {
         let days = held(editions);
         for (place, TeamEdition { assigned, edition, said }) in editions.iter().enumerate() {
@@ -127,21 +132,21 @@ pub async fn with_changes(state: &State, team: Uuid) -> Answer<(Vec<EveningEntry
                 version,
                 what,
             }));
-            let dates = edition.curriculum.evenings();
+            let dates = edition.curriculum.session_days();
             let sessions = dates.iter().zip(&edition.plan.sessions).enumerate();
             let holds = |day: Date| holding(&days, day) == Some(place);
-            for (session, (evening, blocks)) in sessions.filter(|(_, (evening, _))| holds(evening.date)) {
-                evenings.push(EveningEntry {
+            for (session, (day, blocks)) in sessions.filter(|(_, (day, _))| holds(day.date)) {
+                entries.push(SessionEntry {
                     edition: edition_id,
                     edition_number: assigned.published.number,
                     curriculum: edition.curriculum.name.clone(),
                     session,
-                    week: evening.week,
-                    date: evening.date.to_string(),
+                    week: day.week,
+                    date: day.date.to_string(),
                     minutes: edition.curriculum.minutes.get(session).copied().unwrap_or_default(),
                     upset: assigned.own.upsets.get(&session).copied(),
                     blocks: blocks.len(),
-                    order: order_in_lines(edition, session),
+                    order: order_of(edition, session),
                     done: count(said, session, blocks, Outcome::Done),
                     short: count(said, session, blocks, Outcome::Short),
                     skipped: count(said, session, blocks, Outcome::Skipped),
@@ -149,16 +154,45 @@ pub async fn with_changes(state: &State, team: Uuid) -> Answer<(Vec<EveningEntry
             }
         }
     }
-    evenings.sort_by(|a, b| a.date.cmp(&b.date));
-    Ok((evenings, changes))
+    entries.sort_by(|a, b| a.date.cmp(&b.date));
+    Ok((entries, changes))
 }
 
-/// The running order of a session in lines: "8 min Roll, stop, step".
-pub fn order_in_lines(edition: &Edition, session: usize) -> Vec<String> {
+/// A line of a running order.
+pub struct OrderLine {
+    pub minutes: Minutes,
+    pub title: String,
+    /// Whether it is a test; else it is a drill.
+    pub is_test: bool,
+}
+
+impl OrderLine {
+    /// As letters and calendars say it, in the language of a phrase book.
+    pub fn said(&self, phrases: &Phrases) -> String {
+        let (minutes, title) = (self.minutes, phrases.said(&self.title).to_owned());
+        say(
+            phrases.language,
+            match self.is_test {
+                true => Letter::TestLine { minutes, title },
+                false => Letter::BlockLine { minutes, title },
+            },
+        )
+    }
+}
+
+/// The running order of a session: its tests, then its blocks.
+pub fn order_of(edition: &Edition, session: usize) -> Vec<OrderLine> {
     let line = |block: &Block| {
         let drill = &block.variant.drill;
         let title = edition.drill(drill).map_or(drill.as_str(), |found| found.title.as_str());
-        format!("{} {title}", block.minutes)
+        OrderLine { minutes: block.minutes, title: title.to_owned(), is_test: false }
     };
-    edition.plan.sessions.get(session).into_iter().flatten().map(line).collect()
+    let test = |sitting: &Sitting| {
+        let known = edition.tests.iter().find(|test| test.id == sitting.test);
+        let title = known.map_or(sitting.test.as_str(), |test| test.name.as_str()).to_owned();
+        OrderLine { minutes: sitting.minutes, title, is_test: true }
+    };
+    let tests = edition.curriculum.tests.iter().filter(|sitting| sitting.session == session).map(test);
+    let blocks = edition.plan.sessions.get(session).into_iter().flatten().map(line);
+    tests.chain(blocks).collect()
 }

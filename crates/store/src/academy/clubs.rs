@@ -6,7 +6,7 @@ use jogo_core::ids::BandId;
 use uuid::Uuid;
 
 use crate::academy::teams::Team;
-use crate::{Store, StoreError, Stored, parsed};
+use crate::{Store, StoreError, Stored, Taken, parsed};
 
 /// Somebody, by name.
 #[derive(Clone, Debug, PartialEq, Eq)]
@@ -41,9 +41,9 @@ pub struct Club {
     pub teams: Vec<StaffedTeam>,
 }
 
-fn taken(error: sqlx::Error, says: String) -> StoreError {
+fn taken(error: sqlx::Error, taken: Taken) -> StoreError {
     match error.as_database_error() {
-        Some(e) if e.is_unique_violation() => StoreError::Taken(says),
+        Some(e) if e.is_unique_violation() => taken.into(),
         _ => error.into(),
     }
 }
@@ -54,7 +54,7 @@ impl Store {
         sqlx::query!("INSERT INTO club (id, name) VALUES (?, ?) ON CONFLICT (id) DO NOTHING", id, name)
             .execute(&self.write)
             .await
-            .map_err(|e| taken(e, format!("there is a club “{name}” already: choose another name")))?;
+            .map_err(|e| taken(e, Taken::ClubName { name: name.to_owned() }))?;
         Ok(())
     }
 
@@ -63,7 +63,7 @@ impl Store {
         let renamed = sqlx::query!("UPDATE club SET name = ? WHERE id = ?", name, id)
             .execute(&self.write)
             .await
-            .map_err(|e| taken(e, format!("there is a club “{name}” already: choose another name")))?;
+            .map_err(|e| taken(e, Taken::ClubName { name: name.to_owned() }))?;
         Ok(renamed.rows_affected() > 0)
     }
 
@@ -87,7 +87,7 @@ impl Store {
         )
         .execute(&mut *tx)
         .await
-        .map_err(|e| taken(e, format!("the club has a team “{name}” already: choose another name")))?;
+        .map_err(|e| taken(e, Taken::TeamName { name: name.to_owned() }))?;
         if added.rows_affected() > 0 {
             for coach in coaches {
                 sqlx::query!("INSERT INTO team_coach (team, person) VALUES (?, ?)", id, coach)
@@ -104,7 +104,7 @@ impl Store {
         sqlx::query!("UPDATE team SET name = ? WHERE id = ?", name, id)
             .execute(&mut *tx)
             .await
-            .map_err(|e| taken(e, format!("the club has a team “{name}” already: choose another name")))?;
+            .map_err(|e| taken(e, Taken::TeamName { name: name.to_owned() }))?;
         sqlx::query!("DELETE FROM team_coach WHERE team = ?", id).execute(&mut *tx).await?;
         for coach in coaches {
             sqlx::query!("INSERT INTO team_coach (team, person) VALUES (?, ?)", id, coach)

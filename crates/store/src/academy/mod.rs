@@ -1,6 +1,7 @@
 //! What holds for the whole academy: its settings and its bands.
 
 pub mod clubs;
+pub(crate) mod phrases;
 pub mod players;
 pub mod teams;
 

@@ -174,7 +174,7 @@ impl Store {
         counts::forget(&mut tx, team.id).await?;
         audit::put(&mut tx, (at, by), "player erased", &format!("a player of {}", team.name)).await?;
         tx.commit().await?;
-        // The log of writes still holds the pages as they were: it is folded in and begun anew.
+        // The log of writes still holds the pages as they were: it is folded in and started again.
         sqlx::query("PRAGMA wal_checkpoint(TRUNCATE)").execute(&self.write).await?;
         Ok(())
     }

@@ -8,7 +8,7 @@ use jogo_core::ids::BandId;
 use jogo_core::technique::skill::Side;
 use uuid::Uuid;
 
-use crate::{Store, StoreError, Stored, assessment::counts, from_word, parsed, stamp, to_word};
+use crate::{Store, StoreError, Stored, Taken, assessment::counts, from_word, parsed, stamp, to_word};
 
 /// A team, with the name of its club.
 #[derive(Clone, Debug, PartialEq, Eq)]
@@ -142,7 +142,7 @@ impl Store {
             match owner {
                 Some(owner) if owner == team => continue,
                 Some(_) => {
-                    return Err(StoreError::Taken("an id of this list belongs to another squad".into()));
+                    return Err(Taken::OtherSquad.into());
                 }
                 None => {}
             }
@@ -163,7 +163,7 @@ impl Store {
             .await
             .map_err(|error| match error.as_database_error() {
                 Some(e) if e.is_unique_violation() => {
-                    StoreError::Taken(format!("“{}” is already in this squad: add an initial", about.name))
+                    StoreError::from(Taken::PlayerName { name: about.name.clone() })
                 }
                 _ => error.into(),
             })?;

@@ -25,7 +25,7 @@ pub struct KeptLevels {
     pub team: Team,
     /// Under this version it is read and kept.
     pub version: i64,
-    /// The counts; nothing if they have to be worked out anew.
+    /// The counts; `None` if they have to be recomputed.
     pub counts: Option<TeamCounts>,
 }
 
@@ -49,7 +49,7 @@ impl Store {
         kept.collect()
     }
 
-    /// Keeps what was worked out anew, unless something has changed since.
+    /// Keeps what was recomputed, unless something has changed since.
     pub async fn keep_levels(&self, team: Uuid, version: i64, counts: &TeamCounts) -> Stored<()> {
         let doc = to_json("counts of a team", counts)?;
         sqlx::query!(

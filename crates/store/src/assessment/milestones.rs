@@ -7,8 +7,7 @@ use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::{
-    Store, StoreError, Stored, assessment::counts, audit, from_json, from_word, parsed, stamp, to_json,
-    to_word,
+    Store, Stored, Taken, assessment::counts, audit, from_json, from_word, parsed, stamp, to_json, to_word,
 };
 
 /// A word of a coach on a player and a milestone, under the id that was made on the device.
@@ -128,7 +127,7 @@ impl Store {
             .fetch_one(&mut *tx)
             .await?;
             if owner != team {
-                return Err(StoreError::Taken("an id of these entries belongs to another team".into()));
+                return Err(Taken::OtherTeam.into());
             }
         }
         counts::forget(&mut tx, team).await?;

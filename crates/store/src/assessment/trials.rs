@@ -9,7 +9,8 @@ use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::{
-    Store, StoreError, Stored, assessment::counts, from_json, from_word, parsed, stamp, to_json, to_word,
+    Store, StoreError, Stored, Taken, assessment::counts, from_json, from_word, parsed, stamp, to_json,
+    to_word,
 };
 
 /// One trial of one player, under the id that was made on the device.
@@ -160,8 +161,8 @@ async fn owned(tx: &mut Transaction<'static, Sqlite>, id: Uuid, team: Uuid) -> S
     .await?;
     match owner {
         Some(owner) if owner == team => Ok(()),
-        Some(_) => Err(StoreError::Taken("an id of these entries belongs to another team".into())),
-        None => Err(StoreError::Taken(format!("no trial {id} is known: send it before taking it back"))),
+        Some(_) => Err(Taken::OtherTeam.into()),
+        None => Err(Taken::TrialUnknown { id: id.to_string() }.into()),
     }
 }
 

@@ -1,4 +1,4 @@
-//! The log of evenings: what coaches said of their blocks, who was there, and a line of note.
+//! The log of sessions: what coaches said of their blocks, who was there, and a line of note.
 //!
 //! Nothing is overwritten: of two sayings of one thing the later one counts, and of one moment the larger id, so that
 //! the order of arrival never matters.
@@ -14,7 +14,7 @@ use jogo_core::units::Minutes;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
-use crate::{Store, StoreError, Stored, from_word, parsed, stamp, to_word};
+use crate::{Store, Stored, Taken, from_word, parsed, stamp, to_word};
 
 /// One saying of a block, in a session (from 0) of an edition.
 #[derive(Clone, Debug)]
@@ -46,7 +46,7 @@ pub struct PresenceEntry {
     pub said_at: Timestamp,
 }
 
-/// A line of note on an evening.
+/// A line of note on a session.
 #[derive(Clone, Debug)]
 pub struct NoteEntry {
     /// Made on the device.
@@ -59,6 +59,17 @@ pub struct NoteEntry {
     pub said_at: Timestamp,
 }
 
+/// How a session went in all teams together.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub struct Delivered {
+    /// Session, from 0.
+    pub session: usize,
+    /// Blocks of which something was said.
+    pub said: u32,
+    /// Blocks that were run, in full or cut short.
+    pub run: u32,
+}
+
 /// What is taken in at once.
 #[derive(Clone, Debug, Default)]
 pub struct LogEntries {
@@ -66,12 +77,12 @@ pub struct LogEntries {
     pub outcomes: Vec<OutcomeEntry>,
     /// Of players.
     pub presence: Vec<PresenceEntry>,
-    /// Of evenings.
+    /// Of sessions.
     pub notes: Vec<NoteEntry>,
 }
 
 impl LogEntries {
-    /// When each of them was said: of blocks, of players, of evenings.
+    /// When each of them was said: of blocks, of players, of sessions.
     pub fn times(&mut self) -> impl Iterator<Item = &mut Timestamp> {
         let outcomes = self.outcomes.iter_mut().map(|entry| &mut entry.said_at);
         let presence = self.presence.iter_mut().map(|entry| &mut entry.said_at);
@@ -82,7 +93,7 @@ impl LogEntries {
 pub(crate) fn owned(owner: Uuid, team: Uuid) -> Stored<()> {
     match owner == team {
         true => Ok(()),
-        false => Err(StoreError::Taken("an id of these entries belongs to another team".into())),
+        false => Err(Taken::OtherTeam.into()),
     }
 }
 
@@ -101,6 +112,27 @@ impl Store {
             add_note(&mut tx, team, entry, by, &at).await?;
         }
         Ok(tx.commit().await?)
+    }
+
+    /// How the sessions of a curriculum went in all teams together: of how many blocks something was said, by
+    /// session, and how many of those were run.
+    pub async fn delivered(&self, curriculum: Uuid) -> Stored<Vec<Delivered>> {
+        let rows = sqlx::query!(
+            r#"SELECT session, COUNT(*) AS "said: u32", SUM(outcome <> 'skipped') AS "run: u32"
+               FROM (SELECT session, outcome,
+                         ROW_NUMBER() OVER (PARTITION BY team, edition, block ORDER BY said_at DESC, id DESC) AS back
+                     FROM outcome WHERE edition IN (SELECT id FROM edition WHERE curriculum = ?))
+               WHERE back = 1 GROUP BY session ORDER BY session"#,
+            curriculum
+        )
+        .fetch_all(&self.read)
+        .await?;
+        let delivered = rows.into_iter().map(|row| Delivered {
+            session: row.session as usize,
+            said: row.said,
+            run: row.run,
+        });
+        Ok(delivered.collect())
     }
 
     /// What was last said of each block of an edition by a team.

@@ -4,13 +4,14 @@ use jiff::Timestamp;
 use jiff::civil::Date;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::TeamPlan;
+use jogo_core::fact::Fact;
 use jogo_core::ids::BandId;
 use jogo_core::plan::Plan;
 use uuid::Uuid;
 
 use crate::delivery::Published;
 use crate::upgrade::fresh;
-use crate::{Store, StoreError, Stored, from_json, parsed, stamp, to_json};
+use crate::{Store, StoreError, Stored, from_json, happened, parsed, stamp, to_json};
 
 /// An edition that a team works by.
 #[derive(Clone, Debug)]
@@ -19,14 +20,14 @@ pub struct Assigned {
     pub published: Published,
     /// As it was published.
     pub edition: Edition,
-    /// From which day on; nothing for the first of its curriculum.
+    /// From which day on; `None` for the first of its curriculum.
     pub from: Option<Date>,
     /// What the team has of its own.
     pub own: TeamPlan,
     /// Its state; 0 if the team has nothing of its own.
     pub version: i64,
     /// What was changed last.
-    pub what: Option<String>,
+    pub what: Option<Fact>,
 }
 
 /// A team that is running, and how it takes a new edition.
@@ -81,7 +82,7 @@ impl Store {
                     from: r.from_day.as_deref().map(|day| parsed("a day", day)).transpose()?,
                     own: own.unwrap_or_default(),
                     version: r.version.unwrap_or(0),
-                    what: r.what,
+                    what: r.what.map(happened),
                 })
             })
             .collect()
@@ -123,12 +124,13 @@ impl Store {
         team: Uuid,
         read: &Assigned,
         own: &TeamPlan,
-        what: &str,
+        what: &Fact,
         by: Uuid,
         at: Timestamp,
     ) -> Stored<()> {
         let (doc, at, version) =
             (to_json("a team's plan", &kept(own, &read.edition))?, stamp(at), read.version + 1);
+        let what = what.to_string();
         sqlx::query!(
             "INSERT INTO team_plan (team, edition, version, doc, what, changed_by, changed_at)
              VALUES (?, ?, ?, ?, ?, ?, ?)",

@@ -4,7 +4,7 @@ use jiff::Timestamp;
 use uuid::Uuid;
 
 use crate::people::{NewPerson, Role, insert_person};
-use crate::{Store, StoreError, Stored, from_word, parsed, stamp, to_word};
+use crate::{Store, StoreError, Stored, Taken, from_word, parsed, stamp, to_word};
 
 /// An invitation.
 #[derive(Clone, Debug, PartialEq, Eq)]
@@ -50,12 +50,8 @@ impl Store {
         .execute(&mut *tx)
         .await
         .map_err(|error| match error.as_database_error() {
-            Some(e) if e.is_unique_violation() => {
-                StoreError::Taken("this invitation is there already: make a new one".into())
-            }
-            Some(e) if e.is_foreign_key_violation() => {
-                StoreError::Taken("there is no such club: load the page anew".into())
-            }
+            Some(e) if e.is_unique_violation() => StoreError::from(Taken::Invitation),
+            Some(e) if e.is_foreign_key_violation() => Taken::NoClub.into(),
             _ => error.into(),
         })?;
         for team in teams {

@@ -3,11 +3,12 @@
 pub mod invitations;
 
 use jiff::Timestamp;
+use jogo_core::academy::language::Language;
 use serde::{Deserialize, Serialize};
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
-use crate::{Store, StoreError, Stored, from_word, stamp, to_word};
+use crate::{Store, Stored, Taken, from_word, stamp, to_word};
 
 /// What a person is there for.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
@@ -187,6 +188,24 @@ impl Store {
         Ok(())
     }
 
+    /// The language that a person has chosen; `None` for the one of their browser.
+    pub async fn language(&self, person: Uuid) -> Stored<Option<Language>> {
+        let word = sqlx::query_scalar!("SELECT language FROM person WHERE id = ?", person)
+            .fetch_optional(&self.read)
+            .await?
+            .flatten();
+        word.map(|word| from_word("a language", &word)).transpose()
+    }
+
+    /// Keeps the language that a person has chosen, or forgets it.
+    pub async fn set_language(&self, person: Uuid, language: Option<Language>) -> Stored<()> {
+        let word = language.map(|language| to_word("a language", &language)).transpose()?;
+        sqlx::query!("UPDATE person SET language = ? WHERE id = ?", word, person)
+            .execute(&self.write)
+            .await?;
+        Ok(())
+    }
+
     /// Sets another password and ends every sign-in of a person; false if nobody has that login.
     pub async fn set_password(&self, login: &str, password: &str) -> Stored<bool> {
         let mut tx = self.begin().await?;
@@ -224,7 +243,7 @@ pub(crate) async fn insert_person(
         .execute(&mut **tx)
         .await?;
     match added.rows_affected() {
-        0 => Err(StoreError::Taken(format!("somebody already signs in as `{login}`: choose another name"))),
+        0 => Err(Taken::Login { login: login.to_owned() }.into()),
         _ => Ok(()),
     }
 }

@@ -39,7 +39,7 @@ impl Store {
         .await?)
     }
 
-    /// When the address of somebody's calendar was made; nothing if there is none.
+    /// When the address of somebody's calendar was made; `None` if there is none.
     pub async fn feed_made_at(&self, person: Uuid) -> Stored<Option<Timestamp>> {
         let at = sqlx::query_scalar!("SELECT made_at FROM feed WHERE person = ?", person)
             .fetch_optional(&self.read)

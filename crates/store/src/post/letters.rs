@@ -1,7 +1,8 @@
-//! Letters: what the academy writes to its coaches, and what became of it.
+//! Letters: what the academy writes to its coaches, and whether it went out.
 
 use jiff::Timestamp;
 use jiff::civil::Date;
+use jogo_core::academy::language::Language;
 use serde::{Deserialize, Serialize};
 use uuid::Uuid;
 
@@ -11,9 +12,9 @@ use crate::{Store, StoreError, Stored, from_word, parsed, stamp, to_word};
 #[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
 #[serde(rename_all = "snake_case")]
 pub enum Kind {
-    /// The evenings of the week.
+    /// The sessions of the week.
     Week,
-    /// Evenings without a log.
+    /// Sessions without a log.
     LogsMissing,
 }
 
@@ -87,6 +88,17 @@ impl TryFrom<Row> for Letter {
     }
 }
 
+/// Somebody who wants post.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct Addressee {
+    /// Who.
+    pub person: Uuid,
+    /// Their address.
+    pub address: String,
+    /// The language that they have chosen.
+    pub language: Option<Language>,
+}
+
 impl Store {
     /// Where somebody gets post.
     pub async fn email(&self, person: Uuid) -> Stored<Option<String>> {
@@ -102,14 +114,20 @@ impl Store {
         Ok(())
     }
 
-    /// Everybody who wants post: their ids and addresses.
-    pub async fn who_want_post(&self) -> Stored<Vec<(Uuid, String)>> {
+    /// Everybody who wants post.
+    pub async fn who_want_post(&self) -> Stored<Vec<Addressee>> {
         let rows = sqlx::query!(
-            r#"SELECT id AS "id: Uuid", email AS "email!" FROM person WHERE email IS NOT NULL ORDER BY name, id"#
+            r#"SELECT id AS "id: Uuid", email AS "email!", language FROM person WHERE email IS NOT NULL
+               ORDER BY name, id"#
         )
         .fetch_all(&self.read)
         .await?;
-        Ok(rows.into_iter().map(|r| (r.id, r.email)).collect())
+        rows.into_iter()
+            .map(|r| {
+                let language = r.language.map(|word| from_word("a language", &word)).transpose()?;
+                Ok(Addressee { person: r.id, address: r.email, language })
+            })
+            .collect()
     }
 
     /// Writes letters that are not there yet.

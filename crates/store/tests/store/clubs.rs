@@ -1,7 +1,9 @@
 //! Clubs, their teams, and who leads and coaches them.
 
 use crate::academy::{Academy, academy, at, called, id, person, player};
+use jogo_core::fact::Fact;
 use jogo_store::StoreError;
+use jogo_store::Taken;
 use jogo_store::academy::clubs::{Club, Named};
 use rstest::rstest;
 
@@ -56,10 +58,10 @@ async fn no_two_clubs_and_no_two_teams_of_a_club_have_one_name() {
         StoreError::Taken(says) => says,
         other => panic!("{other}"),
     };
-    let club = "there is a club “Tern Cove” already: choose another name";
+    let club = Fact::from(Taken::ClubName { name: "Tern Cove".into() });
     assert_eq!(says(store.add_club(id(12), "Tern Cove").await.unwrap_err()), club);
     assert_eq!(says(store.rename_club(id(11), "Tern Cove").await.unwrap_err()), club);
-    let squad = "the club has a team “Tern Cove Blue” already: choose another name";
+    let squad = Fact::from(Taken::TeamName { name: "Tern Cove Blue".into() });
     let added = store.add_team(id(32), id(10), &called("u8-u9"), "Tern Cove Blue", &[]).await;
     assert_eq!(says(added.unwrap_err()), squad);
     assert_eq!(says(store.change_team(*other_team, "Tern Cove Blue", &[]).await.unwrap_err()), squad);

@@ -62,7 +62,7 @@ async fn what_many_phones_send_at_once_is_all_kept_and_reading_goes_on_meanwhile
                 let presence = vec![entry(100, 0), entry(101, 1)];
                 let log = LogEntries { presence, ..LogEntries::default() };
                 store.add_log(team, &log, coach, at("19:00:00")).await.unwrap();
-                // Both of an evening, or neither: half of what is written is never read.
+                // Both of a session, or neither: half of what is written is never read.
                 let counted = store.attendance(team).await.unwrap();
                 assert_eq!(counted[&day], (2, 0), "{counted:?}");
             }

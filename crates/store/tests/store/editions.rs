@@ -4,6 +4,7 @@ use crate::academy::{Academy, academy, at, called, edition, id, new, plan, publi
 use jogo_core::delivery::Outcome;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::log::BlockSaid;
+use jogo_core::fact::Fact;
 use jogo_core::plan::{Block, BlockId};
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
@@ -22,11 +23,15 @@ async fn of_two_changes_of_one_version_the_second_is_stale() {
         .await
         .unwrap();
     let change = |what, time| Change { what, by: *coach, at: at(time) };
+    let (mine_said, yours_said) = (Fact::written("mine"), Fact::written("yours"));
     let read = store.curriculum(id(50)).await.unwrap().unwrap();
     let mine = wishes("Mine", "2031-01-06");
-    assert_eq!(store.change_curriculum(&read, &mine, &plan(), change("mine", "09:01:00")).await.unwrap(), 2);
+    assert_eq!(
+        store.change_curriculum(&read, &mine, &plan(), change(&mine_said, "09:01:00")).await.unwrap(),
+        2
+    );
     let yours = wishes("Yours", "2031-01-06");
-    let refused = store.change_curriculum(&read, &yours, &plan(), change("yours", "09:02:00")).await;
+    let refused = store.change_curriculum(&read, &yours, &plan(), change(&yours_said, "09:02:00")).await;
     assert!(matches!(refused, Err(StoreError::Stale)));
     assert_eq!(store.curriculum(id(50)).await.unwrap().unwrap().curriculum.name, "Mine");
 }
@@ -41,7 +46,8 @@ async fn changes_are_taken_back_one_by_one_in_their_order() {
         .unwrap();
     let read = async || store.curriculum(id(50)).await.unwrap().unwrap();
     for what in ["longer", "shorter"] {
-        let change = Change { what, by: *coach, at: at("09:01:00") };
+        let said = Fact::written(what);
+        let change = Change { what: &said, by: *coach, at: at("09:01:00") };
         let draft = read().await;
         store.change_curriculum(&draft, &wishes(what, "2031-01-06"), &plan(), change).await.unwrap();
     }
@@ -52,7 +58,7 @@ async fn changes_are_taken_back_one_by_one_in_their_order() {
         taken.push((what, read().await.curriculum.name, store.last_change(id(50)).await.unwrap()));
     }
     let back = |what: &str, name: &str, last: Option<&str>| {
-        (what.to_owned(), name.to_owned(), last.map(str::to_owned))
+        (Fact::written(what), name.to_owned(), last.map(Fact::written))
     };
     assert_eq!(taken, [back("shorter", "longer", Some("longer")), back("longer", "Winter", None)]);
     assert_eq!(read().await.version, 5, "taking back is a change like any other");

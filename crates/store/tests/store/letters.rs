@@ -2,7 +2,8 @@
 
 use crate::academy::{Academy, academy, at, id, person};
 use jiff::civil::{Date, date};
-use jogo_store::post::letters::{Kind, NewLetter};
+use jogo_core::academy::language::Language;
+use jogo_store::post::letters::{Addressee, Kind, NewLetter};
 use uuid::Uuid;
 
 const MONDAY: Date = date(2031, 2, 10);
@@ -25,7 +26,14 @@ async fn post_goes_to_those_who_want_it() {
     store.add_person(&person(2, "olo"), at("09:00:00")).await.unwrap();
     assert!(store.who_want_post().await.unwrap().is_empty());
     store.set_email(*coach, Some("una@tern-cove.example")).await.unwrap();
-    assert_eq!(store.who_want_post().await.unwrap(), [(*coach, "una@tern-cove.example".to_owned())]);
+    let una = Addressee { person: *coach, address: "una@tern-cove.example".into(), language: None };
+    assert_eq!(store.who_want_post().await.unwrap(), std::slice::from_ref(&una));
+    store.set_language(*coach, Some(Language::German)).await.unwrap();
+    assert_eq!(store.language(*coach).await.unwrap(), Some(Language::German));
+    let in_german = Addressee { language: Some(Language::German), ..una };
+    assert_eq!(store.who_want_post().await.unwrap(), [in_german]);
+    store.set_language(*coach, None).await.unwrap();
+    assert_eq!(store.language(*coach).await.unwrap(), None);
     assert_eq!(store.email(id(2)).await.unwrap(), None);
     store.set_email(*coach, None).await.unwrap();
     assert_eq!(store.email(*coach).await.unwrap(), None);

@@ -1,9 +1,12 @@
 //! Drills and skills are kept with every state that they ever had.
 
 use crate::academy::{Academy, academy, at, called};
+use jogo_core::academy::language::Language;
+use jogo_core::academy::phrases::Phrases;
 use jogo_core::drill::Drill;
 use jogo_core::technique::skill::Skill;
 use jogo_store::StoreError;
+use jogo_store::library::Library;
 use jogo_store::progression::SkillChange;
 
 fn drill(id: &str, title: &str) -> Drill {
@@ -17,6 +20,23 @@ fn skill(id: &str, name: &str) -> Skill {
     let json =
         format!(r#"{{"id": "{id}", "name": "{name}", "strand": "passing", "band": "u8-u9", "needs": []}}"#);
     serde_json::from_str(&json).unwrap()
+}
+
+#[tokio::test]
+async fn a_translation_is_kept_by_its_language_replaced_and_taken_back() {
+    let Academy { store, .. } = &academy().await;
+    let puts = async |book: &str| {
+        let phrases = vec![serde_json::from_str(book).unwrap()];
+        store.put_library(&Library { phrases, ..Library::default() }, at("09:00:00")).await.unwrap();
+        let book = store.phrases(Language::German).await.unwrap();
+        (book.texts.into_values().collect::<Vec<_>>(), book.calls.into_values().collect::<Vec<_>>())
+    };
+    let first =
+        r#"{"language": "de", "texts": {"left": "Links", "Toe taps": "Tippen"}, "calls": {"left": "links"}}"#;
+    assert_eq!(puts(first).await, (vec!["Tippen".into(), "Links".into()], vec!["links".into()]));
+    let next = r#"{"language": "de", "texts": {"left": "", "Toe taps": "Sohlentippen"}}"#;
+    assert_eq!(puts(next).await, (vec!["Sohlentippen".into()], vec!["links".into()]));
+    assert_eq!(store.phrases(Language::English).await.unwrap(), Phrases::default());
 }
 
 #[tokio::test]
@@ -38,7 +58,7 @@ async fn a_name_that_is_taken_is_not_overwritten_and_of_two_changes_the_second_i
     let Academy { store, coach, .. } = &academy;
     store.add_drill(&drill("a", "A"), *coach, at("09:00:00")).await.unwrap();
     let taken = store.add_drill(&drill("a", "Mine"), *coach, at("09:01:00")).await.unwrap_err();
-    assert!(matches!(&taken, StoreError::Taken(says) if says.contains("`a`")), "{taken}");
+    assert!(matches!(&taken, StoreError::Taken(taken) if taken.code == "taken-drill-name"), "{taken}");
     store.change_drill(&drill("a", "First"), 1, *coach, at("09:02:00")).await.unwrap();
     let stale = store.change_drill(&drill("a", "Second"), 1, *coach, at("09:03:00")).await;
     assert!(matches!(stale, Err(StoreError::Stale)));

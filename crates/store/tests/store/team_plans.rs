@@ -1,5 +1,6 @@
 //! A team works by an edition and keeps what it has of its own beside it, state by state.
 
+use jogo_core::fact::Fact;
 use std::collections::BTreeMap;
 
 use crate::academy::{Academy, academy, at, called, edition, id, new, plan, publishes_winter, wishes};
@@ -33,7 +34,7 @@ async fn read(academy: &Academy) -> Assigned {
 async fn a_team_begins_with_nothing_of_its_own() {
     let academy = published().await;
     let assigned = read(&academy).await;
-    assert_eq!((assigned.version, assigned.what.as_deref(), assigned.from), (0, None, None));
+    assert_eq!((assigned.version, &assigned.what, assigned.from), (0, &None, None));
     assert_eq!(assigned.own, TeamPlan::default());
     assert_eq!((assigned.published.number, assigned.published.by.as_str()), (1, "Una Skar"));
 }
@@ -44,10 +45,13 @@ async fn its_states_follow_each_other_and_the_one_before_can_be_read() {
     let Academy { store, coach, team, .. } = &academy;
     for (minutes, what) in [(7, "longer"), (5, "shorter")] {
         let before = read(&academy).await;
-        store.change_team_plan(*team, &before, &own(minutes), what, *coach, at("18:00:00")).await.unwrap();
+        store
+            .change_team_plan(*team, &before, &own(minutes), &Fact::written(what), *coach, at("18:00:00"))
+            .await
+            .unwrap();
     }
     let last = read(&academy).await;
-    assert_eq!((last.version, last.what.as_deref(), &last.own), (2, Some("shorter"), &own(5)));
+    assert_eq!((last.version, &last.what, &last.own), (2, &Some(Fact::written("shorter")), &own(5)));
     assert_eq!(store.team_plan_before(*team, &last).await.unwrap(), own(7));
     let first = Assigned { version: 1, ..last };
     assert_eq!(store.team_plan_before(*team, &first).await.unwrap(), TeamPlan::default());
@@ -60,8 +64,12 @@ async fn of_two_changes_of_one_state_the_second_is_stale() {
     let academy = published().await;
     let Academy { store, coach, team, .. } = &academy;
     let both = read(&academy).await;
-    store.change_team_plan(*team, &both, &own(7), "mine", *coach, at("18:00:00")).await.unwrap();
-    let second = store.change_team_plan(*team, &both, &own(5), "yours", *coach, at("18:01:00")).await;
+    store
+        .change_team_plan(*team, &both, &own(7), &Fact::written("mine"), *coach, at("18:00:00"))
+        .await
+        .unwrap();
+    let second =
+        store.change_team_plan(*team, &both, &own(5), &Fact::written("yours"), *coach, at("18:01:00")).await;
     assert!(matches!(second, Err(StoreError::Stale)));
     assert_eq!(read(&academy).await.own, own(7));
 }

@@ -1,5 +1,6 @@
 //! A database of an earlier version is brought up to date, and what it held is still there.
 
+use jogo_core::fact::Fact;
 use std::path::Path;
 
 use jogo_core::delivery::log::BlockSaid;
@@ -326,7 +327,10 @@ async fn what_was_said_by_place_is_said_of_the_same_drills_by_name() {
     let mut swapped = draft.plan.clone();
     swapped.sessions.swap(0, 1);
     let own = TeamPlan { plan: Some(swapped.clone()), ..TeamPlan::default() };
-    store.change_team_plan(*team, &assigned, &own, "swapped", *coach, at("11:00:00")).await.unwrap();
+    store
+        .change_team_plan(*team, &assigned, &own, &Fact::written("swapped"), *coach, at("11:00:00"))
+        .await
+        .unwrap();
     let entry = |n, (session, place): (usize, usize), outcome| OutcomeEntry {
         id: id(n),
         edition: id(60),

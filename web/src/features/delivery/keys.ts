@@ -1,11 +1,11 @@
 /** By which keys the delivery room asks: sessions of a team, its home page, how the teams are getting on. */
 export const deliveryKeys = {
-  evenings: (team: string) => ['delivery', 'evenings', team],
-  allEvenings: ['delivery', 'evening'],
-  eveningsRead: (team: string) => ['delivery', 'evening', team],
-  evening: (team: string, edition: string, session: number) => [
+  sessions: (team: string) => ['delivery', 'sessions', team],
+  allSessions: ['delivery', 'session'],
+  sessionsRead: (team: string) => ['delivery', 'session', team],
+  session: (team: string, edition: string, session: number) => [
     'delivery',
-    'evening',
+    'session',
     team,
     edition,
     session,

@@ -26,7 +26,7 @@ export function CueTrial({ cues, onChange }: { cues: Cues | null; onChange: (cue
     const began = Date.now() - elapsed * 1000
     const tick = setInterval(() => setElapsed((Date.now() - began) / 1000), 100)
     return () => clearInterval(tick)
-    // The clock runs from its start; it is not started anew by its own ticks.
+    // The clock runs from its start; it is not started again by its own ticks.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [running])
   const begin = async () => {

@@ -6,11 +6,12 @@ import { Link } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { yesNo } from '../../texts/said'
 import { t } from '../../texts/t'
+import { told } from '../../texts/told'
 import { Figure } from '../../ui/figures'
 import { Spoken } from '../../ui/Spoken'
 import { StageGlyph } from '../../ui/stages'
 
-/** As the core draws it: so many units are a metre. */
+/** As the core draws it: this many units are a metre. */
 const METRE = 11
 const FIVE = 5 * METRE
 
@@ -77,7 +78,7 @@ export function DrillCard({ drill }: { drill: Schemas['DrillEntry'] }) {
         </Box>
         {drill.blocked && (
           <Typography variant="caption" color="error" sx={{ display: 'block', mt: 0.5 }}>
-            {drill.blocked}
+            {told(drill.blocked)}
           </Typography>
         )}
         {besides.length > 0 && (

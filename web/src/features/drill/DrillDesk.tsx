@@ -6,6 +6,7 @@ import { ProblemError, type Schemas } from '../../api/client'
 import { nameFor } from '../../api/naming'
 import { draft } from '../../storage/remembered'
 import { t } from '../../texts/t'
+import { told } from '../../texts/told'
 import { useKeys } from '../../ui/keys'
 import { EASIEST, set } from '../../ui/levers'
 import { ErrorNote, Loading } from '../../ui/notes'
@@ -95,7 +96,7 @@ function Desk({ view }: { view: Schemas['DrillView'] | null }) {
         />
         {error && <ErrorNote error={error} />}
         {looked.isError && <ErrorNote error={looked.error} />}
-        {desk?.blocked && <ErrorNote>{desk.blocked}</ErrorNote>}
+        {desk?.blocked && <ErrorNote>{told(desk.blocked)}</ErrorNote>}
         <LayoutDesk drill={drill} desk={desk} onChange={(layout) => change({ layout })} />
         {desk?.floor && <TimeStrip desk={desk.floor} />}
         {desk && (

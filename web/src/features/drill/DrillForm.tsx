@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import type { Schemas } from '../../api/client'
 import { LONGEST } from '../../api/limits'
+import { useTranslated } from '../../texts/phrases'
 import { faultSaid } from '../../texts/said'
 import { t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
@@ -37,6 +38,7 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
   const begun = view !== null || drill.title !== ''
   const wrong = (...places: string[]) =>
     (begun ? errors : []).filter((error) => places.some((place) => error.pointer.startsWith(place)))
+  const title = useTranslated()(drill.title)
   const lines = (text: string) => text.split('\n').map((each) => each.trimStart())
   return (
     <Box
@@ -52,6 +54,11 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
           value={drill.title}
           onChange={(title) => onChange({ title })}
         />
+        {title !== drill.title && (
+          <Typography variant="caption" color="text.secondary">
+            {t('desk-translated', { said: title })}
+          </Typography>
+        )}
         <TextCell
           label={t('desk-purpose')}
           longest={LONGEST.Drill.purpose}
@@ -102,7 +109,7 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
           </Typography>
         ))}
         <Typography variant="caption" color="text.secondary">
-          {t('evening-caution-tail')}
+          {t('session-caution-tail')}
         </Typography>
       </Part>
       <Part title={t('desk-home-and-kit')} wrong={wrong('/home', '/stand_ins').length}>

@@ -5,8 +5,10 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { Link, useOutletContext } from 'react-router'
 import type { Schemas } from '../../api/client'
+import { useTranslated } from '../../texts/phrases'
 import { t } from '../../texts/t'
-import { Cautions, Faults, Points } from '../../ui/block'
+import { told } from '../../texts/told'
+import { AsWritten, Cautions, Faults, Points } from '../../ui/block'
 import { FloorDrawing } from '../../ui/FloorDrawing'
 import { EASIEST } from '../../ui/levers'
 import { ErrorNote, Loading } from '../../ui/notes'
@@ -17,6 +19,7 @@ import { type Drill, type Levers, useDesk } from './queries'
 import { TimeStrip } from './TimeStrip'
 
 export function DrillSheet({ drill }: { drill: Drill }) {
+  const read = useTranslated()(drill)
   const team = useOutletContext<Schemas['TeamView'] | null>()
   const [levers, setLevers] = useState<Levers>(drill.rungs[0]?.levers ?? EASIEST)
   const [success, setSuccess] = useState<number | null>(null)
@@ -35,13 +38,14 @@ export function DrillSheet({ drill }: { drill: Drill }) {
       >
         {t('drills-back-to-all')}
       </Button>
-      <Typography variant="h1">{drill.title}</Typography>
-      <Typography>{drill.purpose}</Typography>
+      <Typography variant="h1">{read.title}</Typography>
+      <AsWritten of={drill.title} />
+      <Typography>{read.purpose}</Typography>
       {looked.isError && <ErrorNote error={looked.error} />}
       {!data && <Loading />}
-      {data?.blocked && <ErrorNote>{data.blocked}</ErrorNote>}
-      {data && <FloorDrawing svg={data.drawing} title={drill.title} height={300} />}
-      <Points points={drill.points} />
+      {data?.blocked && <ErrorNote>{told(data.blocked)}</ErrorNote>}
+      {data && <FloorDrawing svg={data.drawing} title={read.title} height={300} />}
+      <Points points={read.points} />
       <Cautions cautions={data?.cautions ?? []} />
       {data && (
         <LeverRow
@@ -58,9 +62,9 @@ export function DrillSheet({ drill }: { drill: Drill }) {
       )}
       {data?.floor && <TimeStrip desk={data.floor} />}
       <FitLine ground={ground} grounds={grounds} floor={data?.floor} onGround={setGround} />
-      <Faults faults={drill.faults} />
+      <Faults faults={read.faults} />
       <Typography variant="body2" color="text.secondary">
-        {t('evening-in-game')}: {drill.in_game}
+        {t('session-in-game')}: {read.in_game}
       </Typography>
     </Box>
   )

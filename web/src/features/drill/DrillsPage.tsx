@@ -1,4 +1,4 @@
-// The library: what is there for this evening, this band, this floor?
+// The library: what is there for this session, this band, this floor?
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'

@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../api/client'
 import { stationsSaid } from '../../texts/said'
 import { t } from '../../texts/t'
+import { told } from '../../texts/told'
 import { NumberField, SelectCell } from '../../ui/fields'
 import { asNumber, asPercent } from '../../ui/figures'
 import type { Ground } from './queries'
@@ -65,7 +66,7 @@ export function FitLine({ ground, grounds, floor, onGround }: Props) {
           </Typography>
           <Typography variant="body2" color="text.secondary">
             {floor.fit.nearest
-              ? t('desk-nearest', { says: floor.fit.nearest.says })
+              ? told(floor.fit.nearest.says)
               : t('desk-working', {
                   share: asPercent(floor.fit.working_share),
                   stations: stationsSaid(floor.fit.station_sizes),
@@ -78,7 +79,7 @@ export function FitLine({ ground, grounds, floor, onGround }: Props) {
 }
 
 function fitSays(fit: Schemas['Fit'], ground: Ground): string {
-  if (fit.misfit) return t('desk-misfit', { says: fit.misfit })
+  if (fit.misfit) return t('desk-misfit', { says: told(fit.misfit) })
   const spare = fit.spare_m ?? 0
   return t('desk-fits', {
     squad: ground.squad,

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { kitSaid, rolesSaid } from '../../texts/said'
-import { t } from '../../texts/t'
+import { said, t } from '../../texts/t'
 import { FloorDrawing } from '../../ui/FloorDrawing'
 import { LayoutEditor } from './LayoutEditor'
 import type { Drill } from './queries'
@@ -65,7 +65,7 @@ export function LayoutDesk({ drill, desk, onChange }: Props) {
 /** What the core has measured of one station. */
 function Measured({ measures, paces }: { measures: Schemas['Measures']; paces: Schemas['InPaces'] }) {
   const colours = Object.entries(measures.markers.by_colour).map(([colour, n]) =>
-    t('evening-markers', { n, colour, name: colour }),
+    t('session-markers', { n, colour, name: said(`colour-${colour}`) ?? colour }),
   )
   const facts = [
     t('desk-footprint', {

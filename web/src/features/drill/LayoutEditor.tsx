@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import { useRef, useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { t } from '../../texts/t'
+import { told } from '../../texts/told'
 import { NOTATION_FACE } from '../../ui/theme'
 
 /** Lines are all as high as this, so that marks beside the text stand where they belong. */
@@ -205,8 +206,7 @@ function FaultList({ faults, onGo }: FaultListProps) {
         >
           <Typography variant="body2" color="error">
             <strong>{t('desk-place', { line: fault.line, column: fault.column })}</strong>{' '}
-            {t('desk-expected', { what: fault.expected })}
-            {fault.mend && `: ${fault.mend}`}
+            {t('desk-expected', { what: told(fault.expected) })} {fault.mend && told(fault.mend)}
           </Typography>
         </ButtonBase>
       ))}

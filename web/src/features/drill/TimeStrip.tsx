@@ -103,7 +103,7 @@ function Touches({ timing }: { timing: Schemas['Timing'] }) {
         height={16}
         viewBox={`0 0 ${2 * half + 4} 16`}
         role="img"
-        aria-label={t('evening-touches', { strong, other })}
+        aria-label={t('session-touches', { strong, other })}
         style={{ maxWidth: '100%' }}
       >
         <rect
@@ -124,8 +124,8 @@ function Touches({ timing }: { timing: Schemas['Timing'] }) {
         <line x1={half + 2} x2={half + 2} y1={0} y2={16} stroke={floor.ink} strokeWidth={2} />
       </svg>
       <Figure sx={{ fontSize: '1.1rem' }}>
-        {t('evening-touches', { strong, other })} ·{' '}
-        {t('evening-waiting', { share: asPercent(timing.waiting_share) })}
+        {t('session-touches', { strong, other })} ·{' '}
+        {t('session-waiting', { share: asPercent(timing.waiting_share) })}
       </Figure>
       <Typography variant="caption" color="text.secondary">
         {t('desk-assumption')}

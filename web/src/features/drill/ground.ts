@@ -19,6 +19,6 @@ export function useGround() {
   return { grounds, ground: chosen ?? grounds['School hall'] ?? Object.values(grounds)[0] ?? HALL, setGround }
 }
 
-/** A percentage that was typed, as a share; nothing if nothing was. */
+/** A percentage that was typed, as a share; undefined if nothing was. */
 export const asShare = (percent: number | null) =>
   percent === null ? null : Math.min(Math.max(percent, 0), 100) / 100

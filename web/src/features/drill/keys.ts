@@ -3,6 +3,7 @@ export const drillKeys = {
   lists: ['drill', 'list'],
   list: (wanted: object) => ['drill', 'list', wanted],
   drill: (id: string | undefined) => ['drill', 'drill', id],
+  phrases: (language: string, page: string | undefined) => ['drill', 'phrases', language, page],
   desks: ['drill', 'desk'],
   desk: (looking: object | null | undefined) => ['drill', 'desk', looking],
 } as const

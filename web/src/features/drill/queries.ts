@@ -1,6 +1,10 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useCallback } from 'react'
 import { api, data, everyPage, LONGEST_PAGE, type Schemas } from '../../api/client'
 import type { paths } from '../../api/schema'
+import { useTranslated } from '../../texts/phrases'
+import { type Language, locale, spoken } from '../../texts/t'
+import { STRANDS } from '../../ui/strands'
 import { academyKeys } from '../academy/keys'
 import { progressionKeys } from '../progression/keys'
 import { drillKeys } from './keys'
@@ -13,23 +17,62 @@ export type Ground = Schemas['Ground']
 export type Looking = Schemas['Looking']
 export type Wanted = NonNullable<paths['/drills']['get']['parameters']['query']>
 
-export const useDrills = (wanted: Wanted) =>
-  useQuery({
-    queryKey: drillKeys.list(wanted),
+export function useDrills(wanted: Wanted) {
+  const translated = useTranslated()
+  const language = spoken()
+  const asked = wanted.text && language !== 'pseudo' ? { ...wanted, language } : wanted
+  return useQuery({
+    queryKey: drillKeys.list(asked),
     queryFn: () =>
       everyPage((after) =>
-        data(api.GET('/drills', { params: { query: { ...wanted, after, limit: LONGEST_PAGE } } })),
+        data(api.GET('/drills', { params: { query: { ...asked, after, limit: LONGEST_PAGE } } })),
       ),
     placeholderData: (before) => before,
+    select: useCallback((found: Schemas['DrillEntry'][]) => inOrder(translated(found)), [translated]),
   })
+}
+
+/** By strand and title, as the reader's language sorts them. */
+function inOrder(found: Schemas['DrillEntry'][]) {
+  const { compare } = new Intl.Collator(locale())
+  return found.toSorted(
+    (a, b) => STRANDS.indexOf(a.strand) - STRANDS.indexOf(b.strand) || compare(a.title, b.title),
+  )
+}
 
 export const useSkills = () =>
-  useQuery({ queryKey: progressionKeys.skills, queryFn: () => data(api.GET('/skills')), staleTime: 60_000 })
-export const useBands = () =>
-  useQuery({ queryKey: academyKeys.bands, queryFn: () => data(api.GET('/bands')) })
+  useQuery({
+    queryKey: progressionKeys.skills,
+    queryFn: () => data(api.GET('/skills')),
+    staleTime: 60_000,
+    select: useTranslated(),
+  })
+
+const bands = queryOptions({ queryKey: academyKeys.bands, queryFn: () => data(api.GET('/bands')) })
+export const useBands = () => useQuery({ ...bands, select: useTranslated() })
+/** The bands as they are written, for changing them. */
+export const useWrittenBands = () => useQuery(bands)
+
 export const useAcademy = () =>
   useQuery({ queryKey: academyKeys.academy, queryFn: () => data(api.GET('/academy')) })
 
+/** The library's texts in a language; those of a page that players open, for whoever has not signed in. */
+export const usePhrases = (language: Language, page: string | undefined, signedIn: boolean) =>
+  useQuery({
+    queryKey: drillKeys.phrases(language, page),
+    queryFn: () =>
+      language === 'pseudo'
+        ? null
+        : page === undefined
+          ? data(api.GET('/phrases/{language}', { params: { path: { language } } }))
+          : data(
+              api.GET('/home/{token}/phrases/{language}', { params: { path: { token: page, language } } }),
+            ),
+    enabled: signedIn || page !== undefined,
+    staleTime: 60_000,
+  })
+
+/** A drill as it is written. */
 export const useDrill = (id: string | undefined) =>
   useQuery({
     queryKey: drillKeys.drill(id),

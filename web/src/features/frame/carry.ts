@@ -1,4 +1,4 @@
-// What a coach's phone carries, so that an evening needs no network: the next evenings, the squad and all test sheets.
+// What a coach's phone carries, so that a session needs no network: the next sessions, the squad and all test sheets.
 
 import { hashKey, type QueryClient, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
@@ -10,10 +10,10 @@ import { assessmentKeys } from '../assessment/keys'
 import { boardOf, squadOf } from '../assessment/squad/queries'
 import { sheetOf } from '../assessment/test/queries'
 import { deliveryKeys } from '../delivery/keys'
-import { eveningOf, eveningsOf } from '../delivery/tonight/queries'
+import { sessionOf, sessionsOf } from '../delivery/today/queries'
 
 /** A question of any kind, where only its asking matters. */
-type Asked = ReturnType<typeof eveningOf>
+type Asked = ReturnType<typeof sessionOf>
 const asked = (query: { queryKey: readonly unknown[] }) => query as unknown as Asked
 
 const AHEAD = 4
@@ -23,14 +23,14 @@ const FRESH = { staleTime: 600_000 }
 async function carry(queries: QueryClient, team: string): Promise<boolean> {
   const ahead = (query: { queryKey: readonly unknown[] }) =>
     queries.query({ ...asked(query), ...FRESH }).catch(() => undefined)
-  await Promise.all([ahead(eveningsOf(team)), ahead(squadOf(team))])
-  const evenings = queries.getQueryState(eveningsOf(team).queryKey)
+  await Promise.all([ahead(sessionsOf(team)), ahead(squadOf(team))])
+  const sessions = queries.getQueryState(sessionsOf(team).queryKey)
   const squad = queries.getQueryData(squadOf(team).queryKey)
-  if (!evenings?.data || !squad) return false
-  const today = dayNow(evenings.data.today, evenings.dataUpdatedAt)
-  const next = evenings.data.evenings.filter((evening) => evening.date >= today).slice(0, AHEAD)
+  if (!sessions?.data || !squad) return false
+  const today = dayNow(sessions.data.today, sessions.dataUpdatedAt)
+  const next = sessions.data.sessions.filter((session) => session.date >= today).slice(0, AHEAD)
   const wanted = [
-    ...next.map(({ edition, session }) => eveningOf(team, edition, session)),
+    ...next.map(({ edition, session }) => sessionOf(team, edition, session)),
     asked(boardOf(team)),
     ...squad.tests.map((test) => asked(sheetOf(team, test.id))),
   ]
@@ -38,7 +38,7 @@ async function carry(queries: QueryClient, team: string): Promise<boolean> {
   return wanted.every((each) => queries.getQueryData(each.queryKey) !== undefined)
 }
 
-/** Carries what the teams need, and says whether an evening could be run without network now. */
+/** Carries what the teams need, and says whether a session could be run without network now. */
 export function useCarried(teams: Schemas['TeamView'][]): boolean {
   const queries = useQueryClient()
   const [there, setThere] = useState(false)
@@ -58,7 +58,7 @@ export function useCarried(teams: Schemas['TeamView'][]): boolean {
 
 /** What an entry shows in. */
 function shownIn({ kind, team, entry }: Waiting, queries: QueryClient): { queryKey: readonly unknown[] }[] {
-  if (kind === 'outcome') return [eveningOf(team, entry.edition, entry.session), eveningsOf(team)]
+  if (kind === 'outcome') return [sessionOf(team, entry.edition, entry.session), sessionsOf(team)]
   if (kind === 'word') return [boardOf(team)]
   if (kind === 'trial' || kind === 'taken_back') {
     const sheets = queries.getQueriesData<Schemas['Sheet']>({
@@ -69,11 +69,11 @@ function shownIn({ kind, team, entry }: Waiting, queries: QueryClient): { queryK
     )
     return [...read, squadOf(team), boardOf(team)]
   }
-  const evenings = queries.getQueriesData<Schemas['TeamEvening']>({
-    queryKey: deliveryKeys.eveningsRead(team),
+  const shown = queries.getQueriesData<Schemas['TeamSession']>({
+    queryKey: deliveryKeys.sessionsRead(team),
   })
-  const ofDay = evenings.filter(([, read]) => read?.evening.date === entry.day)
-  return ofDay.map(([key]) => eveningOf(team, String(key[3]), Number(key[4])))
+  const ofDay = shown.filter(([, read]) => read?.running_order.date === entry.day)
+  return ofDay.map(([key]) => sessionOf(team, String(key[3]), Number(key[4])))
 }
 
 /** Reads back what was sent, whether it is on the screen or not. */

@@ -1,4 +1,4 @@
-// One's own evenings in a calendar: an address that only its owner should have.
+// One's own sessions in a calendar: an address that only its owner should have.
 import Button from '@mui/material/Button'
 import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
@@ -43,7 +43,7 @@ export function CalendarDialog({ since, onClose }: { since: string | null; onClo
         )}
         {!make.data && (
           <Button variant="contained" disabled={make.isPending} onClick={() => make.mutate()}>
-            {since ? t('calendar-anew') : t('calendar-make')}
+            {since ? t('calendar-renew') : t('calendar-make')}
           </Button>
         )}
         <Button variant="text" onClick={onClose}>

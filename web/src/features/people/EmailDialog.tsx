@@ -1,4 +1,4 @@
-// Where one gets the week's evenings by mail; an empty field means no post.
+// Where one gets the week's sessions by mail; an empty field means no post.
 import Button from '@mui/material/Button'
 import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'

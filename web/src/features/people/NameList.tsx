@@ -4,13 +4,13 @@ import ListSubheader from '@mui/material/ListSubheader'
 import Menu from '@mui/material/Menu'
 import MenuItem from '@mui/material/MenuItem'
 import { Link } from 'react-router'
-import type { Schemas } from '../../api/client'
+import { LANGUAGES, type Schemas } from '../../api/client'
 import { useKeeps } from '../../storage/device'
-import { t } from '../../texts/t'
+import { spoken, t } from '../../texts/t'
 import { asResult } from '../../ui/figures'
 import type { Look, Mode } from '../../ui/theme'
 import type { Own } from './NameMenu'
-import { useSignOut } from './session'
+import { useChooseLanguage, useSignOut } from './session'
 
 const MODES: Mode[] = ['light', 'dark', 'pitch']
 
@@ -39,6 +39,7 @@ function placesOf(session: Schemas['Session'], coaching: boolean): [string, stri
 
 export function NameList({ at, session, look, carried, onOwn, onClose }: Props) {
   const signOut = useSignOut()
+  const choose = useChooseLanguage(session)
   const keeps = useKeeps()
   const own: [Own, string][] = [
     ['pace', t('pace-mine', { pace: session.pace_m == null ? 'none' : asResult(session.pace_m) })],
@@ -50,6 +51,21 @@ export function NameList({ at, session, look, carried, onOwn, onClose }: Props) 
       {MODES.map((mode) => (
         <MenuItem key={mode} selected={mode === look.mode} onClick={() => look.setMode(mode)}>
           {t(`look-${mode}`)}
+        </MenuItem>
+      ))}
+      <Divider />
+      <ListSubheader sx={{ bgcolor: 'transparent', lineHeight: 2 }}>{t('language-title')}</ListSubheader>
+      {LANGUAGES.map((language) => (
+        <MenuItem
+          key={language}
+          lang={language}
+          selected={language === spoken()}
+          onClick={() => {
+            onClose()
+            choose.mutate(language)
+          }}
+        >
+          {t(`language-${language}`)}
         </MenuItem>
       ))}
       <Divider />

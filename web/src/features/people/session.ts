@@ -1,7 +1,9 @@
 // Who is signed in.
 
 import { hashKey, type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { api, data, ProblemError } from '../../api/client'
+import { api, data, ProblemError, type Schemas } from '../../api/client'
+import { chosenLanguage } from '../../storage/remembered'
+import { type Language, ofBrowser } from '../../texts/t'
 import { deliveryKeys } from '../delivery/keys'
 import { drillKeys } from '../drill/keys'
 import { planKeys } from '../plan/keys'
@@ -60,7 +62,7 @@ export function useSignOut() {
   })
 }
 
-/** The address of one's own calendar: made, made anew, let go. */
+/** The address of one's own calendar: made, made again, let go. */
 export function useCalendar() {
   const queries = useQueryClient()
   const again = () => queries.invalidateQueries({ queryKey: peopleKeys.session })
@@ -70,12 +72,33 @@ export function useCalendar() {
   }
 }
 
-/** Keeps where one gets post; nothing for no post. */
+/** Keeps where one gets post; undefined for no post. */
 export function useSetEmail() {
   const queries = useQueryClient()
   return useMutation({
     mutationFn: (email: string | null) => api.PUT('/session/email', { body: { email } }),
     onSuccess: () => queries.invalidateQueries({ queryKey: peopleKeys.session }),
+  })
+}
+
+/** In which language somebody reads: their own choice, then the last one on this device, then the browser's. */
+export const languageOf = (session: Schemas['Session'] | null | undefined): Language =>
+  (session && (chosenLanguage.read(session.id) ?? session.language)) ?? chosenLanguage.read() ?? ofBrowser()
+
+/** Chooses a language: at once on this device, and everywhere as soon as the server has heard of it. */
+export function useChooseLanguage(session: Schemas['Session']) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (language: Schemas['Language']) => {
+      chosenLanguage.write(language, session.id)
+      chosenLanguage.write(language)
+      queries.setQueryData(peopleKeys.session, { ...session, language })
+      return data(api.PUT('/session/language', { body: { language } }))
+    },
+    onSuccess: (session) => {
+      chosenLanguage.write(null, session.id)
+      queries.setQueryData(peopleKeys.session, session)
+    },
   })
 }
 
@@ -86,7 +109,12 @@ export function useSetPace() {
     mutationFn: (pace_m: number | null) => data(api.PUT('/session/pace', { body: { pace_m } })),
     onSuccess: (session) => {
       queries.setQueryData(peopleKeys.session, session)
-      for (const queryKey of [deliveryKeys.allEvenings, planKeys.evenings, drillKeys.desks, drillKeys.lists])
+      for (const queryKey of [
+        deliveryKeys.allSessions,
+        planKeys.runningOrders,
+        drillKeys.desks,
+        drillKeys.lists,
+      ])
         void queries.invalidateQueries({ queryKey })
     },
   })

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../api/client'
 import { asChange } from '../../texts/said'
 import { t } from '../../texts/t'
+import { told } from '../../texts/told'
 import { ErrorNote } from '../../ui/notes'
 import type { Edit } from './queries'
 
@@ -16,7 +17,7 @@ interface Props {
   onMend: (edit: Edit) => void
 }
 
-/** So many are listed; the others stand on the floor, and move up when these are gone. */
+/** How many are listed; the others stand on the floor, and move up when these are gone. */
 const LISTED = 3
 
 export function Breaches({ breaches, busy, onGo, onMend }: Props) {
@@ -34,11 +35,11 @@ export function Breaches({ breaches, busy, onGo, onMend }: Props) {
             {t('plan-in-session', { n: breach.session + 1 })}
           </ButtonBase>
           <Typography variant="body2" sx={{ flex: '1 1 260px' }}>
-            {breach.says}.
+            {told(breach.says)}
           </Typography>
           {breach.mend && (
             <Button size="small" disabled={busy} onClick={() => breach.mend && onMend(breach.mend.edit)}>
-              {t('plan-mend', { says: breach.mend.says, points: asChange(breach.mend.points) })}
+              {t('plan-mend', { says: told(breach.mend.says), points: asChange(breach.mend.points) })}
             </Button>
           )}
         </Box>
@@ -57,10 +58,16 @@ export function ClashNote({ clash, forbids }: { clash: Schemas['Clash']; forbids
   return (
     <ErrorNote>
       <Typography variant="h3">{forbids ? t('plan-forbids') : t('plan-clash')}</Typography>
-      <Typography>{clash.says}</Typography>
-      <Typography color="text.secondary">
-        {t('plan-relax')} {clash.relax.join(', or ')}.{forbids ? '' : ` ${t('plan-did-what-it-could')}`}
-      </Typography>
+      <Typography>{told(clash.says)}</Typography>
+      <Typography color="text.secondary">{t('plan-relax')}</Typography>
+      <Box component="ul" sx={{ m: 0, pl: 2.5, color: 'text.secondary' }}>
+        {clash.relax.map((relax, i) => (
+          <Typography key={i} component="li">
+            {told(relax)}
+          </Typography>
+        ))}
+      </Box>
+      {!forbids && <Typography color="text.secondary">{t('plan-did-what-it-could')}</Typography>}
     </ErrorNote>
   )
 }

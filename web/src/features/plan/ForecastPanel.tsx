@@ -8,6 +8,7 @@ import { t } from '../../texts/t'
 import { LateNumber } from '../../ui/fields'
 import { asPercent, asResult, Figure } from '../../ui/figures'
 import { Loading } from '../../ui/notes'
+import { useBenchmarks } from './benchmarks/queries'
 import type { Change } from './queries'
 
 interface Props {
@@ -18,6 +19,7 @@ interface Props {
 }
 
 export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
+  const benchmarks = useBenchmarks(view.id, view.version).data?.lines
   if (!forecast) return <Loading />
   const { assumed } = forecast
   const set = (next: Partial<Schemas['Assumptions']>) =>
@@ -49,7 +51,7 @@ export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
             : t('plan-forecast-no-dots'))}
       </Typography>
       <BySkill
-        {...{ forecast, name, shown }}
+        {...{ forecast, benchmarks, name, shown }}
         onRate={(skill, rate) => set({ rates: { ...assumed.rates, [skill]: rate } })}
       />
       <Assumed assumed={assumed} soFar={soFar} onChange={set} />
@@ -59,12 +61,14 @@ export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
 
 interface BySkillProps {
   forecast: Schemas['Forecast']
+  /** What can be shown, goal by goal; undefined until it is known. */
+  benchmarks: Schemas['GoalLine'][] | undefined
   name: (skill: string) => string
   shown: (skill: string) => Schemas['SkillSoFar'] | undefined
   onRate: (skill: string, rate: number) => void
 }
 
-function BySkill({ forecast, name, shown, onRate }: BySkillProps) {
+function BySkill({ forecast, benchmarks, name, shown, onRate }: BySkillProps) {
   return (
     <Box
       component="table"
@@ -95,6 +99,7 @@ function BySkill({ forecast, name, shown, onRate }: BySkillProps) {
               <td>
                 <Typography variant="body2">{name(skill.skill)}</Typography>
                 <SoFar known={shown(skill.skill)} />
+                <CanBeShown line={benchmarks?.find((line) => line.skill === skill.skill)} />
               </td>
               <td style={{ textAlign: 'right', whiteSpace: 'nowrap' }}>
                 <Figure sx={{ fontWeight: 700 }}>{asPercent(end?.share ?? 0)}</Figure>{' '}
@@ -115,6 +120,16 @@ function BySkill({ forecast, name, shown, onRate }: BySkillProps) {
         })}
       </tbody>
     </Box>
+  )
+}
+
+/** Whether what is foreseen can be shown by the end. */
+function CanBeShown({ line }: { line: Schemas['GoalLine'] | undefined }) {
+  if (!line) return null
+  return (
+    <Typography variant="caption" color={line.can_be_shown ? 'text.secondary' : 'error'} component="div">
+      {line.can_be_shown ? t('plan-forecast-can-be-shown') : t('plan-forecast-not-shown')}
+    </Typography>
   )
 }
 

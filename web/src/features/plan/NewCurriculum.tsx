@@ -7,6 +7,7 @@ import { type ReactNode, type SyntheticEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { newId, type Schemas } from '../../api/client'
 import { LONGEST } from '../../api/limits'
+import { type Translate, useTranslated } from '../../texts/phrases'
 import { said, t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
 import { NumberField, TextCell } from '../../ui/fields'
@@ -201,6 +202,7 @@ const STEPS = ['whom', 'what', 'when', 'how'] as const
 
 /** The steps, with what was chosen in those that are done. */
 function StepList({ step, band, from }: { step: number; band?: Schemas['Band']; from?: Beginning }) {
+  const translated = useTranslated()
   return (
     <Box component="ol" sx={{ display: 'flex', gap: 2, listStyle: 'none', p: 0, m: 0, flexWrap: 'wrap' }}>
       {STEPS.map((name, i) => (
@@ -212,7 +214,7 @@ function StepList({ step, band, from }: { step: number; band?: Schemas['Band']; 
         >
           <Figure>{i + 1}</Figure> {t(`plan-making-steps-${name}`)}
           {i === 0 && band && step > 0 && `: ${band.name}`}
-          {i === 1 && from && step > 1 && `: ${from.wishes.name}`}
+          {i === 1 && from && step > 1 && `: ${translated(from.wishes.name)}`}
         </Typography>
       ))}
     </Box>
@@ -235,8 +237,8 @@ function Bands({ bands, onChoose }: { bands: Schemas['Band'][]; onChoose: (band:
   )
 }
 
-const titled = (from: Beginning) => {
-  const { name } = from.wishes
+const titled = (from: Beginning, translated: Translate) => {
+  const name = translated(from.wishes.name)
   if (from.kind === 'template') return t('plan-making-template', { name })
   return from.kind === 'curriculum'
     ? t('plan-making-again', { name })
@@ -245,6 +247,7 @@ const titled = (from: Beginning) => {
 
 /** What a curriculum of the band may begin from. */
 function Sources({ sources, onChoose }: { sources: Beginning[]; onChoose: (from: Beginning) => void }) {
+  const translated = useTranslated()
   return (
     <Plates label={t('plan-making-steps-what')}>
       {sources.length === 0 && <Typography>{t('plan-making-nothing')}</Typography>}
@@ -252,7 +255,7 @@ function Sources({ sources, onChoose }: { sources: Beginning[]; onChoose: (from:
         <Plate
           key={each.kind === 'curriculum' ? each.curriculum : each.kind}
           first={i === 0}
-          title={titled(each)}
+          title={titled(each, translated)}
           says={t('plan-making-contains', {
             weeks: each.wishes.weeks,
             days: each.wishes.weekdays.length,
@@ -277,6 +280,7 @@ interface LastStepProps {
 
 /** How it is called and gone about, where, and from where the squads set out. */
 function LastStep({ made, set, approaches, grounds, teams }: LastStepProps) {
+  const translated = useTranslated()
   const { band, from } = made
   const asThere = made.approach === AS_THERE
   const whence: Record<string, string> = {
@@ -291,7 +295,7 @@ function LastStep({ made, set, approaches, grounds, teams }: LastStepProps) {
         longest={LONGEST.NewCurriculum.name}
         autoFocus
         value={made.name ?? ''}
-        placeholder={from?.wishes.name}
+        placeholder={from && translated(from.wishes.name)}
         onChange={(name) => set({ name })}
       />
       <Box>

@@ -7,7 +7,10 @@ import Typography from '@mui/material/Typography'
 import { useNavigate } from 'react-router'
 import type { Curriculum, Schemas } from '../../api/client'
 import { t } from '../../texts/t'
-import { asDay, asNumber, asTime } from '../../ui/figures'
+import { told } from '../../texts/told'
+import { Choice } from '../../ui/Choice'
+import { asDay, asNumber, asTime, Figure } from '../../ui/figures'
+import { LOOKS, type Look } from './at'
 import { type Laying, TRIES } from './laying'
 
 interface PlanBarProps {
@@ -19,38 +22,42 @@ interface PlanBarProps {
   mayPublish: boolean
   /** The number of the edition that would be published. */
   next: number
+  look: Look
+  onLook: (look: Look) => void
+  /** How many goals can be shown, of how many. */
+  shown: string | undefined
   onUndo: () => void
   onPublish: () => void
 }
 
 export function PlanBar(props: PlanBarProps) {
-  const { view, all, busy, solving, laying, mayPublish, next, onUndo, onPublish } = props
+  const { view, all, busy, solving, laying, mayPublish, next, look, onLook, shown, onUndo, onPublish } = props
   const { longer } = laying
   const navigate = useNavigate()
   const latest = view.editions[0]
   const price = view.came.price
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25, flexWrap: 'wrap' }}>
-      <TextField
-        select
-        size="small"
-        variant="standard"
-        value={view.id}
-        onChange={(event) => void navigate(`/plan/${event.target.value}`)}
-        slotProps={{
-          htmlInput: { 'aria-label': t('plan-choose') },
-          input: { disableUnderline: true, sx: { fontSize: '1.4rem', fontWeight: 650 } },
-        }}
-      >
-        {all.map((entry) => (
-          <MenuItem key={entry.id} value={entry.id}>
-            {entry.name}
-          </MenuItem>
-        ))}
-        <MenuItem value="new">{t('plan-make-new')}</MenuItem>
-      </TextField>
-      <Box sx={{ flex: 1, minWidth: 180 }}>
-        <Typography color="text.secondary" variant="body2" role="status">
+    <Box sx={{ display: 'flex', alignItems: 'center', columnGap: 1, flexWrap: 'wrap' }}>
+      <Box sx={{ flex: '1 1 240px', minWidth: 0 }}>
+        <TextField
+          select
+          size="small"
+          variant="standard"
+          value={view.id}
+          onChange={(event) => void navigate(`/plan/${event.target.value}`)}
+          slotProps={{
+            htmlInput: { 'aria-label': t('plan-choose') },
+            input: { disableUnderline: true, sx: { fontSize: '1.25rem', fontWeight: 650, lineHeight: 1.2 } },
+          }}
+        >
+          {all.map((entry) => (
+            <MenuItem key={entry.id} value={entry.id}>
+              {entry.name}
+            </MenuItem>
+          ))}
+          <MenuItem value="new">{t('plan-make-new')}</MenuItem>
+        </TextField>
+        <Typography color="text.secondary" variant="caption" component="div" role="status">
           {view.band} ·{' '}
           {latest
             ? t('plan-published', { n: latest.number, day: asDay(latest.at.slice(0, 10)) })
@@ -64,20 +71,32 @@ export function PlanBar(props: PlanBarProps) {
           aria-label={t('plan-price')}
           variant="body2"
           sx={{
-            minHeight: 20,
             fontWeight: 700,
+            lineHeight: 1.2,
             color: price && price.points > 0.05 ? 'error.main' : undefined,
           }}
         >
-          {price?.says ?? ''}
+          {price && told(price.says)}
         </Typography>
       </Box>
-      <Box className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 1.25, flexWrap: 'wrap' }}>
+      <Box className="no-print" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+        <Choice
+          label={t('plan-looks')}
+          options={LOOKS}
+          chosen={[look]}
+          says={(each) => (
+            <>
+              {t(`plan-look-${each}`)}
+              {each === 'benchmarks' && shown && <Figure sx={{ fontWeight: 650 }}>{shown}</Figure>}
+            </>
+          )}
+          onToggle={onLook}
+        />
         <Button
           variant="text"
           disabled={!view.undo || busy}
           onClick={onUndo}
-          title={view.undo ? t('plan-undoes', { what: view.undo }) : undefined}
+          title={view.undo ? t('plan-undoes', { what: told(view.undo) }) : undefined}
         >
           {t('undo')}
         </Button>

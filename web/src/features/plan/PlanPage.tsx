@@ -5,10 +5,13 @@ import Link from '@mui/material/Link'
 import { useState } from 'react'
 import { Navigate, Link as RouterLink, useParams } from 'react-router'
 import { type Curriculum, newId, ProblemError, type Schemas } from '../../api/client'
+import { useTranslated } from '../../texts/phrases'
 import { t } from '../../texts/t'
 import { Empty, ErrorNote, Loading } from '../../ui/notes'
 import { isHere, useAt } from './at'
 import { Breaches, ClashNote } from './Breaches'
+import { BenchmarkMap } from './benchmarks/BenchmarkMap'
+import { useBenchmarks } from './benchmarks/queries'
 import { PlanFloor } from './floor/PlanFloor'
 import { useLaying } from './laying'
 import { PlanBar } from './PlanBar'
@@ -25,7 +28,6 @@ import {
   useSoFar,
 } from './queries'
 import { ScoreStrip } from './ScoreStrip'
-import { ShareWishes } from './ShareWishes'
 import { Tour } from './Tour'
 
 export function PlanPage() {
@@ -53,14 +55,17 @@ export function PlanPage() {
 }
 
 function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEntry'][] }) {
+  const translated = useTranslated()
   // The id of the edition that is about to be published: pressing twice, or again after a lost answer, publishes once.
   const [publishing, setPublishing] = useState<string | null>(null)
   const changes = useChanges(view.id)
   const { wish, season, edit, undo, solve, publish } = changes
-  const { at, setAt, step, panel, setPanel } = useAt(view)
+  const { at, setAt, step, panel, setPanel, look, setLook } = useAt(view)
+  const benchmarks = useBenchmarks(view.id, view.version).data
   const laying = useLaying(view, solve)
-  const forecast = useForecast(view.id, view.version, panel === 'forecast')
-  const soFar = useSoFar(view.id, view.version, panel === 'forecast')
+  const foresees = panel === 'forecast' || look === 'benchmarks'
+  const forecast = useForecast(view.id, view.version, foresees)
+  const soFar = useSoFar(view.id, view.version, foresees)
   const busy = wish.isPending || season.isPending || edit.isPending || undo.isPending
 
   const change = (change: Change) => {
@@ -88,7 +93,7 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
     paused: publishing !== null,
     onStep: step,
     onEdit: doEdit,
-    onOpen: () => setPanel('evening'),
+    onOpen: () => setPanel('session'),
     onSolve: laying.layAgain,
     onUndo: takeBack,
     onPublish: () => mayPublish && publishNext(),
@@ -97,7 +102,6 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
   const next = (view.editions[0]?.number ?? 0) + 1
   const clash =
     (solve.error instanceof ProblemError ? solve.error.problem.clash : view.came.clash) ?? undefined
-  const failed = [wish, season, edit, undo].find((each) => each.isError)?.error
   const shared = { view, at, soFar: soFar.data, onChoose: setAt, onChange: change, onEdit: doEdit }
   return (
     <Box sx={DESK}>
@@ -108,32 +112,40 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
           solving={solve.isPending}
           onUndo={takeBack}
           onPublish={publishNext}
+          look={look}
+          onLook={setLook}
+          shown={benchmarks && `${benchmarks.shown}/${benchmarks.lines.length}`}
         />
         <Tour />
-        {failed && <ErrorNote error={failed} />}
-        {solve.isError && !clash && <ErrorNote error={solve.error} />}
-        {clash && <ClashNote clash={clash} forbids={solve.isError} />}
+        <WentWrong changes={changes} clash={clash} />
         <Breaches
           breaches={view.breaches}
           busy={busy}
           onGo={(session, block) => setAt({ session, block: block ?? 0 })}
           onMend={doEdit}
         />
-        <ShareWishes view={view} saving={wish.isPending} onChange={change} />
-        <PlanFloor
-          {...shared}
-          clash={clash}
-          forecast={panel === 'forecast' ? forecast.data : undefined}
-          saving={wish.isPending}
-        />
-        <ScoreStrip score={view.score} />
+        {look === 'weeks' && (
+          <>
+            <PlanFloor
+              {...shared}
+              clash={clash}
+              forecast={panel === 'forecast' ? forecast.data : undefined}
+              saving={wish.isPending}
+            />
+            <ScoreStrip score={view.score} />
+          </>
+        )}
+        <Box sx={look === 'benchmarks' ? { minHeight: 0, overflowY: 'auto' } : ON_PAPER}>
+          <BenchmarkMap view={view} forecast={forecast.data} soFar={soFar.data} />
+        </Box>
       </Box>
       <PlanPanel {...shared} {...{ panel, busy, changes }} forecast={forecast.data} onPanel={setPanel} />
       <PublishDialog
         open={publishing !== null}
         number={next}
-        name={view.wishes.name}
+        name={translated(view.wishes.name)}
         changes={view.changes}
+        benchmarks={benchmarks}
         busy={publish.isPending}
         error={publish.error}
         onClose={() => setPublishing(null)}
@@ -145,6 +157,24 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
   )
 }
 
+/** Why the last change came to nothing, and wishes that cannot hold together. */
+function WentWrong({
+  changes: { wish, season, edit, undo, solve },
+  clash,
+}: {
+  changes: ReturnType<typeof useChanges>
+  clash: Schemas['Clash'] | undefined
+}) {
+  const failed = [wish, season, edit, undo].find((each) => each.isError)?.error
+  return (
+    <>
+      {failed && <ErrorNote error={failed} />}
+      {solve.isError && !clash && <ErrorNote error={solve.error} />}
+      {clash && <ClashNote clash={clash} forbids={solve.isError} />}
+    </>
+  )
+}
+
 const DESK = {
   flex: 1,
   display: 'grid',
@@ -152,6 +182,9 @@ const DESK = {
   minHeight: 0,
   '@media print': { display: 'block' },
 }
+
+/** The map is printed with the weeks, on a sheet of its own. */
+const ON_PAPER = { display: 'none', '@media print': { display: 'block', breakBefore: 'page' } }
 
 const FLOOR = {
   minWidth: 0,

@@ -6,9 +6,9 @@ import { Choice } from '../../ui/Choice'
 import { PANEL } from '../../ui/placing'
 import { type At, PANELS, type Panel } from './at'
 import { ComparePanel } from './ComparePanel'
-import { EveningInspector } from './EveningInspector'
 import { ForecastPanel } from './ForecastPanel'
 import type { Change, Edit, useChanges } from './queries'
+import { SessionInspector } from './SessionInspector'
 import { WishesPanel } from './WishesPanel'
 
 interface Props {
@@ -37,16 +37,14 @@ export function PlanPanel(props: Props) {
         says={(each) => t(`plan-panel-${each}`)}
         onToggle={onPanel}
       />
-      {panel === 'evening' && (
-        <EveningInspector view={view} at={at} busy={busy} onChoose={onChoose} onEdit={onEdit} />
-      )}
+      {panel === 'session' && <SessionInspector {...{ view, at, busy, onChoose, onEdit, onChange }} />}
       {panel === 'wishes' && (
         <WishesPanel
           view={view}
           saving={busy}
           onChange={onChange}
           onSeason={(body) => season.mutate(body)}
-          onLayAnew={() => solve.mutate({ near: false })}
+          onReplan={() => solve.mutate({ near: false })}
         />
       )}
       {panel === 'compare' && (

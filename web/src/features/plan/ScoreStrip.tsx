@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { t } from '../../texts/t'
+import { told } from '../../texts/told'
 import { asNumber, Figure } from '../../ui/figures'
 
 export function ScoreStrip({ score }: { score: Schemas['Score'] }) {
@@ -44,7 +45,7 @@ export function ScoreStrip({ score }: { score: Schemas['Score'] }) {
             {t(`plan-part-means-${part.part}`, { points: part.figures[0] ?? 0, than: part.figures[1] ?? 0 })}
           </Typography>
           <Typography variant="body2">
-            {part.from.length > 0 ? part.from.join(' · ') : t('plan-nothing')}
+            {part.from.length > 0 ? part.from.map(told).join(' · ') : t('plan-nothing')}
           </Typography>
         </Box>
       )}

@@ -7,7 +7,7 @@ import { tour } from '../../storage/remembered'
 import { t } from '../../texts/t'
 import { Figure } from '../../ui/figures'
 
-const STEPS = ['lines', 'change', 'evening'] as const
+const STEPS = ['lines', 'change', 'session'] as const
 
 export function Tour() {
   const [step, setStep] = useState(() => (tour.read() ? null : 0))

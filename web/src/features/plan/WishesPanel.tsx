@@ -12,19 +12,19 @@ import { ErrorNote } from '../../ui/notes'
 import { STAGES } from '../../ui/stages'
 import { useClubs } from '../academy/clubs/queries'
 import { useSkills } from '../drill/queries'
-import { useMap } from '../progression/queries'
 import { type Change, EVERYBODY, presetOf, useBeginnings, useGoalsOfSquads } from './queries'
 import { SeasonFields } from './SeasonFields'
+import { TestWishes } from './TestWishes'
 
 interface Props {
   view: Curriculum
   saving: boolean
   onChange: (change: Change) => void
   onSeason: (season: Schemas['Season']) => void
-  onLayAnew: () => void
+  onReplan: () => void
 }
 
-export function WishesPanel({ view, saving, onChange, onSeason, onLayAnew }: Props) {
+export function WishesPanel({ view, saving, onChange, onSeason, onReplan }: Props) {
   return (
     <Box sx={{ mt: 1.5, display: 'grid', gap: 2 }}>
       <Typography variant="body2" color="text.secondary">
@@ -33,14 +33,16 @@ export function WishesPanel({ view, saving, onChange, onSeason, onLayAnew }: Pro
       <ApproachWish view={view} onChange={onChange} />
       <Goals view={view} onChange={onChange} />
       <Season key={JSON.stringify(seasonOf(view))} view={view} saving={saving} onSeason={onSeason} />
-      <Tests view={view} onChange={onChange} />
+      <Part title={t('plan-wishes-tests')}>
+        <TestWishes view={view} onChange={onChange} />
+      </Part>
       <Where view={view} onChange={onChange} />
       <Box>
-        <Button size="small" disabled={saving} onClick={onLayAnew}>
-          {t('plan-wishes-lay-anew')}
+        <Button size="small" disabled={saving} onClick={onReplan}>
+          {t('plan-wishes-replan')}
         </Button>
         <Typography variant="body2" color="text.secondary">
-          {t('plan-wishes-lay-anew-means')}
+          {t('plan-wishes-replan-means')}
         </Typography>
       </Box>
     </Box>
@@ -326,70 +328,6 @@ function Season({
           {t('plan-wishes-season-moves')}
         </Typography>
       )}
-    </Part>
-  )
-}
-
-function Tests({ view, onChange }: { view: Curriculum; onChange: (change: Change) => void }) {
-  const tests = useMap().data?.tests ?? []
-  const [session, setSession] = useState(String(view.sessions.length))
-  const sittings = view.wishes.tests ?? []
-  const name = (id: string) => tests.find((test) => test.id === id)?.name ?? id
-  return (
-    <Part title={t('plan-wishes-tests')}>
-      {sittings.map((sitting, i) => (
-        <Box
-          key={`${sitting.session} ${sitting.test}`}
-          sx={{ display: 'flex', alignItems: 'center', gap: 1 }}
-        >
-          <Typography variant="body2" sx={{ flex: 1 }}>
-            {t('plan-in-session', { n: sitting.session + 1 })}: {name(sitting.test)}
-          </Typography>
-          <LateNumber
-            label={t('plan-wishes-min')}
-            whole
-            value={sitting.minutes}
-            onCommit={(n) =>
-              n > 0 &&
-              onChange((wishes) => ({
-                ...wishes,
-                tests: (wishes.tests ?? []).map((each, at) => (at === i ? { ...each, minutes: n } : each)),
-              }))
-            }
-            sx={{ width: 64 }}
-          />
-          <IconButton
-            size="small"
-            aria-label={t('plan-wishes-take-out', { what: name(sitting.test) })}
-            onClick={() =>
-              onChange((wishes) => ({ ...wishes, tests: (wishes.tests ?? []).filter((_, at) => at !== i) }))
-            }
-          >
-            ×
-          </IconButton>
-        </Box>
-      ))}
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1.6fr', gap: 1 }}>
-        <SelectCell
-          label={t('plan-wishes-test-session')}
-          value={session}
-          options={view.sessions.map((s) => ({ value: String(s.session + 1), says: `${s.session + 1}` }))}
-          onChange={(value) => setSession(value || '1')}
-        />
-        <SelectCell
-          label={t('plan-wishes-add-test')}
-          none={t('plan-wishes-choose-test')}
-          value=""
-          options={tests.map((test) => ({ value: test.id, says: test.name }))}
-          onChange={(test) =>
-            test &&
-            onChange((wishes) => ({
-              ...wishes,
-              tests: [...(wishes.tests ?? []), { session: Number(session) - 1, test, minutes: 15 }],
-            }))
-          }
-        />
-      </Box>
     </Part>
   )
 }

@@ -1,13 +1,23 @@
-/** By which keys the plan room asks. What follows from a plan is asked for anew with every version of it. */
+/** By which keys the plan room asks. What follows from a plan is asked for again with every version of it. */
 export const planKeys = {
   curricula: ['plan', 'curricula'],
   beginnings: ['plan', 'beginnings'],
   curriculum: (id: string | undefined) => ['plan', 'curriculum', id],
   goals: (id: string, whose: string) => ['plan', 'goals', id, whose],
-  evenings: ['plan', 'evening'],
-  evening: (id: string, session: number, version: number) => ['plan', 'evening', id, session, version],
+  runningOrders: ['plan', 'running-order'],
+  runningOrder: (id: string, session: number, version: number) => [
+    'plan',
+    'running-order',
+    id,
+    session,
+    version,
+  ],
   why: (id: string, version: number, asked: object) => ['plan', 'why', id, version, asked],
+  milestones: ['plan', 'milestones'],
+  benchmarks: ['plan', 'benchmarks'],
+  benchmarksOf: (id: string, version: number) => ['plan', 'benchmarks', id, version],
   forecast: (id: string, version: number) => ['plan', 'forecast', id, version],
+  delivered: (id: string) => ['plan', 'delivered', id],
   soFar: (id: string, version: number) => ['plan', 'so-far', id, version],
   byApproach: (id: string, version: number, approach: object | undefined) => [
     'plan',

@@ -10,7 +10,7 @@ interface PlanKeys {
   at: At
   /** While a dialog is open. */
   paused: boolean
-  /** Steps so many rows and sessions on. */
+  /** Steps this many rows and sessions on. */
   onStep: (rows: number, sessions: number) => void
   onEdit: (what: Edit) => void
   /** Opens what is chosen. */

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, type Curriculum, data, everyPage, LONGEST_PAGE, type Schemas } from '../../api/client'
+import { useTranslated } from '../../texts/phrases'
 import { planKeys } from './keys'
 
 export const useCurricula = () =>
@@ -9,6 +10,7 @@ export const useCurricula = () =>
       everyPage((after) =>
         data(api.GET('/curricula', { params: { query: { after, limit: LONGEST_PAGE } } })),
       ),
+    select: useTranslated(),
   })
 
 export const useCurriculum = (id: string | undefined) =>
@@ -16,18 +18,24 @@ export const useCurriculum = (id: string | undefined) =>
     queryKey: planKeys.curriculum(id),
     queryFn: () => data(api.GET('/curricula/{id}', { params: { path: { id: id ?? '' } } })),
     enabled: id !== undefined,
+    select: useTranslated(),
   })
 
 /** What a new curriculum may begin from, and the approaches that come with Jogo. */
 export const useBeginnings = () =>
-  useQuery({ queryKey: planKeys.beginnings, queryFn: () => data(api.GET('/curricula/beginnings')) })
+  useQuery({
+    queryKey: planKeys.beginnings,
+    queryFn: () => data(api.GET('/curricula/beginnings')),
+    select: useTranslated(),
+  })
 
 /** The running order of a session; `version` renews it with every change of the plan. */
-export const useDraftEvening = (id: string, session: number, version: number) =>
+export const useDraftSession = (id: string, session: number, version: number) =>
   useQuery({
-    queryKey: planKeys.evening(id, session, version),
+    queryKey: planKeys.runningOrder(id, session, version),
     queryFn: () => data(api.GET('/curricula/{id}/sessions/{session}', { params: { path: { id, session } } })),
     placeholderData: (before) => before,
+    select: useTranslated(),
   })
 
 export interface Asked {
@@ -41,6 +49,7 @@ export const useWhy = (id: string, version: number, asked: Asked) =>
     queryKey: planKeys.why(id, version, asked),
     queryFn: () => data(api.GET('/curricula/{id}/why', { params: { path: { id }, query: asked } })),
     placeholderData: (before) => before,
+    select: useTranslated(),
   })
 
 export const useForecast = (id: string, version: number, wanted: boolean) =>
@@ -49,6 +58,7 @@ export const useForecast = (id: string, version: number, wanted: boolean) =>
     queryFn: () => data(api.GET('/curricula/{id}/forecast', { params: { path: { id } } })),
     placeholderData: (before) => before,
     enabled: wanted,
+    select: useTranslated(),
   })
 
 /** What the squads that run the curriculum have reached so far, beside what is foreseen of the same goals. */
@@ -58,6 +68,14 @@ export const useSoFar = (id: string, version: number, wanted: boolean) =>
     queryFn: () => data(api.GET('/curricula/{id}/so-far', { params: { path: { id } } })),
     placeholderData: (before) => before,
     enabled: wanted,
+    select: useTranslated(),
+  })
+
+/** Where the calendar stands, and what the teams have delivered by session. */
+export const useDelivered = (id: string) =>
+  useQuery({
+    queryKey: planKeys.delivered(id),
+    queryFn: () => data(api.GET('/curricula/{id}/delivered', { params: { path: { id } } })),
   })
 
 /** The goals as they would be from where the squads of the band, or one of them, stand today. */
@@ -71,6 +89,7 @@ export const useGoalsOfSquads = (id: string, whose: string) =>
         }),
       ),
     enabled: whose !== '',
+    select: useTranslated(),
   })
 /** All squads of a band. */
 export const EVERYBODY = 'band'
@@ -87,6 +106,7 @@ export const useCompared = (id: string, version: number, approach: Schemas['Appr
         }),
       ),
     enabled: approach !== undefined,
+    select: useTranslated(),
   })
 
 /** The plan beside the one of an edition. */
@@ -100,6 +120,7 @@ export const useComparedWithEdition = (id: string, version: number, number: numb
         }),
       ),
     enabled: number !== undefined,
+    select: useTranslated(),
   })
 
 export const useCreate = () => {
@@ -186,7 +207,7 @@ export function useChanges(id: string) {
   return { wish, season, edit, undo, solve, publish }
 }
 
-/** The name of the preset that has these numbers; nothing if they were changed. */
+/** The name of the preset that has these numbers; undefined if they were changed. */
 export const presetOf = (approach: Schemas['Approach'], presets: Schemas['NamedApproach'][]) =>
   presets.find((preset) => JSON.stringify(numbers(preset.approach)) === JSON.stringify(numbers(approach)))
     ?.name

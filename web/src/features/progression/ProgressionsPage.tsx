@@ -7,6 +7,7 @@ import { useEffect, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { t } from '../../texts/t'
+import { told } from '../../texts/told'
 import { SelectCell } from '../../ui/fields'
 import { asDay } from '../../ui/figures'
 import { useKeys } from '../../ui/keys'
@@ -99,7 +100,7 @@ function MapDesk({ view }: { view: MapView }) {
             onConnect={connect}
           />
         ) : (
-          <ErrorNote>{view.findings[0]?.says}</ErrorNote>
+          <ErrorNote>{view.findings[0] && told(view.findings[0].says)}</ErrorNote>
         )}
       </Box>
       <SkillInspector
@@ -203,7 +204,7 @@ function Differences({ found }: { found: Schemas['Difference'][] }) {
       {found.length === 0 && <Typography variant="body2">{t('progressions-same')}</Typography>}
       {found.map((difference, i) => (
         <Typography key={i} variant="body2">
-          {difference.says}
+          {told(difference.says)}
         </Typography>
       ))}
     </Box>

@@ -11,11 +11,12 @@ import type { Schemas, Stage } from '../../api/client'
 import { LONGEST } from '../../api/limits'
 import { sidePolicyValues } from '../../api/schema'
 import { t } from '../../texts/t'
+import { told } from '../../texts/told'
 import { SelectCell, TextCell } from '../../ui/fields'
 import { PANEL } from '../../ui/placing'
 import { STAGES } from '../../ui/stages'
 import { GateFields } from './GateFields'
-import { type Change, type MapView, type Skill, wholeSkill } from './queries'
+import { type Change, type MapView, type Skill, useWrittenName, wholeSkill } from './queries'
 import { JoinFields, SplitFields } from './ReshapeFields'
 
 interface Props {
@@ -52,7 +53,7 @@ export function SkillInspector(props: Props) {
           key={i}
           sx={{ borderLeft: `4px solid ${finding.kind === 'lonely' ? floor.hair : floor.warn}`, pl: 1 }}
         >
-          <Typography variant="body2">{finding.says}.</Typography>
+          <Typography variant="body2">{told(finding.says)}</Typography>
           {finding.mend && (
             <Button
               size="small"
@@ -89,13 +90,14 @@ const without = (skill: Skill, other: string): Skill => ({
 function Chosen(props: Props & { skill: Skill }) {
   const { view, skill, way, goal, bands, curricula, curriculum, onGoal, onCurriculum, onChoose, onChange } =
     props
+  const written = useWrittenName(skill.id) ?? skill.name
   const name = (id: string) => view.skills.find((each) => each.id === id)?.name ?? id
   const put = (next: Partial<Skill>) => onChange({ put: [{ ...skill, ...next }] })
   const opened = view.sheet?.lines.filter((line) => line.from === skill.id) ?? []
   const drills = view.drills.filter((drill) => drill.skill === skill.id)
   return (
     <>
-      <Rename key={skill.name} name={skill.name} onRename={(next) => put({ name: next })} />
+      <Rename key={written} name={written} onRename={(next) => put({ name: next })} />
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         <SelectCell
           label={t('drills-band')}

@@ -1,5 +1,6 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, type Schemas, type Stage } from '../../api/client'
+import { useTranslated } from '../../texts/phrases'
 import { progressionKeys } from './keys'
 
 export type MapView = Schemas['MapView']
@@ -13,7 +14,11 @@ export const wholeSkill = (skill: Schemas['Skill']): Skill => ({
   side: skill.side ?? 'equal',
 })
 
-export const useMap = () => useQuery({ queryKey: progressionKeys.map, queryFn: () => data(api.GET('/map')) })
+const map = queryOptions({ queryKey: progressionKeys.map, queryFn: () => data(api.GET('/map')) })
+export const useMap = () => useQuery({ ...map, select: useTranslated() })
+/** The name of a skill as it is written, for changing it. */
+export const useWrittenName = (id: string) =>
+  useQuery(map).data?.skills.find((skill) => skill.id === id)?.name
 
 export const useWay = (
   skill: string | undefined,
@@ -27,6 +32,7 @@ export const useWay = (
       data(api.GET('/map/way', { params: { query: { skill: skill ?? '', stage, curriculum } } })),
     enabled: skill !== undefined,
     placeholderData: (before) => before,
+    select: useTranslated(),
   })
 
 export const useCompared = (since: string | null, version: number) =>
@@ -34,6 +40,7 @@ export const useCompared = (since: string | null, version: number) =>
     queryKey: progressionKeys.compared(since, version),
     queryFn: () => data(api.GET('/map/compared', { params: { query: { since: since ?? '' } } })),
     enabled: since !== null,
+    select: useTranslated(),
   })
 
 export interface Change {
@@ -44,12 +51,19 @@ export interface Change {
 /** Changes of the map; each comes back with what would undo it. */
 export function useMapChange(onDone: (undo: Change) => void) {
   const queries = useQueryClient()
+  const translated = useTranslated()
   return useMutation({
     scope: { id: 'map' },
     mutationFn: async ({ change }: { change: Change; undoable: boolean }) => {
       const before = queries.getQueryData<MapView>(progressionKeys.map) ?? (await data(api.GET('/map')))
+      // A name that was only read in translation stays as it was written.
+      const asWritten = (skill: Skill): Skill => {
+        const written = before.skills.find(({ id }) => id === skill.id)?.name
+        return written && translated(written) === skill.name ? { ...skill, name: written } : skill
+      }
+      const body = { ...change, put: change.put.map(asWritten) }
       const after = await data(
-        api.POST('/map', { params: { header: { 'If-Match': `"${before.version}"` } }, body: change }),
+        api.POST('/map', { params: { header: { 'If-Match': `"${before.version}"` } }, body }),
       )
       return { before, after }
     },

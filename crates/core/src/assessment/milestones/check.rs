@@ -3,12 +3,24 @@
 use super::{Measured, Milestone, Reach, Seen};
 use crate::academy::band::Band;
 use crate::assessment::benchmarks::{Protocol, Test};
-use crate::ids::MilestoneId;
-use crate::input::{InputError, short_text};
+use crate::fact::{Fact, facts};
+use crate::ids::{MilestoneId, TestId};
+use crate::input::{InputError, RangeFault, Unknown, What, short_text};
 use crate::technique::skill::{Gate, Skill};
 
-/// A rule looks at no more than so many dates.
+/// A rule looks at no more than this many dates.
 const LONGEST_LOOK: u32 = 20;
+
+facts! {
+    /// What is wrong with a milestone, or would be.
+    pub enum MilestoneFault {
+        Look = "milestone-look" { times: u32, of_last: u32, most: u32 },
+        NoSuchPoint = "milestone-no-such-point" { point: u32, points: usize },
+        NoPoints = "milestone-no-points" { test: TestId },
+        AskedByGate = "milestone-asked-by-gate" { skill: String },
+        WouldNotHold = "milestone-would-not-hold" { milestone: String, fault: Fact },
+    }
+}
 
 impl Milestone {
     /// The longest sentence, in characters.
@@ -20,18 +32,18 @@ impl Milestone {
 /// Every fault of a milestone beside the rest of the library.
 pub fn check(milestone: &Milestone, bands: &[Band], skills: &[Skill], tests: &[Test]) -> Vec<InputError> {
     let mut faults = Vec::new();
-    let mut wrong = |at: &str, says: String| faults.push(InputError::at(at, says));
-    if let Err(says) = short_text(&milestone.says, Milestone::LONGEST_SENTENCE) {
-        wrong("/says", format!("the sentence {says}"));
+    let mut wrong = |at: &str, fact: Fact| faults.push(InputError::at(at, fact));
+    if let Err(fault) = short_text(&milestone.says, Milestone::LONGEST_SENTENCE, What::Sentence) {
+        wrong("/says", fault.into());
     }
-    if let Err(says) = short_text(&milestone.short, Milestone::LONGEST_SHORT) {
-        wrong("/short", format!("the short name {says}"));
+    if let Err(fault) = short_text(&milestone.short, Milestone::LONGEST_SHORT, What::ShortName) {
+        wrong("/short", fault.into());
     }
     if !bands.iter().any(|band| band.id == milestone.band) {
-        wrong("/band", format!("the library has no band `{}`", milestone.band));
+        wrong("/band", Unknown::Band { id: milestone.band.to_string() }.into());
     }
     if !skills.iter().any(|skill| skill.id == milestone.skill) {
-        wrong("/skill", format!("the library has no skill `{}`", milestone.skill));
+        wrong("/skill", Unknown::Skill { id: milestone.skill.to_string() }.into());
     }
     if let Some(measured) = milestone.evidence.measured() {
         check_measured(measured, tests, &mut wrong);
@@ -43,12 +55,10 @@ pub fn check(milestone: &Milestone, bands: &[Band], skills: &[Skill], tests: &[T
 }
 
 /// Why a milestone cannot be taken out: a sentence for each gate that asks for it and would have no answer.
-pub fn left_without_milestone(milestone: &MilestoneId, skills: &[Skill]) -> Vec<String> {
+pub fn left_without_milestone(milestone: &MilestoneId, skills: &[Skill]) -> Vec<MilestoneFault> {
     let asks = |skill: &&Skill| skill.gate.as_ref().and_then(Gate::milestone) == Some(milestone);
-    let says = |skill: &Skill| {
-        format!("the gate of “{}” asks for this milestone: let it ask for another one first", skill.name)
-    };
-    skills.iter().filter(asks).map(says).collect()
+    let fault = |skill: &Skill| MilestoneFault::AskedByGate { skill: skill.name.clone() };
+    skills.iter().filter(asks).map(fault).collect()
 }
 
 /// Why a test cannot become what it would: milestones rest on it that it could not answer any more. What they ask of
@@ -57,9 +67,9 @@ pub fn left_without_answer(test: &Test, milestones: &[Milestone]) -> Vec<InputEr
     let mut faults = Vec::new();
     let alone = std::slice::from_ref(test);
     for milestone in milestones {
-        let mut wrong = |_: &str, says: String| {
-            let says = format!("the milestone “{}” would not hold: {says}", milestone.says);
-            faults.push(InputError::at("/protocol", says));
+        let mut wrong = |_: &str, fault: Fact| {
+            let fault = MilestoneFault::WouldNotHold { milestone: milestone.says.clone(), fault };
+            faults.push(InputError::at("/protocol", fault));
         };
         if let Some(measured) = milestone.evidence.measured().filter(|rule| rule.test == test.id) {
             check_measured(measured, alone, &mut wrong);
@@ -71,34 +81,38 @@ pub fn left_without_answer(test: &Test, milestones: &[Milestone]) -> Vec<InputEr
     faults
 }
 
-fn check_measured(rule: &Measured, tests: &[Test], wrong: &mut impl FnMut(&str, String)) {
+fn check_measured(rule: &Measured, tests: &[Test], wrong: &mut impl FnMut(&str, Fact)) {
     let Measured { times, of_last, .. } = rule;
     if !(1..=LONGEST_LOOK).contains(of_last) || !(1..=*of_last).contains(times) {
-        let says = format!("{times} of the last {of_last}: as 2 of the last 3, at most {LONGEST_LOOK}");
-        wrong("/evidence/measured", says);
+        let look = MilestoneFault::Look { times: *times, of_last: *of_last, most: LONGEST_LOOK };
+        wrong("/evidence/measured", look.into());
     }
     match (tests.iter().find(|test| test.id == rule.test), rule.reach) {
-        (None, _) => wrong("/evidence/measured/test", format!("the library has no test `{}`", rule.test)),
+        (None, _) => {
+            wrong("/evidence/measured/test", Unknown::Test { id: rule.test.to_string() }.into());
+        }
         (Some(test), Reach::Value(value)) => {
-            if let Err(says) = test.value(value) {
-                wrong("/evidence/measured/reach", says);
+            if let Err(fault) = test.value(value) {
+                wrong("/evidence/measured/reach", fault.into());
             }
         }
         _ => {}
     }
 }
 
-fn check_seen(rule: &Seen, tests: &[Test], wrong: &mut impl FnMut(&str, String)) {
+fn check_seen(rule: &Seen, tests: &[Test], wrong: &mut impl FnMut(&str, Fact)) {
     if !(1..=LONGEST_LOOK).contains(&rule.days) {
-        wrong("/evidence/seen/days", format!("{}: between 1 and {LONGEST_LOOK}", rule.days));
+        let days = RangeFault::Between { value: rule.days.into(), least: 1.0, most: LONGEST_LOOK.into() };
+        wrong("/evidence/seen/days", days.into());
     }
     match tests.iter().find(|test| test.id == rule.test).map(|test| &test.protocol) {
-        None => wrong("/evidence/seen/test", format!("the library has no test `{}`", rule.test)),
+        None => wrong("/evidence/seen/test", Unknown::Test { id: rule.test.to_string() }.into()),
         Some(Protocol::Points { points }) => {
             if let Some(point) = rule.points.iter().find(|p| !(1..=points.len()).contains(&(**p as usize))) {
-                wrong("/evidence/seen/points", format!("{point}: the test has points 1 to {}", points.len()));
+                let fault = MilestoneFault::NoSuchPoint { point: *point, points: points.len() };
+                wrong("/evidence/seen/points", fault.into());
             }
         }
-        Some(_) => wrong("/evidence/seen/test", format!("`{}` has no points to look at", rule.test)),
+        Some(_) => wrong("/evidence/seen/test", MilestoneFault::NoPoints { test: rule.test.clone() }.into()),
     }
 }

@@ -32,7 +32,7 @@ use crate::assessment::results::TestResult;
 use crate::ids::{BandId, MilestoneId, SkillId, TestId};
 use crate::technique::skill::{Gate, Side, Stage};
 
-/// What was met is kept when it is borne out so many days later.
+/// What was met is kept when it is borne out this many days later.
 pub const KEPT_AFTER_DAYS: i32 = 21;
 
 /// A "can do" sentence with the evidence that meets it.
@@ -74,7 +74,7 @@ pub enum Evidence {
     },
 }
 
-/// A test, reached so often of the last so many dates.
+/// A test, reached so often of the last this many dates.
 #[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
@@ -86,9 +86,9 @@ pub struct Measured {
     /// With which feet, if the test is taken per foot.
     #[serde(default)]
     pub feet: Feet,
-    /// On so many dates…
+    /// On how many dates…
     pub times: u32,
-    /// …of the last so many.
+    /// …out of this many latest dates.
     pub of_last: u32,
 }
 
@@ -119,7 +119,7 @@ pub enum Feet {
     Other,
 }
 
-/// Points of a test that a coach looks at, all of them seen in full on so many days.
+/// Points of a test that a coach looks at, all of them seen in full on this many days.
 #[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
@@ -129,7 +129,7 @@ pub struct Seen {
     /// Which points, counted from 1; all of them if none is named.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub points: Vec<u32>,
-    /// On so many different days.
+    /// On how many different days.
     pub days: u32,
 }
 

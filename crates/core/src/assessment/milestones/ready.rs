@@ -7,20 +7,21 @@
 use serde::Serialize;
 
 use super::{Milestone, MilestoneState, Standing};
-use crate::ids::SkillId;
+use crate::fact::facts;
+use crate::ids::{MilestoneId, SkillId, TestId};
 use crate::technique::skill::{Gate, Skill, Stage};
 
 /// A milestone with where a player stands with it.
 pub type Stands<'a> = (&'a Milestone, &'a Standing);
 
-/// How far a skill has come with a player; nothing if no milestone of it is met.
+/// How far a skill has come with a player; `None` if no milestone of it is met.
 pub fn stage_reached(stands: &[Stands<'_>], skill: &str) -> Option<Stage> {
     let had =
         stands.iter().filter(|(milestone, standing)| milestone.skill == skill && standing.state.is_had());
     had.map(|(milestone, _)| milestone.stage).max()
 }
 
-/// How many stages of a skill a player has had, by its milestones; nothing if nothing was seen of it yet.
+/// How many stages of a skill a player has had, by its milestones; `None` if nothing was seen of it yet.
 pub fn stages_had(stands: &[Stands<'_>], skill: &str) -> Option<usize> {
     let seen = |(milestone, standing): &Stands<'_>| {
         milestone.skill == skill && standing.state != MilestoneState::NotSeen
@@ -46,25 +47,40 @@ pub enum Missing {
 }
 
 impl Missing {
-    /// The same in words; `skill` is the one that is to be begun, `name` gives the names of other skills and `sentence`
-    /// those of milestones.
-    pub fn says(
+    /// The same with what it asks for; `skill` is the one that is to be begun, `name` gives the names of other skills
+    /// and `sentence` those of milestones.
+    pub fn said(
         &self,
         skill: &Skill,
         name: impl Fn(&str) -> String,
         sentence: impl Fn(&str) -> Option<String>,
-    ) -> String {
+    ) -> MissingSaid {
         match (self, &skill.gate) {
-            (Missing::Need { skill, stage }, _) => format!("{} at {stage}", name(skill)),
+            (Missing::Need { skill, stage }, _) => MissingSaid::Need { skill: name(skill), stage: *stage },
             (Missing::Gate, Some(Gate::Milestone { milestone, times, of_last })) => {
-                let says = sentence(milestone).unwrap_or_else(|| format!("{milestone} (no such milestone)"));
-                format!("“{says}”, {times} of the last {of_last}")
+                let (times, of_last) = (*times, *of_last);
+                match sentence(milestone) {
+                    Some(milestone) => MissingSaid::Milestone { milestone, times, of_last },
+                    None => MissingSaid::NoMilestone { milestone: milestone.clone() },
+                }
             }
             (Missing::Gate, Some(Gate::Test { test, value, times, of_last })) => {
-                format!("{test} {value}, {times} of the last {of_last}")
+                let (test, value) = (test.clone(), *value);
+                MissingSaid::Test { test, value, times: *times, of_last: *of_last }
             }
-            (Missing::Gate, None) => "its gate".to_owned(),
+            (Missing::Gate, None) => MissingSaid::Gate,
         }
+    }
+}
+
+facts! {
+    /// What is missing before a skill can begin.
+    pub enum MissingSaid {
+        Need = "missing-need" { skill: String, stage: Stage },
+        Milestone = "missing-milestone" { milestone: String, times: u32, of_last: u32 },
+        NoMilestone = "missing-no-milestone" { milestone: MilestoneId },
+        Test = "missing-test" { test: TestId, value: f64, times: u32, of_last: u32 },
+        Gate = "missing-gate",
     }
 }
 
@@ -72,7 +88,7 @@ impl Missing {
 #[derive(Clone, Debug, Default, PartialEq, Eq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Readiness {
-    /// What is missing; nothing if they are ready.
+    /// What is missing; `None` if they are ready.
     pub missing: Vec<Missing>,
     /// Needs that no milestone speaks of: the coach's eye decides.
     pub unspoken: Vec<SkillId>,

@@ -12,7 +12,9 @@ use serde::Serialize;
 
 use super::Trial;
 use crate::assessment::benchmarks::{Protocol, Test};
+use crate::fact::{Fact, facts};
 use crate::ids::TestId;
+use crate::input::What;
 use crate::input::sheet::{Sheet, shown};
 use crate::technique::skill::Side;
 
@@ -47,24 +49,43 @@ pub struct ResultLine<P> {
     pub value: Option<f64>,
     /// What was seen of each point.
     pub marks: Vec<u8>,
-    /// What is wrong, with the mend; nothing if it can be taken in.
-    pub errors: Vec<String>,
+    /// What is wrong, with the mend; `None` if it can be taken in.
+    pub errors: Vec<Fact>,
 }
 
 /// The names of the columns, in the order in which they are written.
 pub const COLUMNS: [&str; 5] = ["player", "test", "side", "day", "value"];
 
-/// Why a list could not be read at all.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, thiserror::Error)]
-#[error("the first line has no column “{0}”: name the columns player, test, side, day, value")]
-pub struct NoColumn(pub &'static str);
+facts! {
+    /// Why a list could not be read at all.
+    pub enum ListFault {
+        NoColumn = "line-no-column" { column: &'static str },
+    }
+
+    /// What is wrong with a line of results.
+    pub enum LineFault {
+        Already = "line-already",
+        NoFoot = "row-no-foot" { what: What, written: String },
+        FootMissing = "line-foot-missing" { test: String },
+        FootTooMuch = "line-foot-too-much" { test: String },
+        NoPlayer = "line-no-player" { name: String },
+        IsIt = "line-is-it" { name: String, one: String },
+        OneOfTwo = "line-one-of-two" { name: String, one: String, other: String },
+        NoTest = "line-no-test" { name: String, known: Vec<String> },
+        NoDay = "line-no-day" { written: String },
+        DayToCome = "line-day-to-come" { written: String },
+        LongAgo = "line-long-ago" { written: String },
+        NoMarks = "line-no-marks" { written: String },
+        NoNumber = "line-no-number" { written: String },
+    }
+}
 
 /// Every line of a list, from the second on.
-pub fn read<P: Copy>(sheet: &Sheet, beside: Beside<'_, P>) -> Result<Vec<ResultLine<P>>, NoColumn> {
+pub fn read<P: Copy>(sheet: &Sheet, beside: Beside<'_, P>) -> Result<Vec<ResultLine<P>>, ListFault> {
     let head: Vec<String> = sheet.head.iter().map(|name| name.trim().to_lowercase()).collect();
     let mut at = [0; 5];
     for (place, name) in at.iter_mut().zip(COLUMNS) {
-        *place = head.iter().position(|column| column == name).ok_or(NoColumn(name))?;
+        *place = head.iter().position(|column| column == name).ok_or(ListFault::NoColumn { column: name })?;
     }
     let line = |(number, cells): &(u64, Vec<String>)| {
         let cells = at.map(|column| cells.get(column).map_or("", |cell| cell.trim()));
@@ -87,7 +108,7 @@ pub fn note_known<P: PartialEq>(lines: &mut [ResultLine<P>], known: &[Trial<P>])
         };
         if let Some(at) = left.iter().position(same) {
             left.swap_remove(at);
-            line.errors.push("is there already: nothing to do".into());
+            line.errors.push(LineFault::Already.into());
         }
     }
 }
@@ -95,28 +116,28 @@ pub fn note_known<P: PartialEq>(lines: &mut [ResultLine<P>], known: &[Trial<P>])
 fn one<P: Copy>(line: u64, cells: [&str; 5], beside: Beside<'_, P>) -> ResultLine<P> {
     let [player, test, side, day, value] = cells;
     let mut errors = Vec::new();
-    let mut noted = |what: &str, says: String| errors.push(format!("{what}: {says}"));
-    let player = found_player(player, beside.players).map_err(|says| noted("player", says)).ok();
-    let test = found_test(test, beside.tests).map_err(|says| noted("test", says)).ok();
-    let taken_on = plausible_day(day, beside.today).map_err(|says| noted("day", says)).ok();
+    let mut noted = |fault: Fact| errors.push(fault);
+    let player = found_player(player, beside.players).map_err(|fault| noted(fault.into())).ok();
+    let test = found_test(test, beside.tests).map_err(|fault| noted(fault.into())).ok();
+    let taken_on = plausible_day(day, beside.today).map_err(|fault| noted(fault.into())).ok();
     let side = match side.to_lowercase().as_str() {
         "" => Ok(None),
-        "left" | "l" => Ok(Some(Side::Left)),
-        "right" | "r" => Ok(Some(Side::Right)),
-        _ => Err(format!("`{}` is neither left nor right", shown(side))),
+        "left" | "links" | "l" => Ok(Some(Side::Left)),
+        "right" | "rechts" | "r" => Ok(Some(Side::Right)),
+        _ => Err(LineFault::NoFoot { what: What::Foot, written: shown(side) }),
     };
-    let side = side.map_err(|says| noted("side", says)).ok().flatten();
+    let side = side.map_err(|fault| noted(fault.into())).ok().flatten();
     let mut marks = Vec::new();
     let mut read = None;
     if let Some(test) = test {
         if test.per_side && side.is_none() {
-            noted("side", format!("{} is taken per foot: write left or right", test.name));
+            noted(LineFault::FootMissing { test: test.name.clone() }.into());
         } else if !test.per_side && side.is_some() {
-            noted("side", format!("{} is not taken per foot: leave it empty", test.name));
+            noted(LineFault::FootTooMuch { test: test.name.clone() }.into());
         }
         match measured(value, test) {
             Ok((value, seen)) => (read, marks) = (Some(value), seen),
-            Err(says) => noted("value", says),
+            Err(fault) => noted(fault),
         }
     }
     ResultLine {
@@ -136,7 +157,7 @@ fn same(name: &str) -> String {
     name.split_whitespace().collect::<Vec<_>>().join(" ").to_lowercase()
 }
 
-fn found_player<P: Copy>(name: &str, players: &[(P, String)]) -> Result<P, String> {
+fn found_player<P: Copy>(name: &str, players: &[(P, String)]) -> Result<P, LineFault> {
     let wanted = same(name);
     if let Some((player, _)) = players.iter().find(|(_, known)| same(known) == wanted) {
         return Ok(*player);
@@ -147,43 +168,43 @@ fn found_player<P: Copy>(name: &str, players: &[(P, String)]) -> Result<P, Strin
         .filter(|(alike, _)| *alike > 0.8)
         .collect();
     near.sort_by(|a, b| b.0.total_cmp(&a.0));
-    let names: Vec<&str> = near.into_iter().take(2).map(|(_, name)| name).collect();
-    Err(match names.as_slice() {
-        [] => format!("the squad has no “{}”: add them to the squad, or take the line out", shown(name)),
-        names => format!("the squad has no “{}”: is it {}?", shown(name), names.join(" or ")),
+    let mut names = near.into_iter().map(|(_, name)| name.to_owned());
+    let name = shown(name);
+    Err(match (names.next(), names.next()) {
+        (Some(one), Some(other)) => LineFault::OneOfTwo { name, one, other },
+        (Some(one), None) => LineFault::IsIt { name, one },
+        (None, _) => LineFault::NoPlayer { name },
     })
 }
 
-fn found_test<'t>(name: &str, tests: &'t [Test]) -> Result<&'t Test, String> {
+fn found_test<'t>(name: &str, tests: &'t [Test]) -> Result<&'t Test, LineFault> {
     let wanted = same(name);
     let is =
         |test: &&Test| [test.id.as_str(), &test.name, &test.short].iter().any(|known| same(known) == wanted);
     tests.iter().find(is).ok_or_else(|| {
-        let names: Vec<&str> = tests.iter().map(|test| test.short.as_str()).collect();
-        format!("there is no test “{}”: one of {}", shown(name), names.join(", "))
+        let known = tests.iter().map(|test| test.short.clone()).collect();
+        LineFault::NoTest { name: shown(name), known }
     })
 }
 
-fn plausible_day(day: &str, today: Date) -> Result<Date, String> {
-    let read: Date =
-        day.parse().map_err(|_| format!("`{}` is no day: write it as 2031-02-10", shown(day)))?;
+fn plausible_day(day: &str, today: Date) -> Result<Date, LineFault> {
+    let read: Date = day.parse().map_err(|_| LineFault::NoDay { written: shown(day) })?;
     match (today - read).get_days() {
-        ..0 => Err(format!("{read} has not come yet: check the day")),
+        ..0 => Err(LineFault::DayToCome { written: read.to_string() }),
         0..=3_700 => Ok(read),
-        _ => Err(format!("{read} is over ten years ago: check the year")),
+        _ => Err(LineFault::LongAgo { written: read.to_string() }),
     }
 }
 
-fn measured(value: &str, test: &Test) -> Result<(f64, Vec<u8>), String> {
+fn measured(value: &str, test: &Test) -> Result<(f64, Vec<u8>), Fact> {
     if let Protocol::Points { .. } = test.protocol {
         let marks: Option<Vec<u8>> =
             value.split([' ', '-', '/']).filter(|m| !m.is_empty()).map(|m| m.parse().ok()).collect();
-        let marks =
-            marks.ok_or_else(|| format!("`{}`: write the marks of the points, as 2 1 2", shown(value)))?;
+        let marks = marks.ok_or_else(|| LineFault::NoMarks { written: shown(value) })?;
         return Ok((test.marked(&marks)?, marks));
     }
     let number: f64 =
-        value.replace(',', ".").parse().map_err(|_| format!("`{}` is no number", shown(value)))?;
+        value.replace(',', ".").parse().map_err(|_| LineFault::NoNumber { written: shown(value) })?;
     Ok((test.value(number)?, Vec::new()))
 }
 
@@ -210,6 +231,7 @@ pub fn lines<P: PartialEq>(trials: &[Trial<P>], players: &[(P, String)]) -> Vec<
 mod tests {
     use super::*;
     use crate::assessment::benchmarks::plain;
+    use crate::fact::told;
     use crate::ids::called;
     use crate::input::sheet::to_csv;
     use jiff::civil::date;
@@ -236,25 +258,26 @@ mod tests {
     #[case::other_case_and_comma("\"una  brae\",The weave,L,2031-02-10,\"17,42\"", &[])]
     #[case::points("Olo Skar,turn,,2031-02-10,2 1", &[])]
     #[case::nearly_a_name(
-        "Una Bray,weave,left,2031-02-10,17", &["player: the squad has no “Una Bray”: is it Una Brae?"],
+        "Una Bray,weave,left,2031-02-10,17", &["line-is-it name=Una Bray one=Una Brae"],
     )]
     #[case::a_stranger(
         "Xyz,weave,left,2031-02-10,17",
-        &["player: the squad has no “Xyz”: add them to the squad, or take the line out"],
+        &["line-no-player name=Xyz"],
     )]
-    #[case::no_test("Una Brae,luck,left,2031-02-10,17", &["test: there is no test “luck”: one of weave, turn"])]
-    #[case::tomorrow("Una Brae,weave,left,2031-02-11,17", &["day: 2031-02-11 has not come yet: check the day"])]
-    #[case::no_foot("Una Brae,weave,,2031-02-10,17", &["side: The weave is taken per foot: write left or right"])]
+    #[case::no_test("Una Brae,luck,left,2031-02-10,17", &["line-no-test name=luck known=[weave, turn]"])]
+    #[case::tomorrow("Una Brae,weave,left,2031-02-11,17", &["line-day-to-come written=2031-02-11"])]
+    #[case::no_foot("Una Brae,weave,,2031-02-10,17", &["line-foot-missing test=The weave"])]
     #[case::a_foot_too_many(
-        "Olo Skar,turn,left,2031-02-10,2 2", &["side: The turn is not taken per foot: leave it empty"],
+        "Olo Skar,turn,left,2031-02-10,2 2", &["line-foot-too-much test=The turn"],
     )]
     #[case::out_of_range(
-        "Una Brae,weave,left,2031-02-10,91", &["value: 91 is out of range: The weave lies between 0 and 90"],
+        "Una Brae,weave,left,2031-02-10,91", &["result-out-of-range test=The weave value=91 least=0 most=90"],
     )]
-    #[case::no_number("Una Brae,weave,left,2031-02-10,fast", &["value: `fast` is no number"])]
-    #[case::a_sum_is_no_mark("Olo Skar,turn,,2031-02-10,3", &["value: 1 marks for 2 points of The turn"])]
+    #[case::no_number("Una Brae,weave,left,2031-02-10,fast", &["line-no-number written=fast"])]
+    #[case::a_sum_is_no_mark("Olo Skar,turn,,2031-02-10,3", &["test-marks test=The turn marks=1 points=2"])]
     fn a_line_answers_for_itself(#[case] line: &str, #[case] errors: &[&str]) {
-        assert_eq!(read_all(&format!("player,test,side,day,value\n{line}\n"))[0].errors, errors);
+        let read = read_all(&format!("player,test,side,day,value\n{line}\n"));
+        assert_eq!(told(read[0].errors.clone()), errors);
     }
 
     #[test]
@@ -272,7 +295,7 @@ mod tests {
         let players = SQUAD.map(|(id, name)| (id, name.to_owned()));
         let mut back = read_all(&to_csv(&lines(&trials, &players)));
         note_known(&mut back, &trials[..1]);
-        assert_eq!(back[0].errors, ["is there already: nothing to do"]);
+        assert_eq!(back[0].errors, [LineFault::Already.into()]);
         assert!(back[1].errors.is_empty());
         let again: Vec<Trial<u8>> = back
             .into_iter()
@@ -292,6 +315,6 @@ mod tests {
     fn a_missing_column_is_named() {
         let sheet = Sheet::from_csv(b"player,test,day,value\n").unwrap();
         let beside: Beside<'_, u8> = Beside { players: &[], tests: &[], today: date(2031, 2, 10) };
-        assert_eq!(read(&sheet, beside), Err(NoColumn("side")));
+        assert_eq!(read(&sheet, beside), Err(ListFault::NoColumn { column: "side" }));
     }
 }

@@ -60,7 +60,7 @@ pub struct TestResult<P> {
     pub date: Date,
     /// The protocol's summary of the day's trials.
     pub value: f64,
-    /// The level of that day; nothing if no standard held then.
+    /// The level of that day; `None` if no standard held then.
     pub level: Option<Level>,
     /// What was seen of each point in the day's best trial, where points are looked at.
     pub marks: Vec<u8>,

@@ -173,7 +173,7 @@ mod tests {
         let of = |values: &[f64]| Population { sorted: values.to_vec(), ..Population::default() };
         // 10 to 35 is 25 wide: 2 at both ends.
         assert_eq!(scale(&bounces(), [&thresholds], &[]), (8.0, 37.0));
-        // 0 to 50: 4 at both ends, but nobody does less than nothing.
+        // 0 to 50: 4 at both ends, but nobody does negative.
         assert_eq!(scale(&bounces(), [&thresholds], &[of(&[0.0, 50.0])]), (0.0, 54.0));
         // One result alone has a step of room.
         assert_eq!(scale(&bounces(), [], &[of(&[30.0])]), (29.0, 31.0));

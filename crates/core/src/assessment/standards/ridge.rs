@@ -34,7 +34,7 @@ fn width(sorted: &[f64], step: f64) -> f64 {
     (0.9 * spread * n.powf(-0.2)).max(step / 2.0)
 }
 
-/// The ridge of sorted results, at so many places of a range; nothing without results.
+/// The ridge of sorted results, at this many places of a range; nothing without results.
 pub fn ridge(sorted: &[f64], step: f64, (from, to): (f64, f64), places: usize) -> Vec<RidgePoint> {
     if sorted.is_empty() {
         return Vec::new();

@@ -14,11 +14,12 @@ use serde::{Deserialize, Serialize};
 use crate::academy::band::CutOff;
 use crate::academy::roster::BirthMonth;
 use crate::assessment::benchmarks::{Better, Protocol};
-use crate::assessment::levels::Thresholds;
+use crate::assessment::levels::{Level, Thresholds};
+use crate::fact::facts;
 use crate::input::InputError;
 use crate::statistics::interval::Interval;
 
-/// So many resamples.
+/// How many resamples.
 pub const RESAMPLES: usize = 2_000;
 
 /// At which percentiles of the results the levels begin.
@@ -50,16 +51,24 @@ impl Percentiles {
     /// What is wrong with them.
     pub fn faults(&self) -> Vec<InputError> {
         let rising = 0.0 < self.building && self.building < self.secure && self.secure < self.stretching;
-        let says = "percentiles rise from Building to Stretching, between 0 and 100";
         if rising && self.stretching < 100.0 {
             Vec::new()
         } else {
-            vec![InputError::at("/percentiles", says)]
+            vec![InputError::at("/percentiles", StandardFault::Percentiles)]
         }
     }
 }
 
-/// The quantile at `p` (0 to 1) of sorted values; nothing if there are none.
+facts! {
+    /// What is wrong with thresholds.
+    pub enum StandardFault {
+        Percentiles = "standard-percentiles",
+        LevelsMeet = "standard-levels-meet" { band: String },
+        FallsWithAge = "standard-falls-with-age" { level: Level, older: String, old: f64, younger: String, young: f64 },
+    }
+}
+
+/// The quantile at `p` (0 to 1) of sorted values; `None` if there are none.
 ///
 /// ```
 /// use jogo_core::assessment::standards::suggest::quantile;
@@ -155,7 +164,7 @@ impl Suggestion {
     }
 }
 
-/// Suggests thresholds for bands from the youngest to the oldest; nothing for a band without results. `results` of a
+/// Suggests thresholds for bands from the youngest to the oldest; `None` for a band without results. `results` of a
 /// band are sorted by rising value.
 pub fn suggest(
     protocol: &Protocol,
@@ -194,11 +203,11 @@ pub fn suggest(
 
 /// Where thresholds fall with age between neighbouring bands, or do not rise from level to level within one. `bands`
 /// are named from the youngest to the oldest.
-pub fn findings(better: Better, bands: &[(String, Thresholds)]) -> Vec<String> {
+pub fn findings(better: Better, bands: &[(String, Thresholds)]) -> Vec<StandardFault> {
     let mut found = Vec::new();
     for (band, thresholds) in bands {
         if !thresholds.in_order(better) {
-            found.push(format!("{band}: each level must ask for more than the one before it"));
+            found.push(StandardFault::LevelsMeet { band: band.clone() });
         }
     }
     for pair in bands.windows(2) {
@@ -209,9 +218,13 @@ pub fn findings(better: Better, bands: &[(String, Thresholds)]) -> Vec<String> {
                 Better::Lower => old > young,
             };
             if falls {
-                found.push(format!(
-                    "{level:?} asks for less of {older} ({old}) than of {younger} ({young}): a standard never falls with age"
-                ));
+                found.push(StandardFault::FallsWithAge {
+                    level,
+                    older: older.clone(),
+                    old,
+                    younger: younger.clone(),
+                    young,
+                });
             }
         }
     }
@@ -291,11 +304,14 @@ mod tests {
 
     #[rstest]
     #[case::falls_with_age(
-        5.0, &["Secure asks for less of U10–U12 (5) than of U8–U9 (7): a standard never falls with age"],
+        5.0,
+        &[StandardFault::FallsWithAge {
+            level: Level::Secure, older: "U10–U12".into(), old: 5.0, younger: "U8–U9".into(), young: 7.0,
+        }],
     )]
-    #[case::levels_meet(10.0, &["U10–U12: each level must ask for more than the one before it"])]
+    #[case::levels_meet(10.0, &[StandardFault::LevelsMeet { band: "U10–U12".into() }])]
     #[case::in_order(8.0, &[])]
-    fn thresholds_that_fall_are_found(#[case] secure: f64, #[case] says: &[&str]) {
+    fn thresholds_that_fall_are_found(#[case] secure: f64, #[case] says: &[StandardFault]) {
         let younger = Thresholds { building: 4.0, secure: 7.0, stretching: 10.0 };
         let older = Thresholds { building: 4.0, secure, stretching: 10.0 };
         let bands = [("U8–U9".to_owned(), younger), ("U10–U12".to_owned(), older)];

@@ -73,7 +73,7 @@ pub enum Doubt {
     OutOfRange,
 }
 
-/// What became of a run.
+/// How a run went.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(tag = "kind", rename_all = "snake_case")]
@@ -98,7 +98,7 @@ pub enum RunOutcome {
 pub struct Run {
     /// The number of its first line: by it a run is known.
     pub first: u64,
-    /// What became of it.
+    /// How it went.
     pub outcome: RunOutcome,
 }
 
@@ -110,7 +110,7 @@ pub struct Gates {
     torn: Vec<u64>,
 }
 
-/// A pair of gates remembers no more than so many lines.
+/// A pair of gates remembers no more than this many lines.
 const MOST_EVENTS: usize = 10_000;
 
 impl Gates {

@@ -1,16 +1,17 @@
 //! A simulated pair of gates: runs of seeded players, with the faults that real gates have.
 //!
 //! ```
-//! use jogo_core::assessment::timing_gates::simulated::{Faults, evening};
+//! use jogo_core::assessment::timing_gates::simulated::{Faults, lines};
 //! use jogo_core::assessment::timing_gates::Gates;
 //! let mut gates = Gates::default();
-//! evening(3, 7, Faults::default()).into_iter().for_each(|line| gates.take(line.event));
+//! lines(3, 7, Faults::default()).into_iter().for_each(|line| gates.take(line.event));
 //! assert_eq!(gates.runs(5.0, 90.0).len(), 3);
 //! ```
 
 use std::str::FromStr;
 
 use super::{Event, Kind};
+use crate::fact::facts;
 use crate::statistics::chance::Chance;
 
 /// What may go wrong with a line.
@@ -28,11 +29,20 @@ pub struct Faults {
     pub bounced: bool,
 }
 
+facts! {
+    /// A name that is no fault of gates.
+    pub enum NoSuchFault {
+        Called = "gates-no-such-fault" { name: String },
+    }
+}
+
+impl std::error::Error for NoSuchFault {}
+
 impl FromStr for Faults {
-    type Err = String;
+    type Err = NoSuchFault;
 
     /// Reads names of faults with commas between them; `none` and `all` name none and all of them.
-    fn from_str(text: &str) -> Result<Faults, String> {
+    fn from_str(text: &str) -> Result<Faults, NoSuchFault> {
         let mut faults = Faults::default();
         for name in text.split(',').map(str::trim).filter(|name| !name.is_empty() && *name != "none") {
             match name {
@@ -51,9 +61,7 @@ impl FromStr for Faults {
                     };
                 }
                 other => {
-                    return Err(format!(
-                        "`{other}` is no fault: late, doubled, out-of-order, missing, bounced, all or none"
-                    ));
+                    return Err(NoSuchFault::Called { name: other.to_owned() });
                 }
             }
         }
@@ -73,8 +81,8 @@ pub struct Sent {
 /// How often each fault strikes a line.
 const FAULT: f64 = 0.06;
 
-/// All lines of so many runs, in the order in which they are sent.
-pub fn evening(players: u32, seed: u64, faults: Faults) -> Vec<Sent> {
+/// All lines of this many runs, in the order in which they are sent.
+pub fn lines(players: u32, seed: u64, faults: Faults) -> Vec<Sent> {
     let mut chance = Chance::seeded(seed);
     let mut events = Vec::new();
     let mut clock = 10_000;
@@ -135,7 +143,7 @@ mod tests {
 
     fn outcomes(faults: &str) -> (usize, usize) {
         let mut gates = Gates::default();
-        evening(40, 11, faults.parse().unwrap()).into_iter().for_each(|line| gates.take(line.event));
+        lines(40, 11, faults.parse().unwrap()).into_iter().for_each(|line| gates.take(line.event));
         let runs = gates.runs(5.0, 90.0);
         let good = runs.iter().filter(|run| matches!(run.outcome, RunOutcome::Good { .. })).count();
         let doubtful = runs.iter().filter(|run| matches!(run.outcome, RunOutcome::Doubtful { .. })).count();
@@ -151,11 +159,11 @@ mod tests {
     #[test]
     fn no_time_of_a_run_with_faults_is_guessed() {
         let mut clean = Gates::default();
-        evening(40, 11, Faults::default()).into_iter().for_each(|line| clean.take(line.event));
+        lines(40, 11, Faults::default()).into_iter().for_each(|line| clean.take(line.event));
         let times: Vec<_> = clean.runs(5.0, 90.0).into_iter().map(|run| run.outcome).collect();
         let mut gates = Gates::default();
         // The same players, since what is lost is drawn after all runs.
-        evening(40, 11, "missing".parse().unwrap()).into_iter().for_each(|line| gates.take(line.event));
+        lines(40, 11, "missing".parse().unwrap()).into_iter().for_each(|line| gates.take(line.event));
         let runs = gates.runs(5.0, 90.0);
         let good: Vec<_> =
             runs.iter().map(|run| &run.outcome).filter(|o| matches!(o, RunOutcome::Good { .. })).collect();
@@ -165,6 +173,7 @@ mod tests {
 
     #[test]
     fn an_unknown_fault_is_named() {
-        assert!("late,rain".parse::<Faults>().unwrap_err().contains("`rain` is no fault"));
+        let rain = NoSuchFault::Called { name: "rain".into() };
+        assert_eq!("late,rain".parse::<Faults>(), Err(rain));
     }
 }

@@ -6,6 +6,7 @@ mod ahead;
 mod changes;
 
 pub use ahead::Ahead;
+pub use changes::EditionChange;
 
 use std::collections::{BTreeMap, BTreeSet};
 
@@ -14,11 +15,13 @@ use serde::{Deserialize, Serialize};
 use crate::academy::Academy;
 use crate::academy::band::Band;
 use crate::assessment::benchmarks::Test;
+use crate::assessment::milestones::Milestone;
 use crate::drill::Drill;
+use crate::ids::{SkillId, TestId};
 use crate::input::InputError;
 use crate::plan::curriculum::Curriculum;
-use crate::plan::{Plan, Problem};
-use crate::technique::skill::Skill;
+use crate::plan::{Plan, Problem, Variant};
+use crate::technique::skill::{Skill, Stage};
 use crate::units::Minutes;
 
 /// A curriculum, its plan, and the part of the library that it uses.
@@ -41,7 +44,7 @@ pub struct Edition {
     pub tests: Vec<Test>,
     /// What comes when.
     pub plan: Plan,
-    /// Minutes that are left of the sessions that fell out or were cut short for a team.
+    /// Minutes that are left of the sessions that were cancelled or were cut short for a team.
     #[serde(default, skip_serializing_if = "BTreeMap::is_empty")]
     pub left: BTreeMap<usize, Minutes>,
 }
@@ -58,6 +61,24 @@ impl Edition {
             }
         }
         Ok(problem)
+    }
+
+    /// The same with every test laid that its wishes ask for, but those of skills that no drill lets the squad meet:
+    /// what is never met is not tested. Errs with the faults of the wishes.
+    pub fn with_tests_laid(mut self, milestones: &[Milestone]) -> Result<Edition, Vec<InputError>> {
+        self.curriculum = self.curriculum.with_tests_laid(&self.skills, milestones, &self.tests);
+        let problem = self.problem()?;
+        let shows = |skill: &SkillId| {
+            let serves = |v: &&Variant| v.stage == Stage::Form && v.skills.contains(skill);
+            problem.variants.iter().filter(serves).any(|variant| variant.barred.is_none())
+        };
+        let is_met = |skill: &SkillId| {
+            let wish = problem.skills.iter().find(|wish| wish.id == *skill);
+            wish.is_none_or(|wish| wish.present.is_some()) || shows(skill)
+        };
+        let skill_of = |id: &TestId| self.tests.iter().find(|test| test.id == *id).map(|test| &test.skill);
+        self.curriculum.tests.retain(|sitting| sitting.pinned || skill_of(&sitting.test).is_none_or(is_met));
+        Ok(self)
     }
 
     /// The same with other drills beside its own; its own come first where a name is the same.

@@ -198,7 +198,7 @@ impl Layout {
         for ball in &self.balls {
             let (x, y) = sheet.place(ball.at);
             let radius = sheet.marker * 0.62;
-            // Beside whatever else stands there.
+            // Beside whatever else is there.
             let (x, y) = (x - sheet.marker * 1.3, y + sheet.marker * 1.3);
             let _ = write!(
                 svg,
@@ -309,7 +309,7 @@ const BAR: f64 = 14.0;
 /// A narrow layout still needs room for the metre bar.
 const MIN_SHEET: f64 = 170.0;
 
-/// A head at the end of a path, held off the marker that stands there.
+/// A head at the end of a path, held off the marker that is there.
 fn arrow_head(svg: &mut String, sheet: &Sheet, from: (f64, f64), to: (f64, f64)) {
     let (dx, dy) = (to.0 - from.0, to.1 - from.1);
     let long = dx.hypot(dy);

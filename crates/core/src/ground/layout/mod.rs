@@ -1,7 +1,7 @@
 //! Layouts: what stands on the floor?
 //!
 //! A coach says a layout as a walk: "a marker here, four paces on, then six markers a pace apart". Jogo keeps exactly
-//! that text and computes the rest: [`notation`] reads it, [`walk`] walks it, [`measure`] measures what stands there,
+//! that text and computes the rest: [`notation`] reads it, [`walk`] walks it, [`measure`] measures what is there,
 //! and [`draw`] draws it to scale. `docs/notation.md` explains the notation to coaches.
 //!
 //! ```
@@ -13,7 +13,7 @@
 //! assert_eq!(weave.footprint().depth.0, 9.75); // 13 paces of 0.75 m
 //!
 //! let faults = Layout::read("mark A\nwlak 3", Pace::default()).unwrap_err();
-//! assert_eq!(faults[0].to_string(), "line 2, column 1: expected a statement: did you mean `walk`?");
+//! assert_eq!((faults[0].line, faults[0].column), (2, 1));
 //! ```
 
 pub mod draw;
@@ -23,7 +23,7 @@ pub mod notation;
 mod place;
 pub mod walk;
 
-pub use fault::Fault;
+pub use fault::{Expected, Fault, LayoutFault, Mend};
 pub use place::Place;
 
 use serde::{Deserialize, Serialize};

@@ -19,7 +19,7 @@ use winnow::prelude::*;
 use winnow::stream::{LocatingSlice, Location, Stream};
 use winnow::token::{one_of, take_till, take_while};
 
-use super::fault::did_you_mean;
+use super::fault::{Expected, Mend, did_you_mean};
 use super::place::{Place, Places};
 use super::{BarrierKind, Colour, Fault, LONGEST_TEXT, PathKind, Role};
 use crate::units::LengthUnit;
@@ -106,6 +106,9 @@ pub struct Placed {
     pub statement: Statement,
 }
 
+/// The most rounds of a repeat, markers of a line and times of a path.
+const MOST_TIMES: u32 = 100;
+
 const WORDS: [&str; 18] = [
     "unit", "mark", "walk", "back", "turn", "face", "go", "line", "gate", "box", "wall", "goal", "player",
     "server", "defender", "ball", "repeat", "path",
@@ -115,17 +118,14 @@ const WORDS: [&str; 18] = [
 pub fn parse(text: &str) -> (Vec<Placed>, Vec<Fault>) {
     let places = Places::of(text);
     if text.len() > LONGEST_TEXT {
-        let mend = format!("this one has {} bytes: split the layout in two drills", text.len());
-        let fault = places.at(0).fault(format!("a text of at most {LONGEST_TEXT} bytes"), Some(mend));
+        let mend = Mend::SplitText { bytes: text.len() };
+        let fault = places.at(0).fault(Expected::BytesAtMost { most: LONGEST_TEXT }, Some(mend));
         return (Vec::new(), vec![fault]);
     }
     let mut reader = Reader { places, open: Vec::new(), read: Vec::new(), count: 0, faults: Vec::new() };
     reader.text(&mut LocatingSlice::new(text));
     while let Some(open) = reader.open.pop() {
-        reader.faults.push(open.place.fault(
-            "a `}` that closes this repeat",
-            Some("write `}` after the last statement to repeat".into()),
-        ));
+        reader.faults.push(open.place.fault(Expected::Closing, Some(Mend::Close)));
         reader.read = open.before;
     }
     (reader.read, reader.faults)
@@ -170,8 +170,8 @@ impl Reader<'_> {
             }
             if self.count == MOST_STATEMENTS {
                 let place = self.places.at(at);
-                let mend = Some("split the layout in two drills".into());
-                self.faults.push(place.fault(format!("at most {MOST_STATEMENTS} statements"), mend));
+                let expected = Expected::StatementsAtMost { most: MOST_STATEMENTS };
+                self.faults.push(place.fault(expected, Some(Mend::SplitDrill)));
                 return;
             }
             self.count += 1;
@@ -191,10 +191,7 @@ impl Reader<'_> {
     fn begin(&mut self, at: usize, times: u32) {
         let place = self.places.at(at);
         if self.open.len() == DEEPEST {
-            self.faults.push(place.fault(
-                format!("at most {DEEPEST} repeats inside each other"),
-                Some("write the inner ones out".into()),
-            ));
+            self.faults.push(place.fault(Expected::RepeatsAtMost { most: DEEPEST }, Some(Mend::WriteOut)));
         }
         self.open.push(Open { place, times, before: std::mem::take(&mut self.read) });
     }
@@ -205,10 +202,10 @@ impl Reader<'_> {
                 let body = std::mem::replace(&mut self.read, before);
                 self.read.push(Placed { place, statement: Statement::Repeat { times, body } });
             }
-            None => self.faults.push(self.places.at(at).fault(
-                "a statement",
-                Some("`}` closes no repeat: take it out, or begin with `repeat N {`".into()),
-            )),
+            None => {
+                let fault = self.places.at(at).fault(Expected::Statement, Some(Mend::ClosesNothing));
+                self.faults.push(fault);
+            }
         }
     }
 
@@ -229,8 +226,8 @@ type Input<'t> = LocatingSlice<&'t str>;
 #[derive(Debug)]
 struct Lost {
     at: usize,
-    expected: String,
-    mend: Option<String>,
+    expected: Expected,
+    mend: Option<Mend>,
 }
 
 type Read<T> = Result<T, Lost>;
@@ -239,7 +236,7 @@ impl<'t> ParserError<Input<'t>> for Lost {
     type Inner = Lost;
 
     fn from_input(input: &Input<'t>) -> Lost {
-        Lost { at: input.current_token_start(), expected: String::new(), mend: None }
+        Lost { at: input.current_token_start(), expected: Expected::Statement, mend: None }
     }
 
     fn into_inner(self) -> Result<Lost, Lost> {
@@ -248,18 +245,18 @@ impl<'t> ParserError<Input<'t>> for Lost {
 }
 
 impl Lost {
-    fn expecting(self, expected: impl Into<String>) -> Lost {
-        Lost { expected: expected.into(), ..self }
+    fn expecting(self, expected: Expected) -> Lost {
+        Lost { expected, ..self }
     }
 }
 
-fn lost<T>(at: usize, expected: impl Into<String>, mend: Option<String>) -> Read<T> {
-    Err(Lost { at, expected: expected.into(), mend })
+fn lost<T>(at: usize, expected: Expected, mend: Option<Mend>) -> Read<T> {
+    Err(Lost { at, expected, mend })
 }
 
 fn statement(input: &mut Input<'_>, places: &Places<'_>) -> Read<Head> {
     let at = input.current_token_start();
-    let word = word(input, "a statement")?;
+    let word = word(input, Expected::Statement)?;
     let statement = match word.to_lowercase().as_str() {
         "repeat" => return repeated(input).map(Head::RepeatOf),
         "unit" => unit(input).map(Statement::Unit),
@@ -279,11 +276,7 @@ fn statement(input: &mut Input<'_>, places: &Places<'_>) -> Read<Head> {
         "defender" => person(input, places, Role::Defender),
         "ball" => optional_name(input, places, &[]).map(|name| Statement::Ball { name }),
         "path" => path(input, places),
-        _ => lost(
-            at,
-            "a statement",
-            did_you_mean(word, WORDS).or_else(|| Some(format!("one of {}", WORDS.join(", ")))),
-        ),
+        _ => lost(at, Expected::Statement, did_you_mean(word, WORDS).or_else(|| one_of_words(&WORDS))),
     }?;
     end(input)?;
     Ok(Head::Whole(statement))
@@ -291,21 +284,21 @@ fn statement(input: &mut Input<'_>, places: &Places<'_>) -> Read<Head> {
 
 // repeat = "repeat" count "{"
 fn repeated(input: &mut Input<'_>) -> Read<u32> {
-    let times = count(input, "how many times, 1 to 100")?;
+    let times = count(input, Expected::Times { most: MOST_TIMES })?;
     let at = input.current_token_start();
     match opt('{').parse_next(input)? {
         Some(_) => Ok(times),
-        None => lost(at, "`{`", Some("write as `repeat 3 { mark; walk 2 }`".into())),
+        None => lost(at, Expected::Opening, Some(Mend::WriteRepeat)),
     }
 }
 
 // unit = "pace" | "paces" | "m" | "yd" | "ft"
 fn unit(input: &mut Input<'_>) -> Read<LengthUnit> {
     let at = input.current_token_start();
-    let word = word(input, "a unit")?;
+    let word = word(input, Expected::Unit)?;
     match unit_word(word) {
         Some(unit) => Ok(unit),
-        None => lost(at, "a unit", Some("one of pace, m, yd, ft".into())),
+        None => lost(at, Expected::Unit, one_of_words(&["pace", "m", "yd", "ft"])),
     }
 }
 
@@ -328,19 +321,22 @@ fn mark(input: &mut Input<'_>, places: &Places<'_>) -> Read<Statement> {
 // turn = "around" | ( "left" | "right" ) degrees
 fn turn(input: &mut Input<'_>) -> Read<Turn> {
     let at = input.current_token_start();
-    let word = word(input, "left, right or around")?;
+    let word = word(input, Expected::Turn)?;
     match word.to_lowercase().as_str() {
         "around" => Ok(Turn::Around),
         "left" => degrees(input).map(|d| Turn::Right(-d)),
         "right" => degrees(input).map(Turn::Right),
-        _ => lost(at, "left, right or around", did_you_mean(word, ["left", "right", "around"])),
+        _ => lost(at, Expected::Turn, did_you_mean(word, ["left", "right", "around"])),
     }
 }
 
 fn degrees(input: &mut Input<'_>) -> Read<f64> {
     let at = input.current_token_start();
-    let degrees = number(input, "how far to turn in degrees, as `45`")?;
-    if degrees <= 360.0 { Ok(degrees) } else { lost(at, "at most 360 degrees", None) }
+    let degrees = number(input, Expected::Degrees)?;
+    match degrees <= 360.0 {
+        true => Ok(degrees),
+        false => lost(at, Expected::DegreesAtMost { most: 360 }, None),
+    }
 }
 
 // face = "ahead" | reference
@@ -353,7 +349,7 @@ fn facing(input: &mut Input<'_>, places: &Places<'_>) -> Read<Facing> {
 
 // line = count [ name ] "every" length [ colour ]
 fn line(input: &mut Input<'_>, places: &Places<'_>) -> Read<Statement> {
-    let count = count(input, "how many markers, 1 to 100")?;
+    let count = count(input, Expected::Markers { most: MOST_TIMES })?;
     let name = optional_name(input, places, &["every"])?;
     keyword(input, "every")?;
     let every = length(input)?;
@@ -381,16 +377,13 @@ fn square(input: &mut Input<'_>, places: &Places<'_>) -> Read<Statement> {
         let at = input.current_token_start();
         match optional_colour(input)? {
             Some(colour) => colours.push(Some(colour)),
-            None => return lost(at, "a colour", Some(colours_known())),
+            None => return lost(at, Expected::Colour, colours_known()),
         }
     }
     let colours = match colours[..] {
         [one] => [one; 4],
         [near_left, far_left, far_right, near_right] => [near_left, far_left, far_right, near_right],
-        _ => {
-            let mend = "near left, far left, far right, near right, as `red, blue, green, yellow`";
-            return lost(at, "one colour, or four with commas between", Some(mend.into()));
-        }
+        _ => return lost(at, Expected::Colours, Some(Mend::ColourOrder)),
     };
     Ok(Statement::Box { name, wide, deep, colours })
 }
@@ -401,11 +394,10 @@ fn person(input: &mut Input<'_>, places: &Places<'_>, role: Role) -> Read<Statem
 
 // path = kind point "->" point { "->" point } [ "x" count ]
 fn path(input: &mut Input<'_>, places: &Places<'_>) -> Read<Statement> {
-    const KINDS: &str = "dribble, run, pass or serve";
     let at = input.current_token_start();
-    let said = word(input, KINDS)?;
+    let said = word(input, Expected::PathKind)?;
     let Some(&(_, kind)) = PathKind::ALL.iter().find(|(w, _)| w.eq_ignore_ascii_case(said)) else {
-        return lost(at, KINDS, did_you_mean(said, PathKind::ALL.map(|(w, _)| w)));
+        return lost(at, Expected::PathKind, did_you_mean(said, PathKind::ALL.map(|(w, _)| w)));
     };
     let mut points = vec![point(input, places)?];
     while arrow(input)? {
@@ -413,10 +405,10 @@ fn path(input: &mut Input<'_>, places: &Places<'_>) -> Read<Statement> {
     }
     // A weave alone is a way already: from the first marker of the line to its last.
     if points.len() < 2 && points[0].1 != Passing::Weave {
-        return lost(input.current_token_start(), "`->` and a second point", None);
+        return lost(input.current_token_start(), Expected::SecondPoint, None);
     }
     let times = match opt_keyword(input, "x")? {
-        true => count(input, "how many times, 1 to 100")?,
+        true => count(input, Expected::Times { most: MOST_TIMES })?,
         false => 1,
     };
     Ok(Statement::Path { kind, points, times })
@@ -436,7 +428,7 @@ fn point(input: &mut Input<'_>, places: &Places<'_>) -> Read<(Named, Passing)> {
 
 // length = number [ unit ]
 fn length(input: &mut Input<'_>) -> Read<Length> {
-    let count = number(input, "a length, as `3` or `2.5m`")?;
+    let count = number(input, Expected::Length)?;
     let before = input.checkpoint();
     let unit = opt(letters).parse_next(input)?.and_then(unit_word);
     if unit.is_none() {
@@ -447,20 +439,20 @@ fn length(input: &mut Input<'_>) -> Read<Length> {
 }
 
 // number = digit { digit } [ "." digit { digit } ]
-fn number(input: &mut Input<'_>, expected: &str) -> Read<f64> {
+fn number(input: &mut Input<'_>, expected: Expected) -> Read<f64> {
     let at = input.current_token_start();
     let digits: &str = (take_while(1..=9, '0'..='9'), opt(('.', take_while(1..=9, '0'..='9'))))
         .take()
         .parse_next(input)
-        .map_err(|e: Lost| e.expecting(expected))?;
+        .map_err(|e: Lost| e.expecting(expected.clone()))?;
     blanks(input)?;
     digits.parse().or_else(|_| lost(at, expected, None))
 }
 
-fn count(input: &mut Input<'_>, expected: &str) -> Read<u32> {
+fn count(input: &mut Input<'_>, expected: Expected) -> Read<u32> {
     let at = input.current_token_start();
-    let count = number(input, expected)?;
-    if count.fract() == 0.0 && (1.0..=100.0).contains(&count) {
+    let count = number(input, expected.clone())?;
+    if count.fract() == 0.0 && (1.0..=f64::from(MOST_TIMES)).contains(&count) {
         Ok(count as u32)
     } else {
         lost(at, expected, None)
@@ -470,7 +462,7 @@ fn count(input: &mut Input<'_>, expected: &str) -> Read<u32> {
 // name = letter { letter | digit | "_" | "-" }
 fn name(input: &mut Input<'_>, places: &Places<'_>) -> Read<Named> {
     let at = input.current_token_start();
-    let name = word(input, "a name")?.to_owned();
+    let name = word(input, Expected::Name)?.to_owned();
     Ok(Named { name, place: places.at(at) })
 }
 
@@ -484,7 +476,7 @@ fn reference(input: &mut Input<'_>, places: &Places<'_>) -> Read<Named> {
 fn reference_tight(input: &mut Input<'_>, places: &Places<'_>) -> Read<Named> {
     let at = input.current_token_start();
     let rounds = repeat::<_, _, (), _, _>(0.., ('.', take_while(1..=3, '0'..='9')));
-    let name = (letters, rounds).take().parse_next(input).map_err(|e: Lost| e.expecting("a name"))?;
+    let name = (letters, rounds).take().parse_next(input).map_err(|e: Lost| e.expecting(Expected::Name))?;
     Ok(Named { name: name.to_owned(), place: places.at(at) })
 }
 
@@ -509,7 +501,7 @@ fn optional_colour(input: &mut Input<'_>) -> Read<Option<Colour>> {
     blanks(input)?;
     match colour(word) {
         Some(colour) => Ok(Some(colour)),
-        None => lost(at, "a colour", Some(colours_known())),
+        None => lost(at, Expected::Colour, colours_known()),
     }
 }
 
@@ -517,13 +509,17 @@ fn colour(word: &str) -> Option<Colour> {
     Colour::ALL.iter().find(|(w, _)| w.eq_ignore_ascii_case(word)).map(|(_, c)| *c)
 }
 
-fn colours_known() -> String {
-    format!("one of {}", Colour::ALL.map(|(w, _)| w).join(", "))
+fn colours_known() -> Option<Mend> {
+    one_of_words(&Colour::ALL.map(|(word, _)| word))
+}
+
+fn one_of_words(words: &[&str]) -> Option<Mend> {
+    Some(Mend::OneOf { known: words.iter().map(|word| (*word).to_owned()).collect() })
 }
 
 fn keyword(input: &mut Input<'_>, word: &str) -> Read<()> {
     let at = input.current_token_start();
-    if opt_keyword(input, word)? { Ok(()) } else { lost(at, format!("`{word}`"), None) }
+    if opt_keyword(input, word)? { Ok(()) } else { lost(at, Expected::Word { word: word.to_owned() }, None) }
 }
 
 fn opt_keyword(input: &mut Input<'_>, word: &str) -> Read<bool> {
@@ -542,7 +538,7 @@ fn arrow(input: &mut Input<'_>) -> Read<bool> {
     Ok(found)
 }
 
-fn word<'t>(input: &mut Input<'t>, expected: &str) -> Read<&'t str> {
+fn word<'t>(input: &mut Input<'t>, expected: Expected) -> Read<&'t str> {
     let word = letters.parse_next(input).map_err(|e: Lost| e.expecting(expected))?;
     blanks(input)?;
     Ok(word)
@@ -576,10 +572,6 @@ fn end(input: &mut Input<'_>) -> Read<()> {
         return Ok(());
     }
     let shown: String = input.chars().take_while(|c| !matches!(c, '\n' | ';' | '#' | '}')).take(20).collect();
-    let shown = shown.trim_end();
-    lost(
-        input.current_token_start(),
-        "the end of the statement",
-        Some(format!("`{shown}` does not belong here; a new statement stands on its own line or after `;`")),
-    )
+    let mend = Mend::NewStatement { written: shown.trim_end().to_owned() };
+    lost(input.current_token_start(), Expected::End, Some(mend))
 }

@@ -1,6 +1,6 @@
 //! Places in a text: which line, which column?
 
-use super::Fault;
+use super::fault::{Expected, Fault, Mend};
 
 /// A place in the text.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
@@ -13,8 +13,8 @@ pub struct Place {
 
 impl Place {
     /// A fault at this place.
-    pub(super) fn fault(self, expected: impl Into<String>, mend: Option<String>) -> Fault {
-        Fault { line: self.line, column: self.column, expected: expected.into(), mend }
+    pub(super) fn fault(self, expected: Expected, mend: Option<Mend>) -> Fault {
+        Fault { line: self.line, column: self.column, expected, mend }
     }
 }
 

@@ -2,7 +2,7 @@
 
 use std::collections::BTreeMap;
 
-use super::fault::did_you_mean;
+use super::fault::{Expected, Mend, did_you_mean};
 use super::notation::{Facing, Length, MOST_STATEMENTS, Named, Passing, Placed, Statement, Turn};
 use super::place::Place;
 use super::{
@@ -14,7 +14,7 @@ use crate::units::{LengthUnit, Metres, Pace};
 pub const MOST_MARKERS: usize = 500;
 /// The shortest and longest length that may be said, in metres.
 pub const LENGTHS: (f64, f64) = (0.1, 120.0);
-/// For so many faults a near name is looked for; a text with more is mended from its first ones.
+/// For this many faults a near name is looked for; a text with more is mended from its first ones.
 const GUESSES: usize = 8;
 /// How far from the start anything may stand, in metres, to each side.
 pub const FARTHEST: f64 = 150.0;
@@ -91,9 +91,8 @@ impl<'s> Walker<'s> {
             }
             self.followed += 1;
             if self.followed > MOST_STATEMENTS {
-                let mend = Some("repeat less often".to_owned());
-                let says = format!("at most {MOST_STATEMENTS} statements once repeats are unrolled");
-                self.faults.push(placed.place.fault(says, mend));
+                let expected = Expected::UnrolledAtMost { most: MOST_STATEMENTS };
+                self.faults.push(placed.place.fault(expected, Some(Mend::RepeatLess)));
                 return false;
             }
             if let Err(fault) = self.follow(placed) {
@@ -197,10 +196,8 @@ impl<'s> Walker<'s> {
         if (shortest..=longest).contains(&metres.0) {
             return Ok(metres);
         }
-        Err(place.fault(
-            format!("a length of {shortest} to {longest} m"),
-            Some(format!("this one is {:.2} m", metres.0)),
-        ))
+        let expected = Expected::LengthBetween { least: shortest, most: longest };
+        Err(place.fault(expected, Some(Mend::ThisLength { metres: metres.0 })))
     }
 
     fn step(&mut self, by: Metres, place: Place) -> Result<(), Fault> {
@@ -213,8 +210,8 @@ impl<'s> Walker<'s> {
     fn face(&mut self, named: &Named) -> Result<(), Fault> {
         let toward = self.find(named)?.at;
         if toward.distance(self.at).0 < 1e-9 {
-            let mend = format!("you stand on `{}`: turn instead, or go somewhere else first", named.name);
-            return Err(named.place.fault("a point to look at", Some(mend)));
+            let mend = Mend::TurnInstead { name: named.name.clone() };
+            return Err(named.place.fault(Expected::PointToFace, Some(mend)));
         }
         let heading = (toward.x - self.at.x).atan2(toward.y - self.at.y).to_degrees();
         // A glance along a line is exactly that, so that what is laid after it closes.
@@ -226,9 +223,7 @@ impl<'s> Walker<'s> {
     fn line_name(&mut self, place: Place) -> Result<String, Fault> {
         let letter = (b'L'..=b'Z').nth(self.unnamed.lines).map(char::from);
         self.unnamed.lines += 1;
-        letter
-            .map(String::from)
-            .ok_or_else(|| place.fault("a name for the line", Some("write it as `line 6 W every 1`".into())))
+        letter.map(String::from).ok_or_else(|| place.fault(Expected::NameForLine, Some(Mend::NameLine)))
     }
 
     fn put_line(
@@ -263,10 +258,8 @@ impl<'s> Walker<'s> {
         within(spot.at, spot.place)?;
         let name = in_round(name, &self.rounds);
         if let Some(first) = self.points.get(&name) {
-            return Err(spot.place.fault(
-                "a name that is not taken",
-                Some(format!("`{name}` already stands in line {}: choose another name", first.place.line)),
-            ));
+            let mend = Mend::NameTaken { name, line: first.place.line };
+            return Err(spot.place.fault(Expected::FreeName, Some(mend)));
         }
         self.points.insert(name, spot);
         Ok(())
@@ -291,7 +284,7 @@ impl<'s> Walker<'s> {
         place: Place,
     ) -> Result<(), Fault> {
         if self.layout.markers.len() == MOST_MARKERS {
-            return Err(place.fault(format!("at most {MOST_MARKERS} markers"), None));
+            return Err(place.fault(Expected::MarkersAtMost { most: MOST_MARKERS }, None));
         }
         let name = name.map(|name| in_round(name, &self.rounds));
         self.layout.markers.push(Marker { name, colour, at, line: place.line });
@@ -326,8 +319,8 @@ impl<'s> Walker<'s> {
         }
         self.stops += stops.len();
         if self.stops > MOST_STOPS {
-            let says = format!("paths of at most {MOST_STOPS} points together");
-            self.faults.push(wanted.place.fault(says, Some("repeat or weave less often".into())));
+            let expected = Expected::StopsAtMost { most: MOST_STOPS };
+            self.faults.push(wanted.place.fault(expected, Some(Mend::RepeatOrWeaveLess)));
         }
         if self.faults.len() == faults {
             let (kind, times, line) = (wanted.kind, wanted.times, wanted.place.line);
@@ -340,22 +333,21 @@ impl<'s> Walker<'s> {
         if spot.marker {
             return Ok(spot.at);
         }
-        let mend =
-            format!("`{}` is a point without one: put one there with `mark`, or take `~` away", named.name);
-        Err(named.place.fault("the name of a marker to go around", Some(mend)))
+        let mend = Mend::NoMarkerThere { name: named.name.clone() };
+        Err(named.place.fault(Expected::MarkerName, Some(mend)))
     }
 
     fn find_line(&self, named: &Named) -> Result<&[Point], Fault> {
         if let Some(line) = self.look_up(&self.lines, &named.name) {
             return Ok(line);
         }
-        let known: Vec<String> = self.lines.keys().take(6).map(|name| format!("`{name}*`")).collect();
+        let known: Vec<String> = self.lines.keys().take(6).map(|name| format!("{name}*")).collect();
         let near = self.guess(&named.name, self.lines.keys());
-        let mend = near.unwrap_or_else(|| match known[..] {
-            [] => "lay one first, as `line 6 W every 1`".to_owned(),
-            _ => format!("lines to weave through are {}", known.join(", ")),
+        let mend = near.unwrap_or(match known[..] {
+            [] => Mend::LayLine,
+            _ => Mend::LinesKnown { known },
         });
-        Err(named.place.fault("the name of a line to weave through", Some(mend)))
+        Err(named.place.fault(Expected::LineName, Some(mend)))
     }
 
     /// What a name stands for: in this round of a repeat, else in the repeats around it, else outside.
@@ -364,7 +356,7 @@ impl<'s> Walker<'s> {
     }
 
     /// The name that was meant, while faults are few.
-    fn guess<'n>(&self, written: &str, names: impl Iterator<Item = &'n String>) -> Option<String> {
+    fn guess<'n>(&self, written: &str, names: impl Iterator<Item = &'n String>) -> Option<Mend> {
         let names = names.map(String::as_str);
         (self.faults.len() < GUESSES).then(|| did_you_mean(written, names)).flatten()
     }
@@ -372,14 +364,12 @@ impl<'s> Walker<'s> {
     fn find(&self, named: &Named) -> Result<Spot, Fault> {
         self.look_up(&self.points, &named.name).copied().ok_or_else(|| {
             let line = self.look_up(&self.lines, &named.name).map(Vec::len);
-            let name = &named.name;
+            let name = named.name.clone();
             let mend = match line {
-                Some(count) => {
-                    format!("`{name}` is a line: write `{name}*` to weave through it, or a marker, `{name}1` to `{name}{count}`")
-                }
-                None => self.guess(name, self.points.keys()).unwrap_or_else(|| format!("nothing here is called `{name}`")),
+                Some(count) => Mend::LineNotPoint { name, count },
+                None => self.guess(&name, self.points.keys()).unwrap_or(Mend::NothingCalled { name }),
             };
-            named.place.fault("the name of a point", Some(mend))
+            named.place.fault(Expected::PointName, Some(mend))
         })
     }
 }
@@ -403,10 +393,8 @@ fn within(at: Point, place: Place) -> Result<(), Fault> {
     if at.x.abs() <= FARTHEST && at.y.abs() <= FARTHEST {
         return Ok(());
     }
-    Err(place.fault(
-        format!("to stay within {FARTHEST} m of the start"),
-        Some(format!("this would lead to {:.0} m right, {:.0} m ahead", at.x, at.y)),
-    ))
+    let mend = Mend::LeadsTo { right: at.x.round(), ahead: at.y.round() };
+    Err(place.fault(Expected::Within { most: FARTHEST }, Some(mend)))
 }
 
 /// The passing points of a weave: beside each marker, on alternate sides, the first on the left as one comes along.

@@ -4,7 +4,7 @@ use std::collections::BTreeMap;
 
 use jiff::civil::Date;
 
-use super::{Curriculum, Goal};
+use super::{Curriculum, Goal, Testing};
 use crate::academy::band::Band;
 use crate::ground::fit::Ground;
 use crate::ids::SkillId;
@@ -23,8 +23,8 @@ impl Curriculum {
     /// Wishes to begin with, made of nothing but the skills that a band begins: each of them to [`Stage::Flow`], or
     /// as far as another one needs it. What they need of other bands' skills is taken to be there, and is kept. Each
     /// strand has as large a share as it has of those skills. Two sessions a week, each as long as the band's, for as
-    /// many weeks as it takes to meet all skills and bring the last of them to Flow, 10 to 20; approach balanced. All
-    /// of that is an assumption, to be changed.
+    /// many weeks as it takes to meet all skills and bring the last of them to Flow, 10 to 20; approach balanced;
+    /// measured on the way and at the end. All of that is an assumption, to be changed.
     ///
     /// Nothing, if no skill of the library begins in the band.
     ///
@@ -72,6 +72,7 @@ impl Curriculum {
             goals,
             ground,
             holidays: Vec::new(),
+            testing: Testing::USUAL,
             tests: Vec::new(),
             side: None,
             locks: Vec::new(),

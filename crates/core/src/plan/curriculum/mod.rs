@@ -5,6 +5,7 @@
 
 mod first;
 mod season;
+mod testing;
 
 use std::collections::{BTreeMap, BTreeSet};
 
@@ -14,22 +15,41 @@ use serde::{Deserialize, Serialize};
 use crate::academy::Academy;
 use crate::academy::band::Band;
 use crate::assessment::benchmarks::Test;
+use crate::assessment::milestones::Milestone;
 use crate::drill::cautions::Caution;
 use crate::drill::timing::{Timing, Touching};
 use crate::drill::{Drill, Rung};
+use crate::fact::{Fact, facts};
 use crate::ground::fit::{Ground, fit, laying_out};
 use crate::ground::layout::Layout;
 use crate::ids::{BandId, SkillId, TestId};
-use crate::input::{InputError, short_text};
+use crate::input::{InputError, RangeFault, Unknown, What, short_text};
 use crate::plan::forecast::Assumptions;
 use crate::plan::{
     Approach, Barred, Limits, Lock, Problem, SessionWish, SidedTouches, SkillWish, TestWish, Variant,
 };
-use crate::season::calendar::{Evening, evenings};
+use crate::season::calendar::{SessionDay, session_days};
 use crate::technique::skill::{Need, SidePolicy, Skill, Stage, Strand};
 use crate::units::{Minutes, Pace, Seconds, Share};
 
 pub use season::Season;
+pub use testing::{TWO_WEEKS, Testing};
+
+facts! {
+    /// What is wrong with the settings of a curriculum.
+    pub enum WishFault {
+        NoSession = "curriculum-no-session" { session: usize },
+        MinutesForEach = "curriculum-minutes-for-each" { numbers: usize, sessions: usize },
+        TestsTooLong = "curriculum-tests-too-long" { minutes: Minutes, taken: u32 },
+        TestTwice = "curriculum-test-twice" { test: TestId },
+        LockWithoutSession = "curriculum-lock-without-session" { session: usize },
+        NoGoal = "curriculum-no-goal",
+        NeedIsNoGoal = "curriculum-need-is-no-goal" { skill: String, need: String, stage: Stage },
+        Weekdays = "curriculum-weekdays",
+        Holiday = "curriculum-holiday" { week: u32, weeks: u32 },
+        NoWeekLeft = "curriculum-no-week-left",
+    }
+}
 
 /// A skill to be reached.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
@@ -38,10 +58,17 @@ pub use season::Season;
 pub struct Goal {
     /// Which skill.
     pub skill: SkillId,
-    /// How far the squad has come with it; nothing if it has not met it.
+    /// How far the squad has come with it; `None` if it has not met it.
     pub present: Option<Stage>,
     /// How far it is to come.
     pub goal: Stage,
+}
+
+impl Goal {
+    /// Whether a stage still has to be worked at on the way to the goal.
+    fn is_on_the_way(&self, stage: Stage) -> bool {
+        stage <= self.goal && self.present.is_none_or(|present| stage >= present)
+    }
 }
 
 /// A test that is to be taken in a session, before anything else.
@@ -55,6 +82,21 @@ pub struct Sitting {
     pub test: TestId,
     /// How long it takes the squad.
     pub minutes: Minutes,
+    /// Whether it stays in this session; else it is laid with the plan.
+    #[serde(default = "pinned", skip_serializing_if = "is_pinned")]
+    pub pinned: bool,
+    /// What it is to show: best taken once these skills have come so far.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub shows: Vec<Need>,
+}
+
+/// A test that somebody has put into a session stays there.
+fn pinned() -> bool {
+    true
+}
+
+fn is_pinned(pinned: &bool) -> bool {
+    *pinned
 }
 
 /// What the director wishes for one band.
@@ -86,7 +128,10 @@ pub struct Curriculum {
     /// Weeks without sessions, from 1.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub holidays: Vec<u32>,
-    /// Tests to be taken.
+    /// How it is to be measured.
+    #[serde(default)]
+    pub testing: Testing,
+    /// Tests to be taken: those that were laid, and those that are pinned to a session.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub tests: Vec<Sitting>,
     /// How the feet share the work in all skills that are side-specific; each skill's own policy if nothing is said.
@@ -113,10 +158,27 @@ impl Curriculum {
         self
     }
 
-    /// Its evenings, in order; holiday weeks have none.
-    pub fn evenings(&self) -> Vec<Evening> {
-        let mut all = evenings(self.start, self.weeks, &self.days());
-        all.retain(|evening| !self.holidays.contains(&evening.week));
+    /// Whether a milestone belongs to what it promises: its skill is a goal, and its stage on the way there.
+    ///
+    /// ```
+    /// # let wishes = include_str!("../../../../../demo/curriculum.json");
+    /// # let wishes: jogo_core::plan::curriculum::Curriculum = serde_json::from_str(wishes).unwrap();
+    /// # let all = include_str!("../../../../../demo/milestones.json");
+    /// # let all: Vec<jogo_core::assessment::milestones::Milestone> = serde_json::from_str(all).unwrap();
+    /// # let milestone = |id: &str| all.iter().find(|milestone| milestone.id == *id).unwrap();
+    /// assert!(wishes.promises(milestone("drag-turn-contest-u8-u9")));
+    /// assert!(!wishes.promises(milestone("drag-turn-contest-u10-u12"))); // another band
+    /// assert!(!wishes.promises(milestone("inside-outside-cut-contest-u8-u9"))); // beyond the goal
+    /// ```
+    pub fn promises(&self, milestone: &Milestone) -> bool {
+        let towards = |goal: &Goal| goal.skill == milestone.skill && goal.is_on_the_way(milestone.stage);
+        milestone.band == self.band && self.goals.iter().any(towards)
+    }
+
+    /// Its sessions, in order; holiday weeks have none.
+    pub fn session_days(&self) -> Vec<SessionDay> {
+        let mut all = session_days(self.start, self.weeks, &self.days());
+        all.retain(|session_day| !self.holidays.contains(&session_day.week));
         all
     }
 
@@ -130,33 +192,29 @@ impl Curriculum {
     /// Every fault of the wishes, each with its place.
     pub fn faults(&self) -> Vec<InputError> {
         let mut faults = Vec::new();
-        let mut wrong = |at: String, detail: String| faults.push(InputError::at(at, detail));
-        if let Err(detail) = short_text(&self.name, Curriculum::LONGEST_NAME) {
-            wrong("/name".into(), detail);
+        if let Err(fault) = short_text(&self.name, Curriculum::LONGEST_NAME, What::Name) {
+            faults.push(InputError::at("/name", fault));
         }
         faults.extend(self.season_faults());
-        let mut wrong = |at: String, detail: String| faults.push(InputError::at(at, detail));
+        let mut wrong = |at: String, fact: Fact| faults.push(InputError::at(at, fact));
         // Only counted once the weeks are known to be few.
-        let sessions = if self.weeks <= 20 { self.evenings().len() } else { self.minutes.len() };
+        let sessions = if self.weeks <= 20 { self.session_days().len() } else { self.minutes.len() };
         if self.minutes.len() != sessions {
-            wrong(
-                "/minutes".into(),
-                format!("{} numbers for {sessions} sessions: give one for each", self.minutes.len()),
-            );
+            let fault = WishFault::MinutesForEach { numbers: self.minutes.len(), sessions };
+            wrong("/minutes".into(), fault.into());
         }
         for (i, minutes) in self.minutes.iter().enumerate().filter(|(_, m)| !(1..=240).contains(&m.0)) {
-            wrong(format!("/minutes/{i}"), format!("{} minutes: a session has 1 to 240", minutes.0));
+            let fault = RangeFault::Minutes { value: minutes.0.into(), least: 1.0, most: 240.0 };
+            wrong(format!("/minutes/{i}"), fault.into());
         }
         let all: Share = self.shares.values().copied().sum();
         for (strand, share) in self.shares.iter().filter(|(_, s)| !(0.0..=1.0).contains(&s.0)) {
-            let key = format!("{strand}").replace(' ', "_");
-            wrong(
-                format!("/shares/{key}"),
-                format!("{} %: a share lies between 0 and 100 %", share.percent()),
-            );
+            let fault = RangeFault::Percent { percent: share.percent() };
+            wrong(format!("/shares/{}", strand.word()), fault.into());
         }
         if (all.0 - 1.0).abs() > 0.005 {
-            wrong("/shares".into(), format!("the shares sum to {:.0} %: make them 100 %", all.percent()));
+            let fault = RangeFault::Shares { percent: all.percent().round() };
+            wrong("/shares".into(), fault.into());
         }
         for (i, sitting) in self.tests.iter().enumerate() {
             let at = |name: &str| format!("/tests/{i}/{name}");
@@ -164,65 +222,63 @@ impl Curriculum {
             let earlier = self.tests[..i].iter().filter(|t| t.session == sitting.session);
             let taken = earlier.fold(sitting.minutes.0, |sum, test| sum.saturating_add(test.minutes.0));
             match self.minutes.get(sitting.session) {
-                None => wrong(at("session"), format!("there is no session {}", sitting.session + 1)),
-                Some(there) if sitting.minutes.0 == 0 || taken > there.0 => wrong(
-                    at("minutes"),
-                    format!("the tests of a session take 1 min to its {there}, and these take {taken}"),
-                ),
+                None => {
+                    wrong(at("session"), WishFault::NoSession { session: sitting.session + 1 }.into());
+                }
+                Some(there) if sitting.minutes.0 == 0 || taken > there.0 => {
+                    let fault = WishFault::TestsTooLong { minutes: *there, taken };
+                    wrong(at("minutes"), fault.into());
+                }
                 Some(_) => (),
             }
             if self.tests[..i].iter().any(|t| (t.session, &t.test) == (sitting.session, &sitting.test)) {
-                wrong(at("test"), format!("`{}` is taken twice in this session: keep one", sitting.test));
+                wrong(at("test"), WishFault::TestTwice { test: sitting.test.clone() }.into());
             }
         }
         for (i, lock) in self.locks.iter().enumerate().filter(|(_, l)| l.session >= sessions) {
-            wrong(
-                format!("/locks/{i}/session"),
-                format!(
-                    "there is no session {}: unlock the block, or put the session back",
-                    lock.session + 1
-                ),
-            );
+            let fault = WishFault::LockWithoutSession { session: lock.session + 1 };
+            wrong(format!("/locks/{i}/session"), fault.into());
         }
         let mut seen = BTreeSet::new();
         for (i, goal) in self.goals.iter().enumerate() {
             if !seen.insert(&goal.skill) {
-                wrong(format!("/goals/{i}/skill"), format!("`{}` stands here twice: keep one", goal.skill));
+                let twice = RangeFault::Twice { id: goal.skill.to_string() };
+                wrong(format!("/goals/{i}/skill"), twice.into());
             }
         }
         if self.goals.is_empty() {
-            wrong("/goals".into(), "choose at least one skill to reach".into());
+            wrong("/goals".into(), WishFault::NoGoal.into());
         }
         faults.extend(self.approach.faults().into_iter().map(|fault| fault.inside("/approach")));
         faults.extend(self.forecast.faults().into_iter().map(|fault| fault.inside("/forecast")));
         faults.extend(self.ground.faults().into_iter().map(|fault| fault.inside("/ground")));
+        faults.extend(self.testing.faults().into_iter().map(|fault| fault.inside("/testing")));
         faults
     }
 
     /// The faults of its season alone.
     fn season_faults(&self) -> Vec<InputError> {
         let mut faults = Vec::new();
-        let mut wrong = |at: String, detail: String| faults.push(InputError::at(at, detail));
-        if !(1..=20).contains(&self.weeks) {
-            wrong("/weeks".into(), format!("{} weeks: a curriculum has 1 to 20", self.weeks));
+        let mut wrong = |at: String, fact: Fact| faults.push(InputError::at(at, fact));
+        let weeks = RangeFault::Between { value: self.weeks.into(), least: 1.0, most: 20.0 };
+        if !weeks.holds() {
+            wrong("/weeks".into(), weeks.into());
         }
         let distinct: BTreeSet<_> = self.weekdays.iter().collect();
         if self.weekdays.is_empty()
             || distinct.len() < self.weekdays.len()
             || self.days().len() < self.weekdays.len()
         {
-            wrong("/weekdays".into(), "choose one to seven different weekdays, Monday 1 to Sunday 7".into());
+            wrong("/weekdays".into(), WishFault::Weekdays.into());
         }
         for (i, week) in self.holidays.iter().enumerate() {
             if !(1..=self.weeks).contains(week) || self.holidays[..i].contains(week) {
-                wrong(
-                    format!("/holidays/{i}"),
-                    format!("week {week}: name each week without sessions once, 1 to {}", self.weeks),
-                );
+                let fault = WishFault::Holiday { week: *week, weeks: self.weeks };
+                wrong(format!("/holidays/{i}"), fault.into());
             }
         }
         if self.weeks > 0 && self.holidays.len() >= self.weeks as usize {
-            wrong("/holidays".into(), "no week is left with a session: take a holiday out".into());
+            wrong("/holidays".into(), WishFault::NoWeekLeft.into());
         }
         faults
     }
@@ -246,19 +302,16 @@ impl Curriculum {
         let mut wishes = Vec::new();
         for (i, goal) in self.goals.iter().enumerate() {
             let Some(skill) = by_id.get(goal.skill.as_str()) else {
-                faults.push(InputError::at(
-                    format!("/goals/{i}/skill"),
-                    format!("the library has no skill `{}`", goal.skill),
-                ));
+                let unknown = Unknown::Skill { id: goal.skill.to_string() };
+                faults.push(InputError::at(format!("/goals/{i}/skill"), unknown));
                 continue;
             };
             let missing = |need: &Need| goal.present.is_none() && !wanted.contains(need.skill.as_str());
             for need in skill.all_needs().filter(missing) {
                 let needed = by_id.get(need.skill.as_str()).map_or(need.skill.as_str(), |s| s.name.as_str());
-                faults.push(InputError::at(
-                    format!("/goals/{i}/skill"),
-                    format!("“{}” needs “{needed}” at {}: add it to the goals", skill.name, need.stage),
-                ));
+                let (skill, need, stage) = (skill.name.clone(), needed.to_owned(), need.stage);
+                let fault = WishFault::NeedIsNoGoal { skill, need, stage };
+                faults.push(InputError::at(format!("/goals/{i}/skill"), fault));
             }
             wishes.push(SkillWish {
                 id: skill.id.clone(),
@@ -271,8 +324,8 @@ impl Curriculum {
         }
         for (i, sitting) in self.tests.iter().enumerate() {
             if !tests.iter().any(|test| test.id == sitting.test) {
-                let says = format!("the library has no test `{}`", sitting.test);
-                faults.push(InputError::at(format!("/tests/{i}/test"), says));
+                let unknown = Unknown::Test { id: sitting.test.to_string() };
+                faults.push(InputError::at(format!("/tests/{i}/test"), unknown));
             }
         }
         if !faults.is_empty() {
@@ -289,13 +342,13 @@ impl Curriculum {
                 headers_per_week: academy.heading.as_ref().map(|rule| rule.most_per_week),
             },
             sessions: self
-                .evenings()
+                .session_days()
                 .into_iter()
                 .zip(&self.minutes)
                 .enumerate()
-                .map(|(session, (evening, minutes))| SessionWish {
-                    date: evening.date,
-                    week: evening.week,
+                .map(|(session, (session_day, minutes))| SessionWish {
+                    date: session_day.date,
+                    week: session_day.week,
                     minutes: *minutes,
                     tests: self.sittings(session, tests, &wanted),
                 })
@@ -318,6 +371,12 @@ impl Curriculum {
                 name: test.name.clone(),
                 minutes: sitting.minutes,
                 skills: skills.into_iter().collect(),
+                shows: sitting
+                    .shows
+                    .iter()
+                    .filter(|need| wanted.contains(need.skill.as_str()))
+                    .cloned()
+                    .collect(),
             })
         };
         of_session.filter_map(wish).collect()
@@ -328,7 +387,7 @@ impl Curriculum {
         stages.into_iter().filter_map(|(stage, rung)| self.variant(drill, stage, rung, library)).collect()
     }
 
-    /// A drill at a stage; nothing if the band does not do it, or if it serves a skill that is no goal.
+    /// A drill at a stage; `None` if the band does not do it, or if it serves a skill that is no goal.
     fn variant(&self, drill: &Drill, stage: Stage, rung: &Rung, library: &Given<'_>) -> Option<Variant> {
         let Given { academy, band, .. } = library;
         let skills: Vec<SkillId> = drill.skills_at(stage).cloned().collect();
@@ -349,7 +408,7 @@ impl Curriculum {
         let work = filled.work().0 * f64::from(turns) * fit.working_share.0;
         let wanted = self.other_foot(&skills, library);
         let heads = drill.cautions.contains(&Caution::Heading);
-        let blocked = drill.blocked(band, academy).map(Barred::H6);
+        let blocked = drill.blocked(band, academy).map(|why| Barred::H6(why.into()));
         Some(Variant {
             title: drill.title.clone(),
             strands: drill.strands.clone(),
@@ -371,13 +430,13 @@ impl Curriculum {
             waiting: timing.waiting_share,
             working: Share((work / usual.seconds().0.max(1.0)).clamp(0.0, 1.0)),
             halves: self.ground.halves().iter().any(|half| fit_on(drill, &layout, half)),
-            barred: blocked.or_else(|| fit.misfit.map(|misfit| Barred::H5(misfit.to_string()))),
+            barred: blocked.or_else(|| fit.misfit.map(Barred::H5)),
             skills,
             ..Variant::of(&drill.id, stage, &[])
         })
     }
 
-    /// The share of touches that the other foot is to get in skills done together: their mean; nothing if none of
+    /// The share of touches that the other foot is to get in skills done together: their mean; `None` if none of
     /// them is side-specific.
     fn other_foot(&self, skills: &[SkillId], library: &Given<'_>) -> Option<Share> {
         let of_skill = |id: &SkillId| {
@@ -430,6 +489,7 @@ mod tests {
                 adults: 1,
             },
             holidays: Vec::new(),
+            testing: Testing::default(),
             tests: Vec::new(),
             side: None,
             locks: Vec::new(),
@@ -438,7 +498,7 @@ mod tests {
     }
 
     fn sitting(session: usize, minutes: u32) -> Sitting {
-        Sitting { session, test: called("four-cuts"), minutes: Minutes(minutes) }
+        Sitting { session, test: called("four-cuts"), minutes: Minutes(minutes), pinned: true, shows: vec![] }
     }
 
     #[rstest]

@@ -52,14 +52,14 @@ impl Curriculum {
         if !faults.is_empty() {
             return Err(faults);
         }
-        let (old, new) = (self.evenings(), moved.evenings());
+        let (old, new) = (self.session_days(), moved.session_days());
         let stays = self.start == season.start;
         // Where each new session stood before.
         let from: Vec<Option<usize>> = new
             .iter()
             .enumerate()
-            .map(|(at, evening)| match stays {
-                true => old.iter().position(|before| before.date == evening.date),
+            .map(|(at, session_day)| match stays {
+                true => old.iter().position(|before| before.date == session_day.date),
                 false => (at < old.len()).then_some(at),
             })
             .collect();
@@ -133,8 +133,13 @@ mod tests {
         wishes.minutes = [30, 40, 40, 50].map(Minutes).to_vec();
         let block = |at: usize| Block::of(&called(&format!("drill-{at}@form")), Minutes(5));
         wishes.locks = vec![Lock { session: 2, block: block(2) }];
-        wishes.tests =
-            vec![super::super::Sitting { session: 3, test: called("four-cuts"), minutes: Minutes(10) }];
+        wishes.tests = vec![super::super::Sitting {
+            session: 3,
+            test: called("four-cuts"),
+            minutes: Minutes(10),
+            pinned: true,
+            shows: Vec::new(),
+        }];
         (wishes, Plan { sessions: (0..4).map(|at| vec![block(at)]).collect() })
     }
 

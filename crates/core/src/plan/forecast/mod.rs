@@ -12,7 +12,7 @@
 //! stage that a player has left behind keeps alive and adds nothing; one of a later stage counts for the player's
 //! own, since the coach goes one down for them. The goal is reached when a player moves on from the goal's stage.
 //!
-//! Rates are assumptions until results stand behind them: see [`so_far`] and [`estimated`].
+//! Rates are assumptions until results support them: see [`so_far`] and [`estimated`].
 
 pub mod so_far;
 
@@ -24,7 +24,7 @@ use rand_chacha::ChaCha8Rng;
 use serde::{Deserialize, Serialize};
 
 use crate::ids::SkillId;
-use crate::input::InputError;
+use crate::input::{InputError, RangeFault};
 use crate::plan::{Plan, Problem, Variant};
 use crate::statistics::chance::Chance;
 use crate::technique::skill::Stage;
@@ -34,7 +34,7 @@ use crate::units::{Minutes, Share};
 const MINUTES: f64 = 6.0;
 /// How much a point of difficulty slows a player down.
 const SLOWER: f64 = 0.15;
-/// Progress inside a stage is halved by a rest of so many days.
+/// Progress inside a stage is halved by a rest of this many days.
 const HALF_LIFE_DAYS: f64 = 28.0;
 
 /// The rates that may be assumed.
@@ -81,12 +81,13 @@ impl Assumptions {
         let rates = self.rates.iter().map(|(skill, rate)| (format!("/rates/{skill}"), *rate));
         for (at, rate) in rates.chain([("/rate".to_owned(), self.rate)]) {
             if !RATES.contains(&rate) {
-                let (least, most) = (RATES.start(), RATES.end());
-                faults.push(InputError::at(at, format!("{rate}: a rate lies between {least} and {most}")));
+                let (least, most) = (*RATES.start(), *RATES.end());
+                faults.push(InputError::at(at, RangeFault::Between { value: rate, least, most }));
             }
         }
-        if !(0.0..=2.0).contains(&self.spread) {
-            faults.push(InputError::at("/spread", format!("{}: between 0 and 2", self.spread)));
+        let spread = RangeFault::Between { value: self.spread, least: 0.0, most: 2.0 };
+        if !spread.holds() {
+            faults.push(InputError::at("/spread", spread));
         }
         faults
     }
@@ -255,7 +256,7 @@ fn dose(variant: &Variant, minutes: Minutes) -> f64 {
     worked / MINUTES / (1.0 + SLOWER * variant.difficulty.0)
 }
 
-/// In which week a player moves on from the goal's stage; nothing if never.
+/// In which week a player moves on from the goal's stage; `None` if never.
 fn reaches(
     exposures: &[Exposure],
     starts: usize,
@@ -288,7 +289,7 @@ fn reached(week: u32, by_squad: &[u32], each: u32) -> Reached {
     let mut sorted = by_squad.to_vec();
     sorted.sort_unstable();
     let share = |count: f64| Share(if each > 0 { count / f64::from(each) } else { 0.0 });
-    // The smallest count that at least so many of the squads do not exceed.
+    // The smallest count that at least this many of the squads do not exceed.
     let quantile = |part: f64| {
         let at = (part * sorted.len() as f64).ceil().max(1.0) as usize - 1;
         share(f64::from(sorted[at.min(sorted.len() - 1)]))
@@ -297,7 +298,7 @@ fn reached(week: u32, by_squad: &[u32], each: u32) -> Reached {
     Reached { week, share: share(mean), low: quantile(0.1), high: quantile(0.9) }
 }
 
-/// How much an assumed rate weighs against results: as much as so many exposures of six working minutes.
+/// How much an assumed rate weighs against results: as much as this many exposures of six working minutes.
 pub const PRIOR_EXPOSURES: f64 = 20.0;
 
 /// What results say about a rate.

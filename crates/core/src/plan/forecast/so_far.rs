@@ -24,7 +24,7 @@ use crate::units::Share;
 /// A day by which it is asked how far players have come.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
 pub struct Day {
-    /// The week that it ends; nothing for the day before the first session.
+    /// The week that it ends; `None` for the day before the first session.
     pub week: Option<u32>,
     /// Which day.
     pub on: Date,

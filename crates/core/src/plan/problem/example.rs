@@ -187,6 +187,7 @@ fn sessions(skills: &[SkillWish], size: ExampleSize, rng: &mut impl Rng) -> Vec<
             name: "Test 1".into(),
             minutes: Minutes(12),
             skills: vec![skill.id.clone()],
+            shows: Vec::new(),
         });
     }
     all

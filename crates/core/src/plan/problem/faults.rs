@@ -2,21 +2,23 @@
 
 use std::collections::BTreeSet;
 
-use crate::input::InputError;
+use super::ProblemFault;
+use crate::fact::Fact;
+use crate::input::{InputError, RangeFault};
 use crate::plan::{Lock, Problem, SessionWish, SkillWish, Variant, VariantId};
 use crate::units::Share;
 
-/// So many sessions, skills and variants are taken at most: far more than any curriculum has, and few enough to answer.
+/// The most sessions, skills and variants of a problem: far more than any curriculum has, and few enough to answer.
 const MOST: [(&str, usize); 3] = [("sessions", 140), ("skills", 200), ("variants", 2_000)];
 
 pub(super) fn of(problem: &Problem) -> Vec<InputError> {
     let mut faults = Vec::new();
     if problem.version != 1 {
-        faults.push(InputError::at("/version", format!("version {}: this reads version 1", problem.version)));
+        faults.push(InputError::at("/version", ProblemFault::Version { version: problem.version, known: 1 }));
     }
     let counts = [problem.sessions.len(), problem.skills.len(), problem.variants.len()];
     for ((what, most), count) in MOST.iter().zip(counts).filter(|((_, most), count)| count > most) {
-        faults.push(InputError::at(format!("/{what}"), format!("{count} {what}: at most {most}")));
+        faults.push(InputError::at(format!("/{what}"), RangeFault::Most { count, most: *most }));
     }
     if !faults.is_empty() {
         return faults;
@@ -33,8 +35,8 @@ pub(super) fn of(problem: &Problem) -> Vec<InputError> {
     twice(problem.skills.iter().map(|s| s.id.to_string()), "skills", &mut faults);
     twice(problem.variants.iter().map(|v| v.id.to_string()), "variants", &mut faults);
     for (strand, share) in problem.shares.iter().filter(|(_, share)| !is_share(**share)) {
-        let at = format!("/shares/{}", strand.to_string().replace(' ', "_"));
-        faults.push(InputError::at(at, format!("{}: a share lies between 0 and 1", share.0)));
+        let at = format!("/shares/{}", strand.word());
+        faults.push(InputError::at(at, RangeFault::Share { value: share.0 }));
     }
     for (i, lock) in problem.locks.iter().enumerate() {
         faults.extend(lock_faults(problem, lock).into_iter().map(|f| f.inside(&format!("/locks/{i}"))));
@@ -49,39 +51,41 @@ fn is_share(share: Share) -> bool {
 fn twice(ids: impl Iterator<Item = String>, list: &str, faults: &mut Vec<InputError>) {
     let mut seen = BTreeSet::new();
     for (i, id) in ids.enumerate().filter(|(_, id)| !seen.insert(id.clone())) {
-        faults.push(InputError::at(format!("/{list}/{i}/id"), format!("`{id}` stands here twice: keep one")));
+        faults.push(InputError::at(format!("/{list}/{i}/id"), RangeFault::Twice { id }));
     }
 }
 
 fn sessions(problem: &Problem, faults: &mut Vec<InputError>) {
     for (i, session) in problem.sessions.iter().enumerate() {
-        let mut wrong = |at: &str, says: String| {
-            faults.push(InputError::at(format!("/sessions/{i}{at}"), says));
+        let mut wrong = |at: &str, fact: Fact| {
+            faults.push(InputError::at(format!("/sessions/{i}{at}"), fact));
         };
-        if !(1..=240).contains(&session.minutes.0) {
-            wrong("/minutes", format!("{}: a session has 1 to 240 min", session.minutes));
-        }
-        if !(1..=60).contains(&session.week) {
-            wrong("/week", format!("week {}: weeks are counted from 1 to 60", session.week));
+        let numbers = [
+            ("/minutes", RangeFault::Minutes { value: session.minutes.0.into(), least: 1.0, most: 240.0 }),
+            ("/week", RangeFault::Between { value: session.week.into(), least: 1.0, most: 60.0 }),
+        ];
+        for (at, fault) in numbers.into_iter().filter(|(_, fault)| !fault.holds()) {
+            wrong(at, fault.into());
         }
         let before = i.checked_sub(1).map(|before| &problem.sessions[before]);
         if before.is_some_and(|b: &SessionWish| b.date > session.date || b.week > session.week) {
-            wrong("/date", "sessions stand in the order of their dates and weeks: move it".into());
+            wrong("/date", ProblemFault::Order.into());
         }
         let tests: u64 = session.tests.iter().map(|test| u64::from(test.minutes.0)).sum();
         if tests > u64::from(session.minutes.0) {
-            wrong("/tests", format!("the tests take {tests} min of {}: take one out", session.minutes));
+            let (tests, minutes) = (tests as f64, session.minutes);
+            wrong("/tests", ProblemFault::TestsTooLong { tests, minutes }.into());
         }
         for (t, test) in session.tests.iter().enumerate() {
             for id in test.skills.iter().filter(|id| problem.skill_index(id).is_none()) {
-                wrong(&format!("/tests/{t}/skills"), unknown_skill(id));
+                wrong(&format!("/tests/{t}/skills"), unknown_skill(id).into());
             }
         }
     }
 }
 
-fn unknown_skill(id: &str) -> String {
-    format!("no skill is called `{id}`: add it to `skills`, or leave it out here")
+fn unknown_skill(id: &str) -> ProblemFault {
+    ProblemFault::NoSkill { id: id.to_owned() }
 }
 
 fn skill_faults(problem: &Problem, skill: &SkillWish) -> Vec<InputError> {
@@ -91,26 +95,27 @@ fn skill_faults(problem: &Problem, skill: &SkillWish) -> Vec<InputError> {
 
 fn variant_faults(problem: &Problem, variant: &Variant) -> Vec<InputError> {
     let mut faults = Vec::new();
-    let mut wrong = |at: &str, says: String| faults.push(InputError::at(at, says));
+    let mut wrong = |at: &str, fact: Fact| faults.push(InputError::at(at, fact));
     let id = VariantId { drill: variant.drill.clone(), stage: variant.stage };
     if variant.id != id {
-        wrong("/id", format!("`{}` is not its drill at its stage: write `{id}`", variant.id));
+        wrong("/id", ProblemFault::OtherId { id: variant.id.clone(), wanted: id }.into());
     }
     if variant.skills.is_empty() {
-        wrong("/skills", "name at least one skill".into());
+        wrong("/skills", RangeFault::NoneNamed.into());
     }
     let distinct: BTreeSet<_> = variant.skills.iter().collect();
     if distinct.len() < variant.skills.len() {
-        wrong("/skills", "a skill stands here twice: keep one".into());
+        wrong("/skills", ProblemFault::SkillTwice.into());
     }
     for id in variant.skills.iter().filter(|id| problem.skill_index(id).is_none()) {
-        wrong("/skills", unknown_skill(id));
+        wrong("/skills", unknown_skill(id).into());
     }
     if variant.least.0 == 0 || variant.least > variant.most || variant.most.0 > 240 {
-        wrong("/least_min", "a block has 1 to 240 min, and its least is not over its most".into());
+        wrong("/least_min", ProblemFault::BlockMinutes.into());
     }
     if variant.laying_out.0 > 240 {
-        wrong("/laying_out_min", "laying out takes at most 240 min".into());
+        let value = variant.laying_out.0.into();
+        wrong("/laying_out_min", RangeFault::Minutes { value, least: 0.0, most: 240.0 }.into());
     }
     let touches = &variant.touches;
     for (at, share) in [
@@ -119,11 +124,11 @@ fn variant_faults(problem: &Problem, variant: &Variant) -> Vec<InputError> {
         ("/touches/other_wanted", touches.other_wanted),
     ] {
         if !is_share(share) {
-            wrong(at, format!("{}: a share lies between 0 and 1", share.0));
+            wrong(at, RangeFault::Share { value: share.0 }.into());
         }
     }
-    for (strand, share) in variant.strands.iter().filter(|(_, share)| !is_share(**share)) {
-        wrong("/strands", format!("{} for {strand}: a share lies between 0 and 1", share.0));
+    for (_, share) in variant.strands.iter().filter(|(_, share)| !is_share(**share)) {
+        wrong("/strands", RangeFault::Share { value: share.0 }.into());
     }
     for (at, value, most) in [
         ("/difficulty", variant.difficulty.0, 100.0),
@@ -132,8 +137,9 @@ fn variant_faults(problem: &Problem, variant: &Variant) -> Vec<InputError> {
         ("/touches/strong_per_min", touches.strong_per_min, 10_000.0),
         ("/touches/other_per_min", touches.other_per_min, 10_000.0),
     ] {
-        if !(0.0..=most).contains(&value) {
-            wrong(at, format!("{value}: between 0 and {most}"));
+        let fault = RangeFault::Between { value, least: 0.0, most };
+        if !fault.holds() {
+            wrong(at, fault.into());
         }
     }
     faults
@@ -142,12 +148,12 @@ fn variant_faults(problem: &Problem, variant: &Variant) -> Vec<InputError> {
 fn lock_faults(problem: &Problem, lock: &Lock) -> Vec<InputError> {
     let mut faults = Vec::new();
     if lock.session >= problem.sessions.len() {
-        let says = format!("session {}: there are {}", lock.session, problem.sessions.len());
-        faults.push(InputError::at("/session", says));
+        let fault = ProblemFault::NoSession { session: lock.session, sessions: problem.sessions.len() };
+        faults.push(InputError::at("/session", fault));
     }
     let ids = [Some(&lock.block.variant), lock.block.beside.as_ref()];
     for id in ids.into_iter().flatten().filter(|id| problem.variant(id).is_none()) {
-        faults.push(InputError::at("/block", format!("no variant is called `{id}`: unlock it, or add it")));
+        faults.push(InputError::at("/block", ProblemFault::NoVariant { id: id.clone() }));
     }
     faults
 }

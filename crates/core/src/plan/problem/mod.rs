@@ -11,13 +11,14 @@ use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
 use crate::drill::levers::Intensity;
+use crate::fact::{Fact, facts};
 use crate::ids::{DrillId, SkillId, TestId};
-use crate::input::InputError;
+use crate::input::{InputError, RangeFault};
 use crate::technique::skill::{Need, Stage, Strand};
 use crate::units::{Difficulty, Minutes, Seconds, Share};
 
 pub use identity::{BlockId, Place, left_their_session};
-pub use variant::VariantId;
+pub use variant::{NoStage, VariantId};
 
 /// How much of a week is open play (Scan and Contest) at least; in between the line is straight.
 #[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]
@@ -116,8 +117,8 @@ impl Approach {
     pub fn faults(&self) -> Vec<InputError> {
         let mut faults = Vec::new();
         for (i, n) in self.exposures.iter().enumerate().filter(|(_, n)| !(1..=10).contains(*n)) {
-            let says = format!("{n} exposures: a stage needs 1 to 10");
-            faults.push(InputError::at(format!("/exposures/{i}"), says));
+            let fault = RangeFault::Between { value: (*n).into(), least: 1.0, most: 10.0 };
+            faults.push(InputError::at(format!("/exposures/{i}"), fault));
         }
         for (at, share) in [
             ("/open_play/first", self.open_play.first),
@@ -126,15 +127,11 @@ impl Approach {
             ("/success_window/most", self.success_window.most),
         ] {
             if !(0.0..=1.0).contains(&share.0) {
-                faults.push(InputError::at(
-                    at,
-                    format!("{} %: a share lies between 0 and 100 %", share.percent()),
-                ));
+                faults.push(InputError::at(at, RangeFault::Percent { percent: share.percent() }));
             }
         }
         if self.success_window.least >= self.success_window.most {
-            let says = "the window has no width: let it begin below where it ends";
-            faults.push(InputError::at("/success_window/least", says));
+            faults.push(InputError::at("/success_window/least", ProblemFault::NoWindow));
         }
         faults
     }
@@ -153,9 +150,12 @@ pub struct TestWish {
     pub minutes: Minutes,
     /// The skills that it measures; only skills of this problem.
     pub skills: Vec<SkillId>,
+    /// What it is to show: best taken once these skills have come so far; only skills of this problem.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub shows: Vec<Need>,
 }
 
-/// One evening and its technical minutes.
+/// One session and its technical minutes.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
@@ -179,7 +179,7 @@ impl SessionWish {
         Minutes(self.minutes.0.saturating_sub(tests.0))
     }
 
-    /// Leaves only so many minutes of it. Tests that no longer fit fall away.
+    /// Leaves only this many minutes of it. Tests that no longer fit fall away.
     pub fn shorten(&mut self, left: Minutes) {
         self.minutes = left.min(self.minutes);
         while self.tests.iter().map(|test| test.minutes).sum::<Minutes>() > self.minutes {
@@ -199,7 +199,7 @@ pub struct SkillWish {
     pub name: String,
     /// Its line.
     pub strand: Strand,
-    /// How far the squad has come; nothing if it has not met the skill. Stages below it count as done.
+    /// How far the squad has come; `None` if it has not met the skill. Stages below it count as done.
     pub present: Option<Stage>,
     /// How far it is to come.
     pub goal: Stage,
@@ -232,15 +232,33 @@ pub struct SidedTouches {
     pub other_wanted: Share,
 }
 
+facts! {
+    /// What is wrong with a problem or a plan that somebody else has written.
+    pub enum ProblemFault {
+        Version = "problem-version" { version: u32, known: u32 },
+        Order = "problem-order",
+        TestsTooLong = "problem-tests-too-long" { tests: f64, minutes: Minutes },
+        NoSkill = "problem-no-skill" { id: String },
+        SkillTwice = "problem-skill-twice",
+        OtherId = "problem-other-id" { id: VariantId, wanted: VariantId },
+        BlockMinutes = "problem-block-minutes",
+        NoSession = "problem-no-session" { session: usize, sessions: usize },
+        NoVariant = "problem-no-variant" { id: VariantId },
+        NoWindow = "problem-no-window",
+    }
+}
+
 /// Why a variant may not be laid, whatever the plan.
-#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+///
+/// What is said of it is a fact, an object with a `code` and its values, or a text of whoever wrote the problem.
+#[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(tag = "rule", content = "says")]
 pub enum Barred {
-    /// It does not stand on the ground with this kit and squad; what is missing.
-    H5(String),
+    /// It does not fit the ground with this kit and squad; what is missing.
+    H5(Fact),
     /// It is blocked for this band; why.
-    H6(String),
+    H6(Fact),
 }
 
 /// A drill at one stage, as the plan may use it.
@@ -275,7 +293,7 @@ pub struct Variant {
     /// How hard the body works.
     #[serde(default)]
     pub intensity: Intensity,
-    /// Whether an evening may begin with it.
+    /// Whether a session may begin with it.
     #[serde(default)]
     pub warm_up: bool,
     /// The longest unbroken piece of work; 0 if it has pauses of its own.
@@ -309,7 +327,7 @@ fn whole() -> Share {
 }
 
 impl Variant {
-    /// A variant with neutral values: 5 to 10 minutes, 1 minute of laying out, easy, fit to begin an evening with.
+    /// A variant with neutral values: 5 to 10 minutes, 1 minute of laying out, easy, fit to begin a session with.
     pub fn of(drill: &DrillId, stage: Stage, skills: &[SkillId]) -> Variant {
         Variant {
             id: VariantId { drill: drill.clone(), stage },
@@ -395,7 +413,7 @@ pub struct Problem {
     /// What no plan may exceed.
     #[serde(default)]
     pub limits: Limits,
-    /// The evenings, in order of their dates.
+    /// The sessions, in order of their dates.
     pub sessions: Vec<SessionWish>,
     /// How the minutes are to be shared.
     pub shares: BTreeMap<Strand, Share>,
@@ -426,9 +444,18 @@ impl Problem {
         self.skills.iter().find(|skill| skill.id == *id).map_or(id.as_str(), |skill| &skill.name)
     }
 
-    /// Where a skill stands in the list.
+    /// Where a skill is in the list.
     pub fn skill_index(&self, id: &str) -> Option<usize> {
         self.skills.iter().position(|s| s.id == id)
+    }
+
+    /// What its tests are to show, each with the session of the test.
+    pub fn shown_by_tests(&self) -> impl Iterator<Item = (usize, &TestWish, &Need)> {
+        let of_session = |(session, wish): (usize, _)| {
+            let wish: &SessionWish = wish;
+            wish.tests.iter().flat_map(move |test| test.shows.iter().map(move |need| (session, test, need)))
+        };
+        self.sessions.iter().enumerate().flat_map(of_session)
     }
 
     /// Minutes of all layout changes in a session.
@@ -474,7 +501,7 @@ impl Problem {
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
 pub struct Block {
-    /// Which block it is; nothing until the plan is kept.
+    /// Which block it is; `None` until the plan is kept.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub id: Option<BlockId>,
     /// Which variant.
@@ -543,7 +570,7 @@ impl PlanForm {
     pub fn plan(self) -> Result<Plan, InputError> {
         match self.version {
             1 => Ok(Plan { sessions: self.sessions }),
-            other => Err(InputError::at("/version", format!("version {other}: this reads version 1"))),
+            version => Err(InputError::at("/version", ProblemFault::Version { version, known: 1 })),
         }
     }
 }

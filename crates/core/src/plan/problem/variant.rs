@@ -5,6 +5,7 @@ use std::str::FromStr;
 
 use serde::{Deserialize, Deserializer, Serialize, Serializer};
 
+use crate::fact::{Value, facts};
 use crate::ids::{DrillId, NotAnId};
 use crate::technique::skill::Stage;
 
@@ -27,15 +28,24 @@ pub struct VariantId {
 }
 
 /// Why a text is no id of a variant.
-#[derive(Clone, Debug, PartialEq, Eq, thiserror::Error)]
+#[derive(Clone, Debug, PartialEq, thiserror::Error)]
 pub enum NotAVariant {
     /// What stands before the `@` is no id.
     #[error(transparent)]
     Drill(#[from] NotAnId),
     /// Nothing says the stage.
-    #[error("`{0}` is no drill at a stage: write it as `weave-there-and-back@flow`")]
-    Stage(String),
+    #[error(transparent)]
+    Stage(NoStage),
 }
+
+facts! {
+    /// A drill without a stage.
+    pub enum NoStage {
+        Written = "variant-no-stage" { written: String },
+    }
+}
+
+impl std::error::Error for NoStage {}
 
 impl FromStr for VariantId {
     type Err = NotAVariant;
@@ -45,8 +55,16 @@ impl FromStr for VariantId {
             let stage = Stage::ALL.into_iter().find(|known| known.word() == stage)?;
             Some((drill, stage))
         });
-        let (drill, stage) = known.ok_or_else(|| NotAVariant::Stage(text.chars().take(40).collect()))?;
+        let (drill, stage) = known.ok_or_else(|| {
+            NotAVariant::Stage(NoStage::Written { written: text.chars().take(40).collect() })
+        })?;
         Ok(VariantId { drill: drill.parse()?, stage })
+    }
+}
+
+impl From<VariantId> for Value {
+    fn from(id: VariantId) -> Value {
+        Value::Text(id.to_string())
     }
 }
 

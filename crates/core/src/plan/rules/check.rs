@@ -7,8 +7,10 @@ use std::collections::{BTreeMap, BTreeSet};
 use serde::Serialize;
 
 use crate::drill::levers::Intensity;
-use crate::plan::{Barred, Block, Plan, Problem, Variant};
+use crate::fact::{Fact, facts};
+use crate::plan::{Barred, Block, Plan, Problem, Variant, VariantId};
 use crate::technique::skill::Stage;
+use crate::units::Minutes;
 
 /// A hard rule.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize)]
@@ -29,13 +31,13 @@ pub enum Rule {
     /// No more new skills in a week than it takes.
     #[serde(rename = "H4")]
     Newness,
-    /// What is laid fits the floor, the kit and the squad.
+    /// What is laid fits the ground, the kit and the squad.
     #[serde(rename = "H5")]
     Fit,
     /// What could hurt is kept within its limits.
     #[serde(rename = "H6")]
     Safety,
-    /// An evening begins easily, new things come early, hard blocks do not follow each other.
+    /// A session begins easily, new things come early, hard blocks do not follow each other.
     #[serde(rename = "H7")]
     Order,
     /// What is locked stays where it is.
@@ -46,8 +48,36 @@ pub enum Rule {
     Tests,
 }
 
+facts! {
+    /// How a plan breaks a rule, and what would mend it.
+    pub enum Broken {
+        Sessions = "broken-sessions" { laid: usize, wanted: usize },
+        NoVariant = "broken-no-variant" { id: VariantId },
+        Length = "broken-length" { title: String, least: Minutes, most: Minutes, minutes: Minutes, better: Minutes },
+        Time = "broken-time" { used: u32, minutes: Minutes, over: u32 },
+        TimeWithTests = "broken-time-with-tests" { used: u32, minutes: Minutes, over: u32 },
+        Fit = "broken-fit" { title: String, why: Fact },
+        Half = "broken-half" { title: String },
+        Beside = "broken-beside" { title: String, beside: String },
+        Barred = "broken-barred" { title: String, why: Fact },
+        Bout = "broken-bout" { title: String, seconds: f64, most: f64 },
+        LongBlock = "broken-long-block" { minutes: Minutes, most: Minutes },
+        Aerial = "broken-aerial" { minutes: u32, most: u32, over: u32 },
+        Headers = "broken-headers" { count: f64, week: u32, most: u32 },
+        ColdStart = "broken-cold-start" { title: String },
+        NewLate = "broken-new-late" { skill: String },
+        AfterContest = "broken-after-contest" { skill: String },
+        HardTwice = "broken-hard-twice" { title: String },
+        LockGone = "broken-lock-gone" { title: String, minutes: Minutes },
+        TestEarly = "broken-test-early" { test: String, skill: String },
+        Ladder = "broken-ladder" { skill: String, stage: Stage, before: Stage },
+        Needs = "broken-needs" { skill: String, need: String, stage: Stage },
+        Newness = "broken-newness" { count: u32, week: u32, most: u32, over: u32 },
+    }
+}
+
 /// A rule that a plan breaks, where, and what would mend it.
-#[derive(Clone, Debug, PartialEq, Eq, Serialize)]
+#[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Breach {
     /// The rule.
@@ -57,7 +87,7 @@ pub struct Breach {
     /// The block in it, from 0, if it is one block's fault.
     pub block: Option<usize>,
     /// What is wrong and what would mend it.
-    pub says: String,
+    pub says: Fact,
 }
 
 /// Every breach of a plan; an empty list means that the plan is legal.
@@ -100,13 +130,13 @@ fn form(problem: &Problem, plan: &Plan) -> Vec<Breach> {
             rule: Rule::Form,
             session: wanted.min(laid),
             block: None,
-            says: format!("the plan has {laid} sessions and the curriculum {wanted}: lay the same number"),
+            says: Broken::Sessions { laid, wanted }.into(),
         });
     }
     for (session, i, block) in places(plan) {
         for id in [Some(&block.variant), block.beside.as_ref()].into_iter().flatten() {
             if problem.variant(id).is_none() {
-                let says = format!("no variant is called `{id}`: choose one of the problem's");
+                let says = Broken::NoVariant { id: id.clone() }.into();
                 breaches.push(Breach { rule: Rule::Form, session, block: Some(i), says });
             }
         }
@@ -134,14 +164,9 @@ fn lengths(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
         for v in
             laid(problem, block).into_iter().filter(|v| block.minutes < v.least || block.minutes > v.most)
         {
-            let says = format!(
-                "“{}” lasts {} to {} and has {}: give it {}",
-                v.title,
-                v.least,
-                v.most,
-                block.minutes,
-                block.minutes.clamp(v.least, v.most)
-            );
+            let (title, least, most, minutes) = (v.title.clone(), v.least, v.most, block.minutes);
+            let better = minutes.clamp(least, most);
+            let says = Broken::Length { title, least, most, minutes, better }.into();
             breaches.push(Breach { rule: Rule::Form, session, block: Some(i), says });
         }
     }
@@ -169,37 +194,33 @@ fn time(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
     for (session, (blocks, wish)) in plan.sessions.iter().zip(&problem.sessions).enumerate() {
         let (_, used) = clock(problem, session, blocks);
         if used > wish.minutes.0 {
-            let over = used - wish.minutes.0;
-            let with = if wish.tests.is_empty() { "layout changes" } else { "tests and layout changes" };
-            let says =
-                format!("{used} min with {with} in a session of {}: take {over} min out", wish.minutes);
-            breaches.push(Breach { rule: Rule::Time, session, block: None, says });
+            let (minutes, over) = (wish.minutes, used - wish.minutes.0);
+            let broken = match wish.tests.is_empty() {
+                true => Broken::Time { used, minutes, over },
+                false => Broken::TimeWithTests { used, minutes, over },
+            };
+            breaches.push(Breach { rule: Rule::Time, session, block: None, says: broken.into() });
         }
     }
 }
 
 fn fits(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
     for (session, i, block) in places(plan) {
-        let mut broken =
-            |says: String| breaches.push(Breach { rule: Rule::Fit, session, block: Some(i), says });
+        let mut broken = |broken: Broken| {
+            breaches.push(Breach { rule: Rule::Fit, session, block: Some(i), says: broken.into() });
+        };
         for v in laid(problem, block) {
             if let Some(Barred::H5(why)) = &v.barred {
-                broken(format!("“{}” does not fit: {why}. Lay another drill", v.title));
+                broken(Broken::Fit { title: v.title.clone(), why: why.clone() });
             }
             if block.beside.is_some() && !v.halves {
-                broken(format!(
-                    "“{}” does not fit on half of the floor with half of the squad: lay it for all of them",
-                    v.title
-                ));
+                broken(Broken::Half { title: v.title.clone() });
             }
         }
         if let [one, other] = laid(problem, block)[..] {
             let shared = one.skills.iter().any(|skill| other.skills.contains(skill));
             if one.id == other.id || !shared {
-                broken(format!(
-                    "“{}” and “{}” side by side are no two rungs for one skill: choose another rung",
-                    one.title, other.title
-                ));
+                broken(Broken::Beside { title: one.title.clone(), beside: other.title.clone() });
             }
         }
     }
@@ -208,21 +229,20 @@ fn fits(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
 fn safety(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
     let limits = &problem.limits;
     for (session, i, block) in places(plan) {
-        let mut broken =
-            |says: String| breaches.push(Breach { rule: Rule::Safety, session, block: Some(i), says });
+        let mut broken = |broken: Broken| {
+            breaches.push(Breach { rule: Rule::Safety, session, block: Some(i), says: broken.into() });
+        };
         for v in laid(problem, block) {
             if let Some(Barred::H6(why)) = &v.barred {
-                broken(format!("“{}”: {why}. Lay another drill", v.title));
+                broken(Broken::Barred { title: v.title.clone(), why: why.clone() });
             }
             if v.bout > limits.longest_bout {
-                broken(format!(
-                    "“{}” works {:.0} s without a pause, at most {:.0} s: shorten its dose, or lay another drill",
-                    v.title, v.bout.0, limits.longest_bout.0
-                ));
+                let (seconds, most) = (v.bout.0, limits.longest_bout.0);
+                broken(Broken::Bout { title: v.title.clone(), seconds, most });
             }
         }
         if block.minutes > limits.longest_block {
-            broken(format!("a block of {}, at most {}: shorten it", block.minutes, limits.longest_block));
+            broken(Broken::LongBlock { minutes: block.minutes, most: limits.longest_block });
         }
     }
     let mut headers: BTreeMap<u32, (usize, f64)> = BTreeMap::new();
@@ -242,18 +262,13 @@ fn safety(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
         }
         let most = limits.aerial_per_session.0;
         if aerial > most {
-            let says = format!(
-                "{aerial} min of balls out of the air, at most {most}: take {} min out",
-                aerial - most
-            );
+            let says = Broken::Aerial { minutes: aerial, most, over: aerial - most }.into();
             breaches.push(Breach { rule: Rule::Safety, session, block: None, says });
         }
     }
     for (week, (session, count)) in headers {
         if let Some(most) = limits.headers_per_week.filter(|most| count > f64::from(*most) + 1e-9) {
-            let says = format!(
-                "{count:.0} headers for each player in week {week}, at most {most}: shorten or take out a block with headers"
-            );
+            let says = Broken::Headers { count: count.round(), week, most }.into();
             breaches.push(Breach { rule: Rule::Safety, session, block: None, says });
         }
     }
@@ -263,55 +278,33 @@ fn order(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
     let mut met: BTreeSet<&str> =
         problem.skills.iter().filter(|s| s.present.is_some()).map(|s| s.id.as_str()).collect();
     for (session, (blocks, wish)) in plan.sessions.iter().zip(&problem.sessions).enumerate() {
-        let mut broken = |block: usize, says: String| {
-            breaches.push(Breach { rule: Rule::Order, session, block: Some(block), says })
+        let mut broken = |block: usize, broken: Broken| {
+            breaches.push(Breach { rule: Rule::Order, session, block: Some(block), says: broken.into() });
         };
         if let Some(cold) =
             blocks.first().map(|b| laid(problem, b)).and_then(|l| l.into_iter().find(|v| !v.warm_up))
         {
-            broken(
-                0,
-                format!(
-                    "the session begins with “{}”, which is no warm-up: begin with something easier",
-                    cold.title
-                ),
-            );
+            broken(0, Broken::ColdStart { title: cold.title.clone() });
         }
         let (begins, _) = clock(problem, session, blocks);
         for (i, block) in blocks.iter().enumerate() {
             let Some(variant) = problem.variant(&block.variant) else { continue };
             for skill in &variant.skills {
-                let name = problem.name(skill);
+                let name = || problem.name(skill).to_owned();
                 if met.insert(skill) && begins[i] * 2 >= wish.minutes.0 {
-                    broken(
-                        i,
-                        format!(
-                            "“{name}” is new and comes after half of the time: plan it earlier in the session"
-                        ),
-                    );
+                    broken(i, Broken::NewLate { skill: name() });
                 }
                 let contested = blocks[..i]
                     .iter()
                     .filter_map(|b| problem.variant(&b.variant))
                     .any(|v| v.stage == Stage::Contest && v.skills.contains(skill));
                 if contested && variant.stage != Stage::Contest {
-                    broken(
-                        i,
-                        format!(
-                            "“{name}” is contested before it is done here alone: lay this before the Contest block"
-                        ),
-                    );
+                    broken(i, Broken::AfterContest { skill: name() });
                 }
             }
             let hard = |b: &Block| laid(problem, b).iter().any(|v| v.intensity == Intensity::Hard);
             if i > 0 && hard(block) && hard(&blocks[i - 1]) {
-                broken(
-                    i,
-                    format!(
-                        "“{}” is the second block of the highest intensity in a row: lay something calmer between",
-                        variant.title
-                    ),
-                );
+                broken(i, Broken::HardTwice { title: variant.title.clone() });
             }
         }
     }
@@ -325,11 +318,8 @@ fn locks(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
             blocks.swap_remove(at);
             continue;
         }
-        let title = problem.title(&lock.block.variant);
-        let says = format!(
-            "“{title}” for {} is locked into this session but is not there: plan it, or unlock it",
-            lock.block.minutes
-        );
+        let (title, minutes) = (problem.title(&lock.block.variant).to_owned(), lock.block.minutes);
+        let says = Broken::LockGone { title, minutes }.into();
         breaches.push(Breach { rule: Rule::Locks, session: lock.session, block: None, says });
     }
 }
@@ -343,10 +333,8 @@ fn tests(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
                 let met =
                     earlier.filter_map(|b| problem.variant(&b.variant)).any(|v| v.skills.contains(&skill.id));
                 if !met {
-                    let says = format!(
-                        "“{}” is tested before “{}” was met: meet it in an earlier session, or test later",
-                        test.name, skill.name
-                    );
+                    let (test, skill) = (test.name.clone(), skill.name.clone());
+                    let says = Broken::TestEarly { test, skill }.into();
                     breaches.push(Breach { rule: Rule::Tests, session, block: None, says });
                 }
             }
@@ -398,22 +386,20 @@ fn ladder_and_needs(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) 
                     rule: Rule::Ladder,
                     session,
                     block: Some(block),
-                    says: format!("“{}” comes to {stage} before {before} is done: show {before} more often in earlier sessions, or move this later", wish.name),
+                    says: Broken::Ladder { skill: wish.name.clone(), stage, before }.into(),
                 });
             }
         }
         let first = Stage::ALL.iter().filter_map(|s| shown.get(&(id, *s))?.first()).min();
         if let (None, Some(&(session, block))) = (wish.present, first) {
             for need in wish.needs.iter().filter(|n| late(&n.skill, n.stage, session)) {
-                let needed = problem.name(&need.skill);
+                let (skill, need, stage) =
+                    (wish.name.clone(), problem.name(&need.skill).to_owned(), need.stage);
                 breaches.push(Breach {
                     rule: Rule::Needs,
                     session,
                     block: Some(block),
-                    says: format!(
-                        "“{}” needs “{needed}” at {} first: move it to a later session",
-                        wish.name, need.stage
-                    ),
+                    says: Broken::Needs { skill, need, stage }.into(),
                 });
             }
         }
@@ -441,10 +427,7 @@ fn newness(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
                 rule: Rule::Newness,
                 session,
                 block: None,
-                says: format!(
-                    "{count} new skills in week {week}, at most {most}: move {} to another week",
-                    count - most
-                ),
+                says: Broken::Newness { count, week, most, over: count - most }.into(),
             });
         }
     }

@@ -10,7 +10,7 @@
 //! - goals whose exposures need more minutes than there are (H1), each exposure counted at the least minutes of the
 //!   cheapest variant, shared by all the skills which that variant serves.
 //!
-//! Of goals that clash, a smallest set is named: take any one of them away, and the proof holds no more. Goals that
+//! Of goals that clash, a smallest set is named: take any one of them away, and the proof no longer holds. Goals that
 //! cannot all be reached forbid no plan: the planner lays what it can, and says so. Locks and tests may forbid every
 //! plan; then the smallest set of them is named that does. Where that could not be proved, [`Clash::proved`] says so.
 
@@ -18,6 +18,7 @@ use std::collections::BTreeMap;
 
 use serde::Serialize;
 
+use crate::fact::{Fact, Value, facts};
 use crate::ids::{SkillId, TestId};
 use crate::plan::rules::prove::reachable;
 use crate::plan::search::cooling::finds_a_plan;
@@ -26,16 +27,65 @@ use crate::plan::{Lock, Problem};
 use crate::technique::skill::{Stage, Strand};
 use crate::units::Minutes;
 
+facts! {
+    /// What clashes, and why.
+    pub enum ClashSaid {
+        Session = "clash-session" { session: usize, date: Value, minutes: Minutes, least: Minutes },
+        SessionWithTests = "clash-session-with-tests" { session: usize, date: Value, minutes: Minutes, least: Minutes },
+        Strand = "clash-strand" { strand: Strand, percent: f64 },
+        Stage = "clash-stage" { skill: String, goal: Stage, stage: Stage },
+        Chain = "clash-chain" { goals: Value, asked: u32, sessions: usize },
+        Newness = "clash-newness" { goals: Value, asked: u32, weeks: usize, per_week: u32, room: u32 },
+        Minutes = "clash-minutes" { goals: Value, asked: f64, minutes: u32 },
+        Looked = "clash-looked" { goals: Value, count: usize },
+        Held = "clash-held" { held: Value },
+        HeldUnproved = "clash-held-unproved" { held: Value },
+    }
+
+    /// A lock or a test that a plan has to keep.
+    pub enum HeldSaid {
+        Lock = "clash-held-lock" { title: String, session: usize, date: Value },
+        Test = "clash-held-test" { test: String, session: usize, date: Value },
+    }
+
+    /// A goal and how far it is to come.
+    pub enum GoalSaid {
+        To = "clash-goal" { skill: String, stage: Stage },
+    }
+
+    /// What to relax.
+    pub enum Relax {
+        SessionMinutes = "relax-session-minutes" { minutes: Minutes },
+        DropSession = "relax-drop-session",
+        StrandToNothing = "relax-strand-to-nothing" { strand: Strand },
+        GoalInStrand = "relax-goal-in-strand" { strand: Strand },
+        GoalTo = "relax-goal-to" { stage: Stage },
+        LargerGround = "relax-larger-ground",
+        DropGoal = "relax-drop-goal",
+        LowerGoal = "relax-lower-goal",
+        LowerOneGoal = "relax-lower-one-goal",
+        AddWeeks = "relax-add-weeks",
+        AddWeek = "relax-add-week",
+        AddSession = "relax-add-session",
+        FurtherAlready = "relax-further-already",
+        DropOneGoal = "relax-drop-one-goal",
+        MoreMinutes = "relax-more-minutes",
+        MinutesMore = "relax-minutes-more" { minutes: f64 },
+        Unlock = "relax-unlock",
+        TestLater = "relax-test-later",
+    }
+}
+
 /// Wishes that cannot hold together.
-#[derive(Clone, Debug, PartialEq, Eq, Serialize)]
+#[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Clash {
     /// What clashes.
     pub of: Clashing,
-    /// The same, and why, in one sentence.
-    pub says: String,
+    /// The same, and why.
+    pub says: Fact,
     /// What to relax, any one of them.
-    pub relax: Vec<String>,
+    pub relax: Vec<Fact>,
     /// Whether it is proved that no plan can hold them together; if not, none was found.
     pub proved: bool,
 }
@@ -86,7 +136,7 @@ pub struct TestTaken {
     pub test: TestId,
 }
 
-/// The first clash among the wishes of a problem, or nothing if none is proved.
+/// The first clash among the wishes of a problem, or `None` if none is proved.
 ///
 /// Time: O(skills² × stages) for the bounds. Of goals that clash a smallest set is found by leaving each out in turn;
 /// small problems (at most 6 sessions and 14 variants) are looked through exactly, and given up after a fixed number of
@@ -101,7 +151,7 @@ pub struct TestTaken {
 /// problem.sessions[3].minutes = Minutes(2);
 /// let clash = clash(&problem).unwrap();
 /// assert_eq!(clash.of, Clashing::Session { session: 3 });
-/// assert!(clash.says.starts_with("Session 4 on "), "{}", clash.says);
+/// assert_eq!(clash.says.code, "clash-session");
 /// ```
 pub fn clash(problem: &Problem) -> Option<Clash> {
     let table = Table::of(problem);
@@ -113,8 +163,9 @@ pub fn clash(problem: &Problem) -> Option<Clash> {
 
 impl Clashing {
     /// The clash, where it is proved.
-    fn proved(self, says: String, relax: Vec<String>) -> Clash {
-        Clash { of: self, says, relax, proved: true }
+    fn proved(self, says: ClashSaid, relax: Vec<Relax>) -> Clash {
+        let relax = relax.into_iter().map(Fact::from).collect();
+        Clash { of: self, says: says.into(), relax, proved: true }
     }
 }
 
@@ -124,19 +175,13 @@ fn short_session(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
         session.for_blocks() < least && (session.tests.is_empty() || session.for_blocks().0 > 0)
     };
     let (session, wish) = problem.sessions.iter().enumerate().find(short)?;
-    let has = match wish.tests.is_empty() {
-        true => format!("has {}", wish.minutes),
-        false => format!("has {} beside its tests", wish.for_blocks()),
+    let (number, date, minutes) = (session + 1, Value::from(wish.date), wish.for_blocks());
+    let says = match wish.tests.is_empty() {
+        true => ClashSaid::Session { session: number, date, minutes, least },
+        false => ClashSaid::SessionWithTests { session: number, date, minutes, least },
     };
-    let says = format!(
-        "Session {} on {} {has}, and the shortest drill of this curriculum needs {least}.",
-        session + 1,
-        crate::plan::spoken(wish.date),
-    );
-    let relax = vec![
-        format!("Give the session at least {}", least + (Minutes(wish.minutes.0 - wish.for_blocks().0))),
-        "take that session out".into(),
-    ];
+    let tests = Minutes(wish.minutes.0 - minutes.0);
+    let relax = vec![Relax::SessionMinutes { minutes: least + tests }, Relax::DropSession];
     Some(Clashing::Session { session }.proved(says, relax))
 }
 
@@ -146,37 +191,30 @@ fn unserved_strand(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
         table.usable.iter().any(share)
     };
     let (strand, share) = problem.shares.iter().find(|(strand, share)| share.0 > 0.0 && !serves(strand))?;
-    let says = format!(
-        "{:.0} % of the time is wished for {strand}, and no drill for these goals that fits this hall, kit and squad has any.",
-        share.percent()
-    );
-    let relax = vec![format!("Set the share of {strand} to 0 %"), format!("add a goal in {strand}")];
-    Some(Clashing::Strand { strand: *strand }.proved(says, relax))
+    let strand = *strand;
+    let says = ClashSaid::Strand { strand, percent: share.percent().round() };
+    let relax = vec![Relax::StrandToNothing { strand }, Relax::GoalInStrand { strand }];
+    Some(Clashing::Strand { strand }.proved(says, relax))
 }
 
 fn unserved_stage(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
     problem.skills.iter().enumerate().find_map(|(at, skill)| {
         let stage = skill.way().find(|stage| table.serving[at][stage.index()].is_empty())?;
-        let says = format!(
-            "“{}” is to come to {}, and no drill that fits this hall, kit and squad serves it at {stage}.",
-            skill.name, skill.goal
-        );
-        let mut relax =
-            vec!["Plan for a larger floor or more markers".to_owned(), "take the goal out".to_owned()];
-        if let Some(before) = stage.before().filter(|b| !skill.has_done(*b)) {
-            relax.insert(0, format!("Set the goal to {before}"));
-        }
+        let says = ClashSaid::Stage { skill: skill.name.clone(), goal: skill.goal, stage };
+        let before = stage.before().filter(|before| !skill.has_done(*before));
+        let mut relax: Vec<Relax> = before.map(|stage| Relax::GoalTo { stage }).into_iter().collect();
+        relax.extend([Relax::LargerGround, Relax::DropGoal]);
         Some(Clashing::Stage { skill: skill.id.clone(), stage }.proved(says, relax))
     })
 }
 
 /// Why goals cannot all be reached.
 enum Reason {
-    /// They ask for so many sessions one after the other.
+    /// How many sessions they ask for, one after the other.
     Chain(u32),
-    /// They ask for so many new skills, and so many find room.
+    /// How many new skills they ask for, and how many find room.
     Newness(u32, u32),
-    /// They ask for so many minutes, and there are so many.
+    /// How many minutes they ask for, and how many there are.
     Minutes(f64, u32),
     /// No plan reaches them: all were looked at.
     Looked,
@@ -194,56 +232,40 @@ fn goals(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
         }
     }
     let reason = forbidden(table, &set)?;
-    let named: Vec<String> =
-        set.iter().map(|i| &problem.skills[*i]).map(|s| format!("“{}” to {}", s.name, s.goal)).collect();
-    let (named, weeks) = (sentence_list(&named), problem.weeks().len());
-    let lower = "Lower one of the goals by a stage".to_owned();
+    let named = set.iter().map(|goal| &problem.skills[*goal]);
+    let named = named.map(|skill| GoalSaid::To { skill: skill.name.clone(), stage: skill.goal });
+    let (goals, weeks) = (Value::from(named.collect::<Vec<_>>()), problem.weeks().len());
     let (says, relax) = match reason {
         Reason::Chain(asked) => (
-            format!(
-                "{named}: with everything that must come before, that takes at least {asked} sessions one after the other, and there are {}.",
-                problem.sessions.len()
-            ),
-            vec![
-                "Lower the goal by a stage".to_owned(),
-                "add weeks".to_owned(),
-                "say that the squad has come further already".to_owned(),
-            ],
+            ClashSaid::Chain { goals, asked, sessions: problem.sessions.len() },
+            vec![Relax::LowerGoal, Relax::AddWeeks, Relax::FurtherAlready],
         ),
         Reason::Newness(asked, room) => (
-            format!(
-                "{named}: together that is {asked} skills met for the first time, and {weeks} weeks at {} new skills a week take {room}.",
-                problem.new_skills_per_week
-            ),
-            vec!["Take one of them out".to_owned(), "add a week".to_owned()],
+            ClashSaid::Newness { goals, asked, weeks, per_week: problem.new_skills_per_week, room },
+            vec![Relax::DropOneGoal, Relax::AddWeek],
         ),
-        Reason::Minutes(asked, there) => (
-            format!(
-                "{named}: together they need at least {asked:.0} min, and all sessions have {there} min."
-            ),
+        Reason::Minutes(asked, minutes) => (
+            ClashSaid::Minutes { goals, asked, minutes },
             vec![
-                format!("Give the sessions {:.0} min more altogether", (asked - f64::from(there)).max(1.0)),
-                lower,
+                Relax::MinutesMore { minutes: (asked - f64::from(minutes)).max(1.0).round() },
+                Relax::LowerOneGoal,
             ],
         ),
         Reason::Looked => (
-            format!(
-                "{named}: no plan reaches {} in these sessions.",
-                if set.len() > 1 { "them together" } else { "it" }
-            ),
-            vec![lower, "add a session".to_owned(), "give the sessions more minutes".to_owned()],
+            ClashSaid::Looked { goals, count: set.len() },
+            vec![Relax::LowerOneGoal, Relax::AddSession, Relax::MoreMinutes],
         ),
     };
     let skills = set.iter().map(|i| problem.skills[*i].id.clone()).collect();
     Some(Clashing::Goals { skills }.proved(says, relax))
 }
 
-/// Why a set of goals cannot all be reached, taken on their own with all that they need; nothing if that is not proved.
+/// Why a set of goals cannot all be reached, taken on their own with all that they need; `None` if that is not proved.
 fn forbidden(table: &Table<'_>, goals: &[usize]) -> Option<Reason> {
     let asked = closure(table, goals);
     let ends = finishes(table);
     let chain = asked.iter().map(|(skill, stage)| ends[*skill][*stage]).max().unwrap_or(0);
-    if chain > table.evenings.len() as u32 {
+    if chain > table.sessions.len() as u32 {
         return Some(Reason::Chain(chain));
     }
     let new = asked.keys().filter(|skill| !table.skills[**skill].met).count() as u32;
@@ -258,7 +280,7 @@ fn forbidden(table: &Table<'_>, goals: &[usize]) -> Option<Reason> {
             .sum()
     };
     let minutes: f64 = asked.iter().map(exposure).sum();
-    let there: u32 = table.evenings.iter().map(|e| e.minutes - e.tests).sum();
+    let there: u32 = table.sessions.iter().map(|e| e.minutes - e.tests).sum();
     if minutes > f64::from(there) + 1e-9 {
         return Some(Reason::Minutes(minutes.ceil(), there));
     }
@@ -290,7 +312,7 @@ const NEVER: u32 = 1_000_000;
 
 /// How many sessions have passed at least when a skill has had its exposures at a stage, by skill and stage.
 fn finishes(table: &Table<'_>) -> Vec<[u32; 4]> {
-    let longest = table.evenings.iter().map(|e| e.minutes - e.tests).max().unwrap_or(0).max(1);
+    let longest = table.sessions.iter().map(|e| e.minutes - e.tests).max().unwrap_or(0).max(1);
     // From never downwards: a skill settles once its needs have, which takes no more rounds than there are skills.
     let mut ends: Vec<[u32; 4]> =
         table.skills.iter().map(|row| row.done.map(|done| if done { 0 } else { NEVER })).collect();
@@ -339,33 +361,29 @@ pub(in crate::plan) fn of_locks(problem: &Problem) -> Clash {
     }
     let held = holding(problem, &set);
     let proved = reachable(&Table::of(&held), &[]) == Some(false);
-    let session =
-        |at: usize| format!("session {} on {}", at + 1, crate::plan::spoken(problem.sessions[at].date));
-    let named: Vec<String> = set
-        .iter()
-        .map(|held| match *held {
-            Held::Lock(at) => {
-                let lock = &problem.locks[at];
-                let title = problem.title(&lock.block.variant);
-                format!("“{title}” locked into {}", session(lock.session))
-            }
-            Held::Test(at, test) => {
-                format!("the test “{}” in {}", problem.sessions[at].tests[test].name, session(at))
-            }
-        })
-        .collect();
-    let why = if proved {
-        "no plan keeps all the rules with"
-    } else {
-        "no plan was found that keeps all the rules with"
+    let day = |at: usize| Value::from(problem.sessions[at].date);
+    let said = set.iter().map(|held| match *held {
+        Held::Lock(at) => {
+            let lock = &problem.locks[at];
+            let title = problem.title(&lock.block.variant).to_owned();
+            HeldSaid::Lock { title, session: lock.session + 1, date: day(lock.session) }
+        }
+        Held::Test(at, test) => {
+            let test = problem.sessions[at].tests[test].name.clone();
+            HeldSaid::Test { test, session: at + 1, date: day(at) }
+        }
+    });
+    let said = Value::from(said.collect::<Vec<_>>());
+    let says = match proved {
+        true => ClashSaid::Held { held: said },
+        false => ClashSaid::HeldUnproved { held: said },
     };
-    let says = format!("{}{} {}.", why[..1].to_uppercase(), &why[1..], sentence_list(&named));
     let mut relax = Vec::new();
     if set.iter().any(|held| matches!(held, Held::Lock(_))) {
-        relax.push("Unlock one of the blocks".to_owned());
+        relax.push(Relax::Unlock.into());
     }
     if set.iter().any(|held| matches!(held, Held::Test(..))) {
-        relax.push("Take the test in a later session".to_owned());
+        relax.push(Relax::TestLater.into());
     }
     let (mut locks, mut tests) = (Vec::new(), Vec::new());
     for held in set {
@@ -376,7 +394,7 @@ pub(in crate::plan) fn of_locks(problem: &Problem) -> Clash {
             }
         }
     }
-    Clash { of: Clashing::Held { locks, tests }, says, relax, proved }
+    Clash { of: Clashing::Held { locks, tests }, says: says.into(), relax, proved }
 }
 
 /// The problem with those locks and tests alone.
@@ -395,12 +413,4 @@ fn holding(problem: &Problem, set: &[Held]) -> Problem {
         });
     }
     held
-}
-
-fn sentence_list(names: &[String]) -> String {
-    match names {
-        [] => String::new(),
-        [one] => one.clone(),
-        [first @ .., last] => format!("{} and {last}", first.join(", ")),
-    }
 }

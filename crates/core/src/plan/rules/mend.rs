@@ -1,10 +1,11 @@
 //! Mends: which single edit takes a breach away?
 //!
-//! Every edit that could help is tried: shorter, elsewhere in the evening, another evening, another stage or drill, not
+//! Every edit that could help is tried: shorter, elsewhere in the session, another session, another stage or drill, not
 //! at all. The one that leaves fewest breaches is named, and among those the one that costs least.
 
 use serde::Serialize;
 
+use crate::fact::{Fact, Quoted, Value, facts};
 use crate::plan::edit::{Edit, edit};
 use crate::plan::search::ledger::Ledger;
 use crate::plan::search::table::Table;
@@ -18,13 +19,13 @@ use crate::units::Minutes;
 pub struct Mending {
     /// What to do.
     pub edit: Edit,
-    /// The same in words.
-    pub says: String,
-    /// What it costs in points; less than nothing if it makes the plan better.
+    /// The same with titles and days.
+    pub says: Fact,
+    /// What it costs in points; negative if it makes the plan better.
     pub points: f64,
 }
 
-/// The best single edit that takes a breach away and adds none; nothing if none does.
+/// The best single edit that takes a breach away and adds none; `None` if none does.
 ///
 /// Some hundred edits are tried for a block, and the cost of each try does not grow with the plan; the twelve
 /// best are then checked against all rules, O(blocks × skills) each.
@@ -69,7 +70,7 @@ pub fn mend(problem: &Problem, plan: &Plan, breach: &Breach) -> Option<Mending> 
             (other.rule, other.session, &other.says) == (breach.rule, breach.session, &breach.says)
         });
         (gone && left.len() < before).then(|| Mending {
-            says: in_words(problem, plan, &tried),
+            says: told(problem, plan, &tried).into(),
             edit: tried,
             points: after - score,
         })
@@ -140,48 +141,73 @@ fn candidates(problem: &Problem, plan: &Plan, breach: &Breach) -> Vec<Edit> {
     all
 }
 
-/// An edit in a coach's words.
-pub fn in_words(problem: &Problem, plan: &Plan, edit: &Edit) -> String {
-    let day = |session: usize| {
-        problem.sessions.get(session).map(|s| crate::plan::spoken(s.date)).unwrap_or_default()
-    };
-    let title = |session: &usize, block: &usize| {
+facts! {
+    /// An edit, told with titles and days.
+    pub enum Doing {
+        Minutes = "do-minutes" { block: Value, minutes: Minutes },
+        Stage = "do-stage" { block: Value, stage: Stage },
+        Replace = "do-replace" { block: Value, other: String },
+        Remove = "do-remove" { block: Value },
+        Show = "do-show" { skill: String, date: Value },
+        Place = "do-place" { block: Value, place: usize },
+        Move = "do-move" { block: Value, date: Value },
+        Whole = "do-whole" { block: Value },
+        Beside = "do-beside" { block: Value, other: String },
+        Lock = "do-lock" { block: Value },
+        Unlock = "do-unlock" { block: Value },
+        Forget = "do-forget" { title: String },
+    }
+
+    /// A block that is not there any more.
+    pub enum NoBlock {
+        There = "do-no-block",
+    }
+}
+
+/// An edit with the titles and days that it is about.
+pub fn told(problem: &Problem, plan: &Plan, edit: &Edit) -> Doing {
+    let day = |session: usize| problem.sessions.get(session).map_or(NoBlock::There.into(), |s| s.date.into());
+    let block = |session: &usize, block: &usize| -> Value {
         let laid = plan.sessions.get(*session).and_then(|blocks| blocks.get(*block));
         let variant = laid.and_then(|laid| problem.variant(&laid.variant));
         match (variant, laid) {
-            (Some(variant), _) => format!("“{}” at {}", variant.title, variant.stage),
-            (None, Some(laid)) => format!("“{}”", laid.variant),
-            (None, None) => "the block".to_owned(),
+            (Some(variant), _) => {
+                Quoted::At { name: variant.title.clone(), stage: variant.stage.into() }.into()
+            }
+            (None, Some(laid)) => Quoted::Name { name: laid.variant.to_string() }.into(),
+            (None, None) => NoBlock::There.into(),
         }
     };
+    let title = |variant| problem.title(variant).to_owned();
     match edit {
-        Edit::Minutes { session, block, minutes } => format!("Give {} {minutes}", title(session, block)),
-        Edit::Stage { session, block, stage } => format!("Do {} at {stage} instead", title(session, block)),
-        Edit::Replace { session, block, variant } => {
-            let other = problem.title(variant);
-            format!("Lay “{other}” instead of {}", title(session, block))
+        Edit::Minutes { session, block: at, minutes } => {
+            Doing::Minutes { block: block(session, at), minutes: *minutes }
         }
-        Edit::Remove { session, block } => format!("Take {} out", title(session, block)),
+        Edit::Stage { session, block: at, stage } => {
+            Doing::Stage { block: block(session, at), stage: *stage }
+        }
+        Edit::Replace { session, block: at, variant } => {
+            Doing::Replace { block: block(session, at), other: title(variant) }
+        }
+        Edit::Remove { session, block: at } => Doing::Remove { block: block(session, at) },
         Edit::Show { session, skill } => {
-            let name = problem.name(skill);
-            format!("Show “{name}” on {}", day(*session))
+            Doing::Show { skill: problem.name(skill).to_owned(), date: day(*session) }
         }
-        Edit::Move { session, block, to, at } if to == session => {
-            format!("Do {} as block {} of the session", title(session, block), at.map_or(1, |at| at + 1))
+        Edit::Move { session, block: at, to, at: place } if to == session => {
+            Doing::Place { block: block(session, at), place: place.map_or(1, |place| place + 1) }
         }
-        Edit::Move { session, block, to, .. } => format!("Move {} to {}", title(session, block), day(*to)),
-        Edit::Split { session, block, beside: None } => {
-            format!("Do {} with the whole squad", title(session, block))
+        Edit::Move { session, block: at, to, .. } => {
+            Doing::Move { block: block(session, at), date: day(*to) }
         }
-        Edit::Split { session, block, beside: Some(beside) } => {
-            let other = problem.title(beside);
-            format!("Do “{other}” beside {}", title(session, block))
+        Edit::Split { session, block: at, beside: None } => Doing::Whole { block: block(session, at) },
+        Edit::Split { session, block: at, beside: Some(beside) } => {
+            Doing::Beside { block: block(session, at), other: title(beside) }
         }
-        Edit::Lock { session, block } => format!("Lock {}", title(session, block)),
-        Edit::Unlock { session, block } => format!("Unlock {}", title(session, block)),
+        Edit::Lock { session, block: at } => Doing::Lock { block: block(session, at) },
+        Edit::Unlock { session, block: at } => Doing::Unlock { block: block(session, at) },
         Edit::Forget { lock } => {
             let lock = problem.locks.get(*lock);
-            format!("Forget the lock of “{}”", lock.map_or("", |lock| problem.title(&lock.block.variant)))
+            Doing::Forget { title: lock.map_or(String::new(), |lock| title(&lock.block.variant)) }
         }
     }
 }

@@ -3,13 +3,13 @@
 //! Session by session, every state that any legal beginning of a plan can leave is collected: how many exposures each
 //! stage of each skill has had, and how many skills are new in the week. Blocks are taken at their least minutes, since
 //! shorter blocks never break a rule that longer ones keep. The work grows with the number of states times the number
-//! of evenings that can be laid, so it is only begun for small problems, and given up after [`MOST`] blocks.
+//! of sessions that can be laid, so it is only begun for small problems, and given up after [`MOST`] blocks.
 
 use std::collections::BTreeSet;
 
 use crate::plan::search::table::{BlockRow, Table, When};
 
-/// So many blocks are laid before the question is given up.
+/// How many blocks are laid before the question is given up.
 const MOST: usize = 120_000;
 /// Larger problems are not begun.
 const SESSIONS: usize = 6;
@@ -18,10 +18,10 @@ const VARIANTS: usize = 14;
 /// Exposures of each stage of each skill as far as they are required, then the new skills of the week.
 type Reached = Vec<u8>;
 
-/// Whether a legal plan reaches the goals of these skills; nothing if the problem is too large to say.
+/// Whether a legal plan reaches the goals of these skills; `None` if the problem is too large to say.
 pub(in crate::plan) fn reachable(table: &Table<'_>, goals: &[usize]) -> Option<bool> {
     let headers = table.headers.is_finite() && table.variants.iter().any(|v| v.headers > 0.0);
-    if headers || table.evenings.len() > SESSIONS || table.usable.len() > VARIANTS {
+    if headers || table.sessions.len() > SESSIONS || table.usable.len() > VARIANTS {
         return None;
     }
     let locked = table.read(None);
@@ -29,7 +29,7 @@ pub(in crate::plan) fn reachable(table: &Table<'_>, goals: &[usize]) -> Option<b
     let mut states = BTreeSet::from([vec![0; table.skills.len() * 4 + 1]]);
     for (session, locked) in locked.iter().enumerate() {
         proof.after.clear();
-        let another_week = session > 0 && table.evenings[session].week != table.evenings[session - 1].week;
+        let another_week = session > 0 && table.sessions[session].week != table.sessions[session - 1].week;
         for mut state in states {
             if another_week {
                 state[table.skills.len() * 4] = 0;
@@ -39,7 +39,7 @@ pub(in crate::plan) fn reachable(table: &Table<'_>, goals: &[usize]) -> Option<b
                 table.skills[skill].tested == When::In(session) && state[skill * 4..skill * 4 + 4] == [0; 4]
             });
             if !untested {
-                proof.evening(session, &state, &mut Vec::new(), &state.clone(), locked)?;
+                proof.session_of(session, &state, &mut Vec::new(), &state.clone(), locked)?;
             }
         }
         states = std::mem::take(&mut proof.after);
@@ -59,9 +59,9 @@ struct Proof<'t> {
 }
 
 impl Proof<'_> {
-    /// Collects what every evening that begins with these blocks leaves. `before` is the state at its start, `now` the
-    /// state after the blocks, `locked` what still must be laid. Nothing if that is too much work.
-    fn evening(
+    /// Collects what every session that begins with these blocks leaves. `before` is the state at its start, `now` the
+    /// state after the blocks, `locked` what still must be laid. `None` if that is too much work.
+    fn session_of(
         &mut self,
         session: usize,
         before: &Reached,
@@ -97,19 +97,19 @@ impl Proof<'_> {
             {
                 let left: Vec<BlockRow> =
                     (0..locked.len()).filter(|at| Some(*at) != lock).map(|at| locked[at]).collect();
-                self.evening(session, before, blocks, &next, &left)?;
+                self.session_of(session, before, blocks, &next, &left)?;
             }
             blocks.pop();
         }
         Some(())
     }
 
-    /// The state after the last block; nothing if it breaks H2, H3, H4 or begins something new too late.
+    /// The state after the last block; `None` if it breaks H2, H3, H4 or begins something new too late.
     fn lay(&self, session: usize, before: &Reached, now: &Reached, blocks: &[BlockRow]) -> Option<Reached> {
         let table = self.table;
         let last = blocks.last()?;
         let row = &table.variants[last.variant];
-        let there = i64::from(table.evenings[session].minutes);
+        let there = i64::from(table.sessions[session].minutes);
         let begins = there - self.table.free(session, blocks) - i64::from(last.minutes);
         let done = |skill: usize, stage: usize| {
             table.skills[skill].done[stage] || u32::from(before[skill * 4 + stage]) >= table.needed[stage]

@@ -6,9 +6,9 @@ use rand_chacha::ChaCha8Rng;
 use crate::plan::Plan;
 use crate::plan::search::build::{build, placed};
 use crate::plan::search::ledger::{Ledger, Owed};
-use crate::plan::search::session::EveningSums;
+use crate::plan::search::session::SessionSums;
 use crate::plan::search::table::{BlockRow, Table, When};
-use crate::plan::search::weigh::{Anew, Prices, Scales};
+use crate::plan::search::weigh::{Prices, Relaid, Scales};
 
 /// What it costs that a block leaves its session where a tenth of all have. The rest of a season after an upset has no
 /// such bound: much has to move.
@@ -44,7 +44,7 @@ pub(in crate::plan) struct Search<'t> {
     /// The best plan so far.
     best: Option<Best>,
     /// The sessions that a step would change.
-    anew: Vec<Anew>,
+    relaid: Vec<Relaid>,
     scales: Scales,
 }
 
@@ -79,7 +79,7 @@ impl<'t> Search<'t> {
             from,
             past,
             best: None,
-            anew: Vec::new(),
+            relaid: Vec::new(),
             scales: Scales::default(),
         };
         search.value = search.worth();
@@ -97,8 +97,8 @@ impl<'t> Search<'t> {
         self.best
     }
 
-    pub fn idle(&self) -> bool {
-        self.table.usable.is_empty() || self.from >= self.table.evenings.len()
+    pub fn is_idle(&self) -> bool {
+        self.table.usable.is_empty() || self.from >= self.table.sessions.len()
     }
 
     fn worth(&self) -> f64 {
@@ -123,18 +123,18 @@ impl<'t> Search<'t> {
     }
 
     pub fn step(&mut self, temperature: f64) {
-        self.anew.clear();
+        self.relaid.clear();
         if !self.change() {
             return;
         }
         // The change is kept if it is worth no more than this: one that is worse by Δ with probability exp(−Δ ÷
         // temperature).
         let most = self.value - temperature * self.rng.random::<f64>().ln();
-        if self.ledger.weigh(&self.anew, &self.prices, most, &mut self.scales).is_none() {
+        if self.ledger.weigh(&self.relaid, &self.prices, most, &mut self.scales).is_none() {
             return;
         }
-        for new in &self.anew {
-            self.ledger.put(new.session, &new.blocks, new.evening);
+        for new in &self.relaid {
+            self.ledger.put(new.session, &new.blocks, new.sums);
         }
         self.value = self.worth();
         self.remember();
@@ -155,7 +155,7 @@ impl<'t> Search<'t> {
             853..925 => self.reorder(),
             925..971 => self.put_in(),
             971..998 => self.take_out(),
-            _ => self.lay_skill_anew(),
+            _ => self.lay_skill_again(),
         }
     }
 
@@ -164,7 +164,7 @@ impl<'t> Search<'t> {
     }
 
     fn any_session(&mut self) -> usize {
-        self.from + self.any(self.table.evenings.len() - self.from)
+        self.from + self.any(self.table.sessions.len() - self.from)
     }
 
     /// A block of a session that may be changed.
@@ -241,7 +241,7 @@ impl<'t> Search<'t> {
 
     /// Another session for a block of one, mostly one nearby where the stages of its skills let it stand.
     fn elsewhere(&mut self, session: usize, variant: usize) -> usize {
-        let (mut first, mut end) = (self.from, self.table.evenings.len());
+        let (mut first, mut end) = (self.from, self.table.sessions.len());
         if self.rng.random::<f64>() < 0.8 {
             let room = self.ledger.room(variant);
             (first, end) = (first.max(room.from.or_end(end)), room.until.or_end(end));
@@ -262,7 +262,7 @@ impl<'t> Search<'t> {
 
     /// A session as it stands, with what the step has changed so far.
     fn session(&self, session: usize) -> &[BlockRow] {
-        match self.anew.iter().find(|new| new.session == session) {
+        match self.relaid.iter().find(|new| new.session == session) {
             Some(new) => &new.blocks,
             None => self.ledger.session(session),
         }
@@ -272,26 +272,26 @@ impl<'t> Search<'t> {
     /// than those that they take the place of.
     fn lay(&mut self, session: usize, mut blocks: Vec<BlockRow>) -> bool {
         // A session that has too much in it already may get rid of it bit by bit.
-        let broken = match self.anew.iter().find(|new| new.session == session) {
-            Some(new) => new.evening.breaches,
-            None => self.ledger.evening_of(session).breaches,
+        let broken = match self.relaid.iter().find(|new| new.session == session) {
+            Some(new) => new.sums.breaches,
+            None => self.ledger.sums_of(session).breaches,
         };
         if !self.fit_minutes(session, &mut blocks) && broken == 0 {
             return false;
         }
-        let evening = self.ledger.evening(session, &blocks);
-        if evening.breaches > broken || blocks == self.session(session) {
+        let sums = self.ledger.sums_with(session, &blocks);
+        if sums.breaches > broken || blocks == self.session(session) {
             return false;
         }
-        self.put(session, blocks, evening);
+        self.put(session, blocks, sums);
         true
     }
 
     /// Lays other blocks into a session.
-    fn put(&mut self, session: usize, blocks: Vec<BlockRow>, evening: EveningSums) {
-        match self.anew.iter_mut().find(|new| new.session == session) {
-            Some(new) => (new.blocks, new.evening) = (blocks, evening),
-            None => self.anew.push(Anew { session, blocks, evening }),
+    fn put(&mut self, session: usize, blocks: Vec<BlockRow>, sums: SessionSums) {
+        match self.relaid.iter_mut().find(|new| new.session == session) {
+            Some(new) => (new.blocks, new.sums) = (blocks, sums),
+            None => self.relaid.push(Relaid { session, blocks, sums }),
         }
     }
 
@@ -341,7 +341,7 @@ impl<'t> Search<'t> {
     /// Mends a breach of H2, H3 or H9: lays what is owed earlier, or takes away what came too early.
     fn pay(&mut self) -> bool {
         let Some((skill, owed)) = self.any_broken(|ledger, skill| ledger.owed(skill)) else { return false };
-        if (self.from..self.table.evenings.len()).contains(&owed.before) && self.rng.random::<f64>() < 0.3 {
+        if (self.from..self.table.sessions.len()).contains(&owed.before) && self.rng.random::<f64>() < 0.3 {
             return self.take_skill_out(skill, owed.before);
         }
         self.serve(&owed)
@@ -352,12 +352,12 @@ impl<'t> Search<'t> {
         let Some((skill, week)) = self.any_broken(|ledger, skill| ledger.crowded_by(skill)) else {
             return false;
         };
-        for session in self.from..self.table.evenings.len() {
-            if self.table.evenings[session].week == week {
+        for session in self.from..self.table.sessions.len() {
+            if self.table.sessions[session].week == week {
                 self.take_skill_out(skill, session);
             }
         }
-        !self.anew.is_empty()
+        !self.relaid.is_empty()
     }
 
     /// What is broken about a skill, of the skills for which something is.
@@ -427,8 +427,8 @@ impl<'t> Search<'t> {
         if !sound(&blocks[from]) || !sound(&blocks[to]) {
             return false;
         }
-        let evening = self.ledger.evening(session, &blocks);
-        self.put(session, blocks, evening);
+        let sums = self.ledger.sums_with(session, &blocks);
+        self.put(session, blocks, sums);
         true
     }
 
@@ -488,7 +488,7 @@ impl<'t> Search<'t> {
     }
 
     /// Takes all blocks of a skill out, and lays as many for it into other sessions, in order of their stages.
-    fn lay_skill_anew(&mut self) -> bool {
+    fn lay_skill_again(&mut self) -> bool {
         let skill = self.any(self.table.skills.len());
         let serves = |laid: &BlockRow| !laid.locked && self.table.variants[laid.variant].shows(skill);
         let mut sessions: Vec<usize> = self.ledger.shown(skill).iter().map(|shown| shown.session).collect();
@@ -515,7 +515,7 @@ impl<'t> Search<'t> {
         }
         for (session, stage) in sessions.into_iter().zip(stages) {
             let to =
-                (session as i64 + by).clamp(self.from as i64, self.table.evenings.len() as i64 - 1) as usize;
+                (session as i64 + by).clamp(self.from as i64, self.table.sessions.len() as i64 - 1) as usize;
             let serving = &self.table.serving[skill][stage];
             if serving.is_empty() {
                 continue;
@@ -524,6 +524,6 @@ impl<'t> Search<'t> {
             let (blocks, ..) = placed(self.table, to, self.session(to).to_vec(), self.block(variant));
             self.lay(to, blocks);
         }
-        !self.anew.is_empty()
+        !self.relaid.is_empty()
     }
 }

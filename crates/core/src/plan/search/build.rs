@@ -34,13 +34,13 @@ pub(in crate::plan) fn build(table: &Table<'_>, locked: &[Vec<BlockRow>]) -> Vec
         headers: 0.0,
     };
     let mut sessions: Vec<Vec<BlockRow>> = Vec::new();
-    for session in 0..table.evenings.len() {
-        if session > 0 && table.evenings[session].week != table.evenings[session - 1].week {
+    for session in 0..table.sessions.len() {
+        if session > 0 && table.sessions[session].week != table.sessions[session - 1].week {
             (standing.new_in_week, standing.headers) = (0, 0.0);
         }
-        let mut evening = Builder { table, chain: &chain, due: &due, locked, session, blocks: Vec::new() };
-        evening.fill(&mut standing);
-        sessions.push(evening.blocks);
+        let mut builder = Builder { table, chain: &chain, due: &due, locked, session, blocks: Vec::new() };
+        builder.fill(&mut standing);
+        sessions.push(builder.blocks);
     }
     sessions
 }
@@ -149,7 +149,7 @@ impl Builder<'_> {
         self.lengthen(standing);
     }
 
-    /// Lays the best variant that keeps the rules; nothing if none does.
+    /// Lays the best variant that keeps the rules; `None` if none does.
     fn next(&mut self, standing: &SoFar) -> Option<usize> {
         let table = self.table;
         let fits = |v: &&usize| {
@@ -179,7 +179,7 @@ impl Builder<'_> {
 
     /// Whether a block begins before half of the session's minutes are over.
     fn early(&self, blocks: &[BlockRow], at: usize) -> bool {
-        let there = &self.table.evenings[self.session];
+        let there = &self.table.sessions[self.session];
         let before = i64::from(there.minutes) - self.table.free(self.session, &blocks[..=at]);
         (before - i64::from(blocks[at].minutes)) * 2 < i64::from(there.minutes)
     }
@@ -225,9 +225,9 @@ impl Builder<'_> {
     /// Skills that later locks of the same week will be the first to show.
     fn locked_new(&self, standing: &SoFar) -> u32 {
         let table = self.table;
-        let week = table.evenings[self.session].week;
+        let week = table.sessions[self.session].week;
         let mut seen: Vec<usize> = Vec::new();
-        let later = (self.session + 1..table.evenings.len()).take_while(|s| table.evenings[*s].week == week);
+        let later = (self.session + 1..table.sessions.len()).take_while(|s| table.sessions[*s].week == week);
         for laid in later.flat_map(|session| &self.locked[session]) {
             for skill in &table.variants[laid.variant].skills {
                 if is_new(table, *skill, standing) && !seen.contains(skill) {
@@ -243,7 +243,7 @@ impl Builder<'_> {
     fn worth(&self, variant: usize, standing: &SoFar) -> f64 {
         let table = self.table;
         let row = &table.variants[variant];
-        let left = (table.evenings.len() - self.session) as f64;
+        let left = (table.sessions.len() - self.session) as f64;
         let mut worth = 0.0;
         for &skill in &row.skills {
             let missing =
@@ -251,7 +251,7 @@ impl Builder<'_> {
             let way: u32 = (0..4).map(missing).sum();
             let rest = match standing.last[skill] {
                 None => 0,
-                Some(before) => table.evenings[self.session].day - table.evenings[before].day,
+                Some(before) => table.sessions[self.session].day - table.sessions[before].day,
             };
             // The nearer the chain comes to the sessions that are left, or to a test or lock, the less it can wait.
             let slack = (left - f64::from(still(table, self.chain, skill, &standing.count)))

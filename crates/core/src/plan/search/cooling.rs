@@ -7,7 +7,7 @@ use crate::plan::score::CHANGE;
 use crate::plan::search::anneal::{Best, Search};
 use crate::plan::search::table::{BlockRow, Table};
 
-/// How many steps it takes to plan anew after one edit.
+/// How many steps it takes to replan after one edit.
 pub const STEPS_NEAR: u64 = 30_000;
 /// How many searches run side by side.
 const CHAINS: u64 = 2;
@@ -33,7 +33,7 @@ pub(in crate::plan) const FAR: Cooling =
 pub(in crate::plan) const SMALL: Cooling =
     Cooling { temperature: [3.0, 0.035], breach: [12.0, 60.0], change: 0.0 };
 pub(in crate::plan) const FEW_SESSIONS: usize = 6;
-/// Near a plan that stands: what breaks a rule is mended at once, and little else moves.
+/// Near an existing plan: what breaks a rule is mended at once, and little else moves.
 pub(in crate::plan) const NEAR: Cooling =
     Cooling { temperature: [0.3, 0.05], breach: [40.0, 60.0], change: 0.0 };
 
@@ -64,7 +64,7 @@ const SAYS: u64 = 256;
 pub struct Progress {
     /// Steps taken.
     pub steps: u64,
-    /// The best score so far; nothing if no legal plan was found yet.
+    /// The best score so far; `None` if no legal plan was found yet.
     pub best: Option<f64>,
 }
 
@@ -131,7 +131,7 @@ fn searched(
 fn cooled(search: &mut Search<'_>, cooling: &Cooling, done: &mut dyn FnMut(Progress) -> f64) -> u64 {
     let mut standing = Progress { steps: 0, best: search.legal() };
     // Nothing can be laid where nothing stands.
-    while !search.idle() {
+    while !search.is_idle() {
         let over = done(standing).max(0.0);
         if over >= 1.0 {
             break;
@@ -162,7 +162,7 @@ pub(in crate::plan) fn finds_a_plan(problem: &Problem) -> bool {
 fn repair(search: &mut Search<'_>, repairs: &[Repair]) {
     for Repair { cooling, points } in repairs {
         for attempt in 0..REPAIRS * STEPS_OF_REPAIR {
-            if search.legal().is_some() || search.idle() {
+            if search.legal().is_some() || search.is_idle() {
                 return;
             }
             let part = (attempt % STEPS_OF_REPAIR) as f64 / STEPS_OF_REPAIR as f64;

@@ -3,9 +3,9 @@
 //! Changing a session costs as much as the skills in it have exposures, not as much as the plan has blocks. What the
 //! parts and the rules mean is said in [`crate::plan::score`] and in [`super`]; tests hold the two to each other.
 
-use crate::plan::score::{CHANGE, IDLE, OPEN_PLAY, OTHER_FOOT, TWICE, WAITING, WAITING_FREE};
+use crate::plan::score::{CHANGE, OPEN_PLAY, OTHER_FOOT, STANDING, STANDING_FREE, TWICE, UNUSED};
 use crate::plan::search::line::{Exposure, Line};
-use crate::plan::search::session::EveningSums;
+use crate::plan::search::session::SessionSums;
 use crate::plan::search::table::{BlockRow, Table, When};
 
 /// An exposure that something else waits for, and the sessions that it may stand in.
@@ -38,7 +38,7 @@ pub(in crate::plan) struct Ledger<'t> {
     pub(in crate::plan) sessions: Vec<Vec<BlockRow>>,
     /// What stood there before, if the plan is to stay near it.
     before: Option<Vec<Vec<BlockRow>>>,
-    pub(in crate::plan) evenings: Vec<EveningSums>,
+    pub(in crate::plan) sums: Vec<SessionSums>,
     pub(in crate::plan) shown: Vec<Vec<Exposure>>,
     pub(in crate::plan) lines: Vec<Line>,
     /// H2 of each skill.
@@ -58,7 +58,7 @@ pub(in crate::plan) struct Ledger<'t> {
 /// Everything that is summed over sessions, skills and weeks.
 #[derive(Clone, Copy, Debug, Default)]
 pub(in crate::plan) struct Sum {
-    pub evenings: EveningSums,
+    pub sessions: SessionSums,
     /// Breaches that no session has on its own.
     pub breaches: i64,
     pub lines: f64,
@@ -68,7 +68,7 @@ pub(in crate::plan) struct Sum {
 
 impl Sum {
     pub fn all_breaches(&self) -> i64 {
-        self.breaches + self.evenings.breaches
+        self.breaches + self.sessions.breaches
     }
 }
 
@@ -82,24 +82,24 @@ impl<'t> Ledger<'t> {
         let (n, weeks) = (table.skills.len(), table.line.len());
         let mut ledger = Ledger {
             table,
-            sessions: vec![Vec::new(); table.evenings.len()],
+            sessions: vec![Vec::new(); table.sessions.len()],
             before: None,
-            evenings: Vec::new(),
+            sums: Vec::new(),
             shown: vec![Vec::new(); n],
             lines: Vec::new(),
             needs: vec![0; n],
             new: vec![0; weeks],
             week_minutes: vec![(0, 0); weeks],
             headers: vec![0.0; weeks],
-            same: vec![0; table.evenings.len()],
+            same: vec![0; table.sessions.len()],
             sum: Sum::default(),
             touched: Vec::new(),
         };
         ledger.before = near;
-        for session in 0..table.evenings.len() {
-            let empty = ledger.evening(session, &[]);
-            ledger.evenings.push(empty);
-            ledger.sum.evenings.exchange(&EveningSums::default(), &empty);
+        for session in 0..table.sessions.len() {
+            let empty = ledger.sums_with(session, &[]);
+            ledger.sums.push(empty);
+            ledger.sum.sessions.exchange(&SessionSums::default(), &empty);
         }
         for week in 0..weeks {
             ledger.sum.open_play += ledger.open_play_of(week, (0, 0));
@@ -129,7 +129,7 @@ impl<'t> Ledger<'t> {
         &self.shown[skill]
     }
 
-    /// The furthest stage at which a skill may be shown in a session (H2, H3); nothing if it may not yet be met.
+    /// The furthest stage at which a skill may be shown in a session (H2, H3); `None` if it may not yet be met.
     pub fn stage_at(&self, skill: usize, session: usize) -> Option<usize> {
         let (row, line) = (&self.table.skills[skill], &self.lines[skill]);
         let unmet = !row.met && !line.first.is_before(session);
@@ -205,7 +205,7 @@ impl<'t> Ledger<'t> {
         if self.table.skills[skill].met {
             return None;
         }
-        let week = self.table.evenings[self.lines[skill].first.session()?].week;
+        let week = self.table.sessions[self.lines[skill].first.session()?].week;
         (self.too_many_new(self.new[week]) > 0).then_some(week)
     }
 
@@ -252,10 +252,10 @@ impl<'t> Ledger<'t> {
     /// The score that sums come to.
     pub(in crate::plan) fn points(&self, sum: &Sum) -> f64 {
         let mut points = sum.lines + sum.open_play + f64::from(sum.same);
-        let sum = &sum.evenings;
+        let sum = &sum.sessions;
         let all: f64 = sum.strands.iter().sum();
         points +=
-            TWICE * f64::from(sum.twice) + IDLE * f64::from(sum.unused) + CHANGE * f64::from(sum.changes);
+            TWICE * f64::from(sum.twice) + UNUSED * f64::from(sum.unused) + CHANGE * f64::from(sum.changes);
         for (minutes, target) in sum.strands.iter().zip(&self.table.targets) {
             let share = if all > 0.0 { 100.0 * minutes / all } else { 0.0 };
             points += (share - target).abs() / 2.0;
@@ -265,25 +265,25 @@ impl<'t> Ledger<'t> {
             points += OTHER_FOOT * (100.0 * lacking / both).max(0.0);
         }
         if sum.minutes > 0 {
-            points += WAITING * 100.0 * (sum.waited / f64::from(sum.minutes) - WAITING_FREE).max(0.0);
+            points += STANDING * 100.0 * (sum.waited / f64::from(sum.minutes) - STANDING_FREE).max(0.0);
         }
         points
     }
 
     /// Lays other blocks into a session.
     pub fn replace(&mut self, session: usize, blocks: &[BlockRow]) {
-        let evening = self.evening(session, blocks);
-        self.put(session, blocks, evening);
+        let sums = self.sums_with(session, blocks);
+        self.put(session, blocks, sums);
     }
 
     /// What a session adds as it stands.
-    pub fn evening_of(&self, session: usize) -> &EveningSums {
-        &self.evenings[session]
+    pub fn sums_of(&self, session: usize) -> &SessionSums {
+        &self.sums[session]
     }
 
     /// What blocks would add to a session.
-    pub fn evening(&self, session: usize, blocks: &[BlockRow]) -> EveningSums {
-        EveningSums { moved: self.moved(session, blocks), ..self.table.evening(session, blocks) }
+    pub fn sums_with(&self, session: usize, blocks: &[BlockRow]) -> SessionSums {
+        SessionSums { moved: self.moved(session, blocks), ..self.table.sums(session, blocks) }
     }
 
     /// How many blocks that stood in a session before are not among these.
@@ -301,19 +301,19 @@ impl<'t> Ledger<'t> {
     }
 
     /// Lays other blocks into a session of which it is known what they add.
-    pub fn put(&mut self, session: usize, blocks: &[BlockRow], evening: EveningSums) {
+    pub fn put(&mut self, session: usize, blocks: &[BlockRow], sums: SessionSums) {
         let mut touched = std::mem::take(&mut self.touched);
         touched.clear();
-        self.touch(session, blocks, &evening, &mut touched);
+        self.touch(session, blocks, &sums, &mut touched);
 
-        let week = self.table.evenings[session].week;
+        let week = self.table.sessions[session].week;
         self.sum.open_play -= self.open_play_of(week, self.week_minutes[week]);
         self.sum.breaches -= self.too_many_headers(self.headers[week]);
-        let old = std::mem::replace(&mut self.evenings[session], evening);
-        self.sum.evenings.exchange(&old, &evening);
+        let old = std::mem::replace(&mut self.sums[session], sums);
+        self.sum.sessions.exchange(&old, &sums);
         let (all, open) = self.week_minutes[week];
-        self.week_minutes[week] = (all + evening.minutes - old.minutes, open + evening.open - old.open);
-        self.headers[week] += evening.headers - old.headers;
+        self.week_minutes[week] = (all + sums.minutes - old.minutes, open + sums.open - old.open);
+        self.headers[week] += sums.headers - old.headers;
         self.sum.open_play += self.open_play_of(week, self.week_minutes[week]);
         self.sum.breaches += self.too_many_headers(self.headers[week]);
 
@@ -337,7 +337,7 @@ impl<'t> Ledger<'t> {
         &self,
         session: usize,
         blocks: &[BlockRow],
-        evening: &EveningSums,
+        sums: &SessionSums,
         touched: &mut Vec<usize>,
     ) {
         let (table, old) = (self.table, &self.sessions[session]);
@@ -368,7 +368,7 @@ impl<'t> Ledger<'t> {
                 }
             }
         }
-        let (early, was_early) = (evening.early, self.evenings[session].early);
+        let (early, was_early) = (sums.early, self.sums[session].early);
         if early == was_early && old.len() == blocks.len() && goes.len() <= 1 {
             return;
         }
@@ -411,14 +411,14 @@ impl<'t> Ledger<'t> {
         blocks.iter().position(shows).is_some_and(|at| at >= early)
     }
 
-    /// Reckons a line anew after a session was changed, and what waits for its skill.
+    /// Recomputes a line after a session was changed, and what waits for its skill.
     fn renew_line(&mut self, skill: usize, session: usize) {
         let table = self.table;
         let mut shown = std::mem::take(&mut self.shown[skill]);
         shown.retain(|shown| shown.session != session);
         self.show_in(skill, session, &self.sessions[session], &mut shown);
         let new = table.line(skill, &shown, |first| {
-            self.begins_late(skill, &self.sessions[first], self.evenings[first].early)
+            self.begins_late(skill, &self.sessions[first], self.sums[first].early)
         });
         self.shown[skill] = shown;
         let old = std::mem::replace(&mut self.lines[skill], new);
@@ -427,7 +427,7 @@ impl<'t> Ledger<'t> {
         if old.first != new.first && !table.skills[skill].met {
             for (first, by) in [(old.first, -1), (new.first, 1)] {
                 let Some(first) = first.session() else { continue };
-                let week = table.evenings[first].week;
+                let week = table.sessions[first].week;
                 self.sum.breaches -= self.too_many_new(self.new[week]);
                 self.new[week] = self.new[week].wrapping_add_signed(by);
                 self.sum.breaches += self.too_many_new(self.new[week]);
@@ -468,7 +468,7 @@ impl<'t> Ledger<'t> {
         i64::from(headers > self.table.headers + 1e-9)
     }
 
-    /// S5 of a week with so many minutes, so many of them open play.
+    /// S5 of a week with this many minutes, this many of them open play.
     pub(in crate::plan) fn open_play_of(&self, week: usize, (all, open): (u32, u32)) -> f64 {
         let share = if all > 0 { 100.0 * f64::from(open) / f64::from(all) } else { 0.0 };
         OPEN_PLAY * (self.table.line[week] - share).max(0.0)

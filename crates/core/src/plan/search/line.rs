@@ -1,6 +1,6 @@
 //! The line of a skill: its exposures in order, what they add to the score, and the rules that they break.
 
-use crate::plan::score::{JUMP, KEEPING, KEEPING_DAYS, MISSING, RHYTHM_DAYS, STEP};
+use crate::plan::score::{EARLY, JUMP, MAINTENANCE, MAINTENANCE_DAYS, MISSING, RHYTHM_DAYS, STEP};
 use crate::plan::search::table::{Table, When};
 
 /// One exposure of a skill.
@@ -14,7 +14,7 @@ pub(in crate::plan) struct Exposure {
 /// What one skill adds.
 #[derive(Clone, Copy, Debug)]
 pub(in crate::plan) struct Line {
-    /// S1, S3, S4 and S6.
+    /// S1, S3, S4, S6 and S17.
     pub points: f64,
     /// H3, H7 (first exposure) and H9.
     pub breaches: i64,
@@ -42,12 +42,12 @@ impl Table<'_> {
             count: [0; 4],
         };
         let keeping = |days: i32| {
-            if days > KEEPING_DAYS { KEEPING * f64::from(days - KEEPING_DAYS) / 7.0 } else { 0.0 }
+            if days > MAINTENANCE_DAYS { MAINTENANCE * f64::from(days - MAINTENANCE_DAYS) / 7.0 } else { 0.0 }
         };
         // The day from which a skill is kept is no exposure to jump from.
         let mut last: Option<(i32, Option<f64>)> = (still == 0).then_some((0, None));
         for each in shown {
-            let day = self.evenings[each.session].day;
+            let day = self.sessions[each.session].day;
             if let Some((before, difficulty)) = last {
                 let rested = day - before;
                 line.points +=
@@ -72,10 +72,13 @@ impl Table<'_> {
                 still -= 1;
             }
         }
-        if let (0, Some((day, _)), Some(end)) = (still, last, self.evenings.last()) {
+        if let (0, Some((day, _)), Some(end)) = (still, last, self.sessions.last()) {
             line.points += keeping(end.day - day);
         }
         line.points += MISSING * f64::from(still);
+        for (stage, session) in &row.shown {
+            line.points += if line.done[*stage].is_before(*session) { 0.0 } else { EARLY };
+        }
         if !row.met {
             line.breaches += i64::from(line.first.session().is_some_and(late));
         }
@@ -203,8 +206,13 @@ mod tests {
     fn a_test_asks_for_an_exposure_before_it(#[case] shown: &[(usize, usize)], #[case] breaches: i64) {
         let mut problem = problem(None, Stage::Form);
         let skills = vec![problem.skills[0].id.clone()];
-        problem.sessions[4].tests =
-            vec![TestWish { id: called("test"), name: "Test".into(), minutes: Minutes(10), skills }];
+        problem.sessions[4].tests = vec![TestWish {
+            id: called("test"),
+            name: "Test".into(),
+            minutes: Minutes(10),
+            skills,
+            shows: vec![],
+        }];
         assert_eq!(line(&problem, &even(shown)).breaches, breaches);
     }
 

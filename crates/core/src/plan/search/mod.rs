@@ -1,8 +1,8 @@
 //! The planner: how a plan is found.
 //!
 //! [`solve`] is the way in. It resolves the names of a problem into a [`table`], [`build`]s a first plan and improves
-//! it step by step ([`anneal`]), ever colder ([`cooling`]). A plan on its way keeps its score and its breaches in a [`ledger`], made of the
-//! [`session`]s and of the [`line`] of each skill; a change is [`weigh`]ed before it is laid.
+//! it step by step ([`anneal`]), ever colder ([`cooling`]). A plan on its way keeps its score and its breaches in a
+//! [`ledger`], made of the [`session`]s and of the [`line`] of each skill; a change is [`weigh`]ed before it is laid.
 
 mod anneal;
 mod build;

@@ -5,7 +5,7 @@ use crate::technique::skill::Stage;
 
 /// What one session adds.
 #[derive(Clone, Copy, Debug, Default)]
-pub(in crate::plan) struct EveningSums {
+pub(in crate::plan) struct SessionSums {
     /// H1, H5 to H7 as far as they can be told from the session alone; a minute too much counts as a breach of its own.
     pub breaches: i64,
     pub unused: u32,
@@ -24,9 +24,9 @@ pub(in crate::plan) struct EveningSums {
     pub early: usize,
 }
 
-impl EveningSums {
+impl SessionSums {
     /// Puts what a session adds in the place of what it added before.
-    pub fn exchange(&mut self, old: &EveningSums, new: &EveningSums) {
+    pub fn exchange(&mut self, old: &SessionSums, new: &SessionSums) {
         let counts = [
             (&mut self.unused, old.unused, new.unused),
             (&mut self.changes, old.changes, new.changes),
@@ -52,7 +52,7 @@ impl EveningSums {
 
 /// What a walk through a session tells: its time, and the rules that its blocks break on their own.
 struct Walk {
-    /// Minutes that are left; below nothing if the blocks take too many.
+    /// Minutes that are left; negative if the blocks take too many.
     free: i64,
     breaches: i64,
     changes: u32,
@@ -62,26 +62,26 @@ struct Walk {
 
 impl Table<'_> {
     /// What blocks would add to a session.
-    pub fn evening(&self, session: usize, blocks: &[BlockRow]) -> EveningSums {
+    pub fn sums(&self, session: usize, blocks: &[BlockRow]) -> SessionSums {
         let Walk { free, breaches, changes, early } = self.walk(session, blocks);
-        let mut evening =
-            EveningSums { breaches, changes, early, unused: free.max(0) as u32, ..EveningSums::default() };
+        let mut sums =
+            SessionSums { breaches, changes, early, unused: free.max(0) as u32, ..SessionSums::default() };
         for (i, laid) in blocks.iter().enumerate() {
             let variant = &self.variants[laid.variant];
-            evening.twice += u32::from(blocks[..i].iter().any(|earlier| earlier.variant == laid.variant));
+            sums.twice += u32::from(blocks[..i].iter().any(|earlier| earlier.variant == laid.variant));
             let minutes = f64::from(laid.minutes);
-            evening.minutes += laid.minutes;
-            evening.open += if variant.stage >= Stage::Scan.index() { laid.minutes } else { 0 };
-            for (sum, share) in evening.strands.iter_mut().zip(&variant.strands) {
+            sums.minutes += laid.minutes;
+            sums.open += if variant.stage >= Stage::Scan.index() { laid.minutes } else { 0 };
+            for (sum, share) in sums.strands.iter_mut().zip(&variant.strands) {
                 *sum += share * minutes;
             }
-            for (sum, per_min) in evening.touches.iter_mut().zip(&variant.touches) {
+            for (sum, per_min) in sums.touches.iter_mut().zip(&variant.touches) {
                 *sum += per_min * minutes;
             }
-            evening.waited += variant.waiting * minutes;
-            evening.headers += self.beside(laid).map_or(0.0, |v| v.headers).max(variant.headers) * minutes;
+            sums.waited += variant.waiting * minutes;
+            sums.headers += self.beside(laid).map_or(0.0, |v| v.headers).max(variant.headers) * minutes;
         }
-        evening
+        sums
     }
 
     /// Breaches that the blocks of a session have on their own.
@@ -89,9 +89,9 @@ impl Table<'_> {
         self.walk(session, blocks).breaches
     }
 
-    /// Minutes of a session that blocks and their layout changes leave; below nothing if they take too many.
+    /// Minutes of a session that blocks and their layout changes leave; negative if they take too many.
     pub fn free(&self, session: usize, blocks: &[BlockRow]) -> i64 {
-        let there = &self.evenings[session];
+        let there = &self.sessions[session];
         let (mut used, mut before) = (there.tests, None);
         for laid in blocks {
             let floor = self.floor(laid);
@@ -106,7 +106,7 @@ impl Table<'_> {
 
     /// H1 and H5 to H7, as far as they can be told from the session alone.
     fn walk(&self, session: usize, blocks: &[BlockRow]) -> Walk {
-        let there = &self.evenings[session];
+        let there = &self.sessions[session];
         let (mut used, mut changes, mut early) = (there.tests, 0, 0);
         let (mut breaches, mut aerial, mut hard_before, mut contested) = (0, 0, false, false);
         let mut floor = (u32::MAX, u32::MAX);
@@ -223,9 +223,9 @@ mod tests {
         let problem = problem();
         let table = Table::of(&problem);
         let blocks = laid(&table, blocks);
-        let evening = table.evening(0, &blocks);
+        let sums = table.sums(0, &blocks);
         assert_eq!(table.free(0, &blocks), free);
-        assert_eq!((evening.unused, evening.changes, evening.early), (free.max(0) as u32, changes, early));
+        assert_eq!((sums.unused, sums.changes, sums.early), (free.max(0) as u32, changes, early));
     }
 
     #[rstest]
@@ -247,7 +247,7 @@ mod tests {
         let table = Table::of(&problem);
         let blocks = laid(&table, blocks);
         assert_eq!(table.breaches_of(0, &blocks), breaches);
-        assert_eq!(table.evening(0, &blocks).breaches, breaches);
+        assert_eq!(table.sums(0, &blocks).breaches, breaches);
     }
 
     // By hand: 10 minutes of a and 8 of b, three quarters passing; a fifth waits; nothing heads but c, twice a minute.
@@ -255,12 +255,12 @@ mod tests {
     fn a_session_adds_up_what_its_blocks_are() {
         let problem = problem();
         let table = Table::of(&problem);
-        let evening = table.evening(0, &laid(&table, "a@scan 10, b@flow 8, a@scan 5, c@flow 5"));
-        assert_eq!((evening.minutes, evening.open, evening.twice), (28, 15, 1));
-        assert_eq!(evening.strands[Strand::Passing.index()], 21.0);
-        assert_eq!(evening.strands[Strand::Dribbling.index()], 7.0);
-        assert!((evening.waited - 5.6).abs() < 1e-12);
-        assert_eq!(evening.headers, 10.0);
+        let sums = table.sums(0, &laid(&table, "a@scan 10, b@flow 8, a@scan 5, c@flow 5"));
+        assert_eq!((sums.minutes, sums.open, sums.twice), (28, 15, 1));
+        assert_eq!(sums.strands[Strand::Passing.index()], 21.0);
+        assert_eq!(sums.strands[Strand::Dribbling.index()], 7.0);
+        assert!((sums.waited - 5.6).abs() < 1e-12);
+        assert_eq!(sums.headers, 10.0);
     }
 
     #[test]
@@ -268,14 +268,14 @@ mod tests {
         let problem = problem();
         let table = Table::of(&problem);
         let [first, second] = ["a@form 10, b@flow 8", "a@scan 9, a@form 5, b@contest 7"]
-            .map(|b| table.evening(0, &laid(&table, b)));
-        let mut sum = table.evening(1, &laid(&table, "a@form 7, b@flow 6"));
+            .map(|b| table.sums(0, &laid(&table, b)));
+        let mut sum = table.sums(1, &laid(&table, "a@form 7, b@flow 6"));
         let before = sum;
-        sum.exchange(&EveningSums::default(), &first);
+        sum.exchange(&SessionSums::default(), &first);
         sum.exchange(&first, &second);
         assert_eq!((sum.minutes, sum.open), (before.minutes + second.minutes, before.open + second.open));
         assert_eq!(sum.changes, before.changes + second.changes);
-        sum.exchange(&second, &EveningSums::default());
+        sum.exchange(&second, &SessionSums::default());
         assert_eq!((sum.minutes, sum.unused, sum.breaches), (before.minutes, before.unused, before.breaches));
         assert!(sum.strands.iter().zip(before.strands).all(|(now, then)| (now - then).abs() < 1e-9));
         assert!((sum.waited - before.waited).abs() < 1e-9);

@@ -3,7 +3,7 @@
 //! A constructive pass lays a first plan; then the search changes it, session by session, and keeps what serves. It is
 //! simulated annealing (Kirkpatrick, Gelatt and Vecchi, 1983) over large neighbourhoods: blocks are exchanged, moved,
 //! shortened, put in and taken out, and a change that makes the plan worse by Δ is kept with probability exp(−Δ ÷
-//! temperature), less and less as the temperature falls. A breach of a hard rule counts like so many points on the
+//! temperature), less and less as the temperature falls. A breach of a hard rule counts like this many points on the
 //! way; only legal plans are ever kept as the best. Two such searches run side by side, and the better plan is taken.
 //! Same problem, same seed, same number of steps: same plan, however many processors there are.
 
@@ -42,13 +42,13 @@ pub struct Solved {
     pub steps: u64,
 }
 
-/// The best plan found in so many steps. Errs if no legal plan was found, naming the wishes that forbid one if that can
-/// be told.
+/// The best plan found in this many steps. Errs if no legal plan was found, naming the wishes that forbid one if that
+/// can be told.
 pub fn solve(problem: &Problem, seed: u64, steps: u64) -> Result<Solved, Box<Clash>> {
     solve_while(problem, seed, None, &mut within(steps))
 }
 
-/// Plans anew after an edit, staying near a plan: every block that leaves its session costs a point, and far more
+/// Replans after an edit, staying near a plan: every block that leaves its session costs a point, and far more
 /// once a tenth of them have.
 pub fn solve_near(problem: &Problem, near: &Plan, seed: u64, steps: u64) -> Result<Solved, Box<Clash>> {
     solve_while(problem, seed, Some(near), &mut within(steps))
@@ -66,7 +66,7 @@ pub fn solve_while(
     let clash = clash(problem);
     let cooling = match near {
         Some(_) => (&NEAR, &NEAR_THEN_FAR[..]),
-        None if table.evenings.len() <= FEW_SESSIONS => (&SMALL, &FROM_NOTHING[..]),
+        None if table.sessions.len() <= FEW_SESSIONS => (&SMALL, &FROM_NOTHING[..]),
         None => (&FAR, &FROM_NOTHING[..]),
     };
     let begin = |chain: u64| Search::begin(&table, seed.wrapping_add(chain << 32), near, 0);
@@ -84,11 +84,11 @@ pub fn solve_while(
     Ok(Solved { score: score(problem, &plan), plan, clash, steps })
 }
 
-/// Plans anew from a session on, staying near a plan. The sessions before it have been, and stay as they are, whatever
+/// Replans from a session on, staying near a plan. The sessions before it have been, and stay as they are, whatever
 /// rules they broke; if what is left cannot be laid without a breach, the plan with the fewest is the answer.
 pub fn solve_rest(problem: &Problem, near: &Plan, from: usize, seed: u64, steps: u64) -> Plan {
     let table = Table::of(problem);
-    let from = from.min(table.evenings.len());
+    let from = from.min(table.sessions.len());
     let begin = |chain: u64| Search::begin(&table, seed.wrapping_add(chain << 32), Some(near), from);
     let (sessions, _) = best_of(&begin, (&NEAR, &NEAR_THEN_FAR), &mut within(steps));
     let rest = table.plan(&sessions.unwrap_or_else(|| table.places(near)));

@@ -48,7 +48,7 @@ impl From<Option<usize>> for When {
 }
 
 /// A session.
-pub(in crate::plan) struct EveningRow {
+pub(in crate::plan) struct SessionRow {
     /// Days after the first session.
     pub day: i32,
     /// Place of its week among the weeks that have sessions.
@@ -74,6 +74,8 @@ pub(in crate::plan) struct SkillRow {
     pub asks: Vec<(usize, usize)>,
     /// The first session in which it is tested; only of one that was not met before.
     pub tested: When,
+    /// What a test is to show of it: the stage, and the session of the test; only stages that are not done before.
+    pub shown: Vec<(usize, usize)>,
 }
 
 /// A variant, in two lines of a processor's cache: what a search looks at most lies together.
@@ -125,14 +127,14 @@ impl VariantRow {
 pub(in crate::plan) struct BlockRow {
     pub variant: usize,
     pub minutes: u32,
-    /// Nothing for a block of the whole squad.
+    /// `None` for a block of the whole squad.
     pub beside: Option<usize>,
     pub locked: bool,
 }
 
 pub(in crate::plan) struct Table<'p> {
     pub problem: &'p Problem,
-    pub evenings: Vec<EveningRow>,
+    pub sessions: Vec<SessionRow>,
     /// The least percentage of open play in each week.
     pub line: Vec<f64>,
     pub skills: Vec<SkillRow>,
@@ -154,7 +156,7 @@ impl<'p> Table<'p> {
     pub fn of(problem: &'p Problem) -> Table<'p> {
         let weeks: Vec<u32> = problem.weeks().into_iter().collect();
         let first = problem.sessions.first();
-        let evenings = problem.sessions.iter().map(|session| EveningRow {
+        let sessions = problem.sessions.iter().map(|session| SessionRow {
             day: first.map_or(0, |first| (session.date - first.date).get_days()),
             week: weeks.iter().position(|week| *week == session.week).unwrap_or(0),
             minutes: session.minutes.0,
@@ -168,7 +170,7 @@ impl<'p> Table<'p> {
             shares[strand.index()] = share.percent();
         }
         let mut table = Table {
-            evenings: evenings.collect(),
+            sessions: sessions.collect(),
             line: weeks.iter().map(line).collect(),
             skills: skills(problem),
             variants: variants(problem),
@@ -195,7 +197,7 @@ impl<'p> Table<'p> {
         table
     }
 
-    /// A block by its places; nothing if the problem does not have its variants.
+    /// A block by its places; `None` if the problem does not have its variants.
     pub fn laid(&self, block: &Block) -> Option<BlockRow> {
         let place = |id: &VariantId| self.problem.variants.iter().position(|v| v.id == *id);
         let beside = match &block.beside {
@@ -211,7 +213,7 @@ impl<'p> Table<'p> {
             let blocks = plan.sessions.get(at).map_or(&[][..], Vec::as_slice);
             blocks.iter().filter_map(|block| self.laid(block)).collect()
         };
-        (0..self.evenings.len()).map(session).collect()
+        (0..self.sessions.len()).map(session).collect()
     }
 
     /// A plan by its places, the locked blocks marked and those that are missing put in. Blocks that are unknown or may
@@ -285,6 +287,11 @@ fn skills(problem: &Problem) -> Vec<SkillRow> {
                 opens: Vec::new(),
                 asks: Vec::new(),
                 tested: tested.filter(|_| skill.present.is_none()).into(),
+                shown: problem
+                    .shown_by_tests()
+                    .filter(|(_, _, need)| need.skill == skill.id && !skill.has_done(need.stage))
+                    .map(|(session, _, need)| (need.stage.index(), session))
+                    .collect(),
             }
         })
         .collect();
@@ -370,7 +377,7 @@ mod tests {
 
     #[rstest]
     #[case::as_it_is(|_: &mut Variant| (), true)]
-    #[case::barred(|v: &mut Variant| v.barred = Some(Barred::H5("no kit".into())), false)]
+    #[case::barred(|v: &mut Variant| v.barred = Some(Barred::H5(crate::fact::Fact::written("no kit"))), false)]
     #[case::too_long_a_bout(|v: &mut Variant| v.bout = Seconds(61.0), false)]
     #[case::longer_than_any_block(|v: &mut Variant| (v.least, v.most) = (Minutes(17), Minutes(20)), false)]
     fn what_may_be_laid_can_be_found(#[case] change: fn(&mut Variant), #[case] usable: bool) {
@@ -395,7 +402,7 @@ mod tests {
             Variant::of(&called("free"), Stage::Form, std::slice::from_ref(&skill)),
             Variant::of(&called("locked"), Stage::Form, std::slice::from_ref(&skill)),
             Variant {
-                barred: Some(Barred::H5("no kit".into())),
+                barred: Some(Barred::H5(crate::fact::Fact::written("no kit"))),
                 ..Variant::of(&called("barred"), Stage::Form, std::slice::from_ref(&skill))
             },
         ];

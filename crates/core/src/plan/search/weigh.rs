@@ -3,15 +3,15 @@
 
 use crate::plan::search::ledger::{Ledger, Sum};
 use crate::plan::search::line::{Exposure, Line};
-use crate::plan::search::session::EveningSums;
+use crate::plan::search::session::SessionSums;
 use crate::plan::search::table::BlockRow;
 
 /// A session as a change would lay it.
 #[derive(Debug, Default)]
-pub(in crate::plan) struct Anew {
+pub(in crate::plan) struct Relaid {
     pub session: usize,
     pub blocks: Vec<BlockRow>,
-    pub evening: EveningSums,
+    pub sums: SessionSums,
 }
 
 /// What a point of the score, a block that left its session and a breach count.
@@ -30,13 +30,13 @@ pub(in crate::plan) struct Prices {
 impl Prices {
     /// The score of a plan, and what it costs that blocks have left their sessions.
     pub fn points(&self, ledger: &Ledger<'_>, sum: &Sum) -> f64 {
-        let moved = f64::from(sum.evenings.moved);
+        let moved = f64::from(sum.sessions.moved);
         ledger.points(sum) + moved + self.loyalty * (moved - self.stood / 10.0).max(0.0)
     }
 
     /// What a plan is worth: its points and its breaches, each at its price.
     pub fn worth(&self, ledger: &Ledger<'_>, sum: &Sum) -> f64 {
-        let points = self.points(ledger, sum) + self.change * f64::from(sum.evenings.changes);
+        let points = self.points(ledger, sum) + self.change * f64::from(sum.sessions.changes);
         self.point * points + self.breach * sum.all_breaches() as f64
     }
 }
@@ -54,21 +54,21 @@ pub(in crate::plan) struct Scales {
 }
 
 impl Ledger<'_> {
-    /// What the plan would be worth with these sessions, each named once; nothing if that is surely more than `most`.
-    pub fn weigh(&self, anew: &[Anew], prices: &Prices, most: f64, scales: &mut Scales) -> Option<f64> {
+    /// What the plan would be worth with these sessions, each named once; `None` if that is surely more than `most`.
+    pub fn weigh(&self, relaid: &[Relaid], prices: &Prices, most: f64, scales: &mut Scales) -> Option<f64> {
         let mut sum = self.sum;
-        for at in 0..anew.len() {
-            let new = &anew[at];
-            sum.evenings.exchange(&self.evenings[new.session], &new.evening);
-            let week = self.table.evenings[new.session].week;
-            if !anew[..at].iter().any(|other| self.table.evenings[other.session].week == week) {
-                self.exchange_week(week, anew, &mut sum);
+        for at in 0..relaid.len() {
+            let new = &relaid[at];
+            sum.sessions.exchange(&self.sums[new.session], &new.sums);
+            let week = self.table.sessions[new.session].week;
+            if !relaid[..at].iter().any(|other| self.table.sessions[other.session].week == week) {
+                self.exchange_week(week, relaid, &mut sum);
             }
         }
 
         scales.touched.clear();
-        for new in anew {
-            self.touch(new.session, &new.blocks, &new.evening, &mut scales.touched);
+        for new in relaid {
+            self.touch(new.session, &new.blocks, &new.sums, &mut scales.touched);
         }
         // The lines that are not reckoned yet may lose all their points, and every breach may go.
         let mut rest: f64 = scales.touched.iter().map(|skill| self.lines[*skill].points).sum();
@@ -83,7 +83,7 @@ impl Ledger<'_> {
                 return None;
             }
             let old = &self.lines[skill];
-            let new = self.line_with(skill, anew, &mut scales.shown);
+            let new = self.line_with(skill, relaid, &mut scales.shown);
             worth += prices.point * (new.points - old.points);
             worth += prices.breach * (new.breaches - old.breaches) as f64;
             rest -= old.points;
@@ -95,18 +95,18 @@ impl Ledger<'_> {
         let broken = self.newness_with(&scales.lines, &mut scales.new)
             + self.needs_with(&scales.lines, &mut scales.needs);
         worth +=
-            prices.breach * broken as f64 + prices.point * self.sameness_with(anew, &mut scales.sessions);
+            prices.breach * broken as f64 + prices.point * self.sameness_with(relaid, &mut scales.sessions);
         (worth <= most).then_some(worth)
     }
 
     /// S5 and the headers of a week.
-    fn exchange_week(&self, week: usize, anew: &[Anew], sum: &mut Sum) {
+    fn exchange_week(&self, week: usize, relaid: &[Relaid], sum: &mut Sum) {
         let ((mut all, mut open), mut headers) = (self.week_minutes[week], self.headers[week]);
-        for new in anew.iter().filter(|new| self.table.evenings[new.session].week == week) {
-            let old = &self.evenings[new.session];
-            all = all + new.evening.minutes - old.minutes;
-            open = open + new.evening.open - old.open;
-            headers += new.evening.headers - old.headers;
+        for new in relaid.iter().filter(|new| self.table.sessions[new.session].week == week) {
+            let old = &self.sums[new.session];
+            all = all + new.sums.minutes - old.minutes;
+            open = open + new.sums.open - old.open;
+            headers += new.sums.headers - old.headers;
         }
         sum.open_play +=
             self.open_play_of(week, (all, open)) - self.open_play_of(week, self.week_minutes[week]);
@@ -114,9 +114,9 @@ impl Ledger<'_> {
     }
 
     /// How many points of S7 come or go.
-    fn sameness_with(&self, anew: &[Anew], reached: &mut Vec<usize>) -> f64 {
+    fn sameness_with(&self, relaid: &[Relaid], reached: &mut Vec<usize>) -> f64 {
         reached.clear();
-        for new in anew {
+        for new in relaid {
             let old = &self.sessions[new.session];
             let stays = old.len() == new.blocks.len()
                 && old.iter().zip(&new.blocks).all(|(old, new)| old.variant == new.variant);
@@ -129,7 +129,7 @@ impl Ledger<'_> {
             }
         }
         let same = |session: &usize| {
-            let same = self.sameness_of(*session, |at| match anew.iter().find(|new| new.session == at) {
+            let same = self.sameness_of(*session, |at| match relaid.iter().find(|new| new.session == at) {
                 Some(new) => &new.blocks,
                 None => &self.sessions[at],
             });
@@ -139,16 +139,16 @@ impl Ledger<'_> {
     }
 
     /// The line of a skill.
-    fn line_with(&self, skill: usize, anew: &[Anew], shown: &mut Vec<Exposure>) -> Line {
+    fn line_with(&self, skill: usize, relaid: &[Relaid], shown: &mut Vec<Exposure>) -> Line {
         shown.clear();
-        let changed = |session: usize| anew.iter().find(|new| new.session == session);
+        let changed = |session: usize| relaid.iter().find(|new| new.session == session);
         shown.extend(self.shown[skill].iter().filter(|shown| changed(shown.session).is_none()));
-        for new in anew {
+        for new in relaid {
             self.show_in(skill, new.session, &new.blocks, shown);
         }
         self.table.line(skill, shown, |session| match changed(session) {
-            Some(new) => self.begins_late(skill, &new.blocks, new.evening.early),
-            None => self.begins_late(skill, &self.sessions[session], self.evenings[session].early),
+            Some(new) => self.begins_late(skill, &new.blocks, new.sums.early),
+            None => self.begins_late(skill, &self.sessions[session], self.sums[session].early),
         })
     }
 
@@ -162,7 +162,7 @@ impl Ledger<'_> {
             }
             for (first, by) in [(old, -1), (new.first, 1)] {
                 let Some(first) = first.session() else { continue };
-                let week = self.table.evenings[first].week;
+                let week = self.table.sessions[first].week;
                 match weeks.iter_mut().find(|(there, _)| *there == week) {
                     Some((_, sum)) => *sum += by,
                     None => weeks.push((week, by)),
@@ -209,13 +209,13 @@ mod tests {
     use proptest::prelude::*;
 
     /// The change that edits come to, the last one of each session.
-    fn change(ledger: &Ledger<'_>, edits: &[Edit]) -> Vec<Anew> {
-        let mut change: Vec<Anew> = Vec::new();
+    fn change(ledger: &Ledger<'_>, edits: &[Edit]) -> Vec<Relaid> {
+        let mut change: Vec<Relaid> = Vec::new();
         for edit in edits {
             let (session, blocks) = edited(ledger, edit);
             change.retain(|new| new.session != session);
-            let evening = ledger.evening(session, &blocks);
-            change.push(Anew { session, blocks, evening });
+            let sums = ledger.sums_with(session, &blocks);
+            change.push(Relaid { session, blocks, sums });
         }
         change
     }
@@ -241,7 +241,7 @@ mod tests {
                 let within = ledger.weigh(&change, &prices, most, &mut scales);
                 prop_assert_eq!(within.is_some(), short >= 0.0, "{} against {}", weighed, most);
                 for new in &change {
-                    ledger.put(new.session, &new.blocks, new.evening);
+                    ledger.put(new.session, &new.blocks, new.sums);
                 }
                 let worth = prices.worth(&ledger, &ledger.sum);
                 prop_assert!((weighed - worth).abs() < 1e-6, "{} against {}", weighed, worth);

@@ -1,5 +1,7 @@
 //! What holds for the whole academy, and its bands.
 
+use crate::facts::Entered;
+use crate::facts::Thing;
 use actix_web::web::{Data, Path};
 use actix_web::{HttpRequest, HttpResponse, get, put};
 use jogo_core::academy::Academy;
@@ -63,10 +65,10 @@ pub(in crate::api) async fn change(
     who.may(Act::SetUp)?;
     let version = version(&request)?;
     if state.store.band(&id).await?.is_none() {
-        return Err(Problem::not_found("band"));
+        return Err(Problem::not_found(Thing::Band));
     }
     if band.id != *id {
-        return Err(Problem::fault("/id", "a band keeps its name in files"));
+        return Err(Problem::fault("/id", Entered::KeepsName));
     }
     Problem::if_any(band.faults())?;
     state.store.change_band(&band, version).await?;

@@ -1,9 +1,12 @@
 //! Clubs, their teams, and the people of the academy.
 
+use crate::facts::Entered;
+use crate::facts::Thing;
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Path};
 use actix_web::{get, post, put};
 use jogo_core::ids::BandId;
+use jogo_core::input::What;
 use jogo_core::input::short_text;
 use jogo_store::academy::clubs::{Club, Named};
 use jogo_store::people::{Person, Role};
@@ -35,7 +38,7 @@ pub const LONGEST_NAME: usize = 60;
 
 /// A name as it is kept, or what is wrong with it.
 pub(in crate::api) fn name(said: &str) -> Answer<String> {
-    short_text(said, LONGEST_NAME).map_err(|says| Problem::fault("/name", format!("the name {says}")))
+    short_text(said, LONGEST_NAME, What::Name).map_err(|fault| Problem::fault("/name", fault))
 }
 
 /// Somebody, by name.
@@ -145,7 +148,7 @@ pub(in crate::api) async fn rename(
     who.may(Act::KeepPeople)?;
     match state.store.rename_club(*club, &name(&said.name)?).await? {
         true => Ok(HttpResponse::NoContent().finish()),
-        false => Err(Problem::not_found("club")),
+        false => Err(Problem::not_found(Thing::Club)),
     }
 }
 
@@ -178,7 +181,7 @@ pub(in crate::api) async fn add_team(
     who.may(Act::KeepPeople)?;
     let NewTeam { id, name: said, band, coaches } = new.into_inner();
     if !state.store.clubs().await?.iter().any(|each| each.id == *club) {
-        return Err(Problem::not_found("club"));
+        return Err(Problem::not_found(Thing::Club));
     }
     known_band(&state, &band).await?;
     let coaches = coaches_of(&state, coaches).await?;
@@ -191,7 +194,7 @@ pub(in crate::api) async fn add_team(
 async fn takes_over_running(state: &State, team: Uuid, band: &BandId) -> Answer<()> {
     let (today, now) = (state.today().await?, state.clock.now());
     for (edition, doc) in state.store.latest_editions(band).await? {
-        if doc.curriculum.evenings().last().is_some_and(|evening| evening.date >= today) {
+        if doc.curriculum.session_days().last().is_some_and(|day| day.date >= today) {
             state.store.assign(team, edition, today, now).await?;
         }
     }
@@ -221,7 +224,7 @@ pub(in crate::api) async fn change_team(
     said: Json<TeamSaid>,
 ) -> Answer<HttpResponse> {
     who.may(Act::KeepPeople)?;
-    let team = state.store.team(*team).await?.ok_or_else(|| Problem::not_found("team"))?;
+    let team = state.store.team(*team).await?.ok_or_else(|| Problem::not_found(Thing::Team))?;
     let TeamSaid { name: said, coaches } = said.into_inner();
     let coaches = coaches_of(&state, coaches).await?;
     let named = name(&said)?;
@@ -239,9 +242,7 @@ async fn coaches_of(state: &State, mut coaches: Vec<Uuid>) -> Answer<Vec<Uuid>> 
     let can = |id: &Uuid| people.iter().any(|each| each.id == *id && each.role != Role::Director);
     match coaches.iter().all(can) {
         true => Ok(coaches),
-        false => {
-            Err(Problem::fault("/coaches", "one of them is no coach of this academy: choose from the list"))
-        }
+        false => Err(Problem::fault("/coaches", Entered::NoCoach)),
     }
 }
 

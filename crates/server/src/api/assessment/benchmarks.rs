@@ -1,5 +1,8 @@
 //! The tests themselves: written, changed, taken out.
 
+use crate::facts::Entered;
+use crate::facts::Kept;
+use crate::facts::Thing;
 use actix_web::http::header::IF_NONE_MATCH;
 use actix_web::web::{Data, Path};
 use actix_web::{HttpRequest, HttpResponse, delete, get, put};
@@ -7,6 +10,7 @@ use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::milestones::check::left_without_answer;
 use jogo_core::ids::TestId;
 use jogo_core::input::InputError;
+use jogo_core::input::Unknown;
 use jogo_core::technique::skill::Gate;
 use jogo_store::StoreError;
 use serde::Serialize;
@@ -41,7 +45,7 @@ pub(in crate::api) async fn show(
     id: Path<TestId>,
 ) -> Answer<Json<WrittenTest>> {
     who.may(Act::SetUp)?;
-    let test = state.store.test(&id).await?.ok_or_else(|| Problem::not_found("test"))?;
+    let test = state.store.test(&id).await?.ok_or_else(|| Problem::not_found(Thing::Test))?;
     let has_results = state.store.has_results(&test.id).await?;
     Ok(Json(WrittenTest { test, has_results }))
 }
@@ -63,12 +67,10 @@ pub(in crate::api) async fn put_one(
     who.may(Act::SetUp)?;
     let (test, known) = (test.into_inner().in_its_range(), state.store.test(&id).await?);
     if let (Some(known), true) = (&known, request.headers().contains_key(IF_NONE_MATCH)) {
-        let says =
-            format!("“{}” has this name in files already: call the new one something else", known.name);
-        return Err(StoreError::Taken(says).into());
+        return Err(StoreError::Taken(Kept::OtherTest { test: known.name.clone() }.into()).into());
     }
     let mut faults = faults(&state, &test, known).await?;
-    faults.extend((test.id != *id).then(|| InputError::at("/id", "is not the one of the address")));
+    faults.extend((test.id != *id).then(|| InputError::at("/id", Entered::OtherAddress)));
     Problem::if_any(faults)?;
     state.store.put_test(&test, who.0.id, state.clock.now()).await?;
     state.repeats.forget();
@@ -79,7 +81,7 @@ pub(in crate::api) async fn put_one(
 async fn faults(state: &State, test: &Test, known: Option<Test>) -> Answer<Vec<InputError>> {
     let mut faults = test.faults();
     if !state.store.skills().await?.iter().any(|skill| skill.id == test.skill) {
-        faults.push(InputError::at("/skill", format!("the library has no skill `{}`", test.skill)));
+        faults.push(InputError::at("/skill", Unknown::Skill { id: test.skill.to_string() }));
     }
     if let Some(kept) = known {
         if state.store.has_results(&kept.id).await? {
@@ -100,33 +102,32 @@ pub(in crate::api) async fn drop_one(
     id: Path<TestId>,
 ) -> Answer<HttpResponse> {
     who.may(Act::SetUp)?;
-    let test = state.store.test(&id).await?.ok_or_else(|| Problem::not_found("test"))?;
+    let test = state.store.test(&id).await?.ok_or_else(|| Problem::not_found(Thing::Test))?;
     if let Some(what) = rests_on(&state, &test).await? {
-        return Err(StoreError::Taken(format!("{what}: take that out first")).into());
+        return Err(StoreError::Taken(what.into()).into());
     }
     if !state.store.drop_test(&test.id, who.0.id, state.clock.now()).await? {
-        let says = "results or a standard are kept of this test: change its words instead";
-        return Err(StoreError::Taken(says.into()).into());
+        return Err(StoreError::Taken(Kept::TestHasResults.into()).into());
     }
     state.repeats.forget();
     Ok(HttpResponse::NoContent().finish())
 }
 
-/// What of the library or of the plans rests on a test, in words.
-async fn rests_on(state: &State, test: &Test) -> Answer<Option<String>> {
+/// What of the library or of the plans rests on a test.
+async fn rests_on(state: &State, test: &Test) -> Answer<Option<Kept>> {
     let milestones = state.store.milestones().await?;
     if let Some(milestone) = milestones.iter().find(|milestone| milestone.evidence.rests_on(&test.id)) {
-        return Ok(Some(format!("the milestone “{}” rests on it", milestone.says)));
+        return Ok(Some(Kept::MilestoneRests { milestone: milestone.says.clone() }));
     }
     let skills = state.store.skills().await?;
     let gated = skills
         .iter()
         .find(|skill| matches!(&skill.gate, Some(Gate::Test { test: of, .. }) if *of == test.id));
     if let Some(skill) = gated {
-        return Ok(Some(format!("the gate of {} rests on it", skill.name)));
+        return Ok(Some(Kept::GateRests { skill: skill.name.clone() }));
     }
     let curricula = state.store.curricula().await?;
     let sat =
         curricula.iter().find(|draft| draft.curriculum.tests.iter().any(|sitting| sitting.test == test.id));
-    Ok(sat.map(|draft| format!("{} takes it", draft.curriculum.name)))
+    Ok(sat.map(|draft| Kept::CurriculumTests { curriculum: draft.curriculum.name.clone() }))
 }

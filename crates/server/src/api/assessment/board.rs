@@ -1,5 +1,6 @@
 //! The squad board: players and milestones, groups for next week, and what coaches say against the evidence.
 
+use crate::facts::Entered;
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Path, Query};
 use actix_web::{get, post};
@@ -31,7 +32,7 @@ pub(in crate::api) struct OnDay {
 impl OnDay {
     pub(in crate::api) async fn day(&self, state: &State) -> Answer<Date> {
         match &self.on {
-            Some(day) => day.parse().map_err(|_| Problem::fault("/on", "write the day as 2031-02-10")),
+            Some(day) => day.parse().map_err(|_| Problem::fault("/on", Entered::Day)),
             None => state.today().await,
         }
     }

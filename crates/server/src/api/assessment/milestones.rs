@@ -1,5 +1,8 @@
 //! The milestones that the whole academy shares.
 
+use crate::facts::Entered;
+use crate::facts::Kept;
+use crate::facts::Thing;
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Path};
 use actix_web::{delete, get, put};
@@ -45,7 +48,7 @@ pub(in crate::api) async fn put_one(
     let (skills, tests) = (state.store.skills().await?, state.store.tests().await?);
     Problem::if_any(check(&milestone, &bands, &skills, &tests))?;
     if milestone.id != *id {
-        return Err(Problem::fault("/id", "is not the one of the address"));
+        return Err(Problem::fault("/id", Entered::OtherAddress));
     }
     state.store.put_milestone(&milestone).await?;
     state.store.note(state.clock.now(), Some(who.0.id), "milestone set", &milestone.id).await?;
@@ -64,15 +67,13 @@ pub(in crate::api) async fn drop_one(
     who.may(Act::SetUp)?;
     let known = state.store.milestones().await?;
     if !known.iter().any(|milestone| milestone.id == *id) {
-        return Err(Problem::not_found("milestone"));
+        return Err(Problem::not_found(Thing::Milestone));
     }
-    let asked = left_without_milestone(&id, &state.store.skills().await?);
-    if !asked.is_empty() {
-        return Err(StoreError::Taken(asked.join("; ")).into());
+    if let Some(asked) = left_without_milestone(&id, &state.store.skills().await?).into_iter().next() {
+        return Err(StoreError::Taken(asked.into()).into());
     }
     if !state.store.drop_milestone(&id).await? {
-        let says = "a coach has said something on this milestone, and that is kept: change it instead";
-        return Err(StoreError::Taken(says.into()).into());
+        return Err(StoreError::Taken(Kept::MilestoneHasWord.into()).into());
     }
     state.store.note(state.clock.now(), Some(who.0.id), "milestone dropped", &id).await?;
     Ok(HttpResponse::NoContent().finish())

@@ -1,5 +1,6 @@
-//! One player: their passport, everything that is kept of them, and erasing it.
+//! One player: their progress sheet, everything that is kept of them, and erasing it.
 
+use crate::facts::Thing;
 use actix_web::HttpResponse;
 use actix_web::http::header;
 use actix_web::web::{Data, Path};
@@ -13,33 +14,30 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
-use crate::views::passport::Passport;
+use crate::views::progress::ProgressSheet;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.service(passport).service(erase).service(export);
+    config.service(progress).service(erase).service(export);
 }
 
 async fn of_team(state: &State, team: &Team, player: Uuid) -> Answer<Player> {
     let squad = state.store.players(team.id).await?;
-    squad
-        .into_iter()
-        .find(|known| known.id == player)
-        .ok_or_else(|| Problem::not_found("player of this squad"))
+    squad.into_iter().find(|known| known.id == player).ok_or_else(|| Problem::not_found(Thing::Player))
 }
 
-/// The passport of a player.
-#[utoipa::path(operation_id = "players_passport", params(("team" = Uuid, Path), ("player" = Uuid, Path)),
-    responses((status = 200, body = Passport)))]
+/// The progress sheet of a player.
+#[utoipa::path(operation_id = "players_progress", params(("team" = Uuid, Path), ("player" = Uuid, Path)),
+    responses((status = 200, body = ProgressSheet)))]
 #[get("/teams/{team}/players/{player}")]
-pub(in crate::api) async fn passport(
+pub(in crate::api) async fn progress(
     who: SignedIn,
     state: Data<State>,
     path: Path<(Uuid, Uuid)>,
-) -> Answer<Json<Passport>> {
+) -> Answer<Json<ProgressSheet>> {
     let (team, player) = path.into_inner();
     let team = who.team(&state, team, Act::SeeTeam).await?;
     let player = of_team(&state, &team, player).await?;
-    Ok(Json(Passport::of(&state, team, &player).await?))
+    Ok(Json(ProgressSheet::of(&state, team, &player).await?))
 }
 
 /// Everything that is kept of a player, as a file.
@@ -62,7 +60,7 @@ pub(in crate::api) async fn export(
     Ok(HttpResponse::Ok().insert_header(file).json(facts))
 }
 
-/// Erases a player with everything that is kept of them. What remains (planned and run evenings, lines of note) names
+/// Erases a player with everything that is kept of them. What remains (planned and run sessions, lines of note) names
 /// nobody.
 #[utoipa::path(operation_id = "players_erase", params(("team" = Uuid, Path), ("player" = Uuid, Path)),
     responses((status = 204)))]

@@ -35,7 +35,7 @@ pub(in crate::api) async fn show(who: SignedIn, state: Data<State>, team: Path<U
 pub(in crate::api) struct Preview {
     /// The first line of the list.
     head: Vec<String>,
-    /// Which column holds what; nothing if that has to be said first.
+    /// Which column holds what; absent if that has to be said first.
     columns: Option<Columns>,
     rows: Vec<Row>,
     /// Rows that can be added.
@@ -80,9 +80,8 @@ pub(in crate::api) async fn preview(
     let sheet = spreadsheet::list(file).await?;
     let columns = pointed.columns().or_else(|| roster::columns(&sheet).ok());
     let mut rows = match columns {
-        Some(columns) => roster::rows(&sheet, columns, state.today().await?)
-            .map_err(|e| Problem::fault("", e.to_string()))?,
-        None if sheet.lines.is_empty() => return Err(Problem::fault("", RosterError::Empty.to_string())),
+        Some(columns) => roster::rows(&sheet, columns, state.today().await?).map_err(unread)?,
+        None if sheet.lines.is_empty() => return Err(unread(RosterError::Empty)),
         None => Vec::new(),
     };
     for player in state.store.players(team.id).await? {
@@ -90,6 +89,10 @@ pub(in crate::api) async fn preview(
     }
     let good = rows.iter().filter(|row| row.player.is_some()).count();
     Ok(Json(Preview { head: sheet.head, columns, faulty: rows.len() - good, good, rows }))
+}
+
+fn unread(why: RosterError) -> Problem {
+    Problem::fault("", why)
 }
 
 #[derive(Deserialize, IntoParams)]

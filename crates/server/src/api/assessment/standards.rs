@@ -1,5 +1,9 @@
 //! Standards: tests, how well they repeat themselves, and where levels begin.
 
+use crate::facts::Entered;
+use crate::facts::Thing;
+use jogo_core::assessment::standards::suggest::StandardFault;
+use jogo_core::input::Unknown;
 use std::collections::BTreeMap;
 
 use actix_web::HttpResponse;
@@ -71,7 +75,7 @@ impl AtPercentiles {
 }
 
 async fn test_of(state: &State, test: &TestId) -> Answer<Test> {
-    state.store.test(test).await?.ok_or_else(|| Problem::not_found("test"))
+    state.store.test(test).await?.ok_or_else(|| Problem::not_found(Thing::Test))
 }
 
 /// A test on its scale: ridges, thresholds, repeatability, suggestions.
@@ -142,10 +146,9 @@ pub(in crate::api) async fn set(
     who.may(Act::SetUp)?;
     let test = test_of(&state, &test).await?;
     let today = state.today().await?;
-    let from: Date = said.from.parse().map_err(|_| Problem::fault("/from", "write the day as 2031-02-10"))?;
+    let from: Date = said.from.parse().map_err(|_| Problem::fault("/from", Entered::Day))?;
     if !standards::may_hold_from(from, today) {
-        let says = "a standard holds from today or a later day on: an old result keeps the level of its day";
-        return Err(Problem::fault("/from", says));
+        return Err(Problem::fault("/from", Entered::StandardInThePast));
     }
     let (standards, faults) = checked(&state, &test, from, &said.bands).await?;
     Problem::if_any(faults)?;
@@ -164,14 +167,15 @@ async fn checked(
     for (band, thresholds) in bands {
         let at = format!("/bands/{band}");
         if !known.iter().any(|kept| kept.band.id == *band) {
-            faults.push(InputError::at(&at, "there is no such band"));
+            faults.push(InputError::at(&at, Unknown::Band { id: band.to_string() }));
         }
         for (level, value) in thresholds.lines() {
             let key = format!("{level:?}").to_lowercase();
             faults.extend(test.value(value).err().map(|says| InputError::at(format!("{at}/{key}"), says)));
         }
         if !thresholds.in_order(test.protocol.better()) {
-            faults.push(InputError::at(&at, "each level must ask for more than the one before it"));
+            let band = band.to_string();
+            faults.push(InputError::at(&at, StandardFault::LevelsMeet { band }));
         }
         let (test, band) = (test.id.clone(), band.clone());
         standards.push(Standard { test, band, from, thresholds: *thresholds });

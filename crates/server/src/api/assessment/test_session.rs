@@ -1,5 +1,6 @@
-//! The test evening: the sheet to fill, and what was measured.
+//! The test session: the sheet to fill, and what was measured.
 
+use crate::facts::Thing;
 use actix_web::HttpResponse;
 use actix_web::web::{Bytes, Data, Path, Query};
 use actix_web::{get, post};
@@ -40,7 +41,7 @@ pub(in crate::api) async fn show_sheet(
 ) -> Answer<Json<Sheet>> {
     let (team, test) = path.into_inner();
     let team = who.team(&state, team, Act::SeeTeam).await?;
-    let test = state.store.test(&test).await?.ok_or_else(|| Problem::not_found("test"))?;
+    let test = state.store.test(&test).await?.ok_or_else(|| Problem::not_found(Thing::Test))?;
     let today = match &asked.on {
         Some(day) => {
             let day = day_of_season(day, state.today().await?);
@@ -122,7 +123,7 @@ pub(in crate::api) async fn preview(
     let sheet = spreadsheet::list(file).await?;
     let (players, tests) = (named(&state, team.id).await?, state.store.tests().await?);
     let beside = list::Beside { players: &players, tests: &tests, today: state.today().await? };
-    let mut lines = list::read(&sheet, beside).map_err(|e| Problem::fault("", e.to_string()))?;
+    let mut lines = list::read(&sheet, beside).map_err(|e| Problem::fault("", e))?;
     let known: Vec<_> = state.store.trials(team.id).await?.into_iter().map(|known| known.trial).collect();
     list::note_known(&mut lines, &known);
     let good = lines.iter().filter(|line| line.errors.is_empty()).count();

@@ -1,5 +1,6 @@
-//! Timing gates: a pair joins a test evening under a code, and its runs are read from there.
+//! Timing gates: a pair joins a test session under a code, and its runs are read from there.
 
+use crate::facts::Thing;
 use actix_web::rt;
 use actix_web::web::{Data, Path, Payload, Query};
 use actix_web::{HttpRequest, HttpResponse, get, post};
@@ -32,7 +33,7 @@ pub(in crate::api) struct GatesJoin {
     address: String,
 }
 
-/// Lets a pair of gates join a team's test evening.
+/// Lets a pair of gates join a team's test session.
 #[utoipa::path(operation_id = "gates_open", params(("team" = Uuid, Path)),
     responses((status = 200, body = GatesJoin)))]
 #[post("/teams/{team}/gates")]
@@ -79,9 +80,9 @@ pub(in crate::api) async fn runs(
 ) -> Answer<Json<SeenRuns>> {
     let (team, code) = path.into_inner();
     let team = who.team(&state, team, Act::Coach).await?;
-    let test = state.store.test(&asked.test).await?.ok_or_else(|| Problem::not_found("test"))?;
+    let test = state.store.test(&asked.test).await?.ok_or_else(|| Problem::not_found(Thing::Test))?;
     let seen = state.timing.runs(&code, team.id, (test.least, test.most));
-    let (connected, runs) = seen.ok_or_else(|| Problem::not_found("pair of gates"))?;
+    let (connected, runs) = seen.ok_or_else(|| Problem::not_found(Thing::Gates))?;
     Ok(Json(SeenRuns { connected, runs }))
 }
 
@@ -98,7 +99,7 @@ pub(in crate::api) async fn join(
     request: HttpRequest,
     body: Payload,
 ) -> Result<HttpResponse, actix_web::Error> {
-    state.timing.joined(&code, true).ok_or_else(|| Problem::not_found("pair of gates"))?;
+    state.timing.joined(&code, true).ok_or_else(|| Problem::not_found(Thing::Gates))?;
     let upgraded = actix_ws::handle(&request, body).inspect_err(|_| {
         state.timing.joined(&code, false);
     });

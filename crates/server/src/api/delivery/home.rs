@@ -1,12 +1,16 @@
 //! Practice at home: the page that players open without signing in, the card for paper, and what players say they did.
 
+use crate::facts::Thing;
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Path};
 use actix_web::{get, post};
+use jogo_core::academy::language::Language;
+use jogo_core::academy::phrases::Phrases;
 use jogo_core::delivery::home::HomeCard;
 use jogo_core::delivery::team_plan::holding;
 use jogo_core::ids::DrillId;
 use jogo_core::units::Pace;
+use jogo_store::academy::teams::Team;
 use jogo_store::delivery::home::Reported;
 use qrcode::QrCode;
 use qrcode::render::svg;
@@ -24,10 +28,10 @@ use crate::state::State;
 use crate::views::team_sessions::{editions_of, held};
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.service(page).service(card).service(renew).service(report);
+    config.service(page).service(phrases).service(card).service(renew).service(report);
 }
 
-/// The card of a team's week; nothing while no edition runs.
+/// The card of a team's week; absent while no edition runs.
 async fn card_of(state: &State, team: Uuid, pace: Pace) -> Answer<Option<HomeCard>> {
     let today = state.today().await?;
     let mut latest = None;
@@ -55,21 +59,41 @@ pub(in crate::api) struct HomePage {
     card: Option<HomeCard>,
 }
 
+/// The team of an address.
+async fn team_of(state: &State, token: &str) -> Answer<Team> {
+    let team = match state.store.home_team(token).await? {
+        Some(team) => state.store.team(team).await?,
+        None => None,
+    };
+    team.ok_or_else(|| Problem::not_found(Thing::Page))
+}
+
 /// The page of an address. Asks nobody who they are.
 #[utoipa::path(operation_id = "home_page", security(()), params(("token" = String, Path)),
     responses((status = 200, body = HomePage)))]
 #[get("/home/{token}")]
 pub(in crate::api) async fn page(state: Data<State>, token: Path<String>) -> Answer<Json<HomePage>> {
-    let team = match state.store.home_team(&token).await? {
-        Some(team) => state.store.team(team).await?,
-        None => None,
-    };
-    let team = team.ok_or_else(|| Problem::not_found("page of this address"))?;
+    let team = team_of(&state, &token).await?;
     Ok(Json(HomePage {
         academy: state.store.academy().await?.unwrap_or_default(),
         card: card_of(&state, team.id, Pace::default()).await?,
         team: team.name,
     }))
+}
+
+/// The texts of the page in another language, and no others of the library.
+#[utoipa::path(operation_id = "home_phrases", security(()),
+    params(("token" = String, Path), ("language" = Language, Path)), responses((status = 200, body = Phrases)))]
+#[get("/home/{token}/phrases/{language}")]
+pub(in crate::api) async fn phrases(
+    state: Data<State>,
+    path: Path<(String, Language)>,
+) -> Answer<Json<Phrases>> {
+    let (token, language) = path.into_inner();
+    let team = team_of(&state, &token).await?;
+    let shown = serde_json::to_value(card_of(&state, team.id, Pace::default()).await?);
+    let shown = shown.map_err(|e| Problem::internal(&e))?;
+    Ok(Json(state.store.phrases(language).await?.needed_in(&shown)))
 }
 
 /// The last that a player says of a drill. Never evidence for a level.

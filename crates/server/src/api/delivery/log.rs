@@ -1,4 +1,4 @@
-//! The log of an evening: what coaches say of it, from devices that may have been without network.
+//! The log of a session: what coaches say of it, from devices that may have been without network.
 
 use actix_web::HttpResponse;
 use actix_web::post;
@@ -17,7 +17,7 @@ pub fn routes(config: &mut ServiceConfig) {
     config.service(say);
 }
 
-/// Takes in what was said of an evening: all of it or nothing, each entry once, in any order.
+/// Takes in what was said of a session: all of it or nothing, each entry once, in any order.
 #[utoipa::path(operation_id = "log_say", params(("team" = Uuid, Path)), request_body = LogSaid,
     responses(
         (status = 204), (status = 409, body = Problem),

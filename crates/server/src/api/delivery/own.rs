@@ -1,8 +1,10 @@
 //! What a team has of its own beside its edition: its days, its hall, its kit and its squad.
 
+use crate::facts::Changed;
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Path};
 use actix_web::{get, put};
+use jogo_core::fact::Fact;
 use jogo_core::ground::fit::Ground;
 use jogo_core::plan::check;
 use jogo_core::plan::curriculum::Season;
@@ -30,10 +32,10 @@ pub(in crate::api) struct OwnView {
     ground: Option<Ground>,
     edition_season: Season,
     edition_ground: Ground,
-    /// Whether the days can no longer change, since an evening has a log or fell out.
+    /// Whether the days can no longer change, since a session has a log or was cancelled.
     days_fixed: bool,
     /// Rules that the team's plan breaks, in words.
-    breaks: Vec<String>,
+    breaks: Vec<Fact>,
 }
 
 /// Days and ground of a team in an edition.
@@ -98,6 +100,6 @@ pub(in crate::api) async fn settle(
     let settled = actix_web::web::block(settled).await.map_err(|e| Problem::internal(&e))?;
     let own = settled.map_err(Problem::input)?;
     let (by, now) = (who.0.id, state.clock.now());
-    state.store.change_team_plan(team.id, &assigned, &own, "its own days and ground", by, now).await?;
+    state.store.change_team_plan(team.id, &assigned, &own, &Changed::OwnDays.into(), by, now).await?;
     Ok(HttpResponse::NoContent().finish())
 }

@@ -1,8 +1,9 @@
-//! A team's evenings: the running order, and what became of it.
+//! A team's sessions: the running order, and how it went.
 
+use crate::facts::Thing;
 use actix_web::get;
 use actix_web::web::{Data, Path};
-use jogo_core::delivery::session::Evening;
+use jogo_core::delivery::session::RunningOrder;
 use jogo_core::delivery::team_plan::Upset;
 use jogo_core::units::Pace;
 use jogo_store::academy::teams::Team;
@@ -18,79 +19,81 @@ use crate::sign_in::rights::Act;
 use crate::state::State;
 use crate::views::session_log::LogView;
 use crate::views::stations::Splits;
-use crate::views::team_sessions::{EveningEntry, LastChange, TeamEdition, of_team, with_changes};
+use crate::views::team_sessions::{LastChange, SessionEntry, TeamEdition, of_team, with_changes};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(list).service(show);
 }
 
-/// A team's evenings in the order of their dates.
+/// A team's sessions in the order of their dates.
 #[derive(Serialize, ToSchema)]
-pub(in crate::api) struct Evenings {
+pub(in crate::api) struct TeamSessions {
     today: String,
-    evenings: Vec<EveningEntry>,
+    sessions: Vec<SessionEntry>,
     /// What the team changed last in its editions.
     changes: Vec<LastChange>,
 }
 
-/// One evening of a team.
+/// One session of a team.
 #[derive(Serialize, ToSchema)]
-pub(in crate::api) struct TeamEvening {
+pub(in crate::api) struct TeamSession {
     team: String,
     curriculum: String,
     edition_number: i64,
-    evening: Evening,
-    /// How it fell out or was cut short.
+    running_order: RunningOrder,
+    /// How it was cancelled or cut short.
     upset: Option<Upset>,
     log: LogView,
     splits: Splits,
 }
 
-/// The evenings of a team, in all the editions that it works by.
-#[utoipa::path(operation_id = "evenings_list", params(("team" = Uuid, Path)),
-    responses((status = 200, body = Evenings)))]
-#[get("/teams/{team}/evenings")]
+/// The sessions of a team, in all the editions that it works by.
+#[utoipa::path(operation_id = "sessions_list", params(("team" = Uuid, Path)),
+    responses((status = 200, body = TeamSessions)))]
+#[get("/teams/{team}/sessions")]
 pub(in crate::api) async fn list(
     who: SignedIn,
     state: Data<State>,
     team: Path<Uuid>,
-) -> Answer<Json<Evenings>> {
+) -> Answer<Json<TeamSessions>> {
     let team = who.team(&state, *team, Act::SeeTeam).await?;
-    let (evenings, changes) = with_changes(&state, team.id).await?;
-    Ok(Json(Evenings { today: state.today().await?.to_string(), evenings, changes }))
+    let (sessions, changes) = with_changes(&state, team.id).await?;
+    Ok(Json(TeamSessions { today: state.today().await?.to_string(), sessions, changes }))
 }
 
-/// The running order of an evening, and what was said of its blocks.
-#[utoipa::path(operation_id = "evenings_show",
+/// The running order of a session, and what was said of its blocks.
+#[utoipa::path(operation_id = "sessions_show",
     params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("session" = usize, Path)),
-    responses((status = 200, body = TeamEvening)))]
-#[get("/teams/{team}/evenings/{edition}/{session}")]
+    responses((status = 200, body = TeamSession)))]
+#[get("/teams/{team}/sessions/{edition}/{session}")]
 pub(in crate::api) async fn show(
     who: SignedIn,
     state: Data<State>,
     path: Path<(Uuid, Uuid, usize)>,
-) -> Answer<Json<TeamEvening>> {
+) -> Answer<Json<TeamSession>> {
     let (team, edition, session) = path.into_inner();
     let team = who.team(&state, team, Act::SeeTeam).await?;
     let own = of_team(&state, team.id, edition).await?;
     let pace = who.pace(&state).await?;
-    Ok(Json(TeamEvening::of(&state, team, &own, session, pace).await?))
+    Ok(Json(TeamSession::of(&state, team, &own, session, pace).await?))
 }
 
-impl TeamEvening {
+impl TeamSession {
     async fn of(state: &State, team: Team, own: &TeamEdition, session: usize, pace: Pace) -> Answer<Self> {
         let TeamEdition { assigned, edition, .. } = own;
         let problem = edition.problem().map_err(Problem::input)?;
-        let evening = edition.evening(&problem, session, pace);
-        let evening = evening.ok_or_else(|| Problem::not_found("session"))?;
-        Ok(TeamEvening {
+        let running_order = edition.running_order(&problem, session, pace);
+        let mut running_order = running_order.ok_or_else(|| Problem::not_found(Thing::Session))?;
+        let (milestones, tests) = (state.store.milestones().await?, state.store.tests().await?);
+        running_order.looks = edition.looks(&problem, session, &milestones, &tests);
+        Ok(TeamSession {
             curriculum: edition.curriculum.name.clone(),
             edition_number: assigned.published.number,
             upset: assigned.own.upsets.get(&session).copied(),
-            log: LogView::of(state, team.id, own, session, evening.date).await?,
-            splits: Splits::of(state, &team, &evening).await?,
+            log: LogView::of(state, team.id, own, session, running_order.date).await?,
+            splits: Splits::of(state, &team, &running_order).await?,
             team: team.name,
-            evening,
+            running_order,
         })
     }
 }

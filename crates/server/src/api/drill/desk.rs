@@ -10,6 +10,7 @@ use jogo_core::drill::{Drill, Proposal};
 use jogo_core::ground::fit::Ground;
 use jogo_core::ids::BandId;
 use jogo_core::input::InputError;
+use jogo_core::input::RangeFault;
 use jogo_core::units::{Metres, Pace, Share};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -89,8 +90,7 @@ impl Looking {
         let shares = self.success.iter().map(|share| ("/success", *share));
         let shares = shares.chain([("/window/0", low), ("/window/1", high)]);
         let wrong = shares.filter(|(_, share)| !(0.0..=1.0).contains(&share.0));
-        let wrong = wrong
-            .map(|(place, share)| InputError::at(place, format!("{}: a share between 0 and 1", share.0)));
+        let wrong = wrong.map(|(place, share)| InputError::at(place, RangeFault::Share { value: share.0 }));
         self.ground.faults().into_iter().map(|fault| fault.inside("/ground")).chain(wrong).collect()
     }
 }
@@ -133,7 +133,8 @@ pub(in crate::api) struct Calling {
 pub(in crate::api) async fn call(who: SignedIn, said: Json<Calling>) -> Answer<Json<Vec<Call>>> {
     who.may(Act::SeeLibrary)?;
     if !(1..=MOST_CALLS).contains(&said.calls) {
-        return Err(Problem::fault("/calls", format!("{} calls: between 1 and {MOST_CALLS}", said.calls)));
+        let count = RangeFault::Count { count: said.calls, least: 1, most: MOST_CALLS };
+        return Err(Problem::fault("/calls", count));
     }
     let inside = |faults: Vec<InputError>| faults.into_iter().map(|fault| fault.inside("/cues")).collect();
     calls(&said.cues, said.calls, said.seed).map(Json).map_err(|faults| Problem::input(inside(faults)))

@@ -1,7 +1,11 @@
 //! The library of drills: found, shown, written, copied, changed, put away.
 
+use crate::facts::Entered;
+use crate::facts::Thing;
 use actix_web::web::{Data, Path, Query};
 use actix_web::{HttpRequest, HttpResponse, get, post, put};
+use jogo_core::academy::language::Language;
+use jogo_core::academy::phrases::Phrases;
 use jogo_core::drill::Drill;
 use jogo_core::drill::library::Wanted;
 use jogo_core::ids::DrillId;
@@ -28,7 +32,8 @@ pub fn routes(config: &mut ServiceConfig) {
         .service(change)
         .service(earlier)
         .service(archive)
-        .service(list_skills);
+        .service(list_skills)
+        .service(phrases);
 }
 
 /// What is looked for, besides.
@@ -38,6 +43,8 @@ pub(in crate::api) struct Shelved {
     /// Those that are put away, instead of those that are not.
     #[serde(default)]
     archived: bool,
+    /// The language in which words are looked for, beside the one that a drill is written in.
+    language: Option<Language>,
 }
 
 /// The drills that are looked for, by their titles.
@@ -53,7 +60,8 @@ pub(in crate::api) async fn list(
     cursor: Query<Cursor>,
 ) -> Answer<Json<Page<DrillEntry>>> {
     who.may(Act::SeeLibrary)?;
-    let found = listed(&state, &wanted, shelved.archived, who.pace(&state).await?).await?;
+    let pace = who.pace(&state).await?;
+    let found = listed(&state, &wanted, shelved.archived, shelved.language, pace).await?;
     Ok(Json(cursor.page(found, |entry| entry.id.to_string())))
 }
 
@@ -85,7 +93,7 @@ impl From<Saved> for SavedView {
 }
 
 async fn view(state: &State, id: &DrillId) -> Answer<HttpResponse> {
-    let kept = state.store.kept_drill(id).await?.ok_or_else(|| Problem::not_found("drill"))?;
+    let kept = state.store.kept_drill(id).await?.ok_or_else(|| Problem::not_found(Thing::Drill))?;
     let view = DrillView {
         version: kept.version,
         archived_at: kept.archived_at.map(|at| at.to_string()),
@@ -121,7 +129,7 @@ pub(in crate::api) async fn earlier(
     who.may(Act::SeeLibrary)?;
     let (id, version) = path.into_inner();
     let drill = state.store.drill_version(&id, version).await?;
-    drill.map(Json).ok_or_else(|| Problem::not_found("earlier state of this drill"))
+    drill.map(Json).ok_or_else(|| Problem::not_found(Thing::DrillState))
 }
 
 async fn sound(state: &State, drill: &Drill) -> Answer<()> {
@@ -160,10 +168,10 @@ pub(in crate::api) async fn change(
     who.may(Act::KeepLibrary)?;
     let version = version(&request)?;
     if state.store.kept_drill(&id).await?.is_none() {
-        return Err(Problem::not_found("drill"));
+        return Err(Problem::not_found(Thing::Drill));
     }
     if drill.id != *id {
-        return Err(Problem::fault("/id", "a drill keeps its name: copy it for another one"));
+        return Err(Problem::fault("/id", Entered::KeepsName));
     }
     sound(&state, &drill).await?;
     state.store.change_drill(&drill, version, who.0.id, state.clock.now()).await?;
@@ -177,7 +185,7 @@ pub(in crate::api) struct Away {
     away: bool,
 }
 
-/// Puts a drill away, so that it is found and planned no more, or brings it back.
+/// Puts a drill away, so that it is no longer found or planned, or brings it back.
 #[utoipa::path(operation_id = "drills_archive", params(("id" = String, Path)),
     request_body = Away, responses((status = 200, body = DrillView)),
 )]
@@ -191,7 +199,7 @@ pub(in crate::api) async fn archive(
     who.may(Act::KeepLibrary)?;
     let now = state.clock.now();
     if !state.store.archive_drill(&id, said.away.then_some(now)).await? {
-        return Err(Problem::not_found("drill"));
+        return Err(Problem::not_found(Thing::Drill));
     }
     let what = if said.away { "put a drill away" } else { "brought a drill back" };
     state.store.note(now, Some(who.0.id), what, &id).await?;
@@ -204,6 +212,19 @@ pub(in crate::api) async fn archive(
 pub(in crate::api) async fn list_skills(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<Skill>>> {
     who.may(Act::SeeLibrary)?;
     Ok(Json(state.store.skills().await?))
+}
+
+/// The library's texts in another language: what is not in the book is read as it was written.
+#[utoipa::path(operation_id = "drills_phrases", params(("language" = Language, Path)),
+    responses((status = 200, body = Phrases)))]
+#[get("/phrases/{language}")]
+pub(in crate::api) async fn phrases(
+    who: SignedIn,
+    state: Data<State>,
+    language: Path<Language>,
+) -> Answer<Json<Phrases>> {
+    who.may(Act::SeeLibrary)?;
+    Ok(Json(state.store.phrases(*language).await?))
 }
 
 impl SignedIn {

@@ -1,5 +1,7 @@
 //! Invitations: a link that works once, through which somebody signs in for the first time.
 
+use crate::facts::Entered;
+use crate::facts::Thing;
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Path};
 use actix_web::{delete, get, post};
@@ -47,14 +49,14 @@ impl NewInvitation {
         let NewInvitation { id, name: said, role, club, teams } = self;
         match (role, club) {
             (RoleView::ClubLead, None) => {
-                return Err(Problem::fault("/club", "a club lead needs a club: choose one"));
+                return Err(Problem::fault("/club", Entered::ClubNeeded));
             }
             (RoleView::ClubLead, Some(_)) | (_, None) => {}
-            (_, Some(_)) => return Err(Problem::fault("/club", "only a club lead has a club: leave it out")),
+            (_, Some(_)) => return Err(Problem::fault("/club", Entered::ClubTooMuch)),
         }
         let known = state.store.teams().await?;
         if !teams.iter().all(|team| known.iter().any(|each| each.id == *team)) {
-            return Err(Problem::fault("/teams", "one of these teams no longer exists: reload the page"));
+            return Err(Problem::fault("/teams", Entered::NoTeam));
         }
         Ok(Invitation { id, name: name(&said)?, role: role.into(), club, teams, until })
     }
@@ -123,7 +125,7 @@ pub(in crate::api) async fn withdraw(
     who.may(Act::KeepPeople)?;
     match state.store.withdraw(*invitation).await? {
         true => Ok(HttpResponse::NoContent().finish()),
-        false => Err(Problem::not_found("open invitation")),
+        false => Err(Problem::not_found(Thing::Invitation)),
     }
 }
 
@@ -139,7 +141,7 @@ pub(in crate::api) struct Welcome {
 
 async fn open(state: &State, token: &str) -> Answer<Invitation> {
     let found = state.store.invitation(&secrets::hashed(token), state.clock.now()).await?;
-    found.ok_or_else(|| Problem::not_found("open invitation"))
+    found.ok_or_else(|| Problem::not_found(Thing::Invitation))
 }
 
 /// What the link invites to. Asks nobody who they are.
@@ -184,7 +186,7 @@ pub(in crate::api) async fn join(
     let invitation = open(&state, &token).await?;
     let Joining { login, password } = said.into_inner();
     let login = login.trim().to_lowercase();
-    name_in_files(&login).map_err(|says| Problem::fault("/login", format!("the name {says}")))?;
+    name_in_files(&login).map_err(|fault| Problem::fault("/login", fault))?;
     let password = actix_web::web::block(move || passwords::hash(&password)).await;
     let password = password.map_err(|e| Problem::internal(&e))?;
     let password = password.map_err(|says| Problem::fault("/password", says))?;

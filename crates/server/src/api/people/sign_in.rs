@@ -2,6 +2,7 @@
 
 use actix_web::web::Data;
 use actix_web::{HttpRequest, HttpResponse, delete, get, post, put};
+use jogo_core::academy::language::Language;
 use jogo_core::ids::BandId;
 use jogo_core::units::Metres;
 use jogo_store::people::{Person, Role};
@@ -18,7 +19,7 @@ use crate::sign_in::{self, SignedIn};
 use crate::state::State;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.service(show).service(create).service(end).service(pace).service(samples);
+    config.service(show).service(create).service(end).service(pace).service(language).service(samples);
 }
 
 #[derive(Deserialize, ToSchema)]
@@ -37,12 +38,16 @@ pub(in crate::api) struct Session {
     academy: String,
     today: String,
     demo: bool,
-    /// The measured pace of whoever is signed in, in metres; nothing until they have measured it.
+    /// The measured pace of whoever is signed in, in metres; absent until they have measured it.
     pace_m: Option<f64>,
-    /// When the address of their calendar was made; nothing if there is none.
+    /// When the address of their calendar was made; absent if there is none.
     calendar_since: Option<String>,
-    /// Where they get post; nothing for no post.
+    /// Where they get post; absent for no post.
     email: Option<String>,
+    /// The language that they have chosen; absent for the one of their browser.
+    language: Option<Language>,
+    /// The language of the academy's letters and prints.
+    academy_language: Language,
     /// The clubs that they lead.
     leads: Vec<String>,
     teams: Vec<TeamView>,
@@ -107,6 +112,8 @@ pub(in crate::api) async fn session(state: &State, person: Person) -> Answer<Ses
         pace_m: state.store.pace(person.id).await?,
         calendar_since: state.store.feed_made_at(person.id).await?.map(|at| at.to_string()),
         email: state.store.email(person.id).await?,
+        language: state.store.language(person.id).await?,
+        academy_language: state.store.settings().await?.0.language,
         leads: state.store.clubs_led_by(person.id).await?.into_iter().map(|club| club.name).collect(),
         teams: teams
             .into_iter()
@@ -169,6 +176,27 @@ pub(in crate::api) async fn pace(
 ) -> Answer<Json<Session>> {
     let pace = said.pace_m.map(measured).transpose()?;
     state.store.set_pace(who.0.id, pace.map(|pace| pace.0.0)).await?;
+    Ok(Json(session(&state, who.0).await?))
+}
+
+/// A language that somebody chose.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct LanguageSaid {
+    /// Absent for the one of the browser.
+    language: Option<Language>,
+}
+
+/// Keeps the language of whoever is signed in: screens and letters are in it from then on.
+#[utoipa::path(operation_id = "session_language", request_body = LanguageSaid,
+    responses((status = 200, body = Session)))]
+#[put("/session/language")]
+pub(in crate::api) async fn language(
+    who: SignedIn,
+    state: Data<State>,
+    said: Json<LanguageSaid>,
+) -> Answer<Json<Session>> {
+    state.store.set_language(who.0.id, said.language).await?;
     Ok(Json(session(&state, who.0).await?))
 }
 

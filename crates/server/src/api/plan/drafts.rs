@@ -1,5 +1,6 @@
 //! A draft with the living library beside it.
 
+use crate::facts::Thing;
 use std::collections::BTreeMap;
 
 use actix_web::HttpRequest;
@@ -16,7 +17,7 @@ use crate::views::drills::known_band;
 
 /// A curriculum on the desk.
 pub(super) async fn draft(state: &State, id: Uuid) -> Answer<Draft> {
-    state.store.curriculum(id).await?.ok_or_else(|| Problem::not_found("curriculum"))
+    state.store.curriculum(id).await?.ok_or_else(|| Problem::not_found(Thing::Curriculum))
 }
 
 /// The draft, if it still is the version that the request changes.
@@ -41,6 +42,11 @@ pub(super) async fn edition(state: &State, curriculum: Curriculum, plan: Plan) -
         plan,
         left: BTreeMap::new(),
     })
+}
+
+/// The same with every test laid that the wishes ask for.
+pub(super) async fn with_tests_laid(state: &State, edition: Edition) -> Answer<Edition> {
+    edition.with_tests_laid(&state.store.milestones().await?).map_err(Problem::input)
 }
 
 /// A curriculum on the desk, joined with the living library, and what its wishes ask of a plan.

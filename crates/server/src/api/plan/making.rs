@@ -1,5 +1,6 @@
 //! Making a curriculum: what it may begin from, and the first plan.
 
+use crate::facts::Thing;
 use std::collections::{BTreeMap, BTreeSet};
 
 use actix_web::HttpResponse;
@@ -20,7 +21,7 @@ use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use uuid::Uuid;
 
-use super::drafts::{aside, draft, edition, problem_of};
+use super::drafts::{aside, draft, edition, problem_of, with_tests_laid};
 use super::view::{Came, CurriculumView, view};
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
@@ -156,7 +157,7 @@ impl BeginsFrom {
                 band.and_then(|band| Curriculum::first(&band, &skills, ground, start))
             }
         };
-        found.ok_or_else(|| Problem::not_found("template, curriculum or band with skills to start from"))
+        found.ok_or_else(|| Problem::not_found(Thing::Start))
     }
 }
 
@@ -218,7 +219,7 @@ pub(crate) async fn create(
         return view(&state, made, Came::default()).await;
     }
     let wishes = new.into_inner().wishes(&state).await?;
-    let edition = edition(&state, wishes, Plan::default()).await?;
+    let edition = with_tests_laid(&state, edition(&state, wishes, Plan::default()).await?).await?;
     let problem = problem_of(&edition)?;
     let solved = aside(move || solve(&problem, 1, usual_steps(&problem))).await?.map_err(Problem::clash)?;
     let now = state.clock.now();

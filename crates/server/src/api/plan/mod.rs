@@ -1,36 +1,42 @@
 //! Curricula on the director's desk: wishes, plan, edits, reasons, editions.
 
+mod benchmarks;
 mod drafts;
 mod making;
 mod reasons;
 mod so_far;
 mod view;
 
+use crate::facts::Changed;
+use crate::facts::Entered;
+use crate::facts::Thing;
 use actix_web::web::{Data, Path, Query};
 use actix_web::{HttpRequest, HttpResponse, get, post, put};
 use jogo_core::delivery::edition::Edition;
-use jogo_core::delivery::session::Evening;
+use jogo_core::delivery::session::RunningOrder;
 use jogo_core::delivery::team_plan::takes_over;
 use jogo_core::ids::BandId;
+use jogo_core::input::What;
 use jogo_core::input::short_text;
 use jogo_core::plan::curriculum::{Curriculum, Season};
-use jogo_core::plan::rules::mend::in_words;
+use jogo_core::plan::rules::mend::told;
 use jogo_core::plan::search::solve::{STEPS_NEAR, usual_steps};
 use jogo_core::plan::{
     Clash, Edit, Plan, Price, Problem as PlanProblem, check, edit, price, score, solve, solve_near,
 };
 use jogo_store::delivery::team_plans::{Assigned, Joining};
-use jogo_store::plan::{Change, CurriculumLine, Draft, NewEdition};
+use jogo_store::plan::{CurriculumLine, NewEdition};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
-use self::drafts::{aside, draft, edition, opened, problem_of, read};
+use self::benchmarks::{mend, show_benchmarks};
+use self::drafts::{aside, draft, edition, opened, problem_of, read, with_tests_laid};
 use self::making::{beginnings, create, goals_of_squads};
 use self::reasons::{compared, compared_with_edition, foreseen, why};
-use self::so_far::reached_so_far;
-use self::view::{BlockPlace, Came, CurriculumView, view};
+use self::so_far::{delivered, reached_so_far};
+use self::view::{BlockPlace, Came, CurriculumView, kept, view};
 use crate::api::{Cursor, Page};
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
@@ -52,10 +58,13 @@ pub fn routes(config: &mut ServiceConfig) {
         .service(solve_again)
         .service(goals_of_squads)
         .service(why)
+        .service(show_benchmarks)
+        .service(mend)
         .service(compared)
         .service(foreseen)
         .service(reached_so_far)
-        .service(evening)
+        .service(delivered)
+        .service(running_order)
         .service(publish)
         .service(compared_with_edition);
 }
@@ -77,20 +86,6 @@ impl From<CurriculumLine> for CurriculumEntry {
         let CurriculumLine { id, name, band, start, weeks, edition } = line;
         CurriculumEntry { id, name, band, start: start.to_string(), weeks, edition }
     }
-}
-
-/// Keeps a change and answers with the view.
-async fn kept(
-    who: &SignedIn,
-    state: &State,
-    read: Draft,
-    (curriculum, plan): (&Curriculum, &Plan),
-    what: &str,
-    came: Came,
-) -> Answer<HttpResponse> {
-    let change = Change { what, by: who.0.id, at: state.clock.now() };
-    state.store.change_curriculum(&read, curriculum, plan, change).await?;
-    view(state, draft(state, read.id).await?, came).await
 }
 
 /// All curricula, the latest first.
@@ -134,9 +129,10 @@ pub(super) async fn change_wishes(
 ) -> Answer<HttpResponse> {
     who.may(Act::Plan)?;
     let read = read(&state, *id, &request).await?;
-    let edition = edition(&state, wishes.into_inner(), read.plan.clone()).await?;
+    let wishes = wishes.into_inner().without_lost_tests();
+    let edition = edition(&state, wishes, read.plan.clone()).await?;
     problem_of(&edition)?;
-    kept(&who, &state, read, (&edition.curriculum, &edition.plan), "a wish", Came::default()).await
+    kept(&who, &state, read, (&edition.curriculum, &edition.plan), Changed::Wishes, Came::default()).await
 }
 
 /// Moves a curriculum into another season; sessions that stay keep their blocks.
@@ -156,7 +152,7 @@ pub(super) async fn change_season(
     let (curriculum, plan) = read.curriculum.in_season(&read.plan, &season).map_err(Problem::input)?;
     let edition = edition(&state, curriculum, plan).await?;
     problem_of(&edition)?;
-    kept(&who, &state, read, (&edition.curriculum, &edition.plan), "the season", Came::default()).await
+    kept(&who, &state, read, (&edition.curriculum, &edition.plan), Changed::Wishes, Came::default()).await
 }
 
 /// Changes the plan by hand, whatever rule that breaks, and says what it costs.
@@ -182,8 +178,8 @@ pub(super) async fn edits(
         clash: None,
     };
     let curriculum = Curriculum { locks: edited.locks, ..before.curriculum.clone() };
-    let what = in_words(&problem, &before.plan, &change);
-    kept(&who, &state, read, (&curriculum, &edited.plan), &what, came).await
+    let what = told(&problem, &before.plan, &change);
+    kept(&who, &state, read, (&curriculum, &edited.plan), what, came).await
 }
 
 /// Takes the last change back; nothing happens if there is none.
@@ -216,7 +212,7 @@ pub(super) struct SolveWish {
     only_better: bool,
 }
 
-/// Lays the plan, around what is locked.
+/// Lays the plan and its tests, around what is locked and pinned.
 #[utoipa::path(operation_id = "curricula_solve_again",
     params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = SolveWish,
     responses((status = 200, body = CurriculumView)),
@@ -232,18 +228,17 @@ pub(super) async fn solve_again(
     who.may(Act::Plan)?;
     let read = read(&state, *id, &request).await?;
     let edition = edition(&state, read.curriculum.clone(), read.plan.clone()).await?;
-    let problem = problem_of(&edition)?;
+    let edition = with_tests_laid(&state, edition).await?;
+    let (problem, curriculum) = (problem_of(&edition)?, edition.curriculum.clone());
     let wish = wish.into_inner();
     let (found, came) = aside(move || lay(&problem, &edition.plan, &wish)).await??;
     match found {
-        Some(plan) => {
-            kept(&who, &state, read.clone(), (&read.curriculum, &plan), "a plan laid anew", came).await
-        }
+        Some(plan) => kept(&who, &state, read, (&curriculum, &plan), Changed::LaidAnew, came).await,
         None => view(&state, read, came).await,
     }
 }
 
-/// Lays a plan; nothing if the one that is there is to be kept.
+/// Lays a plan; absent if the one that is there is to be kept.
 fn lay(problem: &PlanProblem, plan: &Plan, wish: &SolveWish) -> Answer<(Option<Plan>, Came)> {
     let solved = match wish.near {
         true => solve_near(problem, plan, wish.seed, STEPS_NEAR),
@@ -261,19 +256,22 @@ fn lay(problem: &PlanProblem, plan: &Plan, wish: &SolveWish) -> Answer<(Option<P
 }
 
 /// The running order of a session of the draft.
-#[utoipa::path(operation_id = "curricula_evening", params(("id" = Uuid, Path), ("session" = usize, Path)),
-    responses((status = 200, body = Evening)))]
+#[utoipa::path(operation_id = "curricula_session", params(("id" = Uuid, Path), ("session" = usize, Path)),
+    responses((status = 200, body = RunningOrder)))]
 #[get("/curricula/{id}/sessions/{session}")]
-pub(super) async fn evening(
+pub(super) async fn running_order(
     who: SignedIn,
     state: Data<State>,
     path: Path<(Uuid, usize)>,
-) -> Answer<Json<Evening>> {
+) -> Answer<Json<RunningOrder>> {
     who.may(Act::Plan)?;
     let (id, session) = path.into_inner();
     let (edition, problem) = opened(&state, id).await?;
     let pace = who.pace(&state).await?;
-    edition.evening(&problem, session, pace).map(Json).ok_or_else(|| Problem::not_found("session"))
+    let order = edition.running_order(&problem, session, pace);
+    let mut order = order.ok_or_else(|| Problem::not_found(Thing::Session))?;
+    order.looks = edition.looks(&problem, session, &state.store.milestones().await?, &edition.tests);
+    Ok(Json(order))
 }
 
 /// The teams that run an earlier edition of a curriculum, and how each takes the new one.
@@ -308,8 +306,9 @@ impl EditionWish {
     fn note(&self) -> Answer<String> {
         match self.note.trim() {
             "" => Ok(String::new()),
-            note => short_text(note, LONGEST_NOTE)
-                .map_err(|says| Problem::fault("/note", format!("the note {says}"))),
+            note => {
+                short_text(note, LONGEST_NOTE, What::Note).map_err(|fault| Problem::fault("/note", fault))
+            }
         }
     }
 }
@@ -321,8 +320,8 @@ fn breaks_nothing(edition: &Edition) -> Answer<()> {
     match check(&problem_of(edition)?, &edition.plan).first() {
         None => Ok(()),
         Some(breach) => {
-            let says = format!("The plan breaks a rule in session {}: {}", breach.session + 1, breach.says);
-            Err(Problem::fault("", format!("{says}. Solve it again, then publish.")))
+            let (session, broken) = (breach.session + 1, breach.says.clone().into());
+            Err(Problem::fault("", Entered::BreaksRule { session, broken }))
         }
     }
 }

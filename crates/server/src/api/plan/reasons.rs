@@ -1,8 +1,10 @@
 //! Reasons, comparisons and forecasts of a plan.
 
+use crate::facts::Thing;
 use actix_web::web::{Data, Path, Query};
 use actix_web::{get, post};
 use jogo_core::delivery::edition::Edition;
+use jogo_core::fact::Fact;
 use jogo_core::ids::SkillId;
 use jogo_core::plan::forecast::{Forecast, Size, forecast};
 use jogo_core::plan::search::solve::usual_steps;
@@ -29,13 +31,13 @@ pub(crate) struct Asked {
     skill: Option<SkillId>,
 }
 
-/// Reasons, in words.
+/// Reasons.
 #[derive(Serialize, ToSchema)]
 pub(crate) struct Why {
     /// Why the block is here.
     block: Option<BlockWhy>,
     /// Why the skill comes when it comes.
-    skill: Option<Vec<String>>,
+    skill: Option<Vec<Fact>>,
 }
 
 /// Why is this here, and why so late?
@@ -59,11 +61,13 @@ impl Asked {
             let (session, block) = plan.place_of(id)?;
             why_block(problem, plan, session, block)
         };
-        let block = self.block.map(|id| of_block(id).ok_or_else(|| Problem::not_found("block of this plan")));
-        let skill = self.skill.as_ref().map(|skill| {
-            why_skill(problem, plan, skill).ok_or_else(|| Problem::not_found("goal of this curriculum"))
-        });
-        Ok(Why { block: block.transpose()?, skill: skill.transpose()? })
+        let block = self.block.map(|id| of_block(id).ok_or_else(|| Problem::not_found(Thing::Block)));
+        let skill = self
+            .skill
+            .as_ref()
+            .map(|skill| why_skill(problem, plan, skill).ok_or_else(|| Problem::not_found(Thing::Goal)));
+        let skill = skill.transpose()?.map(|says| says.into_iter().map(Fact::from).collect());
+        Ok(Why { block: block.transpose()?, skill })
     }
 }
 
@@ -134,7 +138,7 @@ pub(crate) async fn compared_with_edition(
 
 /// The edition of a curriculum with this number.
 async fn numbered(state: &State, curriculum: Uuid, number: i64) -> Answer<Edition> {
-    let none = || Problem::not_found("edition of this curriculum");
+    let none = || Problem::not_found(Thing::Edition);
     let editions = state.store.editions(curriculum).await?;
     let published = editions.into_iter().find(|published| published.number == number).ok_or_else(none)?;
     Ok(state.store.edition(published.id).await?.ok_or_else(none)?.1)

@@ -10,9 +10,12 @@ use jogo_core::delivery::team_plan::as_run;
 use jogo_core::ids::{BandId, SkillId};
 use jogo_core::plan::forecast::so_far::{Day, SoFar, Squad, days, so_far};
 use jogo_core::plan::{Plan, Problem as PlanProblem, SkillWish};
+use jogo_store::delivery::log::Delivered;
+use serde::Serialize;
+use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::drafts::{aside, opened, problem_of};
+use super::drafts::{aside, draft, opened, problem_of};
 use super::reasons::foreseen_by;
 use crate::json::Json;
 use crate::problem::Answer;
@@ -35,6 +38,40 @@ pub(crate) async fn reached_so_far(who: SignedIn, state: Data<State>, id: Path<U
         so_far(&problem, &squads, &foreseen_by(&edition, &problem))
     });
     Ok(Json(summed.await?))
+}
+
+/// Where the calendar stands with a curriculum, and what was delivered of it.
+#[derive(Serialize, ToSchema)]
+pub(crate) struct DeliveredSoFar {
+    today: String,
+    /// The sessions of which something was said, in their order.
+    sessions: Vec<DeliveredSession>,
+}
+
+/// How a session went in all teams together.
+#[derive(Serialize, ToSchema)]
+pub(crate) struct DeliveredSession {
+    session: usize,
+    /// Blocks of which something was said.
+    said: u32,
+    /// Blocks of those that were run.
+    run: u32,
+}
+
+/// What the teams have delivered of a curriculum so far, by its sessions.
+#[utoipa::path(operation_id = "curricula_delivered", params(("id" = Uuid, Path)),
+    responses((status = 200, body = DeliveredSoFar)))]
+#[get("/curricula/{id}/delivered")]
+pub(crate) async fn delivered(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+) -> Answer<Json<DeliveredSoFar>> {
+    who.may(Act::Plan)?;
+    let draft = draft(&state, *id).await?;
+    let sessions = state.store.delivered(draft.id).await?.into_iter();
+    let sessions = sessions.map(|Delivered { session, said, run }| DeliveredSession { session, said, run });
+    Ok(Json(DeliveredSoFar { today: state.today().await?.to_string(), sessions: sessions.collect() }))
 }
 
 /// A squad that has begun with a curriculum, with everything that was seen of it.

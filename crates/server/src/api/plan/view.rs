@@ -2,6 +2,7 @@
 
 use actix_web::HttpResponse;
 use jogo_core::delivery::edition::Edition;
+use jogo_core::fact::Fact;
 use jogo_core::ids::{SkillId, TestId};
 use jogo_core::plan::curriculum::Curriculum;
 use jogo_core::plan::score::{minutes_by_strand, missing};
@@ -12,14 +13,15 @@ use jogo_core::plan::{
 use jogo_core::technique::skill::{Skill, Stage, Strand};
 use jogo_core::units::Minutes;
 use jogo_store::delivery::Published;
-use jogo_store::plan::Draft;
+use jogo_store::plan::{Change, Draft};
 use serde::Serialize;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::drafts::{aside, edition, problem_of};
+use super::drafts::{aside, draft, edition, problem_of};
 use crate::api::versioned;
 use crate::problem::Answer;
+use crate::sign_in::SignedIn;
 use crate::state::State;
 
 /// A curriculum with its plan.
@@ -39,12 +41,12 @@ pub(crate) struct CurriculumView {
     score: Score,
     breaches: Vec<BreachHere>,
     editions: Vec<EditionEntry>,
-    /// Whether the draft differs from the latest edition; nothing if none was published.
+    /// Whether the draft differs from the latest edition; absent if none was published.
     changed_since_edition: Option<bool>,
     /// What is different from the latest edition, in words.
-    changes: Vec<String>,
+    changes: Vec<Fact>,
     /// What undo would take back.
-    undo: Option<String>,
+    undo: Option<Fact>,
     /// What came of the change that this answers.
     came: Came,
 }
@@ -78,7 +80,7 @@ struct SkillLine {
     missing: u32,
 }
 
-/// An evening of the plan: one column.
+/// A session of the plan: one column.
 #[derive(Serialize, ToSchema)]
 struct SessionColumn {
     session: usize,
@@ -141,7 +143,7 @@ impl From<Published> for EditionEntry {
     }
 }
 
-/// So many breaches are given a mend: looking for one takes a while, and the next are found when these are gone.
+/// How many breaches are given a mend: looking for one takes a while, and the next are found when these are gone.
 const MENDED: usize = 3;
 
 /// The view of a draft, with what came of the change before it.
@@ -177,13 +179,33 @@ pub(super) async fn view(state: &State, draft: Draft, came: Came) -> Answer<Http
         score: score(&problem, plan),
         breaches,
         changed_since_edition: latest.as_ref().map(|(_, latest)| *latest != trimmed),
-        changes: latest.map(|(_, latest)| trimmed.changes_since(&latest)).unwrap_or_default(),
+        changes: latest
+            .map(|(_, latest)| trimmed.changes_since(&latest))
+            .into_iter()
+            .flatten()
+            .map(Fact::from)
+            .collect(),
         editions: editions.into_iter().map(EditionEntry::from).collect(),
         undo,
         came,
         wishes: edition.curriculum,
     };
     Ok(versioned(view.version, &view))
+}
+
+/// Keeps a change and answers with the view.
+pub(super) async fn kept(
+    who: &SignedIn,
+    state: &State,
+    read: Draft,
+    (curriculum, plan): (&Curriculum, &Plan),
+    what: impl Into<Fact>,
+    came: Came,
+) -> Answer<HttpResponse> {
+    let what = what.into();
+    let change = Change { what: &what, by: who.0.id, at: state.clock.now() };
+    state.store.change_curriculum(&read, curriculum, plan, change).await?;
+    view(state, draft(state, read.id).await?, came).await
 }
 
 fn column(edition: &Edition, problem: &PlanProblem, session: usize) -> SessionColumn {

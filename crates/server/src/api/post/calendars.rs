@@ -1,13 +1,18 @@
-//! Calendars: a coach's evenings as iCalendar (RFC 5545), read through an address that holds a secret.
+//! Calendars: a coach's sessions as iCalendar (RFC 5545), read through an address that holds a secret.
 
+use crate::facts::Lasts;
+use crate::facts::Letter;
+use crate::facts::Thing;
 use actix_web::web::{Data, Path};
 use actix_web::{HttpResponse, delete, http::header, post};
 use icalendar::{Calendar, Component, Event, EventStatus, Property};
 use jiff::Timestamp;
+use jogo_core::academy::phrases::Phrases;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::{Upset, holding};
 use jogo_core::units::Minutes;
 use jogo_store::academy::teams::Team;
+use jogo_words::say;
 use serde::Serialize;
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -17,7 +22,7 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::rights::Act;
 use crate::sign_in::{SignedIn, secrets};
 use crate::state::State;
-use crate::views::team_sessions::{TeamEdition, editions_of, held, order_in_lines};
+use crate::views::team_sessions::{TeamEdition, editions_of, held, order_of};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(make).service(end);
@@ -53,19 +58,23 @@ pub(in crate::api) async fn end(who: SignedIn, state: Data<State>) -> Answer<Htt
 /// The calendar of an address. Asks nobody who they are: the address is the secret.
 pub async fn feed(state: Data<State>, token: Path<String>) -> Answer<HttpResponse> {
     let owner = state.store.feed(&secrets::hashed(&token)).await?;
-    let owner = owner.ok_or_else(|| Problem::not_found("calendar of this address"))?;
+    let owner = owner.ok_or_else(|| Problem::not_found(Thing::Calendar))?;
     let mut calendar = Calendar::new();
     calendar.name("Jogo");
+    let language = state.store.language(owner.id).await?;
+    let language = language.unwrap_or(state.store.settings().await?.0.language);
+    let phrases = state.store.phrases(language).await?;
     let now = state.clock.now();
     for team in state.store.teams_of(owner.id).await? {
         for editions in editions_of(&state, team.id).await?.values() {
             let days = held(editions);
             for (place, TeamEdition { assigned, edition, .. }) in editions.iter().enumerate() {
-                for (session, evening) in edition.curriculum.evenings().iter().enumerate() {
-                    if holding(&days, evening.date) == Some(place) {
+                for (session, held) in edition.curriculum.session_days().iter().enumerate() {
+                    if holding(&days, held.date) == Some(place) {
                         let upset = assigned.own.upsets.get(&session);
                         let version = assigned.published.number + assigned.version;
-                        calendar.push(entry(&team, edition, session, upset, version, now));
+                        let entry = entry(&team, edition, session, upset, (version, now), &phrases);
+                        calendar.push(entry);
                     }
                 }
             }
@@ -77,34 +86,38 @@ pub async fn feed(state: Data<State>, token: Path<String>) -> Answer<HttpRespons
         .body(calendar.to_string()))
 }
 
-/// One evening: a day without times, since the plan knows none. Its name stays the same whatever happens to it, so
+/// One session: a day without times, since the plan knows none. Its name stays the same whatever happens to it, so
 /// that a calendar changes the entry that it has.
 fn entry(
     team: &Team,
     edition: &Edition,
     session: usize,
     upset: Option<&Upset>,
-    version: i64,
-    now: Timestamp,
+    (version, now): (i64, Timestamp),
+    phrases: &Phrases,
 ) -> Event {
-    let evening = edition.curriculum.evenings()[session];
-    let day = evening.date.strftime("%Y%m%d").to_string();
-    let next = evening.date.tomorrow().unwrap_or(evening.date).strftime("%Y%m%d").to_string();
+    let language = phrases.language;
+    let held = edition.curriculum.session_days()[session];
+    let day = held.date.strftime("%Y%m%d").to_string();
+    let next = held.date.tomorrow().unwrap_or(held.date).strftime("%Y%m%d").to_string();
     let there = edition.curriculum.minutes.get(session).copied().unwrap_or_default();
     let left = upset.map_or(there, |upset| upset.left);
     let fell_out = left == Minutes(0);
-    let what = if fell_out { "cancelled".to_owned() } else { left.to_string() };
+    let what = if fell_out { Lasts::Cancelled } else { Lasts::Whole { minutes: left } };
+    let title = say(language, Letter::CalendarEntry { team: team.name.clone(), what });
     let mut event = Event::new();
     event
         .uid(&format!("{}-{day}@jogo", team.id))
         .append_property(Property::new("DTSTAMP", now.strftime("%Y%m%dT%H%M%SZ").to_string()).done())
-        .summary(&format!("{}: {what}", team.name))
+        .summary(&title)
         .append_property(Property::new("DTSTART", &day).add_parameter("VALUE", "DATE").done())
         .append_property(Property::new("DTEND", &next).add_parameter("VALUE", "DATE").done())
         .append_property(Property::new("SEQUENCE", version.to_string()).done())
         .status(if fell_out { EventStatus::Cancelled } else { EventStatus::Confirmed });
     if !fell_out {
-        event.description(&order_in_lines(edition, session).join("\n"));
+        let order = order_of(edition, session);
+        let lines: Vec<String> = order.iter().map(|line| line.said(phrases)).collect();
+        event.description(&lines.join("\n"));
     }
     event.done()
 }

@@ -61,7 +61,7 @@ pub(in crate::api) struct Outbox {
     letters: Vec<LetterView>,
 }
 
-/// So many letters are shown.
+/// How many letters are shown.
 const SHOWN: u32 = 200;
 
 async fn outbox(state: &State) -> Answer<Json<Outbox>> {
@@ -90,7 +90,7 @@ pub(in crate::api) async fn deliver(who: SignedIn, state: Data<State>) -> Answer
 #[derive(Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub(in crate::api) struct EmailSaid {
-    /// A mail address; nothing for no post.
+    /// A mail address; absent for no post.
     email: Option<String>,
 }
 

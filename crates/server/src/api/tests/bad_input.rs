@@ -92,7 +92,7 @@ async fn a_layout_of_a_megabyte_or_with_many_faults_is_answered() {
     let faults = coach.posts("/layouts", json!({"text": "mark A\nwalk\nbax 4 by 4"})).await;
     assert_eq!(
         faults.body["errors"][1]["detail"].as_str().unwrap().split(':').next(),
-        Some("line 3, column 1")
+        Some("Line 3, column 1")
     );
     let sound = coach.posts("/layouts", json!({"text": "mark A; walk 4; mark B", "pace_m": 0.8})).await;
     assert_eq!(sound.body["footprint"], json!({"width_m": 0.0, "depth_m": 3.2}));
@@ -105,11 +105,11 @@ async fn a_layout_of_a_megabyte_or_with_many_faults_is_answered() {
 )]
 #[case::more_rows_than_a_squad(
     format!("name,birth month,strong foot\n{}", "A,2022-01,left\n".repeat(61)).into_bytes(), 422,
-    "at most 60 players",
+    "60 players at most",
 )]
 #[case::more_rows_than_any_list(
     format!("name,birth month,strong foot\n{}", "A,2022-01,left\n".repeat(5_000)).into_bytes(), 422,
-    "more than 2000 lines",
+    "more than 2,000 lines",
 )]
 #[case::no_rows(b"hello".to_vec(), 422, "no rows")]
 #[actix_web::test]

@@ -24,8 +24,8 @@ async fn shorter_sessions_break_the_plan_and_solving_mends_it() {
     assert_eq!(refused.problem(), "/problems/input");
     let solved = director.writes(Method::POST, &format!("{winter}/solve"), &etag, json!({"seed": 3})).await;
     assert_eq!(solved.body["breaches"], json!([]));
-    let evening = director.gets(&format!("{winter}/sessions/0")).await.body;
-    let blocks = evening["blocks"].as_array().unwrap();
+    let order = director.gets(&format!("{winter}/sessions/0")).await.body;
+    let blocks = order["blocks"].as_array().unwrap();
     let used: u64 =
         blocks.iter().map(|b| b["minutes"].as_u64().unwrap() + b["laying_out"].as_u64().unwrap()).sum();
     assert!(used <= 20 && !blocks.is_empty());
@@ -71,8 +71,9 @@ async fn wishes_that_clash_are_answered_with_a_sentence() {
     assert_eq!((answered.status.as_u16(), &answered.body["breaches"]), (200, &json!([])));
     let clash = &answered.body["came"]["clash"];
     assert_eq!(clash["of"], json!({"kind": "session", "session": 4}));
-    assert!(clash["says"].as_str().unwrap().starts_with("Session 5 on 24 February has 3 min"));
-    // What can be done is done: that evening alone stays empty.
+    assert!(clash["says"]["detail"].as_str().unwrap().starts_with("Session 5 on 24 February has 3 min"));
+    assert_eq!((&clash["says"]["code"], &clash["says"]["session"]), (&json!("clash-session"), &json!(5)));
+    // What can be done is done: that session alone stays empty.
     let empty = |at: usize| answered.body["sessions"][at]["blocks"] == json!([]);
     assert!(empty(4) && !empty(3));
 }
@@ -82,7 +83,7 @@ async fn an_edition_reaches_the_team_once_and_never_changes() {
     let academy = academy().await;
     let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(NEW_COACH).await);
     let (winter, team) = (director.winter().await, coach.team().await);
-    assert_eq!(coach.gets(&format!("{team}/evenings")).await.body["evenings"], json!([]));
+    assert_eq!(coach.gets(&format!("{team}/sessions")).await.body["sessions"], json!([]));
     let read = director.gets(&winter).await;
     let etag = read.etag.unwrap();
     for _ in 0..2 {
@@ -96,11 +97,11 @@ async fn an_edition_reaches_the_team_once_and_never_changes() {
             .await;
         assert_eq!(published.body["editions"].as_array().unwrap().len(), 1, "{published:?}");
     }
-    let evenings = coach.gets(&format!("{team}/evenings")).await.body;
-    assert_eq!(evenings["evenings"][0]["date"], "2031-02-10");
-    let page = format!("{team}/evenings/{}/0", evenings["evenings"][0]["edition"].as_str().unwrap());
-    let tonight = coach.gets(&page).await.body;
-    assert!(tonight["evening"]["blocks"][0]["drawing"].as_str().unwrap().starts_with("<svg"));
+    let sessions = coach.gets(&format!("{team}/sessions")).await.body;
+    assert_eq!(sessions["sessions"][0]["date"], "2031-02-10");
+    let page = format!("{team}/sessions/{}/0", sessions["sessions"][0]["edition"].as_str().unwrap());
+    let today = coach.gets(&page).await.body;
+    assert!(today["running_order"]["blocks"][0]["drawing"].as_str().unwrap().starts_with("<svg"));
 
     let mut wishes = read.body["wishes"].clone();
     wishes["minutes"][0] = json!(60);
@@ -109,7 +110,7 @@ async fn an_edition_reaches_the_team_once_and_never_changes() {
         .writes(Method::POST, &format!("{winter}/solve"), &changed.etag.unwrap(), json!({"seed": 9}))
         .await;
     assert_eq!(solved.body["changed_since_edition"], json!(true));
-    assert_eq!(coach.gets(&page).await.body, tonight);
+    assert_eq!(coach.gets(&page).await.body, today);
 }
 
 #[rstest]
@@ -121,8 +122,8 @@ async fn outcomes_arrive_in_any_order_and_the_latest_counts(#[case] order: &[usi
     let academy = academy().await;
     let coach = academy.signed_in(COACH).await;
     let team = coach.team().await;
-    let evenings = coach.gets(&format!("{team}/evenings")).await.body;
-    let edition = evenings["evenings"][0]["edition"].as_str().unwrap();
+    let sessions = coach.gets(&format!("{team}/sessions")).await.body;
+    let edition = sessions["sessions"][0]["edition"].as_str().unwrap();
     let entry = |n: u32, block: u32, outcome: &str, minute: u32| {
         json!({"id": id(n), "edition": edition, "session": 11, "block": block, "outcome": outcome, "minutes": null,
                "said_at": format!("2031-02-10T18:{minute:02}:00Z")})
@@ -132,7 +133,7 @@ async fn outcomes_arrive_in_any_order_and_the_latest_counts(#[case] order: &[usi
         let answered = coach.posts(&format!("{team}/log"), json!({"outcomes": [entries[*i]]})).await;
         assert_eq!(answered.status, 204, "{answered:?}");
     }
-    let page = coach.gets(&format!("{team}/evenings/{edition}/11")).await.body;
+    let page = coach.gets(&format!("{team}/sessions/{edition}/11")).await.body;
     let said: Vec<_> =
         page["log"]["outcomes"].as_array().unwrap().iter().map(|o| o["outcome"].as_str().unwrap()).collect();
     assert_eq!(said[..2], ["done", "short"]);
@@ -143,8 +144,8 @@ async fn an_outcome_of_a_block_that_is_not_there_is_refused() {
     let academy = academy().await;
     let coach = academy.signed_in(COACH).await;
     let team = coach.team().await;
-    let evenings = coach.gets(&format!("{team}/evenings")).await.body;
-    let edition = &evenings["evenings"][0]["edition"];
+    let sessions = coach.gets(&format!("{team}/sessions")).await.body;
+    let edition = &sessions["sessions"][0]["edition"];
     let entry = |session: u32, block: u32| json!({"id": id(session * 100 + block), "edition": edition, "session": session, "block": block, "outcome": "done", "said_at": "2031-02-10T18:00:00Z"});
     let answered = coach
         .posts(&format!("{team}/log"), json!({"outcomes": [entry(0, 0), entry(0, 99), entry(99, 0)]}))

@@ -77,6 +77,7 @@ fn whoever_must_be_signed_in_is_told_how() {
     let expected = [
         "get /gates/{code}",
         "get /home/{token}",
+        "get /home/{token}/phrases/{language}",
         "get /join/{token}",
         "post /join/{token}",
         "get /samples",

@@ -18,6 +18,8 @@ pub fn looking(drill: &Value) -> Value {
 #[case::by_words("text=staircase", &["rising-staircase"])]
 #[case::by_skill_and_stage("skill=one-v-one&stage=contest", &["one-v-one-to-gates"])]
 #[case::at_home_in_a_small_corner("strand=receiving&home=true&width_m=2&depth_m=2", &["rising-staircase"])]
+#[case::in_german("text=Treppe&language=de", &["rising-staircase"])]
+#[case::in_a_language_that_nobody_asked_for("text=Treppe", &[])]
 #[case::nothing("text=underwater", &[])]
 #[actix_web::test]
 async fn drills_are_found_by_what_is_asked_of_them(#[case] query: &str, #[case] ids: &[&str]) {
@@ -70,10 +72,10 @@ async fn an_edition_keeps_the_drill_that_it_was_published_with() {
     let academy = academy().await;
     let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(COACH).await);
     let team = coach.team().await;
-    let evenings = coach.gets(&format!("{team}/evenings")).await;
-    let edition = evenings.body["evenings"][0]["edition"].as_str().unwrap().to_owned();
-    let evening = async || coach.gets(&format!("{team}/evenings/{edition}/0")).await;
-    let before = evening().await.body["evening"].clone();
+    let sessions = coach.gets(&format!("{team}/sessions")).await;
+    let edition = sessions.body["sessions"][0]["edition"].as_str().unwrap().to_owned();
+    let shown = async || coach.gets(&format!("{team}/sessions/{edition}/0")).await;
+    let before = shown().await.body["running_order"].clone();
     let id = before["blocks"][0]["drill"].as_str().unwrap().to_owned();
     let read = director.gets(&format!("/drills/{id}")).await;
     let editions = read.body["editions"].as_array().unwrap();
@@ -83,7 +85,7 @@ async fn an_edition_keeps_the_drill_that_it_was_published_with() {
     drill["title"] = "Something else altogether".into();
     let saved = director.writes(Method::PUT, &format!("/drills/{id}"), &read.etag.unwrap(), drill).await;
     assert_eq!(saved.status, 200, "{saved:?}");
-    assert_eq!(evening().await.body["evening"], before);
+    assert_eq!(shown().await.body["running_order"], before);
 }
 
 #[actix_web::test]
@@ -217,7 +219,7 @@ async fn bands_and_the_academy_change_once_and_within_their_ranges() {
     let director = academy.signed_in(DIRECTOR).await;
     let mut band = director.gets("/bands").await.body[1].clone();
     band["band"]["explaining_s"] = 45.into();
-    band["band"]["sources"] = json!({"explaining_s": "Measured on ten evenings"});
+    band["band"]["sources"] = json!({"explaining_s": "Measured in ten sessions"});
     let change =
         async |body: &Value| director.writes(Method::PUT, "/bands/u8-u9", "\"1\"", body.clone()).await;
     assert_eq!(change(&band["band"]).await.body[1]["band"]["explaining_s"], 45.0);
@@ -230,14 +232,14 @@ async fn bands_and_the_academy_change_once_and_within_their_ranges() {
     settings["heading"] = json!({"from_age": 12, "text": "Skerrow youth rules, part 4", "most_per_week": 10});
     let header =
         async || director.gets("/drills?text=header&band=u13-u15").await.body["items"][0]["blocked"].clone();
-    assert!(header().await.as_str().unwrap().contains("has not entered"));
+    assert_eq!(header().await["code"], "blocked-no-heading-rule");
     let saved = director.writes(Method::PUT, "/academy", &read.etag.unwrap(), settings.clone()).await;
     assert_eq!(saved.status, 200, "{saved:?}");
     assert_eq!(header().await, Value::Null);
     settings["lever_points"]["tempo"]["fast"] = 99.into();
     settings["cut_off"] = "13-01".into();
     let wrong = director.writes(Method::PUT, "/academy", &saved.etag.unwrap(), settings).await;
-    assert!(wrong.body["detail"].as_str().unwrap().contains("`13-01` is no day of the year"), "{wrong:?}");
+    assert_eq!(wrong.body["errors"][0]["code"], "band-no-day-of-the-year", "{wrong:?}");
 }
 
 #[actix_web::test]

@@ -26,6 +26,27 @@ async fn the_page_is_open_and_knows_no_player() {
 }
 
 #[actix_web::test]
+async fn the_page_is_translated_and_tells_no_more_of_the_library_than_it_shows() {
+    let academy = academy().await;
+    let coach = academy.signed_in("selo").await;
+    let team = coach.team().await;
+    let path = coach.gets(&format!("{team}/home")).await.body["path"].as_str().unwrap().to_owned();
+    let page = academy.send(own_page(Method::GET, &path)).await.body;
+    let phrases = academy.send(own_page(Method::GET, &format!("{path}/phrases/de"))).await;
+    assert_eq!(phrases.status, 200);
+    let texts = phrases.body["texts"].as_object().unwrap();
+    for drill in page["card"]["drills"].as_array().unwrap() {
+        assert!(texts.contains_key(drill["title"].as_str().unwrap()), "{}", drill["title"]);
+    }
+    let page = page.to_string();
+    assert!(texts.keys().all(|text| page.contains(text.as_str())));
+    for (path, status) in [("/home/guessed/phrases/de".to_owned(), 404), (format!("{path}/phrases/xx"), 404)]
+    {
+        assert_eq!(academy.send(own_page(Method::GET, &path)).await.status, status, "{path}");
+    }
+}
+
+#[actix_web::test]
 async fn a_team_that_runs_nothing_has_no_card() {
     let academy = academy().await;
     let coach = academy.signed_in(NEW_COACH).await;

@@ -24,12 +24,12 @@ async fn every_coach_gets_the_week_once_and_it_lies_in_the_outbox() {
     for line in [
         "Monday 10 February, Harbour Lane U10–U12: 50 min",
         "Thursday 13 February",
-        "  7 min Roll back, catch on the laces",
+        "  10 min First touch across the body, through a gate",
     ] {
         assert!(body.contains(line), "{line}: {body}");
     }
     assert!(week[0]["left_at"].is_string() && week[0]["failed"].is_null());
-    // A coach whose curriculum is over has no evening in this week.
+    // A coach whose curriculum is over has no session in this week.
     assert!(to(&first, "Keya Gairlow").iter().all(|letter| letter["asks_for_logs"] == true));
     let again = director.sends(own_page(Method::POST, "/letters")).await.body;
     assert_eq!(again, first, "nothing is written or sent twice");
@@ -45,17 +45,92 @@ async fn every_coach_gets_the_week_once_and_it_lies_in_the_outbox() {
     }
 }
 
+/// The subject of Selo's week, once languages are set.
+async fn week_of_selo(academy: Option<&str>, own: Option<&str>) -> (String, String) {
+    let demo = super::academy().await;
+    let (director, selo) = (demo.signed_in(DIRECTOR).await, demo.signed_in("selo").await);
+    if let Some(language) = academy {
+        let read = director.gets("/academy").await;
+        let mut settings = read.body["academy"].clone();
+        settings["language"] = language.into();
+        let kept = director.writes(Method::PUT, "/academy", &read.etag.unwrap(), settings).await;
+        assert_eq!(kept.status, 200, "{kept:?}");
+    }
+    if let Some(language) = own {
+        let chosen = own_page(Method::PUT, "/session/language").set_json(json!({"language": language}));
+        let session = selo.sends(chosen).await;
+        assert_eq!(session.body["language"], language, "{session:?}");
+    }
+    let letters = director.sends(own_page(Method::POST, "/letters")).await.body;
+    let week = to(&letters, "Selo Torrwick");
+    let week = week.iter().find(|letter| letter["asks_for_logs"] == false).unwrap();
+    let text = |key: &str| week[key].as_str().unwrap().to_owned();
+    (text("subject"), text("body"))
+}
+
+#[rstest]
+#[case::the_academys(
+    Some("de"),
+    None,
+    "Deine Einheiten ab Montag, 10. Februar",
+    "Montag, 10. Februar, Harbour Lane"
+)]
+#[case::their_own_choice(None, Some("de"), "Deine Einheiten ab Montag, 10. Februar", "auch ohne Netz")]
+#[case::their_own_before_the_academys(
+    Some("de"),
+    Some("en"),
+    "Your sessions from Monday 10 February",
+    "also without network"
+)]
 #[actix_web::test]
-async fn evenings_without_a_log_are_asked_for_by_their_days() {
+async fn a_letter_is_in_the_language_of_whoever_gets_it(
+    #[case] academy: Option<&str>,
+    #[case] own: Option<&str>,
+    #[case] subject: &str,
+    #[case] line: &str,
+) {
+    let week = week_of_selo(academy, own).await;
+    assert_eq!(week.0, subject);
+    assert!(week.1.contains(line), "{}", week.1);
+}
+
+#[actix_web::test]
+async fn a_letter_names_its_drills_in_its_language() {
+    let (english, german) = (week_of_selo(None, None).await.1, week_of_selo(None, Some("de")).await.1);
+    let demo = super::academy().await;
+    let book = demo.signed_in(COACH).await.gets("/phrases/de").await.body;
+    let lines =
+        |letter: &str| letter.lines().filter(|line| line.starts_with("  ")).map(str::to_owned).collect();
+    let (english, german): (Vec<String>, Vec<String>) = (lines(&english), lines(&german));
+    assert!(!english.is_empty() && english.len() == german.len(), "{german:?}");
+    for (english, german) in english.iter().zip(&german) {
+        let (minutes, title) = english.trim().split_once(" min ").unwrap();
+        let (what, title) = title.strip_prefix("Test: ").map_or(("", title), |test| ("Test: ", test));
+        assert_eq!(german.trim(), format!("{minutes} min {what}{}", book["texts"][title].as_str().unwrap()));
+    }
+}
+
+#[actix_web::test]
+async fn a_language_that_nobody_speaks_is_refused() {
+    let demo = super::academy().await;
+    let coach = demo.signed_in(COACH).await;
+    let chosen = own_page(Method::PUT, "/session/language").set_json(json!({"language": "xx"}));
+    let refused = coach.sends(chosen).await;
+    assert_eq!((refused.status.as_u16(), refused.pointers()), (422, vec!["/language"]));
+    assert_eq!(coach.gets("/session").await.body["language"], Value::Null);
+}
+
+#[actix_web::test]
+async fn sessions_without_a_log_are_asked_for_by_their_days() {
     let academy = academy().await;
     let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in("torik").await);
     let team = coach.team().await;
-    let evenings = coach.gets(&format!("{team}/evenings")).await.body;
-    let none = |evening: &&Value| {
-        ["done", "short", "skipped"].iter().all(|said| evening[said] == 0)
-            && evening["date"].as_str() >= Some("2031-01-27")
+    let sessions = coach.gets(&format!("{team}/sessions")).await.body;
+    let none = |session: &&Value| {
+        ["done", "short", "skipped"].iter().all(|said| session[said] == 0)
+            && session["date"].as_str() >= Some("2031-01-27")
     };
-    let silent = evenings["evenings"].as_array().unwrap().iter().filter(none).count();
+    let silent = sessions["sessions"].as_array().unwrap().iter().filter(none).count();
     let outbox = director.sends(own_page(Method::POST, "/letters")).await.body;
     let asked: Vec<_> =
         to(&outbox, "Torik Lundock").into_iter().filter(|letter| letter["asks_for_logs"] == true).collect();

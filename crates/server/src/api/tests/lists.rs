@@ -76,12 +76,12 @@ async fn the_list_that_goes_out_comes_back_in(#[case] form: &str) {
             assert_eq!(row["player"][key], player[key]);
         }
     }
-    // Every player stands there already where the list came from.
+    // Every player is there already where the list came from.
     let again = previewed(&coach, list.to_vec(), "").await.body;
     assert_eq!((&again["good"], &again["faulty"]), (&json!(0), &json!(14)));
 }
 
-/// A packed file whose one part unpacks to so many bytes of nothing.
+/// A packed file whose one part unpacks to this many bytes of nothing.
 fn bomb(bytes: usize) -> Vec<u8> {
     use std::io::Write;
     let mut packed = zip::ZipWriter::new(std::io::Cursor::new(Vec::new()));

@@ -1,4 +1,4 @@
-//! The log of an evening: what devices say in any order, what two of them say of one thing, and what is refused.
+//! The log of a session: what devices say in any order, what two of them say of one thing, and what is refused.
 
 use std::collections::BTreeSet;
 
@@ -10,21 +10,21 @@ use serde_json::{Value, json};
 
 use super::{Answered, COACH, DIRECTOR, Visitor, academy, id};
 
-/// The evening of a session of the autumn, as the coach sees it.
-async fn evening<S, B>(coach: &Visitor<'_, S>, session: usize) -> Value
+/// The session of a session of the autumn, as the coach sees it.
+async fn session_of<S, B>(coach: &Visitor<'_, S>, session: usize) -> Value
 where
     S: super::Service<super::Request, Response = super::ServiceResponse<B>, Error = super::Error>,
     B: super::MessageBody,
 {
     let team = coach.team().await;
-    let evenings = coach.gets(&format!("{team}/evenings")).await.body;
-    let edition = evenings["evenings"][session]["edition"].as_str().unwrap();
-    coach.gets(&format!("{team}/evenings/{edition}/{session}")).await.body
+    let sessions = coach.gets(&format!("{team}/sessions")).await.body;
+    let edition = sessions["sessions"][session]["edition"].as_str().unwrap();
+    coach.gets(&format!("{team}/sessions/{edition}/{session}")).await.body
 }
 
-/// What devices say of one evening: two words on one block, one on another, two on one player, two lines of note.
-fn said(evening: &Value, edition: &str, players: &[String], case: u32) -> Vec<Value> {
-    let (session, day) = (&evening["evening"]["session"], &evening["evening"]["date"]);
+/// What devices say of one session: two words on one block, one on another, two on one player, two lines of note.
+fn said(shown: &Value, edition: &str, players: &[String], case: u32) -> Vec<Value> {
+    let (session, day) = (&shown["running_order"]["session"], &shown["running_order"]["date"]);
     let key = |n: u32| id(case * 100 + n);
     let at = |minute: u32| format!("2031-02-10T10:{minute:02}:00Z");
     let block = |n, block, outcome, success: Option<u8>, minute| {
@@ -54,7 +54,7 @@ fn told(log: &Value) -> [usize; 2] {
 
 /// What counts of a log, whatever the ids, and what was added to its history.
 fn counts(before: &Value, log: &Value, players: &[String]) -> Value {
-    let blocks = before["evening"]["blocks"].as_array().unwrap();
+    let blocks = before["running_order"]["blocks"].as_array().unwrap();
     let by_place = |outcome: &Value| {
         let mut outcome = outcome.clone();
         outcome["block"] = json!(blocks.iter().position(|block| block["id"] == outcome["block"]));
@@ -80,20 +80,20 @@ async fn any_order_and_repetition_of_entries_gives_the_same_log() {
     let squad = coach.gets(&format!("{team}/squad")).await.body;
     let players: Vec<String> =
         squad["players"].as_array().unwrap().iter().map(|p| p["id"].as_str().unwrap().to_owned()).collect();
-    let list = coach.gets(&format!("{team}/evenings")).await.body;
-    let edition = list["evenings"][0]["edition"].as_str().unwrap().to_owned();
+    let list = coach.gets(&format!("{team}/sessions")).await.body;
+    let edition = list["sessions"][0]["edition"].as_str().unwrap().to_owned();
     let mut chance = TestRunner::new(Config { rng_seed: RngSeed::Fixed(7), ..Config::default() });
     let orders = prop::collection::vec(0_usize..8, 0..8)
         .prop_flat_map(|again| Just((0..8).chain(again).collect::<Vec<usize>>()).prop_shuffle());
     let mut logs = BTreeSet::new();
     for case in 0..12 {
-        let before = evening(&coach, case).await;
+        let before = session_of(&coach, case).await;
         let all = said(&before, &edition, &players, 1 + case as u32);
         for i in orders.new_tree(&mut chance).unwrap().current() {
             let answered = coach.posts(&format!("{team}/log"), all[i].clone()).await;
             assert_eq!(answered.status, 204, "{answered:?}");
         }
-        logs.insert(counts(&before, &evening(&coach, case).await["log"], &players).to_string());
+        logs.insert(counts(&before, &session_of(&coach, case).await["log"], &players).to_string());
     }
     let expected = json!([
         [
@@ -112,13 +112,13 @@ async fn the_director_reads_who_said_what_and_when() {
     let academy = academy().await;
     let (coach, director) = (academy.signed_in(COACH).await, academy.signed_in(DIRECTOR).await);
     let team = coach.team().await;
-    let evening = evening(&coach, 3).await;
-    let day = &evening["evening"]["date"];
+    let shown = session_of(&coach, 3).await;
+    let day = &shown["running_order"]["date"];
     let line = json!({"notes": [{"id": id(1), "day": day, "says": "  Two balls were flat ", "said_at": "2031-02-10T10:05:00Z"}]});
     assert_eq!(coach.posts(&format!("{team}/log"), line).await.status, 204);
-    let list = coach.gets(&format!("{team}/evenings")).await.body;
-    let edition = list["evenings"][0]["edition"].as_str().unwrap();
-    let read = director.gets(&format!("{team}/evenings/{edition}/3")).await.body;
+    let list = coach.gets(&format!("{team}/sessions")).await.body;
+    let edition = list["sessions"][0]["edition"].as_str().unwrap();
+    let read = director.gets(&format!("{team}/sessions/{edition}/3")).await.body;
     let last = read["log"]["history"].as_array().unwrap().last().unwrap();
     let expected = json!({"by": "Keya Gairlow", "at": "2031-02-10T10:05:00Z", "told": {"of": "note", "says": "Two balls were flat"}});
     assert_eq!(last, &expected);
@@ -138,17 +138,17 @@ async fn what_cannot_be_is_refused_as_a_whole(#[case] wrong: Value, #[case] poin
     let coach = academy.signed_in(COACH).await;
     let team = coach.team().await;
     let squad = coach.gets(&format!("{team}/squad")).await.body;
-    let before = evening(&coach, 2).await;
-    let list = coach.gets(&format!("{team}/evenings")).await.body;
+    let before = session_of(&coach, 2).await;
+    let list = coach.gets(&format!("{team}/sessions")).await.body;
     let right = |kind: &str, n: u32| match kind {
         "outcomes" => {
-            json!({"id": id(n), "edition": list["evenings"][0]["edition"], "session": 2, "block": 0, "outcome": "done", "said_at": "2031-02-10T10:00:00Z"})
+            json!({"id": id(n), "edition": list["sessions"][0]["edition"], "session": 2, "block": 0, "outcome": "done", "said_at": "2031-02-10T10:00:00Z"})
         }
         "presence" => {
-            json!({"id": id(n), "player": squad["players"][0]["id"], "day": before["evening"]["date"], "present": true, "said_at": "2031-02-10T10:00:00Z"})
+            json!({"id": id(n), "player": squad["players"][0]["id"], "day": before["running_order"]["date"], "present": true, "said_at": "2031-02-10T10:00:00Z"})
         }
         _ => {
-            json!({"id": id(n), "day": before["evening"]["date"], "says": "Fine", "said_at": "2031-02-10T10:00:00Z"})
+            json!({"id": id(n), "day": before["running_order"]["date"], "says": "Fine", "said_at": "2031-02-10T10:00:00Z"})
         }
     };
     let mut body = json!({});
@@ -164,7 +164,7 @@ async fn what_cannot_be_is_refused_as_a_whole(#[case] wrong: Value, #[case] poin
     }
     let answered: Answered = coach.posts(&format!("{team}/log"), body).await;
     assert_eq!((answered.status.as_u16(), answered.pointers()), (422, pointers.to_vec()));
-    assert_eq!(evening(&coach, 2).await["log"], before["log"], "nothing was written");
+    assert_eq!(session_of(&coach, 2).await["log"], before["log"], "nothing was written");
 }
 
 // The server's clock was set back by two days while the phone's was right, and the phone's runs three minutes ahead

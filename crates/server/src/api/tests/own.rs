@@ -39,23 +39,23 @@ async fn a_team_trains_on_its_own_days_in_a_smaller_hall() {
     assert_eq!(settled.status, 204, "{settled:?}");
     let again = coach.gets(&own).await.body;
     assert_eq!((&again["season"], &again["ground"]), (&season, &ground));
-    assert_eq!(again["breaks"], json!([]), "what no longer fitted was planned anew");
+    assert_eq!(again["breaks"], json!([]), "what no longer fitted was replanned");
     let team = coach.team().await;
-    let evenings = coach.gets(&format!("{team}/evenings")).await.body;
+    let sessions = coach.gets(&format!("{team}/sessions")).await.body;
     let days: Vec<&str> =
-        evenings["evenings"].as_array().unwrap().iter().map(|e| e["date"].as_str().unwrap()).collect();
+        sessions["sessions"].as_array().unwrap().iter().map(|e| e["date"].as_str().unwrap()).collect();
     assert_eq!((days[0], days[1], days.len()), ("2031-02-11", "2031-02-14", 12));
-    let first = coach.gets(&format!("{team}/evenings/{}/0", id(1))).await.body;
+    let first = coach.gets(&format!("{team}/sessions/{}/0", id(1))).await.body;
     let sizes = |block: &Value| -> u64 {
         block["station_sizes"].as_array().unwrap().iter().map(|n| n.as_u64().unwrap()).sum()
     };
-    assert!(first["evening"]["blocks"].as_array().unwrap().iter().all(|block| sizes(block) == 10));
+    assert!(first["running_order"]["blocks"].as_array().unwrap().iter().all(|block| sizes(block) == 10));
     // What was read before is no longer the state.
     assert_eq!(coach.sends(own_page(Method::PUT, &own).set_json(&said)).await.status, 412);
     // The director may do it too, and take everything back to the edition.
     let back = json!({"version": again["version"], "season": null, "ground": null});
     assert_eq!(director.sends(own_page(Method::PUT, &own).set_json(back)).await.status, 204);
-    let first = coach.gets(&format!("{team}/evenings")).await.body["evenings"][0]["date"].clone();
+    let first = coach.gets(&format!("{team}/sessions")).await.body["sessions"][0]["date"].clone();
     assert_eq!(first, "2031-02-10");
 }
 
@@ -80,12 +80,12 @@ async fn what_a_team_cannot_have(#[case] wrong: Value, #[case] pointer: &str) {
 }
 
 #[actix_web::test]
-async fn days_stay_once_an_evening_has_a_log() {
+async fn days_stay_once_a_session_has_a_log() {
     let academy = academy().await;
     let coach = academy.signed_in(COACH).await;
     let team = coach.team().await;
-    let evenings = coach.gets(&format!("{team}/evenings")).await.body;
-    let own = format!("{team}/editions/{}/own", evenings["evenings"][0]["edition"].as_str().unwrap());
+    let sessions = coach.gets(&format!("{team}/sessions")).await.body;
+    let own = format!("{team}/editions/{}/own", sessions["sessions"][0]["edition"].as_str().unwrap());
     let read = coach.gets(&own).await.body;
     assert_eq!(read["days_fixed"], true);
     let mut season = read["edition_season"].clone();

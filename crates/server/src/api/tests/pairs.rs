@@ -1,4 +1,4 @@
-//! Wishes about pairs: kept, shown with every evening, and refused where they cannot be.
+//! Wishes about pairs: kept, shown with every session, and refused where they cannot be.
 
 use actix_web::http::Method;
 use rstest::rstest;
@@ -11,18 +11,18 @@ fn set(team: &str, pairs: &Value) -> super::TestRequest {
 }
 
 #[actix_web::test]
-async fn wishes_come_with_every_evening_and_are_forgotten_with_a_player() {
+async fn wishes_come_with_every_session_and_are_forgotten_with_a_player() {
     let academy = academy().await;
     let coach = academy.signed_in("selo").await;
     let team = coach.team().await;
     let squad = coach.gets(&format!("{team}/squad")).await.body;
     let player = |n: usize| squad["players"][n]["id"].as_str().unwrap().to_owned();
     let wished = async || {
-        let evenings = coach.gets(&format!("{team}/evenings")).await.body;
-        let edition = evenings["evenings"][3]["edition"].as_str().unwrap();
-        let evening = coach.gets(&format!("{team}/evenings/{edition}/3")).await.body;
+        let sessions = coach.gets(&format!("{team}/sessions")).await.body;
+        let edition = sessions["sessions"][3]["edition"].as_str().unwrap();
+        let shown = coach.gets(&format!("{team}/sessions/{edition}/3")).await.body;
         let mut pairs: Vec<(Vec<String>, bool)> = Vec::new();
-        for pair in evening["splits"]["pairs"].as_array().unwrap() {
+        for pair in shown["splits"]["pairs"].as_array().unwrap() {
             let mut two = [&pair["one"], &pair["other"]].map(|id| id.as_str().unwrap().to_owned()).to_vec();
             two.sort();
             pairs.push((two, pair["together"].as_bool().unwrap()));

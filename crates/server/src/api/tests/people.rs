@@ -46,9 +46,9 @@ async fn a_new_club_has_a_team_and_a_coach_who_was_invited() {
     assert_eq!(director.gets("/invitations").await.body, json!([]));
 
     // The team works from today on by the edition that its band runs.
-    let evenings = director.gets(&format!("/teams/{}/evenings", id(2))).await.body;
+    let sessions = director.gets(&format!("/teams/{}/sessions", id(2))).await.body;
     let dates: Vec<&str> =
-        evenings["evenings"].as_array().unwrap().iter().map(|e| e["date"].as_str().unwrap()).collect();
+        sessions["sessions"].as_array().unwrap().iter().map(|e| e["date"].as_str().unwrap()).collect();
     assert_eq!((dates[0], dates.len()), ("2031-02-10", 14), "seven of twelve weeks are left");
     let clubs = director.gets("/clubs").await.body;
     let strand = clubs.as_array().unwrap().iter().find(|club| club["name"] == "Long Strand").unwrap();
@@ -128,7 +128,7 @@ async fn a_club_lead_reads_the_own_club_and_changes_nothing() {
         format!("/teams/{}", found["teams"][0]["id"].as_str().unwrap())
     };
     let (own, other) = (team_of("North Beacon"), team_of("Saltpan"));
-    for page in ["squad", "evenings"] {
+    for page in ["squad", "sessions"] {
         assert_eq!(lead.gets(&format!("{own}/{page}")).await.status, 200);
         assert_eq!(lead.gets(&format!("{other}/{page}")).await.status, 404);
     }

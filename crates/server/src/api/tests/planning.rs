@@ -83,7 +83,7 @@ async fn an_edit_says_its_price_and_undo_brings_everything_back() {
     let price = edited["came"]["price"]["points"].as_f64().unwrap();
     let score = |view: &Value| view["score"]["total"].as_f64().unwrap();
     assert!((score(&edited) - score(&before) - price).abs() < 1e-9);
-    assert!(edited["undo"].as_str().unwrap().starts_with("Take “"), "{}", edited["undo"]);
+    assert_eq!(edited["undo"]["code"], "do-remove", "{}", edited["undo"]);
     let undone =
         director.writes(Method::POST, &format!("{winter}/undo"), &etag(&edited), json!({})).await.body;
     assert_eq!((&undone["sessions"], &undone["undo"]), (&before["sessions"], &Value::Null));
@@ -239,4 +239,59 @@ async fn a_draft_is_compared_with_an_edition() {
     let now = compared().await;
     assert_eq!(now["blocks"].as_u64().unwrap() + 1, same["blocks"].as_u64().unwrap());
     assert_eq!((&now["shared"], &now["scores"][1]), (&now["blocks"], &same["scores"][1]));
+}
+
+#[actix_web::test]
+async fn what_keeps_goals_from_being_shown_is_mended_in_one_action() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let map = async || director.gets(&format!("{winter}/benchmarks")).await.body;
+    let whole = map().await;
+    assert_eq!((&whole["shown"], &whole["week"], &whole["findings"]), (&json!(10), &json!(6), &json!([])));
+    // Nothing is measured any more: what rests on tests has no session for them.
+    let read = director.gets(&winter).await;
+    let mut wishes = read.body["wishes"].clone();
+    wishes["tests"] = json!([]);
+    wishes["testing"]["on_the_way"] = json!(false);
+    wishes["testing"]["at_the_end"] = json!(false);
+    let etag = director.writes(Method::PUT, &winter, &read.etag.unwrap(), wishes).await.etag.unwrap();
+    let bare = map().await;
+    let findings = bare["findings"].as_array().unwrap();
+    assert!(bare["shown"].as_u64() < Some(10) && findings.len() >= 4, "{findings:?}");
+    let finding = findings.iter().find(|found| found["mend"]["kind"] == "schedule").unwrap();
+    assert_eq!(finding["says"]["code"], "benchmarks-no-session");
+    let path = format!("{winter}/benchmarks/mend");
+    let stale = director.writes(Method::POST, &path, "\"1\"", finding["mend"].clone()).await;
+    assert_eq!(stale.status, 412);
+    let mended = director.writes(Method::POST, &path, &etag, finding["mend"].clone()).await;
+    assert_eq!((mended.status.as_u16(), &mended.body["breaches"]), (200, &json!([])), "{mended:?}");
+    let (test, session) =
+        (&finding["mend"]["sittings"][0]["test"], &finding["mend"]["sittings"][0]["session"]);
+    let sitting = &mended.body["wishes"]["tests"][0];
+    assert_eq!((&sitting["test"], &sitting["session"]), (test, session));
+    let after = map().await;
+    assert!(after["findings"].as_array().unwrap().iter().all(|found| found["says"] != finding["says"]));
+    // It is one change, taken back in one.
+    let undone =
+        director.writes(Method::POST, &format!("{winter}/undo"), &mended.etag.unwrap(), json!(null)).await;
+    assert_eq!(undone.body["wishes"].get("tests"), None);
+    assert_eq!(map().await["shown"], bare["shown"]);
+    // What belongs to the library is changed there; hostile mends are refused.
+    let etag = director.gets(&winter).await.etag.unwrap();
+    let standard = json!({"kind": "standard", "test": "four-cuts", "from_results": false,
+        "thresholds": {"building": 1.0, "secure": 2.0, "stretching": 3.0}});
+    let refused = director.writes(Method::POST, &path, &etag, standard).await;
+    assert_eq!((refused.status.as_u16(), refused.pointers()), (422, vec!["/kind"]));
+    for hostile in [
+        json!({"kind": "schedule", "sittings": [{"session": 999, "test": "four-cuts", "minutes": 4}]}),
+        json!({"kind": "schedule", "sittings": [{"session": 1, "test": "no-such", "minutes": 4}]}),
+        json!({"kind": "schedule", "sittings": [{"session": 1, "test": "four-cuts", "minutes": 4_000_000_000_u32}]}),
+        json!({"kind": "goals", "goals": [{"skill": "no-such", "present": null, "goal": "flow"}]}),
+        json!({"kind": "move", "test": "../x", "from": 0, "to": 1}),
+    ] {
+        let refused = director.writes(Method::POST, &path, &etag, hostile.clone()).await;
+        assert!(matches!(refused.status.as_u16(), 400 | 422), "{hostile}: {refused:?}");
+    }
+    assert_eq!(director.gets(&winter).await.etag.unwrap(), etag, "nothing of it was kept");
 }

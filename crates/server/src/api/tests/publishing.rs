@@ -101,7 +101,7 @@ async fn a_clock_that_runs_ahead_loses_nothing() {
     let academy = academy().await;
     let coach = academy.signed_in(COACH).await;
     let team = coach.team().await;
-    let edition = coach.gets(&format!("{team}/evenings")).await.body["evenings"][0]["edition"].clone();
+    let edition = coach.gets(&format!("{team}/sessions")).await.body["sessions"][0]["edition"].clone();
     let saying = |n: u32, outcome: &str, said_at: &str| {
         json!({"outcomes": [{"id": format!("00000000-0000-4000-8000-{n:012}"), "edition": edition, "session": 11,
                             "block": 0, "outcome": outcome, "said_at": said_at}]})
@@ -111,7 +111,7 @@ async fn a_clock_that_runs_ahead_loses_nothing() {
     {
         assert_eq!(coach.posts(&format!("{team}/log"), saying(n, outcome, said_at)).await.status, 204);
     }
-    let page = coach.gets(&format!("{team}/evenings/{}/11", edition.as_str().unwrap())).await.body;
+    let page = coach.gets(&format!("{team}/sessions/{}/11", edition.as_str().unwrap())).await.body;
     assert_eq!(page["log"]["outcomes"][0]["outcome"], "short");
 }
 
@@ -120,7 +120,7 @@ async fn too_much_at_once_is_sent_back_whole() {
     let academy = academy().await;
     let coach = academy.signed_in(COACH).await;
     let team = coach.team().await;
-    let edition = coach.gets(&format!("{team}/evenings")).await.body["evenings"][0]["edition"].clone();
+    let edition = coach.gets(&format!("{team}/sessions")).await.body["sessions"][0]["edition"].clone();
     let entries: Vec<Value> = (0..501)
         .map(|n| {
             json!({"id": format!("00000000-0000-4000-8000-{n:012}"), "edition": edition, "session": 11, "block": 0,

@@ -10,9 +10,10 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 67] = [
+const ROUTES: [(&str, &str, &[&str]); 72] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
+    ("PUT", "/session/language", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/drills", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/drills", &[DIRECTOR]),
     ("GET", "/drills/weave-six", &[DIRECTOR, LEAD, COACH]),
@@ -20,6 +21,7 @@ const ROUTES: [(&str, &str, &[&str]); 67] = [
     ("GET", "/drills/weave-six/versions/1", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/drills/weave-six/archive", &[DIRECTOR]),
     ("GET", "/skills", &[DIRECTOR, LEAD, COACH]),
+    ("GET", "/phrases/de", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/desk", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/cues", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/map", &[DIRECTOR, LEAD, COACH]),
@@ -45,16 +47,19 @@ const ROUTES: [(&str, &str, &[&str]); 67] = [
     ("GET", "/curricula/{published}/editions/1/compared", &[DIRECTOR]),
     ("GET", "/curricula/{id}/forecast", &[DIRECTOR]),
     ("GET", "/curricula/{id}/so-far", &[DIRECTOR]),
+    ("GET", "/curricula/{id}/delivered", &[DIRECTOR]),
+    ("GET", "/curricula/{id}/benchmarks", &[DIRECTOR]),
+    ("POST", "/curricula/{id}/benchmarks/mend", &[DIRECTOR]),
     ("GET", "/curricula/{id}/goals", &[DIRECTOR]),
     ("GET", "/curricula/{id}/sessions/0", &[DIRECTOR]),
     ("POST", "/curricula/{id}/editions", &[DIRECTOR]),
     ("GET", "/curricula/{id}/delivery", &[DIRECTOR, LEAD]),
     ("GET", "/levels?band=u8-u9", &[DIRECTOR, LEAD]),
     ("GET", "/levels/milestones?band=u8-u9", &[DIRECTOR, LEAD]),
-    ("GET", "/teams/{team}/evenings", &[DIRECTOR, LEAD, COACH]),
-    ("GET", "/teams/{team}/evenings/{edition}/0", &[DIRECTOR, LEAD, COACH]),
-    ("GET", "/teams/{team}/evenings/{edition}/0/remedies?left=0", &[LEAD, COACH]),
-    ("POST", "/teams/{team}/evenings/{edition}/0/upset", &[LEAD, COACH]),
+    ("GET", "/teams/{team}/sessions", &[DIRECTOR, LEAD, COACH]),
+    ("GET", "/teams/{team}/sessions/{edition}/0", &[DIRECTOR, LEAD, COACH]),
+    ("GET", "/teams/{team}/sessions/{edition}/0/remedies?left=0", &[LEAD, COACH]),
+    ("POST", "/teams/{team}/sessions/{edition}/0/upset", &[LEAD, COACH]),
     ("POST", "/teams/{team}/editions/{edition}/back", &[LEAD, COACH]),
     ("GET", "/teams/{team}/editions/{edition}/own", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/teams/{team}/editions/{edition}/own", &[DIRECTOR, LEAD, COACH]),
@@ -107,7 +112,7 @@ const MORE: [(&str, &str, &[&str]); 24] = [
     ("GET", "/teams/{team}/tests/four-cuts", &[DIRECTOR, LEAD, COACH]),
 ];
 
-/// What stands there before anything is changed.
+/// What is there before anything is changed.
 struct Read {
     wishes: Value,
     drill: Value,
@@ -150,6 +155,7 @@ fn body(route: &str, read: &Read) -> Value {
             "stage": "flow", "band": "u8-u9", "evidence": {"seen": {"test": "sole-turn-seen", "days": 1}}})
         }
         "quick-taps" => super::benchmarks::fresh_test(),
+        "mend" => json!({"kind": "move", "test": "four-cuts", "from": 0, "to": 1}),
         "pairs" => json!({"pairs": []}),
         "words" => json!({"words": []}),
         "weighed" => json!({"bands": {}}),
@@ -174,8 +180,8 @@ async fn every_route_lets_in_the_roles_of_the_table_and_nobody_else() {
         coach: coach.gets("/session").await.body["id"].clone(),
     };
     let team = coach.team().await;
-    let evenings = coach.gets(&format!("{team}/evenings")).await;
-    let edition = evenings.body["evenings"][0]["edition"].as_str().unwrap();
+    let sessions = coach.gets(&format!("{team}/sessions")).await;
+    let edition = sessions.body["sessions"][0]["edition"].as_str().unwrap();
     let clubs = director.gets("/clubs").await.body;
     let club = clubs[0]["id"].as_str().unwrap();
     let squad = coach.gets(&format!("{team}/squad")).await.body;
@@ -219,14 +225,14 @@ async fn the_table_of_routes_is_whole() {
     let described: serde_json::Value = serde_json::from_str(&crate::api::openapi_json().unwrap()).unwrap();
     let paths = described["paths"].as_object().unwrap();
     let routes: usize = paths.values().map(|methods| methods.as_object().unwrap().len()).sum();
-    // Signing in, signing out, the sample people, the two pages of an invitation, the page for practice at home and
-    // the line of timing gates ask nobody who they are.
-    assert_eq!(routes, ROUTES.len() + MORE.len() + 7);
+    // Signing in, signing out, the sample people, the two pages of an invitation, the page for practice at home with
+    // its translation, and the line of timing gates ask nobody who they are.
+    assert_eq!(routes, ROUTES.len() + MORE.len() + 8);
 }
 
 #[rstest]
 #[case::squad("/squad")]
-#[case::evenings("/evenings")]
+#[case::sessions("/sessions")]
 #[case::test("/tests/four-cuts")]
 #[actix_web::test]
 async fn a_coach_sees_no_other_team(#[case] page: &str) {

@@ -1,4 +1,4 @@
-//! Evenings that fall out, and new editions for teams that are running.
+//! Sessions that are cancelled, and new editions for teams that are running.
 
 use actix_web::body::MessageBody;
 use actix_web::dev::{Service, ServiceResponse};
@@ -22,19 +22,19 @@ where
     published.body
 }
 
-fn blocks(evenings: &Value) -> Vec<u64> {
-    evenings["evenings"].as_array().unwrap().iter().map(|e| e["blocks"].as_u64().unwrap()).collect()
+fn blocks(sessions: &Value) -> Vec<u64> {
+    sessions["sessions"].as_array().unwrap().iter().map(|e| e["blocks"].as_u64().unwrap()).collect()
 }
 
 #[actix_web::test]
-async fn an_evening_that_falls_out_is_squeezed_into_the_next_ones_and_can_be_taken_back() {
+async fn a_session_that_falls_out_is_squeezed_into_the_next_ones_and_can_be_taken_back() {
     let academy = academy().await;
     let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(NEW_COACH).await);
     publish(&director, 1).await;
     let team = coach.team().await;
-    let before = coach.gets(&format!("{team}/evenings")).await.body;
-    let evening = format!("{team}/evenings/{}", id(1));
-    let found = coach.gets(&format!("{evening}/1/remedies?left=0")).await.body;
+    let before = coach.gets(&format!("{team}/sessions")).await.body;
+    let of_edition = format!("{team}/sessions/{}", id(1));
+    let found = coach.gets(&format!("{of_edition}/1/remedies?left=0")).await.body;
     let names: Vec<_> =
         found["remedies"].as_array().unwrap().iter().map(|r| r["remedy"].as_str().unwrap()).collect();
     assert_eq!((names, &found["version"]), (vec!["shift", "squeeze", "skip"], &json!(0)));
@@ -42,16 +42,16 @@ async fn an_evening_that_falls_out_is_squeezed_into_the_next_ones_and_can_be_tak
     assert!(short(1) <= short(2), "{found}");
 
     let chosen = json!({"version": 0, "left": 0, "remedy": "squeeze"});
-    assert_eq!(coach.posts(&format!("{evening}/1/upset"), chosen.clone()).await.status, 204);
+    assert_eq!(coach.posts(&format!("{of_edition}/1/upset"), chosen.clone()).await.status, 204);
     assert_eq!(
-        coach.posts(&format!("{evening}/1/upset"), chosen).await.status,
+        coach.posts(&format!("{of_edition}/1/upset"), chosen).await.status,
         412,
         "chosen from another state"
     );
-    let after = coach.gets(&format!("{team}/evenings")).await.body;
-    assert_eq!(after["evenings"][1]["upset"], json!({"left": 0, "remedy": "squeeze"}));
+    let after = coach.gets(&format!("{team}/sessions")).await.body;
+    assert_eq!(after["sessions"][1]["upset"], json!({"left": 0, "remedy": "squeeze"}));
     assert_eq!((blocks(&after)[0], blocks(&after)[1]), (blocks(&before)[0], 0));
-    assert_eq!(coach.gets(&format!("{evening}/1")).await.body["evening"]["blocks"], json!([]));
+    assert_eq!(coach.gets(&format!("{of_edition}/1")).await.body["running_order"]["blocks"], json!([]));
 
     let winter = director.winter().await;
     let delivery = director.gets(&format!("{winter}/delivery")).await.body;
@@ -65,8 +65,8 @@ async fn an_evening_that_falls_out_is_squeezed_into_the_next_ones_and_can_be_tak
 
     let back = json!({"version": after["changes"][0]["version"]});
     assert_eq!(coach.posts(&format!("{team}/editions/{}/back", id(1)), back).await.status, 204);
-    let taken_back = coach.gets(&format!("{team}/evenings")).await.body;
-    assert_eq!(taken_back["evenings"], before["evenings"]);
+    let taken_back = coach.gets(&format!("{team}/sessions")).await.body;
+    assert_eq!(taken_back["sessions"], before["sessions"]);
 }
 
 #[rstest]
@@ -83,7 +83,7 @@ async fn what_cannot_fall_out(#[case] asked: &str, #[case] status: u16) {
     let said = json!({"outcomes": [{"id": id(9), "edition": id(1), "session": 0, "block": 0, "outcome": "done",
                                    "said_at": "2031-02-10T18:00:00Z"}]});
     assert_eq!(coach.posts(&format!("{team}/log"), said).await.status, 204);
-    let answered = coach.gets(&format!("{team}/evenings/{}/{asked}", id(1))).await;
+    let answered = coach.gets(&format!("{team}/sessions/{}/{asked}", id(1))).await;
     assert_eq!(answered.status.as_u16(), status, "{answered:?}");
     assert!(answered.problem().starts_with("/problems/"));
 }
@@ -96,7 +96,7 @@ async fn only_its_coaches_change_a_teams_plan() {
     let team = coach.team().await;
     let other = academy.signed_in(COACH).await;
     let chosen = json!({"version": 0, "left": 0, "remedy": "skip"});
-    let page = format!("{team}/evenings/{}/1/upset", id(1));
+    let page = format!("{team}/sessions/{}/1/upset", id(1));
     assert_eq!(other.posts(&page, chosen.clone()).await.status, 404);
     assert_eq!(director.posts(&page, chosen).await.status, 403);
     let back = json!({"version": 0});
@@ -109,12 +109,12 @@ async fn a_new_edition_is_merged_into_a_running_team_and_what_was_delivered_stay
     let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(NEW_COACH).await);
     publish(&director, 1).await;
     let team = coach.team().await;
-    let first = coach.gets(&format!("{team}/evenings/{}/0", id(1))).await.body;
+    let first = coach.gets(&format!("{team}/sessions/{}/0", id(1))).await.body;
     let said = json!({"outcomes": [{"id": id(9), "edition": id(1), "session": 0, "block": 0, "outcome": "done",
                                    "said_at": "2031-02-10T18:00:00Z"}]});
     assert_eq!(coach.posts(&format!("{team}/log"), said).await.status, 204);
     let chosen = json!({"version": 0, "left": 0, "remedy": "skip"});
-    assert_eq!(coach.posts(&format!("{team}/evenings/{}/3/upset", id(1)), chosen).await.status, 204);
+    assert_eq!(coach.posts(&format!("{team}/sessions/{}/3/upset", id(1)), chosen).await.status, 204);
 
     let winter = director.winter().await;
     let read = director.gets(&winter).await;
@@ -124,28 +124,28 @@ async fn a_new_edition_is_merged_into_a_running_team_and_what_was_delivered_stay
     assert_eq!(solved.status, 200);
     publish(&director, 2).await;
 
-    let evenings = coach.gets(&format!("{team}/evenings")).await.body;
-    let of: Vec<_> = evenings["evenings"]
+    let sessions = coach.gets(&format!("{team}/sessions")).await.body;
+    let of: Vec<_> = sessions["sessions"]
         .as_array()
         .unwrap()
         .iter()
         .map(|e| e["edition_number"].as_i64().unwrap())
         .collect();
-    assert_eq!(of[..3], [1, 2, 2], "the evening with a log stays with its edition");
-    assert_eq!(evenings["evenings"][0]["done"], 1);
-    assert_eq!(evenings["evenings"][3]["upset"]["left"], 0, "what will fall out still does");
-    assert_eq!(blocks(&evenings)[3], 0);
-    // A phone that was without network logs the third evening as the first edition had it.
+    assert_eq!(of[..3], [1, 2, 2], "the session with a log stays with its edition");
+    assert_eq!(sessions["sessions"][0]["done"], 1);
+    assert_eq!(sessions["sessions"][3]["upset"]["left"], 0, "a session that will be cancelled still is");
+    assert_eq!(blocks(&sessions)[3], 0);
+    // A phone that was without network logs the third session as the first edition had it.
     let late = json!({"outcomes": [{"id": id(10), "edition": id(1), "session": 2, "block": 0, "outcome": "done",
                                    "said_at": "2031-02-10T18:30:00Z"}]});
     assert_eq!(coach.posts(&format!("{team}/log"), late).await.status, 204);
-    let with_late = coach.gets(&format!("{team}/evenings")).await.body;
+    let with_late = coach.gets(&format!("{team}/sessions")).await.body;
     assert_eq!(
-        (&with_late["evenings"][2]["edition_number"], &with_late["evenings"][2]["done"]),
+        (&with_late["sessions"][2]["edition_number"], &with_late["sessions"][2]["done"]),
         (&json!(1), &json!(1))
     );
-    let same = coach.gets(&format!("{team}/evenings/{}/0", id(1))).await.body;
-    assert_eq!(same["evening"], first["evening"]);
+    let same = coach.gets(&format!("{team}/sessions/{}/0", id(1))).await.body;
+    assert_eq!(same["running_order"], first["running_order"]);
     let delivery = director.gets(&format!("{winter}/delivery")).await.body;
     let teams = delivery["clubs"][0]["teams"].as_array().unwrap();
     let mine = teams.iter().find(|t| team.ends_with(t["id"].as_str().unwrap())).unwrap();
@@ -162,22 +162,22 @@ async fn a_late_log_lands_on_the_drill_that_was_run() {
     let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(NEW_COACH).await);
     publish(&director, 1).await;
     let team = coach.team().await;
-    let page = |session: usize| format!("{team}/evenings/{}/{session}", id(1));
+    let page = |session: usize| format!("{team}/sessions/{}/{session}", id(1));
     let open = coach.gets(&page(1)).await.body;
-    let (block, other) = (&open["evening"]["blocks"][0], &open["evening"]["blocks"][1]);
+    let (block, other) = (&open["running_order"]["blocks"][0], &open["running_order"]["blocks"][1]);
     let chosen = json!({"version": 0, "left": 0, "remedy": "shift"});
     assert_eq!(coach.posts(&format!("{}/upset", page(1)), chosen).await.status, 204);
-    assert_eq!(coach.gets(&page(2)).await.body["evening"]["blocks"][0]["id"], block["id"]);
+    assert_eq!(coach.gets(&page(2)).await.body["running_order"]["blocks"][0]["id"], block["id"]);
 
     let said = |n, block: &Value, outcome| {
-        json!({"id": id(n), "edition": id(1), "session": 1, "day": open["evening"]["date"], "block": block["id"],
+        json!({"id": id(n), "edition": id(1), "session": 1, "day": open["running_order"]["date"], "block": block["id"],
                "outcome": outcome, "said_at": "2031-02-10T18:00:00Z"})
     };
     let late = json!({"outcomes": [said(9, block, "done"), said(10, other, "skipped")]});
     assert_eq!(coach.posts(&format!("{team}/log"), late).await.status, 204);
     let (run, next) = (coach.gets(&page(1)).await.body, coach.gets(&page(2)).await.body);
-    let drills = |evening: &Value| -> Vec<Value> {
-        evening["evening"]["blocks"].as_array().unwrap().iter().map(|block| block["id"].clone()).collect()
+    let drills = |shown: &Value| -> Vec<Value> {
+        shown["running_order"]["blocks"].as_array().unwrap().iter().map(|block| block["id"].clone()).collect()
     };
     assert_eq!(drills(&run), [block["id"].clone()]);
     assert_eq!((&run["upset"], &run["log"]["outcomes"][0]["block"]), (&Value::Null, &block["id"]));
@@ -185,9 +185,9 @@ async fn a_late_log_lands_on_the_drill_that_was_run() {
     assert_eq!(next["log"]["outcomes"], json!([]), "what was skipped has its turn before it");
     let told = |at: usize| run["log"]["history"][at]["told"]["title"].clone();
     assert_eq!((told(0), told(1)), (block["title"].clone(), other["title"].clone()));
-    let evenings = coach.gets(&format!("{team}/evenings")).await.body;
+    let sessions = coach.gets(&format!("{team}/sessions")).await.body;
     assert_eq!(
-        (&evenings["evenings"][1]["done"], &evenings["evenings"][2]["skipped"]),
+        (&sessions["sessions"][1]["done"], &sessions["sessions"][2]["skipped"]),
         (&json!(1), &json!(0))
     );
     let delivery = director.gets(&format!("{}/delivery", director.winter().await)).await.body;

@@ -3,13 +3,14 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import type { Schemas } from '../../../api/client'
+import { LANGUAGES, type Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
-import { NumberField, TextCell } from '../../../ui/fields'
+import { NumberField, SelectCell, TextCell } from '../../../ui/fields'
 import { LEVERS, type LeverName, SETTINGS, settingInWords } from '../../../ui/levers'
 import { ErrorNote } from '../../../ui/notes'
 
 type Academy = Schemas['Academy']
+type Language = Schemas['Language']
 
 interface Props {
   view: Schemas['AcademyView']
@@ -46,6 +47,15 @@ export function AcademyForm({ view, busy, error, onSave }: Props) {
           onChange={(cut_off) => set({ cut_off })}
           fullWidth={false}
           sx={{ width: 220 }}
+        />
+        <SelectCell<Language>
+          label={t('bands-language')}
+          helperText={t('bands-language-note')}
+          value={academy.language}
+          options={LANGUAGES.map((value) => ({ value, says: t(`language-${value}`) }))}
+          onChange={(language) => language && set({ language })}
+          fullWidth={false}
+          sx={{ width: 260 }}
         />
         <Heading heading={academy.heading ?? null} onChange={(heading) => set({ heading })} />
       </Box>

@@ -13,7 +13,7 @@ import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
 import { NumberField, TextCell } from '../../../ui/fields'
 import { ErrorNote, Loading } from '../../../ui/notes'
-import { useAcademy, useBands } from '../../drill/queries'
+import { useAcademy, useWrittenBands } from '../../drill/queries'
 import { AcademyForm } from './AcademyForm'
 import { useBandChanges } from './queries'
 
@@ -37,7 +37,7 @@ const ROWS: NumberKey[] = [
 const SPEEDS = ['dribble', 'run', 'pass', 'serve'] as const
 
 export function BandsPage() {
-  const bands = useBands()
+  const bands = useWrittenBands()
   const academy = useAcademy()
   const { change, changeAcademy } = useBandChanges()
   // What is typed waits here until it is saved; a band that nobody touches is shown as it is kept.

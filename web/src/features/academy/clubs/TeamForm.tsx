@@ -95,7 +95,7 @@ export function TeamForm({ team, people, onDone }: TeamProps) {
 }
 
 interface ClubProps {
-  /** Nothing for a new one. */
+  /** Undefined for a new one. */
   club: Schemas['ClubView'] | undefined
   people: Schemas['PersonView'][]
   bands: Schemas['Band'][]

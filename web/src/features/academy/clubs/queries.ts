@@ -1,11 +1,16 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, type Schemas } from '../../../api/client'
+import { useTranslated } from '../../../texts/phrases'
 import { deliveryKeys } from '../../delivery/keys'
 import { peopleKeys } from '../../people/keys'
 import { academyKeys } from '../keys'
 
 export const useClubs = () =>
-  useQuery({ queryKey: academyKeys.clubs, queryFn: () => data(api.GET('/clubs')) })
+  useQuery({
+    queryKey: academyKeys.clubs,
+    queryFn: () => data(api.GET('/clubs')),
+    select: useTranslated(),
+  })
 
 export const usePeople = (enabled: boolean) =>
   useQuery({ queryKey: peopleKeys.all, queryFn: () => data(api.GET('/people')), enabled })

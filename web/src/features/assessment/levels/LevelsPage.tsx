@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography'
 import { useQuery } from '@tanstack/react-query'
 import { useSearchParams } from 'react-router'
 import { api, data } from '../../../api/client'
+import { useTranslated } from '../../../texts/phrases'
 import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
 import { LEVELS, LevelSteps } from '../../../ui/levels'
@@ -57,6 +58,7 @@ function Milestones({ band }: { band: string }) {
   const shares = useQuery({
     queryKey: assessmentKeys.levels('milestones', band),
     queryFn: () => data(api.GET('/levels/milestones', { params: { query: { band } } })),
+    select: useTranslated(),
   })
   if (shares.isError) return <ErrorNote error={shares.error} />
   if (!shares.data) return <Loading />
@@ -69,6 +71,7 @@ function Tests({ band }: { band: string }) {
   const levels = useQuery({
     queryKey: assessmentKeys.levels('tests', band),
     queryFn: () => data(api.GET('/levels', { params: { query: { band } } })),
+    select: useTranslated(),
   })
   if (levels.isError) return <ErrorNote error={levels.error} />
   if (!levels.data) return <Loading />

@@ -9,14 +9,31 @@ import { MilestoneHead } from '../../../ui/milestones'
 import { ROW_NAME } from '../../../ui/placing'
 import { ShareInterval } from './ShareInterval'
 
+/** The head of a group of columns. */
+function GroupHead({ span, says }: { span: number; says: string }) {
+  return (
+    <Box
+      component="th"
+      scope="colgroup"
+      colSpan={span}
+      sx={{ textAlign: 'left', borderBottom: 2, borderRight: 8, borderRightColor: 'transparent' }}
+    >
+      <Typography variant="body2" sx={{ fontWeight: 650, px: 0.5, whiteSpace: 'nowrap' }}>
+        {says}
+      </Typography>
+    </Box>
+  )
+}
+
 export function MilestoneTable({ shares }: { shares: Schemas['MilestoneShares'][] }) {
   const { floor } = useTheme()
   const clubs = [...new Set(shares.flatMap((each) => each.clubs.map((of) => of.club)))].sort((a, b) =>
     a.localeCompare(b),
   )
+  const promised = shares.filter((each) => each.promised).length
   const name = { ...ROW_NAME, pr: 2, minWidth: 118 }
   return (
-    <Box sx={{ overflowX: 'auto' }}>
+    <Box role="region" tabIndex={0} aria-label={t('board-scrolls')} sx={{ overflowX: 'auto' }}>
       <Box
         component="table"
         aria-label={t('levels-milestones')}
@@ -27,6 +44,15 @@ export function MilestoneTable({ shares }: { shares: Schemas['MilestoneShares'][
         }}
       >
         <thead>
+          {promised > 0 && (
+            <tr>
+              <td />
+              <GroupHead span={promised} says={t('levels-promised')} />
+              {promised < shares.length && (
+                <GroupHead span={shares.length - promised} says={t('levels-others')} />
+              )}
+            </tr>
+          )}
           <tr>
             <Box component="th" scope="col" sx={{ ...name, verticalAlign: 'bottom' }}>
               <Typography variant="caption" color="text.secondary">

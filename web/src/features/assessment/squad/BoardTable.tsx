@@ -28,10 +28,11 @@ interface Props {
   toPlayer: (player: string) => string
 }
 
-/** Milestones in the order of their columns: those of next week, then the others. */
+/** Milestones in the order of their columns: those of next week, what else this term promises, then the others. */
 const columnsOf = (board: Schemas['Board']) => [
   ...board.milestones.filter((m) => m.next),
-  ...board.milestones.filter((m) => !m.next),
+  ...board.milestones.filter((m) => !m.next && m.promised),
+  ...board.milestones.filter((m) => !m.next && !m.promised),
 ]
 
 export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
@@ -40,7 +41,7 @@ export function BoardTable({ board, players, onChoose, toPlayer }: Props) {
   const later = columns.findIndex((m) => !m.next)
   const edge = (i: number) => (i === later && later > 0 ? `2px solid ${floor.ink}` : undefined)
   return (
-    <Box sx={{ overflowX: 'auto' }}>
+    <Box role="region" tabIndex={0} aria-label={t('board-scrolls')} sx={{ overflowX: 'auto' }}>
       <Box
         component="table"
         aria-label={t('board-milestones')}

@@ -1,5 +1,5 @@
 // A player of the coach's own squad.
 import { useTeam } from '../../frame/team'
-import { PassportPage } from './PassportPage'
+import { ProgressPage } from './ProgressPage'
 
-export const PlayerPage = () => <PassportPage team={useTeam().id} coaching toSquad="/squad" />
+export const PlayerPage = () => <ProgressPage team={useTeam().id} coaching toSquad="/squad" />

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
+import { told } from '../../../texts/told'
 import { FileButton } from '../../../ui/FileButton'
 import { SelectCell } from '../../../ui/fields'
 import { Figure } from '../../../ui/figures'
@@ -145,9 +146,9 @@ function PreviewRow({ row }: { row: Schemas['Row'] }) {
       </Figure>
       <Box>
         <Typography variant="body2">{row.written}</Typography>
-        {row.errors.map((error) => (
-          <Typography key={error} variant="body2" color="error">
-            {error}
+        {row.errors.map((error, i) => (
+          <Typography key={i} variant="body2" color="error">
+            {told(error)}
           </Typography>
         ))}
       </Box>

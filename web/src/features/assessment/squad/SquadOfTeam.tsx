@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography'
 import { useParams, useSearchParams } from 'react-router'
 import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
-import { PassportPage } from './PassportPage'
+import { ProgressPage } from './ProgressPage'
 import { useBoard } from './queries'
 import { SquadBoard } from './SquadBoard'
 
@@ -39,5 +39,5 @@ export function SquadOfTeam() {
 
 export function PlayerOfTeam() {
   const { team = '' } = useParams()
-  return <PassportPage team={team} coaching={false} toSquad={`/squads/${team}`} />
+  return <ProgressPage team={team} coaching={false} toSquad={`/squads/${team}`} />
 }

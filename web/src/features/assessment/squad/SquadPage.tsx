@@ -73,7 +73,7 @@ export function SquadPage() {
             {t('squad-export')} <MuiLink href={`/api/v1/teams/${team.id}/roster?form=csv`}>{'CSV'}</MuiLink> ·{' '}
             <MuiLink href={`/api/v1/teams/${team.id}/roster?form=xlsx`}>{'XLSX'}</MuiLink> ·{' '}
             <MuiLink component={Link} to={`/print/progress/${team.id}`}>
-              {t('board-passports')}
+              {t('board-progress-sheets')}
             </MuiLink>
           </Typography>
           {players.map((player) => (
@@ -92,8 +92,7 @@ function PlayerRow({ player, tests }: { player: Schemas['PlayerView']; tests: Sc
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
         <Typography sx={{ fontWeight: 650, flex: 1 }}>{player.name}</Typography>
         <Typography variant="body2" color="text.secondary">
-          {t('squad-strong', { side: t(`side-${player.strong_foot}`) })} · {t('squad-born')}{' '}
-          {player.birth_month}
+          {t('squad-strong', { side: player.strong_foot })} · {t('squad-born')} {player.birth_month}
         </Typography>
       </Box>
       {player.latest.length === 0 ? (

@@ -1,6 +1,7 @@
 import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, newId, type Schemas } from '../../../api/client'
 import { useOutbox } from '../../../storage/outbox'
+import { useTranslated } from '../../../texts/phrases'
 import { assessmentKeys } from '../keys'
 
 export const squadOf = (team: string) =>
@@ -9,7 +10,7 @@ export const squadOf = (team: string) =>
     queryFn: () => data(api.GET('/teams/{team}/squad', { params: { path: { team } } })),
   })
 
-export const useSquad = (team: string) => useQuery(squadOf(team))
+export const useSquad = (team: string) => useQuery({ ...squadOf(team), select: useTranslated() })
 
 export const boardOf = (team: string) =>
   queryOptions({
@@ -19,7 +20,7 @@ export const boardOf = (team: string) =>
 
 /** The board, with what was said on this device and has not been read back. */
 export function useBoard(team: string) {
-  const board = useQuery(boardOf(team))
+  const board = useQuery({ ...boardOf(team), select: useTranslated() })
   const words = useOutbox().flatMap((w) =>
     w.kind === 'word' && w.team === team && !w.refused ? [w.entry] : [],
   )
@@ -47,13 +48,14 @@ export function useBoard(team: string) {
   return { ...board, data: { ...board.data, players } }
 }
 
-export const passportOf = (team: string, player: string) =>
+export const progressOf = (team: string, player: string) =>
   queryOptions({
-    queryKey: assessmentKeys.passport(team, player),
+    queryKey: assessmentKeys.progress(team, player),
     queryFn: () => data(api.GET('/teams/{team}/players/{player}', { params: { path: { team, player } } })),
   })
 
-export const usePassport = (team: string, player: string) => useQuery(passportOf(team, player))
+export const useProgress = (team: string, player: string) =>
+  useQuery({ ...progressOf(team, player), select: useTranslated() })
 
 /** Erases a player with everything that is kept of them. */
 export function useErase(team: string, player: string) {
@@ -63,7 +65,7 @@ export function useErase(team: string, player: string) {
     onSuccess: () => {
       for (const of of ['squad', 'board', 'sheets'] as const)
         void queries.invalidateQueries({ queryKey: assessmentKeys[of](team) })
-      queries.removeQueries({ queryKey: assessmentKeys.passport(team, player) })
+      queries.removeQueries({ queryKey: assessmentKeys.progress(team, player) })
     },
   })
 }

@@ -7,6 +7,7 @@ import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
 import { asMonth, asPercent, asResult, Figure } from '../../../ui/figures'
 import { MilestoneDialog } from './MilestoneDialog'
+import { useWrittenMilestone } from './queries'
 
 interface Props {
   scale: Schemas['StandardsOfTest']
@@ -20,6 +21,7 @@ const signed = (value: number) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${
 
 export function BandInspector({ scale, band, shares, onTake }: Props) {
   const unit = scale.test.unit ? ` ${scale.test.unit}` : ''
+  const written = useWrittenMilestone(scale.test.id)
   const [editing, setEditing] = useState<Schemas['Milestone'] | 'new' | null>(null)
   return (
     <Box
@@ -72,7 +74,7 @@ export function BandInspector({ scale, band, shares, onTake }: Props) {
           <Button
             key={milestone.id}
             variant="text"
-            onClick={() => setEditing(milestone)}
+            onClick={() => setEditing(written(milestone.id) ?? milestone)}
             sx={{ display: 'block', textAlign: 'left', fontWeight: 400, px: 0.5, ml: -0.5, lineHeight: 1.2 }}
           >
             “{milestone.says}”

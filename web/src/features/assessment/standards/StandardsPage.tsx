@@ -8,6 +8,7 @@ import { useState } from 'react'
 import { NavLink, useNavigate, useParams, useSearchParams } from 'react-router'
 import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
+import { told } from '../../../texts/told'
 import { NumberCell } from '../../../ui/NumberCell'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { BandInspector } from './BandInspector'
@@ -186,9 +187,9 @@ function Scale({ scale, band, onBand, onWrite, onPercentiles }: ScaleProps) {
             {scale.test.how}
           </Typography>
         </Box>
-        {findings.map((says) => (
-          <ErrorNote key={says}>
-            <Typography>{says}</Typography>
+        {findings.map((finding, i) => (
+          <ErrorNote key={i}>
+            <Typography>{told(finding)}</Typography>
           </ErrorNote>
         ))}
         {shown.map((each) => (

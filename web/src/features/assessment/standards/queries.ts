@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, type Schemas } from '../../../api/client'
+import { useTranslated } from '../../../texts/phrases'
 import { progressionKeys } from '../../progression/keys'
 import { assessmentKeys } from '../keys'
 
@@ -7,7 +8,11 @@ export type Thresholds = Schemas['Thresholds']
 export type Moved = Record<string, Thresholds>
 
 export const useTests = () =>
-  useQuery({ queryKey: assessmentKeys.standards, queryFn: () => data(api.GET('/standards')) })
+  useQuery({
+    queryKey: assessmentKeys.standards,
+    queryFn: () => data(api.GET('/standards')),
+    select: useTranslated(),
+  })
 
 export const useScale = (test: string | undefined, percentiles: Schemas['Percentiles'] | null) =>
   useQuery({
@@ -18,7 +23,18 @@ export const useScale = (test: string | undefined, percentiles: Schemas['Percent
       ),
     enabled: test !== undefined,
     placeholderData: (before) => (before?.test.id === test ? before : undefined),
+    select: useTranslated(),
   })
+
+/** Finds a milestone of a test as it is written, for changing it. */
+export function useWrittenMilestone(test: string) {
+  const queries = useQueryClient()
+  return (id: string) =>
+    queries
+      .getQueriesData<Schemas['StandardsOfTest']>({ queryKey: assessmentKeys.standard(test) })
+      .flatMap(([, scale]) => scale?.bands.flatMap((band) => band.milestones) ?? [])
+      .find((milestone) => milestone.id === id)
+}
 
 /** Where the results stand under thresholds that are only thought of. */
 export const useWeighed = (test: string, moved: Moved) =>

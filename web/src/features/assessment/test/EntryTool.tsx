@@ -16,7 +16,7 @@ interface Props {
   tool: Tool
 }
 
-/** A tool begins anew at every place; only the watch runs on from player to player. */
+/** A tool starts again at every place; only the watch runs on from player to player. */
 export function EntryTool({ team, sheet, entry, tool }: Props) {
   const { protocol, step, parts } = sheet
   const { cell, typed, write } = entry

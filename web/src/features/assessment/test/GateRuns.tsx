@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
 import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
-import { Figure } from '../../../ui/figures'
+import { asTyped, Figure } from '../../../ui/figures'
 import { useKeys } from '../../../ui/keys'
 import { LinkField } from '../../../ui/LinkField'
 import { sentence } from '../../../ui/notes'
@@ -27,7 +27,7 @@ interface Props extends Steps {
   onValue: (seconds: number, run: number) => void
 }
 
-/** So many runs are shown, the latest first. */
+/** How many runs are shown, the latest first. */
 const SHOWN = 4
 
 export function GateRuns({ team, test, penalty, taken, offered, empty, onValue, ...steps }: Props) {
@@ -105,7 +105,7 @@ function RunLine({ run, taken }: { run: Schemas['Run']; taken: boolean }) {
   if (outcome.kind === 'good') {
     return (
       <>
-        <Figure sx={{ fontSize: '1.3rem', fontWeight: 600 }}>{outcome.seconds.toFixed(2)} s</Figure>
+        <Figure sx={{ fontSize: '1.3rem', fontWeight: 600 }}>{asTyped(outcome.seconds.toFixed(2))} s</Figure>
         <Typography variant="caption">{taken ? t('gates-entered') : ''}</Typography>
       </>
     )

@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { t } from '../../../texts/t'
+import { asTyped } from '../../../ui/figures'
 import { Spoken } from '../../../ui/Spoken'
 import { FIGURE_FACE } from '../../../ui/theme'
 import { type Steps, ToolFrame } from './ToolFrame'
@@ -17,7 +18,7 @@ export function Keypad({
       onClick={() => onPress(key)}
       sx={{ fontFamily: FIGURE_FACE, fontSize: '1.5rem', minHeight: 46, minWidth: 0, p: 0 }}
     >
-      {label ? <Spoken as={label}>{key}</Spoken> : key}
+      {label ? <Spoken as={label}>{key}</Spoken> : asTyped(key)}
     </Button>
   )
   return (

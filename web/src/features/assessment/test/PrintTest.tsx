@@ -57,7 +57,7 @@ export function PrintTest() {
               </Box>
               {columns.map((column, i) => (
                 <th key={i}>
-                  {column || t('passport-last')}
+                  {column || t('progress-last')}
                   {points && ' 0 · 1 · 2'}
                 </th>
               ))}

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { newId, type Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
+import { told } from '../../../texts/told'
 import { FileButton } from '../../../ui/FileButton'
 import { Figure } from '../../../ui/figures'
 import { ErrorNote } from '../../../ui/notes'
@@ -82,9 +83,9 @@ export function ReadResults({ team, onClose }: { team: string; onClose: () => vo
                 </Figure>
                 <Box sx={{ flex: 1 }}>
                   <Typography variant="body2">{line.written}</Typography>
-                  {line.errors.map((error) => (
-                    <Typography key={error} variant="body2" color="error">
-                      {error}
+                  {line.errors.map((error, i) => (
+                    <Typography key={i} variant="body2" color="error">
+                      {told(error)}
                     </Typography>
                   ))}
                 </Box>

@@ -56,7 +56,7 @@ export function Reading({ sheet, typed, value, taken }: Props) {
             </Typography>
             {near && (
               <Typography variant="caption" component="div">
-                {t('passport-near', {
+                {t('progress-near', {
                   level: t(`level-${near.higher}`),
                   percent: asPercent(near.probability),
                 })}

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { useEffect, useRef, useState } from 'react'
 import { t } from '../../../texts/t'
-import { Figure } from '../../../ui/figures'
+import { asTyped, Figure } from '../../../ui/figures'
 import { useKeys } from '../../../ui/keys'
 import { type Steps, ToolFrame } from './ToolFrame'
 
@@ -28,7 +28,7 @@ export function Stopwatch({ place, penalty, onValue, onLap, ...steps }: Props) {
     if (since === null) return
     let frame = 0
     const draw = () => {
-      if (face.current) face.current.textContent = ((performance.now() - since) / 1000).toFixed(1)
+      if (face.current) face.current.textContent = asTyped(((performance.now() - since) / 1000).toFixed(1))
       frame = requestAnimationFrame(draw)
     }
     draw()
@@ -65,7 +65,7 @@ export function Stopwatch({ place, penalty, onValue, onLap, ...steps }: Props) {
         sx={{ flex: 1, flexDirection: 'column' }}
       >
         <Figure ref={face} aria-hidden sx={{ fontSize: '2.6rem', lineHeight: 1 }}>
-          {since === null ? (stopped / 1000).toFixed(2) : ''}
+          {since === null ? asTyped((stopped / 1000).toFixed(2)) : ''}
         </Figure>
         {since === null ? t('test-start') : t('test-stop')}
       </Button>

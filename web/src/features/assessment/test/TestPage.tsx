@@ -1,4 +1,4 @@
-// Which test tonight? And results that come from paper or from a list.
+// Which test today? And results that come from paper or from a list.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'

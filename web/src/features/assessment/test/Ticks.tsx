@@ -1,4 +1,4 @@
-// Hits of so many tries, ticked one after the other.
+// Hits of this many tries, ticked one after the other.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'

@@ -1,6 +1,7 @@
 import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, newId, type Schemas } from '../../../api/client'
 import { put, useOutbox } from '../../../storage/outbox'
+import { useTranslated } from '../../../texts/phrases'
 import { assessmentKeys } from '../keys'
 import type { Cell } from './entry'
 
@@ -16,7 +17,8 @@ export const sheetOf = (team: string, test: string, day: string | null = null) =
       ),
   })
 
-export const useSheet = (team: string, test: string, day: string | null) => useQuery(sheetOf(team, test, day))
+export const useSheet = (team: string, test: string, day: string | null) =>
+  useQuery({ ...sheetOf(team, test, day), select: useTranslated() })
 
 export interface Entered {
   id: string
@@ -86,7 +88,7 @@ export const useResultsPreview = (team: string) =>
     },
   })
 
-/** So many trials go at once. */
+/** How many trials go at once. */
 const MOST_AT_ONCE = 400
 
 /** Takes the lines of a list in. */
@@ -102,7 +104,7 @@ export function useReadIn(team: string) {
       }
     },
     onSuccess: () => {
-      for (const of of ['sheets', 'squad', 'board', 'passports'] as const)
+      for (const of of ['sheets', 'squad', 'board', 'progressSheets'] as const)
         void queries.invalidateQueries({ queryKey: assessmentKeys[of](team) })
     },
   })

@@ -5,11 +5,11 @@ import Typography from '@mui/material/Typography'
 import { useParams } from 'react-router'
 import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
-import { Points } from '../../../ui/block'
+import { cautionsSaid, Points } from '../../../ui/block'
 import { FloorDrawing } from '../../../ui/FloorDrawing'
 import { Loading } from '../../../ui/notes'
 import { StrandSwatch } from '../../../ui/strands'
-import { BlockClock } from '../tonight/BlockClock'
+import { BlockClock } from '../today/BlockClock'
 import { useHomePage } from './queries'
 
 export function HomePage() {
@@ -46,7 +46,7 @@ export function HomePage() {
                 />
               ))}
               <Typography variant="body2" color="text.secondary">
-                {t('evening-caution-tail')} {t('home-grown-up')}
+                {t('session-caution-tail')} {t('home-grown-up')}
               </Typography>
             </>
           ) : (
@@ -112,7 +112,7 @@ export function Needs({ drill }: { drill: Schemas['HomeDrill'] }) {
       {drill.stand_ins.map((each) => ` ${t('home-instead', { kit: each.kit, instead: each.instead })}`)}
       {drill.cautions.length > 0 && (
         <Box sx={{ color: 'text.primary' }}>
-          <strong>{t('evening-cautions')}:</strong> {drill.cautions.join('. ')}.
+          <strong>{t('session-cautions')}:</strong> {cautionsSaid(drill.cautions)}
         </Box>
       )}
     </Typography>

@@ -70,8 +70,7 @@ function HomeCard({
             {player.name}
           </Typography>
           <Typography variant="body2">
-            {t('home-title')} · {t('plan-week', { n: card.week })} ·{' '}
-            {t('home-begin-with', { side: t(`side-${other}`) })}
+            {t('home-title')} · {t('plan-week', { n: card.week })} · {t('home-begin-with', { side: other })}
           </Typography>
         </Box>
         <Box
@@ -124,7 +123,7 @@ function HomeCard({
           <Box key={day} sx={{ borderLeft: 1, minHeight: '10mm' }} />
         ))}
       </Box>
-      <Typography variant="caption">{t('evening-caution-tail')}</Typography>
+      <Typography variant="caption">{t('session-caution-tail')}</Typography>
     </Box>
   )
 }

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, newId, type Schemas } from '../../../api/client'
+import { useTranslated } from '../../../texts/phrases'
 import { deliveryKeys } from '../keys'
 
 /** The page that players open; nobody is asked who they are. */
@@ -7,6 +8,7 @@ export const useHomePage = (token: string) =>
   useQuery({
     queryKey: deliveryKeys.home(token),
     queryFn: () => data(api.GET('/home/{token}', { params: { path: { token } } })),
+    select: useTranslated(),
   })
 
 /** What a coach hands out. */
@@ -14,6 +16,7 @@ export const useHandout = (team: string) =>
   useQuery({
     queryKey: deliveryKeys.handout(team),
     queryFn: () => data(api.GET('/teams/{team}/home', { params: { path: { team } } })),
+    select: useTranslated(),
   })
 
 export type Report = Omit<Schemas['ReportSaid'], 'id' | 'said_at'>

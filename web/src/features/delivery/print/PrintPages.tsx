@@ -1,22 +1,23 @@
 // Pages for paper: one session, or all sessions of a club's week.
 import { useQueries } from '@tanstack/react-query'
 import { useParams } from 'react-router'
+import { useTranslated } from '../../../texts/phrases'
 import { t } from '../../../texts/t'
 import { asDay } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { Sheets } from '../../../ui/Sheets'
 import { useClubs } from '../../academy/clubs/queries'
-import { eveningOf, eveningsOf, useTeamEvening } from '../tonight/queries'
+import { sessionOf, sessionsOf, useTeamSession } from '../today/queries'
 import { SessionCard } from './SessionCard'
 
 export function PrintSession() {
   const { team = '', edition, session } = useParams()
-  const evening = useTeamEvening(team, edition, Number(session))
-  if (evening.isError && !evening.data) return <ErrorNote error={evening.error} />
-  if (!evening.data) return <Loading />
+  const shown = useTeamSession(team, edition, Number(session))
+  if (shown.isError && !shown.data) return <ErrorNote error={shown.error} />
+  if (!shown.data) return <Loading />
   return (
     <Sheets title={t('print-session')}>
-      <SessionCard view={evening.data} />
+      <SessionCard view={shown.data} />
     </Sheets>
   )
 }
@@ -32,24 +33,25 @@ export function PrintWeek() {
   const { club: id, day = '' } = useParams()
   const clubs = useClubs()
   const club = clubs.data?.find((each) => each.id === id)
-  const lists = useQueries({ queries: (club?.teams ?? []).map((team) => eveningsOf(team.id)) })
+  const lists = useQueries({ queries: (club?.teams ?? []).map((team) => sessionsOf(team.id)) })
   const [first, last] = weekFrom(day)
   const wanted = lists.flatMap((list, i) =>
-    (list.data?.evenings ?? [])
+    (list.data?.sessions ?? [])
       .filter(({ date }) => date >= first && date <= last)
-      .map(({ edition, session }) => eveningOf(club?.teams[i]?.id ?? '', edition, session)),
+      .map(({ edition, session }) => sessionOf(club?.teams[i]?.id ?? '', edition, session)),
   )
-  const evenings = useQueries({ queries: wanted })
-  const failed = [clubs, ...lists, ...evenings].find((each) => each.isError)
+  const select = useTranslated()
+  const shown = useQueries({ queries: wanted.map((each) => ({ ...each, select })) })
+  const failed = [clubs, ...lists, ...shown].find((each) => each.isError)
   if (failed) return <ErrorNote error={failed.error} />
-  if (!club || [...lists, ...evenings].some((each) => each.isPending)) return <Loading />
+  if (!club || [...lists, ...shown].some((each) => each.isPending)) return <Loading />
   return (
     <Sheets title={t('print-week', { club: club.name, from: asDay(first), to: asDay(last) })}>
-      {evenings.length === 0 && <Empty>{t('print-no-evening')}</Empty>}
-      {evenings.map(
-        (evening) =>
-          evening.data && (
-            <SessionCard key={`${evening.data.team} ${evening.data.evening.date}`} view={evening.data} />
+      {shown.length === 0 && <Empty>{t('print-no-session')}</Empty>}
+      {shown.map(
+        (each) =>
+          each.data && (
+            <SessionCard key={`${each.data.team} ${each.data.running_order.date}`} view={each.data} />
           ),
       )}
     </Sheets>

@@ -3,25 +3,26 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { RunningBlock, Schemas } from '../../../api/client'
 import { boutsSaid, stationsSaid } from '../../../texts/said'
-import { t } from '../../../texts/t'
+import { said, t } from '../../../texts/t'
+import { cautionsSaid } from '../../../ui/block'
 import { FloorDrawing } from '../../../ui/FloorDrawing'
 import { asLongDay, Figure } from '../../../ui/figures'
 import { StageGlyph } from '../../../ui/stages'
 
-/** How high a drawing may be, so that so many blocks fit on one side. */
+/** How high a drawing may be, so that this many blocks fit on one side. */
 const drawingHeight = (blocks: number) => (blocks <= 4 ? 230 : blocks <= 6 ? 150 : 84)
-/** So many points fit beside it. */
+/** How many points fit beside it. */
 const POINTS = 3
 
-export function SessionCard({ view }: { view: Schemas['TeamEvening'] }) {
-  const { evening } = view
-  const kit = Object.entries(evening.kit).map(([colour, n]) =>
-    t('evening-markers', { n, colour, name: colour }),
+export function SessionCard({ view }: { view: Schemas['TeamSession'] }) {
+  const { running_order: order } = view
+  const kit = Object.entries(order.kit).map(([colour, n]) =>
+    t('session-markers', { n, colour, name: said(`colour-${colour}`) ?? colour }),
   )
   return (
     <Box
       component="article"
-      aria-label={`${view.team}, ${asLongDay(evening.date)}`}
+      aria-label={`${view.team}, ${asLongDay(order.date)}`}
       sx={{
         bgcolor: 'background.paper',
         color: 'text.primary',
@@ -43,17 +44,22 @@ export function SessionCard({ view }: { view: Schemas['TeamEvening'] }) {
           {view.team}
         </Typography>
         <Typography sx={{ flex: 1, whiteSpace: 'nowrap', fontSize: 13 }}>
-          {asLongDay(evening.date)} · {t('plan-week', { n: evening.week })} ·{' '}
-          {t('minutes', { n: evening.minutes })}
+          {asLongDay(order.date)} · {t('plan-week', { n: order.week })} · {t('minutes', { n: order.minutes })}
         </Typography>
         <Typography variant="caption" sx={{ textAlign: 'right' }}>
-          {view.curriculum}, {t('tonight-edition', { n: view.edition_number })}
+          {view.curriculum}, {t('today-edition', { n: view.edition_number })}
         </Typography>
       </Box>
-      {view.upset?.left === 0 && <Typography sx={{ fontWeight: 700 }}>{t('upset-fell-out')}</Typography>}
+      {view.upset?.left === 0 && <Typography sx={{ fontWeight: 700 }}>{t('upset-cancelled')}</Typography>}
       <Typography variant="body2">
-        <strong>{t('evening-kit')}:</strong> {kit.join(', ') || t('evening-no-kit')}
+        <strong>{t('session-kit')}:</strong> {kit.join(', ') || t('session-no-kit')}
       </Typography>
+      {order.tests.length > 0 && (
+        <Typography variant="body2">
+          <strong>{t('today-tests')}:</strong>{' '}
+          {order.tests.map(({ name, minutes }) => t('plan-test-in', { name, minutes })).join(' · ')}
+        </Typography>
+      )}
       <Box
         sx={{
           flex: 1,
@@ -66,11 +72,11 @@ export function SessionCard({ view }: { view: Schemas['TeamEvening'] }) {
           alignContent: 'stretch',
         }}
       >
-        {evening.blocks.map((block, i) => (
-          <BlockOnPaper key={i} block={block} nth={i + 1} height={drawingHeight(evening.blocks.length)} />
+        {order.blocks.map((block, i) => (
+          <BlockOnPaper key={i} block={block} nth={i + 1} height={drawingHeight(order.blocks.length)} />
         ))}
       </Box>
-      <Typography variant="caption">{t('evening-caution-tail')}</Typography>
+      <Typography variant="caption">{t('session-caution-tail')}</Typography>
       <Box sx={{ borderTop: 1, pt: 0.5, height: '20mm' }}>
         <Typography variant="caption">{t('print-for-next-time')}</Typography>
       </Box>
@@ -113,12 +119,12 @@ function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number
       </Box>
       {block.cautions.length > 0 && (
         <Typography variant="caption" component="div" sx={{ lineHeight: 1.2 }}>
-          <strong>{t('evening-cautions')}:</strong> {block.cautions.join('. ')}.
+          <strong>{t('session-cautions')}:</strong> {cautionsSaid(block.cautions)}
         </Typography>
       )}
       {block.beside && (
         <Typography variant="caption" component="div">
-          {t('evening-beside')}: {block.beside.title} · {t(`stage-${block.beside.stage}`)}
+          {t('session-beside')}: {block.beside.title} · {t(`stage-${block.beside.stage}`)}
         </Typography>
       )}
     </Box>

@@ -11,7 +11,9 @@ import Typography from '@mui/material/Typography'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type SyntheticEvent, useState } from 'react'
 import { api, data, type Schemas } from '../../../api/client'
+import { useTranslated } from '../../../texts/phrases'
 import { t } from '../../../texts/t'
+import { told } from '../../../texts/told'
 import { NumberField } from '../../../ui/fields'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { SeasonFields } from '../../plan/SeasonFields'
@@ -31,12 +33,13 @@ export function OwnDialog({ team, edition, onClose }: Props) {
     queryKey: deliveryKeys.own(team, edition),
     queryFn: () => data(api.GET('/teams/{team}/editions/{edition}/own', { params })),
     gcTime: 0,
+    select: useTranslated(),
   })
   const settle = useMutation({
     mutationFn: (body: Schemas['OwnSaid']) =>
       api.PUT('/teams/{team}/editions/{edition}/own', { params, body }),
     onSuccess: () => {
-      for (const key of [deliveryKeys.evenings(team), deliveryKeys.eveningsRead(team), deliveryKeys.boards])
+      for (const key of [deliveryKeys.sessions(team), deliveryKeys.sessionsRead(team), deliveryKeys.boards])
         void queries.invalidateQueries({ queryKey: key })
       onClose()
     },
@@ -111,7 +114,7 @@ function Own({ own, busy, error, onSave, onClose }: OwnProps) {
           ))}
         </Box>
         {own.breaks.length > 0 && (
-          <Typography color="error" title={own.breaks.join('\n')}>
+          <Typography color="error" title={own.breaks.map(told).join('\n')}>
             {t('upset-breaks', { n: own.breaks.length })}
           </Typography>
         )}

@@ -1,4 +1,4 @@
-// Weeks: every evening of the team's editions, and what was said of it.
+// Weeks: every session of the team's editions, and what was said of it.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
@@ -10,23 +10,24 @@ import type { Schemas } from '../../../api/client'
 import { dayNow } from '../../../api/day'
 import { logSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
+import { told } from '../../../texts/told'
 import { asDay, Figure } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { useTeam } from '../../frame/team'
-import { useEvenings, useTakeBack } from '../tonight/queries'
+import { useSessions, useTakeBack } from '../today/queries'
 
 // Its fields come only when they are asked for.
 const OwnDialog = lazy(() => import('./OwnDialog').then((m) => ({ default: m.OwnDialog })))
 
 export function WeeksPage() {
   const team = useTeam()
-  const evenings = useEvenings(team.id)
+  const read = useSessions(team.id)
   const takeBack = useTakeBack(team.id)
   const [settling, setSettling] = useState<string | null>(null)
-  if (evenings.isError && !evenings.data) return <ErrorNote error={evenings.error} />
-  if (!evenings.data) return <Loading />
-  const { evenings: all, changes } = evenings.data
-  const today = dayNow(evenings.data.today, evenings.dataUpdatedAt)
+  if (read.isError && !read.data) return <ErrorNote error={read.error} />
+  if (!read.data) return <Loading />
+  const { sessions: all, changes } = read.data
+  const today = dayNow(read.data.today, read.dataUpdatedAt)
   if (all.length === 0) return <Empty>{t('weeks-none')}</Empty>
   // The curriculum that is on, or comes, stands first.
   const curricula = [...new Set(all.map((e) => e.edition))].reverse()
@@ -43,7 +44,7 @@ export function WeeksPage() {
             </Typography>
             <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: 0.5 }}>
               <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
-                {t('tonight-edition', { n: own[0]?.edition_number ?? 1 })}
+                {t('today-edition', { n: own[0]?.edition_number ?? 1 })}
               </Typography>
               {(own.at(-1)?.date ?? '') >= today && (
                 <Button size="small" variant="text" onClick={() => setSettling(edition)}>
@@ -58,14 +59,14 @@ export function WeeksPage() {
                 disabled={takeBack.isPending}
                 onClick={() => takeBack.mutate({ edition, version: last.version })}
               >
-                {t('weeks-back', { what: last.what })}
+                {t('weeks-back', { what: told(last.what) })}
               </Button>
             )}
             {takeBack.isError && takeBack.variables.edition === edition && (
               <ErrorNote error={takeBack.error} />
             )}
-            {own.map((evening) => (
-              <EveningRow key={evening.session} evening={evening} today={today} />
+            {own.map((entry) => (
+              <SessionRow key={entry.session} entry={entry} today={today} />
             ))}
           </Box>
         )
@@ -74,22 +75,22 @@ export function WeeksPage() {
   )
 }
 
-function EveningRow({ evening, today }: { evening: Schemas['EveningEntry']; today: string }) {
+function SessionRow({ entry, today }: { entry: Schemas['SessionEntry']; today: string }) {
   const { floor } = useTheme()
-  const said = evening.done + evening.short + evening.skipped
-  const isToday = evening.date === today
-  const { upset } = evening
+  const said = entry.done + entry.short + entry.skipped
+  const isToday = entry.date === today
+  const { upset } = entry
   const state = upset
-    ? `${upset.left === 0 ? t('weeks-fell-out') : t('weeks-shortened', { left: upset.left })}, ${t(`weeks-gone-on-${upset.remedy}`)}`
+    ? `${upset.left === 0 ? t('weeks-cancelled') : t('weeks-shortened', { left: upset.left })}, ${t(`weeks-gone-on-${upset.remedy}`)}`
     : said > 0
-      ? logSaid(evening)
-      : evening.date < today
+      ? logSaid(entry)
+      : entry.date < today
         ? t('weeks-no-log')
-        : t('weeks-planned', { n: evening.blocks })
+        : t('weeks-planned', { n: entry.blocks })
   return (
     <ButtonBase
       component={Link}
-      to={`/today/${evening.edition}/${evening.session}`}
+      to={`/today/${entry.edition}/${entry.session}`}
       sx={{
         width: '100%',
         minHeight: 52,
@@ -102,20 +103,20 @@ function EveningRow({ evening, today }: { evening: Schemas['EveningEntry']; toda
         borderLeft: `5px solid ${isToday ? floor.ink : 'transparent'}`,
       }}
     >
-      <Figure sx={{ width: 26, fontSize: '1.3rem', color: 'text.secondary' }}>{evening.week}</Figure>
+      <Figure sx={{ width: 26, fontSize: '1.3rem', color: 'text.secondary' }}>{entry.week}</Figure>
       <Box sx={{ flex: 1 }}>
         <Typography sx={{ fontWeight: isToday ? 700 : 500 }}>
-          {asDay(evening.date)}
+          {asDay(entry.date)}
           {isToday && `, ${t('weeks-today')}`}
         </Typography>
         <Typography
           variant="body2"
-          color={said === 0 && evening.date < today && upset?.left !== 0 ? 'error' : 'text.secondary'}
+          color={said === 0 && entry.date < today && upset?.left !== 0 ? 'error' : 'text.secondary'}
         >
           {state}
         </Typography>
       </Box>
-      <Figure sx={{ fontSize: '1.2rem' }}>{t('minutes', { n: upset?.left ?? evening.minutes })}</Figure>
+      <Figure sx={{ fontSize: '1.2rem' }}>{t('minutes', { n: upset?.left ?? entry.minutes })}</Figure>
     </ButtonBase>
   )
 }

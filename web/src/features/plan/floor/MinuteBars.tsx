@@ -1,4 +1,4 @@
-// Minutes of each evening by strand, against the time there is.
+// Minutes of each session by strand, against the time there is.
 import { useTheme } from '@mui/material/styles'
 import type { Schemas } from '../../../api/client'
 import { STRANDS } from '../../../ui/strands'

@@ -1,17 +1,20 @@
 // The floor of the plan: weeks and sessions across, one line per skill, a stitch for every exposure.
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { useLayoutEffect, useRef, useState } from 'react'
+import { type RefObject, useLayoutEffect, useRef, useState } from 'react'
 import type { Curriculum, Schemas } from '../../../api/client'
+import { planDensity, useRemembered } from '../../../storage/remembered'
 import { t } from '../../../texts/t'
+import { Choice } from '../../../ui/Choice'
 import type { At } from '../at'
-import type { Change, Edit } from '../queries'
-import { Backdrop } from './Backdrop'
+import { type Change, type Edit, useDelivered } from '../queries'
+import { ShareWishes } from '../ShareWishes'
+import { Backdrop, type Delivered } from './Backdrop'
 import { MinuteBars } from './MinuteBars'
 import { SessionHead } from './SessionHead'
 import { SkillLabel } from './SkillLabel'
 import { Stitches } from './Stitches'
-import { BARS, DATES, ROW, type Scale, scaleOf, WEEKS } from './scale'
+import { DENSITIES, fitsClose, type Scale, scaleOf } from './scale'
 import { ForecastLine, NeedLine, SkillThread, TestPegMark } from './threads'
 
 interface Props {
@@ -31,72 +34,118 @@ const SHEET = { width: 1040, height: 560 }
 
 export function PlanFloor(props: Props) {
   const { view, at, clash, forecast, saving, onChoose, onChange, onEdit } = props
+  const [density, setDensity] = useRemembered(planDensity, 'plan')
+  const delivered = useWhatWasDelivered(view)
   const { frame, width } = useWidth()
   // Where a block is dragged to, while it is.
   const [over, setOver] = useState<number | null>(null)
-  const scale = scaleOf(view, width)
-  const { rows, x, y, across, height } = scale
+  const scale = scaleOf(view, width, density ?? (fitsClose(view, width) ? 'close' : 'fit'))
+  const { rows, x, across, height } = scale
+  useInSight(frame, scale, at.session)
   const minutes = (at: number, value: number) =>
     onChange((wishes) => ({ ...wishes, minutes: wishes.minutes.map((m, i) => (i === at ? value : m)) }))
   const zoom = Math.min(1, SHEET.width / across, SHEET.height / height)
   return (
-    <Box
-      ref={frame}
-      sx={{ overflowX: 'auto', overflowY: 'hidden', '@media print': { overflow: 'visible', zoom } }}
-    >
-      <Box sx={{ position: 'relative', width: across, height }}>
-        <svg width={across} height={height} style={{ position: 'absolute', inset: 0 }} aria-hidden>
-          <Backdrop view={view} scale={scale} at={at} over={over} />
-          <MinuteBars
-            sessions={view.sessions}
-            x={x}
-            base={WEEKS + DATES + BARS}
-            height={BARS - 8}
-            width={scale.column * 0.62}
+    <>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+        <Box sx={{ flex: 1, minWidth: 0 }}>
+          <ShareWishes view={view} saving={saving} onChange={onChange} />
+        </Box>
+        <Box className="no-print">
+          <Choice
+            label={t('plan-density')}
+            options={DENSITIES}
+            chosen={[scale.density]}
+            says={(each) => t(`plan-density-${each}`)}
+            onToggle={setDensity}
           />
-          <Lines {...props} scale={scale} />
-          {rows.map((skill) => (
-            <Stitches key={skill.id} {...{ view, skill, scale, at, onChoose, onEdit }} onOver={setOver} />
-          ))}
-        </svg>
-        {view.sessions.map((s, i) => (
-          <SessionHead
-            key={s.session}
-            session={s}
-            scale={scale}
-            first={s.week !== view.sessions[i - 1]?.week}
-            chosen={i === at.session}
-            broken={view.breaches.some((b) => b.session === i)}
-            clashes={clash?.of.kind === 'session' && clash.of.session === i}
-            saving={saving}
-            onChoose={() => onChoose({ session: i, skill: at.skill, block: 0 })}
-            onMinutes={(value) => minutes(i, value)}
-          />
-        ))}
-        <Typography
-          variant="caption"
-          color="text.secondary"
-          sx={{ position: 'absolute', top: WEEKS + DATES + BARS + 10, left: 0 }}
-        >
-          {t('plan-minutes-there')}
-        </Typography>
-        {rows.map((skill, i) => (
-          <SkillLabel
-            key={skill.id}
-            skill={skill}
-            top={y(skill.id) - ROW / 2}
-            first={skill.strand !== rows[i - 1]?.strand}
-            clashes={clash ? isOf(clash, skill.id) : false}
-            chosen={at.skill === skill.id}
-            reached={forecast?.skills.find((f) => f.skill === skill.id)?.reached.at(-1)?.share}
-            onChoose={() =>
-              onChoose({ session: at.session, skill: skill.id, block: blockOf(view, at, skill.id) })
-            }
-          />
-        ))}
+        </Box>
       </Box>
-    </Box>
+      <Box
+        ref={frame}
+        sx={{ overflowX: 'auto', overflowY: 'hidden', '@media print': { overflow: 'visible', zoom } }}
+      >
+        <Box sx={{ position: 'relative', width: across, height }}>
+          <svg width={across} height={height} style={{ position: 'absolute', inset: 0 }} aria-hidden>
+            <Backdrop view={view} scale={scale} at={at} over={over} delivered={delivered} />
+            <MinuteBars
+              sessions={view.sessions}
+              x={x}
+              base={scale.base}
+              height={scale.bars - 8}
+              width={scale.column * 0.62}
+            />
+            <Lines {...props} scale={scale} />
+            {rows.map((skill) => (
+              <Stitches key={skill.id} {...{ view, skill, scale, at, onChoose, onEdit }} onOver={setOver} />
+            ))}
+          </svg>
+          {view.sessions.map((s, i) => (
+            <SessionHead
+              key={s.session}
+              session={s}
+              scale={scale}
+              first={s.week !== view.sessions[i - 1]?.week}
+              chosen={i === at.session}
+              broken={view.breaches.some((b) => b.session === i)}
+              clashes={clash?.of.kind === 'session' && clash.of.session === i}
+              delivered={delivered.of(i)}
+              saving={saving}
+              onChoose={() => onChoose({ session: i, skill: at.skill, block: 0 })}
+              onMinutes={(value) => minutes(i, value)}
+            />
+          ))}
+          {scale.density === 'close' && (
+            <Typography
+              variant="caption"
+              color="text.secondary"
+              sx={{ position: 'absolute', top: scale.base + 10, left: 0 }}
+            >
+              {t('plan-minutes-there')}
+            </Typography>
+          )}
+          {rows.map((skill, i) => (
+            <SkillLabel
+              key={skill.id}
+              skill={skill}
+              scale={scale}
+              first={skill.strand !== rows[i - 1]?.strand}
+              clashes={clash ? isOf(clash, skill.id) : false}
+              chosen={at.skill === skill.id}
+              reached={forecast?.skills.find((f) => f.skill === skill.id)?.reached.at(-1)?.share}
+              onChoose={() =>
+                onChoose({ session: at.session, skill: skill.id, block: blockOf(view, at, skill.id) })
+              }
+            />
+          ))}
+        </Box>
+      </Box>
+    </>
   )
+}
+
+/** Where the calendar stands, and which part of what was logged of each session was run. */
+function useWhatWasDelivered(view: Curriculum): Delivered {
+  const { data } = useDelivered(view.id)
+  return {
+    today: data?.today,
+    of: (session) => {
+      const logged = data?.sessions.find((each) => each.session === session)
+      return logged && logged.run / logged.said
+    },
+  }
+}
+
+/** Brings the chosen session into sight when another one is, and when the floor is laid out otherwise. */
+function useInSight(frame: RefObject<HTMLDivElement | null>, scale: Scale, session: number) {
+  const { labels, column, across } = scale
+  const left = scale.left(session)
+  useLayoutEffect(() => {
+    const box = frame.current
+    if (!box || across <= box.clientWidth) return
+    const [from, to] = [box.scrollLeft + labels, box.scrollLeft + box.clientWidth]
+    if (left < from || left + column > to) box.scrollTo({ left: left - labels - column })
+  }, [frame, labels, column, across, left])
 }
 
 /** The width of a frame, followed as it changes, in px. */
@@ -118,7 +167,7 @@ function Lines({
   soFar,
   scale,
 }: Pick<Props, 'view' | 'forecast' | 'soFar'> & { scale: Scale }) {
-  const { rows, left, x, y } = scale
+  const { rows, row, left, x, y } = scale
   return (
     <>
       {forecast &&
@@ -129,8 +178,8 @@ function Lines({
             soFar={soFar?.skills.find((s) => s.skill === skill.id)}
             sessions={view.sessions}
             x={x}
-            y={y(skill.id) + ROW / 2 - 3}
-            height={ROW - 8}
+            y={y(skill.id) + row / 2 - 3}
+            height={row - 8}
           />
         ))}
       {rows.flatMap((skill) =>
@@ -150,7 +199,12 @@ function Lines({
       {view.sessions.flatMap(({ session, tests }) =>
         tests.flatMap(({ test, name, skills }) =>
           skills.map((skill) => (
-            <TestPegMark key={`${session} ${test} ${skill}`} x={left(session) + 9} y={y(skill)} name={name} />
+            <TestPegMark
+              key={`${session} ${test} ${skill}`}
+              x={left(session) + (scale.density === 'close' ? 9 : 4)}
+              y={y(skill)}
+              name={name}
+            />
           )),
         ),
       )}

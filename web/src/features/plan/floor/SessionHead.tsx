@@ -1,13 +1,13 @@
-// The head of a session's column: its week, its day, and the minutes there are.
+// The head of a session's column: its week, its day, and the minutes there are; looked at from afar, a tick.
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
-import { asDay, Figure } from '../../../ui/figures'
+import { asDay, asPercent, Figure } from '../../../ui/figures'
 import { NumberCell } from '../../../ui/NumberCell'
 import { Spoken } from '../../../ui/Spoken'
-import { BARS, DATES, type Scale, WEEKS } from './scale'
+import { type Scale, WEEKS } from './scale'
 
 interface Props {
   session: Schemas['SessionColumn']
@@ -19,6 +19,8 @@ interface Props {
   broken: boolean
   /** Whether its minutes are among what clashes. */
   clashes: boolean
+  /** Which part of what was logged of it was run; undefined while nothing was. */
+  delivered: number | undefined
   saving: boolean
   onChoose: () => void
   onMinutes: (minutes: number) => void
@@ -28,53 +30,76 @@ interface Props {
 const NARROW = 60
 
 export function SessionHead(props: Props) {
-  const { session, scale, first, chosen, broken, clashes, saving, onChoose, onMinutes } = props
+  const { session, scale, first, chosen, broken, clashes, delivered, saving, onChoose, onMinutes } = props
   const { column } = scale
+  const close = scale.density === 'close'
   const narrow = column < NARROW
   const at = session.session
   const day = asDay(session.date)
   const week = (n: number) => (narrow ? t('plan-week-short', { n }) : t('plan-week', { n }))
-  const tests = session.tests.map((test) => t('plan-test-in', { name: test.name, minutes: test.minutes }))
+  const notes = session.tests.map((test) => t('plan-test-in', { name: test.name, minutes: test.minutes }))
+  if (!close) notes.unshift(day)
+  if (delivered !== undefined) notes.push(t('plan-delivered', { share: asPercent(delivered) }))
   return (
     <Box sx={{ position: 'absolute', left: scale.left(at), width: column, top: 0, textAlign: 'center' }}>
       <Typography
         component="div"
         variant="caption"
-        sx={{ height: WEEKS, whiteSpace: 'nowrap', textAlign: 'left', pl: 0.75, color: 'text.secondary' }}
+        sx={{
+          height: WEEKS,
+          whiteSpace: 'nowrap',
+          textAlign: 'left',
+          pl: close ? 0.75 : 0.25,
+          color: 'text.secondary',
+        }}
       >
         {first && week(session.week)}
       </Typography>
       <ButtonBase
         aria-pressed={chosen}
         onClick={onChoose}
-        title={tests.join(', ') || undefined}
+        title={notes.join(', ') || undefined}
         sx={{
           width: '100%',
-          height: DATES,
+          height: scale.dates,
           flexDirection: 'column',
           fontWeight: chosen ? 700 : 400,
-          borderBottom: broken ? 3 : tests.length > 0 ? 1 : 0,
+          borderBottom: broken ? 3 : session.tests.length > 0 ? 1 : 0,
           borderColor: broken ? 'error.main' : 'text.primary',
           '&:hover': { textDecoration: 'underline' },
         }}
       >
         <Spoken as={t('plan-session', { n: at + 1, day, minutes: session.minutes })}>
-          <DateMark day={day} narrow={narrow} />
+          {close ? <DateMark day={day} narrow={narrow} /> : <Tick chosen={chosen} />}
         </Spoken>
       </ButtonBase>
-      <Box sx={{ height: BARS + 4 }} />
-      <NumberCell
-        label={t('plan-minutes-of', { n: at + 1, day })}
-        value={session.minutes}
-        least={1}
-        most={240}
-        wrong={clashes || broken}
-        saving={saving}
-        onCommit={onMinutes}
-      />
+      <Box sx={{ height: scale.bars + 4 }} />
+      {close && (
+        <NumberCell
+          label={t('plan-minutes-of', { n: at + 1, day })}
+          value={session.minutes}
+          least={1}
+          most={240}
+          wrong={clashes || broken}
+          saving={saving}
+          onCommit={onMinutes}
+        />
+      )}
     </Box>
   )
 }
+
+const Tick = ({ chosen }: { chosen: boolean }) => (
+  <Box
+    component="span"
+    sx={{
+      display: 'block',
+      width: chosen ? 8 : 2,
+      height: 10,
+      bgcolor: chosen ? 'text.primary' : 'text.secondary',
+    }}
+  />
+)
 
 function DateMark({ day, narrow }: { day: string; narrow: boolean }) {
   const [weekday, ...rest] = day.split(/[ ,]+/)

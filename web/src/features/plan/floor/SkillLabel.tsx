@@ -7,11 +7,11 @@ import { t } from '../../../texts/t'
 import { asPercent, Figure } from '../../../ui/figures'
 import { StageGlyph } from '../../../ui/stages'
 import { StrandSwatch } from '../../../ui/strands'
-import { LABELS, ROW } from './scale'
+import type { Scale } from './scale'
 
 interface Props {
   skill: Schemas['SkillLine']
-  top: number
+  scale: Scale
   first: boolean
   clashes: boolean
   chosen: boolean
@@ -20,21 +20,22 @@ interface Props {
   onChoose: () => void
 }
 
-export function SkillLabel({ skill, top, first, clashes, chosen, reached, onChoose }: Props) {
+export function SkillLabel({ skill, scale, first, clashes, chosen, reached, onChoose }: Props) {
+  const close = scale.density === 'close'
   return (
     <Box
       sx={{
         position: 'absolute',
         left: 0,
-        top,
-        width: LABELS - 8,
-        height: ROW,
+        top: scale.y(skill.id) - scale.row / 2,
+        width: scale.labels - 8,
+        height: scale.row,
         display: 'flex',
         alignItems: 'center',
         gap: 0.75,
       }}
     >
-      {first && (
+      {first && close && (
         <Box sx={{ position: 'absolute', top: -9, left: 0, display: 'flex', alignItems: 'center', gap: 0.5 }}>
           <StrandSwatch strand={skill.strand} width={26} />
           <Typography sx={{ fontSize: '0.74rem', lineHeight: 1 }} color="text.secondary">
@@ -51,9 +52,9 @@ export function SkillLabel({ skill, top, first, clashes, chosen, reached, onChoo
           minWidth: 0,
           justifyContent: 'flex-start',
           font: 'inherit',
-          fontSize: '0.875rem',
-          height: 24,
-          pt: first ? 0.75 : 0,
+          fontSize: close ? '0.875rem' : '0.8rem',
+          height: close ? 24 : scale.row,
+          pt: first && close ? 0.75 : 0,
           color: clashes ? 'error.main' : undefined,
           fontWeight: clashes || chosen ? 700 : 500,
           '&:hover': { textDecoration: 'underline' },
@@ -74,7 +75,7 @@ export function SkillLabel({ skill, top, first, clashes, chosen, reached, onChoo
       )}
       <Box
         title={`${t(`stage-${skill.goal}`)}: ${t(`stage-means-${skill.goal}`)}`}
-        sx={{ display: 'flex', pt: first ? 0.5 : 0 }}
+        sx={{ display: 'flex', pt: first && close ? 0.5 : 0 }}
       >
         <StageGlyph stage={skill.goal} strand={skill.strand} />
       </Box>

@@ -16,21 +16,19 @@ interface Props {
   onOver: (session: number | null) => void
 }
 
-/** Between two stitches of one skill in one session, in px. */
-const BESIDE = 15
-
 export function Stitches({ view, skill, scale, at, onChoose, onEdit, onOver }: Props) {
   const stitches = view.stitches.filter((s) => s.skill === skill.id)
   return stitches.map((stitch, i) => {
     const { session, block } = stitch
     const beside = stitches.filter((s) => s.session === session)
-    const shift = (beside.indexOf(stitch) - (beside.length - 1) / 2) * BESIDE
+    const shift = (beside.indexOf(stitch) - (beside.length - 1) / 2) * scale.beside
     const held = view.sessions[session]?.blocks[block]
     return (
       <StitchMark
         key={i}
         stitch={stitch}
         strand={skill.strand}
+        scale={scale}
         x={scale.x(session) + shift}
         y={scale.y(skill.id)}
         chosen={session === at.session && block === at.block}

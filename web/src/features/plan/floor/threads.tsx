@@ -5,6 +5,7 @@ import type { Curriculum, Schemas, Strand } from '../../../api/client'
 import { t } from '../../../texts/t'
 import { StageBar } from '../../../ui/stages'
 import { StrandLine } from '../../../ui/strands'
+import type { Scale } from './scale'
 
 type X = (session: number) => number
 
@@ -49,6 +50,7 @@ function Frayed({ strand, a, b, y }: { strand: Strand; a: number; b: number; y: 
 interface StitchProps {
   stitch: Schemas['Stitch']
   strand: Strand
+  scale: Scale
   x: number
   y: number
   chosen: boolean
@@ -69,6 +71,7 @@ const DRAGS = 8
 export function StitchMark({
   stitch,
   strand,
+  scale,
   x,
   y,
   chosen,
@@ -81,8 +84,10 @@ export function StitchMark({
 }: StitchProps) {
   const { ink, warn, paper } = useTheme().floor
   const [from, setFrom] = useState<number | null>(null)
-  const height = Math.min(28, 6 + stitch.minutes * 2)
-  const width = 11
+  const close = scale.density === 'close'
+  const height = close ? Math.min(28, 6 + stitch.minutes * 2) : Math.min(scale.row - 4, 4 + stitch.minutes)
+  const width = scale.stitch
+  const edge = close ? 4 : 2
   const [left, top] = [x - width / 2, y - height / 2]
   const across = (event: PointerEvent<SVGGElement>) =>
     event.clientX - (event.currentTarget.ownerSVGElement?.getBoundingClientRect().left ?? 0)
@@ -114,13 +119,13 @@ export function StitchMark({
           minutes: stitch.minutes,
         })}
       </title>
-      <rect x={x - 11} y={y - 16} width={22} height={32} fill="transparent" />
+      <rect x={x - width} y={y - scale.row / 2} width={2 * width} height={scale.row} fill="transparent" />
       {(broken || chosen) && (
         <rect
-          x={left - 4}
-          y={top - 4}
-          width={width + 8}
-          height={height + 8}
+          x={left - edge}
+          y={top - edge}
+          width={width + 2 * edge}
+          height={height + 2 * edge}
           fill="none"
           stroke={broken ? warn : ink}
           strokeWidth={broken ? (chosen ? 3.4 : 2.4) : 1.6}
@@ -137,7 +142,7 @@ export function StitchMark({
           strokeWidth={1.6}
         />
       )}
-      {locked && <circle cx={x} cy={top} r={3.4} fill={ink} stroke={paper} />}
+      {locked && <circle cx={x} cy={top} r={close ? 3.4 : 2.4} fill={ink} stroke={paper} />}
     </g>
   )
 }

@@ -45,6 +45,12 @@ pub fn any_problem(made: u64, most_headers: u32) -> Problem {
     for (i, variant) in problem.variants.iter_mut().enumerate() {
         variant.headers_per_min = if i % 7 == 0 { 1.0 } else { 0.0 };
     }
+    // Its tests are to show every skill at Form or Flow.
+    for test in problem.sessions.iter_mut().flat_map(|session| &mut session.tests) {
+        let need =
+            |(i, skill): (usize, &SkillWish)| Need { skill: skill.id.clone(), stage: Stage::ALL[i % 2] };
+        test.shows = problem.skills.iter().enumerate().map(need).collect();
+    }
     problem
 }
 
@@ -73,8 +79,13 @@ fn a_and_b(test_of_b_in: Option<usize>) -> Problem {
         .collect();
     if let Some(session) = test_of_b_in {
         let skills = vec![called("b")];
-        problem.sessions[session].tests =
-            vec![TestWish { id: called("test"), name: "Test".into(), minutes: Minutes(5), skills }];
+        problem.sessions[session].tests = vec![TestWish {
+            id: called("test"),
+            name: "Test".into(),
+            minutes: Minutes(5),
+            skills,
+            shows: vec![],
+        }];
     }
     problem.approach = Approach { exposures: [2, 2, 2, 2], ..Approach::BALANCED };
     problem.new_skills_per_week = 1;
@@ -92,7 +103,7 @@ fn ledger<'t>(table: &'t Table<'t>, sessions: &[&[usize]]) -> Ledger<'t> {
     let laid = |variant: &usize| BlockRow { variant: *variant, minutes: 6, beside: None, locked: false };
     let mut all: Vec<Vec<BlockRow>> =
         sessions.iter().map(|blocks| blocks.iter().map(laid).collect()).collect();
-    all.resize(table.evenings.len(), Vec::new());
+    all.resize(table.sessions.len(), Vec::new());
     Ledger::of(table, all, None)
 }
 
@@ -176,14 +187,14 @@ fn blocks_that_left_their_session_are_counted() {
     let table = Table::of(&problem);
     let before = ledger(&table, &[&[0, 0, 1], &[2]]).sessions;
     let mut near = Ledger::of(&table, before.clone(), Some(before));
-    assert_eq!(near.sum.evenings.moved, 0);
+    assert_eq!(near.sum.sessions.moved, 0);
     let block = |variant| BlockRow { variant, minutes: 7, beside: None, locked: false };
     near.replace(0, &[block(1), block(0)]);
-    assert_eq!(near.sum.evenings.moved, 1, "longer and in another order, one of two alike is gone");
+    assert_eq!(near.sum.sessions.moved, 1, "longer and in another order, one of two alike is gone");
     near.replace(1, &[]);
-    assert_eq!(near.sum.evenings.moved, 2);
+    assert_eq!(near.sum.sessions.moved, 2);
     near.replace(0, &[block(0), block(0), block(1), block(3)]);
-    assert_eq!(near.sum.evenings.moved, 1, "what comes beside moves nothing");
+    assert_eq!(near.sum.sessions.moved, 1, "what comes beside moves nothing");
 }
 
 proptest! {

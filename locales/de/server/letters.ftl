@@ -1,0 +1,26 @@
+### Briefe und Kalender.
+
+letter-weekday = { $weekday ->
+    [1] Montag
+    [2] Dienstag
+    [3] Mittwoch
+    [4] Donnerstag
+    [5] Freitag
+    [6] Samstag
+   *[7] Sonntag
+}, { $date }
+letter-week-subject = Deine Einheiten ab { $date }
+letter-week-line = { $date }, { $team }: { $what }
+letter-week-end = Zeichnungen, Uhr und Protokoll sind auf deinem Handy, auch ohne Netz. Die Regeln deines Verbands und Fachleute gehen vor.
+letter-logs-subject = { $count ->
+    [one] Für eine Einheit fehlt noch das Protokoll
+   *[other] Für { $count } Einheiten fehlt noch das Protokoll
+}
+letter-logs-text = Ein Tipp für jeden Block genügt, und der weitere Plan weiß, was gezeigt wurde:
+letter-log-line = { $date }, { $team }
+letter-block-line = { $minutes } min { $title }
+letter-test-line = { $minutes } min Test: { $title }
+lasts-whole = { $minutes } min
+lasts-left = { $minutes } min bleiben
+lasts-cancelled = fällt aus
+calendar-entry = { $team }: { $what }

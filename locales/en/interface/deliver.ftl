@@ -1,0 +1,258 @@
+### Sessions: planned, run, logged, printed, and home practice.
+
+session-kit = Bring
+session-markers = { $colour ->
+        [any] { $n ->
+            [one] { $n } marker of any colour
+           *[other] { $n } markers of any colour
+        }
+       *[other] { $n ->
+            [one] { $n } { $name } marker
+           *[other] { $n } { $name } markers
+        }
+    }
+session-no-kit = balls only
+session-unused = { $n } min unplanned
+session-lay-out = { $n } min to set up
+session-bouts = { $rest ->
+        [0] { $n } × { NUMBER($work, maximumFractionDigits: 0) } s work
+       *[other] { $n } × { NUMBER($work, maximumFractionDigits: 0) } s work, { NUMBER($rest, maximumFractionDigits: 0) } s rest
+    }
+session-touches = { $strong } touches with the strong foot, { $other } with the other
+session-waiting = { $share } standing
+session-assumption = Touches are based on an assumed rate until somebody counts.
+session-points = Coaching points
+session-faults = Common faults
+session-cautions = Safety
+session-caution-tail = Your association’s rules and qualified people come first.
+session-in-game = In a game
+session-beside = Those who move on
+
+today-next = Next: { $day }
+today-none = No session is planned yet. It appears here as soon as the director publishes an edition.
+today-start = Start the clock
+today-pause = Pause
+today-go-on = Continue
+today-again = Restart
+today-phase-explain = explain
+today-phase-work = work
+today-phase-rest = rest
+today-phase-over = time is up
+today-bout = { $n ->
+        [0] then { $of ->
+            [one] { $of } bout
+           *[other] { $of } bouts
+        }
+       *[other] bout { $n } of { $of }
+    }
+today-more = More
+today-less = Less
+today-block = Block { $n } of { $of }
+today-how-it-went = How did it go?
+today-all-said = The session is logged. Thank you.
+today-lay = Set up first: { $n } min
+today-edition = edition { $n }
+today-to-today = Go to today
+today-sound = Sound on
+today-silent = Sound off
+today-rungs = Easier or harder
+
+ran-one_down = One down
+ran-one_up = One up
+
+stations-title = Groups
+stations-how = How are they grouped?
+stations-mixed = mixed
+stations-like_with_like = by level
+stations-again = Shuffle
+stations-station = Station { $n }
+stations-taps = Tap two names:
+stations-tap-swap = swap
+stations-tap-apart = keep apart
+stations-tap-together = keep together
+stations-first-swap = Tap two names, and they swap places in this block.
+stations-first-apart = Tap two names, and they are kept apart from now on.
+stations-first-together = Tap two names, and they stay together from now on.
+stations-second-swap = Who swaps with { $name }?
+stations-second-apart = Who is kept apart from { $name }?
+stations-second-together = Who stays with { $name }?
+stations-wish = { $together ->
+        [yes] { $one } and { $other } stay together.
+       *[other] { $one } and { $other } are kept apart.
+    }
+stations-broken = Not possible with these groups.
+stations-drop = Forget this about { $one } and { $other }
+stations-nobody-said = These are groups of the whole squad: mark in the log who is missing, and the groups are made of those who are here.
+
+log-title = Log
+log-here = Who is here?
+log-tap = Tap anyone who is missing
+log-count = { $here } of { $all } here
+log-everyone = Everyone is here
+log-is-missing = { $name } is missing
+log-blocks = How did it go?
+log-nothing = nothing logged yet
+log-minutes = Minutes of { $planned }
+log-came-off = Success, out of ten
+log-note = A note for next time
+log-note-about = About the session only. Nothing about a child’s health or home.
+log-note-gone = deleted the note
+log-history = Who logged what
+log-somebody = a player
+log-player = { $present ->
+        [yes] { $name } was here after all
+       *[other] { $name } was missing after all
+    }
+log-tenths = { $n } out of ten
+log-block = { $success ->
+        [none] { $title }: { $outcome }
+       *[other] { $title }: { $outcome }, { $success } of ten
+    }
+
+upset-open = Cancel or shorten this session
+upset-title = { $day }: cancelled or cut short
+upset-kinds-out = Cancelled
+upset-kinds-short = Cut short
+upset-kind = What happened?
+upset-left = Minutes left
+upset-how = How do you want to continue?
+upset-remedy-shift = Shift
+upset-remedy-squeeze = Squeeze
+upset-remedy-skip = Skip
+upset-means-shift = Everything later moves by one session; the last one is dropped.
+upset-means-squeeze = What later sessions build on is fitted into the next ones; maintenance gives way.
+upset-means-skip = What was planned is left out.
+upset-score = Score { $points }, lower is better
+upset-moved = { $n ->
+        [0] No block moves
+        [one] { $n } block changes its session
+       *[other] { $n } blocks change their session
+    }
+upset-enough = Every goal still gets its exposures
+upset-short = Too little of: { $what }
+upset-sound = No rule is broken
+upset-breaks = { $n ->
+        [one] Breaks { $n } rule later
+       *[other] Breaks { $n } rules later
+    }
+upset-go = Continue like this
+upset-cancelled = This session was cancelled.
+
+own-open = Our days and ground
+own-open-theirs = Days and ground of this team
+own-title = What is different for this team
+own-about = Everything else follows the edition. Where the plan no longer fits, the sessions ahead are planned again, as close to the edition as possible.
+own-days-fixed = A session has a log already or was cancelled, so the days can no longer change.
+own-as-edition = As in the edition
+own-fitting = Fitting…
+
+weeks-none = No edition has been published to your team yet.
+weeks-planned = { $n ->
+        [one] { $n } block
+       *[other] { $n } blocks
+    }
+weeks-today = today
+weeks-no-log = no log
+weeks-cancelled = cancelled
+weeks-shortened = cut to { $left } min
+weeks-gone-on-shift = everything later moved by one session
+weeks-gone-on-squeeze = what is needed was fitted into the next sessions
+weeks-gone-on-skip = left out
+weeks-back = Undo: { $what }
+
+sessions-title = Sessions
+sessions-about = Planned and delivered, in minutes.
+sessions-none = No edition of this curriculum has been published. Publish one on the Plan page.
+sessions-delivered = delivered
+sessions-planned = planned
+sessions-logs-missing = { $n ->
+        [one] { $n } log
+       *[other] { $n } logs
+    } missing
+sessions-week = Week
+sessions-cell = { $team }, week { $week }: { $delivered } of { $planned } min
+sessions-share = so far
+sessions-cancelled = { $n ->
+        [one] { $n } session
+       *[other] { $n } sessions
+    } cancelled
+sessions-short = Too little compared with the edition
+sessions-choose = Choose a week to see its strands and its log.
+
+home-title = Home practice
+home-how = Ten minutes with a ball. Start the clock and follow the points.
+home-feet = Do it with one foot, then just as often with the other.
+home-grown-up = A grown-up knows where you are practising.
+home-nothing = There is no home practice this week. It comes with the next sessions.
+home-gone = This page has moved
+home-ask-coach = Ask your coach for the new address.
+home-floor = Space: { NUMBER($width, maximumFractionDigits: 1) } × { NUMBER($depth, maximumFractionDigits: 1) } m, clear and dry.
+home-instead = Without { $kit }: use { $instead }.
+home-challenge = Challenge of the week: how many clean ones in { $seconds } s? Write down your best.
+home-paper = Print cards
+home-code = Code to scan
+home-hand-out = Players scan the code or open the address. The page asks for no name and shows none.
+home-renew = Create a new address and stop the old one
+home-came = Results from home
+home-came-about = { $drill }: best in { $seconds } s, reported by the players. It shows that they practised; it never counts towards a level.
+home-self-reported = self-reported
+home-best-of = Best of { $name }, self-reported
+home-begin-with = { $side ->
+        [left] start with the left foot
+       *[right] start with the right foot
+    }
+home-scores = My scores
+
+print-session = Session card
+print-week = { $club }, { $from } to { $to }
+print-week-of = Print this week
+print-go = Print
+print-back = Back
+print-no-session = No team in this club trains in these seven days.
+print-from = { $start }–{ $end }
+print-for-next-time = For next time:
+print-card = Print
+
+carried-yes = Your next sessions are saved on this phone and work offline.
+carried-not-yet = Still saving your next sessions. Without a connection they may be missing.
+carried-cannot = This browser cannot save anything: without a connection your sessions are missing.
+
+outbox-waiting = { $n } not sent yet
+outbox-others = { $n } from another coach waiting here
+outbox-refused = The server did not accept:
+outbox-unkept = This browser cannot save anything (a private window, or a full disk). What you enter is lost if you close the page before it is sent.
+outbox-sign-in = { $n ->
+        [one] One entry waits on this device. It is sent when whoever entered it signs in.
+       *[other] { $n } entries wait on this device. They are sent when whoever entered them signs in.
+    }
+outbox-again = Try again
+outbox-seen = I have noted it, remove it
+
+session-stations-alone = individually
+session-stations-of = { $stations } players
+session-floor-spot = on the spot
+session-floor-line = one station { NUMBER($length, maximumFractionDigits: 1) } m ({ NUMBER($paces, maximumFractionDigits: 1) } paces) long
+session-floor-area = one station { NUMBER($w, maximumFractionDigits: 1) } × { NUMBER($d, maximumFractionDigits: 1) } m ({ NUMBER($width, maximumFractionDigits: 1) } × { NUMBER($depth, maximumFractionDigits: 1) } paces)
+weeks-done = { $n } done
+weeks-short = { $n } cut short
+weeks-skipped = { $n } skipped
+sessions-blocks-moved = { $n ->
+        [one] { $n } block moved
+       *[other] { $n } blocks moved
+    }
+sessions-skills-short = { $n ->
+        [one] { $n } skill short
+       *[other] { $n } skills short
+    }
+outbox-of-block = { $day } { $outcome }
+outbox-of-trial = { $day } { $test } { $value }
+outbox-here = { $day } here
+outbox-missing = { $day } missing
+outbox-says = { $day } “{ $says }”
+outbox-takes-back = deleted result
+
+today-tests = First the tests
+today-look = Look for
+today-look-enter = Enter what you saw
+upset-test-moves = The test “{ $name }” moves to { $day }.
+upset-test-lost = The test “{ $name }” finds no room in a later session.

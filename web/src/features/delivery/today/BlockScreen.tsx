@@ -1,0 +1,215 @@
+// The current block: clock, drawing, what to look for, and how it went.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import { useTheme } from '@mui/material/styles'
+import Typography from '@mui/material/Typography'
+import { type ComponentProps, useState } from 'react'
+import { Link } from 'react-router'
+import type { RunningBlock, Schemas } from '../../../api/client'
+import { chosenRung, useRemembered } from '../../../storage/remembered'
+import { stationsSaid } from '../../../texts/said'
+import { t } from '../../../texts/t'
+import { AsWritten, BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../../ui/block'
+import { FloorDrawing } from '../../../ui/FloorDrawing'
+import { changes } from '../../../ui/levers'
+import { BlockClock } from './BlockClock'
+import type { BlockLog, BlockSaid, Outcome } from './log'
+import { isSplit, Stations } from './Stations'
+
+interface Props {
+  block: RunningBlock
+  /** Points of milestones that are looked for in it. */
+  looks: Schemas['Look'][]
+  at: number
+  of: number
+  clockName: string
+  splits: Schemas['Splits']
+  team: string
+  players: Schemas['PlayerView'][]
+  missing: Set<string> | null
+  said: BlockLog | undefined
+  onSay: (said: BlockSaid) => void
+}
+
+const FIRST_POINTS = 3
+
+export function BlockScreen(props: Props) {
+  const { block: planned, looks, at, of, clockName, splits, team, players, missing, said, onSay } = props
+  const { floor } = useTheme()
+  const [chosen, choose] = useRemembered(chosenRung, clockName)
+  const ran = said?.ran ?? chosen
+  const block = { ...planned, ...(ran && planned[ran]) }
+  const run = (rung: Schemas['Ran'] | null) => {
+    choose(rung)
+    if (said) onSay({ ...said, ran: rung })
+  }
+  const say = (outcome: Outcome) =>
+    onSay({ outcome, minutes: null, success: said?.success ?? null, ran: outcome === 'skipped' ? null : ran })
+  const [more, setMore] = useState(false)
+  return (
+    <Box
+      sx={{
+        flex: 1,
+        minWidth: 0,
+        display: 'flex',
+        flexDirection: 'column',
+        borderTop: `1px solid ${floor.hair}`,
+        bgcolor: 'background.paper',
+      }}
+    >
+      <Box
+        sx={{
+          flex: 1,
+          overflowY: 'auto',
+          px: 1.5,
+          py: 1,
+          display: 'grid',
+          gridTemplateColumns: 'minmax(0, 1fr)',
+          alignContent: 'start',
+          gap: 1,
+        }}
+      >
+        <Box>
+          <Typography variant="caption" color="text.secondary">
+            {t('today-block', { n: at + 1, of })}
+            {block.laying_out > 0 && ` · ${t('today-lay', { n: block.laying_out })}`}
+          </Typography>
+          <Typography variant="h1" component="h2">
+            {block.title}
+          </Typography>
+          <AsWritten of={block.title} />
+        </Box>
+        <BlockClock block={block} name={clockName} />
+        <FloorDrawing svg={block.drawing} title={block.title} height={240} />
+        <Rungs planned={planned} ran={ran} onRun={run} />
+        <Points points={block.points} most={more ? undefined : FIRST_POINTS} />
+        <Looks looks={looks} />
+        <BesideBlock block={block} />
+        {players.length > 0 && isSplit(block) && (
+          <Split {...{ block, splits, players, missing, team }} name={clockName} />
+        )}
+        <Cautions cautions={block.cautions} />
+        {more && (
+          <>
+            <BlockFacts block={block} />
+            <Faults faults={block.faults} />
+            <Typography variant="body2" color="text.secondary">
+              {t('session-in-game')}: {block.in_game}
+            </Typography>
+          </>
+        )}
+        <Button
+          variant="text"
+          aria-expanded={more}
+          onClick={() => setMore(!more)}
+          sx={{ justifySelf: 'start', ml: -1.5 }}
+        >
+          {more ? t('today-less') : t('today-more')}
+        </Button>
+      </Box>
+      <Outcomes outcome={said?.outcome} onSay={say} />
+    </Box>
+  )
+}
+
+/** What shows a milestone in this block: its points, and the way to enter them. */
+function Looks({ looks }: { looks: Schemas['Look'][] }) {
+  return looks.map(({ milestone, says, points, test }) => (
+    <Box key={milestone} component="section" aria-label={t('today-look')} sx={{ borderTop: 1, pt: 0.75 }}>
+      <Typography variant="h3">{t('today-look')}</Typography>
+      <Typography variant="body2">“{says}”</Typography>
+      <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
+        {points.map((point) => (
+          <Typography key={point} component="li" variant="body2">
+            {point}
+          </Typography>
+        ))}
+      </Box>
+      <Button component={Link} to={`/test/${test}`} sx={{ mt: 0.5, minHeight: 44 }}>
+        {t('today-look-enter')}
+      </Button>
+    </Box>
+  ))
+}
+
+/** Who stands at which station, behind a button. */
+function Split(props: ComponentProps<typeof Stations>) {
+  const [splitting, setSplitting] = useState(false)
+  return (
+    <Box>
+      <Button
+        aria-expanded={splitting}
+        onClick={() => setSplitting(!splitting)}
+        sx={{ mb: splitting ? 1 : 0 }}
+      >
+        {t('stations-title')} · {stationsSaid(props.block.station_sizes)}
+      </Button>
+      {splitting && <Stations {...props} />}
+    </Box>
+  )
+}
+
+interface OutcomesProps {
+  outcome: Outcome | undefined
+  onSay: (outcome: Outcome) => void
+}
+
+/** Done, cut short or left out: one tap. */
+function Outcomes({ outcome, onSay }: OutcomesProps) {
+  const { floor } = useTheme()
+  return (
+    <Box
+      role="group"
+      aria-label={t('today-how-it-went')}
+      sx={{ display: 'flex', gap: 1, p: 1, borderTop: `1px solid ${floor.hair}` }}
+    >
+      {(['done', 'short', 'skipped'] as const).map((word) => (
+        <Button
+          key={word}
+          variant={outcome === word || (outcome === undefined && word === 'done') ? 'contained' : 'outlined'}
+          aria-pressed={outcome === word}
+          onClick={() => onSay(word)}
+          sx={{ flex: word === 'done' ? 2 : 1, minHeight: 48, px: 1 }}
+        >
+          {outcome === word && '✓ '}
+          {t(`outcome-${word}`)}
+        </Button>
+      ))}
+    </Box>
+  )
+}
+
+/** One up, one down: the next rungs of the drill on the same floor, where it has them. */
+function Rungs({
+  planned,
+  ran,
+  onRun,
+}: {
+  planned: RunningBlock
+  ran: Schemas['Ran'] | null
+  onRun: (rung: Schemas['Ran'] | null) => void
+}) {
+  const rungs = (['one_down', 'one_up'] as const).filter((rung) => planned[rung])
+  if (rungs.length === 0) return null
+  return (
+    <Box role="group" aria-label={t('today-rungs')} sx={{ display: 'flex', gap: 1 }}>
+      {rungs.map((rung) => (
+        <Button
+          key={rung}
+          aria-pressed={ran === rung}
+          variant={ran === rung ? 'contained' : 'outlined'}
+          onClick={() => onRun(ran === rung ? null : rung)}
+          sx={{ flex: 1, minHeight: 48, display: 'block', lineHeight: 1.15, textAlign: 'left', py: 0.75 }}
+        >
+          <Box component="span" sx={{ display: 'block', fontWeight: 700 }}>
+            {t(`ran-${rung}`)}
+          </Box>
+          <Box component="span" sx={{ display: 'block', fontSize: '0.85rem', fontWeight: 400 }}>
+            {changes(planned.levers, planned[rung]?.levers ?? {}) ||
+              t(`stage-${planned[rung]?.stage ?? planned.stage}`)}
+          </Box>
+        </Button>
+      ))}
+    </Box>
+  )
+}

@@ -1,0 +1,245 @@
+// The log: who was here, how the blocks went, a line of note, and who said what.
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import ButtonBase from '@mui/material/ButtonBase'
+import { useTheme } from '@mui/material/styles'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import { useEffect, useLayoutEffect, useRef, useState } from 'react'
+import type { RunningOrder, Schemas } from '../../../api/client'
+import { LONGEST } from '../../../api/limits'
+import { yesNo } from '../../../texts/said'
+import { t } from '../../../texts/t'
+import { Choice } from '../../../ui/Choice'
+import { NumberField } from '../../../ui/fields'
+import { asTime } from '../../../ui/figures'
+import { useSquad } from '../../assessment/squad/queries'
+import { type BlockLog, nameOf, type SessionLog } from './log'
+
+interface Props {
+  team: string
+  order: RunningOrder
+  log: SessionLog
+  history: Schemas['HistoryEntry'][]
+}
+
+export function LogScreen({ team, order, log, history }: Props) {
+  const { floor } = useTheme()
+  const players = useSquad(team).data?.players ?? []
+  return (
+    <Box
+      sx={{
+        flex: 1,
+        minWidth: 0,
+        overflowY: 'auto',
+        px: 1.5,
+        py: 1,
+        display: 'grid',
+        alignContent: 'start',
+        gap: 2.5,
+        borderTop: `1px solid ${floor.hair}`,
+        bgcolor: 'background.paper',
+      }}
+    >
+      {players.length > 0 && <WhoIsHere players={players} log={log} />}
+      <Box component="section" aria-label={t('log-blocks')}>
+        <Typography variant="h2">{t('log-blocks')}</Typography>
+        {order.blocks.map((block, i) => (
+          <BlockRow
+            key={nameOf(block, i)}
+            title={block.title}
+            planned={block.minutes}
+            said={log.outcomes.get(nameOf(block, i))}
+            onSay={(said) => log.say(nameOf(block, i), said)}
+          />
+        ))}
+      </Box>
+      <Note note={log.note} onSay={log.sayNote} />
+      {history.length > 0 && <History history={history} players={players} />}
+    </Box>
+  )
+}
+
+function WhoIsHere({ players, log }: { players: Schemas['PlayerView'][]; log: SessionLog }) {
+  const { floor } = useTheme()
+  const { missing } = log
+  const all = players.map((player) => player.id)
+  const toggle = (player: string) => {
+    // Whoever names the first one who is missing has looked round: the others are here.
+    if (!missing)
+      log.sayPresence(
+        all.filter((id) => id !== player),
+        true,
+      )
+    log.sayPresence([player], missing?.has(player) ?? false)
+  }
+  const away = missing ? all.filter((id) => missing.has(id)).length : 0
+  return (
+    <Box component="section" aria-label={t('log-here')}>
+      <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mb: 0.75 }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {t('log-here')}
+        </Typography>
+        <Typography role="status" sx={{ fontWeight: 650 }}>
+          {missing ? t('log-count', { here: players.length - away, all: players.length }) : t('log-tap')}
+        </Typography>
+      </Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(128px, 1fr))', gap: 0.5 }}>
+        {players.map((player) => {
+          const gone = missing?.has(player.id) ?? false
+          return (
+            <ButtonBase
+              key={player.id}
+              aria-pressed={gone}
+              aria-label={t('log-is-missing', { name: player.name })}
+              onClick={() => toggle(player.id)}
+              sx={{
+                minHeight: 44,
+                px: 1,
+                font: 'inherit',
+                justifyContent: 'flex-start',
+                textAlign: 'left',
+                lineHeight: 1.1,
+                border: `1px solid ${gone ? floor.hair : floor.ink}`,
+                color: gone ? 'text.secondary' : 'text.primary',
+                textDecoration: gone ? 'line-through' : 'none',
+                fontWeight: gone ? 400 : 550,
+              }}
+            >
+              {player.name}
+            </ButtonBase>
+          )
+        })}
+      </Box>
+      {!missing && (
+        <Button variant="contained" onClick={() => log.sayPresence(all, true)} sx={{ mt: 1, minHeight: 44 }}>
+          {t('log-everyone')}
+        </Button>
+      )}
+    </Box>
+  )
+}
+
+/** Of ten tries this many came off. */
+const TENTHS = ['3', '5', '7', '8', '9', '10'] as const
+
+function BlockRow({
+  title,
+  planned,
+  said,
+  onSay,
+}: {
+  title: string
+  planned: number
+  said: BlockLog | undefined
+  onSay: (said: Omit<BlockLog, 'block'>) => void
+}) {
+  const tenths = said?.success == null ? undefined : TENTHS.find((each) => Number(each) * 10 === said.success)
+  return (
+    <Box sx={{ py: 1, borderTop: 1, borderColor: 'divider' }}>
+      <Typography sx={{ fontWeight: 600, lineHeight: 1.2 }}>{title}</Typography>
+      <Typography variant="body2" color="text.secondary">
+        {said
+          ? [t(`outcome-${said.outcome}`), said.ran && t(`ran-${said.ran}`)].filter(Boolean).join(', ')
+          : t('log-nothing')}
+      </Typography>
+      {said?.outcome === 'short' && (
+        <NumberField
+          label={t('log-minutes', { planned })}
+          value={said.minutes ?? null}
+          optional
+          whole
+          onChange={(minutes) => onSay({ ...said, minutes })}
+          sx={{ mt: 1, width: 190 }}
+        />
+      )}
+      {said && said.outcome !== 'skipped' && (
+        <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 0.75, mt: 0.75 }}>
+          <Typography variant="body2">{t('log-came-off')}</Typography>
+          <Choice
+            label={`${title}: ${t('log-came-off')}`}
+            options={TENTHS}
+            chosen={tenths ? [tenths] : []}
+            says={(each) => each}
+            onToggle={(each) => onSay({ ...said, success: each === tenths ? null : Number(each) * 10 })}
+          />
+        </Box>
+      )}
+    </Box>
+  )
+}
+
+/** How long after the last key a note is kept by itself. */
+const KEEP_AFTER_MS = 1_000
+
+function Note({ note, onSay }: { note: string; onSay: (says: string) => void }) {
+  const [typed, setTyped] = useState<string | null>(null)
+  const keep = useRef(() => {})
+  useLayoutEffect(() => {
+    keep.current = () => {
+      if (typed !== null && typed.trim() !== note) onSay(typed.trim())
+    }
+  })
+  // Nothing is lost when the field is never left: the phone is put away, or another screen is opened.
+  useEffect(() => {
+    const soon = setTimeout(() => keep.current(), KEEP_AFTER_MS)
+    return () => clearTimeout(soon)
+  }, [typed])
+  useEffect(() => {
+    const leaves = () => keep.current()
+    document.addEventListener('visibilitychange', leaves)
+    window.addEventListener('pagehide', leaves)
+    return () => {
+      document.removeEventListener('visibilitychange', leaves)
+      window.removeEventListener('pagehide', leaves)
+      leaves()
+    }
+  }, [])
+  return (
+    <TextField
+      label={t('log-note')}
+      helperText={t('log-note-about')}
+      value={typed ?? note}
+      multiline
+      onChange={(event) => setTyped(event.target.value.replace(/\n/g, ' ').slice(0, LONGEST.NoteSaid.says))}
+      onBlur={() => {
+        keep.current()
+        setTyped(null)
+      }}
+    />
+  )
+}
+
+function History({
+  history,
+  players,
+}: {
+  history: Schemas['HistoryEntry'][]
+  players: Schemas['PlayerView'][]
+}) {
+  const says = (told: Schemas['Told']) => {
+    if (told.of === 'note') return told.says ? `“${told.says}”` : t('log-note-gone')
+    if (told.of === 'player')
+      return t('log-player', {
+        name: players.find((player) => player.id === told.player)?.name ?? t('log-somebody'),
+        present: yesNo(told.present),
+      })
+    return t('log-block', {
+      title: told.title,
+      outcome: t(`outcome-${told.outcome}`),
+      success: told.success == null ? 'none' : told.success / 10,
+    })
+  }
+  return (
+    <Box component="details">
+      <Typography component="summary" variant="h3" sx={{ minHeight: 44, cursor: 'pointer' }}>
+        {t('log-history')}
+      </Typography>
+      {history.map((entry, i) => (
+        <Typography key={i} variant="body2">
+          {asTime(entry.at)} {entry.by}: {says(entry.told)}
+        </Typography>
+      ))}
+    </Box>
+  )
+}

@@ -1,0 +1,8 @@
+// German: what the interface says, and what it shares with the server.
+const files = import.meta.glob<string>('../../../../locales/de/{interface,shared}/*.ftl', {
+  query: '?raw',
+  import: 'default',
+  eager: true,
+})
+
+export const catalogue = Object.values(files)
