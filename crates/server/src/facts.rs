@@ -74,6 +74,7 @@ facts! {
         NoTeam = "entered-no-team",
         StandardInThePast = "entered-standard-in-the-past",
         MendOfLibrary = "entered-mend-of-library",
+        MendOfNothing = "entered-mend-of-nothing",
         Left = "entered-left" { minutes: Minutes },
         AlreadyLogged = "entered-already-logged",
         BreaksRule = "entered-breaks-rule" { session: usize, broken: Value },

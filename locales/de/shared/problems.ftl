@@ -70,6 +70,7 @@ entered-club-needed = Eine Vereinsleitung braucht einen Verein. Wähle einen.
 entered-club-too-much = Nur eine Vereinsleitung hat einen Verein. Lass das Feld leer.
 entered-no-team = Eines dieser Teams gibt es nicht mehr. Lade die Seite neu.
 entered-standard-in-the-past = Ein Standard gilt ab heute oder später, denn ein altes Ergebnis behält das Niveau seines Tages. Wähle einen anderen Tag.
+entered-mend-of-nothing = Das ändert nichts: Was zu beheben wäre, ist nicht mehr da. Lies die Nachweise neu.
 entered-mend-of-library = Das ändert die Bibliothek: Speichere dort den Meilenstein oder den Standard.
 entered-left = Die Einheit hat { $minutes } min. Sag, wie viele bleiben, weniger als das.
 entered-already-logged = Diese oder eine spätere Einheit hat schon ein Protokoll. Nur Einheiten nach dem letzten Protokoll können noch ausfallen oder kürzer werden.

@@ -70,6 +70,7 @@ entered-club-needed = A club lead needs a club. Choose one.
 entered-club-too-much = Only a club lead has a club. Leave it out.
 entered-no-team = One of these teams is not there any more. Load the page again.
 entered-standard-in-the-past = A standard starts today or later, because an old result keeps the level of its day. Choose another day.
+entered-mend-of-nothing = This changes nothing: what it would mend is no longer there. Read the benchmarks again.
 entered-mend-of-library = This changes the library: save the milestone or the standard there.
 entered-left = The session has { $minutes } min. Say how many are left, fewer than that.
 entered-already-logged = This session or a later one has a log already. Only sessions after the last log can still be cancelled or cut short.

@@ -1693,6 +1693,7 @@ export interface Messages {
   'entered-club-too-much': null
   'entered-no-team': null
   'entered-standard-in-the-past': null
+  'entered-mend-of-nothing': null
   'entered-mend-of-library': null
   'entered-left': { minutes: Value }
   'entered-already-logged': null

@@ -5,10 +5,12 @@ use jogo_core::delivery::Outcome;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::log::BlockSaid;
 use jogo_core::fact::Fact;
+use jogo_core::plan::curriculum::{Curriculum, Goal};
 use jogo_core::plan::{Block, BlockId};
+use jogo_core::technique::skill::Stage;
 use jogo_core::units::Minutes;
 use jogo_store::StoreError;
-use jogo_store::delivery::log::{LogEntries, OutcomeEntry};
+use jogo_store::delivery::log::{Delivered, LogEntries, OutcomeEntry};
 use jogo_store::plan::{Change, Draft};
 use rstest::rstest;
 
@@ -157,4 +159,93 @@ async fn the_latest_saying_counts_whatever_the_order(#[case] order: [usize; 3]) 
     assert_eq!(said.of(0, &block), Some(&(Outcome::Short, Some(Minutes(4)))));
     let elsewhere = store.add_log(academy.other_team, &of(&all[0]), *coach, at("19:00:00")).await;
     assert!(matches!(elsewhere, Err(StoreError::Taken(_))), "an id belongs to one team");
+}
+
+/// Wishes with goals of these skills.
+fn with_goals(name: &str, start: &str, skills: &[&str]) -> Curriculum {
+    let goal = |skill: &&str| Goal { skill: called(skill), present: None, goal: Stage::Flow };
+    Curriculum { goals: skills.iter().map(goal).collect(), ..wishes(name, start) }
+}
+
+#[rstest]
+#[case::the_year_around_it("2030-08-01", "2031-07-31", &["cut", "turn", "wall-pass"])]
+#[case::from_the_day_on_which_one_begins("2030-10-07", "2030-10-07", &["turn", "wall-pass"])]
+#[case::from_the_day_after("2030-10-08", "2031-07-31", &["cut"])]
+#[case::before_all_of_them("2029-01-01", "2029-07-31", &[])]
+#[tokio::test]
+async fn goals_beside_a_curriculum_are_those_of_its_band_that_begin_between_two_days(
+    #[case] first: &str,
+    #[case] last: &str,
+    #[case] skills: &[&str],
+) {
+    let academy = academy().await;
+    let Academy { store, coach, .. } = &academy;
+    let others = Curriculum { band: called("u6-u7"), ..with_goals("Others", "2031-01-06", &["roll"]) };
+    for (n, wishes) in [
+        (50, with_goals("This", "2031-01-06", &["tap"])),
+        (51, with_goals("Autumn", "2030-10-07", &["turn", "wall-pass"])),
+        (52, with_goals("Spring", "2031-04-07", &["cut"])),
+        (53, others),
+    ] {
+        store.add_curriculum(id(n), &wishes, &plan(), *coach, at("09:00:00")).await.unwrap();
+    }
+    let (first, last) = (first.parse().unwrap(), last.parse().unwrap());
+    let beside = store.goals_beside(id(50), &called("u8-u9"), (first, last)).await.unwrap();
+    assert_eq!(beside.iter().map(|skill| skill.as_str()).collect::<Vec<_>>(), skills);
+}
+
+#[tokio::test]
+async fn what_was_promised_is_read_from_the_latest_edition_of_each_curriculum_of_a_band() {
+    let academy = academy().await;
+    let Academy { store, coach, .. } = &academy;
+    let others = Curriculum { band: called("u6-u7"), ..wishes("Others", "2031-01-06") };
+    for (n, wishes) in
+        [(50, wishes("Winter", "2031-01-06")), (51, others), (52, wishes("Draft", "2031-04-07"))]
+    {
+        store.add_curriculum(id(n), &wishes, &plan(), *coach, at("09:00:00")).await.unwrap();
+    }
+    let promised = async |band| -> Vec<String> {
+        let wishes = store.published_wishes(&called(band)).await.unwrap();
+        wishes.into_iter().map(|wishes| wishes.name).collect()
+    };
+    assert!(promised("u8-u9").await.is_empty(), "a draft promises nothing");
+    let publish = async |n, curriculum, wishes: Curriculum| {
+        let edition = edition(&academy, wishes).await;
+        store.publish(new(n, curriculum, &edition), &[], *coach, at("10:00:00")).await.unwrap();
+    };
+    publish(60, 50, wishes("Winter", "2031-01-06")).await;
+    publish(61, 50, wishes("Winter, with more", "2031-01-06")).await;
+    publish(62, 51, Curriculum { band: called("u6-u7"), ..wishes("Others", "2031-01-06") }).await;
+    assert_eq!(promised("u8-u9").await, ["Winter, with more"]);
+    assert_eq!(promised("u6-u7").await, ["Others"]);
+}
+
+// Of a block each team's last word counts: run by one team, skipped by the other, and in session 2 cut short by one.
+#[tokio::test]
+async fn what_was_delivered_counts_each_teams_last_word_of_a_block() {
+    let academy = academy().await;
+    let Academy { store, coach, team, other_team, .. } = &academy;
+    publishes_winter(&academy).await;
+    assert!(store.delivered(id(50)).await.unwrap().is_empty());
+    let saying = |n, session, block, outcome, said: &str| OutcomeEntry {
+        id: id(n),
+        edition: id(60),
+        session,
+        said: BlockSaid { block: BlockId(id(block)), outcome, minutes: None, success: None, ran: None },
+        said_at: at(said),
+    };
+    let ours = [
+        saying(70, 0, 80, Outcome::Skipped, "18:01:00"),
+        saying(71, 0, 80, Outcome::Done, "18:02:00"),
+        saying(72, 2, 82, Outcome::Short, "18:03:00"),
+    ];
+    let theirs = [saying(73, 0, 80, Outcome::Skipped, "18:01:00")];
+    for (team, outcomes) in [(team, ours.to_vec()), (other_team, theirs.to_vec())] {
+        let entries = LogEntries { outcomes, ..LogEntries::default() };
+        store.add_log(*team, &entries, *coach, at("19:00:00")).await.unwrap();
+    }
+    let delivered = store.delivered(id(50)).await.unwrap();
+    let of = |session, said, run| Delivered { session, said, run };
+    assert_eq!(delivered, [of(0, 2, 1), of(2, 1, 1)]);
+    assert!(store.delivered(id(51)).await.unwrap().is_empty(), "of another curriculum");
 }

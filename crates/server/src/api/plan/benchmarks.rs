@@ -5,6 +5,7 @@ use actix_web::{HttpRequest, HttpResponse, get, post};
 use jiff::ToSpan;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::plan::benchmark_map::{BenchmarkMend, Given, Library};
+use jogo_core::plan::curriculum::Curriculum;
 use jogo_core::plan::search::solve::STEPS_NEAR;
 use jogo_core::plan::{BenchmarkMap, Plan, Problem as PlanProblem, benchmark_map, price, score, solve_near};
 use uuid::Uuid;
@@ -75,16 +76,26 @@ pub(crate) async fn mend(
     mend: Json<BenchmarkMend>,
 ) -> Answer<HttpResponse> {
     who.may(Act::Plan)?;
-    if matches!(*mend, BenchmarkMend::Milestone { .. } | BenchmarkMend::Standard { .. }) {
-        return Err(Problem::fault("/kind", Entered::MendOfLibrary));
-    }
     let read = read(&state, *id, &request).await?;
     let before = problem_of(&edition(&state, read.curriculum.clone(), read.plan.clone()).await?)?;
-    let mended = edition(&state, mend.of_wishes(&read.curriculum), read.plan.clone()).await?;
+    let wishes = changed(&mend, &read.curriculum)?;
+    let mended = edition(&state, wishes, read.plan.clone()).await?;
     let after = problem_of(&mended)?;
     let curriculum = mended.curriculum.clone();
     let (plan, came) = aside(move || near(&before, &after, &mended)).await??;
     kept(&who, &state, read, (&curriculum, &plan), Changed::Wishes, came).await
+}
+
+/// The wishes with what a mend changes of them.
+fn changed(by: &BenchmarkMend, wishes: &Curriculum) -> Answer<Curriculum> {
+    if matches!(by, BenchmarkMend::Milestone { .. } | BenchmarkMend::Standard { .. }) {
+        return Err(Problem::fault("/kind", Entered::MendOfLibrary));
+    }
+    let mended = by.of_wishes(wishes);
+    if mended == *wishes {
+        return Err(Problem::fault("", Entered::MendOfNothing));
+    }
+    Ok(mended)
 }
 
 /// The plan of mended wishes that stays near the one that is there.

@@ -8,6 +8,7 @@ mod calendars;
 mod deliver;
 mod described;
 mod drills;
+mod goals;
 mod home;
 mod letters;
 mod limits;
