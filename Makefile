@@ -82,4 +82,5 @@ tools-queries:
 	@command -v sqlite3 >/dev/null || scripts/debian.sh sqlite3
 
 tools-browser:
-	@command -v chromium >/dev/null && command -v chromedriver >/dev/null || scripts/debian.sh chromium chromium-driver
+	@command -v chromium-headless-shell >/dev/null && command -v chromedriver >/dev/null || \
+		scripts/debian.sh chromium-headless-shell chromium-driver

@@ -7,8 +7,8 @@ use demo::called;
 use jiff::civil::date;
 use jogo_core::academy::Academy;
 use jogo_core::ground::fit::Ground;
-use jogo_core::plan::Problem;
 use jogo_core::plan::curriculum::{Curriculum, Goal};
+use jogo_core::plan::{Problem, VariantId};
 use jogo_core::technique::skill::{Skill, Stage, Strand};
 use jogo_core::units::{Difficulty, Metres, Minutes, Share};
 use rstest::rstest;
@@ -183,4 +183,40 @@ fn every_band_of_the_demo_can_begin_with_its_skills(
     let problem =
         wishes.problem(&Academy::default(), &band, &demo::skills(), &demo::drills(), &demo::tests());
     assert_eq!(problem.unwrap().skills.len(), wishes.goals.len());
+}
+
+// By hand: the base is 2. Left and right in turn adds 0.5, the other foot alone 1.5, the rhythm 0.5, two touches 0.5
+// and one 1.5.
+#[rstest]
+#[case::form("pairs-change-the-foot@form", 2.0, json!({}))]
+#[case::form_2("pairs-change-the-foot@form-2", 2.5, json!({"side": "alternate"}))]
+#[case::flow("pairs-change-the-foot@flow", 3.5, json!({"tempo": "in_rhythm", "side": "alternate", "touches": "two"}))]
+#[case::flow_2("pairs-change-the-foot@flow-2", 4.0, json!({"tempo": "in_rhythm", "side": "other"}))]
+#[case::flow_3(
+    "pairs-change-the-foot@flow-3", 4.5, json!({"tempo": "in_rhythm", "side": "alternate", "touches": "one"}),
+)]
+fn every_rung_of_a_stage_is_a_variant_the_easiest_first(
+    #[case] id: &str,
+    #[case] difficulty: f64,
+    #[case] levers: serde_json::Value,
+) {
+    let problem = problem_of(|_| ());
+    let variant = problem.variant(&called(id)).unwrap();
+    assert_eq!(variant.difficulty, Difficulty(difficulty));
+    assert_eq!(serde_json::to_value(variant.levers).unwrap(), levers);
+}
+
+#[test]
+fn rungs_of_a_drill_are_numbered_by_how_hard_they_are_and_each_is_there_once() {
+    let problem = problem_of(|_| ());
+    let mut higher = 0;
+    for variant in problem.variants.iter().filter(|variant| variant.id.rung > 1) {
+        let before = VariantId { rung: variant.id.rung - 1, ..variant.id.clone() };
+        let before = problem.variant(&before).unwrap();
+        assert!(before.difficulty.0 <= variant.difficulty.0, "{}", variant.id);
+        assert_ne!(before.levers, variant.levers, "{}", variant.id);
+        higher += 1;
+    }
+    assert!(higher > 20, "{higher} rungs above the easiest of their stage");
+    assert_eq!(problem.faults(), []);
 }

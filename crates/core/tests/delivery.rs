@@ -7,7 +7,7 @@ use demo::called;
 use jiff::civil::{Date, date};
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::{Outcome, Said, WeekTally, Worked};
-use jogo_core::plan::{Block, Plan};
+use jogo_core::plan::{Block, Plan, score, solve};
 use jogo_core::units::Minutes;
 use proptest::prelude::*;
 use rstest::rstest;
@@ -95,4 +95,14 @@ proptest! {
             }
         }
     }
+}
+
+// What is frozen measures its challenge by the same easiest rungs as the whole library does.
+#[test]
+fn a_published_edition_scores_as_its_draft_did() {
+    let draft = demo::edition(solve(&demo::problem(), 7, 2_000).unwrap().plan);
+    let frozen = draft.clone().trimmed();
+    assert!(frozen.drills.len() < draft.drills.len());
+    let scored = |edition: &Edition| score(&edition.problem().unwrap(), &edition.plan);
+    assert_eq!(scored(&frozen), scored(&draft));
 }

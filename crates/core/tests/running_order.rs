@@ -7,6 +7,7 @@ use demo::called;
 use jiff::civil::{Date, date};
 use jogo_core::assessment::milestones::{Evidence, Milestone, Seen};
 use jogo_core::delivery::edition::Edition;
+use jogo_core::drill::levers::Sides;
 use jogo_core::drill::timing::{FootTouches, PhaseKind};
 use jogo_core::plan::curriculum::Sitting;
 use jogo_core::plan::{Block, Plan, solve};
@@ -80,13 +81,31 @@ fn every_session_of_the_demo_can_be_run() {
                 block.title
             );
             assert!((0.0..=1.0).contains(&block.laid.timing.waiting_share.0), "{}", block.title);
-            assert!(block.laid.timing.touches.strong > 0, "{}", block.title);
+            let FootTouches { strong, other } = block.laid.timing.touches;
+            assert!(strong + other > 0, "{}", block.title);
             for (colour, count) in &block.laid.markers {
                 assert!(order.kit[colour] >= *count, "{}", block.title);
             }
             assert!(roxmltree::Document::parse(&block.laid.drawing).is_ok(), "{}", block.title);
         }
     }
+}
+
+// The second rung of Flow is done with the other foot alone: none of its touches is the strong foot's.
+#[test]
+fn a_block_is_run_at_the_rung_that_the_plan_says() {
+    let edition = first_session(&[("pairs-change-the-foot@flow", 6), ("pairs-change-the-foot@flow-2", 6)]);
+    let order = edition.running_order(&edition.problem().unwrap(), 0, Pace::default()).unwrap();
+    let [easier, harder] = &order.blocks[..] else { panic!("{} blocks", order.blocks.len()) };
+    assert_eq!((easier.laid.levers.side, harder.laid.levers.side), (Sides::Alternate, Sides::Other));
+    assert_eq!((easier.laid.stage, harder.laid.stage), (Stage::Flow, Stage::Flow));
+    assert!(easier.laid.timing.touches.strong > 0);
+    assert_eq!(harder.laid.timing.touches.strong, 0);
+    let up = easier.one_up.as_ref().unwrap();
+    assert_eq!(up.levers, harder.laid.levers, "one up is the next rung");
+    // A rung that the drill has no longer is no block.
+    let gone = first_session(&[("wall-of-two@form", 6), ("pairs-change-the-foot@flow-9", 6)]);
+    assert_eq!(gone.running_order(&gone.problem().unwrap(), 0, Pace::default()).unwrap().blocks.len(), 1);
 }
 
 #[rstest]

@@ -36,6 +36,9 @@ pub const DESK: Screen = Screen { width: 1280, height: 800, phone: false };
 /// A coach's phone.
 pub const PHONE: Screen = Screen { width: 390, height: 844, phone: true };
 
+/// The script that starts Chromium.
+const BROWSER: &str = concat!(env!("CARGO_MANIFEST_DIR"), "/../../scripts/chromium.sh");
+
 impl Browser {
     /// Starts ChromeDriver on a free port, and Chromium with a fresh profile.
     pub async fn start(screen: Screen) -> Result<Browser, Failed> {
@@ -58,7 +61,6 @@ impl Browser {
             .spawn()
             .map_err(|e| format!("chromedriver: {e}: run make tools-browser"))?;
         let mut args: Vec<String> = [
-            "--headless",
             "--no-sandbox",
             "--disable-gpu",
             "--disable-quic",
@@ -75,7 +77,7 @@ impl Browser {
         .to_vec();
         args.push(format!("--user-data-dir={}", profile.path().display()));
         args.push(format!("--window-size={},{}", screen.width, screen.height));
-        let mut options = json!({ "args": args });
+        let mut options = json!({ "args": args, "binary": BROWSER });
         // The page is exactly as large as the screen, whatever the browser itself needs.
         options["mobileEmulation"] = json!({ "deviceMetrics": {
             "width": screen.width,

@@ -402,7 +402,7 @@ fn a_plan_is_solved_and_checked_in_files_that_keep_the_published_schemas() {
     let report = json(&checked);
     assert_eq!(
         (report["legal"].as_bool(), report["score"]["parts"].as_array().unwrap().len()),
-        (Some(true), 12)
+        (Some(true), 13)
     );
     for (form, file) in [("problem", &problem), ("plan", &plan)] {
         let schema = jsonschema::validator_for(&published(form)).unwrap();
@@ -434,8 +434,8 @@ fn a_plan_that_breaks_rules_is_told_with_places_and_mends_and_ends_with_code_1()
 #[rstest]
 #[case::no_json("{", "is no JSON")]
 #[case::another_version(
-    r#"{"version": 2, "sessions": []}"#,
-    "/version: This is version 2, and this program reads version 1."
+    r#"{"version": 3, "sessions": []}"#,
+    "/version: This is version 3, and this program reads versions up to 2."
 )]
 #[case::no_minutes(
     r#"{"version": 1, "sessions": [[{"variant": "a@form"}]]}"#,

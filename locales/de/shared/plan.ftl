@@ -111,6 +111,8 @@ price-changes-more = mehr Umbauten
 price-changes-less = weniger Umbauten
 price-standing-more = mehr Stehzeit
 price-standing-less = weniger Stehzeit
+price-edge-more = mehr ist zu schwer oder zu leicht
+price-edge-less = weniger ist zu schwer oder zu leicht
 price-evidence-more = ein Test kommt vor dem, was er zeigen soll
 price-evidence-less = Tests kommen nach dem, was sie zeigen sollen
 
@@ -127,6 +129,8 @@ points-unused = { $date }: { $minutes } min
 points-other-foot = { $percent } % von { $touches } Kontakten, gewünscht { $target } %
 points-layout-changes = { $changes } Umbauten in { $sessions } Einheiten
 points-standing = { $percent } % der Zeit, { $free } % sind erlaubt
+points-too-hard = { $minutes } min gelingen voraussichtlich in { $percent } % der Versuche, mindestens { $least } % sind gewünscht
+points-too-easy = { $minutes } min gelingen voraussichtlich in { $percent } % der Versuche, höchstens { $most } % sind gewünscht
 points-early = „{ $test }“ am { $date } soll „{ $skill }“ in { $stage } zeigen, aber so weit ist es dann noch nicht
 
 short-of-skill = { $skill }: { $exposures }
@@ -143,6 +147,9 @@ why-waited-for-needs = „{ $skill }“ musste warten auf { $needs }.
 why-done-on = „{ $skill }“ in { $stage }, geschafft am { $date }
 why-waited-for-stage = { $stage } musste auf { $before } warten, geschafft am { $date }.
 why-opens = Danach kann beginnen: { $skills }.
+why-comes-off = „{ $skill }“: Etwa { NUMBER($tenths, maximumFractionDigits: 1) } von zehn dürften gelingen, wie gewünscht ({ $least } bis { $most }).
+why-comes-off-seldom = „{ $skill }“: Etwa { NUMBER($tenths, maximumFractionDigits: 1) } von zehn dürften gelingen. Das ist noch schwer: { $least } bis { $most } sind gewünscht.
+why-comes-off-easily = „{ $skill }“: Etwa { NUMBER($tenths, maximumFractionDigits: 1) } von zehn dürften gelingen. Das ist inzwischen leicht: { $least } bis { $most } sind gewünscht.
 why-locked = Der Block ist hier gesperrt.
 why-present-at = Der Kader ist damit schon bei { $stage }.
 why-first-met = Zum ersten Mal kommt es am { $date }.
@@ -183,7 +190,7 @@ curriculum-weekdays = Wähle einen bis sieben verschiedene Wochentage, Montag 1 
 curriculum-holiday = Woche { $week }: Nenne jede Woche ohne Einheiten einmal, 1 bis { $weeks }.
 curriculum-no-week-left = Es bleibt keine Woche mit einer Einheit. Streich eine freie Woche.
 
-problem-version = Das ist Version { $version }, und dieses Programm liest Version { $known }.
+problem-version = Das ist Version { $version }, und dieses Programm liest Versionen bis { $known }.
 problem-order = Einheiten stehen in der Reihenfolge ihrer Tage und Wochen. Verschieb diese.
 problem-tests-too-long = Die Tests dauern { $tests } min von { $minutes } min. Streich einen.
 problem-no-skill = Keine Fertigkeit heißt „{ $id }“. Nimm sie in „skills“ auf, oder streich sie hier.

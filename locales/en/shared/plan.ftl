@@ -111,6 +111,8 @@ price-changes-more = more layout changes
 price-changes-less = fewer layout changes
 price-standing-more = more standing time
 price-standing-less = less standing time
+price-edge-more = more is too hard or too easy
+price-edge-less = less is too hard or too easy
 price-evidence-more = a test comes before what it is to show
 price-evidence-less = tests come after what they are to show
 
@@ -127,6 +129,8 @@ points-unused = { $date }: { $minutes } min
 points-other-foot = { $percent } % of { $touches } touches, { $target } % wanted
 points-layout-changes = { $changes } layout changes in { $sessions } sessions
 points-standing = { $percent } % of the time, { $free } % is allowed
+points-too-hard = { $minutes } min are expected to come off { $percent } % of the time, { $least } % is wanted at least
+points-too-easy = { $minutes } min are expected to come off { $percent } % of the time, { $most } % is wanted at most
 points-early = “{ $test }” on { $date } is to show “{ $skill }” at { $stage }, which is not done by then
 
 short-of-skill = { $skill }: { $exposures }
@@ -143,6 +147,9 @@ why-waited-for-needs = “{ $skill }” had to wait for { $needs }.
 why-done-on = “{ $skill }” at { $stage }, done on { $date }
 why-waited-for-stage = { $stage } had to wait for { $before }, done on { $date }.
 why-opens = After it, { $skills } can begin.
+why-comes-off = “{ $skill }”: about { NUMBER($tenths, maximumFractionDigits: 1) } of ten should come off, as wanted ({ $least } to { $most }).
+why-comes-off-seldom = “{ $skill }”: about { NUMBER($tenths, maximumFractionDigits: 1) } of ten should come off. That is hard for now: { $least } to { $most } are wanted.
+why-comes-off-easily = “{ $skill }”: about { NUMBER($tenths, maximumFractionDigits: 1) } of ten should come off. That is easy by now: { $least } to { $most } are wanted.
 why-locked = It is locked here.
 why-present-at = The squad is at { $stage } with it already.
 why-first-met = It is first met on { $date }.
@@ -183,7 +190,7 @@ curriculum-weekdays = Choose one to seven different weekdays, Monday 1 to Sunday
 curriculum-holiday = Week { $week }: name each week without sessions once, 1 to { $weeks }.
 curriculum-no-week-left = No week is left with a session. Remove a holiday.
 
-problem-version = This is version { $version }, and this program reads version { $known }.
+problem-version = This is version { $version }, and this program reads versions up to { $known }.
 problem-order = Sessions come in the order of their dates and weeks. Move this one.
 problem-tests-too-long = The tests take { $tests } min of { $minutes } min. Remove one.
 problem-no-skill = No skill is called “{ $id }”. Add it to “skills”, or remove it here.

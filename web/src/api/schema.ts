@@ -1554,6 +1554,8 @@ export interface components {
         };
         /** @description A variant that could be laid. */
         Alternative: {
+            /** @description How its levers are set. */
+            levers: components["schemas"]["Levers"];
             /** @description Its stage. */
             stage: components["schemas"]["Stage"];
             /** @description The drill's title. */
@@ -3992,7 +3994,7 @@ export interface components {
          * @description One part of a score.
          * @enum {string}
          */
-        Part: "S1" | "S2" | "S3" | "S4" | "S5" | "S6" | "S7" | "S8" | "S9" | "S10" | "S11" | "S17";
+        Part: "S1" | "S2" | "S3" | "S4" | "S5" | "S6" | "S7" | "S8" | "S9" | "S10" | "S11" | "S12" | "S17";
         /** @description How a part of the score changes. */
         PartChange: {
             /** @description What is new in it. */
@@ -5174,8 +5176,15 @@ export interface components {
             block: number;
             /** @description Whether the skill is met for the first time. */
             first: boolean;
+            /** @description From how much harder to how much harder it might be, to lie within the approach's success window. */
+            fits: number[];
             /** @description Whether the skill was under way and rested too long before this exposure. */
             frayed: boolean;
+            /**
+             * Format: double
+             * @description How much harder it is than the easiest rung of the skill, in points of difficulty.
+             */
+            harder: number;
             /** @description How long. */
             minutes: components["schemas"]["Minutes"];
             /**
@@ -5199,6 +5208,8 @@ export interface components {
             skill: components["schemas"]["SkillId"];
             /** @description At which stage. */
             stage: components["schemas"]["Stage"];
+            /** @description How many of ten are expected to come off: see [`crate::plan::success`]. */
+            success: components["schemas"]["Share"];
         };
         /**
          * @description One of the four lines that a curriculum is made of.
@@ -5550,7 +5561,7 @@ export interface components {
             /** @description How the team went on. */
             remedy: components["schemas"]["Remedy"];
         };
-        /** @description The id of a drill at a stage, as `weave-there-and-back@flow`. */
+        /** @description The id of a drill at a rung: `weave-there-and-back@flow`, or `weave-there-and-back@flow-2` for the next. */
         VariantId: string;
         /**
          * @description What a coach says against the evidence.
@@ -9036,7 +9047,7 @@ export const milestoneStateValues: ReadonlyArray<FlattenedDeepRequired<component
 export const motionValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Motion"]> = ["on_the_spot", "forward", "both_directions"];
 export const originValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Origin"]> = ["entered", "gates", "read_in"];
 export const outcomeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Outcome"]> = ["done", "short", "skipped"];
-export const partValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Part"]> = ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S17"];
+export const partValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Part"]> = ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S12", "S17"];
 export const pathKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PathKind"]> = ["dribble", "run", "pass", "serve"];
 export const phaseKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PhaseKind"]> = ["explain", "work", "rest"];
 export const presentOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Present"], {

@@ -944,6 +944,7 @@ export interface Messages {
   'plan-part-S9': null
   'plan-part-S10': null
   'plan-part-S11': null
+  'plan-part-S12': null
   'plan-part-S17': null
   'plan-part-means-S1': { points: Value }
   'plan-part-means-S2': { points: Value }
@@ -956,6 +957,7 @@ export interface Messages {
   'plan-part-means-S9': { points: Value }
   'plan-part-means-S10': { points: Value }
   'plan-part-means-S11': { points: Value; than: Value }
+  'plan-part-means-S12': { points: Value }
   'plan-part-means-S17': { points: Value }
   'plan-nothing': null
   'plan-clash': null
@@ -978,7 +980,7 @@ export interface Messages {
   'plan-panel-wishes': null
   'plan-panel-compare': null
   'plan-panel-forecast': null
-  'plan-stitch': { stage: Value; nth: Value; of: Value; minutes: Value }
+  'plan-stitch': { stage: Value; nth: Value; of: Value; minutes: Value; tenths: Value }
   'plan-test-in': { name: Value; minutes: Value }
   'plan-locked': null
   'plan-beside-it': { what: Value }
@@ -1552,6 +1554,8 @@ export interface Messages {
   'price-changes-less': null
   'price-standing-more': null
   'price-standing-less': null
+  'price-edge-more': null
+  'price-edge-less': null
   'price-evidence-more': null
   'price-evidence-less': null
   'points-missing': { skill: Value; count: Value; stage: Value }
@@ -1567,6 +1571,8 @@ export interface Messages {
   'points-other-foot': { percent: Value; touches: Value; target: Value }
   'points-layout-changes': { changes: Value; sessions: Value }
   'points-standing': { percent: Value; free: Value }
+  'points-too-hard': { minutes: Value; percent: Value; least: Value }
+  'points-too-easy': { minutes: Value; percent: Value; most: Value }
   'points-early': { test: Value; date: Value; skill: Value; stage: Value }
   'short-of-skill': { skill: Value; exposures: Value }
   'short-of-stage': { count: Value; stage: Value }
@@ -1578,6 +1584,9 @@ export interface Messages {
   'why-done-on': { skill: Value; stage: Value; date: Value }
   'why-waited-for-stage': { stage: Value; before: Value; date: Value }
   'why-opens': { skills: Value }
+  'why-comes-off': { skill: Value; tenths: Value; least: Value; most: Value }
+  'why-comes-off-seldom': { skill: Value; tenths: Value; least: Value; most: Value }
+  'why-comes-off-easily': { skill: Value; tenths: Value; least: Value; most: Value }
   'why-locked': null
   'why-present-at': { stage: Value }
   'why-first-met': { date: Value }

@@ -8,11 +8,13 @@ import { said, t } from '../texts/t'
 import { told } from '../texts/told'
 import { FloorDrawing } from './FloorDrawing'
 import { asPercent, Figure } from './figures'
+import { settingsSaid } from './levers'
 
 /** Stage, stations, dose, time on the ball. */
 export function BlockFacts({ block }: { block: RunningBlock }) {
   const facts = [
     t(`stage-${block.stage}`),
+    ...[settingsSaid(block.levers)].filter(Boolean),
     stationsSaid(block.station_sizes),
     boutsSaid(block),
     stationSaid(block.footprint, block.in_paces),

@@ -48,6 +48,9 @@ export const settingOf = (levers: Partial<Schemas['Levers']>, lever: LeverName):
 export const settingInWords = (lever: LeverName, setting: string) =>
   said(`settings-${lever}-${setting}`) ?? setting
 
+/** How the levers of a rung are set, as a coach sets them; nothing where all are at their easiest. */
+export const settingsSaid = (levers: Partial<Schemas['Levers']>) => changes({}, levers)
+
 /** What one setting of the levers changes in another, in words. */
 export function changes(from: Partial<Schemas['Levers']>, to: Partial<Schemas['Levers']>): string {
   return LEVERS.filter((lever) => settingOf(from, lever) !== settingOf(to, lever))

@@ -242,7 +242,7 @@ impl Edition {
 
     fn fits_on(&self, variant: &Variant, ground: &Ground, pace: Pace) -> bool {
         self.drill(&variant.drill).is_some_and(|drill| {
-            let rung = drill.rung_at(variant.stage, &self.academy.lever_points);
+            let rung = drill.rung(variant.stage, variant.id.rung, &self.academy.lever_points);
             let layout = rung.and_then(|rung| drill.layout_at(&rung.levers, pace).ok());
             layout.is_some_and(|layout| fit(&layout, &drill.station, ground, None).fits)
         })
@@ -252,7 +252,7 @@ impl Edition {
         let Setting { minutes, starts, laying_out, .. } = *setting;
         let drill = self.drill(&variant.drill)?;
         let table = &self.academy.lever_points;
-        let levers = drill.rung_at(variant.stage, table)?.levers;
+        let levers = drill.rung(variant.stage, variant.id.rung, table)?.levers;
         let next = |step: Option<Step>| self.laid(drill, &step?.levers, setting);
         Some(RunningBlock {
             id: None,

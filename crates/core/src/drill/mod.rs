@@ -231,10 +231,24 @@ impl Drill {
 
     /// The easiest rung of a stage.
     pub fn rung_at(&self, stage: Stage, table: &LeverPoints) -> Option<&Rung> {
-        self.rungs
-            .iter()
-            .filter(|rung| rung.stage() == stage)
-            .min_by(|a, b| a.levers.points(table).total_cmp(&b.levers.points(table)))
+        self.rungs_at(stage, table).first().copied()
+    }
+
+    /// The rungs of a stage, the easiest first; each once, however often it was written.
+    pub fn rungs_at(&self, stage: Stage, table: &LeverPoints) -> Vec<&Rung> {
+        let mut rungs: Vec<&Rung> = Vec::new();
+        for rung in self.rungs.iter().filter(|rung| rung.stage() == stage) {
+            if !rungs.iter().any(|known| known.levers == rung.levers) {
+                rungs.push(rung);
+            }
+        }
+        rungs.sort_by(|a, b| a.levers.points(table).total_cmp(&b.levers.points(table)));
+        rungs
+    }
+
+    /// A rung of a stage by its number, from 1: the easiest; `None` if the drill has no such rung.
+    pub fn rung(&self, stage: Stage, number: u8, table: &LeverPoints) -> Option<&Rung> {
+        self.rungs_at(stage, table).get(usize::from(number).checked_sub(1)?).copied()
     }
 
     /// How hard it is with its levers set so: its base plus their points.

@@ -29,6 +29,7 @@ pub mod rules;
 pub mod score;
 pub mod search;
 mod stitch;
+pub mod success;
 pub mod upset;
 pub mod why;
 

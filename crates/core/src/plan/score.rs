@@ -13,7 +13,8 @@
 //! | S9 other foot | 0.5 per percentage point that the other foot has less of the side-specific touches than the side policy wants |
 //! | S10 changes | 0.3 per layout change |
 //! | S11 standing time | 0.5 per percentage point of the whole plan's standing time over 20 % |
-//! | S17 evidence | 5 for each stage that a test is to show and that is not done before it |
+//! | S12 edge | 1.5 per percentage point that the expected success lies outside the approach's window, in the mean of the plan's minutes; a block's minutes are shared by its skills |
+//! | S17 evidence | 10 for each stage that a test is to show and that is not done before it |
 //!
 //! Only skills that were met before are under way; where two variants lie side by side, the first one counts.
 
@@ -22,6 +23,7 @@ use std::collections::{BTreeMap, HashMap};
 use jiff::civil::Date;
 use serde::Serialize;
 
+use super::success::{Practice, expected, outside};
 use super::{Block, Plan, Problem, SkillWish, Variant, VariantId};
 use crate::fact::{Fact, Value, facts};
 use crate::technique::skill::{Stage, Strand};
@@ -54,8 +56,10 @@ pub const CHANGE: f64 = 0.3;
 pub const STANDING_FREE: f64 = 0.2;
 /// Points of a percentage point of waiting over that (S11).
 pub const STANDING: f64 = 0.5;
-/// Points of a stage that a test is to show before it is done (S17): half of a missing exposure.
-pub const EARLY: f64 = 5.0;
+/// Points of a percentage point that the expected success lies outside the window, in the mean of all minutes (S12).
+pub const EDGE: f64 = 1.5;
+/// Points of a stage that a test is to show before it is done (S17): as many as of a missing exposure.
+pub const EARLY: f64 = 10.0;
 
 /// One part of a score.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize)]
@@ -94,6 +98,9 @@ pub enum Part {
     /// Time that children stand and wait.
     #[serde(rename = "S11")]
     StandingTime,
+    /// What is expected to come off too seldom, or too easily.
+    #[serde(rename = "S12")]
+    Edge,
     /// Tests that come before what they are to show.
     #[serde(rename = "S17")]
     Evidence,
@@ -101,7 +108,7 @@ pub enum Part {
 
 impl Part {
     /// Every part, in the order of the table above.
-    pub const ALL: [Part; 12] = [
+    pub const ALL: [Part; 13] = [
         Part::Goals,
         Part::Strands,
         Part::Rhythm,
@@ -113,6 +120,7 @@ impl Part {
         Part::OtherFoot,
         Part::Changes,
         Part::StandingTime,
+        Part::Edge,
         Part::Evidence,
     ];
 
@@ -130,6 +138,7 @@ impl Part {
             Part::OtherFoot => "other-foot",
             Part::Changes => "changes",
             Part::StandingTime => "standing",
+            Part::Edge => "edge",
             Part::Evidence => "evidence",
         }
     }
@@ -155,6 +164,7 @@ impl Part {
             Part::OtherFoot => &[OTHER_FOOT],
             Part::Changes => &[CHANGE],
             Part::StandingTime => &[STANDING, 100.0 * STANDING_FREE],
+            Part::Edge => &[EDGE],
             Part::Evidence => &[EARLY],
         }
     }
@@ -176,6 +186,8 @@ facts! {
         OtherFoot = "points-other-foot" { percent: f64, touches: f64, target: f64 },
         LayoutChanges = "points-layout-changes" { changes: usize, sessions: usize },
         Standing = "points-standing" { percent: f64, free: f64 },
+        TooHard = "points-too-hard" { percent: f64, minutes: f64, least: f64 },
+        TooEasy = "points-too-easy" { percent: f64, minutes: f64, most: f64 },
         Early = "points-early" { test: String, date: Value, skill: String, stage: Stage },
     }
 }
@@ -242,6 +254,7 @@ pub fn score(problem: &Problem, plan: &Plan) -> Score {
         other_foot(&laid),
         changes(problem, &laid),
         standing_time(&laid),
+        edge(problem, &laid),
         evidence(problem, &laid),
     ];
     Score { total: parts.iter().map(|p| p.points).sum(), parts }
@@ -516,6 +529,38 @@ fn standing_time(laid: &Blocks<'_>) -> PartPoints {
         let (percent, free) = ((100.0 * waited / all).round(), 100.0 * STANDING_FREE);
         let points = STANDING * 100.0 * (waited / all - STANDING_FREE).max(0.0);
         part.add(points, PointsFrom::Standing { percent, free });
+    }
+    part
+}
+
+fn edge(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::Edge);
+    let window = problem.approach.success_window;
+    let all: f64 = laid.each().map(|(minutes, _)| minutes).sum();
+    let mut practice = Practice::before(problem);
+    // Minutes, and minutes times success, below the window and above it.
+    let (mut hard, mut easy) = ((0.0, 0.0), (0.0, 0.0));
+    for (blocks, session) in laid.0.iter().zip(&problem.sessions) {
+        for (block, variant) in blocks {
+            for skill in variant.skills.iter().filter_map(|id| problem.skill_index(id)) {
+                let brought = practice.after(skill, variant, block.minutes, session.date);
+                let success = expected(brought, practice.harder(skill, variant));
+                let minutes = f64::from(block.minutes.0) / variant.skills.len() as f64;
+                part.points += EDGE * outside(success, window) * minutes / all;
+                let of = if success < window.least { &mut hard } else { &mut easy };
+                if outside(success, window) > 0.0 {
+                    *of = (of.0 + minutes, of.1 + minutes * success.percent());
+                }
+            }
+        }
+    }
+    if hard.0 > 0.0 {
+        let (percent, minutes) = ((hard.1 / hard.0).round(), hard.0.round());
+        part.add(0.0, PointsFrom::TooHard { percent, minutes, least: window.least.percent().round() });
+    }
+    if easy.0 > 0.0 {
+        let (percent, minutes) = ((easy.1 / easy.0).round(), easy.0.round());
+        part.add(0.0, PointsFrom::TooEasy { percent, minutes, most: window.most.percent().round() });
     }
     part
 }

@@ -3,13 +3,14 @@
 use serde::Serialize;
 
 use super::score::RHYTHM_DAYS;
+use super::success::{Practice, expected, fitting};
 use super::{Plan, Problem};
 use crate::ids::SkillId;
 use crate::technique::skill::Stage;
-use crate::units::Minutes;
+use crate::units::{Minutes, Share};
 
 /// One exposure of a skill.
-#[derive(Clone, Debug, PartialEq, Eq, Serialize)]
+#[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct Stitch {
     /// Which skill.
@@ -22,6 +23,12 @@ pub struct Stitch {
     pub stage: Stage,
     /// How long.
     pub minutes: Minutes,
+    /// How much harder it is than the easiest rung of the skill, in points of difficulty.
+    pub harder: f64,
+    /// How many of ten are expected to come off: see [`crate::plan::success`].
+    pub success: Share,
+    /// From how much harder to how much harder it might be, to lie within the approach's success window.
+    pub fits: [f64; 2],
     /// Which exposure of this stage it is, from 1.
     pub nth: u32,
     /// How many the stage needs.
@@ -38,6 +45,7 @@ pub struct Stitch {
 pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
     let mut count = vec![[0; 4]; problem.skills.len()];
     let mut last: Vec<Option<usize>> = vec![None; problem.skills.len()];
+    let mut practice = Practice::before(problem);
     let mut all = Vec::new();
     // A plan may be longer than wishes that were cut short since.
     for (session, blocks) in plan.sessions.iter().take(problem.sessions.len()).enumerate() {
@@ -53,6 +61,8 @@ pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
                     (problem.sessions[session].date - problem.sessions[before].date).get_days()
                 });
                 last[skill] = Some(session);
+                let brought = practice.after(skill, variant, laid.minutes, problem.sessions[session].date);
+                let harder = practice.harder(skill, variant);
                 let nth = &mut count[skill][variant.stage.index()];
                 *nth += 1;
                 all.push(Stitch {
@@ -61,6 +71,9 @@ pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
                     block,
                     stage: variant.stage,
                     minutes: laid.minutes,
+                    harder,
+                    success: expected(brought, harder),
+                    fits: fitting(brought, problem.approach.success_window),
                     nth: *nth,
                     of: problem.approach.needed(variant.stage),
                     first,

@@ -6,10 +6,12 @@ use serde::Serialize;
 
 use super::edit::{Price, price};
 use super::{Plan, Problem, SkillWish, Stitch, Variant, VariantId, score, stitches};
+use crate::drill::levers::Levers;
 use crate::fact::{Fact, Value, facts};
 use crate::plan::search::ledger::Ledger;
 use crate::plan::search::table::{BlockRow, Table};
 use crate::technique::skill::Stage;
+use crate::units::Share;
 
 facts! {
     /// Why something is where it is in a plan, or is not there.
@@ -21,6 +23,9 @@ facts! {
         WaitedForNeeds = "why-waited-for-needs" { skill: String, needs: Vec<Done> },
         WaitedForStage = "why-waited-for-stage" { stage: Stage, before: Stage, date: Value },
         Opens = "why-opens" { skills: Value },
+        ComesOff = "why-comes-off" { skill: String, tenths: f64, least: f64, most: f64 },
+        ComesOffSeldom = "why-comes-off-seldom" { skill: String, tenths: f64, least: f64, most: f64 },
+        ComesOffEasily = "why-comes-off-easily" { skill: String, tenths: f64, least: f64, most: f64 },
         Locked = "why-locked",
         PresentAt = "why-present-at" { stage: Stage },
         FirstMet = "why-first-met" { date: Value },
@@ -67,12 +72,19 @@ pub struct Alternative {
     pub title: String,
     /// Its stage.
     pub stage: Stage,
+    /// How its levers are set.
+    pub levers: Levers,
 }
 
 impl Alternative {
     /// What there is to say of a variant.
     pub fn of(variant: &Variant) -> Alternative {
-        Alternative { variant: variant.id.clone(), title: variant.title.clone(), stage: variant.stage }
+        Alternative {
+            variant: variant.id.clone(),
+            title: variant.title.clone(),
+            stage: variant.stage,
+            levers: variant.levers,
+        }
     }
 }
 
@@ -98,6 +110,7 @@ pub fn why_block(problem: &Problem, plan: &Plan, session: usize, block: usize) -
         says.push(asked(wish, stitch));
         says.extend(waited(problem, &all, wish, stitch));
         says.extend(opens(problem, &all, wish, stitch));
+        says.push(comes_off(problem, wish, stitch));
     }
     if problem.locks.iter().any(|lock| lock.session == session && lock.block.is_like(laid)) {
         says.push(Why::Locked);
@@ -135,6 +148,21 @@ fn asked(wish: &SkillWish, stitch: &Stitch) -> Why {
             Some(days) => Why::Keeps { skill, days },
             None => Why::Besides { skill },
         }
+    }
+}
+
+/// How many of ten are expected to come off, beside how many are wanted.
+fn comes_off(problem: &Problem, wish: &SkillWish, stitch: &Stitch) -> Why {
+    let window = problem.approach.success_window;
+    let of_ten = |share: Share| (share.0 * 100.0).round() / 10.0;
+    let (skill, tenths) = (wish.name.clone(), of_ten(stitch.success));
+    let (least, most) = (of_ten(window.least), of_ten(window.most));
+    if stitch.success < window.least {
+        Why::ComesOffSeldom { skill, tenths, least, most }
+    } else if stitch.success > window.most {
+        Why::ComesOffEasily { skill, tenths, least, most }
+    } else {
+        Why::ComesOff { skill, tenths, least, most }
     }
 }
 

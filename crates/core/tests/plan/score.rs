@@ -2,11 +2,12 @@
 //!
 //! Sessions stand on 6, 10, 13, 17, 20, 24, 27 and 31 January, and 3 and 7 February.
 
-use jogo_core::plan::{Problem, score};
+use jogo_core::plan::{Problem, SuccessWindow, score};
 use jogo_core::technique::skill::{Stage, Strand};
 use jogo_core::units::{Difficulty, Share};
 use rstest::rstest;
 
+use super::demo::called;
 use super::{A_AND_B, code, plan, problem, variant_of};
 
 fn points(problem: &Problem, sessions: &str, part: &str) -> f64 {
@@ -28,7 +29,7 @@ fn the_score_is_the_sum_of_its_parts() {
     assert_eq!(parts, [("S1", 20.0), ("S5", 10.0), ("S8", 29.5), ("S10", 0.3)]);
     assert!((score.total - 59.8).abs() < 1e-9);
     let names: Vec<_> = score.parts.iter().map(|p| code(p.part)).collect();
-    assert_eq!(names, ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S17"]);
+    assert_eq!(names, ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S12", "S17"]);
 }
 
 // Wished for half passing, laid none: (50 + 50) ÷ 2 = 50 percentage points.
@@ -132,4 +133,40 @@ fn waiting_over_a_fifth_costs() {
     variant_of(&mut problem, "b@form").waiting = Share(0.1);
     assert!((points(&problem, "a@form 10 | b@form 10", "S11") - 2.5).abs() < 1e-9);
     assert_eq!(points(&problem, "a@form 5 | b@form 10", "S11"), 0.0);
+}
+
+// With a calculator: logit 0.70 = 0.8473; five working minutes are 5 ÷ 6 exposures; after 4 days 2^(−4 ÷ 28) = 0.9057
+// of them are left, and the logit is 0.8473 + 0.25 × 0.7548 = 1.0360, which is 73.81 %. Each percentage point outside
+// of the window costs 1.5, in the mean of the minutes.
+#[rstest]
+#[case::at_the_edge_of_the_window("a@form 5 | ", [0.70, 0.90], 0.0)]
+#[case::too_hard("a@form 5 | ", [0.75, 0.90], 1.5 * 5.0)]
+#[case::too_easy("a@form 5 | ", [0.40, 0.60], 1.5 * 10.0)]
+#[case::easier_from_time_to_time("a@form 5 | a@form 10", [0.75, 0.90], 3.6924)]
+#[case::twice_on_one_day("a@form 5, a@form 5 | ", [0.75, 0.90], 4.3609)]
+#[case::two_points_harder("a@flow 5 | ", [0.70, 0.90], 24.4863)] // 0.8473 − 0.35 × 2 = 0.1473: 53.68 %
+#[case::nothing_laid(" | ", [0.75, 0.90], 0.0)]
+fn what_comes_off_too_seldom_or_too_easily_costs(
+    #[case] sessions: &str,
+    #[case] window: [f64; 2],
+    #[case] expected: f64,
+) {
+    let mut problem = problem(&[("a", None, Stage::Flow, &[])], &[20; 2]);
+    problem.approach.success_window = SuccessWindow { least: Share(window[0]), most: Share(window[1]) };
+    variant_of(&mut problem, "a@flow").difficulty = Difficulty(4.0);
+    let found = points(&problem, sessions, "S12");
+    assert!((found - expected).abs() < 5e-5, "{found} against {expected}");
+}
+
+// Who is at Flow has two exposures of Form behind it: 0.8473 + 0.5 is 79.37 %. A block for two skills is half of each.
+#[test]
+fn what_lies_behind_a_squad_counts_and_a_block_is_shared_by_its_skills() {
+    let mut problem =
+        problem(&[("a", Some(Stage::Flow), Stage::Flow, &[]), ("b", None, Stage::Flow, &[])], &[20; 2]);
+    problem.approach.success_window = SuccessWindow { least: Share(0.75), most: Share(0.76) };
+    let (alone, both) = (1.5 * 3.3688, 1.5 * (3.3688 + 5.0) / 2.0);
+    assert!((points(&problem, "a@flow 5 | ", "S12") - alone).abs() < 5e-4);
+    let skills = [called("a"), called("b")];
+    variant_of(&mut problem, "a@flow").skills = skills.to_vec();
+    assert!((points(&problem, "a@flow 5 | ", "S12") - both).abs() < 5e-4);
 }

@@ -3,7 +3,8 @@
 use jogo_core::academy::Academy;
 use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::{
-    Clashing, Lock, Plan, Problem, check, left_their_session, score, solve, solve_near, solve_while, stitches,
+    Approach, Clashing, Lock, Plan, Problem, Stitch, SuccessWindow, check, left_their_session, score, solve,
+    solve_near, solve_while, stitches,
 };
 use jogo_core::technique::skill::Stage;
 use jogo_core::units::Minutes;
@@ -32,6 +33,7 @@ fn the_demo_curriculum_reaches_every_goal() {
 }
 
 #[rstest]
+#[case::first_steps("u6-u7")]
 #[case::first_steps("u6-u7")]
 #[case::eyes_up("u8-u9")]
 #[case::together("u10-u12")]
@@ -161,4 +163,35 @@ fn minutes_locked_beyond_a_session_forbid_every_plan() {
     assert_eq!(solve(&problem, 1, 500).unwrap_err().of, of);
     problem.sessions[0].minutes = Minutes(14);
     assert!(solve(&problem, 1, 500).is_ok());
+}
+
+/// How much harder than the easiest rungs a plan is, in the mean of its exposures, and how many of ten come off.
+fn rungs(problem: &Problem, plan: &Plan) -> (f64, f64) {
+    let all = stitches(problem, plan);
+    let mean = |of: fn(&Stitch) -> f64| all.iter().map(of).sum::<f64>() / all.len() as f64;
+    (mean(|stitch| stitch.harder), 10.0 * mean(|stitch| stitch.success.0))
+}
+
+// Nothing but the window differs: from the same library, with the same exposures, "clean first" lays gentler rungs.
+#[rstest]
+#[case::eyes_up("u8-u9")]
+#[case::together("u10-u12")]
+#[case::at_speed("u13-u15")]
+fn the_success_window_decides_how_hard_the_rungs_are(#[case] band: &str) {
+    let wishes = demo::templates().into_iter().find(|wishes| wishes.band == band).unwrap();
+    let band = demo::bands().into_iter().find(|known| known.id == wishes.band).unwrap();
+    let solved = |window: SuccessWindow| {
+        let mut problem = wishes
+            .problem(&Academy::default(), &band, &demo::skills(), &demo::drills(), &demo::tests())
+            .unwrap();
+        problem.approach.success_window = window;
+        let plan = solve(&problem, 1, 60_000).unwrap().plan;
+        (rungs(&problem, &plan), plan)
+    };
+    let (clean, gentle) = solved(Approach::REPETITION_FIRST.success_window);
+    let (fast, hard) = solved(Approach::DECISION_FIRST.success_window);
+    assert!(clean.0 + 0.1 < fast.0, "harder by {clean:?} against {fast:?}");
+    assert!(clean.1 > fast.1, "of ten come off {clean:?} against {fast:?}");
+    let (moved, all) = (left_their_session(&gentle, &hard), gentle.sessions.iter().flatten().count());
+    assert!(2 * moved > all, "{moved} of {all} blocks are elsewhere");
 }

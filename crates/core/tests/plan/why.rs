@@ -17,17 +17,17 @@ use super::{A_AND_B, Wished, plan, problem};
 const LAID: &str = "a@form 5 | a@form 5 | a@flow 5, b@form 5 | a@flow 5";
 
 #[rstest]
-#[case::the_first((0, 0), &["why-asked-on-the-way skill=A nth=1 of=2 stage=stage-form goal=stage-flow"])]
+#[case::the_first((0, 0), &["why-asked-on-the-way skill=A nth=1 of=2 stage=stage-form goal=stage-flow", "why-comes-off skill=A tenths=7 least=7 most=9"])]
 #[case::what_opens_another(
-    (1, 0), &["why-asked-on-the-way skill=A nth=2 of=2 stage=stage-form goal=stage-flow", "why-opens skills=[(quoted-name name=B)]"],
+    (1, 0), &["why-asked-on-the-way skill=A nth=2 of=2 stage=stage-form goal=stage-flow", "why-opens skills=[(quoted-name name=B)]", "why-comes-off skill=A tenths=7.4 least=7 most=9"],
 )]
 #[case::another_stage(
     (2, 0),
-    &["why-asked-as-goal skill=A nth=1 of=2 stage=stage-flow", "why-waited-for-stage stage=stage-flow before=stage-form date=(quoted-date day=10 month=1 year=2031)"],
+    &["why-asked-as-goal skill=A nth=1 of=2 stage=stage-flow", "why-waited-for-stage stage=stage-flow before=stage-form date=(quoted-date day=10 month=1 year=2031)", "why-comes-off skill=A tenths=7.7 least=7 most=9"],
 )]
 #[case::what_waited(
     (2, 1),
-    &["why-asked-as-goal skill=B nth=1 of=2 stage=stage-form", "why-waited-for-needs skill=B needs=[(why-done-on skill=A stage=stage-form date=(quoted-date day=10 month=1 year=2031))]"],
+    &["why-asked-as-goal skill=B nth=1 of=2 stage=stage-form", "why-waited-for-needs skill=B needs=[(why-done-on skill=A stage=stage-form date=(quoted-date day=10 month=1 year=2031))]", "why-comes-off skill=B tenths=7 least=7 most=9"],
 )]
 fn a_block_says_who_asked_for_it(#[case] (session, block): (usize, usize), #[case] says: &[&str]) {
     let why = why_block(&problem(A_AND_B, &[20; 4]), &plan(LAID), session, block).unwrap();
@@ -39,7 +39,10 @@ fn a_block_that_keeps_a_skill_alive_says_so_and_what_is_lost_without_it() {
     let reached = problem(&[("a", None, Stage::Form, &[])], &[20; 10]);
     let why =
         why_block(&reached, &plan("a@form 5 | a@form 5 |  |  |  |  |  | a@form 5 |  | "), 7, 0).unwrap();
-    assert_eq!(told(why.says), ["why-keeps skill=A days=21"]);
+    assert_eq!(
+        told(why.says),
+        ["why-keeps skill=A days=21", "why-comes-off skill=A tenths=7.5 least=7 most=9"]
+    );
     // Kept on the 31st it cost nothing; not kept until 7 February it costs 2, and 5 min more are idle.
     let reasons = ["price-unused-more", "price-maintenance-more"].map(Fact::plain).to_vec();
     assert_eq!(why.without.says, PriceSaid::MoreBecause { points: 4.5, reasons }.into());

@@ -10,6 +10,7 @@ import { AsWritten, BesideBlock, BlockFacts, Cautions, Faults, Points } from '..
 import { FloorDrawing } from '../../ui/FloorDrawing'
 import { SelectCell } from '../../ui/fields'
 import { asLongDay, Figure } from '../../ui/figures'
+import { settingsSaid } from '../../ui/levers'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { STAGES, StageGlyph } from '../../ui/stages'
 import type { At } from './at'
@@ -240,7 +241,8 @@ interface EditProps {
   onEdit: (edit: Edit) => void
 }
 
-const alternative = ({ title, stage }: Schemas['Alternative']) => `${title} · ${t(`stage-${stage}`)}`
+const alternative = ({ title, stage, levers }: Schemas['Alternative']) =>
+  [title, t(`stage-${stage}`), settingsSaid(levers)].filter(Boolean).join(' · ')
 
 /** What can be done with a block, each with its key. */
 function BlockEdit({ here, place, count, why, busy, onEdit }: EditProps) {

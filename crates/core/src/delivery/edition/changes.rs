@@ -140,7 +140,7 @@ impl Edition {
 
     /// The title of a variant's drill and its stage.
     fn titled(&self, earlier: &Edition, variant: &VariantId) -> Value {
-        let VariantId { drill, stage } = variant;
+        let VariantId { drill, stage, .. } = variant;
         let found = self.drill(drill).or_else(|| earlier.drill(drill));
         let name = found.map_or(drill.as_str(), |found| &found.title).to_owned();
         Quoted::At { name, stage: (*stage).into() }.into()

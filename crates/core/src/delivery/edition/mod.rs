@@ -20,6 +20,7 @@ use crate::drill::Drill;
 use crate::ids::{SkillId, TestId};
 use crate::input::InputError;
 use crate::plan::curriculum::Curriculum;
+use crate::plan::success::easiest;
 use crate::plan::{Plan, Problem, Variant};
 use crate::technique::skill::{Skill, Stage};
 use crate::units::Minutes;
@@ -89,9 +90,12 @@ impl Edition {
         self
     }
 
-    /// The same with only those drills and skills that its plan and goals name: what is frozen when it is published.
-    /// What becomes of the rest of the library does not concern it.
+    /// The same with only those drills and skills that its plan and goals name, and the easiest drill of each skill, by
+    /// which its challenge is measured: what is frozen when it is published. What becomes of the rest of the library
+    /// does not concern it.
     pub fn trimmed(mut self) -> Edition {
+        let problem = self.problem().ok();
+        let measured = problem.iter().flat_map(easiest).map(|(_, variant)| variant.drill.as_str());
         let laid: BTreeSet<&str> = self
             .plan
             .sessions
@@ -100,6 +104,7 @@ impl Edition {
             .flat_map(|block| [Some(&block.variant), block.beside.as_ref()])
             .flatten()
             .map(|variant| variant.drill.as_str())
+            .chain(measured)
             .collect();
         self.drills.retain(|drill| laid.contains(drill.id.as_str()));
         let goals = &self.curriculum.goals;

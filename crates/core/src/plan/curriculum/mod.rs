@@ -25,8 +25,10 @@ use crate::ground::layout::Layout;
 use crate::ids::{BandId, SkillId, TestId};
 use crate::input::{InputError, RangeFault, Unknown, What, short_text};
 use crate::plan::forecast::Assumptions;
+use crate::plan::problem::VERSION;
 use crate::plan::{
     Approach, Barred, Limits, Lock, Problem, SessionWish, SidedTouches, SkillWish, TestWish, Variant,
+    VariantId,
 };
 use crate::season::calendar::{SessionDay, session_days};
 use crate::technique::skill::{Need, SidePolicy, Skill, Stage, Strand};
@@ -333,7 +335,7 @@ impl Curriculum {
         }
         let library = Given { academy, band, skills: &by_id, wanted: &wanted };
         Ok(Problem {
-            version: 1,
+            version: VERSION,
             new_skills_per_week: band.new_skills_per_week,
             limits: Limits {
                 longest_bout: band.longest_bout,
@@ -383,12 +385,22 @@ impl Curriculum {
     }
 
     fn variants(&self, drill: &Drill, library: &Given<'_>) -> Vec<Variant> {
-        let stages = drill.stages(&library.academy.lever_points);
-        stages.into_iter().filter_map(|(stage, rung)| self.variant(drill, stage, rung, library)).collect()
+        let of_stage = |stage| {
+            let rungs = drill.rungs_at(stage, &library.academy.lever_points);
+            (1..).zip(rungs).map(move |(number, rung)| (number, stage, rung))
+        };
+        let rungs = Stage::ALL.into_iter().flat_map(of_stage);
+        rungs.filter_map(|(n, stage, rung)| self.variant(drill, (n, stage), rung, library)).collect()
     }
 
-    /// A drill at a stage; `None` if the band does not do it, or if it serves a skill that is no goal.
-    fn variant(&self, drill: &Drill, stage: Stage, rung: &Rung, library: &Given<'_>) -> Option<Variant> {
+    /// A drill at a rung; `None` if the band does not do it, or if it serves a skill that is no goal.
+    fn variant(
+        &self,
+        drill: &Drill,
+        (number, stage): (u8, Stage),
+        rung: &Rung,
+        library: &Given<'_>,
+    ) -> Option<Variant> {
         let Given { academy, band, .. } = library;
         let skills: Vec<SkillId> = drill.skills_at(stage).cloned().collect();
         if skills.is_empty() || !skills.iter().all(|skill| library.wanted.contains(skill.as_str())) {
@@ -410,6 +422,8 @@ impl Curriculum {
         let heads = drill.cautions.contains(&Caution::Heading);
         let blocked = drill.blocked(band, academy).map(|why| Barred::H6(why.into()));
         Some(Variant {
+            id: VariantId { drill: drill.id.clone(), stage, rung: number },
+            levers: rung.levers,
             title: drill.title.clone(),
             strands: drill.strands.clone(),
             least,

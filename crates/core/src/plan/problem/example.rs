@@ -9,6 +9,7 @@ use rand_chacha::ChaCha8Rng;
 
 use crate::drill::levers::Intensity;
 use crate::ids::{DrillId, SkillId, TestId};
+use crate::plan::problem::VERSION;
 use crate::plan::{Approach, Limits, Problem, SessionWish, SidedTouches, SkillWish, TestWish, Variant};
 use crate::technique::skill::{Need, Stage, Strand};
 use crate::units::{Difficulty, Minutes, Seconds, Share};
@@ -44,7 +45,7 @@ pub fn example(size: ExampleSize, seed: u64) -> Problem {
     let variants = variants(&skills, size.variants as usize, &mut rng);
     let sessions = sessions(&skills, size, &mut rng);
     Problem {
-        version: 1,
+        version: VERSION,
         // As many as the weeks ask for, if every skill is to be met before the last weeks.
         new_skills_per_week: (size.skills * 4 / 5).div_ceil((size.weeks * 4 / 5).max(1)).clamp(1, 4),
         limits: Limits::default(),

@@ -2,7 +2,7 @@
 
 use std::collections::BTreeSet;
 
-use super::ProblemFault;
+use super::{ProblemFault, VERSION};
 use crate::fact::Fact;
 use crate::input::{InputError, RangeFault};
 use crate::plan::{Lock, Problem, SessionWish, SkillWish, Variant, VariantId};
@@ -13,8 +13,9 @@ const MOST: [(&str, usize); 3] = [("sessions", 140), ("skills", 200), ("variants
 
 pub(super) fn of(problem: &Problem) -> Vec<InputError> {
     let mut faults = Vec::new();
-    if problem.version != 1 {
-        faults.push(InputError::at("/version", ProblemFault::Version { version: problem.version, known: 1 }));
+    if !(1..=VERSION).contains(&problem.version) {
+        let version = ProblemFault::Version { version: problem.version, known: VERSION };
+        faults.push(InputError::at("/version", version));
     }
     let counts = [problem.sessions.len(), problem.skills.len(), problem.variants.len()];
     for ((what, most), count) in MOST.iter().zip(counts).filter(|((_, most), count)| count > most) {
@@ -96,7 +97,7 @@ fn skill_faults(problem: &Problem, skill: &SkillWish) -> Vec<InputError> {
 fn variant_faults(problem: &Problem, variant: &Variant) -> Vec<InputError> {
     let mut faults = Vec::new();
     let mut wrong = |at: &str, fact: Fact| faults.push(InputError::at(at, fact));
-    let id = VariantId { drill: variant.drill.clone(), stage: variant.stage };
+    let id = VariantId { drill: variant.drill.clone(), stage: variant.stage, rung: variant.id.rung };
     if variant.id != id {
         wrong("/id", ProblemFault::OtherId { id: variant.id.clone(), wanted: id }.into());
     }

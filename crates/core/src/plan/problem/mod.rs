@@ -10,7 +10,7 @@ use std::collections::{BTreeMap, BTreeSet};
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
-use crate::drill::levers::Intensity;
+use crate::drill::levers::{Intensity, Levers};
 use crate::fact::{Fact, facts};
 use crate::ids::{DrillId, SkillId, TestId};
 use crate::input::{InputError, RangeFault};
@@ -261,7 +261,7 @@ pub enum Barred {
     H6(Fact),
 }
 
-/// A drill at one stage, as the plan may use it.
+/// A drill at one rung, as the plan may use it.
 #[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
@@ -275,6 +275,9 @@ pub struct Variant {
     pub title: String,
     /// The stage that each of its skills is exposed to.
     pub stage: Stage,
+    /// How the drill's levers are set: what the coach is told.
+    #[serde(default, skip_serializing_if = "is_easiest")]
+    pub levers: Levers,
     /// The skills that it exposes; all of them skills of this problem.
     pub skills: Vec<SkillId>,
     /// How its minutes count for the strands.
@@ -322,18 +325,24 @@ pub struct Variant {
     pub barred: Option<Barred>,
 }
 
+fn is_easiest(levers: &Levers) -> bool {
+    *levers == Levers::default()
+}
+
 fn whole() -> Share {
     Share(1.0)
 }
 
 impl Variant {
-    /// A variant with neutral values: 5 to 10 minutes, 1 minute of laying out, easy, fit to begin a session with.
+    /// The easiest rung with neutral values: 5 to 10 minutes, 1 minute of laying out, easy, fit to begin a session
+    /// with.
     pub fn of(drill: &DrillId, stage: Stage, skills: &[SkillId]) -> Variant {
         Variant {
-            id: VariantId { drill: drill.clone(), stage },
+            id: VariantId::easiest(drill, stage),
             drill: drill.clone(),
             title: drill.to_string(),
             stage,
+            levers: Levers::default(),
             skills: skills.to_vec(),
             strands: BTreeMap::new(),
             least: Minutes(5),
@@ -401,12 +410,15 @@ pub struct Lock {
     pub block: Block,
 }
 
+/// The version of problems and plans that is written.
+pub const VERSION: u32 = 2;
+
 /// What a plan has to do.
 #[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
 pub struct Problem {
-    /// Version of this form, 1.
+    /// Version of this form: 2. Version 1, which knew the easiest rungs only, is still read.
     pub version: u32,
     /// How many skills may be met for the first time in a week.
     pub new_skills_per_week: u32,
@@ -553,7 +565,7 @@ pub struct Plan {
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
 pub struct PlanForm {
-    /// Version of this form, 1.
+    /// Version of this form: 2. Version 1, which knew the easiest rungs only, is still read.
     pub version: u32,
     /// Blocks of each session of the problem, in order.
     pub sessions: Vec<Vec<Block>>,
@@ -561,7 +573,7 @@ pub struct PlanForm {
 
 impl From<Plan> for PlanForm {
     fn from(plan: Plan) -> PlanForm {
-        PlanForm { version: 1, sessions: plan.sessions }
+        PlanForm { version: VERSION, sessions: plan.sessions }
     }
 }
 
@@ -569,8 +581,8 @@ impl PlanForm {
     /// The plan; errs on a version that is not known.
     pub fn plan(self) -> Result<Plan, InputError> {
         match self.version {
-            1 => Ok(Plan { sessions: self.sessions }),
-            version => Err(InputError::at("/version", ProblemFault::Version { version, known: 1 })),
+            1..=VERSION => Ok(Plan { sessions: self.sessions }),
+            version => Err(InputError::at("/version", ProblemFault::Version { version, known: VERSION })),
         }
     }
 }

@@ -3,7 +3,7 @@
 //! Changing a session costs as much as the skills in it have exposures, not as much as the plan has blocks. What the
 //! parts and the rules mean is said in [`crate::plan::score`] and in [`super`]; tests hold the two to each other.
 
-use crate::plan::score::{CHANGE, OPEN_PLAY, OTHER_FOOT, STANDING, STANDING_FREE, TWICE, UNUSED};
+use crate::plan::score::{CHANGE, EDGE, OPEN_PLAY, OTHER_FOOT, STANDING, STANDING_FREE, TWICE, UNUSED};
 use crate::plan::search::line::{Exposure, Line};
 use crate::plan::search::session::SessionSums;
 use crate::plan::search::table::{BlockRow, Table, When};
@@ -62,6 +62,8 @@ pub(in crate::plan) struct Sum {
     /// Breaches that no session has on its own.
     pub breaches: i64,
     pub lines: f64,
+    /// S12 of all lines, before it is shared among the minutes.
+    pub outside: f64,
     pub open_play: f64,
     pub same: u32,
 }
@@ -108,6 +110,7 @@ impl<'t> Ledger<'t> {
             let line = table.line(skill, &[], |_| false);
             ledger.lines.push(line);
             ledger.sum.lines += line.points;
+            ledger.sum.outside += line.outside;
             ledger.sum.breaches += line.breaches;
         }
         for (session, blocks) in sessions.iter().enumerate() {
@@ -251,7 +254,7 @@ impl<'t> Ledger<'t> {
 
     /// The score that sums come to.
     pub(in crate::plan) fn points(&self, sum: &Sum) -> f64 {
-        let mut points = sum.lines + sum.open_play + f64::from(sum.same);
+        let (outside, mut points) = (sum.outside, sum.lines + sum.open_play + f64::from(sum.same));
         let sum = &sum.sessions;
         let all: f64 = sum.strands.iter().sum();
         points +=
@@ -264,6 +267,7 @@ impl<'t> Ledger<'t> {
         if both > 1e-9 {
             points += OTHER_FOOT * (100.0 * lacking / both).max(0.0);
         }
+        points += outside * edge_of(sum);
         if sum.minutes > 0 {
             points += STANDING * 100.0 * (sum.waited / f64::from(sum.minutes) - STANDING_FREE).max(0.0);
         }
@@ -349,15 +353,15 @@ impl<'t> Ledger<'t> {
         };
         // Nothing goes or comes where both begin and end alike.
         let shorter = old.len().min(blocks.len());
-        let alike = |(old, new): &(&BlockRow, &BlockRow)| old.variant == new.variant;
+        let alike =
+            |(old, new): &(&BlockRow, &BlockRow)| (old.variant, old.minutes) == (new.variant, new.minutes);
         let begin = old.iter().zip(blocks).take_while(alike).count();
         let ends = old.iter().rev().zip(blocks.iter().rev()).take(shorter - begin);
         let end = ends.take_while(alike).count();
         let (goes, comes) = (&old[begin..old.len() - end], &blocks[begin..blocks.len() - end]);
-        let count = |blocks: &[BlockRow], variant: usize| {
-            blocks.iter().filter(|laid| laid.variant == variant).count()
-        };
-        let stays = |laid: &&BlockRow| count(goes, laid.variant) == count(comes, laid.variant);
+        let count =
+            |blocks: &[BlockRow], like: &BlockRow| blocks.iter().filter(|laid| alike(&(*laid, like))).count();
+        let stays = |laid: &&BlockRow| count(goes, laid) == count(comes, laid);
         for laid in goes.iter().chain(comes).filter(|laid| !stays(laid)) {
             skills_of(laid).for_each(|skill| touch(*skill));
         }
@@ -399,7 +403,13 @@ impl<'t> Ledger<'t> {
                 let place = shown.partition_point(|other| other.session <= session);
                 shown.insert(
                     place,
-                    Exposure { session, stage: variant.stage, difficulty: variant.difficulty },
+                    Exposure {
+                        session,
+                        stage: variant.stage,
+                        difficulty: variant.difficulty,
+                        minutes: f64::from(laid.minutes) / variant.skills.len() as f64,
+                        working: f64::from(laid.minutes) * self.table.working[laid.variant],
+                    },
                 );
             }
         }
@@ -423,6 +433,7 @@ impl<'t> Ledger<'t> {
         self.shown[skill] = shown;
         let old = std::mem::replace(&mut self.lines[skill], new);
         self.sum.lines += new.points - old.points;
+        self.sum.outside += new.outside - old.outside;
         self.sum.breaches += new.breaches - old.breaches;
         if old.first != new.first && !table.skills[skill].met {
             for (first, by) in [(old.first, -1), (new.first, 1)] {
@@ -490,6 +501,11 @@ impl<'t> Ledger<'t> {
         };
         blocks.iter().enumerate().filter(again).count() as u32
     }
+}
+
+/// What a minute costs whose success is expected a percentage point outside the window (S12).
+pub(in crate::plan) fn edge_of(sums: &SessionSums) -> f64 {
+    if sums.minutes > 0 { EDGE / f64::from(sums.minutes) } else { 0.0 }
 }
 
 #[cfg(test)]

@@ -2,6 +2,7 @@
 
 use crate::plan::score::{EARLY, JUMP, MAINTENANCE, MAINTENANCE_DAYS, MISSING, RHYTHM_DAYS, STEP};
 use crate::plan::search::table::{Table, When};
+use crate::plan::success::EXPOSURE_MIN;
 
 /// One exposure of a skill.
 #[derive(Clone, Copy, Debug)]
@@ -9,6 +10,10 @@ pub(in crate::plan) struct Exposure {
     pub session: usize,
     pub stage: usize,
     pub difficulty: f64,
+    /// Minutes of the block; each of its skills has its part of them.
+    pub minutes: f64,
+    /// Minutes in which a player works.
+    pub working: f64,
 }
 
 /// What one skill adds.
@@ -16,6 +21,8 @@ pub(in crate::plan) struct Exposure {
 pub(in crate::plan) struct Line {
     /// S1, S3, S4, S6 and S17.
     pub points: f64,
+    /// Minutes times percentage points that the expected success lies outside the window (S12).
+    pub outside: f64,
     /// H3, H7 (first exposure) and H9.
     pub breaches: i64,
     pub first: When,
@@ -35,6 +42,7 @@ impl Table<'_> {
         let mut still: u32 = missing.iter().sum();
         let mut line = Line {
             points: 0.0,
+            outside: 0.0,
             breaches: 0,
             first: shown.first().map(|first| first.session).into(),
             begun: [When::Never; 4],
@@ -46,6 +54,7 @@ impl Table<'_> {
         };
         // The day from which a skill is kept is no exposure to jump from.
         let mut last: Option<(i32, Option<f64>)> = (still == 0).then_some((0, None));
+        let (mut experience, mut known) = (row.experience, 0);
         for each in shown {
             let day = self.sessions[each.session].day;
             if let Some((before, difficulty)) = last {
@@ -57,6 +66,10 @@ impl Table<'_> {
                 }
             }
             last = Some((day, Some(each.difficulty)));
+            experience *= self.kept[(day - known) as usize];
+            known = day;
+            line.outside += each.minutes * self.edge.outside(experience, each.difficulty - row.easiest);
+            experience += each.working / EXPOSURE_MIN;
             let stage = each.stage;
             if line.count[stage] == 0 {
                 line.begun[stage] = When::In(each.session);
@@ -128,6 +141,8 @@ mod tests {
                 session: *session,
                 stage: *stage,
                 difficulty: *difficulty,
+                minutes: 6.0,
+                working: 6.0,
             })
             .collect();
         Table::of(problem).line(0, &shown, |_| false)
@@ -221,7 +236,7 @@ mod tests {
     #[case::met_before(Some(Stage::Form), 0)]
     fn what_is_new_begins_early(#[case] present: Option<Stage>, #[case] breaches: i64) {
         let problem = problem(present, Stage::Flow);
-        let shown = [Exposure { session: 2, stage: FORM, difficulty: 2.0 }];
+        let shown = [Exposure { session: 2, stage: FORM, difficulty: 2.0, minutes: 6.0, working: 6.0 }];
         assert_eq!(Table::of(&problem).line(0, &shown, |first| first == 2).breaches, breaches);
         assert_eq!(Table::of(&problem).line(0, &shown, |first| first != 2).breaches, 0);
     }

@@ -1,7 +1,8 @@
 //! A problem with its names resolved to places in its lists, as the planner works with it.
 
 use crate::drill::levers::Intensity;
-use crate::plan::{Block, Plan, Problem, VariantId};
+use crate::plan::success::{Experience, easiest, expected, kept, logit_of, outside};
+use crate::plan::{Block, Plan, Problem, SuccessWindow, VariantId};
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
 
@@ -74,6 +75,10 @@ pub(in crate::plan) struct SkillRow {
     pub asks: Vec<(usize, usize)>,
     /// The first session in which it is tested; only of one that was not met before.
     pub tested: When,
+    /// What the squad has behind it, in exposures, when the curriculum begins.
+    pub experience: f64,
+    /// The difficulty of its easiest variant.
+    pub easiest: f64,
     /// What a test is to show of it: the stage, and the session of the test; only stages that are not done before.
     pub shown: Vec<(usize, usize)>,
 }
@@ -132,6 +137,29 @@ pub(in crate::plan) struct BlockRow {
     pub locked: bool,
 }
 
+/// The success window as the search asks for it: in logits, so that what lies inside costs no reckoning.
+pub(in crate::plan) struct Edge {
+    window: SuccessWindow,
+    logits: [f64; 2],
+}
+
+impl Edge {
+    fn of(window: SuccessWindow) -> Edge {
+        let logit = |share: f64| (share / (1.0 - share)).ln();
+        Edge { window, logits: [logit(window.least.0), logit(window.most.0)] }
+    }
+
+    /// By how many percentage points the success lies outside the window that is expected with an experience of a rung
+    /// that is so much harder than the easiest.
+    pub fn outside(&self, experience: f64, harder: f64) -> f64 {
+        let logit = logit_of(experience, harder);
+        if logit >= self.logits[0] && logit <= self.logits[1] {
+            return 0.0;
+        }
+        outside(expected(Experience(experience), harder), self.window)
+    }
+}
+
 pub(in crate::plan) struct Table<'p> {
     pub problem: &'p Problem,
     pub sessions: Vec<SessionRow>,
@@ -150,6 +178,11 @@ pub(in crate::plan) struct Table<'p> {
     pub new_per_week: u32,
     pub aerial: u32,
     pub headers: f64,
+    pub edge: Edge,
+    /// The part of a variant's minutes in which a player works; apart from its row, which is full.
+    pub working: Vec<f64>,
+    /// How much of an experience is left, by days of rest.
+    pub kept: Vec<f64>,
 }
 
 impl<'p> Table<'p> {
@@ -169,11 +202,16 @@ impl<'p> Table<'p> {
         for (strand, share) in &problem.shares {
             shares[strand.index()] = share.percent();
         }
+        let sessions: Vec<SessionRow> = sessions.collect();
+        let days = sessions.last().map_or(0, |last| last.day);
         let mut table = Table {
-            sessions: sessions.collect(),
+            kept: (0..=days).map(kept).collect(),
+            edge: Edge::of(problem.approach.success_window),
+            sessions,
             line: weeks.iter().map(line).collect(),
             skills: skills(problem),
             variants: variants(problem),
+            working: problem.variants.iter().map(|v| v.working.0).collect(),
             serving: Vec::new(),
             usable: Vec::new(),
             of_drill: Vec::new(),
@@ -263,6 +301,7 @@ impl<'p> Table<'p> {
 }
 
 fn skills(problem: &Problem) -> Vec<SkillRow> {
+    let easiest = easiest(problem);
     let mut rows: Vec<SkillRow> = problem
         .skills
         .iter()
@@ -286,6 +325,8 @@ fn skills(problem: &Problem) -> Vec<SkillRow> {
                     .collect(),
                 opens: Vec::new(),
                 asks: Vec::new(),
+                experience: Experience::before(problem, skill).0,
+                easiest: easiest.get(&skill.id).map_or(0.0, |easiest| easiest.difficulty.0),
                 tested: tested.filter(|_| skill.present.is_none()).into(),
                 shown: problem
                     .shown_by_tests()

@@ -1,7 +1,7 @@
 //! What a plan would be worth with other blocks in some sessions, without laying them: most changes that a search tries
 //! are thrown away.
 
-use crate::plan::search::ledger::{Ledger, Sum};
+use crate::plan::search::ledger::{Ledger, Sum, edge_of};
 use crate::plan::search::line::{Exposure, Line};
 use crate::plan::search::session::SessionSums;
 use crate::plan::search::table::BlockRow;
@@ -71,7 +71,9 @@ impl Ledger<'_> {
             self.touch(new.session, &new.blocks, &new.sums, &mut scales.touched);
         }
         // The lines that are not reckoned yet may lose all their points, and every breach may go.
-        let mut rest: f64 = scales.touched.iter().map(|skill| self.lines[*skill].points).sum();
+        let edge = edge_of(&sum.sessions);
+        let points_of = |line: &Line| line.points + line.outside * edge;
+        let mut rest: f64 = scales.touched.iter().map(|skill| points_of(&self.lines[*skill])).sum();
         let breaches = sum.breaches.max(0) as f64;
         let mut worth = prices.worth(self, &sum);
         let same = f64::from(self.sum.same);
@@ -84,9 +86,9 @@ impl Ledger<'_> {
             }
             let old = &self.lines[skill];
             let new = self.line_with(skill, relaid, &mut scales.shown);
-            worth += prices.point * (new.points - old.points);
+            worth += prices.point * (points_of(&new) - points_of(old));
             worth += prices.breach * (new.breaches - old.breaches) as f64;
-            rest -= old.points;
+            rest -= points_of(old);
             scales.lines.push((skill, new));
         }
         if floor(worth, 0.0) > most {

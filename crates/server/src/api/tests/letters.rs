@@ -21,11 +21,15 @@ async fn every_coach_gets_the_week_once_and_it_lies_in_the_outbox() {
     assert_eq!(week.len(), 1);
     assert_eq!(week[0]["subject"], "Your sessions from Monday 10 February");
     let body = week[0]["body"].as_str().unwrap();
-    for line in [
-        "Monday 10 February, Harbour Lane U10–U12: 50 min",
-        "Thursday 13 February",
-        "  10 min First touch across the body, through a gate",
-    ] {
+    let selo = academy.signed_in("selo").await;
+    let sessions = format!("{}/sessions", selo.team().await);
+    let all = selo.gets(&sessions).await.body;
+    let monday =
+        all["sessions"].as_array().unwrap().iter().find(|each| each["date"] == "2031-02-10").unwrap();
+    let page = format!("{sessions}/{}/{}", monday["edition"].as_str().unwrap(), monday["session"]);
+    let block = &selo.gets(&page).await.body["running_order"]["blocks"][0];
+    let begins = format!("  {} min {}", block["minutes"], block["title"].as_str().unwrap());
+    for line in ["Monday 10 February, Harbour Lane U10–U12: 50 min", "Thursday 13 February", &begins] {
         assert!(body.contains(line), "{line}: {body}");
     }
     assert!(week[0]["left_at"].is_string() && week[0]["failed"].is_null());

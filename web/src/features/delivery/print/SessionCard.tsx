@@ -7,6 +7,7 @@ import { said, t } from '../../../texts/t'
 import { cautionsSaid } from '../../../ui/block'
 import { FloorDrawing } from '../../../ui/FloorDrawing'
 import { asLongDay, Figure } from '../../../ui/figures'
+import { settingsSaid } from '../../../ui/levers'
 import { StageGlyph } from '../../../ui/stages'
 
 /** How high a drawing may be, so that this many blocks fit on one side. */
@@ -99,7 +100,14 @@ function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number
         <Box component="span" aria-hidden sx={{ width: 14, height: 14, border: 1 }} />
       </Box>
       <Typography variant="caption" component="div">
-        {[t(`stage-${block.stage}`), stationsSaid(block.station_sizes), boutsSaid(block)].join(' · ')}
+        {[
+          t(`stage-${block.stage}`),
+          settingsSaid(block.levers),
+          stationsSaid(block.station_sizes),
+          boutsSaid(block),
+        ]
+          .filter(Boolean)
+          .join(' · ')}
       </Typography>
       <Box
         sx={{

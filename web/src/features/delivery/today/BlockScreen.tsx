@@ -11,7 +11,7 @@ import { stationsSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { AsWritten, BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../../ui/block'
 import { FloorDrawing } from '../../../ui/FloorDrawing'
-import { changes } from '../../../ui/levers'
+import { changes, settingsSaid } from '../../../ui/levers'
 import { BlockClock } from './BlockClock'
 import type { BlockLog, BlockSaid, Outcome } from './log'
 import { isSplit, Stations } from './Stations'
@@ -78,6 +78,7 @@ export function BlockScreen(props: Props) {
             {block.title}
           </Typography>
           <AsWritten of={block.title} />
+          <Typography>{settingsSaid(block.levers)}</Typography>
         </Box>
         <BlockClock block={block} name={clockName} />
         <FloorDrawing svg={block.drawing} title={block.title} height={240} />

@@ -192,8 +192,7 @@ function Lines({
           key={skill.id}
           skill={skill}
           stitches={view.stitches.filter((s) => s.skill === skill.id)}
-          x={x}
-          y={y(skill.id)}
+          scale={scale}
         />
       ))}
       {view.sessions.flatMap(({ session, tests }) =>

@@ -30,7 +30,7 @@ export function Stitches({ view, skill, scale, at, onChoose, onEdit, onOver }: P
         strand={skill.strand}
         scale={scale}
         x={scale.x(session) + shift}
-        y={scale.y(skill.id)}
+        y={scale.y(skill.id) + scale.below(stitch.harder)}
         chosen={session === at.session && block === at.block}
         locked={held?.locked ?? false}
         split={Boolean(held?.beside)}

@@ -10,7 +10,18 @@ export const WEEKS = 18
 
 /** What a density measures. */
 const MEASURES = {
-  fit: { labels: 196, dates: 16, bars: 34, inputs: 0, row: 21, gap: 7, narrowest: 14, stitch: 6, beside: 7 },
+  fit: {
+    labels: 196,
+    dates: 16,
+    bars: 34,
+    inputs: 0,
+    row: 21,
+    gap: 7,
+    narrowest: 14,
+    stitch: 6,
+    beside: 7,
+    rise: 6,
+  },
   close: {
     labels: 212,
     dates: 40,
@@ -21,6 +32,7 @@ const MEASURES = {
     narrowest: 44,
     stitch: 11,
     beside: 15,
+    rise: 12,
   },
 } as const
 
@@ -34,6 +46,9 @@ export const rowsOf = (view: Curriculum) =>
 /** Names are this wide for each letter, at least roughly; the longest decides how wide the labels are. */
 const LETTER = 6.4
 const WIDEST_LABELS = 300
+
+/** Rungs that are so many points harder than the easiest, or more, stand at the top of their line. */
+const HARDEST = 6
 
 /** The scale of a floor in a frame of this width. */
 export function scaleOf(view: Curriculum, width: number, density: Density) {
@@ -73,6 +88,8 @@ export function scaleOf(view: Curriculum, width: number, density: Density) {
     /** Where the bars of the minutes stand on. */
     base: WEEKS + measures.dates + measures.bars,
     y: (skill: string) => places.get(skill) ?? head,
+    /** How far below the middle of its line a rung stands that is so many points harder than the easiest. */
+    below: (harder: number) => measures.rise * (0.5 - Math.min(Math.max(harder / HARDEST, 0), 1)),
     /** Holiday weeks between a session and the one before it. */
     holidaysAt: (session: number) => gapsBefore(session) - gapsBefore(Math.max(session - 1, 0)),
     across: labels + column * sessions.length + gaps,

@@ -12,36 +12,49 @@ type X = (session: number) => number
 interface ThreadProps {
   skill: Schemas['SkillLine']
   stitches: Schemas['Stitch'][]
-  x: X
-  y: number
+  scale: Scale
 }
 
-/** The line of a skill from its first stitch to its last; it frays where the rest is too long. */
-export function SkillThread({ skill, stitches, x, y }: ThreadProps) {
+/** The line of a skill from first stitch to last: it rises with the rungs, and frays where rests are too long. */
+export function SkillThread({ skill, stitches, scale }: ThreadProps) {
+  const { x, density } = scale
+  const y = scale.y(skill.id)
+  const at = (stitch: Schemas['Stitch']) => y + scale.below(stitch.harder)
   return (
     <g>
+      {density === 'close' && <Window stitches={stitches} scale={scale} y={y} />}
       {stitches.slice(1).map((to, i) => {
         const from = stitches[i]
         if (!from || from.session === to.session) return null
         const [a, b] = [x(from.session), x(to.session)]
-        if (!to.frayed) return <StrandLine key={i} strand={skill.strand} x1={a} x2={b} y1={y} y2={y} />
-        return <Frayed key={i} strand={skill.strand} a={a} b={b} y={y} />
+        if (!to.frayed) {
+          return <StrandLine key={i} strand={skill.strand} x1={a} x2={b} y1={at(from)} y2={at(to)} />
+        }
+        return <Frayed key={i} strand={skill.strand} a={a} b={b} from={at(from)} to={at(to)} />
       })}
     </g>
   )
 }
 
-function Frayed({ strand, a, b, y }: { strand: Strand; a: number; b: number; y: number }) {
+/** How hard it may be, from exposure to exposure, for as much to come off as the approach wants. */
+function Window({ stitches, scale, y }: { stitches: Schemas['Stitch'][]; scale: Scale; y: number }) {
+  const { hair } = useTheme().floor
+  const edge = (end: 0 | 1) =>
+    stitches.map(({ session, fits }) => `${scale.x(session)},${y + scale.below(fits[end] ?? 0)}`)
+  return <polygon points={[...edge(0), ...edge(1).toReversed()].join(' ')} fill={hair} opacity={0.7} />
+}
+
+function Frayed({ strand, a, b, from, to }: Record<'a' | 'b' | 'from' | 'to', number> & { strand: Strand }) {
   const colour = useTheme().floor.strands[strand]
   const reach = (b - a) * 0.32
   const ends = [-6, 0, 6].map(
     (end) =>
-      `M${a + reach} ${y}Q${a + reach + 8} ${y} ${a + reach + 14} ${y + end}M${b - reach} ${y}Q${b - reach - 8} ${y} ${b - reach - 14} ${y + end}`,
+      `M${a + reach} ${from}Q${a + reach + 8} ${from} ${a + reach + 14} ${from + end}M${b - reach} ${to}Q${b - reach - 8} ${to} ${b - reach - 14} ${to + end}`,
   )
   return (
     <g>
-      <StrandLine strand={strand} x1={a} x2={a + reach} y1={y} y2={y} />
-      <StrandLine strand={strand} x1={b - reach} x2={b} y1={y} y2={y} />
+      <StrandLine strand={strand} x1={a} x2={a + reach} y1={from} y2={from} />
+      <StrandLine strand={strand} x1={b - reach} x2={b} y1={to} y2={to} />
       <path d={ends.join('')} fill="none" stroke={colour} strokeWidth={1.1} />
     </g>
   )
@@ -85,7 +98,8 @@ export function StitchMark({
   const { ink, warn, paper } = useTheme().floor
   const [from, setFrom] = useState<number | null>(null)
   const close = scale.density === 'close'
-  const height = close ? Math.min(28, 6 + stitch.minutes * 2) : Math.min(scale.row - 4, 4 + stitch.minutes)
+  const highest = scale.row - scale.rise - 1
+  const height = Math.min(highest, close ? 6 + stitch.minutes * 1.5 : 3 + stitch.minutes)
   const width = scale.stitch
   const edge = close ? 4 : 2
   const [left, top] = [x - width / 2, y - height / 2]
@@ -117,6 +131,7 @@ export function StitchMark({
           nth: stitch.nth,
           of: stitch.of,
           minutes: stitch.minutes,
+          tenths: stitch.success * 10,
         })}
       </title>
       <rect x={x - width} y={y - scale.row / 2} width={2 * width} height={scale.row} fill="transparent" />
