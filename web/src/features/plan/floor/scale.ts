@@ -32,7 +32,7 @@ const MEASURES = {
     narrowest: 44,
     stitch: 11,
     beside: 15,
-    rise: 12,
+    rise: 14,
   },
 } as const
 
@@ -48,7 +48,7 @@ const LETTER = 6.4
 const WIDEST_LABELS = 300
 
 /** Rungs that are so many points harder than the easiest, or more, stand at the top of their line. */
-const HARDEST = 6
+const HARDEST = 4
 
 /** The scale of a floor in a frame of this width. */
 export function scaleOf(view: Curriculum, width: number, density: Density) {

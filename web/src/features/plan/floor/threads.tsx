@@ -38,10 +38,10 @@ export function SkillThread({ skill, stitches, scale }: ThreadProps) {
 
 /** How hard it may be, from exposure to exposure, for as much to come off as the approach wants. */
 function Window({ stitches, scale, y }: { stitches: Schemas['Stitch'][]; scale: Scale; y: number }) {
-  const { hair } = useTheme().floor
+  const { paper } = useTheme().floor
   const edge = (end: 0 | 1) =>
     stitches.map(({ session, fits }) => `${scale.x(session)},${y + scale.below(fits[end] ?? 0)}`)
-  return <polygon points={[...edge(0), ...edge(1).toReversed()].join(' ')} fill={hair} opacity={0.7} />
+  return <polygon points={[...edge(0), ...edge(1).toReversed()].join(' ')} fill={paper} opacity={0.8} />
 }
 
 function Frayed({ strand, a, b, from, to }: Record<'a' | 'b' | 'from' | 'to', number> & { strand: Strand }) {
