@@ -141,8 +141,12 @@ fn a_block_calls_only_where_its_levers_ask_for_an_answer_and_within_its_bout() {
 fn a_longer_pace_lays_a_larger_floor_and_says_where_it_no_longer_fits() {
     let edition = solved();
     let problem = edition.problem().unwrap();
-    let blocks =
-        |pace| edition.running_order(&problem, 0, Pace(jogo_core::units::Metres(pace))).unwrap().blocks;
+    let blocks = |pace| {
+        let order = |session| {
+            edition.running_order(&problem, session, Pace(jogo_core::units::Metres(pace))).unwrap().blocks
+        };
+        (0..problem.sessions.len()).flat_map(order).collect::<Vec<_>>()
+    };
     for (usual, long) in blocks(0.75).iter().zip(blocks(1.5)) {
         assert!(long.laid.footprint.depth >= usual.laid.footprint.depth, "{}", usual.title);
         assert_eq!(usual.laid.misfit, None);

@@ -51,7 +51,7 @@ plan-part-means-S6 = { $points } Punkte für jeden Punkt Schwierigkeit über { $
 plan-part-means-S7 = { $points ->
         [one] { $points } Punkt
        *[other] { $points } Punkte
-    } für dieselbe Übung in der dritten Einheit nacheinander, { $than } für dasselbe zweimal in einer Einheit
+    } für dieselbe Übung in der dritten Einheit nacheinander, { $than } für dieselbe Fertigkeit in derselben Stufe zweimal in einer Einheit
 plan-part-means-S8 = { $points } Punkte für jede freie Minute
 plan-part-means-S9 = { $points } Punkte für jeden Prozentpunkt, der dem anderen Fuß fehlt
 plan-part-means-S10 = { $points } Punkte für jeden Umbau

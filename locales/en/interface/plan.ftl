@@ -51,7 +51,7 @@ plan-part-means-S6 = { $points } points for each point of difficulty over { $tha
 plan-part-means-S7 = { $points ->
         [one] { $points } point
        *[other] { $points } points
-    } for the same drill a third session in a row, { $than } for the same twice in a session
+    } for the same drill a third session in a row, { $than } for the same skill at the same stage twice in a session
 plan-part-means-S8 = { $points } points for each unused minute
 plan-part-means-S9 = { $points } points for each percentage point that the other foot is missing
 plan-part-means-S10 = { $points } points for each change of layout

@@ -8,7 +8,7 @@
 //! | S4 maintenance | 2 per week over 21 days that a skill at its goal rests, until its next exposure or the last session; a skill that was beyond its goal from the start rests from the first session on |
 //! | S5 open play | 0.2 per percentage point that Scan and Contest have less of a week's minutes than the approach's line |
 //! | S6 difficulty jumps | 2 per difficulty point over 1.5 between two exposures of a skill, harder or easier |
-//! | S7 repetition | 1 for each further session in a row that has a variant, after the second; 3 for each further block of a variant in one session |
+//! | S7 repetition | 1 for each further session in a row that has a variant, after the second; 3 for each block of a session with a skill at the stage of an earlier one |
 //! | S8 unused time | 0.5 per unused minute of a session |
 //! | S9 other foot | 0.5 per percentage point that the other foot has less of the side-specific touches than the side policy wants |
 //! | S10 changes | 0.3 per layout change |
@@ -18,7 +18,7 @@
 //!
 //! Only skills that were met before are under way; where two variants lie side by side, the first one counts.
 
-use std::collections::{BTreeMap, HashMap};
+use std::collections::{BTreeMap, BTreeSet, HashMap};
 
 use jiff::civil::Date;
 use serde::Serialize;
@@ -26,6 +26,7 @@ use serde::Serialize;
 use super::success::{Practice, expected, outside};
 use super::{Block, Plan, Problem, SkillWish, Variant, VariantId};
 use crate::fact::{Fact, Value, facts};
+use crate::ids::SkillId;
 use crate::technique::skill::{Stage, Strand};
 use crate::units::Minutes;
 
@@ -43,8 +44,8 @@ pub const OPEN_PLAY: f64 = 0.2;
 pub const STEP: f64 = 1.5;
 /// Points of a difficulty point over that (S6).
 pub const JUMP: f64 = 2.0;
-/// Points of each further block of a variant in one session (S7): else doubled blocks would double exposures for
-/// nothing.
+/// Points of each block that shows a skill at a stage once more in one session (S7): else doubled blocks would double
+/// exposures for nothing.
 pub const TWICE: f64 = 3.0;
 /// Points of an unused minute (S8).
 pub const UNUSED: f64 = 0.5;
@@ -445,8 +446,13 @@ fn repetition(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
         blocks.iter().map(|(_, v)| (v.id.clone(), v.title.clone())).collect()
     };
     let sessions: Vec<BTreeMap<VariantId, String>> = laid.0.iter().map(named).collect();
-    for ((blocks, once), wish) in laid.0.iter().zip(&sessions).zip(&problem.sessions) {
-        let twice = blocks.len() - once.len();
+    for (blocks, wish) in laid.0.iter().zip(&problem.sessions) {
+        let mut shown: BTreeSet<(&SkillId, Stage)> = BTreeSet::new();
+        let mut twice = 0;
+        for (_, variant) in blocks {
+            let all = variant.skills.iter().map(|skill| (skill, variant.stage));
+            twice += usize::from(all.fold(false, |again, exposure| !shown.insert(exposure) || again));
+        }
         if twice > 0 {
             let from = PointsFrom::Twice { date: wish.date.into(), count: twice };
             part.add(TWICE * twice as f64, from);

@@ -10,7 +10,7 @@ pub(in crate::plan) struct SessionSums {
     pub breaches: i64,
     pub unused: u32,
     pub changes: u32,
-    /// Blocks whose variant stands earlier in the session already.
+    /// Blocks of which a skill was shown at their stage earlier in the session already.
     pub twice: u32,
     pub minutes: u32,
     pub open: u32,
@@ -68,7 +68,8 @@ impl Table<'_> {
             SessionSums { breaches, changes, early, unused: free.max(0) as u32, ..SessionSums::default() };
         for (i, laid) in blocks.iter().enumerate() {
             let variant = &self.variants[laid.variant];
-            sums.twice += u32::from(blocks[..i].iter().any(|earlier| earlier.variant == laid.variant));
+            let again = |earlier: &VariantRow| earlier.stage == variant.stage && earlier.shared(variant) > 0;
+            sums.twice += u32::from(blocks[..i].iter().any(|b| again(&self.variants[b.variant])));
             let minutes = f64::from(laid.minutes);
             sums.minutes += laid.minutes;
             sums.open += if variant.stage >= Stage::Scan.index() { laid.minutes } else { 0 };
@@ -256,7 +257,8 @@ mod tests {
         let problem = problem();
         let table = Table::of(&problem);
         let sums = table.sums(0, &laid(&table, "a@scan 10, b@flow 8, a@scan 5, c@flow 5"));
-        assert_eq!((sums.minutes, sums.open, sums.twice), (28, 15, 1));
+        // The first skill is shown at Scan twice, and the second at Flow.
+        assert_eq!((sums.minutes, sums.open, sums.twice), (28, 15, 2));
         assert_eq!(sums.strands[Strand::Passing.index()], 21.0);
         assert_eq!(sums.strands[Strand::Dribbling.index()], 7.0);
         assert!((sums.waited - 5.6).abs() < 1e-12);
