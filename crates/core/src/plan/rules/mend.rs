@@ -36,8 +36,8 @@ pub struct Mending {
 /// use jogo_core::units::Minutes;
 /// let mut problem = example(ExampleSize { weeks: 6, sessions: 2, skills: 10, variants: 40 }, 7);
 /// let plan = solve(&problem, 1, 4_000).unwrap().plan;
-/// // The hall is there for ten minutes less on one day.
-/// problem.sessions[3].minutes = Minutes(problem.sessions[3].minutes.0 - 10);
+/// // The hall is there for five minutes less on one day.
+/// problem.sessions[3].minutes = Minutes(problem.sessions[3].minutes.0 - 5);
 /// let breach = check(&problem, &plan).into_iter().find(|breach| breach.rule == Rule::Time).unwrap();
 /// let mending = mend(&problem, &plan, &breach).unwrap();
 /// let mended = edit(&problem, &plan, &mending.edit).unwrap();
