@@ -450,8 +450,9 @@ fn repetition(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
         let mut shown: BTreeSet<(&SkillId, Stage)> = BTreeSet::new();
         let mut twice = 0;
         for (_, variant) in blocks {
-            let all = variant.skills.iter().map(|skill| (skill, variant.stage));
-            twice += usize::from(all.fold(false, |again, exposure| !shown.insert(exposure) || again));
+            let all = || variant.skills.iter().map(|skill| (skill, variant.stage));
+            twice += usize::from(all().any(|exposure| shown.contains(&exposure)));
+            shown.extend(all());
         }
         if twice > 0 {
             let from = PointsFrom::Twice { date: wish.date.into(), count: twice };
