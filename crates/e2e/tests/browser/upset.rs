@@ -17,12 +17,12 @@ async fn a_cancelled_session_is_squeezed_in_and_outlives_a_new_edition() -> Resu
     coach.signs_in_as(COACH).await?;
     coach.sees_heading("Today").await?;
     coach.presses("Cancel or shorten this session").await?;
-    coach.sees("Every goal still gets its exposures").await?;
+    coach.sees("No rule is broken").await?;
     coach.presses_in_dialog("Cut short").await?;
     coach.sees("Minutes left").await?;
     coach.sees("What was planned is left out.").await?;
     coach.presses_in_dialog("Cancelled").await?;
-    coach.sees("Every goal still gets its exposures").await?;
+    coach.sees("No rule is broken").await?;
     coach.presses("Continue like this").await?;
     coach.sees("cancelled, what is needed was fitted into the next sessions").await?;
 
@@ -31,7 +31,7 @@ async fn a_cancelled_session_is_squeezed_in_and_outlives_a_new_edition() -> Resu
     coach.goes("cancelled, what").await?;
     coach.presses("Today").await?;
     coach.presses("Cancel or shorten this session").await?;
-    coach.sees("Every goal still gets its exposures").await?;
+    coach.sees("No rule is broken").await?;
     coach.types("\u{e007}").await?;
     coach.sees("cancelled, what is needed was fitted into the next sessions").await?;
 
