@@ -196,7 +196,7 @@ mod tests {
         }
     }
 
-    /// What is said of the program itself, of terms and of kinds of problems, and not of a fact.
+    /// Whether a text belongs to the program itself, a term or a kind of problem, rather than to a fact.
     fn is_a_word(name: &str) -> bool {
         let file = FILES[0].1.iter().find(|(file, _)| *file == "shared/words").unwrap().1;
         file.contains(&format!("\n{name} =")) || name.starts_with("problem-")

@@ -15,7 +15,7 @@ pub struct KeptDrill {
     pub drill: Drill,
     /// Rises with every change.
     pub version: i64,
-    /// When it was put away, if it was: it is then no longer found or planned.
+    /// When it was archived, if it was: from then on it is neither found nor planned.
     pub archived_at: Option<Timestamp>,
 }
 

@@ -78,7 +78,8 @@ pub fn expected(experience: Experience, harder: f64) -> Share {
     Share(1.0 / (1.0 + (-logit_of(experience.0, harder)).exp()))
 }
 
-fn logit(share: f64) -> f64 {
+/// The logit of a share.
+pub(in crate::plan) fn logit(share: f64) -> f64 {
     (share / (1.0 - share)).ln()
 }
 

@@ -237,8 +237,8 @@ pub struct Sat<'s> {
 const RETESTS: f64 = 0.9;
 
 impl Sat<'_> {
-    /// What was measured on some sessions; each test has its own chance, so that one more changes nothing of the
-    /// others.
+    /// What was measured on some sessions; each test has a seed of its own, so that adding one leaves the
+    /// results of the others as they were.
     pub fn trials(
         &self,
         players: &[Player],

@@ -19,7 +19,7 @@ use crate::units::Minutes;
 const OPEN_DAYS: u32 = 2;
 /// A test that is proposed looks for no more points than this.
 const POINTS: usize = 4;
-/// A name in files has room for a number behind so many letters.
+/// The longest beginning of an id that leaves room for a number after it.
 const LONGEST_STEM: usize = 55;
 
 /// What mends a finding.

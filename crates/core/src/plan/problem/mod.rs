@@ -250,7 +250,7 @@ facts! {
 
 /// Why a variant may not be laid, whatever the plan.
 ///
-/// What is said of it is a fact, an object with a `code` and its values, or a text of whoever wrote the problem.
+/// The reason is a fact, which is an object with a `code` and its values, or a text by whoever wrote the problem.
 #[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(tag = "rule", content = "says")]

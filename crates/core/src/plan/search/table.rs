@@ -1,7 +1,7 @@
 //! A problem with its names resolved to places in its lists, as the planner works with it.
 
 use crate::drill::levers::Intensity;
-use crate::plan::success::{Experience, easiest, expected, kept, logit_of, outside};
+use crate::plan::success::{Experience, easiest, expected, kept, logit, logit_of, outside};
 use crate::plan::{Block, Plan, Problem, SuccessWindow, VariantId};
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
@@ -145,7 +145,6 @@ pub(in crate::plan) struct Edge {
 
 impl Edge {
     fn of(window: SuccessWindow) -> Edge {
-        let logit = |share: f64| (share / (1.0 - share)).ln();
         Edge { window, logits: [logit(window.least.0), logit(window.most.0)] }
     }
 
