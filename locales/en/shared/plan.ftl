@@ -129,8 +129,8 @@ points-unused = { $date }: { $minutes } min
 points-other-foot = { $percent } % of { $touches } touches, { $target } % wanted
 points-layout-changes = { $changes } layout changes in { $sessions } sessions
 points-standing = { $percent } % of the time, { $free } % is allowed
-points-too-hard = { $minutes } min are expected to come off { $percent } % of the time, { $least } % is wanted at least
-points-too-easy = { $minutes } min are expected to come off { $percent } % of the time, { $most } % is wanted at most
+points-too-hard = { $minutes } min should come off only { $percent } % of the time; at least { $least } % is wanted
+points-too-easy = { $minutes } min should come off { $percent } % of the time; at most { $most } % is wanted
 points-early = “{ $test }” on { $date } is to show “{ $skill }” at { $stage }, which is not done by then
 
 short-of-skill = { $skill }: { $exposures }
