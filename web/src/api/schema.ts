@@ -5208,7 +5208,7 @@ export interface components {
             skill: components["schemas"]["SkillId"];
             /** @description At which stage. */
             stage: components["schemas"]["Stage"];
-            /** @description How many of ten are expected to come off: see [`crate::plan::success`]. */
+            /** @description The share that is expected to come off: see [`crate::plan::success`]. */
             success: components["schemas"]["Share"];
         };
         /**

@@ -25,7 +25,7 @@ pub struct Stitch {
     pub minutes: Minutes,
     /// How much harder it is than the easiest rung of the skill, in points of difficulty.
     pub harder: f64,
-    /// How many of ten are expected to come off: see [`crate::plan::success`].
+    /// The share that is expected to come off: see [`crate::plan::success`].
     pub success: Share,
     /// From how much harder to how much harder it might be, to lie within the approach's success window.
     pub fits: [f64; 2],
