@@ -51,6 +51,10 @@ check: tools-queries web
 	cargo fmt --all --check
 	scripts/queries.sh --check
 	scripts/client.sh --check
+	for form in drill problem plan; do \
+		target/debug/jogo schema $$form | diff -q - docs/schema/$$form.schema.json >/dev/null || \
+			{ echo "docs/schema/$$form.schema.json is stale: run make schema" >&2; exit 1; }; \
+	done
 	node scripts/messages.mjs | diff -q - web/src/texts/messages.ts >/dev/null || \
 		{ echo "web/src/texts/messages.ts is stale: run make words" >&2; exit 1; }
 	node scripts/glossary.mjs | diff -q - docs/glossary.md >/dev/null || \

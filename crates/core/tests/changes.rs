@@ -39,6 +39,10 @@ fn edition() -> Edition {
     |e: &mut Edition| e.plan.sessions[1][0].variant = called("roll-stop-step@flow"),
     &["edition-block-left-out session=2 block=(quoted-at name=Roll, stop, step stage=stage-form)", "edition-block-added session=2 block=(quoted-at name=Roll, stop, step stage=stage-flow)"],
 )]
+#[case::a_rung_up(
+    |e: &mut Edition| e.plan.sessions[1][0].variant = called("roll-stop-step@form-2"),
+    &["edition-block-left-out session=2 block=(quoted-at name=Roll, stop, step stage=stage-form)", "edition-block-added session=2 block=(quoted-rung name=Roll, stop, step stage=stage-form rung=2)"],
+)]
 #[case::twice_in_one(
     |e: &mut Edition| { let block = e.plan.sessions[2].remove(0); e.plan.sessions[0].push(block); },
     &["edition-block-moved session=3 block=(quoted-at name=Push pass in pairs stage=stage-form) to=1"],

@@ -2,6 +2,7 @@
 
 quoted-name = „{ $name }“
 quoted-at = „{ $name }“ in Stufe { $stage }
+quoted-rung = „{ $name }“ in Stufe { $stage }, Sprosse { $rung }
 quoted-date = { $day }. { $month ->
     [1] Januar
     [2] Februar

@@ -2,6 +2,7 @@
 
 quoted-name = “{ $name }”
 quoted-at = “{ $name }” at { $stage }
+quoted-rung = “{ $name }” at { $stage }, rung { $rung }
 quoted-date = { $day } { $month ->
     [1] January
     [2] February

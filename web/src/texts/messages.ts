@@ -1365,6 +1365,7 @@ export interface Messages {
   'caution-throw_in_service': null
   'quoted-name': { name: Value }
   'quoted-at': { name: Value; stage: Value }
+  'quoted-rung': { name: Value; stage: Value; rung: Value }
   'quoted-date': { day: Value; month: Value }
   'as-written': { text: Value }
   'what-name': null

@@ -141,6 +141,7 @@ facts! {
     pub enum Quoted {
         Name = "quoted-name" { name: String },
         At = "quoted-at" { name: String, stage: Value },
+        Rung = "quoted-rung" { name: String, stage: Value, rung: u32 },
         Date = "quoted-date" { day: i8, month: i8, year: String },
         AsWritten = "as-written" { text: String },
     }

@@ -6,7 +6,7 @@
 use std::collections::BTreeMap;
 
 use super::Edition;
-use crate::fact::{Quoted, Value, facts};
+use crate::fact::{Value, facts};
 use crate::plan::VariantId;
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
@@ -138,12 +138,11 @@ impl Edition {
         said
     }
 
-    /// The title of a variant's drill and its stage.
+    /// The title of a variant's drill, with its stage and rung.
     fn titled(&self, earlier: &Edition, variant: &VariantId) -> Value {
-        let VariantId { drill, stage, .. } = variant;
+        let VariantId { drill, .. } = variant;
         let found = self.drill(drill).or_else(|| earlier.drill(drill));
-        let name = found.map_or(drill.as_str(), |found| &found.title).to_owned();
-        Quoted::At { name, stage: (*stage).into() }.into()
+        variant.titled(found.map_or(drill.as_str(), |found| &found.title))
     }
 }
 

@@ -5,7 +5,7 @@ use std::str::FromStr;
 
 use serde::{Deserialize, Deserializer, Serialize, Serializer};
 
-use crate::fact::{Value, facts};
+use crate::fact::{Quoted, Value, facts};
 use crate::ids::{DrillId, NotAnId};
 use crate::technique::skill::Stage;
 
@@ -37,6 +37,15 @@ impl VariantId {
     /// The easiest rung of a drill at a stage.
     pub fn easiest(drill: &DrillId, stage: Stage) -> VariantId {
         VariantId { drill: drill.clone(), stage, rung: 1 }
+    }
+
+    /// A drill's title with the stage, and the rung if it is not the easiest.
+    pub fn titled(&self, title: &str) -> Value {
+        let (name, stage) = (title.to_owned(), self.stage.into());
+        match self.rung {
+            1 => Quoted::At { name, stage }.into(),
+            rung => Quoted::Rung { name, stage, rung: rung.into() }.into(),
+        }
     }
 }
 

@@ -171,9 +171,7 @@ pub fn told(problem: &Problem, plan: &Plan, edit: &Edit) -> Doing {
         let laid = plan.sessions.get(*session).and_then(|blocks| blocks.get(*block));
         let variant = laid.and_then(|laid| problem.variant(&laid.variant));
         match (variant, laid) {
-            (Some(variant), _) => {
-                Quoted::At { name: variant.title.clone(), stage: variant.stage.into() }.into()
-            }
+            (Some(variant), _) => variant.id.titled(&variant.title),
             (None, Some(laid)) => Quoted::Name { name: laid.variant.to_string() }.into(),
             (None, None) => NoBlock::There.into(),
         }
