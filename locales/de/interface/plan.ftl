@@ -51,7 +51,7 @@ plan-part-means-S6 = { $points } Punkte für jeden Punkt Schwierigkeit über { $
 plan-part-means-S7 = { $points ->
         [one] { $points } Punkt
        *[other] { $points } Punkte
-    } für dieselbe Übung in der dritten Einheit nacheinander, { $than } für dieselbe Fertigkeit in derselben Stufe zweimal in einer Einheit
+    } für dieselbe Übung in der dritten Einheit nacheinander
 plan-part-means-S8 = { $points } Punkte für jede freie Minute
 plan-part-means-S9 = { $points } Punkte für jeden Prozentpunkt, der dem anderen Fuß fehlt
 plan-part-means-S10 = { $points } Punkte für jeden Umbau
@@ -118,6 +118,10 @@ plan-wishes-approach = Ansatz
 plan-wishes-times = { $stage }
 plan-wishes-open-play-first = Offenes Spiel am Anfang, %
 plan-wishes-open-play-last = Am Ende, %
+plan-wishes-ladder = Die nächste Stufe beginnt
+plan-ladder-strict = wenn die Stufe davor geschafft ist
+plan-ladder-overlapping = wenn die Stufe davor begonnen hat
+plan-ladder-open = jederzeit, auch in der ersten Einheit
 plan-wishes-success-least = Leichter unter, %
 plan-wishes-success-most = Schwerer über, %
 plan-wishes-assumptions = Faustregeln: Annahmen, bis eure eigenen Ergebnisse etwas anderes sagen.

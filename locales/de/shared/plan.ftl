@@ -17,9 +17,13 @@ broken-cold-start = Die Einheit beginnt mit „{ $title }“, und das ist kein A
 broken-new-late = „{ $skill }“ ist neu und kommt erst in der zweiten Hälfte. Plane es früher in der Einheit.
 broken-after-contest = „{ $skill }“ kommt gegen Gegner, bevor es hier allein geübt wird. Stell diesen Block vor den Zweikampf.
 broken-hard-twice = „{ $title }“ ist der zweite sehr anstrengende Block hintereinander. Stell etwas Ruhigeres dazwischen.
+broken-twice = „{ $title }“ kommt in dieser Einheit zweimal vor. Nimm einen der beiden Blöcke heraus, oder nimm eine andere Sprosse.
+broken-one-drill = „{ $title }“ nimmt in mehreren Blöcken { $minutes } Min. dieser Einheit ein, und mehr als { $most } Min. soll es für eine Übung nicht sein. Kürze sie, oder nimm eine andere Übung.
 broken-lock-gone = „{ $title }“ ({ $minutes } min) ist in dieser Einheit gesperrt, aber nicht da. Plane sie ein, oder entsperre sie.
 broken-test-early = „{ $test }“ kommt, bevor „{ $skill }“ dran war. Zeig es in einer früheren Einheit, oder teste später.
 broken-ladder = „{ $skill }“ kommt zu { $stage }, bevor { $before } geschafft ist. Zeig { $before } öfter in früheren Einheiten, oder verschieb das hier nach hinten.
+broken-ladder-first = „{ $skill }“ kommt zu { $stage }, bevor es in { $before } gezeigt wurde. Zeig { $before } in einer früheren Einheit, oder verschieb das hier nach hinten.
+broken-ladder-contest = „{ $skill }“ beginnt hier mit dem Zweikampf, und Blick ist noch nicht geschafft. Stell einen leichteren Block dieser Fertigkeit davor.
 broken-needs = „{ $skill }“ braucht zuerst „{ $need }“ in Stufe { $stage }. Verschieb es in eine spätere Einheit.
 broken-newness = { $count } neue Fertigkeiten in Woche { $week }, und { $most } sind die Grenze. Verschieb { $over } in eine andere Woche.
 
@@ -43,6 +47,7 @@ clash-session-with-tests = Einheit { $session } am { $date } hat neben ihren Tes
 clash-strand = Du willst { $percent } % der Zeit für { $strand }, und keine Übung für diese Ziele, die zu Platz, Material und Kader passt, trainiert das.
 clash-stage = „{ $skill }“ soll bis { $goal } kommen, und keine Übung, die zu Platz, Material und Kader passt, trainiert es in Stufe { $stage }.
 clash-chain = { $goals }: Mit allem, was davor kommen muss, braucht das mindestens { $asked } Einheiten nacheinander, und es gibt { $sessions }.
+clash-circle = { $goals } brauchen einander im Kreis, deshalb kann keines davon beginnen.
 clash-newness = { $goals }: Zusammen sind das { $asked } neue Fertigkeiten, und { $weeks } Wochen mit je { $per_week } neuen haben Platz für { $room }.
 clash-minutes = { $goals }: Zusammen braucht das mindestens { $asked } min, und alle Einheiten haben { $minutes } min.
 clash-looked = { $count ->
@@ -123,7 +128,6 @@ points-not-kept = { $skill }: { $days } Tage bis zum { $date }
 points-open-play = Woche { $week }: { $percent } % von { $line } %
 points-harder = { $skill }: { NUMBER($points, maximumFractionDigits: 1) } schwerer am { $date }
 points-easier = { $skill }: { NUMBER($points, maximumFractionDigits: 1) } leichter am { $date }
-points-twice = Dasselbe noch einmal in der Einheit am { $date }: { $count } ×
 points-again = „{ $title }“ wieder am { $date }
 points-unused = { $date }: { $minutes } min
 points-other-foot = { $percent } % von { $touches } Kontakten, gewünscht { $target } %
@@ -138,6 +142,7 @@ short-of-stage = { $count } × { $stage }
 
 why-asked-as-goal = „{ $skill }“ hat danach verlangt: Mal { $nth } von { $of } in { $stage }, und das ist das Ziel.
 why-asked-on-the-way = „{ $skill }“ hat danach verlangt: Mal { $nth } von { $of } in { $stage }, auf dem Weg zu { $goal }.
+why-again = „{ $skill }“ kommt in { $stage } noch einmal vor: Beide Blöcke der Einheit zählen als ein Mal.
 why-keeps = Das pflegt „{ $skill }“: Das letzte Mal war { $days ->
     [one] einen Tag
    *[other] { $days } Tage
@@ -146,6 +151,7 @@ why-besides = Nebenbei kommt auch „{ $skill }“ vor, das nicht danach verlang
 why-waited-for-needs = „{ $skill }“ musste warten auf { $needs }.
 why-done-on = „{ $skill }“ in { $stage }, geschafft am { $date }
 why-waited-for-stage = { $stage } musste auf { $before } warten, geschafft am { $date }.
+why-waited-for-first = { $stage } musste warten, bis { $before } einmal vorgekommen war, am { $date }.
 why-opens = Danach kann beginnen: { $skills }.
 why-comes-off = „{ $skill }“: Etwa { NUMBER($tenths, maximumFractionDigits: 1) } von zehn dürften gelingen, wie gewünscht ({ $least } bis { $most }).
 why-comes-off-seldom = „{ $skill }“: Etwa { NUMBER($tenths, maximumFractionDigits: 1) } von zehn dürften gelingen. Das ist noch schwer: { $least } bis { $most } sind gewünscht.

@@ -51,7 +51,7 @@ plan-part-means-S6 = { $points } points for each point of difficulty over { $tha
 plan-part-means-S7 = { $points ->
         [one] { $points } point
        *[other] { $points } points
-    } for the same drill a third session in a row, { $than } for the same skill at the same stage twice in a session
+    } for the same drill a third session in a row
 plan-part-means-S8 = { $points } points for each unused minute
 plan-part-means-S9 = { $points } points for each percentage point that the other foot is missing
 plan-part-means-S10 = { $points } points for each change of layout
@@ -118,6 +118,10 @@ plan-wishes-approach = Approach
 plan-wishes-times = { $stage }
 plan-wishes-open-play-first = Open play at first, %
 plan-wishes-open-play-last = At the end, %
+plan-wishes-ladder = The next stage begins
+plan-ladder-strict = When the stage before is done
+plan-ladder-overlapping = When the stage before has begun
+plan-ladder-open = Any time, even in the first session
 plan-wishes-success-least = One down below, %
 plan-wishes-success-most = One up above, %
 plan-wishes-assumptions = Rules of thumb: assumptions until your own results say otherwise.

@@ -17,9 +17,13 @@ broken-cold-start = The session begins with “{ $title }”, which is not a war
 broken-new-late = “{ $skill }” is new and comes in the second half. Plan it earlier in the session.
 broken-after-contest = “{ $skill }” is contested before it is done on its own here. Put this block before the Contest block.
 broken-hard-twice = “{ $title }” is the second very hard block in a row. Put something calmer between them.
+broken-twice = “{ $title }” is there twice in this session. Take one of the two out, or use another rung.
+broken-one-drill = “{ $title }” takes { $minutes } min of this session in several blocks, and { $most } min is the limit for one drill. Shorten it, or use another drill.
 broken-lock-gone = “{ $title }” ({ $minutes } min) is locked into this session but is not there. Plan it, or unlock it.
 broken-test-early = “{ $test }” is taken before “{ $skill }” was met. Meet it in an earlier session, or take the test later.
 broken-ladder = “{ $skill }” comes to { $stage } before { $before } is done. Show { $before } more often in earlier sessions, or move this later.
+broken-ladder-first = “{ $skill }” comes to { $stage } before it was shown at { $before }. Show { $before } in an earlier session, or move this later.
+broken-ladder-contest = “{ $skill }” begins with Contest here, and Scan is not done yet. Put an easier block of it before this one.
 broken-needs = “{ $skill }” needs “{ $need }” at { $stage } first. Move it to a later session.
 broken-newness = { $count } new skills in week { $week }, and { $most } is the limit. Move { $over } to another week.
 
@@ -43,6 +47,7 @@ clash-session-with-tests = Session { $session } on { $date } has { $minutes } mi
 clash-strand = You want { $percent } % of the time for { $strand }, and no drill for these goals that fits this ground, kit and squad trains it.
 clash-stage = “{ $skill }” is to come to { $goal }, and no drill that fits this ground, kit and squad trains it at { $stage }.
 clash-chain = { $goals }: with everything that has to come before, this takes at least { $asked } sessions one after the other, and there are { $sessions }.
+clash-circle = { $goals } need each other in a circle, so none of them can begin.
 clash-newness = { $goals }: together these are { $asked } new skills, and { $weeks } weeks with { $per_week } new skills a week have room for { $room }.
 clash-minutes = { $goals }: together these need at least { $asked } min, and all sessions have { $minutes } min.
 clash-looked = { $count ->
@@ -123,7 +128,6 @@ points-not-kept = { $skill }: { $days } days until { $date }
 points-open-play = Week { $week }: { $percent } % of { $line } %
 points-harder = { $skill }: { NUMBER($points, maximumFractionDigits: 1) } harder on { $date }
 points-easier = { $skill }: { NUMBER($points, maximumFractionDigits: 1) } easier on { $date }
-points-twice = The same again in the session on { $date }: { $count } ×
 points-again = “{ $title }” again on { $date }
 points-unused = { $date }: { $minutes } min
 points-other-foot = { $percent } % of { $touches } touches, { $target } % wanted
@@ -138,6 +142,7 @@ short-of-stage = { $count } × { $stage }
 
 why-asked-as-goal = “{ $skill }” asked for it: exposure { $nth } of { $of } at { $stage }, which is its goal.
 why-asked-on-the-way = “{ $skill }” asked for it: exposure { $nth } of { $of } at { $stage }, on the way to { $goal }.
+why-again = It shows “{ $skill }” at { $stage } once more: both blocks of the session count as one exposure.
 why-keeps = It keeps up “{ $skill }”: the last time was { $days ->
     [one] one day
    *[other] { $days } days
@@ -146,6 +151,7 @@ why-besides = It also shows “{ $skill }”, which did not ask for it.
 why-waited-for-needs = “{ $skill }” had to wait for { $needs }.
 why-done-on = “{ $skill }” at { $stage }, done on { $date }
 why-waited-for-stage = { $stage } had to wait for { $before }, done on { $date }.
+why-waited-for-first = { $stage } had to wait until { $before } had been shown once, on { $date }.
 why-opens = After it, { $skills } can begin.
 why-comes-off = “{ $skill }”: about { NUMBER($tenths, maximumFractionDigits: 1) } of ten should come off, as wanted ({ $least } to { $most }).
 why-comes-off-seldom = “{ $skill }”: about { NUMBER($tenths, maximumFractionDigits: 1) } of ten should come off. That is hard for now: { $least } to { $most } are wanted.

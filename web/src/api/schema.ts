@@ -1565,8 +1565,10 @@ export interface components {
         };
         /** @description How a curriculum goes about it. The three presets are assumptions; every number can be changed. */
         Approach: {
-            /** @description How many exposures each stage needs before the next may begin: Form, Flow, Scan, Contest. */
+            /** @description How many exposures each stage needs until it is done: Form, Flow, Scan, Contest. A session counts once. */
             exposures: number[];
+            /** @description When a stage may begin. */
+            ladder?: components["schemas"]["Ladder"];
             /** @description How much of the minutes is open play at least. */
             open_play?: components["schemas"]["OpenPlay"];
             /** @description When a drill is made harder or easier. */
@@ -3012,6 +3014,11 @@ export interface components {
              */
             walls: number;
         };
+        /**
+         * @description When a stage of a skill may begin (H3).
+         * @enum {string}
+         */
+        Ladder: "strict" | "overlapping" | "open";
         /** @description A drill on the floor with its levers set so: all that a lever changes. */
         Laid: components["schemas"]["Timing"] & {
             /** @description What is called in a bout, if the block answers calls; the same in every bout. */
@@ -5172,6 +5179,8 @@ export interface components {
         };
         /** @description One exposure of a skill. */
         Stitch: {
+            /** @description Whether an earlier block of the session showed the stage: the two count once. */
+            again: boolean;
             /** @description In which block of it, from 0. */
             block: number;
             /** @description Whether the skill is met for the first time. */
@@ -9031,6 +9040,7 @@ export const gateOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<c
     kind: unknown;
 }>["kind"]> = ["test"];
 export const groupValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Group"]> = ["move_on", "other_foot", "consolidate"];
+export const ladderValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Ladder"]> = ["strict", "overlapping", "open"];
 export const languageValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Language"]> = ["en", "de"];
 export const levelValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Level"]> = ["starting", "building", "secure", "stretching"];
 export const leverValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Lever"]> = ["tempo", "motion", "eyes", "side", "touches", "space", "ball", "service", "chain", "pressure", "contest"];

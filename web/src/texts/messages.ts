@@ -952,7 +952,7 @@ export interface Messages {
   'plan-part-means-S4': { points: Value; than: Value }
   'plan-part-means-S5': { points: Value }
   'plan-part-means-S6': { points: Value; than: Value }
-  'plan-part-means-S7': { points: Value; than: Value }
+  'plan-part-means-S7': { points: Value }
   'plan-part-means-S8': { points: Value }
   'plan-part-means-S9': { points: Value }
   'plan-part-means-S10': { points: Value }
@@ -1016,6 +1016,10 @@ export interface Messages {
   'plan-wishes-times': { stage: Value }
   'plan-wishes-open-play-first': null
   'plan-wishes-open-play-last': null
+  'plan-wishes-ladder': null
+  'plan-ladder-strict': null
+  'plan-ladder-overlapping': null
+  'plan-ladder-open': null
   'plan-wishes-success-least': null
   'plan-wishes-success-most': null
   'plan-wishes-assumptions': null
@@ -1469,9 +1473,13 @@ export interface Messages {
   'broken-new-late': { skill: Value }
   'broken-after-contest': { skill: Value }
   'broken-hard-twice': { title: Value }
+  'broken-twice': { title: Value }
+  'broken-one-drill': { title: Value; minutes: Value; most: Value }
   'broken-lock-gone': { title: Value; minutes: Value }
   'broken-test-early': { test: Value; skill: Value }
   'broken-ladder': { skill: Value; stage: Value; before: Value }
+  'broken-ladder-first': { skill: Value; stage: Value; before: Value }
+  'broken-ladder-contest': { skill: Value }
   'broken-needs': { skill: Value; need: Value; stage: Value }
   'broken-newness': { count: Value; week: Value; most: Value; over: Value }
   'do-minutes': { block: Value; minutes: Value }
@@ -1493,6 +1501,7 @@ export interface Messages {
   'clash-strand': { percent: Value; strand: Value }
   'clash-stage': { skill: Value; goal: Value; stage: Value }
   'clash-chain': { goals: Value; asked: Value; sessions: Value }
+  'clash-circle': { goals: Value }
   'clash-newness': { goals: Value; asked: Value; weeks: Value; per_week: Value; room: Value }
   'clash-minutes': { goals: Value; asked: Value; minutes: Value }
   'clash-looked': { count: Value; goals: Value }
@@ -1566,7 +1575,6 @@ export interface Messages {
   'points-open-play': { week: Value; percent: Value; line: Value }
   'points-harder': { skill: Value; points: Value; date: Value }
   'points-easier': { skill: Value; points: Value; date: Value }
-  'points-twice': { date: Value; count: Value }
   'points-again': { title: Value; date: Value }
   'points-unused': { date: Value; minutes: Value }
   'points-other-foot': { percent: Value; touches: Value; target: Value }
@@ -1579,11 +1587,13 @@ export interface Messages {
   'short-of-stage': { count: Value; stage: Value }
   'why-asked-as-goal': { skill: Value; nth: Value; of: Value; stage: Value }
   'why-asked-on-the-way': { skill: Value; nth: Value; of: Value; stage: Value; goal: Value }
+  'why-again': { skill: Value; stage: Value }
   'why-keeps': { skill: Value; days: Value }
   'why-besides': { skill: Value }
   'why-waited-for-needs': { skill: Value; needs: Value }
   'why-done-on': { skill: Value; stage: Value; date: Value }
   'why-waited-for-stage': { stage: Value; before: Value; date: Value }
+  'why-waited-for-first': { stage: Value; before: Value; date: Value }
   'why-opens': { skills: Value }
   'why-comes-off': { skill: Value; tenths: Value; least: Value; most: Value }
   'why-comes-off-seldom': { skill: Value; tenths: Value; least: Value; most: Value }

@@ -90,7 +90,7 @@ fn courses((problem, plan): (&Problem, &Plan)) -> Vec<Course> {
         let Some(at) = problem.skill_index(&stitch.skill) else { continue };
         let (course, stage) = (&mut all[at], stitch.stage.index());
         course.begins[stage] = course.begins[stage].or(Some(problem.sessions[stitch.session].week));
-        course.exposures[stage] += 1;
+        course.exposures[stage] += u32::from(!stitch.again);
         course.minutes[stage] = course.minutes[stage] + stitch.minutes;
     }
     for (course, missing) in all.iter_mut().zip(super::score::missing(problem, plan)) {

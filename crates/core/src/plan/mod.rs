@@ -8,14 +8,17 @@
 //!
 //! - **H1 time**: tests, minutes and layout changes stay within the session's minutes; the first layout is free.
 //! - **H2 needs**: a skill is first met in a later session than the last required exposure of what it needs.
-//! - **H3 ladder**: a stage begins in a later session than the last required exposure of the stage before.
+//! - **H3 ladder**: a stage begins in a later session than the last required exposure of the stage before (strict), or
+//!   than its first one (overlapping), or in any session (open; then a Contest block of a skill whose Scan is not done
+//!   comes after another block of it in the same session). Several blocks of a stage in a session count once.
 //! - **H4 newness**: no more skills are met for the first time in a week than the band takes.
 //! - **H5 fits**: every layout fits the ground, kit and squad; two side by side fit on half of it each.
 //! - **H6 safety**: no blocked drill, no bout or block longer than the band's, no more aerial minutes a session or
 //!   headers a week than the band allows.
 //! - **H7 order inside a session**: it begins with a block that warms up; a skill that is met for the first time begins
 //!   before half of the session's minutes are over; Contest comes after every other block of the same skill; never two
-//!   blocks of the highest intensity in a row.
+//!   blocks of the highest intensity in a row; no variant twice, and no drill in several blocks for over 40 % of the
+//!   minutes, unless all of them are locked.
 //! - **H8 locks**: what is locked into a session is there, with its minutes.
 //! - **H9 tests**: tests come first, and a skill is tested only after a session in which it was met.
 
@@ -23,6 +26,7 @@ pub mod benchmark_map;
 pub mod compare;
 pub mod curriculum;
 pub mod edit;
+pub mod exposure;
 pub mod forecast;
 pub mod problem;
 pub mod rules;
@@ -37,7 +41,7 @@ pub use benchmark_map::{BenchmarkMap, benchmark_map};
 pub use compare::{Comparison, compare};
 pub use edit::{Edit, Edited, Price, edit, price};
 pub use problem::{
-    Approach, Barred, Block, BlockId, Limits, Lock, OpenPlay, Plan, PlanForm, Problem, SessionWish,
+    Approach, Barred, Block, BlockId, Ladder, Limits, Lock, OpenPlay, Plan, PlanForm, Problem, SessionWish,
     SidedTouches, SkillWish, SuccessWindow, TestWish, Variant, VariantId, left_their_session,
 };
 pub use rules::check::{Breach, Rule, check};

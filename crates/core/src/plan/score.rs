@@ -8,7 +8,7 @@
 //! | S4 maintenance | 2 per week over 21 days that a skill at its goal rests, until its next exposure or the last session; a skill that was beyond its goal from the start rests from the first session on |
 //! | S5 open play | 0.2 per percentage point that Scan and Contest have less of a week's minutes than the approach's line |
 //! | S6 difficulty jumps | 2 per difficulty point over 1.5 between two exposures of a skill, harder or easier |
-//! | S7 repetition | 1 for each further session in a row that has a variant, after the second; 3 for each block of a session with a skill at the stage of an earlier one |
+//! | S7 repetition | 1 for each further session in a row that has a variant, after the second |
 //! | S8 unused time | 0.5 per unused minute of a session |
 //! | S9 other foot | 0.5 per percentage point that the other foot has less of the side-specific touches than the side policy wants |
 //! | S10 changes | 0.3 per layout change |
@@ -18,15 +18,15 @@
 //!
 //! Only skills that were met before are under way; where two variants lie side by side, the first one counts.
 
-use std::collections::{BTreeMap, BTreeSet, HashMap};
+use std::collections::{BTreeMap, HashMap};
 
 use jiff::civil::Date;
 use serde::Serialize;
 
+use super::exposure::Tally;
 use super::success::{Practice, expected, outside};
 use super::{Block, Plan, Problem, SkillWish, Variant, VariantId};
 use crate::fact::{Fact, Value, facts};
-use crate::ids::SkillId;
 use crate::technique::skill::{Stage, Strand};
 use crate::units::Minutes;
 
@@ -44,9 +44,6 @@ pub const OPEN_PLAY: f64 = 0.2;
 pub const STEP: f64 = 1.5;
 /// Points of a difficulty point over that (S6).
 pub const JUMP: f64 = 2.0;
-/// Points of each block that shows a skill at a stage once more in one session (S7): else doubled blocks would double
-/// exposures for nothing.
-pub const TWICE: f64 = 3.0;
 /// Points of an unused minute (S8).
 pub const UNUSED: f64 = 0.5;
 /// Points of a percentage point that the other foot lacks (S9).
@@ -145,7 +142,7 @@ impl Part {
     }
 
     /// The figures of its rule, in the order of the table above: points first, then from where on they count (days,
-    /// points of difficulty, or percentage points); of sameness, the points in a row and those in one session.
+    /// points of difficulty, or percentage points).
     ///
     /// ```
     /// use jogo_core::plan::Part;
@@ -160,7 +157,7 @@ impl Part {
             Part::Maintenance => &[MAINTENANCE, MAINTENANCE_DAYS as f64],
             Part::OpenPlay => &[OPEN_PLAY],
             Part::Jumps => &[JUMP, STEP],
-            Part::Repetition => &[1.0, TWICE],
+            Part::Repetition => &[1.0],
             Part::UnusedTime => &[UNUSED],
             Part::OtherFoot => &[OTHER_FOOT],
             Part::Changes => &[CHANGE],
@@ -181,7 +178,6 @@ facts! {
         OpenPlay = "points-open-play" { week: u32, percent: f64, line: f64 },
         Harder = "points-harder" { skill: String, points: f64, date: Value },
         Easier = "points-easier" { skill: String, points: f64, date: Value },
-        Twice = "points-twice" { date: Value, count: usize },
         Again = "points-again" { title: String, date: Value },
         Unused = "points-unused" { date: Value, minutes: u32 },
         OtherFoot = "points-other-foot" { percent: f64, touches: f64, target: f64 },
@@ -284,9 +280,11 @@ impl<'p> Blocks<'p> {
         }
         let mut all = Vec::new();
         for (blocks, session) in self.0.iter().zip(&problem.sessions) {
+            let mut today = [false; 4];
             for (_, variant) in blocks.iter().filter(|(_, v)| v.skills.contains(&wish.id)) {
-                let left = &mut missing[variant.stage.index()];
-                *left = left.saturating_sub(1);
+                let stage = variant.stage.index();
+                let again = std::mem::replace(&mut today[stage], true);
+                missing[stage] = missing[stage].saturating_sub(u32::from(!again));
                 all.push(Exposed { date: session.date, variant, at_goal: missing == [0; 4] });
             }
         }
@@ -326,10 +324,14 @@ pub fn missing(problem: &Problem, plan: &Plan) -> Vec<[u32; 4]> {
             missing[stage.index()] = problem.approach.needed(stage);
         }
     }
-    for variant in plan.sessions.iter().flatten().filter_map(|b| problem.variant(&b.variant)) {
-        for skill in variant.skills.iter().filter_map(|s| problem.skill_index(s)) {
-            let left = &mut missing[skill][variant.stage.index()];
-            *left = left.saturating_sub(1);
+    let mut tally = Tally::of(problem);
+    for (session, blocks) in plan.sessions.iter().enumerate() {
+        for variant in blocks.iter().filter_map(|block| problem.variant(&block.variant)) {
+            for skill in variant.skills.iter().filter_map(|s| problem.skill_index(s)) {
+                let counts = tally.show(skill, variant.stage, session);
+                let left = &mut missing[skill][variant.stage.index()];
+                *left = left.saturating_sub(u32::from(counts));
+            }
         }
     }
     missing
@@ -446,19 +448,6 @@ fn repetition(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
         blocks.iter().map(|(_, v)| (v.id.clone(), v.title.clone())).collect()
     };
     let sessions: Vec<BTreeMap<VariantId, String>> = laid.0.iter().map(named).collect();
-    for (blocks, wish) in laid.0.iter().zip(&problem.sessions) {
-        let mut shown: BTreeSet<(&SkillId, Stage)> = BTreeSet::new();
-        let mut twice = 0;
-        for (_, variant) in blocks {
-            let all = || variant.skills.iter().map(|skill| (skill, variant.stage));
-            twice += usize::from(all().any(|exposure| shown.contains(&exposure)));
-            shown.extend(all());
-        }
-        if twice > 0 {
-            let from = PointsFrom::Twice { date: wish.date.into(), count: twice };
-            part.add(TWICE * twice as f64, from);
-        }
-    }
     for (three, wish) in sessions.windows(3).zip(problem.sessions.iter().skip(2)) {
         let again = |id: &VariantId| three[0].contains_key(id) && three[1].contains_key(id);
         for (_, title) in three[2].iter().filter(|(id, _)| again(id)) {
@@ -577,7 +566,8 @@ fn evidence(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
     for (session, test, need) in problem.shown_by_tests() {
         let Some(wish) = problem.skills.iter().find(|wish| wish.id == need.skill) else { continue };
         let shows = |variant: &Variant| variant.stage == need.stage && variant.skills.contains(&need.skill);
-        let earlier = laid.0.iter().take(session).flatten().filter(|(_, variant)| shows(variant));
+        let in_session = |blocks: &&Vec<(&Block, &Variant)>| blocks.iter().any(|(_, variant)| shows(variant));
+        let earlier = laid.0.iter().take(session).filter(in_session);
         if !wish.has_done(need.stage) && (earlier.count() as u32) < problem.approach.needed(need.stage) {
             let (test, date) = (test.name.clone(), problem.sessions[session].date.into());
             part.add(EARLY, PointsFrom::Early { test, date, skill: wish.name.clone(), stage: need.stage });

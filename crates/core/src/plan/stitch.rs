@@ -2,6 +2,7 @@
 
 use serde::Serialize;
 
+use super::exposure::Tally;
 use super::score::RHYTHM_DAYS;
 use super::success::{Practice, expected, fitting};
 use super::{Plan, Problem};
@@ -31,6 +32,8 @@ pub struct Stitch {
     pub fits: [f64; 2],
     /// Which exposure of this stage it is, from 1.
     pub nth: u32,
+    /// Whether an earlier block of the session showed the stage: the two count once.
+    pub again: bool,
     /// How many the stage needs.
     pub of: u32,
     /// Whether the skill is met for the first time.
@@ -43,7 +46,7 @@ pub struct Stitch {
 
 /// All exposures of a plan, by session and block.
 pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
-    let mut count = vec![[0; 4]; problem.skills.len()];
+    let mut tally = Tally::of(problem);
     let mut last: Vec<Option<usize>> = vec![None; problem.skills.len()];
     let mut practice = Practice::before(problem);
     let mut all = Vec::new();
@@ -53,18 +56,17 @@ pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
             let Some(variant) = problem.variant(&laid.variant) else { continue };
             for id in &variant.skills {
                 let Some(skill) = problem.skill_index(id) else { continue };
-                let first = problem.skills[skill].present.is_none() && count[skill] == [0; 4];
+                let first = problem.skills[skill].present.is_none() && !tally.is_met(skill);
                 let under_way = problem.skills[skill]
                     .way()
-                    .any(|stage| count[skill][stage.index()] < problem.approach.needed(stage));
+                    .any(|stage| tally.count(skill, stage) < problem.approach.needed(stage));
                 let rested = last[skill].map(|before: usize| {
                     (problem.sessions[session].date - problem.sessions[before].date).get_days()
                 });
                 last[skill] = Some(session);
                 let brought = practice.after(skill, variant, laid.minutes, problem.sessions[session].date);
                 let harder = practice.harder(skill, variant);
-                let nth = &mut count[skill][variant.stage.index()];
-                *nth += 1;
+                let again = !tally.show(skill, variant.stage, session);
                 all.push(Stitch {
                     skill: id.clone(),
                     session,
@@ -74,7 +76,8 @@ pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
                     harder,
                     success: expected(brought, harder),
                     fits: fitting(brought, problem.approach.success_window),
-                    nth: *nth,
+                    nth: tally.count(skill, variant.stage),
+                    again,
                     of: problem.approach.needed(variant.stage),
                     first,
                     rested,

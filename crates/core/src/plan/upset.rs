@@ -9,7 +9,7 @@ use std::collections::BTreeSet;
 
 use serde::{Deserialize, Serialize};
 
-use super::{Block, Breach, Plan, Problem, check, left_their_session, score, solve_rest, stitches};
+use super::{Block, Breach, Plan, Problem, Stitch, check, left_their_session, score, solve_rest, stitches};
 use crate::fact::{Fact, facts};
 use crate::ids::{SkillId, TestId};
 use crate::plan::search::solve::STEPS_NEAR;
@@ -161,7 +161,10 @@ fn needed(problem: &Problem, plan: &Plan) -> BTreeSet<(usize, usize)> {
         let wish = problem.skills.iter().find(|wish| wish.id == skill);
         nth <= of && wish.is_some_and(|wish| wish.way().any(|on_way| on_way == stage))
     };
-    stitches.filter(|s| counts(&s.skill, s.stage, s.nth, s.of)).map(|s| (s.session, s.block)).collect()
+    stitches
+        .filter(|s| !s.again && counts(&s.skill, s.stage, s.nth, s.of))
+        .map(|s| (s.session, s.block))
+        .collect()
 }
 
 /// The way that breaks fewest rules, and of those the one with the best score.
@@ -203,7 +206,8 @@ pub fn fallen_short(problem: &Problem, before: &Plan, after: &Plan) -> Vec<Fact>
 fn missing(problem: &Problem, plan: &Plan) -> Vec<(SkillId, Stage, u32)> {
     let stitches = stitches(problem, plan);
     let of = |skill: &super::SkillWish, stage: Stage| {
-        let seen = stitches.iter().filter(|s| s.skill == skill.id && s.stage == stage).count() as u32;
+        let counts = |s: &&Stitch| s.skill == skill.id && s.stage == stage && !s.again;
+        let seen = stitches.iter().filter(counts).count() as u32;
         (skill.id.clone(), stage, problem.approach.needed(stage).saturating_sub(seen))
     };
     problem.skills.iter().flat_map(|skill| skill.way().map(move |stage| of(skill, stage))).collect()

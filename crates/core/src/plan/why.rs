@@ -5,7 +5,7 @@ use std::collections::BTreeSet;
 use serde::Serialize;
 
 use super::edit::{Price, price};
-use super::{Plan, Problem, SkillWish, Stitch, Variant, VariantId, score, stitches};
+use super::{Ladder, Plan, Problem, SkillWish, Stitch, Variant, VariantId, score, stitches};
 use crate::drill::levers::Levers;
 use crate::fact::{Fact, Value, facts};
 use crate::plan::search::ledger::Ledger;
@@ -17,11 +17,13 @@ facts! {
     /// Why something is where it is in a plan, or is not there.
     pub enum Why {
         AskedAsGoal = "why-asked-as-goal" { skill: String, nth: u32, of: u32, stage: Stage },
+        Again = "why-again" { skill: String, stage: Stage },
         AskedOnTheWay = "why-asked-on-the-way" { skill: String, nth: u32, of: u32, stage: Stage, goal: Stage },
         Keeps = "why-keeps" { skill: String, days: i32 },
         Besides = "why-besides" { skill: String },
         WaitedForNeeds = "why-waited-for-needs" { skill: String, needs: Vec<Done> },
         WaitedForStage = "why-waited-for-stage" { stage: Stage, before: Stage, date: Value },
+        WaitedForFirst = "why-waited-for-first" { stage: Stage, before: Stage, date: Value },
         Opens = "why-opens" { skills: Value },
         ComesOff = "why-comes-off" { skill: String, tenths: f64, least: f64, most: f64 },
         ComesOffSeldom = "why-comes-off-seldom" { skill: String, tenths: f64, least: f64, most: f64 },
@@ -137,7 +139,9 @@ pub fn why_block(problem: &Problem, plan: &Plan, session: usize, block: usize) -
 fn asked(wish: &SkillWish, stitch: &Stitch) -> Why {
     let (skill, stage) = (wish.name.clone(), stitch.stage);
     let on_the_way = wish.way().any(|stage| stage == stitch.stage);
-    if on_the_way && stitch.nth <= stitch.of {
+    if stitch.again {
+        Why::Again { skill, stage }
+    } else if on_the_way && stitch.nth <= stitch.of {
         let (nth, of) = (stitch.nth, stitch.of);
         match stage == wish.goal {
             true => Why::AskedAsGoal { skill, nth, of, stage },
@@ -181,14 +185,27 @@ fn waited(problem: &Problem, all: &[Stitch], wish: &SkillWish, stitch: &Stitch) 
             .collect();
         return (!needs.is_empty()).then(|| Why::WaitedForNeeds { skill: wish.name.clone(), needs });
     }
-    let before = stitch.stage.before().filter(|before| stitch.nth == 1 && !wish.has_done(*before))?;
-    let served = served(all, &wish.id, before).filter(|at| *at < stitch.session)?;
-    Some(Why::WaitedForStage { stage: stitch.stage, before, date: day(served) })
+    let begins = stitch.nth == 1 && !stitch.again;
+    let before = stitch.stage.before().filter(|before| begins && !wish.has_done(*before))?;
+    let stage = stitch.stage;
+    let earlier = |session: &usize| *session < stitch.session;
+    match problem.approach.ladder {
+        Ladder::Strict => {
+            let date = day(served(all, &wish.id, before).filter(earlier)?);
+            Some(Why::WaitedForStage { stage, before, date })
+        }
+        Ladder::Overlapping => {
+            let first = all.iter().find(|s| s.skill == wish.id && s.stage == before);
+            let date = day(first.map(|first| first.session).filter(earlier)?);
+            Some(Why::WaitedForFirst { stage, before, date })
+        }
+        Ladder::Open => None,
+    }
 }
 
 /// What can begin once this exposure is done.
 fn opens(problem: &Problem, all: &[Stitch], wish: &SkillWish, stitch: &Stitch) -> Option<Why> {
-    if stitch.nth != stitch.of {
+    if stitch.nth != stitch.of || stitch.again {
         return None;
     }
     let waits = |other: &&SkillWish| {
@@ -349,13 +366,16 @@ fn shorten(table: &Table<'_>, session: usize, blocks: &mut [BlockRow], but: usiz
 
 /// Which exposures are missing, and what holds them back.
 fn why_missing(problem: &Problem, all: &[Stitch], wish: &SkillWish) -> Option<Why> {
-    let count = |stage: Stage| all.iter().filter(|s| s.skill == wish.id && s.stage == stage).count() as u32;
+    let counts = |s: &&Stitch, stage: Stage| s.skill == wish.id && s.stage == stage && !s.again;
+    let count = |stage: Stage| all.iter().filter(|s| counts(s, stage)).count() as u32;
     let (stage, missing) = wish
         .way()
         .map(|stage| (stage, problem.approach.needed(stage).saturating_sub(count(stage))))
         .find(|(_, left)| *left > 0)?;
     let last = problem.sessions.len().saturating_sub(1);
-    let before = stage.before().filter(|before| !wish.has_done(*before));
+    // Only a strict ladder makes a stage wait until the one before it is done.
+    let strict = problem.approach.ladder == Ladder::Strict;
+    let before = stage.before().filter(|before| strict && !wish.has_done(*before));
     let count = missing;
     Some(match before.and_then(|before| Some((before, served(all, &wish.id, before)?))) {
         Some((before, session)) if session >= last => Why::MissingTooLate { count, stage, before },

@@ -63,7 +63,7 @@ impl Stage {
     pub const ALL: [Stage; 4] = [Stage::Form, Stage::Flow, Stage::Scan, Stage::Contest];
 
     /// Its place in [`Stage::ALL`].
-    pub fn index(self) -> usize {
+    pub const fn index(self) -> usize {
         self as usize
     }
 

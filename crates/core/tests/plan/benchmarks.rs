@@ -95,7 +95,7 @@ fn a_test_shows_what_was_done_before_it(
 #[rstest]
 #[case::two_days(A, 2, Stage::Flow, &[2, 3], &[])]
 #[case::a_day_too_few(A, 3, Stage::Flow, &[2, 3], &["benchmarks-no-look"])]
-#[case::both_in_one_session("a@form 5 | a@form 5 | a@flow 5, a@flow 5 | | |", 2, Stage::Flow, &[2], &["benchmarks-no-look"])]
+#[case::two_in_one_session("a@form 5 | a@form 5 | a@flow 5, a@flow 6 | a@flow 5 | |", 3, Stage::Flow, &[2, 3], &["benchmarks-no-look"])]
 #[case::later_stages_too(A, 4, Stage::Form, &[0, 1, 2, 3], &[])]
 fn points_are_looked_for_in_ordinary_blocks(
     #[case] laid: &str,
@@ -137,9 +137,9 @@ fn what_is_missing_is_found(#[case] milestones: Vec<Milestone>, #[case] found: &
 
 #[test]
 fn scan_is_not_shown_by_a_test_taken_alone() {
-    let problem = problem(&[("a", Some(Stage::Scan), Stage::Scan, &[])], &[20; 2]);
+    let problem = problem(&[("a", Some(Stage::Scan), Stage::Scan, &[])], &[20; 3]);
     let library = library(vec![milestone("scan", "a", Stage::Scan, measured("four-cuts", 1))]);
-    let map = drawn(&problem, "a@scan 5, a@scan 5 | ", &wishes(&[1]), &library);
+    let map = drawn(&problem, "a@scan 5 | a@scan 5 | ", &wishes(&[2]), &library);
     assert_eq!((map.shown, codes(&map.findings)), (1, vec!["benchmarks-taken-alone"]));
     let Some(BenchmarkMend::Milestone { evidence: Evidence::Both { .. }, milestone, .. }) =
         &map.findings[0].mend

@@ -19,7 +19,9 @@ use std::collections::BTreeMap;
 
 use jiff::ToSpan;
 use jiff::civil::{Date, date};
-use jogo_core::plan::{Approach, Block, Limits, Plan, Problem, SessionWish, SkillWish, Variant, stitches};
+use jogo_core::plan::{
+    Approach, Block, Ladder, Limits, Plan, Problem, SessionWish, SkillWish, Variant, stitches,
+};
 use jogo_core::technique::skill::{Need, Stage, Strand};
 use jogo_core::units::{Difficulty, Minutes, Share};
 
@@ -62,7 +64,7 @@ fn problem(skills: &[Wished<'_>], minutes: &[u32]) -> Problem {
         limits: Limits::default(),
         locks: Vec::new(),
         shares: all.clone(),
-        approach: Approach::BALANCED,
+        approach: Approach { ladder: Ladder::Strict, ..Approach::BALANCED },
         variants: variants.collect(),
         skills: skills
             .iter()
@@ -121,8 +123,14 @@ fn stitches_say_which_exposure_they_are_and_where_the_line_frays() {
     );
     let rested = stitches(&wished, &plan("a@form 5 |  |  | a@form 5"));
     assert_eq!(rested.iter().map(|s| s.frayed).collect::<Vec<_>>(), [false, true]);
+    // Two blocks of a session count as one exposure.
+    let twice = stitches(&wished, &plan("a@form 5, a@form 5 | a@form 5 |  | "));
+    assert_eq!(
+        twice.iter().map(|s| (s.nth, s.again)).collect::<Vec<_>>(),
+        [(1, false), (1, true), (2, false)]
+    );
     // Reached goals may rest: a has nothing left to do here.
     let reached = problem(&[("a", None, Stage::Form, &[])], &[20, 20, 20, 20]);
-    let rested = stitches(&reached, &plan("a@form 5, a@form 5 |  |  | a@form 5"));
+    let rested = stitches(&reached, &plan("a@form 5 | a@form 5 |  | a@form 5"));
     assert!(rested.iter().all(|s| !s.frayed));
 }

@@ -34,7 +34,6 @@ fn the_demo_curriculum_reaches_every_goal() {
 
 #[rstest]
 #[case::first_steps("u6-u7")]
-#[case::first_steps("u6-u7")]
 #[case::eyes_up("u8-u9")]
 #[case::together("u10-u12")]
 #[case::at_speed("u13-u15")]

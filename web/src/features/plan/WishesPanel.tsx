@@ -93,6 +93,15 @@ function ApproachWish({ view, onChange }: { view: Curriculum; onChange: (change:
           />
         ))}
       </Box>
+      <SelectCell
+        label={t('plan-wishes-ladder')}
+        value={approach.ladder ?? 'strict'}
+        options={(['strict', 'overlapping', 'open'] as const).map((ladder) => ({
+          value: ladder,
+          says: t(`plan-ladder-${ladder}`),
+        }))}
+        onChange={(ladder) => ladder && set({ ladder })}
+      />
       {approach.open_play && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, mt: 0.5 }}>
           {(['first', 'last'] as const).map((end) => (

@@ -29,6 +29,7 @@ use crate::assessment::benchmarks::Test;
 use crate::assessment::milestones::Milestone;
 use crate::ids::{SkillId, TestId};
 use crate::input::{InputError, RangeFault};
+use crate::plan::Ladder;
 use crate::plan::upset::MovedTest;
 use crate::technique::skill::{Need, Skill, Stage};
 use crate::units::Minutes;
@@ -252,10 +253,15 @@ impl Curriculum {
                 let needed = needs.into_iter().flat_map(Skill::all_needs);
                 let after =
                     needed.filter_map(|need| done.get(&(need.skill, need.stage)).map(|done| done + 1));
-                let mut next = after.max().unwrap_or(0);
+                let mut begins = after.max().unwrap_or(0);
                 for stage in Stage::ALL.into_iter().filter(|stage| goal.is_on_the_way(*stage)) {
-                    next += self.approach.needed(stage) as usize;
-                    done.insert((goal.skill.clone(), stage), next - 1);
+                    let needed = self.approach.needed(stage) as usize;
+                    done.insert((goal.skill.clone(), stage), begins + needed - 1);
+                    begins += match self.approach.ladder {
+                        Ladder::Strict => needed,
+                        Ladder::Overlapping => 1,
+                        Ladder::Open => 0,
+                    };
                 }
             }
         }

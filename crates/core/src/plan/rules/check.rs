@@ -8,7 +8,7 @@ use serde::Serialize;
 
 use crate::drill::levers::Intensity;
 use crate::fact::{Fact, facts};
-use crate::plan::{Barred, Block, Plan, Problem, Variant, VariantId};
+use crate::plan::{Barred, Block, Ladder, Plan, Problem, Variant, VariantId};
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
 
@@ -68,9 +68,13 @@ facts! {
         NewLate = "broken-new-late" { skill: String },
         AfterContest = "broken-after-contest" { skill: String },
         HardTwice = "broken-hard-twice" { title: String },
+        Twice = "broken-twice" { title: String },
+        OneDrill = "broken-one-drill" { title: String, minutes: u32, most: u32 },
         LockGone = "broken-lock-gone" { title: String, minutes: Minutes },
         TestEarly = "broken-test-early" { test: String, skill: String },
         Ladder = "broken-ladder" { skill: String, stage: Stage, before: Stage },
+        LadderFirst = "broken-ladder-first" { skill: String, stage: Stage, before: Stage },
+        LadderContest = "broken-ladder-contest" { skill: String },
         Needs = "broken-needs" { skill: String, need: String, stage: Stage },
         Newness = "broken-newness" { count: u32, week: u32, most: u32, over: u32 },
     }
@@ -115,6 +119,7 @@ pub fn check(problem: &Problem, plan: &Plan) -> Vec<Breach> {
         fits(problem, plan, &mut breaches);
         safety(problem, plan, &mut breaches);
         order(problem, plan, &mut breaches);
+        sameness(problem, plan, &mut breaches);
         locks(problem, plan, &mut breaches);
         tests(problem, plan, &mut breaches);
     }
@@ -310,6 +315,43 @@ fn order(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
     }
 }
 
+/// The blocks of a session that no lock holds.
+fn unlocked(problem: &Problem, session: usize, blocks: &[Block]) -> Vec<usize> {
+    let mut left: Vec<usize> = (0..blocks.len()).collect();
+    for lock in problem.locks.iter().filter(|lock| lock.session == session) {
+        if let Some(at) = left.iter().position(|at| blocks[*at].is_like(&lock.block)) {
+            left.remove(at);
+        }
+    }
+    left
+}
+
+/// A variant stands in a session once, and a drill with several blocks takes no more than 40 % of its minutes.
+fn sameness(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
+    for (session, (blocks, wish)) in plan.sessions.iter().zip(&problem.sessions).enumerate() {
+        let free = unlocked(problem, session, blocks);
+        let mut told: BTreeSet<&str> = BTreeSet::new();
+        for at in free.into_iter().rev() {
+            let mut broken = |says: Broken| {
+                let says = says.into();
+                breaches.push(Breach { rule: Rule::Order, session, block: Some(at), says });
+            };
+            let (block, title) = (&blocks[at], problem.title(&blocks[at].variant).to_owned());
+            let twice = |(other, laid): (usize, &Block)| other != at && laid.variant == block.variant;
+            if blocks.iter().enumerate().any(twice) && told.insert(block.variant.drill.as_str()) {
+                broken(Broken::Twice { title });
+                continue;
+            }
+            let of_drill = blocks.iter().filter(|laid| laid.variant.drill == block.variant.drill);
+            let (several, minutes) = (of_drill.clone().count() > 1, of_drill.map(|b| b.minutes.0).sum());
+            let most = wish.for_blocks().0 * 2 / 5;
+            if several && minutes > most && told.insert(block.variant.drill.as_str()) {
+                broken(Broken::OneDrill { title, minutes, most });
+            }
+        }
+    }
+}
+
 fn locks(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
     let mut left: Vec<Vec<&Block>> = plan.sessions.iter().map(|blocks| blocks.iter().collect()).collect();
     for lock in &problem.locks {
@@ -342,7 +384,7 @@ fn tests(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
     }
 }
 
-/// In which sessions each skill is exposed at each stage, in order, with the block.
+/// In which sessions each skill is exposed at each stage, in order, with the first such block of each.
 type Exposures<'p> = BTreeMap<(&'p str, Stage), Vec<(usize, usize)>>;
 
 fn shown<'p>(problem: &'p Problem, plan: &Plan) -> Exposures<'p> {
@@ -351,7 +393,11 @@ fn shown<'p>(problem: &'p Problem, plan: &Plan) -> Exposures<'p> {
         for (i, block) in blocks.iter().enumerate() {
             if let Some(variant) = problem.variant(&block.variant) {
                 for skill in &variant.skills {
-                    shown.entry((skill.as_str(), variant.stage)).or_default().push((session, i));
+                    let exposures: &mut Vec<(usize, usize)> =
+                        shown.entry((skill.as_str(), variant.stage)).or_default();
+                    if exposures.last().is_none_or(|last| last.0 != session) {
+                        exposures.push((session, i));
+                    }
                 }
             }
         }
@@ -381,13 +427,30 @@ fn ladder_and_needs(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) 
             let Some(&(session, block)) = shown.get(&(id, stage)).and_then(|all| all.first()) else {
                 continue;
             };
-            if let Some(before) = stage.before().filter(|before| late(id, *before, session)) {
-                breaches.push(Breach {
-                    rule: Rule::Ladder,
-                    session,
-                    block: Some(block),
-                    says: Broken::Ladder { skill: wish.name.clone(), stage, before }.into(),
+            let Some(before) = stage.before() else { continue };
+            let begun = || shown.get(&(id, before)).and_then(|all| all.first()).map(|first| first.0);
+            let skill = wish.name.clone();
+            let says = match problem.approach.ladder {
+                Ladder::Strict if late(id, before, session) => Broken::Ladder { skill, stage, before },
+                Ladder::Overlapping
+                    if !wish.has_done(before) && begun().is_none_or(|begun| begun >= session) =>
+                {
+                    Broken::LadderFirst { skill, stage, before }
+                }
+                _ => continue,
+            };
+            breaches.push(Breach { rule: Rule::Ladder, session, block: Some(block), says: says.into() });
+        }
+        if problem.approach.ladder == Ladder::Open {
+            for &(session, block) in shown.get(&(id, Stage::Contest)).into_iter().flatten() {
+                let prepared = plan.sessions[session][..block].iter().any(|earlier| {
+                    let variant = problem.variant(&earlier.variant);
+                    variant.is_some_and(|v| v.skills.contains(&wish.id) && v.stage != Stage::Contest)
                 });
+                if !prepared && late(id, Stage::Scan, session) {
+                    let says = Broken::LadderContest { skill: wish.name.clone() }.into();
+                    breaches.push(Breach { rule: Rule::Ladder, session, block: Some(block), says });
+                }
             }
         }
         let first = Stage::ALL.iter().filter_map(|s| shown.get(&(id, *s))?.first()).min();

@@ -23,7 +23,7 @@ use crate::ids::{SkillId, TestId};
 use crate::plan::rules::prove::reachable;
 use crate::plan::search::cooling::finds_a_plan;
 use crate::plan::search::table::Table;
-use crate::plan::{Lock, Problem};
+use crate::plan::{Ladder, Lock, Problem};
 use crate::technique::skill::{Stage, Strand};
 use crate::units::Minutes;
 
@@ -34,6 +34,7 @@ facts! {
         SessionWithTests = "clash-session-with-tests" { session: usize, date: Value, minutes: Minutes, least: Minutes },
         Strand = "clash-strand" { strand: Strand, percent: f64 },
         Stage = "clash-stage" { skill: String, goal: Stage, stage: Stage },
+        Circle = "clash-circle" { goals: Value },
         Chain = "clash-chain" { goals: Value, asked: u32, sessions: usize },
         Newness = "clash-newness" { goals: Value, asked: u32, weeks: usize, per_week: u32, room: u32 },
         Minutes = "clash-minutes" { goals: Value, asked: f64, minutes: u32 },
@@ -210,6 +211,8 @@ fn unserved_stage(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
 
 /// Why goals cannot all be reached.
 enum Reason {
+    /// They need each other in a circle.
+    Circle,
     /// How many sessions they ask for, one after the other.
     Chain(u32),
     /// How many new skills they ask for, and how many find room.
@@ -236,6 +239,7 @@ fn goals(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
     let named = named.map(|skill| GoalSaid::To { skill: skill.name.clone(), stage: skill.goal });
     let (goals, weeks) = (Value::from(named.collect::<Vec<_>>()), problem.weeks().len());
     let (says, relax) = match reason {
+        Reason::Circle => (ClashSaid::Circle { goals }, vec![Relax::DropOneGoal, Relax::FurtherAlready]),
         Reason::Chain(asked) => (
             ClashSaid::Chain { goals, asked, sessions: problem.sessions.len() },
             vec![Relax::LowerGoal, Relax::AddWeeks, Relax::FurtherAlready],
@@ -264,7 +268,11 @@ fn goals(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
 fn forbidden(table: &Table<'_>, goals: &[usize]) -> Option<Reason> {
     let asked = closure(table, goals);
     let ends = finishes(table);
-    let chain = asked.iter().map(|(skill, stage)| ends[*skill][*stage]).max().unwrap_or(0);
+    let on_the_way = |(skill, stage): (&usize, &usize)| ends[*skill][..=*stage].iter().copied().max();
+    let chain = asked.iter().filter_map(on_the_way).max().unwrap_or(0);
+    if chain >= NEVER {
+        return Some(Reason::Circle);
+    }
     if chain > table.sessions.len() as u32 {
         return Some(Reason::Chain(chain));
     }
@@ -312,7 +320,6 @@ const NEVER: u32 = 1_000_000;
 
 /// How many sessions have passed at least when a skill has had its exposures at a stage, by skill and stage.
 fn finishes(table: &Table<'_>) -> Vec<[u32; 4]> {
-    let longest = table.sessions.iter().map(|e| e.minutes - e.tests).max().unwrap_or(0).max(1);
     // From never downwards: a skill settles once its needs have, which takes no more rounds than there are skills.
     let mut ends: Vec<[u32; 4]> =
         table.skills.iter().map(|row| row.done.map(|done| if done { 0 } else { NEVER })).collect();
@@ -321,10 +328,14 @@ fn finishes(table: &Table<'_>) -> Vec<[u32; 4]> {
             let needs = row.needs.iter().filter(|_| !row.met);
             let mut passed = needs.map(|(needed, stage)| ends[*needed][*stage]).max().unwrap_or(0);
             for stage in (0..4).filter(|stage| !row.done[*stage]) {
-                let least = table.serving[skill][stage].iter().map(|v| table.variants[*v].least).min();
-                let minutes = table.needed[stage] * least.unwrap_or(0);
-                passed = (passed + minutes.div_ceil(longest).max(1)).min(NEVER);
-                ends[skill][stage] = passed;
+                // Each exposure has a session of its own.
+                let end = (passed + table.needed[stage]).min(NEVER);
+                ends[skill][stage] = end;
+                passed = match table.ladder {
+                    Ladder::Strict => end,
+                    Ladder::Overlapping => (passed + 1).min(NEVER),
+                    Ladder::Open => passed,
+                };
             }
         }
     }

@@ -7,7 +7,9 @@
 
 use std::collections::BTreeSet;
 
+use crate::plan::Ladder;
 use crate::plan::search::table::{BlockRow, Table, When};
+use crate::technique::skill::Stage;
 
 /// How many blocks are laid before the question is given up.
 const MOST: usize = 120_000;
@@ -117,8 +119,24 @@ impl Proof<'_> {
         let mut next = now.clone();
         for &skill in &row.skills {
             let of = skill * 4;
-            let begun = now[of + row.stage] > 0;
-            if !begun && row.stage > 0 && !done(skill, row.stage - 1) {
+            let first = row.stage > 0 && now[of + row.stage] == 0;
+            let kept = match table.ladder {
+                Ladder::Strict => !first || done(skill, row.stage - 1),
+                Ladder::Overlapping => {
+                    let earlier = row.stage.saturating_sub(1);
+                    !first || table.skills[skill].done[earlier] || before[of + earlier] > 0
+                }
+                Ladder::Open => {
+                    let led_to = |laid: &BlockRow| {
+                        let other = &table.variants[laid.variant];
+                        other.stage < row.stage && other.shows(skill)
+                    };
+                    row.stage != Stage::Contest.index()
+                        || done(skill, Stage::Scan.index())
+                        || blocks.iter().any(led_to)
+                }
+            };
+            if !kept {
                 return None;
             }
             if !table.skills[skill].met && now[of..of + 4] == [0; 4] {
@@ -130,8 +148,8 @@ impl Proof<'_> {
                 }
             }
             let count = &mut next[of + row.stage];
-            // More than is required changes nothing; at least one shows that it was met.
-            *count = (*count + 1).min(table.needed[row.stage].clamp(1, 255) as u8);
+            // A session counts once. More than is required changes nothing; at least one shows that it was met.
+            *count = (before[of + row.stage] + 1).min(table.needed[row.stage].clamp(1, 255) as u8);
         }
         Some(next)
     }

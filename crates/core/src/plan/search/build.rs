@@ -4,11 +4,17 @@
 //! next, where it fits best, until the time is used. Goals count the more, the less their chain of stages and needs can
 //! wait. It looks at each session once, so a first plan is there at once.
 
+use crate::plan::Ladder;
 use crate::plan::search::table::{BlockRow, Table, When};
+use crate::technique::skill::Stage;
 
 /// What has been laid so far.
 struct SoFar {
+    /// How many sessions had each stage, and the last of them.
     count: Vec<[u32; 4]>,
+    shown: Vec<[When; 4]>,
+    /// In which session each stage began.
+    begun: Vec<[When; 4]>,
     /// In which session each stage had its last required exposure.
     done: Vec<[When; 4]>,
     /// In which session each skill was shown last.
@@ -27,6 +33,8 @@ pub(in crate::plan) fn build(table: &Table<'_>, locked: &[Vec<BlockRow>]) -> Vec
     let n = table.skills.len();
     let mut standing = SoFar {
         count: vec![[0; 4]; n],
+        shown: vec![[When::Never; 4]; n],
+        begun: vec![[When::Never; 4]; n],
         done: vec![[When::Never; 4]; n],
         last: vec![None; n],
         minutes: [0.0; 4],
@@ -87,7 +95,8 @@ struct Due {
 }
 
 /// Works back from the tests and locks (H2, H3 and H9): a lock of a stage asks for the stage before it one session
-/// earlier, that for the one before it, and the skill's first session for what the skill needs.
+/// earlier, that for the one before it, and the skill's first session for what the skill needs. Where stages overlap it
+/// asks for more than it must; where they are open, for none.
 fn dues(table: &Table<'_>, locked: &[Vec<BlockRow>]) -> Vec<Due> {
     let mut due = vec![Due { met: When::Never, done: [When::Never; 4] }; table.skills.len()];
     for (skill, row) in table.skills.iter().enumerate() {
@@ -99,7 +108,7 @@ fn dues(table: &Table<'_>, locked: &[Vec<BlockRow>]) -> Vec<Due> {
         let row = &table.variants[laid.variant];
         for &skill in &row.skills {
             due[skill].met = due[skill].met.min(When::In(session));
-            if row.stage > 0 {
+            if row.stage > 0 && table.ladder != Ladder::Open {
                 let done = &mut due[skill].done[row.stage - 1];
                 *done = (*done).min(When::In(session).previous());
             }
@@ -109,11 +118,12 @@ fn dues(table: &Table<'_>, locked: &[Vec<BlockRow>]) -> Vec<Due> {
     for _ in 0..4 * due.len() {
         let before = due.clone();
         for (skill, row) in table.skills.iter().enumerate() {
-            for stage in (1..4).rev() {
+            for stage in (1..4).rev().filter(|_| table.ladder != Ladder::Open) {
                 let earlier = due[skill].done[stage].previous();
                 due[skill].done[stage - 1] = due[skill].done[stage - 1].min(earlier);
             }
-            due[skill].met = due[skill].met.min(due[skill].done[0]);
+            let soonest = due[skill].done.into_iter().min().unwrap_or(When::Never);
+            due[skill].met = due[skill].met.min(soonest);
             if row.met {
                 continue;
             }
@@ -187,10 +197,12 @@ impl Builder<'_> {
     /// Whether the skills met in this session still begin early enough.
     fn still_early(&self, blocks: &[BlockRow], standing: &SoFar) -> bool {
         (0..blocks.len()).all(|at| {
+            let shows = |at: usize, skill: usize| self.table.variants[blocks[at].variant].shows(skill);
             let firsts = |skill: &usize| {
+                let first = standing.begun[*skill].iter().min();
                 !self.table.skills[*skill].met
-                    && standing.last[*skill] == Some(self.session)
-                    && standing.count[*skill].iter().sum::<u32>() == 1
+                    && first == Some(&When::In(self.session))
+                    && !(0..at).any(|earlier| shows(earlier, *skill))
             };
             !self.table.variants[blocks[at].variant].skills.iter().any(firsts) || self.early(blocks, at)
         })
@@ -208,8 +220,7 @@ impl Builder<'_> {
         };
         let mut new = 0;
         for &skill in &row.skills {
-            let begun = standing.count[skill][row.stage] > 0;
-            if !begun && row.stage > 0 && !earlier(skill, row.stage - 1) {
+            if !self.stage_may_come(skill, row.stage, standing) {
                 return false;
             }
             if is_new(table, skill, standing) {
@@ -220,6 +231,26 @@ impl Builder<'_> {
             }
         }
         standing.new_in_week + self.locked_new(standing) + new <= table.new_per_week || new == 0
+    }
+
+    /// Whether a stage of a skill keeps H3 in this session.
+    fn stage_may_come(&self, skill: usize, stage: usize, standing: &SoFar) -> bool {
+        let (table, session) = (self.table, self.session);
+        let before = |when: &[When; 4], stage: usize| {
+            table.skills[skill].done[stage] || when[stage].is_before(session)
+        };
+        let begins = stage > 0 && standing.count[skill][stage] == 0;
+        match table.ladder {
+            Ladder::Strict => !begins || before(&standing.done[skill], stage - 1),
+            Ladder::Overlapping => !begins || before(&standing.begun[skill], stage - 1),
+            Ladder::Open => {
+                let row = |laid: &BlockRow| &table.variants[laid.variant];
+                let led_to = |laid: &BlockRow| row(laid).stage < stage && row(laid).shows(skill);
+                stage != Stage::Contest.index()
+                    || before(&standing.done[skill], Stage::Scan.index())
+                    || self.blocks.iter().any(led_to)
+            }
+        }
     }
 
     /// Skills that later locks of the same week will be the first to show.
@@ -292,12 +323,18 @@ impl Builder<'_> {
         let row = &table.variants[variant];
         for &skill in &row.skills {
             standing.new_in_week += u32::from(is_new(table, skill, standing));
+            standing.last[skill] = Some(self.session);
+            let shown = &mut standing.shown[skill][row.stage];
+            if std::mem::replace(shown, When::In(self.session)) == *shown {
+                continue;
+            }
+            let begun = &mut standing.begun[skill][row.stage];
+            *begun = (*begun).min(When::In(self.session));
             let count = &mut standing.count[skill][row.stage];
             *count += 1;
             if *count == table.needed[row.stage] {
                 standing.done[skill][row.stage] = When::In(self.session);
             }
-            standing.last[skill] = Some(self.session);
         }
         standing.headers += row.headers * f64::from(row.most);
         count_minutes(table, variant, f64::from(row.least), standing);

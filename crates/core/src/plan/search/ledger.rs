@@ -3,7 +3,8 @@
 //! Changing a session costs as much as the skills in it have exposures, not as much as the plan has blocks. What the
 //! parts and the rules mean is said in [`crate::plan::score`] and in [`super`]; tests hold the two to each other.
 
-use crate::plan::score::{CHANGE, EDGE, OPEN_PLAY, OTHER_FOOT, STANDING, STANDING_FREE, TWICE, UNUSED};
+use crate::plan::Ladder;
+use crate::plan::score::{CHANGE, EDGE, OPEN_PLAY, OTHER_FOOT, STANDING, STANDING_FREE, UNUSED};
 use crate::plan::search::line::{Exposure, Line};
 use crate::plan::search::session::SessionSums;
 use crate::plan::search::table::{BlockRow, Table, When};
@@ -139,30 +140,39 @@ impl<'t> Ledger<'t> {
         if unmet && !row.needs.iter().all(|(needed, stage)| self.done_before(*needed, *stage, session)) {
             return None;
         }
-        Some((0..row.goal).take_while(|stage| self.done_before(skill, *stage, session)).count())
+        Some((0..row.goal).take_while(|stage| self.opens_before(skill, *stage, session)).count())
     }
 
     /// The sessions in which a block of a variant may stand that stands in one of them, as far as the stages of its
     /// skills and what needs them tell (H2, H3).
     pub fn room(&self, variant: usize) -> Room {
-        let stage = self.table.variants[variant].stage;
+        let table = self.table;
+        let stage = table.variants[variant].stage;
         let (mut from, mut until) = (When::In(0), When::Never);
-        let mut behind = |done: When| from = from.max(done.next());
-        for &skill in &self.table.variants[variant].skills {
+        for &skill in &table.variants[variant].skills {
             let row = &self.table.skills[skill];
             if stage > 0 && !row.done[stage - 1] {
-                behind(self.lines[skill].done[stage - 1]);
+                from = from.max(self.lines[skill].opens(stage - 1, table.ladder));
             }
             if stage == 0 && !row.met {
                 let needs = row.needs.iter().filter(|(needed, at)| !self.table.skills[*needed].done[*at]);
-                needs.for_each(|(needed, at)| behind(self.lines[*needed].done[*at]));
+                needs.for_each(|(needed, at)| from = from.max(self.lines[*needed].done[*at].next()));
             }
             let line = &self.lines[skill];
-            if row.done[stage] || line.count[stage] > self.table.needed[stage] {
+            if row.done[stage] {
                 continue;
             }
-            if let Some(next) = line.begun.get(stage + 1) {
+            // How many exposures the next stage waits for, if it waits at all.
+            let holds = match table.ladder {
+                Ladder::Strict => table.needed[stage],
+                Ladder::Overlapping => 1,
+                Ladder::Open => 0,
+            };
+            if let Some(next) = line.begun.get(stage + 1).filter(|_| line.count[stage] <= holds) {
                 until = until.min(*next);
+            }
+            if line.count[stage] > table.needed[stage] {
+                continue;
             }
             for (above, _) in row.asks.iter().filter(|(_, at)| *at == stage) {
                 until = until.min(self.lines[*above].first);
@@ -200,7 +210,10 @@ impl<'t> Ledger<'t> {
             return Some(self.owes(skill, 0, tested));
         }
         let mut shown = self.shown[skill].iter().filter(|shown| shown.stage > 0);
-        shown.find_map(|shown| self.first_not_done(skill, shown.stage - 1, shown.session))
+        shown.find_map(|shown| {
+            let closed = |stage: &usize| !self.opens_before(skill, *stage, shown.session);
+            Some(self.owes(skill, (0..shown.stage).find(closed)?, shown.session))
+        })
     }
 
     /// The week in which a skill is met first, if too many are met in it.
@@ -216,6 +229,12 @@ impl<'t> Ledger<'t> {
         self.table.skills[skill].done[stage] || self.lines[skill].done[stage].is_before(session)
     }
 
+    /// Whether a stage lets the next one begin in a session (H3).
+    fn opens_before(&self, skill: usize, stage: usize, session: usize) -> bool {
+        let opens = self.lines[skill].opens(stage, self.table.ladder);
+        self.table.skills[skill].done[stage] || opens <= When::In(session)
+    }
+
     /// The first stage of a skill, up to one, that is not done before a session.
     fn first_not_done(&self, skill: usize, upto: usize, session: usize) -> Option<Owed> {
         let stage = (0..=upto).find(|stage| !self.done_before(skill, *stage, session))?;
@@ -226,7 +245,8 @@ impl<'t> Ledger<'t> {
     fn owes(&self, skill: usize, mut stage: usize, mut before: usize) -> Owed {
         loop {
             let free = stage == 0 || self.table.skills[skill].done[stage - 1];
-            let after = if free { When::In(0) } else { self.lines[skill].done[stage - 1].next() };
+            let ladder = self.table.ladder;
+            let after = if free { When::In(0) } else { self.lines[skill].opens(stage - 1, ladder) };
             if free || after.is_before(before) {
                 return Owed { skill, stage, after, before };
             }
@@ -257,8 +277,7 @@ impl<'t> Ledger<'t> {
         let (outside, mut points) = (sum.outside, sum.lines + sum.open_play + f64::from(sum.same));
         let sum = &sum.sessions;
         let all: f64 = sum.strands.iter().sum();
-        points +=
-            TWICE * f64::from(sum.twice) + UNUSED * f64::from(sum.unused) + CHANGE * f64::from(sum.changes);
+        points += UNUSED * f64::from(sum.unused) + CHANGE * f64::from(sum.changes);
         for (minutes, target) in sum.strands.iter().zip(&self.table.targets) {
             let share = if all > 0.0 { 100.0 * minutes / all } else { 0.0 };
             points += (share - target).abs() / 2.0;

@@ -1,8 +1,13 @@
 //! The line of a skill: its exposures in order, what they add to the score, and the rules that they break.
 
+use crate::plan::Ladder;
 use crate::plan::score::{EARLY, JUMP, MAINTENANCE, MAINTENANCE_DAYS, MISSING, RHYTHM_DAYS, STEP};
 use crate::plan::search::table::{Table, When};
 use crate::plan::success::EXPOSURE_MIN;
+use crate::technique::skill::Stage;
+
+const SCAN: usize = Stage::Scan.index();
+const CONTEST: usize = Stage::Contest.index();
 
 /// One exposure of a skill.
 #[derive(Clone, Copy, Debug)]
@@ -34,6 +39,17 @@ pub(in crate::plan) struct Line {
     pub count: [u32; 4],
 }
 
+impl Line {
+    /// From which session on the stage after this one may begin, as far as this one decides it (H3).
+    pub fn opens(&self, stage: usize, ladder: Ladder) -> When {
+        match ladder {
+            Ladder::Strict => self.done[stage].next(),
+            Ladder::Overlapping => self.begun[stage].next(),
+            Ladder::Open => When::In(0),
+        }
+    }
+}
+
 impl Table<'_> {
     /// The line of a skill with these exposures; `late` says whether the first of them begins after half of a session.
     pub fn line(&self, skill: usize, shown: &[Exposure], late: impl Fn(usize) -> bool) -> Line {
@@ -55,6 +71,8 @@ impl Table<'_> {
         // The day from which a skill is kept is no exposure to jump from.
         let mut last: Option<(i32, Option<f64>)> = (still == 0).then_some((0, None));
         let (mut experience, mut known) = (row.experience, 0);
+        // In which session each stage was shown last, and of the skill as a whole what is no Contest.
+        let (mut latest, mut led_to) = ([When::Never; 4], When::Never);
         for each in shown {
             let day = self.sessions[each.session].day;
             if let Some((before, difficulty)) = last {
@@ -71,11 +89,22 @@ impl Table<'_> {
             line.outside += each.minutes * self.edge.outside(experience, each.difficulty - row.easiest);
             experience += each.working / EXPOSURE_MIN;
             let stage = each.stage;
+            let now = When::In(each.session);
             if line.count[stage] == 0 {
-                line.begun[stage] = When::In(each.session);
-                let ready = stage == 0 || row.done[stage - 1] || line.done[stage - 1].is_before(each.session);
+                line.begun[stage] = now;
+                let ready = stage == 0 || row.done[stage - 1] || line.opens(stage - 1, self.ladder) <= now;
                 line.breaches += i64::from(!ready);
             }
+            if self.ladder == Ladder::Open && stage == CONTEST {
+                let ready = led_to == now || row.done[SCAN] || line.done[SCAN].is_before(each.session);
+                line.breaches += i64::from(!ready);
+            } else if stage != CONTEST {
+                led_to = now;
+            }
+            if latest[stage] == now {
+                continue;
+            }
+            latest[stage] = now;
             line.count[stage] += 1;
             if line.count[stage] == self.needed[stage] {
                 line.done[stage] = When::In(each.session);
@@ -114,7 +143,6 @@ mod tests {
 
     const FORM: usize = 0;
     const FLOW: usize = 1;
-    const SCAN: usize = 2;
 
     /// One skill, ten sessions a week apart; two exposures of each stage.
     fn problem(present: Option<Stage>, goal: Stage) -> Problem {
@@ -128,7 +156,7 @@ mod tests {
                 ..first.clone()
             })
             .collect();
-        problem.approach = Approach { exposures: [2, 2, 2, 2], ..Approach::BALANCED };
+        problem.approach = Approach { exposures: [2, 2, 2, 2], ladder: Ladder::Strict, ..Approach::BALANCED };
         problem.skills = vec![SkillWish { present, goal, needs: vec![], ..skill }];
         problem.variants.clear();
         problem
@@ -189,6 +217,27 @@ mod tests {
     #[case::back_to_an_earlier_stage(&[(0, FORM), (1, FORM), (2, FLOW), (3, FORM)], 0)]
     fn each_stage_waits_for_the_one_before(#[case] shown: &[(usize, usize)], #[case] breaches: i64) {
         assert_eq!(line(&problem(None, Stage::Scan), &even(shown)).breaches, breaches);
+    }
+
+    // Two exposures of Form and Scan are asked for; the last number is the place of Contest.
+    #[rstest]
+    #[case::overlapping(Ladder::Overlapping, &[(0, FORM), (1, FLOW), (2, SCAN)], 0)]
+    #[case::overlapping_on_one_day(Ladder::Overlapping, &[(0, FORM), (0, FLOW)], 1)]
+    #[case::overlapping_with_one_left_out(Ladder::Overlapping, &[(0, FORM), (1, SCAN)], 1)]
+    #[case::open(Ladder::Open, &[(0, SCAN), (1, FORM), (2, FLOW)], 0)]
+    #[case::contest_alone(Ladder::Open, &[(0, SCAN), (1, 3)], 1)]
+    #[case::contest_after_another_block(Ladder::Open, &[(0, SCAN), (1, FLOW), (1, 3)], 0)]
+    #[case::contest_before_another_block(Ladder::Open, &[(0, SCAN), (1, 3), (1, FLOW)], 1)]
+    #[case::contest_once_scan_is_done(Ladder::Open, &[(0, SCAN), (1, SCAN), (2, 3)], 0)]
+    #[case::a_day_counts_once(Ladder::Strict, &[(0, FORM), (0, FORM), (1, FLOW)], 1)]
+    fn a_ladder_says_when_a_stage_may_begin(
+        #[case] ladder: Ladder,
+        #[case] shown: &[(usize, usize)],
+        #[case] breaches: i64,
+    ) {
+        let mut problem = problem(None, Stage::Contest);
+        problem.approach.ladder = ladder;
+        assert_eq!(line(&problem, &even(shown)).breaches, breaches);
     }
 
     #[test]

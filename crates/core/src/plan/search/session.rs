@@ -1,6 +1,6 @@
 //! What the blocks of one session add to a plan, on their own: rules that they break, minutes, strands, touches.
 
-use crate::plan::search::table::{BlockRow, Table, VariantRow};
+use crate::plan::search::table::{BlockRow, SessionRow, Table, VariantRow};
 use crate::technique::skill::Stage;
 
 /// What one session adds.
@@ -10,8 +10,6 @@ pub(in crate::plan) struct SessionSums {
     pub breaches: i64,
     pub unused: u32,
     pub changes: u32,
-    /// Blocks of which a skill was shown at their stage earlier in the session already.
-    pub twice: u32,
     pub minutes: u32,
     pub open: u32,
     pub strands: [f64; 4],
@@ -30,7 +28,6 @@ impl SessionSums {
         let counts = [
             (&mut self.unused, old.unused, new.unused),
             (&mut self.changes, old.changes, new.changes),
-            (&mut self.twice, old.twice, new.twice),
             (&mut self.minutes, old.minutes, new.minutes),
             (&mut self.open, old.open, new.open),
             (&mut self.moved, old.moved, new.moved),
@@ -66,10 +63,8 @@ impl Table<'_> {
         let Walk { free, breaches, changes, early } = self.walk(session, blocks);
         let mut sums =
             SessionSums { breaches, changes, early, unused: free.max(0) as u32, ..SessionSums::default() };
-        for (i, laid) in blocks.iter().enumerate() {
+        for laid in blocks {
             let variant = &self.variants[laid.variant];
-            let again = |earlier: &VariantRow| earlier.stage == variant.stage && earlier.shared(variant) > 0;
-            sums.twice += u32::from(blocks[..i].iter().any(|b| again(&self.variants[b.variant])));
             let minutes = f64::from(laid.minutes);
             sums.minutes += laid.minutes;
             sums.open += if variant.stage >= Stage::Scan.index() { laid.minutes } else { 0 };
@@ -140,10 +135,25 @@ impl Table<'_> {
                 breaches += self.contested_before(variant, &blocks[..i]);
             }
             contested |= contest;
+            breaches += self.too_alike(there, laid, &blocks[..i]);
         }
         let free = i64::from(there.minutes) - i64::from(used);
         breaches += i64::from(aerial > self.aerial) + (-free).max(0);
         Walk { free, breaches, changes, early }
+    }
+
+    /// Whether a block repeats a variant, or makes it too much of its drill, with one of them not locked.
+    fn too_alike(&self, there: &SessionRow, laid: &BlockRow, earlier: &[BlockRow]) -> i64 {
+        let drill = self.variants[laid.variant].drill;
+        let (mut minutes, mut locked, mut twice) = (laid.minutes, laid.locked, false);
+        let alike = earlier.iter().filter(|other| self.variants[other.variant].drill == drill);
+        let mut several = false;
+        for other in alike {
+            twice |= other.variant == laid.variant && !(other.locked && laid.locked);
+            (minutes, locked, several) = (minutes + other.minutes, locked && other.locked, true);
+        }
+        let too_much = several && !locked && there.is_too_much_of_one_drill(minutes);
+        i64::from(twice) + i64::from(too_much)
     }
 
     /// How often a skill of a block that is no Contest was contested earlier in the session.
@@ -186,6 +196,8 @@ mod tests {
             drill("b", Stage::Flow, &other, 3),
             Variant { intensity: Intensity::Hard, warm_up: false, ..drill("b", Stage::Contest, &one, 3) },
             Variant { aerial: true, headers_per_min: 2.0, ..drill("c", Stage::Flow, &other, 1) },
+            Variant { intensity: Intensity::Hard, ..drill("d", Stage::Contest, &other, 1) },
+            Variant { aerial: true, ..drill("e", Stage::Flow, &other, 1) },
         ];
         problem
     }
@@ -231,15 +243,18 @@ mod tests {
 
     #[rstest]
     #[case::sound("a@form 10, b@contest 10", 0)]
-    #[case::minutes_over_the_time("a@form 10, b@flow 10, a@form 10, b@flow 10", 8)]
+    #[case::minutes_over_the_time("a@form 8, b@flow 8, c@flow 10, a@scan 8, b@contest 8", 11)]
     #[case::no_warm_up("b@contest 10", 1)]
     #[case::too_short("a@form 4", 1)]
     #[case::too_long("a@form 11", 1)]
-    #[case::hard_after_hard("a@form 5, b@contest 6, b@contest 6", 1)]
+    #[case::hard_after_hard("a@form 5, b@contest 6, d@contest 6", 1)]
     #[case::a_contest_before_its_skill("a@form 5, b@contest 6, a@scan 6", 1)]
     #[case::a_contest_before_another_skill("a@form 5, b@contest 6, b@flow 6", 0)]
-    #[case::too_long_in_the_air("a@form 5, c@flow 6, c@flow 7", 1)]
-    #[case::long_in_the_air("a@form 5, c@flow 6, c@flow 6", 0)]
+    #[case::too_long_in_the_air("a@form 5, c@flow 6, e@flow 7", 1)]
+    #[case::long_in_the_air("a@form 5, c@flow 6, e@flow 6", 0)]
+    #[case::a_variant_twice("a@form 5, b@flow 5, a@form 5", 1)]
+    #[case::as_much_of_a_drill_as_may_be("a@form 8, b@flow 5, a@scan 8", 0)]
+    #[case::too_much_of_a_drill("a@form 8, b@flow 5, a@scan 9", 1)]
     #[case::rungs_of_one_skill("a@form+a@scan 8", 0)]
     #[case::rungs_of_two_skills("a@form+b@flow 8", 1)]
     #[case::beside_itself("a@form+a@form 8", 1)]
@@ -257,8 +272,7 @@ mod tests {
         let problem = problem();
         let table = Table::of(&problem);
         let sums = table.sums(0, &laid(&table, "a@scan 10, b@flow 8, a@scan 5, c@flow 5"));
-        // The first skill is shown at Scan twice, and the second at Flow.
-        assert_eq!((sums.minutes, sums.open, sums.twice), (28, 15, 2));
+        assert_eq!((sums.minutes, sums.open), (28, 15));
         assert_eq!(sums.strands[Strand::Passing.index()], 21.0);
         assert_eq!(sums.strands[Strand::Dribbling.index()], 7.0);
         assert!((sums.waited - 5.6).abs() < 1e-12);

@@ -2,7 +2,7 @@
 
 use crate::drill::levers::Intensity;
 use crate::plan::success::{Experience, easiest, expected, kept, logit, logit_of, outside};
-use crate::plan::{Block, Plan, Problem, SuccessWindow, VariantId};
+use crate::plan::{Block, Ladder, Plan, Problem, SuccessWindow, VariantId};
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
 
@@ -56,6 +56,13 @@ pub(in crate::plan) struct SessionRow {
     pub week: usize,
     pub minutes: u32,
     pub tests: u32,
+}
+
+impl SessionRow {
+    /// Whether a drill takes more than its part of the session with this many minutes.
+    pub fn is_too_much_of_one_drill(&self, minutes: u32) -> bool {
+        minutes * 5 > (self.minutes - self.tests) * 2
+    }
 }
 
 /// A skill.
@@ -174,6 +181,7 @@ pub(in crate::plan) struct Table<'p> {
     /// Target percentages of the strands.
     pub targets: [f64; 4],
     pub needed: [u32; 4],
+    pub ladder: Ladder,
     pub new_per_week: u32,
     pub aerial: u32,
     pub headers: f64,
@@ -216,6 +224,7 @@ impl<'p> Table<'p> {
             of_drill: Vec::new(),
             targets: shares,
             needed: problem.approach.exposures,
+            ladder: problem.approach.ladder,
             new_per_week: problem.new_skills_per_week,
             aerial: problem.limits.aerial_per_session.0,
             headers: problem.limits.headers_per_week.map_or(f64::INFINITY, f64::from),

@@ -42,6 +42,7 @@ pub fn edited(ledger: &Ledger<'_>, (session, cut, put, turn): &Edit) -> (usize, 
 pub fn any_problem(made: u64, most_headers: u32) -> Problem {
     let mut problem = example(ExampleSize { weeks: 4, sessions: 2, skills: 9, variants: 26 }, made);
     problem.limits.headers_per_week = Some(most_headers % 30);
+    problem.approach.ladder = [Ladder::Strict, Ladder::Overlapping, Ladder::Open][(made / 3 % 3) as usize];
     for (i, variant) in problem.variants.iter_mut().enumerate() {
         variant.headers_per_min = if i % 7 == 0 { 1.0 } else { 0.0 };
     }
@@ -87,7 +88,7 @@ fn a_and_b(test_of_b_in: Option<usize>) -> Problem {
             shows: vec![],
         }];
     }
-    problem.approach = Approach { exposures: [2, 2, 2, 2], ..Approach::BALANCED };
+    problem.approach = Approach { exposures: [2, 2, 2, 2], ladder: Ladder::Strict, ..Approach::BALANCED };
     problem.new_skills_per_week = 1;
     problem.variants = vec![
         Variant::of(&called("a"), Stage::Form, &[called("a")]),
