@@ -177,7 +177,10 @@ fn what_is_locked_stays_with_its_minutes() {
     let locked = plan("a@form 7").sessions.remove(0).remove(0);
     problem.locks = vec![Lock { session: 1, block: locked.clone() }; 2];
     assert_eq!(broken(&problem, "a@form 5 | a@form 7, a@form 7 |  | "), []);
-    assert_eq!(broken(&problem, "a@form 5 | a@form 7, a@form 6 |  | "), [("H7", 1, Some(1)), ("H8", 1, None)]);
+    assert_eq!(
+        broken(&problem, "a@form 5 | a@form 7, a@form 6 |  | "),
+        [("H7", 1, Some(1)), ("H8", 1, None)]
+    );
 }
 
 #[test]
