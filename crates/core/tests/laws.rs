@@ -180,7 +180,8 @@ fn chain(goals: &[Stage], needs: &[Option<Stage>], minutes: &[u32], approach: Ap
         },
     };
     Problem {
-        version: 1,
+        version: 2,
+        skills_per_session: 4,
         new_skills_per_week: 1,
         sessions: minutes
             .iter()
@@ -255,12 +256,22 @@ fn plain_score(problem: &Problem, plan: &Plan) -> f64 {
             let asked = problem.approach.exposures[stage as usize] as usize;
             points += 10.0 * asked.saturating_sub(seen) as f64;
         }
+        // The first session with which every stage of the way has what it asks for.
+        let all_by = |session: usize| {
+            Stage::ALL.into_iter().filter(|stage| *stage <= skill.goal).all(|stage| {
+                let shows = |b: &Block| *b.variant.drill == *skill.id && b.variant.stage == stage;
+                let seen = plan.sessions[..=session].iter().filter(|blocks| blocks.iter().any(shows)).count();
+                seen >= problem.approach.exposures[stage as usize] as usize
+            })
+        };
+        let sessions = plan.sessions.len();
+        points += 0.05 * (0..sessions).find(|session| all_by(*session)).unwrap_or(sessions) as f64;
     }
     for (blocks, wish) in plan.sessions.iter().zip(&problem.sessions) {
         let drill = |b: &Block| b.variant.drill.clone();
         let changes = blocks.windows(2).filter(|pair| drill(&pair[0]) != drill(&pair[1])).count() as u32;
         let used: u32 = blocks.iter().map(|b| b.minutes.0).sum::<u32>() + changes;
-        points += 0.5 * f64::from(wish.minutes.0 - used) + 0.3 * f64::from(changes);
+        points += 0.5 * f64::from(wish.minutes.0 - used) + 0.4 * f64::from(changes);
     }
     points
 }
@@ -273,7 +284,7 @@ proptest! {
         let plans = legal_plans(&problem);
         let plan = &plans[pick.index(plans.len())];
         let found = score(&problem, plan);
-        let counted = [Part::Goals, Part::UnusedTime, Part::Changes];
+        let counted = [Part::Goals, Part::UnusedTime, Part::LayingOut];
         let of_words: f64 = found.parts.iter().filter(|p| counted.contains(&p.part)).map(|p| p.points).sum();
         prop_assert!((of_words - plain_score(&problem, plan)).abs() < 1e-9, "{:?}", found);
     }

@@ -402,7 +402,7 @@ fn a_plan_is_solved_and_checked_in_files_that_keep_the_published_schemas() {
     let report = json(&checked);
     assert_eq!(
         (report["legal"].as_bool(), report["score"]["parts"].as_array().unwrap().len()),
-        (Some(true), 13)
+        (Some(true), 16)
     );
     for (form, file) in [("problem", &problem), ("plan", &plan)] {
         let schema = jsonschema::validator_for(&published(form)).unwrap();

@@ -32,11 +32,14 @@ plan-part-S6 = Sprünge
 plan-part-S7 = Wiederholung
 plan-part-S8 = Freie Zeit
 plan-part-S9 = Anderer Fuß
-plan-part-S10 = Umbauten
+plan-part-S10 = Aufbauen
 plan-part-S11 = Stehzeit
 plan-part-S12 = Anspruch
+plan-part-S14 = Schwerpunkt
+plan-part-S15 = Aufbau der Einheit
+plan-part-S16 = Kurze Blöcke
 plan-part-S17 = Nachweise
-plan-part-means-S1 = { $points } Punkte für jedes Mal, das einem Ziel fehlt
+plan-part-means-S1 = { $points } Punkte für jedes Mal, das einem Ziel fehlt, { $than } für jede Einheit bis dahin
 plan-part-means-S2 = { $points ->
         [one] { $points } Punkt
        *[other] { $points } Punkte
@@ -54,10 +57,17 @@ plan-part-means-S7 = { $points ->
     } für dieselbe Übung in der dritten Einheit nacheinander
 plan-part-means-S8 = { $points } Punkte für jede freie Minute
 plan-part-means-S9 = { $points } Punkte für jeden Prozentpunkt, der dem anderen Fuß fehlt
-plan-part-means-S10 = { $points } Punkte für jeden Umbau
+plan-part-means-S10 = { $points } Punkte für jede Minute Aufbauen zwischen Blöcken
 plan-part-means-S11 = { $points } Punkte für jeden Prozentpunkt Stehzeit über { $than }
 plan-part-means-S12 = { $points } Punkte für jeden Prozentpunkt, den das erwartete Gelingen außerhalb des Erfolgsfensters liegt, im Mittel aller Minuten
+plan-part-means-S14 = { $points ->
+        [one] { $points } Punkt
+       *[other] { $points } Punkte
+    } für jede Fertigkeit zu viel in einer Einheit
+plan-part-means-S15 = { $points } Punkte für eine Einheit, die offener enden könnte, { $than } für einen Block, der leichter ist als ein früherer
+plan-part-means-S16 = { $points } Punkte für jede Minute, die ein Block kürzer ist als üblich
 plan-part-means-S17 = { $points } Punkte für jede Stufe, die ein Test zeigen soll, bevor sie erreicht ist
+plan-part-weight = In diesem Plan zählt das { $weight }-mal.
 plan-nothing = nichts zu melden
 plan-clash = Diese Einstellungen widersprechen sich
 plan-forbids = Kein Plan ist möglich
@@ -124,6 +134,10 @@ plan-ladder-overlapping = wenn die Stufe davor begonnen hat
 plan-ladder-open = jederzeit, auch in der ersten Einheit
 plan-wishes-success-least = Leichter unter, %
 plan-wishes-success-most = Schwerer über, %
+plan-weights = Was wie viel zählt
+plan-weights-about = Jeder Plan ist ein Kompromiss. Sag, was in deinem mehr zählen soll, von 0 (gar nicht) bis 3-mal.
+plan-weight-of = Gewicht von { $part }
+plan-weights-plain = Alles einfach
 plan-wishes-assumptions = Faustregeln: Annahmen, bis eure eigenen Ergebnisse etwas anderes sagen.
 plan-wishes-side = Welcher Fuß
 plan-wishes-side-own = wie bei der Fertigkeit

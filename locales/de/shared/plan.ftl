@@ -112,16 +112,23 @@ price-unused-more = Minuten bleiben ungenutzt
 price-unused-less = weniger Minuten bleiben ungenutzt
 price-other-foot-more = der andere Fuß bekommt weniger
 price-other-foot-less = der andere Fuß bekommt mehr
-price-changes-more = mehr Umbauten
-price-changes-less = weniger Umbauten
+price-laying-out-more = mehr Aufbauen
+price-laying-out-less = weniger Aufbauen
 price-standing-more = mehr Stehzeit
 price-standing-less = weniger Stehzeit
 price-edge-more = mehr ist zu schwer oder zu leicht
 price-edge-less = weniger ist zu schwer oder zu leicht
+price-focus-more = eine Einheit hat mehr verschiedene Fertigkeiten
+price-focus-less = eine Einheit hat weniger verschiedene Fertigkeiten
+price-arc-more = Einheiten bauen schlechter auf
+price-arc-less = Einheiten bauen besser auf
+price-short-blocks-more = Blöcke sind kürzer als üblich
+price-short-blocks-less = weniger Blöcke sind kürzer als üblich
 price-evidence-more = ein Test kommt vor dem, was er zeigen soll
 price-evidence-less = Tests kommen nach dem, was sie zeigen sollen
 
 points-missing = { $skill }: { $count } × { $stage } fehlt
+points-reached = Ziele sind im Schnitt nach { $sessions } Einheiten erreicht
 points-strand = { $strand }: { $percent } % von { $target } %
 points-rested = { $skill }: { $days } Tage vor dem { $date }
 points-not-kept = { $skill }: { $days } Tage bis zum { $date }
@@ -131,10 +138,17 @@ points-easier = { $skill }: { NUMBER($points, maximumFractionDigits: 1) } leicht
 points-again = „{ $title }“ wieder am { $date }
 points-unused = { $date }: { $minutes } min
 points-other-foot = { $percent } % von { $touches } Kontakten, gewünscht { $target } %
-points-layout-changes = { $changes } Umbauten in { $sessions } Einheiten
+points-laying-out = { $changes } Umbauten dauern { $minutes } min, { $percent } % der Zeit
 points-standing = { $percent } % der Zeit, { $free } % sind erlaubt
 points-too-hard = { $minutes } min gelingen voraussichtlich in { $percent } % der Versuche, mindestens { $least } % sind gewünscht
 points-too-easy = { $minutes } min gelingen voraussichtlich in { $percent } % der Versuche, höchstens { $most } % sind gewünscht
+points-unfocused = { $date }: { $skills } Fertigkeiten, { $most } reichen
+points-not-open = { $date }: endet in { $stage } und könnte in { $open } enden
+points-easier-after = { $date }: { $blocks ->
+        [one] 1 Block ist
+       *[other] { $blocks } Blöcke sind
+    } leichter als ein früherer derselben Fertigkeit
+points-short = { $blocks } Blöcke sind zusammen { $minutes } min kürzer als üblich
 points-early = „{ $test }“ am { $date } soll „{ $skill }“ in { $stage } zeigen, aber so weit ist es dann noch nicht
 
 short-of-skill = { $skill }: { $exposures }

@@ -32,11 +32,14 @@ plan-part-S6 = Difficulty jumps
 plan-part-S7 = Repetition
 plan-part-S8 = Unused time
 plan-part-S9 = Other foot
-plan-part-S10 = Changes
+plan-part-S10 = Laying out
 plan-part-S11 = Standing time
 plan-part-S12 = Challenge
+plan-part-S14 = Focus
+plan-part-S15 = Build-up
+plan-part-S16 = Short blocks
 plan-part-S17 = Evidence
-plan-part-means-S1 = { $points } points for each exposure that a goal is missing
+plan-part-means-S1 = { $points } points for each exposure that a goal is missing, { $than } for each session until it is reached
 plan-part-means-S2 = { $points ->
         [one] { $points } point
        *[other] { $points } points
@@ -54,10 +57,17 @@ plan-part-means-S7 = { $points ->
     } for the same drill a third session in a row
 plan-part-means-S8 = { $points } points for each unused minute
 plan-part-means-S9 = { $points } points for each percentage point that the other foot is missing
-plan-part-means-S10 = { $points } points for each change of layout
+plan-part-means-S10 = { $points } points for each minute of laying out between blocks
 plan-part-means-S11 = { $points } points for each percentage point of standing time over { $than }
 plan-part-means-S12 = { $points } points for each percentage point that the expected success lies outside the success window, averaged over all minutes
+plan-part-means-S14 = { $points ->
+        [one] { $points } point
+       *[other] { $points } points
+    } for each skill too many in a session
+plan-part-means-S15 = { $points } points for a session that could end more open, { $than } for a block that is easier than an earlier one
+plan-part-means-S16 = { $points } points for each minute that a block is shorter than usual
 plan-part-means-S17 = { $points } points for each stage that a test is to show before it is done
+plan-part-weight = It counts { $weight } times in this plan.
 plan-nothing = nothing to report
 plan-clash = These settings clash
 plan-forbids = No plan is possible
@@ -124,6 +134,10 @@ plan-ladder-overlapping = When the stage before has begun
 plan-ladder-open = Any time, even in the first session
 plan-wishes-success-least = One down below, %
 plan-wishes-success-most = One up above, %
+plan-weights = What counts how much
+plan-weights-about = Every plan is a compromise. Say what should count more in yours, from 0 (not at all) to 3 times.
+plan-weight-of = Weight of { $part }
+plan-weights-plain = Everything once
 plan-wishes-assumptions = Rules of thumb: assumptions until your own results say otherwise.
 plan-wishes-side = Which foot
 plan-wishes-side-own = as set for each skill

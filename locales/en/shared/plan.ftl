@@ -112,16 +112,23 @@ price-unused-more = minutes are unused
 price-unused-less = fewer minutes are unused
 price-other-foot-more = the other foot gets less
 price-other-foot-less = the other foot gets more
-price-changes-more = more layout changes
-price-changes-less = fewer layout changes
+price-laying-out-more = more laying out
+price-laying-out-less = less laying out
 price-standing-more = more standing time
 price-standing-less = less standing time
 price-edge-more = more is too hard or too easy
 price-edge-less = less is too hard or too easy
+price-focus-more = a session has more different skills
+price-focus-less = a session has fewer different skills
+price-arc-more = sessions build up less
+price-arc-less = sessions build up better
+price-short-blocks-more = blocks are shorter than usual
+price-short-blocks-less = fewer blocks are shorter than usual
 price-evidence-more = a test comes before what it is to show
 price-evidence-less = tests come after what they are to show
 
 points-missing = { $skill }: { $count } × { $stage } missing
+points-reached = Goals are reached after { $sessions } sessions on average
 points-strand = { $strand }: { $percent } % of { $target } %
 points-rested = { $skill }: { $days } days before { $date }
 points-not-kept = { $skill }: { $days } days until { $date }
@@ -131,10 +138,17 @@ points-easier = { $skill }: { NUMBER($points, maximumFractionDigits: 1) } easier
 points-again = “{ $title }” again on { $date }
 points-unused = { $date }: { $minutes } min
 points-other-foot = { $percent } % of { $touches } touches, { $target } % wanted
-points-layout-changes = { $changes } layout changes in { $sessions } sessions
+points-laying-out = { $changes } layout changes take { $minutes } min, { $percent } % of the time
 points-standing = { $percent } % of the time, { $free } % is allowed
 points-too-hard = { $minutes } min should come off only { $percent } % of the time; at least { $least } % is wanted
 points-too-easy = { $minutes } min should come off { $percent } % of the time; at most { $most } % is wanted
+points-unfocused = { $date }: { $skills } skills, { $most } are enough
+points-not-open = { $date }: ends at { $stage }, and might end at { $open }
+points-easier-after = { $date }: { $blocks ->
+        [one] 1 block is
+       *[other] { $blocks } blocks are
+    } easier than an earlier one of the same skill
+points-short = { $blocks } blocks are { $minutes } min shorter than usual altogether
 points-early = “{ $test }” on { $date } is to show “{ $skill }” at { $stage }, which is not done by then
 
 short-of-skill = { $skill }: { $exposures }

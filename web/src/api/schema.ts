@@ -1573,6 +1573,10 @@ export interface components {
             open_play?: components["schemas"]["OpenPlay"];
             /** @description When a drill is made harder or easier. */
             success_window?: components["schemas"]["SuccessWindow"];
+            /** @description How much each part of the score counts. */
+            weights?: {
+                [key: string]: number;
+            };
         };
         /** @description What a forecast assumes. */
         Assumptions: {
@@ -4001,7 +4005,7 @@ export interface components {
          * @description One part of a score.
          * @enum {string}
          */
-        Part: "S1" | "S2" | "S3" | "S4" | "S5" | "S6" | "S7" | "S8" | "S9" | "S10" | "S11" | "S12" | "S17";
+        Part: "S1" | "S2" | "S3" | "S4" | "S5" | "S6" | "S7" | "S8" | "S9" | "S10" | "S11" | "S12" | "S14" | "S15" | "S16" | "S17";
         /** @description How a part of the score changes. */
         PartChange: {
             /** @description What is new in it. */
@@ -4024,9 +4028,14 @@ export interface components {
             part: components["schemas"]["Part"];
             /**
              * Format: double
-             * @description Its points.
+             * @description Its points, as often as they count.
              */
             points: number;
+            /**
+             * Format: double
+             * @description How often they count.
+             */
+            weight: number;
         };
         /**
          * @description How something moves along a path.
@@ -9057,7 +9066,7 @@ export const milestoneStateValues: ReadonlyArray<FlattenedDeepRequired<component
 export const motionValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Motion"]> = ["on_the_spot", "forward", "both_directions"];
 export const originValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Origin"]> = ["entered", "gates", "read_in"];
 export const outcomeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Outcome"]> = ["done", "short", "skipped"];
-export const partValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Part"]> = ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S12", "S17"];
+export const partValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Part"]> = ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S12", "S14", "S15", "S16", "S17"];
 export const pathKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PathKind"]> = ["dribble", "run", "pass", "serve"];
 export const phaseKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PhaseKind"]> = ["explain", "work", "rest"];
 export const presentOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Present"], {

@@ -945,8 +945,11 @@ export interface Messages {
   'plan-part-S10': null
   'plan-part-S11': null
   'plan-part-S12': null
+  'plan-part-S14': null
+  'plan-part-S15': null
+  'plan-part-S16': null
   'plan-part-S17': null
-  'plan-part-means-S1': { points: Value }
+  'plan-part-means-S1': { points: Value; than: Value }
   'plan-part-means-S2': { points: Value }
   'plan-part-means-S3': { points: Value; than: Value }
   'plan-part-means-S4': { points: Value; than: Value }
@@ -958,7 +961,11 @@ export interface Messages {
   'plan-part-means-S10': { points: Value }
   'plan-part-means-S11': { points: Value; than: Value }
   'plan-part-means-S12': { points: Value }
+  'plan-part-means-S14': { points: Value }
+  'plan-part-means-S15': { points: Value; than: Value }
+  'plan-part-means-S16': { points: Value }
   'plan-part-means-S17': { points: Value }
+  'plan-part-weight': { weight: Value }
   'plan-nothing': null
   'plan-clash': null
   'plan-forbids': null
@@ -1022,6 +1029,10 @@ export interface Messages {
   'plan-ladder-open': null
   'plan-wishes-success-least': null
   'plan-wishes-success-most': null
+  'plan-weights': null
+  'plan-weights-about': null
+  'plan-weight-of': { part: Value }
+  'plan-weights-plain': null
   'plan-wishes-assumptions': null
   'plan-wishes-side': null
   'plan-wishes-side-own': null
@@ -1560,15 +1571,22 @@ export interface Messages {
   'price-unused-less': null
   'price-other-foot-more': null
   'price-other-foot-less': null
-  'price-changes-more': null
-  'price-changes-less': null
+  'price-laying-out-more': null
+  'price-laying-out-less': null
   'price-standing-more': null
   'price-standing-less': null
   'price-edge-more': null
   'price-edge-less': null
+  'price-focus-more': null
+  'price-focus-less': null
+  'price-arc-more': null
+  'price-arc-less': null
+  'price-short-blocks-more': null
+  'price-short-blocks-less': null
   'price-evidence-more': null
   'price-evidence-less': null
   'points-missing': { skill: Value; count: Value; stage: Value }
+  'points-reached': { sessions: Value }
   'points-strand': { strand: Value; percent: Value; target: Value }
   'points-rested': { skill: Value; days: Value; date: Value }
   'points-not-kept': { skill: Value; days: Value; date: Value }
@@ -1578,10 +1596,14 @@ export interface Messages {
   'points-again': { title: Value; date: Value }
   'points-unused': { date: Value; minutes: Value }
   'points-other-foot': { percent: Value; touches: Value; target: Value }
-  'points-layout-changes': { changes: Value; sessions: Value }
+  'points-laying-out': { changes: Value; minutes: Value; percent: Value }
   'points-standing': { percent: Value; free: Value }
   'points-too-hard': { minutes: Value; percent: Value; least: Value }
   'points-too-easy': { minutes: Value; percent: Value; most: Value }
+  'points-unfocused': { date: Value; skills: Value; most: Value }
+  'points-not-open': { date: Value; stage: Value; open: Value }
+  'points-easier-after': { date: Value; blocks: Value }
+  'points-short': { blocks: Value; minutes: Value }
   'points-early': { test: Value; date: Value; skill: Value; stage: Value }
   'short-of-skill': { skill: Value; exposures: Value }
   'short-of-stage': { count: Value; stage: Value }

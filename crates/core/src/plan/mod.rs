@@ -28,6 +28,7 @@ pub mod curriculum;
 pub mod edit;
 pub mod exposure;
 pub mod forecast;
+pub mod part;
 pub mod problem;
 pub mod rules;
 pub mod score;
@@ -40,6 +41,7 @@ pub mod why;
 pub use benchmark_map::{BenchmarkMap, benchmark_map};
 pub use compare::{Comparison, compare};
 pub use edit::{Edit, Edited, Price, edit, price};
+pub use part::{Part, Weights};
 pub use problem::{
     Approach, Barred, Block, BlockId, Ladder, Limits, Lock, OpenPlay, Plan, PlanForm, Problem, SessionWish,
     SidedTouches, SkillWish, SuccessWindow, TestWish, Variant, VariantId, left_their_session,
@@ -47,7 +49,7 @@ pub use problem::{
 pub use rules::check::{Breach, Rule, check};
 pub use rules::clash::{Clash, Clashing, TestTaken, clash};
 pub use rules::mend::{Mending, mend};
-pub use score::{Part, PartPoints, Score, score};
+pub use score::{PartPoints, Score, score};
 pub use search::solve::{Solved, solve, solve_near, solve_rest, solve_while};
 pub use stitch::{Stitch, stitches};
 pub use upset::{GoingOn, Remedy, advised, remedies};

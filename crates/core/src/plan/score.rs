@@ -2,7 +2,7 @@
 //!
 //! | part | points |
 //! |---|---|
-//! | S1 goals | 10 per missing exposure of a stage on the way to a skill's goal |
+//! | S1 goals | 10 per missing exposure of a stage on the way to a skill's goal; 0.05 per session that passes before the goal is reached |
 //! | S2 strands | 1 per percentage point of Σ \|share − target\| ÷ 2, over all minutes of the plan |
 //! | S3 rhythm | 1 per day over 7 that a skill under way rests between two exposures |
 //! | S4 maintenance | 2 per week over 21 days that a skill at its goal rests, until its next exposure or the last session; a skill that was beyond its goal from the start rests from the first session on |
@@ -11,166 +11,38 @@
 //! | S7 repetition | 1 for each further session in a row that has a variant, after the second |
 //! | S8 unused time | 0.5 per unused minute of a session |
 //! | S9 other foot | 0.5 per percentage point that the other foot has less of the side-specific touches than the side policy wants |
-//! | S10 changes | 0.3 per layout change |
+//! | S10 laying out | 0.4 per minute of laying out between blocks |
 //! | S11 standing time | 0.5 per percentage point of the whole plan's standing time over 20 % |
-//! | S12 edge | 1.5 per percentage point that the expected success lies outside the approach's window, in the mean of the plan's minutes; a block's minutes are shared by its skills |
+//! | S12 challenge | 1.5 per percentage point that the expected success lies outside the approach's window, in the mean of the plan's minutes; a block's minutes are shared by its skills |
+//! | S14 focus | 1 for each skill in a session over the problem's number |
+//! | S15 arc | 1.5 per session that ends less open than its most open block, or not open at all although Scan could have come for one of its skills; 0.5 per block that is easier than an earlier one of the same skill in the session |
+//! | S16 short blocks | 0.2 per minute that a block is shorter than its dose with its usual sets |
 //! | S17 evidence | 10 for each stage that a test is to show and that is not done before it |
 //!
-//! Only skills that were met before are under way; where two variants lie side by side, the first one counts.
+//! Each part counts as often as the approach's weights say. Only skills that were met before are under way; where two
+//! variants lie side by side, the first one counts.
 
-use std::collections::{BTreeMap, HashMap};
+use std::collections::{BTreeMap, BTreeSet, HashMap};
 
 use jiff::civil::Date;
 use serde::Serialize;
 
 use super::exposure::Tally;
+use super::part::{
+    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, MAINTENANCE_DAYS, MISSING, OPEN_PLAY,
+    OTHER_FOOT, Part, RHYTHM_DAYS, SHORT, STANDING, STANDING_FREE, STEP, UNFOCUSED, UNUSED,
+};
 use super::success::{Practice, expected, outside};
-use super::{Block, Plan, Problem, SkillWish, Variant, VariantId};
+use super::{Block, Plan, Problem, SessionWish, SkillWish, Variant, VariantId};
 use crate::fact::{Fact, Value, facts};
+use crate::ids::SkillId;
 use crate::technique::skill::{Stage, Strand};
 use crate::units::Minutes;
-
-/// Points of a missing exposure (S1).
-pub const MISSING: f64 = 10.0;
-/// A skill under way that rests longer than this many days begins to be forgotten (S3).
-pub const RHYTHM_DAYS: i32 = 7;
-/// A skill at its goal that rests longer than this many days begins to be lost (S4).
-pub const MAINTENANCE_DAYS: i32 = 21;
-/// Points of a week over that (S4).
-pub const MAINTENANCE: f64 = 2.0;
-/// Points of a percentage point of open play too little in a week (S5).
-pub const OPEN_PLAY: f64 = 0.2;
-/// From one exposure of a skill to the next the difficulty may change by this much (S6).
-pub const STEP: f64 = 1.5;
-/// Points of a difficulty point over that (S6).
-pub const JUMP: f64 = 2.0;
-/// Points of an unused minute (S8).
-pub const UNUSED: f64 = 0.5;
-/// Points of a percentage point that the other foot lacks (S9).
-pub const OTHER_FOOT: f64 = 0.5;
-/// Points of a layout change (S10).
-pub const CHANGE: f64 = 0.3;
-/// Share of waiting that is not counted (S11).
-pub const STANDING_FREE: f64 = 0.2;
-/// Points of a percentage point of waiting over that (S11).
-pub const STANDING: f64 = 0.5;
-/// Points of a percentage point that the expected success lies outside the window, in the mean of all minutes (S12).
-pub const EDGE: f64 = 1.5;
-/// Points of a stage that a test is to show before it is done (S17): as many as of a missing exposure.
-pub const EARLY: f64 = 10.0;
-
-/// One part of a score.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-pub enum Part {
-    /// Exposures that are missing on the way to a goal.
-    #[serde(rename = "S1")]
-    Goals,
-    /// Minutes of the strands away from their shares.
-    #[serde(rename = "S2")]
-    Strands,
-    /// Rests of what is under way.
-    #[serde(rename = "S3")]
-    Rhythm,
-    /// Rests of what has reached its goal.
-    #[serde(rename = "S4")]
-    Maintenance,
-    /// Weeks with too little open play.
-    #[serde(rename = "S5")]
-    OpenPlay,
-    /// Jumps of difficulty.
-    #[serde(rename = "S6")]
-    Jumps,
-    /// The same drill again and again.
-    #[serde(rename = "S7")]
-    Repetition,
-    /// Unused minutes.
-    #[serde(rename = "S8")]
-    UnusedTime,
-    /// Touches that the other foot lacks.
-    #[serde(rename = "S9")]
-    OtherFoot,
-    /// Layout changes.
-    #[serde(rename = "S10")]
-    Changes,
-    /// Time that children stand and wait.
-    #[serde(rename = "S11")]
-    StandingTime,
-    /// What is expected to come off too seldom, or too easily.
-    #[serde(rename = "S12")]
-    Edge,
-    /// Tests that come before what they are to show.
-    #[serde(rename = "S17")]
-    Evidence,
-}
-
-impl Part {
-    /// Every part, in the order of the table above.
-    pub const ALL: [Part; 13] = [
-        Part::Goals,
-        Part::Strands,
-        Part::Rhythm,
-        Part::Maintenance,
-        Part::OpenPlay,
-        Part::Jumps,
-        Part::Repetition,
-        Part::UnusedTime,
-        Part::OtherFoot,
-        Part::Changes,
-        Part::StandingTime,
-        Part::Edge,
-        Part::Evidence,
-    ];
-
-    /// Its word in codes: `goals`.
-    pub fn word(self) -> &'static str {
-        match self {
-            Part::Goals => "goals",
-            Part::Strands => "strands",
-            Part::Rhythm => "rhythm",
-            Part::Maintenance => "maintenance",
-            Part::OpenPlay => "open-play",
-            Part::Jumps => "jumps",
-            Part::Repetition => "repetition",
-            Part::UnusedTime => "unused",
-            Part::OtherFoot => "other-foot",
-            Part::Changes => "changes",
-            Part::StandingTime => "standing",
-            Part::Edge => "edge",
-            Part::Evidence => "evidence",
-        }
-    }
-
-    /// The figures of its rule, in the order of the table above: points first, then from where on they count (days,
-    /// points of difficulty, or percentage points).
-    ///
-    /// ```
-    /// use jogo_core::plan::Part;
-    /// assert_eq!(Part::Goals.figures(), [10.0]);
-    /// assert_eq!(Part::Maintenance.figures(), [2.0, 21.0]);
-    /// ```
-    pub fn figures(self) -> &'static [f64] {
-        match self {
-            Part::Goals => &[MISSING],
-            Part::Strands => &[1.0],
-            Part::Rhythm => &[1.0, RHYTHM_DAYS as f64],
-            Part::Maintenance => &[MAINTENANCE, MAINTENANCE_DAYS as f64],
-            Part::OpenPlay => &[OPEN_PLAY],
-            Part::Jumps => &[JUMP, STEP],
-            Part::Repetition => &[1.0],
-            Part::UnusedTime => &[UNUSED],
-            Part::OtherFoot => &[OTHER_FOOT],
-            Part::Changes => &[CHANGE],
-            Part::StandingTime => &[STANDING, 100.0 * STANDING_FREE],
-            Part::Edge => &[EDGE],
-            Part::Evidence => &[EARLY],
-        }
-    }
-}
 
 facts! {
     /// Where the points of a part come from.
     pub enum PointsFrom {
+        Reached = "points-reached" { sessions: f64 },
         Missing = "points-missing" { skill: String, count: u32, stage: Stage },
         Strand = "points-strand" { strand: Strand, percent: f64, target: f64 },
         Rested = "points-rested" { skill: String, days: i32, date: Value },
@@ -181,10 +53,14 @@ facts! {
         Again = "points-again" { title: String, date: Value },
         Unused = "points-unused" { date: Value, minutes: u32 },
         OtherFoot = "points-other-foot" { percent: f64, touches: f64, target: f64 },
-        LayoutChanges = "points-layout-changes" { changes: usize, sessions: usize },
+        LayingOut = "points-laying-out" { minutes: u32, changes: usize, percent: f64 },
         Standing = "points-standing" { percent: f64, free: f64 },
         TooHard = "points-too-hard" { percent: f64, minutes: f64, least: f64 },
         TooEasy = "points-too-easy" { percent: f64, minutes: f64, most: f64 },
+        Unfocused = "points-unfocused" { date: Value, skills: usize, most: u32 },
+        NotOpen = "points-not-open" { date: Value, stage: Stage, open: Stage },
+        EasierAfter = "points-easier-after" { date: Value, blocks: usize },
+        Short = "points-short" { minutes: u32, blocks: usize },
         Early = "points-early" { test: String, date: Value, skill: String, stage: Stage },
     }
 }
@@ -195,8 +71,10 @@ facts! {
 pub struct PartPoints {
     /// The part.
     pub part: Part,
-    /// Its points.
+    /// Its points, as often as they count.
     pub points: f64,
+    /// How often they count.
+    pub weight: f64,
     /// The figures of its rule: see [`Part::figures`].
     pub figures: &'static [f64],
     /// Where they come from.
@@ -205,7 +83,7 @@ pub struct PartPoints {
 
 impl PartPoints {
     fn of(part: Part) -> PartPoints {
-        PartPoints { part, points: 0.0, figures: part.figures(), from: Vec::new() }
+        PartPoints { part, points: 0.0, weight: 1.0, figures: part.figures(), from: Vec::new() }
     }
 
     fn add(&mut self, points: f64, from: PointsFrom) {
@@ -239,8 +117,8 @@ pub struct Score {
 pub fn score(problem: &Problem, plan: &Plan) -> Score {
     let laid = Blocks::of(problem, plan);
     let shown: Vec<Vec<Exposed<'_>>> = problem.skills.iter().map(|wish| laid.shown(problem, wish)).collect();
-    let parts = vec![
-        goals(problem, plan),
+    let mut parts = vec![
+        goals(problem, plan, &shown),
         strands(problem, plan),
         rhythm(problem, &shown),
         maintenance(problem, &shown),
@@ -249,11 +127,18 @@ pub fn score(problem: &Problem, plan: &Plan) -> Score {
         repetition(problem, &laid),
         unused_time(problem, &laid),
         other_foot(&laid),
-        changes(problem, &laid),
+        laying_out(problem, &laid),
         standing_time(&laid),
         edge(problem, &laid),
+        focus(problem, &laid),
+        arc(problem, &laid),
+        short_blocks(&laid),
         evidence(problem, &laid),
     ];
+    for part in &mut parts {
+        part.weight = problem.approach.weights.of(part.part);
+        part.points *= part.weight;
+    }
     Score { total: parts.iter().map(|p| p.points).sum(), parts }
 }
 
@@ -279,13 +164,14 @@ impl<'p> Blocks<'p> {
             missing[stage.index()] = problem.approach.needed(stage);
         }
         let mut all = Vec::new();
-        for (blocks, session) in self.0.iter().zip(&problem.sessions) {
+        for (at, (blocks, session)) in self.0.iter().zip(&problem.sessions).enumerate() {
             let mut today = [false; 4];
             for (_, variant) in blocks.iter().filter(|(_, v)| v.skills.contains(&wish.id)) {
                 let stage = variant.stage.index();
                 let again = std::mem::replace(&mut today[stage], true);
                 missing[stage] = missing[stage].saturating_sub(u32::from(!again));
-                all.push(Exposed { date: session.date, variant, at_goal: missing == [0; 4] });
+                let at_goal = missing == [0; 4];
+                all.push(Exposed { session: at, date: session.date, variant, at_goal });
             }
         }
         all
@@ -305,13 +191,26 @@ pub fn minutes_by_strand(problem: &Problem, plan: &Plan) -> [f64; 4] {
     minutes
 }
 
-fn goals(problem: &Problem, plan: &Plan) -> PartPoints {
+fn goals(problem: &Problem, plan: &Plan, shown: &[Vec<Exposed<'_>>]) -> PartPoints {
     let mut part = PartPoints::of(Part::Goals);
     for (skill, missing) in problem.skills.iter().zip(missing(problem, plan)) {
         for (stage, n) in Stage::ALL.into_iter().zip(missing).filter(|(_, n)| *n > 0) {
             let from = PointsFrom::Missing { skill: skill.name.clone(), count: n, stage };
             part.add(MISSING * f64::from(n), from);
         }
+    }
+    let passed = |(wish, shown): (&SkillWish, &Vec<Exposed<'_>>)| match wish.way().next() {
+        None => 0,
+        Some(_) => {
+            shown.iter().find(|shown| shown.at_goal).map_or(problem.sessions.len(), |shown| shown.session)
+        }
+    };
+    let passed: Vec<usize> =
+        problem.skills.iter().zip(shown).map(passed).filter(|passed| *passed > 0).collect();
+    if !passed.is_empty() {
+        let all = passed.iter().sum::<usize>() as f64;
+        let sessions = (all / passed.len() as f64).round();
+        part.add(HASTE * all, PointsFrom::Reached { sessions });
     }
     part
 }
@@ -352,6 +251,7 @@ fn strands(problem: &Problem, plan: &Plan) -> PartPoints {
 
 /// An exposure of a skill as it follows in time.
 struct Exposed<'p> {
+    session: usize,
     date: Date,
     variant: &'p Variant,
     /// Whether the goal is reached with it.
@@ -507,10 +407,71 @@ fn other_foot(laid: &Blocks<'_>) -> PartPoints {
     part
 }
 
-fn changes(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
-    let changes: usize = laid.0.iter().map(|blocks| changed(problem, blocks).count()).sum();
-    let mut part = PartPoints::of(Part::Changes);
-    part.add(CHANGE * changes as f64, PointsFrom::LayoutChanges { changes, sessions: laid.0.len() });
+fn laying_out(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::LayingOut);
+    let all: Vec<Minutes> =
+        laid.0.iter().flat_map(|blocks| changed(problem, blocks).map(|(_, minutes)| minutes)).collect();
+    let minutes: Minutes = all.iter().copied().sum();
+    let there: Minutes = problem.sessions.iter().map(SessionWish::for_blocks).sum();
+    let percent = (100.0 * f64::from(minutes.0) / f64::from(there.0.max(1))).round();
+    let from = PointsFrom::LayingOut { minutes: minutes.0, changes: all.len(), percent };
+    part.add(LAYING_OUT * f64::from(minutes.0), from);
+    part
+}
+
+fn focus(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::Focus);
+    let most = problem.skills_per_session;
+    for (blocks, wish) in laid.0.iter().zip(&problem.sessions) {
+        let skills: BTreeSet<&SkillId> = blocks.iter().flat_map(|(_, variant)| &variant.skills).collect();
+        let over = skills.len().saturating_sub(most as usize);
+        if over > 0 {
+            let from = PointsFrom::Unfocused { date: wish.date.into(), skills: skills.len(), most };
+            part.add(UNFOCUSED * over as f64, from);
+        }
+    }
+    part
+}
+
+fn arc(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::Arc);
+    let scan = problem.scan_from();
+    for (session, (blocks, wish)) in laid.0.iter().zip(&problem.sessions).enumerate() {
+        let Some((_, last)) = blocks.last() else { continue };
+        let date = Value::from(wish.date);
+        let skills = blocks.iter().flat_map(|(_, variant)| &variant.skills);
+        let could_scan =
+            skills.filter_map(|skill| scan[problem.skill_index(skill)?]).any(|from| from <= session);
+        let most =
+            blocks.iter().map(|(_, variant)| variant.stage).max().filter(|stage| *stage >= Stage::Scan);
+        let open = most.max(could_scan.then_some(Stage::Scan));
+        if let Some(open) = open.filter(|open| last.stage < *open) {
+            part.add(ARC, PointsFrom::NotOpen { date: date.clone(), stage: last.stage, open });
+        }
+        let easier = |at: &usize| {
+            let (_, variant) = blocks[*at];
+            let harder = |(_, other): &(&Block, &Variant)| {
+                other.difficulty > variant.difficulty
+                    && other.skills.iter().any(|skill| variant.skills.contains(skill))
+            };
+            blocks[..*at].iter().any(harder)
+        };
+        let easier = (0..blocks.len()).filter(easier).count();
+        if easier > 0 {
+            part.add(EASIER * easier as f64, PointsFrom::EasierAfter { date, blocks: easier });
+        }
+    }
+    part
+}
+
+fn short_blocks(laid: &Blocks<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::ShortBlocks);
+    let short = laid.0.iter().flatten().map(|(block, v)| v.usual.0.saturating_sub(block.minutes.0));
+    let short: Vec<u32> = short.filter(|minutes| *minutes > 0).collect();
+    let (minutes, blocks) = (short.iter().sum(), short.len());
+    if blocks > 0 {
+        part.add(SHORT * f64::from(minutes), PointsFrom::Short { minutes, blocks });
+    }
     part
 }
 

@@ -3,7 +3,7 @@
 use serde::Serialize;
 
 use super::exposure::Tally;
-use super::score::RHYTHM_DAYS;
+use super::part::RHYTHM_DAYS;
 use super::success::{Practice, expected, fitting};
 use super::{Plan, Problem};
 use crate::ids::SkillId;

@@ -116,7 +116,7 @@ fn showing_a_skill_takes_the_stage_place_and_time_that_cost_least() {
 }
 
 // Without the block on the 13th: a is short of one Flow (+10), rests no longer than 7 days, 5 min and a change of one
-// are free (+3 − 0.3); what is left there is b alone.
+// are free (+3 − 0.4); what is left there is b alone.
 #[test]
 fn the_price_is_the_difference_and_says_where_it_comes_from() {
     let problem = four();
@@ -125,7 +125,7 @@ fn the_price_is_the_difference_and_says_where_it_comes_from() {
     let price = price(&before, &score(&problem, &edited.plan));
     let parts: Vec<_> =
         price.parts.iter().map(|p| (code(p.part), (p.points * 10.0).round() / 10.0)).collect();
-    assert_eq!(parts, [("S1", 10.0), ("S8", 3.0), ("S10", -0.3)]);
+    assert_eq!(parts, [("S1", 10.0), ("S8", 3.0), ("S10", -0.4)]);
     assert_eq!(price.says.code, "price-more-because");
     let reasons = ["price-goals-more", "price-unused-more"].map(Fact::plain);
     assert_eq!(price.says.value("reasons"), Some(&reasons.to_vec().into()));

@@ -48,7 +48,8 @@ fn problem(skills: &[Wished<'_>], minutes: &[u32]) -> Problem {
         })
     });
     Problem {
-        version: 1,
+        version: 2,
+        skills_per_session: 4,
         new_skills_per_week: 2,
         sessions: minutes
             .iter()

@@ -2,9 +2,9 @@
 //!
 //! Sessions stand on 6, 10, 13, 17, 20, 24, 27 and 31 January, and 3 and 7 February.
 
-use jogo_core::plan::{Problem, SuccessWindow, score};
+use jogo_core::plan::{Ladder, Part, Problem, SuccessWindow, Weights, score};
 use jogo_core::technique::skill::{Stage, Strand};
-use jogo_core::units::{Difficulty, Share};
+use jogo_core::units::{Difficulty, Minutes, Share};
 use rstest::rstest;
 
 use super::demo::called;
@@ -16,20 +16,27 @@ fn points(problem: &Problem, sessions: &str, part: &str) -> f64 {
 }
 
 // Sessions of 20 min on 6, 10, 13 and 17 January.
-// Goals: a has Form 2 of 2 and Flow 1 of 2, b has Form 1 of 2: 2 missing = 20 points.
+// Goals: a has Form 2 of 2 and Flow 1 of 2, b has Form 1 of 2: 2 missing = 20 points; neither is reached in the
+// four sessions: 2 × 4 × 0.05 = 0.4.
 // Strands: all of ball mastery, as wished: 0. Rhythm: a on the 6th, 10th and 17th: 7 days at most: 0.
 // Open play: none of 10 % in the first week, none of 40 % in the second: 0.2 × 50 = 10.
-// Idle: 15 + 15 + 20 + (20 − 5 − 1 − 5 = 9) = 59 min = 29.5. Changes: one = 0.3.
+// Idle: 15 + 15 + 20 + (20 − 5 − 1 − 5 = 9) = 59 min = 29.5. Laying out: one minute = 0.4.
 #[test]
 fn the_score_is_the_sum_of_its_parts() {
     let problem = problem(A_AND_B, &[20, 20, 20, 20]);
     let score = score(&problem, &plan("a@form 5 | a@form 5 |  | a@flow 5, b@form 5"));
     let parts: Vec<_> =
         score.parts.iter().filter(|p| p.points != 0.0).map(|p| (code(p.part), p.points)).collect();
-    assert_eq!(parts, [("S1", 20.0), ("S5", 10.0), ("S8", 29.5), ("S10", 0.3)]);
-    assert!((score.total - 59.8).abs() < 1e-9);
+    assert_eq!(parts, [("S1", 20.4), ("S5", 10.0), ("S8", 29.5), ("S10", 0.4)]);
+    assert!((score.total - 60.3).abs() < 1e-9);
     let names: Vec<_> = score.parts.iter().map(|p| code(p.part)).collect();
-    assert_eq!(names, ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S12", "S17"]);
+    assert_eq!(
+        names,
+        [
+            "S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S12", "S14", "S15", "S16",
+            "S17"
+        ]
+    );
 }
 
 // Wished for half passing, laid none: (50 + 50) ÷ 2 = 50 percentage points.
@@ -168,4 +175,102 @@ fn what_lies_behind_a_squad_counts_and_a_block_is_shared_by_its_skills() {
     let skills = [called("a"), called("b")];
     variant_of(&mut problem, "a@flow").skills = skills.to_vec();
     assert!((points(&problem, "a@flow 5 | ", "S12") - both).abs() < 5e-4);
+}
+
+// Four skills in a session are enough here, or as many as the problem says; each is counted once.
+#[rstest]
+#[case::as_many_as_there_may_be("a@form 5, b@form 5 | ", 2, 0.0)]
+#[case::one_too_many("a@form 5, b@form 5 | ", 1, 1.0)]
+#[case::once_each("a@form 5, a@form 6, b@form 5 | a@form 5, b@form 5", 1, 2.0)]
+#[case::nothing_laid(" | ", 0, 0.0)]
+fn skills_too_many_in_a_session_cost(#[case] sessions: &str, #[case] most: u32, #[case] expected: f64) {
+    let mut problem = problem(A_AND_B, &[30; 2]);
+    problem.skills_per_session = most;
+    assert_eq!(points(&problem, sessions, "S14"), expected);
+}
+
+// Usual are 8 minutes: 5 are 3 too few, 0.2 each.
+#[rstest]
+#[case::as_long_as_usual("a@form 8 | a@form 9", 0.0)]
+#[case::three_too_few("a@form 5 | ", 0.6)]
+#[case::each_block("a@form 5, a@form 7 | a@form 6", 0.2 * 6.0)]
+#[case::where_nothing_is_said("a@flow 5 | ", 0.0)]
+fn minutes_that_a_block_is_short_cost(#[case] sessions: &str, #[case] expected: f64) {
+    let mut problem = problem(A_AND_B, &[30; 2]);
+    variant_of(&mut problem, "a@form").usual = Minutes(8);
+    assert!((points(&problem, sessions, "S16") - expected).abs() < 1e-12);
+}
+
+// The squad has a at Scan, b at Form with Form as its goal: a may be at Scan from the first session on, b never.
+#[rstest]
+#[case::an_open_end("a@form 5, a@scan 5 | ", 0.0)]
+#[case::open_in_the_middle("a@scan 5, b@form 5 | ", 1.5)]
+#[case::nothing_open_although_it_might("a@form 5 | a@flow 5", 3.0)]
+#[case::nothing_that_might_be_open("b@form 5 | b@form 6", 0.0)]
+#[case::scan_after_contest_of_another("a@scan 5, b@contest 5 | b@contest 5, a@scan 5", 1.5)]
+#[case::easier_after_harder("a@flow 5, a@form 5, a@scan 5 | ", 0.5)]
+#[case::easier_of_another_skill("a@flow 5, b@form 5, a@scan 5 | ", 0.0)]
+#[case::twice_easier("a@scan 5, a@flow 5, a@form 5 | ", 1.5 + 2.0 * 0.5)]
+#[case::nothing_laid(" | ", 0.0)]
+fn sessions_that_do_not_build_up_cost(#[case] sessions: &str, #[case] expected: f64) {
+    let mut problem = problem(
+        &[("a", Some(Stage::Scan), Stage::Scan, &[]), ("b", Some(Stage::Form), Stage::Form, &[])],
+        &[30; 2],
+    );
+    for (id, difficulty) in [("a@form", 1.0), ("a@flow", 2.0), ("a@scan", 3.0)] {
+        variant_of(&mut problem, id).difficulty = Difficulty(difficulty);
+    }
+    variant_of(&mut problem, "b@scan").stage = Stage::Contest;
+    variant_of(&mut problem, "b@scan").id = called("b@contest");
+    assert_eq!(points(&problem, sessions, "S15"), expected);
+}
+
+// Two exposures of Form, then two of Flow: Scan may come in the fifth session, or in the third where stages overlap.
+#[rstest]
+#[case::too_soon(Ladder::Strict, 3, 0.0)]
+#[case::from_the_fifth(Ladder::Strict, 4, 1.5)]
+#[case::overlapping_too_soon(Ladder::Overlapping, 1, 0.0)]
+#[case::overlapping(Ladder::Overlapping, 2, 1.5)]
+#[case::open(Ladder::Open, 0, 1.5)]
+fn a_session_ends_open_as_soon_as_it_might(
+    #[case] ladder: Ladder,
+    #[case] session: usize,
+    #[case] expected: f64,
+) {
+    let mut problem = problem(&[("a", None, Stage::Scan, &[])], &[30; 6]);
+    problem.approach.ladder = ladder;
+    let sessions: Vec<&str> = (0..6).map(|at| if at == session { "a@form 5" } else { "" }).collect();
+    assert_eq!(points(&problem, &sessions.join(" | "), "S15"), expected);
+}
+
+// Goals reached in the second session and never: (1 + 4) × 0.05; what was beyond its goal already costs nothing.
+#[test]
+fn each_session_until_a_goal_is_reached_costs_a_little() {
+    let problem = problem(
+        &[
+            ("a", None, Stage::Form, &[]),
+            ("b", None, Stage::Form, &[]),
+            ("c", Some(Stage::Flow), Stage::Form, &[]),
+        ],
+        &[30; 4],
+    );
+    let found = points(&problem, "a@form 5 | a@form 5 | b@form 5 | a@form 5", "S1");
+    assert!((found - (10.0 + 5.0 * 0.05)).abs() < 1e-12, "{found}");
+}
+
+#[test]
+fn every_part_counts_as_often_as_its_weight_says() {
+    let mut problem = problem(A_AND_B, &[20, 20, 20, 20]);
+    let laid = plan("a@form 5 | a@form 5 |  | a@flow 5, b@form 5");
+    let plain = score(&problem, &laid);
+    for part in Part::ALL {
+        for weight in [0.0, 0.5, 3.0] {
+            problem.approach.weights = Weights::PLAIN.with(part, weight);
+            let weighed = score(&problem, &laid);
+            for (was, now) in plain.parts.iter().zip(&weighed.parts) {
+                let times = if now.part == part { weight } else { 1.0 };
+                assert_eq!((now.points, now.weight, &now.from), (times * was.points, times, &was.from));
+            }
+        }
+    }
 }

@@ -2,8 +2,9 @@
 
 use jogo_core::academy::Academy;
 use jogo_core::plan::problem::example::{ExampleSize, example};
+use jogo_core::plan::score::missing;
 use jogo_core::plan::{
-    Approach, Clashing, Lock, Plan, Problem, Stitch, SuccessWindow, check, left_their_session, score, solve,
+    Approach, Clashing, Lock, Part, Plan, Problem, SuccessWindow, check, left_their_session, score, solve,
     solve_near, solve_while, stitches,
 };
 use jogo_core::technique::skill::Stage;
@@ -18,7 +19,7 @@ use super::{A_AND_B, demo, plan, problem};
 fn what_the_squad_has_already_is_not_asked_for_again() {
     let known = problem(&[("a", Some(Stage::Flow), Stage::Flow, &[])], &[20, 20]);
     let solved = solve(&known, 1, 2_000).unwrap();
-    assert_eq!((check(&known, &solved.plan), solved.score.parts[0].points), (vec![], 0.0));
+    assert_eq!((check(&known, &solved.plan), missing(&known, &solved.plan)), (vec![], vec![[0; 4]]));
     let flow = stitches(&known, &solved.plan).iter().filter(|s| s.stage == Stage::Flow).count();
     assert!(flow >= 2, "Flow is under way and still needs two");
 }
@@ -28,7 +29,7 @@ fn the_demo_curriculum_reaches_every_goal() {
     let problem = demo::problem();
     let solved = solve(&problem, 7, 40_000).unwrap();
     assert_eq!(check(&problem, &solved.plan), []);
-    assert_eq!(solved.score.parts[0].from, [], "missing exposures");
+    assert!(missing(&problem, &solved.plan).iter().all(|missing| *missing == [0; 4]), "missing exposures");
     assert_eq!(solve(&problem, 7, 40_000).unwrap(), solved, "same seed, same plan");
 }
 
@@ -44,7 +45,7 @@ fn every_template_has_a_plan_that_reaches_its_goals(#[case] id: &str) {
         wishes.problem(&Academy::default(), &band, &demo::skills(), &demo::drills(), &demo::tests()).unwrap();
     let solved = solve(&problem, 1, 60_000).unwrap();
     assert_eq!((solved.clash, check(&problem, &solved.plan)), (None, vec![]));
-    assert_eq!(solved.score.parts[0].from, [], "missing exposures");
+    assert!(missing(&problem, &solved.plan).iter().all(|missing| *missing == [0; 4]), "missing exposures");
 }
 
 #[test]
@@ -164,14 +165,8 @@ fn minutes_locked_beyond_a_session_forbid_every_plan() {
     assert!(solve(&problem, 1, 500).is_ok());
 }
 
-/// How much harder than the easiest rungs a plan is, in the mean of its exposures, and how many of ten come off.
-fn rungs(problem: &Problem, plan: &Plan) -> (f64, f64) {
-    let all = stitches(problem, plan);
-    let mean = |of: fn(&Stitch) -> f64| all.iter().map(of).sum::<f64>() / all.len() as f64;
-    (mean(|stitch| stitch.harder), 10.0 * mean(|stitch| stitch.success.0))
-}
-
-// Nothing but the window differs: from the same library, with the same exposures, "clean first" lays gentler rungs.
+// Nothing but the window differs: from the same library the plan for clean work keeps nearer to its window than the one
+// for work as fast as can be, which lies within its own.
 #[rstest]
 #[case::eyes_up("u8-u9")]
 #[case::together("u10-u12")]
@@ -179,18 +174,23 @@ fn rungs(problem: &Problem, plan: &Plan) -> (f64, f64) {
 fn the_success_window_decides_how_hard_the_rungs_are(#[case] band: &str) {
     let wishes = demo::templates().into_iter().find(|wishes| wishes.band == band).unwrap();
     let band = demo::bands().into_iter().find(|known| known.id == wishes.band).unwrap();
-    let solved = |window: SuccessWindow| {
-        let mut problem = wishes
-            .problem(&Academy::default(), &band, &demo::skills(), &demo::drills(), &demo::tests())
-            .unwrap();
+    let within = |window: SuccessWindow| {
+        let academy = Academy::default();
+        let made = wishes.problem(&academy, &band, &demo::skills(), &demo::drills(), &demo::tests());
+        let mut problem = made.unwrap();
         problem.approach.success_window = window;
-        let plan = solve(&problem, 1, 60_000).unwrap().plan;
-        (rungs(&problem, &plan), plan)
+        let plan = solve(&problem, 1, 300_000).unwrap().plan;
+        (problem, plan)
     };
-    let (clean, gentle) = solved(Approach::REPETITION_FIRST.success_window);
-    let (fast, hard) = solved(Approach::DECISION_FIRST.success_window);
-    assert!(clean.0 + 0.05 < fast.0, "harder by {clean:?} against {fast:?}");
-    assert!(clean.1 > fast.1, "of ten come off {clean:?} against {fast:?}");
+    let (clean, gentle) = within(Approach::REPETITION_FIRST.success_window);
+    let (fast, hard) = within(Approach::DECISION_FIRST.success_window);
+    let outside = |problem: &Problem, plan: &Plan| {
+        let parts = score(problem, plan).parts;
+        parts.into_iter().find(|part| part.part == Part::Edge).unwrap().points
+    };
+    let (kept, missed) = (outside(&clean, &gentle), outside(&clean, &hard));
+    assert!(kept + 0.5 < missed, "clean first: {kept} against {missed}");
+    assert!(outside(&fast, &hard) < 2.0, "as fast as you can: {}", outside(&fast, &hard));
     let (moved, all) = (left_their_session(&gentle, &hard), gentle.sessions.iter().flatten().count());
-    assert!(2 * moved > all, "{moved} of {all} blocks are elsewhere");
+    assert!(4 * moved > all, "{moved} of {all} blocks are elsewhere");
 }

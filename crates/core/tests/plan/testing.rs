@@ -6,6 +6,7 @@
 
 use jogo_core::assessment::benchmarks::{Protocol, Test};
 use jogo_core::assessment::milestones::{Evidence, Milestone};
+use jogo_core::plan::Ladder;
 use jogo_core::plan::curriculum::{Curriculum, Goal, Sitting, Testing};
 use jogo_core::plan::upset::MovedTest;
 use jogo_core::technique::skill::{Need, Skill, Stage};
@@ -126,7 +127,7 @@ fn a_test_comes_before_on_the_way_and_at_the_end(
 #[test]
 fn a_test_waits_for_what_it_is_to_show() {
     let mut wishes = Curriculum { goals: vec![goal("weave", None, Stage::Flow)], testing: ALL, ..two() };
-    wishes.approach.exposures = [5; 4];
+    (wishes.approach.exposures, wishes.approach.ladder) = ([5; 4], Ladder::Strict);
     wishes.tests = vec![sitting(11, "h", true)];
     wishes.minutes[11] = Minutes(10);
     assert_eq!(laid(&wishes, &flow(2), &[test("w", "weave", 5, "")]), at(&[(10, "w"), (11, "h")]));

@@ -3,18 +3,19 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import IconButton from '@mui/material/IconButton'
 import Typography from '@mui/material/Typography'
-import { type ReactNode, useState } from 'react'
+import { useState } from 'react'
 import type { Curriculum, Schemas, Stage } from '../../api/client'
-import { said, t } from '../../texts/t'
-import { Choice } from '../../ui/Choice'
+import { t } from '../../texts/t'
 import { LateNumber, LateText, SelectCell } from '../../ui/fields'
 import { ErrorNote } from '../../ui/notes'
 import { STAGES } from '../../ui/stages'
 import { useClubs } from '../academy/clubs/queries'
 import { useSkills } from '../drill/queries'
-import { type Change, EVERYBODY, presetOf, useBeginnings, useGoalsOfSquads } from './queries'
+import { ApproachWishes } from './ApproachWishes'
+import { type Change, EVERYBODY, useGoalsOfSquads } from './queries'
 import { SeasonFields } from './SeasonFields'
 import { TestWishes } from './TestWishes'
+import { WishPart } from './WishPart'
 
 interface Props {
   view: Curriculum
@@ -30,12 +31,12 @@ export function WishesPanel({ view, saving, onChange, onSeason, onReplan }: Prop
       <Typography variant="body2" color="text.secondary">
         {t('plan-wishes-about')}
       </Typography>
-      <ApproachWish view={view} onChange={onChange} />
+      <ApproachWishes view={view} onChange={onChange} />
       <Goals view={view} onChange={onChange} />
       <Season key={JSON.stringify(seasonOf(view))} view={view} saving={saving} onSeason={onSeason} />
-      <Part title={t('plan-wishes-tests')}>
+      <WishPart title={t('plan-wishes-tests')}>
         <TestWishes view={view} onChange={onChange} />
-      </Part>
+      </WishPart>
       <Where view={view} onChange={onChange} />
       <Box>
         <Button size="small" disabled={saving} onClick={onReplan}>
@@ -46,114 +47,6 @@ export function WishesPanel({ view, saving, onChange, onSeason, onReplan }: Prop
         </Typography>
       </Box>
     </Box>
-  )
-}
-
-function Part({ title, children }: { title: string; children: ReactNode }) {
-  return (
-    <Box component="section" aria-label={title} sx={{ display: 'grid', gap: 1 }}>
-      <Typography variant="h3">{title}</Typography>
-      {children}
-    </Box>
-  )
-}
-
-const percent = (share: number) => Math.round(share * 100)
-
-function ApproachWish({ view, onChange }: { view: Curriculum; onChange: (change: Change) => void }) {
-  const beginnings = useBeginnings()
-  const presets = beginnings.data?.approaches ?? []
-  const { approach } = view.wishes
-  const set = (next: Partial<Schemas['Approach']>) =>
-    onChange((wishes) => ({ ...wishes, approach: { ...wishes.approach, ...next } }))
-  const chosen = presetOf(approach, presets)
-  return (
-    <Part title={t('plan-wishes-approach')}>
-      <Choice
-        label={t('plan-wishes-approach')}
-        options={presets.map((preset) => preset.name)}
-        chosen={chosen ? [chosen] : []}
-        says={(name) => said(`plan-approach-${name}`) ?? name}
-        onToggle={(name) => {
-          const preset = presets.find((each) => each.name === name)
-          if (preset) set(preset.approach)
-        }}
-      />
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 1, mt: 0.75 }}>
-        {STAGES.map((stage, i) => (
-          <LateNumber
-            key={stage}
-            label={t('plan-wishes-times', { stage: t(`stage-${stage}`) })}
-            whole
-            value={approach.exposures[i] ?? 1}
-            onCommit={(n) =>
-              n > 0 && set({ exposures: approach.exposures.map((e, at) => (at === i ? n : e)) })
-            }
-            sx={{ width: '100%' }}
-          />
-        ))}
-      </Box>
-      <SelectCell
-        label={t('plan-wishes-ladder')}
-        value={approach.ladder ?? 'strict'}
-        options={(['strict', 'overlapping', 'open'] as const).map((ladder) => ({
-          value: ladder,
-          says: t(`plan-ladder-${ladder}`),
-        }))}
-        onChange={(ladder) => ladder && set({ ladder })}
-      />
-      {approach.open_play && (
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, mt: 0.5 }}>
-          {(['first', 'last'] as const).map((end) => (
-            <LateNumber
-              key={end}
-              label={t(`plan-wishes-open-play-${end}`)}
-              whole
-              value={percent(approach.open_play?.[end] ?? 0)}
-              onCommit={(n) =>
-                n >= 0 &&
-                n <= 100 &&
-                approach.open_play &&
-                set({ open_play: { ...approach.open_play, [end]: n / 100 } })
-              }
-              sx={{ width: '100%' }}
-            />
-          ))}
-        </Box>
-      )}
-      {approach.success_window && (
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, mt: 0.5 }}>
-          {(['least', 'most'] as const).map((end) => (
-            <LateNumber
-              key={end}
-              label={t(`plan-wishes-success-${end}`)}
-              whole
-              value={percent(approach.success_window?.[end] ?? 0)}
-              onCommit={(n) =>
-                n >= 0 &&
-                n <= 100 &&
-                approach.success_window &&
-                set({ success_window: { ...approach.success_window, [end]: n / 100 } })
-              }
-              sx={{ width: '100%' }}
-            />
-          ))}
-        </Box>
-      )}
-      <Typography variant="caption" color="text.secondary">
-        {t('plan-wishes-assumptions')}
-      </Typography>
-      <SelectCell
-        label={t('plan-wishes-side')}
-        none={t('plan-wishes-side-own')}
-        value={view.wishes.side ?? ''}
-        options={(['equal', 'other_more', 'strong_first', 'not_sided'] as const).map((side) => ({
-          value: side,
-          says: t(`plan-side-${side}`),
-        }))}
-        onChange={(side) => onChange((wishes) => ({ ...wishes, side: side || null }))}
-      />
-    </Part>
   )
 }
 
@@ -169,7 +62,7 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
   const stages = STAGES.map((stage) => ({ value: stage, says: t(`stage-${stage}`) }))
   const others = (skills.data ?? []).filter((skill) => !goals.some((goal) => goal.skill === skill.id))
   return (
-    <Part title={t('plan-wishes-goals')}>
+    <WishPart title={t('plan-wishes-goals')}>
       {goals.map((goal) => (
         <Box
           key={goal.skill}
@@ -240,7 +133,7 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
           }))
         }
       />
-    </Part>
+    </WishPart>
   )
 }
 
@@ -322,7 +215,7 @@ function Season({
   const [season, setSeason] = useState(() => seasonOf(view))
   const changed = JSON.stringify(season) !== JSON.stringify(seasonOf(view))
   return (
-    <Part title={t('plan-wishes-when')}>
+    <WishPart title={t('plan-wishes-when')}>
       <SeasonFields season={season} onChange={setSeason} />
       <Button
         size="small"
@@ -337,7 +230,7 @@ function Season({
           {t('plan-wishes-season-moves')}
         </Typography>
       )}
-    </Part>
+    </WishPart>
   )
 }
 
@@ -353,7 +246,7 @@ function Where({ view, onChange }: { view: Curriculum; onChange: (change: Change
     { key: 'adults', whole: true },
   ]
   return (
-    <Part title={t('plan-wishes-where')}>
+    <WishPart title={t('plan-wishes-where')}>
       <LateText
         label={t('plan-wishes-name')}
         value={view.wishes.name}
@@ -370,6 +263,6 @@ function Where({ view, onChange }: { view: Curriculum; onChange: (change: Change
           />
         ))}
       </Box>
-    </Part>
+    </WishPart>
   )
 }

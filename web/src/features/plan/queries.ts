@@ -212,11 +212,12 @@ export const presetOf = (approach: Schemas['Approach'], presets: Schemas['NamedA
   presets.find((preset) => JSON.stringify(numbers(preset.approach)) === JSON.stringify(numbers(approach)))
     ?.name
 
-const numbers = ({ exposures, ladder, open_play, success_window }: Schemas['Approach']) => [
+const numbers = ({ exposures, ladder, open_play, success_window, weights }: Schemas['Approach']) => [
   exposures,
   ladder ?? 'strict',
   open_play?.first,
   open_play?.last,
   success_window?.least,
   success_window?.most,
+  Object.entries(weights ?? {}).sort(),
 ]

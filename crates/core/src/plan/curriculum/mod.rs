@@ -336,6 +336,7 @@ impl Curriculum {
         let library = Given { academy, band, skills: &by_id, wanted: &wanted };
         Ok(Problem {
             version: VERSION,
+            skills_per_session: band.skills_per_session(),
             new_skills_per_week: band.new_skills_per_week,
             limits: Limits {
                 longest_bout: band.longest_bout,
@@ -428,6 +429,7 @@ impl Curriculum {
             strands: drill.strands.clone(),
             least,
             most,
+            usual,
             laying_out: laying_out(fit.markers_needed, self.ground.adults),
             difficulty: drill.difficulty_at(&rung.levers, &academy.lever_points),
             intensity: rung.levers.intensity(),

@@ -4,6 +4,7 @@ use serde::{Deserialize, Serialize};
 
 use super::ProblemFault;
 use crate::input::{InputError, RangeFault};
+use crate::plan::part::{Part, Weights};
 use crate::technique::skill::Stage;
 use crate::units::Share;
 
@@ -56,8 +57,8 @@ pub enum Ladder {
     Strict,
     /// In a later session than the first exposure of the stage before.
     Overlapping,
-    /// From the first session on. As long as Scan is not done, a Contest block of the skill comes after another block of
-    /// it in the same session.
+    /// From the first session on. As long as Scan is not done, a Contest block of the skill comes after another block
+    /// of it in the same session.
     Open,
 }
 
@@ -77,6 +78,10 @@ pub struct Approach {
     /// When a drill is made harder or easier.
     #[serde(default = "balanced_window")]
     pub success_window: SuccessWindow,
+    /// How much each part of the score counts.
+    #[serde(default, skip_serializing_if = "Weights::are_plain")]
+    #[cfg_attr(feature = "openapi", schema(value_type = std::collections::BTreeMap<String, f64>))]
+    pub weights: Weights,
 }
 
 fn balanced_open_play() -> OpenPlay {
@@ -94,6 +99,7 @@ impl Approach {
         ladder: Ladder::Strict,
         open_play: OpenPlay { first: Share(0.0), last: Share(0.3) },
         success_window: SuccessWindow { least: Share(0.8), most: Share(0.95) },
+        weights: Weights::PLAIN.with(Part::Rhythm, 1.5).with(Part::Jumps, 1.5).with(Part::Arc, 0.5),
     };
     /// Between the two.
     pub const BALANCED: Approach = Approach {
@@ -101,6 +107,7 @@ impl Approach {
         ladder: Ladder::Overlapping,
         open_play: OpenPlay { first: Share(0.1), last: Share(0.4) },
         success_window: SuccessWindow { least: Share(0.7), most: Share(0.9) },
+        weights: Weights::PLAIN,
     };
     /// A cue or an opponent almost from the start.
     pub const DECISION_FIRST: Approach = Approach {
@@ -108,6 +115,7 @@ impl Approach {
         ladder: Ladder::Open,
         open_play: OpenPlay { first: Share(0.25), last: Share(0.6) },
         success_window: SuccessWindow { least: Share(0.6), most: Share(0.8) },
+        weights: Weights::PLAIN.with(Part::OpenPlay, 2.0).with(Part::Arc, 2.0).with(Part::Jumps, 0.5),
     };
     /// The three presets, with their names in files.
     pub const PRESETS: [(&str, Approach); 3] = [
@@ -137,6 +145,10 @@ impl Approach {
             if !(0.0..=1.0).contains(&share.0) {
                 faults.push(InputError::at(at, RangeFault::Percent { percent: share.percent() }));
             }
+        }
+        for (part, weight) in self.weights.of_parts().filter(|(_, weight)| !(0.0..=3.0).contains(weight)) {
+            let fault = RangeFault::Between { value: weight, least: 0.0, most: 3.0 };
+            faults.push(InputError::at(format!("/weights/{}", part.code()), fault));
         }
         if self.success_window.least >= self.success_window.most {
             faults.push(InputError::at("/success_window/least", ProblemFault::NoWindow));

@@ -4,6 +4,7 @@ mod approach;
 pub mod example;
 mod faults;
 mod identity;
+mod soonest;
 mod variant;
 
 use std::collections::{BTreeMap, BTreeSet};
@@ -20,6 +21,7 @@ use crate::units::{Difficulty, Minutes, Seconds, Share};
 
 pub use approach::{Approach, Ladder, OpenPlay, SuccessWindow};
 pub use identity::{BlockId, Place, left_their_session};
+pub use soonest::Soonest;
 pub use variant::{NoStage, VariantId};
 
 /// A test that is taken in a session, before its blocks.
@@ -173,6 +175,9 @@ pub struct Variant {
     /// Longest block.
     #[serde(rename = "most_min")]
     pub most: Minutes,
+    /// A block of its dose with the usual sets: shorter than this it is short. Nothing says that none is.
+    #[serde(default, rename = "usual_min")]
+    pub usual: Minutes,
     /// Laying out, if another layout stood before.
     #[serde(rename = "laying_out_min")]
     pub laying_out: Minutes,
@@ -214,6 +219,10 @@ fn is_easiest(levers: &Levers) -> bool {
     *levers == Levers::default()
 }
 
+fn four() -> u32 {
+    4
+}
+
 fn whole() -> Share {
     Share(1.0)
 }
@@ -232,6 +241,7 @@ impl Variant {
             strands: BTreeMap::new(),
             least: Minutes(5),
             most: Minutes(10),
+            usual: Minutes(0),
             laying_out: Minutes(1),
             difficulty: Difficulty(0.0),
             intensity: Intensity::Easy,
@@ -307,6 +317,9 @@ pub struct Problem {
     pub version: u32,
     /// How many skills may be met for the first time in a week.
     pub new_skills_per_week: u32,
+    /// How many skills a session may have before it loses its focus.
+    #[serde(default = "four")]
+    pub skills_per_session: u32,
     /// What no plan may exceed.
     #[serde(default)]
     pub limits: Limits,

@@ -23,7 +23,7 @@ use crate::ids::{SkillId, TestId};
 use crate::plan::rules::prove::reachable;
 use crate::plan::search::cooling::finds_a_plan;
 use crate::plan::search::table::Table;
-use crate::plan::{Ladder, Lock, Problem};
+use crate::plan::{Lock, Problem};
 use crate::technique::skill::{Stage, Strand};
 use crate::units::Minutes;
 
@@ -267,14 +267,15 @@ fn goals(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
 /// Why a set of goals cannot all be reached, taken on their own with all that they need; `None` if that is not proved.
 fn forbidden(table: &Table<'_>, goals: &[usize]) -> Option<Reason> {
     let asked = closure(table, goals);
-    let ends = finishes(table);
-    let on_the_way = |(skill, stage): (&usize, &usize)| ends[*skill][..=*stage].iter().copied().max();
-    let chain = asked.iter().filter_map(on_the_way).max().unwrap_or(0);
-    if chain >= NEVER {
-        return Some(Reason::Circle);
+    let soonest = table.problem.soonest();
+    let stages = asked.iter().flat_map(|(skill, upto)| (0..=*upto).map(move |stage| (*skill, stage)));
+    let mut chain = 0;
+    for (skill, stage) in stages.filter(|(skill, stage)| !table.skills[*skill].done[*stage]) {
+        let Some(soonest) = soonest[skill][stage] else { return Some(Reason::Circle) };
+        chain = chain.max(soonest.done + 1);
     }
-    if chain > table.sessions.len() as u32 {
-        return Some(Reason::Chain(chain));
+    if chain > table.sessions.len() {
+        return Some(Reason::Chain(chain as u32));
     }
     let new = asked.keys().filter(|skill| !table.skills[**skill].met).count() as u32;
     let room = table.line.len() as u32 * table.new_per_week;
@@ -313,33 +314,6 @@ fn closure(table: &Table<'_>, goals: &[usize]) -> BTreeMap<usize, usize> {
         }
     }
     asked
-}
-
-/// More sessions than there can be: needs that lead in a circle are never met.
-const NEVER: u32 = 1_000_000;
-
-/// How many sessions have passed at least when a skill has had its exposures at a stage, by skill and stage.
-fn finishes(table: &Table<'_>) -> Vec<[u32; 4]> {
-    // From never downwards: a skill settles once its needs have, which takes no more rounds than there are skills.
-    let mut ends: Vec<[u32; 4]> =
-        table.skills.iter().map(|row| row.done.map(|done| if done { 0 } else { NEVER })).collect();
-    for _ in 0..table.skills.len() {
-        for (skill, row) in table.skills.iter().enumerate() {
-            let needs = row.needs.iter().filter(|_| !row.met);
-            let mut passed = needs.map(|(needed, stage)| ends[*needed][*stage]).max().unwrap_or(0);
-            for stage in (0..4).filter(|stage| !row.done[*stage]) {
-                // Each exposure has a session of its own.
-                let end = (passed + table.needed[stage]).min(NEVER);
-                ends[skill][stage] = end;
-                passed = match table.ladder {
-                    Ladder::Strict => end,
-                    Ladder::Overlapping => (passed + 1).min(NEVER),
-                    Ladder::Open => passed,
-                };
-            }
-        }
-    }
-    ends
 }
 
 /// The least minutes of an exposure, shared by the skills which its variant serves.

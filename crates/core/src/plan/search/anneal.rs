@@ -74,7 +74,7 @@ impl<'t> Search<'t> {
                 breach: 1.0,
                 stood,
                 loyalty: if from > 0 { 0.0 } else { LOYALTY },
-                change: 0.0,
+                laying_out: 0.0,
             },
             from,
             past,
@@ -106,8 +106,8 @@ impl<'t> Search<'t> {
     }
 
     /// From now on points, breaches and, beside their points, layout changes count so much.
-    pub fn weigh(&mut self, point: f64, breach: f64, change: f64) {
-        (self.prices.point, self.prices.breach, self.prices.change) = (point, breach, change);
+    pub fn weigh(&mut self, point: f64, breach: f64, laying_out: f64) {
+        (self.prices.point, self.prices.breach, self.prices.laying_out) = (point, breach, laying_out);
         self.value = self.worth();
     }
 

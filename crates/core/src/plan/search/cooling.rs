@@ -3,7 +3,7 @@
 use std::panic::resume_unwind;
 
 use crate::plan::Problem;
-use crate::plan::score::CHANGE;
+use crate::plan::part::LAYING_OUT;
 use crate::plan::search::anneal::{Best, Search};
 use crate::plan::search::table::{BlockRow, Table};
 
@@ -20,22 +20,22 @@ pub(in crate::plan) struct Cooling {
     /// What a breach counts: first the search may pass through plans that break rules, in the end no breach may be
     /// worth its while.
     breach: [f64; 2],
-    /// What a layout change counts beside its points in the beginning; less and less, and nothing in the end.
-    change: f64,
+    /// What a minute of laying out counts beside its points in the beginning; less and less, and nothing in the end.
+    laying_out: f64,
 }
 
 /// From nothing. Warmer, or with cheaper breaches, a large plan freezes with breaches in it; and it has to become this
-/// cold, for what is left in the end are tenths of points. Layout changes are most of those, each so cheap that it is
-/// felt only when all else has frozen: so they are dearer at first.
+/// cold, for what is left in the end are tenths of points. Laying out is most of those, each minute so cheap that it is
+/// felt only when all else has frozen: so it is dearer at first.
 pub(in crate::plan) const FAR: Cooling =
-    Cooling { temperature: [2.3, 0.035], breach: [40.0, 80.0], change: 2.0 * CHANGE };
+    Cooling { temperature: [2.3, 0.035], breach: [40.0, 80.0], laying_out: 2.0 * LAYING_OUT };
 /// From nothing, where there are few sessions: there is time to try very different plans.
 pub(in crate::plan) const SMALL: Cooling =
-    Cooling { temperature: [3.0, 0.035], breach: [12.0, 60.0], change: 0.0 };
+    Cooling { temperature: [3.0, 0.035], breach: [12.0, 60.0], laying_out: 0.0 };
 pub(in crate::plan) const FEW_SESSIONS: usize = 6;
 /// Near an existing plan: what breaks a rule is mended at once, and little else moves.
 pub(in crate::plan) const NEAR: Cooling =
-    Cooling { temperature: [0.3, 0.05], breach: [40.0, 60.0], change: 0.0 };
+    Cooling { temperature: [0.3, 0.05], breach: [40.0, 60.0], laying_out: 0.0 };
 
 /// How a legal plan is looked for where none was found yet.
 #[derive(Clone, Copy)]
@@ -46,11 +46,16 @@ pub(in crate::plan) struct Repair {
 }
 
 /// Breaches matter most.
-pub(in crate::plan) const FROM_NOTHING: [Repair; 1] =
-    [Repair { cooling: Cooling { temperature: [1.5, 0.3], breach: [1.0, 4.0], change: 0.0 }, points: 0.1 }];
+pub(in crate::plan) const FROM_NOTHING: [Repair; 1] = [Repair {
+    cooling: Cooling { temperature: [1.5, 0.3], breach: [1.0, 4.0], laying_out: 0.0 },
+    points: 0.1,
+}];
 /// Near a plan it still matters how much moves, until that leads nowhere.
 pub(in crate::plan) const NEAR_THEN_FAR: [Repair; 2] = [
-    Repair { cooling: Cooling { temperature: [3.0, 0.3], breach: [30.0, 80.0], change: 0.0 }, points: 1.0 },
+    Repair {
+        cooling: Cooling { temperature: [3.0, 0.3], breach: [30.0, 80.0], laying_out: 0.0 },
+        points: 1.0,
+    },
     FROM_NOTHING[0],
 ];
 /// How often that is tried, and with how many steps each time, before no plan is taken to be possible.
@@ -136,7 +141,7 @@ fn cooled(search: &mut Search<'_>, cooling: &Cooling, done: &mut dyn FnMut(Progr
         if over >= 1.0 {
             break;
         }
-        search.weigh(1.0, between(cooling.breach, over), cooling.change * (1.0 - over));
+        search.weigh(1.0, between(cooling.breach, over), cooling.laying_out * (1.0 - over));
         let temperature = between(cooling.temperature, over);
         for _ in 0..SAYS {
             search.step(temperature);
@@ -167,7 +172,7 @@ fn repair(search: &mut Search<'_>, repairs: &[Repair]) {
             }
             let part = (attempt % STEPS_OF_REPAIR) as f64 / STEPS_OF_REPAIR as f64;
             if attempt % SAYS == 0 {
-                search.weigh(*points, between(cooling.breach, part), cooling.change * (1.0 - part));
+                search.weigh(*points, between(cooling.breach, part), cooling.laying_out * (1.0 - part));
             }
             search.step(between(cooling.temperature, part));
         }

@@ -4,7 +4,7 @@
 //! parts and the rules mean is said in [`crate::plan::score`] and in [`super`]; tests hold the two to each other.
 
 use crate::plan::Ladder;
-use crate::plan::score::{CHANGE, EDGE, OPEN_PLAY, OTHER_FOOT, STANDING, STANDING_FREE, UNUSED};
+use crate::plan::part::STANDING_FREE;
 use crate::plan::search::line::{Exposure, Line};
 use crate::plan::search::session::SessionSums;
 use crate::plan::search::table::{BlockRow, Table, When};
@@ -274,21 +274,25 @@ impl<'t> Ledger<'t> {
 
     /// The score that sums come to.
     pub(in crate::plan) fn points(&self, sum: &Sum) -> f64 {
-        let (outside, mut points) = (sum.outside, sum.lines + sum.open_play + f64::from(sum.same));
+        let costs = &self.table.costs;
+        let (outside, mut points) =
+            (sum.outside, sum.lines + sum.open_play + costs.again * f64::from(sum.same));
         let sum = &sum.sessions;
         let all: f64 = sum.strands.iter().sum();
-        points += UNUSED * f64::from(sum.unused) + CHANGE * f64::from(sum.changes);
+        points += costs.unused * f64::from(sum.unused) + costs.laying_out * f64::from(sum.laying_out);
+        points += costs.unfocused * f64::from(sum.unfocused) + costs.short * f64::from(sum.short);
+        points += costs.arc * f64::from(sum.not_open) + costs.easier * f64::from(sum.easier);
         for (minutes, target) in sum.strands.iter().zip(&self.table.targets) {
             let share = if all > 0.0 { 100.0 * minutes / all } else { 0.0 };
-            points += (share - target).abs() / 2.0;
+            points += costs.strand * (share - target).abs() / 2.0;
         }
         let [both, lacking] = sum.touches;
         if both > 1e-9 {
-            points += OTHER_FOOT * (100.0 * lacking / both).max(0.0);
+            points += costs.other_foot * (100.0 * lacking / both).max(0.0);
         }
-        points += outside * edge_of(sum);
+        points += outside * self.edge_of(sum);
         if sum.minutes > 0 {
-            points += STANDING * 100.0 * (sum.waited / f64::from(sum.minutes) - STANDING_FREE).max(0.0);
+            points += costs.standing * 100.0 * (sum.waited / f64::from(sum.minutes) - STANDING_FREE).max(0.0);
         }
         points
     }
@@ -490,6 +494,11 @@ impl<'t> Ledger<'t> {
         row.needs.iter().filter(late).count() as i64
     }
 
+    /// What a minute costs whose success is expected a percentage point outside the window (S12).
+    pub(in crate::plan) fn edge_of(&self, sums: &SessionSums) -> f64 {
+        if sums.minutes > 0 { self.table.costs.edge / f64::from(sums.minutes) } else { 0.0 }
+    }
+
     pub(in crate::plan) fn too_many_new(&self, met: u32) -> i64 {
         i64::from(met.saturating_sub(self.table.new_per_week))
     }
@@ -501,7 +510,7 @@ impl<'t> Ledger<'t> {
     /// S5 of a week with this many minutes, this many of them open play.
     pub(in crate::plan) fn open_play_of(&self, week: usize, (all, open): (u32, u32)) -> f64 {
         let share = if all > 0 { 100.0 * f64::from(open) / f64::from(all) } else { 0.0 };
-        OPEN_PLAY * (self.table.line[week] - share).max(0.0)
+        self.table.costs.open_play * (self.table.line[week] - share).max(0.0)
     }
 
     /// S7 of a session: its variants that also stand in the two sessions before.
@@ -520,11 +529,6 @@ impl<'t> Ledger<'t> {
         };
         blocks.iter().enumerate().filter(again).count() as u32
     }
-}
-
-/// What a minute costs whose success is expected a percentage point outside the window (S12).
-pub(in crate::plan) fn edge_of(sums: &SessionSums) -> f64 {
-    if sums.minutes > 0 { EDGE / f64::from(sums.minutes) } else { 0.0 }
 }
 
 #[cfg(test)]

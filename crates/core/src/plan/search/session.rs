@@ -1,7 +1,9 @@
 //! What the blocks of one session add to a plan, on their own: rules that they break, minutes, strands, touches.
 
-use crate::plan::search::table::{BlockRow, SessionRow, Table, VariantRow};
+use crate::plan::search::table::{BlockRow, SessionRow, Table, VariantRow, When};
 use crate::technique::skill::Stage;
+
+const SCAN: usize = Stage::Scan.index();
 
 /// What one session adds.
 #[derive(Clone, Copy, Debug, Default)]
@@ -9,7 +11,16 @@ pub(in crate::plan) struct SessionSums {
     /// H1, H5 to H7 as far as they can be told from the session alone; a minute too much counts as a breach of its own.
     pub breaches: i64,
     pub unused: u32,
-    pub changes: u32,
+    /// Minutes of laying out between blocks.
+    pub laying_out: u32,
+    /// Skills over those that a session may have.
+    pub unfocused: u32,
+    /// Minutes that blocks are shorter than usual.
+    pub short: u32,
+    /// Whether it does not end as open as it might.
+    pub not_open: u32,
+    /// Blocks that are easier than an earlier one of the same skill.
+    pub easier: u32,
     pub minutes: u32,
     pub open: u32,
     pub strands: [f64; 4],
@@ -27,7 +38,11 @@ impl SessionSums {
     pub fn exchange(&mut self, old: &SessionSums, new: &SessionSums) {
         let counts = [
             (&mut self.unused, old.unused, new.unused),
-            (&mut self.changes, old.changes, new.changes),
+            (&mut self.laying_out, old.laying_out, new.laying_out),
+            (&mut self.unfocused, old.unfocused, new.unfocused),
+            (&mut self.short, old.short, new.short),
+            (&mut self.not_open, old.not_open, new.not_open),
+            (&mut self.easier, old.easier, new.easier),
             (&mut self.minutes, old.minutes, new.minutes),
             (&mut self.open, old.open, new.open),
             (&mut self.moved, old.moved, new.moved),
@@ -52,7 +67,7 @@ struct Walk {
     /// Minutes that are left; negative if the blocks take too many.
     free: i64,
     breaches: i64,
-    changes: u32,
+    laying_out: u32,
     /// Blocks that begin before half of the minutes are over.
     early: usize,
 }
@@ -60,14 +75,25 @@ struct Walk {
 impl Table<'_> {
     /// What blocks would add to a session.
     pub fn sums(&self, session: usize, blocks: &[BlockRow]) -> SessionSums {
-        let Walk { free, breaches, changes, early } = self.walk(session, blocks);
+        let Walk { free, breaches, laying_out, early } = self.walk(session, blocks);
         let mut sums =
-            SessionSums { breaches, changes, early, unused: free.max(0) as u32, ..SessionSums::default() };
-        for laid in blocks {
+            SessionSums { breaches, laying_out, early, unused: free.max(0) as u32, ..SessionSums::default() };
+        let (mut skills, mut most, mut could_scan) = (0, 0, false);
+        for (i, laid) in blocks.iter().enumerate() {
             let variant = &self.variants[laid.variant];
             let minutes = f64::from(laid.minutes);
             sums.minutes += laid.minutes;
-            sums.open += if variant.stage >= Stage::Scan.index() { laid.minutes } else { 0 };
+            sums.short += self.usual[laid.variant].saturating_sub(laid.minutes);
+            let shown = |skill: &&usize| blocks[..i].iter().any(|b| self.variants[b.variant].shows(**skill));
+            skills += variant.skills.iter().filter(|skill| !shown(skill)).count() as u32;
+            let harder = |b: &BlockRow| {
+                let other = &self.variants[b.variant];
+                other.difficulty > variant.difficulty && other.shared(variant) > 0
+            };
+            sums.easier += u32::from(blocks[..i].iter().any(harder));
+            most = most.max(variant.stage);
+            could_scan |= variant.skills.iter().any(|skill| self.scan_from[*skill] <= When::In(session));
+            sums.open += if variant.stage >= SCAN { laid.minutes } else { 0 };
             for (sum, share) in sums.strands.iter_mut().zip(&variant.strands) {
                 *sum += share * minutes;
             }
@@ -77,6 +103,10 @@ impl Table<'_> {
             sums.waited += variant.waiting * minutes;
             sums.headers += self.beside(laid).map_or(0.0, |v| v.headers).max(variant.headers) * minutes;
         }
+        // An open block is the last; and there is one as soon as a skill might have come so far.
+        let open = if most >= SCAN || could_scan { most.max(SCAN) } else { 0 };
+        sums.not_open = u32::from(blocks.last().is_some_and(|last| self.variants[last.variant].stage < open));
+        sums.unfocused = skills.saturating_sub(self.problem.skills_per_session);
         sums
     }
 
@@ -103,7 +133,7 @@ impl Table<'_> {
     /// H1 and H5 to H7, as far as they can be told from the session alone.
     fn walk(&self, session: usize, blocks: &[BlockRow]) -> Walk {
         let there = &self.sessions[session];
-        let (mut used, mut changes, mut early) = (there.tests, 0, 0);
+        let (mut used, mut between, mut early) = (there.tests, 0, 0);
         let (mut breaches, mut aerial, mut hard_before, mut contested) = (0, 0, false, false);
         let mut floor = (u32::MAX, u32::MAX);
         for (i, laid) in blocks.iter().enumerate() {
@@ -121,7 +151,7 @@ impl Table<'_> {
                 breaches += i64::from(unsound(other)) + i64::from(variant.shared(other) == 0 || !stand);
             }
             if i > 0 && floor != drills {
-                changes += 1;
+                between += laying_out;
                 used += laying_out;
             }
             floor = drills;
@@ -139,7 +169,7 @@ impl Table<'_> {
         }
         let free = i64::from(there.minutes) - i64::from(used);
         breaches += i64::from(aerial > self.aerial) + (-free).max(0);
-        Walk { free, breaches, changes, early }
+        Walk { free, breaches, laying_out: between, early }
     }
 
     /// Whether a block repeats a variant, or makes it too much of its drill, with one of them not locked.
@@ -221,16 +251,16 @@ mod tests {
     #[case::empty("", 40, 0, 0)]
     #[case::one_block("a@form 10", 30, 0, 1)]
     #[case::the_same_layout("a@form 10, a@scan 10", 20, 0, 2)]
-    #[case::another_layout("a@form 10, b@flow 10", 17, 1, 2)]
-    #[case::there_and_back("a@form 10, b@flow 8, a@scan 7", 10, 2, 2)]
+    #[case::another_layout("a@form 10, b@flow 10", 17, 3, 2)]
+    #[case::there_and_back("a@form 10, b@flow 8, a@scan 7", 10, 5, 2)]
     #[case::just_before_half("a@form 10, a@scan 9, a@form 5", 16, 0, 3)]
     #[case::just_at_half("a@form 10, a@scan 10, a@form 5", 15, 0, 2)]
-    #[case::both_layouts_of_a_split_squad("a@form 10, a@scan+b@contest 8", 17, 1, 2)]
-    #[case::too_much("a@form 10, b@flow 10, a@form 10, b@flow 10", -8, 3, 2)]
+    #[case::both_layouts_of_a_split_squad("a@form 10, a@scan+b@contest 8", 17, 5, 2)]
+    #[case::too_much("a@form 10, b@flow 10, a@form 10, b@flow 10", -8, 8, 2)]
     fn a_session_knows_its_time(
         #[case] blocks: &str,
         #[case] free: i64,
-        #[case] changes: u32,
+        #[case] laying_out: u32,
         #[case] early: usize,
     ) {
         let problem = problem();
@@ -238,7 +268,7 @@ mod tests {
         let blocks = laid(&table, blocks);
         let sums = table.sums(0, &blocks);
         assert_eq!(table.free(0, &blocks), free);
-        assert_eq!((sums.unused, sums.changes, sums.early), (free.max(0) as u32, changes, early));
+        assert_eq!((sums.unused, sums.laying_out, sums.early), (free.max(0) as u32, laying_out, early));
     }
 
     #[rstest]
@@ -290,7 +320,7 @@ mod tests {
         sum.exchange(&SessionSums::default(), &first);
         sum.exchange(&first, &second);
         assert_eq!((sum.minutes, sum.open), (before.minutes + second.minutes, before.open + second.open));
-        assert_eq!(sum.changes, before.changes + second.changes);
+        assert_eq!(sum.laying_out, before.laying_out + second.laying_out);
         sum.exchange(&second, &SessionSums::default());
         assert_eq!((sum.minutes, sum.unused, sum.breaches), (before.minutes, before.unused, before.breaches));
         assert!(sum.strands.iter().zip(before.strands).all(|(now, then)| (now - then).abs() < 1e-9));

@@ -1,6 +1,10 @@
 //! A problem with its names resolved to places in its lists, as the planner works with it.
 
 use crate::drill::levers::Intensity;
+use crate::plan::part::{
+    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, MISSING, OPEN_PLAY, OTHER_FOOT, Part,
+    SHORT, STANDING, UNFOCUSED, UNUSED, Weights,
+};
 use crate::plan::success::{Experience, easiest, expected, kept, logit, logit_of, outside};
 use crate::plan::{Block, Ladder, Plan, Problem, SuccessWindow, VariantId};
 use crate::technique::skill::Stage;
@@ -166,6 +170,54 @@ impl Edge {
     }
 }
 
+/// What each point of a score costs, with its weight.
+pub(in crate::plan) struct Costs {
+    pub missing: f64,
+    pub haste: f64,
+    pub strand: f64,
+    pub rhythm: f64,
+    pub maintenance: f64,
+    pub open_play: f64,
+    pub jump: f64,
+    pub again: f64,
+    pub unused: f64,
+    pub other_foot: f64,
+    pub laying_out: f64,
+    pub standing: f64,
+    pub edge: f64,
+    pub unfocused: f64,
+    pub arc: f64,
+    pub easier: f64,
+    pub short: f64,
+    pub early: f64,
+}
+
+impl Costs {
+    fn of(weights: &Weights) -> Costs {
+        let of = |part| weights.of(part);
+        Costs {
+            missing: MISSING * of(Part::Goals),
+            haste: HASTE * of(Part::Goals),
+            strand: of(Part::Strands),
+            rhythm: of(Part::Rhythm),
+            maintenance: MAINTENANCE * of(Part::Maintenance),
+            open_play: OPEN_PLAY * of(Part::OpenPlay),
+            jump: JUMP * of(Part::Jumps),
+            again: of(Part::Repetition),
+            unused: UNUSED * of(Part::UnusedTime),
+            other_foot: OTHER_FOOT * of(Part::OtherFoot),
+            laying_out: LAYING_OUT * of(Part::LayingOut),
+            standing: STANDING * of(Part::StandingTime),
+            edge: EDGE * of(Part::Edge),
+            unfocused: UNFOCUSED * of(Part::Focus),
+            arc: ARC * of(Part::Arc),
+            easier: EASIER * of(Part::Arc),
+            short: SHORT * of(Part::ShortBlocks),
+            early: EARLY * of(Part::Evidence),
+        }
+    }
+}
+
 pub(in crate::plan) struct Table<'p> {
     pub problem: &'p Problem,
     pub sessions: Vec<SessionRow>,
@@ -186,8 +238,13 @@ pub(in crate::plan) struct Table<'p> {
     pub aerial: u32,
     pub headers: f64,
     pub edge: Edge,
+    pub costs: Costs,
+    /// From which session on each skill may come to Scan at the soonest.
+    pub scan_from: Vec<When>,
     /// The part of a variant's minutes in which a player works; apart from its row, which is full.
     pub working: Vec<f64>,
+    /// The minutes under which a block of a variant is short.
+    pub usual: Vec<u32>,
     /// How much of an experience is left, by days of rest.
     pub kept: Vec<f64>,
 }
@@ -214,10 +271,13 @@ impl<'p> Table<'p> {
         let mut table = Table {
             kept: (0..=days).map(kept).collect(),
             edge: Edge::of(problem.approach.success_window),
+            costs: Costs::of(&problem.approach.weights),
+            scan_from: problem.scan_from().into_iter().map(When::from).collect(),
             sessions,
             line: weeks.iter().map(line).collect(),
             skills: skills(problem),
             variants: variants(problem),
+            usual: problem.variants.iter().map(|v| v.usual.0).collect(),
             working: problem.variants.iter().map(|v| v.working.0).collect(),
             serving: Vec::new(),
             usable: Vec::new(),

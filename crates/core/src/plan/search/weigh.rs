@@ -1,7 +1,7 @@
 //! What a plan would be worth with other blocks in some sessions, without laying them: most changes that a search tries
 //! are thrown away.
 
-use crate::plan::search::ledger::{Ledger, Sum, edge_of};
+use crate::plan::search::ledger::{Ledger, Sum};
 use crate::plan::search::line::{Exposure, Line};
 use crate::plan::search::session::SessionSums;
 use crate::plan::search::table::BlockRow;
@@ -23,8 +23,8 @@ pub(in crate::plan) struct Prices {
     pub stood: f64,
     /// What each block over a tenth of them costs that leaves its session, beside its point.
     pub loyalty: f64,
-    /// What a layout change counts beside its points.
-    pub change: f64,
+    /// What a minute of laying out counts beside its points.
+    pub laying_out: f64,
 }
 
 impl Prices {
@@ -36,7 +36,7 @@ impl Prices {
 
     /// What a plan is worth: its points and its breaches, each at its price.
     pub fn worth(&self, ledger: &Ledger<'_>, sum: &Sum) -> f64 {
-        let points = self.points(ledger, sum) + self.change * f64::from(sum.sessions.changes);
+        let points = self.points(ledger, sum) + self.laying_out * f64::from(sum.sessions.laying_out);
         self.point * points + self.breach * sum.all_breaches() as f64
     }
 }
@@ -71,12 +71,13 @@ impl Ledger<'_> {
             self.touch(new.session, &new.blocks, &new.sums, &mut scales.touched);
         }
         // The lines that are not reckoned yet may lose all their points, and every breach may go.
-        let edge = edge_of(&sum.sessions);
+        let edge = self.edge_of(&sum.sessions);
         let points_of = |line: &Line| line.points + line.outside * edge;
         let mut rest: f64 = scales.touched.iter().map(|skill| points_of(&self.lines[*skill])).sum();
         let breaches = sum.breaches.max(0) as f64;
         let mut worth = prices.worth(self, &sum);
-        let same = f64::from(self.sum.same);
+        let again = self.table.costs.again;
+        let same = again * f64::from(self.sum.same);
         let floor =
             |worth: f64, rest: f64| worth - prices.point * (rest + same) - prices.breach * breaches - 1e-6;
         scales.lines.clear();
@@ -96,8 +97,8 @@ impl Ledger<'_> {
         }
         let broken = self.newness_with(&scales.lines, &mut scales.new)
             + self.needs_with(&scales.lines, &mut scales.needs);
-        worth +=
-            prices.breach * broken as f64 + prices.point * self.sameness_with(relaid, &mut scales.sessions);
+        worth += prices.breach * broken as f64
+            + prices.point * again * self.sameness_with(relaid, &mut scales.sessions);
         (worth <= most).then_some(worth)
     }
 
@@ -234,7 +235,7 @@ mod tests {
             let mut laid = vec![Vec::new(); problem.sessions.len()];
             laid[0].push(BlockRow { variant: table.usable[0], minutes: 6, beside: None, locked: false });
             let mut ledger = Ledger::of(&table, laid.clone(), near.then_some(laid));
-            let prices = Prices { point: 0.7, breach: 9.0, stood: 5.0, loyalty: 8.0, change: 0.4 };
+            let prices = Prices { point: 0.7, breach: 9.0, stood: 5.0, loyalty: 8.0, laying_out: 0.4 };
             let mut scales = Scales::default();
             for edits in edits.chunks(at_once) {
                 let change = change(&ledger, edits);

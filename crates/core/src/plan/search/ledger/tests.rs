@@ -3,7 +3,9 @@
 use super::*;
 use crate::ids::called;
 use crate::plan::problem::example::{ExampleSize, example};
-use crate::plan::{Approach, Problem, SessionWish, SkillWish, TestWish, Variant, check, score};
+use crate::plan::{
+    Approach, Ladder, Part, Problem, SessionWish, SkillWish, TestWish, Variant, Weights, check, score,
+};
 use crate::technique::skill::{Need, Stage};
 use crate::units::Minutes;
 use jiff::ToSpan;
@@ -43,7 +45,11 @@ pub fn any_problem(made: u64, most_headers: u32) -> Problem {
     let mut problem = example(ExampleSize { weeks: 4, sessions: 2, skills: 9, variants: 26 }, made);
     problem.limits.headers_per_week = Some(most_headers % 30);
     problem.approach.ladder = [Ladder::Strict, Ladder::Overlapping, Ladder::Open][(made / 3 % 3) as usize];
+    // One part counts more than once, or less.
+    let weight = (made / 16 % 7) as f64 / 2.0;
+    problem.approach.weights = Weights::PLAIN.with(Part::ALL[(made % 16) as usize], weight);
     for (i, variant) in problem.variants.iter_mut().enumerate() {
+        variant.usual = Minutes(4 + (i % 7) as u32);
         variant.headers_per_min = if i % 7 == 0 { 1.0 } else { 0.0 };
     }
     // Its tests are to show every skill at Form or Flow.
