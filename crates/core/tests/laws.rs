@@ -182,6 +182,7 @@ fn chain(goals: &[Stage], needs: &[Option<Stage>], minutes: &[u32], approach: Ap
     Problem {
         version: 2,
         skills_per_session: 4,
+        themes: BTreeMap::new(),
         new_skills_per_week: 1,
         sessions: minutes
             .iter()

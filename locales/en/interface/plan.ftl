@@ -63,7 +63,7 @@ plan-part-means-S12 = { $points } points for each percentage point that the expe
 plan-part-means-S14 = { $points ->
         [one] { $points } point
        *[other] { $points } points
-    } for each skill too many in a session
+    } for each skill too many in a session, { $than } for each percentage point that the theme of the week has less than half
 plan-part-means-S15 = { $points } points for a session that could end more open, { $than } for a block that is easier than an earlier one
 plan-part-means-S16 = { $points } points for each minute that a block is shorter than usual
 plan-part-means-S17 = { $points } points for each stage that a test is to show before it is done
@@ -134,6 +134,14 @@ plan-ladder-overlapping = When the stage before has begun
 plan-ladder-open = Any time, even in the first session
 plan-wishes-success-least = One down below, %
 plan-wishes-success-most = One up above, %
+plan-themes = Theme of the week
+plan-themes-about = Half of a week’s minutes serve its theme. Leave it to the plan, or say what a week is to be about.
+plan-theme-proposed = As the plan has it: { $theme }
+plan-theme-none = As the plan has it
+plan-theme-and = and
+plan-theme-no-more = nothing else
+plan-theme-title = { $theme }: { $skills }
+plan-theme-of = { $theme } ({ $share } of the minutes)
 plan-weights = What counts how much
 plan-weights-about = Every plan is a compromise. Say what should count more in yours, from 0 (not at all) to 3 times.
 plan-weight-of = Weight of { $part }

@@ -2176,6 +2176,10 @@ export interface components {
             testing?: components["schemas"]["Testing"];
             /** @description Tests to be taken: those that were laid, and those that are pinned to a session. */
             tests?: components["schemas"]["Sitting"][];
+            /** @description What weeks are to be about, by their numbers; the others are about what the plan leads to. */
+            themes?: {
+                [key: string]: components["schemas"]["Theme"];
+            };
             /** @description Weekdays with a session, Monday 1 to Sunday 7. */
             weekdays: number[];
             /**
@@ -2219,6 +2223,8 @@ export interface components {
             sessions: components["schemas"]["SessionColumn"][];
             skills: components["schemas"]["SkillLine"][];
             stitches: components["schemas"]["Stitch"][];
+            /** @description What each week with blocks is about. */
+            themes: components["schemas"]["WeekTheme"][];
             undo?: components["schemas"]["Fact"] | null;
             /** Format: int64 */
             version: number;
@@ -5462,6 +5468,14 @@ export interface components {
              */
             on_the_way?: boolean;
         };
+        /** @description What half of a week's minutes are to serve. */
+        Theme: {
+            /** @description A strand. */
+            strand: components["schemas"]["Strand"];
+        } | {
+            /** @description One to three skills. */
+            skills: components["schemas"]["SkillId"][];
+        };
         /** @description Thresholds of some bands that are being thought of, or that are to be set. */
         Thought: {
             /** @description By band. */
@@ -5662,6 +5676,27 @@ export interface components {
              * @description Week of the curriculum, from 1.
              */
             week: number;
+        };
+        /** @description What a week of a plan is about. */
+        WeekTheme: {
+            /**
+             * Format: double
+             * @description What it costs that sessions have less than half of their minutes for it (S14).
+             */
+            points: number;
+            /** @description Which share of the week's minutes serves it. */
+            share: components["schemas"]["Share"];
+            /** @description The skills that most of the theme's minutes are for, at most two. */
+            skills: components["schemas"]["SkillId"][];
+            /** @description What it is about. */
+            theme: components["schemas"]["Theme"];
+            /**
+             * Format: int32
+             * @description Week of the curriculum, from 1.
+             */
+            week: number;
+            /** @description Whether the director wished it; else it is the strand that the week's sessions come nearest to. */
+            wished: boolean;
         };
         /** @description What becomes of the shares. */
         Weighed: {

@@ -961,7 +961,7 @@ export interface Messages {
   'plan-part-means-S10': { points: Value }
   'plan-part-means-S11': { points: Value; than: Value }
   'plan-part-means-S12': { points: Value }
-  'plan-part-means-S14': { points: Value }
+  'plan-part-means-S14': { points: Value; than: Value }
   'plan-part-means-S15': { points: Value; than: Value }
   'plan-part-means-S16': { points: Value }
   'plan-part-means-S17': { points: Value }
@@ -1029,6 +1029,14 @@ export interface Messages {
   'plan-ladder-open': null
   'plan-wishes-success-least': null
   'plan-wishes-success-most': null
+  'plan-themes': null
+  'plan-themes-about': null
+  'plan-theme-proposed': { theme: Value }
+  'plan-theme-none': null
+  'plan-theme-and': null
+  'plan-theme-no-more': null
+  'plan-theme-title': { theme: Value; skills: Value }
+  'plan-theme-of': { theme: Value; share: Value }
   'plan-weights': null
   'plan-weights-about': null
   'plan-weight-of': { part: Value }
@@ -1600,6 +1608,7 @@ export interface Messages {
   'points-standing': { percent: Value; free: Value }
   'points-too-hard': { minutes: Value; percent: Value; least: Value }
   'points-too-easy': { minutes: Value; percent: Value; most: Value }
+  'points-off-theme': { week: Value; percent: Value }
   'points-unfocused': { date: Value; skills: Value; most: Value }
   'points-not-open': { date: Value; stage: Value; open: Value }
   'points-easier-after': { date: Value; blocks: Value }
@@ -1667,6 +1676,8 @@ export interface Messages {
   'problem-no-session': { session: Value; sessions: Value }
   'problem-no-variant': { id: Value }
   'problem-no-window': null
+  'problem-theme-skills': { most: Value }
+  'problem-theme-week': { week: Value }
   'variant-no-stage': { written: Value }
   'problem-signed-out': null
   'problem-wrong-password': null

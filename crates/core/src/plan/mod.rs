@@ -35,6 +35,7 @@ pub mod score;
 pub mod search;
 mod stitch;
 pub mod success;
+mod themes;
 pub mod upset;
 pub mod why;
 
@@ -44,7 +45,7 @@ pub use edit::{Edit, Edited, Price, edit, price};
 pub use part::{Part, Weights};
 pub use problem::{
     Approach, Barred, Block, BlockId, Ladder, Limits, Lock, OpenPlay, Plan, PlanForm, Problem, SessionWish,
-    SidedTouches, SkillWish, SuccessWindow, TestWish, Variant, VariantId, left_their_session,
+    SidedTouches, SkillWish, SuccessWindow, TestWish, Theme, Variant, VariantId, left_their_session,
 };
 pub use rules::check::{Breach, Rule, check};
 pub use rules::clash::{Clash, Clashing, TestTaken, clash};
@@ -52,5 +53,6 @@ pub use rules::mend::{Mending, mend};
 pub use score::{PartPoints, Score, score};
 pub use search::solve::{Solved, solve, solve_near, solve_rest, solve_while};
 pub use stitch::{Stitch, stitches};
+pub use themes::{WeekTheme, week_themes};
 pub use upset::{GoingOn, Remedy, advised, remedies};
 pub use why::{Alternative, BlockWhy, why_block, why_skill};

@@ -34,14 +34,18 @@ pub const STANDING: f64 = 0.5;
 pub const EDGE: f64 = 1.5;
 /// Points of a skill too many in a session (S14).
 pub const UNFOCUSED: f64 = 1.0;
+/// Percent of a session's minutes that serve the theme of its week at least (S14).
+pub const HALF: f64 = 50.0;
+/// Points of a percentage point that they have less (S14).
+pub const OFF_THEME: f64 = 0.1;
 /// Points of a session that does not end as open as it might (S15).
 pub const ARC: f64 = 1.5;
 /// Points of a block that is easier than an earlier one of its skill in the session (S15).
 pub const EASIER: f64 = 0.5;
 /// Points of a minute that a block is too short (S16).
 pub const SHORT: f64 = 0.2;
-/// Points of a stage that a test is to show before it is done (S17): as many as of a missing exposure.
-pub const EARLY: f64 = 10.0;
+/// Points of a stage that a test is to show before it is done (S17): a test for nothing costs two missing exposures.
+pub const EARLY: f64 = 20.0;
 
 /// One part of a score.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize)]
@@ -167,7 +171,7 @@ impl Part {
     ///
     /// ```
     /// use jogo_core::plan::Part;
-    /// assert_eq!(Part::Focus.figures(), [1.0]);
+    /// assert_eq!(Part::Edge.figures(), [1.5]);
     /// assert_eq!(Part::Maintenance.figures(), [2.0, 21.0]);
     /// ```
     pub fn figures(self) -> &'static [f64] {
@@ -184,7 +188,7 @@ impl Part {
             Part::LayingOut => &[LAYING_OUT],
             Part::StandingTime => &[STANDING, 100.0 * STANDING_FREE],
             Part::Edge => &[EDGE],
-            Part::Focus => &[UNFOCUSED],
+            Part::Focus => &[UNFOCUSED, OFF_THEME],
             Part::Arc => &[ARC, EASIER],
             Part::ShortBlocks => &[SHORT],
             Part::Evidence => &[EARLY],

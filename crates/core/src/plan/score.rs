@@ -14,10 +14,10 @@
 //! | S10 laying out | 0.4 per minute of laying out between blocks |
 //! | S11 standing time | 0.5 per percentage point of the whole plan's standing time over 20 % |
 //! | S12 challenge | 1.5 per percentage point that the expected success lies outside the approach's window, in the mean of the plan's minutes; a block's minutes are shared by its skills |
-//! | S14 focus | 1 for each skill in a session over the problem's number |
+//! | S14 focus | 1 for each skill in a session over the problem's number; 0.1 per percentage point that a session has less than half of its minutes for the theme of its week |
 //! | S15 arc | 1.5 per session that ends less open than its most open block, or not open at all although Scan could have come for one of its skills; 0.5 per block that is easier than an earlier one of the same skill in the session |
 //! | S16 short blocks | 0.2 per minute that a block is shorter than its dose with its usual sets |
-//! | S17 evidence | 10 for each stage that a test is to show and that is not done before it |
+//! | S17 evidence | 20 for each stage that a test is to show and that is not done before it |
 //!
 //! Each part counts as often as the approach's weights say. Only skills that were met before are under way; where two
 //! variants lie side by side, the first one counts.
@@ -33,6 +33,7 @@ use super::part::{
     OTHER_FOOT, Part, RHYTHM_DAYS, SHORT, STANDING, STANDING_FREE, STEP, UNFOCUSED, UNUSED,
 };
 use super::success::{Practice, expected, outside};
+use super::themes::week_themes;
 use super::{Block, Plan, Problem, SessionWish, SkillWish, Variant, VariantId};
 use crate::fact::{Fact, Value, facts};
 use crate::ids::SkillId;
@@ -57,6 +58,7 @@ facts! {
         Standing = "points-standing" { percent: f64, free: f64 },
         TooHard = "points-too-hard" { percent: f64, minutes: f64, least: f64 },
         TooEasy = "points-too-easy" { percent: f64, minutes: f64, most: f64 },
+        OffTheme = "points-off-theme" { week: u32, percent: f64 },
         Unfocused = "points-unfocused" { date: Value, skills: usize, most: u32 },
         NotOpen = "points-not-open" { date: Value, stage: Stage, open: Stage },
         EasierAfter = "points-easier-after" { date: Value, blocks: usize },
@@ -130,7 +132,7 @@ pub fn score(problem: &Problem, plan: &Plan) -> Score {
         laying_out(problem, &laid),
         standing_time(&laid),
         edge(problem, &laid),
-        focus(problem, &laid),
+        focus(problem, plan, &laid),
         arc(problem, &laid),
         short_blocks(&laid),
         evidence(problem, &laid),
@@ -419,9 +421,13 @@ fn laying_out(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
     part
 }
 
-fn focus(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
+fn focus(problem: &Problem, plan: &Plan, laid: &Blocks<'_>) -> PartPoints {
     let mut part = PartPoints::of(Part::Focus);
     let most = problem.skills_per_session;
+    for week in week_themes(problem, plan).into_iter().filter(|week| week.points > 0.0) {
+        let percent = week.share.percent().round();
+        part.add(week.points, PointsFrom::OffTheme { week: week.week, percent });
+    }
     for (blocks, wish) in laid.0.iter().zip(&problem.sessions) {
         let skills: BTreeSet<&SkillId> = blocks.iter().flat_map(|(_, variant)| &variant.skills).collect();
         let over = skills.len().saturating_sub(most as usize);

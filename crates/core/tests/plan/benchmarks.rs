@@ -325,10 +325,10 @@ proptest! {
     }
 }
 
-// By hand: Flow is done in session 3; a test of it in session 3 costs 10 points, in session 4 none (S17).
+// By hand: Flow is done in session 3; a test of it in session 3 costs 20 points, in session 4 none (S17).
 #[rstest]
-#[case(2, 10.0)]
-#[case(3, 10.0)]
+#[case(2, 20.0)]
+#[case(3, 20.0)]
 #[case(4, 0.0)]
 fn a_test_before_what_it_is_to_show_costs_points(#[case] session: usize, #[case] points: f64) {
     let mut wished = problem(&[("a", None, Stage::Flow, &[])], &[20; 6]);

@@ -2,7 +2,7 @@
 //!
 //! Sessions stand on 6, 10, 13, 17, 20, 24, 27 and 31 January, and 3 and 7 February.
 
-use jogo_core::plan::{Ladder, Part, Problem, SuccessWindow, Weights, score};
+use jogo_core::plan::{Ladder, Part, Problem, SuccessWindow, Theme, Weights, score, week_themes};
 use jogo_core::technique::skill::{Stage, Strand};
 use jogo_core::units::{Difficulty, Minutes, Share};
 use rstest::rstest;
@@ -199,6 +199,51 @@ fn minutes_that_a_block_is_short_cost(#[case] sessions: &str, #[case] expected: 
     let mut problem = problem(A_AND_B, &[30; 2]);
     variant_of(&mut problem, "a@form").usual = Minutes(8);
     assert!((points(&problem, sessions, "S16") - expected).abs() < 1e-12);
+}
+
+// a serves ball mastery with half of its minutes, and passing with half; b passing alone.
+#[rstest]
+#[case::half_of_each(None, "a@form 5, b@form 5 | ", 0.0)]
+#[case::the_nearest_strand(None, "a@form 8 | b@form 5", 0.0)]
+#[case::all_of_it(Some(Theme::Strand(Strand::Passing)), "b@form 5 | a@form 5", 0.0)]
+// 2.5 of 10 minutes: 25 percentage points too few.
+#[case::a_quarter(Some(Theme::Strand(Strand::BallMastery)), "a@form 5, b@form 5 | ", 2.5)]
+#[case::each_session(Some(Theme::Strand(Strand::BallMastery)), "a@form 5, b@form 5 | b@form 5", 2.5 + 5.0)]
+#[case::another_strand(Some(Theme::Strand(Strand::Receiving)), "a@form 5 | b@form 5", 5.0 + 5.0)]
+#[case::a_skill(Some(Theme::Skills(vec![called("b")])), "a@form 6, b@form 6 | ", 0.0)]
+// 5 of 20 minutes.
+#[case::too_little_of_a_skill(Some(Theme::Skills(vec![called("b")])), "a@form 7, b@form 5, a@flow 8 | ", 2.5)]
+#[case::one_of_two_skills(Some(Theme::Skills(vec![called("a"), called("b")])), "a@form 5 | b@form 5", 0.0)]
+#[case::nothing_laid(Some(Theme::Strand(Strand::Passing)), " | ", 0.0)]
+fn a_week_has_half_of_its_minutes_for_its_theme(
+    #[case] theme: Option<Theme>,
+    #[case] sessions: &str,
+    #[case] expected: f64,
+) {
+    let mut problem = problem(A_AND_B, &[40; 2]);
+    problem.themes = theme.into_iter().map(|theme| (1, theme)).collect();
+    for variant in &mut problem.variants {
+        variant.strands = match variant.drill.as_str() {
+            "a" => [(Strand::BallMastery, Share(0.5)), (Strand::Passing, Share(0.5))].into(),
+            _ => [(Strand::Passing, Share(1.0))].into(),
+        };
+    }
+    assert!(
+        (points(&problem, sessions, "S14") - expected).abs() < 1e-9,
+        "{}",
+        points(&problem, sessions, "S14")
+    );
+}
+
+#[test]
+fn a_week_is_named_after_what_it_is_about() {
+    let mut problem = problem(A_AND_B, &[40; 4]);
+    problem.themes = [(2, Theme::Skills(vec![called("b")]))].into();
+    let found = week_themes(&problem, &plan("a@form 5 | a@form 5 | b@form 6, a@flow 9 | "));
+    let told: Vec<_> =
+        found.iter().map(|week| (week.week, week.wished, &week.skills[..], week.share.0)).collect();
+    assert_eq!(told, [(1, false, &[called("a")][..], 1.0), (2, true, &[called("b")][..], 0.4)]);
+    assert_eq!(found[0].theme, Theme::Strand(Strand::BallMastery));
 }
 
 // The squad has a at Scan, b at Form with Form as its goal: a may be at Scan from the first session on, b never.

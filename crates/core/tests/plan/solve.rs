@@ -4,15 +4,16 @@ use jogo_core::academy::Academy;
 use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::score::missing;
 use jogo_core::plan::{
-    Approach, Clashing, Lock, Part, Plan, Problem, SuccessWindow, check, left_their_session, score, solve,
-    solve_near, solve_while, stitches,
+    Approach, Clashing, Lock, Part, Plan, Problem, SuccessWindow, Theme, check, left_their_session, score,
+    solve, solve_near, solve_while, stitches, week_themes,
 };
-use jogo_core::technique::skill::Stage;
+use jogo_core::technique::skill::{Stage, Strand};
 use jogo_core::units::Minutes;
 use proptest::prelude::*;
 use proptest::test_runner::RngSeed;
 use rstest::rstest;
 
+use super::demo::called;
 use super::{A_AND_B, demo, plan, problem};
 
 #[test]
@@ -62,6 +63,23 @@ fn the_search_makes_the_first_plan_better_and_can_be_ended_at_any_time() {
     });
     assert!((2_000..3_000).contains(&stopped.unwrap().steps));
     assert!(said.is_sorted_by(|before, after| before >= after), "the best only ever gets better");
+}
+
+// The demo's plan has more passing in the week that is to be about it, and more of the weave in another.
+#[test]
+fn a_wished_theme_draws_its_week() {
+    let share = |problem: &Problem, plan: &Plan, week: u32, theme: &Theme| {
+        let wished = Problem { themes: [(week, theme.clone())].into(), ..problem.clone() };
+        week_themes(&wished, plan).into_iter().find(|found| found.week == week).unwrap().share.0
+    };
+    let problem = demo::problem();
+    let before = solve(&problem, 1, 60_000).unwrap().plan;
+    for (week, theme) in [(3, Theme::Strand(Strand::Passing)), (5, Theme::Skills(vec![called("weave")]))] {
+        let wished = Problem { themes: [(week, theme.clone())].into(), ..problem.clone() };
+        let plan = solve(&wished, 1, 60_000).unwrap().plan;
+        let (was, now) = (share(&problem, &before, week, &theme), share(&wished, &plan, week, &theme));
+        assert!(now > was + 0.1, "{theme:?}: {was} and {now}");
+    }
 }
 
 #[test]

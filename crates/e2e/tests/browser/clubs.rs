@@ -57,8 +57,7 @@ async fn a_club_lead_reads_and_a_coach_splits_the_squad_and_makes_a_calendar() -
     assert!(!lead.has("Days and ground of this team").await?);
 
     coach.signs_in_as(COACH).await?;
-    coach.presses("Block 3 of").await?;
-    coach.presses("Groups").await?;
+    coach.opens_groups().await?;
     let first = coach.sees_named("Station 1").await?.text().await?;
     coach.presses("Shuffle").await?;
     assert_ne!(coach.sees_named("Station 1").await?.text().await?, first);
@@ -81,8 +80,7 @@ async fn a_club_lead_reads_and_a_coach_splits_the_squad_and_makes_a_calendar() -
     coach.presses_exactly(two[1]).await?;
     coach.sees("are kept apart.").await?;
     coach.reloads().await?;
-    coach.presses("Block 3 of").await?;
-    coach.presses("Groups").await?;
+    coach.opens_groups().await?;
     let wish = [
         format!("{} and {} are kept apart.", two[0], two[1]),
         format!("{} and {} are kept apart.", two[1], two[0]),

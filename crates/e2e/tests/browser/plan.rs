@@ -127,6 +127,44 @@ async fn two_plans_are_compared_and_the_other_is_taken() -> Result<(), Failed> {
     browser.end().await
 }
 
+/// The first session, from 0, with a stitch at Scan.
+const FIRST_SCAN: &str = "return Math.min(...[...document.querySelectorAll('[data-stitch]')]
+    .filter((stitch) => stitch.querySelector('title').textContent.startsWith('Scan'))
+    .map((stitch) => Number(stitch.getAttribute('data-stitch').split(' ')[1])))";
+/// How much of its week is for the weave, in percent, as the head of the week says; null if it is about something else.
+const FOR_THE_WEAVE: &str = "const week = document.querySelector('[title^=\"Weave through markers (\"]');
+    return week && Number(week.title.match(/(\\d+)/)[1])";
+
+// Two exposures of Form and two of Flow come before Scan on a strict ladder; on an open one nothing does.
+#[tokio::test]
+async fn ladders_and_themes_change_the_plan_as_they_say() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.sees("Bring:").await?;
+    director.presses("Settings").await?;
+    director.chooses("The next stage begins", "When the stage before is done").await?;
+    director.goes("saving").await?;
+    director.solves().await?;
+    let strict = director.runs(FIRST_SCAN).await?;
+    director.chooses("The next stage begins", "Any time, even in the first session").await?;
+    director.goes("saving").await?;
+    director.solves().await?;
+    let open = director.runs(FIRST_SCAN).await?;
+    assert!(strict.as_u64() >= Some(4) && open.as_u64() <= Some(1), "{strict} and {open}");
+    // A week that is to be about the weave is.
+    assert_eq!(director.runs(FOR_THE_WEAVE).await?, serde_json::Value::Null);
+    director.chooses("Week 5", "Weave through markers").await?;
+    director.goes("saving").await?;
+    director.solves().await?;
+    let share = director.runs(FOR_THE_WEAVE).await?;
+    assert!(share.as_u64() >= Some(40), "{share}");
+    director.presses("Focus").await?;
+    director.sees("for each percentage point that the theme of the week has less than half").await?;
+    browser.end().await
+}
+
 #[tokio::test]
 async fn a_stitch_is_dragged_and_every_key_does_what_the_legend_says() -> Result<(), Failed> {
     let server = Server::start()?;

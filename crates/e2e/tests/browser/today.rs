@@ -63,8 +63,8 @@ async fn who_is_missing_is_tapped_and_the_last_word_counts() -> Result<(), Faile
     coach.sees(&format!("{COACH}: Nela Pellwick was here after all")).await?;
     assert!(!coach.has("Aren Torrwick was here after all").await?);
     // The stations are filled with those who are here.
-    coach.opens("/today?block=3").await?;
-    coach.presses("Groups").await?;
+    coach.opens("/today").await?;
+    coach.opens_groups().await?;
     coach.sees_named("Station 1").await?;
     let standing = "return [...document.querySelectorAll('[role=group]')].filter((g) => g.getAttribute('aria-label')?.startsWith('Station')).map((g) => g.textContent).join(' ')";
     let names = coach.runs(standing).await?;

@@ -31,7 +31,7 @@ use super::academy::{Sketch, Team};
 use super::{Failed, file};
 
 /// Steps of the planner for each plan of the demo: a demo is there soon rather than perfect.
-const STEPS: u64 = 60_000;
+const STEPS: u64 = 120_000;
 /// How often a player is there.
 const PRESENT: f64 = 0.88;
 /// What a coach writes now and then.

@@ -15,6 +15,7 @@ import { ApproachWishes } from './ApproachWishes'
 import { type Change, EVERYBODY, useGoalsOfSquads } from './queries'
 import { SeasonFields } from './SeasonFields'
 import { TestWishes } from './TestWishes'
+import { ThemeWishes } from './ThemeWishes'
 import { WishPart } from './WishPart'
 
 interface Props {
@@ -34,6 +35,9 @@ export function WishesPanel({ view, saving, onChange, onSeason, onReplan }: Prop
       <ApproachWishes view={view} onChange={onChange} />
       <Goals view={view} onChange={onChange} />
       <Season key={JSON.stringify(seasonOf(view))} view={view} saving={saving} onSeason={onSeason} />
+      <WishPart title={t('plan-themes')}>
+        <ThemeWishes view={view} onChange={onChange} />
+      </WishPart>
       <WishPart title={t('plan-wishes-tests')}>
         <TestWishes view={view} onChange={onChange} />
       </WishPart>

@@ -72,6 +72,7 @@ impl Curriculum {
             goals,
             ground,
             holidays: Vec::new(),
+            themes: BTreeMap::new(),
             testing: Testing::USUAL,
             tests: Vec::new(),
             side: None,

@@ -25,9 +25,9 @@ use crate::ground::layout::Layout;
 use crate::ids::{BandId, SkillId, TestId};
 use crate::input::{InputError, RangeFault, Unknown, What, short_text};
 use crate::plan::forecast::Assumptions;
-use crate::plan::problem::VERSION;
+use crate::plan::problem::{ProblemFault, VERSION};
 use crate::plan::{
-    Approach, Barred, Limits, Lock, Problem, SessionWish, SidedTouches, SkillWish, TestWish, Variant,
+    Approach, Barred, Limits, Lock, Problem, SessionWish, SidedTouches, SkillWish, TestWish, Theme, Variant,
     VariantId,
 };
 use crate::season::calendar::{SessionDay, session_days};
@@ -130,6 +130,9 @@ pub struct Curriculum {
     /// Weeks without sessions, from 1.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub holidays: Vec<u32>,
+    /// What weeks are to be about, by their numbers; the others are about what the plan leads to.
+    #[serde(default, skip_serializing_if = "BTreeMap::is_empty")]
+    pub themes: BTreeMap<u32, Theme>,
     /// How it is to be measured.
     #[serde(default)]
     pub testing: Testing,
@@ -248,6 +251,16 @@ impl Curriculum {
                 wrong(format!("/goals/{i}/skill"), twice.into());
             }
         }
+        for (week, theme) in &self.themes {
+            if !(1..=self.weeks).contains(week) {
+                wrong(format!("/themes/{week}"), ProblemFault::ThemeWeek { week: *week }.into());
+            }
+            let few = |skills: &Vec<SkillId>| (1..=Theme::MOST_SKILLS).contains(&skills.len());
+            if matches!(theme, Theme::Skills(skills) if !few(skills)) {
+                let fault = ProblemFault::ThemeSkills { most: Theme::MOST_SKILLS };
+                wrong(format!("/themes/{week}/skills"), fault.into());
+            }
+        }
         if self.goals.is_empty() {
             wrong("/goals".into(), WishFault::NoGoal.into());
         }
@@ -358,10 +371,26 @@ impl Curriculum {
                 .collect(),
             shares: self.shares.clone(),
             approach: self.approach,
+            themes: self.themes_of(&wanted),
             skills: wishes,
             variants: drills.iter().flat_map(|drill| self.variants(drill, &library)).collect(),
             locks: self.locks.clone(),
         })
+    }
+
+    /// The wished themes, as far as their weeks and goals are still there.
+    fn themes_of(&self, wanted: &BTreeSet<&str>) -> BTreeMap<u32, Theme> {
+        let weeks: BTreeSet<u32> = self.session_days().into_iter().map(|day| day.week).collect();
+        let there = |theme: &Theme| match theme {
+            Theme::Strand(_) => Some(theme.clone()),
+            Theme::Skills(skills) => {
+                let left = skills.iter().filter(|skill| wanted.contains(skill.as_str())).cloned();
+                let left: Vec<SkillId> = left.collect();
+                (!left.is_empty()).then_some(Theme::Skills(left))
+            }
+        };
+        let wished = self.themes.iter().filter(|(week, _)| weeks.contains(week));
+        wished.filter_map(|(week, theme)| Some((*week, there(theme)?))).collect()
     }
 
     fn sittings(&self, session: usize, tests: &[Test], wanted: &BTreeSet<&str>) -> Vec<TestWish> {
@@ -487,6 +516,7 @@ mod tests {
     pub(super) fn sound() -> Curriculum {
         Curriculum {
             name: "Autumn with the ball".into(),
+            themes: BTreeMap::new(),
             band: called("u8-u9"),
             start: date(2031, 9, 1),
             weeks: 2,

@@ -48,6 +48,7 @@ impl Curriculum {
         let mut moved = self.clone();
         (moved.start, moved.weeks) = (season.start, season.weeks);
         (moved.weekdays, moved.holidays) = (season.weekdays.clone(), season.holidays.clone());
+        moved.themes.retain(|week, _| *week <= season.weeks);
         let faults = moved.season_faults();
         if !faults.is_empty() {
             return Err(faults);
@@ -96,7 +97,8 @@ impl Curriculum {
         approach: Approach,
         ground: Ground,
     ) -> Result<Curriculum, Vec<InputError>> {
-        let bare = Curriculum { locks: Vec::new(), tests: Vec::new(), ..self.clone() };
+        let (locks, tests, themes) = (Vec::new(), Vec::new(), BTreeMap::new());
+        let bare = Curriculum { locks, tests, themes, ..self.clone() };
         let (mut new, _) = bare.in_season(&Plan::default(), season)?;
         new.minutes = vec![session; new.minutes.len()];
         (new.name, new.approach, new.ground) = (name, approach, ground);

@@ -4,8 +4,9 @@ use std::collections::BTreeSet;
 
 use super::{ProblemFault, VERSION};
 use crate::fact::Fact;
+use crate::ids::SkillId;
 use crate::input::{InputError, RangeFault};
-use crate::plan::{Lock, Problem, SessionWish, SkillWish, Variant, VariantId};
+use crate::plan::{Lock, Problem, SessionWish, SkillWish, Theme, Variant, VariantId};
 use crate::units::Share;
 
 /// The most sessions, skills and variants of a problem: far more than any curriculum has, and few enough to answer.
@@ -26,6 +27,9 @@ pub(super) fn of(problem: &Problem) -> Vec<InputError> {
     }
     faults.extend(problem.approach.faults().into_iter().map(|fault| fault.inside("/approach")));
     sessions(problem, &mut faults);
+    for (week, theme) in &problem.themes {
+        faults.extend(theme_fault(problem, *week, theme).map(|f| f.inside(&format!("/themes/{week}"))));
+    }
     for (i, skill) in problem.skills.iter().enumerate() {
         faults.extend(skill_faults(problem, skill).into_iter().map(|f| f.inside(&format!("/skills/{i}"))));
     }
@@ -43,6 +47,22 @@ pub(super) fn of(problem: &Problem) -> Vec<InputError> {
         faults.extend(lock_faults(problem, lock).into_iter().map(|f| f.inside(&format!("/locks/{i}"))));
     }
     faults
+}
+
+/// A theme has few skills, all of them known, and a week that has sessions.
+fn theme_fault(problem: &Problem, week: u32, theme: &Theme) -> Option<InputError> {
+    if !problem.weeks().contains(&week) {
+        return Some(InputError::at("", ProblemFault::ThemeWeek { week }));
+    }
+    let Theme::Skills(skills) = theme else { return None };
+    if !(1..=Theme::MOST_SKILLS).contains(&skills.len()) {
+        return Some(InputError::at("/skills", ProblemFault::ThemeSkills { most: Theme::MOST_SKILLS }));
+    }
+    let unknown = |(i, skill): (usize, &SkillId)| {
+        let fault = ProblemFault::NoSkill { id: skill.to_string() };
+        problem.skill_index(skill).is_none().then(|| InputError::at(format!("/skills/{i}"), fault))
+    };
+    skills.iter().enumerate().find_map(unknown)
 }
 
 fn is_share(share: Share) -> bool {

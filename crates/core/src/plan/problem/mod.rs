@@ -5,6 +5,7 @@ pub mod example;
 mod faults;
 mod identity;
 mod soonest;
+mod theme;
 mod variant;
 
 use std::collections::{BTreeMap, BTreeSet};
@@ -22,6 +23,7 @@ use crate::units::{Difficulty, Minutes, Seconds, Share};
 pub use approach::{Approach, Ladder, OpenPlay, SuccessWindow};
 pub use identity::{BlockId, Place, left_their_session};
 pub use soonest::Soonest;
+pub use theme::Theme;
 pub use variant::{NoStage, VariantId};
 
 /// A test that is taken in a session, before its blocks.
@@ -132,6 +134,8 @@ facts! {
         NoSession = "problem-no-session" { session: usize, sessions: usize },
         NoVariant = "problem-no-variant" { id: VariantId },
         NoWindow = "problem-no-window",
+        ThemeSkills = "problem-theme-skills" { most: usize },
+        ThemeWeek = "problem-theme-week" { week: u32 },
     }
 }
 
@@ -329,6 +333,9 @@ pub struct Problem {
     pub shares: BTreeMap<Strand, Share>,
     /// How to go about it.
     pub approach: Approach,
+    /// What weeks are to be about, by their numbers.
+    #[serde(default, skip_serializing_if = "BTreeMap::is_empty")]
+    pub themes: BTreeMap<u32, Theme>,
     /// What is to be reached.
     pub skills: Vec<SkillWish>,
     /// What may be laid.

@@ -4,7 +4,7 @@
 //! parts and the rules mean is said in [`crate::plan::score`] and in [`super`]; tests hold the two to each other.
 
 use crate::plan::Ladder;
-use crate::plan::part::STANDING_FREE;
+use crate::plan::part::{HALF, STANDING_FREE};
 use crate::plan::search::line::{Exposure, Line};
 use crate::plan::search::session::SessionSums;
 use crate::plan::search::table::{BlockRow, Table, When};
@@ -66,6 +66,8 @@ pub(in crate::plan) struct Sum {
     /// S12 of all lines, before it is shared among the minutes.
     pub outside: f64,
     pub open_play: f64,
+    /// What S14 counts for themes, before it is weighed.
+    pub off_theme: f64,
     pub same: u32,
 }
 
@@ -189,7 +191,7 @@ impl<'t> Ledger<'t> {
 
     /// Whether a skill costs points by what it lacks, or how it is spread.
     pub fn ails(&self, skill: usize) -> bool {
-        self.lines[skill].points > 0.0
+        self.lines[skill].points > self.lines[skill].haste
     }
 
     /// What has to come earlier, where a skill breaks H2, H3 or H9.
@@ -274,12 +276,13 @@ impl<'t> Ledger<'t> {
 
     /// The score that sums come to.
     pub(in crate::plan) fn points(&self, sum: &Sum) -> f64 {
-        let costs = &self.table.costs;
+        let (costs, off_theme) = (&self.table.costs, sum.off_theme);
         let (outside, mut points) =
             (sum.outside, sum.lines + sum.open_play + costs.again * f64::from(sum.same));
         let sum = &sum.sessions;
         let all: f64 = sum.strands.iter().sum();
         points += costs.unused * f64::from(sum.unused) + costs.laying_out * f64::from(sum.laying_out);
+        points += costs.off_theme * off_theme;
         points += costs.unfocused * f64::from(sum.unfocused) + costs.short * f64::from(sum.short);
         points += costs.arc * f64::from(sum.not_open) + costs.easier * f64::from(sum.easier);
         for (minutes, target) in sum.strands.iter().zip(&self.table.targets) {
@@ -335,6 +338,7 @@ impl<'t> Ledger<'t> {
 
         let week = self.table.sessions[session].week;
         self.sum.open_play -= self.open_play_of(week, self.week_minutes[week]);
+        self.sum.off_theme -= self.off_theme_of(week, |at| &self.sums[at]);
         self.sum.breaches -= self.too_many_headers(self.headers[week]);
         let old = std::mem::replace(&mut self.sums[session], sums);
         self.sum.sessions.exchange(&old, &sums);
@@ -342,6 +346,7 @@ impl<'t> Ledger<'t> {
         self.week_minutes[week] = (all + sums.minutes - old.minutes, open + sums.open - old.open);
         self.headers[week] += sums.headers - old.headers;
         self.sum.open_play += self.open_play_of(week, self.week_minutes[week]);
+        self.sum.off_theme += self.off_theme_of(week, |at| &self.sums[at]);
         self.sum.breaches += self.too_many_headers(self.headers[week]);
 
         self.sessions[session].clear();
@@ -511,6 +516,30 @@ impl<'t> Ledger<'t> {
     pub(in crate::plan) fn open_play_of(&self, week: usize, (all, open): (u32, u32)) -> f64 {
         let share = if all > 0 { 100.0 * f64::from(open) / f64::from(all) } else { 0.0 };
         self.table.costs.open_play * (self.table.line[week] - share).max(0.0)
+    }
+
+    /// How many percentage points the sessions of a week lack for its theme: the wished one, or the strand that they
+    /// come nearest to (S14).
+    pub(in crate::plan) fn off_theme_of<'s>(
+        &self,
+        week: usize,
+        sums: impl Fn(usize) -> &'s SessionSums,
+    ) -> f64 {
+        let lacks = |served: f64, minutes: u32| match minutes {
+            0 => 0.0,
+            _ => (HALF - 100.0 * served / f64::from(minutes)).max(0.0),
+        };
+        let sessions = self.table.weeks[week].iter().map(|at| sums(*at));
+        if self.table.themes[week].is_some() {
+            return sessions.map(|sums| lacks(sums.themed, sums.minutes)).sum();
+        }
+        let mut strands = [0.0; 4];
+        for sums in sessions {
+            for (sum, served) in strands.iter_mut().zip(sums.strands) {
+                *sum += lacks(served, sums.minutes);
+            }
+        }
+        strands.into_iter().fold(f64::INFINITY, f64::min)
     }
 
     /// S7 of a session: its variants that also stand in the two sessions before.

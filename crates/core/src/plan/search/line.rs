@@ -26,6 +26,8 @@ pub(in crate::plan) struct Exposure {
 pub(in crate::plan) struct Line {
     /// S1, S3, S4, S6 and S17.
     pub points: f64,
+    /// What of them is for the sessions until the goal is reached, which no plan is without.
+    pub haste: f64,
     /// Minutes times percentage points that the expected success lies outside the window (S12).
     pub outside: f64,
     /// H3, H7 (first exposure) and H9.
@@ -58,6 +60,7 @@ impl Table<'_> {
         let mut still: u32 = missing.iter().sum();
         let mut line = Line {
             points: 0.0,
+            haste: 0.0,
             outside: 0.0,
             breaches: 0,
             first: shown.first().map(|first| first.session).into(),
@@ -120,7 +123,7 @@ impl Table<'_> {
                 missing[stage] -= 1;
                 still -= 1;
                 if still == 0 {
-                    line.points += costs.haste * each.session as f64;
+                    line.haste = costs.haste * each.session as f64;
                 }
             }
         }
@@ -129,8 +132,9 @@ impl Table<'_> {
         }
         line.points += costs.missing * f64::from(still);
         if still > 0 {
-            line.points += costs.haste * self.sessions.len() as f64;
+            line.haste = costs.haste * self.sessions.len() as f64;
         }
+        line.points += line.haste;
         for (stage, session) in &row.shown {
             line.points += if line.done[*stage].is_before(*session) { 0.0 } else { costs.early };
         }

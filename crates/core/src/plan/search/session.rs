@@ -24,6 +24,8 @@ pub(in crate::plan) struct SessionSums {
     pub minutes: u32,
     pub open: u32,
     pub strands: [f64; 4],
+    /// Minutes that serve the wished theme of the week.
+    pub themed: f64,
     pub touches: [f64; 2],
     pub waited: f64,
     pub headers: f64,
@@ -79,6 +81,7 @@ impl Table<'_> {
         let mut sums =
             SessionSums { breaches, laying_out, early, unused: free.max(0) as u32, ..SessionSums::default() };
         let (mut skills, mut most, mut could_scan) = (0, 0, false);
+        let theme = &self.themes[self.sessions[session].week];
         for (i, laid) in blocks.iter().enumerate() {
             let variant = &self.variants[laid.variant];
             let minutes = f64::from(laid.minutes);
@@ -99,6 +102,9 @@ impl Table<'_> {
             }
             for (sum, per_min) in sums.touches.iter_mut().zip(&variant.touches) {
                 *sum += per_min * minutes;
+            }
+            if let Some(serves) = theme {
+                sums.themed += serves[laid.variant] * minutes;
             }
             sums.waited += variant.waiting * minutes;
             sums.headers += self.beside(laid).map_or(0.0, |v| v.headers).max(variant.headers) * minutes;

@@ -17,16 +17,16 @@ use crate::plan::search::table::Table;
 use crate::plan::{Clash, Plan, Problem, Score, clash};
 
 /// How many steps each search of a solve takes, unless it is told otherwise: about a second on one of today's
-/// processors, for a step takes about 1.85 µs, and 0.016 µs more for each session. (Measured with `planner_gap`.)
+/// processors, for a step takes about 2.7 µs, and 0.03 µs more for each session. (Measured with `planner_gap`.)
 ///
 /// ```
 /// use jogo_core::plan::problem::example::{ExampleSize, example};
 /// use jogo_core::plan::search::solve::usual_steps;
 /// let of = |weeks, sessions| usual_steps(&example(ExampleSize { weeks, sessions, skills: 8, variants: 30 }, 1));
-/// assert_eq!((of(4, 2), of(12, 3)), (505_561, 412_201));
+/// assert_eq!((of(4, 2), of(12, 3)), (340_136, 264_550));
 /// ```
 pub fn usual_steps(problem: &Problem) -> u64 {
-    1_000_000_000 / (1_850 + 16 * problem.sessions.len() as u64)
+    1_000_000_000 / (2_700 + 30 * problem.sessions.len() as u64)
 }
 
 /// A plan with its score, and the wishes that cannot hold together, if some do.

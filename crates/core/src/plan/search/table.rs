@@ -2,11 +2,11 @@
 
 use crate::drill::levers::Intensity;
 use crate::plan::part::{
-    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, MISSING, OPEN_PLAY, OTHER_FOOT, Part,
-    SHORT, STANDING, UNFOCUSED, UNUSED, Weights,
+    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, MISSING, OFF_THEME, OPEN_PLAY,
+    OTHER_FOOT, Part, SHORT, STANDING, UNFOCUSED, UNUSED, Weights,
 };
 use crate::plan::success::{Experience, easiest, expected, kept, logit, logit_of, outside};
-use crate::plan::{Block, Ladder, Plan, Problem, SuccessWindow, VariantId};
+use crate::plan::{Block, Ladder, Plan, Problem, SuccessWindow, Theme, VariantId};
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
 
@@ -186,6 +186,7 @@ pub(in crate::plan) struct Costs {
     pub standing: f64,
     pub edge: f64,
     pub unfocused: f64,
+    pub off_theme: f64,
     pub arc: f64,
     pub easier: f64,
     pub short: f64,
@@ -210,6 +211,7 @@ impl Costs {
             standing: STANDING * of(Part::StandingTime),
             edge: EDGE * of(Part::Edge),
             unfocused: UNFOCUSED * of(Part::Focus),
+            off_theme: OFF_THEME * of(Part::Focus),
             arc: ARC * of(Part::Arc),
             easier: EASIER * of(Part::Arc),
             short: SHORT * of(Part::ShortBlocks),
@@ -237,6 +239,10 @@ pub(in crate::plan) struct Table<'p> {
     pub new_per_week: u32,
     pub aerial: u32,
     pub headers: f64,
+    /// The sessions of each week.
+    pub weeks: Vec<Vec<usize>>,
+    /// For each week with a wished theme, which part of each variant's minutes serves it.
+    pub themes: Vec<Option<Box<[f64]>>>,
     pub edge: Edge,
     pub costs: Costs,
     /// From which session on each skill may come to Scan at the soonest.
@@ -267,9 +273,13 @@ impl<'p> Table<'p> {
             shares[strand.index()] = share.percent();
         }
         let sessions: Vec<SessionRow> = sessions.collect();
+        let of_week = |week| (0..sessions.len()).filter(|at| sessions[*at].week == week).collect();
+        let serves = |theme: &Theme| problem.variants.iter().map(|v| theme.share_of(v)).collect();
         let days = sessions.last().map_or(0, |last| last.day);
         let mut table = Table {
             kept: (0..=days).map(kept).collect(),
+            weeks: (0..weeks.len()).map(of_week).collect(),
+            themes: weeks.iter().map(|week| problem.themes.get(week).map(serves)).collect(),
             edge: Edge::of(problem.approach.success_window),
             costs: Costs::of(&problem.approach.weights),
             scan_from: problem.scan_from().into_iter().map(When::from).collect(),

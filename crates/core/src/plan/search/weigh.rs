@@ -113,6 +113,11 @@ impl Ledger<'_> {
         }
         sum.open_play +=
             self.open_play_of(week, (all, open)) - self.open_play_of(week, self.week_minutes[week]);
+        let with = |at: usize| match relaid.iter().find(|new| new.session == at) {
+            Some(new) => &new.sums,
+            None => &self.sums[at],
+        };
+        sum.off_theme += self.off_theme_of(week, with) - self.off_theme_of(week, |at| &self.sums[at]);
         sum.breaches += self.too_many_headers(headers) - self.too_many_headers(self.headers[week]);
     }
 

@@ -8,7 +8,7 @@ use jogo_core::plan::curriculum::Curriculum;
 use jogo_core::plan::score::{minutes_by_strand, missing};
 use jogo_core::plan::{
     Alternative, Block, BlockId, Breach, Clash, Edit, Mending, Plan, Price, Problem as PlanProblem, Score,
-    Stitch, VariantId, check, mend, score, stitches,
+    Stitch, VariantId, WeekTheme, check, mend, score, stitches, week_themes,
 };
 use jogo_core::technique::skill::{Skill, Stage, Strand};
 use jogo_core::units::Minutes;
@@ -36,6 +36,8 @@ pub(crate) struct CurriculumView {
     skills: Vec<SkillLine>,
     sessions: Vec<SessionColumn>,
     stitches: Vec<Stitch>,
+    /// What each week with blocks is about.
+    themes: Vec<WeekTheme>,
     /// Minutes of the whole plan by strand.
     minutes_by_strand: [f64; 4],
     score: Score,
@@ -175,6 +177,7 @@ pub(super) async fn view(state: &State, draft: Draft, came: Came) -> Answer<Http
         skills: skills.collect(),
         sessions: (0..problem.sessions.len()).map(|at| column(&edition, &problem, at)).collect(),
         stitches: stitches(&problem, plan),
+        themes: week_themes(&problem, plan),
         minutes_by_strand: minutes_by_strand(&problem, plan),
         score: score(&problem, plan),
         breaches,

@@ -151,3 +151,37 @@ async fn too_much_at_once_is_sent_back_whole() {
     let answered = coach.posts(&format!("{team}/log"), json!({"outcomes": entries})).await;
     assert_eq!((answered.status.as_u16(), answered.pointers()), (422, vec![""]));
 }
+
+// Half of a week's minutes are to be for its theme: the wish is said back, and the plan follows it.
+#[actix_web::test]
+async fn a_week_is_about_what_the_director_says() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let before = director.gets(&winter).await;
+    let week =
+        |view: &Value| view["themes"].as_array().unwrap().iter().find(|w| w["week"] == 4).unwrap().clone();
+    assert_eq!(week(&before.body)["wished"], false);
+    let mut wishes = before.body["wishes"].clone();
+    wishes["themes"] = json!({"4": {"strand": "passing"}});
+    let changed = director.writes(Method::PUT, &winter, &before.etag.unwrap(), wishes.clone()).await;
+    let etag = changed.etag.unwrap();
+    let solved = director.writes(Method::POST, &format!("{winter}/solve"), &etag, json!({"seed": 1})).await;
+    let (was, now) = (week(&changed.body), week(&solved.body));
+    assert_eq!((&now["wished"], &now["theme"]), (&json!(true), &json!({"strand": "passing"})));
+    assert!(now["share"].as_f64() > was["share"].as_f64(), "{was} {now}");
+    for (themes, at) in [
+        (json!({"7": {"strand": "passing"}}), "/themes/7"),
+        (json!({"4": {"skills": []}}), "/themes/4/skills"),
+        (json!({"4": {"strand": "golf"}}), "/themes/4/strand"),
+    ] {
+        wishes["themes"] = themes;
+        let refused =
+            director.writes(Method::PUT, &winter, solved.etag.as_ref().unwrap(), wishes.clone()).await;
+        assert_eq!(
+            (refused.status.as_u16(), &refused.body["errors"][0]["pointer"]),
+            (422, &json!(at)),
+            "{refused:?}"
+        );
+    }
+}

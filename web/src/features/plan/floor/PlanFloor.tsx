@@ -6,12 +6,14 @@ import type { Curriculum, Schemas } from '../../../api/client'
 import { planDensity, useRemembered } from '../../../storage/remembered'
 import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
+import { asPercent } from '../../../ui/figures'
 import type { At } from '../at'
 import { type Change, type Edit, useDelivered } from '../queries'
 import { ShareWishes } from '../ShareWishes'
+import { themeName, themeTitle } from '../themes'
 import { Backdrop, type Delivered } from './Backdrop'
 import { MinuteBars } from './MinuteBars'
-import { SessionHead } from './SessionHead'
+import { SessionHead, type WeekHead } from './SessionHead'
 import { SkillLabel } from './SkillLabel'
 import { Stitches } from './Stitches'
 import { DENSITIES, fitsClose, type Scale, scaleOf } from './scale'
@@ -27,6 +29,23 @@ interface Props {
   onChoose: (at: At) => void
   onChange: (change: Change) => void
   onEdit: (edit: Edit) => void
+}
+
+/** A week, what it is about, and how many sessions it has. */
+function weekOf(view: Curriculum, n: number): WeekHead {
+  const sessions = view.sessions.filter((session) => session.week === n).length
+  const theme = view.themes.find((each) => each.week === n)
+  if (!theme) return { n, sessions }
+  const leading = view.skills.find((skill) => skill.id === theme.skills[0])?.strand
+  return {
+    n,
+    sessions,
+    theme: {
+      name: themeName(theme, view),
+      about: t('plan-theme-of', { theme: themeTitle(theme, view), share: asPercent(theme.share) }),
+      strand: 'strand' in theme.theme ? theme.theme.strand : leading,
+    },
+  }
 }
 
 /** What a printed sheet has room for, in px: the floor is made to fit. */
@@ -85,7 +104,7 @@ export function PlanFloor(props: Props) {
               key={s.session}
               session={s}
               scale={scale}
-              first={s.week !== view.sessions[i - 1]?.week}
+              week={s.week === view.sessions[i - 1]?.week ? undefined : weekOf(view, s.week)}
               chosen={i === at.session}
               broken={view.breaches.some((b) => b.session === i)}
               clashes={clash?.of.kind === 'session' && clash.of.session === i}

@@ -2,18 +2,25 @@
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
-import type { Schemas } from '../../../api/client'
+import type { Schemas, Strand } from '../../../api/client'
 import { t } from '../../../texts/t'
 import { asDay, asPercent, Figure } from '../../../ui/figures'
 import { NumberCell } from '../../../ui/NumberCell'
 import { Spoken } from '../../../ui/Spoken'
+import { StrandSwatch } from '../../../ui/strands'
 import { type Scale, WEEKS } from './scale'
+
+export interface WeekHead {
+  n: number
+  sessions: number
+  theme?: { name: string; about: string; strand: Strand | undefined }
+}
 
 interface Props {
   session: Schemas['SessionColumn']
   scale: Scale
-  /** Whether a week begins here. */
-  first: boolean
+  /** The week that begins here, with what it is about and how many sessions it has. */
+  week: WeekHead | undefined
   chosen: boolean
   /** Whether a rule is broken in it. */
   broken: boolean
@@ -28,15 +35,16 @@ interface Props {
 
 /** A column narrower than this says its week and its day short, in px. */
 const NARROW = 60
+/** A week wider than this says what it is about, in px. */
+const NAMED = 110
 
 export function SessionHead(props: Props) {
-  const { session, scale, first, chosen, broken, clashes, delivered, saving, onChoose, onMinutes } = props
+  const { session, scale, week, chosen, broken, clashes, delivered, saving, onChoose, onMinutes } = props
   const { column } = scale
   const close = scale.density === 'close'
   const narrow = column < NARROW
   const at = session.session
   const day = asDay(session.date)
-  const week = (n: number) => (narrow ? t('plan-week-short', { n }) : t('plan-week', { n }))
   const notes = session.tests.map((test) => t('plan-test-in', { name: test.name, minutes: test.minutes }))
   if (!close) notes.unshift(day)
   if (delivered !== undefined) notes.push(t('plan-delivered', { share: asPercent(delivered) }))
@@ -51,9 +59,14 @@ export function SessionHead(props: Props) {
           textAlign: 'left',
           pl: close ? 0.75 : 0.25,
           color: 'text.secondary',
+          width: week && column * week.sessions,
+          overflow: 'hidden',
+          textOverflow: 'ellipsis',
         }}
+        title={week?.theme?.about}
       >
-        {first && week(session.week)}
+        {week && (narrow ? t('plan-week-short', { n: week.n }) : t('plan-week', { n: week.n }))}
+        {week?.theme && <ThemeMark theme={week.theme} named={column * week.sessions >= NAMED} />}
       </Typography>
       <ButtonBase
         aria-pressed={chosen}
@@ -85,6 +98,15 @@ export function SessionHead(props: Props) {
           onCommit={onMinutes}
         />
       )}
+    </Box>
+  )
+}
+
+/** What a week is about: its name, or the stroke of its strand where there is no room. */
+function ThemeMark({ theme, named }: { theme: NonNullable<WeekHead['theme']>; named: boolean }) {
+  return (
+    <Box component="span" sx={{ ml: 0.75, color: 'text.primary' }}>
+      {named || !theme.strand ? theme.name : <StrandSwatch strand={theme.strand} width={22} />}
     </Box>
   )
 }

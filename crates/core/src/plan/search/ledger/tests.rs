@@ -4,9 +4,9 @@ use super::*;
 use crate::ids::called;
 use crate::plan::problem::example::{ExampleSize, example};
 use crate::plan::{
-    Approach, Ladder, Part, Problem, SessionWish, SkillWish, TestWish, Variant, Weights, check, score,
+    Approach, Ladder, Part, Problem, SessionWish, SkillWish, TestWish, Theme, Variant, Weights, check, score,
 };
-use crate::technique::skill::{Need, Stage};
+use crate::technique::skill::{Need, Stage, Strand};
 use crate::units::Minutes;
 use jiff::ToSpan;
 use proptest::prelude::*;
@@ -48,6 +48,9 @@ pub fn any_problem(made: u64, most_headers: u32) -> Problem {
     // One part counts more than once, or less.
     let weight = (made / 16 % 7) as f64 / 2.0;
     problem.approach.weights = Weights::PLAIN.with(Part::ALL[(made % 16) as usize], weight);
+    // The second week is about a strand, the third about two skills.
+    let skills = problem.skills.iter().take(2).map(|skill| skill.id.clone()).collect();
+    problem.themes = [(2, Theme::Strand(Strand::Receiving)), (3, Theme::Skills(skills))].into();
     for (i, variant) in problem.variants.iter_mut().enumerate() {
         variant.usual = Minutes(4 + (i % 7) as u32);
         variant.headers_per_min = if i % 7 == 0 { 1.0 } else { 0.0 };
