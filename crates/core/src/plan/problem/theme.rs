@@ -21,7 +21,7 @@ impl Theme {
     /// The most skills of a theme.
     pub const MOST_SKILLS: usize = 3;
 
-    /// Which part of a variant's minutes serves it: its share of the strand; all of them, if it shows one of the skills.
+    /// Which part of a variant's minutes serves it: its share of the strand, or all if it shows one of the skills.
     ///
     /// ```
     /// use jogo_core::plan::{Theme, Variant};
