@@ -62,7 +62,8 @@ impl Person<'_> {
 
     /// Opens the groups of the first block of a session that has stations for them.
     pub async fn opens_groups(&self) -> Result<(), Failed> {
-        let has_groups = "[...document.querySelectorAll('button')].some((b) => b.textContent.startsWith('Groups'))";
+        let has_groups =
+            "[...document.querySelectorAll('button')].some((b) => b.textContent.startsWith('Groups'))";
         for block in 1..=8 {
             self.presses(&format!("Block {block} of")).await?;
             if self.runs(&format!("return {has_groups}")).await? == true {
