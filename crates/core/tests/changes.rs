@@ -5,8 +5,8 @@ mod demo;
 
 use demo::{called, told};
 use jogo_core::delivery::edition::{Edition, EditionChange};
-use jogo_core::plan::{Block, Plan};
-use jogo_core::technique::skill::Stage;
+use jogo_core::plan::{Block, Plan, Theme};
+use jogo_core::technique::skill::{Stage, Strand};
 use jogo_core::units::{Metres, Minutes};
 use rstest::rstest;
 
@@ -38,6 +38,10 @@ fn edition() -> Edition {
 #[case::a_stage_up(
     |e: &mut Edition| e.plan.sessions[1][0].variant = called("roll-stop-step@flow"),
     &["edition-block-left-out session=2 block=(quoted-at name=Roll, stop, step stage=stage-form)", "edition-block-added session=2 block=(quoted-at name=Roll, stop, step stage=stage-flow)"],
+)]
+#[case::another_theme(
+    |e: &mut Edition| { e.curriculum.themes = [(2, Theme::Strand(Strand::Passing))].into(); },
+    &["edition-other-themes"],
 )]
 #[case::a_rung_up(
     |e: &mut Edition| e.plan.sessions[1][0].variant = called("roll-stop-step@form-2"),

@@ -328,7 +328,7 @@ proptest! {
             block: Block::of(&problem.variants[variant.index(problem.variants.len())].id, Minutes(5)),
         };
         let locks: Vec<Lock> = picks.iter().map(lock).collect();
-        // What is locked may stand where nothing else may: so the plans differ.
+        // Locked blocks may repeat a variant or dwell on a drill, so which plans are legal depends on the locks.
         let kept =
             |locks: &[Lock]| !legal_plans(&Problem { locks: locks.to_vec(), ..problem.clone() }).is_empty();
         match solve(&Problem { locks: locks.clone(), ..problem.clone() }, 1, 2_000) {

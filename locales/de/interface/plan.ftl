@@ -63,8 +63,8 @@ plan-part-means-S12 = { $points } Punkte für jeden Prozentpunkt, den das erwart
 plan-part-means-S14 = { $points ->
         [one] { $points } Punkt
        *[other] { $points } Punkte
-    } für jede Fertigkeit zu viel in einer Einheit, { $than } für jeden Prozentpunkt, den das Thema der Woche unter der Hälfte liegt
-plan-part-means-S15 = { $points } Punkte für eine Einheit, die offener enden könnte, { $than } für einen Block, der leichter ist als ein früherer
+    } für jede Fertigkeit zu viel in einer Einheit, { $than } für jeden Prozentpunkt, den das Thema der Woche unter der Hälfte bleibt ({ $wished } bei einem selbst gewählten Thema)
+plan-part-means-S15 = { $points } Punkte für eine Einheit, die mit offenerem Spiel enden könnte, { $than } für einen Block, der leichter ist als ein früherer
 plan-part-means-S16 = { $points } Punkte für jede Minute, die ein Block kürzer ist als üblich
 plan-part-means-S17 = { $points } Punkte für jede Stufe, die ein Test zeigen soll, bevor sie erreicht ist
 plan-part-weight = In diesem Plan zählt das { $weight }-mal.
@@ -135,17 +135,17 @@ plan-ladder-open = jederzeit, auch in der ersten Einheit
 plan-wishes-success-least = Leichter unter, %
 plan-wishes-success-most = Schwerer über, %
 plan-themes = Thema der Woche
-plan-themes-about = Die Hälfte der Minuten einer Woche gehört ihrem Thema. Überlass es dem Plan, oder sag, worum es in einer Woche gehen soll.
-plan-theme-proposed = Wie der Plan es hat: { $theme }
-plan-theme-none = Wie der Plan es hat
+plan-themes-about = Mindestens die Hälfte jeder Einheit soll dem Thema ihrer Woche gehören. Überlass es dem Plan, oder wähl aus, worum es in einer Woche geht.
+plan-theme-proposed = Dem Plan überlassen: { $theme }
+plan-theme-none = Dem Plan überlassen
 plan-theme-and = und
 plan-theme-no-more = sonst nichts
 plan-theme-title = { $theme }: { $skills }
 plan-theme-of = { $theme } ({ $share } der Minuten)
 plan-weights = Was wie viel zählt
-plan-weights-about = Jeder Plan ist ein Kompromiss. Sag, was in deinem mehr zählen soll, von 0 (gar nicht) bis 3-mal.
+plan-weights-about = Jeder Plan ist ein Kompromiss. Wähl aus, was in deinem mehr zählt und was weniger: von 0 (gar nicht) bis 3-mal.
 plan-weight-of = Gewicht von { $part }
-plan-weights-plain = Alles einfach
+plan-weights-plain = Alles einmal zählen
 plan-wishes-assumptions = Faustregeln: Annahmen, bis eure eigenen Ergebnisse etwas anderes sagen.
 plan-wishes-side = Welcher Fuß
 plan-wishes-side-own = wie bei der Fertigkeit

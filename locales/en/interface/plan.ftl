@@ -63,8 +63,8 @@ plan-part-means-S12 = { $points } points for each percentage point that the expe
 plan-part-means-S14 = { $points ->
         [one] { $points } point
        *[other] { $points } points
-    } for each skill too many in a session, { $than } for each percentage point that the theme of the week has less than half
-plan-part-means-S15 = { $points } points for a session that could end more open, { $than } for a block that is easier than an earlier one
+    } for each skill too many in a session, { $than } for each percentage point that the theme of the week is short of half ({ $wished } for a theme that you chose)
+plan-part-means-S15 = { $points } points for a session that could end with more open play, { $than } for a block that is easier than an earlier one
 plan-part-means-S16 = { $points } points for each minute that a block is shorter than usual
 plan-part-means-S17 = { $points } points for each stage that a test is to show before it is done
 plan-part-weight = It counts { $weight } times in this plan.
@@ -135,17 +135,17 @@ plan-ladder-open = Any time, even in the first session
 plan-wishes-success-least = One down below, %
 plan-wishes-success-most = One up above, %
 plan-themes = Theme of the week
-plan-themes-about = Half of a week’s minutes serve its theme. Leave it to the plan, or say what a week is to be about.
-plan-theme-proposed = As the plan has it: { $theme }
-plan-theme-none = As the plan has it
+plan-themes-about = At least half of each session should go to the theme of its week. Leave it to the plan, or choose what a week is about.
+plan-theme-proposed = Left to the plan: { $theme }
+plan-theme-none = Left to the plan
 plan-theme-and = and
 plan-theme-no-more = nothing else
 plan-theme-title = { $theme }: { $skills }
 plan-theme-of = { $theme } ({ $share } of the minutes)
-plan-weights = What counts how much
-plan-weights-about = Every plan is a compromise. Say what should count more in yours, from 0 (not at all) to 3 times.
+plan-weights = How much each part counts
+plan-weights-about = Every plan is a compromise. Choose what counts more in yours, and what less: from 0 (not at all) to 3 times.
 plan-weight-of = Weight of { $part }
-plan-weights-plain = Everything once
+plan-weights-plain = Count everything once
 plan-wishes-assumptions = Rules of thumb: assumptions until your own results say otherwise.
 plan-wishes-side = Which foot
 plan-wishes-side-own = as set for each skill

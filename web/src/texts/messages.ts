@@ -961,7 +961,7 @@ export interface Messages {
   'plan-part-means-S10': { points: Value }
   'plan-part-means-S11': { points: Value; than: Value }
   'plan-part-means-S12': { points: Value }
-  'plan-part-means-S14': { points: Value; than: Value }
+  'plan-part-means-S14': { points: Value; than: Value; wished: Value }
   'plan-part-means-S15': { points: Value; than: Value }
   'plan-part-means-S16': { points: Value }
   'plan-part-means-S17': { points: Value }
@@ -1647,6 +1647,7 @@ export interface Messages {
   'edition-other-ground': null
   'edition-other-approach': null
   'edition-other-shares': null
+  'edition-other-themes': null
   'edition-other-tests': null
   'edition-other-minutes': { session: Value; now: Value; then: Value }
   'edition-new-goal': { skill: Value; stage: Value }

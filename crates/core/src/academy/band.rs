@@ -125,7 +125,7 @@ impl Band {
     /// How many skills a session of the band may have before it loses its focus: three for children under eight, else
     /// four. An assumption.
     pub fn skills_per_session(&self) -> u32 {
-        if self.youngest < 8 && self.oldest < 8 { 3 } else { 4 }
+        if self.oldest < 8 { 3 } else { 4 }
     }
 
     /// The longest name, in characters.

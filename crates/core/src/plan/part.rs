@@ -38,6 +38,8 @@ pub const UNFOCUSED: f64 = 1.0;
 pub const HALF: f64 = 50.0;
 /// Points of a percentage point that they have less (S14).
 pub const OFF_THEME: f64 = 0.1;
+/// The same for a theme that was wished (S14): at less, a plan that is laid near what stands would not turn to it.
+pub const OFF_WISHED_THEME: f64 = 0.3;
 /// Points of a session that does not end as open as it might (S15).
 pub const ARC: f64 = 1.5;
 /// Points of a block that is easier than an earlier one of its skill in the session (S15).
@@ -166,8 +168,8 @@ impl Part {
         }
     }
 
-    /// The figures of its rule, in the order of the table in [`crate::plan::score`]: points first, then from where on they count (days,
-    /// points of difficulty, or percentage points), or what else costs points: a session that passes, an easier block.
+    /// The figures of its rule, in the order of the table in [`crate::plan::score`]: points first; then from where on
+    /// they count (days, points of difficulty, percentage points), or the points of what else costs some.
     ///
     /// ```
     /// use jogo_core::plan::Part;
@@ -188,7 +190,7 @@ impl Part {
             Part::LayingOut => &[LAYING_OUT],
             Part::StandingTime => &[STANDING, 100.0 * STANDING_FREE],
             Part::Edge => &[EDGE],
-            Part::Focus => &[UNFOCUSED, OFF_THEME],
+            Part::Focus => &[UNFOCUSED, OFF_THEME, OFF_WISHED_THEME],
             Part::Arc => &[ARC, EASIER],
             Part::ShortBlocks => &[SHORT],
             Part::Evidence => &[EARLY],
@@ -249,5 +251,27 @@ impl<'de> Deserialize<'de> for Weights {
     fn deserialize<D: Deserializer<'de>>(deserializer: D) -> Result<Weights, D::Error> {
         let said = BTreeMap::<Part, f64>::deserialize(deserializer)?;
         Ok(said.into_iter().fold(Weights::PLAIN, |weights, (part, weight)| weights.with(part, weight)))
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn parts_stand_in_their_order_under_their_codes() {
+        for (place, part) in Part::ALL.into_iter().enumerate() {
+            assert_eq!((part as usize, serde_json::to_value(part).unwrap()), (place, part.code().into()));
+        }
+    }
+
+    #[test]
+    fn weights_come_back_as_they_were_said() {
+        for part in Part::ALL {
+            let said = Weights::PLAIN.with(part, 2.5);
+            let read: Weights = serde_json::from_value(serde_json::to_value(said).unwrap()).unwrap();
+            assert_eq!((read, read.are_plain()), (said, false));
+        }
+        assert_eq!(serde_json::to_value(Weights::PLAIN).unwrap(), serde_json::json!({}));
     }
 }

@@ -14,7 +14,7 @@
 //! | S10 laying out | 0.4 per minute of laying out between blocks |
 //! | S11 standing time | 0.5 per percentage point of the whole plan's standing time over 20 % |
 //! | S12 challenge | 1.5 per percentage point that the expected success lies outside the approach's window, in the mean of the plan's minutes; a block's minutes are shared by its skills |
-//! | S14 focus | 1 for each skill in a session over the problem's number; 0.1 per percentage point that a session has less than half of its minutes for the theme of its week |
+//! | S14 focus | 1 for each skill in a session over the problem's number; 0.1 per percentage point that a session has less than half of its minutes for the theme of its week, 0.3 if that was wished |
 //! | S15 arc | 1.5 per session that ends less open than its most open block, or not open at all although Scan could have come for one of its skills; 0.5 per block that is easier than an earlier one of the same skill in the session |
 //! | S16 short blocks | 0.2 per minute that a block is shorter than its dose with its usual sets |
 //! | S17 evidence | 20 for each stage that a test is to show and that is not done before it |

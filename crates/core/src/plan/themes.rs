@@ -2,7 +2,7 @@
 
 use serde::Serialize;
 
-use super::part::{HALF, OFF_THEME};
+use super::part::{HALF, OFF_THEME, OFF_WISHED_THEME};
 use super::{Plan, Problem, Theme};
 use crate::ids::SkillId;
 use crate::technique::skill::Strand;
@@ -41,10 +41,11 @@ pub struct WeekTheme {
 /// ```
 pub fn week_themes(problem: &Problem, plan: &Plan) -> Vec<WeekTheme> {
     let of_week = |week: u32| {
-        let served = |theme: &Theme| Served::of(problem, plan, week, theme);
         if let Some(theme) = problem.themes.get(&week) {
-            return Some(served(theme)?.told(problem, plan, theme.clone(), true));
+            let served = Served::of(problem, plan, week, (theme, OFF_WISHED_THEME))?;
+            return Some(served.told(problem, plan, theme.clone(), true));
         }
+        let served = |theme: &Theme| Served::of(problem, plan, week, (theme, OFF_THEME));
         let strands = Strand::ALL.into_iter().map(Theme::Strand);
         let all: Vec<(Theme, Served)> =
             strands.filter_map(|theme| Some((theme.clone(), served(&theme)?))).collect();
@@ -66,7 +67,7 @@ struct Served {
 
 impl Served {
     /// `None` if nothing is laid in the week.
-    fn of(problem: &Problem, plan: &Plan, week: u32, theme: &Theme) -> Option<Served> {
+    fn of(problem: &Problem, plan: &Plan, week: u32, (theme, points): (&Theme, f64)) -> Option<Served> {
         let mut sum = Served { week, minutes: 0.0, of: 0.0, points: 0.0 };
         for (blocks, _) in plan.sessions.iter().zip(&problem.sessions).filter(|(_, wish)| wish.week == week) {
             let known =
@@ -77,7 +78,7 @@ impl Served {
                 all += f64::from(minutes);
             }
             if all > 0.0 {
-                sum.points += OFF_THEME * (HALF - 100.0 * served / all).max(0.0);
+                sum.points += points * (HALF - 100.0 * served / all).max(0.0);
             }
             (sum.minutes, sum.of) = (sum.minutes + served, sum.of + all);
         }

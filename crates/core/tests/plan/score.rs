@@ -207,12 +207,12 @@ fn minutes_that_a_block_is_short_cost(#[case] sessions: &str, #[case] expected: 
 #[case::the_nearest_strand(None, "a@form 8 | b@form 5", 0.0)]
 #[case::all_of_it(Some(Theme::Strand(Strand::Passing)), "b@form 5 | a@form 5", 0.0)]
 // 2.5 of 10 minutes: 25 percentage points too few.
-#[case::a_quarter(Some(Theme::Strand(Strand::BallMastery)), "a@form 5, b@form 5 | ", 2.5)]
-#[case::each_session(Some(Theme::Strand(Strand::BallMastery)), "a@form 5, b@form 5 | b@form 5", 2.5 + 5.0)]
-#[case::another_strand(Some(Theme::Strand(Strand::Receiving)), "a@form 5 | b@form 5", 5.0 + 5.0)]
+#[case::a_quarter(Some(Theme::Strand(Strand::BallMastery)), "a@form 5, b@form 5 | ", 7.5)]
+#[case::each_session(Some(Theme::Strand(Strand::BallMastery)), "a@form 5, b@form 5 | b@form 5", 7.5 + 15.0)]
+#[case::another_strand(Some(Theme::Strand(Strand::Receiving)), "a@form 5 | b@form 5", 15.0 + 15.0)]
 #[case::a_skill(Some(Theme::Skills(vec![called("b")])), "a@form 6, b@form 6 | ", 0.0)]
 // 5 of 20 minutes.
-#[case::too_little_of_a_skill(Some(Theme::Skills(vec![called("b")])), "a@form 7, b@form 5, a@flow 8 | ", 2.5)]
+#[case::too_little_of_a_skill(Some(Theme::Skills(vec![called("b")])), "a@form 7, b@form 5, a@flow 8 | ", 7.5)]
 #[case::one_of_two_skills(Some(Theme::Skills(vec![called("a"), called("b")])), "a@form 5 | b@form 5", 0.0)]
 #[case::nothing_laid(Some(Theme::Strand(Strand::Passing)), " | ", 0.0)]
 fn a_week_has_half_of_its_minutes_for_its_theme(

@@ -42,7 +42,11 @@ export function ScoreStrip({ score }: { score: Schemas['Score'] }) {
       {part && (
         <Box role="status" sx={{ mt: 0.5 }}>
           <Typography variant="body2" color="text.secondary">
-            {t(`plan-part-means-${part.part}`, { points: part.figures[0] ?? 0, than: part.figures[1] ?? 0 })}{' '}
+            {t(`plan-part-means-${part.part}`, {
+              points: part.figures[0] ?? 0,
+              than: part.figures[1] ?? 0,
+              wished: part.figures[2] ?? 0,
+            })}{' '}
             {part.weight !== 1 && t('plan-part-weight', { weight: part.weight })}
           </Typography>
           <Typography variant="body2">

@@ -50,7 +50,9 @@ interface WeekProps {
 }
 
 function WeekTheme({ view, week, theme, onChange }: WeekProps) {
-  const skills = theme && 'skills' in theme ? theme.skills : []
+  // A skill that is no goal any more is left out, as the plan does.
+  const wished = theme && 'skills' in theme ? theme.skills : []
+  const skills = wished.filter((id) => view.skills.some((skill) => skill.id === id))
   const proposed = view.themes.find((each) => each.week === week && !each.wished)
   const goals = view.skills.map((skill) => ({ value: `skill:${skill.id}`, says: skill.name }))
   const choose = (chosen: string) => {

@@ -18,6 +18,7 @@ facts! {
         OtherGround = "edition-other-ground",
         OtherApproach = "edition-other-approach",
         OtherShares = "edition-other-shares",
+        OtherThemes = "edition-other-themes",
         OtherTests = "edition-other-tests",
         OtherMinutes = "edition-other-minutes" { session: usize, now: Minutes, then: Minutes },
         NewGoal = "edition-new-goal" { skill: String, stage: Stage },
@@ -79,6 +80,9 @@ impl Edition {
             now: *now,
             then: *then,
         }));
+        if now.themes != then.themes {
+            said.push(EditionChange::OtherThemes);
+        }
         if now.tests != then.tests {
             said.push(EditionChange::OtherTests);
         }

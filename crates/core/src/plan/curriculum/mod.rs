@@ -251,18 +251,14 @@ impl Curriculum {
                 wrong(format!("/goals/{i}/skill"), twice.into());
             }
         }
-        for (week, theme) in &self.themes {
-            if !(1..=self.weeks).contains(week) {
-                wrong(format!("/themes/{week}"), ProblemFault::ThemeWeek { week: *week }.into());
-            }
-            let few = |skills: &Vec<SkillId>| (1..=Theme::MOST_SKILLS).contains(&skills.len());
-            if matches!(theme, Theme::Skills(skills) if !few(skills)) {
-                let fault = ProblemFault::ThemeSkills { most: Theme::MOST_SKILLS };
-                wrong(format!("/themes/{week}/skills"), fault.into());
-            }
+        for week in self.themes.keys().filter(|week| !(1..=self.weeks).contains(*week)) {
+            wrong(format!("/themes/{week}"), ProblemFault::ThemeWeek { week: *week }.into());
         }
         if self.goals.is_empty() {
             wrong("/goals".into(), WishFault::NoGoal.into());
+        }
+        for (week, theme) in &self.themes {
+            faults.extend(theme.fault().map(|fault| fault.inside(&format!("/themes/{week}"))));
         }
         faults.extend(self.approach.faults().into_iter().map(|fault| fault.inside("/approach")));
         faults.extend(self.forecast.faults().into_iter().map(|fault| fault.inside("/forecast")));

@@ -29,7 +29,6 @@ use crate::assessment::benchmarks::Test;
 use crate::assessment::milestones::Milestone;
 use crate::ids::{SkillId, TestId};
 use crate::input::{InputError, RangeFault};
-use crate::plan::Ladder;
 use crate::plan::upset::MovedTest;
 use crate::technique::skill::{Need, Skill, Stage};
 use crate::units::Minutes;
@@ -257,11 +256,7 @@ impl Curriculum {
                 for stage in Stage::ALL.into_iter().filter(|stage| goal.is_on_the_way(*stage)) {
                     let needed = self.approach.needed(stage) as usize;
                     done.insert((goal.skill.clone(), stage), begins + needed - 1);
-                    begins += match self.approach.ladder {
-                        Ladder::Strict => needed,
-                        Ladder::Overlapping => 1,
-                        Ladder::Open => 0,
-                    };
+                    begins += self.approach.ladder.waits(needed);
                 }
             }
         }

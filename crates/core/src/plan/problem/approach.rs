@@ -62,6 +62,22 @@ pub enum Ladder {
     Open,
 }
 
+impl Ladder {
+    /// How many sessions after a stage has begun the next one may begin at the soonest, where it needs so many exposures.
+    ///
+    /// ```
+    /// use jogo_core::plan::Ladder;
+    /// assert_eq!([Ladder::Strict, Ladder::Overlapping, Ladder::Open].map(|ladder| ladder.waits(3)), [3, 1, 0]);
+    /// ```
+    pub fn waits(self, needed: usize) -> usize {
+        match self {
+            Ladder::Strict => needed,
+            Ladder::Overlapping => 1,
+            Ladder::Open => 0,
+        }
+    }
+}
+
 /// How a curriculum goes about it. The three presets are assumptions; every number can be changed.
 #[derive(Clone, Copy, Debug, PartialEq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]

@@ -55,14 +55,11 @@ fn theme_fault(problem: &Problem, week: u32, theme: &Theme) -> Option<InputError
         return Some(InputError::at("", ProblemFault::ThemeWeek { week }));
     }
     let Theme::Skills(skills) = theme else { return None };
-    if !(1..=Theme::MOST_SKILLS).contains(&skills.len()) {
-        return Some(InputError::at("/skills", ProblemFault::ThemeSkills { most: Theme::MOST_SKILLS }));
-    }
     let unknown = |(i, skill): (usize, &SkillId)| {
         let fault = ProblemFault::NoSkill { id: skill.to_string() };
         problem.skill_index(skill).is_none().then(|| InputError::at(format!("/skills/{i}"), fault))
     };
-    skills.iter().enumerate().find_map(unknown)
+    theme.fault().or_else(|| skills.iter().enumerate().find_map(unknown))
 }
 
 fn is_share(share: Share) -> bool {

@@ -1,6 +1,6 @@
 //! How soon a stage may come: what rules H2 and H3 leave where a skill, and all that it needs, had every session.
 
-use super::{Ladder, Problem, SkillWish};
+use super::{Problem, SkillWish};
 use crate::technique::skill::Stage;
 
 /// The sessions of one stage at the soonest, from 0; they may lie beyond the last one.
@@ -66,13 +66,9 @@ impl Problem {
                     if wish.has_done(stage) {
                         continue;
                     }
-                    let needed = self.approach.needed(stage) as usize;
-                    found[skill][stage.index()] = Some(Soonest { begins, done: begins + needed.max(1) - 1 });
-                    begins += match self.approach.ladder {
-                        Ladder::Strict => needed,
-                        Ladder::Overlapping => 1,
-                        Ladder::Open => 0,
-                    };
+                    let needed = self.approach.needed(stage).max(1) as usize;
+                    found[skill][stage.index()] = Some(Soonest { begins, done: begins + needed - 1 });
+                    begins += self.approach.ladder.waits(needed);
                 }
             }
             if found == before {

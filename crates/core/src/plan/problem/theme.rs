@@ -2,8 +2,9 @@
 
 use serde::{Deserialize, Serialize};
 
-use super::Variant;
+use super::{ProblemFault, Variant};
 use crate::ids::SkillId;
+use crate::input::InputError;
 use crate::technique::skill::Strand;
 
 /// What half of a week's minutes are to serve.
@@ -20,6 +21,14 @@ pub enum Theme {
 impl Theme {
     /// The most skills of a theme.
     pub const MOST_SKILLS: usize = 3;
+
+    /// What is wrong with it on its own: too few skills, or too many.
+    pub fn fault(&self) -> Option<InputError> {
+        let Theme::Skills(skills) = self else { return None };
+        let few = (1..=Theme::MOST_SKILLS).contains(&skills.len());
+        let fault = ProblemFault::ThemeSkills { most: Theme::MOST_SKILLS };
+        (!few).then(|| InputError::at("/skills", fault))
+    }
 
     /// Which part of a variant's minutes serves it: its share of the strand, or all if it shows one of the skills.
     ///

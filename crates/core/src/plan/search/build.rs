@@ -325,7 +325,8 @@ impl Builder<'_> {
             standing.new_in_week += u32::from(is_new(table, skill, standing));
             standing.last[skill] = Some(self.session);
             let shown = &mut standing.shown[skill][row.stage];
-            if std::mem::replace(shown, When::In(self.session)) == *shown {
+            let before = std::mem::replace(shown, When::In(self.session));
+            if before == When::In(self.session) {
                 continue;
             }
             let begun = &mut standing.begun[skill][row.stage];

@@ -3,7 +3,6 @@
 //! Changing a session costs as much as the skills in it have exposures, not as much as the plan has blocks. What the
 //! parts and the rules mean is said in [`crate::plan::score`] and in [`super`]; tests hold the two to each other.
 
-use crate::plan::Ladder;
 use crate::plan::part::{HALF, STANDING_FREE};
 use crate::plan::search::line::{Exposure, Line};
 use crate::plan::search::session::SessionSums;
@@ -66,7 +65,7 @@ pub(in crate::plan) struct Sum {
     /// S12 of all lines, before it is shared among the minutes.
     pub outside: f64,
     pub open_play: f64,
-    /// What S14 counts for themes, before it is weighed.
+    /// S14 as far as it is for themes.
     pub off_theme: f64,
     pub same: u32,
 }
@@ -164,13 +163,10 @@ impl<'t> Ledger<'t> {
             if row.done[stage] {
                 continue;
             }
-            // How many exposures the next stage waits for, if it waits at all.
-            let holds = match table.ladder {
-                Ladder::Strict => table.needed[stage],
-                Ladder::Overlapping => 1,
-                Ladder::Open => 0,
-            };
-            if let Some(next) = line.begun.get(stage + 1).filter(|_| line.count[stage] <= holds) {
+            // None of the exposures may leave that the next stage waits for.
+            let holds = table.ladder.waits(table.needed[stage] as usize);
+            let waits = line.count[stage] as usize <= holds;
+            if let Some(next) = line.begun.get(stage + 1).filter(|_| waits) {
                 until = until.min(*next);
             }
             if line.count[stage] > table.needed[stage] {
@@ -276,13 +272,12 @@ impl<'t> Ledger<'t> {
 
     /// The score that sums come to.
     pub(in crate::plan) fn points(&self, sum: &Sum) -> f64 {
-        let (costs, off_theme) = (&self.table.costs, sum.off_theme);
-        let (outside, mut points) =
-            (sum.outside, sum.lines + sum.open_play + costs.again * f64::from(sum.same));
+        let costs = &self.table.costs;
+        let weeks = sum.open_play + sum.off_theme;
+        let (outside, mut points) = (sum.outside, sum.lines + weeks + costs.again * f64::from(sum.same));
         let sum = &sum.sessions;
         let all: f64 = sum.strands.iter().sum();
         points += costs.unused * f64::from(sum.unused) + costs.laying_out * f64::from(sum.laying_out);
-        points += costs.off_theme * off_theme;
         points += costs.unfocused * f64::from(sum.unfocused) + costs.short * f64::from(sum.short);
         points += costs.arc * f64::from(sum.not_open) + costs.easier * f64::from(sum.easier);
         for (minutes, target) in sum.strands.iter().zip(&self.table.targets) {
@@ -518,20 +513,22 @@ impl<'t> Ledger<'t> {
         self.table.costs.open_play * (self.table.line[week] - share).max(0.0)
     }
 
-    /// How many percentage points the sessions of a week lack for its theme: the wished one, or the strand that they
-    /// come nearest to (S14).
+    /// S14 of a week as far as its sessions lack minutes for its theme: the wished one, or the strand that they come
+    /// nearest to.
     pub(in crate::plan) fn off_theme_of<'s>(
         &self,
         week: usize,
         sums: impl Fn(usize) -> &'s SessionSums,
     ) -> f64 {
+        let costs = &self.table.costs;
         let lacks = |served: f64, minutes: u32| match minutes {
             0 => 0.0,
             _ => (HALF - 100.0 * served / f64::from(minutes)).max(0.0),
         };
         let sessions = self.table.weeks[week].iter().map(|at| sums(*at));
         if self.table.themes[week].is_some() {
-            return sessions.map(|sums| lacks(sums.themed, sums.minutes)).sum();
+            return costs.off_wished_theme
+                * sessions.map(|sums| lacks(sums.themed, sums.minutes)).sum::<f64>();
         }
         let mut strands = [0.0; 4];
         for sums in sessions {
@@ -539,7 +536,7 @@ impl<'t> Ledger<'t> {
                 *sum += lacks(served, sums.minutes);
             }
         }
-        strands.into_iter().fold(f64::INFINITY, f64::min)
+        costs.off_theme * strands.into_iter().fold(f64::INFINITY, f64::min)
     }
 
     /// S7 of a session: its variants that also stand in the two sessions before.

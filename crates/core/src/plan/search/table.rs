@@ -2,8 +2,8 @@
 
 use crate::drill::levers::Intensity;
 use crate::plan::part::{
-    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, MISSING, OFF_THEME, OPEN_PLAY,
-    OTHER_FOOT, Part, SHORT, STANDING, UNFOCUSED, UNUSED, Weights,
+    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, MISSING, OFF_THEME, OFF_WISHED_THEME,
+    OPEN_PLAY, OTHER_FOOT, Part, SHORT, STANDING, UNFOCUSED, UNUSED, Weights,
 };
 use crate::plan::success::{Experience, easiest, expected, kept, logit, logit_of, outside};
 use crate::plan::{Block, Ladder, Plan, Problem, SuccessWindow, Theme, VariantId};
@@ -187,6 +187,7 @@ pub(in crate::plan) struct Costs {
     pub edge: f64,
     pub unfocused: f64,
     pub off_theme: f64,
+    pub off_wished_theme: f64,
     pub arc: f64,
     pub easier: f64,
     pub short: f64,
@@ -212,6 +213,7 @@ impl Costs {
             edge: EDGE * of(Part::Edge),
             unfocused: UNFOCUSED * of(Part::Focus),
             off_theme: OFF_THEME * of(Part::Focus),
+            off_wished_theme: OFF_WISHED_THEME * of(Part::Focus),
             arc: ARC * of(Part::Arc),
             easier: EASIER * of(Part::Arc),
             short: SHORT * of(Part::ShortBlocks),

@@ -106,7 +106,9 @@ export function SessionHead(props: Props) {
 function ThemeMark({ theme, named }: { theme: NonNullable<WeekHead['theme']>; named: boolean }) {
   return (
     <Box component="span" sx={{ ml: 0.75, color: 'text.primary' }}>
-      {named || !theme.strand ? theme.name : <StrandSwatch strand={theme.strand} width={22} />}
+      <Spoken as={theme.about}>
+        {named || !theme.strand ? theme.name : <StrandSwatch strand={theme.strand} width={22} />}
+      </Spoken>
     </Box>
   )
 }
