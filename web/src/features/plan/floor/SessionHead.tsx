@@ -105,9 +105,9 @@ export function SessionHead(props: Props) {
 /** What a week is about: its name, or the stroke of its strand where there is no room. */
 function ThemeMark({ theme, named }: { theme: NonNullable<WeekHead['theme']>; named: boolean }) {
   return (
-    <Box component="span" sx={{ ml: 0.75, color: 'text.primary' }}>
+    <Box component="span" sx={{ ml: named ? 0.75 : 0.25, color: 'text.primary' }}>
       <Spoken as={theme.about}>
-        {named || !theme.strand ? theme.name : <StrandSwatch strand={theme.strand} width={22} />}
+        {named || !theme.strand ? theme.name : <StrandSwatch strand={theme.strand} width={16} />}
       </Spoken>
     </Box>
   )
