@@ -108,6 +108,29 @@ id! {
     SkillId
 }
 
+/// What stands behind the id of a skill where it is the ladder of the other foot.
+const OTHER_FOOT: &str = "-other-foot";
+
+impl SkillId {
+    /// The id of the other foot's ladder; `None` if that would be too long for an id.
+    ///
+    /// ```
+    /// use jogo_core::ids::SkillId;
+    /// let skill: SkillId = "turn-behind".parse().unwrap();
+    /// let other = skill.other_foot().unwrap();
+    /// assert_eq!(other, "turn-behind-other-foot");
+    /// assert!(other.is_other_foot_of(&skill) && !skill.is_other_foot_of(&other));
+    /// ```
+    pub fn other_foot(&self) -> Option<SkillId> {
+        format!("{self}{OTHER_FOOT}").parse().ok()
+    }
+
+    /// Whether it is the id of the other foot's ladder of a skill.
+    pub fn is_other_foot_of(&self, skill: &SkillId) -> bool {
+        self.strip_suffix(OTHER_FOOT) == Some(skill.as_str())
+    }
+}
+
 id! {
     /// The id of a drill, as `weave-there-and-back`.
     DrillId

@@ -178,6 +178,7 @@ fn chain(goals: &[Stage], needs: &[Option<Stage>], minutes: &[u32], approach: Ap
             Some(stage) if i > 0 => vec![Need { skill: called(NAMES[i - 1]), stage }],
             _ => Vec::new(),
         },
+        carries: None,
     };
     Problem {
         version: 2,

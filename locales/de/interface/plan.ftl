@@ -39,7 +39,7 @@ plan-part-S14 = Schwerpunkt
 plan-part-S15 = Aufbau der Einheit
 plan-part-S16 = Kurze Blöcke
 plan-part-S17 = Nachweise
-plan-part-means-S1 = { $points } Punkte für jedes Mal, das einem Ziel fehlt, { $than } für jede Einheit bis dahin
+plan-part-means-S1 = { $points } Punkte für jedes Mal, das einem Ziel fehlt (halb so viele auf der Leiter des anderen Fußes), { $than } für jede Einheit bis dahin
 plan-part-means-S2 = { $points ->
         [one] { $points } Punkt
        *[other] { $points } Punkte
@@ -150,6 +150,10 @@ plan-wishes-assumptions = Faustregeln: Annahmen, bis eure eigenen Ergebnisse etw
 plan-wishes-side = Welcher Fuß
 plan-wishes-side-own = wie bei der Fertigkeit
 plan-wishes-goals = Ziele
+plan-line-other-foot = anderer Fuß
+plan-other-foot = { $name }, anderer Fuß
+plan-wishes-other-foot = Anderer Fuß
+plan-wishes-other-foot-waits = wartet auf den starken Fuß
 plan-wishes-present = Der Kader ist bei
 plan-wishes-not-met = noch nicht dran
 plan-wishes-goal = Ziel

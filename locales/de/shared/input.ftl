@@ -3,6 +3,17 @@
 quoted-name = „{ $name }“
 quoted-at = „{ $name }“ in Stufe { $stage }
 quoted-rung = „{ $name }“ in Stufe { $stage }, Sprosse { $rung }
+quoted-foot = { $foot ->
+    [strong] { $rung ->
+        [1] „{ $name }“ in Stufe { $stage }, nur der starke Fuß
+       *[other] „{ $name }“ in Stufe { $stage }, Sprosse { $rung }, nur der starke Fuß
+    }
+   *[other] { $rung ->
+        [1] „{ $name }“ in Stufe { $stage }, nur der andere Fuß
+       *[other] „{ $name }“ in Stufe { $stage }, Sprosse { $rung }, nur der andere Fuß
+    }
+}
+quoted-other-foot = { $name }, anderer Fuß
 quoted-date = { $day }. { $month ->
     [1] Januar
     [2] Februar

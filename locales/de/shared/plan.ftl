@@ -189,6 +189,7 @@ why-missing-others = { $count } × { $stage } fehlt: In diesen Einheiten zählt 
 edition-other-days = Es läuft an anderen Tagen.
 edition-other-ground = Platz, Material oder Kader haben sich geändert.
 edition-other-approach = Der Ansatz hat sich geändert.
+edition-other-feet = Welcher Fuß arbeitet, hat sich geändert.
 edition-other-shares = Die Anteile der Bereiche haben sich geändert.
 edition-other-themes = Wochen haben andere Themen.
 edition-other-tests = Die Tests liegen in anderen Einheiten.

@@ -39,7 +39,7 @@ plan-part-S14 = Focus
 plan-part-S15 = Build-up
 plan-part-S16 = Short blocks
 plan-part-S17 = Evidence
-plan-part-means-S1 = { $points } points for each exposure that a goal is missing, { $than } for each session until it is reached
+plan-part-means-S1 = { $points } points for each exposure that a goal is missing (half of it on the ladder of the other foot), { $than } for each session until it is reached
 plan-part-means-S2 = { $points ->
         [one] { $points } point
        *[other] { $points } points
@@ -150,6 +150,10 @@ plan-wishes-assumptions = Rules of thumb: assumptions until your own results say
 plan-wishes-side = Which foot
 plan-wishes-side-own = as set for each skill
 plan-wishes-goals = Goals
+plan-line-other-foot = other foot
+plan-other-foot = { $name }, other foot
+plan-wishes-other-foot = Other foot
+plan-wishes-other-foot-waits = waits for the strong foot
 plan-wishes-present = The squad is at
 plan-wishes-not-met = not met yet
 plan-wishes-goal = Goal

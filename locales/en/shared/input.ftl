@@ -3,6 +3,17 @@
 quoted-name = “{ $name }”
 quoted-at = “{ $name }” at { $stage }
 quoted-rung = “{ $name }” at { $stage }, rung { $rung }
+quoted-foot = { $foot ->
+    [strong] { $rung ->
+        [1] “{ $name }” at { $stage }, strong foot only
+       *[other] “{ $name }” at { $stage }, rung { $rung }, strong foot only
+    }
+   *[other] { $rung ->
+        [1] “{ $name }” at { $stage }, other foot only
+       *[other] “{ $name }” at { $stage }, rung { $rung }, other foot only
+    }
+}
+quoted-other-foot = { $name }, other foot
 quoted-date = { $day } { $month ->
     [1] January
     [2] February

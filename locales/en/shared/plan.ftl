@@ -189,6 +189,7 @@ why-missing-others = { $count } × { $stage } missing: other things count more i
 edition-other-days = It runs on other days.
 edition-other-ground = The ground, the kit or the squad has changed.
 edition-other-approach = The approach has changed.
+edition-other-feet = Which foot works has changed.
 edition-other-shares = The shares of the strands have changed.
 edition-other-themes = Weeks have other themes.
 edition-other-tests = Tests are taken in other sessions.

@@ -1554,6 +1554,7 @@ export interface components {
         };
         /** @description A variant that could be laid. */
         Alternative: {
+            foot?: components["schemas"]["Foot"] | null;
             /** @description How its levers are set. */
             levers: components["schemas"]["Levers"];
             /** @description Its stage. */
@@ -2735,7 +2736,7 @@ export interface components {
             timing?: components["schemas"]["Timing"] | null;
         };
         /**
-         * @description A foot as a player has it.
+         * @description A player's feet, as they are told apart in a plan: left and right differ from child to child.
          * @enum {string}
          */
         Foot: "strong" | "other";
@@ -2826,6 +2827,7 @@ export interface components {
         Goal: {
             /** @description How far it is to come. */
             goal: components["schemas"]["Stage"];
+            other_foot?: components["schemas"]["Stage"] | null;
             present?: components["schemas"]["Stage"] | null;
             /** @description Which skill. */
             skill: components["schemas"]["SkillId"];
@@ -3035,6 +3037,7 @@ export interface components {
             calls: components["schemas"]["Call"][];
             /** @description The floor, as SVG. */
             drawing: string;
+            foot?: components["schemas"]["Foot"] | null;
             /** @description Floor of one station. */
             footprint: components["schemas"]["Footprint"];
             /** @description The same in the pace of whoever lays it. */
@@ -4989,6 +4992,8 @@ export interface components {
             courses: components["schemas"]["Course"][];
             /** @description Its name. */
             name: string;
+            /** @description Whether this is the ladder of the other foot. */
+            other_foot: boolean;
             /** @description Which skill. */
             skill: components["schemas"]["SkillId"];
             /** @description Its line. */
@@ -5016,6 +5021,8 @@ export interface components {
              * @description Exposures that the plan still misses on the way to the goal.
              */
             missing: number;
+            /** @description Whether this is the ladder of the other foot; its id is then not one of the library. */
+            other_foot: boolean;
             present?: components["schemas"]["Stage"] | null;
         };
         /** @description What is known of a skill. */
@@ -5202,6 +5209,7 @@ export interface components {
             first: boolean;
             /** @description From how much harder to how much harder it might be, to lie within the approach's success window. */
             fits: number[];
+            foot?: components["schemas"]["Foot"] | null;
             /** @description Whether the skill was under way and rested too long before this exposure. */
             frayed: boolean;
             /**
@@ -5593,7 +5601,7 @@ export interface components {
             /** @description How the team went on. */
             remedy: components["schemas"]["Remedy"];
         };
-        /** @description The id of a drill at a rung: `weave-there-and-back@flow`, or `weave-there-and-back@flow-2` for the next. */
+        /** @description The id of a drill at a rung: `weave-there-and-back@flow`, `weave-there-and-back@flow-2` for the next, and with a foot behind it where that one is to work alone: `weave-there-and-back@flow-2-other`. */
         VariantId: string;
         /**
          * @description What a coach says against the evidence.

@@ -517,6 +517,8 @@ export interface Messages {
   'settings-side-strong': null
   'settings-side-alternate': null
   'settings-side-other': null
+  'foot-only-strong': null
+  'foot-only-other': null
   'settings-touches-free': null
   'settings-touches-two': null
   'settings-touches-one': null
@@ -1045,6 +1047,10 @@ export interface Messages {
   'plan-wishes-side': null
   'plan-wishes-side-own': null
   'plan-wishes-goals': null
+  'plan-line-other-foot': null
+  'plan-other-foot': { name: Value }
+  'plan-wishes-other-foot': null
+  'plan-wishes-other-foot-waits': null
   'plan-wishes-present': null
   'plan-wishes-not-met': null
   'plan-wishes-goal': null
@@ -1389,6 +1395,8 @@ export interface Messages {
   'quoted-name': { name: Value }
   'quoted-at': { name: Value; stage: Value }
   'quoted-rung': { name: Value; stage: Value; rung: Value }
+  'quoted-foot': { foot: Value; rung: Value; name: Value; stage: Value }
+  'quoted-other-foot': { name: Value }
   'quoted-date': { day: Value; month: Value }
   'as-written': { text: Value }
   'what-name': null
@@ -1646,6 +1654,7 @@ export interface Messages {
   'edition-other-days': null
   'edition-other-ground': null
   'edition-other-approach': null
+  'edition-other-feet': null
   'edition-other-shares': null
   'edition-other-themes': null
   'edition-other-tests': null

@@ -14,7 +14,7 @@ import { settingsSaid } from './levers'
 export function BlockFacts({ block }: { block: RunningBlock }) {
   const facts = [
     t(`stage-${block.stage}`),
-    ...[settingsSaid(block.levers)].filter(Boolean),
+    ...[settingsSaid(block.levers, block.foot)].filter(Boolean),
     stationsSaid(block.station_sizes),
     boutsSaid(block),
     stationSaid(block.footprint, block.in_paces),

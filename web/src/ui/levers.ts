@@ -49,7 +49,10 @@ export const settingInWords = (lever: LeverName, setting: string) =>
   said(`settings-${lever}-${setting}`) ?? setting
 
 /** How the levers of a rung are set, as a coach sets them; nothing where all are at their easiest. */
-export const settingsSaid = (levers: Partial<Schemas['Levers']>) => changes({}, levers)
+export const settingsSaid = (levers: Partial<Schemas['Levers']>, foot?: Schemas['Foot'] | null) =>
+  foot
+    ? [t(`foot-only-${foot}`), changes({}, { ...levers, side: EASIEST.side })].filter(Boolean).join(', ')
+    : changes({}, levers)
 
 /** What one setting of the levers changes in another, in words. */
 export function changes(from: Partial<Schemas['Levers']>, to: Partial<Schemas['Levers']>): string {

@@ -111,7 +111,12 @@ impl Edition {
         let mut seen = BTreeSet::new();
         let sessions = self.plan.sessions.iter().take(last + 1).rev().flatten();
         let variants = sessions.filter_map(|block| problem.variant(&block.variant));
-        let skills = variants.flat_map(|v| v.skills.iter().map(|skill| (skill.clone(), v.stage)));
+        // The ladder of the other foot is work at the same skill.
+        let known = |id: &SkillId| {
+            let wish = problem.skills.iter().find(|wish| wish.id == *id);
+            wish.and_then(|wish| wish.carries.clone()).unwrap_or_else(|| id.clone())
+        };
+        let skills = variants.flat_map(|v| v.skills.iter().map(move |skill| (known(skill), v.stage)));
         skills.filter(|(skill, _)| seen.insert(skill.clone())).collect()
     }
 
@@ -141,7 +146,7 @@ impl Edition {
             purpose: drill.purpose.clone(),
             strand: drill.main_strand(),
             minutes,
-            laid: self.laid(drill, &levers, &setting)?,
+            laid: self.laid(drill, &levers, None, &setting)?,
             space,
             stand_ins: drill.stand_ins.clone(),
             points: drill.points.clone(),

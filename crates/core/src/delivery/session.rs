@@ -17,7 +17,7 @@ use crate::ground::fit::{Ground, fit};
 use crate::ground::layout::measure::{Footprint, InPaces};
 use crate::ids::{DrillId, TestId};
 use crate::plan::{Block, BlockId, Problem, TestWish, Variant};
-use crate::technique::skill::{Stage, Strand};
+use crate::technique::skill::{Foot, Stage, Strand};
 use crate::units::{Minutes, Pace, Seconds};
 
 /// One session, ready to be run.
@@ -110,6 +110,8 @@ pub struct RunningBlock {
 pub struct Laid {
     /// The settings.
     pub levers: Levers,
+    /// The foot that works alone; `None` where both do.
+    pub foot: Option<Foot>,
     /// The stage worked at.
     pub stage: Stage,
     /// The clock, and the time on the ball that it gives.
@@ -242,8 +244,7 @@ impl Edition {
 
     fn fits_on(&self, variant: &Variant, ground: &Ground, pace: Pace) -> bool {
         self.drill(&variant.drill).is_some_and(|drill| {
-            let rung = drill.rung(variant.stage, variant.id.rung, &self.academy.lever_points);
-            let layout = rung.and_then(|rung| drill.layout_at(&rung.levers, pace).ok());
+            let layout = drill.layout_at(&variant.levers, pace).ok();
             layout.is_some_and(|layout| fit(&layout, &drill.station, ground, None).fits)
         })
     }
@@ -252,8 +253,13 @@ impl Edition {
         let Setting { minutes, starts, laying_out, .. } = *setting;
         let drill = self.drill(&variant.drill)?;
         let table = &self.academy.lever_points;
-        let levers = drill.rung(variant.stage, variant.id.rung, table)?.levers;
-        let next = |step: Option<Step>| self.laid(drill, &step?.levers, setting);
+        let levers = variant.levers;
+        // Whoever works with one foot alone goes on so, unless the next rung says otherwise.
+        let next = |step: Option<Step>| {
+            let levers = step?.levers;
+            let foot = variant.id.foot.filter(|_| levers.side == variant.levers.side);
+            self.laid(drill, &levers, foot, setting)
+        };
         Some(RunningBlock {
             id: None,
             drill: drill.id.clone(),
@@ -261,11 +267,14 @@ impl Edition {
             purpose: drill.purpose.clone(),
             in_game: drill.in_game.clone(),
             strand: drill.main_strand(),
-            skills: variant.skills.iter().filter_map(|id| Some(self.skill(id)?.name.clone())).collect(),
+            skills: drill
+                .skills_at(variant.stage)
+                .filter_map(|id| Some(self.skill(id)?.name.clone()))
+                .collect(),
             starts,
             laying_out,
             minutes,
-            laid: self.laid(drill, &levers, setting)?,
+            laid: self.laid(drill, &levers, variant.id.foot, setting)?,
             stations_by_present: self.stations_by_present(drill, &levers, setting),
             one_down: next(drill.one_down(&levers, table)),
             one_up: next(drill.one_up(&levers, table)),
@@ -288,20 +297,30 @@ impl Edition {
         (1..=most).map(with).collect()
     }
 
-    pub(crate) fn laid(&self, drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Option<Laid> {
+    /// A drill with its levers set so; `foot` is the one that works alone at a rung that both could do.
+    pub(crate) fn laid(
+        &self,
+        drill: &Drill,
+        levers: &Levers,
+        foot: Option<Foot>,
+        setting: &Setting<'_>,
+    ) -> Option<Laid> {
         let Setting { ground, minutes, pace, seed, .. } = *setting;
         let layout = drill.layout_at(levers, pace).ok()?;
         let fit = fit(&layout, &drill.station, ground, drill.tighter(pace).as_ref());
         let turns = drill.turns(&fit);
         let explaining = self.band.explaining;
-        let schedule = drill.schedule(&self.band, &layout)?.filling(minutes, explaining, turns);
+        let foot = foot.or_else(|| drill.foot_at(levers, &self.band));
+        let schedule =
+            drill.schedule(&self.band, &layout)?.for_foot(foot).filling(minutes, explaining, turns);
         let stage = drill.stage_at(levers);
-        let touching = Touching { per_second: drill.cadence(stage, &self.band.id), side: levers.side };
+        let touching = Touching { per_second: drill.cadence(stage, &self.band.id), foot };
         let timing = Timing::of(&schedule, explaining, turns, touching, fit.working_share);
         let stations = fit.station_sizes.len() as u32;
         let markers = layout.markers_by_colour();
         Some(Laid {
             levers: *levers,
+            foot,
             stage,
             calls: called(drill, levers).map(|cues| bout_calls(cues, timing.work, seed)).unwrap_or_default(),
             timing,

@@ -119,9 +119,9 @@ fn floor(
     let tighter = drill.tighter(pace);
     let fit = fit(layout, &drill.station, ground, tighter.as_ref());
     let turns = drill.turns(&fit);
-    let schedule = drill.schedule(band, layout);
-    let touching =
-        Touching { per_second: drill.cadence(drill.stage_at(levers), &band.id), side: levers.side };
+    let foot = drill.foot_at(levers, band);
+    let schedule = drill.schedule(band, layout).map(|schedule| schedule.for_foot(foot));
+    let touching = Touching { per_second: drill.cadence(drill.stage_at(levers), &band.id), foot };
     let explaining = band.explaining;
     Floor {
         measures: layout.measures(),

@@ -26,6 +26,7 @@
 use serde::{Deserialize, Serialize};
 
 use crate::input::{InputError, RangeFault};
+use crate::technique::skill::Foot;
 use crate::units::{Minutes, Seconds, Share};
 
 /// How the feet share the work.
@@ -127,6 +128,14 @@ impl Dose {
     /// not say it themselves.
     pub fn scheduled(self, once: Seconds) -> Schedule {
         Schedule { dose: self, once }
+    }
+
+    /// The same dose for one foot alone.
+    pub fn for_one_foot(mut self) -> Dose {
+        if let Dose::Timed { sides, .. } | Dose::Reps { sides, .. } | Dose::Tries { sides, .. } = &mut self {
+            *sides = SideRule::Together;
+        }
+        self
     }
 
     /// The same dose with another number of sets (or repetitions of laps, or tries). A streak has only one.
@@ -254,6 +263,23 @@ impl Schedule {
     /// How the feet share the work.
     pub fn sides(&self) -> SideRule {
         self.dose.sides()
+    }
+
+    /// The same where this foot works alone: there is no turn of the other one.
+    ///
+    /// ```
+    /// use jogo_core::drill::dose::{Dose, SideRule};
+    /// use jogo_core::technique::skill::Foot;
+    /// use jogo_core::units::Seconds;
+    /// let dose = Dose::Timed { work: Seconds(20.0), rest: Seconds(10.0), sets: 3, sides: SideRule::Each };
+    /// let each = dose.scheduled(Seconds(0.0));
+    /// assert_eq!((each.bouts(), each.for_foot(Some(Foot::Other)).bouts(), each.for_foot(None).bouts()), (6, 3, 6));
+    /// ```
+    pub fn for_foot(self, foot: Option<Foot>) -> Schedule {
+        match foot {
+            None => self,
+            Some(_) => Schedule { dose: self.dose.for_one_foot(), ..self },
+        }
     }
 
     /// Work alone, all bouts together.

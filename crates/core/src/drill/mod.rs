@@ -4,6 +4,7 @@ pub mod cautions;
 pub mod cues;
 pub mod desk;
 pub mod dose;
+mod feet;
 pub mod levers;
 pub mod library;
 pub mod timing;
@@ -256,9 +257,12 @@ impl Drill {
         self.difficulty + Difficulty(levers.points(table))
     }
 
-    /// The stage with its levers set so: what a rung with these settings says, else what the settings give.
+    /// The stage with its levers set so: what a rung with these settings says, or one that differs by the foot alone,
+    /// else what the settings give.
     pub fn stage_at(&self, levers: &Levers) -> Stage {
-        self.rungs.iter().find(|rung| rung.levers == *levers).map_or_else(|| levers.stage(), Rung::stage)
+        let but_for_the_foot = |rung: &&Rung| Levers { side: levers.side, ..rung.levers } == *levers;
+        let exact = self.rungs.iter().find(|rung| rung.levers == *levers);
+        exact.or_else(|| self.rungs.iter().find(but_for_the_foot)).map_or_else(|| levers.stage(), Rung::stage)
     }
 
     /// Its sensible variants by difficulty, the easiest first.

@@ -2,8 +2,8 @@
 
 use serde::Serialize;
 
-use crate::drill::dose::{Schedule, SideRule, touches};
-use crate::drill::levers::Sides;
+use crate::drill::dose::{Schedule, touches};
+use crate::technique::skill::Foot;
 use crate::units::{Seconds, Share};
 
 /// Touches that one player gets, by foot.
@@ -70,8 +70,8 @@ pub struct Timing {
 pub struct Touching {
     /// Touches per second of work.
     pub per_second: f64,
-    /// Which foot the levers ask for.
-    pub side: Sides,
+    /// The foot that works alone; `None` where both do.
+    pub foot: Option<Foot>,
 }
 
 impl Timing {
@@ -110,20 +110,20 @@ fn phases(explaining: Seconds, schedule: &Schedule, turns: u32) -> Vec<Phase> {
 }
 
 /// All turns of a block count as work; at any time only the working share of the squad is at it. Both feet share the
-/// touches alike, unless the levers ask for one foot and the dose does not give the other its own bouts.
+/// touches alike, unless one works alone.
 fn foot_touches(schedule: &Schedule, turns: u32, touching: Touching, working: Share) -> FootTouches {
     let all = touches(touching.per_second, schedule.work() * f64::from(turns), working);
-    match (touching.side, schedule.sides()) {
-        (Sides::Strong, SideRule::Together) => FootTouches { strong: all, other: 0 },
-        (Sides::Other, _) => FootTouches { strong: 0, other: all },
-        _ => FootTouches { strong: all - all / 2, other: all / 2 },
+    match touching.foot {
+        Some(Foot::Strong) => FootTouches { strong: all, other: 0 },
+        Some(Foot::Other) => FootTouches { strong: 0, other: all },
+        None => FootTouches { strong: all - all / 2, other: all / 2 },
     }
 }
 
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::drill::dose::Dose;
+    use crate::drill::dose::{Dose, SideRule};
     use rstest::rstest;
 
     fn rounds(sides: SideRule) -> Schedule {
@@ -134,7 +134,7 @@ mod tests {
     #[test]
     fn the_clock_lasts_as_long_as_the_block() {
         let schedule = rounds(SideRule::Together);
-        let touching = Touching { per_second: 2.0, side: Sides::Strong };
+        let touching = Touching { per_second: 2.0, foot: None };
         let timing = Timing::of(&schedule, Seconds(60.0), 2, touching, Share(0.5));
         let clock: Vec<_> = timing.phases.iter().map(|phase| phase.lasts.0).collect();
         assert_eq!(clock, [60.0, 20.0, 10.0, 20.0, 20.0, 10.0, 20.0]);
@@ -144,12 +144,16 @@ mod tests {
 
     // 2 touches a second × 40 s (80 s for each side on its own) × half the squad at work.
     #[rstest]
-    #[case::strong_foot_alone(SideRule::Together, Sides::Strong, (40, 0))]
-    #[case::both_in_turn(SideRule::Together, Sides::Alternate, (20, 20))]
-    #[case::each_has_its_bouts(SideRule::Each, Sides::Strong, (40, 40))]
-    #[case::the_other_alone(SideRule::Alternate, Sides::Other, (0, 40))]
-    fn touches_by_foot(#[case] sides: SideRule, #[case] side: Sides, #[case] (strong, other): (u32, u32)) {
-        let found = foot_touches(&rounds(sides), 1, Touching { per_second: 2.0, side }, Share(0.5));
+    #[case::strong_foot_alone(SideRule::Together, Some(Foot::Strong), (40, 0))]
+    #[case::both_in_turn(SideRule::Together, None, (20, 20))]
+    #[case::each_has_its_bouts(SideRule::Each, None, (40, 40))]
+    #[case::the_other_alone(SideRule::Alternate, Some(Foot::Other), (0, 40))]
+    fn touches_by_foot(
+        #[case] sides: SideRule,
+        #[case] foot: Option<Foot>,
+        #[case] (strong, other): (u32, u32),
+    ) {
+        let found = foot_touches(&rounds(sides), 1, Touching { per_second: 2.0, foot }, Share(0.5));
         assert_eq!(found, FootTouches { strong, other });
     }
 }

@@ -142,6 +142,8 @@ facts! {
         Name = "quoted-name" { name: String },
         At = "quoted-at" { name: String, stage: Value },
         Rung = "quoted-rung" { name: String, stage: Value, rung: u32 },
+        Foot = "quoted-foot" { name: String, stage: Value, rung: u32, foot: Value },
+        OtherFoot = "quoted-other-foot" { name: String },
         Date = "quoted-date" { day: i8, month: i8, year: String },
         AsWritten = "as-written" { text: String },
     }

@@ -30,6 +30,8 @@ pub struct SkillCompared {
     pub skill: SkillId,
     /// Its name.
     pub name: String,
+    /// Whether this is the ladder of the other foot.
+    pub other_foot: bool,
     /// Its line.
     pub strand: Strand,
     /// How it goes in the first plan and in the second.
@@ -60,6 +62,7 @@ pub fn compare(first: (&Problem, &Plan), second: (&Problem, &Plan)) -> Compariso
         Some(SkillCompared {
             skill: wish.id.clone(),
             name: wish.name.clone(),
+            other_foot: wish.carries.is_some(),
             strand: wish.strand,
             courses: [course, others[other].clone()],
         })

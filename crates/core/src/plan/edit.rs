@@ -6,7 +6,7 @@
 
 use serde::{Deserialize, Serialize};
 
-use super::{Block, Lock, Part, PartPoints, Plan, Problem, Score, Variant, VariantId};
+use super::{Block, Lock, Part, PartPoints, Plan, Problem, Score, SkillWish, Variant, VariantId};
 use crate::fact::{Fact, Value, facts};
 use crate::ids::SkillId;
 use crate::input::InputError;
@@ -112,7 +112,7 @@ facts! {
         NoVariant = "edit-no-variant" { id: VariantId },
         NoStage = "edit-no-stage" { skills: Value, stage: Stage },
         NoGoal = "edit-no-goal",
-        NoDrill = "edit-no-drill" { skill: String },
+        NoDrill = "edit-no-drill" { skill: Value },
         UnknownVariant = "edit-unknown-variant",
         NothingToLay = "edit-nothing-to-lay",
     }
@@ -316,13 +316,10 @@ impl Hand<'_> {
                 rank(a).cmp(&rank(b)).then(far(b).total_cmp(&far(a)))
             });
         found.ok_or_else(|| {
-            let skills = Value::quoted(variant.skills.iter().map(|id| self.skill_name(id)));
+            let wishes = self.problem.skills.iter().filter(|wish| variant.skills.contains(&wish.id));
+            let skills = Value::All(wishes.map(SkillWish::quoted).collect());
             wrong("stage", EditFault::NoStage { skills, stage })
         })
-    }
-
-    fn skill_name<'s>(&'s self, id: &'s str) -> &'s str {
-        self.problem.skills.iter().find(|s| s.id == id).map_or(id, |s| &s.name)
     }
 
     fn show(&mut self, session: usize, skill: &str) -> Result<(), InputError> {
@@ -339,7 +336,7 @@ impl Hand<'_> {
         });
         let choices: Vec<BlockRow> = serving.collect();
         if choices.is_empty() {
-            let skill = self.skill_name(skill).to_owned();
+            let skill = self.problem.skills[at].said();
             return Err(wrong("skill", EditFault::NoDrill { skill }));
         }
         let (laid, at) = self.best(&table, session, &choices)?;

@@ -6,6 +6,8 @@ use serde::{Deserialize, Deserializer, Serialize, Serializer};
 
 /// Points of a missing exposure (S1).
 pub const MISSING: f64 = 10.0;
+/// Points of a missing exposure of a ladder that carries a skill over to the other foot (S1).
+pub const MISSING_CARRIED: f64 = 5.0;
 /// Points of a session that passes before a goal is reached (S1).
 pub const HASTE: f64 = 0.05;
 /// A skill under way that rests longer than this many days begins to be forgotten (S3).

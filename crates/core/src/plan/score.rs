@@ -2,7 +2,7 @@
 //!
 //! | part | points |
 //! |---|---|
-//! | S1 goals | 10 per missing exposure of a stage on the way to a skill's goal; 0.05 per session that passes before the goal is reached |
+//! | S1 goals | 10 per missing exposure of a stage on the way to a skill's goal, 5 on the ladder of the other foot; 0.05 per session that passes before the goal is reached |
 //! | S2 strands | 1 per percentage point of Σ \|share − target\| ÷ 2, over all minutes of the plan |
 //! | S3 rhythm | 1 per day over 7 that a skill under way rests between two exposures |
 //! | S4 maintenance | 2 per week over 21 days that a skill at its goal rests, until its next exposure or the last session; a skill that was beyond its goal from the start rests from the first session on |
@@ -29,8 +29,8 @@ use serde::Serialize;
 
 use super::exposure::Tally;
 use super::part::{
-    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, MAINTENANCE_DAYS, MISSING, OPEN_PLAY,
-    OTHER_FOOT, Part, RHYTHM_DAYS, SHORT, STANDING, STANDING_FREE, STEP, UNFOCUSED, UNUSED,
+    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, MAINTENANCE_DAYS, OPEN_PLAY, OTHER_FOOT,
+    Part, RHYTHM_DAYS, SHORT, STANDING, STANDING_FREE, STEP, UNFOCUSED, UNUSED,
 };
 use super::success::{Practice, expected, outside};
 use super::themes::week_themes;
@@ -44,13 +44,13 @@ facts! {
     /// Where the points of a part come from.
     pub enum PointsFrom {
         Reached = "points-reached" { sessions: f64 },
-        Missing = "points-missing" { skill: String, count: u32, stage: Stage },
+        Missing = "points-missing" { skill: Value, count: u32, stage: Stage },
         Strand = "points-strand" { strand: Strand, percent: f64, target: f64 },
-        Rested = "points-rested" { skill: String, days: i32, date: Value },
-        NotKept = "points-not-kept" { skill: String, days: i32, date: Value },
+        Rested = "points-rested" { skill: Value, days: i32, date: Value },
+        NotKept = "points-not-kept" { skill: Value, days: i32, date: Value },
         OpenPlay = "points-open-play" { week: u32, percent: f64, line: f64 },
-        Harder = "points-harder" { skill: String, points: f64, date: Value },
-        Easier = "points-easier" { skill: String, points: f64, date: Value },
+        Harder = "points-harder" { skill: Value, points: f64, date: Value },
+        Easier = "points-easier" { skill: Value, points: f64, date: Value },
         Again = "points-again" { title: String, date: Value },
         Unused = "points-unused" { date: Value, minutes: u32 },
         OtherFoot = "points-other-foot" { percent: f64, touches: f64, target: f64 },
@@ -63,7 +63,7 @@ facts! {
         NotOpen = "points-not-open" { date: Value, stage: Stage, open: Stage },
         EasierAfter = "points-easier-after" { date: Value, blocks: usize },
         Short = "points-short" { minutes: u32, blocks: usize },
-        Early = "points-early" { test: String, date: Value, skill: String, stage: Stage },
+        Early = "points-early" { test: String, date: Value, skill: Value, stage: Stage },
     }
 }
 
@@ -197,8 +197,8 @@ fn goals(problem: &Problem, plan: &Plan, shown: &[Vec<Exposed<'_>>]) -> PartPoin
     let mut part = PartPoints::of(Part::Goals);
     for (skill, missing) in problem.skills.iter().zip(missing(problem, plan)) {
         for (stage, n) in Stage::ALL.into_iter().zip(missing).filter(|(_, n)| *n > 0) {
-            let from = PointsFrom::Missing { skill: skill.name.clone(), count: n, stage };
-            part.add(MISSING * f64::from(n), from);
+            let from = PointsFrom::Missing { skill: skill.said(), count: n, stage };
+            part.add(skill.missing_points() * f64::from(n), from);
         }
     }
     let passed = |(wish, shown): (&SkillWish, &Vec<Exposed<'_>>)| match wish.way().next() {
@@ -270,7 +270,7 @@ fn rhythm(problem: &Problem, shown: &[Vec<Exposed<'_>>]) -> PartPoints {
         for pair in shown.windows(2) {
             let rested = days(pair[0].date, pair[1].date);
             if !pair[0].at_goal && rested > RHYTHM_DAYS {
-                let (skill, date) = (wish.name.clone(), pair[1].date.into());
+                let (skill, date) = (wish.said(), pair[1].date.into());
                 part.add(f64::from(rested - RHYTHM_DAYS), PointsFrom::Rested { skill, days: rested, date });
             }
         }
@@ -294,7 +294,7 @@ fn maintenance(problem: &Problem, shown: &[Vec<Exposed<'_>>]) -> PartPoints {
             let rested = days(pair[0], pair[1]);
             if rested > MAINTENANCE_DAYS {
                 let points = MAINTENANCE * f64::from(rested - MAINTENANCE_DAYS) / 7.0;
-                let (skill, date) = (wish.name.clone(), pair[1].into());
+                let (skill, date) = (wish.said(), pair[1].into());
                 part.add(points, PointsFrom::NotKept { skill, days: rested, date });
             }
         }
@@ -332,7 +332,7 @@ fn jumps(problem: &Problem, shown: &[Vec<Exposed<'_>>]) -> PartPoints {
         for pair in shown.windows(2) {
             let step = pair[1].variant.difficulty.0 - pair[0].variant.difficulty.0;
             if step.abs() > STEP {
-                let (skill, points, date) = (wish.name.clone(), step.abs(), pair[1].date.into());
+                let (skill, points, date) = (wish.said(), step.abs(), pair[1].date.into());
                 let from = match step > 0.0 {
                     true => PointsFrom::Harder { skill, points, date },
                     false => PointsFrom::Easier { skill, points, date },
@@ -537,7 +537,7 @@ fn evidence(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
         let earlier = laid.0.iter().take(session).filter(in_session);
         if !wish.has_done(need.stage) && (earlier.count() as u32) < problem.approach.needed(need.stage) {
             let (test, date) = (test.name.clone(), problem.sessions[session].date.into());
-            part.add(EARLY, PointsFrom::Early { test, date, skill: wish.name.clone(), stage: need.stage });
+            part.add(EARLY, PointsFrom::Early { test, date, skill: wish.said(), stage: need.stage });
         }
     }
     part

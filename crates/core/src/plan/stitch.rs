@@ -7,7 +7,7 @@ use super::part::RHYTHM_DAYS;
 use super::success::{Practice, expected, fitting};
 use super::{Plan, Problem};
 use crate::ids::SkillId;
-use crate::technique::skill::Stage;
+use crate::technique::skill::{Foot, Stage};
 use crate::units::{Minutes, Share};
 
 /// One exposure of a skill.
@@ -22,6 +22,8 @@ pub struct Stitch {
     pub block: usize,
     /// At which stage.
     pub stage: Stage,
+    /// The foot that works alone; `None` where both do.
+    pub foot: Option<Foot>,
     /// How long.
     pub minutes: Minutes,
     /// How much harder it is than the easiest rung of the skill, in points of difficulty.
@@ -72,6 +74,7 @@ pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
                     session,
                     block,
                     stage: variant.stage,
+                    foot: variant.foot,
                     minutes: laid.minutes,
                     harder,
                     success: expected(brought, harder),

@@ -10,7 +10,7 @@ use std::collections::BTreeSet;
 use serde::{Deserialize, Serialize};
 
 use super::{Block, Breach, Plan, Problem, Stitch, check, left_their_session, score, solve_rest, stitches};
-use crate::fact::{Fact, facts};
+use crate::fact::{Fact, Value, facts};
 use crate::ids::{SkillId, TestId};
 use crate::plan::search::solve::STEPS_NEAR;
 use crate::technique::skill::Stage;
@@ -178,7 +178,7 @@ pub fn advised(found: &[GoingOn]) -> Option<Remedy> {
 facts! {
     /// Exposures that a skill misses, by stage.
     pub enum FallenShort {
-        Skill = "short-of-skill" { skill: String, exposures: Vec<StageShort> },
+        Skill = "short-of-skill" { skill: Value, exposures: Vec<StageShort> },
     }
 
     /// How many exposures of a stage are missing.
@@ -197,7 +197,7 @@ pub fn fallen_short(problem: &Problem, before: &Plan, after: &Plan) -> Vec<Fact>
             (more > 0).then_some(StageShort::Stage { count: more, stage: *stage })
         });
         let exposures: Vec<StageShort> = more.collect();
-        (!exposures.is_empty()).then(|| FallenShort::Skill { skill: wish.name.clone(), exposures })
+        (!exposures.is_empty()).then(|| FallenShort::Skill { skill: wish.said(), exposures })
     };
     problem.skills.iter().filter_map(short).map(Fact::from).collect()
 }

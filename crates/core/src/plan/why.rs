@@ -10,30 +10,30 @@ use crate::drill::levers::Levers;
 use crate::fact::{Fact, Value, facts};
 use crate::plan::search::ledger::Ledger;
 use crate::plan::search::table::{BlockRow, Table};
-use crate::technique::skill::Stage;
+use crate::technique::skill::{Foot, Stage};
 use crate::units::Share;
 
 facts! {
     /// Why something is where it is in a plan, or is not there.
     pub enum Why {
-        AskedAsGoal = "why-asked-as-goal" { skill: String, nth: u32, of: u32, stage: Stage },
-        Again = "why-again" { skill: String, stage: Stage },
-        AskedOnTheWay = "why-asked-on-the-way" { skill: String, nth: u32, of: u32, stage: Stage, goal: Stage },
-        Keeps = "why-keeps" { skill: String, days: i32 },
-        Besides = "why-besides" { skill: String },
-        WaitedForNeeds = "why-waited-for-needs" { skill: String, needs: Vec<Done> },
+        AskedAsGoal = "why-asked-as-goal" { skill: Value, nth: u32, of: u32, stage: Stage },
+        Again = "why-again" { skill: Value, stage: Stage },
+        AskedOnTheWay = "why-asked-on-the-way" { skill: Value, nth: u32, of: u32, stage: Stage, goal: Stage },
+        Keeps = "why-keeps" { skill: Value, days: i32 },
+        Besides = "why-besides" { skill: Value },
+        WaitedForNeeds = "why-waited-for-needs" { skill: Value, needs: Vec<Done> },
         WaitedForStage = "why-waited-for-stage" { stage: Stage, before: Stage, date: Value },
         WaitedForFirst = "why-waited-for-first" { stage: Stage, before: Stage, date: Value },
         Opens = "why-opens" { skills: Value },
-        ComesOff = "why-comes-off" { skill: String, tenths: f64, least: f64, most: f64 },
-        ComesOffSeldom = "why-comes-off-seldom" { skill: String, tenths: f64, least: f64, most: f64 },
-        ComesOffEasily = "why-comes-off-easily" { skill: String, tenths: f64, least: f64, most: f64 },
+        ComesOff = "why-comes-off" { skill: Value, tenths: f64, least: f64, most: f64 },
+        ComesOffSeldom = "why-comes-off-seldom" { skill: Value, tenths: f64, least: f64, most: f64 },
+        ComesOffEasily = "why-comes-off-easily" { skill: Value, tenths: f64, least: f64, most: f64 },
         Locked = "why-locked",
         PresentAt = "why-present-at" { stage: Stage },
         FirstMet = "why-first-met" { date: Value },
         Never = "why-never",
-        NeedDone = "why-need-done" { need: String, stage: Stage, date: Value },
-        NeedNeverDone = "why-need-never-done" { need: String, stage: Stage },
+        NeedDone = "why-need-done" { need: Value, stage: Stage, date: Value },
+        NeedNeverDone = "why-need-never-done" { need: Value, stage: Stage },
         FullWeek = "why-full-week" { week: u32, most: u32 },
         FullWeeks = "why-full-weeks" { weeks: Vec<u32>, most: u32 },
         EarlierCosts = "why-earlier-costs" { date: Value, points: f64 },
@@ -46,7 +46,7 @@ facts! {
 
     /// A need that was done on a day.
     pub enum Done {
-        On = "why-done-on" { skill: String, stage: Stage, date: Value },
+        On = "why-done-on" { skill: Value, stage: Stage, date: Value },
     }
 }
 
@@ -76,6 +76,8 @@ pub struct Alternative {
     pub stage: Stage,
     /// How its levers are set.
     pub levers: Levers,
+    /// The foot that works alone; `None` where both do.
+    pub foot: Option<Foot>,
 }
 
 impl Alternative {
@@ -86,6 +88,7 @@ impl Alternative {
             title: variant.title.clone(),
             stage: variant.stage,
             levers: variant.levers,
+            foot: variant.foot,
         }
     }
 }
@@ -137,7 +140,7 @@ pub fn why_block(problem: &Problem, plan: &Plan, session: usize, block: usize) -
 }
 
 fn asked(wish: &SkillWish, stitch: &Stitch) -> Why {
-    let (skill, stage) = (wish.name.clone(), stitch.stage);
+    let (skill, stage) = (wish.said(), stitch.stage);
     let on_the_way = wish.way().any(|stage| stage == stitch.stage);
     if stitch.again {
         Why::Again { skill, stage }
@@ -159,7 +162,7 @@ fn asked(wish: &SkillWish, stitch: &Stitch) -> Why {
 fn comes_off(problem: &Problem, wish: &SkillWish, stitch: &Stitch) -> Why {
     let window = problem.approach.success_window;
     let of_ten = |share: Share| (share.0 * 100.0).round() / 10.0;
-    let (skill, tenths) = (wish.name.clone(), of_ten(stitch.success));
+    let (skill, tenths) = (wish.said(), of_ten(stitch.success));
     let (least, most) = (of_ten(window.least), of_ten(window.most));
     if stitch.success < window.least {
         Why::ComesOffSeldom { skill, tenths, least, most }
@@ -179,11 +182,11 @@ fn waited(problem: &Problem, all: &[Stitch], wish: &SkillWish, stitch: &Stitch) 
             .iter()
             .filter_map(|need| {
                 let served = served(all, &need.skill, need.stage).filter(|at| *at < stitch.session)?;
-                let skill = name(problem, &need.skill).to_owned();
+                let skill = problem.name(&need.skill);
                 Some(Done::On { skill, stage: need.stage, date: day(served) })
             })
             .collect();
-        return (!needs.is_empty()).then(|| Why::WaitedForNeeds { skill: wish.name.clone(), needs });
+        return (!needs.is_empty()).then(|| Why::WaitedForNeeds { skill: wish.said(), needs });
     }
     let begins = stitch.nth == 1 && !stitch.again;
     let before = stitch.stage.before().filter(|before| begins && !wish.has_done(*before))?;
@@ -213,17 +216,13 @@ fn opens(problem: &Problem, all: &[Stitch], wish: &SkillWish, stitch: &Stitch) -
             && other.needs.iter().any(|need| need.skill == wish.id && need.stage == stitch.stage)
             && all.iter().any(|s| s.skill == other.id && s.session > stitch.session)
     };
-    let names: Vec<&str> = problem.skills.iter().filter(waits).map(|s| s.name.as_str()).collect();
-    (!names.is_empty()).then(|| Why::Opens { skills: Value::quoted(names) })
+    let names: Vec<Value> = problem.skills.iter().filter(waits).map(SkillWish::quoted).collect();
+    (!names.is_empty()).then(|| Why::Opens { skills: Value::All(names) })
 }
 
 /// In which session a stage had its last required exposure.
 fn served(all: &[Stitch], skill: &str, stage: Stage) -> Option<usize> {
     all.iter().find(|s| s.skill == skill && s.stage == stage && s.nth == s.of).map(|s| s.session)
-}
-
-fn name<'p>(problem: &'p Problem, id: &'p str) -> &'p str {
-    problem.skills.iter().find(|s| s.id == id).map_or(id, |s| &s.name)
 }
 
 /// Why a skill comes when it comes, and what it misses: a fact each.
@@ -273,7 +272,7 @@ fn why_late(problem: &Problem, plan: &Plan, all: &[Stitch], skill: usize, first:
         if needed.is_some_and(|needed| needed.has_done(need.stage)) {
             continue;
         }
-        let (named, stage) = (name(problem, &need.skill).to_owned(), need.stage);
+        let (named, stage) = (problem.name(&need.skill), need.stage);
         let Some(session) = served(all, &need.skill, stage) else {
             says.push(Why::NeedNeverDone { need: named, stage });
             return says;
@@ -313,8 +312,13 @@ fn full_weeks(
     among: std::ops::Range<usize>,
 ) -> BTreeSet<u32> {
     let id = &problem.skills[skill].id;
+    if !problem.skills[skill].is_new() {
+        return BTreeSet::new();
+    }
+    let is_new = |id: &str| problem.skills.iter().any(|wish| wish.id == id && wish.is_new());
     let new_in = |week: u32| {
-        all.iter().filter(|s| s.first && s.skill != *id && problem.sessions[s.session].week == week).count()
+        let first = all.iter().filter(|s| s.first && s.skill != *id && is_new(&s.skill));
+        first.filter(|s| problem.sessions[s.session].week == week).count()
     };
     let weeks: BTreeSet<u32> = problem.sessions[among].iter().map(|s| s.week).collect();
     weeks.into_iter().filter(|week| new_in(*week) as u32 >= problem.new_skills_per_week).collect()

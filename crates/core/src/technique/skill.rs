@@ -117,6 +117,35 @@ impl Side {
     }
 }
 
+/// A player's feet, as they are told apart in a plan: left and right differ from child to child.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum Foot {
+    /// The one that a player plays with by choice.
+    Strong,
+    /// The other one.
+    Other,
+}
+
+impl Foot {
+    /// Both.
+    pub const ALL: [Foot; 2] = [Foot::Strong, Foot::Other];
+
+    /// What a side is to a player with this strong foot.
+    pub fn of(side: Side, strong: Side) -> Foot {
+        if side == strong { Foot::Strong } else { Foot::Other }
+    }
+
+    /// As it is written in files: `strong`.
+    pub fn word(self) -> &'static str {
+        match self {
+            Foot::Strong => "strong",
+            Foot::Other => "other",
+        }
+    }
+}
+
 /// A skill that must have come to a stage before another one is met.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]

@@ -37,6 +37,25 @@ fn the_checker_finds_breaches(#[case] sessions: &str, #[case] found: &[(&str, us
     assert_eq!(broken(&problem, sessions), found);
 }
 
+// b carries a over to the other foot: it waits for a, but is nothing new (H4, H7).
+#[rstest]
+#[case::late_in_a_session("a@form 9 | a@form 9 | a@flow 9, b@form 5 | ", &[])]
+#[case::too_early("a@form 5 | b@form 5, a@form 5 |  | ", &[("H2", 1, Some(0))])]
+#[case::in_a_week_that_is_full("a@form 5 | a@form 5 | b@form 5, c@form 5 | ", &[])]
+fn the_other_foot_is_nothing_new(#[case] sessions: &str, #[case] found: &[(&str, usize, Option<usize>)]) {
+    let mut problem = problem(
+        &[
+            ("a", None, Stage::Flow, &[]),
+            ("b", None, Stage::Form, &[("a", Stage::Form)]),
+            ("c", None, Stage::Form, &[]),
+        ],
+        &[20, 20, 20, 20],
+    );
+    problem.new_skills_per_week = 1;
+    problem.skills[1].carries = Some(problem.skills[0].id.clone());
+    assert_eq!(broken(&problem, sessions), found);
+}
+
 // Two exposures of Form, two of Flow; a session counts once, however many blocks show a stage.
 #[rstest]
 #[case::strict_kept(Ladder::Strict, "a@form 5 | a@form 5 | a@flow 5 | ", &[])]

@@ -77,6 +77,7 @@ fn problem(skills: &[Wished<'_>], minutes: &[u32]) -> Problem {
                 present: *present,
                 goal: *goal,
                 needs: needs.iter().map(|(s, at)| Need { skill: called(s), stage: *at }).collect(),
+                carries: None,
             })
             .collect(),
     }

@@ -186,10 +186,11 @@ fn minutes_locked_beyond_a_session_forbid_every_plan() {
 // Nothing but the window differs: from the same library the plan for clean work keeps nearer to its window than the one
 // for work as fast as can be, which lies within its own.
 #[rstest]
-#[case::eyes_up("u8-u9")]
-#[case::together("u10-u12")]
-#[case::at_speed("u13-u15")]
-fn the_success_window_decides_how_hard_the_rungs_are(#[case] band: &str) {
+#[case::eyes_up("u8-u9", 0.5)]
+#[case::together("u10-u12", 0.5)]
+// They work at Scan and Contest, where drills have few rungs to choose from.
+#[case::at_speed("u13-u15", 0.1)]
+fn the_success_window_decides_how_hard_the_rungs_are(#[case] band: &str, #[case] least: f64) {
     let wishes = demo::templates().into_iter().find(|wishes| wishes.band == band).unwrap();
     let band = demo::bands().into_iter().find(|known| known.id == wishes.band).unwrap();
     let within = |window: SuccessWindow| {
@@ -207,7 +208,7 @@ fn the_success_window_decides_how_hard_the_rungs_are(#[case] band: &str) {
         parts.into_iter().find(|part| part.part == Part::Edge).unwrap().points
     };
     let (kept, missed) = (outside(&clean, &gentle), outside(&clean, &hard));
-    assert!(kept + 0.5 < missed, "clean first: {kept} against {missed}");
+    assert!(kept + least < missed, "clean first: {kept} against {missed}");
     assert!(outside(&fast, &hard) < 2.0, "as fast as you can: {}", outside(&fast, &hard));
     let (moved, all) = (left_their_session(&gentle, &hard), gentle.sessions.iter().flatten().count());
     assert!(4 * moved > all, "{moved} of {all} blocks are elsewhere");

@@ -34,7 +34,7 @@ fn shown(id: &str, skill: &str, stage: Stage, (test, times): (&str, u32)) -> Mil
 }
 
 fn goal(skill: &str, present: Option<Stage>, goal: Stage) -> Goal {
-    Goal { skill: called(skill), present, goal }
+    Goal::new(called(skill), present, goal)
 }
 
 fn sitting(session: usize, test: &str, pinned: bool) -> Sitting {

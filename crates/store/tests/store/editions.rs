@@ -163,7 +163,7 @@ async fn the_latest_saying_counts_whatever_the_order(#[case] order: [usize; 3]) 
 
 /// Wishes with goals of these skills.
 fn with_goals(name: &str, start: &str, skills: &[&str]) -> Curriculum {
-    let goal = |skill: &&str| Goal { skill: called(skill), present: None, goal: Stage::Flow };
+    let goal = |skill: &&str| Goal::new(called(skill), None, Stage::Flow);
     Curriculum { goals: skills.iter().map(goal).collect(), ..wishes(name, start) }
 }
 

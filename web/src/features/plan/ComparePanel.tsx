@@ -9,6 +9,7 @@ import { Choice } from '../../ui/Choice'
 import { asNumber, Figure } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { STAGES, StageGlyph } from '../../ui/stages'
+import { lineSaid } from './lines'
 import { presetOf, useBeginnings, useCompared, useComparedWithEdition } from './queries'
 
 interface Props {
@@ -156,7 +157,7 @@ function Skills({ compared }: { compared: Schemas['Compared'] }) {
       {compared.skills.map((skill) => (
         <Box key={skill.skill} sx={{ borderTop: 1, borderColor: 'divider', py: 0.5 }}>
           <Typography variant="body2" sx={{ fontWeight: 600 }}>
-            {skill.name}
+            {lineSaid(skill)}
           </Typography>
           {skill.courses.map((course, at) => (
             <Box

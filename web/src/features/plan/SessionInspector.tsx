@@ -241,8 +241,8 @@ interface EditProps {
   onEdit: (edit: Edit) => void
 }
 
-const alternative = ({ title, stage, levers }: Schemas['Alternative']) =>
-  [title, t(`stage-${stage}`), settingsSaid(levers)].filter(Boolean).join(' · ')
+const alternative = ({ title, stage, levers, foot }: Schemas['Alternative']) =>
+  [title, t(`stage-${stage}`), settingsSaid(levers, foot)].filter(Boolean).join(' · ')
 
 /** What can be done with a block, each with its key. */
 function BlockEdit({ here, place, count, why, busy, onEdit }: EditProps) {

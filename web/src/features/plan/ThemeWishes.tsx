@@ -54,7 +54,8 @@ function WeekTheme({ view, week, theme, onChange }: WeekProps) {
   const wished = theme && 'skills' in theme ? theme.skills : []
   const skills = wished.filter((id) => view.skills.some((skill) => skill.id === id))
   const proposed = view.themes.find((each) => each.week === week && !each.wished)
-  const goals = view.skills.map((skill) => ({ value: `skill:${skill.id}`, says: skill.name }))
+  const known = view.skills.filter((skill) => !skill.other_foot)
+  const goals = known.map((skill) => ({ value: `skill:${skill.id}`, says: skill.name }))
   const choose = (chosen: string) => {
     const [kind, id = ''] = chosen.split(':')
     if (kind === 'skill') onChange({ skills: [id] })

@@ -63,6 +63,10 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
       ...wishes,
       goals: wishes.goals.map((goal) => (goal.skill === skill ? { ...goal, ...next } : goal)),
     }))
+  const strongFirst = (id: string) => {
+    const own = skills.data?.find((skill) => skill.id === id)?.side ?? 'equal'
+    return own !== 'not_sided' && (view.wishes.side ?? own) === 'strong_first'
+  }
   const stages = STAGES.map((stage) => ({ value: stage, says: t(`stage-${stage}`) }))
   const others = (skills.data ?? []).filter((skill) => !goals.some((goal) => goal.skill === skill.id))
   return (
@@ -111,6 +115,16 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
               options={stages}
               onChange={(stage) => stage && set(goal.skill, { goal: stage })}
             />
+            {strongFirst(goal.skill) && (
+              <SelectCell<Stage>
+                label={t('plan-wishes-other-foot')}
+                none={t('plan-wishes-other-foot-waits')}
+                value={goal.other_foot ?? ''}
+                options={stages}
+                onChange={(stage) => set(goal.skill, { other_foot: stage || null })}
+                sx={{ gridColumn: '1 / -1' }}
+              />
+            )}
           </Box>
         </Box>
       ))}

@@ -1,7 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useCallback } from 'react'
 import { api, type Curriculum, data, everyPage, LONGEST_PAGE, type Schemas } from '../../api/client'
 import { useTranslated } from '../../texts/phrases'
 import { planKeys } from './keys'
+import { lineSaid } from './lines'
 
 export const useCurricula = () =>
   useQuery({
@@ -13,12 +15,24 @@ export const useCurricula = () =>
     select: useTranslated(),
   })
 
+/** A plan with the names of its lines as they are read. */
+function useLinesSaid() {
+  const translated = useTranslated()
+  return useCallback(
+    (view: Curriculum) => {
+      const read = translated(view)
+      return { ...read, skills: read.skills.map((line) => ({ ...line, name: lineSaid(line) })) }
+    },
+    [translated],
+  )
+}
+
 export const useCurriculum = (id: string | undefined) =>
   useQuery({
     queryKey: planKeys.curriculum(id),
     queryFn: () => data(api.GET('/curricula/{id}', { params: { path: { id: id ?? '' } } })),
     enabled: id !== undefined,
-    select: useTranslated(),
+    select: useLinesSaid(),
   })
 
 /** What a new curriculum may begin from, and the approaches that come with Jogo. */

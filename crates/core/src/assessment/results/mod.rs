@@ -14,7 +14,7 @@ use crate::assessment::benchmarks::Test;
 use crate::assessment::levels::Level;
 use crate::assessment::standards::{self, Standard};
 use crate::ids::TestId;
-use crate::technique::skill::Side;
+use crate::technique::skill::{Foot, Side};
 
 /// One trial of a player; `P` is whatever names the player.
 #[derive(Clone, Debug, PartialEq)]
@@ -108,24 +108,6 @@ pub fn latest<P: Ord + Copy>(results: &[TestResult<P>]) -> Vec<TestResult<P>> {
         }
     }
     latest.into_values().cloned().collect()
-}
-
-/// A foot as a player has it.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-#[serde(rename_all = "snake_case")]
-pub enum Foot {
-    /// The strong one.
-    Strong,
-    /// The other one.
-    Other,
-}
-
-impl Foot {
-    /// What a side is to a player with this strong foot.
-    pub fn of(side: Side, strong: Side) -> Foot {
-        if side == strong { Foot::Strong } else { Foot::Other }
-    }
 }
 
 /// How many players stand on each level, and how many have no result.

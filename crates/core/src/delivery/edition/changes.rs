@@ -8,6 +8,7 @@ use std::collections::BTreeMap;
 use super::Edition;
 use crate::fact::{Value, facts};
 use crate::plan::VariantId;
+use crate::plan::curriculum::Goal;
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
 
@@ -18,6 +19,7 @@ facts! {
         OtherGround = "edition-other-ground",
         OtherApproach = "edition-other-approach",
         OtherShares = "edition-other-shares",
+        OtherFeet = "edition-other-feet",
         OtherThemes = "edition-other-themes",
         OtherTests = "edition-other-tests",
         OtherMinutes = "edition-other-minutes" { session: usize, now: Minutes, then: Minutes },
@@ -57,6 +59,13 @@ impl Edition {
         }
         if now.shares != then.shares {
             said.push(EditionChange::OtherShares);
+        }
+        let other_foot = |goal: &Goal| {
+            let old = then.goals.iter().find(|old| old.skill == goal.skill);
+            old.is_some_and(|old| old.other_foot != goal.other_foot)
+        };
+        if now.side != then.side || now.goals.iter().any(other_foot) {
+            said.push(EditionChange::OtherFeet);
         }
         for goal in &now.goals {
             let named = self.skill(&goal.skill).map_or(goal.skill.as_str(), |skill| skill.name.as_str());

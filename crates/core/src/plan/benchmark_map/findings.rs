@@ -41,7 +41,7 @@ pub struct BenchmarkFinding {
 /// Every finding, in the order of the goals; last the milestones that nobody teaches for.
 pub(super) fn of(looking: &Looking<'_>, lines: &[GoalLine]) -> Vec<BenchmarkFinding> {
     let mut findings = Vec::new();
-    for (wish, line) in looking.given.problem.skills.iter().zip(lines) {
+    for (wish, line) in looking.given.problem.goals().zip(lines) {
         if !line.milestones.iter().any(|milestone| milestone.stage == wish.goal) {
             let says = MapFound::NoMilestone { skill: wish.name.clone(), stage: wish.goal };
             findings.push(BenchmarkFinding {

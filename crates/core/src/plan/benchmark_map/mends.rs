@@ -241,10 +241,10 @@ impl Looking<'_> {
         let wanted = |id: &SkillId, goals: &[Goal]| {
             self.given.problem.skill_index(id).is_some() || goals.iter().any(|goal| goal.skill == *id)
         };
-        let mut goals = vec![Goal { skill: skill.clone(), present: None, goal: stage }];
+        let mut goals = vec![Goal::new(skill.clone(), None, stage)];
         for need in known(skill).into_iter().flat_map(Skill::all_needs) {
             if !wanted(&need.skill, &goals) {
-                goals.push(Goal { skill: need.skill, present: Some(need.stage), goal: need.stage });
+                goals.push(Goal::new(need.skill, Some(need.stage), need.stage));
             }
         }
         BenchmarkMend::Goals { goals }

@@ -173,7 +173,7 @@ impl Done {
 /// Draws the benchmark map. Time: O(goals × milestones × sessions).
 pub fn benchmark_map(given: &Given<'_>) -> BenchmarkMap {
     let looking = Looking::of(given);
-    let lines: Vec<GoalLine> = given.problem.skills.iter().map(|wish| looking.line(wish)).collect();
+    let lines: Vec<GoalLine> = given.problem.goals().map(|wish| looking.line(wish)).collect();
     BenchmarkMap {
         shown: lines.iter().filter(|line| line.can_be_shown).count() as u32,
         week: given.problem.sessions.last().map_or(0, |session| session.week),

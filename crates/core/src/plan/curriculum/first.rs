@@ -49,14 +49,14 @@ impl Curriculum {
         let mut goals: Vec<Goal> = Vec::new();
         for Skill { id, .. } in begun() {
             let goal = needed.remove(id).map_or(Stage::Flow, |stage| stage.max(Stage::Flow));
-            goals.push(Goal { skill: id.clone(), present: None, goal });
+            goals.push(Goal::new(id.clone(), None, goal));
         }
         if goals.is_empty() {
             return None;
         }
         let met_in = (goals.len() as u32).div_ceil(band.new_skills_per_week.max(1));
         let weeks = (met_in + TO_FLOW).clamp(WEEKS[0], WEEKS[1]);
-        let there = |(skill, stage)| Goal { skill, present: Some(stage), goal: stage };
+        let there = |(skill, stage)| Goal::new(skill, Some(stage), stage);
         goals.extend(needed.into_iter().map(there));
         let of = |strand: Strand| begun().filter(|skill| skill.strand == strand).count() as f64;
         let share = |strand| (strand, Share(of(strand) / begun().count() as f64));

@@ -6,6 +6,7 @@
 mod first;
 mod season;
 mod testing;
+mod variants;
 
 use std::collections::{BTreeMap, BTreeSet};
 
@@ -16,26 +17,21 @@ use crate::academy::Academy;
 use crate::academy::band::Band;
 use crate::assessment::benchmarks::Test;
 use crate::assessment::milestones::Milestone;
-use crate::drill::cautions::Caution;
-use crate::drill::timing::{Timing, Touching};
-use crate::drill::{Drill, Rung};
+use crate::drill::Drill;
 use crate::fact::{Fact, facts};
-use crate::ground::fit::{Ground, fit, laying_out};
-use crate::ground::layout::Layout;
+use crate::ground::fit::Ground;
 use crate::ids::{BandId, SkillId, TestId};
 use crate::input::{InputError, RangeFault, Unknown, What, short_text};
 use crate::plan::forecast::Assumptions;
 use crate::plan::problem::{ProblemFault, VERSION};
-use crate::plan::{
-    Approach, Barred, Limits, Lock, Problem, SessionWish, SidedTouches, SkillWish, TestWish, Theme, Variant,
-    VariantId,
-};
+use crate::plan::{Approach, Limits, Lock, Problem, SessionWish, SkillWish, TestWish, Theme};
 use crate::season::calendar::{SessionDay, session_days};
 use crate::technique::skill::{Need, SidePolicy, Skill, Stage, Strand};
-use crate::units::{Minutes, Pace, Seconds, Share};
+use crate::units::{Minutes, Share};
 
 pub use season::Season;
 pub use testing::{TWO_WEEKS, Testing};
+use variants::Given;
 
 facts! {
     /// What is wrong with the settings of a curriculum.
@@ -64,9 +60,18 @@ pub struct Goal {
     pub present: Option<Stage>,
     /// How far it is to come.
     pub goal: Stage,
+    /// How far the squad has come with the other foot, where the strong foot comes first; `None` if the other foot waits
+    /// until the strong one has done Flow.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub other_foot: Option<Stage>,
 }
 
 impl Goal {
+    /// A goal for the strong foot or both.
+    pub fn new(skill: SkillId, present: Option<Stage>, goal: Stage) -> Goal {
+        Goal { skill, present, goal, other_foot: None }
+    }
+
     /// Whether a stage still has to be worked at on the way to the goal.
     fn is_on_the_way(&self, stage: Stage) -> bool {
         stage <= self.goal && self.present.is_none_or(|present| stage >= present)
@@ -331,6 +336,7 @@ impl Curriculum {
                 present: goal.present,
                 goal: goal.goal,
                 needs: skill.all_needs().filter(|need| wanted.contains(need.skill.as_str())).collect(),
+                carries: None,
             });
         }
         for (i, sitting) in self.tests.iter().enumerate() {
@@ -342,7 +348,9 @@ impl Curriculum {
         if !faults.is_empty() {
             return Err(faults);
         }
-        let library = Given { academy, band, skills: &by_id, wanted: &wanted };
+        let mut library = Given { academy, band, skills: &by_id, wanted: &wanted, carried: BTreeSet::new() };
+        library.carried = self.carried(drills, &library);
+        let wishes = self.with_other_feet(wishes, &library.carried);
         Ok(Problem {
             version: VERSION,
             skills_per_session: band.skills_per_session(),
@@ -409,96 +417,6 @@ impl Curriculum {
         };
         of_session.filter_map(wish).collect()
     }
-
-    fn variants(&self, drill: &Drill, library: &Given<'_>) -> Vec<Variant> {
-        let of_stage = |stage| {
-            let rungs = drill.rungs_at(stage, &library.academy.lever_points);
-            (1..).zip(rungs).map(move |(number, rung)| (number, stage, rung))
-        };
-        let rungs = Stage::ALL.into_iter().flat_map(of_stage);
-        rungs.filter_map(|(n, stage, rung)| self.variant(drill, (n, stage), rung, library)).collect()
-    }
-
-    /// A drill at a rung; `None` if the band does not do it, or if it serves a skill that is no goal.
-    fn variant(
-        &self,
-        drill: &Drill,
-        (number, stage): (u8, Stage),
-        rung: &Rung,
-        library: &Given<'_>,
-    ) -> Option<Variant> {
-        let Given { academy, band, .. } = library;
-        let skills: Vec<SkillId> = drill.skills_at(stage).cloned().collect();
-        if skills.is_empty() || !skills.iter().all(|skill| library.wanted.contains(skill.as_str())) {
-            return None;
-        }
-        let layout = drill.layout_at(&rung.levers, Pace::default()).ok()?;
-        let fit = fit(&layout, &drill.station, &self.ground, None);
-        let schedule = drill.schedule(band, &layout)?;
-        let turns = drill.turns(&fit);
-        let (least, most) = drill.minutes(schedule, band, turns)?;
-        let usual = schedule.block(band.explaining, turns).clamp(least, most);
-        let filled = schedule.filling(usual, band.explaining, turns);
-        let touching = Touching { per_second: drill.cadence(stage, &band.id), side: rung.levers.side };
-        let timing = Timing::of(&filled, band.explaining, turns, touching, fit.working_share);
-        let per_min = |touches: u32| f64::from(touches) / f64::from(usual.0.max(1));
-        let (strong, other) = (per_min(timing.touches.strong), per_min(timing.touches.other));
-        let work = filled.work().0 * f64::from(turns) * fit.working_share.0;
-        let wanted = self.other_foot(&skills, library);
-        let heads = drill.cautions.contains(&Caution::Heading);
-        let blocked = drill.blocked(band, academy).map(|why| Barred::H6(why.into()));
-        Some(Variant {
-            id: VariantId { drill: drill.id.clone(), stage, rung: number },
-            levers: rung.levers,
-            title: drill.title.clone(),
-            strands: drill.strands.clone(),
-            least,
-            most,
-            usual,
-            laying_out: laying_out(fit.markers_needed, self.ground.adults),
-            difficulty: drill.difficulty_at(&rung.levers, &academy.lever_points),
-            intensity: rung.levers.intensity(),
-            warm_up: drill.warms_up(&rung.levers),
-            bout: if schedule.dose.is_unbroken() { schedule.bout() } else { Seconds(0.0) },
-            aerial: drill.cautions.contains(&Caution::Aerial),
-            // Touches are shared alike among the surfaces that play the ball.
-            headers_per_min: if heads { (strong + other) / drill.surfaces.len().max(1) as f64 } else { 0.0 },
-            touches: wanted.map_or(SidedTouches::default(), |wanted| SidedTouches {
-                strong_per_min: strong,
-                other_per_min: other,
-                other_wanted: wanted,
-            }),
-            waiting: timing.waiting_share,
-            working: Share((work / usual.seconds().0.max(1.0)).clamp(0.0, 1.0)),
-            halves: self.ground.halves().iter().any(|half| fit_on(drill, &layout, half)),
-            barred: blocked.or_else(|| fit.misfit.map(Barred::H5)),
-            skills,
-            ..Variant::of(&drill.id, stage, &[])
-        })
-    }
-
-    /// The share of touches that the other foot is to get in skills done together: their mean; `None` if none of
-    /// them is side-specific.
-    fn other_foot(&self, skills: &[SkillId], library: &Given<'_>) -> Option<Share> {
-        let of_skill = |id: &SkillId| {
-            let own = library.skills.get(id.as_str())?.side;
-            own.other_foot().and(self.side.unwrap_or(own).other_foot())
-        };
-        let shares: Vec<f64> = skills.iter().filter_map(of_skill).map(|share| share.0).collect();
-        (!shares.is_empty()).then(|| Share(shares.iter().sum::<f64>() / shares.len() as f64))
-    }
-}
-
-/// What a curriculum is joined with.
-struct Given<'l> {
-    academy: &'l Academy,
-    band: &'l Band,
-    skills: &'l BTreeMap<&'l str, &'l Skill>,
-    wanted: &'l BTreeSet<&'l str>,
-}
-
-fn fit_on(drill: &Drill, layout: &Layout, ground: &Ground) -> bool {
-    fit(layout, &drill.station, ground, None).fits
 }
 
 #[cfg(test)]
@@ -520,7 +438,7 @@ mod tests {
             minutes: vec![Minutes(40); 4],
             shares: [(Strand::BallMastery, Share(0.6)), (Strand::Passing, Share(0.4))].into(),
             approach: Approach::BALANCED,
-            goals: vec![Goal { skill: called("taps"), present: None, goal: Stage::Flow }],
+            goals: vec![Goal::new(called("taps"), None, Stage::Flow)],
             ground: Ground {
                 width: Metres(18.0),
                 depth: Metres(12.0),

@@ -200,18 +200,22 @@ pub fn forecast(problem: &Problem, plan: &Plan, assumed: &Assumptions, size: Siz
     let of_weeks = |counts: &dyn Fn(usize) -> Vec<u32>, each: u32| -> Vec<Reached> {
         (0..weeks.len()).map(|week| reached(weeks[week], &counts(week), each)).collect()
     };
+    // A goal that is carried over to the other foot is one goal.
+    let goals: Vec<usize> =
+        (0..counts.len()).filter(|skill| problem.skills[*skill].carries.is_none()).collect();
     let all = |week: usize| -> Vec<u32> {
-        (0..squads as usize).map(|squad| counts.iter().map(|skill| skill[week][squad]).sum()).collect()
+        let of_squad = |squad: usize| goals.iter().map(|skill| counts[*skill][week][squad]).sum();
+        (0..squads as usize).map(of_squad).collect()
     };
     Forecast {
-        all: of_weeks(&all, squad * problem.skills.len() as u32),
+        all: of_weeks(&all, squad * goals.len() as u32),
         skills: problem
             .skills
             .iter()
             .zip(&counts)
             .map(|(wish, counts)| SkillForecast {
                 skill: wish.id.clone(),
-                rate: assumed.rate_of(&wish.id),
+                rate: assumed.rate_of(wish.carries.as_ref().unwrap_or(&wish.id)),
                 reached: of_weeks(&|week| counts[week].clone(), squad),
             })
             .collect(),

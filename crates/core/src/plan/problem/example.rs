@@ -90,6 +90,7 @@ fn skill(i: u32, size: ExampleSize, rng: &mut impl Rng) -> SkillWish {
         present: i.is_multiple_of(5).then_some(if i.is_multiple_of(2) { Stage::Form } else { Stage::Flow }),
         goal,
         needs,
+        carries: None,
     }
 }
 

@@ -114,7 +114,12 @@ fn skill_faults(problem: &Problem, skill: &SkillWish) -> Vec<InputError> {
 fn variant_faults(problem: &Problem, variant: &Variant) -> Vec<InputError> {
     let mut faults = Vec::new();
     let mut wrong = |at: &str, fact: Fact| faults.push(InputError::at(at, fact));
-    let id = VariantId { drill: variant.drill.clone(), stage: variant.stage, rung: variant.id.rung };
+    let id = VariantId {
+        drill: variant.drill.clone(),
+        stage: variant.stage,
+        rung: variant.id.rung,
+        foot: variant.id.foot,
+    };
     if variant.id != id {
         wrong("/id", ProblemFault::OtherId { id: variant.id.clone(), wanted: id }.into());
     }

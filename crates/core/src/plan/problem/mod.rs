@@ -14,10 +14,11 @@ use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
 use crate::drill::levers::{Intensity, Levers};
-use crate::fact::{Fact, facts};
+use crate::fact::{Fact, Quoted, Value, facts};
 use crate::ids::{DrillId, SkillId, TestId};
 use crate::input::InputError;
-use crate::technique::skill::{Need, Stage, Strand};
+use crate::plan::part::{MISSING, MISSING_CARRIED};
+use crate::technique::skill::{Foot, Need, Stage, Strand};
 use crate::units::{Difficulty, Minutes, Seconds, Share};
 
 pub use approach::{Approach, Ladder, OpenPlay, SuccessWindow};
@@ -94,9 +95,34 @@ pub struct SkillWish {
     pub goal: Stage,
     /// What must have come how far first; only skills of this problem.
     pub needs: Vec<Need>,
+    /// The skill that is carried over to the other foot, where this is that foot's ladder.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub carries: Option<SkillId>,
 }
 
 impl SkillWish {
+    /// Whether its first exposure is something new (H4, H7): it was not met before, with either foot.
+    pub fn is_new(&self) -> bool {
+        self.present.is_none() && self.carries.is_none()
+    }
+
+    /// Points of an exposure that is missing on the way to its goal (S1).
+    pub fn missing_points(&self) -> f64 {
+        if self.carries.is_some() { MISSING_CARRIED } else { MISSING }
+    }
+
+    /// Its name, with the foot if this is the ladder of the other one.
+    pub fn said(&self) -> Value {
+        let name = self.name.clone();
+        if self.carries.is_some() { Quoted::OtherFoot { name }.into() } else { name.into() }
+    }
+
+    /// The same in quotation marks, as it stands among others.
+    pub fn quoted(&self) -> Value {
+        let name = self.name.clone();
+        if self.carries.is_some() { self.said() } else { Quoted::Name { name }.into() }
+    }
+
     /// Whether a stage counts as done before the curriculum begins.
     pub fn has_done(&self, stage: Stage) -> bool {
         self.present.is_some_and(|present| stage < present)
@@ -169,6 +195,9 @@ pub struct Variant {
     /// How the drill's levers are set: what the coach is told.
     #[serde(default, skip_serializing_if = "is_easiest")]
     pub levers: Levers,
+    /// The foot that works alone; `None` where both do.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub foot: Option<Foot>,
     /// The skills that it exposes; all of them skills of this problem.
     pub skills: Vec<SkillId>,
     /// How its minutes count for the strands.
@@ -253,6 +282,7 @@ impl Variant {
             bout: Seconds(0.0),
             aerial: false,
             headers_per_min: 0.0,
+            foot: None,
             touches: SidedTouches::default(),
             waiting: Share(0.0),
             working: Share(1.0),
@@ -356,9 +386,14 @@ impl Problem {
         self.variant(id).map_or(id.drill.as_str(), |variant| &variant.title)
     }
 
-    /// What people call a skill.
-    pub fn name<'a>(&'a self, id: &'a SkillId) -> &'a str {
-        self.skills.iter().find(|skill| skill.id == *id).map_or(id.as_str(), |skill| &skill.name)
+    /// What people call a skill: see [`SkillWish::said`].
+    pub fn name(&self, id: &SkillId) -> Value {
+        self.skills.iter().find(|skill| skill.id == *id).map_or_else(|| id.clone().into(), SkillWish::said)
+    }
+
+    /// The skills that are goals, once each: without the ladders of the other foot.
+    pub fn goals(&self) -> impl Iterator<Item = &SkillWish> {
+        self.skills.iter().filter(|wish| wish.carries.is_none())
     }
 
     /// Where a skill is in the list.

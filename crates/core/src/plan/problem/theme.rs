@@ -30,7 +30,8 @@ impl Theme {
         (!few).then(|| InputError::at("/skills", fault))
     }
 
-    /// Which part of a variant's minutes serves it: its share of the strand, or all if it shows one of the skills.
+    /// Which part of a variant's minutes serves it: its share of the strand, or all if it shows one of the skills,
+    /// with whichever foot.
     ///
     /// ```
     /// use jogo_core::plan::{Theme, Variant};
@@ -46,7 +47,12 @@ impl Theme {
     pub fn share_of(&self, variant: &Variant) -> f64 {
         match self {
             Theme::Strand(strand) => variant.strands.get(strand).map_or(0.0, |share| share.0),
-            Theme::Skills(skills) => f64::from(variant.skills.iter().any(|skill| skills.contains(skill))),
+            Theme::Skills(skills) => {
+                let serves = |shown: &SkillId| {
+                    skills.iter().any(|skill| skill == shown || shown.is_other_foot_of(skill))
+                };
+                f64::from(variant.skills.iter().any(serves))
+            }
         }
     }
 }

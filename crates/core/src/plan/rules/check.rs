@@ -7,7 +7,7 @@ use std::collections::{BTreeMap, BTreeSet};
 use serde::Serialize;
 
 use crate::drill::levers::Intensity;
-use crate::fact::{Fact, facts};
+use crate::fact::{Fact, Value, facts};
 use crate::plan::{Barred, Block, Ladder, Plan, Problem, Variant, VariantId};
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
@@ -65,17 +65,17 @@ facts! {
         Aerial = "broken-aerial" { minutes: u32, most: u32, over: u32 },
         Headers = "broken-headers" { count: f64, week: u32, most: u32 },
         ColdStart = "broken-cold-start" { title: String },
-        NewLate = "broken-new-late" { skill: String },
-        AfterContest = "broken-after-contest" { skill: String },
+        NewLate = "broken-new-late" { skill: Value },
+        AfterContest = "broken-after-contest" { skill: Value },
         HardTwice = "broken-hard-twice" { title: String },
         Twice = "broken-twice" { title: String },
         OneDrill = "broken-one-drill" { title: String, minutes: u32, most: u32 },
         LockGone = "broken-lock-gone" { title: String, minutes: Minutes },
-        TestEarly = "broken-test-early" { test: String, skill: String },
-        Ladder = "broken-ladder" { skill: String, stage: Stage, before: Stage },
-        LadderFirst = "broken-ladder-first" { skill: String, stage: Stage, before: Stage },
-        LadderContest = "broken-ladder-contest" { skill: String },
-        Needs = "broken-needs" { skill: String, need: String, stage: Stage },
+        TestEarly = "broken-test-early" { test: String, skill: Value },
+        Ladder = "broken-ladder" { skill: Value, stage: Stage, before: Stage },
+        LadderFirst = "broken-ladder-first" { skill: Value, stage: Stage, before: Stage },
+        LadderContest = "broken-ladder-contest" { skill: Value },
+        Needs = "broken-needs" { skill: Value, need: Value, stage: Stage },
         Newness = "broken-newness" { count: u32, week: u32, most: u32, over: u32 },
     }
 }
@@ -281,7 +281,7 @@ fn safety(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
 
 fn order(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
     let mut met: BTreeSet<&str> =
-        problem.skills.iter().filter(|s| s.present.is_some()).map(|s| s.id.as_str()).collect();
+        problem.skills.iter().filter(|s| !s.is_new()).map(|s| s.id.as_str()).collect();
     for (session, (blocks, wish)) in plan.sessions.iter().zip(&problem.sessions).enumerate() {
         let mut broken = |block: usize, broken: Broken| {
             breaches.push(Breach { rule: Rule::Order, session, block: Some(block), says: broken.into() });
@@ -295,7 +295,7 @@ fn order(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
         for (i, block) in blocks.iter().enumerate() {
             let Some(variant) = problem.variant(&block.variant) else { continue };
             for skill in &variant.skills {
-                let name = || problem.name(skill).to_owned();
+                let name = || problem.name(skill);
                 if met.insert(skill) && begins[i] * 2 >= wish.minutes.0 {
                     broken(i, Broken::NewLate { skill: name() });
                 }
@@ -375,7 +375,7 @@ fn tests(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
                 let met =
                     earlier.filter_map(|b| problem.variant(&b.variant)).any(|v| v.skills.contains(&skill.id));
                 if !met {
-                    let (test, skill) = (test.name.clone(), skill.name.clone());
+                    let (test, skill) = (test.name.clone(), skill.said());
                     let says = Broken::TestEarly { test, skill }.into();
                     breaches.push(Breach { rule: Rule::Tests, session, block: None, says });
                 }
@@ -429,7 +429,7 @@ fn ladder_and_needs(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) 
             };
             let Some(before) = stage.before() else { continue };
             let begun = || shown.get(&(id, before)).and_then(|all| all.first()).map(|first| first.0);
-            let skill = wish.name.clone();
+            let skill = wish.said();
             let says = match problem.approach.ladder {
                 Ladder::Strict if late(id, before, session) => Broken::Ladder { skill, stage, before },
                 Ladder::Overlapping
@@ -448,7 +448,7 @@ fn ladder_and_needs(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) 
                     variant.is_some_and(|v| v.skills.contains(&wish.id) && v.stage != Stage::Contest)
                 });
                 if !prepared && late(id, Stage::Scan, session) {
-                    let says = Broken::LadderContest { skill: wish.name.clone() }.into();
+                    let says = Broken::LadderContest { skill: wish.said() }.into();
                     breaches.push(Breach { rule: Rule::Ladder, session, block: Some(block), says });
                 }
             }
@@ -456,8 +456,7 @@ fn ladder_and_needs(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) 
         let first = Stage::ALL.iter().filter_map(|s| shown.get(&(id, *s))?.first()).min();
         if let (None, Some(&(session, block))) = (wish.present, first) {
             for need in wish.needs.iter().filter(|n| late(&n.skill, n.stage, session)) {
-                let (skill, need, stage) =
-                    (wish.name.clone(), problem.name(&need.skill).to_owned(), need.stage);
+                let (skill, need, stage) = (wish.said(), problem.name(&need.skill), need.stage);
                 breaches.push(Breach {
                     rule: Rule::Needs,
                     session,
@@ -471,7 +470,7 @@ fn ladder_and_needs(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) 
 
 fn newness(problem: &Problem, plan: &Plan, breaches: &mut Vec<Breach>) {
     let mut met: BTreeSet<&str> =
-        problem.skills.iter().filter(|s| s.present.is_some()).map(|s| s.id.as_str()).collect();
+        problem.skills.iter().filter(|s| !s.is_new()).map(|s| s.id.as_str()).collect();
     let mut new: BTreeMap<u32, (usize, u32)> = BTreeMap::new();
     for (session, (blocks, wish)) in plan.sessions.iter().zip(&problem.sessions).enumerate() {
         for variant in blocks.iter().filter_map(|b| problem.variant(&b.variant)) {

@@ -33,7 +33,7 @@ facts! {
         Session = "clash-session" { session: usize, date: Value, minutes: Minutes, least: Minutes },
         SessionWithTests = "clash-session-with-tests" { session: usize, date: Value, minutes: Minutes, least: Minutes },
         Strand = "clash-strand" { strand: Strand, percent: f64 },
-        Stage = "clash-stage" { skill: String, goal: Stage, stage: Stage },
+        Stage = "clash-stage" { skill: Value, goal: Stage, stage: Stage },
         Circle = "clash-circle" { goals: Value },
         Chain = "clash-chain" { goals: Value, asked: u32, sessions: usize },
         Newness = "clash-newness" { goals: Value, asked: u32, weeks: usize, per_week: u32, room: u32 },
@@ -51,7 +51,7 @@ facts! {
 
     /// A goal and how far it is to come.
     pub enum GoalSaid {
-        To = "clash-goal" { skill: String, stage: Stage },
+        To = "clash-goal" { skill: Value, stage: Stage },
     }
 
     /// What to relax.
@@ -201,7 +201,7 @@ fn unserved_strand(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
 fn unserved_stage(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
     problem.skills.iter().enumerate().find_map(|(at, skill)| {
         let stage = skill.way().find(|stage| table.serving[at][stage.index()].is_empty())?;
-        let says = ClashSaid::Stage { skill: skill.name.clone(), goal: skill.goal, stage };
+        let says = ClashSaid::Stage { skill: skill.said(), goal: skill.goal, stage };
         let before = stage.before().filter(|before| !skill.has_done(*before));
         let mut relax: Vec<Relax> = before.map(|stage| Relax::GoalTo { stage }).into_iter().collect();
         relax.extend([Relax::LargerGround, Relax::DropGoal]);
@@ -236,7 +236,7 @@ fn goals(problem: &Problem, table: &Table<'_>) -> Option<Clash> {
     }
     let reason = forbidden(table, &set)?;
     let named = set.iter().map(|goal| &problem.skills[*goal]);
-    let named = named.map(|skill| GoalSaid::To { skill: skill.name.clone(), stage: skill.goal });
+    let named = named.map(|skill| GoalSaid::To { skill: skill.said(), stage: skill.goal });
     let (goals, weeks) = (Value::from(named.collect::<Vec<_>>()), problem.weeks().len());
     let (says, relax) = match reason {
         Reason::Circle => (ClashSaid::Circle { goals }, vec![Relax::DropOneGoal, Relax::FurtherAlready]),
@@ -277,7 +277,7 @@ fn forbidden(table: &Table<'_>, goals: &[usize]) -> Option<Reason> {
     if chain > table.sessions.len() {
         return Some(Reason::Chain(chain as u32));
     }
-    let new = asked.keys().filter(|skill| !table.skills[**skill].met).count() as u32;
+    let new = asked.keys().filter(|skill| table.skills[**skill].new).count() as u32;
     let room = table.line.len() as u32 * table.new_per_week;
     if new > room {
         return Some(Reason::Newness(new, room));

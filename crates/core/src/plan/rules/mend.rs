@@ -148,7 +148,7 @@ facts! {
         Stage = "do-stage" { block: Value, stage: Stage },
         Replace = "do-replace" { block: Value, other: String },
         Remove = "do-remove" { block: Value },
-        Show = "do-show" { skill: String, date: Value },
+        Show = "do-show" { skill: Value, date: Value },
         Place = "do-place" { block: Value, place: usize },
         Move = "do-move" { block: Value, date: Value },
         Whole = "do-whole" { block: Value },
@@ -188,9 +188,7 @@ pub fn told(problem: &Problem, plan: &Plan, edit: &Edit) -> Doing {
             Doing::Replace { block: block(session, at), other: title(variant) }
         }
         Edit::Remove { session, block: at } => Doing::Remove { block: block(session, at) },
-        Edit::Show { session, skill } => {
-            Doing::Show { skill: problem.name(skill).to_owned(), date: day(*session) }
-        }
+        Edit::Show { session, skill } => Doing::Show { skill: problem.name(skill), date: day(*session) },
         Edit::Move { session, block: at, to, at: place } if to == session => {
             Doing::Place { block: block(session, at), place: place.map_or(1, |place| place + 1) }
         }

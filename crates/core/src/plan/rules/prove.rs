@@ -142,8 +142,9 @@ impl Proof<'_> {
             if !table.skills[skill].met && now[of..of + 4] == [0; 4] {
                 let ready = table.skills[skill].needs.iter().all(|(needed, stage)| done(*needed, *stage));
                 let new = &mut next[table.skills.len() * 4];
-                *new += 1;
-                if !ready || begins * 2 >= there || u32::from(*new) > table.new_per_week {
+                *new += u8::from(table.skills[skill].new);
+                let late = table.skills[skill].new && begins * 2 >= there;
+                if !ready || late || u32::from(*new) > table.new_per_week {
                     return None;
                 }
             }

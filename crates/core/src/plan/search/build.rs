@@ -200,7 +200,7 @@ impl Builder<'_> {
             let shows = |at: usize, skill: usize| self.table.variants[blocks[at].variant].shows(skill);
             let firsts = |skill: &usize| {
                 let first = standing.begun[*skill].iter().min();
-                !self.table.skills[*skill].met
+                self.table.skills[*skill].new
                     && first == Some(&When::In(self.session))
                     && !(0..at).any(|earlier| shows(earlier, *skill))
             };
@@ -223,11 +223,10 @@ impl Builder<'_> {
             if !self.stage_may_come(skill, row.stage, standing) {
                 return false;
             }
-            if is_new(table, skill, standing) {
-                new += 1;
-                if !table.skills[skill].needs.iter().all(|(needed, at)| earlier(*needed, *at)) {
-                    return false;
-                }
+            new += u32::from(is_new(table, skill, standing));
+            let begins = !table.skills[skill].met && standing.count[skill] == [0; 4];
+            if begins && !table.skills[skill].needs.iter().all(|(needed, at)| earlier(*needed, *at)) {
+                return false;
             }
         }
         standing.new_in_week + self.locked_new(standing) + new <= table.new_per_week || new == 0
@@ -302,7 +301,7 @@ impl Builder<'_> {
         let due = &self.due[skill];
         let mut until = f64::INFINITY;
         if let When::In(met) = due.met
-            && is_new(self.table, skill, standing)
+            && standing.count[skill] == [0; 4]
         {
             until = met as f64 - self.session as f64;
         }
@@ -365,7 +364,7 @@ impl Builder<'_> {
 }
 
 fn is_new(table: &Table<'_>, skill: usize, standing: &SoFar) -> bool {
-    !table.skills[skill].met && standing.count[skill] == [0; 4]
+    table.skills[skill].new && standing.count[skill] == [0; 4]
 }
 
 /// How many percentage points the strands of a variant lack so far.

@@ -216,7 +216,7 @@ impl<'t> Ledger<'t> {
 
     /// The week in which a skill is met first, if too many are met in it.
     pub fn crowded_by(&self, skill: usize) -> Option<usize> {
-        if self.table.skills[skill].met {
+        if !self.table.skills[skill].new {
             return None;
         }
         let week = self.table.sessions[self.lines[skill].first.session()?].week;
@@ -458,7 +458,7 @@ impl<'t> Ledger<'t> {
         self.sum.lines += new.points - old.points;
         self.sum.outside += new.outside - old.outside;
         self.sum.breaches += new.breaches - old.breaches;
-        if old.first != new.first && !table.skills[skill].met {
+        if old.first != new.first && table.skills[skill].new {
             for (first, by) in [(old.first, -1), (new.first, 1)] {
                 let Some(first) = first.session() else { continue };
                 let week = table.sessions[first].week;
@@ -466,6 +466,8 @@ impl<'t> Ledger<'t> {
                 self.new[week] = self.new[week].wrapping_add_signed(by);
                 self.sum.breaches += self.too_many_new(self.new[week]);
             }
+        }
+        if old.first != new.first && !table.skills[skill].met {
             self.renew_needs(skill);
         }
         if old.done != new.done {

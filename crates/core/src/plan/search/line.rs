@@ -130,7 +130,7 @@ impl Table<'_> {
         if let (0, Some((day, _)), Some(end)) = (still, last, self.sessions.last()) {
             line.points += keeping(end.day - day);
         }
-        line.points += costs.missing * f64::from(still);
+        line.points += row.missing * f64::from(still);
         if still > 0 {
             line.haste = costs.haste * self.sessions.len() as f64;
         }
@@ -138,7 +138,7 @@ impl Table<'_> {
         for (stage, session) in &row.shown {
             line.points += if line.done[*stage].is_before(*session) { 0.0 } else { costs.early };
         }
-        if !row.met {
+        if row.new {
             line.breaches += i64::from(line.first.session().is_some_and(late));
         }
         if row.tested != When::Never {
@@ -212,6 +212,14 @@ mod tests {
     fn points_of_a_line_are_counted(#[case] shown: &[(usize, usize)], #[case] points: f64) {
         let line = line(&problem(None, Stage::Flow), &even(shown));
         assert!((line.points - points).abs() < 1e-9, "{} against {points}", line.points);
+    }
+
+    // By hand: the same four exposures, of the other foot, 5 points each; and 0.05 for each of ten sessions.
+    #[test]
+    fn a_ladder_of_the_other_foot_costs_half() {
+        let mut problem = problem(None, Stage::Flow);
+        problem.skills[0].carries = Some(called("a"));
+        assert!((line(&problem, &[]).points - 20.5).abs() < 1e-9);
     }
 
     // By hand: a step of 1.5 is free, each point over it costs two (S6), up or down. The goal is reached in session 8,

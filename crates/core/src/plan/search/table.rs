@@ -2,8 +2,8 @@
 
 use crate::drill::levers::Intensity;
 use crate::plan::part::{
-    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, MISSING, OFF_THEME, OFF_WISHED_THEME,
-    OPEN_PLAY, OTHER_FOOT, Part, SHORT, STANDING, UNFOCUSED, UNUSED, Weights,
+    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, OFF_THEME, OFF_WISHED_THEME, OPEN_PLAY,
+    OTHER_FOOT, Part, SHORT, STANDING, UNFOCUSED, UNUSED, Weights,
 };
 use crate::plan::success::{Experience, easiest, expected, kept, logit, logit_of, outside};
 use crate::plan::{Block, Ladder, Plan, Problem, SuccessWindow, Theme, VariantId};
@@ -71,8 +71,12 @@ impl SessionRow {
 
 /// A skill.
 pub(in crate::plan) struct SkillRow {
-    /// Met before the curriculum begins.
+    /// Met before the curriculum begins: it waits for no need.
     pub met: bool,
+    /// Met for the first time in the plan, with either foot (H4, H7).
+    pub new: bool,
+    /// What each missing exposure costs (S1).
+    pub missing: f64,
     /// Stages that count as done.
     pub done: [bool; 4],
     /// Exposures asked for on the way to the goal.
@@ -172,7 +176,6 @@ impl Edge {
 
 /// What each point of a score costs, with its weight.
 pub(in crate::plan) struct Costs {
-    pub missing: f64,
     pub haste: f64,
     pub strand: f64,
     pub rhythm: f64,
@@ -198,7 +201,6 @@ impl Costs {
     fn of(weights: &Weights) -> Costs {
         let of = |part| weights.of(part);
         Costs {
-            missing: MISSING * of(Part::Goals),
             haste: HASTE * of(Part::Goals),
             strand: of(Part::Strands),
             rhythm: of(Part::Rhythm),
@@ -397,6 +399,8 @@ fn skills(problem: &Problem) -> Vec<SkillRow> {
             let needs = skill.needs.iter();
             SkillRow {
                 met: skill.present.is_some(),
+                new: skill.is_new(),
+                missing: problem.approach.weights.of(Part::Goals) * skill.missing_points(),
                 done: Stage::ALL.map(|stage| skill.has_done(stage)),
                 way,
                 goal: skill.goal.index(),

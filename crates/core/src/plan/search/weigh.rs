@@ -163,7 +163,7 @@ impl Ledger<'_> {
     /// How many breaches of H4 come or go with other lines.
     fn newness_with(&self, lines: &[(usize, Line)], weeks: &mut Vec<(usize, i32)>) -> i64 {
         weeks.clear();
-        for (skill, new) in lines.iter().filter(|(skill, _)| !self.table.skills[*skill].met) {
+        for (skill, new) in lines.iter().filter(|(skill, _)| self.table.skills[*skill].new) {
             let old = self.lines[*skill].first;
             if old == new.first {
                 continue;

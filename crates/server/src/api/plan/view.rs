@@ -76,6 +76,8 @@ pub(crate) struct BlockPlace {
 struct SkillLine {
     #[serde(flatten)]
     skill: Skill,
+    /// Whether this is the ladder of the other foot; its id is then not one of the library.
+    other_foot: bool,
     present: Option<Stage>,
     goal: Stage,
     /// Exposures that the plan still misses on the way to the goal.
@@ -161,8 +163,14 @@ pub(super) async fn view(state: &State, draft: Draft, came: Came) -> Answer<Http
     let plan = &edition.plan;
     let missing = missing(&problem, plan);
     let skills = problem.skills.iter().zip(missing).filter_map(|(wish, missing)| {
-        let skill = edition.skill(&wish.id)?.clone();
-        Some(SkillLine { skill, present: wish.present, goal: wish.goal, missing: missing.iter().sum() })
+        let known = edition.skill(wish.carries.as_ref().unwrap_or(&wish.id))?.clone();
+        Some(SkillLine {
+            skill: Skill { id: wish.id.clone(), needs: wish.needs.clone(), ..known },
+            other_foot: wish.carries.is_some(),
+            present: wish.present,
+            goal: wish.goal,
+            missing: missing.iter().sum(),
+        })
     });
     let breaches = {
         let (problem, plan) = (problem.clone(), plan.clone());

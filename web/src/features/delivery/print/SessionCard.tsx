@@ -102,7 +102,7 @@ function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number
       <Typography variant="caption" component="div">
         {[
           t(`stage-${block.stage}`),
-          settingsSaid(block.levers),
+          settingsSaid(block.levers, block.foot),
           stationsSaid(block.station_sizes),
           boutsSaid(block),
         ]

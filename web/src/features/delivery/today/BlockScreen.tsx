@@ -78,7 +78,7 @@ export function BlockScreen(props: Props) {
             {block.title}
           </Typography>
           <AsWritten of={block.title} />
-          <Typography>{settingsSaid(block.levers)}</Typography>
+          <Typography>{settingsSaid(block.levers, block.foot)}</Typography>
         </Box>
         <BlockClock block={block} name={clockName} />
         <FloorDrawing svg={block.drawing} title={block.title} height={240} />

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
 import { asPercent, Figure } from '../../../ui/figures'
+import { Spoken } from '../../../ui/Spoken'
 import { StageGlyph } from '../../../ui/stages'
 import { StrandSwatch } from '../../../ui/strands'
 import type { Scale } from './scale'
@@ -52,6 +53,7 @@ export function SkillLabel({ skill, scale, first, clashes, chosen, reached, onCh
           minWidth: 0,
           justifyContent: 'flex-start',
           font: 'inherit',
+          pl: skill.other_foot ? 2 : 0,
           fontSize: close ? '0.875rem' : '0.8rem',
           height: close ? 24 : scale.row,
           pt: first && close ? 0.75 : 0,
@@ -61,7 +63,7 @@ export function SkillLabel({ skill, scale, first, clashes, chosen, reached, onCh
         }}
       >
         <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
-          {skill.name}
+          {skill.other_foot ? <Spoken as={skill.name}>{t('plan-line-other-foot')}</Spoken> : skill.name}
         </Box>
       </ButtonBase>
       {reached !== undefined ? (

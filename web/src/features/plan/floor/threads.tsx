@@ -133,6 +133,7 @@ export function StitchMark({
           minutes: stitch.minutes,
           tenths: stitch.success * 10,
         })}
+        {stitch.foot && `; ${t(`foot-only-${stitch.foot}`)}`}
       </title>
       <rect x={x - width} y={y - scale.row / 2} width={2 * width} height={scale.row} fill="transparent" />
       {(broken || chosen) && (
@@ -147,6 +148,7 @@ export function StitchMark({
         />
       )}
       <StageBar stage={stitch.stage} strand={strand} x={left} y={top} width={width} height={height} />
+      {stitch.foot && <FootMark foot={stitch.foot} {...{ x, width }} y={top + height + (close ? 3 : 2)} />}
       {split && (
         <line
           x1={left + width + 2.5}
@@ -160,6 +162,13 @@ export function StitchMark({
       {locked && <circle cx={x} cy={top} r={close ? 3.4 : 2.4} fill={ink} stroke={paper} />}
     </g>
   )
+}
+
+/** Which foot works alone: a line under the left half for the strong one, under the right half for the other. */
+function FootMark({ foot, x, y, width }: { foot: Schemas['Foot'] } & Record<'x' | 'y' | 'width', number>) {
+  const { ink } = useTheme().floor
+  const reach = foot === 'strong' ? -width / 2 - 1 : width / 2 + 1
+  return <line x1={x} x2={x + reach} y1={y} y2={y} stroke={ink} strokeWidth={2} />
 }
 
 /** A test that is taken of a skill: a peg in its line. */

@@ -55,6 +55,14 @@ pub fn any_problem(made: u64, most_headers: u32) -> Problem {
         variant.usual = Minutes(4 + (i % 7) as u32);
         variant.headers_per_min = if i % 7 == 0 { 1.0 } else { 0.0 };
     }
+    // The last skill carries the first one over to the other foot.
+    if made.is_multiple_of(2) {
+        let first = problem.skills[0].id.clone();
+        if let Some(last) = problem.skills.last_mut() {
+            (last.present, last.carries) = (None, Some(first.clone()));
+            last.needs = vec![Need { skill: first, stage: Stage::Flow }];
+        }
+    }
     // Its tests are to show every skill at Form or Flow.
     for test in problem.sessions.iter_mut().flat_map(|session| &mut session.tests) {
         let need =
