@@ -43,9 +43,9 @@ fn step_over(problem: &Problem) -> BTreeSet<(String, Vec<String>, Option<Foot>)>
     of_drill.map(told).filter(|(id, ..)| id.starts_with("@form") || id.starts_with("@flow")).collect()
 }
 
-// By hand: its rung at Form is on the spot; at Flow it goes forward, forward in rhythm, and forward with the other foot.
-// Its dose lets the feet change, so each rung that both do can be done with one alone; the forward one with the other
-// foot is there already.
+// By hand: its rung at Form is on the spot; at Flow it goes forward, forward in rhythm, and forward with the other
+// foot. Its dose lets the feet change, so each rung that both do can be done with one alone; the forward one with the
+// other foot is there already.
 #[test]
 fn strong_foot_first_makes_two_of_each_rung() {
     let (strong, other) = (Some(Foot::Strong), Some(Foot::Other));

@@ -402,7 +402,7 @@ fn a_plan_is_solved_and_checked_in_files_that_keep_the_published_schemas() {
     let report = json(&checked);
     assert_eq!(
         (report["legal"].as_bool(), report["score"]["parts"].as_array().unwrap().len()),
-        (Some(true), 16)
+        (Some(true), 17)
     );
     for (form, file) in [("problem", &problem), ("plan", &plan)] {
         let schema = jsonschema::validator_for(&published(form)).unwrap();
@@ -412,6 +412,23 @@ fn a_plan_is_solved_and_checked_in_files_that_keep_the_published_schemas() {
     // The same seed finds the same plan near it.
     let near = || jogo(&["plan", "solve", path(&problem), "--near", path(&plan)], "").stdout;
     assert_eq!(near(), near());
+}
+
+#[test]
+fn a_curriculum_is_exported_as_a_problem_and_its_plan() {
+    let folder = tempfile::tempdir().unwrap();
+    let (data, out) = (folder.path().join("academy"), folder.path().join("out"));
+    let demo = Serving::start(&["demo", "--data", path(&data)]);
+    let name = "Winter with the ball";
+    let exported = jogo(&["plan", "export", name, path(&out), "--data", path(&data)], "");
+    assert!(exported.status.success(), "{}", says(&exported));
+    let (problem, plan) = (out.join("problem.json"), out.join("plan.json"));
+    let checked = json(&jogo(&["plan", "check", path(&problem), path(&plan)], ""));
+    assert_eq!((checked["legal"].as_bool(), checked["breaches"].as_array().unwrap().len()), (Some(true), 0));
+    let unknown = jogo(&["plan", "export", "Summer", path(&out), "--data", path(&data)], "");
+    assert_eq!(unknown.status.code(), Some(2));
+    assert!(says(&unknown).contains("no curriculum `Summer`; there are: ") && says(&unknown).contains(name));
+    drop(demo);
 }
 
 #[test]

@@ -258,6 +258,7 @@ desk-cadence-says = Kontakte in der Sekunde Arbeit, für jede Stufe: Annahmen, b
 desk-cautions = Sicherheit
 desk-home-and-kit = Zu Hause, und ohne das Material
 desk-home = geht zu Hause
+desk-home-only = nur für zu Hause
 desk-missing = Statt
 desk-instead = nimm
 desk-add-stand-in = Ersatz hinzufügen

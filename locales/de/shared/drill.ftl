@@ -62,6 +62,8 @@ misfit-ground = Auf dem Platz { $possible ->
    *[other] ist Raum für { $possible } Stationen
 }, und { $squad } Kinder brauchen mindestens { $needed }.
 misfit-kit = { $squad } Kinder brauchen mindestens { $needed } Hütchen, und es gibt { $markers }.
+misfit-wall = Sie braucht eine Wand oder ein Brett, das den Ball zurückgibt.
+misfit-home-only = Sie ist für zu Hause, nicht für eine Einheit.
 misfit-squad = { $squad } Kinder lassen sich nicht auf Stationen zu { $least } bis { $most } verteilen.
 would-fit-margin = Mit { NUMBER($metres, maximumFractionDigits: 1) } m zwischen den Stationen passt es.
 would-fit-groups = Mit Stationen bis zu { $players } Kindern passt es, aber mehr davon warten.

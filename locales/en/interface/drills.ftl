@@ -258,6 +258,7 @@ desk-cadence-says = Touches per second of work at each stage: assumptions until 
 desk-cautions = Safety
 desk-home-and-kit = At home, and without the kit
 desk-home = can be done at home
+desk-home-only = for home alone
 desk-missing = Instead of
 desk-instead = use
 desk-add-stand-in = Add a stand-in

@@ -62,6 +62,8 @@ misfit-ground = The ground has room for { $possible ->
    *[other] { $possible } stations
 }, and { $squad } players need at least { $needed }.
 misfit-kit = { $squad } players need at least { $needed } markers, and there are { $markers }.
+misfit-wall = It needs a wall or a board that gives the ball back.
+misfit-home-only = It is for home practice, not for a session.
 misfit-squad = { $squad } players cannot be split into stations of { $least } to { $most }.
 would-fit-margin = It fits with { NUMBER($metres, maximumFractionDigits: 1) } m between the stations.
 would-fit-groups = It fits with stations of up to { $players } players, and more of them wait.

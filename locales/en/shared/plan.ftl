@@ -122,6 +122,8 @@ price-focus-more = sessions are less focused
 price-focus-less = sessions are more focused
 price-arc-more = sessions build up less well
 price-arc-less = sessions build up better
+price-weekly-more = weekly wishes are missed
+price-weekly-less = weekly wishes are met more often
 price-short-blocks-more = blocks are shorter than usual
 price-short-blocks-less = fewer blocks are shorter than usual
 price-evidence-more = a test comes before what it is to show
@@ -142,6 +144,10 @@ points-laying-out = { $changes } layout changes take { $minutes } min, { $percen
 points-standing = { $percent } % of the time, { $free } % is allowed
 points-too-hard = { $minutes } min should come off only { $percent } % of the time; at least { $least } % is wanted
 points-too-easy = { $minutes } min should come off { $percent } % of the time; at most { $most } % is wanted
+points-weekly = Week { $week }: “{ $what }” comes { $times ->
+    [one] once
+   *[other] { $times } times
+}, { $least } to { $most } were wished
 points-off-theme = Week { $week }: { $percent } % of the minutes are for its theme
 points-unfocused = { $date }: { $skills } skills, { $most } are enough
 points-not-open = { $date }: ends at { $stage } and could end at { $open }
@@ -163,6 +169,7 @@ why-keeps = It keeps up “{ $skill }”: the last time was { $days ->
    *[other] { $days } days
 } before.
 why-besides = It also shows “{ $skill }”, which did not ask for it.
+why-weekly = “{ $what }” is wished { $least } to { $most } times every week.
 why-waited-for-needs = “{ $skill }” had to wait for { $needs }.
 why-done-on = “{ $skill }” at { $stage }, done on { $date }
 why-waited-for-stage = { $stage } had to wait for { $before }, done on { $date }.
@@ -192,6 +199,7 @@ edition-other-approach = The approach has changed.
 edition-other-feet = Which foot works has changed.
 edition-other-shares = The shares of the strands have changed.
 edition-other-themes = Weeks have other themes.
+edition-other-weekly = What is wished for every week has changed.
 edition-other-tests = Tests are taken in other sessions.
 edition-other-minutes = Session { $session }: { $now } min instead of { $then } min.
 edition-new-goal = New goal: “{ $skill }” to { $stage }.
@@ -224,5 +232,7 @@ problem-no-session = There is no session { $session }: there are { $sessions }, 
 problem-no-variant = No variant is called “{ $id }”. Unlock it, or add it.
 problem-no-window = The window has no width. Let it begin below where it ends.
 problem-theme-skills = A theme has one to { $most } skills.
+problem-weekly-times = Give a smaller number first, and at most { $most } times a week.
+problem-no-drill = No variant is of the drill “{ $id }”.
 problem-theme-week = Week { $week } has no sessions. Choose another week.
 variant-no-stage = “{ $written }” is not a drill at a stage. Write it as weave-there-and-back@flow.

@@ -351,6 +351,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/curricula/{id}/plan": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Its plan as it stands. */
+        get: operations["curricula_plan"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/curricula/{id}/problem": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a curriculum asks of a planner. */
+        get: operations["curricula_problem"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/curricula/{id}/season": {
         parameters: {
             query?: never;
@@ -1699,6 +1733,22 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        /**
+         * @description Why a variant may not be laid, whatever the plan.
+         *
+         *     The reason is a fact, which is an object with a `code` and its values, or a text by whoever wrote the problem.
+         */
+        Barred: {
+            /** @enum {string} */
+            rule: "H5";
+            /** @description It does not fit the ground with this kit and squad; what is missing. */
+            says: components["schemas"]["Fact"];
+        } | {
+            /** @enum {string} */
+            rule: "H6";
+            /** @description It is blocked for this band; why. */
+            says: components["schemas"]["Fact"];
+        };
         /** @description The result before today, and which values need no question after it. */
         BeforeView: {
             date: string;
@@ -2183,6 +2233,8 @@ export interface components {
             };
             /** @description Weekdays with a session, Monday 1 to Sunday 7. */
             weekdays: number[];
+            /** @description What is to come so often every week. */
+            weekly?: components["schemas"]["Weekly"][];
             /**
              * Format: int32
              * @description How many weeks, 1 to 20.
@@ -2872,6 +2924,8 @@ export interface components {
              * @description Players.
              */
             squad: number;
+            /** @description Whether there is a wall, or a board, that gives the ball back. */
+            wall?: boolean;
             /** @description Free width. */
             width_m: components["schemas"]["Metres"];
         };
@@ -2955,6 +3009,8 @@ export interface components {
         HomeSpace: {
             /** @description At least so deep. */
             depth_m: components["schemas"]["Metres"];
+            /** @description Whether it is for home alone: no session takes it. */
+            only?: boolean;
             /** @description At least so wide. */
             width_m: components["schemas"]["Metres"];
         };
@@ -2976,6 +3032,11 @@ export interface components {
             /** @description A JSON pointer into the input (RFC 6901), as `/minutes/3`. */
             pointer: string;
         };
+        /**
+         * @description How hard the body works.
+         * @enum {string}
+         */
+        Intensity: "easy" | "brisk" | "hard";
         /** @description From where to where. */
         Interval: {
             /**
@@ -3318,6 +3379,20 @@ export interface components {
              * @default free
              */
             touches?: components["schemas"]["Touches"];
+        };
+        /** @description What no plan may exceed (H6). */
+        Limits: {
+            /** @description Minutes of a session in which balls come out of the air. */
+            aerial_min_per_session: components["schemas"]["Minutes"];
+            /**
+             * Format: int32
+             * @description Headers per player in a week, if the association's rule says so.
+             */
+            headers_per_week?: number | null;
+            /** @description Longest block. */
+            longest_block_min: components["schemas"]["Minutes"];
+            /** @description Longest unbroken piece of work. */
+            longest_bout_s: components["schemas"]["Seconds"];
         };
         /** @description A line between two skills. */
         Line: {
@@ -4014,7 +4089,7 @@ export interface components {
          * @description One part of a score.
          * @enum {string}
          */
-        Part: "S1" | "S2" | "S3" | "S4" | "S5" | "S6" | "S7" | "S8" | "S9" | "S10" | "S11" | "S12" | "S14" | "S15" | "S16" | "S17";
+        Part: "S1" | "S2" | "S3" | "S4" | "S5" | "S6" | "S7" | "S8" | "S9" | "S10" | "S11" | "S12" | "S13" | "S14" | "S15" | "S16" | "S17";
         /** @description How a part of the score changes. */
         PartChange: {
             /** @description What is new in it. */
@@ -4115,6 +4190,16 @@ export interface components {
             texts: {
                 [key: string]: string;
             };
+        };
+        /** @description A plan as other programs read and write it. */
+        PlanForm: {
+            /** @description Blocks of each session of the problem, in order. */
+            sessions: components["schemas"]["Block"][][];
+            /**
+             * Format: int32
+             * @description Version of this form: 2. Version 1, which knew the easiest rungs only, is still read.
+             */
+            version: number;
         };
         /** @description Where a skill stands. */
         Plate: {
@@ -4867,6 +4952,23 @@ export interface components {
             /** @description Its name in files. */
             test: components["schemas"]["TestId"];
         };
+        /** @description One session and its technical minutes. */
+        SessionWish: {
+            /**
+             * Format: date
+             * @description The day.
+             */
+            date: string;
+            /** @description How long. */
+            minutes: components["schemas"]["Minutes"];
+            /** @description Tests that are taken in it. */
+            tests?: components["schemas"]["TestWish"][];
+            /**
+             * Format: int32
+             * @description Week of the curriculum, from 1.
+             */
+            week: number;
+        };
         /**
          * Format: double
          * @description A part of a whole, 0 to 1.
@@ -4948,6 +5050,26 @@ export interface components {
          * @enum {string}
          */
         SideRule: "together" | "each" | "alternate";
+        /** @description Touches of side-specific skills, per player and minute of a block. */
+        SidedTouches: {
+            /**
+             * Format: double
+             * @description With the other foot.
+             * @default 0
+             */
+            other_per_min?: number;
+            /**
+             * @description The share of them that the side policy wants for the other foot.
+             * @default 0
+             */
+            other_wanted?: components["schemas"]["Share"];
+            /**
+             * Format: double
+             * @description With the strong foot.
+             * @default 0
+             */
+            strong_per_min?: number;
+        };
         /**
          * @description Which foot works.
          * @enum {string}
@@ -5032,6 +5154,21 @@ export interface components {
             reached: components["schemas"]["ReachedSoFar"][];
             /** @description Which skill. */
             skill: components["schemas"]["SkillId"];
+        };
+        /** @description A skill to be reached. */
+        SkillWish: {
+            carries?: components["schemas"]["SkillId"] | null;
+            /** @description How far it is to come. */
+            goal: components["schemas"]["Stage"];
+            /** @description Its name in files. */
+            id: components["schemas"]["SkillId"];
+            /** @description Its name for people. */
+            name: string;
+            /** @description What must have come how far first; only skills of this problem. */
+            needs: components["schemas"]["Need"][];
+            present?: components["schemas"]["Stage"] | null;
+            /** @description Its line. */
+            strand: components["schemas"]["Strand"];
         };
         /** @description What results so far show. */
         SoFar: {
@@ -5448,6 +5585,19 @@ export interface components {
             trials: number;
             unit: string;
         };
+        /** @description A test that is taken in a session, before its blocks. */
+        TestWish: {
+            /** @description Its name in files. */
+            id: components["schemas"]["TestId"];
+            /** @description How long it takes the squad. */
+            minutes: components["schemas"]["Minutes"];
+            /** @description Its name for people. */
+            name: string;
+            /** @description What it is to show: best taken once these skills have come so far; only skills of this problem. */
+            shows?: components["schemas"]["Need"][];
+            /** @description The skills that it measures; only skills of this problem. */
+            skills: components["schemas"]["SkillId"][];
+        };
         /** @description How a curriculum wants to be measured. */
         Testing: {
             /**
@@ -5601,6 +5751,58 @@ export interface components {
             /** @description How the team went on. */
             remedy: components["schemas"]["Remedy"];
         };
+        /** @description A drill at one rung, as the plan may use it. */
+        Variant: {
+            /** @description Whether balls come out of the air. */
+            aerial?: boolean;
+            barred?: components["schemas"]["Barred"] | null;
+            /** @description The longest unbroken piece of work; 0 if it has pauses of its own. */
+            bout_s?: components["schemas"]["Seconds"];
+            /** @description How hard it is to do. */
+            difficulty: components["schemas"]["Difficulty"];
+            /** @description The drill; two blocks of the same drill share a layout. */
+            drill: components["schemas"]["DrillId"];
+            foot?: components["schemas"]["Foot"] | null;
+            /** @description Whether it stands on half of the ground with half of the squad and kit, beside another one. */
+            halves?: boolean;
+            /**
+             * Format: double
+             * @description Headers per player and minute of the block.
+             */
+            headers_per_min?: number;
+            /** @description Its name. */
+            id: components["schemas"]["VariantId"];
+            /** @description How hard the body works. */
+            intensity?: components["schemas"]["Intensity"];
+            /** @description Laying out, if another layout stood before. */
+            laying_out_min: components["schemas"]["Minutes"];
+            /** @description Shortest block. */
+            least_min: components["schemas"]["Minutes"];
+            /** @description How the drill's levers are set: what the coach is told. */
+            levers?: components["schemas"]["Levers"];
+            /** @description Longest block. */
+            most_min: components["schemas"]["Minutes"];
+            /** @description The skills that it exposes; all of them skills of this problem. */
+            skills: components["schemas"]["SkillId"][];
+            /** @description The stage that each of its skills is exposed to. */
+            stage: components["schemas"]["Stage"];
+            /** @description How its minutes count for the strands. */
+            strands: {
+                [key: string]: components["schemas"]["Share"];
+            };
+            /** @description What people call the drill. */
+            title?: string;
+            /** @description Touches of its side-specific skills. */
+            touches?: components["schemas"]["SidedTouches"];
+            /** @description A block of its dose with the usual sets: shorter than this it is short. Nothing says that none is. */
+            usual_min?: components["schemas"]["Minutes"];
+            /** @description Share of the dose in which a player waits. */
+            waiting?: components["schemas"]["Share"];
+            /** @description Whether a session may begin with it. */
+            warm_up?: boolean;
+            /** @description Share of the block's minutes in which a player works. */
+            working?: components["schemas"]["Share"];
+        };
         /** @description The id of a drill at a rung: `weave-there-and-back@flow`, `weave-there-and-back@flow-2` for the next, and with a foot behind it where that one is to work alone: `weave-there-and-back@flow-2-other`. */
         VariantId: string;
         /**
@@ -5705,6 +5907,29 @@ export interface components {
             week: number;
             /** @description Whether the director wished it; else it is the strand that the week's sessions come nearest to. */
             wished: boolean;
+        };
+        /** @description A skill or drill that is to come in two or three sessions of every week, or in as many as are wished. */
+        Weekly: {
+            /**
+             * Format: int32
+             * @description In at least so many sessions of a week, or in all that the week has.
+             */
+            least: number;
+            /**
+             * Format: int32
+             * @description In at most so many.
+             */
+            most: number;
+            /** @description What is to come. */
+            of: components["schemas"]["WeeklyOf"];
+        };
+        /** @description What can be wished for every week. */
+        WeeklyOf: {
+            /** @description A skill, at whichever stage and with whichever foot. */
+            skill: components["schemas"]["SkillId"];
+        } | {
+            /** @description A drill, at whichever rung. */
+            drill: components["schemas"]["DrillId"];
         };
         /** @description What becomes of the shares. */
         Weighed: {
@@ -6577,6 +6802,56 @@ export interface operations {
                 };
             };
             400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    curricula_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlanForm"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    curricula_problem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
@@ -8991,6 +9266,12 @@ type ReadonlyArray<T> = [
 export const pathsTeamsTeamResultsGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/results"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
 export const pathsTeamsTeamRosterGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/roster"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
 export const ballSizeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["BallSize"]> = ["age_size", "one_smaller", "tennis_ball"];
+export const barredOneOf0RuleValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Barred"], {
+    rule: unknown;
+}>["rule"]> = ["H5"];
+export const barredOneOf1RuleValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Barred"], {
+    rule: unknown;
+}>["rule"]> = ["H6"];
 export const beginsFromOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["BeginsFrom"], {
     kind: unknown;
 }>["kind"]> = ["template"];
@@ -9092,6 +9373,7 @@ export const gateOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<c
     kind: unknown;
 }>["kind"]> = ["test"];
 export const groupValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Group"]> = ["move_on", "other_foot", "consolidate"];
+export const intensityValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Intensity"]> = ["easy", "brisk", "hard"];
 export const ladderValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Ladder"]> = ["strict", "overlapping", "open"];
 export const languageValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Language"]> = ["en", "de"];
 export const levelValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Level"]> = ["starting", "building", "secure", "stretching"];
@@ -9109,7 +9391,7 @@ export const milestoneStateValues: ReadonlyArray<FlattenedDeepRequired<component
 export const motionValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Motion"]> = ["on_the_spot", "forward", "both_directions"];
 export const originValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Origin"]> = ["entered", "gates", "read_in"];
 export const outcomeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Outcome"]> = ["done", "short", "skipped"];
-export const partValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Part"]> = ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S12", "S14", "S15", "S16", "S17"];
+export const partValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Part"]> = ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S12", "S13", "S14", "S15", "S16", "S17"];
 export const pathKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PathKind"]> = ["dribble", "run", "pass", "serve"];
 export const phaseKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PhaseKind"]> = ["explain", "work", "rest"];
 export const presentOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Present"], {

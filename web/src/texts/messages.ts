@@ -700,6 +700,7 @@ export interface Messages {
   'desk-cautions': null
   'desk-home-and-kit': null
   'desk-home': null
+  'desk-home-only': null
   'desk-missing': null
   'desk-instead': null
   'desk-add-stand-in': null
@@ -947,6 +948,7 @@ export interface Messages {
   'plan-part-S10': null
   'plan-part-S11': null
   'plan-part-S12': null
+  'plan-part-S13': null
   'plan-part-S14': null
   'plan-part-S15': null
   'plan-part-S16': null
@@ -963,6 +965,7 @@ export interface Messages {
   'plan-part-means-S10': { points: Value }
   'plan-part-means-S11': { points: Value; than: Value }
   'plan-part-means-S12': { points: Value }
+  'plan-part-means-S13': { points: Value }
   'plan-part-means-S14': { points: Value; than: Value; wished: Value }
   'plan-part-means-S15': { points: Value; than: Value }
   'plan-part-means-S16': { points: Value }
@@ -1031,6 +1034,13 @@ export interface Messages {
   'plan-ladder-open': null
   'plan-wishes-success-least': null
   'plan-wishes-success-most': null
+  'plan-weekly': null
+  'plan-weekly-about': null
+  'plan-weekly-what': null
+  'plan-weekly-none': null
+  'plan-weekly-least': null
+  'plan-weekly-most': null
+  'plan-weekly-drop': null
   'plan-themes': null
   'plan-themes-about': null
   'plan-theme-proposed': { theme: Value }
@@ -1084,6 +1094,10 @@ export interface Messages {
   'plan-wishes-ground-squad': null
   'plan-wishes-ground-markers': null
   'plan-wishes-ground-adults': null
+  'plan-wishes-ground-wall': null
+  'plan-wishes-files': null
+  'plan-wishes-file-problem': null
+  'plan-wishes-file-plan': null
   'plan-wishes-replan': null
   'plan-wishes-replan-means': null
   'plan-compared-about': { name: Value }
@@ -1366,6 +1380,8 @@ export interface Messages {
   'layout-mend-nothing-called': { name: Value }
   'misfit-ground': { possible: Value; squad: Value; needed: Value }
   'misfit-kit': { squad: Value; needed: Value; markers: Value }
+  'misfit-wall': null
+  'misfit-home-only': null
   'misfit-squad': { squad: Value; least: Value; most: Value }
   'would-fit-margin': { metres: Value }
   'would-fit-groups': { players: Value }
@@ -1597,6 +1613,8 @@ export interface Messages {
   'price-focus-less': null
   'price-arc-more': null
   'price-arc-less': null
+  'price-weekly-more': null
+  'price-weekly-less': null
   'price-short-blocks-more': null
   'price-short-blocks-less': null
   'price-evidence-more': null
@@ -1616,6 +1634,7 @@ export interface Messages {
   'points-standing': { percent: Value; free: Value }
   'points-too-hard': { minutes: Value; percent: Value; least: Value }
   'points-too-easy': { minutes: Value; percent: Value; most: Value }
+  'points-weekly': { week: Value; what: Value; times: Value; least: Value; most: Value }
   'points-off-theme': { week: Value; percent: Value }
   'points-unfocused': { date: Value; skills: Value; most: Value }
   'points-not-open': { date: Value; stage: Value; open: Value }
@@ -1629,6 +1648,7 @@ export interface Messages {
   'why-again': { skill: Value; stage: Value }
   'why-keeps': { skill: Value; days: Value }
   'why-besides': { skill: Value }
+  'why-weekly': { what: Value; least: Value; most: Value }
   'why-waited-for-needs': { skill: Value; needs: Value }
   'why-done-on': { skill: Value; stage: Value; date: Value }
   'why-waited-for-stage': { stage: Value; before: Value; date: Value }
@@ -1657,6 +1677,7 @@ export interface Messages {
   'edition-other-feet': null
   'edition-other-shares': null
   'edition-other-themes': null
+  'edition-other-weekly': null
   'edition-other-tests': null
   'edition-other-minutes': { session: Value; now: Value; then: Value }
   'edition-new-goal': { skill: Value; stage: Value }
@@ -1687,6 +1708,8 @@ export interface Messages {
   'problem-no-variant': { id: Value }
   'problem-no-window': null
   'problem-theme-skills': { most: Value }
+  'problem-weekly-times': { most: Value }
+  'problem-no-drill': { id: Value }
   'problem-theme-week': { week: Value }
   'variant-no-stage': { written: Value }
   'problem-signed-out': null

@@ -9,8 +9,8 @@ use crate::technique::skill::Foot;
 impl Drill {
     /// The foot that works alone in a band with the levers set so; `None` where both do.
     ///
-    /// The lever decides: the strong foot, unless the dose gives the other one its turn, or the other foot. A drill that
-    /// does not offer the lever is for both.
+    /// The lever decides: the strong foot, unless the dose gives the other one its turn, or the other foot. A drill
+    /// that does not offer the lever is for both.
     ///
     /// ```
     /// # use jogo_core::{academy::band::Band, drill::Drill, drill::levers::{Levers, Sides}, technique::skill::Foot};

@@ -102,6 +102,7 @@ impl Wanted {
             squad: 1,
             markers: u32::MAX,
             adults: 1,
+            wall: true,
         };
         layout.is_some_and(|layout| stations_possible(layout.footprint(), &ground) > 0)
     }

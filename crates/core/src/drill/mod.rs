@@ -112,6 +112,13 @@ pub struct HomeSpace {
     /// At least so deep.
     #[serde(rename = "depth_m")]
     pub depth: Metres,
+    /// Whether it is for home alone: no session takes it.
+    #[serde(default, skip_serializing_if = "is_no")]
+    pub only: bool,
+}
+
+fn is_no(only: &bool) -> bool {
+    !only
 }
 
 /// What goes wrong, why, and what to say or change.

@@ -58,6 +58,17 @@ pub struct Ground {
     pub markers: u32,
     /// Adults who lay out.
     pub adults: u32,
+    /// Whether there is a wall, or a board, that gives the ball back.
+    #[serde(default = "yes", skip_serializing_if = "is_yes")]
+    pub wall: bool,
+}
+
+fn yes() -> bool {
+    true
+}
+
+fn is_yes(wall: &bool) -> bool {
+    *wall
 }
 
 impl Ground {
@@ -70,6 +81,7 @@ impl Ground {
         squad: 14,
         markers: 60,
         adults: 1,
+        wall: true,
     };
 
     /// Half of it, with half of the squad and kit, cut either way: where two variants stand side by side.
@@ -136,6 +148,8 @@ facts! {
         Ground = "misfit-ground" { possible: u32, needed: u32, squad: u32 },
         Kit = "misfit-kit" { needed: u32, markers: u32, squad: u32 },
         Squad = "misfit-squad" { squad: u32, least: u32, most: u32 },
+        Wall = "misfit-wall",
+        HomeOnly = "misfit-home-only",
     }
 
     /// What would fit.
@@ -216,7 +230,7 @@ fn working(sizes: &[u32], station: &Station) -> u32 {
 ///
 /// let weave = Layout::read("mark A; walk 3; line 6 W every 1; walk 3; mark B", Pace::default()).unwrap();
 /// let (width, depth, margin, run_off) = (Metres(18.0), Metres(12.0), Metres(2.0), Metres(1.0));
-/// let hall = Ground { width, depth, margin, run_off, squad: 16, markers: 80, adults: 1 };
+/// let hall = Ground { width, depth, margin, run_off, squad: 16, markers: 80, adults: 1, wall: true };
 /// let four = Station { min: 2, usual: 3, max: 4, working: 2 };
 /// let found = fit(&weave, &four, &hall, None);
 /// // ⌊20 ÷ 4⌋ × ⌊14 ÷ 11.75⌋ = 5 stations are possible, and so 10 of 16 work at any time.
@@ -232,6 +246,8 @@ pub fn fit(layout: &Layout, station: &Station, ground: &Ground, tighter: Option<
         Ok(sizes) => (sizes, None),
         Err(misfit) => (even(squad, fewest(squad, station)), Some(misfit)),
     };
+    let no_wall = needs.wall && !ground.wall;
+    let misfit = if no_wall { Some(Misfit::Wall) } else { misfit };
     let stations = sizes.len() as u32;
     let markers = stations * needs.markers;
     Fit {
@@ -242,7 +258,11 @@ pub fn fit(layout: &Layout, station: &Station, ground: &Ground, tighter: Option<
         markers_missing: markers.saturating_sub(ground.markers),
         spare: if misfit.is_none() { spare(needs.footprint, stations, ground) } else { None },
         fits: misfit.is_none(),
-        nearest: misfit.as_ref().and_then(|_| nearest(needs, station, ground, tighter.map(Needs::of))),
+        // No other way to stand makes up for a wall.
+        nearest: misfit
+            .as_ref()
+            .filter(|_| !no_wall)
+            .and_then(|_| nearest(needs, station, ground, tighter.map(Needs::of))),
         misfit: misfit.map(Fact::from),
         station_sizes: sizes,
     }
@@ -253,11 +273,16 @@ pub fn fit(layout: &Layout, station: &Station, ground: &Ground, tighter: Option<
 struct Needs {
     footprint: Footprint,
     markers: u32,
+    wall: bool,
 }
 
 impl Needs {
     fn of(layout: &Layout) -> Needs {
-        Needs { footprint: layout.footprint(), markers: layout.markers.len() as u32 }
+        Needs {
+            footprint: layout.footprint(),
+            markers: layout.markers.len() as u32,
+            wall: layout.kit().walls > 0,
+        }
     }
 }
 
@@ -362,7 +387,20 @@ mod tests {
             squad,
             markers: 80,
             adults: 1,
+            wall: true,
         }
+    }
+
+    #[rstest]
+    #[case::with_a_wall("mark A; walk 5; wall 3m", true, None)]
+    #[case::without_one("mark A; walk 5; wall 3m", false, Some(Misfit::Wall))]
+    #[case::that_needs_none("mark A; walk 5; mark B", false, None)]
+    fn a_wall_is_there_or_not(#[case] text: &str, #[case] wall: bool, #[case] misfit: Option<Misfit>) {
+        let layout = Layout::read(text, Pace::default()).unwrap_or_default();
+        let ground = Ground { wall, ..hall(8) };
+        let found = fit(&layout, &Station { min: 1, usual: 2, max: 2, working: 1 }, &ground, None);
+        assert_eq!((found.fits, found.misfit), (misfit.is_none(), misfit.map(Fact::from)));
+        assert_eq!(found.nearest, None);
     }
 
     // By hand: an 18 × 12 hall, margin 2, run-off 1.

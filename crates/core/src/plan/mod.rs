@@ -45,7 +45,8 @@ pub use edit::{Edit, Edited, Price, edit, price};
 pub use part::{Part, Weights};
 pub use problem::{
     Approach, Barred, Block, BlockId, Ladder, Limits, Lock, OpenPlay, Plan, PlanForm, Problem, SessionWish,
-    SidedTouches, SkillWish, SuccessWindow, TestWish, Theme, Variant, VariantId, left_their_session,
+    SidedTouches, SkillWish, SuccessWindow, TestWish, Theme, Variant, VariantId, Weekly, WeeklyOf,
+    left_their_session,
 };
 pub use rules::check::{Breach, Rule, check};
 pub use rules::clash::{Clash, Clashing, TestTaken, clash};

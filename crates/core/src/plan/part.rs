@@ -34,6 +34,8 @@ pub const STANDING_FREE: f64 = 0.2;
 pub const STANDING: f64 = 0.5;
 /// Points of a percentage point that the expected success lies outside the window, in the mean of all minutes (S12).
 pub const EDGE: f64 = 1.5;
+/// Points of a time too few or too many in a week of what is wished every week (S13).
+pub const OFF_WEEKLY: f64 = 2.0;
 /// Points of a skill too many in a session (S14).
 pub const UNFOCUSED: f64 = 1.0;
 /// Percent of a session's minutes that serve the theme of its week at least (S14).
@@ -91,6 +93,9 @@ pub enum Part {
     /// What is expected to come off too seldom, or too easily.
     #[serde(rename = "S12")]
     Edge,
+    /// Weeks without what is wished every week, or with too much of it.
+    #[serde(rename = "S13")]
+    Weekly,
     /// Sessions with too many skills.
     #[serde(rename = "S14")]
     Focus,
@@ -107,7 +112,7 @@ pub enum Part {
 
 impl Part {
     /// Every part, in the order of the table in [`crate::plan::score`].
-    pub const ALL: [Part; 16] = [
+    pub const ALL: [Part; 17] = [
         Part::Goals,
         Part::Strands,
         Part::Rhythm,
@@ -120,6 +125,7 @@ impl Part {
         Part::LayingOut,
         Part::StandingTime,
         Part::Edge,
+        Part::Weekly,
         Part::Focus,
         Part::Arc,
         Part::ShortBlocks,
@@ -141,6 +147,7 @@ impl Part {
             Part::LayingOut => "S10",
             Part::StandingTime => "S11",
             Part::Edge => "S12",
+            Part::Weekly => "S13",
             Part::Focus => "S14",
             Part::Arc => "S15",
             Part::ShortBlocks => "S16",
@@ -163,6 +170,7 @@ impl Part {
             Part::LayingOut => "laying-out",
             Part::StandingTime => "standing",
             Part::Edge => "edge",
+            Part::Weekly => "weekly",
             Part::Focus => "focus",
             Part::Arc => "arc",
             Part::ShortBlocks => "short-blocks",
@@ -192,6 +200,7 @@ impl Part {
             Part::LayingOut => &[LAYING_OUT],
             Part::StandingTime => &[STANDING, 100.0 * STANDING_FREE],
             Part::Edge => &[EDGE],
+            Part::Weekly => &[OFF_WEEKLY],
             Part::Focus => &[UNFOCUSED, OFF_THEME, OFF_WISHED_THEME],
             Part::Arc => &[ARC, EASIER],
             Part::ShortBlocks => &[SHORT],

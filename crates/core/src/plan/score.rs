@@ -14,6 +14,7 @@
 //! | S10 laying out | 0.4 per minute of laying out between blocks |
 //! | S11 standing time | 0.5 per percentage point of the whole plan's standing time over 20 % |
 //! | S12 challenge | 1.5 per percentage point that the expected success lies outside the approach's window, in the mean of the plan's minutes; a block's minutes are shared by its skills |
+//! | S13 weekly wishes | 2 for each time that a skill or drill comes less or more often in a week than was wished, from the week on in which it can come at the soonest |
 //! | S14 focus | 1 for each skill in a session over the problem's number; 0.1 per percentage point that a session has less than half of its minutes for the theme of its week, 0.3 if that was wished |
 //! | S15 arc | 1.5 per session that ends less open than its most open block, or not open at all although Scan could have come for one of its skills; 0.5 per block that is easier than an earlier one of the same skill in the session |
 //! | S16 short blocks | 0.2 per minute that a block is shorter than its dose with its usual sets |
@@ -29,8 +30,8 @@ use serde::Serialize;
 
 use super::exposure::Tally;
 use super::part::{
-    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, MAINTENANCE_DAYS, OPEN_PLAY, OTHER_FOOT,
-    Part, RHYTHM_DAYS, SHORT, STANDING, STANDING_FREE, STEP, UNFOCUSED, UNUSED,
+    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, MAINTENANCE_DAYS, OFF_WEEKLY, OPEN_PLAY,
+    OTHER_FOOT, Part, RHYTHM_DAYS, SHORT, STANDING, STANDING_FREE, STEP, UNFOCUSED, UNUSED,
 };
 use super::success::{Practice, expected, outside};
 use super::themes::week_themes;
@@ -58,6 +59,7 @@ facts! {
         Standing = "points-standing" { percent: f64, free: f64 },
         TooHard = "points-too-hard" { percent: f64, minutes: f64, least: f64 },
         TooEasy = "points-too-easy" { percent: f64, minutes: f64, most: f64 },
+        Weekly = "points-weekly" { week: u32, what: Value, times: u32, least: u32, most: u32 },
         OffTheme = "points-off-theme" { week: u32, percent: f64 },
         Unfocused = "points-unfocused" { date: Value, skills: usize, most: u32 },
         NotOpen = "points-not-open" { date: Value, stage: Stage, open: Stage },
@@ -132,6 +134,7 @@ pub fn score(problem: &Problem, plan: &Plan) -> Score {
         laying_out(problem, &laid),
         standing_time(&laid),
         edge(problem, &laid),
+        weekly(problem, &laid),
         focus(problem, plan, &laid),
         arc(problem, &laid),
         short_blocks(&laid),
@@ -434,6 +437,28 @@ fn focus(problem: &Problem, plan: &Plan, laid: &Blocks<'_>) -> PartPoints {
         if over > 0 {
             let from = PointsFrom::Unfocused { date: wish.date.into(), skills: skills.len(), most };
             part.add(UNFOCUSED * over as f64, from);
+        }
+    }
+    part
+}
+
+fn weekly(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
+    let mut part = PartPoints::of(Part::Weekly);
+    for (wish, from) in problem.weekly.iter().zip(problem.weekly_from()) {
+        let Some(from) = from else { continue };
+        for week in problem.weeks() {
+            let of_week = |(at, session): &(usize, &SessionWish)| session.week == week && *at >= from;
+            let sessions: Vec<usize> =
+                problem.sessions.iter().enumerate().filter(of_week).map(|(at, _)| at).collect();
+            let served = |at: &&usize| {
+                laid.0.get(**at).is_some_and(|blocks| blocks.iter().any(|(_, v)| wish.is_served_by(v)))
+            };
+            let times = sessions.iter().filter(served).count() as u32;
+            let off = wish.off(times, sessions.len() as u32);
+            if off > 0 {
+                let (what, least, most) = (wish.said(problem), wish.least, wish.most);
+                part.add(OFF_WEEKLY * f64::from(off), PointsFrom::Weekly { week, what, times, least, most });
+            }
         }
     }
     part

@@ -28,6 +28,7 @@ facts! {
         ComesOff = "why-comes-off" { skill: Value, tenths: f64, least: f64, most: f64 },
         ComesOffSeldom = "why-comes-off-seldom" { skill: Value, tenths: f64, least: f64, most: f64 },
         ComesOffEasily = "why-comes-off-easily" { skill: Value, tenths: f64, least: f64, most: f64 },
+        Weekly = "why-weekly" { what: Value, least: u32, most: u32 },
         Locked = "why-locked",
         PresentAt = "why-present-at" { stage: Stage },
         FirstMet = "why-first-met" { date: Value },
@@ -117,6 +118,11 @@ pub fn why_block(problem: &Problem, plan: &Plan, session: usize, block: usize) -
         says.extend(opens(problem, &all, wish, stitch));
         says.push(comes_off(problem, wish, stitch));
     }
+    let weekly = problem.weekly.iter().filter(|wish| wish.is_served_by(variant));
+    says.extend(weekly.map(|wish| {
+        let (least, most) = (wish.least, wish.most);
+        Why::Weekly { what: wish.said(problem), least, most }
+    }));
     if problem.locks.iter().any(|lock| lock.session == session && lock.block.is_like(laid)) {
         says.push(Why::Locked);
     }

@@ -6,6 +6,7 @@ use jogo_core::academy::Academy;
 use jogo_core::assessment::milestones::{Evidence, Measured, Milestone, Seen};
 use jogo_core::plan::benchmark_map::{BenchmarkFinding, BenchmarkMend, Given, Library};
 use jogo_core::plan::curriculum::{Curriculum, Sitting, TWO_WEEKS, Testing};
+use jogo_core::plan::search::solve::usual_steps;
 use jogo_core::plan::{
     BenchmarkMap, Part, Plan, Problem, Rule, TestWish, benchmark_map, check, score, solve,
 };
@@ -385,7 +386,7 @@ fn shows_every_goal(wishes: &Curriculum) {
     let problem =
         wishes.problem(&Academy::default(), &band, &library.skills, &library.drills, &library.tests);
     let problem = problem.unwrap();
-    let solved = solve(&problem, 1, 60_000).unwrap();
+    let solved = solve(&problem, 1, usual_steps(&problem)).unwrap();
     let broken = check(&problem, &solved.plan);
     assert!(broken.iter().all(|breach| breach.rule != Rule::Tests), "{broken:?}");
     let (curriculum, plan): (&Curriculum, &Plan) = (&wishes, &solved.plan);

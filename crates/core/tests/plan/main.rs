@@ -51,6 +51,7 @@ fn problem(skills: &[Wished<'_>], minutes: &[u32]) -> Problem {
         version: 2,
         skills_per_session: 4,
         themes: BTreeMap::new(),
+        weekly: Vec::new(),
         new_skills_per_week: 2,
         sessions: minutes
             .iter()

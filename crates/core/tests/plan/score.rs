@@ -2,7 +2,9 @@
 //!
 //! Sessions stand on 6, 10, 13, 17, 20, 24, 27 and 31 January, and 3 and 7 February.
 
-use jogo_core::plan::{Ladder, Part, Problem, SuccessWindow, Theme, Weights, score, week_themes};
+use jogo_core::plan::{
+    Ladder, Part, Problem, SuccessWindow, Theme, Weekly, WeeklyOf, Weights, score, week_themes,
+};
 use jogo_core::technique::skill::{Stage, Strand};
 use jogo_core::units::{Difficulty, Minutes, Share};
 use rstest::rstest;
@@ -33,10 +35,45 @@ fn the_score_is_the_sum_of_its_parts() {
     assert_eq!(
         names,
         [
-            "S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S12", "S14", "S15", "S16",
-            "S17"
+            "S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S12", "S13", "S14", "S15",
+            "S16", "S17"
         ]
     );
+}
+
+// By hand: two sessions a week, 2 points for each time too few or too many. b needs a at Form, twice, so it counts from
+// the second week on.
+#[rstest]
+#[case::a_skill_less_and_less(skill("a", 2, 2), "a@form 5 | a@form 5 | a@flow 5 |  |  | ", 2.0 * 3.0)]
+#[case::as_wished(skill("a", 1, 2), "a@form 5 | a@form 5 | a@flow 5 |  |  | a@flow 5", 0.0)]
+#[case::a_day_counts_once(
+    skill("a", 2, 2),
+    "a@form 5, a@flow 5 |  | a@flow 5 | a@flow 5 | a@flow 5 | a@flow 5",
+    2.0
+)]
+#[case::from_when_it_can_come(skill("b", 1, 1), "a@form 5 | a@form 5 | b@form 5 | b@form 5 |  | ", 2.0 * 2.0)]
+#[case::more_than_a_week_has(
+    skill("a", 3, 3),
+    "a@form 5 | a@form 5 | a@flow 5 | a@flow 5 | a@flow 5 | a@flow 5",
+    0.0
+)]
+#[case::a_drill_too_often(drill("a", 0, 1), "a@form 5 | a@form 5 | a@flow 5 |  |  | ", 2.0)]
+fn what_is_wished_every_week_costs_where_it_is_not_there(
+    #[case] wish: Weekly,
+    #[case] sessions: &str,
+    #[case] expected: f64,
+) {
+    let mut problem = problem(A_AND_B, &[20; 6]);
+    problem.weekly = vec![wish];
+    assert_eq!(points(&problem, sessions, "S13"), expected);
+}
+
+fn skill(id: &str, least: u32, most: u32) -> Weekly {
+    Weekly { of: WeeklyOf::Skill(called(id)), least, most }
+}
+
+fn drill(id: &str, least: u32, most: u32) -> Weekly {
+    Weekly { of: WeeklyOf::Drill(called(id)), least, most }
 }
 
 // Wished for half passing, laid none: (50 + 50) ÷ 2 = 50 percentage points.

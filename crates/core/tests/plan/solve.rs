@@ -4,8 +4,8 @@ use jogo_core::academy::Academy;
 use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::score::missing;
 use jogo_core::plan::{
-    Approach, Clashing, Lock, Part, Plan, Problem, SuccessWindow, Theme, check, left_their_session, score,
-    solve, solve_near, solve_while, stitches, week_themes,
+    Approach, Clashing, Lock, Part, Plan, Problem, SuccessWindow, Theme, Weekly, WeeklyOf, check,
+    left_their_session, score, solve, solve_near, solve_while, stitches, week_themes,
 };
 use jogo_core::technique::skill::{Stage, Strand};
 use jogo_core::units::Minutes;
@@ -181,6 +181,22 @@ fn minutes_locked_beyond_a_session_forbid_every_plan() {
     assert_eq!(solve(&problem, 1, 500).unwrap_err().of, of);
     problem.sessions[0].minutes = Minutes(14);
     assert!(solve(&problem, 1, 500).is_ok());
+}
+
+// Two sessions a week, and the taps are known: as it is, they come less often than in both of each
+// week. Each time more is worth two points, so some are left to what else there is.
+#[test]
+fn what_is_wished_every_week_is_planned_every_week() {
+    let plain = demo::problem();
+    let taps = WeeklyOf::Skill(called("inside-taps"));
+    let wished = Problem { weekly: vec![Weekly { of: taps, least: 2, most: 2 }], ..plain.clone() };
+    let off = |problem: &Problem| {
+        let plan = solve(problem, 3, 60_000).unwrap().plan;
+        assert_eq!(check(&wished, &plan), []);
+        score(&wished, &plan).parts.into_iter().find(|part| part.part == Part::Weekly).unwrap().points
+    };
+    let (without, with) = (off(&plain), off(&wished));
+    assert!(with + 4.0 <= without, "{with} against {without}");
 }
 
 // Nothing but the window differs: from the same library the plan for clean work keeps nearer to its window than the one

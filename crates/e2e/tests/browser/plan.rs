@@ -165,6 +165,68 @@ async fn ladders_and_themes_change_the_plan_as_they_say() -> Result<(), Failed> 
     browser.end().await
 }
 
+/// The points of weekly wishes in the score.
+const OFF_WEEKLY: &str = r"return Number(/Weekly wishes\s*([\d.]+)/.exec(document.body.innerText)[1])";
+
+/// How many exposures of a plan are for the other foot alone.
+const FOR_THE_OTHER_FOOT: &str = "return [...document.querySelectorAll('[data-stitch] title')]
+    .filter((title) => title.textContent.includes('other foot only')).length";
+
+#[tokio::test]
+async fn the_side_policy_changes_the_plan_as_it_says() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.sees("Bring:").await?;
+    director.presses("Settings").await?;
+    // Each foot has its ladder, and the other one waits until the strong one has done Flow.
+    director.chooses("Which foot", "Strong foot first").await?;
+    director.goes("saving").await?;
+    director.presses("Plan from scratch").await?;
+    director.goes("Solving…").await?;
+    director.goes("saving").await?;
+    director.sees("waits for the strong foot").await?;
+    let (strong, _) = director.first_and_last("weave").await?;
+    let (other, _) = director.first_and_last("weave-other-foot").await?;
+    assert!(strong + 1 < other, "{strong} and {other}");
+    // Both feet alike have one ladder; more with the other foot has some of it with that one alone.
+    director.chooses("Which foot", "Both feet equally").await?;
+    director.goes("saving").await?;
+    director.solves().await?;
+    assert_eq!(
+        director.runs("return document.querySelectorAll('[data-stitch*=other-foot]').length").await?,
+        0
+    );
+    let equal = director.runs(FOR_THE_OTHER_FOOT).await?;
+    director.chooses("Which foot", "More with the other foot").await?;
+    director.goes("saving").await?;
+    director.solves().await?;
+    let more = director.runs(FOR_THE_OTHER_FOOT).await?;
+    assert!(more.as_u64() > equal.as_u64(), "{equal} and {more}");
+    browser.end().await
+}
+
+#[tokio::test]
+async fn what_is_wished_every_week_has_its_part_of_the_score() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.sees("Bring:").await?;
+    director.presses("Settings").await?;
+    director.chooses("Skill or drill", "Toe taps in rounds").await?;
+    director.goes("saving").await?;
+    // From the week on in which it can come, each week without it costs.
+    director.presses("Weekly wishes").await?;
+    director.sees("“Toe taps in rounds” comes 0 times, 1 to 2 were wished").await?;
+    let before = director.runs(OFF_WEEKLY).await?;
+    director.solves().await?;
+    let after = director.runs(OFF_WEEKLY).await?;
+    assert!(after.as_f64() < before.as_f64(), "{before} and {after}");
+    browser.end().await
+}
+
 #[tokio::test]
 async fn a_stitch_is_dragged_and_every_key_does_what_the_legend_says() -> Result<(), Failed> {
     let server = Server::start()?;

@@ -134,6 +134,7 @@ pub fn run(command: &Command) -> Result<String, Stopped> {
                 squad: *squad,
                 markers: u32::MAX,
                 adults: 1,
+                wall: true,
             };
             json(&Answer::from(fit(&text.read()?, &station.0, &ground, None)))
         }

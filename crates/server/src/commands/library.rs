@@ -240,7 +240,7 @@ pub async fn export(store: &Store, folder: &Path) -> Result<String, Stopped> {
     Ok(format!("exported {} skills and {} drills into {}\n", skills.len(), drills.len(), folder.display()))
 }
 
-fn write(file: &Path, value: &impl Serialize) -> Result<(), Stopped> {
+pub(super) fn write(file: &Path, value: &impl Serialize) -> Result<(), Stopped> {
     let wrong = |e: std::io::Error| Stopped::failed(format!("{} cannot be written: {e}", file.display()));
     let json = serde_json::to_string_pretty(value).map_err(|e| Stopped::failed(e.to_string()))?;
     if let Some(folder) = file.parent() {

@@ -172,7 +172,7 @@ pub async fn run(command: Command) -> Result<(), Stopped> {
         }
         Command::Export { folder, data } => print(&library::export(&open(&data).await?, &folder).await?),
         Command::Plan(command) => {
-            let (text, end) = plan::run(&command);
+            let (text, end) = plan::run(&command).await;
             print(&text)?;
             end
         }

@@ -11,11 +11,14 @@ use jogo_core::plan::Clash;
 use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::search::solve::{Progress, STEPS_NEAR, usual_steps};
 use jogo_core::plan::{Breach, Plan, PlanForm, Problem, Score, check, score, solve_while};
+use jogo_store::plan::Draft;
+use jogo_store::{Store, StoreError};
 use serde::Serialize;
 use serde::de::DeserializeOwned;
 
-use super::Stopped;
-use super::library::{text_of, typed};
+use super::library::{text_of, typed, write};
+use super::{Stopped, open};
+use crate::views::drafts::joined;
 
 /// What can be done with problems and plans.
 #[derive(Debug, Subcommand)]
@@ -40,6 +43,16 @@ pub enum Command {
         problem: PathBuf,
         /// The plan, as JSON.
         plan: PathBuf,
+    },
+    /// Write a curriculum's problem and plan into a folder, as `problem.json` and `plan.json`.
+    Export {
+        /// Its name, or its id.
+        curriculum: String,
+        /// Folder to write into; made if it is not there.
+        folder: PathBuf,
+        /// Folder of the database.
+        #[arg(long, default_value = "jogo-data")]
+        data: PathBuf,
     },
     /// Print an invented problem, random but like those of an academy.
     Example(Example),
@@ -79,14 +92,14 @@ struct Report {
 }
 
 /// Does what the command says; answers what is to be printed, and why the program ends otherwise than well.
-pub fn run(command: &Command) -> (String, Result<(), Stopped>) {
-    match try_run(command) {
+pub async fn run(command: &Command) -> (String, Result<(), Stopped>) {
+    match try_run(command).await {
         Ok((text, end)) => (text, end),
         Err(stopped) => (String::new(), Err(stopped)),
     }
 }
 
-fn try_run(command: &Command) -> Result<(String, Result<(), Stopped>), Stopped> {
+async fn try_run(command: &Command) -> Result<(String, Result<(), Stopped>), Stopped> {
     match command {
         Command::Solve { problem, seed, seconds, near } => {
             let problem = problem_of(problem)?;
@@ -105,12 +118,39 @@ fn try_run(command: &Command) -> Result<(String, Result<(), Stopped>), Stopped> 
             };
             Ok((json(&report)?, broken))
         }
+        Command::Export { curriculum, folder, data } => {
+            Ok((export(&open(data).await?, curriculum, folder).await?, Ok(())))
+        }
         Command::Example(Example { weeks, sessions, skills, variants, seed }) => {
             let size =
                 ExampleSize { weeks: *weeks, sessions: *sessions, skills: *skills, variants: *variants };
             Ok((json(&example(size, *seed))?, Ok(())))
         }
     }
+}
+
+/// The curriculum of that id; else the latest of that name.
+async fn export(store: &Store, wanted: &str, folder: &Path) -> Result<String, Stopped> {
+    let stored = |e: StoreError| Stopped::failed(e.to_string());
+    let drafts = store.curricula().await.map_err(stored)?;
+    let named = |draft: &&Draft| draft.id.to_string() == wanted || draft.curriculum.name == wanted;
+    let Some(Draft { curriculum, plan, .. }) = drafts.iter().find(named).cloned() else {
+        let names: Vec<&str> = drafts.iter().map(|draft| draft.curriculum.name.as_str()).collect();
+        let says = format!("there is no curriculum `{wanted}`; there are: {}", names.join(", "));
+        return Err(Stopped::input(says));
+    };
+    let no_band = || Stopped::failed(format!("the band {} is gone", curriculum.band));
+    let band = store.band(&curriculum.band).await.map_err(stored)?.ok_or_else(no_band)?;
+    let name = curriculum.name.clone();
+    let edition = joined(store, band, curriculum, plan.clone()).await.map_err(stored)?;
+    let all = |faults: Vec<InputError>| {
+        let told = faults.into_iter().map(|f| format!("{}: {}", f.pointer, say(Language::English, f.fact)));
+        Stopped::input(told.collect::<Vec<_>>().join("\n"))
+    };
+    let problem = edition.problem().map_err(all)?;
+    write(&folder.join("problem.json"), &problem)?;
+    write(&folder.join("plan.json"), &PlanForm::from(plan))?;
+    Ok(format!("exported “{name}” into {}\n", folder.display()))
 }
 
 fn solve(

@@ -3,6 +3,7 @@
 pub mod assessment;
 pub mod board;
 pub mod clubs;
+pub mod drafts;
 pub mod drills;
 pub mod map;
 pub mod progress;

@@ -17,10 +17,13 @@ export function HomeAndKit({ drill, onChange }: Props) {
     <>
       <Choice
         label={t('desk-home')}
-        options={['home'] as const}
-        chosen={home ? ['home'] : []}
-        says={() => t('desk-home')}
-        onToggle={() => onChange({ home: home ? null : { width_m: 2, depth_m: 2 } })}
+        options={home ? (['home', 'home-only'] as const) : (['home'] as const)}
+        chosen={home ? ['home', ...(home.only ? (['home-only'] as const) : [])] : []}
+        says={(which) => t(`desk-${which}`)}
+        onToggle={(which) => {
+          if (which === 'home-only') onChange({ home: home && { ...home, only: !home.only } })
+          else onChange({ home: home ? null : { width_m: 2, depth_m: 2 } })
+        }}
       />
       {home && (
         <Box sx={{ display: 'flex', gap: 0.75 }}>

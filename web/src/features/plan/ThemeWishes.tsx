@@ -62,7 +62,7 @@ function WeekTheme({ view, week, theme, onChange }: WeekProps) {
     else onChange(STRANDS.filter((strand) => strand === id).map((strand): Theme => ({ strand }))[0])
   }
   const chosen = theme && 'strand' in theme ? `strand:${theme.strand}` : skills[0] ? `skill:${skills[0]}` : ''
-  const others = view.skills.filter((skill) => !skills.includes(skill.id))
+  const others = known.filter((skill) => !skills.includes(skill.id))
   return (
     <Box sx={{ display: 'grid', gap: 0.75 }}>
       <SelectCell
@@ -83,7 +83,7 @@ function WeekTheme({ view, week, theme, onChange }: WeekProps) {
           label={t('plan-theme-and')}
           none={t('plan-theme-no-more')}
           value={skill}
-          options={view.skills
+          options={known
             .filter(({ id }) => id === skill || !skills.includes(id))
             .map(({ id, name }) => ({ value: id, says: name }))}
           onChange={(next) =>

@@ -2,6 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import IconButton from '@mui/material/IconButton'
+import Link from '@mui/material/Link'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Curriculum, Schemas, Stage } from '../../api/client'
@@ -16,6 +17,8 @@ import { type Change, EVERYBODY, useGoalsOfSquads } from './queries'
 import { SeasonFields } from './SeasonFields'
 import { TestWishes } from './TestWishes'
 import { ThemeWishes } from './ThemeWishes'
+import { WallChoice } from './WallChoice'
+import { WeeklyWishes } from './WeeklyWishes'
 import { WishPart } from './WishPart'
 
 interface Props {
@@ -38,6 +41,9 @@ export function WishesPanel({ view, saving, onChange, onSeason, onReplan }: Prop
       <WishPart title={t('plan-themes')}>
         <ThemeWishes view={view} onChange={onChange} />
       </WishPart>
+      <WishPart title={t('plan-weekly')}>
+        <WeeklyWishes view={view} onChange={onChange} />
+      </WishPart>
       <WishPart title={t('plan-wishes-tests')}>
         <TestWishes view={view} onChange={onChange} />
       </WishPart>
@@ -50,6 +56,13 @@ export function WishesPanel({ view, saving, onChange, onSeason, onReplan }: Prop
           {t('plan-wishes-replan-means')}
         </Typography>
       </Box>
+      <WishPart title={t('plan-wishes-files')}>
+        {(['problem', 'plan'] as const).map((file) => (
+          <Link key={file} href={`/api/v1/curricula/${view.id}/${file}`} download={`${file}.json`}>
+            {t(`plan-wishes-file-${file}`)}
+          </Link>
+        ))}
+      </WishPart>
     </Box>
   )
 }
@@ -256,7 +269,7 @@ function Where({ view, onChange }: { view: Curriculum; onChange: (change: Change
   const { ground } = view.wishes
   const set = (next: Partial<Schemas['Ground']>) =>
     onChange((wishes) => ({ ...wishes, ground: { ...wishes.ground, ...next } }))
-  const fields: { key: keyof Schemas['Ground']; whole?: boolean }[] = [
+  const fields: { key: Exclude<keyof Schemas['Ground'], 'wall'>; whole?: boolean }[] = [
     { key: 'width_m' },
     { key: 'depth_m' },
     { key: 'squad', whole: true },
@@ -281,6 +294,7 @@ function Where({ view, onChange }: { view: Curriculum; onChange: (change: Change
           />
         ))}
       </Box>
+      <WallChoice ground={ground} onChange={set} />
     </WishPart>
   )
 }

@@ -21,6 +21,7 @@ facts! {
         OtherShares = "edition-other-shares",
         OtherFeet = "edition-other-feet",
         OtherThemes = "edition-other-themes",
+        OtherWeekly = "edition-other-weekly",
         OtherTests = "edition-other-tests",
         OtherMinutes = "edition-other-minutes" { session: usize, now: Minutes, then: Minutes },
         NewGoal = "edition-new-goal" { skill: String, stage: Stage },
@@ -91,6 +92,9 @@ impl Edition {
         }));
         if now.themes != then.themes {
             said.push(EditionChange::OtherThemes);
+        }
+        if now.weekly != then.weekly {
+            said.push(EditionChange::OtherWeekly);
         }
         if now.tests != then.tests {
             said.push(EditionChange::OtherTests);

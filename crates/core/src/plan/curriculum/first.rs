@@ -73,6 +73,7 @@ impl Curriculum {
             ground,
             holidays: Vec::new(),
             themes: BTreeMap::new(),
+            weekly: Vec::new(),
             testing: Testing::USUAL,
             tests: Vec::new(),
             side: None,

@@ -24,7 +24,9 @@ use crate::ids::{BandId, SkillId, TestId};
 use crate::input::{InputError, RangeFault, Unknown, What, short_text};
 use crate::plan::forecast::Assumptions;
 use crate::plan::problem::{ProblemFault, VERSION};
-use crate::plan::{Approach, Limits, Lock, Problem, SessionWish, SkillWish, TestWish, Theme};
+use crate::plan::{
+    Approach, Limits, Lock, Problem, SessionWish, SkillWish, TestWish, Theme, Variant, Weekly, WeeklyOf,
+};
 use crate::season::calendar::{SessionDay, session_days};
 use crate::technique::skill::{Need, SidePolicy, Skill, Stage, Strand};
 use crate::units::{Minutes, Share};
@@ -138,6 +140,9 @@ pub struct Curriculum {
     /// What weeks are to be about, by their numbers; the others are about what the plan leads to.
     #[serde(default, skip_serializing_if = "BTreeMap::is_empty")]
     pub themes: BTreeMap<u32, Theme>,
+    /// What is to come so often every week.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub weekly: Vec<Weekly>,
     /// How it is to be measured.
     #[serde(default)]
     pub testing: Testing,
@@ -259,8 +264,15 @@ impl Curriculum {
         for week in self.themes.keys().filter(|week| !(1..=self.weeks).contains(*week)) {
             wrong(format!("/themes/{week}"), ProblemFault::ThemeWeek { week: *week }.into());
         }
+        if self.weekly.len() > Weekly::MOST_WISHES {
+            let fault = RangeFault::Most { count: self.weekly.len(), most: Weekly::MOST_WISHES };
+            wrong("/weekly".into(), fault.into());
+        }
         if self.goals.is_empty() {
             wrong("/goals".into(), WishFault::NoGoal.into());
+        }
+        for (i, wish) in self.weekly.iter().enumerate() {
+            faults.extend(wish.fault().map(|fault| fault.inside(&format!("/weekly/{i}"))));
         }
         for (week, theme) in &self.themes {
             faults.extend(theme.fault().map(|fault| fault.inside(&format!("/themes/{week}"))));
@@ -351,6 +363,7 @@ impl Curriculum {
         let mut library = Given { academy, band, skills: &by_id, wanted: &wanted, carried: BTreeSet::new() };
         library.carried = self.carried(drills, &library);
         let wishes = self.with_other_feet(wishes, &library.carried);
+        let variants: Vec<Variant> = drills.iter().flat_map(|drill| self.variants(drill, &library)).collect();
         Ok(Problem {
             version: VERSION,
             skills_per_session: band.skills_per_session(),
@@ -376,8 +389,9 @@ impl Curriculum {
             shares: self.shares.clone(),
             approach: self.approach,
             themes: self.themes_of(&wanted),
+            weekly: self.weekly_of(&wanted, &variants),
             skills: wishes,
-            variants: drills.iter().flat_map(|drill| self.variants(drill, &library)).collect(),
+            variants,
             locks: self.locks.clone(),
         })
     }
@@ -395,6 +409,15 @@ impl Curriculum {
         };
         let wished = self.themes.iter().filter(|(week, _)| weeks.contains(week));
         wished.filter_map(|(week, theme)| Some((*week, there(theme)?))).collect()
+    }
+
+    /// The weekly wishes, as far as their goals and drills are still there.
+    fn weekly_of(&self, wanted: &BTreeSet<&str>, variants: &[Variant]) -> Vec<Weekly> {
+        let there = |wish: &&Weekly| match &wish.of {
+            WeeklyOf::Skill(skill) => wanted.contains(skill.as_str()),
+            WeeklyOf::Drill(drill) => variants.iter().any(|variant| variant.drill == *drill),
+        };
+        self.weekly.iter().filter(there).cloned().collect()
     }
 
     fn sittings(&self, session: usize, tests: &[Test], wanted: &BTreeSet<&str>) -> Vec<TestWish> {
@@ -431,6 +454,7 @@ mod tests {
         Curriculum {
             name: "Autumn with the ball".into(),
             themes: BTreeMap::new(),
+            weekly: Vec::new(),
             band: called("u8-u9"),
             start: date(2031, 9, 1),
             weeks: 2,
@@ -447,6 +471,7 @@ mod tests {
                 squad: 14,
                 markers: 60,
                 adults: 1,
+                wall: true,
             },
             holidays: Vec::new(),
             testing: Testing::default(),

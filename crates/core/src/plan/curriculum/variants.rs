@@ -3,11 +3,11 @@
 //! Every rung of a drill is a variant. What else there is follows from the side policy:
 //!
 //! - *Equal*: the rungs as they are.
-//! - *More with the other foot*: each rung that both feet share also with the other foot alone, as far as the drill can be
-//!   done so; the plan takes them until the wished share of touches is reached (S9).
+//! - *More with the other foot*: each rung that both feet share also with the other foot alone, as far as the drill can
+//!   be done so; the plan takes them until the wished share of touches is reached (S9).
 //! - *Strong foot first*: at Form and Flow each such rung with either foot alone, and a ladder of its own for the other
-//!   foot: a second wish that needs the first at Flow. What both feet do together is an exposure of both ladders. Scan and
-//!   Contest have one ladder: the game asks for either foot.
+//!   foot: a second wish that needs the first at Flow. What both feet do together is an exposure of both ladders. Scan
+//!   and Contest have one ladder: the game asks for either foot.
 
 use std::collections::{BTreeMap, BTreeSet};
 
@@ -18,7 +18,7 @@ use crate::drill::cautions::Caution;
 use crate::drill::levers::Levers;
 use crate::drill::timing::{Timing, Touching};
 use crate::drill::{Drill, Rung};
-use crate::ground::fit::{Ground, fit, laying_out};
+use crate::ground::fit::{Ground, Misfit, fit, laying_out};
 use crate::ground::layout::Layout;
 use crate::ids::SkillId;
 use crate::plan::{Barred, SidedTouches, SkillWish, Variant, VariantId};
@@ -193,6 +193,8 @@ impl Curriculum {
         let per_min = |touches: u32| f64::from(touches) / f64::from(usual.0.max(1));
         let (strong, other) = (per_min(timing.touches.strong), per_min(timing.touches.other));
         let work = filled.work().0 * f64::from(turns) * fit.working_share.0;
+        let home_only = drill.home.filter(|home| home.only).map(|_| Misfit::HomeOnly.into());
+        let misfit = home_only.or(fit.misfit);
         let heads = drill.cautions.contains(&Caution::Heading);
         let blocked = drill.blocked(band, academy).map(|why| Barred::H6(why.into()));
         let of_drill = Variant::of(&drill.id, stage, &[]);
@@ -218,7 +220,7 @@ impl Curriculum {
             waiting: timing.waiting_share,
             working: Share((work / usual.seconds().0.max(1.0)).clamp(0.0, 1.0)),
             halves: self.ground.halves().iter().any(|half| fit_on(drill, &layout, half)),
-            barred: blocked.or_else(|| fit.misfit.map(Barred::H5)),
+            barred: blocked.or(misfit.map(Barred::H5)),
             skills: self.exposes(drill, &id, foot, library)?,
             id,
             ..of_drill

@@ -6,7 +6,7 @@ use super::{ProblemFault, VERSION};
 use crate::fact::Fact;
 use crate::ids::SkillId;
 use crate::input::{InputError, RangeFault};
-use crate::plan::{Lock, Problem, SessionWish, SkillWish, Theme, Variant, VariantId};
+use crate::plan::{Lock, Problem, SessionWish, SkillWish, Theme, Variant, VariantId, Weekly, WeeklyOf};
 use crate::units::Share;
 
 /// The most sessions, skills and variants of a problem: far more than any curriculum has, and few enough to answer.
@@ -29,6 +29,13 @@ pub(super) fn of(problem: &Problem) -> Vec<InputError> {
     sessions(problem, &mut faults);
     for (week, theme) in &problem.themes {
         faults.extend(theme_fault(problem, *week, theme).map(|f| f.inside(&format!("/themes/{week}"))));
+    }
+    if problem.weekly.len() > Weekly::MOST_WISHES {
+        let (count, most) = (problem.weekly.len(), Weekly::MOST_WISHES);
+        faults.push(InputError::at("/weekly", RangeFault::Most { count, most }));
+    }
+    for (i, wish) in problem.weekly.iter().enumerate() {
+        faults.extend(weekly_fault(problem, wish).map(|f| f.inside(&format!("/weekly/{i}"))));
     }
     for (i, skill) in problem.skills.iter().enumerate() {
         faults.extend(skill_faults(problem, skill).into_iter().map(|f| f.inside(&format!("/skills/{i}"))));
@@ -60,6 +67,18 @@ fn theme_fault(problem: &Problem, week: u32, theme: &Theme) -> Option<InputError
         problem.skill_index(skill).is_none().then(|| InputError::at(format!("/skills/{i}"), fault))
     };
     theme.fault().or_else(|| skills.iter().enumerate().find_map(unknown))
+}
+
+/// A weekly wish names what the problem has, and times that a week may have.
+fn weekly_fault(problem: &Problem, wish: &Weekly) -> Option<InputError> {
+    let unknown: Option<Fact> = match &wish.of {
+        WeeklyOf::Skill(id) if problem.skill_index(id).is_none() => Some(unknown_skill(id).into()),
+        WeeklyOf::Drill(id) if !problem.variants.iter().any(|variant| variant.drill == *id) => {
+            Some(ProblemFault::NoDrill { id: id.to_string() }.into())
+        }
+        _ => None,
+    };
+    unknown.map(|fault| InputError::at("/of", fault)).or_else(|| wish.fault())
 }
 
 fn is_share(share: Share) -> bool {

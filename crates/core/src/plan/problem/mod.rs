@@ -7,6 +7,7 @@ mod identity;
 mod soonest;
 mod theme;
 mod variant;
+mod weekly;
 
 use std::collections::{BTreeMap, BTreeSet};
 
@@ -26,6 +27,7 @@ pub use identity::{BlockId, Place, left_their_session};
 pub use soonest::Soonest;
 pub use theme::Theme;
 pub use variant::{NoStage, VariantId};
+pub use weekly::{Weekly, WeeklyOf};
 
 /// A test that is taken in a session, before its blocks.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
@@ -161,6 +163,8 @@ facts! {
         NoVariant = "problem-no-variant" { id: VariantId },
         NoWindow = "problem-no-window",
         ThemeSkills = "problem-theme-skills" { most: usize },
+        WeeklyTimes = "problem-weekly-times" { most: u32 },
+        NoDrill = "problem-no-drill" { id: String },
         ThemeWeek = "problem-theme-week" { week: u32 },
     }
 }
@@ -366,6 +370,9 @@ pub struct Problem {
     /// What weeks are to be about, by their numbers.
     #[serde(default, skip_serializing_if = "BTreeMap::is_empty")]
     pub themes: BTreeMap<u32, Theme>,
+    /// What is to come so often every week.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub weekly: Vec<Weekly>,
     /// What is to be reached.
     pub skills: Vec<SkillWish>,
     /// What may be laid.

@@ -3,6 +3,7 @@
 //! Changing a session costs as much as the skills in it have exposures, not as much as the plan has blocks. What the
 //! parts and the rules mean is said in [`crate::plan::score`] and in [`super`]; tests hold the two to each other.
 
+use crate::plan::Weekly;
 use crate::plan::part::{HALF, STANDING_FREE};
 use crate::plan::search::line::{Exposure, Line};
 use crate::plan::search::session::SessionSums;
@@ -67,6 +68,8 @@ pub(in crate::plan) struct Sum {
     pub open_play: f64,
     /// S14 as far as it is for themes.
     pub off_theme: f64,
+    /// S13: times too few or too many.
+    pub off_weekly: u32,
     pub same: u32,
 }
 
@@ -107,6 +110,7 @@ impl<'t> Ledger<'t> {
         }
         for week in 0..weeks {
             ledger.sum.open_play += ledger.open_play_of(week, (0, 0));
+            ledger.sum.off_weekly += ledger.off_weekly_of(week, |at| &ledger.sums[at]);
         }
         for skill in 0..n {
             let line = table.line(skill, &[], |_| false);
@@ -273,7 +277,7 @@ impl<'t> Ledger<'t> {
     /// The score that sums come to.
     pub(in crate::plan) fn points(&self, sum: &Sum) -> f64 {
         let costs = &self.table.costs;
-        let weeks = sum.open_play + sum.off_theme;
+        let weeks = sum.open_play + sum.off_theme + costs.off_weekly * f64::from(sum.off_weekly);
         let (outside, mut points) = (sum.outside, sum.lines + weeks + costs.again * f64::from(sum.same));
         let sum = &sum.sessions;
         let all: f64 = sum.strands.iter().sum();
@@ -334,6 +338,7 @@ impl<'t> Ledger<'t> {
         let week = self.table.sessions[session].week;
         self.sum.open_play -= self.open_play_of(week, self.week_minutes[week]);
         self.sum.off_theme -= self.off_theme_of(week, |at| &self.sums[at]);
+        self.sum.off_weekly -= self.off_weekly_of(week, |at| &self.sums[at]);
         self.sum.breaches -= self.too_many_headers(self.headers[week]);
         let old = std::mem::replace(&mut self.sums[session], sums);
         self.sum.sessions.exchange(&old, &sums);
@@ -342,6 +347,7 @@ impl<'t> Ledger<'t> {
         self.headers[week] += sums.headers - old.headers;
         self.sum.open_play += self.open_play_of(week, self.week_minutes[week]);
         self.sum.off_theme += self.off_theme_of(week, |at| &self.sums[at]);
+        self.sum.off_weekly += self.off_weekly_of(week, |at| &self.sums[at]);
         self.sum.breaches += self.too_many_headers(self.headers[week]);
 
         self.sessions[session].clear();
@@ -539,6 +545,25 @@ impl<'t> Ledger<'t> {
             }
         }
         costs.off_theme * strands.into_iter().fold(f64::INFINITY, f64::min)
+    }
+
+    /// S13 of a week: times too few or too many.
+    pub(in crate::plan) fn off_weekly_of<'s>(
+        &self,
+        week: usize,
+        sums: impl Fn(usize) -> &'s SessionSums,
+    ) -> u32 {
+        let wishes = self.table.problem.weekly.iter().zip(&self.table.weekly_from).enumerate();
+        let off = |(at, (wish, from)): (usize, (&Weekly, &When))| {
+            let counts = self.table.weeks[week].iter().filter(|session| *from <= When::In(**session));
+            let (mut sessions, mut times) = (0, 0);
+            for session in counts {
+                sessions += 1;
+                times += sums(*session).weekly >> at & 1;
+            }
+            wish.off(times, sessions)
+        };
+        wishes.map(off).sum()
     }
 
     /// S7 of a session: its variants that also stand in the two sessions before.

@@ -31,6 +31,8 @@ pub(in crate::plan) struct SessionSums {
     pub headers: f64,
     /// Blocks of the plan that was there before which are not there now.
     pub moved: u32,
+    /// Which weekly wishes it serves: a bit each. Says nothing in a sum.
+    pub weekly: u32,
     /// Blocks that begin before half of the session's minutes are over; the later ones do not. Says nothing in a sum.
     pub early: usize,
 }
@@ -94,6 +96,7 @@ impl Table<'_> {
                 other.difficulty > variant.difficulty && other.shared(variant) > 0
             };
             sums.easier += u32::from(blocks[..i].iter().any(harder));
+            sums.weekly |= self.weekly[laid.variant];
             most = most.max(variant.stage);
             could_scan |= variant.skills.iter().any(|skill| self.scan_from[*skill] <= When::In(session));
             sums.open += if variant.stage >= SCAN { laid.minutes } else { 0 };

@@ -2,11 +2,11 @@
 
 use crate::drill::levers::Intensity;
 use crate::plan::part::{
-    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, OFF_THEME, OFF_WISHED_THEME, OPEN_PLAY,
-    OTHER_FOOT, Part, SHORT, STANDING, UNFOCUSED, UNUSED, Weights,
+    ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, OFF_THEME, OFF_WEEKLY, OFF_WISHED_THEME,
+    OPEN_PLAY, OTHER_FOOT, Part, SHORT, STANDING, UNFOCUSED, UNUSED, Weights,
 };
 use crate::plan::success::{Experience, easiest, expected, kept, logit, logit_of, outside};
-use crate::plan::{Block, Ladder, Plan, Problem, SuccessWindow, Theme, VariantId};
+use crate::plan::{Block, Ladder, Plan, Problem, SuccessWindow, Theme, Variant, VariantId};
 use crate::technique::skill::Stage;
 use crate::units::Minutes;
 
@@ -191,6 +191,7 @@ pub(in crate::plan) struct Costs {
     pub unfocused: f64,
     pub off_theme: f64,
     pub off_wished_theme: f64,
+    pub off_weekly: f64,
     pub arc: f64,
     pub easier: f64,
     pub short: f64,
@@ -216,6 +217,7 @@ impl Costs {
             unfocused: UNFOCUSED * of(Part::Focus),
             off_theme: OFF_THEME * of(Part::Focus),
             off_wished_theme: OFF_WISHED_THEME * of(Part::Focus),
+            off_weekly: OFF_WEEKLY * of(Part::Weekly),
             arc: ARC * of(Part::Arc),
             easier: EASIER * of(Part::Arc),
             short: SHORT * of(Part::ShortBlocks),
@@ -257,6 +259,10 @@ pub(in crate::plan) struct Table<'p> {
     pub usual: Vec<u32>,
     /// How much of an experience is left, by days of rest.
     pub kept: Vec<f64>,
+    /// Which weekly wishes a variant serves: a bit each.
+    pub weekly: Vec<u32>,
+    /// From which session on each weekly wish counts; never if nothing serves it.
+    pub weekly_from: Vec<When>,
 }
 
 impl<'p> Table<'p> {
@@ -279,9 +285,15 @@ impl<'p> Table<'p> {
         let sessions: Vec<SessionRow> = sessions.collect();
         let of_week = |week| (0..sessions.len()).filter(|at| sessions[*at].week == week).collect();
         let serves = |theme: &Theme| problem.variants.iter().map(|v| theme.share_of(v)).collect();
+        let serves_weekly = |variant: &Variant| {
+            let served = problem.weekly.iter().enumerate().filter(|(_, wish)| wish.is_served_by(variant));
+            served.fold(0, |all, (at, _)| all | 1 << at)
+        };
         let days = sessions.last().map_or(0, |last| last.day);
         let mut table = Table {
             kept: (0..=days).map(kept).collect(),
+            weekly: problem.variants.iter().map(serves_weekly).collect(),
+            weekly_from: problem.weekly_from().into_iter().map(When::from).collect(),
             weeks: (0..weeks.len()).map(of_week).collect(),
             themes: weeks.iter().map(|week| problem.themes.get(week).map(serves)).collect(),
             edge: Edge::of(problem.approach.success_window),

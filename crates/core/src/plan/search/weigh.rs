@@ -118,6 +118,8 @@ impl Ledger<'_> {
             None => &self.sums[at],
         };
         sum.off_theme += self.off_theme_of(week, with) - self.off_theme_of(week, |at| &self.sums[at]);
+        sum.off_weekly =
+            sum.off_weekly + self.off_weekly_of(week, with) - self.off_weekly_of(week, |at| &self.sums[at]);
         sum.breaches += self.too_many_headers(headers) - self.too_many_headers(self.headers[week]);
     }
 

@@ -1,7 +1,6 @@
 //! A draft with the living library beside it.
 
 use crate::facts::Thing;
-use std::collections::BTreeMap;
 
 use actix_web::HttpRequest;
 use jogo_core::delivery::edition::Edition;
@@ -13,6 +12,7 @@ use uuid::Uuid;
 use crate::api::version;
 use crate::problem::{Answer, Problem};
 use crate::state::State;
+use crate::views::drafts::joined;
 use crate::views::drills::known_band;
 
 /// A curriculum on the desk.
@@ -32,16 +32,7 @@ pub(super) async fn read(state: &State, id: Uuid, request: &HttpRequest) -> Answ
 /// Joins wishes and a plan with the living library.
 pub(super) async fn edition(state: &State, curriculum: Curriculum, plan: Plan) -> Answer<Edition> {
     let band = known_band(state, &curriculum.band).await?;
-    Ok(Edition {
-        academy: state.store.settings().await?.0,
-        band,
-        skills: state.store.skills().await?,
-        drills: state.store.drills().await?,
-        tests: state.store.tests().await?,
-        curriculum,
-        plan,
-        left: BTreeMap::new(),
-    })
+    Ok(joined(&state.store, band, curriculum, plan).await?)
 }
 
 /// The same with every test laid that the wishes ask for.

@@ -2,6 +2,7 @@
 
 mod benchmarks;
 mod drafts;
+mod files;
 mod making;
 mod reasons;
 mod so_far;
@@ -66,6 +67,8 @@ pub fn routes(config: &mut ServiceConfig) {
         .service(delivered)
         .service(running_order)
         .service(publish)
+        .service(files::problem)
+        .service(files::plan)
         .service(compared_with_edition);
 }
 

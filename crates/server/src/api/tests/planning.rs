@@ -1,11 +1,12 @@
 //! Curricula are made, edited by hand, undone, explained, compared and foreseen.
 
 use actix_web::http::Method;
+use jogo_core::plan::{PlanForm, Problem, check, score};
 use rstest::rstest;
 use serde_json::{Value, json};
 use uuid::Uuid;
 
-use super::{DIRECTOR, academy, id};
+use super::{COACH, DIRECTOR, academy, id};
 
 pub fn new_curriculum(template: &str) -> Value {
     json!({
@@ -17,6 +18,24 @@ pub fn new_curriculum(template: &str) -> Value {
         "approach": {"exposures": [1, 1, 1, 1]},
         "ground": {"width_m": 18, "depth_m": 12, "margin_m": 1, "run_off_m": 0.5, "squad": 14, "markers": 80, "adults": 2},
     })
+}
+
+#[actix_web::test]
+async fn a_curriculum_leaves_as_a_problem_with_its_plan_for_other_programs() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let problem = director.gets(&format!("{winter}/problem")).await.body;
+    let plan = director.gets(&format!("{winter}/plan")).await.body;
+    let problem: Problem = serde_json::from_value(problem).unwrap();
+    let plan = serde_json::from_value::<PlanForm>(plan).unwrap().plan().unwrap();
+    assert_eq!((problem.faults(), check(&problem, &plan)), (vec![], vec![]));
+    let shown = director.gets(&winter).await.body["score"]["total"].as_f64().unwrap();
+    assert!((score(&problem, &plan).total - shown).abs() < 1e-6);
+    let nowhere = director.gets(&format!("/curricula/{}/problem", id(999))).await;
+    assert_eq!(nowhere.problem(), "/problems/not-found");
+    let coach = academy.signed_in(COACH).await;
+    assert_eq!(coach.gets(&format!("{winter}/plan")).await.status.as_u16(), 403);
 }
 
 fn etag(view: &Value) -> String {

@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 72] = [
+const ROUTES: [(&str, &str, &[&str]); 74] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/language", &[DIRECTOR, LEAD, COACH]),
@@ -46,6 +46,8 @@ const ROUTES: [(&str, &str, &[&str]); 72] = [
     ("POST", "/curricula/{id}/compare", &[DIRECTOR]),
     ("GET", "/curricula/{published}/editions/1/compared", &[DIRECTOR]),
     ("GET", "/curricula/{id}/forecast", &[DIRECTOR]),
+    ("GET", "/curricula/{id}/problem", &[DIRECTOR]),
+    ("GET", "/curricula/{id}/plan", &[DIRECTOR]),
     ("GET", "/curricula/{id}/so-far", &[DIRECTOR]),
     ("GET", "/curricula/{id}/delivered", &[DIRECTOR]),
     ("GET", "/curricula/{id}/benchmarks", &[DIRECTOR]),

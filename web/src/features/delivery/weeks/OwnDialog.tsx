@@ -17,6 +17,7 @@ import { told } from '../../../texts/told'
 import { NumberField } from '../../../ui/fields'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { SeasonFields } from '../../plan/SeasonFields'
+import { WallChoice } from '../../plan/WallChoice'
 import { deliveryKeys } from '../keys'
 
 interface Props {
@@ -62,7 +63,7 @@ export function OwnDialog({ team, edition, onClose }: Props) {
   )
 }
 
-const FIELDS: { key: keyof Schemas['Ground']; whole?: boolean }[] = [
+const FIELDS: { key: Exclude<keyof Schemas['Ground'], 'wall'>; whole?: boolean }[] = [
   { key: 'width_m' },
   { key: 'depth_m' },
   { key: 'squad', whole: true },
@@ -113,6 +114,7 @@ function Own({ own, busy, error, onSave, onClose }: OwnProps) {
             />
           ))}
         </Box>
+        <WallChoice ground={ground} onChange={setGround} />
         {own.breaks.length > 0 && (
           <Typography color="error" title={own.breaks.map(told).join('\n')}>
             {t('upset-breaks', { n: own.breaks.length })}

@@ -4,7 +4,8 @@ use super::*;
 use crate::ids::called;
 use crate::plan::problem::example::{ExampleSize, example};
 use crate::plan::{
-    Approach, Ladder, Part, Problem, SessionWish, SkillWish, TestWish, Theme, Variant, Weights, check, score,
+    Approach, Ladder, Part, Problem, SessionWish, SkillWish, TestWish, Theme, Variant, Weekly, WeeklyOf,
+    Weights, check, score,
 };
 use crate::technique::skill::{Need, Stage, Strand};
 use crate::units::Minutes;
@@ -47,7 +48,7 @@ pub fn any_problem(made: u64, most_headers: u32) -> Problem {
     problem.approach.ladder = [Ladder::Strict, Ladder::Overlapping, Ladder::Open][(made / 3 % 3) as usize];
     // One part counts more than once, or less.
     let weight = (made / 16 % 7) as f64 / 2.0;
-    problem.approach.weights = Weights::PLAIN.with(Part::ALL[(made % 16) as usize], weight);
+    problem.approach.weights = Weights::PLAIN.with(Part::ALL[(made % 17) as usize], weight);
     // The second week is about a strand, the third about two skills.
     let skills = problem.skills.iter().take(2).map(|skill| skill.id.clone()).collect();
     problem.themes = [(2, Theme::Strand(Strand::Receiving)), (3, Theme::Skills(skills))].into();
@@ -55,6 +56,12 @@ pub fn any_problem(made: u64, most_headers: u32) -> Problem {
         variant.usual = Minutes(4 + (i % 7) as u32);
         variant.headers_per_min = if i % 7 == 0 { 1.0 } else { 0.0 };
     }
+    // A skill is wished two or three times a week, a drill at most once.
+    let (skill, drill) = (problem.skills[1].id.clone(), problem.variants[2].drill.clone());
+    problem.weekly = vec![
+        Weekly { of: WeeklyOf::Skill(skill), least: 2, most: 3 },
+        Weekly { of: WeeklyOf::Drill(drill), least: 0, most: 1 },
+    ];
     // The last skill carries the first one over to the other foot.
     if made.is_multiple_of(2) {
         let first = problem.skills[0].id.clone();
