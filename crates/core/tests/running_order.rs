@@ -11,7 +11,7 @@ use jogo_core::drill::levers::Sides;
 use jogo_core::drill::timing::{FootTouches, PhaseKind};
 use jogo_core::plan::curriculum::Sitting;
 use jogo_core::plan::{Block, Plan, solve};
-use jogo_core::technique::skill::{Stage, Strand};
+use jogo_core::technique::skill::{Foot, SidePolicy, Stage, Strand};
 use jogo_core::units::{Minutes, Pace, Seconds};
 use rstest::rstest;
 
@@ -45,6 +45,27 @@ fn pairs_at_the_wall_of_two() {
     assert_eq!(block.laid.timing.work_to_rest.as_deref(), Some("3:2"));
     assert_eq!(order.kit, [("white".to_owned(), 14)].into());
     assert_eq!((order.unused, block.starts, block.laying_out), (Minutes(34), Minutes(0), Minutes(0)));
+}
+
+// Strong foot first: the taps alone with the other foot, and so at the next rung.
+#[test]
+fn whoever_works_with_one_foot_goes_on_with_it() {
+    let mut edition = first_session(&[("toe-taps-rounds@form-other", 6)]);
+    edition.curriculum.side = Some(SidePolicy::StrongFirst);
+    let order = edition.running_order(&edition.problem().unwrap(), 0, Pace::default()).unwrap();
+    let block = &order.blocks[0];
+    let up = block.one_up.as_ref().unwrap();
+    for laid in [&block.laid, up] {
+        assert_eq!((laid.foot, laid.levers.side), (Some(Foot::Other), Sides::Other));
+        assert!(
+            laid.timing.touches.strong == 0 && laid.timing.touches.other > 0,
+            "{:?}",
+            laid.timing.touches
+        );
+    }
+    assert_eq!((block.laid.stage, block.skills.as_slice()), (Stage::Form, &["Toe taps".to_owned()][..]));
+    assert!(block.one_down.is_none(), "it is the easiest rung");
+    assert_ne!(up.levers, block.laid.levers);
 }
 
 // By hand: 14 white markers for the first, 14 blue for the second; 14 × 6 s ÷ 2 adults = 42 s, one minute of laying

@@ -87,13 +87,17 @@ edit-no-stage = Keine Übung, die passt, trainiert { $skills } in Stufe { $stage
 edit-no-goal = Diese Fertigkeit ist kein Ziel des Curriculums. Wähle eines seiner Ziele.
 edit-no-drill = Keine Übung, die zu Platz, Material und Kader passt, trainiert „{ $skill }“. Schreib eine, oder plane mit einem anderen Platz.
 edit-unknown-variant = Die Übung dieses Blocks gibt es nicht mehr. Entferne den Block.
+edit-breaks = Dieser Plan bricht an { $places ->
+    [one] einer Stelle
+   *[other] { $places } Stellen
+} eine Regel: bitte neu planen.
 edit-nothing-to-lay = Es gibt keine Übung zur Auswahl. Wähle eine andere Einheit oder Fertigkeit.
 
 price-nothing = kostet nichts
 price-more = +{ NUMBER($points, minimumFractionDigits: 1, maximumFractionDigits: 1) }
-price-less = { NUMBER($points, minimumFractionDigits: 1, maximumFractionDigits: 1) }
+price-less = −{ NUMBER($points, minimumFractionDigits: 1, maximumFractionDigits: 1) }
 price-more-because = +{ NUMBER($points, minimumFractionDigits: 1, maximumFractionDigits: 1) }: { $reasons }
-price-less-because = { NUMBER($points, minimumFractionDigits: 1, maximumFractionDigits: 1) }: { $reasons }
+price-less-because = −{ NUMBER($points, minimumFractionDigits: 1, maximumFractionDigits: 1) }: { $reasons }
 price-goals-more = ein Ziel rückt weiter weg
 price-goals-less = ein Ziel rückt näher
 price-strands-more = die Bereiche entfernen sich von ihren Anteilen

@@ -87,13 +87,17 @@ edit-no-stage = No drill that fits trains { $skills } at { $stage }. Choose anot
 edit-no-goal = This skill is not a goal of the curriculum. Choose one of its goals.
 edit-no-drill = No drill that fits this ground, kit and squad trains “{ $skill }”. Write one, or plan for another ground.
 edit-unknown-variant = The drill of this block is not known any more. Remove the block.
+edit-breaks = This plan breaks a rule in { $places ->
+    [one] one place
+   *[other] { $places } places
+}: solve again.
 edit-nothing-to-lay = There is no drill to choose from. Choose another session or skill.
 
 price-nothing = costs nothing
 price-more = +{ NUMBER($points, minimumFractionDigits: 1, maximumFractionDigits: 1) }
-price-less = { NUMBER($points, minimumFractionDigits: 1, maximumFractionDigits: 1) }
+price-less = −{ NUMBER($points, minimumFractionDigits: 1, maximumFractionDigits: 1) }
 price-more-because = +{ NUMBER($points, minimumFractionDigits: 1, maximumFractionDigits: 1) }: { $reasons }
-price-less-because = { NUMBER($points, minimumFractionDigits: 1, maximumFractionDigits: 1) }: { $reasons }
+price-less-because = −{ NUMBER($points, minimumFractionDigits: 1, maximumFractionDigits: 1) }: { $reasons }
 price-goals-more = a goal is further away
 price-goals-less = a goal is nearer
 price-strands-more = the strands are further from their shares

@@ -351,6 +351,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/curricula/{id}/improve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Looks for a better plan. Nothing is changed. */
+        post: operations["curricula_improve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/curricula/{id}/offer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes a plan that was offered, if it breaks no rule. */
+        post: operations["curricula_take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/curricula/{id}/plan": {
         parameters: {
             query?: never;
@@ -3014,6 +3048,21 @@ export interface components {
             /** @description At least so wide. */
             width_m: components["schemas"]["Metres"];
         };
+        /** @description Where a search goes on. */
+        ImproveWish: {
+            from?: components["schemas"]["PlanForm"] | null;
+            /**
+             * Format: int32
+             * @description Which round it is, from 0 to 3: each searches twice as long as the one before it, the first as long as two solves.
+             */
+            round: number;
+        };
+        /** @description What a round found. */
+        Improved: {
+            /** @description Whether another round may find more. */
+            more: boolean;
+            offer?: components["schemas"]["Offer"] | null;
+        };
         /** @description A floor in somebody's paces. */
         InPaces: {
             /**
@@ -3863,6 +3912,19 @@ export interface components {
             id: string;
             said_at: string;
             says: string;
+        };
+        /** @description A plan that is better than the one that is there. */
+        Offer: {
+            /** Format: int32 */
+            blocks: number;
+            /**
+             * Format: int32
+             * @description Blocks that would leave their session, of all that stand there now.
+             */
+            moved: number;
+            plan: components["schemas"]["PlanForm"];
+            /** @description What taking it would change in the score. */
+            price: components["schemas"]["Price"];
         };
         /** @description The settings that a drill offers for each lever; a lever without settings does not apply to it. */
         Offered: {
@@ -6805,6 +6867,78 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    curricula_improve: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImproveWish"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Improved"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            412: components["responses"]["Problem412"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            428: components["responses"]["Problem428"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    curricula_take: {
+        parameters: {
+            query?: never;
+            header: {
+                "If-Match": string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanForm"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurriculumView"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            412: components["responses"]["Problem412"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            428: components["responses"]["Problem428"];
             500: components["responses"]["Problem500"];
         };
     };

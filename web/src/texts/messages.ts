@@ -985,7 +985,11 @@ export interface Messages {
   'plan-make-new': null
   'plan-undoes': { what: Value }
   'plan-look-longer': null
-  'plan-stop': { n: Value; of: Value; best: Value }
+  'plan-stop': null
+  'plan-offer': null
+  'plan-offer-moves': { moved: Value; blocks: Value }
+  'plan-offer-take': null
+  'plan-offer-leave': null
   'plan-week-short': { n: Value }
   'plan-panels': null
   'plan-panel-session': null
@@ -1579,6 +1583,7 @@ export interface Messages {
   'edit-no-goal': null
   'edit-no-drill': { skill: Value }
   'edit-unknown-variant': null
+  'edit-breaks': { places: Value }
   'edit-nothing-to-lay': null
   'price-nothing': null
   'price-more': { points: Value }

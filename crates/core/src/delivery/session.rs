@@ -254,11 +254,17 @@ impl Edition {
         let drill = self.drill(&variant.drill)?;
         let table = &self.academy.lever_points;
         let levers = variant.levers;
-        // Whoever works with one foot alone goes on so, unless the next rung says otherwise.
+        // Whoever works with one foot alone at a rung for both goes on so at the next one.
+        let foot = variant.id.foot;
+        let rung = foot.map_or(levers, |_| Levers {
+            side: drill
+                .rung(variant.stage, variant.id.rung, table)
+                .map_or(levers.side, |rung| rung.levers.side),
+            ..levers
+        });
         let next = |step: Option<Step>| {
             let levers = step?.levers;
-            let foot = variant.id.foot.filter(|_| levers.side == variant.levers.side);
-            self.laid(drill, &levers, foot, setting)
+            self.laid(drill, &foot.map_or(levers, |foot| levers.with_foot(foot)), foot, setting)
         };
         Some(RunningBlock {
             id: None,
@@ -274,10 +280,10 @@ impl Edition {
             starts,
             laying_out,
             minutes,
-            laid: self.laid(drill, &levers, variant.id.foot, setting)?,
+            laid: self.laid(drill, &levers, foot, setting)?,
             stations_by_present: self.stations_by_present(drill, &levers, setting),
-            one_down: next(drill.one_down(&levers, table)),
-            one_up: next(drill.one_up(&levers, table)),
+            one_down: next(drill.one_down(&rung, table)),
+            one_up: next(drill.one_up(&rung, table)),
             layout: drill.layout.clone(),
             points: drill.points.clone(),
             faults: drill.faults.clone(),

@@ -115,6 +115,7 @@ facts! {
         NoDrill = "edit-no-drill" { skill: Value },
         UnknownVariant = "edit-unknown-variant",
         NothingToLay = "edit-nothing-to-lay",
+        Breaks = "edit-breaks" { places: usize },
     }
 
     /// What a change of a plan costs: points, and what they come from.

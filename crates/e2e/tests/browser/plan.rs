@@ -119,7 +119,7 @@ async fn two_plans_are_compared_and_the_other_is_taken() -> Result<(), Failed> {
     director.sees("These rates are in use").await?;
     // A longer search can be stopped.
     director.presses("Keep improving").await?;
-    director.presses("Stop (").await?;
+    director.presses("Improving… stop").await?;
     director.sees("Keep improving").await?;
     // Arrows go on over the floor.
     director.types(RIGHT).await?;
@@ -162,6 +162,34 @@ async fn ladders_and_themes_change_the_plan_as_they_say() -> Result<(), Failed> 
     assert!(share.as_u64() >= Some(40), "{share}");
     director.presses("Focus").await?;
     director.sees("for each percentage point that the theme of the week is short of half").await?;
+    browser.end().await
+}
+
+/// The score of the plan.
+const SCORE: &str = r"return Number(/Score\s*([\d.]+)/.exec(document.body.innerText)[1])";
+
+// Solve answers, and a better plan is looked for meanwhile; the plan stays until somebody takes it.
+#[tokio::test]
+async fn a_better_plan_is_found_meanwhile_and_taken() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.sees("Bring:").await?;
+    director.presses("Solve").await?;
+    director.sees("Improving… stop").await?;
+    director.sees("A better plan was found:").await?;
+    director.sees("blocks would change their session").await?;
+    director.presses("Improving… stop").await?;
+    let before = director.runs(SCORE).await?;
+    director.presses("Take it").await?;
+    director.goes("A better plan was found:").await?;
+    director.goes("saving").await?;
+    let taken = director.runs(SCORE).await?;
+    assert!(taken.as_f64() < before.as_f64(), "{before} and {taken}");
+    director.types("z").await?;
+    director.goes("saving").await?;
+    assert_eq!(director.runs(SCORE).await?, before);
     browser.end().await
 }
 

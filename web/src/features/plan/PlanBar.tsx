@@ -9,9 +9,9 @@ import type { Curriculum, Schemas } from '../../api/client'
 import { t } from '../../texts/t'
 import { told } from '../../texts/told'
 import { Choice } from '../../ui/Choice'
-import { asDay, asNumber, asTime, Figure } from '../../ui/figures'
+import { asDay, asTime, Figure } from '../../ui/figures'
 import { LOOKS, type Look } from './at'
-import { type Laying, TRIES } from './laying'
+import type { Laying } from './laying'
 
 interface PlanBarProps {
   view: Curriculum
@@ -32,7 +32,6 @@ interface PlanBarProps {
 
 export function PlanBar(props: PlanBarProps) {
   const { view, all, busy, solving, laying, mayPublish, next, look, onLook, shown, onUndo, onPublish } = props
-  const { longer } = laying
   const navigate = useNavigate()
   const latest = view.editions[0]
   const price = view.came.price
@@ -101,21 +100,55 @@ export function PlanBar(props: PlanBarProps) {
           {t('undo')}
         </Button>
         <Button onClick={laying.layAgain} disabled={solving || busy}>
-          {solving && longer === null ? t('plan-solving') : t('plan-solve')}
+          {solving ? t('plan-solving') : t('plan-solve')}
         </Button>
-        {longer === null ? (
-          <Button variant="text" disabled={solving || busy} onClick={laying.lookLonger}>
-            {t('plan-look-longer')}
+        {laying.searching ? (
+          <Button variant="text" onClick={laying.stop}>
+            {t('plan-stop')}
           </Button>
         ) : (
-          <Button variant="text" onClick={laying.stop}>
-            {t('plan-stop', { n: longer + 1, of: TRIES, best: asNumber(view.score.total) })}
+          <Button variant="text" disabled={solving || busy} onClick={laying.lookLonger}>
+            {t('plan-look-longer')}
           </Button>
         )}
         <Button variant="contained" disabled={!mayPublish} onClick={onPublish}>
           {t('plan-publish', { n: next })}
         </Button>
       </Box>
+      {laying.offer && <BetterPlan offer={laying.offer} busy={busy} laying={laying} />}
+    </Box>
+  )
+}
+
+/** A better plan that was found meanwhile, with what would move. */
+function BetterPlan({ offer, busy, laying }: { offer: Schemas['Offer']; busy: boolean; laying: Laying }) {
+  return (
+    <Box
+      className="no-print"
+      role="status"
+      aria-label={t('plan-offer')}
+      sx={{
+        flex: '1 0 100%',
+        display: 'flex',
+        alignItems: 'center',
+        flexWrap: 'wrap',
+        gap: 1,
+        mt: 1,
+        py: 0.75,
+        borderTop: 1,
+        borderColor: 'divider',
+      }}
+    >
+      <Typography variant="body2" sx={{ flex: '1 1 320px' }}>
+        <strong>{t('plan-offer')}</strong> {told(offer.price.says)}.{' '}
+        {t('plan-offer-moves', { moved: offer.moved, blocks: offer.blocks })}
+      </Typography>
+      <Button size="small" disabled={busy} onClick={laying.take}>
+        {t('plan-offer-take')}
+      </Button>
+      <Button size="small" variant="text" onClick={laying.leave}>
+        {t('plan-offer-leave')}
+      </Button>
     </Box>
   )
 }

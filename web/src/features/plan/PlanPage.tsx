@@ -62,11 +62,12 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
   const { wish, season, edit, undo, solve, publish } = changes
   const { at, setAt, step, panel, setPanel, look, setLook } = useAt(view)
   const benchmarks = useBenchmarks(view.id, view.version).data
-  const laying = useLaying(view, solve)
+  const laying = useLaying(view, changes)
   const foresees = panel === 'forecast' || look === 'benchmarks'
   const forecast = useForecast(view.id, view.version, foresees)
   const soFar = useSoFar(view.id, view.version, foresees)
-  const busy = wish.isPending || season.isPending || edit.isPending || undo.isPending
+  const busy =
+    wish.isPending || season.isPending || edit.isPending || undo.isPending || changes.take.isPending
 
   const change = (change: Change) => {
     solve.reset()

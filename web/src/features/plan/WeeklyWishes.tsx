@@ -73,13 +73,14 @@ interface WishProps {
 function Wish({ wish, options, onChange }: WishProps) {
   const times = (n: number) => Math.min(Math.max(n, 0), 7)
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 76px 76px', gap: 0.75 }}>
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75 }}>
       <SelectCell
         label={t('plan-weekly-what')}
         none={t('plan-weekly-drop')}
         value={keyOf(wish)}
         options={options}
         onChange={(key) => onChange(key ? { ...wish, of: wished(key) } : null)}
+        sx={{ flex: '1 0 100%' }}
       />
       <LateNumber
         label={t('plan-weekly-least')}

@@ -209,6 +209,12 @@ export function useChanges(id: string) {
       return shown(await data(api.POST('/curricula/{id}/solve', { params: of(before), body })))
     },
   })
+  const take = useMutation({
+    scope,
+    onError,
+    mutationFn: async (body: Schemas['PlanForm']) =>
+      shown(await data(api.POST('/curricula/{id}/offer', { params: of(await standing()), body }))),
+  })
   const publish = useMutation({
     scope,
     onError,
@@ -218,7 +224,7 @@ export function useChanges(id: string) {
     },
     onSuccess: () => void queries.invalidateQueries({ queryKey: planKeys.curricula }),
   })
-  return { wish, season, edit, undo, solve, publish }
+  return { wish, season, edit, undo, solve, take, publish }
 }
 
 /** The name of the preset that has these numbers; undefined if they were changed. */

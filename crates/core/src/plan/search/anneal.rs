@@ -49,6 +49,16 @@ pub(in crate::plan) struct Search<'t> {
 }
 
 impl<'t> Search<'t> {
+    /// Begins with a plan, and does not mind how much of it moves.
+    pub fn from_plan(table: &'t Table<'t>, seed: u64, plan: &Plan) -> Search<'t> {
+        let mut search = Search::begin(table, seed, Some(plan), 0);
+        search.ledger = Ledger::of(table, search.ledger.sessions().to_vec(), None);
+        (search.prices.loyalty, search.best) = (0.0, None);
+        search.value = search.worth();
+        search.remember();
+        search
+    }
+
     pub fn begin(table: &'t Table<'t>, seed: u64, near: Option<&Plan>, from: usize) -> Search<'t> {
         let (ledger, past) = match near {
             Some(plan) => {

@@ -32,6 +32,9 @@ pub(in crate::plan) const FAR: Cooling =
 /// From nothing, where there are few sessions: there is time to try very different plans.
 pub(in crate::plan) const SMALL: Cooling =
     Cooling { temperature: [3.0, 0.035], breach: [12.0, 60.0], laying_out: 0.0 };
+/// From a plan that is good already: warm enough to leave what it was laid around, not so warm that all is lost.
+pub(in crate::plan) const AGAIN: Cooling =
+    Cooling { temperature: [0.8, 0.035], breach: [40.0, 80.0], laying_out: 0.0 };
 pub(in crate::plan) const FEW_SESSIONS: usize = 6;
 /// Near an existing plan: what breaks a rule is mended at once, and little else moves.
 pub(in crate::plan) const NEAR: Cooling =

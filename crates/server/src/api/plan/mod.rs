@@ -3,6 +3,7 @@
 mod benchmarks;
 mod drafts;
 mod files;
+mod improving;
 mod making;
 mod reasons;
 mod so_far;
@@ -67,6 +68,8 @@ pub fn routes(config: &mut ServiceConfig) {
         .service(delivered)
         .service(running_order)
         .service(publish)
+        .service(improving::improve_plan)
+        .service(improving::take)
         .service(files::problem)
         .service(files::plan)
         .service(compared_with_edition);

@@ -146,6 +146,45 @@ async fn solving_leaves_what_is_locked_and_keeps_the_better_plan_if_asked() {
 }
 
 #[actix_web::test]
+async fn a_better_plan_is_offered_and_changes_nothing_until_it_is_taken() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let winter = director.winter().await;
+    let before = director.gets(&winter).await.body;
+    let improve = format!("{winter}/improve");
+    let improved = director.writes(Method::POST, &improve, &etag(&before), json!({"round": 0})).await.body;
+    let offer = &improved["offer"];
+    let saved = offer["price"]["points"].as_f64().unwrap();
+    assert!(saved < 0.0 && offer["moved"].as_u64() <= offer["blocks"].as_u64(), "{offer}");
+    assert_eq!((improved["more"].clone(), director.gets(&winter).await.body), (json!(true), before.clone()));
+    // The next round goes on from what was found, and is measured against what is there.
+    let next = json!({"round": 1, "from": offer["plan"]});
+    let next = director.writes(Method::POST, &improve, &etag(&before), next).await.body;
+    if let Some(further) = next["offer"]["price"]["points"].as_f64() {
+        assert!(further < saved, "{further} after {saved}");
+    }
+    let take = format!("{winter}/offer");
+    let taken = director.writes(Method::POST, &take, &etag(&before), offer["plan"].clone()).await.body;
+    let total = |view: &Value| view["score"]["total"].as_f64().unwrap();
+    assert!(
+        (total(&taken) - total(&before) - saved).abs() < 0.2,
+        "{} from {}",
+        total(&taken),
+        total(&before)
+    );
+    assert_eq!(taken["breaches"], json!([]));
+    // It belongs to the plan that it was found for; and what breaks a rule is not taken.
+    let stale = director.writes(Method::POST, &take, &etag(&before), offer["plan"].clone()).await;
+    assert_eq!(stale.status.as_u16(), 412);
+    let broken = json!({"version": 2, "sessions": []});
+    let broken = director.writes(Method::POST, &take, &etag(&taken), broken).await;
+    assert_eq!(
+        (broken.status.as_u16(), broken.body["errors"][0]["pointer"].clone()),
+        (422, json!("/sessions"))
+    );
+}
+
+#[actix_web::test]
 async fn another_season_keeps_the_sessions_that_stay() {
     let academy = academy().await;
     let director = academy.signed_in(DIRECTOR).await;

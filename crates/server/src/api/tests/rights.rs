@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 74] = [
+const ROUTES: [(&str, &str, &[&str]); 76] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/language", &[DIRECTOR, LEAD, COACH]),
@@ -46,6 +46,8 @@ const ROUTES: [(&str, &str, &[&str]); 74] = [
     ("POST", "/curricula/{id}/compare", &[DIRECTOR]),
     ("GET", "/curricula/{published}/editions/1/compared", &[DIRECTOR]),
     ("GET", "/curricula/{id}/forecast", &[DIRECTOR]),
+    ("POST", "/curricula/{id}/improve", &[DIRECTOR]),
+    ("POST", "/curricula/{id}/offer", &[DIRECTOR]),
     ("GET", "/curricula/{id}/problem", &[DIRECTOR]),
     ("GET", "/curricula/{id}/plan", &[DIRECTOR]),
     ("GET", "/curricula/{id}/so-far", &[DIRECTOR]),
@@ -136,6 +138,8 @@ fn body(route: &str, read: &Read) -> Value {
         "desk" => super::drills::looking(&read.drill),
         "cues" => json!({"cues": {"words": ["a", "b"], "gap_s": 4, "back_s": 2}, "calls": 4, "seed": 1}),
         "solve" => json!({"seed": 1}),
+        "improve" => json!({"round": 0}),
+        "offer" => json!({"version": 2, "sessions": []}),
         "curricula" => super::planning::new_curriculum("u8-u9"),
         "season" => json!({"start": "2031-02-10", "weeks": 6, "weekdays": [1, 4]}),
         "edits" => json!({"edit": "lock", "session": 0, "block": 0}),
