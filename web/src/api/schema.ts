@@ -3053,7 +3053,8 @@ export interface components {
             from?: components["schemas"]["PlanForm"] | null;
             /**
              * Format: int32
-             * @description Which round it is, from 0 to 3: each searches twice as long as the one before it, the first as long as two solves.
+             * @description Which round it is, from 0 to 3: each searches twice as long as the one before it, the first as long as two
+             *     solves.
              */
             round: number;
         };

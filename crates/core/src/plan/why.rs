@@ -223,7 +223,7 @@ fn opens(problem: &Problem, all: &[Stitch], wish: &SkillWish, stitch: &Stitch) -
             && all.iter().any(|s| s.skill == other.id && s.session > stitch.session)
     };
     let names: Vec<Value> = problem.skills.iter().filter(waits).map(SkillWish::quoted).collect();
-    (!names.is_empty()).then(|| Why::Opens { skills: Value::All(names) })
+    (!names.is_empty()).then_some(Why::Opens { skills: Value::All(names) })
 }
 
 /// In which session a stage had its last required exposure.

@@ -27,7 +27,8 @@ const LAST_ROUND: u32 = 3;
 #[derive(Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
 pub(crate) struct ImproveWish {
-    /// Which round it is, from 0 to 3: each searches twice as long as the one before it, the first as long as two solves.
+    /// Which round it is, from 0 to 3: each searches twice as long as the one before it, the first as long as two
+    /// solves.
     #[schema(maximum = 3)]
     round: u32,
     /// The plan that the round before it found; else it begins with the one that is there.
