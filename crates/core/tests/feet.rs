@@ -125,6 +125,18 @@ fn a_skill_that_no_drill_shows_with_the_other_foot_has_one_ladder() {
     assert_eq!(wish(&problem.unwrap(), "step-over-outside-other-foot"), None);
 }
 
+// Nothing at Flow is left for the band, so the other foot has nothing to climb.
+#[test]
+fn a_drill_of_another_band_gives_no_ladder() {
+    let mut drills = demo::drills();
+    for drill in drills.iter_mut().filter(|drill| drill.id == "step-over-away") {
+        drill.doses.remove("u8-u9");
+    }
+    let problem =
+        wishes(None).problem(&Academy::default(), &demo::band(), &demo::skills(), &drills, &demo::tests());
+    assert_eq!(wish(&problem.unwrap(), "step-over-outside-other-foot"), None);
+}
+
 // By hand: 20 s of work for each foot, in turn. Alone a foot has all the touches of its block, and none of the other.
 #[test]
 fn one_foot_alone_has_all_the_touches() {

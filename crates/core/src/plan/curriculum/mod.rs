@@ -361,9 +361,8 @@ impl Curriculum {
             return Err(faults);
         }
         let mut library = Given { academy, band, skills: &by_id, wanted: &wanted, carried: BTreeSet::new() };
-        library.carried = self.carried(drills, &library);
+        let variants = self.all_variants(drills, &mut library);
         let wishes = self.with_other_feet(wishes, &library.carried);
-        let variants: Vec<Variant> = drills.iter().flat_map(|drill| self.variants(drill, &library)).collect();
         Ok(Problem {
             version: VERSION,
             skills_per_session: band.skills_per_session(),

@@ -28,6 +28,23 @@ use crate::units::{Pace, Seconds, Share};
 /// The last stage that each foot climbs on its own.
 const OWN_LADDER: Stage = Stage::Flow;
 
+impl Goal {
+    /// Whether each stage that a foot has still to climb on its own has a variant for that foot.
+    fn each_foot_climbs(&self, variants: &[Variant]) -> bool {
+        let Some(other) = self.skill.other_foot() else { return false };
+        let way = |present: Option<Stage>| {
+            let own = Stage::ALL.into_iter().filter(|stage| *stage <= self.goal.min(OWN_LADDER));
+            own.filter(move |stage| present.is_none_or(|at| *stage >= at))
+        };
+        let any = |stage: Stage, serves: &dyn Fn(&[SkillId]) -> bool| {
+            variants.iter().any(|v| v.stage == stage && v.barred.is_none() && serves(&v.skills))
+        };
+        let strong = |shown: &[SkillId]| shown.contains(&self.skill) && !shown.contains(&other);
+        way(self.present).all(|stage| any(stage, &strong))
+            && way(self.other_foot).all(|stage| any(stage, &|shown| shown.contains(&other)))
+    }
+}
+
 /// What a curriculum is joined with.
 pub(super) struct Given<'l> {
     pub academy: &'l Academy,
@@ -48,38 +65,30 @@ impl Curriculum {
         }
     }
 
-    /// The goals with a ladder for each foot: strong foot first, the other one not there yet, and a drill for every
-    /// stage that either of them climbs.
-    pub(super) fn carried(&self, drills: &[Drill], library: &Given<'_>) -> BTreeSet<SkillId> {
-        let is_carried = |goal: &&Goal| {
-            let other = goal.skill.other_foot().filter(|id| !library.wanted.contains(id.as_str()));
-            let climbs = |foot: Foot, stage: Stage| {
-                drills.iter().any(|drill| {
-                    let serves =
-                        self.serves(drill, stage, library).is_some_and(|all| all.contains(&goal.skill));
-                    serves
-                        && drill.rungs_at(stage, &library.academy.lever_points).into_iter().any(|rung| {
-                            let alone = drill.foot_at(&rung.levers, library.band);
-                            let both = alone.is_none() && !drill.can_use_only(Foot::Other, library.band);
-                            alone == Some(foot)
-                                || alone.is_none() && drill.can_use_only(foot, library.band)
-                                || both && foot == Foot::Strong
-                        })
-                })
-            };
-            let way = |present: Option<Stage>, foot| {
-                let steps = Stage::ALL.into_iter().filter(move |stage| *stage <= goal.goal.min(OWN_LADDER));
-                steps
-                    .filter(move |stage| present.is_none_or(|at| *stage >= at))
-                    .all(|stage| climbs(foot, stage))
-            };
-            other.is_some()
-                && self.side_of(&goal.skill, library) == SidePolicy::StrongFirst
-                && goal.other_foot.is_none_or(|at| at <= goal.goal.min(OWN_LADDER))
-                && way(goal.present, Foot::Strong)
-                && way(goal.other_foot, Foot::Other)
-        };
-        self.goals.iter().filter(is_carried).map(|goal| goal.skill.clone()).collect()
+    /// Every variant of some drills. Settles which goals have a ladder for each foot: those with the strong foot first
+    /// whose other foot is not there yet, as far as each stage that either foot climbs has a variant for it.
+    pub(super) fn all_variants(&self, drills: &[Drill], library: &mut Given<'_>) -> Vec<Variant> {
+        let wanted = self.goals.iter().filter(|goal| self.wants_each_foot(goal, library));
+        library.carried = wanted.map(|goal| goal.skill.clone()).collect();
+        loop {
+            let variants: Vec<Variant> =
+                drills.iter().flat_map(|drill| self.variants(drill, library)).collect();
+            let before = library.carried.len();
+            let lacks = |goal: &&Goal| !goal.each_foot_climbs(&variants);
+            for goal in self.goals.iter().filter(lacks) {
+                library.carried.remove(&goal.skill);
+            }
+            if library.carried.len() == before {
+                return variants;
+            }
+        }
+    }
+
+    fn wants_each_foot(&self, goal: &Goal, library: &Given<'_>) -> bool {
+        let free = |id: &SkillId| !library.wanted.contains(id.as_str());
+        self.side_of(&goal.skill, library) == SidePolicy::StrongFirst
+            && goal.skill.other_foot().is_some_and(|id| free(&id))
+            && goal.other_foot.is_none_or(|at| at <= goal.goal.min(OWN_LADDER))
     }
 
     /// The wishes, each that is carried over followed by that of the other foot.
@@ -111,7 +120,7 @@ impl Curriculum {
     }
 
     /// The variants of a drill: its rungs, and what the side policy makes of them.
-    pub(super) fn variants(&self, drill: &Drill, library: &Given<'_>) -> Vec<Variant> {
+    fn variants(&self, drill: &Drill, library: &Given<'_>) -> Vec<Variant> {
         let mut all = Vec::new();
         for stage in Stage::ALL {
             let Some(skills) = self.serves(drill, stage, library) else { continue };
