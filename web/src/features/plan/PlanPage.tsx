@@ -133,7 +133,7 @@ function PlanDesk({ view, all }: { view: Curriculum; all: Schemas['CurriculumEnt
               forecast={panel === 'forecast' ? forecast.data : undefined}
               saving={wish.isPending}
             />
-            <ScoreStrip score={view.score} />
+            <ScoreStrip score={view.score} weekly={(view.wishes.weekly ?? []).length > 0} />
           </>
         )}
         <Box sx={look === 'benchmarks' ? { minHeight: 0, overflowY: 'auto' } : ON_PAPER}>

@@ -8,16 +8,23 @@ import { t } from '../../texts/t'
 import { told } from '../../texts/told'
 import { asNumber, Figure } from '../../ui/figures'
 
-export function ScoreStrip({ score }: { score: Schemas['Score'] }) {
+interface Props {
+  score: Schemas['Score']
+  /** Whether anything is wished for every week. */
+  weekly: boolean
+}
+
+export function ScoreStrip({ score, weekly }: Props) {
   const [chosen, setChosen] = useState<string | null>(null)
-  const part = score.parts.find((p) => p.part === chosen)
+  const parts = score.parts.filter((p) => weekly || p.part !== 'S13')
+  const part = parts.find((p) => p.part === chosen)
   return (
     <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 1 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', columnGap: 1.25, flexWrap: 'wrap' }}>
         <Typography variant="h3">
           {t('plan-score')} <Figure sx={{ fontSize: '1.3rem' }}>{asNumber(score.total)}</Figure>
         </Typography>
-        {score.parts.map(({ part, points }) => (
+        {parts.map(({ part, points }) => (
           <ButtonBase
             key={part}
             aria-pressed={part === chosen}

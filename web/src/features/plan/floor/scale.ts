@@ -36,6 +36,10 @@ const MEASURES = {
   },
 } as const
 
+/** As many lines as fill a screen; where there are more, as with ladders of the other foot, each has less room. */
+const LINES_AT_A_GLANCE = 20
+const LOWEST_ROW = 16
+
 /** A holiday week is a gap of this width in the floor. */
 export const HOLIDAY = 22
 
@@ -53,7 +57,12 @@ const HARDEST = 4
 /** The scale of a floor in a frame of this width. */
 export function scaleOf(view: Curriculum, width: number, density: Density) {
   const { sessions } = view
-  const measures = MEASURES[density]
+  const more = view.skills.length / LINES_AT_A_GLANCE
+  const { row } = MEASURES[density]
+  const measures = {
+    ...MEASURES[density],
+    row: density === 'fit' && more > 1 ? Math.max(LOWEST_ROW, Math.floor(row / more)) : row,
+  }
   const holidays = view.wishes.holidays ?? []
   const gapsBefore = (session: number) =>
     holidays.filter((week) => week < (sessions[session]?.week ?? 0)).length
