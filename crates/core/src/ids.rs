@@ -119,15 +119,15 @@ impl SkillId {
     /// let skill: SkillId = "turn-behind".parse().unwrap();
     /// let other = skill.other_foot().unwrap();
     /// assert_eq!(other, "turn-behind-other-foot");
-    /// assert!(other.is_other_foot_of(&skill) && !skill.is_other_foot_of(&other));
+    /// assert!(other.is_of(&skill) && skill.is_of(&skill) && !skill.is_of(&other));
     /// ```
     pub fn other_foot(&self) -> Option<SkillId> {
         format!("{self}{OTHER_FOOT}").parse().ok()
     }
 
-    /// Whether it is the id of the other foot's ladder of a skill.
-    pub fn is_other_foot_of(&self, skill: &SkillId) -> bool {
-        self.strip_suffix(OTHER_FOOT) == Some(skill.as_str())
+    /// Whether it is a skill's own id, or that of its other foot's ladder.
+    pub fn is_of(&self, skill: &SkillId) -> bool {
+        self == skill || self.strip_suffix(OTHER_FOOT) == Some(skill.as_str())
     }
 }
 

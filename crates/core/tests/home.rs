@@ -12,7 +12,7 @@ use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::home::{HomeCard, MINUTES, MOST_DRILLS};
 use jogo_core::drill::Drill;
 use jogo_core::plan::{Block, Plan, solve};
-use jogo_core::technique::skill::Stage;
+use jogo_core::technique::skill::{Foot, SidePolicy, Stage};
 use jogo_core::units::{Minutes, Pace};
 use rstest::rstest;
 
@@ -66,6 +66,25 @@ fn the_stage_is_the_one_worked_at_last(#[case] days: i64, #[case] week: u32, #[c
     let card = card(&edition, &shelf, edition.curriculum.start + days.days());
     assert_eq!((card.week, card.drills[0].laid.stage), (week, stage));
     assert_eq!((card.drills[0].minutes, card.challenge), (MINUTES, Some(0)));
+}
+
+// Strong foot first: what the squad worked at with the other foot alone is done so at home.
+#[rstest]
+#[case::the_strong_foot("toe-taps-rounds@form-strong", Some(Foot::Strong))]
+#[case::the_other_foot("toe-taps-rounds@form-other", Some(Foot::Other))]
+#[case::both("toe-taps-rounds@form", None)]
+fn a_child_works_at_home_with_the_foot_of_the_session(#[case] variant: &str, #[case] foot: Option<Foot>) {
+    let mut edition = demo::edition(with(&[variant]));
+    edition.curriculum.side = Some(SidePolicy::StrongFirst);
+    let taps = demo::drills().into_iter().find(|drill| drill.id == "toe-taps-rounds").unwrap();
+    let home = demo::drills().iter().find_map(|drill| drill.home);
+    let card = card(&edition, &[Drill { home, ..taps }], edition.curriculum.start);
+    let touches = &card.drills[0].laid.timing.touches;
+    assert_eq!(card.drills[0].laid.foot, foot);
+    assert_eq!(
+        (touches.strong > 0, touches.other > 0),
+        (foot != Some(Foot::Other), foot != Some(Foot::Strong))
+    );
 }
 
 #[test]

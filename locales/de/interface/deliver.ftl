@@ -175,6 +175,8 @@ sessions-choose = Wähle eine Woche, um ihre Bereiche und ihr Protokoll zu sehen
 
 home-title = Üben zu Hause
 home-how = Zehn Minuten mit dem Ball. Starte die Uhr und folge den Punkten.
+home-foot-strong = Nur mit deinem starken Fuß.
+home-foot-other = Nur mit deinem anderen Fuß.
 home-feet = Mach es mit einem Fuß, dann genauso oft mit dem anderen.
 home-grown-up = Ein Erwachsener weiß, wo du übst.
 home-nothing = Diese Woche gibt es nichts für zu Hause. Es kommt mit den nächsten Einheiten.

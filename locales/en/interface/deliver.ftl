@@ -181,6 +181,8 @@ sessions-choose = Choose a week to see its strands and its log.
 
 home-title = Home practice
 home-how = Ten minutes with a ball. Start the clock and follow the points.
+home-foot-strong = Only with your strong foot.
+home-foot-other = Only with your other foot.
 home-feet = Do it with one foot, then just as often with the other.
 home-grown-up = A grown-up knows where you are practising.
 home-nothing = There is no home practice this week. It comes with the next sessions.

@@ -2267,7 +2267,7 @@ export interface components {
             };
             /** @description Weekdays with a session, Monday 1 to Sunday 7. */
             weekdays: number[];
-            /** @description What is to come so often every week. */
+            /** @description What should come up every week, and how often. */
             weekly?: components["schemas"]["Weekly"][];
             /**
              * Format: int32
@@ -3916,11 +3916,14 @@ export interface components {
         };
         /** @description A plan that is better than the one that is there. */
         Offer: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many blocks the plan has now.
+             */
             blocks: number;
             /**
              * Format: int32
-             * @description Blocks that would leave their session, of all that stand there now.
+             * @description How many blocks would leave their session.
              */
             moved: number;
             plan: components["schemas"]["PlanForm"];
@@ -5971,19 +5974,19 @@ export interface components {
             /** @description Whether the director wished it; else it is the strand that the week's sessions come nearest to. */
             wished: boolean;
         };
-        /** @description A skill or drill that is to come in two or three sessions of every week, or in as many as are wished. */
+        /** @description A skill or drill that should come up every week, in a number of sessions between two limits. */
         Weekly: {
             /**
              * Format: int32
-             * @description In at least so many sessions of a week, or in all that the week has.
+             * @description The fewest sessions of a week; all of them, if the week has fewer.
              */
             least: number;
             /**
              * Format: int32
-             * @description In at most so many.
+             * @description The most sessions of a week.
              */
             most: number;
-            /** @description What is to come. */
+            /** @description What should come up. */
             of: components["schemas"]["WeeklyOf"];
         };
         /** @description What can be wished for every week. */

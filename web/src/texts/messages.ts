@@ -423,6 +423,8 @@ export interface Messages {
   'sessions-choose': null
   'home-title': null
   'home-how': null
+  'home-foot-strong': null
+  'home-foot-other': null
   'home-feet': null
   'home-grown-up': null
   'home-nothing': null

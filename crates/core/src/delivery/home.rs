@@ -18,8 +18,8 @@ use crate::drill::cautions::Caution;
 use crate::drill::{Drill, HomeSpace, StandIn};
 use crate::ground::fit::Ground;
 use crate::ids::{DrillId, SkillId};
-use crate::plan::Problem;
-use crate::technique::skill::{Stage, Strand};
+use crate::plan::{Problem, Variant};
+use crate::technique::skill::{Foot, Stage, Strand};
 use crate::units::{Metres, Minutes, Pace, Seconds};
 
 /// Minutes of a card.
@@ -79,19 +79,20 @@ impl Edition {
         let begun = sessions.iter().rposition(|wish| wish.date <= day).unwrap_or(0);
         let week = sessions.get(begun).map_or(1, |wish| wish.week);
         let last = sessions.iter().rposition(|wish| wish.week <= week).unwrap_or(0);
-        let mut chosen: Vec<(&Drill, Stage)> = Vec::new();
+        let mut chosen: Vec<(&Drill, Stage, Option<Foot>)> = Vec::new();
         for new_strands in [true, false] {
-            for (skill, stage) in self.worked_at(problem, last) {
-                let strands: BTreeSet<Strand> = chosen.iter().map(|(drill, _)| drill.main_strand()).collect();
+            for (skill, stage, foot) in self.worked_at(problem, last) {
+                let strands: BTreeSet<Strand> =
+                    chosen.iter().map(|(drill, ..)| drill.main_strand()).collect();
                 let fits = |drill: &&Drill| {
-                    !chosen.iter().any(|(other, _)| other.id == drill.id)
+                    !chosen.iter().any(|(other, ..)| other.id == drill.id)
                         && (!new_strands || !strands.contains(&drill.main_strand()))
                         && self.at_home(drill, &skill, stage)
                 };
                 if chosen.len() < MOST_DRILLS
                     && let Some(drill) = shelf.iter().find(fits)
                 {
-                    chosen.push((drill, stage));
+                    chosen.push((drill, stage, foot));
                 }
             }
         }
@@ -100,24 +101,28 @@ impl Edition {
             Minutes(each + u32::from(place < more))
         };
         let drills = chosen.iter().enumerate();
-        let drills = drills.filter_map(|(i, (drill, stage))| self.home_drill(drill, *stage, share(i), pace));
+        let drills = drills
+            .filter_map(|(i, (drill, stage, foot))| self.home_drill(drill, (*stage, *foot), share(i), pace));
         let drills: Vec<HomeDrill> = drills.collect();
         let challenge = (!drills.is_empty()).then(|| week as usize % drills.len());
         HomeCard { week, drills, challenge, challenge_lasts: CHALLENGE }
     }
 
-    /// The skills that sessions up to one gave an exposure, each once at the stage of the latest; the latest first.
-    fn worked_at(&self, problem: &Problem, last: usize) -> Vec<(SkillId, Stage)> {
+    /// The skills that sessions up to one gave an exposure, each once at the stage of the latest, and with the foot
+    /// that was to work alone; the latest first.
+    fn worked_at(&self, problem: &Problem, last: usize) -> Vec<(SkillId, Stage, Option<Foot>)> {
         let mut seen = BTreeSet::new();
         let sessions = self.plan.sessions.iter().take(last + 1).rev().flatten();
         let variants = sessions.filter_map(|block| problem.variant(&block.variant));
         // The ladder of the other foot is work at the same skill.
-        let known = |id: &SkillId| {
-            let wish = problem.skills.iter().find(|wish| wish.id == *id);
-            wish.and_then(|wish| wish.carries.clone()).unwrap_or_else(|| id.clone())
+        let worked = |id: &SkillId, variant: &Variant| {
+            let carries =
+                problem.skills.iter().find(|wish| wish.id == *id).and_then(|wish| wish.carries.clone());
+            let foot = if carries.is_some() { variant.foot } else { variant.id.foot };
+            (carries.unwrap_or_else(|| id.clone()), variant.stage, foot)
         };
-        let skills = variants.flat_map(|v| v.skills.iter().map(move |skill| (known(skill), v.stage)));
-        skills.filter(|(skill, _)| seen.insert(skill.clone())).collect()
+        let skills = variants.flat_map(|v| v.skills.iter().map(move |skill| worked(skill, v)));
+        skills.filter(|(skill, ..)| seen.insert(skill.clone())).collect()
     }
 
     fn at_home(&self, drill: &Drill, skill: &SkillId, stage: Stage) -> bool {
@@ -128,9 +133,17 @@ impl Edition {
             && drill.rung_at(stage, &self.academy.lever_points).is_some()
     }
 
-    fn home_drill(&self, drill: &Drill, stage: Stage, minutes: Minutes, pace: Pace) -> Option<HomeDrill> {
+    fn home_drill(
+        &self,
+        drill: &Drill,
+        (stage, foot): (Stage, Option<Foot>),
+        minutes: Minutes,
+        pace: Pace,
+    ) -> Option<HomeDrill> {
         let space = drill.home?;
-        let levers = drill.rung_at(stage, &self.academy.lever_points)?.levers;
+        let foot = foot.filter(|foot| drill.can_use_only(*foot, &self.band));
+        let rung = drill.rung_at(stage, &self.academy.lever_points)?.levers;
+        let levers = foot.map_or(rung, |foot| rung.with_foot(foot));
         // One player, with room to spare: whether it fits at home is told by the space, not by a hall.
         let ground = Ground {
             width: Metres(60.0),
@@ -146,7 +159,7 @@ impl Edition {
             purpose: drill.purpose.clone(),
             strand: drill.main_strand(),
             minutes,
-            laid: self.laid(drill, &levers, None, &setting)?,
+            laid: self.laid(drill, &levers, foot, &setting)?,
             space,
             stand_ins: drill.stand_ins.clone(),
             points: drill.points.clone(),

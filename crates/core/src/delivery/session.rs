@@ -256,12 +256,7 @@ impl Edition {
         let levers = variant.levers;
         // Whoever works with one foot alone at a rung for both goes on so at the next one.
         let foot = variant.id.foot;
-        let rung = foot.map_or(levers, |_| Levers {
-            side: drill
-                .rung(variant.stage, variant.id.rung, table)
-                .map_or(levers.side, |rung| rung.levers.side),
-            ..levers
-        });
+        let rung = drill.rung(variant.stage, variant.id.rung, table)?.levers;
         let next = |step: Option<Step>| {
             let levers = step?.levers;
             self.laid(drill, &foot.map_or(levers, |foot| levers.with_foot(foot)), foot, setting)

@@ -1,4 +1,4 @@
-// What is to come so often every week: a skill or a drill, in so many sessions.
+// What should come up every week, and how often: skills and drills.
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { Curriculum, Schemas } from '../../api/client'

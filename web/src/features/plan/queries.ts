@@ -202,10 +202,10 @@ export function useChanges(id: string) {
   const solve = useMutation({
     scope,
     onError,
-    mutationFn: async (how: { near: boolean; onlyBetter?: boolean; seed?: number }) => {
+    mutationFn: async (how: { near: boolean; seed?: number }) => {
       const before = await standing()
       // Every press looks elsewhere among the plans, and the same press on the same version finds the same one.
-      const body = { seed: how.seed ?? before.version, near: how.near, only_better: how.onlyBetter ?? false }
+      const body = { seed: how.seed ?? before.version, near: how.near }
       return shown(await data(api.POST('/curricula/{id}/solve', { params: of(before), body })))
     },
   })

@@ -140,7 +140,7 @@ pub struct Curriculum {
     /// What weeks are to be about, by their numbers; the others are about what the plan leads to.
     #[serde(default, skip_serializing_if = "BTreeMap::is_empty")]
     pub themes: BTreeMap<u32, Theme>,
-    /// What is to come so often every week.
+    /// What should come up every week, and how often.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub weekly: Vec<Weekly>,
     /// How it is to be measured.

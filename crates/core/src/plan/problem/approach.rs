@@ -63,7 +63,7 @@ pub enum Ladder {
 }
 
 impl Ladder {
-    /// How many sessions after a stage has begun the next one may begin at the soonest, if it needs so many exposures.
+    /// How many sessions after a stage has begun the next one may begin at the soonest; it needs `needed` exposures.
     ///
     /// ```
     /// use jogo_core::plan::Ladder;

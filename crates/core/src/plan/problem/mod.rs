@@ -370,7 +370,7 @@ pub struct Problem {
     /// What weeks are to be about, by their numbers.
     #[serde(default, skip_serializing_if = "BTreeMap::is_empty")]
     pub themes: BTreeMap<u32, Theme>,
-    /// What is to come so often every week.
+    /// What should come up every week, and how often.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub weekly: Vec<Weekly>,
     /// What is to be reached.

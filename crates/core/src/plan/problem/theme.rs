@@ -48,9 +48,7 @@ impl Theme {
         match self {
             Theme::Strand(strand) => variant.strands.get(strand).map_or(0.0, |share| share.0),
             Theme::Skills(skills) => {
-                let serves = |shown: &SkillId| {
-                    skills.iter().any(|skill| skill == shown || shown.is_other_foot_of(skill))
-                };
+                let serves = |shown: &SkillId| skills.iter().any(|skill| shown.is_of(skill));
                 f64::from(variant.skills.iter().any(serves))
             }
         }

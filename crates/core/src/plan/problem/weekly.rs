@@ -1,4 +1,4 @@
-//! What is to come so often every week?
+//! What should come up every week, and how often?
 
 use serde::{Deserialize, Serialize};
 
@@ -7,16 +7,16 @@ use crate::fact::Value;
 use crate::ids::{DrillId, SkillId};
 use crate::input::InputError;
 
-/// A skill or drill that is to come in two or three sessions of every week, or in as many as are wished.
+/// A skill or drill that should come up every week, in a number of sessions between two limits.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
 pub struct Weekly {
-    /// What is to come.
+    /// What should come up.
     pub of: WeeklyOf,
-    /// In at least so many sessions of a week, or in all that the week has.
+    /// The fewest sessions of a week; all of them, if the week has fewer.
     pub least: u32,
-    /// In at most so many.
+    /// The most sessions of a week.
     pub most: u32,
 }
 
@@ -53,14 +53,12 @@ impl Weekly {
     /// ```
     pub fn is_served_by(&self, variant: &Variant) -> bool {
         match &self.of {
-            WeeklyOf::Skill(skill) => {
-                variant.skills.iter().any(|shown| shown == skill || shown.is_other_foot_of(skill))
-            }
+            WeeklyOf::Skill(skill) => variant.skills.iter().any(|shown| shown.is_of(skill)),
             WeeklyOf::Drill(drill) => variant.drill == *drill,
         }
     }
 
-    /// How many times are missing, or too many, in a week that has so many sessions for it.
+    /// How many times are missing, or too many, in a week with this number of sessions.
     ///
     /// ```
     /// use jogo_core::plan::{Weekly, WeeklyOf};

@@ -51,8 +51,9 @@ pub(crate) struct Offer {
     plan: PlanForm,
     /// What taking it would change in the score.
     price: Price,
-    /// Blocks that would leave their session, of all that stand there now.
+    /// How many blocks would leave their session.
     moved: u32,
+    /// How many blocks the plan has now.
     blocks: u32,
 }
 

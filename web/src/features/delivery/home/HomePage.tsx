@@ -93,7 +93,7 @@ function Drill({
       <FloorDrawing svg={drill.drawing} title={drill.title} height={180} />
       <BlockClock block={drill} name={`home.${drill.drill}.${week}`} />
       <Points points={drill.points} />
-      <Typography variant="body2">{t('home-feet')}</Typography>
+      <Typography variant="body2">{drill.foot ? t(`home-foot-${drill.foot}`) : t('home-feet')}</Typography>
       <Needs drill={drill} />
       {challenge !== null && (
         <Typography sx={{ borderLeft: 4, pl: 1, fontWeight: 650 }}>
