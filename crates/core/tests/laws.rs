@@ -184,6 +184,7 @@ fn chain(goals: &[Stage], needs: &[Option<Stage>], minutes: &[u32], approach: Ap
         version: 2,
         skills_per_session: 4,
         themes: BTreeMap::new(),
+        knack: 0.0,
         weekly: Vec::new(),
         new_skills_per_week: 1,
         sessions: minutes
@@ -198,6 +199,7 @@ fn chain(goals: &[Stage], needs: &[Option<Stage>], minutes: &[u32], approach: Ap
             .collect(),
         limits: Limits::default(),
         locks: Vec::new(),
+        layout_changes: Vec::new(),
         shares: all.clone(),
         approach,
         variants: (0..goals.len())

@@ -5,6 +5,7 @@
 #[cfg(test)]
 use jogo_core::fact::codes::Code;
 use jogo_core::fact::{Value, facts};
+use jogo_core::technique::skill::Strand;
 use jogo_core::units::Minutes;
 
 facts! {
@@ -107,6 +108,8 @@ facts! {
     pub enum Letter {
         WeekSubject = "letter-week-subject" { date: Value },
         WeekLine = "letter-week-line" { date: Value, team: String, what: Lasts },
+        ThemeLine = "letter-theme-line" { theme: Value },
+        ThemeStrand = "letter-theme-strand" { strand: Strand, skills: Value },
         WeekEnd = "letter-week-end",
         LogsSubject = "letter-logs-subject" { count: usize },
         LogsText = "letter-logs-text",

@@ -8,6 +8,13 @@ session-markers = { $colour ->
 session-no-kit = nur Bälle
 session-unused = { $n } min frei
 session-lay-out = { $n } min Aufbau
+session-stay = { $n ->
+        [one] 1 Hütchen kann liegen bleiben
+       *[other] { $n } Hütchen können liegen bleiben
+    }
+session-lay-out-rest = { $n } min Aufbau, { $stay }
+session-theme = Thema der Woche: { $theme }
+session-theme-strand = { $strand } ({ $skills })
 session-bouts = { $rest ->
         [0] { $n } × { NUMBER($work, maximumFractionDigits: 0) } s Arbeit
        *[other] { $n } × { NUMBER($work, maximumFractionDigits: 0) } s Arbeit, { NUMBER($rest, maximumFractionDigits: 0) } s Pause
@@ -44,7 +51,6 @@ today-less = Weniger
 today-block = Block { $n } von { $of }
 today-how-it-went = Wie lief es?
 today-all-said = Die Einheit ist protokolliert. Danke.
-today-lay = Zuerst aufbauen: { $n } min
 today-edition = Ausgabe { $n }
 today-to-today = Zu heute
 today-sound = Ton an
@@ -140,6 +146,13 @@ own-days-fixed = Eine Einheit hat schon ein Protokoll oder ist ausgefallen, desh
 own-as-edition = Wie in der Ausgabe
 own-fitting = Passt an…
 
+weeks-came-off = Von zehn Versuchen gelangen { $came }, erwartet waren { $expected } ({ $n ->
+        [one] ein Block
+       *[other] { $n } Blöcke
+    } mit Angabe).
+weeks-came-off-more = Was für diese Mannschaft neu geplant wird, darf etwas schwerer sein.
+weeks-came-off-less = Was für diese Mannschaft neu geplant wird, darf etwas leichter sein.
+weeks-came-off-theta = θ { $theta } ({ $least } bis { $most })
 weeks-none = Für dein Team wurde noch keine Ausgabe veröffentlicht.
 weeks-planned = { $n ->
         [one] { $n } Block

@@ -14,6 +14,13 @@ session-markers = { $colour ->
 session-no-kit = balls only
 session-unused = { $n } min unplanned
 session-lay-out = { $n } min to set up
+session-stay = { $n ->
+        [one] 1 marker can stay
+       *[other] { $n } markers can stay
+    }
+session-lay-out-rest = { $n } min to set up, { $stay }
+session-theme = Theme of the week: { $theme }
+session-theme-strand = { $strand } ({ $skills })
 session-bouts = { $rest ->
         [0] { $n } × { NUMBER($work, maximumFractionDigits: 0) } s work
        *[other] { $n } × { NUMBER($work, maximumFractionDigits: 0) } s work, { NUMBER($rest, maximumFractionDigits: 0) } s rest
@@ -50,7 +57,6 @@ today-less = Less
 today-block = Block { $n } of { $of }
 today-how-it-went = How did it go?
 today-all-said = The session is logged. Thank you.
-today-lay = Set up first: { $n } min
 today-edition = edition { $n }
 today-to-today = Go to today
 today-sound = Sound on
@@ -146,6 +152,13 @@ own-days-fixed = A session has a log already or was cancelled, so the days can n
 own-as-edition = As in the edition
 own-fitting = Fitting…
 
+weeks-came-off = Of ten tries { $came } came off, where { $expected } were expected ({ $n ->
+        [one] one block
+       *[other] { $n } blocks
+    } of which it was said).
+weeks-came-off-more = What is planned anew for this squad may be a little harder.
+weeks-came-off-less = What is planned anew for this squad may be a little easier.
+weeks-came-off-theta = θ { $theta } ({ $least } to { $most })
 weeks-none = No edition has been published to your team yet.
 weeks-planned = { $n ->
         [one] { $n } block

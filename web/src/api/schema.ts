@@ -2033,6 +2033,12 @@ export interface components {
             place?: components["schemas"]["BlockPlace"] | null;
             price?: components["schemas"]["Price"] | null;
         };
+        /** @description What came off by an edition, by what the team's coaches said. */
+        CameOff: {
+            /** Format: uuid */
+            edition: string;
+            knack: components["schemas"]["Knack"];
+        };
         /**
          * @description What could hurt in a drill.
          * @enum {string}
@@ -3137,6 +3143,30 @@ export interface components {
              */
             walls: number;
         };
+        /** @description How much more often than expected things come off for a squad. */
+        Knack: {
+            /** @description What came off, on average. */
+            came_off: components["schemas"]["Share"];
+            /** @description What was expected of those blocks, on average. */
+            expected: components["schemas"]["Share"];
+            /**
+             * Format: double
+             * @description Where its interval of 90 % begins.
+             */
+            least: number;
+            /** @description Blocks of which it was said how much came off. */
+            logs: number;
+            /**
+             * Format: double
+             * @description Where that interval ends.
+             */
+            most: number;
+            /**
+             * Format: double
+             * @description What is added to every expected logit; 0 until something was said.
+             */
+            theta: number;
+        };
         /**
          * @description When a stage of a skill may begin (H3).
          * @enum {string}
@@ -3201,6 +3231,20 @@ export interface components {
         Latest: {
             /** Format: int64 */
             version: number;
+        };
+        /** @description Two drills of which the second takes less to lay out after the first, since markers can stay where they lie. */
+        LayoutChange: {
+            /** @description What lies on the floor. */
+            from: components["schemas"]["DrillId"];
+            /** @description How long the rest takes; never longer than laying out the second drill on an empty floor. */
+            laying_out_min: components["schemas"]["Minutes"];
+            /**
+             * Format: int32
+             * @description How many markers can stay, all stations together.
+             */
+            stay: number;
+            /** @description What is laid next. */
+            to: components["schemas"]["DrillId"];
         };
         LayoutRead: components["schemas"]["Measures"] & {
             /** @description SVG. */
@@ -4823,6 +4867,11 @@ export interface components {
             starts: components["schemas"]["Minutes"];
             /** @description Players at each station when one player is there, when two are, and so on. */
             stations_by_present: number[][];
+            /**
+             * Format: int32
+             * @description Markers of the layout before it that can stay where they lie, all stations together.
+             */
+            staying: number;
             /** @description The strand that takes most of it. */
             strand: components["schemas"]["Strand"];
             /** @description Its title. */
@@ -4849,6 +4898,7 @@ export interface components {
             session: number;
             /** @description What is measured, before anything else. */
             tests: components["schemas"]["SessionTest"][];
+            theme?: components["schemas"]["ThemeSaid"] | null;
             /** @description Minutes that nothing is planned for. */
             unused: components["schemas"]["Minutes"];
             /**
@@ -5003,6 +5053,7 @@ export interface components {
             session: number;
             short: number;
             skipped: number;
+            theme?: components["schemas"]["ThemeSaid"] | null;
             upset?: components["schemas"]["Upset"] | null;
             /** Format: int32 */
             week: number;
@@ -5555,6 +5606,8 @@ export interface components {
         };
         /** @description A team's sessions in the order of their dates. */
         TeamSessions: {
+            /** @description What came off, of each edition of which that was said. */
+            came_off: components["schemas"]["CameOff"][];
             /** @description What the team changed last in its editions. */
             changes: components["schemas"]["LastChange"][];
             sessions: components["schemas"]["SessionEntry"][];
@@ -5699,6 +5752,12 @@ export interface components {
         } | {
             /** @description One to three skills. */
             skills: components["schemas"]["SkillId"][];
+        };
+        /** @description What a week is about, with the names of its skills. */
+        ThemeSaid: {
+            /** @description Its skills; of a strand those that most of the minutes are for. */
+            skills: string[];
+            strand?: components["schemas"]["Strand"] | null;
         };
         /** @description Thresholds of some bands that are being thought of, or that are to be set. */
         Thought: {

@@ -299,6 +299,10 @@ export interface Messages {
   'session-no-kit': null
   'session-unused': { n: Value }
   'session-lay-out': { n: Value }
+  'session-stay': { n: Value }
+  'session-lay-out-rest': { n: Value; stay: Value }
+  'session-theme': { theme: Value }
+  'session-theme-strand': { strand: Value; skills: Value }
   'session-bouts': { rest: Value; n: Value; work: Value }
   'session-touches': { strong: Value; other: Value }
   'session-waiting': { share: Value }
@@ -325,7 +329,6 @@ export interface Messages {
   'today-block': { n: Value; of: Value }
   'today-how-it-went': null
   'today-all-said': null
-  'today-lay': { n: Value }
   'today-edition': { n: Value }
   'today-to-today': null
   'today-sound': null
@@ -399,6 +402,10 @@ export interface Messages {
   'own-days-fixed': null
   'own-as-edition': null
   'own-fitting': null
+  'weeks-came-off': { came: Value; expected: Value; n: Value }
+  'weeks-came-off-more': null
+  'weeks-came-off-less': null
+  'weeks-came-off-theta': { theta: Value; least: Value; most: Value }
   'weeks-none': null
   'weeks-planned': { n: Value }
   'weeks-today': null

@@ -23,6 +23,26 @@ export function stationsSaid(sizes: number[]): string {
   return t('session-stations-of', { stations: listed([...counts].map(([size, n]) => `${n} × ${size}`)) })
 }
 
+/** What a week is about; nothing if nothing is planned in it. Names of skills may hold commas. */
+export function themeSaid(theme: Schemas['ThemeSaid'] | null): string | undefined {
+  const skills = theme?.skills.join(' · ')
+  const strand = theme?.strand && t(`strand-${theme.strand}`)
+  if (strand && skills) return t('session-theme-strand', { strand, skills })
+  return strand || skills || undefined
+}
+
+/** The same where the blocks stand beside it: a strand without its skills. */
+export const themeInShort = (theme: Schemas['ThemeSaid'] | null) =>
+  themeSaid(theme?.strand ? { ...theme, skills: [] } : theme)
+
+/** How long it takes to lay out a block, and what can stay of the layout before it; nothing if there is none to do. */
+export function layingOutSaid(block: Pick<Schemas['RunningBlock'], 'laying_out' | 'staying'>) {
+  const { laying_out: n, staying } = block
+  const stay = staying > 0 && t('session-stay', { n: staying })
+  if (n === 0) return stay || undefined
+  return stay ? t('session-lay-out-rest', { n, stay }) : t('session-lay-out', { n })
+}
+
 export const boutsSaid = (block: { bouts: number; work_s: number; rest_s: number }) =>
   t('session-bouts', { n: block.bouts, work: block.work_s, rest: Math.max(0, block.rest_s) })
 

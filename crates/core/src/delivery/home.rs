@@ -151,8 +151,15 @@ impl Edition {
             squad: drill.station.min.max(1),
             ..self.curriculum.ground
         };
-        let setting =
-            Setting { ground: &ground, minutes, starts: Minutes(0), laying_out: Minutes(0), pace, seed: 0 };
+        let setting = Setting {
+            ground: &ground,
+            minutes,
+            starts: Minutes(0),
+            laying_out: Minutes(0),
+            staying: 0,
+            pace,
+            seed: 0,
+        };
         Some(HomeDrill {
             drill: drill.id.clone(),
             title: drill.title.clone(),

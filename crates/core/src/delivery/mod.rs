@@ -4,6 +4,7 @@
 //! is an entry with an id made on the device, entries may arrive in any order and any number of times, and the latest
 //! one counts.
 
+mod came_off;
 pub mod edition;
 pub mod home;
 pub mod log;
@@ -66,14 +67,33 @@ pub enum Ran {
     OneUp,
 }
 
+/// How a block went, as a coach said it.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub struct Went {
+    /// Whether it was done, cut short or skipped.
+    pub outcome: Outcome,
+    /// How long it took, if that was said.
+    pub minutes: Option<Minutes>,
+    /// Successful tries in percent, if that was said.
+    pub success: Option<u8>,
+    /// The rung that was run instead of the planned one.
+    pub ran: Option<Ran>,
+}
+
+impl From<(Outcome, Option<Minutes>)> for Went {
+    fn from((outcome, minutes): (Outcome, Option<Minutes>)) -> Went {
+        Went { outcome, minutes, success: None, ran: None }
+    }
+}
+
 /// What was last said of each block, in the session of which it was said: a block that moves on after it was skipped
 /// has still its turn before it.
 #[derive(Clone, Debug, Default, PartialEq, Eq)]
-pub struct Said(BTreeMap<(usize, BlockId), (Outcome, Option<Minutes>)>);
+pub struct Said(BTreeMap<(usize, BlockId), Went>);
 
 impl Said {
     /// What was last said of a block in a session (from 0); nothing of a block that was never kept.
-    pub fn of(&self, session: usize, block: &Block) -> Option<&(Outcome, Option<Minutes>)> {
+    pub fn of(&self, session: usize, block: &Block) -> Option<&Went> {
         self.0.get(&(session, block.id?))
     }
 
@@ -89,14 +109,14 @@ impl Said {
 
     /// The blocks that were run, at least in part, each with the session in which that was.
     pub fn run(&self) -> Vec<(usize, BlockId)> {
-        let run = self.0.iter().filter(|(_, (outcome, _))| *outcome != Outcome::Skipped);
+        let run = self.0.iter().filter(|(_, went)| went.outcome != Outcome::Skipped);
         run.map(|(place, _)| *place).collect()
     }
 }
 
-impl FromIterator<((usize, BlockId), (Outcome, Option<Minutes>))> for Said {
-    fn from_iter<I: IntoIterator<Item = ((usize, BlockId), (Outcome, Option<Minutes>))>>(said: I) -> Said {
-        Said(said.into_iter().collect())
+impl<W: Into<Went>> FromIterator<((usize, BlockId), W)> for Said {
+    fn from_iter<I: IntoIterator<Item = ((usize, BlockId), W)>>(said: I) -> Said {
+        Said(said.into_iter().map(|(place, went)| (place, went.into())).collect())
     }
 }
 
@@ -173,10 +193,10 @@ impl Worked<'_> {
             week.cancelled += u32::from(cancelled);
             let mut silent = true;
             for block in blocks {
-                let outcome = self.said.of(session, block);
-                silent &= outcome.is_none();
+                let went = self.said.of(session, block);
+                silent &= went.is_none();
                 let delivered =
-                    outcome.map_or(Minutes(0), |(outcome, said)| outcome.delivered(block.minutes, *said));
+                    went.map_or(Minutes(0), |went| went.outcome.delivered(block.minutes, went.minutes));
                 self.count(block, delivered, &mut week.delivered);
             }
             week.due += if wish.date < today || !silent { planned.iter().sum() } else { 0.0 };

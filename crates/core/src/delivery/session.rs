@@ -15,8 +15,8 @@ use crate::drill::{Drill, FaultSeen, Step};
 use crate::fact::Fact;
 use crate::ground::fit::{Ground, fit};
 use crate::ground::layout::measure::{Footprint, InPaces};
-use crate::ids::{DrillId, TestId};
-use crate::plan::{Block, BlockId, Problem, TestWish, Variant};
+use crate::ids::{DrillId, SkillId, TestId};
+use crate::plan::{Block, BlockId, Problem, TestWish, Theme, Variant, WeekTheme, week_theme};
 use crate::technique::skill::{Foot, Stage, Strand};
 use crate::units::{Minutes, Pace, Seconds};
 
@@ -31,6 +31,8 @@ pub struct RunningOrder {
     /// The day.
     #[cfg_attr(feature = "openapi", schema(value_type = String, format = Date))]
     pub date: Date,
+    /// What the week is about; `None` if nothing is planned in it.
+    pub theme: Option<ThemeSaid>,
     /// Minutes that there are.
     pub minutes: Minutes,
     /// Minutes that nothing is planned for.
@@ -43,6 +45,16 @@ pub struct RunningOrder {
     pub blocks: Vec<RunningBlock>,
     /// Points that are looked for in the blocks.
     pub looks: Vec<Look>,
+}
+
+/// What a week is about, with the names of its skills.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct ThemeSaid {
+    /// The strand; `None` if it is about skills.
+    pub strand: Option<Strand>,
+    /// Its skills; of a strand those that most of the minutes are for.
+    pub skills: Vec<String>,
 }
 
 /// A test of a session.
@@ -81,6 +93,8 @@ pub struct RunningBlock {
     pub starts: Minutes,
     /// Laying out before it.
     pub laying_out: Minutes,
+    /// Markers of the layout before it that can stay where they lie, all stations together.
+    pub staying: u32,
     /// Length of the block.
     pub minutes: Minutes,
     /// How it is laid, as planned.
@@ -179,11 +193,26 @@ pub(crate) struct Setting<'g> {
     pub minutes: Minutes,
     pub starts: Minutes,
     pub laying_out: Minutes,
+    pub staying: u32,
     pub pace: Pace,
     pub seed: u64,
 }
 
 impl Edition {
+    /// What a week of its plan is about; `None` if nothing is planned in it.
+    pub fn theme_of(&self, problem: &Problem, week: u32) -> Option<ThemeSaid> {
+        let WeekTheme { theme, skills: leading, .. } = week_theme(problem, &self.plan, week)?;
+        let (strand, skills) = match theme {
+            Theme::Strand(strand) => (Some(strand), leading),
+            Theme::Skills(skills) => (None, skills),
+        };
+        let wish = |id: &SkillId| problem.skills.iter().find(|wish| wish.id == *id);
+        // The ladder of the other foot has the name of its skill.
+        let mut names: Vec<String> = skills.iter().filter_map(wish).map(|wish| wish.name.clone()).collect();
+        names.dedup();
+        Some(ThemeSaid { strand, skills: names })
+    }
+
     /// The running order of a session, laid by somebody with this pace; `None` if the plan has no such session. What is
     /// looked for is not in it: see [`Edition::looks`].
     pub fn running_order(&self, problem: &Problem, session: usize, pace: Pace) -> Option<RunningOrder> {
@@ -194,7 +223,7 @@ impl Edition {
         let mut before: Option<&Block> = None;
         for (place, laid) in self.plan.sessions.get(session)?.iter().enumerate() {
             let Some(variant) = problem.variant(&laid.variant) else { continue };
-            let laying_out = problem.change(before, laid);
+            let (laying_out, staying) = (problem.change(before, laid), problem.staying(before, laid));
             // Another session, another block: other calls.
             let seed = (session * 100 + place) as u64;
             let beside = laid.beside.as_ref().and_then(|id| problem.variant(id));
@@ -203,7 +232,8 @@ impl Edition {
                 [Some(variant), beside].into_iter().flatten().all(|v| self.fits_on(v, half, pace))
             });
             let ground = half.as_ref().filter(|_| beside.is_some()).unwrap_or(whole);
-            let setting = Setting { ground, minutes: laid.minutes, starts: clock, laying_out, pace, seed };
+            let setting =
+                Setting { ground, minutes: laid.minutes, starts: clock, laying_out, staying, pace, seed };
             if let Some(mut block) = self.block(variant, &setting) {
                 block.id = laid.id;
                 block.beside = beside.and_then(|v| self.block(v, &setting)).map(Beside::from);
@@ -227,6 +257,7 @@ impl Edition {
             session,
             week: wish.week,
             date: wish.date,
+            theme: self.theme_of(problem, wish.week),
             minutes: wish.minutes,
             unused: Minutes(wish.minutes.0.saturating_sub(clock.0)),
             kit,
@@ -250,7 +281,7 @@ impl Edition {
     }
 
     fn block(&self, variant: &Variant, setting: &Setting<'_>) -> Option<RunningBlock> {
-        let Setting { minutes, starts, laying_out, .. } = *setting;
+        let Setting { minutes, starts, laying_out, staying, .. } = *setting;
         let drill = self.drill(&variant.drill)?;
         let table = &self.academy.lever_points;
         let levers = variant.levers;
@@ -274,6 +305,7 @@ impl Edition {
                 .collect(),
             starts,
             laying_out,
+            staying,
             minutes,
             laid: self.laid(drill, &levers, foot, setting)?,
             stations_by_present: self.stations_by_present(drill, &levers, setting),

@@ -117,7 +117,7 @@ impl TeamPlan {
         session: usize,
         left: Minutes,
     ) -> Result<Vec<GoingOn>, Vec<InputError>> {
-        let mut own = self.edition(published)?;
+        let mut own = self.edition(published)?.knowing(said)?;
         let (curriculum, tests) = own.curriculum.with_tests_moved(session, left);
         own.curriculum = curriculum;
         let problem = own.problem()?;
@@ -179,6 +179,7 @@ impl TeamPlan {
         let mut own = TeamPlan { season, ground, plan: None, ..self.clone() };
         let mut laid = own.edition(published)?;
         laid.plan = before.plan;
+        laid = laid.knowing(said)?;
         let problem = Problem { locks: Vec::new(), ..laid.problem()? };
         let days: Vec<Date> =
             laid.curriculum.session_days().iter().map(|session_day| session_day.date).collect();
@@ -294,6 +295,7 @@ impl TeamPlan {
         // With what has been, by its days, and all the drills that it was run with.
         let run = as_run(&before.plan, said);
         let mut whole = merged.edition(new)?.with_drills(&before.drills);
+        whole.knack = before.knack_of(said)?.theta;
         let problem = Problem { locks: Vec::new(), ..whole.problem()? };
         let first = first_from(&new_dates, from);
         for (session, day) in new_dates.iter().enumerate().take(first) {
@@ -413,8 +415,7 @@ pub fn takes_over(own: &TeamPlan, edition: &Edition, said: &Said, today: Date) -
 pub fn as_run(plan: &Plan, said: &Said) -> Plan {
     let mut run = plan.clone();
     for (session, blocks) in run.sessions.iter_mut().enumerate() {
-        blocks
-            .retain(|block| said.of(session, block).is_none_or(|(outcome, _)| *outcome != Outcome::Skipped));
+        blocks.retain(|block| said.of(session, block).is_none_or(|went| went.outcome != Outcome::Skipped));
     }
     run
 }

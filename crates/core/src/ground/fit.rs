@@ -368,7 +368,24 @@ fn spare(footprint: Footprint, stations: u32, ground: &Ground) -> Option<Metres>
 /// assert_eq!(laying_out(64, 2), Minutes(4)); // 192 s
 /// ```
 pub fn laying_out(markers: u32, adults: u32) -> Minutes {
-    Seconds((6.0 * f64::from(markers) / f64::from(adults.max(1))).max(30.0)).minutes_up()
+    match markers {
+        0 => Minutes(1),
+        _ => moving(markers, adults),
+    }
+}
+
+/// How long it takes to move so many markers, where others stay: nothing, if none has to be moved; else as
+/// [`laying_out`].
+///
+/// ```
+/// use jogo_core::{ground::fit::moving, units::Minutes};
+/// assert_eq!([0, 1, 10, 11].map(|markers| moving(markers, 1)), [0, 1, 1, 2].map(Minutes));
+/// ```
+pub fn moving(markers: u32, adults: u32) -> Minutes {
+    match markers {
+        0 => Minutes(0),
+        _ => Seconds((6.0 * f64::from(markers) / f64::from(adults.max(1))).max(30.0)).minutes_up(),
+    }
 }
 
 #[cfg(test)]

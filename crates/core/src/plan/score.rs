@@ -33,7 +33,7 @@ use super::part::{
     ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, MAINTENANCE_DAYS, OFF_WEEKLY, OPEN_PLAY,
     OTHER_FOOT, Part, RHYTHM_DAYS, SHORT, STANDING, STANDING_FREE, STEP, UNFOCUSED, UNUSED,
 };
-use super::success::{Practice, expected, outside};
+use super::success::{Practice, outside};
 use super::themes::week_themes;
 use super::{Block, Plan, Problem, SessionWish, SkillWish, Variant, VariantId};
 use crate::fact::{Fact, Value, facts};
@@ -384,13 +384,9 @@ fn changed<'l>(
     let same = |a: &(&Block, &Variant), b: &(&Block, &Variant)| {
         a.1.drill == b.1.drill && (a.0.beside == b.0.beside || problem.floor(a.0) == problem.floor(b.0))
     };
-    let lasts = |(block, variant): &(&Block, &Variant)| match &block.beside {
-        None => variant.laying_out,
-        Some(_) => problem.laying_out(block),
-    };
     (1..blocks.len())
         .filter(move |at| !same(&blocks[at - 1], &blocks[*at]))
-        .map(move |at| (at, lasts(&blocks[at])))
+        .map(move |at| (at, problem.change(Some(blocks[at - 1].0), blocks[at].0)))
 }
 
 fn other_foot(laid: &Blocks<'_>) -> PartPoints {
@@ -532,7 +528,7 @@ fn edge(problem: &Problem, laid: &Blocks<'_>) -> PartPoints {
         for (block, variant) in blocks {
             for skill in variant.skills.iter().filter_map(|id| problem.skill_index(id)) {
                 let brought = practice.after(skill, variant, block.minutes, session.date);
-                let success = expected(brought, practice.harder(skill, variant));
+                let success = practice.expects(brought, skill, variant);
                 let minutes = f64::from(block.minutes.0) / variant.skills.len() as f64;
                 part.points += EDGE * outside(success, window) * minutes / all;
                 let of = if success < window.least { &mut hard } else { &mut easy };

@@ -4,7 +4,7 @@ use serde::Serialize;
 
 use super::exposure::Tally;
 use super::part::RHYTHM_DAYS;
-use super::success::{Practice, expected, fitting};
+use super::success::{Practice, fitting};
 use super::{Plan, Problem};
 use crate::ids::SkillId;
 use crate::technique::skill::{Foot, Stage};
@@ -77,8 +77,8 @@ pub fn stitches(problem: &Problem, plan: &Plan) -> Vec<Stitch> {
                     foot: variant.foot,
                     minutes: laid.minutes,
                     harder,
-                    success: expected(brought, harder),
-                    fits: fitting(brought, problem.approach.success_window),
+                    success: practice.expects(brought, skill, variant),
+                    fits: fitting(brought, problem.knack, problem.approach.success_window),
                     nth: tally.count(skill, variant.stage),
                     again,
                     of: problem.approach.needed(variant.stage),

@@ -2,22 +2,23 @@
 //!
 //! For a squad, a skill and a block:
 //!
-//! p = σ(logit 0.70 + 0.25 · E − 0.35 · (d − d₀))
+//! p = σ(logit 0.70 + 0.25 · E − 0.35 · (d − d₀) + θ)
 //!
 //! σ is the logistic function; E is what the squad has behind it in the skill, in exposures of six working minutes, and
 //! halves with every 28 days of rest; d is the difficulty of the block's variant, and d₀ that of the easiest variant of
 //! the skill at Form (of any stage, if none is at Form). A stage that was done before the curriculum begins counts as
-//! the exposures that the approach asks for it. All the numbers are assumptions.
+//! the exposures that the approach asks for it. θ is the squad's own, what its coaches say that came off: see
+//! [`super::knack`]; 0 for a squad of which nothing is known. All the numbers are assumptions.
 //!
 //! ```
 //! use jogo_core::plan::success::{Experience, expected};
 //! // The easiest rung of a new skill: seven of ten.
-//! assert!((expected(Experience::default(), 0.0).0 - 0.70).abs() < 1e-12);
+//! assert!((expected(Experience::default(), 0.0, 0.0).0 - 0.70).abs() < 1e-12);
 //! // After two exposures of six minutes, a rung that is a point and a half harder: logit = 0.847 + 0.5 − 0.525.
 //! let practised = Experience::default().and(12.0);
-//! assert!((expected(practised, 1.5).0 - 0.695).abs() < 0.0005);
+//! assert!((expected(practised, 1.5, 0.0).0 - 0.695).abs() < 0.0005);
 //! // Four weeks later half of it is left: logit = 0.847 + 0.25.
-//! assert!((expected(practised.rested(28), 0.0).0 - 0.750).abs() < 0.0005);
+//! assert!((expected(practised.rested(28), 0.0, 0.0).0 - 0.750).abs() < 0.0005);
 //! ```
 
 use std::collections::BTreeMap;
@@ -68,14 +69,14 @@ pub fn kept(days: i32) -> f64 {
     (-f64::from(days.max(0)) / HALF_LIFE_DAYS).exp2()
 }
 
-/// The logit of the success that is expected.
-pub(in crate::plan) fn logit_of(experience: f64, harder: f64) -> f64 {
+/// The logit of the success that is expected of a squad without a knack.
+pub(crate) fn logit_of(experience: f64, harder: f64) -> f64 {
     logit(AT_FIRST) + GAIN * experience - HARDER * harder
 }
 
-/// The success that is expected with an experience, of a rung that is so much harder than the easiest.
-pub fn expected(experience: Experience, harder: f64) -> Share {
-    Share(1.0 / (1.0 + (-logit_of(experience.0, harder)).exp()))
+/// The success that is expected with an experience and a knack, of a rung that is so much harder than the easiest.
+pub fn expected(experience: Experience, harder: f64, knack: f64) -> Share {
+    Share(1.0 / (1.0 + (-logit_of(experience.0, harder) - knack).exp()))
 }
 
 /// The logit of a share.
@@ -90,12 +91,15 @@ pub(in crate::plan) fn logit(share: f64) -> f64 {
 /// use jogo_core::plan::Approach;
 /// use jogo_core::plan::success::{Experience, expected, fitting};
 /// let window = Approach::BALANCED.success_window;
-/// let [least, most] = fitting(Experience(4.0), window);
-/// assert_eq!(expected(Experience(4.0), least).percent().round(), 90.0);
-/// assert_eq!(expected(Experience(4.0), most).percent().round(), 70.0);
+/// let [least, most] = fitting(Experience(4.0), 0.0, window);
+/// assert_eq!(expected(Experience(4.0), least, 0.0).percent().round(), 90.0);
+/// assert_eq!(expected(Experience(4.0), most, 0.0).percent().round(), 70.0);
+/// // For whom more comes off, a rung may be that much harder.
+/// assert_eq!(fitting(Experience(4.0), 0.35, window)[0], least + 1.0);
 /// ```
-pub fn fitting(experience: Experience, window: SuccessWindow) -> [f64; 2] {
-    [window.most, window.least].map(|share| (logit_of(experience.0, 0.0) - logit(share.0)) / HARDER)
+pub fn fitting(experience: Experience, knack: f64, window: SuccessWindow) -> [f64; 2] {
+    let easiest = logit_of(experience.0, 0.0) + knack;
+    [window.most, window.least].map(|share| (easiest - logit(share.0)) / HARDER)
 }
 
 /// By how many percentage points a share lies outside a window.
@@ -135,6 +139,11 @@ impl<'p> Practice<'p> {
         Practice { problem, easiest: easiest(problem), behind: problem.skills.iter().map(of).collect() }
     }
 
+    /// What is expected of a variant with an experience of a skill.
+    pub fn expects(&self, brought: Experience, skill: usize, variant: &Variant) -> Share {
+        expected(brought, self.harder(skill, variant), self.problem.knack)
+    }
+
     /// How much harder a variant is than the easiest of a skill.
     pub fn harder(&self, skill: usize, variant: &Variant) -> f64 {
         let easiest = self.problem.skills.get(skill).and_then(|wish| self.easiest.get(&wish.id));
@@ -158,13 +167,19 @@ mod tests {
 
     // By hand with a calculator: logit 0.70 = ln(7 ÷ 3) = 0.8473.
     #[rstest]
-    #[case::new_and_easy(0.0, 0.0, 0.7000)]
-    #[case::new_and_two_points_harder(0.0, 2.0, 0.5368)] // 0.8473 − 0.7 = 0.1473
-    #[case::five_exposures(5.0, 0.0, 0.8906)] // 0.8473 + 1.25 = 2.0973
-    #[case::five_exposures_four_points_harder(5.0, 4.0, 0.6676)] // 2.0973 − 1.4 = 0.6973
-    #[case::easier_than_the_easiest(0.0, -1.0, 0.7680)] // 0.8473 + 0.35 = 1.1973
-    fn what_is_expected(#[case] experience: f64, #[case] harder: f64, #[case] share: f64) {
-        let found = expected(Experience(experience), harder).0;
+    #[case::new_and_easy(0.0, 0.0, 0.0, 0.7000)]
+    #[case::new_and_two_points_harder(0.0, 2.0, 0.0, 0.5368)] // 0.8473 − 0.7 = 0.1473
+    #[case::five_exposures(5.0, 0.0, 0.0, 0.8906)] // 0.8473 + 1.25 = 2.0973
+    #[case::five_exposures_four_points_harder(5.0, 4.0, 0.0, 0.6676)] // 2.0973 − 1.4 = 0.6973
+    #[case::easier_than_the_easiest(0.0, -1.0, 0.0, 0.7680)] // 0.8473 + 0.35 = 1.1973
+    #[case::with_a_knack(5.0, 4.0, 0.5, 0.7680)] // 0.6973 + 0.5 = 1.1973
+    fn what_is_expected(
+        #[case] experience: f64,
+        #[case] harder: f64,
+        #[case] knack: f64,
+        #[case] share: f64,
+    ) {
+        let found = expected(Experience(experience), harder, knack).0;
         assert!((found - share).abs() < 5e-5, "{found} against {share}");
     }
 

@@ -40,21 +40,23 @@ pub struct WeekTheme {
 /// assert!(!themes[0].wished);
 /// ```
 pub fn week_themes(problem: &Problem, plan: &Plan) -> Vec<WeekTheme> {
-    let of_week = |week: u32| {
-        if let Some(theme) = problem.themes.get(&week) {
-            let served = Served::of(problem, plan, week, (theme, OFF_WISHED_THEME))?;
-            return Some(served.told(problem, plan, theme.clone(), true));
-        }
-        let served = |theme: &Theme| Served::of(problem, plan, week, (theme, OFF_THEME));
-        let strands = Strand::ALL.into_iter().map(Theme::Strand);
-        let all: Vec<(Theme, Served)> =
-            strands.filter_map(|theme| Some((theme.clone(), served(&theme)?))).collect();
-        let nearest = all
-            .into_iter()
-            .min_by(|(_, a), (_, b)| a.points.total_cmp(&b.points).then(b.minutes.total_cmp(&a.minutes)));
-        nearest.map(|(theme, served)| served.told(problem, plan, theme, false))
-    };
-    problem.weeks().into_iter().filter_map(of_week).collect()
+    problem.weeks().into_iter().filter_map(|week| week_theme(problem, plan, week)).collect()
+}
+
+/// The theme of one week; `None` if it has no blocks. See [`week_themes`].
+pub fn week_theme(problem: &Problem, plan: &Plan, week: u32) -> Option<WeekTheme> {
+    if let Some(theme) = problem.themes.get(&week) {
+        let served = Served::of(problem, plan, week, (theme, OFF_WISHED_THEME))?;
+        return Some(served.told(problem, plan, theme.clone(), true));
+    }
+    let served = |theme: &Theme| Served::of(problem, plan, week, (theme, OFF_THEME));
+    let strands = Strand::ALL.into_iter().map(Theme::Strand);
+    let all: Vec<(Theme, Served)> =
+        strands.filter_map(|theme| Some((theme.clone(), served(&theme)?))).collect();
+    let nearest = all
+        .into_iter()
+        .min_by(|(_, a), (_, b)| a.points.total_cmp(&b.points).then(b.minutes.total_cmp(&a.minutes)));
+    nearest.map(|(theme, served)| served.told(problem, plan, theme, false))
 }
 
 /// How far the sessions of a week serve a theme.

@@ -123,5 +123,6 @@ pub fn edition(plan: Plan) -> Edition {
         tests: tests(),
         plan,
         left: Default::default(),
+        knack: 0.0,
     }
 }

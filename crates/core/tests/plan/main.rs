@@ -51,6 +51,7 @@ fn problem(skills: &[Wished<'_>], minutes: &[u32]) -> Problem {
         version: 2,
         skills_per_session: 4,
         themes: BTreeMap::new(),
+        knack: 0.0,
         weekly: Vec::new(),
         new_skills_per_week: 2,
         sessions: minutes
@@ -66,6 +67,7 @@ fn problem(skills: &[Wished<'_>], minutes: &[u32]) -> Problem {
             .collect(),
         limits: Limits::default(),
         locks: Vec::new(),
+        layout_changes: Vec::new(),
         shares: all.clone(),
         approach: Approach { ladder: Ladder::Strict, ..Approach::BALANCED },
         variants: variants.collect(),

@@ -19,7 +19,7 @@ use jogo_words::say;
 use crate::facts::{Entered, Lasts, Letter};
 use crate::problem::{Answer, Problem};
 use crate::state::State;
-use crate::views::team_sessions::{SessionEntry, entries};
+use crate::views::team_sessions::{SessionEntry, entries, theme_said};
 
 /// For how many days a session without a log is asked for.
 const LOGS_DAYS: i32 = 14;
@@ -106,6 +106,8 @@ fn week(sessions: &[OfTeam], monday: Date, phrases: &Phrases) -> Option<(String,
         };
         let takes_place = what != Lasts::Cancelled;
         lines.push(say(language, Letter::WeekLine { date: weekday(date).into(), team: team.clone(), what }));
+        let theme = session.theme.as_ref().filter(|_| takes_place);
+        lines.extend(theme.and_then(|theme| theme_said(theme, phrases)).map(|line| format!("  {line}")));
         let order = session.order.iter().filter(|_| takes_place);
         lines.extend(order.map(|line| format!("  {}", line.said(phrases))));
         lines.push(String::new());

@@ -19,5 +19,6 @@ pub async fn joined(store: &Store, band: Band, curriculum: Curriculum, plan: Pla
         curriculum,
         plan,
         left: BTreeMap::new(),
+        knack: 0.0,
     })
 }

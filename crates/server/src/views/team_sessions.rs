@@ -1,15 +1,17 @@
 //! The sessions of a team: which edition holds on which day, and how each went.
 
 use crate::facts::{Letter, Thing};
-use jogo_core::fact::Fact;
+use jogo_core::fact::{Fact, Value};
 use std::collections::BTreeMap;
 
 use jiff::civil::Date;
 use jogo_core::academy::phrases::Phrases;
 use jogo_core::delivery::edition::Edition;
+use jogo_core::delivery::session::ThemeSaid;
 use jogo_core::delivery::team_plan::{Held, Upset, holding};
 use jogo_core::delivery::{Outcome, Said};
 use jogo_core::plan::curriculum::Sitting;
+use jogo_core::plan::knack::Knack;
 use jogo_core::plan::{Block, BlockId};
 use jogo_core::units::Minutes;
 use jogo_store::delivery::team_plans::Assigned;
@@ -31,6 +33,8 @@ pub struct SessionEntry {
     pub week: u32,
     pub date: String,
     pub minutes: Minutes,
+    /// What the week is about; absent if nothing is planned in it.
+    pub theme: Option<ThemeSaid>,
     /// How it was cancelled or cut short; absent if it takes place as planned.
     pub upset: Option<Upset>,
     pub blocks: usize,
@@ -40,6 +44,24 @@ pub struct SessionEntry {
     pub done: usize,
     pub short: usize,
     pub skipped: usize,
+}
+
+/// What came off by an edition, by what the team's coaches said.
+#[derive(Serialize, ToSchema)]
+pub struct CameOff {
+    edition: Uuid,
+    knack: Knack,
+}
+
+/// What a team's editions come to.
+#[derive(Default)]
+pub struct OfTeam {
+    /// The sessions in the order of their dates.
+    pub entries: Vec<SessionEntry>,
+    /// What the team changed last in its editions.
+    pub changes: Vec<LastChange>,
+    /// What came off, of each edition of which that was said.
+    pub came_off: Vec<CameOff>,
 }
 
 /// The last change that a team made to an edition.
@@ -109,34 +131,34 @@ pub async fn of_team(state: &State, team: Uuid, edition: Uuid) -> Answer<TeamEdi
 
 /// How many blocks of a session have an outcome.
 fn count(said: &Said, session: usize, blocks: &[Block], wanted: Outcome) -> usize {
-    blocks
-        .iter()
-        .filter(|block| said.of(session, block).is_some_and(|(outcome, _)| *outcome == wanted))
-        .count()
+    blocks.iter().filter(|block| said.of(session, block).is_some_and(|went| went.outcome == wanted)).count()
 }
 
 /// The sessions of a team in the order of their dates.
 pub async fn entries(state: &State, team: Uuid) -> Answer<Vec<SessionEntry>> {
-    Ok(with_changes(state, team).await?.0)
+    Ok(all_of(state, team).await?.entries)
 }
 
-/// The same, with what the team changed last in its editions.
-pub async fn with_changes(state: &State, team: Uuid) -> Answer<(Vec<SessionEntry>, Vec<LastChange>)> {
-    let (mut entries, mut changes) = (Vec::new(), Vec::new());
+/// The same, with what is said of each edition as a whole.
+pub async fn all_of(state: &State, team: Uuid) -> Answer<OfTeam> {
+    let mut all = OfTeam::default();
     for editions in editions_of(state, team).await?.values() {
         let days = held(editions);
         for (place, TeamEdition { assigned, edition, said }) in editions.iter().enumerate() {
             let (version, edition_id) = (assigned.version, assigned.published.id);
-            changes.extend(assigned.what.clone().map(|what| LastChange {
+            all.changes.extend(assigned.what.clone().map(|what| LastChange {
                 edition: edition_id,
                 version,
                 what,
             }));
             let dates = edition.curriculum.session_days();
+            let problem = edition.problem().map_err(Problem::input)?;
+            let knack = Knack::of(&edition.glances(&problem, said));
+            all.came_off.extend((knack.logs > 0).then_some(CameOff { edition: edition_id, knack }));
             let sessions = dates.iter().zip(&edition.plan.sessions).enumerate();
             let holds = |day: Date| holding(&days, day) == Some(place);
             for (session, (day, blocks)) in sessions.filter(|(_, (day, _))| holds(day.date)) {
-                entries.push(SessionEntry {
+                all.entries.push(SessionEntry {
                     edition: edition_id,
                     edition_number: assigned.published.number,
                     curriculum: edition.curriculum.name.clone(),
@@ -144,6 +166,7 @@ pub async fn with_changes(state: &State, team: Uuid) -> Answer<(Vec<SessionEntry
                     week: day.week,
                     date: day.date.to_string(),
                     minutes: edition.curriculum.minutes.get(session).copied().unwrap_or_default(),
+                    theme: edition.theme_of(&problem, day.week),
                     upset: assigned.own.upsets.get(&session).copied(),
                     blocks: blocks.len(),
                     order: order_of(edition, session),
@@ -154,8 +177,8 @@ pub async fn with_changes(state: &State, team: Uuid) -> Answer<(Vec<SessionEntry
             }
         }
     }
-    entries.sort_by(|a, b| a.date.cmp(&b.date));
-    Ok((entries, changes))
+    all.entries.sort_by(|a, b| a.date.cmp(&b.date));
+    Ok(all)
 }
 
 /// A line of a running order.
@@ -178,6 +201,18 @@ impl OrderLine {
             },
         )
     }
+}
+
+/// What a week is about, as letters say it; `None` if it has no name for it.
+pub fn theme_said(theme: &ThemeSaid, phrases: &Phrases) -> Option<String> {
+    let skills = Value::quoted(theme.skills.iter().map(|name| phrases.said(name)));
+    let theme: Value = match (theme.strand, theme.skills.is_empty()) {
+        (Some(strand), true) => strand.into(),
+        (Some(strand), false) => Letter::ThemeStrand { strand, skills }.into(),
+        (None, false) => skills,
+        (None, true) => return None,
+    };
+    Some(say(phrases.language, Letter::ThemeLine { theme }))
 }
 
 /// The running order of a session: its tests, then its blocks.

@@ -7,8 +7,8 @@ use std::collections::BTreeMap;
 
 use jiff::Timestamp;
 use jiff::civil::Date;
-use jogo_core::delivery::Said;
 use jogo_core::delivery::log::{BlockSaid, Saying};
+use jogo_core::delivery::{Said, Went};
 use jogo_core::plan::BlockId;
 use jogo_core::units::Minutes;
 use sqlx::{Sqlite, Transaction};
@@ -138,7 +138,7 @@ impl Store {
     /// What was last said of each block of an edition by a team.
     pub async fn said(&self, team: Uuid, edition: Uuid) -> Stored<Said> {
         let rows = sqlx::query!(
-            r#"SELECT session, block AS "block: Uuid", outcome, minutes FROM outcome
+            r#"SELECT session, block AS "block: Uuid", outcome, minutes, success, ran FROM outcome
                WHERE team = ? AND edition = ? ORDER BY said_at, id"#,
             team,
             edition
@@ -147,11 +147,13 @@ impl Store {
         .await?;
         rows.into_iter()
             .map(|row| {
-                let outcome = from_word("an outcome", &row.outcome)?;
-                Ok((
-                    (row.session as usize, BlockId(row.block)),
-                    (outcome, row.minutes.map(|m| Minutes(m as u32))),
-                ))
+                let went = Went {
+                    outcome: from_word("an outcome", &row.outcome)?,
+                    minutes: row.minutes.map(|m| Minutes(m as u32)),
+                    success: row.success.map(|of_hundred| of_hundred as u8),
+                    ran: row.ran.map(|ran| from_word("a rung that was run", &ran)).transpose()?,
+                };
+                Ok(((row.session as usize, BlockId(row.block)), went))
             })
             .collect()
     }

@@ -161,6 +161,7 @@ pub async fn edition(academy: &Academy, curriculum: Curriculum) -> Edition {
         tests: vec![],
         plan: plan(),
         left: BTreeMap::new(),
+        knack: 0.0,
     }
 }
 

@@ -1,9 +1,9 @@
 //! Curricula change only from the version that was read; editions never change.
 
 use crate::academy::{Academy, academy, at, called, edition, id, new, plan, publishes_winter, wishes};
-use jogo_core::delivery::Outcome;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::log::BlockSaid;
+use jogo_core::delivery::{Outcome, Went};
 use jogo_core::fact::Fact;
 use jogo_core::plan::curriculum::{Curriculum, Goal};
 use jogo_core::plan::{Block, BlockId};
@@ -156,7 +156,7 @@ async fn the_latest_saying_counts_whatever_the_order(#[case] order: [usize; 3]) 
     }
     let said = store.said(*team, id(60)).await.unwrap();
     let block = Block { id: Some(BLOCK), ..Block::of(&called("taps@form"), Minutes(8)) };
-    assert_eq!(said.of(0, &block), Some(&(Outcome::Short, Some(Minutes(4)))));
+    assert_eq!(said.of(0, &block), Some(&Went::from((Outcome::Short, Some(Minutes(4))))));
     let elsewhere = store.add_log(academy.other_team, &of(&all[0]), *coach, at("19:00:00")).await;
     assert!(matches!(elsewhere, Err(StoreError::Taken(_))), "an id belongs to one team");
 }

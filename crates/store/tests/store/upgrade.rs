@@ -5,7 +5,7 @@ use std::path::Path;
 
 use jogo_core::delivery::log::BlockSaid;
 use jogo_core::delivery::team_plan::TeamPlan;
-use jogo_core::delivery::{Outcome, Said};
+use jogo_core::delivery::{Outcome, Said, Went};
 use jogo_core::drill::Drill;
 use jogo_core::plan::{Block, Plan};
 use jogo_core::technique::skill::Skill;
@@ -190,7 +190,7 @@ async fn a_database_of_every_version_keeps_what_it_held(
     let blocks = &kept.edition.plan.sessions[0];
     let said = store.said(id(20), id(60)).await.unwrap();
     assert_eq!(said.of(0, &blocks[0]), None);
-    assert_eq!(said.of(0, &blocks[1]).copied(), Some((Outcome::Short, Some(Minutes(4)))));
+    assert_eq!(said.of(0, &blocks[1]).copied(), Some(Went::from((Outcome::Short, Some(Minutes(4))))));
     // What was a sentence is a milestone, and a sentence that nobody says opens nothing.
     let gates = |skills: &[Skill]| -> Vec<(String, String)> {
         let gate = |skill: &Skill| skill.gate.as_ref().unwrap().milestone().unwrap().to_string();

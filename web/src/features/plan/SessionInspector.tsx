@@ -4,6 +4,7 @@ import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import type { Curriculum, RunningBlock, RunningOrder, Schemas } from '../../api/client'
+import { layingOutSaid } from '../../texts/said'
 import { said, t } from '../../texts/t'
 import { told } from '../../texts/told'
 import { AsWritten, BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../ui/block'
@@ -47,13 +48,13 @@ export function SessionInspector({ view, at, busy, onChoose, onEdit, onChange }:
           const here = column.blocks[i]
           return (
             <Box component="li" key={`${block.drill} ${i}`} sx={{ borderTop: 1, borderColor: 'divider' }}>
-              {block.laying_out > 0 && (
+              {layingOutSaid(block) && (
                 <Typography
                   variant="caption"
                   color="text.secondary"
                   sx={{ display: 'block', pl: '54px', pt: 0.5 }}
                 >
-                  {t('session-lay-out', { n: block.laying_out })}
+                  {layingOutSaid(block)}
                 </Typography>
               )}
               <BlockHead

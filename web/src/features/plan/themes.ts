@@ -7,7 +7,7 @@ type Theme = Pick<Schemas['WeekTheme'], 'theme' | 'skills'>
 /** Its strand, or its skills. */
 export function themeName({ theme }: Theme, { skills }: Pick<Curriculum, 'skills'>): string {
   if ('strand' in theme) return t(`strand-${theme.strand}`)
-  return theme.skills.map((id) => skills.find((skill) => skill.id === id)?.name ?? id).join(', ')
+  return theme.skills.map((id) => skills.find((skill) => skill.id === id)?.name ?? id).join(' · ')
 }
 
 /** The same, and of a strand the skills that most of it is for. */

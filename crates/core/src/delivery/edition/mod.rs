@@ -48,6 +48,9 @@ pub struct Edition {
     /// Minutes that are left of the sessions that were cancelled or were cut short for a team.
     #[serde(default, skip_serializing_if = "BTreeMap::is_empty")]
     pub left: BTreeMap<usize, Minutes>,
+    /// θ of the team that works by it; 0 where nothing is known. It follows from logs and is kept nowhere.
+    #[serde(skip)]
+    pub knack: f64,
 }
 
 impl Edition {
@@ -61,6 +64,7 @@ impl Edition {
                 wish.shorten(*left);
             }
         }
+        problem.knack = self.knack;
         Ok(problem)
     }
 

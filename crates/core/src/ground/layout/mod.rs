@@ -2,7 +2,7 @@
 //!
 //! A coach says a layout as a walk: "a marker here, four paces on, then six markers a pace apart". Jogo keeps exactly
 //! that text and computes the rest: [`notation`] reads it, [`walk`] walks it, [`measure`] measures what is there,
-//! and [`draw`] draws it to scale. `docs/notation.md` explains the notation to coaches.
+//! [`draw`] draws it to scale, and [`change`] says what can stay of it for another one. `docs/notation.md` explains the notation to coaches.
 //!
 //! ```
 //! use jogo_core::ground::layout::Layout;
@@ -16,6 +16,7 @@
 //! assert_eq!((faults[0].line, faults[0].column), (2, 1));
 //! ```
 
+pub mod change;
 pub mod draw;
 mod fault;
 pub mod measure;

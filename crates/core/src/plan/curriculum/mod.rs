@@ -4,6 +4,7 @@
 //! the planner solves.
 
 mod first;
+mod layouts;
 mod season;
 mod testing;
 mod variants;
@@ -388,8 +389,10 @@ impl Curriculum {
             shares: self.shares.clone(),
             approach: self.approach,
             themes: self.themes_of(&wanted),
+            knack: 0.0,
             weekly: self.weekly_of(&wanted, &variants),
             skills: wishes,
+            layout_changes: self.layout_changes(drills, &variants),
             variants,
             locks: self.locks.clone(),
         })

@@ -48,6 +48,7 @@ pub fn example(size: ExampleSize, seed: u64) -> Problem {
         version: VERSION,
         skills_per_session: 4,
         themes: BTreeMap::new(),
+        knack: 0.0,
         weekly: Vec::new(),
         // As many as the weeks ask for, if every skill is to be met before the last weeks.
         new_skills_per_week: (size.skills * 4 / 5).div_ceil((size.weeks * 4 / 5).max(1)).clamp(1, 4),
@@ -63,6 +64,7 @@ pub fn example(size: ExampleSize, seed: u64) -> Problem {
         approach: Approach::BALANCED,
         skills,
         variants,
+        layout_changes: Vec::new(),
         locks: Vec::new(),
     }
 }

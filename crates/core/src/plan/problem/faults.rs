@@ -2,15 +2,16 @@
 
 use std::collections::BTreeSet;
 
-use super::{ProblemFault, VERSION};
+use super::{LayoutChange, ProblemFault, VERSION};
 use crate::fact::Fact;
-use crate::ids::SkillId;
+use crate::ids::{DrillId, SkillId};
 use crate::input::{InputError, RangeFault};
 use crate::plan::{Lock, Problem, SessionWish, SkillWish, Theme, Variant, VariantId, Weekly, WeeklyOf};
 use crate::units::Share;
 
 /// The most sessions, skills and variants of a problem: far more than any curriculum has, and few enough to answer.
 const MOST: [(&str, usize); 3] = [("sessions", 140), ("skills", 200), ("variants", 2_000)];
+const MOST_CHANGES: usize = 10_000;
 
 pub(super) fn of(problem: &Problem) -> Vec<InputError> {
     let mut faults = Vec::new();
@@ -26,6 +27,10 @@ pub(super) fn of(problem: &Problem) -> Vec<InputError> {
         return faults;
     }
     faults.extend(problem.approach.faults().into_iter().map(|fault| fault.inside("/approach")));
+    let knack = RangeFault::Between { value: problem.knack, least: -10.0, most: 10.0 };
+    if !knack.holds() {
+        faults.push(InputError::at("/knack", knack));
+    }
     sessions(problem, &mut faults);
     for (week, theme) in &problem.themes {
         faults.extend(theme_fault(problem, *week, theme).map(|f| f.inside(&format!("/themes/{week}"))));
@@ -36,6 +41,15 @@ pub(super) fn of(problem: &Problem) -> Vec<InputError> {
     }
     for (i, wish) in problem.weekly.iter().enumerate() {
         faults.extend(weekly_fault(problem, wish).map(|f| f.inside(&format!("/weekly/{i}"))));
+    }
+    if problem.layout_changes.len() > MOST_CHANGES {
+        let (count, most) = (problem.layout_changes.len(), MOST_CHANGES);
+        faults.push(InputError::at("/layout_changes", RangeFault::Most { count, most }));
+        return faults;
+    }
+    let drills: BTreeSet<&DrillId> = problem.variants.iter().map(|variant| &variant.drill).collect();
+    for (i, change) in problem.layout_changes.iter().enumerate() {
+        faults.extend(change_fault(&drills, change).map(|f| f.inside(&format!("/layout_changes/{i}"))));
     }
     for (i, skill) in problem.skills.iter().enumerate() {
         faults.extend(skill_faults(problem, skill).into_iter().map(|f| f.inside(&format!("/skills/{i}"))));
@@ -79,6 +93,17 @@ fn weekly_fault(problem: &Problem, wish: &Weekly) -> Option<InputError> {
         _ => None,
     };
     unknown.map(|fault| InputError::at("/of", fault)).or_else(|| wish.fault())
+}
+
+/// A layout change names drills that the problem has, and minutes that a session may have.
+fn change_fault(drills: &BTreeSet<&DrillId>, change: &LayoutChange) -> Option<InputError> {
+    let unknown = |at: &str, drill: &DrillId| {
+        let fault = ProblemFault::NoDrill { id: drill.to_string() };
+        (!drills.contains(drill)).then(|| InputError::at(at, fault))
+    };
+    let minutes = RangeFault::Minutes { value: change.laying_out.0.into(), least: 0.0, most: 240.0 };
+    let too_long = (!minutes.holds()).then(|| InputError::at("/laying_out_min", minutes));
+    unknown("/from", &change.from).or_else(|| unknown("/to", &change.to)).or(too_long)
 }
 
 fn is_share(share: Share) -> bool {

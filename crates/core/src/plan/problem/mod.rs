@@ -4,6 +4,7 @@ mod approach;
 pub mod example;
 mod faults;
 mod identity;
+mod layout_change;
 mod soonest;
 mod theme;
 mod variant;
@@ -24,6 +25,7 @@ use crate::units::{Difficulty, Minutes, Seconds, Share};
 
 pub use approach::{Approach, Ladder, OpenPlay, SuccessWindow};
 pub use identity::{BlockId, Place, left_their_session};
+pub use layout_change::LayoutChange;
 pub use soonest::Soonest;
 pub use theme::Theme;
 pub use variant::{NoStage, VariantId};
@@ -256,6 +258,10 @@ fn is_easiest(levers: &Levers) -> bool {
     *levers == Levers::default()
 }
 
+fn is_none_known(knack: &f64) -> bool {
+    *knack == 0.0
+}
+
 fn four() -> u32 {
     4
 }
@@ -367,6 +373,9 @@ pub struct Problem {
     pub shares: BTreeMap<Strand, Share>,
     /// How to go about it.
     pub approach: Approach,
+    /// θ of the squad, in logits: how much more often than expected things come off for it, see [`crate::plan::knack`].
+    #[serde(default, skip_serializing_if = "is_none_known")]
+    pub knack: f64,
     /// What weeks are to be about, by their numbers.
     #[serde(default, skip_serializing_if = "BTreeMap::is_empty")]
     pub themes: BTreeMap<u32, Theme>,
@@ -377,6 +386,9 @@ pub struct Problem {
     pub skills: Vec<SkillWish>,
     /// What may be laid.
     pub variants: Vec<Variant>,
+    /// Which layouts leave markers lying for another one. Where none is named, a layout is laid from nothing.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub layout_changes: Vec<LayoutChange>,
     /// What stays where it is.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub locks: Vec<Lock>,
@@ -415,32 +427,6 @@ impl Problem {
             wish.tests.iter().flat_map(move |test| test.shows.iter().map(move |need| (session, test, need)))
         };
         self.sessions.iter().enumerate().flat_map(of_session)
-    }
-
-    /// Minutes of all layout changes in a session.
-    pub fn changes_in(&self, blocks: &[Block]) -> Minutes {
-        blocks.windows(2).map(|pair| self.change(Some(&pair[0]), &pair[1])).sum()
-    }
-
-    /// Minutes of the layout change before a block, after a block that stood before it. Two variants side by side are
-    /// both laid out.
-    pub fn change(&self, before: Option<&Block>, next: &Block) -> Minutes {
-        match before {
-            Some(before) if self.floor(before) != self.floor(next) => self.laying_out(next),
-            _ => Minutes(0),
-        }
-    }
-
-    /// Laying out a block, if another layout stood before.
-    pub fn laying_out(&self, block: &Block) -> Minutes {
-        let both = [Some(&block.variant), block.beside.as_ref()];
-        both.into_iter().flatten().filter_map(|id| self.variant(id)).map(|v| v.laying_out).sum()
-    }
-
-    /// The drills that lie on the floor during a block.
-    pub fn floor(&self, block: &Block) -> (Option<&str>, Option<&str>) {
-        let drill = |id: &VariantId| self.variant(id).map(|v| v.drill.as_str());
-        (drill(&block.variant), block.beside.as_ref().and_then(drill))
     }
 
     /// The weeks that have sessions, first to last.

@@ -185,8 +185,13 @@ fn clock(problem: &Problem, session: usize, blocks: &[Block]) -> (Vec<u32>, u32)
     for block in blocks {
         let variants = laid(problem, block);
         let floor: Vec<&str> = variants.iter().map(|v| v.drill.as_str()).collect();
-        if before.is_some_and(|before| before != floor) {
-            now += variants.iter().map(|v| v.laying_out.0).sum::<u32>();
+        if let Some(before) = before.filter(|before| *before != floor) {
+            let from_nothing: u32 = variants.iter().map(|v| v.laying_out.0).sum();
+            let change = match (&before[..], &floor[..]) {
+                ([from], [to]) => problem.layout_changes.iter().find(|c| c.from == **from && c.to == **to),
+                _ => None,
+            };
+            now += change.map_or(from_nothing, |change| change.laying_out.0.min(from_nothing));
         }
         begins.push(now);
         now += block.minutes.0;

@@ -315,11 +315,17 @@ impl<'t> Ledger<'t> {
         SessionSums { moved: self.moved(session, blocks), ..self.table.sums(session, blocks) }
     }
 
-    /// How many blocks that stood in a session before are not among these.
+    /// How many blocks that stood in a session before are not among these. Where the squad's own is known, another rung
+    /// of a drill at the same stage is no other block: rungs follow what came off.
     fn moved(&self, session: usize, blocks: &[BlockRow]) -> u32 {
         let Some(before) = &self.before else { return 0 };
-        let mut here: Vec<usize> = blocks.iter().map(|laid| laid.variant).collect();
-        let mut gone = |laid: &&BlockRow| match here.iter().position(|variant| *variant == laid.variant) {
+        let follows = self.table.problem.knack != 0.0;
+        let kind = |variant: usize| {
+            let row = &self.table.variants[variant];
+            if follows { (row.drill as usize, row.stage) } else { (variant, 0) }
+        };
+        let mut here: Vec<(usize, usize)> = blocks.iter().map(|laid| kind(laid.variant)).collect();
+        let mut gone = |laid: &&BlockRow| match here.iter().position(|there| *there == kind(laid.variant)) {
             Some(at) => {
                 here.swap_remove(at);
                 false

@@ -127,15 +127,8 @@ impl Table<'_> {
     /// Minutes of a session that blocks and their layout changes leave; negative if they take too many.
     pub fn free(&self, session: usize, blocks: &[BlockRow]) -> i64 {
         let there = &self.sessions[session];
-        let (mut used, mut before) = (there.tests, None);
-        for laid in blocks {
-            let floor = self.floor(laid);
-            if before.is_some_and(|before| floor != before) {
-                used += self.laying_out(laid);
-            }
-            before = Some(floor);
-            used += laid.minutes;
-        }
+        let changes: u32 = blocks.windows(2).map(|pair| self.change(&pair[0], &pair[1])).sum();
+        let used = there.tests + changes + blocks.iter().map(|laid| laid.minutes).sum::<u32>();
         i64::from(there.minutes) - i64::from(used)
     }
 
@@ -144,26 +137,22 @@ impl Table<'_> {
         let there = &self.sessions[session];
         let (mut used, mut between, mut early) = (there.tests, 0, 0);
         let (mut breaches, mut aerial, mut hard_before, mut contested) = (0, 0, false, false);
-        let mut floor = (u32::MAX, u32::MAX);
         for (i, laid) in blocks.iter().enumerate() {
             let (variant, beside) = (&self.variants[laid.variant], self.beside(laid));
             let unsound = |v: &VariantRow| laid.minutes < v.least || laid.minutes > v.most || !v.usable;
-            let (mut drills, mut laying_out) = ((variant.drill, u32::MAX), variant.laying_out);
             let (mut hard, mut warm, mut in_the_air) = (variant.hard, variant.warm, variant.aerial);
             breaches += i64::from(unsound(variant));
             if let Some(other) = beside {
-                drills.1 = other.drill;
-                laying_out += other.laying_out;
                 (hard, warm) = (hard || other.hard, warm && other.warm);
                 in_the_air = in_the_air || other.aerial;
                 let stand = variant.halves && other.halves && Some(laid.variant) != laid.beside;
                 breaches += i64::from(unsound(other)) + i64::from(variant.shared(other) == 0 || !stand);
             }
-            if i > 0 && floor != drills {
-                between += laying_out;
-                used += laying_out;
+            if i > 0 {
+                let change = self.change(&blocks[i - 1], laid);
+                between += change;
+                used += change;
             }
-            floor = drills;
             early += usize::from(used * 2 < there.minutes);
             used += laid.minutes;
             aerial += if in_the_air { laid.minutes } else { 0 };

@@ -1,5 +1,7 @@
 //! A problem with its names resolved to places in its lists, as the planner works with it.
 
+use std::collections::BTreeMap;
+
 use crate::drill::levers::Intensity;
 use crate::plan::part::{
     ARC, EARLY, EASIER, EDGE, HASTE, JUMP, LAYING_OUT, MAINTENANCE, OFF_THEME, OFF_WEEKLY, OFF_WISHED_THEME,
@@ -156,11 +158,12 @@ pub(in crate::plan) struct BlockRow {
 pub(in crate::plan) struct Edge {
     window: SuccessWindow,
     logits: [f64; 2],
+    knack: f64,
 }
 
 impl Edge {
-    fn of(window: SuccessWindow) -> Edge {
-        Edge { window, logits: [logit(window.least.0), logit(window.most.0)] }
+    fn of(window: SuccessWindow, knack: f64) -> Edge {
+        Edge { window, knack, logits: [window.least, window.most].map(|share| logit(share.0) - knack) }
     }
 
     /// By how many percentage points the success lies outside the window that is expected with an experience of a rung
@@ -170,7 +173,7 @@ impl Edge {
         if logit >= self.logits[0] && logit <= self.logits[1] {
             return 0.0;
         }
-        outside(expected(Experience(experience), harder), self.window)
+        outside(expected(Experience(experience), harder, self.knack), self.window)
     }
 }
 
@@ -259,6 +262,9 @@ pub(in crate::plan) struct Table<'p> {
     pub usual: Vec<u32>,
     /// How much of an experience is left, by days of rest.
     pub kept: Vec<f64>,
+    /// The most minutes of laying out one drill after another, by their places, where markers can stay; empty, where none
+    /// can.
+    changes: Vec<u8>,
     /// Which weekly wishes a variant serves: a bit each.
     pub weekly: Vec<u32>,
     /// From which session on each weekly wish counts; never if nothing serves it.
@@ -296,7 +302,7 @@ impl<'p> Table<'p> {
             weekly_from: problem.weekly_from().into_iter().map(When::from).collect(),
             weeks: (0..weeks.len()).map(of_week).collect(),
             themes: weeks.iter().map(|week| problem.themes.get(week).map(serves)).collect(),
-            edge: Edge::of(problem.approach.success_window),
+            edge: Edge::of(problem.approach.success_window, problem.knack),
             costs: Costs::of(&problem.approach.weights),
             scan_from: problem.scan_from().into_iter().map(When::from).collect(),
             sessions,
@@ -308,6 +314,7 @@ impl<'p> Table<'p> {
             serving: Vec::new(),
             usable: Vec::new(),
             of_drill: Vec::new(),
+            changes: Vec::new(),
             targets: shares,
             needed: problem.approach.exposures,
             ladder: problem.approach.ladder,
@@ -320,6 +327,7 @@ impl<'p> Table<'p> {
         table.serving = (0..table.skills.len()).map(|_| Default::default()).collect();
         let drills = table.variants.iter().map(|v| v.drill as usize + 1).max().unwrap_or(0);
         table.of_drill = vec![Vec::new(); drills];
+        table.changes = changes(problem, &table.variants, drills);
         for &v in &table.usable {
             table.of_drill[table.variants[v].drill as usize].push(v);
             for &skill in &table.variants[v].skills {
@@ -379,13 +387,27 @@ impl<'p> Table<'p> {
         Plan { sessions: sessions.iter().map(|blocks| blocks.iter().map(block).collect()).collect() }
     }
 
-    /// The drills on the floor.
-    pub fn floor(&self, laid: &BlockRow) -> (u32, Option<u32>) {
-        (self.variants[laid.variant].drill, self.beside(laid).map(|v| v.drill))
+    /// Minutes of laying out between two blocks.
+    pub fn change(&self, before: &BlockRow, next: &BlockRow) -> u32 {
+        let (from, to) = (&self.variants[before.variant], &self.variants[next.variant]);
+        if (before.beside, next.beside) == (None, None) {
+            return match from.drill == to.drill {
+                true => 0,
+                false => to.laying_out.min(self.after(from.drill, to.drill)),
+            };
+        }
+        let floor = |laid: &BlockRow| (self.variants[laid.variant].drill, self.beside(laid).map(|v| v.drill));
+        match floor(before) == floor(next) {
+            true => 0,
+            false => to.laying_out + self.beside(next).map_or(0, |v| v.laying_out),
+        }
     }
 
-    pub fn laying_out(&self, laid: &BlockRow) -> u32 {
-        self.variants[laid.variant].laying_out + self.beside(laid).map_or(0, |v| v.laying_out)
+    fn after(&self, from: u32, to: u32) -> u32 {
+        match self.changes.is_empty() {
+            true => u32::MAX,
+            false => self.changes[from as usize * self.of_drill.len() + to as usize].into(),
+        }
     }
 
     /// The variant beside that of a block.
@@ -439,6 +461,23 @@ fn skills(problem: &Problem) -> Vec<SkillRow> {
         }
     }
     rows
+}
+
+/// The most minutes of laying out one drill after another: see [`Table::change`].
+fn changes(problem: &Problem, variants: &[VariantRow], drills: usize) -> Vec<u8> {
+    if problem.layout_changes.is_empty() {
+        return Vec::new();
+    }
+    let named = problem.variants.iter().zip(variants);
+    let place: BTreeMap<&str, usize> = named.map(|(v, row)| (v.drill.as_str(), row.drill as usize)).collect();
+    let mut changes = vec![u8::MAX; drills * drills];
+    // Of two that name the same drills the first counts.
+    for change in problem.layout_changes.iter().rev() {
+        if let (Some(from), Some(to)) = (place.get(change.from.as_str()), place.get(change.to.as_str())) {
+            changes[from * drills + to] = u8::try_from(change.laying_out.0).unwrap_or(u8::MAX);
+        }
+    }
+    changes
 }
 
 fn variants(problem: &Problem) -> Vec<VariantRow> {

@@ -19,7 +19,7 @@ use crate::sign_in::rights::Act;
 use crate::state::State;
 use crate::views::session_log::LogView;
 use crate::views::stations::Splits;
-use crate::views::team_sessions::{LastChange, SessionEntry, TeamEdition, of_team, with_changes};
+use crate::views::team_sessions::{CameOff, LastChange, OfTeam, SessionEntry, TeamEdition, all_of, of_team};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(list).service(show);
@@ -32,6 +32,8 @@ pub(in crate::api) struct TeamSessions {
     sessions: Vec<SessionEntry>,
     /// What the team changed last in its editions.
     changes: Vec<LastChange>,
+    /// What came off, of each edition of which that was said.
+    came_off: Vec<CameOff>,
 }
 
 /// One session of a team.
@@ -57,8 +59,8 @@ pub(in crate::api) async fn list(
     team: Path<Uuid>,
 ) -> Answer<Json<TeamSessions>> {
     let team = who.team(&state, *team, Act::SeeTeam).await?;
-    let (sessions, changes) = with_changes(&state, team.id).await?;
-    Ok(Json(TeamSessions { today: state.today().await?.to_string(), sessions, changes }))
+    let OfTeam { entries: sessions, changes, came_off } = all_of(&state, team.id).await?;
+    Ok(Json(TeamSessions { today: state.today().await?.to_string(), sessions, changes, came_off }))
 }
 
 /// The running order of a session, and what was said of its blocks.

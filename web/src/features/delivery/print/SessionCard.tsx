@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { RunningBlock, Schemas } from '../../../api/client'
-import { boutsSaid, stationsSaid } from '../../../texts/said'
+import { boutsSaid, layingOutSaid, stationsSaid, themeSaid } from '../../../texts/said'
 import { said, t } from '../../../texts/t'
 import { cautionsSaid } from '../../../ui/block'
 import { FloorDrawing } from '../../../ui/FloorDrawing'
@@ -17,6 +17,7 @@ const POINTS = 3
 
 export function SessionCard({ view }: { view: Schemas['TeamSession'] }) {
   const { running_order: order } = view
+  const theme = themeSaid(order.theme)
   const kit = Object.entries(order.kit).map(([colour, n]) =>
     t('session-markers', { n, colour, name: said(`colour-${colour}`) ?? colour }),
   )
@@ -52,6 +53,9 @@ export function SessionCard({ view }: { view: Schemas['TeamSession'] }) {
         </Typography>
       </Box>
       {view.upset?.left === 0 && <Typography sx={{ fontWeight: 700 }}>{t('upset-cancelled')}</Typography>}
+      {theme && (
+        <Typography sx={{ fontWeight: 600, fontSize: 13 }}>{t('session-theme', { theme })}</Typography>
+      )}
       <Typography variant="body2">
         <strong>{t('session-kit')}:</strong> {kit.join(', ') || t('session-no-kit')}
       </Typography>
@@ -101,6 +105,7 @@ function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number
       </Box>
       <Typography variant="caption" component="div">
         {[
+          layingOutSaid(block),
           t(`stage-${block.stage}`),
           settingsSaid(block.levers, block.foot),
           stationsSaid(block.station_sizes),

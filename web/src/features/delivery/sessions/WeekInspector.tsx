@@ -19,6 +19,7 @@ import { STRANDS, StrandSwatch } from '../../../ui/strands'
 import { useSquad } from '../../assessment/squad/queries'
 import { useSession } from '../../people/session'
 import { useSessions, useTeamSession } from '../today/queries'
+import { CameOff } from '../weeks/CameOff'
 import { OwnDialog } from '../weeks/OwnDialog'
 
 interface Props {
@@ -43,6 +44,7 @@ export function WeekInspector({ curriculum, team, week }: Props) {
           )}
           {week.cancelled > 0 && <Typography>{t('sessions-cancelled', { n: week.cancelled })}</Typography>}
           <ByStrand week={week} />
+          <OfTeam curriculum={curriculum} team={team.id} />
           <Button
             component={Link}
             to={`/squads/${team.id}`}
@@ -122,6 +124,12 @@ function ByStrand({ week }: { week: Schemas['WeekTally'] }) {
       </TableBody>
     </Table>
   )
+}
+
+function OfTeam({ curriculum, team }: { curriculum: string; team: string }) {
+  const read = useSessions(team).data
+  const edition = read?.sessions.findLast((entry) => entry.curriculum === curriculum)?.edition
+  return <CameOff knack={read?.came_off.find((came) => came.edition === edition)?.knack} exactly />
 }
 
 function Logs({ curriculum, team, week }: { curriculum: string; team: string; week: number }) {

@@ -7,7 +7,7 @@ import { type ComponentProps, useState } from 'react'
 import { Link } from 'react-router'
 import type { RunningBlock, Schemas } from '../../../api/client'
 import { chosenRung, useRemembered } from '../../../storage/remembered'
-import { stationsSaid } from '../../../texts/said'
+import { layingOutSaid, stationsSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { AsWritten, BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../../ui/block'
 import { FloorDrawing } from '../../../ui/FloorDrawing'
@@ -46,6 +46,7 @@ export function BlockScreen(props: Props) {
   const say = (outcome: Outcome) =>
     onSay({ outcome, minutes: null, success: said?.success ?? null, ran: outcome === 'skipped' ? null : ran })
   const [more, setMore] = useState(false)
+  const lay = layingOutSaid(block)
   return (
     <Box
       sx={{
@@ -72,7 +73,7 @@ export function BlockScreen(props: Props) {
         <Box>
           <Typography variant="caption" color="text.secondary">
             {t('today-block', { n: at + 1, of })}
-            {block.laying_out > 0 && ` · ${t('today-lay', { n: block.laying_out })}`}
+            {lay && ` · ${lay}`}
           </Typography>
           <Typography variant="h1" component="h2">
             {block.title}

@@ -6,6 +6,7 @@ import { lazy, Suspense, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import type { RunningOrder, Schemas } from '../../../api/client'
 import { dayNow } from '../../../api/day'
+import { themeInShort } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { asLongDay } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
@@ -124,6 +125,7 @@ function Run({ team, edition, session, view, today }: RunProps) {
 function Head({ view, today }: Pick<RunProps, 'view' | 'today'>) {
   const { running_order: order } = view
   const day = asLongDay(order.date)
+  const theme = themeInShort(order.theme)
   return (
     <Box sx={{ px: 1.5, py: 0.75, display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 1 }}>
       <Typography variant="h2" component="h1" sx={{ flex: order.date === today ? undefined : 1 }}>
@@ -137,6 +139,11 @@ function Head({ view, today }: Pick<RunProps, 'view' | 'today'>) {
         {t('plan-week', { n: order.week })} · {t('minutes', { n: order.minutes })} ·{' '}
         {t('today-edition', { n: view.edition_number })}
       </Typography>
+      {theme && (
+        <Typography variant="body2" sx={{ width: '100%', order: 1 }}>
+          {t('session-theme', { theme })}
+        </Typography>
+      )}
       {order.date !== today && (
         <Button component={Link} to="/today" size="small" variant="text">
           {t('today-to-today')}

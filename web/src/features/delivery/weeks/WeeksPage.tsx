@@ -8,13 +8,14 @@ import { lazy, useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '../../../api/client'
 import { dayNow } from '../../../api/day'
-import { logSaid } from '../../../texts/said'
+import { logSaid, themeInShort } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { told } from '../../../texts/told'
 import { asDay, Figure } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { useTeam } from '../../frame/team'
 import { useSessions, useTakeBack } from '../today/queries'
+import { CameOff } from './CameOff'
 
 // Its fields come only when they are asked for.
 const OwnDialog = lazy(() => import('./OwnDialog').then((m) => ({ default: m.OwnDialog })))
@@ -26,7 +27,7 @@ export function WeeksPage() {
   const [settling, setSettling] = useState<string | null>(null)
   if (read.isError && !read.data) return <ErrorNote error={read.error} />
   if (!read.data) return <Loading />
-  const { sessions: all, changes } = read.data
+  const { sessions: all, changes, came_off } = read.data
   const today = dayNow(read.data.today, read.dataUpdatedAt)
   if (all.length === 0) return <Empty>{t('weeks-none')}</Empty>
   // The curriculum that is on, or comes, stands first.
@@ -52,6 +53,7 @@ export function WeeksPage() {
                 </Button>
               )}
             </Box>
+            <CameOff knack={came_off.find((came) => came.edition === edition)?.knack} />
             {last && (
               <Button
                 size="small"
@@ -65,8 +67,13 @@ export function WeeksPage() {
             {takeBack.isError && takeBack.variables.edition === edition && (
               <ErrorNote error={takeBack.error} />
             )}
-            {own.map((entry) => (
-              <SessionRow key={entry.session} entry={entry} today={today} />
+            {own.map((entry, i) => (
+              <SessionRow
+                key={entry.session}
+                entry={entry}
+                today={today}
+                theme={own[i - 1]?.week === entry.week ? undefined : themeInShort(entry.theme)}
+              />
             ))}
           </Box>
         )
@@ -75,7 +82,14 @@ export function WeeksPage() {
   )
 }
 
-function SessionRow({ entry, today }: { entry: Schemas['SessionEntry']; today: string }) {
+interface RowProps {
+  entry: Schemas['SessionEntry']
+  today: string
+  /** What the week is about, where it begins. */
+  theme: string | undefined
+}
+
+function SessionRow({ entry, today, theme }: RowProps) {
   const { floor } = useTheme()
   const said = entry.done + entry.short + entry.skipped
   const isToday = entry.date === today
@@ -115,6 +129,7 @@ function SessionRow({ entry, today }: { entry: Schemas['SessionEntry']; today: s
         >
           {state}
         </Typography>
+        {theme && <Typography variant="body2">{t('session-theme', { theme })}</Typography>}
       </Box>
       <Figure sx={{ fontSize: '1.2rem' }}>{t('minutes', { n: upset?.left ?? entry.minutes })}</Figure>
     </ButtonBase>

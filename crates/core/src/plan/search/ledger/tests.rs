@@ -1,7 +1,8 @@
 //! A ledger knows what its plan allows, owes and costs, after any edits.
 
 use super::*;
-use crate::ids::called;
+use crate::ids::{DrillId, called};
+use crate::plan::problem::LayoutChange;
 use crate::plan::problem::example::{ExampleSize, example};
 use crate::plan::{
     Approach, Ladder, Part, Problem, SessionWish, SkillWish, TestWish, Theme, Variant, Weekly, WeeklyOf,
@@ -46,6 +47,7 @@ pub fn any_problem(made: u64, most_headers: u32) -> Problem {
     let mut problem = example(ExampleSize { weeks: 4, sessions: 2, skills: 9, variants: 26 }, made);
     problem.limits.headers_per_week = Some(most_headers % 30);
     problem.approach.ladder = [Ladder::Strict, Ladder::Overlapping, Ladder::Open][(made / 3 % 3) as usize];
+    problem.knack = (made / 5 % 5) as f64 / 2.0 - 1.0;
     // One part counts more than once, or less.
     let weight = (made / 16 % 7) as f64 / 2.0;
     problem.approach.weights = Weights::PLAIN.with(Part::ALL[(made % 17) as usize], weight);
@@ -56,6 +58,17 @@ pub fn any_problem(made: u64, most_headers: u32) -> Problem {
         variant.usual = Minutes(4 + (i % 7) as u32);
         variant.headers_per_min = if i % 7 == 0 { 1.0 } else { 0.0 };
     }
+    // One drill leaves markers for the next: what is left to do takes 0 to 2 minutes.
+    let drills: Vec<DrillId> = problem.variants.iter().map(|variant| variant.drill.clone()).collect();
+    let changes = drills.windows(2).filter(|pair| pair[0] != pair[1]).enumerate();
+    problem.layout_changes = changes
+        .map(|(i, pair)| LayoutChange {
+            from: pair[0].clone(),
+            to: pair[1].clone(),
+            stay: 4,
+            laying_out: Minutes((i % 3) as u32),
+        })
+        .collect();
     // A skill is wished two or three times a week, a drill at most once.
     let (skill, drill) = (problem.skills[1].id.clone(), problem.variants[2].drill.clone());
     problem.weekly = vec![
