@@ -200,6 +200,7 @@ fn chain(goals: &[Stage], needs: &[Option<Stage>], minutes: &[u32], approach: Ap
         limits: Limits::default(),
         locks: Vec::new(),
         layout_changes: Vec::new(),
+        hinges: Vec::new(),
         shares: all.clone(),
         approach,
         variants: (0..goals.len())

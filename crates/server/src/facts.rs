@@ -102,6 +102,8 @@ facts! {
         CutShort = "change-cut-short" { date: Value, minutes: Minutes },
         TakenBack = "change-taken-back",
         OwnDays = "change-own-days",
+        Waits = "change-waits" { skill: String },
+        Begins = "change-begins" { skill: String },
     }
 
     /// What a letter or a calendar says.

@@ -201,6 +201,7 @@ edition-other-feet = Welcher Fuß arbeitet, hat sich geändert.
 edition-other-shares = Die Anteile der Bereiche haben sich geändert.
 edition-other-themes = Wochen haben andere Themen.
 edition-other-weekly = Die Wochenwünsche haben sich geändert.
+edition-other-mastery = Andere Techniken warten, bis eine Mannschaft so weit ist.
 edition-other-tests = Die Tests liegen in anderen Einheiten.
 edition-other-minutes = Einheit { $session }: { $now } min statt { $then } min.
 edition-new-goal = Neues Ziel: „{ $skill }“ bis { $stage }.

@@ -204,6 +204,7 @@ edition-other-feet = Which foot works has changed.
 edition-other-shares = The shares of the strands have changed.
 edition-other-themes = Weeks have other themes.
 edition-other-weekly = What is wished for every week has changed.
+edition-other-mastery = Other skills wait until a squad is ready for them.
 edition-other-tests = Tests are taken in other sessions.
 edition-other-minutes = Session { $session }: { $now } min instead of { $then } min.
 edition-new-goal = New goal: “{ $skill }” to { $stage }.

@@ -1127,6 +1127,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/teams/{team}/editions/{edition}/hinges/{skill}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lets a skill begin that a team waits for. */
+        post: operations["hinges_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/teams/{team}/editions/{edition}/own": {
         parameters: {
             query?: never;
@@ -2249,6 +2266,8 @@ export interface components {
             holidays?: number[];
             /** @description Blocks that stay where they are. */
             locks?: components["schemas"]["Lock"][];
+            /** @description Skills that a squad begins only when it is ready for them. */
+            mastery?: components["schemas"]["Mastery"][];
             /** @description Technical minutes of each session, in order of their dates. */
             minutes: components["schemas"]["Minutes"][];
             /** @description As people say it: "Autumn with the ball". */
@@ -2308,6 +2327,8 @@ export interface components {
             /** @description What is different from the latest edition, in words. */
             changes: components["schemas"]["Fact"][];
             editions: components["schemas"]["EditionEntry"][];
+            /** @description Where skills begin that a squad has to be ready for. */
+            hinges: components["schemas"]["HingeHere"][];
             /** Format: uuid */
             id: string;
             /** @description Minutes of the whole plan by strand. */
@@ -2989,6 +3010,34 @@ export interface components {
             /** @description The association's rule, in its own words or by its name and part. */
             text: string;
         };
+        /** @description A skill that waits for a squad, and what the squad works at meanwhile. */
+        Hinge: {
+            /** @description What comes first in its place; all of them skills of the problem. */
+            meanwhile?: components["schemas"]["SkillId"][];
+            /** @description The skill that waits. */
+            skill: components["schemas"]["SkillId"];
+        };
+        /** @description A skill that a squad begins in a session only when it is ready for it. */
+        HingeHere: {
+            /** @description The titles of what a squad does there until then, beside what stands; absent if nothing can be left out there. */
+            meanwhile?: string[] | null;
+            session: number;
+            share?: components["schemas"]["Share"] | null;
+            skill: components["schemas"]["SkillId"];
+        };
+        /** @description A skill that was to begin in a session, or is to. */
+        HingeView: {
+            name: string;
+            /** @description How many have to; absent where the coach says when it begins. */
+            needed?: number | null;
+            players: number;
+            /** @description How many of the squad pass its gate. */
+            ready: number;
+            share?: components["schemas"]["Share"] | null;
+            skill: components["schemas"]["SkillId"];
+            /** @description Whether the session goes on without it; else it begins, as far as is known today. */
+            waits: boolean;
+        };
         /** @description Who said something of a session, and when. */
         HistoryEntry: {
             at: string;
@@ -3614,6 +3663,12 @@ export interface components {
              * @description All of them.
              */
             total: number;
+        };
+        /** @description A skill that a squad begins only when it is ready. */
+        Mastery: {
+            share?: components["schemas"]["Share"] | null;
+            /** @description Which skill; it counts while the skill is a goal that the squad has not met. */
+            skill: components["schemas"]["SkillId"];
         };
         /** @description A test, reached so often of the last this many dates. */
         Measured: {
@@ -5598,6 +5653,8 @@ export interface components {
             curriculum: string;
             /** Format: int64 */
             edition_number: number;
+            /** @description Skills that begin in it only if the squad is ready for them, and those that do not begin for want of that. */
+            hinges: components["schemas"]["HingeView"][];
             log: components["schemas"]["LogView"];
             running_order: components["schemas"]["RunningOrder"];
             splits: components["schemas"]["Splits"];
@@ -8579,6 +8636,39 @@ export interface operations {
             };
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    hinges_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                edition: string;
+                skill: components["schemas"]["SkillId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             500: components["responses"]["Problem500"];
         };
     };

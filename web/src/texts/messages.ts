@@ -329,6 +329,17 @@ export interface Messages {
   'today-block': { n: Value; of: Value }
   'today-how-it-went': null
   'today-all-said': null
+  'session-hinge-share': { skill: Value; share: Value }
+  'session-hinge-word': { skill: Value }
+  'session-hinge-meanwhile': { instead: Value }
+  'session-hinge-left-out': null
+  'session-hinge-stuck': null
+  'today-hinge-ready': { skill: Value; ready: Value; players: Value; needed: Value }
+  'today-hinge-begun': { skill: Value }
+  'today-hinge-waits': { skill: Value; ready: Value; players: Value; needed: Value }
+  'today-hinge-ask': { skill: Value }
+  'today-hinge-begin': null
+  'today-hinge-begin-word': null
   'today-edition': { n: Value }
   'today-to-today': null
   'today-sound': null
@@ -1047,6 +1058,10 @@ export interface Messages {
   'plan-ladder-open': null
   'plan-wishes-success-least': null
   'plan-wishes-success-most': null
+  'plan-mastery': null
+  'plan-mastery-none': null
+  'plan-mastery-share': { share: Value }
+  'plan-mastery-word': null
   'plan-weekly': null
   'plan-weekly-about': null
   'plan-weekly-what': null
@@ -1692,6 +1707,7 @@ export interface Messages {
   'edition-other-shares': null
   'edition-other-themes': null
   'edition-other-weekly': null
+  'edition-other-mastery': null
   'edition-other-tests': null
   'edition-other-minutes': { session: Value; now: Value; then: Value }
   'edition-new-goal': { skill: Value; stage: Value }
@@ -1822,6 +1838,8 @@ export interface Messages {
   'change-wishes': null
   'change-cancelled': { date: Value }
   'change-cut-short': { date: Value; minutes: Value }
+  'change-waits': { skill: Value }
+  'change-begins': { skill: Value }
   'change-taken-back': null
   'change-own-days': null
   'change-new-edition': null

@@ -23,8 +23,10 @@ export function stationsSaid(sizes: number[]): string {
   return t('session-stations-of', { stations: listed([...counts].map(([size, n]) => `${n} × ${size}`)) })
 }
 
+type Theme = Schemas['ThemeSaid'] | null | undefined
+
 /** What a week is about; nothing if nothing is planned in it. Names of skills may hold commas. */
-export function themeSaid(theme: Schemas['ThemeSaid'] | null): string | undefined {
+export function themeSaid(theme: Theme): string | undefined {
   const skills = theme?.skills.join(' · ')
   const strand = theme?.strand && t(`strand-${theme.strand}`)
   if (strand && skills) return t('session-theme-strand', { strand, skills })
@@ -32,8 +34,7 @@ export function themeSaid(theme: Schemas['ThemeSaid'] | null): string | undefine
 }
 
 /** The same where the blocks stand beside it: a strand without its skills. */
-export const themeInShort = (theme: Schemas['ThemeSaid'] | null) =>
-  themeSaid(theme?.strand ? { ...theme, skills: [] } : theme)
+export const themeInShort = (theme: Theme) => themeSaid(theme?.strand ? { ...theme, skills: [] } : theme)
 
 /** How long it takes to lay out a block, and what can stay of the layout before it; nothing if there is none to do. */
 export function layingOutSaid(block: Pick<Schemas['RunningBlock'], 'laying_out' | 'staying'>) {

@@ -6,6 +6,7 @@
 
 mod came_off;
 pub mod edition;
+pub mod hinges;
 pub mod home;
 pub mod log;
 pub mod looks;

@@ -14,6 +14,7 @@ use crate::delivery::{Outcome, Said};
 use crate::drill::Drill;
 use crate::fact::{Fact, facts};
 use crate::ground::fit::Ground;
+use crate::ids::SkillId;
 use crate::input::InputError;
 use crate::plan::curriculum::{Season, Sitting};
 use crate::plan::search::solve::STEPS_NEAR;
@@ -53,6 +54,12 @@ pub struct TeamPlan {
     /// Tests of those sessions, and where they went.
     #[serde(skip_serializing_if = "Vec::is_empty")]
     pub moved_tests: Vec<MovedTest>,
+    /// Skills that were to begin in a session, and that the team was not ready for then.
+    #[serde(skip_serializing_if = "Vec::is_empty")]
+    pub waits: Vec<Wait>,
+    /// Skills that a coach let begin all the same.
+    #[serde(skip_serializing_if = "BTreeSet::is_empty")]
+    pub let_begin: BTreeSet<SkillId>,
 }
 
 /// A session that was cancelled or cut short.
@@ -64,6 +71,16 @@ pub struct Upset {
     pub left: Minutes,
     /// How the team went on.
     pub remedy: Remedy,
+}
+
+/// A skill that was to begin in a session.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[serde(deny_unknown_fields)]
+pub struct Wait {
+    /// The session, from 0.
+    pub session: usize,
+    /// The skill.
+    pub skill: SkillId,
 }
 
 impl TeamPlan {
@@ -278,7 +295,12 @@ impl TeamPlan {
         from: Date,
     ) -> Result<TeamPlan, Vec<InputError>> {
         let before = self.edition(old)?;
-        let mut merged = TeamPlan { season: self.season.clone(), ground: self.ground, ..TeamPlan::default() };
+        let mut merged = TeamPlan {
+            season: self.season.clone(),
+            ground: self.ground,
+            let_begin: self.let_begin.clone(),
+            ..TeamPlan::default()
+        };
         let after = merged.edition(new)?;
         let dates = |edition: &Edition| -> Vec<Date> {
             edition.curriculum.session_days().iter().map(|session_day| session_day.date).collect()

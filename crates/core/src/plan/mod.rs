@@ -28,6 +28,7 @@ pub mod curriculum;
 pub mod edit;
 pub mod exposure;
 pub mod forecast;
+pub mod hinge;
 pub mod knack;
 pub mod part;
 pub mod problem;

@@ -7,6 +7,7 @@ mod clash;
 #[path = "../demo/mod.rs"]
 mod demo;
 mod edit;
+mod hinge;
 mod score;
 mod so_far;
 mod solve;
@@ -68,6 +69,7 @@ fn problem(skills: &[Wished<'_>], minutes: &[u32]) -> Problem {
         limits: Limits::default(),
         locks: Vec::new(),
         layout_changes: Vec::new(),
+        hinges: Vec::new(),
         shares: all.clone(),
         approach: Approach { ladder: Ladder::Strict, ..Approach::BALANCED },
         variants: variants.collect(),

@@ -5,6 +5,7 @@ pub mod board;
 pub mod clubs;
 pub mod drafts;
 pub mod drills;
+pub mod hinges;
 pub mod map;
 pub mod progress;
 pub mod promise;

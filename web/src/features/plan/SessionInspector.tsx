@@ -10,7 +10,7 @@ import { told } from '../../texts/told'
 import { AsWritten, BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../ui/block'
 import { FloorDrawing } from '../../ui/FloorDrawing'
 import { SelectCell } from '../../ui/fields'
-import { asLongDay, Figure } from '../../ui/figures'
+import { asLongDay, asPercent, Figure } from '../../ui/figures'
 import { settingsSaid } from '../../ui/levers'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { STAGES, StageGlyph } from '../../ui/stages'
@@ -115,6 +115,28 @@ interface HeadProps {
   onChange: (change: Change) => void
 }
 
+/** The skills that begin here only if a squad is ready for them, and what it does until then. */
+function Hinges({ view, session }: Pick<HeadProps, 'view' | 'session'>) {
+  return view.hinges
+    .filter((hinge) => hinge.session === session)
+    .map(({ skill: id, share, meanwhile }) => {
+      const skill = view.skills.find((each) => each.id === id)?.name ?? id
+      const instead = meanwhile?.join(' · ')
+      return (
+        <Typography key={id} variant="body2" sx={{ mt: 0.5 }}>
+          {share == null
+            ? t('session-hinge-word', { skill })
+            : t('session-hinge-share', { skill, share: asPercent(share) })}{' '}
+          {meanwhile == null
+            ? t('session-hinge-stuck')
+            : instead
+              ? t('session-hinge-meanwhile', { instead })
+              : t('session-hinge-left-out')}
+        </Typography>
+      )
+    })
+}
+
 function Head({ order, view, session, busy, onChange }: HeadProps) {
   const isPinned = (test: string) =>
     view.wishes.tests?.find((each) => each.session === session && each.test === test)?.pinned !== false
@@ -133,6 +155,7 @@ function Head({ order, view, session, busy, onChange }: HeadProps) {
         {t('minutes', { n: order.minutes })}
       </Typography>
       <Kit kit={order.kit} />
+      <Hinges view={view} session={session} />
       {order.tests.map(({ test, name, minutes }) => (
         <Box
           key={test}

@@ -13,6 +13,7 @@ import { STAGES } from '../../ui/stages'
 import { useClubs } from '../academy/clubs/queries'
 import { useSkills } from '../drill/queries'
 import { ApproachWishes } from './ApproachWishes'
+import { MasteryChoice } from './MasteryChoice'
 import { type Change, EVERYBODY, useGoalsOfSquads } from './queries'
 import { SeasonFields } from './SeasonFields'
 import { TestWishes } from './TestWishes'
@@ -76,11 +77,6 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
       ...wishes,
       goals: wishes.goals.map((goal) => (goal.skill === skill ? { ...goal, ...next } : goal)),
     }))
-  const strongFirst = (id: string) => {
-    const own = skills.data?.find((skill) => skill.id === id)?.side ?? 'equal'
-    return own !== 'not_sided' && (view.wishes.side ?? own) === 'strong_first'
-  }
-  const stages = STAGES.map((stage) => ({ value: stage, says: t(`stage-${stage}`) }))
   const others = (skills.data ?? []).filter((skill) => !goals.some((goal) => goal.skill === skill.id))
   return (
     <WishPart title={t('plan-wishes-goals')}>
@@ -113,32 +109,13 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
           >
             ×
           </IconButton>
-          <Box sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-            <SelectCell<Stage>
-              label={t('plan-wishes-present')}
-              aria-label={t('plan-wishes-present')}
-              none={t('plan-wishes-not-met')}
-              value={goal.present ?? ''}
-              options={stages}
-              onChange={(present) => set(goal.skill, { present: present || null })}
-            />
-            <SelectCell<Stage>
-              label={t('plan-wishes-goal')}
-              value={goal.goal}
-              options={stages}
-              onChange={(stage) => stage && set(goal.skill, { goal: stage })}
-            />
-            {strongFirst(goal.skill) && (
-              <SelectCell<Stage>
-                label={t('plan-wishes-other-foot')}
-                none={t('plan-wishes-other-foot-waits')}
-                value={goal.other_foot ?? ''}
-                options={stages}
-                onChange={(stage) => set(goal.skill, { other_foot: stage || null })}
-                sx={{ gridColumn: '1 / -1' }}
-              />
-            )}
-          </Box>
+          <GoalFields
+            view={view}
+            goal={goal}
+            skill={skills.data?.find((skill) => skill.id === goal.skill)}
+            onSet={(next) => set(goal.skill, next)}
+            onChange={onChange}
+          />
         </Box>
       ))}
       <FromSquads
@@ -165,6 +142,52 @@ function Goals({ view, onChange }: { view: Curriculum; onChange: (change: Change
         }
       />
     </WishPart>
+  )
+}
+
+interface GoalFieldsProps {
+  view: Curriculum
+  goal: Schemas['Goal']
+  skill: Schemas['Skill'] | undefined
+  onSet: (next: Partial<Schemas['Goal']>) => void
+  onChange: (change: Change) => void
+}
+
+/** From where to where a goal leads, and what its beginning waits for. */
+function GoalFields({ view, goal, skill, onSet, onChange }: GoalFieldsProps) {
+  const stages = STAGES.map((stage) => ({ value: stage, says: t(`stage-${stage}`) }))
+  const own = skill?.side ?? 'equal'
+  const strongFirst = own !== 'not_sided' && (view.wishes.side ?? own) === 'strong_first'
+  return (
+    <Box sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+      <SelectCell<Stage>
+        label={t('plan-wishes-present')}
+        aria-label={t('plan-wishes-present')}
+        none={t('plan-wishes-not-met')}
+        value={goal.present ?? ''}
+        options={stages}
+        onChange={(present) => onSet({ present: present || null })}
+      />
+      <SelectCell<Stage>
+        label={t('plan-wishes-goal')}
+        value={goal.goal}
+        options={stages}
+        onChange={(stage) => stage && onSet({ goal: stage })}
+      />
+      {!goal.present && (
+        <MasteryChoice view={view} skill={goal.skill} gated={skill?.gate != null} onChange={onChange} />
+      )}
+      {strongFirst && (
+        <SelectCell<Stage>
+          label={t('plan-wishes-other-foot')}
+          none={t('plan-wishes-other-foot-waits')}
+          value={goal.other_foot ?? ''}
+          options={stages}
+          onChange={(stage) => onSet({ other_foot: stage || null })}
+          sx={{ gridColumn: '1 / -1' }}
+        />
+      )}
+    </Box>
   )
 }
 

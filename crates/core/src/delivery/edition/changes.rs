@@ -22,6 +22,7 @@ facts! {
         OtherFeet = "edition-other-feet",
         OtherThemes = "edition-other-themes",
         OtherWeekly = "edition-other-weekly",
+        OtherMastery = "edition-other-mastery",
         OtherTests = "edition-other-tests",
         OtherMinutes = "edition-other-minutes" { session: usize, now: Minutes, then: Minutes },
         NewGoal = "edition-new-goal" { skill: String, stage: Stage },
@@ -95,6 +96,9 @@ impl Edition {
         }
         if now.weekly != then.weekly {
             said.push(EditionChange::OtherWeekly);
+        }
+        if now.mastery != then.mastery {
+            said.push(EditionChange::OtherMastery);
         }
         if now.tests != then.tests {
             said.push(EditionChange::OtherTests);

@@ -74,6 +74,7 @@ impl Curriculum {
             holidays: Vec::new(),
             themes: BTreeMap::new(),
             weekly: Vec::new(),
+            mastery: Vec::new(),
             testing: Testing::USUAL,
             tests: Vec::new(),
             side: None,

@@ -5,6 +5,7 @@
 
 mod first;
 mod layouts;
+mod mastery;
 mod season;
 mod testing;
 mod variants;
@@ -32,6 +33,7 @@ use crate::season::calendar::{SessionDay, session_days};
 use crate::technique::skill::{Need, SidePolicy, Skill, Stage, Strand};
 use crate::units::{Minutes, Share};
 
+pub use mastery::Mastery;
 pub use season::Season;
 pub use testing::{TWO_WEEKS, Testing};
 use variants::Given;
@@ -144,6 +146,9 @@ pub struct Curriculum {
     /// What should come up every week, and how often.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub weekly: Vec<Weekly>,
+    /// Skills that a squad begins only when it is ready for them.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub mastery: Vec<Mastery>,
     /// How it is to be measured.
     #[serde(default)]
     pub testing: Testing,
@@ -272,6 +277,13 @@ impl Curriculum {
         if self.goals.is_empty() {
             wrong("/goals".into(), WishFault::NoGoal.into());
         }
+        for (i, wish) in self.mastery.iter().enumerate() {
+            let twice = self.mastery[..i].iter().any(|other| other.skill == wish.skill);
+            let twice = twice.then(|| RangeFault::Twice { id: wish.skill.to_string() }.into());
+            if let Some(fault) = twice.or_else(|| wish.fault()) {
+                wrong(format!("/mastery/{i}"), fault);
+            }
+        }
         for (i, wish) in self.weekly.iter().enumerate() {
             faults.extend(wish.fault().map(|fault| fault.inside(&format!("/weekly/{i}"))));
         }
@@ -391,6 +403,7 @@ impl Curriculum {
             themes: self.themes_of(&wanted),
             knack: 0.0,
             weekly: self.weekly_of(&wanted, &variants),
+            hinges: self.hinges(&wishes, &by_id, tests),
             skills: wishes,
             layout_changes: self.layout_changes(drills, &variants),
             variants,
@@ -457,6 +470,7 @@ mod tests {
             name: "Autumn with the ball".into(),
             themes: BTreeMap::new(),
             weekly: Vec::new(),
+            mastery: Vec::new(),
             band: called("u8-u9"),
             start: date(2031, 9, 1),
             weeks: 2,

@@ -65,6 +65,7 @@ pub fn example(size: ExampleSize, seed: u64) -> Problem {
         skills,
         variants,
         layout_changes: Vec::new(),
+        hinges: Vec::new(),
         locks: Vec::new(),
     }
 }

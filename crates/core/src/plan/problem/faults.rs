@@ -42,6 +42,14 @@ pub(super) fn of(problem: &Problem) -> Vec<InputError> {
     for (i, wish) in problem.weekly.iter().enumerate() {
         faults.extend(weekly_fault(problem, wish).map(|f| f.inside(&format!("/weekly/{i}"))));
     }
+    for (i, hinge) in problem.hinges.iter().enumerate() {
+        let named = [("/skill".to_owned(), &hinge.skill)].into_iter();
+        let named =
+            named.chain(hinge.meanwhile.iter().enumerate().map(|(n, id)| (format!("/meanwhile/{n}"), id)));
+        for (at, id) in named.filter(|(_, id)| problem.skill_index(id).is_none()) {
+            faults.push(InputError::at(format!("/hinges/{i}{at}"), unknown_skill(id)));
+        }
+    }
     if problem.layout_changes.len() > MOST_CHANGES {
         let (count, most) = (problem.layout_changes.len(), MOST_CHANGES);
         faults.push(InputError::at("/layout_changes", RangeFault::Most { count, most }));

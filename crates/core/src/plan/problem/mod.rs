@@ -19,6 +19,7 @@ use crate::drill::levers::{Intensity, Levers};
 use crate::fact::{Fact, Quoted, Value, facts};
 use crate::ids::{DrillId, SkillId, TestId};
 use crate::input::InputError;
+use crate::plan::hinge::Hinge;
 use crate::plan::part::{MISSING, MISSING_CARRIED};
 use crate::technique::skill::{Foot, Need, Stage, Strand};
 use crate::units::{Difficulty, Minutes, Seconds, Share};
@@ -386,6 +387,9 @@ pub struct Problem {
     pub skills: Vec<SkillWish>,
     /// What may be laid.
     pub variants: Vec<Variant>,
+    /// Which skills wait until a squad is ready for them.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub hinges: Vec<Hinge>,
     /// Which layouts leave markers lying for another one. Where none is named, a layout is laid from nothing.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub layout_changes: Vec<LayoutChange>,

@@ -1,6 +1,7 @@
 //! Delivery: the sessions of a team, their log, and what a team has of its own.
 
 pub mod board;
+pub mod hinges;
 pub mod home;
 pub mod log;
 pub mod own;
@@ -16,6 +17,7 @@ pub fn routes(config: &mut ServiceConfig) {
         .configure(board::routes)
         .configure(session::routes)
         .configure(upset::routes)
+        .configure(hinges::routes)
         .configure(log::routes)
         .configure(home::routes)
         .configure(own::routes)

@@ -17,6 +17,7 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
+use crate::views::hinges::{HingeView, hinges_in, settle};
 use crate::views::session_log::LogView;
 use crate::views::stations::Splits;
 use crate::views::team_sessions::{CameOff, LastChange, OfTeam, SessionEntry, TeamEdition, all_of, of_team};
@@ -45,6 +46,8 @@ pub(in crate::api) struct TeamSession {
     running_order: RunningOrder,
     /// How it was cancelled or cut short.
     upset: Option<Upset>,
+    /// Skills that begin in it only if the squad is ready for them, and those that do not begin for want of that.
+    hinges: Vec<HingeView>,
     log: LogView,
     splits: Splits,
 }
@@ -59,6 +62,7 @@ pub(in crate::api) async fn list(
     team: Path<Uuid>,
 ) -> Answer<Json<TeamSessions>> {
     let team = who.team(&state, *team, Act::SeeTeam).await?;
+    settled(&who, &state, &team).await?;
     let OfTeam { entries: sessions, changes, came_off } = all_of(&state, team.id).await?;
     Ok(Json(TeamSessions { today: state.today().await?.to_string(), sessions, changes, came_off }))
 }
@@ -75,9 +79,18 @@ pub(in crate::api) async fn show(
 ) -> Answer<Json<TeamSession>> {
     let (team, edition, session) = path.into_inner();
     let team = who.team(&state, team, Act::SeeTeam).await?;
+    settled(&who, &state, &team).await?;
     let own = of_team(&state, team.id, edition).await?;
     let pace = who.pace(&state).await?;
     Ok(Json(TeamSession::of(&state, team, &own, session, pace).await?))
+}
+
+/// Before a coach sees the sessions, the skills that are due begin or wait.
+async fn settled(who: &SignedIn, state: &State, team: &Team) -> Answer<()> {
+    match who.team(state, team.id, Act::Coach).await {
+        Ok(team) => settle(state, &team, who.0.id).await,
+        Err(_) => Ok(()),
+    }
 }
 
 impl TeamSession {
@@ -93,6 +106,7 @@ impl TeamSession {
             edition_number: assigned.published.number,
             upset: assigned.own.upsets.get(&session).copied(),
             log: LogView::of(state, team.id, own, session, running_order.date).await?,
+            hinges: hinges_in(state, &team, own, session).await?,
             splits: Splits::of(state, &team, &running_order).await?,
             team: team.name,
             running_order,

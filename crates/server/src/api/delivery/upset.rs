@@ -217,6 +217,7 @@ pub(in crate::api) async fn back(
     if let Some(first) = changed {
         nothing_said_since(&own.said, first)?;
     }
+    let before = own.assigned.own.taken_back(before);
     let (what, by, now) = (Changed::TakenBack.into(), who.0.id, state.clock.now());
     state.store.change_team_plan(team.id, &own.assigned, &before, &what, by, now).await?;
     Ok(HttpResponse::NoContent().finish())

@@ -5,13 +5,14 @@ use jogo_core::delivery::edition::Edition;
 use jogo_core::fact::Fact;
 use jogo_core::ids::{SkillId, TestId};
 use jogo_core::plan::curriculum::Curriculum;
+use jogo_core::plan::hinge::{Hinge, meanwhile};
 use jogo_core::plan::score::{minutes_by_strand, missing};
 use jogo_core::plan::{
     Alternative, Block, BlockId, Breach, Clash, Edit, Mending, Plan, Price, Problem as PlanProblem, Score,
     Stitch, VariantId, WeekTheme, check, mend, score, stitches, week_themes,
 };
 use jogo_core::technique::skill::{Skill, Stage, Strand};
-use jogo_core::units::Minutes;
+use jogo_core::units::{Minutes, Share};
 use jogo_store::delivery::Published;
 use jogo_store::plan::{Change, Draft};
 use serde::Serialize;
@@ -38,6 +39,8 @@ pub(crate) struct CurriculumView {
     stitches: Vec<Stitch>,
     /// What each week with blocks is about.
     themes: Vec<WeekTheme>,
+    /// Where skills begin that a squad has to be ready for.
+    hinges: Vec<HingeHere>,
     /// Minutes of the whole plan by strand.
     minutes_by_strand: [f64; 4],
     score: Score,
@@ -132,6 +135,33 @@ struct BreachHere {
     mend: Option<Mending>,
 }
 
+/// A skill that a squad begins in a session only when it is ready for it.
+#[derive(Serialize, ToSchema)]
+struct HingeHere {
+    skill: SkillId,
+    session: usize,
+    /// Which share of a squad has to pass its gate; absent where the coach says when it begins.
+    share: Option<Share>,
+    /// The titles of what a squad does there until then, beside what stands; absent if nothing can be left out there.
+    meanwhile: Option<Vec<String>>,
+}
+
+impl HingeHere {
+    fn all(wishes: &Curriculum, problem: &PlanProblem, plan: &Plan) -> Vec<HingeHere> {
+        let here = |hinge: &Hinge| {
+            let session = hinge.session(problem, plan)?;
+            let mastery = wishes.mastery.iter().find(|mastery| mastery.skill == hinge.skill)?;
+            let stood = plan.sessions.get(session)?;
+            let instead = meanwhile(problem, plan, hinge, session).map(|blocks| {
+                let new = blocks.into_iter().filter(|block| !stood.iter().any(|there| there.is_like(block)));
+                new.map(|block| problem.title(&block.variant).to_owned()).collect()
+            });
+            Some(HingeHere { skill: hinge.skill.clone(), session, share: mastery.share, meanwhile: instead })
+        };
+        problem.hinges.iter().filter_map(here).collect()
+    }
+}
+
 #[derive(Serialize, ToSchema)]
 struct EditionEntry {
     id: Uuid,
@@ -172,9 +202,9 @@ pub(super) async fn view(state: &State, draft: Draft, came: Came) -> Answer<Http
             missing: missing.iter().sum(),
         })
     });
-    let breaches = {
-        let (problem, plan) = (problem.clone(), plan.clone());
-        aside(move || with_mends(&problem, &plan)).await?
+    let (breaches, hinges) = {
+        let (wishes, problem, plan) = (edition.curriculum.clone(), problem.clone(), plan.clone());
+        aside(move || (with_mends(&problem, &plan), HingeHere::all(&wishes, &problem, &plan))).await?
     };
     let trimmed = edition.clone().trimmed();
     let view = CurriculumView {
@@ -186,6 +216,7 @@ pub(super) async fn view(state: &State, draft: Draft, came: Came) -> Answer<Http
         sessions: (0..problem.sessions.len()).map(|at| column(&edition, &problem, at)).collect(),
         stitches: stitches(&problem, plan),
         themes: week_themes(&problem, plan),
+        hinges,
         minutes_by_strand: minutes_by_strand(&problem, plan),
         score: score(&problem, plan),
         breaches,

@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 76] = [
+const ROUTES: [(&str, &str, &[&str]); 77] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/language", &[DIRECTOR, LEAD, COACH]),
@@ -64,6 +64,7 @@ const ROUTES: [(&str, &str, &[&str]); 76] = [
     ("GET", "/teams/{team}/sessions/{edition}/0", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/teams/{team}/sessions/{edition}/0/remedies?left=0", &[LEAD, COACH]),
     ("POST", "/teams/{team}/sessions/{edition}/0/upset", &[LEAD, COACH]),
+    ("POST", "/teams/{team}/editions/{edition}/hinges/drag-turn", &[LEAD, COACH]),
     ("POST", "/teams/{team}/editions/{edition}/back", &[LEAD, COACH]),
     ("GET", "/teams/{team}/editions/{edition}/own", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/teams/{team}/editions/{edition}/own", &[DIRECTOR, LEAD, COACH]),

@@ -13,6 +13,7 @@ import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { useSquad } from '../../assessment/squad/queries'
 import { useTeam } from '../../frame/team'
 import { BlockScreen } from './BlockScreen'
+import { Hinges } from './Hinges'
 import { nameOf, useLog } from './log'
 import { todayOf, useSessions, useTeamSession } from './queries'
 import { SessionStrip } from './SessionStrip'
@@ -73,6 +74,7 @@ function Run({ team, edition, session, view, today }: RunProps) {
         </Typography>
       )}
       {outcomes.size === 0 && !view.upset && <Before {...{ team, edition, session, order }} />}
+      <Hinges team={team} edition={edition} hinges={view.hinges} open={outcomes.size === 0} />
       <Tests order={order} />
       {open < 0 && order.blocks.length > 0 && (
         <Typography role="status" sx={{ px: 1.5, pb: 1 }}>

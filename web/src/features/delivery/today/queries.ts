@@ -96,3 +96,17 @@ export function useTakeBack(team: string) {
     onSettled: () => renewSessions(queries, team),
   })
 }
+
+/** Lets a skill begin that the team waits for; this needs the network. */
+export function useLetBegin(team: string, edition: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (skill: string) =>
+      data(
+        api.POST('/teams/{team}/editions/{edition}/hinges/{skill}', {
+          params: { path: { team, edition, skill } },
+        }),
+      ),
+    onSettled: () => renewSessions(queries, team),
+  })
+}
