@@ -141,6 +141,7 @@ plan-ladder-open = jederzeit, auch in der ersten Einheit
 plan-wishes-success-least = Leichter unter, %
 plan-wishes-success-most = Schwerer über, %
 plan-mastery = Beginnt
+plan-mastery-of = Beginnt: { $skill }
 plan-mastery-none = wie geplant
 plan-mastery-share = sobald { $share } einer Mannschaft die Hürde nehmen
 plan-mastery-word = wenn die Trainerin oder der Trainer es sagt

@@ -141,6 +141,7 @@ plan-ladder-open = Any time, even in the first session
 plan-wishes-success-least = One down below, %
 plan-wishes-success-most = One up above, %
 plan-mastery = Begins
+plan-mastery-of = Begins: { $skill }
 plan-mastery-none = as planned
 plan-mastery-share = once { $share } of a squad pass its gate
 plan-mastery-word = when the coach says so

@@ -1059,6 +1059,7 @@ export interface Messages {
   'plan-wishes-success-least': null
   'plan-wishes-success-most': null
   'plan-mastery': null
+  'plan-mastery-of': { skill: Value }
   'plan-mastery-none': null
   'plan-mastery-share': { share: Value }
   'plan-mastery-word': null

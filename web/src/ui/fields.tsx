@@ -37,7 +37,14 @@ interface Choosing<T extends string> extends Plain {
   onChange: (value: T | '') => void
 }
 
-export function SelectCell<T extends string>({ value, options, none, onChange, ...rest }: Choosing<T>) {
+export function SelectCell<T extends string>({
+  value,
+  options,
+  none,
+  onChange,
+  'aria-label': name,
+  ...rest
+}: Choosing<T>) {
   return (
     <TextField
       select
@@ -45,7 +52,11 @@ export function SelectCell<T extends string>({ value, options, none, onChange, .
       fullWidth
       value={value}
       onChange={(event) => onChange(event.target.value as T | '')}
-      slotProps={{ select: { native: true }, inputLabel: { shrink: true } }}
+      slotProps={{
+        select: { native: true },
+        inputLabel: { shrink: true },
+        htmlInput: { 'aria-label': name },
+      }}
       {...rest}
     >
       {none !== undefined && <option value="">{none}</option>}

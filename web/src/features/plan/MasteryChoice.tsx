@@ -11,12 +11,13 @@ const BY_WORD = 'word'
 interface Props {
   view: Curriculum
   skill: string
+  name: string
   /** Whether it has a gate that a share of the squad can pass. */
   gated: boolean
   onChange: (change: Change) => void
 }
 
-export function MasteryChoice({ view, skill, gated, onChange }: Props) {
+export function MasteryChoice({ view, skill, name, gated, onChange }: Props) {
   const wished = view.wishes.mastery?.find((each) => each.skill === skill)
   const shares = [...new Set([...SHARES, ...(wished?.share ? [wished.share] : [])])].sort()
   const options = [
@@ -35,6 +36,7 @@ export function MasteryChoice({ view, skill, gated, onChange }: Props) {
   return (
     <SelectCell
       label={t('plan-mastery')}
+      aria-label={t('plan-mastery-of', { skill: name })}
       none={t('plan-mastery-none')}
       value={wished ? (wished.share ? String(wished.share) : BY_WORD) : ''}
       options={options}

@@ -175,7 +175,13 @@ function GoalFields({ view, goal, skill, onSet, onChange }: GoalFieldsProps) {
         onChange={(stage) => stage && onSet({ goal: stage })}
       />
       {!goal.present && (
-        <MasteryChoice view={view} skill={goal.skill} gated={skill?.gate != null} onChange={onChange} />
+        <MasteryChoice
+          view={view}
+          skill={goal.skill}
+          name={skill?.name ?? goal.skill}
+          gated={skill?.gate != null}
+          onChange={onChange}
+        />
       )}
       {strongFirst && (
         <SelectCell<Stage>

@@ -181,10 +181,6 @@ function Needs({ view, skill, count, name, onChoose, onPut }: NeedsProps) {
           <SkillLink name={name(need.skill)} onClick={() => onChoose(need.skill)} />
           <SelectCell
             aria-label={t('progressions-stage-of', { name: name(need.skill) })}
-            slotProps={{
-              select: { native: true },
-              htmlInput: { 'aria-label': t('progressions-stage-of', { name: name(need.skill) }) },
-            }}
             value={need.stage}
             options={STAGE_OPTIONS}
             onChange={(stage) =>

@@ -9,6 +9,7 @@ mod deliver;
 mod described;
 mod drills;
 mod goals;
+mod hinges;
 mod home;
 mod letters;
 mod limits;

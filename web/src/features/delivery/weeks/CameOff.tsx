@@ -23,7 +23,7 @@ export function CameOff({ knack, exactly = false }: Props) {
         {Math.abs(theta) >= NOTHING && ` ${t(theta > 0 ? 'weeks-came-off-more' : 'weeks-came-off-less')}`}
       </Typography>
       {exactly && (
-        <Typography variant="caption" color="text.secondary">
+        <Typography variant="caption" component="p" color="text.secondary">
           {t('weeks-came-off-theta', {
             theta: asNumber(theta),
             least: asNumber(least),
