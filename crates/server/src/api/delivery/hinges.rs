@@ -18,7 +18,7 @@ pub fn routes(config: &mut ServiceConfig) {
     config.service(begin);
 }
 
-/// Lets a skill begin that a team waits for.
+/// Lets a skill begin that a team waits for; nothing changes where it waits for nothing.
 #[utoipa::path(operation_id = "hinges_begin",
     params(("team" = Uuid, Path), ("edition" = Uuid, Path), ("skill" = SkillId, Path)),
     responses((status = 204), (status = 412, body = Problem)))]
@@ -31,10 +31,10 @@ pub(in crate::api) async fn begin(
     let (team, edition, skill) = path.into_inner();
     let team = who.team(&state, team, Act::Coach).await?;
     let own = of_team(&state, team.id, edition).await?;
+    let name = own.edition.skill(&skill).ok_or_else(|| Problem::not_found(Thing::Skill))?.name.clone();
     if !own.edition.curriculum.mastery.iter().any(|mastery| mastery.skill == skill) {
-        return Err(Problem::not_found(Thing::Skill));
+        return Ok(HttpResponse::NoContent().finish());
     }
-    let name = own.edition.skill(&skill).map_or_else(|| skill.to_string(), |skill| skill.name.clone());
     let next = own.assigned.own.clone();
     let next = next.with_begun(&own.assigned.edition, &own.said, &skill, state.today().await?);
     let (next, what) = (next.map_err(Problem::input)?, Changed::Begins { skill: name }.into());
