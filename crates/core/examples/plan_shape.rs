@@ -72,7 +72,8 @@ fn shape(problem: &Problem, plan: &Plan) -> String {
     let laying: u32 = plan.sessions.iter().map(|blocks| problem.changes_in(blocks).0).sum();
     let blocks: usize = plan.sessions.iter().map(Vec::len).sum();
     let skills = |blocks: &Vec<Block>| {
-        blocks.iter().flat_map(|block| &variant(block).skills).collect::<BTreeSet<_>>().len()
+        let shown = blocks.iter().flat_map(|block| &variant(block).skills);
+        shown.map(|id| problem.skill_of(id)).collect::<BTreeSet<_>>().len()
     };
     let skills: usize = plan.sessions.iter().map(skills).sum();
     let later = plan.sessions.iter().zip(&problem.sessions).filter(|(_, session)| session.week >= 3);

@@ -134,7 +134,15 @@ fn a_drill_of_another_band_gives_no_ladder() {
     }
     let problem =
         wishes(None).problem(&Academy::default(), &demo::band(), &demo::skills(), &drills, &demo::tests());
-    assert_eq!(wish(&problem.unwrap(), "step-over-outside-other-foot"), None);
+    let problem = problem.unwrap();
+    assert_eq!(wish(&problem, "step-over-outside-other-foot"), None);
+    // And that is said; of one that has its ladder, or whose other foot is there already, nothing is.
+    assert_eq!(wishes(None).feet_not_parted(&problem, &demo::skills()), ["step-over-outside"]);
+    let whole = problem_of(&wishes(None));
+    assert!(wishes(None).feet_not_parted(&whole, &demo::skills()).is_empty());
+    let mut there = wishes(None);
+    there.goals[1].other_foot = Some(Stage::Scan);
+    assert!(there.feet_not_parted(&problem_of(&there), &demo::skills()).is_empty());
 }
 
 // By hand: 20 s of work for each foot, in turn. Alone a foot has all the touches of its block, and none of the other.

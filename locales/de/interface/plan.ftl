@@ -172,6 +172,7 @@ plan-line-other-foot = anderer Fuß
 plan-other-foot = { $name }, anderer Fuß
 plan-wishes-other-foot = Anderer Fuß
 plan-wishes-other-foot-waits = wartet auf den starken Fuß
+plan-wishes-not-parted = Beide Füße gehen gemeinsam weiter: Auf einer Stufe ist hier keine Übung für einen Fuß allein.
 plan-wishes-present = Der Kader ist bei
 plan-wishes-not-met = noch nicht dran
 plan-wishes-goal = Ziel

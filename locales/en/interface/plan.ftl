@@ -172,6 +172,7 @@ plan-line-other-foot = other foot
 plan-other-foot = { $name }, other foot
 plan-wishes-other-foot = Other foot
 plan-wishes-other-foot-waits = waits for the strong foot
+plan-wishes-not-parted = Both feet go on together: at some stage no drill here is for one foot alone.
 plan-wishes-present = The squad is at
 plan-wishes-not-met = not met yet
 plan-wishes-goal = Goal

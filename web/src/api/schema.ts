@@ -1136,7 +1136,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Lets a skill begin that a team waits for. */
+        /** Lets a skill begin that a team waits for; nothing changes where it waits for nothing. */
         post: operations["hinges_begin"];
         delete?: never;
         options?: never;
@@ -5315,6 +5315,8 @@ export interface components {
              * @description Exposures that the plan still misses on the way to the goal.
              */
             missing: number;
+            /** @description Whether both feet share this ladder although the strong one should come first: no drill is for one foot alone. */
+            not_parted: boolean;
             /** @description Whether this is the ladder of the other foot; its id is then not one of the library. */
             other_foot: boolean;
             present?: components["schemas"]["Stage"] | null;

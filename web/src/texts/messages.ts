@@ -1090,6 +1090,7 @@ export interface Messages {
   'plan-other-foot': { name: Value }
   'plan-wishes-other-foot': null
   'plan-wishes-other-foot-waits': null
+  'plan-wishes-not-parted': null
   'plan-wishes-present': null
   'plan-wishes-not-met': null
   'plan-wishes-goal': null

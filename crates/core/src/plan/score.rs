@@ -428,7 +428,9 @@ fn focus(problem: &Problem, plan: &Plan, laid: &Blocks<'_>) -> PartPoints {
         part.add(week.points, PointsFrom::OffTheme { week: week.week, percent });
     }
     for (blocks, wish) in laid.0.iter().zip(&problem.sessions) {
-        let skills: BTreeSet<&SkillId> = blocks.iter().flat_map(|(_, variant)| &variant.skills).collect();
+        let shown = blocks.iter().flat_map(|(_, variant)| &variant.skills);
+        // Either foot of a skill is that skill.
+        let skills: BTreeSet<&SkillId> = shown.map(|id| problem.skill_of(id)).collect();
         let over = skills.len().saturating_sub(most as usize);
         if over > 0 {
             let from = PointsFrom::Unfocused { date: wish.date.into(), skills: skills.len(), most };

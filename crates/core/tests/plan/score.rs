@@ -226,6 +226,15 @@ fn skills_too_many_in_a_session_cost(#[case] sessions: &str, #[case] most: u32, 
     assert_eq!(points(&problem, sessions, "S14"), expected);
 }
 
+#[test]
+fn either_foot_of_a_skill_is_one_skill() {
+    let mut problem = problem(A_AND_B, &[30; 2]);
+    problem.skills_per_session = 1;
+    problem.skills[1].carries = Some(called("a"));
+    variant_of(&mut problem, "a@flow").skills = vec![called("a"), called("b")];
+    assert_eq!(points(&problem, "a@form 5, b@form 5 | a@flow 5, a@form 5", "S14"), 0.0);
+}
+
 // Usual are 8 minutes: 5 are 3 too few, 0.2 each.
 #[rstest]
 #[case::as_long_as_usual("a@form 8 | a@form 9", 0.0)]

@@ -158,6 +158,7 @@ function GoalFields({ view, goal, skill, onSet, onChange }: GoalFieldsProps) {
   const stages = STAGES.map((stage) => ({ value: stage, says: t(`stage-${stage}`) }))
   const own = skill?.side ?? 'equal'
   const strongFirst = own !== 'not_sided' && (view.wishes.side ?? own) === 'strong_first'
+  const notParted = view.skills.find((line) => line.id === goal.skill)?.not_parted
   return (
     <Box sx={{ gridColumn: '1 / -1', display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
       <SelectCell<Stage>
@@ -192,6 +193,11 @@ function GoalFields({ view, goal, skill, onSet, onChange }: GoalFieldsProps) {
           onChange={(stage) => onSet({ other_foot: stage || null })}
           sx={{ gridColumn: '1 / -1' }}
         />
+      )}
+      {notParted && (
+        <Typography variant="caption" color="text.secondary" sx={{ gridColumn: '1 / -1' }}>
+          {t('plan-wishes-not-parted')}
+        </Typography>
       )}
     </Box>
   )

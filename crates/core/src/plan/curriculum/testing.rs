@@ -19,7 +19,7 @@
 //!
 //! What a test is to show goes with it, so that the planner brings the stage before the test.
 
-use std::collections::BTreeMap;
+use std::collections::{BTreeMap, BTreeSet};
 
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
@@ -203,11 +203,13 @@ impl Curriculum {
             let served: Vec<(&Milestone, &Goal)> =
                 of_test.filter_map(|milestone| Some((milestone, goal(&milestone.skill)?))).collect();
             let on_way = || served.iter().filter(|(m, goal)| goal.is_on_the_way(m.stage));
-            let shows = |of: &mut dyn Iterator<Item = &(&Milestone, &Goal)>, last: bool| {
-                let mut stages: BTreeMap<&SkillId, Stage> = BTreeMap::new();
-                for (milestone, _) in of {
-                    let stage = stages.entry(&milestone.skill).or_insert(milestone.stage);
-                    *stage = if last { milestone.stage.max(*stage) } else { milestone.stage.min(*stage) };
+            // Every stage that rests on it; or the first of each skill. A ladder may let a stage be done before an earlier
+            // one.
+            let shows = |of: &mut dyn Iterator<Item = &(&Milestone, &Goal)>, all: bool| {
+                let stages: BTreeSet<(&SkillId, Stage)> = of.map(|(m, _)| (&m.skill, m.stage)).collect();
+                let mut stages: Vec<(&SkillId, Stage)> = stages.into_iter().collect();
+                if !all {
+                    stages.dedup_by_key(|(skill, _)| *skill);
                 }
                 let need = |(skill, stage): (&SkillId, Stage)| Need { skill: skill.clone(), stage };
                 stages.into_iter().map(need).collect::<Vec<_>>()

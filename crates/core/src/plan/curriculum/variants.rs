@@ -21,7 +21,7 @@ use crate::drill::{Drill, Rung};
 use crate::ground::fit::{Ground, Misfit, fit, laying_out};
 use crate::ground::layout::Layout;
 use crate::ids::SkillId;
-use crate::plan::{Barred, SidedTouches, SkillWish, Variant, VariantId};
+use crate::plan::{Barred, Problem, SidedTouches, SkillWish, Variant, VariantId};
 use crate::technique::skill::{Foot, Need, SidePolicy, Skill, Stage};
 use crate::units::{Pace, Seconds, Share};
 
@@ -82,6 +82,21 @@ impl Curriculum {
                 return variants;
             }
         }
+    }
+
+    /// The goals for which the strong foot should come first, and whose feet share one ladder all the same: at some stage
+    /// no drill is for one foot alone.
+    pub fn feet_not_parted(&self, problem: &Problem, skills: &[Skill]) -> Vec<SkillId> {
+        let strong_first = |goal: &&Goal| {
+            let own = skills.iter().find(|skill| skill.id == goal.skill).map(|skill| skill.side);
+            let side = own.filter(|own| *own != SidePolicy::NotSided).map(|own| self.side.unwrap_or(own));
+            side == Some(SidePolicy::StrongFirst)
+                && goal.other_foot.is_none_or(|at| at <= goal.goal.min(OWN_LADDER))
+        };
+        let parted =
+            |goal: &&Goal| problem.skills.iter().any(|wish| wish.carries.as_ref() == Some(&goal.skill));
+        let all = self.goals.iter().filter(strong_first).filter(|goal| !parted(goal));
+        all.map(|goal| goal.skill.clone()).collect()
     }
 
     fn wants_each_foot(&self, goal: &Goal, library: &Given<'_>) -> bool {

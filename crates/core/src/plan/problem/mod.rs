@@ -414,6 +414,12 @@ impl Problem {
         self.skills.iter().find(|skill| skill.id == *id).map_or_else(|| id.clone().into(), SkillWish::said)
     }
 
+    /// The skill itself, where an id is that of the ladder of its other foot.
+    pub fn skill_of<'a>(&'a self, id: &'a SkillId) -> &'a SkillId {
+        let wish = self.skills.iter().find(|wish| wish.id == *id);
+        wish.and_then(|wish| wish.carries.as_ref()).unwrap_or(id)
+    }
+
     /// The skills that are goals, once each: without the ladders of the other foot.
     pub fn goals(&self) -> impl Iterator<Item = &SkillWish> {
         self.skills.iter().filter(|wish| wish.carries.is_none())

@@ -400,12 +400,15 @@ impl<'t> Ledger<'t> {
         for laid in goes.iter().chain(comes).filter(|laid| !stays(laid)) {
             skills_of(laid).for_each(|skill| touch(*skill));
         }
-        for (at, laid) in comes.iter().enumerate().skip(1) {
-            for skill in skills_of(laid) {
+        let mut seen = 0;
+        for (at, laid) in comes.iter().enumerate() {
+            let signs = table.variants[laid.variant].signs;
+            for skill in skills_of(laid).filter(|_| signs & seen != 0) {
                 if comes[..at].iter().any(|earlier| table.variants[earlier.variant].shows(*skill)) {
                     touch(*skill);
                 }
             }
+            seen |= signs;
         }
         let (early, was_early) = (sums.early, self.sums[session].early);
         if early == was_early && old.len() == blocks.len() && goes.len() <= 1 {

@@ -82,20 +82,20 @@ impl Table<'_> {
         let Walk { free, breaches, laying_out, early } = self.walk(session, blocks);
         let mut sums =
             SessionSums { breaches, laying_out, early, unused: free.max(0) as u32, ..SessionSums::default() };
-        let (mut skills, mut most, mut could_scan) = (0, 0, false);
+        let (mut skills, mut seen, mut most, mut could_scan) = (0, 0, 0, false);
         let theme = &self.themes[self.sessions[session].week];
         for (i, laid) in blocks.iter().enumerate() {
             let variant = &self.variants[laid.variant];
             let minutes = f64::from(laid.minutes);
             sums.minutes += laid.minutes;
             sums.short += self.usual[laid.variant].saturating_sub(laid.minutes);
-            let shown = |skill: &&usize| blocks[..i].iter().any(|b| self.variants[b.variant].shows(**skill));
-            skills += variant.skills.iter().filter(|skill| !shown(skill)).count() as u32;
+            let (new, shares) = self.skills_added(laid, &blocks[..i], &mut seen);
+            skills += new;
             let harder = |b: &BlockRow| {
                 let other = &self.variants[b.variant];
                 other.difficulty > variant.difficulty && other.shared(variant) > 0
             };
-            sums.easier += u32::from(blocks[..i].iter().any(harder));
+            sums.easier += u32::from(shares && blocks[..i].iter().any(harder));
             sums.weekly |= self.weekly[laid.variant];
             most = most.max(variant.stage);
             could_scan |= variant.skills.iter().any(|skill| self.scan_from[*skill] <= When::In(session));

@@ -106,7 +106,7 @@ pub(in crate::plan) struct VariantRow {
     pub stage: usize,
     pub skills: Box<[usize]>,
     /// A bit for each of its skills; two skills may have the same bit.
-    signs: u64,
+    pub signs: u64,
     pub drill: u32,
     pub least: u32,
     pub most: u32,
@@ -265,6 +265,10 @@ pub(in crate::plan) struct Table<'p> {
     /// The most minutes of laying out one drill after another, by their places, where markers can stay; empty, where none
     /// can.
     changes: Vec<u8>,
+    /// The ladder of a skill's other foot, and the skill of such a ladder.
+    twins: Vec<Option<usize>>,
+    /// How many skills each variant shows, both feet of one counted once, and a bit for each of them and its other foot.
+    focus: Vec<(u32, u64)>,
     /// Which weekly wishes a variant serves: a bit each.
     pub weekly: Vec<u32>,
     /// From which session on each weekly wish counts; never if nothing serves it.
@@ -315,6 +319,8 @@ impl<'p> Table<'p> {
             usable: Vec::new(),
             of_drill: Vec::new(),
             changes: Vec::new(),
+            twins: twins(problem),
+            focus: Vec::new(),
             targets: shares,
             needed: problem.approach.exposures,
             ladder: problem.approach.ladder,
@@ -327,6 +333,7 @@ impl<'p> Table<'p> {
         table.serving = (0..table.skills.len()).map(|_| Default::default()).collect();
         let drills = table.variants.iter().map(|v| v.drill as usize + 1).max().unwrap_or(0);
         table.of_drill = vec![Vec::new(); drills];
+        table.focus = (0..table.variants.len()).map(|variant| table.focus_of(variant)).collect();
         table.changes = changes(problem, &table.variants, drills);
         for &v in &table.usable {
             table.of_drill[table.variants[v].drill as usize].push(v);
@@ -335,6 +342,37 @@ impl<'p> Table<'p> {
             }
         }
         table
+    }
+
+    fn focus_of(&self, variant: usize) -> (u32, u64) {
+        let signs = |skill: &usize| {
+            let twin = self.twins[*skill].map_or(0, VariantRow::sign);
+            VariantRow::sign(*skill) | twin
+        };
+        let skills = &self.variants[variant].skills;
+        (self.skills_beside(variant, &[]), skills.iter().map(signs).fold(0, |all, sign| all | sign))
+    }
+
+    /// How many skills a variant shows that blocks do not show, either foot of one being that one.
+    fn skills_beside(&self, variant: usize, blocks: &[BlockRow]) -> u32 {
+        let row = &self.variants[variant];
+        let shows = |row: &VariantRow, skill: usize| {
+            row.shows(skill) || self.twins[skill].is_some_and(|twin| row.shows(twin))
+        };
+        let is_first = |skill: usize| self.twins[skill].is_none_or(|twin| !(twin < skill && row.shows(twin)));
+        let new = |skill: &&usize| {
+            is_first(**skill) && !blocks.iter().any(|laid| shows(&self.variants[laid.variant], **skill))
+        };
+        row.skills.iter().filter(new).count() as u32
+    }
+
+    /// How many skills a block adds to those before it, and whether it shares one with them. `seen` has a bit for each
+    /// skill before it; two skills may have the same bit, so that it is only asked further where bits meet.
+    pub fn skills_added(&self, laid: &BlockRow, before: &[BlockRow], seen: &mut u64) -> (u32, bool) {
+        let (count, signs) = self.focus[laid.variant];
+        let meets = signs & *seen != 0;
+        *seen |= signs;
+        if meets { (self.skills_beside(laid.variant, before), true) } else { (count, false) }
     }
 
     /// A block by its places; `None` if the problem does not have its variants.
@@ -414,6 +452,16 @@ impl<'p> Table<'p> {
     pub fn beside(&self, laid: &BlockRow) -> Option<&VariantRow> {
         laid.beside.map(|beside| &self.variants[beside])
     }
+}
+
+fn twins(problem: &Problem) -> Vec<Option<usize>> {
+    let mut twins = vec![None; problem.skills.len()];
+    for (ladder, wish) in problem.skills.iter().enumerate() {
+        if let Some(skill) = wish.carries.as_ref().and_then(|id| problem.skill_index(id)) {
+            (twins[ladder], twins[skill]) = (Some(skill), Some(ladder));
+        }
+    }
+    twins
 }
 
 fn skills(problem: &Problem) -> Vec<SkillRow> {

@@ -81,6 +81,8 @@ struct SkillLine {
     skill: Skill,
     /// Whether this is the ladder of the other foot; its id is then not one of the library.
     other_foot: bool,
+    /// Whether both feet share this ladder although the strong one should come first: no drill is for one foot alone.
+    not_parted: bool,
     present: Option<Stage>,
     goal: Stage,
     /// Exposures that the plan still misses on the way to the goal.
@@ -192,11 +194,13 @@ pub(super) async fn view(state: &State, draft: Draft, came: Came) -> Answer<Http
     let problem = problem_of(&edition)?;
     let plan = &edition.plan;
     let missing = missing(&problem, plan);
+    let not_parted = edition.curriculum.feet_not_parted(&problem, &edition.skills);
     let skills = problem.skills.iter().zip(missing).filter_map(|(wish, missing)| {
         let known = edition.skill(wish.carries.as_ref().unwrap_or(&wish.id))?.clone();
         Some(SkillLine {
             skill: Skill { id: wish.id.clone(), needs: wish.needs.clone(), ..known },
             other_foot: wish.carries.is_some(),
+            not_parted: not_parted.contains(&wish.id),
             present: wish.present,
             goal: wish.goal,
             missing: missing.iter().sum(),
