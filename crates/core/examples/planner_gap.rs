@@ -1,5 +1,6 @@
-//! How far is the planner from the best plan that is known: with *Solve*, and while it keeps improving in the background?
-//! And how much does it move when it replans after an edit? Prints a table for seeded examples of three sizes.
+//! How far is the planner from the best plan that is known: with *Solve*, and while it keeps improving in the
+//! background? And how much does it move when it replans after an edit? Prints a table for seeded examples of three
+//! sizes.
 //!
 //! `cargo run --release -p jogo-core --example planner_gap -- [RUNS] [STEPS]`: the best known is the best of this many
 //! runs (default 8) of this many steps each (default 6,000,000), and of all runs that the planner is measured with.
@@ -61,8 +62,8 @@ fn main() {
     }
 }
 
-/// Improves a plan as it is done in the background, by some of its rounds: each is twice as long as the one before. Says
-/// how many seconds that took.
+/// Improves a plan as it is done in the background, by some of its rounds: each is twice as long as the one before.
+/// Says how many seconds that took.
 fn rounds(problem: &Problem, plan: &Plan, rounds: std::ops::Range<u32>) -> (Plan, f64) {
     let begun = Instant::now();
     let better = rounds.fold(plan.clone(), |plan, round| {

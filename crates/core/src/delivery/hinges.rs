@@ -67,8 +67,8 @@ impl TeamPlan {
         Ok(Some(self))
     }
 
-    /// The state before it, for which it is taken back: a skill that only this one waits for may begin, or the team would
-    /// wait for it again.
+    /// The state before it, for which it is taken back: a skill that only this one waits for may begin, or the team
+    /// would wait for it again.
     #[must_use]
     pub fn taken_back(&self, mut before: TeamPlan) -> TeamPlan {
         let only_here = self.waits.iter().filter(|wait| !before.waits.contains(wait));
@@ -77,8 +77,8 @@ impl TeamPlan {
         before
     }
 
-    /// Lets a skill begin by the coach's word. Where the team waits for it in a session that is still ahead, that session
-    /// and those after it are again as they were published, planned anew where that breaks a rule.
+    /// Lets a skill begin by the coach's word. Where the team waits for it in a session that is still ahead, that
+    /// session and those after it are again as they were published, planned anew where that breaks a rule.
     ///
     /// Errs with the faults of the edition.
     pub fn with_begun(

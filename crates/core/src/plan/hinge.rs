@@ -5,41 +5,16 @@
 //! in place of the skill: a drill for what the squad still works at, else for something that it keeps. Both ways keep
 //! every rule. What comes after is planned anew, with the skill's first exposure in a later session.
 
-use serde::{Deserialize, Serialize};
-
+pub use super::problem::Hinge;
 use super::{Block, Plan, Problem, Variant, check, score};
 use crate::ids::SkillId;
-
-/// A skill that waits for a squad, and what the squad works at meanwhile.
-#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-#[serde(deny_unknown_fields)]
-pub struct Hinge {
-    /// The skill that waits.
-    pub skill: SkillId,
-    /// What comes first in its place; all of them skills of the problem.
-    #[serde(default, skip_serializing_if = "Vec::is_empty")]
-    pub meanwhile: Vec<SkillId>,
-}
-
-impl Hinge {
-    fn is_shown_by(&self, variant: &Variant) -> bool {
-        variant.skills.iter().any(|shown| shown.is_of(&self.skill))
-    }
-
-    /// The session in which a plan meets the skill; `None` if it never does.
-    pub fn session(&self, problem: &Problem, plan: &Plan) -> Option<usize> {
-        let shows = |block: &Block| problem.variant(&block.variant).is_some_and(|v| self.is_shown_by(v));
-        plan.sessions.iter().position(|blocks| blocks.iter().any(shows))
-    }
-}
 
 /// How many drills that break no rule are weighed for one block.
 const MOST_WEIGHED: usize = 12;
 
 /// What a session has in place of a skill that waits, every other block as it was: of the variants that break no rule
-/// there, those for what the hinge names come first, then those of what was met before; among them the one with the best
-/// score. Where there is none, the block is left out. `None` if that, too, breaks a rule.
+/// there, those for what the hinge names come first, then those of what was met before; among them the one with the
+/// best score. Where there is none, the block is left out. `None` if that, too, breaks a rule.
 ///
 /// Time: O(blocks of the skill × variants × checking the sessions up to it).
 ///

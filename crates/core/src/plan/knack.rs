@@ -157,7 +157,9 @@ mod tests {
     proptest! {
         #[test]
         fn more_that_came_off_is_no_less_of_a_knack(
-            expected in prop::collection::vec(-4.0..4.0f64, 1..20), tenths in prop::collection::vec(0u8..10, 20), at: usize
+            expected in prop::collection::vec(-4.0..4.0f64, 1..20),
+            tenths in prop::collection::vec(0u8..10, 20),
+            at: usize,
         ) {
             let of = |better: Option<usize>| {
                 let glance = |(i, (expected, tenths)): (usize, (&f64, &u8))| Glance {

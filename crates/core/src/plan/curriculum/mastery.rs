@@ -51,8 +51,8 @@ impl Mastery {
 }
 
 impl Curriculum {
-    /// The hinges of goals that the squad has not met yet; meanwhile it works at what the goal needs, and at what the test
-    /// measures that its gate asks for.
+    /// The hinges of goals that the squad has not met yet; meanwhile it works at what the goal needs, and at what the
+    /// test measures that its gate asks for.
     pub(super) fn hinges(
         &self,
         wishes: &[SkillWish],

@@ -203,8 +203,8 @@ impl Curriculum {
             let served: Vec<(&Milestone, &Goal)> =
                 of_test.filter_map(|milestone| Some((milestone, goal(&milestone.skill)?))).collect();
             let on_way = || served.iter().filter(|(m, goal)| goal.is_on_the_way(m.stage));
-            // Every stage that rests on it; or the first of each skill. A ladder may let a stage be done before an earlier
-            // one.
+            // Every stage that rests on it; or the first of each skill. A ladder may let a stage be done before an
+            // earlier one.
             let shows = |of: &mut dyn Iterator<Item = &(&Milestone, &Goal)>, all: bool| {
                 let stages: BTreeSet<(&SkillId, Stage)> = of.map(|(m, _)| (&m.skill, m.stage)).collect();
                 let mut stages: Vec<(&SkillId, Stage)> = stages.into_iter().collect();

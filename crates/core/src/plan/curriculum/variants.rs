@@ -84,8 +84,8 @@ impl Curriculum {
         }
     }
 
-    /// The goals for which the strong foot should come first, and whose feet share one ladder all the same: at some stage
-    /// no drill is for one foot alone.
+    /// The goals for which the strong foot should come first, and whose feet share one ladder all the same: at some
+    /// stage no drill is for one foot alone.
     pub fn feet_not_parted(&self, problem: &Problem, skills: &[Skill]) -> Vec<SkillId> {
         let strong_first = |goal: &&Goal| {
             let own = skills.iter().find(|skill| skill.id == goal.skill).map(|skill| skill.side);

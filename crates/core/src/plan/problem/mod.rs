@@ -3,6 +3,7 @@
 mod approach;
 pub mod example;
 mod faults;
+mod hinge;
 mod identity;
 mod layout_change;
 mod soonest;
@@ -19,12 +20,12 @@ use crate::drill::levers::{Intensity, Levers};
 use crate::fact::{Fact, Quoted, Value, facts};
 use crate::ids::{DrillId, SkillId, TestId};
 use crate::input::InputError;
-use crate::plan::hinge::Hinge;
 use crate::plan::part::{MISSING, MISSING_CARRIED};
 use crate::technique::skill::{Foot, Need, Stage, Strand};
 use crate::units::{Difficulty, Minutes, Seconds, Share};
 
 pub use approach::{Approach, Ladder, OpenPlay, SuccessWindow};
+pub use hinge::Hinge;
 pub use identity::{BlockId, Place, left_their_session};
 pub use layout_change::LayoutChange;
 pub use soonest::Soonest;

@@ -262,12 +262,13 @@ pub(in crate::plan) struct Table<'p> {
     pub usual: Vec<u32>,
     /// How much of an experience is left, by days of rest.
     pub kept: Vec<f64>,
-    /// The most minutes of laying out one drill after another, by their places, where markers can stay; empty, where none
-    /// can.
+    /// The most minutes of laying out one drill after another, by their places, where markers can stay; empty, where
+    /// none can.
     changes: Vec<u8>,
     /// The ladder of a skill's other foot, and the skill of such a ladder.
     twins: Vec<Option<usize>>,
-    /// How many skills each variant shows, both feet of one counted once, and a bit for each of them and its other foot.
+    /// How many skills each variant shows, both feet of one counted once, and a bit for each of them and its other
+    /// foot.
     focus: Vec<(u32, u64)>,
     /// Which weekly wishes a variant serves: a bit each.
     pub weekly: Vec<u32>,
