@@ -60,6 +60,14 @@ fn it_is_settled_once_the_session_before_it_is_over() {
     assert_eq!(due(day(&edition, at) + 1.days()), None, "it has begun");
     let logged = demo::said(&edition.plan, [((at, 0), (Outcome::Done, None))]);
     assert!(hinges(&TeamPlan::default(), &edition, &logged, day(&edition, at)).is_empty());
+    // Of a session in which it was left out nobody says that it has begun: its hinge is the next one.
+    let turns = edition.problem().unwrap();
+    let here = edition.plan.sessions[at].iter().filter(|block| {
+        turns.variant(&block.variant).is_some_and(|variant| variant.skills.contains(&skill()))
+    });
+    let left_out: Said = here.map(|block| ((at, block.id.unwrap()), (Outcome::Skipped, None))).collect();
+    let next = hinges(&TeamPlan::default(), &edition, &left_out, day(&edition, at) + 1.days());
+    assert!(next[0].session > at);
     let let_begin = TeamPlan { let_begin: [skill()].into(), ..TeamPlan::default() };
     assert!(hinges(&let_begin, &edition, &Said::default(), day(&edition, at)).is_empty());
 }

@@ -163,7 +163,7 @@ weeks-came-off = Von zehn Versuchen gelangen { $came }, erwartet waren { $expect
     } mit Angabe).
 weeks-came-off-more = Was für diese Mannschaft neu geplant wird, darf etwas schwerer sein.
 weeks-came-off-less = Was für diese Mannschaft neu geplant wird, darf etwas leichter sein.
-weeks-came-off-theta = θ { $theta } ({ $least } bis { $most })
+weeks-came-off-theta = Der Planer rechnet mit θ { $theta } (90 %: { $least } bis { $most })
 weeks-none = Für dein Team wurde noch keine Ausgabe veröffentlicht.
 weeks-planned = { $n ->
         [one] { $n } Block

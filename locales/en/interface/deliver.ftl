@@ -169,7 +169,7 @@ weeks-came-off = Of ten tries { $came } came off, where { $expected } were expec
     } of which it was said).
 weeks-came-off-more = What is planned anew for this squad may be a little harder.
 weeks-came-off-less = What is planned anew for this squad may be a little easier.
-weeks-came-off-theta = θ { $theta } ({ $least } to { $most })
+weeks-came-off-theta = The planner adds θ { $theta } to what it expects (90%: { $least } to { $most })
 weeks-none = No edition has been published to your team yet.
 weeks-planned = { $n ->
         [one] { $n } block

@@ -4,7 +4,7 @@ use jiff::civil::Date;
 
 use crate::delivery::Said;
 use crate::delivery::edition::Edition;
-use crate::delivery::team_plan::{TeamPlan, Wait};
+use crate::delivery::team_plan::{TeamPlan, Wait, as_run};
 use crate::ids::SkillId;
 use crate::input::InputError;
 use crate::plan::curriculum::Mastery;
@@ -30,9 +30,11 @@ impl TeamPlan {
     pub fn hinges(&self, own: &Edition, problem: &Problem, said: &Said, today: Date) -> Vec<Ahead> {
         let days = own.curriculum.session_days();
         let logged = said.sessions().last().map_or(0, |session| session + 1);
+        // What was left out did not begin.
+        let run = as_run(&own.plan, said);
         let ahead = |mastery: &Mastery| {
             let hinge = problem.hinges.iter().find(|hinge| hinge.skill == mastery.skill)?;
-            let session = hinge.session(problem, &own.plan)?;
+            let session = hinge.session(problem, &run)?;
             let day = days.get(session)?.date;
             let before = session.checked_sub(1).and_then(|before| days.get(before));
             let due = before.is_none_or(|before| before.date < today);

@@ -14,7 +14,7 @@ use crate::facts::Changed;
 use crate::problem::{Answer, Problem};
 use crate::state::State;
 use crate::views::assessment::Assessment;
-use crate::views::team_sessions::{TeamEdition, editions_of};
+use crate::views::team_sessions::TeamEdition;
 
 /// A skill that was to begin in a session, or is to.
 #[derive(Serialize, ToSchema)]
@@ -74,29 +74,23 @@ pub async fn hinges_in(
     Ok(own.edition.curriculum.mastery.iter().filter_map(view).collect())
 }
 
-/// Settles the hinges of a team that are due: where too few are ready, the team goes on without the skill. It is done
-/// for the coach who looks, and is the team's last change; what somebody else settles at the same time holds.
-pub async fn settle(state: &State, team: &Team, by: Uuid) -> Answer<()> {
-    for own in editions_of(state, team.id).await?.into_values().flatten() {
-        if own.edition.curriculum.mastery.is_empty() {
-            continue;
-        }
-        let today = state.today().await?;
-        let problem = own.edition.problem().map_err(Problem::input)?;
-        let ahead = own.assigned.own.hinges(&own.edition, &problem, &own.said, today);
-        if ahead.iter().any(|hinge| hinge.due) {
-            let assessment = Assessment::of(state, team, today).await?;
-            if let Some((next, what)) = gone_on(&own, ahead, &assessment)? {
-                let now = state.clock.now();
-                match state.store.change_team_plan(team.id, &own.assigned, &next, &what.into(), by, now).await
-                {
-                    Err(StoreError::Stale) => (),
-                    kept => kept?,
-                }
-            }
-        }
+/// Settles the hinges of a team's edition that are due: where too few are ready, the team goes on without the skill. It
+/// is done for the coach who looks, and is the team's last change; what somebody else settles at the same time holds.
+/// Says whether something changed.
+pub async fn settle(state: &State, team: &Team, by: Uuid, own: &TeamEdition) -> Answer<bool> {
+    let today = state.today().await?;
+    let problem = own.edition.problem().map_err(Problem::input)?;
+    let ahead = own.assigned.own.hinges(&own.edition, &problem, &own.said, today);
+    if !ahead.iter().any(|hinge| hinge.due) {
+        return Ok(false);
     }
-    Ok(())
+    let assessment = Assessment::of(state, team, today).await?;
+    let Some((next, what)) = gone_on(own, ahead, &assessment)? else { return Ok(false) };
+    let now = state.clock.now();
+    match state.store.change_team_plan(team.id, &own.assigned, &next, &what.into(), by, now).await {
+        Err(StoreError::Stale) => Ok(true),
+        kept => Ok(kept.map(|()| true)?),
+    }
 }
 
 /// The team's plan without the skills that are due and for which too few are ready; `None` if there is none.

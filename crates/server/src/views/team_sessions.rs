@@ -108,8 +108,11 @@ impl TeamEdition {
 }
 
 /// The editions that a team works by, by curriculum; of each curriculum in the order of their numbers.
-pub async fn editions_of(state: &State, team: Uuid) -> Answer<BTreeMap<Uuid, Vec<TeamEdition>>> {
-    let mut all: BTreeMap<Uuid, Vec<TeamEdition>> = BTreeMap::new();
+pub type Editions = BTreeMap<Uuid, Vec<TeamEdition>>;
+
+/// Those of a team.
+pub async fn editions_of(state: &State, team: Uuid) -> Answer<Editions> {
+    let mut all = Editions::new();
     for assigned in state.store.editions_of_team(team).await? {
         let of_curriculum = all.entry(assigned.published.curriculum).or_default();
         of_curriculum.push(TeamEdition::of(state, team, assigned).await?);
@@ -136,13 +139,13 @@ fn count(said: &Said, session: usize, blocks: &[Block], wanted: Outcome) -> usiz
 
 /// The sessions of a team in the order of their dates.
 pub async fn entries(state: &State, team: Uuid) -> Answer<Vec<SessionEntry>> {
-    Ok(all_of(state, team).await?.entries)
+    Ok(of_editions(&editions_of(state, team).await?)?.entries)
 }
 
-/// The same, with what is said of each edition as a whole.
-pub async fn all_of(state: &State, team: Uuid) -> Answer<OfTeam> {
+/// What the editions of a team come to.
+pub fn of_editions(editions: &Editions) -> Answer<OfTeam> {
     let mut all = OfTeam::default();
-    for editions in editions_of(state, team).await?.values() {
+    for editions in editions.values() {
         let days = held(editions);
         for (place, TeamEdition { assigned, edition, said }) in editions.iter().enumerate() {
             let (version, edition_id) = (assigned.version, assigned.published.id);

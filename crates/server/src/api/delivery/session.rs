@@ -20,7 +20,9 @@ use crate::state::State;
 use crate::views::hinges::{HingeView, hinges_in, settle};
 use crate::views::session_log::LogView;
 use crate::views::stations::Splits;
-use crate::views::team_sessions::{CameOff, LastChange, OfTeam, SessionEntry, TeamEdition, all_of, of_team};
+use crate::views::team_sessions::{
+    CameOff, LastChange, OfTeam, SessionEntry, TeamEdition, editions_of, of_editions, of_team,
+};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(list).service(show);
@@ -62,8 +64,11 @@ pub(in crate::api) async fn list(
     team: Path<Uuid>,
 ) -> Answer<Json<TeamSessions>> {
     let team = who.team(&state, *team, Act::SeeTeam).await?;
-    settled(&who, &state, &team).await?;
-    let OfTeam { entries: sessions, changes, came_off } = all_of(&state, team.id).await?;
+    let mut editions = editions_of(&state, team.id).await?;
+    if settled(&who, &state, &team, editions.values().flatten()).await? {
+        editions = editions_of(&state, team.id).await?;
+    }
+    let OfTeam { entries: sessions, changes, came_off } = of_editions(&editions)?;
     Ok(Json(TeamSessions { today: state.today().await?.to_string(), sessions, changes, came_off }))
 }
 
@@ -79,18 +84,29 @@ pub(in crate::api) async fn show(
 ) -> Answer<Json<TeamSession>> {
     let (team, edition, session) = path.into_inner();
     let team = who.team(&state, team, Act::SeeTeam).await?;
-    settled(&who, &state, &team).await?;
-    let own = of_team(&state, team.id, edition).await?;
+    let mut own = of_team(&state, team.id, edition).await?;
+    if settled(&who, &state, &team, [&own]).await? {
+        own = of_team(&state, team.id, edition).await?;
+    }
     let pace = who.pace(&state).await?;
     Ok(Json(TeamSession::of(&state, team, &own, session, pace).await?))
 }
 
-/// Before a coach sees the sessions, the skills that are due begin or wait.
-async fn settled(who: &SignedIn, state: &State, team: &Team) -> Answer<()> {
-    match who.team(state, team.id, Act::Coach).await {
-        Ok(team) => settle(state, &team, who.0.id).await,
-        Err(_) => Ok(()),
+/// Before a coach sees the sessions, the skills that are due begin or wait. Says whether an edition has changed by
+/// that.
+async fn settled(
+    who: &SignedIn,
+    state: &State,
+    team: &Team,
+    editions: impl IntoIterator<Item = &TeamEdition>,
+) -> Answer<bool> {
+    let mut changed = false;
+    for own in editions.into_iter().filter(|own| !own.edition.curriculum.mastery.is_empty()) {
+        if who.team(state, team.id, Act::Coach).await.is_ok() {
+            changed |= settle(state, team, who.0.id, own).await?;
+        }
     }
+    Ok(changed)
 }
 
 impl TeamSession {

@@ -89,23 +89,15 @@ async fn shares_move_the_minutes() {
         director.writes(Method::POST, &format!("{winter}/solve"), etag, json!({"seed": 1})).await
     };
     let solved = solve(&etag).await;
-    assert!(
-        passing(&solved.body) > passing(&before.body) + 0.03,
-        "{} {}",
-        passing(&before.body),
-        passing(&solved.body)
-    );
-    // Where the strands count three times, they come nearer still.
+    // A plan has to weigh the wish against all others; where the strands count three times, it comes much nearer.
     let mut wishes = solved.body["wishes"].clone();
     wishes["approach"]["weights"] = json!({"S2": 3});
     let etag = director.writes(Method::PUT, &winter, &solved.etag.unwrap(), wishes).await.etag.unwrap();
     let weighed = solve(&etag).await;
-    assert!(
-        passing(&weighed.body) > passing(&solved.body) + 0.03,
-        "{} {}",
-        passing(&solved.body),
-        passing(&weighed.body)
-    );
+    for less in [&before, &solved] {
+        let (less, more) = (passing(&less.body), passing(&weighed.body));
+        assert!(more > less + 0.05, "{less} {more}");
+    }
     let mut wishes = weighed.body["wishes"].clone();
     wishes["approach"]["weights"] = json!({"S2": 4});
     let refused = director.writes(Method::PUT, &winter, &weighed.etag.unwrap(), wishes).await;

@@ -18,7 +18,7 @@ export function CameOff({ knack, exactly = false }: Props) {
   const { theta, least, most, came_off: came, expected, logs } = knack
   return (
     <>
-      <Typography variant="body2" color="text.secondary">
+      <Typography variant="body2" color="text.secondary" sx={{ mt: 1 }}>
         {t('weeks-came-off', { came: asNumber(10 * came), expected: asNumber(10 * expected), n: logs })}
         {Math.abs(theta) >= NOTHING && ` ${t(theta > 0 ? 'weeks-came-off-more' : 'weeks-came-off-less')}`}
       </Typography>
