@@ -82,7 +82,7 @@ async fn shares_move_the_minutes() {
     };
     let mut wishes = before.body["wishes"].clone();
     wishes["shares"] = json!({"ball_mastery": 0.2, "dribbling": 0.2, "receiving": 0.25, "passing": 0.35});
-    let changed = director.writes(Method::PUT, &winter, &before.etag.unwrap(), wishes).await;
+    let changed = director.writes(Method::PUT, &winter, &before.etag.clone().unwrap(), wishes).await;
     assert_eq!(changed.status, 200, "{changed:?}");
     let etag = changed.etag.unwrap();
     let solve = async |etag: &str| {
@@ -92,7 +92,8 @@ async fn shares_move_the_minutes() {
     // A plan has to weigh the wish against all others; where the strands count three times, it comes much nearer.
     let mut wishes = solved.body["wishes"].clone();
     wishes["approach"]["weights"] = json!({"S2": 3});
-    let etag = director.writes(Method::PUT, &winter, &solved.etag.unwrap(), wishes).await.etag.unwrap();
+    let etag =
+        director.writes(Method::PUT, &winter, &solved.etag.clone().unwrap(), wishes).await.etag.unwrap();
     let weighed = solve(&etag).await;
     for less in [&before, &solved] {
         let (less, more) = (passing(&less.body), passing(&weighed.body));
