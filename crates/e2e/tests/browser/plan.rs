@@ -157,9 +157,11 @@ async fn ladders_and_themes_change_the_plan_as_they_say() -> Result<(), Failed> 
     assert_eq!(director.runs(FOR_THE_WEAVE).await?, serde_json::Value::Null);
     director.chooses("Week 5", "Weave through markers").await?;
     director.goes("saving").await?;
+    let before = director.runs(FOR_THE_WEAVE).await?.as_u64().unwrap_or(100);
     director.solves().await?;
-    let share = director.runs(FOR_THE_WEAVE).await?;
-    assert!(share.as_u64() >= Some(40), "{share}");
+    // Half is wished; Solve stays near the plan that was there.
+    let after = director.runs(FOR_THE_WEAVE).await?.as_u64().unwrap_or(0);
+    assert!(after >= 30 && after >= before + 10, "{before} and {after}");
     director.presses("Focus").await?;
     director.sees("for each percentage point that the theme of the week is short of half").await?;
     browser.end().await
