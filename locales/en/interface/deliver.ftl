@@ -62,9 +62,9 @@ session-hinge-word = “{ $skill }” begins here when the coach says so.
 session-hinge-meanwhile = Until then: { $instead }.
 session-hinge-left-out = Until then it is left out.
 session-hinge-stuck = Nothing else can stand here without breaking a rule, so it begins in any case.
-today-hinge-ready = “{ $skill }” begins today: { $ready } of { $players } are ready for it, and { $needed } were asked for.
+today-hinge-ready = “{ $skill }” begins in this session: { $ready } of { $players } are ready for it, and { $needed } are needed.
 today-hinge-begun = “{ $skill }” begins in this session.
-today-hinge-waits = “{ $skill }” does not begin yet: { $ready } of { $players } are ready for it, and { $needed } are asked for. The session goes on without it.
+today-hinge-waits = “{ $skill }” does not begin yet: { $ready } of { $players } are ready for it, and { $needed } are needed. The session goes on without it.
 today-hinge-ask = “{ $skill }” begins when you say so. The session goes on without it.
 today-hinge-begin = Begin all the same
 today-hinge-begin-word = Let it begin
@@ -163,12 +163,12 @@ own-days-fixed = A session has a log already or was cancelled, so the days can n
 own-as-edition = As in the edition
 own-fitting = Fitting…
 
-weeks-came-off = Of ten tries { $came } came off, where { $expected } were expected ({ $n ->
+weeks-came-off = On average { $came } of ten tries came off; { $expected } were expected ({ $n ->
         [one] one block
        *[other] { $n } blocks
-    } of which it was said).
-weeks-came-off-more = What is planned anew for this squad may be a little harder.
-weeks-came-off-less = What is planned anew for this squad may be a little easier.
+    } with a count).
+weeks-came-off-more = From now on, changes to this squad’s plan lean towards harder variations.
+weeks-came-off-less = From now on, changes to this squad’s plan lean towards easier variations.
 weeks-came-off-theta = The planner adds θ { $theta } to what it expects (90%: { $least } to { $most })
 weeks-none = No edition has been published to your team yet.
 weeks-planned = { $n ->

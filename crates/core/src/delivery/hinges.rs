@@ -29,7 +29,7 @@ impl TeamPlan {
     /// team would meet it. What was begun, what a coach let begin, and what lies behind is none.
     pub fn hinges(&self, own: &Edition, problem: &Problem, said: &Said, today: Date) -> Vec<Ahead> {
         let days = own.curriculum.session_days();
-        let logged = said.sessions().last().map_or(0, |session| session + 1);
+        let logged = said.next_session();
         // What was left out did not begin.
         let run = as_run(&own.plan, said);
         let ahead = |mastery: &Mastery| {
@@ -44,8 +44,8 @@ impl TeamPlan {
         own.curriculum.mastery.iter().filter_map(ahead).collect()
     }
 
-    /// Goes on without a skill that was to begin in a session: that session has something else in its place, and what
-    /// comes after it is planned anew, near what it was. `None` if nothing can stand there without a breach.
+    /// Goes on without a skill that was to begin in a session: that session has something else in its place, and the
+    /// sessions after it are replanned, near what they were. `None` if nothing can stand there without a breach.
     ///
     /// Errs with the faults of the edition.
     pub fn waited(
@@ -65,12 +65,15 @@ impl TeamPlan {
         plan.sessions[session] = instead;
         let plan = plan.continuing(&published.plan);
         self.plan = Some(solve_rest(&problem, &fitting(&problem, &plan), session + 1, 1, STEPS_NEAR));
-        self.waits.push(Wait { session, skill: skill.clone() });
+        let wait = Wait { session, skill: skill.clone() };
+        if !self.waits.contains(&wait) {
+            self.waits.push(wait);
+        }
         Ok(Some(self))
     }
 
-    /// The state before it, for which it is taken back: a skill that only this one waits for may begin, or the team
-    /// would wait for it again.
+    /// The state to go back to when this one is undone. A skill that only this one waits for may begin there, or the
+    /// team would wait for it again.
     #[must_use]
     pub fn taken_back(&self, mut before: TeamPlan) -> TeamPlan {
         let only_here = self.waits.iter().filter(|wait| !before.waits.contains(wait));
@@ -80,7 +83,7 @@ impl TeamPlan {
     }
 
     /// Lets a skill begin by the coach's word. Where the team waits for it in a session that is still ahead, that
-    /// session and those after it are again as they were published, planned anew where that breaks a rule.
+    /// session and those after it are again as they were published, and replanned where that breaks a rule.
     ///
     /// Errs with the faults of the edition.
     pub fn with_begun(
@@ -93,7 +96,7 @@ impl TeamPlan {
         self.let_begin.insert(skill.clone());
         let own = self.edition(published)?.knowing(said)?;
         let days = own.curriculum.session_days();
-        let logged = said.sessions().last().map_or(0, |session| session + 1);
+        let logged = said.next_session();
         let still_ahead = |wait: &&Wait| {
             wait.skill == *skill
                 && wait.session >= logged

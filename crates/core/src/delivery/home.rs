@@ -116,10 +116,9 @@ impl Edition {
         let variants = sessions.filter_map(|block| problem.variant(&block.variant));
         // The ladder of the other foot is work at the same skill.
         let worked = |id: &SkillId, variant: &Variant| {
-            let carries =
-                problem.skills.iter().find(|wish| wish.id == *id).and_then(|wish| wish.carries.clone());
-            let foot = if carries.is_some() { variant.foot } else { variant.id.foot };
-            (carries.unwrap_or_else(|| id.clone()), variant.stage, foot)
+            let skill = problem.skill_of(id);
+            let foot = if skill == id { variant.id.foot } else { variant.foot };
+            (skill.clone(), variant.stage, foot)
         };
         let skills = variants.flat_map(|v| v.skills.iter().map(move |skill| worked(skill, v)));
         skills.filter(|(skill, ..)| seen.insert(skill.clone())).collect()

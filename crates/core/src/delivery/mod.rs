@@ -108,6 +108,11 @@ impl Said {
         self.0.keys().map(|(session, _)| *session).collect()
     }
 
+    /// The first session after all of which anything was said.
+    pub fn next_session(&self) -> usize {
+        self.0.keys().map(|(session, _)| session + 1).max().unwrap_or(0)
+    }
+
     /// The blocks that were run, at least in part, each with the session in which that was.
     pub fn run(&self) -> Vec<(usize, BlockId)> {
         let run = self.0.iter().filter(|(_, went)| went.outcome != Outcome::Skipped);

@@ -200,8 +200,7 @@ impl TeamPlan {
         let problem = Problem { locks: Vec::new(), ..laid.problem()? };
         let days: Vec<Date> =
             laid.curriculum.session_days().iter().map(|session_day| session_day.date).collect();
-        let logged = said.sessions().last().map_or(0, |session| session + 1);
-        let first = first_from(&days, from).max(logged);
+        let first = first_from(&days, from).max(said.next_session());
         if check(&problem, &laid.plan).iter().any(|breach| breach.session >= first) {
             laid.plan = solve_rest(&problem, &fitting(&problem, &laid.plan), first, 1, STEPS_NEAR);
         }

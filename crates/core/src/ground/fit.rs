@@ -368,14 +368,11 @@ fn spare(footprint: Footprint, stations: u32, ground: &Ground) -> Option<Metres>
 /// assert_eq!(laying_out(64, 2), Minutes(4)); // 192 s
 /// ```
 pub fn laying_out(markers: u32, adults: u32) -> Minutes {
-    match markers {
-        0 => Minutes(1),
-        _ => moving(markers, adults),
-    }
+    moving(markers.max(1), adults)
 }
 
-/// How long it takes to move so many markers, where others stay: nothing, if none has to be moved; else as
-/// [`laying_out`].
+/// How long it takes to move some markers while the others stay: no time if none has to be moved, else as long as
+/// [`laying_out`] them.
 ///
 /// ```
 /// use jogo_core::{ground::fit::moving, units::Minutes};

@@ -1,9 +1,9 @@
 //! Hinges: what does a squad do that may not begin with a skill yet?
 //!
-//! A skill may have to wait until enough of a squad are ready for it. Its hinge is the session in which the plan meets
-//! it first. The plan is laid as if all were ready; for a squad that is not, [`meanwhile`] says what stands in the hinge
-//! in place of the skill: a drill for what the squad still works at, else for something that it keeps. Both ways keep
-//! every rule. What comes after is planned anew, with the skill's first exposure in a later session.
+//! A skill may have to wait until enough of a squad are ready for it. Its hinge is the session in which the plan first
+//! meets it. The plan is laid as if everybody were ready. For a squad that is not, [`meanwhile`] says what stands in that
+//! session in place of the skill: a drill for what the squad still works at, or else for something that it keeps. Both
+//! ways keep every rule. The sessions after it are replanned, with the skill's first exposure in one of them.
 
 pub use super::problem::Hinge;
 use super::{Block, Plan, Problem, Variant, check, score};

@@ -3,6 +3,7 @@
 use jogo_core::delivery::hinges::Ahead;
 use jogo_core::delivery::team_plan::TeamPlan;
 use jogo_core::ids::SkillId;
+use jogo_core::plan::curriculum::Mastery;
 use jogo_core::units::Share;
 use jogo_store::StoreError;
 use jogo_store::academy::teams::Team;
@@ -58,7 +59,7 @@ pub async fn hinges_in(
         let begins = ahead.iter().any(|hinge| hinge.session == session && hinge.mastery.skill == *skill);
         (waits || begins).then_some(waits)
     };
-    let view = |mastery: &jogo_core::plan::curriculum::Mastery| {
+    let view = |mastery: &Mastery| {
         let waits = here(&mastery.skill)?;
         let players = assessment.players.len();
         Some(HingeView {
@@ -85,37 +86,33 @@ pub async fn settle(state: &State, team: &Team, by: Uuid, own: &TeamEdition) -> 
         return Ok(false);
     }
     let assessment = Assessment::of(state, team, today).await?;
-    let Some((next, what)) = gone_on(own, ahead, &assessment)? else { return Ok(false) };
+    let players = assessment.players.len();
+    let too_few = |mastery: &Mastery| {
+        mastery.players_of(players).is_none_or(|needed| ready(own, &assessment, &mastery.skill) < needed)
+    };
+    let waiting: Vec<Ahead> =
+        ahead.into_iter().filter(|hinge| hinge.due && too_few(&hinge.mastery)).collect();
+    let Some(next) = without(own, waiting).await? else { return Ok(false) };
+    let new = next.waits.last().and_then(|wait| own.edition.skill(&wait.skill));
+    let what = Changed::Waits { skill: new.map_or_else(String::new, |skill| skill.name.clone()) }.into();
     let now = state.clock.now();
-    match state.store.change_team_plan(team.id, &own.assigned, &next, &what.into(), by, now).await {
+    match state.store.change_team_plan(team.id, &own.assigned, &next, &what, by, now).await {
         Err(StoreError::Stale) => Ok(true),
         kept => Ok(kept.map(|()| true)?),
     }
 }
 
-/// The team's plan without the skills that are due and for which too few are ready; `None` if there is none.
-fn gone_on(
-    own: &TeamEdition,
-    ahead: Vec<Ahead>,
-    assessment: &Assessment,
-) -> Answer<Option<(TeamPlan, Changed)>> {
-    let players = assessment.players.len();
-    let mut found = None;
-    for Ahead { mastery, session, .. } in ahead.into_iter().filter(|hinge| hinge.due) {
-        let needed = mastery.players_of(players);
-        if needed.is_some_and(|needed| ready(own, assessment, &mastery.skill) >= needed) {
-            continue;
+/// The team's plan without some skills, each in the session in which it would begin; `None` if none of them can be left
+/// out. It is replanned for that, away from whoever else asks.
+async fn without(own: &TeamEdition, waiting: Vec<Ahead>) -> Answer<Option<TeamPlan>> {
+    let (plan, published, said) = (own.assigned.own.clone(), own.assigned.edition.clone(), own.said.clone());
+    let next = actix_web::web::block(move || {
+        let mut next: Option<TeamPlan> = None;
+        for Ahead { mastery, session, .. } in waiting {
+            let before = next.clone().unwrap_or_else(|| plan.clone());
+            next = before.waited(&published, &said, session, &mastery.skill)?.or(next);
         }
-        let plan = match &found {
-            Some((plan, _)) => TeamPlan::clone(plan),
-            None => own.assigned.own.clone(),
-        };
-        let waited = plan.waited(&own.assigned.edition, &own.said, session, &mastery.skill);
-        if let Some(plan) = waited.map_err(Problem::input)? {
-            let skill =
-                own.edition.skill(&mastery.skill).map_or_else(String::new, |skill| skill.name.clone());
-            found = Some((plan, Changed::Waits { skill }));
-        }
-    }
-    Ok(found)
+        Ok(next)
+    });
+    next.await.map_err(|error| Problem::internal(&error))?.map_err(Problem::input)
 }

@@ -2,7 +2,7 @@
 //!
 //! A station may be laid eight ways on the floor, turned by quarters and seen in a mirror, and anywhere on it. So of
 //! all ways to lay the second layout over the first, the one counts in which the most of its markers come to lie where
-//! markers of the right colour lie already. What is left over may stay: it is in nobody's way until it is.
+//! markers of the right colour lie already. Markers that the second layout does not need may stay as well.
 
 use std::collections::BTreeSet;
 

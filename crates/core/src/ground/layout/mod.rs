@@ -2,7 +2,8 @@
 //!
 //! A coach says a layout as a walk: "a marker here, four paces on, then six markers a pace apart". Jogo keeps exactly
 //! that text and computes the rest: [`notation`] reads it, [`walk`] walks it, [`measure`] measures what is there,
-//! [`draw`] draws it to scale, and [`change`] says what can stay of it for another one. `docs/notation.md` explains the notation to coaches.
+//! [`draw`] draws it to scale, and [`change`] says which of its markers can stay for another one. `docs/notation.md`
+//! explains the notation to coaches.
 //!
 //! ```
 //! use jogo_core::ground::layout::Layout;

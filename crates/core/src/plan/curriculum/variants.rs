@@ -29,6 +29,11 @@ use crate::units::{Pace, Seconds, Share};
 const OWN_LADDER: Stage = Stage::Flow;
 
 impl Goal {
+    /// Whether the other foot is not yet beyond the end of the ladder that it could have of its own.
+    fn other_foot_has_to_climb(&self) -> bool {
+        self.other_foot.is_none_or(|at| at <= self.goal.min(OWN_LADDER))
+    }
+
     /// Whether each stage that a foot has still to climb on its own has a variant for that foot.
     fn each_foot_climbs(&self, variants: &[Variant]) -> bool {
         let Some(other) = self.skill.other_foot() else { return false };
@@ -58,10 +63,13 @@ pub(super) struct Given<'l> {
 impl Curriculum {
     /// The policy of a skill in this curriculum.
     fn side_of(&self, skill: &str, library: &Given<'_>) -> SidePolicy {
-        let own = library.skills.get(skill).map_or(SidePolicy::NotSided, |skill| skill.side);
-        match own {
-            SidePolicy::NotSided => own,
-            _ => self.side.unwrap_or(own),
+        library.skills.get(skill).map_or(SidePolicy::NotSided, |skill| self.side_for(skill))
+    }
+
+    fn side_for(&self, skill: &Skill) -> SidePolicy {
+        match skill.side {
+            SidePolicy::NotSided => SidePolicy::NotSided,
+            own => self.side.unwrap_or(own),
         }
     }
 
@@ -88,10 +96,9 @@ impl Curriculum {
     /// stage no drill is for one foot alone.
     pub fn feet_not_parted(&self, problem: &Problem, skills: &[Skill]) -> Vec<SkillId> {
         let strong_first = |goal: &&Goal| {
-            let own = skills.iter().find(|skill| skill.id == goal.skill).map(|skill| skill.side);
-            let side = own.filter(|own| *own != SidePolicy::NotSided).map(|own| self.side.unwrap_or(own));
-            side == Some(SidePolicy::StrongFirst)
-                && goal.other_foot.is_none_or(|at| at <= goal.goal.min(OWN_LADDER))
+            let skill = skills.iter().find(|skill| skill.id == goal.skill);
+            skill.is_some_and(|skill| self.side_for(skill) == SidePolicy::StrongFirst)
+                && goal.other_foot_has_to_climb()
         };
         let parted =
             |goal: &&Goal| problem.skills.iter().any(|wish| wish.carries.as_ref() == Some(&goal.skill));
@@ -103,7 +110,7 @@ impl Curriculum {
         let free = |id: &SkillId| !library.wanted.contains(id.as_str());
         self.side_of(&goal.skill, library) == SidePolicy::StrongFirst
             && goal.skill.other_foot().is_some_and(|id| free(&id))
-            && goal.other_foot.is_none_or(|at| at <= goal.goal.min(OWN_LADDER))
+            && goal.other_foot_has_to_climb()
     }
 
     /// The wishes, each that is carried over followed by that of the other foot.

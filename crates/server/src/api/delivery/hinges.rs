@@ -1,8 +1,7 @@
 //! A coach's word that a skill may begin.
 
-use actix_web::HttpResponse;
-use actix_web::post;
-use actix_web::web::{Data, Path};
+use actix_web::web::{self, Data, Path};
+use actix_web::{HttpResponse, post};
 use jogo_core::ids::SkillId;
 use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
@@ -35,9 +34,11 @@ pub(in crate::api) async fn begin(
     if !own.edition.curriculum.mastery.iter().any(|mastery| mastery.skill == skill) {
         return Ok(HttpResponse::NoContent().finish());
     }
-    let next = own.assigned.own.clone();
-    let next = next.with_begun(&own.assigned.edition, &own.said, &skill, state.today().await?);
-    let (next, what) = (next.map_err(Problem::input)?, Changed::Begins { skill: name }.into());
+    let (plan, published, said) = (own.assigned.own.clone(), own.assigned.edition.clone(), own.said);
+    let today = state.today().await?;
+    let next = web::block(move || plan.with_begun(&published, &said, &skill, today)).await;
+    let next = next.map_err(|error| Problem::internal(&error))?.map_err(Problem::input)?;
+    let what = Changed::Begins { skill: name }.into();
     state.store.change_team_plan(team.id, &own.assigned, &next, &what, who.0.id, state.clock.now()).await?;
     Ok(HttpResponse::NoContent().finish())
 }
