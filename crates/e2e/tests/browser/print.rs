@@ -5,6 +5,12 @@ use jogo_e2e::{Browser, DESK, Failed, Person, Server};
 const DIRECTOR: &str = "Pelya Sullstay";
 const COACH: &str = "Selo Torrwick";
 
+/// How many blocks of a session card are taller than their place.
+const SPILLS: &str = "return [...document.querySelectorAll('article section')].filter((block) => {
+    const end = block.getBoundingClientRect().bottom
+    return [...block.children].some((part) => part.getBoundingClientRect().bottom > end + 1)
+}).length";
+
 #[tokio::test]
 async fn a_session_fits_on_one_side_and_every_player_gets_a_card() -> Result<(), Failed> {
     let server = Server::start()?;
@@ -13,6 +19,7 @@ async fn a_session_fits_on_one_side_and_every_player_gets_a_card() -> Result<(),
     coach.signs_in_as(COACH).await?;
     coach.presses("Print").await?;
     coach.sees("Bring:").await?;
+    assert_eq!(coach.runs(SPILLS).await?, 0, "no block of the card runs into the next one");
     let session = coach.prints_on_a4().await?;
     assert_eq!(session.pages(), 1);
     let says = session.text();

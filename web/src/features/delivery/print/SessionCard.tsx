@@ -11,7 +11,7 @@ import { settingsSaid } from '../../../ui/levers'
 import { StageGlyph } from '../../../ui/stages'
 
 /** How high a drawing may be, so that this many blocks fit on one side. */
-const drawingHeight = (blocks: number) => (blocks <= 4 ? 230 : blocks <= 6 ? 150 : 84)
+const drawingHeight = (blocks: number) => (blocks <= 4 ? 210 : blocks <= 6 ? 116 : blocks <= 8 ? 64 : 46)
 /** How many points fit beside it. */
 const POINTS = 3
 

@@ -2,7 +2,7 @@
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
-import { asNumber } from '../../../ui/figures'
+import { asNumber, asResult } from '../../../ui/figures'
 
 /** A squad's own that is nearer to none than this changes no rung. */
 const NOTHING = 0.1
@@ -25,9 +25,9 @@ export function CameOff({ knack, exactly = false }: Props) {
       {exactly && (
         <Typography variant="caption" component="p" color="text.secondary">
           {t('weeks-came-off-theta', {
-            theta: asNumber(theta),
-            least: asNumber(least),
-            most: asNumber(most),
+            theta: asResult(theta),
+            least: asResult(least),
+            most: asResult(most),
           })}
         </Typography>
       )}
