@@ -15,7 +15,8 @@ macro_rules! texts {
     ($language:literal) => {
         texts!(
             $language:
-            "shared/benchmarks", "shared/drill", "shared/input", "shared/plan", "shared/problems", "shared/skills", "shared/words",
+            "shared/benchmarks", "shared/drill", "shared/input", "shared/plan", "shared/problems", "shared/skills", "shared/technique",
+            "shared/words",
             "server/letters"
         )
     };

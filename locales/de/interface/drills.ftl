@@ -119,15 +119,6 @@ drills-care = { $n ->
        *[other] { $n } Hinweise
     }
 drills-scale = 5 m auf jeder Karte
-drills-surfaces-inside = Innenseite
-drills-surfaces-outside = Außenseite
-drills-surfaces-sole = Sohle
-drills-surfaces-laces = Spann
-drills-surfaces-toe = Spitze
-drills-surfaces-heel = Ferse
-drills-surfaces-thigh = Oberschenkel
-drills-surfaces-chest = Brust
-drills-surfaces-head = Kopf
 drills-caution-tags-aerial = Bälle aus der Luft
 drills-caution-tags-heading = Kopfbälle
 drills-caution-tags-ball_underfoot = Ball unter dem Fuß

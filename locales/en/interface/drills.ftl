@@ -119,15 +119,6 @@ drills-care = { $n ->
        *[other] { $n } cautions
     }
 drills-scale = 5 m on every card
-drills-surfaces-inside = inside
-drills-surfaces-outside = outside
-drills-surfaces-sole = sole
-drills-surfaces-laces = laces
-drills-surfaces-toe = toe
-drills-surfaces-heel = heel
-drills-surfaces-thigh = thigh
-drills-surfaces-chest = chest
-drills-surfaces-head = head
 drills-caution-tags-aerial = balls in the air
 drills-caution-tags-heading = headers
 drills-caution-tags-ball_underfoot = ball underfoot

@@ -8,12 +8,13 @@ use serde::Deserialize;
 use crate::academy::Academy;
 use crate::academy::band::Band;
 use crate::academy::phrases::Phrases;
+use crate::drill::Drill;
 use crate::drill::cautions::Caution;
-use crate::drill::{Drill, Surface};
 use crate::ground::fit::{Fit, Ground, fit, stations_possible};
 use crate::ground::layout::Layout;
 use crate::ids::{BandId, SkillId};
 use crate::technique::skill::{Stage, Strand};
+use crate::technique::surface::Surface;
 use crate::units::{Metres, Minutes, Pace};
 
 /// What is looked for.

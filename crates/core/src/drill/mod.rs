@@ -23,6 +23,7 @@ use crate::ground::fit::{Fit, Station};
 use crate::ground::layout::{Fault, Layout};
 use crate::ids::{BandId, DrillId, SkillId, TestId};
 use crate::technique::skill::{Stage, Strand};
+use crate::technique::surface::Surface;
 use crate::units::{Difficulty, Metres, Minutes, Pace, Share};
 
 mod check;
@@ -71,23 +72,6 @@ pub struct StageSaid {
     pub stage: Stage,
     /// Why it is not the one that the settings give.
     pub reason: String,
-}
-
-/// A surface of the foot or body that plays the ball.
-#[derive(Clone, Copy, Debug, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-#[serde(rename_all = "snake_case")]
-#[allow(missing_docs)]
-pub enum Surface {
-    Inside,
-    Outside,
-    Sole,
-    Laces,
-    Toe,
-    Heel,
-    Thigh,
-    Chest,
-    Head,
 }
 
 /// What does instead, where kit is missing.

@@ -19,6 +19,7 @@ use crate::input::{self, sheet};
 use crate::plan::rules::{check, clash, mend};
 use crate::plan::{Part, benchmark_map, curriculum, edit, problem, score, upset, why};
 use crate::progression;
+use crate::technique::score::{self as touch_score, spoken};
 use crate::technique::skill::{Stage, Strand};
 
 /// A code and the names of its values.
@@ -45,6 +46,12 @@ pub fn all() -> Vec<Code> {
         layout::LayoutFault::CODES,
         layout::Expected::CODES,
         layout::Mend::CODES,
+        touch_score::ScoreFault::CODES,
+        touch_score::Expected::CODES,
+        touch_score::Mend::CODES,
+        spoken::Counted::CODES,
+        spoken::LimbSaid::CODES,
+        spoken::Said::CODES,
         fit::Misfit::CODES,
         fit::WouldFit::CODES,
         DrillFault::CODES,
@@ -89,6 +96,6 @@ pub fn all() -> Vec<Code> {
     let words = words.chain(Level::ALL.into_iter().map(Fact::from));
     let words = words.chain(Lever::ALL.iter().map(|lever| Fact::from(*lever)));
     let words = words.chain(Caution::ALL.into_iter().map(Fact::from));
-    let words = words.chain(Part::turns());
+    let words = words.chain(Part::turns()).chain(spoken::words());
     of_kinds.chain(words.map(|fact| (fact.code, &[][..]))).collect()
 }

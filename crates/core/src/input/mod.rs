@@ -1,5 +1,6 @@
 //! Input: what is wrong with what was entered, and where?
 
+pub mod notation;
 pub mod sheet;
 
 use serde::Serialize;

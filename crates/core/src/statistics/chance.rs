@@ -39,6 +39,13 @@ impl Chance {
         self.0.random::<f64>() < probability
     }
 
+    /// Puts them into another order, each as likely as every other.
+    pub fn shuffle<T>(&mut self, all: &mut [T]) {
+        for last in (1..all.len()).rev() {
+            all.swap(last, self.0.random_range(0..=last));
+        }
+    }
+
     /// One of several words.
     pub(crate) fn pick<'a>(&mut self, from: &[&'a str]) -> &'a str {
         from[self.0.random_range(0..from.len())]

@@ -255,6 +255,9 @@ pub struct Skill {
     /// What shows that a player is ready for it.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub gate: Option<Gate>,
+    /// What the feet do, beat by beat.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub score: Option<String>,
 }
 
 fn is_equal(side: &SidePolicy) -> bool {

@@ -120,7 +120,7 @@ function MoreFilters({ wanted, onWant }: Pick<Props, 'wanted' | 'onWant'>) {
         label={t('drills-surface')}
         none={t('drills-any')}
         value={wanted.surface ?? ''}
-        options={SURFACES.map((surface) => ({ value: surface, says: t(`drills-surfaces-${surface}`) }))}
+        options={SURFACES.map((surface) => ({ value: surface, says: t(`surface-${surface}`) }))}
         onChange={(surface) => onWant({ surface })}
       />
       <SelectCell

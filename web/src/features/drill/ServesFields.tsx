@@ -79,7 +79,7 @@ export function ServesFields({ drill, onChange }: Props) {
         label={t('drills-surface')}
         options={SURFACES}
         chosen={drill.surfaces}
-        says={(surface) => t(`drills-surfaces-${surface}`)}
+        says={(surface) => t(`surface-${surface}`)}
         onToggle={(surface) => onChange({ surfaces: toggled(drill.surfaces, surface) })}
       />
     </>

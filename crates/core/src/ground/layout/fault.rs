@@ -3,6 +3,7 @@
 use serde::Serialize;
 
 use crate::fact::{Fact, facts};
+use crate::input::notation::{Place, nearest};
 
 /// One fault of a layout text.
 #[derive(Clone, Debug, PartialEq, Serialize)]
@@ -106,15 +107,14 @@ impl std::fmt::Display for Fault {
 
 impl std::error::Error for Fault {}
 
+impl Place {
+    /// A fault at this place.
+    pub(super) fn fault(self, expected: Expected, mend: Option<Mend>) -> Fault {
+        Fault { line: self.line, column: self.column, expected, mend }
+    }
+}
+
 /// The nearest of some words to what was written; `None` if none is near.
 pub(super) fn did_you_mean<'a>(written: &str, words: impl IntoIterator<Item = &'a str>) -> Option<Mend> {
-    let written: String = written.to_lowercase().chars().take(40).collect();
-    words
-        .into_iter()
-        // Words of another length are further away than two letters: they need not be compared.
-        .filter(|word| word.len().abs_diff(written.len()) <= 2)
-        .map(|word| (strsim::osa_distance(&written, &word.to_lowercase()), word))
-        .filter(|(away, word)| *away <= 2 && *away < word.chars().count())
-        .min_by_key(|(away, _)| *away)
-        .map(|(_, word)| Mend::DidYouMean { word: word.to_owned() })
+    nearest(written, words).map(|word| Mend::DidYouMean { word: word.to_owned() })
 }

@@ -22,11 +22,10 @@ pub mod draw;
 mod fault;
 pub mod measure;
 pub mod notation;
-mod place;
 pub mod walk;
 
+pub use crate::input::notation::Place;
 pub use fault::{Expected, Fault, LayoutFault, Mend};
-pub use place::Place;
 
 use serde::{Deserialize, Serialize};
 

@@ -13,15 +13,17 @@
 //!
 //! A `#` and what follows it in its line counts as blank.
 
-use winnow::combinator::{alt, not, opt, repeat};
+use winnow::combinator::{opt, repeat};
 use winnow::error::ParserError;
 use winnow::prelude::*;
 use winnow::stream::{LocatingSlice, Location, Stream};
 use winnow::token::{one_of, take_till, take_while};
 
 use super::fault::{Expected, Mend, did_you_mean};
-use super::place::{Place, Places};
 use super::{BarrierKind, Colour, Fault, LONGEST_TEXT, PathKind, Role};
+use crate::input::notation::{
+    Input, Place, Places, blanks, digits, ends_statement, left_of_statement, letters, opt_keyword, separators,
+};
 use crate::units::LengthUnit;
 
 /// The most statements that a text may hold, and the most that are followed once repeats are unrolled.
@@ -158,7 +160,7 @@ impl Reader<'_> {
     // text = { separator | statement | "}" }
     fn text(&mut self, input: &mut Input<'_>) {
         loop {
-            separators(input);
+            let _: Read<()> = separators(input, None);
             let at = input.current_token_start();
             if input.is_empty() {
                 return;
@@ -219,8 +221,6 @@ impl Reader<'_> {
         }
     }
 }
-
-type Input<'t> = LocatingSlice<&'t str>;
 
 /// Where the reader lost the thread.
 #[derive(Debug)]
@@ -441,10 +441,7 @@ fn length(input: &mut Input<'_>) -> Read<Length> {
 // number = digit { digit } [ "." digit { digit } ]
 fn number(input: &mut Input<'_>, expected: Expected) -> Read<f64> {
     let at = input.current_token_start();
-    let digits: &str = (take_while(1..=9, '0'..='9'), opt(('.', take_while(1..=9, '0'..='9'))))
-        .take()
-        .parse_next(input)
-        .map_err(|e: Lost| e.expecting(expected.clone()))?;
+    let digits = digits(input).map_err(|e: Lost| e.expecting(expected.clone()))?;
     blanks(input)?;
     digits.parse().or_else(|_| lost(at, expected, None))
 }
@@ -522,16 +519,6 @@ fn keyword(input: &mut Input<'_>, word: &str) -> Read<()> {
     if opt_keyword(input, word)? { Ok(()) } else { lost(at, Expected::Word { word: word.to_owned() }, None) }
 }
 
-fn opt_keyword(input: &mut Input<'_>, word: &str) -> Read<bool> {
-    let before = input.checkpoint();
-    let found = opt(letters).parse_next(input)?.is_some_and(|w| w.eq_ignore_ascii_case(word));
-    if !found {
-        input.reset(&before);
-    }
-    blanks(input)?;
-    Ok(found)
-}
-
 fn arrow(input: &mut Input<'_>) -> Read<bool> {
     let found = opt("->").parse_next(input)?.is_some();
     blanks(input)?;
@@ -544,34 +531,10 @@ fn word<'t>(input: &mut Input<'t>, expected: Expected) -> Read<&'t str> {
     Ok(word)
 }
 
-fn letters<'t>(input: &mut Input<'t>) -> Read<&'t str> {
-    (one_of(|c: char| c.is_ascii_alphabetic()), word_tail).take().parse_next(input)
-}
-
-// A dash belongs to the name unless it begins an arrow, as in `A->B`.
-fn word_tail(input: &mut Input<'_>) -> Read<()> {
-    let plain = one_of(|c: char| c.is_ascii_alphanumeric() || c == '_').void();
-    repeat(0.., alt((plain, ('-', not('>')).void()))).parse_next(input)
-}
-
-/// Blanks inside a statement: it ends with its line.
-fn blanks(input: &mut Input<'_>) -> Read<()> {
-    take_while(0.., |c: char| c.is_whitespace() && c != '\n').void().parse_next(input)
-}
-
-/// What stands between two statements, remarks included.
-fn separators(input: &mut Input<'_>) {
-    let between = take_while(1.., |c: char| c.is_whitespace() || c == ';').void();
-    let remark = ('#', take_till(0.., '\n')).void();
-    let _: Read<()> = repeat(0.., alt((between, remark))).parse_next(input);
-}
-
 fn end(input: &mut Input<'_>) -> Read<()> {
-    let next = input.chars().next();
-    if next.is_none_or(|c| matches!(c, '\n' | ';' | '#' | '}')) {
+    if input.chars().next().is_none_or(ends_statement) {
         return Ok(());
     }
-    let shown: String = input.chars().take_while(|c| !matches!(c, '\n' | ';' | '#' | '}')).take(20).collect();
-    let mend = Mend::NewStatement { written: shown.trim_end().to_owned() };
+    let mend = Mend::NewStatement { written: left_of_statement(input, ends_statement) };
     lost(input.current_token_start(), Expected::End, Some(mend))
 }

@@ -4,10 +4,10 @@ use std::collections::BTreeMap;
 
 use super::fault::{Expected, Mend, did_you_mean};
 use super::notation::{Facing, Length, MOST_STATEMENTS, Named, Passing, Placed, Statement, Turn};
-use super::place::Place;
 use super::{
     Ball, Barrier, Colour, Fault, Layout, Marker, PASSING, Path, PathKind, Person, Point, Role, Stop,
 };
+use crate::input::notation::Place;
 use crate::units::{LengthUnit, Metres, Pace};
 
 /// The most markers that a layout may hold.
