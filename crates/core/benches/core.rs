@@ -64,7 +64,8 @@ fn whole_library_in_one_hall(bencher: Bencher<'_, '_>) {
 fn one_look_at_the_desk(bencher: Bencher<'_, '_>) {
     let drill = demo::drills().into_iter().find(|drill| drill.id == "weave-five-ways").unwrap();
     let (band, academy, ground) = (demo::band(), Academy::default(), demo::curriculum().ground);
-    let setting = Setting { band: &band, academy: &academy, ground: &ground, pace: Pace::default() };
+    let (skills, pace) = (demo::skills(), Pace::default());
+    let setting = Setting { band: &band, skills: &skills, academy: &academy, ground: &ground, pace };
     bencher.bench(|| look(black_box(&drill), &drill.rungs[0].levers, &setting));
 }
 

@@ -214,7 +214,8 @@ fn another_wish_never_finds_more(#[case] key: &str, #[case] value: &str) {
 #[test]
 fn the_desk_looks_at_a_drill_as_it_is_and_as_it_is_being_written() {
     let (academy, band, ground) = (Academy::default(), demo::band(), demo::curriculum().ground);
-    let setting = Setting { band: &band, academy: &academy, ground: &ground, pace: Pace::default() };
+    let (skills, pace) = (demo::skills(), Pace::default());
+    let setting = Setting { band: &band, skills: &skills, academy: &academy, ground: &ground, pace };
     let mut weave = drill("weave-six");
     let desk = look(&weave, &weave.rungs[0].levers, &setting);
     assert_eq!((desk.strand, desk.one_down.is_none(), desk.faults.len()), (weave.main_strand(), true, 0));

@@ -305,6 +305,7 @@ fn who_has_the_needs_is_ready_and_who_has_not_learns_what_is_missing() {
         helps: Vec::new(),
         side: Default::default(),
         gate: None,
+        score: None,
     };
     let (kept, way) = (stands(MilestoneState::Kept), stands(MilestoneState::OnTheWay));
     let half = [(&form, &kept), (&flow, &way)];

@@ -33,6 +33,7 @@ fn skill(id: &str, band: usize, needs: &[(&str, Stage)]) -> Skill {
         helps: Vec::new(),
         side: Default::default(),
         gate: None,
+        score: None,
     }
 }
 

@@ -1,6 +1,9 @@
 //! Scores: read, played and measured, worked out by hand.
 #![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
+#[path = "demo/mod.rs"]
+mod demo;
+
 use jogo_core::technique::score::chain::{join, joined, worth_trying};
 use jogo_core::technique::score::measure::{ClosingKind, Measures};
 use jogo_core::technique::score::tempo::BodySize;
@@ -320,6 +323,39 @@ fn the_strip_has_a_column_a_count_with_its_line() {
     }
     let words = ["in".to_owned(), "in".to_owned()];
     assert_eq!(taps.draw(&words).matches("<text").count(), 2);
+}
+
+#[test]
+fn every_score_of_the_library_can_be_played() {
+    let (skills, bands) = (demo::skills(), demo::bands());
+    let mut scored = 0;
+    for skill in &skills {
+        let Some(text) = &skill.score else { continue };
+        let band = bands.iter().find(|band| band.id == skill.band).unwrap();
+        let read = Score::read(text, band.body_size(), &skills);
+        let score = read.unwrap_or_else(|faults| panic!("{}: {:?}", skill.id, told(&faults)));
+        println!("{} {:?}", skill.id, score.measures(band.tempos().in_rhythm));
+        scored += 1;
+    }
+    assert!(scored >= 30, "{scored}");
+}
+
+// A chained skill plays its parts: the score of its first part ends where that of the second one can begin.
+#[test]
+fn chained_skills_of_the_library_join() {
+    let skills = demo::skills();
+    let read = |id: &str| {
+        let text = skills.iter().find(|skill| skill.id == *id)?.score.as_ref()?;
+        Score::read(text, BodySize::default(), &skills).ok()
+    };
+    let chained = skills.iter().filter(|skill| skill.parts.len() > 1);
+    let parts = chained.map(|skill| skill.parts.iter().map(|part| read(part)).collect::<Option<Vec<_>>>());
+    let parts: Vec<Vec<Score>> = parts.flatten().collect();
+    assert!(parts.len() >= 3);
+    for scores in parts {
+        let (joins, whole) = joined(&scores.iter().collect::<Vec<_>>());
+        assert!(whole.is_some(), "{joins:?}");
+    }
 }
 
 /// Texts as a coach might write them, some of them impossible.

@@ -146,6 +146,7 @@ desk-bring-back = Zurückholen
 desk-save = Speichern
 desk-as-far = Gezeichnet, so weit die Zeilen verstanden sind. Maße folgen, wenn es alle sind.
 desk-no-dose = Diese Altersgruppe hat noch keine Dosis: Gib rechts eine ein, um den Zeitstreifen zu sehen.
+desk-from-score = aus der Schrittfolge gezählt, Tempo angenommen
 desk-assumption = Kontakte je Sekunde sind eine Annahme
 desk-block-minutes = { NUMBER($n, maximumFractionDigits: 1) } min
 desk-strip = { $rest ->

@@ -7,6 +7,9 @@ map-no-drill = „{ $skill }“ hat keine Übung in { $stage }. Schreib eine, od
 map-unused-test = Die Hürde von „{ $skill }“ verlangt den Test „{ $test }“, den keine Altersgruppe benutzt. Setz einen Standard dafür, oder entferne die Hürde.
 map-no-milestone = Die Hürde von „{ $skill }“ verlangt den Meilenstein „{ $milestone }“, den es nicht gibt, also kommt niemand durch. Wähle einen Meilenstein, oder entferne die Hürde.
 map-redundant = „{ $skill }“ braucht „{ $need }“ in { $stage }, und „{ $through }“, das es auch braucht, verlangt das schon. Diese Voraussetzung kann weg.
+map-unset = „{ $skill }“ verbindet „{ $from }“ und „{ $to }“: Der Ball ist nicht dort, wo das Zweite beginnt. „{ $touch }“ dazwischen legt ihn hin.
+map-unjoined = „{ $skill }“ verbindet „{ $from }“ und „{ $to }“, und kein einzelner Kontakt bringt den Ball dorthin, wo das Zweite beginnt. Schreib eine eigene Schrittfolge.
+skill-played-by = Die Schrittfolge von „{ $skill }“ spielt diese hier und hätte Fehler. Ändere auch sie.
 map-lonely = Zu „{ $skill }“ führt nichts hin und nichts weg. Nur ein Hinweis.
 
 map-change-new = „{ $skill }“ ist neu.

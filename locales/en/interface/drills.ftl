@@ -146,6 +146,7 @@ desk-bring-back = Restore
 desk-save = Save
 desk-as-far = Drawn as far as the lines are understood. Measurements follow when all of them are.
 desk-no-dose = This band has no dose yet: enter one on the right to see the time strip.
+desk-from-score = counted from the score, tempo assumed
 desk-assumption = touch rate is an assumption
 desk-block-minutes = { NUMBER($n, maximumFractionDigits: 1) } min
 desk-strip = { $rest ->

@@ -7,6 +7,9 @@ map-no-drill = “{ $skill }” has no drill at { $stage }. Write one, or add th
 map-unused-test = The gate of “{ $skill }” asks for the test “{ $test }”, which no band uses. Set a standard for it, or remove the gate.
 map-no-milestone = The gate of “{ $skill }” asks for the milestone “{ $milestone }”, which is not there, so nobody passes. Choose a milestone, or remove the gate.
 map-redundant = “{ $skill }” needs “{ $need }” at { $stage }, and “{ $through }”, which it also needs, asks for that already. You can remove this need.
+map-unset = “{ $skill }” joins “{ $from }” and “{ $to }”: the ball is not where the second one begins. “{ $touch }” between them would set it.
+map-unjoined = “{ $skill }” joins “{ $from }” and “{ $to }”, and no single touch brings the ball to where the second one begins. Write a score for it.
+skill-played-by = The score of “{ $skill }” plays this one and would have faults. Change that one too.
 map-lonely = Nothing leads to “{ $skill }” or away from it. This is only a note.
 
 map-change-new = “{ $skill }” is new.

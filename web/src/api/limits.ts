@@ -11,6 +11,7 @@ export const LONGEST = {
   NewTeam: { name: 60 },
   Newcomer: { name: 40 },
   NoteSaid: { says: 200 },
+  ScoreText: { text: 100000 },
   Skill: { name: 60 },
   Test: { how: 400, name: 60, short: 16 },
   WordSaid: { reason: 200 },

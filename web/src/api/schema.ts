@@ -919,6 +919,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/scores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Looks at a score: what is wrong with it, its figures and its moving feet as far as it reads. Nothing is kept. */
+        post: operations["scores_look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/session": {
         parameters: {
             query?: never;
@@ -1691,6 +1708,14 @@ export interface components {
             /** @description Put away, or brought back. */
             away: boolean;
         };
+        BTreeMap: {
+            [key: string]: number;
+        };
+        /**
+         * @description Where the ball is, up and down.
+         * @enum {string}
+         */
+        BallLevel: "floor" | "air" | "bounced" | "hands" | "gone";
         /**
          * @description Which ball.
          * @enum {string}
@@ -1731,6 +1756,7 @@ export interface components {
             };
             /** @description How fast they go. */
             speeds_m_per_s: components["schemas"]["Speeds"];
+            tempos_s?: components["schemas"]["Tempos"] | null;
             /**
              * Format: int32
              * @description Youngest age on the academy's cut-off date, in years.
@@ -2394,6 +2420,7 @@ export interface components {
             drawing: string;
             /** @description Every fault of the layout text. */
             faults: components["schemas"]["Fault"][];
+            feet?: components["schemas"]["MovingFeet"] | null;
             floor?: components["schemas"]["Floor"] | null;
             /** @description The drill's sensible variants, the easiest first. */
             ladder: components["schemas"]["Step"][];
@@ -2535,6 +2562,8 @@ export interface components {
             purpose: string;
             /** @description Its sensible variants. */
             rungs: components["schemas"]["Rung"][];
+            /** @description What the feet do, beat by beat, where it is another score than that of the skill that leads the drill. */
+            score?: string | null;
             /** @description Which skills it serves, at which stages. */
             serves: components["schemas"]["Serves"][];
             /** @description What does instead, where kit is missing. */
@@ -2768,6 +2797,68 @@ export interface components {
          * @enum {string}
          */
         Feet: "both" | "either" | "strong" | "other";
+        /**
+         * @description What is done, as far as the picture needs it.
+         * @enum {string}
+         */
+        FeetAct: "touch" | "over_in" | "over_out" | "round" | "step" | "hop" | "rest";
+        /** @description One count, ready to be shown. */
+        FeetCount: {
+            /** @description Where everything is afterwards. */
+            after: components["schemas"]["FeetStanding"];
+            /** @description Its column of the strip, as SVG. */
+            column: string;
+            /** @description What is counted aloud. */
+            counted: components["schemas"]["Fact"];
+            /** @description What is done, for the picture. */
+            done: components["schemas"]["FeetDone"][];
+            /** @description Whether the eyes leave the ball. */
+            eyes_up: boolean;
+            flight_s?: components["schemas"]["Seconds"] | null;
+            /**
+             * Format: int32
+             * @description The line of the text, from 1.
+             */
+            line: number;
+            /** @description What is done, in words. */
+            said: components["schemas"]["Fact"][];
+        };
+        /** @description Something that is done in a count. */
+        FeetDone: {
+            /** @description What. */
+            act: components["schemas"]["FeetAct"];
+            side?: components["schemas"]["Side"] | null;
+            surface?: components["schemas"]["Surface"] | null;
+        };
+        /** @description A box on the floor, in metres. */
+        FeetFloor: {
+            /** Format: double */
+            ahead: number;
+            /** Format: double */
+            back: number;
+            /** Format: double */
+            left: number;
+            /** Format: double */
+            right: number;
+        };
+        /** @description Where everything is between two counts, to the millimetre, as the body stood when the round began. */
+        FeetStanding: {
+            /** @description The ball, from above. */
+            ball: number[];
+            /**
+             * Format: double
+             * @description Degrees to the right of where the body looked at the start.
+             */
+            heading: number;
+            /** @description How high it goes. */
+            height_m: components["schemas"]["Metres"];
+            /** @description The left foot. */
+            left: number[];
+            /** @description The ball, up and down. */
+            level: components["schemas"]["BallLevel"];
+            /** @description The right foot. */
+            right: number[];
+        };
         /** @description Both feet in a test on one date. */
         FeetView: {
             /** @description Whether it is larger than the noise of the test. */
@@ -2798,7 +2889,7 @@ export interface components {
          * @description What kind of thing is wrong.
          * @enum {string}
          */
-        FindingKind: "circle" | "unknown" | "later_band" | "no_drill" | "unused_test" | "no_milestone" | "redundant" | "lonely";
+        FindingKind: "circle" | "unknown" | "later_band" | "no_drill" | "unused_test" | "no_milestone" | "redundant" | "unjoined" | "lonely";
         /** @description How a drill stands on a ground. */
         Fit: {
             /** @description Whether floor, kit and squad suffice. */
@@ -3174,6 +3265,30 @@ export interface components {
             login: string;
             password: string;
         };
+        /** @description Two skills whose scores share much, and which of them would help the other. */
+        Kin: {
+            /** @description The one that would help it. */
+            help: components["schemas"]["SkillId"];
+            /** @description Whether the map says so already, as a need, a part or a help, near or far. */
+            known: boolean;
+            /**
+             * Format: int32
+             * @description Touches of the longer one.
+             */
+            of: number;
+            /**
+             * Format: double
+             * @description How alike they are, 0 to 1.
+             */
+            share: number;
+            /**
+             * Format: int32
+             * @description Touches that stand in both in the same order.
+             */
+            shared: number;
+            /** @description The skill that could be helped. */
+            skill: components["schemas"]["SkillId"];
+        };
         /** @description What is needed besides markers, for one station. */
         Kit: {
             /**
@@ -3227,6 +3342,7 @@ export interface components {
             calls: components["schemas"]["Call"][];
             /** @description The floor, as SVG. */
             drawing: string;
+            feet?: components["schemas"]["MovingFeet"] | null;
             foot?: components["schemas"]["Foot"] | null;
             /** @description Floor of one station. */
             footprint: components["schemas"]["Footprint"];
@@ -3640,6 +3756,8 @@ export interface components {
             /** @description Drills by skill and stage. */
             drills: components["schemas"]["ServedBy"][];
             findings: components["schemas"]["Finding"][];
+            /** @description Skills whose scores share much. */
+            kin: components["schemas"]["Kin"][];
             /** @description Milestones that a gate may ask for. */
             milestones: components["schemas"]["MilestoneName"][];
             sheet?: components["schemas"]["MapSheet"] | null;
@@ -3839,6 +3957,21 @@ export interface components {
             /** @description The day of its new session; absent if none has room for it. */
             day?: string | null;
             name: string;
+        };
+        /** @description A score, ready to be shown. */
+        MovingFeet: {
+            /** @description How the round ends. */
+            closing: components["schemas"]["ScoreClosing"];
+            /** @description Count by count. */
+            counts: components["schemas"]["FeetCount"][];
+            /** @description The floor that ball and feet need. */
+            floor: components["schemas"]["FeetFloor"];
+            /** @description The soles as they are drawn. */
+            sole: components["schemas"]["Sole"];
+            /** @description Before the first count. */
+            start: components["schemas"]["FeetStanding"];
+            /** @description Seconds of a beat. */
+            tempos: components["schemas"]["Tempos"];
         };
         /** @description A name. */
         NameSaid: {
@@ -4989,6 +5122,157 @@ export interface components {
              */
             total: number;
         };
+        /** @description How a round ends. */
+        ScoreClosing: {
+            /**
+             * Format: double
+             * @description How far to the right the body has gone; if it opens, how far the ball has.
+             */
+            dx_m: number;
+            /**
+             * Format: double
+             * @description How far ahead.
+             */
+            dy_m: number;
+            /** @description Whether it can be played again. */
+            kind: components["schemas"]["ScoreClosingKind"];
+            /**
+             * Format: double
+             * @description How far the body has turned to the right, −180 to 180.
+             */
+            turn_deg: number;
+        };
+        /**
+         * @description Whether the end of a round is the start of the next one.
+         * @enum {string}
+         */
+        ScoreClosingKind: "closes" | "closes_mirrored" | "travels" | "opens";
+        /** @description One fault of a score. */
+        ScoreFault: {
+            /**
+             * Format: int32
+             * @description Column in characters, from 1.
+             */
+            column: number;
+            /** @description What was looked for there. */
+            expected: components["schemas"]["Fact"];
+            /**
+             * Format: int32
+             * @description Line, from 1.
+             */
+            line: number;
+            mend?: components["schemas"]["Fact"] | null;
+        };
+        /** @description The ground that a round needs. */
+        ScoreGround: {
+            /**
+             * Format: double
+             * @description From the hindmost to the foremost.
+             */
+            depth_m: number;
+            /**
+             * Format: double
+             * @description From the leftmost place of ball and feet to the rightmost.
+             */
+            width_m: number;
+        };
+        /** @description A score, measured: metres to the millimetre, seconds to the thousandth, degrees to the tenth. */
+        ScoreMeasures: {
+            /**
+             * Format: double
+             * @description The ball's way along the floor.
+             */
+            ball_m: number;
+            /**
+             * Format: int32
+             * @description Beats of a round; a flight takes the place of its beat.
+             */
+            beats: number;
+            /** @description How the round ends. */
+            closing: components["schemas"]["ScoreClosing"];
+            /**
+             * Format: int32
+             * @description How often the foot changes from one touch to the next inside the round.
+             */
+            foot_changes: number;
+            /** @description The box around the track and both feet. */
+            ground: components["schemas"]["ScoreGround"];
+            /**
+             * Format: int32
+             * @description Hops, around the round where it can be played again.
+             */
+            hops: number;
+            /**
+             * Format: int32
+             * @description The most beats after each other with the eyes on the ball.
+             */
+            longest_eyes_on_ball: number;
+            /**
+             * Format: int32
+             * @description Beats in which the eyes leave the ball.
+             */
+            looks: number;
+            other_share?: components["schemas"]["Share"] | null;
+            /**
+             * Format: int32
+             * @description Rounds in thirty seconds.
+             */
+            rounds_in_30_s: number;
+            /**
+             * Format: double
+             * @description Seconds of a round.
+             */
+            seconds: number;
+            /**
+             * Format: int32
+             * @description Steps and lunges.
+             */
+            steps: number;
+            /** @description Touches by foot and surface. */
+            touches: components["schemas"]["ScoreTouches"];
+            /**
+             * Format: double
+             * @description Touches a minute.
+             */
+            touches_a_minute: number;
+            /** @description Where the ball is at the start and after each touch, as the body stood when the round began. */
+            track: number[][];
+            /**
+             * Format: double
+             * @description Degrees that the body turns, to whichever side.
+             */
+            turning_deg: number;
+        };
+        /** @description A score as it is just being written. */
+        ScoreText: {
+            /** @description Whose size and tempo count. */
+            band: components["schemas"]["BandId"];
+            skill?: components["schemas"]["SkillId"] | null;
+            tempo?: components["schemas"]["Tempo"] | null;
+            text: string;
+        };
+        /** @description Touches by foot and surface. */
+        ScoreTouches: {
+            /** @description With thigh, chest, head or shoulder. */
+            body: components["schemas"]["BTreeMap"];
+            /** @description With the left foot. */
+            left: components["schemas"]["BTreeMap"];
+            /** @description With the right foot. */
+            right: components["schemas"]["BTreeMap"];
+        };
+        /** @description A score, looked at. */
+        ScoreView: {
+            /** @description Every fault of the text, with its place. */
+            faults: components["schemas"]["ScoreFault"][];
+            /** @description What the feet do, as far as the text reads. */
+            feet: components["schemas"]["MovingFeet"];
+            measures?: components["schemas"]["ScoreMeasures"] | null;
+            /**
+             * @description The text that the parts of the skill make, with the touches that set the ball between them; `None` if it has no
+             *     parts, or if they do not join.
+             */
+            proposed?: string | null;
+        };
         /** @description When a curriculum runs. */
         Season: {
             /** @description Weeks without sessions, from 1. */
@@ -5275,6 +5559,8 @@ export interface components {
             needs: components["schemas"]["Need"][];
             /** @description The skills that are joined in it; it needs each of them, at Form unless `needs` asks for more. */
             parts?: components["schemas"]["SkillId"][];
+            /** @description What the feet do, beat by beat. */
+            score?: string | null;
             /** @description How it is shared among the feet. */
             side?: components["schemas"]["SidePolicy"];
             /** @description The line it belongs to. */
@@ -5360,6 +5646,18 @@ export interface components {
              * @description Squads that run the curriculum.
              */
             squads: number;
+        };
+        /**
+         * @description The soles as they are drawn, for pictures of the feet: those of a right foot, 11 wide and 22 long around their
+         *     middle; a left foot is its mirror.
+         */
+        Sole: {
+            /** @description The outline, as the path of an SVG. */
+            outline: string;
+            /** @description The part that meets the ball, by surface of the foot. */
+            parts: {
+                [key: string]: string;
+            };
         };
         /** @description How to lay the plan. */
         SolveWish: {
@@ -5611,7 +5909,7 @@ export interface components {
          * @description A surface of the foot or body that plays the ball.
          * @enum {string}
          */
-        Surface: "inside" | "outside" | "sole" | "laces" | "toe" | "heel" | "thigh" | "chest" | "head";
+        Surface: "inside" | "outside" | "sole" | "laces" | "toe" | "heel" | "thigh" | "chest" | "head" | "shoulder";
         TakenBackSaid: {
             /**
              * Format: int64
@@ -5684,6 +5982,15 @@ export interface components {
          * @enum {string}
          */
         Tempo: "own_pace" | "in_rhythm" | "fast";
+        /** @description Seconds of a beat. Assumptions, until the academy says where they come from. */
+        Tempos: {
+            /** @description As fast as they can. */
+            fast: components["schemas"]["Seconds"];
+            /** @description In rhythm. */
+            in_rhythm: components["schemas"]["Seconds"];
+            /** @description At one's own pace. */
+            own_pace: components["schemas"]["Seconds"];
+        };
         /** @description A measured benchmark. */
         Test: {
             /** @description How it is taken, in one or two sentences. */
@@ -5852,11 +6159,13 @@ export interface components {
             bouts: number;
             /** @description Explaining and showing. */
             explaining_s: components["schemas"]["Seconds"];
+            /** @description Whether they are counted from a score: the tempo behind them is an assumption, else the cadence is. */
+            from_score: boolean;
             /** @description The clock, stretch by stretch. */
             phases: components["schemas"]["Phase"][];
             /** @description Rest between bouts. */
             rest_s: components["schemas"]["Seconds"];
-            /** @description Touches per player. The cadence behind it is an assumption. */
+            /** @description Touches per player. */
             touches: components["schemas"]["FootTouches"];
             /** @description Share of the dose in which a player waits. */
             waiting_share: components["schemas"]["Share"];
@@ -8169,6 +8478,35 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
+    scores_look: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScoreText"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScoreView"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
     session_show: {
         parameters: {
             query?: never;
@@ -9554,6 +9892,7 @@ type ReadonlyArray<T> = [
 ] ? Readonly<Exclude<T, undefined>> : Readonly<Exclude<T, undefined>[]>;
 export const pathsTeamsTeamResultsGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/results"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
 export const pathsTeamsTeamRosterGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/roster"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
+export const ballLevelValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["BallLevel"]> = ["floor", "air", "bounced", "hands", "gone"];
 export const ballSizeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["BallSize"]> = ["age_size", "one_smaller", "tennis_ball"];
 export const barredOneOf0RuleValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Barred"], {
     rule: unknown;
@@ -9653,7 +9992,8 @@ export const editOneOf9EditValues: ReadonlyArray<Extract<FlattenedDeepRequired<c
 }>["edit"]> = ["forget"];
 export const eyesValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Eyes"]> = ["free", "up", "call"];
 export const feetValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Feet"]> = ["both", "either", "strong", "other"];
-export const findingKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["FindingKind"]> = ["circle", "unknown", "later_band", "no_drill", "unused_test", "no_milestone", "redundant", "lonely"];
+export const feetActValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["FeetAct"]> = ["touch", "over_in", "over_out", "round", "step", "hop", "rest"];
+export const findingKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["FindingKind"]> = ["circle", "unknown", "later_band", "no_drill", "unused_test", "no_milestone", "redundant", "unjoined", "lonely"];
 export const footValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Foot"]> = ["strong", "other"];
 export const gateOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Gate"], {
     kind: unknown;
@@ -9739,6 +10079,7 @@ export const runOutcomeOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequ
 export const runOutcomeOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["RunOutcome"], {
     kind: unknown;
 }>["kind"]> = ["doubtful"];
+export const scoreClosingKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["ScoreClosingKind"]> = ["closes", "closes_mirrored", "travels", "opens"];
 export const serviceValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Service"]> = ["own_toss", "rolled", "firm", "mixed_speeds", "high"];
 export const sideValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Side"]> = ["left", "right"];
 export const sidePolicyValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["SidePolicy"]> = ["equal", "other_more", "strong_first", "not_sided"];
@@ -9748,7 +10089,7 @@ export const spaceValues: ReadonlyArray<FlattenedDeepRequired<components>["schem
 export const stageValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Stage"]> = ["form", "flow", "scan", "contest"];
 export const strandValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Strand"]> = ["ball_mastery", "dribbling", "receiving", "passing"];
 export const summaryValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Summary"]> = ["best", "mean", "median"];
-export const surfaceValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Surface"]> = ["inside", "outside", "sole", "laces", "toe", "heel", "thigh", "chest", "head"];
+export const surfaceValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Surface"]> = ["inside", "outside", "sole", "laces", "toe", "heel", "thigh", "chest", "head", "shoulder"];
 export const tempoValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Tempo"]> = ["own_pace", "in_rhythm", "fast"];
 export const toldOneOf0OfValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Told"], {
     of: unknown;

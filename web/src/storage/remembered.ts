@@ -85,6 +85,9 @@ export const deviceCount = remembered(
 /** Whether the clock sounds. */
 export const sound = remembered('sound', v.picklist(['yes', 'no']), 'yes')
 
+/** What is heard with the moving feet. */
+export const feetSound = remembered('feet', v.picklist(['off', 'clicks', 'aloud']), 'clicks')
+
 /** The clock of a block: when it was started last, in ms (nothing while it is stopped), and the seconds before that. */
 export const clock = remembered(
   'clock',

@@ -597,15 +597,6 @@ export interface Messages {
   'drills-home': { w: Value; d: Value }
   'drills-care': { n: Value }
   'drills-scale': null
-  'drills-surfaces-inside': null
-  'drills-surfaces-outside': null
-  'drills-surfaces-sole': null
-  'drills-surfaces-laces': null
-  'drills-surfaces-toe': null
-  'drills-surfaces-heel': null
-  'drills-surfaces-thigh': null
-  'drills-surfaces-chest': null
-  'drills-surfaces-head': null
   'drills-caution-tags-aerial': null
   'drills-caution-tags-heading': null
   'drills-caution-tags-ball_underfoot': null
@@ -632,6 +623,7 @@ export interface Messages {
   'desk-save': null
   'desk-as-far': null
   'desk-no-dose': null
+  'desk-from-score': null
   'desk-assumption': null
   'desk-block-minutes': { n: Value }
   'desk-strip': { rest: Value; lay: Value; explain: Value; bouts: Value; work: Value }
@@ -1344,6 +1336,50 @@ export interface Messages {
   'bands-points': null
   'bands-points-note': null
   'bands-points-of': { lever: Value; setting: Value }
+  'score-title': null
+  'score-text': null
+  'score-strip': null
+  'score-eyes-up': null
+  'score-feet-of': { title: Value }
+  'score-play': null
+  'score-stop': null
+  'score-back': null
+  'score-next': null
+  'score-mirror': null
+  'score-settings': null
+  'score-sound': null
+  'score-sound-off': null
+  'score-sound-clicks': null
+  'score-sound-aloud': null
+  'score-tempo-own_pace': null
+  'score-tempo-in_rhythm': null
+  'score-tempo-fast': null
+  'score-reads': null
+  'score-write': null
+  'score-change': null
+  'score-none': null
+  'score-propose': null
+  'score-keep': null
+  'score-remove': null
+  'score-as-far': null
+  'score-touches': null
+  'score-per-round': { n: Value }
+  'score-seconds': { seconds: Value }
+  'score-rounds': { n: Value }
+  'score-feet': { right: Value; left: Value }
+  'score-body': { n: Value }
+  'score-hops': { n: Value }
+  'score-closing-closes': null
+  'score-closing-closes_mirrored': null
+  'score-closing-travels': null
+  'score-closing-opens': null
+  'score-kin': { shared: Value; of: Value }
+  'score-help': null
+  'score-of-skill': null
+  'score-own': null
+  'picture': null
+  'picture-ground': null
+  'picture-feet': null
   'benchmarks-no-milestone': { skill: Value; stage: Value }
   'benchmarks-not-reached': { milestone: Value; skill: Value; stage: Value }
   'benchmarks-no-session': { milestone: Value; test: Value }
@@ -1852,6 +1888,9 @@ export interface Messages {
   'map-unused-test': { skill: Value; test: Value }
   'map-no-milestone': { skill: Value; milestone: Value }
   'map-redundant': { skill: Value; need: Value; stage: Value; through: Value }
+  'map-unset': { skill: Value; from: Value; to: Value; touch: Value }
+  'map-unjoined': { skill: Value; from: Value; to: Value }
+  'skill-played-by': { skill: Value }
   'map-lonely': { skill: Value }
   'map-change-new': { skill: Value }
   'map-change-gone': { skill: Value }
@@ -1894,6 +1933,164 @@ export interface Messages {
   'note-working-on': { name: Value }
   'note-milestone': { says: Value }
   'note-begun': { name: Value }
+  'score-fault': { line: Value; column: Value; expected: Value }
+  'score-fault-mendable': { line: Value; column: Value; expected: Value; mend: Value }
+  'score-expected-statement': null
+  'score-expected-joinable': null
+  'score-expected-closing': null
+  'score-expected-opening': null
+  'score-expected-times': { most: Value }
+  'score-expected-beats': { most: Value }
+  'score-expected-name': null
+  'score-expected-left': null
+  'score-expected-surface': null
+  'score-expected-action': null
+  'score-expected-way': null
+  'score-expected-way-asked': { action: Value }
+  'score-expected-surface-for': { action: Value }
+  'score-expected-way-for': { surface: Value; action: Value; ways: Value }
+  'score-expected-length': null
+  'score-expected-length-between': { least: Value; most: Value }
+  'score-expected-degrees': null
+  'score-expected-degrees-at-most': { most: Value }
+  'score-expected-turn': null
+  'score-expected-step': null
+  'score-expected-over': null
+  'score-expected-height': null
+  'score-expected-feint': null
+  'score-expected-ball': null
+  'score-expected-lie': null
+  'score-expected-end': null
+  'score-expected-bytes-at-most': { most: Value }
+  'score-expected-statements-at-most': { most: Value }
+  'score-expected-nested-at-most': { most: Value }
+  'score-expected-beats-at-most': { most: Value }
+  'score-expected-before-first-beat': null
+  'score-expected-a-beat': null
+  'score-expected-free-name': null
+  'score-expected-part': null
+  'score-expected-skill': null
+  'score-expected-sound-skill': { skill: Value }
+  'score-expected-no-circle': { path: Value }
+  'score-expected-reach': { most: Value; away: Value }
+  'score-expected-free-foot': null
+  'score-expected-ball-on-floor': null
+  'score-expected-ball-in-air': null
+  'score-expected-ball-in-hands': null
+  'score-expected-ball-thrown': null
+  'score-expected-ball-still': null
+  'score-mend-did-you-mean': { word: Value }
+  'score-mend-one-of': { known: Value }
+  'score-mend-split-text': { bytes: Value }
+  'score-mend-close': null
+  'score-mend-closes-nothing': null
+  'score-mend-write-block': { head: Value }
+  'score-mend-write-out': null
+  'score-mend-repeat-less': null
+  'score-mend-new-statement': { written: Value }
+  'score-mend-on-its-own': null
+  'score-mend-move-up': null
+  'score-mend-add-beat': null
+  'score-mend-name-taken': { line: Value; name: Value }
+  'score-mend-no-part': { name: Value }
+  'score-mend-no-skill': { id: Value }
+  'score-mend-mend-skill': { faults: Value }
+  'score-mend-leave-out': null
+  'score-mend-this-length': { metres: Value }
+  'score-mend-less-or-step': null
+  'score-mend-other-foot-first': null
+  'score-mend-other-surface': { way: Value; surfaces: Value }
+  'score-mend-bounce-or-cushion': null
+  'score-mend-lift-or-toss': null
+  'score-mend-toss-first': null
+  'score-mend-start-in-hands': null
+  'score-mend-strike-last': null
+  'score-mend-which-side': { surface: Value }
+  'surface-inside': null
+  'surface-outside': null
+  'surface-sole': null
+  'surface-laces': null
+  'surface-toe': null
+  'surface-heel': null
+  'surface-thigh': null
+  'surface-chest': null
+  'surface-head': null
+  'surface-shoulder': null
+  'way-in': null
+  'way-out': null
+  'way-ahead': null
+  'way-back': null
+  'way-left': null
+  'way-right': null
+  'way-ahead-in': null
+  'way-ahead-out': null
+  'way-back-in': null
+  'way-back-out': null
+  'action-tap': null
+  'action-push': null
+  'action-cut': null
+  'action-roll': null
+  'action-drag': null
+  'action-rock': null
+  'action-touch': null
+  'action-stop': null
+  'action-chop': null
+  'action-lift': null
+  'action-cushion': null
+  'action-wedge': null
+  'action-strike': null
+  'height-knee': null
+  'height-waist': null
+  'height-head': null
+  'height-over': null
+  'count-in': null
+  'count-out': null
+  'count-sole': null
+  'count-laces': null
+  'count-toe': null
+  'count-heel': null
+  'count-roll': null
+  'count-drag': null
+  'count-rock': null
+  'count-stop': null
+  'count-chop': null
+  'count-up': null
+  'count-soft': null
+  'count-wedge': null
+  'count-away': null
+  'count-step': null
+  'count-over': null
+  'count-round': null
+  'count-hop': null
+  'count-lunge': null
+  'count-fake': null
+  'count-drop': null
+  'count-turn': null
+  'count-look': null
+  'count-bounce': null
+  'count-toss': null
+  'count-wait': null
+  'limb-foot': { side: Value; surface: Value }
+  'limb-body': { surface: Value }
+  'move-touch': { limb: Value; action: Value }
+  'move-touch-to': { limb: Value; action: Value; way: Value }
+  'move-lift': { limb: Value; action: Value; height: Value }
+  'move-step-over': { side: Value; way: Value }
+  'move-step-round': { side: Value }
+  'move-step-to': { side: Value; way: Value }
+  'move-hop': null
+  'move-lunge': { way: Value }
+  'move-fake-pass': null
+  'move-fake-shot': null
+  'move-drop': { side: Value }
+  'move-turn-to': { side: Value; degrees: Value }
+  'move-turn-around': null
+  'move-look-up': null
+  'move-look-to': { side: Value }
+  'move-look-behind': null
+  'move-bounce': null
+  'move-toss': null
+  'move-wait': null
   'strand-ball_mastery': null
   'strand-dribbling': null
   'strand-receiving': null

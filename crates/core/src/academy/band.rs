@@ -13,6 +13,7 @@ use crate::ground::layout::{Layout, PathKind};
 use crate::ids::BandId;
 use crate::input::sheet::shown;
 use crate::input::{InputError, RangeFault, What, short_text};
+use crate::technique::score::tempo::{BodySize, Tempos};
 use crate::units::{Minutes, Seconds};
 
 /// Children and youths: nobody is younger or older, in years.
@@ -106,13 +107,16 @@ pub struct Band {
     /// How fast they go.
     #[serde(rename = "speeds_m_per_s")]
     pub speeds: Speeds,
+    /// Seconds of a beat; the usual ones of the age if nothing is said.
+    #[serde(rename = "tempos_s", default, skip_serializing_if = "Option::is_none")]
+    pub tempos: Option<Tempos>,
     /// Where a number comes from, by its name here; one without a source is an assumption.
     pub sources: BTreeMap<String, String>,
 }
 
 impl Band {
     /// The numbers that may have a source.
-    pub const SOURCED: [&str; 7] = [
+    pub const SOURCED: [&str; 8] = [
         "ages",
         "ball_size",
         "session_min",
@@ -120,12 +124,30 @@ impl Band {
         "longest_bout_s",
         "longest_block_min",
         "explaining_s",
+        "tempos_s",
     ];
 
     /// How many skills a session of the band may have before it loses its focus: three for children under eight, else
     /// four. An assumption.
     pub fn skills_per_session(&self) -> u32 {
         if self.oldest < 8 { 3 } else { 4 }
+    }
+
+    /// Seconds of a beat: its own, or the usual ones of its age.
+    ///
+    /// ```
+    /// # use jogo_core::{academy::band::Band, units::Seconds};
+    /// # let bands: Vec<Band> = serde_json::from_str(include_str!("../../../../demo/bands.json")).unwrap();
+    /// let band = bands.iter().find(|band| band.id == "u10-u12").unwrap();
+    /// assert_eq!(band.tempos().in_rhythm, Seconds(0.55));
+    /// ```
+    pub fn tempos(&self) -> Tempos {
+        self.tempos.unwrap_or_else(|| Tempos::up_to(self.oldest))
+    }
+
+    /// How tall its children are.
+    pub fn body_size(&self) -> BodySize {
+        BodySize::up_to(self.oldest)
     }
 
     /// The longest name, in characters.
@@ -150,6 +172,8 @@ impl Band {
             wrong("/oldest", years(self.oldest, self.youngest).into());
         }
         let speeds = &self.speeds;
+        let tempos = self.tempos();
+        let beat = |beat: Seconds| RangeFault::Seconds { value: beat.0, least: 0.1, most: 5.0 };
         let numbers = [
             ("/ball_size", RangeFault::Between { value: self.ball_size.into(), least: 1.0, most: 5.0 }),
             ("/session_min", RangeFault::Minutes { value: self.session.0.into(), least: 10.0, most: 240.0 }),
@@ -163,6 +187,9 @@ impl Band {
                 RangeFault::Minutes { value: self.longest_block.0.into(), least: 2.0, most: 60.0 },
             ),
             ("/explaining_s", RangeFault::Seconds { value: self.explaining.0, least: 0.0, most: 600.0 }),
+            ("/tempos_s/own_pace", beat(tempos.own_pace)),
+            ("/tempos_s/in_rhythm", beat(tempos.in_rhythm)),
+            ("/tempos_s/fast", beat(tempos.fast)),
             ("/speeds_m_per_s/dribble", RangeFault::Speed { value: speeds.dribble, least: 0.2, most: 10.0 }),
             ("/speeds_m_per_s/run", RangeFault::Speed { value: speeds.run, least: 0.2, most: 10.0 }),
             ("/speeds_m_per_s/pass", RangeFault::Speed { value: speeds.pass, least: 0.2, most: 30.0 }),
@@ -257,6 +284,7 @@ mod tests {
             longest_block: Minutes(10),
             explaining: Seconds(60.0),
             speeds: Speeds::default(),
+            tempos: None,
             sources: BTreeMap::new(),
         }
     }

@@ -10,13 +10,14 @@ use crate::delivery::looks::Look;
 use crate::drill::cautions::Caution;
 use crate::drill::cues::{Call, CueWish, calls};
 use crate::drill::levers::{Eyes, Levers};
-use crate::drill::timing::{Timing, Touching};
+use crate::drill::timing::Timing;
 use crate::drill::{Drill, FaultSeen, Step};
 use crate::fact::Fact;
 use crate::ground::fit::{Ground, fit};
 use crate::ground::layout::measure::{Footprint, InPaces};
 use crate::ids::{DrillId, SkillId, TestId};
 use crate::plan::{Block, BlockId, Problem, TestWish, Theme, Variant, WeekTheme, week_theme};
+use crate::technique::score::feet::MovingFeet;
 use crate::technique::skill::{Foot, Stage, Strand};
 use crate::units::{Minutes, Pace, Seconds};
 
@@ -143,6 +144,8 @@ pub struct Laid {
     pub misfit: Option<Fact>,
     /// The floor, as SVG.
     pub drawing: String,
+    /// What the feet do, beat by beat; `None` where no score says it.
+    pub feet: Option<MovingFeet>,
     /// What is called in a bout, if the block answers calls; the same in every bout.
     pub calls: Vec<Call>,
 }
@@ -347,7 +350,7 @@ impl Edition {
         let schedule =
             drill.schedule(&self.band, &layout)?.for_foot(foot).filling(minutes, explaining, turns);
         let stage = drill.stage_at(levers);
-        let touching = Touching { per_second: drill.cadence(stage, &self.band.id), foot };
+        let touching = drill.touching(levers, &self.band, &self.skills, (&layout, foot));
         let timing = Timing::of(&schedule, explaining, turns, touching, fit.working_share);
         let stations = fit.station_sizes.len() as u32;
         let markers = layout.markers_by_colour();
@@ -363,6 +366,9 @@ impl Edition {
             misfit: fit.misfit,
             station_sizes: fit.station_sizes,
             drawing: layout.draw(),
+            feet: drill
+                .score_for(levers, &self.band, &self.skills, foot)
+                .map(|score| score.moving_feet(self.band.tempos())),
         })
     }
 }

@@ -10,6 +10,7 @@ use crate::ground::fit::Station;
 use crate::ground::layout::Layout;
 use crate::ids::{MilestoneId, TestId};
 use crate::input::{InputError, RangeFault, Unknown, What, short_text};
+use crate::technique::score::Score;
 use crate::technique::skill::{Skill, Stage};
 use crate::units::{Pace, Share};
 
@@ -51,8 +52,8 @@ const POINTS: std::ops::RangeInclusive<usize> = 3..=7;
 const FAULTS: std::ops::RangeInclusive<usize> = 0..=6;
 /// The most players at one station.
 const LARGEST_STATION: u32 = 30;
-/// The most faults of a layout text that are shown at once.
-const LAYOUT_FAULTS: usize = 20;
+/// The most faults of a text that are shown at once.
+const TEXT_FAULTS: usize = 20;
 
 impl Drill {
     /// The longest title, in characters.
@@ -67,6 +68,7 @@ impl Drill {
         self.check_skills(shelf, &mut faults);
         self.check_station(&mut faults);
         self.check_layout(&mut faults);
+        self.check_score(shelf, &mut faults);
         self.check_doses(shelf, &mut faults);
         self.check_rungs(&mut faults);
         self.check_rest(shelf, &mut faults);
@@ -158,10 +160,19 @@ impl Drill {
         };
         for scale in scales {
             if let Err(wrong) = Layout::read_scaled(&self.layout, Pace::default(), *scale) {
-                wrong.iter().take(LAYOUT_FAULTS).for_each(|fault| faults.at("/layout", fault.clone()));
+                wrong.iter().take(TEXT_FAULTS).for_each(|fault| faults.at("/layout", fault.clone()));
                 return;
             }
         }
+    }
+
+    /// As the youngest who do it would play it.
+    fn check_score(&self, shelf: &Shelf<'_>, faults: &mut Faults) {
+        let Some(text) = &self.score else { return };
+        let sizes = shelf.bands.iter().filter(|band| self.doses.contains_key(&band.id)).map(Band::body_size);
+        let size = sizes.min_by(|a, b| a.0.total_cmp(&b.0)).unwrap_or_default();
+        let wrong = Score::read(text, size, shelf.skills).err().unwrap_or_default();
+        wrong.iter().take(TEXT_FAULTS).for_each(|fault| faults.at("/score", fault.clone()));
     }
 
     fn check_doses(&self, shelf: &Shelf<'_>, faults: &mut Faults) {

@@ -10,13 +10,14 @@ use crate::academy::Academy;
 use crate::academy::band::Band;
 use crate::drill::cautions::Caution;
 use crate::drill::levers::Levers;
-use crate::drill::timing::{Timing, Touching};
+use crate::drill::timing::Timing;
 use crate::drill::{Drill, Step};
 use crate::fact::Fact;
 use crate::ground::fit::{Fit, Ground, fit, laying_out};
 use crate::ground::layout::Fault;
 use crate::ground::layout::measure::{InPaces, Measures};
-use crate::technique::skill::{Stage, Strand};
+use crate::technique::score::feet::MovingFeet;
+use crate::technique::skill::{Skill, Stage, Strand};
 use crate::units::{Difficulty, Minutes, Pace};
 
 /// For whom and where a drill is looked at.
@@ -24,6 +25,8 @@ use crate::units::{Difficulty, Minutes, Pace};
 pub struct Setting<'s> {
     /// The band.
     pub band: &'s Band,
+    /// The skills, whose scores it may show.
+    pub skills: &'s [Skill],
     /// What holds for the whole academy.
     pub academy: &'s Academy,
     /// Hall, kit and squad.
@@ -57,6 +60,8 @@ pub struct Desk {
     /// The drawing of one station as far as the text reads, as SVG; whatever a line puts down carries its number as
     /// `data-line`.
     pub drawing: String,
+    /// What the feet do with the levers set so; `None` where no score says it.
+    pub feet: Option<MovingFeet>,
     /// What stands on the floor; `None` while the text, the station or the dose has faults.
     pub floor: Option<Floor>,
 }
@@ -103,6 +108,9 @@ pub fn look(drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Desk {
         cautions: drill.cautions.clone(),
         blocked: drill.blocked(setting.band, setting.academy).map(Fact::from),
         drawing: layout.draw(),
+        feet: drill
+            .score_for(levers, setting.band, setting.skills, drill.foot_at(levers, setting.band))
+            .map(|score| score.moving_feet(setting.band.tempos())),
         floor: (faults.is_empty() && drill.can_be_laid(setting.band))
             .then(|| floor(drill, levers, setting, &layout)),
         faults,
@@ -121,7 +129,7 @@ fn floor(
     let turns = drill.turns(&fit);
     let foot = drill.foot_at(levers, band);
     let schedule = drill.schedule(band, layout).map(|schedule| schedule.for_foot(foot));
-    let touching = Touching { per_second: drill.cadence(drill.stage_at(levers), &band.id), foot };
+    let touching = drill.touching(levers, band, setting.skills, (layout, foot));
     let explaining = band.explaining;
     Floor {
         measures: layout.measures(),

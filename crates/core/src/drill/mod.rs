@@ -7,6 +7,7 @@ pub mod dose;
 mod feet;
 pub mod levers;
 pub mod library;
+pub mod technique;
 pub mod timing;
 
 use std::collections::BTreeMap;
@@ -141,6 +142,9 @@ pub struct Drill {
     pub station: Station,
     /// The layout text.
     pub layout: String,
+    /// What the feet do, beat by beat, where it is another score than that of the skill that leads the drill.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub score: Option<String>,
     /// The dose for each band that does it.
     pub doses: BTreeMap<BandId, Dose>,
     /// Base difficulty, 0 to 10.

@@ -2,7 +2,8 @@
 
 use serde::Serialize;
 
-use crate::drill::dose::{Schedule, touches};
+use crate::drill::dose::{Schedule, SideRule, touches};
+use crate::technique::score::measure::rounds_in;
 use crate::technique::skill::Foot;
 use crate::units::{Seconds, Share};
 
@@ -59,17 +60,36 @@ pub struct Timing {
     pub phases: Vec<Phase>,
     /// Work to rest in lowest terms.
     pub work_to_rest: Option<String>,
-    /// Touches per player. The cadence behind it is an assumption.
+    /// Touches per player.
     pub touches: FootTouches,
+    /// Whether they are counted from a score: the tempo behind them is an assumption, else the cadence is.
+    pub from_score: bool,
     /// Share of the dose in which a player waits.
     pub waiting_share: Share,
+}
+
+/// What a round of a score gives.
+#[derive(Clone, Copy, Debug, PartialEq)]
+pub struct RoundTouches {
+    /// How long it lasts.
+    pub lasts: Seconds,
+    /// Touches with the strong foot.
+    pub strong: u32,
+    /// Touches with the other foot.
+    pub other: u32,
+    /// Touches with the body.
+    pub body: u32,
+    /// Whether the next round begins with the other foot.
+    pub evens_out: bool,
 }
 
 /// How a variant is touched: how often, and with which foot.
 #[derive(Clone, Copy, Debug)]
 pub struct Touching {
-    /// Touches per second of work.
+    /// Touches per second of work, where no score counts them.
     pub per_second: f64,
+    /// What a round of its score gives.
+    pub round: Option<RoundTouches>,
     /// The foot that works alone; `None` where both do.
     pub foot: Option<Foot>,
 }
@@ -91,6 +111,7 @@ impl Timing {
             phases: phases(explaining, schedule, turns),
             work_to_rest: schedule.work_to_rest(),
             touches: foot_touches(schedule, turns, touching, working),
+            from_score: touching.round.is_some(),
             waiting_share: schedule.waiting_share(working),
         }
     }
@@ -112,12 +133,38 @@ fn phases(explaining: Seconds, schedule: &Schedule, turns: u32) -> Vec<Phase> {
 /// All turns of a block count as work; at any time only the working share of the squad is at it. Both feet share the
 /// touches alike, unless one works alone.
 fn foot_touches(schedule: &Schedule, turns: u32, touching: Touching, working: Share) -> FootTouches {
+    if let Some(round) = touching.round {
+        return counted(schedule, turns, &round, touching.foot, working);
+    }
     let all = touches(touching.per_second, schedule.work() * f64::from(turns), working);
     match touching.foot {
         Some(Foot::Strong) => FootTouches { strong: all, other: 0 },
         Some(Foot::Other) => FootTouches { strong: 0, other: all },
         None => FootTouches { strong: all - all / 2, other: all / 2 },
     }
+}
+
+/// Rounds that a bout has time for × touches of a round × bouts; a bout that ends within its first round has its share of
+/// it. The feet have what the score gives them; over the rounds of a score that begins with the other foot each time, and
+/// over bouts in which each foot has its turn, they even out.
+fn counted(
+    schedule: &Schedule,
+    turns: u32,
+    round: &RoundTouches,
+    foot: Option<Foot>,
+    working: Share,
+) -> FootTouches {
+    let whole = rounds_in(schedule.bout(), round.lasts);
+    let rounds = if whole > 0 { f64::from(whole) } else { schedule.bout().0 / round.lasts.0 };
+    let bouts = f64::from(schedule.bouts() * turns) * working.0;
+    let all = |touches: f64| (touches * rounds * bouts).round() as u32;
+    let (strong, other) = (f64::from(round.strong), f64::from(round.other));
+    // What the body touches is counted for the feet alike, as a dose without a score does.
+    let body = f64::from(round.body) / 2.0;
+    let even = (strong + other) / 2.0;
+    let takes_turns = foot.is_none() && schedule.dose.sides() != SideRule::Together;
+    let (strong, other) = if round.evens_out || takes_turns { (even, even) } else { (strong, other) };
+    FootTouches { strong: all(strong + body), other: all(other + body) }
 }
 
 #[cfg(test)]
@@ -134,7 +181,7 @@ mod tests {
     #[test]
     fn the_clock_lasts_as_long_as_the_block() {
         let schedule = rounds(SideRule::Together);
-        let touching = Touching { per_second: 2.0, foot: None };
+        let touching = Touching { per_second: 2.0, round: None, foot: None };
         let timing = Timing::of(&schedule, Seconds(60.0), 2, touching, Share(0.5));
         let clock: Vec<_> = timing.phases.iter().map(|phase| phase.lasts.0).collect();
         assert_eq!(clock, [60.0, 20.0, 10.0, 20.0, 20.0, 10.0, 20.0]);
@@ -153,7 +200,26 @@ mod tests {
         #[case] foot: Option<Foot>,
         #[case] (strong, other): (u32, u32),
     ) {
-        let found = foot_touches(&rounds(sides), 1, Touching { per_second: 2.0, foot }, Share(0.5));
+        let touching = Touching { per_second: 2.0, round: None, foot };
+        let found = foot_touches(&rounds(sides), 1, touching, Share(0.5));
+        assert_eq!(found, FootTouches { strong, other });
+    }
+
+    // A round of three touches in 1.5 s: 13 rounds in 20 s, two bouts (four for each side on its own), half at work.
+    #[rstest]
+    #[case::as_the_score_says(SideRule::Together, None, false, (26, 13))]
+    #[case::the_next_round_begins_with_the_other_foot(SideRule::Together, None, true, (20, 20))]
+    #[case::each_has_its_bouts(SideRule::Each, None, false, (39, 39))]
+    #[case::one_foot_works(SideRule::Together, Some(Foot::Strong), false, (26, 13))]
+    fn touches_from_a_score(
+        #[case] sides: SideRule,
+        #[case] foot: Option<Foot>,
+        #[case] evens_out: bool,
+        #[case] (strong, other): (u32, u32),
+    ) {
+        let round = RoundTouches { lasts: Seconds(1.5), strong: 2, other: 1, body: 0, evens_out };
+        let touching = Touching { per_second: 2.0, round: Some(round), foot };
+        let found = foot_touches(&rounds(sides), 1, touching, Share(0.5));
         assert_eq!(found, FootTouches { strong, other });
     }
 }

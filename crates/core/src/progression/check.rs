@@ -9,6 +9,8 @@ use crate::drill::{Drill, Shelf};
 use crate::fact::{Fact, facts};
 use crate::ids::SkillId;
 use crate::input::{InputError, RangeFault, Unknown, What, short_text};
+use crate::technique::score::tempo::BodySize;
+use crate::technique::score::{Expected, Score};
 use crate::technique::skill::{Gate, Skill};
 
 facts! {
@@ -19,6 +21,7 @@ facts! {
         ServedByDrill = "skill-served-by-drill" { drill: String, id: SkillId },
         ShownByTest = "skill-shown-by-test" { test: String, id: SkillId },
         ShownByMilestone = "skill-shown-by-milestone" { milestone: String, id: SkillId },
+        PlayedBy = "skill-played-by" { skill: String },
         NamedBySkill = "skill-named-by-skill" { skill: String, id: SkillId },
     }
 }
@@ -50,10 +53,32 @@ pub fn check(skill: &Skill, shelf: &Shelf<'_>) -> Vec<InputError> {
             }
         }
     }
+    faults.extend(score_faults(skill, shelf));
+    let mut wrong = |at: String, fact: Fact| faults.push(InputError::at(at, fact));
     if let Some(gate) = &skill.gate {
         check_gate(gate, shelf, &mut wrong);
     }
     faults
+}
+
+/// Every fault of a skill's score, as children of its band would play it.
+fn score_faults(skill: &Skill, shelf: &Shelf<'_>) -> Vec<InputError> {
+    let band = shelf.bands.iter().find(|band| band.id == skill.band);
+    let size = band.map_or_else(BodySize::default, |band| band.body_size());
+    let read = skill.score.as_ref().map(|text| Score::read(text, size, shelf.skills));
+    let faults = read.and_then(Result::err).unwrap_or_default();
+    faults.into_iter().map(|fault| InputError::at("/score", fault)).collect()
+}
+
+/// What keeps other skills' scores from being played after a change: they play one that is gone, or that has faults.
+pub fn broken_scores(changed: &[SkillId], skills: &[Skill]) -> Vec<SkillFault> {
+    let broken = |skill: &&Skill| {
+        let read = skill.score.as_ref().map(|text| Score::read(text, BodySize::default(), skills));
+        let faults = read.and_then(Result::err).unwrap_or_default();
+        faults.iter().any(|fault| matches!(fault.expected, Expected::Skill | Expected::SoundSkill { .. }))
+    };
+    let others = skills.iter().filter(|skill| !changed.contains(&skill.id));
+    others.filter(broken).map(|skill| SkillFault::PlayedBy { skill: skill.name.clone() }).collect()
 }
 
 fn check_gate(gate: &Gate, shelf: &Shelf<'_>, wrong: &mut impl FnMut(String, Fact)) {

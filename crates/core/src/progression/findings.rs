@@ -7,7 +7,7 @@ use petgraph::algo::tred::{dag_to_toposorted_adjacency_list, dag_transitive_redu
 use petgraph::graph::NodeIndex;
 use serde::Serialize;
 
-use super::Map;
+use super::{Map, techniques};
 use crate::drill::Drill;
 use crate::fact::{Fact, facts};
 use crate::ids::{BandId, MilestoneId, SkillId, TestId};
@@ -32,6 +32,8 @@ pub enum FindingKind {
     NoMilestone,
     /// A need that another one implies.
     Redundant,
+    /// A chained skill whose parts do not join.
+    Unjoined,
     /// A skill that nothing leads to or from. A note only.
     Lonely,
 }
@@ -46,6 +48,8 @@ facts! {
         UnusedTest = "map-unused-test" { skill: String, test: TestId },
         NoMilestone = "map-no-milestone" { skill: String, milestone: MilestoneId },
         Redundant = "map-redundant" { skill: String, need: String, stage: Stage, through: String },
+        Unset = "map-unset" { skill: String, from: String, to: String, touch: String },
+        Unjoined = "map-unjoined" { skill: String, from: String, to: String },
         Lonely = "map-lonely" { skill: String },
     }
 }
@@ -113,6 +117,7 @@ pub fn findings(map: &Map<'_>, around: &Around<'_>) -> Vec<Finding> {
     found.extend(unused_tests(map, around));
     found.extend(without_milestone(map, around));
     found.extend(redundant(map));
+    found.extend(techniques::unjoined(map));
     found.extend(lonely(map));
     found
 }

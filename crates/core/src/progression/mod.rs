@@ -25,6 +25,7 @@ pub mod check;
 pub mod compare;
 pub mod findings;
 pub mod sheet;
+pub mod techniques;
 pub mod ways;
 
 use std::collections::{BTreeMap, HashMap, VecDeque};

@@ -14,7 +14,7 @@ use super::academy::clubs;
 use crate::said;
 
 /// The longest texts that people write, in characters: the form, its field, the length.
-const LONGEST: [(&str, &str, usize); 19] = [
+const LONGEST: [(&str, &str, usize); 20] = [
     ("Band", "name", Band::LONGEST_NAME),
     ("Curriculum", "name", Curriculum::LONGEST_NAME),
     ("Drill", "title", Drill::LONGEST_TITLE),
@@ -29,6 +29,7 @@ const LONGEST: [(&str, &str, usize); 19] = [
     ("NewCurriculum", "name", Curriculum::LONGEST_NAME),
     ("Newcomer", "name", roster::LONGEST_NAME),
     ("NoteSaid", "says", said::log::LONGEST_NOTE),
+    ("ScoreText", "text", super::technique::LONGEST_SCORE),
     ("Skill", "name", Skill::LONGEST_NAME),
     ("Test", "name", Test::LONGEST_NAME),
     ("Test", "short", Test::LONGEST_SHORT),

@@ -11,6 +11,7 @@ mod people;
 mod plan;
 mod post;
 mod progression;
+mod technique;
 #[cfg(test)]
 mod tests;
 
@@ -74,6 +75,7 @@ fn routes(config: &mut ServiceConfig) {
     config
         .configure(people::routes)
         .configure(ground::routes)
+        .configure(technique::routes)
         .configure(drill::routes)
         .configure(academy::routes)
         .configure(progression::routes)

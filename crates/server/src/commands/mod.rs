@@ -4,6 +4,8 @@ mod layout;
 mod library;
 mod plan;
 mod schema;
+mod score;
+mod text;
 
 use jogo_core::academy::language::Language;
 use jogo_core::input::TextFault;
@@ -67,6 +69,9 @@ pub enum Command {
     /// Read a layout text: measure it, draw it, fit it to a floor.
     #[command(subcommand)]
     Layout(layout::Command),
+    /// Measure, draw or join scores: techniques written beat by beat.
+    #[command(subcommand)]
+    Score(score::Command),
     /// Read drills, skills, tests and bands from JSON files or folders of them: all, or nothing if anything is wrong.
     Import {
         /// Files and folders.
@@ -167,6 +172,7 @@ pub enum User {
 pub async fn run(command: Command) -> Result<(), Stopped> {
     match command {
         Command::Layout(command) => print(&layout::run(&command)?),
+        Command::Score(command) => print(&score::run(&command)?),
         Command::Import { paths, data } => {
             print(&library::import(&open(&data).await?, &paths, Clock::Running.now()).await?)
         }

@@ -2,7 +2,8 @@
 
 use crate::facts::Entered;
 use jogo_core::ids::SkillId;
-use jogo_core::progression::check::{NamedBy, check, circle_in, still_named};
+use jogo_core::input::InputError;
+use jogo_core::progression::check::{NamedBy, broken_scores, check, circle_in, still_named};
 use jogo_core::technique::skill::Skill;
 use jogo_store::progression::SkillChange;
 use serde::Deserialize;
@@ -49,6 +50,9 @@ impl MapChanges {
         };
         let named = still_named(&self.take_out, &named_by);
         faults.0.extend(named.into_iter().map(|fault| fault.inside("/take_out")));
+        let changed: Vec<SkillId> = self.put.iter().map(|skill| skill.id.clone()).collect();
+        let broken = broken_scores(&changed, &next).into_iter();
+        faults.0.extend(broken.map(|fault| InputError::at("/put", fault)));
         // Whether there is a circle can be said of skills alone that are right in themselves.
         faults.none()?;
         if let Some(says) = circle_in(&next) {

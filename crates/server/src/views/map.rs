@@ -8,6 +8,7 @@ use jogo_core::ids::{BandId, DrillId, MilestoneId, SkillId, TestId};
 use jogo_core::progression::Map;
 use jogo_core::progression::findings::{Around, Finding, findings};
 use jogo_core::progression::sheet::{MapSheet, lay_out};
+use jogo_core::progression::techniques::{Kin, kin};
 use jogo_core::progression::ways::{Pacing, Way};
 use jogo_core::technique::skill::{Skill, Stage};
 use serde::Serialize;
@@ -27,6 +28,8 @@ pub struct MapView {
     /// Where everything stands; absent while there is a circle.
     sheet: Option<MapSheet>,
     findings: Vec<Finding>,
+    /// Skills whose scores share much.
+    kin: Vec<Kin>,
     /// Drills by skill and stage.
     drills: Vec<ServedBy>,
     /// Tests that a gate may ask for.
@@ -78,6 +81,7 @@ impl MapView {
             version: state.store.map_version().await?,
             sheet: lay_out(&map, &bands),
             findings: findings(&map, &around),
+            kin: kin(&map, &bands),
             drills: drills.iter().flat_map(ServedBy::all).collect(),
             tests: tests.into_iter().map(|test| TestName { id: test.id, name: test.name }).collect(),
             milestones: milestones

@@ -10,6 +10,7 @@ pub mod map;
 pub mod progress;
 pub mod promise;
 pub mod repeatability;
+pub mod scores;
 pub mod session_log;
 pub mod sheet;
 pub mod skills;

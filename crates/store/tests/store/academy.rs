@@ -71,6 +71,7 @@ pub fn band(id: &str) -> Band {
         longest_block: Minutes(10),
         explaining: Seconds(60.0),
         speeds: Speeds::default(),
+        tempos: None,
         sources: Default::default(),
     }
 }

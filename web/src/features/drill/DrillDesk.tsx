@@ -17,8 +17,8 @@ import { DrillSheet } from './DrillSheet'
 import { whole } from './drill'
 import { FitLine } from './FitLine'
 import { asShare, useGround } from './ground'
-import { LayoutDesk } from './LayoutDesk'
 import { LeverDesk } from './LeverDesk'
+import { PictureDesk } from './PictureDesk'
 import { type Levers, useBands, useDesk, useDrill, useDrillChanges } from './queries'
 import { TimeStrip } from './TimeStrip'
 import { useDraft } from './useDraft'
@@ -97,7 +97,7 @@ function Desk({ view }: { view: Schemas['DrillView'] | null }) {
         {error && <ErrorNote error={error} />}
         {looked.isError && <ErrorNote error={looked.error} />}
         {desk?.blocked && <ErrorNote>{told(desk.blocked)}</ErrorNote>}
-        <LayoutDesk drill={drill} desk={desk} onChange={(layout) => change({ layout })} />
+        <PictureDesk drill={drill} desk={desk} band={band} onChange={change} />
         {desk?.floor && <TimeStrip desk={desk.floor} />}
         {desk && (
           <LeverDesk

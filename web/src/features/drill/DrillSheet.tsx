@@ -9,9 +9,9 @@ import { useTranslated } from '../../texts/phrases'
 import { t } from '../../texts/t'
 import { told } from '../../texts/told'
 import { AsWritten, Cautions, Faults, Points } from '../../ui/block'
-import { FloorDrawing } from '../../ui/FloorDrawing'
 import { EASIEST } from '../../ui/levers'
 import { ErrorNote, Loading } from '../../ui/notes'
+import { BlockPicture } from '../../ui/score/BlockPicture'
 import { FitLine } from './FitLine'
 import { asShare, useGround } from './ground'
 import { LeverRow } from './LeverRow'
@@ -44,7 +44,12 @@ export function DrillSheet({ drill }: { drill: Drill }) {
       {looked.isError && <ErrorNote error={looked.error} />}
       {!data && <Loading />}
       {data?.blocked && <ErrorNote>{told(data.blocked)}</ErrorNote>}
-      {data && <FloorDrawing svg={data.drawing} title={read.title} height={300} />}
+      {data && (
+        <BlockPicture
+          block={{ ...data, title: read.title, levers, from_score: data.floor?.timing?.from_score ?? false }}
+          height={300}
+        />
+      )}
       <Points points={read.points} />
       <Cautions cautions={data?.cautions ?? []} />
       {data && (

@@ -7,7 +7,7 @@ import type { Schemas } from '../../api/client'
 import { kitSaid, rolesSaid } from '../../texts/said'
 import { said, t } from '../../texts/t'
 import { FloorDrawing } from '../../ui/FloorDrawing'
-import { LayoutEditor } from './LayoutEditor'
+import { NotationEditor } from '../../ui/NotationEditor'
 import type { Drill } from './queries'
 
 interface Props {
@@ -27,7 +27,9 @@ export function LayoutDesk({ drill, desk, onChange }: Props) {
         gap: 2,
       }}
     >
-      <LayoutEditor
+      <NotationEditor
+        label={t('desk-layout')}
+        reads={t('desk-reads')}
         text={drill.layout}
         faults={desk?.faults ?? []}
         line={line}

@@ -128,7 +128,7 @@ function Touches({ timing }: { timing: Schemas['Timing'] }) {
         {t('session-waiting', { share: asPercent(timing.waiting_share) })}
       </Figure>
       <Typography variant="caption" color="text.secondary">
-        {t('desk-assumption')}
+        {t(timing.from_score ? 'desk-from-score' : 'desk-assumption')}
       </Typography>
     </Box>
   )

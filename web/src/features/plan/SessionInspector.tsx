@@ -8,11 +8,11 @@ import { layingOutSaid } from '../../texts/said'
 import { said, t } from '../../texts/t'
 import { told } from '../../texts/told'
 import { AsWritten, BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../ui/block'
-import { FloorDrawing } from '../../ui/FloorDrawing'
 import { SelectCell } from '../../ui/fields'
 import { asLongDay, asPercent, Figure } from '../../ui/figures'
 import { settingsSaid } from '../../ui/levers'
 import { ErrorNote, Loading } from '../../ui/notes'
+import { BlockPicture } from '../../ui/score/BlockPicture'
 import { STAGES, StageGlyph } from '../../ui/stages'
 import type { At } from './at'
 import { type Change, type Edit, useDraftSession, useWhy } from './queries'
@@ -370,7 +370,7 @@ function BlockDetail({ block }: { block: RunningBlock }) {
     <Box sx={{ pb: 1.5, display: 'grid', gap: 1 }}>
       <BlockFacts block={block} />
       <AsWritten of={block.title} />
-      <FloorDrawing svg={block.drawing} title={block.title} height={230} />
+      <BlockPicture block={block} height={230} />
       <BesideBlock block={block} />
       <Points points={block.points} />
       <Faults faults={block.faults} />

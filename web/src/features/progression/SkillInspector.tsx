@@ -14,7 +14,11 @@ import { t } from '../../texts/t'
 import { told } from '../../texts/told'
 import { SelectCell, TextCell } from '../../ui/fields'
 import { PANEL } from '../../ui/placing'
+import { Strip } from '../../ui/score/Strip'
 import { STAGES } from '../../ui/stages'
+import { useScore } from '../technique/queries'
+import { Measured } from '../technique/ScoreDesk'
+import { ScoreDialog } from '../technique/ScoreDialog'
 import { GateFields } from './GateFields'
 import { type Change, type MapView, type Skill, useWrittenName, wholeSkill } from './queries'
 import { JoinFields, SplitFields } from './ReshapeFields'
@@ -112,6 +116,7 @@ function Chosen(props: Props & { skill: Skill }) {
           onChange={(side) => side && put({ side })}
         />
       </Box>
+      <Technique {...{ view, skill, written, name, onChoose }} onPut={put} />
       <Needs {...{ view, skill, name, onChoose }} count={way?.rests_on.length ?? 0} onPut={put} />
       <Part title={t('progressions-opens', { n: way?.opens.length ?? 0 })}>
         {opened.map((line) => (
@@ -153,6 +158,62 @@ function Chosen(props: Props & { skill: Skill }) {
         <SplitFields skill={skill} onChange={onChange} />
       </Part>
     </>
+  )
+}
+
+interface TechniqueProps {
+  view: MapView
+  skill: Skill
+  /** The skill's name as it is written. */
+  written: string
+  name: (id: string) => string
+  onChoose: (skill: string) => void
+  onPut: (next: Partial<Skill>) => void
+}
+
+/** What the feet do, and which skills' feet do much the same. */
+function Technique({ view, skill, written, name, onChoose, onPut }: TechniqueProps) {
+  const [writing, setWriting] = useState(false)
+  const looked = useScore(skill.score ? { text: skill.score, band: skill.band } : undefined)
+  const kin = view.kin.filter((each) => each.skill === skill.id && !each.known).slice(0, 3)
+  return (
+    <Part title={t('score-title')}>
+      {skill.score ? (
+        <>
+          {looked.data && <Strip feet={looked.data.feet} />}
+          {looked.data?.measures && <Measured measures={looked.data.measures} />}
+        </>
+      ) : (
+        <Typography variant="body2" color="text.secondary">
+          {t('score-none')}
+        </Typography>
+      )}
+      <Button size="small" onClick={() => setWriting(true)} sx={{ justifySelf: 'start' }}>
+        {skill.score ? t('score-change') : t('score-write')}
+      </Button>
+      {kin.map((each) => (
+        <Box key={each.help} sx={{ display: 'flex', alignItems: 'center', gap: 0.5, flexWrap: 'wrap' }}>
+          <Typography variant="body2">{t('score-kin', { shared: each.shared, of: each.of })}</Typography>
+          <SkillLink name={name(each.help)} onClick={() => onChoose(each.help)} />
+          <Button size="small" variant="text" onClick={() => onPut({ helps: [...skill.helps, each.help] })}>
+            {t('score-help')}
+          </Button>
+        </Box>
+      ))}
+      {writing && (
+        <ScoreDialog
+          title={written}
+          score={skill.score ?? null}
+          band={skill.band}
+          skill={skill.id}
+          onKeep={(score) => {
+            onPut({ score })
+            setWriting(false)
+          }}
+          onClose={() => setWriting(false)}
+        />
+      )}
+    </Part>
   )
 }
 

@@ -373,7 +373,8 @@ impl Curriculum {
         if !faults.is_empty() {
             return Err(faults);
         }
-        let mut library = Given { academy, band, skills: &by_id, wanted: &wanted, carried: BTreeSet::new() };
+        let mut library =
+            Given { academy, band, skills: &by_id, shelf: skills, wanted: &wanted, carried: BTreeSet::new() };
         let variants = self.all_variants(drills, &mut library);
         let wishes = self.with_other_feet(wishes, &library.carried);
         Ok(Problem {

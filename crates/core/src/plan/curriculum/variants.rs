@@ -16,7 +16,7 @@ use crate::academy::Academy;
 use crate::academy::band::Band;
 use crate::drill::cautions::Caution;
 use crate::drill::levers::Levers;
-use crate::drill::timing::{Timing, Touching};
+use crate::drill::timing::Timing;
 use crate::drill::{Drill, Rung};
 use crate::ground::fit::{Ground, Misfit, fit, laying_out};
 use crate::ground::layout::Layout;
@@ -55,6 +55,8 @@ pub(super) struct Given<'l> {
     pub academy: &'l Academy,
     pub band: &'l Band,
     pub skills: &'l BTreeMap<&'l str, &'l Skill>,
+    /// The same in their order.
+    pub shelf: &'l [Skill],
     pub wanted: &'l BTreeSet<&'l str>,
     /// Goals that are carried over to the other foot.
     pub carried: BTreeSet<SkillId>,
@@ -219,7 +221,7 @@ impl Curriculum {
         let (least, most) = drill.minutes(schedule, band, turns)?;
         let usual = schedule.block(band.explaining, turns).clamp(least, most);
         let filled = schedule.filling(usual, band.explaining, turns);
-        let touching = Touching { per_second: drill.cadence(stage, &band.id), foot };
+        let touching = drill.touching(levers, band, library.shelf, (&layout, foot));
         let timing = Timing::of(&filled, band.explaining, turns, touching, fit.working_share);
         let per_min = |touches: u32| f64::from(touches) / f64::from(usual.0.max(1));
         let (strong, other) = (per_min(timing.touches.strong), per_min(timing.touches.other));

@@ -15,7 +15,7 @@ use crate::technique::skill::Side;
 
 /// How one score goes on where another one ends.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema), schema(as = ScoreJoin))]
 pub struct Join {
     /// It can be played from there.
     pub direct: bool,
@@ -147,7 +147,7 @@ pub fn text_of(skills: &[SkillId], joins: &[Join]) -> String {
 
 /// A move that a chain can be made of.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema), schema(as = ChainLink))]
 pub struct Link {
     /// The skill.
     pub skill: SkillId,
@@ -157,7 +157,7 @@ pub struct Link {
 
 /// A chain that is worth trying.
 #[derive(Clone, Debug, PartialEq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema), schema(as = ChainTried))]
 pub struct Tried {
     /// Its moves; each goes on where the one before it ends.
     pub links: Vec<Link>,

@@ -64,6 +64,12 @@ impl Comparable {
         Comparable { touches: score.round.touches().map(plain).collect(), closes }
     }
 
+    /// Its touches.
+    #[allow(clippy::len_without_is_empty, reason = "nobody asks whether a score has no touches")]
+    pub fn len(&self) -> usize {
+        self.touches.len()
+    }
+
     /// How alike it is to another one; none without touches.
     ///
     /// ```

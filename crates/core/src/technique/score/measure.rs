@@ -28,7 +28,7 @@ pub type BySurface = BTreeMap<Surface, u32>;
 
 /// Touches by foot and surface.
 #[derive(Clone, Debug, Default, PartialEq, Eq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema), schema(as = ScoreTouches))]
 pub struct Touches {
     /// With the right foot.
     pub right: BySurface,
@@ -55,7 +55,7 @@ impl Touches {
 
 /// Whether the end of a round is the start of the next one.
 #[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema), schema(as = ScoreClosingKind))]
 #[serde(rename_all = "snake_case")]
 pub enum ClosingKind {
     /// It is: ball, heading and weight are as at the start.
@@ -70,7 +70,7 @@ pub enum ClosingKind {
 
 /// How a round ends.
 #[derive(Clone, Copy, Debug, PartialEq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema), schema(as = ScoreClosing))]
 pub struct Closing {
     /// Whether it can be played again.
     pub kind: ClosingKind,
@@ -84,7 +84,7 @@ pub struct Closing {
 
 /// The ground that a round needs.
 #[derive(Clone, Copy, Debug, PartialEq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema), schema(as = ScoreGround))]
 pub struct Needed {
     /// From the leftmost place of ball and feet to the rightmost.
     pub width_m: f64,
@@ -94,7 +94,7 @@ pub struct Needed {
 
 /// A score, measured: metres to the millimetre, seconds to the thousandth, degrees to the tenth.
 #[derive(Clone, Debug, PartialEq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema), schema(as = ScoreMeasures))]
 pub struct Measures {
     /// Beats of a round; a flight takes the place of its beat.
     pub beats: u32,
@@ -115,6 +115,7 @@ pub struct Measures {
     /// Beats in which the eyes leave the ball.
     pub looks: u32,
     /// Where the ball is at the start and after each touch, as the body stood when the round began.
+    #[cfg_attr(feature = "openapi", schema(value_type = Vec<Vec<f64>>))]
     pub track: Vec<Spot>,
     /// The box around the track and both feet.
     pub ground: Needed,
@@ -255,7 +256,7 @@ fn longest_on_ball(round: &Round) -> u32 {
 /// A round closes where ball, heading and weight are as at the start, seen from the body.
 fn closing(round_of: &Round) -> Closing {
     let (start, end) = (&round_of.start, &round_of.end());
-    let turn = (end.heading + 180.0).rem_euclid(360.0) - 180.0;
+    let turn = 180.0 - (180.0 - end.heading).rem_euclid(360.0);
     let gone = [end.body[0] - start.body[0], end.body[1] - start.body[1]];
     let there = |ball: Spot, weight| {
         ground_level(end) == ground_level(start)

@@ -2,7 +2,8 @@
 //!
 //! A coach counts a technique aloud: "in, out, sole, out". A score is exactly that text, and Jogo computes the rest:
 //! [`notation`] reads it, [`unfold`] writes its repeats and parts out, [`play`] moves ball and feet and finds what
-//! cannot be done, [`measure`] counts, [`chain`] joins scores, [`kinship`] compares them, and [`strip`] draws them.
+//! cannot be done, [`measure`] counts, [`chain`] joins scores, [`kinship`] compares them, [`strip`] draws them, and [`feet`] is
+//! what a picture of the moving feet needs.
 //! `docs/touch-score.md` explains the notation to coaches.
 //!
 //! ```
@@ -17,6 +18,7 @@
 
 pub mod chain;
 mod fault;
+pub mod feet;
 pub mod kinship;
 pub mod lie;
 pub mod measure;
@@ -31,8 +33,10 @@ pub mod unfold;
 pub use fault::{Expected, Fault, Mend, ScoreFault};
 
 use crate::technique::skill::Skill;
+use crate::units::Metres;
 use play::{Round, opening};
 use tempo::BodySize;
+use touch::Way;
 use unfold::Unfolded;
 
 /// The longest text that is read, in bytes.
@@ -83,6 +87,13 @@ impl Score {
         faults.extend(more);
         faults.sort_by_key(|fault| (fault.line, fault.column));
         (Score { unfolded, round, size }, faults)
+    }
+
+    /// The same on the move: body and ball go so far each beat.
+    pub fn travelling(&self, way: Way, length: Metres) -> Score {
+        let unfolded = Unfolded { travel: Some((way, length)), ..self.unfolded.clone() };
+        let (round, _) = play::play(&unfolded, opening(&unfolded), self.size);
+        Score { unfolded, round, size: self.size }
     }
 
     /// The same with the feet exchanged: every sum stays, left and right change places.

@@ -29,7 +29,7 @@ pub type Spot = [f64; 2];
 
 /// Where the ball is, up and down.
 #[derive(Clone, Copy, Debug, PartialEq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema), schema(as = BallLevel))]
 #[serde(rename_all = "snake_case")]
 pub enum Level {
     /// On the floor.

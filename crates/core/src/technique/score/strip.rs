@@ -69,7 +69,7 @@ impl Sole {
 }
 
 impl Score {
-    /// The strip column by column, each an SVG document of its own: they can stand in as many rows as there is room
+    /// The strip column by column, each an SVG of its own for a page: they can stand in as many rows as there is room
     /// for.
     ///
     /// ```
@@ -173,7 +173,7 @@ fn column(count: &Count, before: f64, lane: f64, last: &mut Option<Side>) -> Str
     if count.eyes_up() {
         let _ = write!(
             svg,
-            r#"<path d="M4 9V4H{}V9" fill="none" stroke="currentColor" stroke-width="1.6"/>"#,
+            r#"<path class="eyes" d="M4 9V4H{}V9" fill="none" stroke="currentColor" stroke-width="1.6"/>"#,
             WIDE - 4.0
         );
     }
@@ -194,12 +194,12 @@ fn sole(svg: &mut String, side: Side, filled: Option<Surface>) {
     let scale = if side == Side::Left { "-1 1" } else { "1 1" };
     let _ = write!(
         svg,
-        r#"<g transform="translate({x} {y}) scale({scale})"><path d="{OUTLINE}" fill="var(--paper, #fff)" stroke="currentColor" stroke-width="1.2"/>"#
+        r#"<g transform="translate({x} {y})"><g class="sole"><g transform="scale({scale})"><path d="{OUTLINE}" fill="var(--paper, #fff)" stroke="currentColor" stroke-width="1.2"/>"#
     );
     if let Some(surface) = filled {
         let _ = write!(svg, r#"<path d="{}" fill="currentColor"/>"#, part(surface));
     }
-    svg.push_str("</g>");
+    svg.push_str("</g></g></g>");
 }
 
 fn draw_move(svg: &mut String, each: &Move, lane: f64) {

@@ -99,7 +99,8 @@ impl Looked {
     async fn of(state: &State, said: &Looking, pace: Pace) -> Answer<Looked> {
         let band = known_band(state, &said.band).await?;
         let academy = state.store.settings().await?.0;
-        let setting = Setting { band: &band, academy: &academy, ground: &said.ground, pace };
+        let skills = state.store.skills().await?;
+        let setting = Setting { band: &band, skills: &skills, academy: &academy, ground: &said.ground, pace };
         let propose =
             |success| said.drill.propose(&said.levers, success, said.window(), &academy.lever_points);
         let streak = said.drill.doses.get(&band.id).and_then(|dose| dose.streak());

@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 77] = [
+const ROUTES: [(&str, &str, &[&str]); 78] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/language", &[DIRECTOR, LEAD, COACH]),
@@ -23,6 +23,7 @@ const ROUTES: [(&str, &str, &[&str]); 77] = [
     ("GET", "/skills", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/phrases/de", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/desk", &[DIRECTOR, LEAD, COACH]),
+    ("POST", "/scores", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/cues", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/map", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/map", &[DIRECTOR]),
@@ -163,6 +164,7 @@ fn body(route: &str, read: &Read) -> Value {
         }
         "quick-taps" => super::benchmarks::fresh_test(),
         "mend" => json!({"kind": "move", "test": "four-cuts", "from": 0, "to": 1}),
+        "scores" => json!({"text": "hop", "band": "u8-u9"}),
         "pairs" => json!({"pairs": []}),
         "words" => json!({"words": []}),
         "weighed" => json!({"bands": {}}),

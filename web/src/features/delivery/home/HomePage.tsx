@@ -6,8 +6,8 @@ import { useParams } from 'react-router'
 import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
 import { cautionsSaid, Points } from '../../../ui/block'
-import { FloorDrawing } from '../../../ui/FloorDrawing'
 import { Loading } from '../../../ui/notes'
+import { BlockPicture } from '../../../ui/score/BlockPicture'
 import { StrandSwatch } from '../../../ui/strands'
 import { BlockClock } from '../today/BlockClock'
 import { useHomePage } from './queries'
@@ -90,7 +90,7 @@ function Drill({
         <StrandSwatch strand={drill.strand} width={28} />
         <Typography sx={{ fontWeight: 650 }}>{t('minutes', { n: drill.minutes })}</Typography>
       </Box>
-      <FloorDrawing svg={drill.drawing} title={drill.title} height={180} />
+      <BlockPicture block={drill} height={200} />
       <BlockClock block={drill} name={`home.${drill.drill}.${week}`} />
       <Points points={drill.points} />
       <Typography variant="body2">{drill.foot ? t(`home-foot-${drill.foot}`) : t('home-feet')}</Typography>

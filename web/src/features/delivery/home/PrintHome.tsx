@@ -5,9 +5,9 @@ import { useParams } from 'react-router'
 import type { Schemas } from '../../../api/client'
 import { boutsSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
-import { FloorDrawing } from '../../../ui/FloorDrawing'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { Sheets } from '../../../ui/Sheets'
+import { PaperPicture } from '../../../ui/score/PaperPicture'
 import { useSquad } from '../../assessment/squad/queries'
 import { Needs } from './HomePage'
 import { useHandout } from './queries'
@@ -98,7 +98,7 @@ function HomeCard({
               {drill.title} · {t('minutes', { n: drill.minutes })}
             </Typography>
             <Typography variant="caption">{boutsSaid(drill)}</Typography>
-            <FloorDrawing svg={drill.drawing} title={drill.title} height={118} />
+            <PaperPicture block={drill} height={230} beats={8} />
             <Box component="ol" sx={{ m: 0, pl: 2, fontSize: 11, lineHeight: 1.2 }}>
               {drill.points.slice(0, 3).map((point) => (
                 <li key={point}>{point}</li>

@@ -5,9 +5,9 @@ import type { RunningBlock, Schemas } from '../../../api/client'
 import { boutsSaid, layingOutSaid, stationsSaid, themeSaid } from '../../../texts/said'
 import { said, t } from '../../../texts/t'
 import { cautionsSaid } from '../../../ui/block'
-import { FloorDrawing } from '../../../ui/FloorDrawing'
 import { asLongDay, Figure } from '../../../ui/figures'
 import { settingsSaid } from '../../../ui/levers'
+import { PaperPicture } from '../../../ui/score/PaperPicture'
 import { StageGlyph } from '../../../ui/stages'
 
 /** How high a drawing may be, so that this many blocks fit on one side. */
@@ -123,7 +123,7 @@ function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number
           mt: 0.25,
         }}
       >
-        <FloorDrawing svg={block.drawing} title={block.title} height={height} />
+        <PaperPicture block={block} height={height} />
         <Box component="ol" sx={{ m: 0, pl: 2, fontSize: 11, lineHeight: 1.25 }}>
           {block.points.slice(0, POINTS).map((point) => (
             <li key={point}>{point}</li>

@@ -10,8 +10,8 @@ import { chosenRung, useRemembered } from '../../../storage/remembered'
 import { layingOutSaid, stationsSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { AsWritten, BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../../ui/block'
-import { FloorDrawing } from '../../../ui/FloorDrawing'
 import { changes, settingsSaid } from '../../../ui/levers'
+import { BlockPicture } from '../../../ui/score/BlockPicture'
 import { BlockClock } from './BlockClock'
 import type { BlockLog, BlockSaid, Outcome } from './log'
 import { isSplit, Stations } from './Stations'
@@ -82,7 +82,7 @@ export function BlockScreen(props: Props) {
           <Typography>{settingsSaid(block.levers, block.foot)}</Typography>
         </Box>
         <BlockClock block={block} name={clockName} />
-        <FloorDrawing svg={block.drawing} title={block.title} height={240} />
+        <BlockPicture block={block} height={240} />
         <Rungs planned={planned} ran={ran} onRun={run} />
         <Points points={block.points} most={more ? undefined : FIRST_POINTS} />
         <Looks looks={looks} />

@@ -1,20 +1,27 @@
-// The layout text: numbered lines, faults where they stand, and the line that the drawing speaks of.
+// A text in one of the notations: numbered lines, faults where they stand, and the line that the drawing speaks of.
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
-import { useRef, useState } from 'react'
-import type { Schemas } from '../../api/client'
-import { t } from '../../texts/t'
-import { told } from '../../texts/told'
-import { NOTATION_FACE } from '../../ui/theme'
+import { useId, useRef, useState } from 'react'
+import type { Schemas } from '../api/client'
+import { t } from '../texts/t'
+import { told } from '../texts/told'
+import { NOTATION_FACE } from './theme'
 
 /** Lines are all as high as this, so that marks beside the text stand where they belong. */
 const LINE = 24
 
+/** What is wrong with a text: all notations say it alike. */
+type Fault = Schemas['Fault'] | Schemas['ScoreFault']
+
 interface Props {
+  /** What the text is. */
+  label: string
+  /** What is said of a text without faults. */
+  reads: string
   text: string
-  faults: Schemas['Fault'][]
+  faults: Fault[]
   /** The line that is lit, from 1. */
   line: number | null
   readOnly: boolean
@@ -22,16 +29,18 @@ interface Props {
   onLine: (line: number | null) => void
 }
 
-export function LayoutEditor({ text, faults, line, readOnly, onChange, onLine }: Props) {
+export function NotationEditor(props: Props) {
+  const { label, reads, text, faults, line, readOnly, onChange, onLine } = props
   const { floor } = useTheme()
   const area = useRef<HTMLTextAreaElement>(null)
+  const list = useId()
   const [scroll, setScroll] = useState({ left: 0, top: 0 })
   const lines = text.split('\n')
   const lineAt = (offset: number) => text.slice(0, offset).split('\n').length
   const tell = () => {
     if (area.current) onLine(lineAt(area.current.selectionStart))
   }
-  const goTo = (fault: Schemas['Fault']) => {
+  const goTo = (fault: Fault) => {
     const before = lines.slice(0, fault.line - 1).reduce((sum, each) => sum + each.length + 1, 0)
     const at = before + fault.column - 1
     area.current?.focus()
@@ -58,9 +67,9 @@ export function LayoutEditor({ text, faults, line, readOnly, onChange, onLine }:
           <Box
             component="textarea"
             ref={area}
-            aria-label={t('desk-layout')}
+            aria-label={label}
             aria-invalid={faults.length > 0}
-            aria-describedby="layout-faults"
+            aria-describedby={list}
             value={text}
             readOnly={readOnly}
             spellCheck={false}
@@ -80,7 +89,7 @@ export function LayoutEditor({ text, faults, line, readOnly, onChange, onLine }:
           />
         </Box>
       </Box>
-      <FaultList faults={faults} onGo={goTo} />
+      <FaultList id={list} faults={faults} reads={reads} onGo={goTo} />
     </Box>
   )
 }
@@ -106,7 +115,7 @@ const AREA = {
 
 interface LineNumbersProps {
   lines: string[]
-  faults: Schemas['Fault'][]
+  faults: Fault[]
   line: number | null
   /** How far the text is scrolled down, in px. */
   top: number
@@ -152,7 +161,7 @@ function LineNumbers({ lines, faults, line, top, onLine }: LineNumbersProps) {
 }
 
 interface MarksProps {
-  faults: Schemas['Fault'][]
+  faults: Fault[]
   line: number | null
   scroll: { left: number; top: number }
 }
@@ -191,13 +200,15 @@ function Marks({ faults, line, scroll }: MarksProps) {
 }
 
 interface FaultListProps {
-  faults: Schemas['Fault'][]
-  onGo: (fault: Schemas['Fault']) => void
+  id: string
+  reads: string
+  faults: Fault[]
+  onGo: (fault: Fault) => void
 }
 
-function FaultList({ faults, onGo }: FaultListProps) {
+function FaultList({ id, faults, reads, onGo }: FaultListProps) {
   return (
-    <Box id="layout-faults" role="status" sx={{ mt: 0.5, minHeight: 24 }}>
+    <Box id={id} role="status" sx={{ mt: 0.5, minHeight: 24 }}>
       {faults.slice(0, 4).map((fault, i) => (
         <ButtonBase
           key={i}
@@ -215,7 +226,7 @@ function FaultList({ faults, onGo }: FaultListProps) {
       )}
       {faults.length === 0 && (
         <Typography variant="body2" color="text.secondary">
-          {t('desk-reads')}
+          {reads}
         </Typography>
       )}
     </Box>
