@@ -42,10 +42,11 @@ schema:
 		cargo run --quiet --locked --package jogo -- schema $$form > docs/schema/$$form.schema.json || exit 1; \
 	done
 
-# Feeds the notation with whatever breaks parsers, beginning with the layouts of the demo; needs cargo-fuzz.
+# Feeds a notation (NOTATION says which, layout or score) with whatever breaks parsers, beginning with what the demo has
+# of it; needs cargo-fuzz.
 fuzz:
-	node scripts/corpus.mjs fuzz/corpus/layout
-	cargo fuzz run --sanitizer none layout -- -max_total_time=$(or $(SECONDS),60) -max_len=4096
+	node scripts/corpus.mjs $(or $(NOTATION),layout) fuzz/corpus/$(or $(NOTATION),layout)
+	cargo fuzz run --sanitizer none $(or $(NOTATION),layout) -- -max_total_time=$(or $(SECONDS),60) -max_len=4096
 
 check: tools-queries web
 	cargo fmt --all --check

@@ -14,7 +14,7 @@ use jogo_core::drill::cues::{CueWish, calls};
 use jogo_core::drill::desk::{Setting, look};
 use jogo_core::drill::library::fits;
 use jogo_core::ground::layout::Layout;
-use jogo_core::ids::BandId;
+use jogo_core::ids::{BandId, SkillId};
 use jogo_core::plan::benchmark_map::{Given, Library};
 use jogo_core::plan::forecast::{Assumptions, Size, forecast};
 use jogo_core::plan::problem::example::{ExampleSize, example};
@@ -23,6 +23,10 @@ use jogo_core::plan::{Problem, benchmark_map, check, score, solve, solve_near};
 use jogo_core::progression::Map;
 use jogo_core::progression::findings::{Around, findings};
 use jogo_core::progression::sheet::lay_out;
+use jogo_core::technique::score::Score;
+use jogo_core::technique::score::chain::worth_trying;
+use jogo_core::technique::score::kinship::{Comparable, KIN};
+use jogo_core::technique::score::tempo::BodySize;
 use jogo_core::technique::skill::{Need, Skill, Stage};
 use jogo_core::units::{Pace, Seconds};
 
@@ -50,6 +54,49 @@ fn text_full_of_faults(bencher: Bencher<'_, '_>) {
     let wrong = (0..1_500).map(|i| format!("go {}{i:04}\n", "a".repeat(36)));
     let text: String = names.chain(wrong).collect();
     bencher.bench(|| Layout::read(black_box(&text), Pace::default()).unwrap_err());
+}
+
+/// Reads, checks, measures and draws a score of forty beats.
+#[divan::bench]
+fn score_of_forty_beats(bencher: Bencher<'_, '_>) {
+    let text = "right inside tap, left inside tap\nright outside tap 0.2, right inside tap 0.2\n".repeat(10);
+    bencher.bench(|| {
+        let score = Score::read(black_box(&text), BodySize::default(), &[]).unwrap();
+        (score.measures(Seconds(0.55)), score.draw(&[]))
+    });
+}
+
+/// Answers a text of 100 kB of misspelt beats.
+#[divan::bench]
+fn score_full_of_faults(bencher: Bencher<'_, '_>) {
+    let text = "rihgt insde tpa in 0.4 and loook\n".repeat(3_000);
+    bencher.bench(|| Score::read(black_box(&text), BodySize::default(), &[]).unwrap_err());
+}
+
+/// A hundred skills with the scores of the demo, over and over.
+fn hundred_scores() -> Vec<(SkillId, Score)> {
+    let skills = demo::skills();
+    let read = |skill: &Skill| Score::read(skill.score.as_ref()?, BodySize::default(), &skills).ok();
+    let scores: Vec<Score> = skills.iter().filter_map(read).collect();
+    (0..100).map(|i| (called(&format!("move-{i}")), scores[i % scores.len()].clone())).collect()
+}
+
+/// How alike a hundred skills are, pair by pair.
+#[divan::bench]
+fn kinship_of_a_hundred_skills(bencher: Bencher<'_, '_>) {
+    let compared: Vec<Comparable> = hundred_scores().iter().map(|(_, score)| Comparable::of(score)).collect();
+    bencher.bench(|| {
+        let pairs =
+            compared.iter().enumerate().flat_map(|(i, a)| compared[i + 1..].iter().map(move |b| (a, b)));
+        pairs.filter_map(|(a, b)| a.kinship(b)).filter(|kinship| kinship.share > KIN).count()
+    });
+}
+
+/// Chains of three from sixty skills.
+#[divan::bench]
+fn chains_of_three_from_sixty(bencher: Bencher<'_, '_>) {
+    let moves = &hundred_scores()[..60];
+    bencher.bench(|| worth_trying(black_box(moves), 3, 6, 1));
 }
 
 /// Reads and fits every drill of the demo's library to the school hall.

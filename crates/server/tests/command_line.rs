@@ -254,7 +254,41 @@ fn a_layout_is_measured_drawn_and_fitted() {
     assert!(drawn.stdout.starts_with(b"<svg ") && drawn.stdout.ends_with(b"</svg>\n"));
 }
 
+// By hand: two beats at .8 s (U6–U7, in rhythm) are 1.6 s; the left foot then reaches a ball that lies before the right.
+#[test]
+fn a_score_is_measured_drawn_and_joined() {
+    let taps = "right inside tap, left inside tap";
+    let measured = json(&jogo(&["score", "measure", "-", "--band", "u6-u7"], taps));
+    assert_eq!((&measured["seconds"], &measured["rounds_in_30_s"]), (&1.6.into(), &18.into()));
+    let slow = json(&jogo(&["score", "measure", "-", "--tempo", "1.5"], taps));
+    assert_eq!((&slow["seconds"], &slow["closing"]["kind"]), (&3.0.into(), &"closes".into()));
+    let drawn = jogo(&["score", "draw", "-"], taps);
+    assert!(drawn.stdout.starts_with(b"<svg ") && drawn.stdout.ends_with(b"</svg>\n"));
+    let folder = tempfile::tempdir().unwrap();
+    let file = |name: &str, text: &str| {
+        let path = folder.path().join(name);
+        std::fs::write(&path, text).unwrap();
+        path.to_str().unwrap().to_owned()
+    };
+    let (first, then) = (file("taps", taps), file("out", "right step over out; left outside push"));
+    let chain = json(&jogo(&["score", "chain", &first, &then], ""));
+    assert_eq!((&chain["joins"][0]["direct"], &chain["beats"]), (&true.into(), &4.into()));
+    let (up, taps) = (file("up", "right laces lift"), file("sole", "left sole touch"));
+    let chain = json(&jogo(&["score", "chain", &up, &taps], ""));
+    assert_eq!(
+        (&chain["joins"][0]["direct"], &chain["joins"][0]["setting"]),
+        (&false.into(), &"right laces cushion".into())
+    );
+}
+
 #[rstest]
+#[case::a_score_with_faults(
+    &["score", "measure", "-"], "right sole push\nlefft inside tap",
+    "-: Line 1, column 7: expected a surface that can push. The words are inside, outside, laces, toe and heel.\n\
+    -: Line 2, column 1: expected a touch, a step or another statement. Did you mean “left”?",
+)]
+#[case::a_giant_tempo(&["score", "measure", "-", "--tempo", "60"], "hop", "0.05 to 10")]
+#[case::no_band(&["score", "measure", "-", "--band", "seniors"], "hop", "as u8-u9")]
 #[case::faults_all_at_once(
     &["layout", "measure", "-"], "wlak 3\nmark A\ngo B",
     "-: Line 1, column 1: expected a statement. Did you mean “walk”?\n-: Line 3, column 4: expected the name of a point. Nothing here is called “B”.",

@@ -208,6 +208,7 @@ home-gone = Diese Seite ist umgezogen
 home-ask-coach = Frag deinen Trainer nach der neuen Adresse.
 home-floor = Platz: { NUMBER($width, maximumFractionDigits: 1) } × { NUMBER($depth, maximumFractionDigits: 1) } m, frei und trocken.
 home-instead = Statt { $kit } geht auch: { $instead }.
+home-chain = Bau dir etwas: { $n }, die zusammenpassen
 home-challenge = Aufgabe der Woche: Wie viele saubere in { $seconds } s? Schreib deinen Bestwert auf.
 home-paper = Karten drucken
 home-code = Code zum Scannen

@@ -214,6 +214,7 @@ home-gone = This page has moved
 home-ask-coach = Ask your coach for the new address.
 home-floor = Space: { NUMBER($width, maximumFractionDigits: 1) } × { NUMBER($depth, maximumFractionDigits: 1) } m, clear and dry.
 home-instead = Without { $kit }: use { $instead }.
+home-chain = Make your own: { $n } that join
 home-challenge = Challenge of the week: how many clean ones in { $seconds } s? Write down your best.
 home-paper = Print cards
 home-code = Code to scan

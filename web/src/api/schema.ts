@@ -2092,6 +2092,13 @@ export interface components {
          * @enum {string}
          */
         Chain: "single" | "two_joined" | "three_or_more";
+        /** @description A move that a chain can be made of. */
+        ChainLink: {
+            /** @description Whether it is played in the mirror. */
+            mirrored: boolean;
+            /** @description The skill. */
+            skill: components["schemas"]["SkillId"];
+        };
         /**
          * @description What could be changed so that a drill fits.
          * @enum {string}
@@ -3137,6 +3144,7 @@ export interface components {
         };
         /** @description What a player can do at home in a week. */
         HomeCard: {
+            chain?: components["schemas"]["HomeChain"] | null;
             /** @description The drill of the week's challenge, by its place; `None` if there are no drills. */
             challenge?: number | null;
             /** @description How long the challenge lasts. */
@@ -3148,6 +3156,13 @@ export interface components {
              * @description Week of the curriculum, from 1.
              */
             week: number;
+        };
+        /** @description Moves that the squad has met, one going on where the other ends: to be tried, or to make one's own of. */
+        HomeChain: {
+            /** @description The whole, beat by beat. */
+            feet: components["schemas"]["MovingFeet"];
+            /** @description The moves. */
+            links: components["schemas"]["HomeLink"][];
         };
         /** @description A drill to be done at home. */
         HomeDrill: components["schemas"]["Laid"] & {
@@ -3178,6 +3193,11 @@ export interface components {
             /** @description The page that players open. */
             path: string;
             reported: components["schemas"]["ReportedView"][];
+        };
+        /** @description A move of a chain, by name. */
+        HomeLink: components["schemas"]["ChainLink"] & {
+            /** @description The skill's name. */
+            name: string;
         };
         /** @description What players see: the drills of the week, and nothing of any player. */
         HomePage: {

@@ -450,6 +450,7 @@ export interface Messages {
   'home-ask-coach': null
   'home-floor': { width: Value; depth: Value }
   'home-instead': { kit: Value; instead: Value }
+  'home-chain': { n: Value }
   'home-challenge': { seconds: Value }
   'home-paper': null
   'home-code': null

@@ -19,6 +19,9 @@ use crate::drill::{Drill, HomeSpace, StandIn};
 use crate::ground::fit::Ground;
 use crate::ids::{DrillId, SkillId};
 use crate::plan::{Problem, Variant};
+use crate::technique::score::Score;
+use crate::technique::score::chain::{Link, joined, worth_trying};
+use crate::technique::score::feet::MovingFeet;
 use crate::technique::skill::{Foot, Stage, Strand};
 use crate::units::{Metres, Minutes, Pace, Seconds};
 
@@ -26,6 +29,8 @@ use crate::units::{Metres, Minutes, Pace, Seconds};
 pub const MINUTES: Minutes = Minutes(10);
 /// The most drills of a card.
 pub const MOST_DRILLS: usize = 3;
+/// How many moves a chain to try has: three if that many join, else two.
+const CHAIN_LENGTHS: std::ops::RangeInclusive<usize> = 2..=3;
 /// The challenge lasts so long.
 pub const CHALLENGE: Seconds = Seconds(30.0);
 
@@ -56,6 +61,27 @@ pub struct HomeDrill {
     pub cautions: Vec<Caution>,
 }
 
+/// A move of a chain, by name.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct HomeLink {
+    /// Its skill.
+    #[serde(flatten)]
+    pub link: Link,
+    /// The skill's name.
+    pub name: String,
+}
+
+/// Moves that the squad has met, one going on where the other ends: to be tried, or to make one's own of.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct HomeChain {
+    /// The moves.
+    pub links: Vec<HomeLink>,
+    /// The whole, beat by beat.
+    pub feet: MovingFeet,
+}
+
 /// What a player can do at home in a week.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
@@ -66,6 +92,8 @@ pub struct HomeCard {
     pub drills: Vec<HomeDrill>,
     /// The drill of the week's challenge, by its place; `None` if there are no drills.
     pub challenge: Option<usize>,
+    /// A chain to try, another one from week to week; `None` while the squad has met too few moves that join.
+    pub chain: Option<HomeChain>,
     /// How long the challenge lasts.
     #[serde(rename = "challenge_s")]
     pub challenge_lasts: Seconds,
@@ -105,7 +133,44 @@ impl Edition {
             .filter_map(|(i, (drill, stage, foot))| self.home_drill(drill, (*stage, *foot), share(i), pace));
         let drills: Vec<HomeDrill> = drills.collect();
         let challenge = (!drills.is_empty()).then(|| week as usize % drills.len());
-        HomeCard { week, drills, challenge, challenge_lasts: CHALLENGE }
+        HomeCard {
+            week,
+            drills,
+            challenge,
+            chain: self.chain(problem, week, last),
+            challenge_lasts: CHALLENGE,
+        }
+    }
+
+    /// A chain of what the squad has met up to a session, the longest that there is.
+    fn chain(&self, problem: &Problem, week: u32, last: usize) -> Option<HomeChain> {
+        let size = self.band.body_size();
+        let met = self.worked_at(problem, last).into_iter().filter_map(|(skill, ..)| {
+            let text = self.skills.iter().find(|known| known.id == skill)?.score.as_ref()?;
+            Some((skill, Score::read(text, size, &self.skills).ok()?))
+        });
+        let moves: Vec<(SkillId, Score)> = met.collect();
+        let longest =
+            CHAIN_LENGTHS.rev().find_map(|length| worth_trying(&moves, length, 1, week.into()).pop())?;
+        let scores: Option<Vec<Score>> = longest
+            .links
+            .iter()
+            .map(|link| {
+                let (_, score) = moves.iter().find(|(skill, _)| *skill == link.skill)?;
+                Some(if link.mirrored { score.mirrored() } else { score.clone() })
+            })
+            .collect();
+        let (_, whole) = joined(&scores?.iter().collect::<Vec<_>>());
+        let named = |link: Link| HomeLink { name: self.skill_name(&link.skill), link };
+        Some(HomeChain {
+            links: longest.links.into_iter().map(named).collect(),
+            feet: whole?.moving_feet(self.band.tempos()),
+        })
+    }
+
+    fn skill_name(&self, id: &SkillId) -> String {
+        let known = self.skills.iter().find(|skill| skill.id == *id);
+        known.map_or_else(|| id.to_string(), |skill| skill.name.clone())
     }
 
     /// The skills that sessions up to one gave an exposure, each once at the stage of the latest, and with the foot

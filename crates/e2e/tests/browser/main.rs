@@ -5,6 +5,7 @@ mod assess;
 mod benchmarks;
 mod clubs;
 mod drills;
+mod feet;
 mod hinges;
 mod language;
 mod looking_back;

@@ -13,10 +13,12 @@ interface Props {
     feet?: Schemas['MovingFeet'] | null
   }
   height: number
+  /** The picture that comes first; else the feet where they work on the spot. */
+  first?: Picture
 }
 
-export function BlockPicture({ block, height }: Props) {
-  const [shown, setShown] = useState<Picture>(block.from_score ? 'feet' : 'ground')
+export function BlockPicture({ block, height, first }: Props) {
+  const [shown, setShown] = useState<Picture>(first ?? (block.from_score ? 'feet' : 'ground'))
   const { feet } = block
   const ground = <FloorDrawing svg={block.drawing} title={block.title} height={height} />
   if (!feet) return ground

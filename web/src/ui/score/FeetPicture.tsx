@@ -10,7 +10,7 @@ const EDGE = 34
 /** The least that is shown, in centimetres. */
 const LEAST = { wide: 120, tall: 96 }
 /** A sole is drawn 22 units long; it is so many centimetres. */
-const SOLE = 25 / 22
+const SOLE = 23 / 22
 const BALL = 10
 /** How far apart the planks of the floor are, in centimetres. */
 const PLANK = 20

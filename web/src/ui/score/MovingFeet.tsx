@@ -72,20 +72,20 @@ export function MovingFeet(props: Props) {
           </Typography>
         </Box>
       )}
-      <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      <Box sx={{ display: 'flex', gap: 1, '& button': { px: 1, minWidth: 44 } }}>
         {!still && (
           <Button
             variant="contained"
             onClick={player.playing ? player.stop : player.play}
-            sx={{ flex: '1 1 100px' }}
+            sx={{ flex: '1 1 0' }}
           >
             {player.playing ? t('score-stop') : t('score-play')}
           </Button>
         )}
-        <Button aria-label={t('score-back')} onClick={() => look(count - 1)} sx={{ minWidth: 44 }}>
+        <Button aria-label={t('score-back')} onClick={() => look(count - 1)}>
           ‹
         </Button>
-        <Button onClick={() => look(count + 1)} sx={{ flex: '1 1 100px' }}>
+        <Button onClick={() => look(count + 1)} sx={{ flex: '1 1 0' }}>
           {t('score-next')}
         </Button>
         {compact && (
@@ -93,7 +93,6 @@ export function MovingFeet(props: Props) {
             aria-label={t('score-settings')}
             aria-expanded={setting}
             onClick={() => setSetting(!setting)}
-            sx={{ minWidth: 44 }}
           >
             …
           </Button>

@@ -81,10 +81,13 @@ function along(way: Spot[], p: number): Spot {
   return between(way[from] as Spot, way[from + 1] as Spot, at - from)
 }
 
+/** A foot's place is where its ball is: the sole is drawn around a middle that stands behind it. */
+const behind = (at: Spot, heading: number) => plus(at, turned([0, -0.08], heading))
+
 function footOf(before: Standing, after: Standing, side: Side, done: Done[], ball: Spot, p: number): Placed {
   const heading = mix(before.heading, after.heading, smooth(p))
   const [from, to] = [spot(before[side]), spot(after[side])]
-  const home = between(from, to, smooth(p))
+  const home = behind(between(from, to, smooth(p)), heading)
   const mine = done.find((each) => each.side === side)
   if (!mine) {
     const hops = done.some((each) => each.act === 'hop')
@@ -99,7 +102,11 @@ function footOf(before: Standing, after: Standing, side: Side, done: Done[], bal
   if (mine.act === 'over_in' || mine.act === 'over_out' || mine.act === 'round') {
     const out = (side === 'right' ? 1 : -1) * (mine.act === 'over_in' ? -1 : 1)
     const way = ROUND.map(([x, y]): Spot => plus(spot(before.ball), turned([x * out, y], heading)))
-    return { at: along([from, ...way, to], smooth(p)), heading, size: 1 + 0.1 * Math.sin(Math.PI * p) }
+    return {
+      at: along([behind(from, heading), ...way, home], smooth(p)),
+      heading,
+      size: 1 + 0.1 * Math.sin(Math.PI * p),
+    }
   }
   if (mine.act === 'step') return { at: between(from, to, smooth(part(p, 0, 0.6))), heading, size: 1 }
   return { at: home, heading, size: 1 }

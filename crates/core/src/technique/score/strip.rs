@@ -25,6 +25,8 @@ const BALL_LINE: f64 = 55.0;
 const RIGHT_LINE: f64 = 86.0;
 /// How far the ball's line bends toward a foot.
 const BEND: f64 = 13.0;
+/// Half of the arc of a hop, which stands at the left edge of its column.
+const HOP: f64 = 6.5;
 /// Columns beside each other before the strip goes on below, and room for their words.
 const IN_A_ROW: usize = 12;
 const WORDS: f64 = 16.0;
@@ -78,8 +80,7 @@ impl Score {
     /// assert_eq!(taps.columns().len(), 2);
     /// ```
     pub fn columns(&self) -> Vec<String> {
-        let open =
-            format!(r#"<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WIDE} {TALL}" role="img">"#);
+        let open = format!(r#"<svg viewBox="0 0 {WIDE} {TALL}" width="{WIDE}" height="{TALL}">"#);
         self.drawn().into_iter().map(|column| format!("{open}{column}</svg>")).collect()
     }
 
@@ -161,7 +162,7 @@ fn column(count: &Count, before: f64, lane: f64, last: &mut Option<Side>) -> Str
             _ => None,
         };
         if foot.is_some() && foot == *last {
-            hop(&mut svg, 0.0, foot.map_or(BALL_LINE, foot_line));
+            hop(&mut svg, HOP, foot.map_or(BALL_LINE, foot_line));
         }
         draw_move(&mut svg, each, lane);
         *last = match each {
@@ -182,7 +183,7 @@ fn column(count: &Count, before: f64, lane: f64, last: &mut Option<Side>) -> Str
 }
 
 fn hop(svg: &mut String, x: f64, y: f64) {
-    let (from, to, top) = (x - 7.0, x + 7.0, y - 9.0);
+    let (from, to, top) = (x - HOP, x + HOP, y - 9.0);
     let _ = write!(
         svg,
         r#"<path d="M{from} {y}Q{x} {top} {to} {y}" fill="none" stroke="currentColor" stroke-width="1.3"/>"#

@@ -22,6 +22,7 @@ mod people;
 mod planning;
 mod publishing;
 mod rights;
+mod scores;
 mod upsets;
 
 use actix_http::Request;

@@ -8,9 +8,20 @@ import { t } from '../../../texts/t'
 import { cautionsSaid, Points } from '../../../ui/block'
 import { Loading } from '../../../ui/notes'
 import { BlockPicture } from '../../../ui/score/BlockPicture'
+import { MovingFeet } from '../../../ui/score/MovingFeet'
 import { StrandSwatch } from '../../../ui/strands'
 import { BlockClock } from '../today/BlockClock'
 import { useHomePage } from './queries'
+
+const CARD = {
+  bgcolor: 'background.paper',
+  border: 1,
+  borderColor: 'divider',
+  p: 1.5,
+  mb: 2,
+  display: 'grid',
+  gap: 1,
+} as const
 
 export function HomePage() {
   const { token = '' } = useParams()
@@ -45,6 +56,7 @@ export function HomePage() {
                   challenge={i === card.challenge ? card.challenge_s : null}
                 />
               ))}
+              {card.chain && <Chain chain={card.chain} />}
               <Typography variant="body2" color="text.secondary">
                 {t('session-caution-tail')} {t('home-grown-up')}
               </Typography>
@@ -70,19 +82,7 @@ function Drill({
   challenge: number | null
 }) {
   return (
-    <Box
-      component="section"
-      aria-label={drill.title}
-      sx={{
-        bgcolor: 'background.paper',
-        border: 1,
-        borderColor: 'divider',
-        p: 1.5,
-        mb: 2,
-        display: 'grid',
-        gap: 1,
-      }}
-    >
+    <Box component="section" aria-label={drill.title} sx={CARD}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
           {nth}. {drill.title}
@@ -90,7 +90,7 @@ function Drill({
         <StrandSwatch strand={drill.strand} width={28} />
         <Typography sx={{ fontWeight: 650 }}>{t('minutes', { n: drill.minutes })}</Typography>
       </Box>
-      <BlockPicture block={drill} height={200} />
+      <BlockPicture block={drill} height={200} first="feet" />
       <BlockClock block={drill} name={`home.${drill.drill}.${week}`} />
       <Points points={drill.points} />
       <Typography variant="body2">{drill.foot ? t(`home-foot-${drill.foot}`) : t('home-feet')}</Typography>
@@ -100,6 +100,25 @@ function Drill({
           {t('home-challenge', { seconds: challenge })}
         </Typography>
       )}
+    </Box>
+  )
+}
+
+/** Moves that the squad has met, one going on where the other ends. */
+function Chain({ chain }: { chain: Schemas['HomeChain'] }) {
+  const title = t('home-chain', { n: chain.links.length })
+  return (
+    <Box component="section" aria-label={title} sx={CARD}>
+      <Typography variant="h2">{title}</Typography>
+      <Box component="ol" sx={{ m: 0, pl: 2.5 }}>
+        {chain.links.map((link) => (
+          <li key={link.skill}>
+            {link.name}
+            {link.mirrored && ` · ${t('score-mirror')}`}
+          </li>
+        ))}
+      </Box>
+      <MovingFeet feet={chain.feet} title={title} height={200} compact />
     </Box>
   )
 }

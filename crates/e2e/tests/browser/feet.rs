@@ -1,0 +1,116 @@
+//! Scores and moving feet in the browser: written, mended, played, and copied at home.
+
+use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
+
+const DIRECTOR: &str = "Pelya Sullstay";
+const COACH: &str = "Selo Torrwick";
+const SCORE: &str = "The score";
+
+/// Where the ball is drawn just now.
+const BALL: &str = "return document.querySelector('[data-part=ball]').getAttribute('transform')";
+/// The columns of the strip, by the words that are counted.
+const COUNTED: &str = "return [...document.querySelectorAll('ol[aria-label=\"Beat by beat\"] li')].map((li) => li.querySelector('span').textContent).join(' ')";
+
+#[tokio::test]
+async fn an_impossible_touch_is_mended_from_its_message_and_played() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.opens("/progressions?skill=weave").await?;
+    director.sees("Nothing says yet what the feet do").await?;
+    director.presses_exactly("Write the score").await?;
+    let score = director.field(SCORE).await?;
+    director.replaces(&score, "right sole roll in\nleft inside push out").await?;
+    director.sees("For out use outside.").await?;
+    let kept = "return [...document.querySelectorAll('[role=dialog] button')].some((b) => b.textContent === 'Keep' && !b.disabled)";
+    assert_eq!(director.runs(kept).await?, false, "a score with a fault is not kept");
+    // The message leads to its place: what is typed there mends it.
+    director.presses("Line 2, column 18:").await?;
+    director.types("\u{e017}\u{e017}\u{e017}in").await?;
+    director.sees("The score reads.").await?;
+    director.sees("2 touches a round").await?;
+
+    // Beat by beat: the ball goes where the touch sends it.
+    let begins = director.runs(BALL).await?;
+    director.presses_exactly("Next beat").await?;
+    assert_ne!(director.runs(BALL).await?, begins);
+    director.presses_exactly("Play").await?;
+    director
+        .waits_until(&format!(
+            "const now = (() => {{ {BALL} }})(); window.ball ??= now; return now !== window.ball"
+        ))
+        .await?;
+    director.presses_exactly("Stop").await?;
+    director.presses_exactly("Keep").await?;
+    director.sees("Play or change it").await?;
+    director.reloads().await?;
+    director.sees("2 touches a round").await?;
+    browser.end().await
+}
+
+#[tokio::test]
+async fn a_chain_that_does_not_join_says_which_touch_would_set_it() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    // “Four taps, stop, step over, out” without a score of its own, and with another second part.
+    let rebuilt = "return fetch('/api/v1/map').then((r) => r.json()).then((map) => {
+        const chain = { id: 'up-and-taps', name: 'Up, then taps', strand: 'receiving', band: 'u10-u12', needs: [],
+          parts: ['juggle', 'toe-taps'] };
+        return fetch('/api/v1/map', { method: 'POST',
+          headers: { 'content-type': 'application/json', 'if-match': `\"${map.version}\"` },
+          body: JSON.stringify({ put: [chain] }) }).then((r) => r.status);
+      })";
+    assert_eq!(director.runs(rebuilt).await?, 200);
+    director.opens("/progressions?skill=up-and-taps").await?;
+    director.sees("the ball is not where the second one begins").await?;
+    director.sees("cushion” between them would set it").await?;
+    director.presses_exactly("Write the score").await?;
+    director.presses_exactly("Join the parts").await?;
+    director.sees("The score reads.").await?;
+    director.presses_exactly("Keep").await?;
+    director.sees("Play or change it").await?;
+    assert!(!director.has("between them would set it").await?, "what is written out is no finding any more");
+    browser.end().await
+}
+
+#[tokio::test]
+async fn a_child_copies_the_feet_at_home_without_network() -> Result<(), Failed> {
+    let mut server = Server::start()?;
+    let browser = Browser::start(PHONE).await?;
+    let coach = Person::at(&browser, &server);
+    coach.signs_in_as(COACH).await?;
+    let page = "return fetch('/api/v1/session').then((r) => r.json())
+        .then(({ teams }) => fetch(`/api/v1/teams/${teams[0].id}/home`)).then((r) => r.json()).then((home) => home.path)";
+    let path = coach.runs(page).await?;
+    let path = path.as_str().ok_or("no address")?;
+    coach.opens(path).await?;
+    coach.sees_heading("Make your own: 3 that join").await?;
+    server.stops()?;
+    let all = coach.runs(COUNTED).await?;
+    assert!(all.as_str().is_some_and(|words| words.split(' ').count() > 3), "{all}");
+    let begins = coach.runs(BALL).await?;
+    // Look, step, and the third beat plays the ball.
+    coach.presses_exactly("Next beat").await?;
+    coach.presses_exactly("Next beat").await?;
+    assert_ne!(coach.runs(BALL).await?, begins);
+    coach.presses_exactly("Play").await?;
+    coach
+        .waits_until(&format!(
+            "const now = (() => {{ {BALL} }})(); window.ball ??= now; return now !== window.ball"
+        ))
+        .await?;
+    // In the mirror the strip is read for the other foot.
+    coach.presses_exactly("Stop").await?;
+    let said = "return document.querySelector('ol[aria-label=\"Beat by beat\"] li:last-child').textContent";
+    let plain = coach.runs(said).await?;
+    coach.presses_exactly("Tempo, foot and sound").await?;
+    coach.presses_exactly("Other foot").await?;
+    assert_ne!(coach.runs(said).await?, plain);
+    // Who opens it again without network finds it as it was.
+    coach.reloads().await?;
+    coach.sees_heading("Make your own: 3 that join").await?;
+    browser.end().await
+}
