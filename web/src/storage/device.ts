@@ -90,12 +90,13 @@ export async function keepEntered(add: Waiting[], remove: string[]) {
   }
 }
 
-/** What a coach needs beside a pitch, by the first words of its key: the room, and what is asked there. */
+/** What a coach needs beside a pitch and a child at home, by the first words of its key: the room, and what is asked there. */
 const CARRIED = [
   'people session',
   'drill phrases',
   'delivery sessions',
   'delivery session',
+  'delivery home',
   'assessment squad',
   'assessment board',
   'assessment sheet',

@@ -87,6 +87,14 @@ impl<'b> Person<'b> {
         Ok(())
     }
 
+    /// Has nothing against moving pictures; every browser begins as that of somebody who wants nothing to move.
+    pub async fn lets_things_move(&self) -> Result<(), Failed> {
+        let feature = json!({ "name": "prefers-reduced-motion", "value": "no-preference" });
+        let told = json!({ "cmd": "Emulation.setEmulatedMedia", "params": { "features": [feature] } });
+        self.page().issue_cmd(DevTools(told)).await?;
+        Ok(())
+    }
+
     /// Is not signed in any more, as after a long time.
     pub async fn loses_the_sign_in(&self) -> Result<(), Failed> {
         Ok(self.page().delete_all_cookies().await?)

@@ -31,6 +31,12 @@ async fn an_impossible_touch_is_mended_from_its_message_and_played() -> Result<(
     director.sees("The score reads.").await?;
     director.sees("2 touches a round").await?;
 
+    // For whoever wants nothing to move, each beat stands beside the other.
+    let pictures = "return document.querySelectorAll('[role=dialog] [data-part=ball]').length";
+    assert_eq!(director.runs(pictures).await?, 2);
+    director.lets_things_move().await?;
+    director.sees("Play").await?;
+    assert_eq!(director.runs(pictures).await?, 1);
     // Beat by beat: the ball goes where the touch sends it.
     let begins = director.runs(BALL).await?;
     director.presses_exactly("Next beat").await?;
@@ -88,6 +94,14 @@ async fn a_child_copies_the_feet_at_home_without_network() -> Result<(), Failed>
     let path = path.as_str().ok_or("no address")?;
     coach.opens(path).await?;
     coach.sees_heading("Make your own: 3 that join").await?;
+    coach.lets_things_move().await?;
+    coach.sees("Play").await?;
+    // The program itself is on the phone by now.
+    coach
+        .waits_until(
+            "return navigator.serviceWorker.getRegistration().then((known) => Boolean(known?.active))",
+        )
+        .await?;
     server.stops()?;
     let all = coach.runs(COUNTED).await?;
     assert!(all.as_str().is_some_and(|words| words.split(' ').count() > 3), "{all}");

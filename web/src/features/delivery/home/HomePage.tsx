@@ -3,10 +3,10 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useParams } from 'react-router'
-import type { Schemas } from '../../../api/client'
+import { ProblemError, type Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
 import { cautionsSaid, Points } from '../../../ui/block'
-import { Loading } from '../../../ui/notes'
+import { ErrorNote, Loading } from '../../../ui/notes'
 import { BlockPicture } from '../../../ui/score/BlockPicture'
 import { MovingFeet } from '../../../ui/score/MovingFeet'
 import { StrandSwatch } from '../../../ui/strands'
@@ -27,16 +27,19 @@ export function HomePage() {
   const { token = '' } = useParams()
   const page = useHomePage(token)
   const card = page.data?.card
+  // Without network the page stays as it was; who has another address by now is told so.
+  const gone = page.error instanceof ProblemError
   return (
     <Box component="main" sx={{ maxWidth: 520, mx: 'auto', px: 2, py: 2 }}>
       {page.isPending && <Loading />}
-      {page.isError && (
+      {page.isError && !gone && !page.data && <ErrorNote error={page.error} />}
+      {gone && (
         <>
           <Typography variant="h1">{t('home-gone')}</Typography>
           <Typography>{t('home-ask-coach')}</Typography>
         </>
       )}
-      {page.data && (
+      {page.data && !gone && (
         <>
           <Typography color="text.secondary">
             {page.data.team} · {page.data.academy}
