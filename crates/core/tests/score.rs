@@ -1,7 +1,6 @@
 //! Scores: read, played and measured, worked out by hand.
 #![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
-#[path = "demo/mod.rs"]
 mod demo;
 
 use jogo_core::technique::score::chain::{join, joined, worth_trying};

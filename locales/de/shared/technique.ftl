@@ -169,3 +169,6 @@ move-look-behind = nach hinten schauen
 move-bounce = der Ball springt auf
 move-toss = Ball hochwerfen
 move-wait = warten
+
+surfaces-lopsided = { $percent } % der Kontakte in { $strand } sind mit derselben Stelle: { $surface }.
+surfaces-missing = „{ $skill }“ wird damit gespielt, und nichts im Plan: { $surface }.

@@ -169,3 +169,6 @@ move-look-behind = look behind
 move-bounce = the ball bounces
 move-toss = toss the ball up
 move-wait = wait
+
+surfaces-lopsided = { $percent } % of the touches of { $strand } are with one surface: { $surface }.
+surfaces-missing = “{ $skill }” is played with this surface, and nothing in the plan is: { $surface }.

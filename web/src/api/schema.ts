@@ -487,6 +487,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/curricula/{id}/surfaces": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Touches of one player over the whole plan by strand, surface and foot, and what stands out among them. */
+        get: operations["curricula_surfaces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/curricula/{id}/undo": {
         parameters: {
             query?: never;
@@ -1807,6 +1824,8 @@ export interface components {
         /** @description A band and its version. */
         BandView: {
             band: components["schemas"]["Band"];
+            /** @description Seconds of a beat: the band's own, or the usual ones of its age. */
+            tempos: components["schemas"]["Tempos"];
             /** Format: int64 */
             version: number;
         };
@@ -5889,6 +5908,13 @@ export interface components {
             /** @description Which strand. */
             strand: components["schemas"]["Strand"];
         };
+        /** @description The surfaces of a strand, the most touches first. */
+        StrandSurfaces: {
+            /** @description The strand. */
+            strand: components["schemas"]["Strand"];
+            /** @description Its surfaces. */
+            surfaces: components["schemas"]["SurfaceTouches"][];
+        };
         /** @description Between which shares of success a drill is neither made harder nor easier. */
         SuccessWindow: {
             /** @description Below it, one down. */
@@ -5930,6 +5956,28 @@ export interface components {
          * @enum {string}
          */
         Surface: "inside" | "outside" | "sole" | "laces" | "toe" | "heel" | "thigh" | "chest" | "head" | "shoulder";
+        /** @description Touches of one player with a surface over the whole plan. */
+        SurfaceTouches: {
+            /**
+             * Format: int32
+             * @description With the other foot.
+             */
+            other: number;
+            /**
+             * Format: int32
+             * @description With the strong foot.
+             */
+            strong: number;
+            /** @description The surface. */
+            surface: components["schemas"]["Surface"];
+        };
+        /** @description The surfaces of a plan. */
+        Surfaces: {
+            /** @description One surface does nearly everything of a strand, or one that a goal needs does nothing. */
+            findings: components["schemas"]["Fact"][];
+            /** @description Strand by strand; one without touches is left out. */
+            strands: components["schemas"]["StrandSurfaces"][];
+        };
         TakenBackSaid: {
             /**
              * Format: int64
@@ -7563,6 +7611,31 @@ export interface operations {
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             428: components["responses"]["Problem428"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    curricula_surfaces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Surfaces"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
             500: components["responses"]["Problem500"];
         };
     };

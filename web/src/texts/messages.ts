@@ -1008,6 +1008,9 @@ export interface Messages {
   'plan-panel-session': null
   'plan-panel-wishes': null
   'plan-panel-compare': null
+  'plan-panel-feet': null
+  'plan-feet-about': null
+  'plan-feet-of': { surface: Value; strong: Value; other: Value }
   'plan-panel-forecast': null
   'plan-stitch': { stage: Value; nth: Value; of: Value; minutes: Value; tenths: Value }
   'plan-test-in': { name: Value; minutes: Value }
@@ -1315,6 +1318,8 @@ export interface Messages {
   'bands-units-longest_bout_s': null
   'bands-units-longest_block_min': null
   'bands-units-explaining_s': null
+  'bands-tempos': null
+  'bands-tempos-note': null
   'bands-speeds': null
   'bands-speeds-note': null
   'bands-assumption': null
@@ -2092,6 +2097,8 @@ export interface Messages {
   'move-bounce': null
   'move-toss': null
   'move-wait': null
+  'surfaces-lopsided': { percent: Value; strand: Value; surface: Value }
+  'surfaces-missing': { skill: Value; surface: Value }
   'strand-ball_mastery': null
   'strand-dribbling': null
   'strand-receiving': null

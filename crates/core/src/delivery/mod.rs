@@ -13,6 +13,7 @@ pub mod looks;
 pub mod pairs;
 pub mod session;
 pub mod stations;
+pub mod surfaces;
 pub mod team_plan;
 
 use std::collections::{BTreeMap, BTreeSet};

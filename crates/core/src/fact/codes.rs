@@ -10,7 +10,7 @@ use crate::assessment::results::list;
 use crate::assessment::standards::suggest;
 use crate::assessment::timing_gates::simulated;
 use crate::assessment::{benchmarks, progress};
-use crate::delivery::{edition, pairs, team_plan};
+use crate::delivery::{edition, pairs, surfaces, team_plan};
 use crate::drill::cautions::Caution;
 use crate::drill::levers::Lever;
 use crate::drill::{DrillFault, cautions, levers};
@@ -80,6 +80,7 @@ pub fn all() -> Vec<Code> {
         why::Done::CODES,
         edition::EditionChange::CODES,
         pairs::PairFault::CODES,
+        surfaces::SurfaceSaid::CODES,
         team_plan::TeamFault::CODES,
         benchmarks::TestFault::CODES,
         milestones::MilestoneFault::CODES,

@@ -1,4 +1,4 @@
-// The panel beside the floor: the chosen session, wishes, approaches compared, or the forecast.
+// The panel beside the floor: the chosen session, wishes, approaches compared, surfaces, or the forecast.
 import Box from '@mui/material/Box'
 import type { Curriculum, Schemas } from '../../api/client'
 import { t } from '../../texts/t'
@@ -6,6 +6,7 @@ import { Choice } from '../../ui/Choice'
 import { PANEL } from '../../ui/placing'
 import { type At, PANELS, type Panel } from './at'
 import { ComparePanel } from './ComparePanel'
+import { FeetPanel } from './FeetPanel'
 import { ForecastPanel } from './ForecastPanel'
 import type { Change, Edit, useChanges } from './queries'
 import { SessionInspector } from './SessionInspector'
@@ -57,6 +58,7 @@ export function PlanPanel(props: Props) {
           }
         />
       )}
+      {panel === 'feet' && <FeetPanel id={view.id} version={view.version} />}
       {panel === 'forecast' && (
         <ForecastPanel view={view} forecast={forecast} soFar={soFar} onChange={onChange} />
       )}

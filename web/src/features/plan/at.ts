@@ -12,7 +12,7 @@ export interface At {
   block?: number
 }
 
-export const PANELS = ['session', 'wishes', 'compare', 'forecast'] as const
+export const PANELS = ['session', 'wishes', 'compare', 'feet', 'forecast'] as const
 export type Panel = (typeof PANELS)[number]
 
 /** What the plan is looked at as: its weeks, or what shows its goals. */

@@ -85,6 +85,15 @@ export const useSoFar = (id: string, version: number, wanted: boolean) =>
     select: useTranslated(),
   })
 
+/** Touches by strand, surface and foot over the whole plan. */
+export const useSurfaces = (id: string, version: number) =>
+  useQuery({
+    queryKey: planKeys.surfaces(id, version),
+    queryFn: () => data(api.GET('/curricula/{id}/surfaces', { params: { path: { id } } })),
+    placeholderData: (before) => before,
+    select: useTranslated(),
+  })
+
 /** Where the calendar stands, and what the teams have delivered by session. */
 export const useDelivered = (id: string) =>
   useQuery({

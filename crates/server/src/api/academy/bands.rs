@@ -7,6 +7,8 @@ use actix_web::{HttpRequest, HttpResponse, get, put};
 use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
 use jogo_core::ids::BandId;
+use jogo_core::technique::score::tempo::Tempos;
+use jogo_store::academy::KeptBand;
 use serde::Serialize;
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -27,6 +29,14 @@ pub fn routes(config: &mut ServiceConfig) {
 pub(in crate::api) struct BandView {
     band: Band,
     version: i64,
+    /// Seconds of a beat: the band's own, or the usual ones of its age.
+    tempos: Tempos,
+}
+
+impl From<KeptBand> for BandView {
+    fn from(KeptBand { band, version }: KeptBand) -> BandView {
+        BandView { tempos: band.tempos(), band, version }
+    }
 }
 
 /// What holds for the whole academy, and its version.
@@ -38,7 +48,7 @@ pub(in crate::api) struct AcademyView {
 
 async fn bands(state: &State) -> Answer<Vec<BandView>> {
     let kept = state.store.bands().await?;
-    Ok(kept.into_iter().map(|kept| BandView { band: kept.band, version: kept.version }).collect())
+    Ok(kept.into_iter().map(BandView::from).collect())
 }
 
 /// All bands, the youngest first.

@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 78] = [
+const ROUTES: [(&str, &str, &[&str]); 79] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/language", &[DIRECTOR, LEAD, COACH]),
@@ -52,6 +52,7 @@ const ROUTES: [(&str, &str, &[&str]); 78] = [
     ("GET", "/curricula/{id}/problem", &[DIRECTOR]),
     ("GET", "/curricula/{id}/plan", &[DIRECTOR]),
     ("GET", "/curricula/{id}/so-far", &[DIRECTOR]),
+    ("GET", "/curricula/{id}/surfaces", &[DIRECTOR]),
     ("GET", "/curricula/{id}/delivered", &[DIRECTOR]),
     ("GET", "/curricula/{id}/benchmarks", &[DIRECTOR]),
     ("POST", "/curricula/{id}/benchmarks/mend", &[DIRECTOR]),

@@ -30,6 +30,25 @@ async fn a_score_is_answered_while_it_is_written() {
     assert_eq!(coach.posts("/scores", nowhere).await.pointers(), ["/band"]);
 }
 
+// By hand: at .6 s a beat two beats take 1.2 s, 25 rounds in 30 s.
+#[actix_web::test]
+async fn the_tempos_of_a_band_are_its_own_once_somebody_has_written_them() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let bands = director.gets("/bands").await.body;
+    let kept = bands.as_array().unwrap().iter().find(|kept| kept["band"]["id"] == "u10-u12").unwrap();
+    assert_eq!((&kept["tempos"]["in_rhythm"], &kept["band"]["tempos_s"]), (&json!(0.55), &Value::Null));
+    let mut band = kept["band"].clone();
+    band["tempos_s"] = json!({"own_pace": 0.9, "in_rhythm": 0.6, "fast": 0.4});
+    let etag = format!("\"{}\"", kept["version"]);
+    assert_eq!(director.writes(Method::PUT, "/bands/u10-u12", &etag, band.clone()).await.status, 200);
+    let asked = json!({"text": "right inside tap, left inside tap", "band": "u10-u12"});
+    assert_eq!(director.posts("/scores", asked).await.body["measures"]["rounds_in_30_s"], 25);
+    band["tempos_s"]["fast"] = json!(0.01);
+    let refused = director.writes(Method::PUT, "/bands/u10-u12", "\"2\"", band).await;
+    assert_eq!(refused.pointers(), ["/tempos_s/fast"]);
+}
+
 #[actix_web::test]
 async fn the_parts_of_a_skill_propose_its_score() {
     let academy = academy().await;

@@ -35,6 +35,7 @@ const ROWS: NumberKey[] = [
   'explaining_s',
 ]
 const SPEEDS = ['dribble', 'run', 'pass', 'serve'] as const
+const TEMPOS = ['own_pace', 'in_rhythm', 'fast'] as const
 
 export function BandsPage() {
   const bands = useWrittenBands()
@@ -73,7 +74,11 @@ export function BandsPage() {
         </Button>
       </Box>
       {change.isError && <ErrorNote error={change.error} />}
-      <BandTable bands={shown} onEdit={edit} />
+      <BandTable
+        bands={shown}
+        usual={Object.fromEntries(bands.data.map((kept) => [kept.band.id, kept.tempos]))}
+        onEdit={edit}
+      />
       <AcademyForm
         key={academy.data.version}
         view={academy.data}
@@ -87,10 +92,12 @@ export function BandsPage() {
 
 interface TableProps {
   bands: Band[]
+  /** The tempos that hold, by band. */
+  usual: Record<string, Schemas['Tempos']>
   onEdit: (band: Band, next: Partial<Band>) => void
 }
 
-function BandTable({ bands, onEdit }: TableProps) {
+function BandTable({ bands, usual, onEdit }: TableProps) {
   const source = (band: Band, name: string, text: string) => {
     const others = Object.fromEntries(Object.entries(band.sources).filter(([other]) => other !== name))
     onEdit(band, { sources: text === '' ? others : { ...others, [name]: text } })
@@ -142,6 +149,14 @@ function BandTable({ bands, onEdit }: TableProps) {
             ))}
           </Row>
         ))}
+        <Row title={t('bands-tempos')} note={t('bands-tempos-note')}>
+          {bands.map((band) => (
+            <TableCell key={band.id}>
+              <Tempos band={band} usual={usual[band.id]} onEdit={onEdit} />
+              <Source band={band} name="tempos_s" onSource={source} />
+            </TableCell>
+          ))}
+        </Row>
         <Row title={t('bands-speeds')} note={t('bands-speeds-note')}>
           {bands.map((band) => (
             <TableCell key={band.id}>
@@ -192,6 +207,25 @@ function Speeds({ band, onEdit }: CellProps) {
             n !== null && onEdit(band, { speeds_m_per_s: { ...band.speeds_m_per_s, [kind]: n } })
           }
           sx={{ width: 78 }}
+        />
+      ))}
+    </Box>
+  )
+}
+
+/** Seconds of a beat; what nobody has written is the usual for the age. */
+function Tempos({ band, usual, onEdit }: CellProps & { usual: Schemas['Tempos'] | undefined }) {
+  const tempos = band.tempos_s ?? usual
+  if (!tempos) return null
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.75, rowGap: 1 }}>
+      {TEMPOS.map((tempo) => (
+        <NumberField
+          key={tempo}
+          label={t(`score-tempo-${tempo}`)}
+          value={tempos[tempo]}
+          onChange={(n) => n !== null && onEdit(band, { tempos_s: { ...tempos, [tempo]: n } })}
+          sx={{ width: 92 }}
         />
       ))}
     </Box>
