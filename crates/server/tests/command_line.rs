@@ -254,7 +254,7 @@ fn a_layout_is_measured_drawn_and_fitted() {
     assert!(drawn.stdout.starts_with(b"<svg ") && drawn.stdout.ends_with(b"</svg>\n"));
 }
 
-// By hand: two beats at .8 s (U6–U7, in rhythm) are 1.6 s; the left foot then reaches a ball that lies before the right.
+// By hand: two beats at .8 s (U6–U7, in rhythm) are 1.6 s.
 #[test]
 fn a_score_is_measured_drawn_and_joined() {
     let taps = "right inside tap, left inside tap";

@@ -26,7 +26,6 @@ score-propose = Teile verbinden
 score-keep = Übernehmen
 score-remove = Schrittfolge löschen
 score-as-far = So weit die Schrittfolge lesbar ist.
-score-touches = Kontakte
 score-per-round = { $n ->
     [one] 1 Kontakt je Runde
    *[other] { $n } Kontakte je Runde

@@ -26,7 +26,6 @@ score-propose = Join the parts
 score-keep = Keep
 score-remove = Remove the score
 score-as-far = As far as the score reads.
-score-touches = Touches
 score-per-round = { $n ->
     [one] 1 touch a round
    *[other] { $n } touches a round

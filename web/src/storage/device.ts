@@ -90,7 +90,7 @@ export async function keepEntered(add: Waiting[], remove: string[]) {
   }
 }
 
-/** What a coach needs beside a pitch and a child at home, by the first words of its key: the room, and what is asked there. */
+/** What a coach needs beside a pitch and a child at home, by the first words of its key. */
 const CARRIED = [
   'people session',
   'drill phrases',

@@ -1368,7 +1368,6 @@ export interface Messages {
   'score-keep': null
   'score-remove': null
   'score-as-far': null
-  'score-touches': null
   'score-per-round': { n: Value }
   'score-seconds': { seconds: Value }
   'score-rounds': { n: Value }

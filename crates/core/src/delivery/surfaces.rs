@@ -121,8 +121,8 @@ impl Edition {
                 mine.map(|(_, touches)| touches).sum()
             };
             let all = of(None);
-            let most = Surface::ALL.into_iter().map(|surface| (surface, of(Some(surface)) / all));
-            if let Some((surface, share)) = most.filter(|(_, share)| *share > LOPSIDED).next() {
+            let mut shares = Surface::ALL.into_iter().map(|surface| (surface, of(Some(surface)) / all));
+            if let Some((surface, share)) = shares.find(|(_, share)| *share > LOPSIDED) {
                 let percent = (share * 100.0).round();
                 said.push(SurfaceSaid::Lopsided { strand, surface, percent }.into());
             }

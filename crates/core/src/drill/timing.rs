@@ -144,9 +144,9 @@ fn foot_touches(schedule: &Schedule, turns: u32, touching: Touching, working: Sh
     }
 }
 
-/// Rounds that a bout has time for × touches of a round × bouts; a bout that ends within its first round has its share of
-/// it. The feet have what the score gives them; over the rounds of a score that begins with the other foot each time, and
-/// over bouts in which each foot has its turn, they even out.
+/// Rounds that a bout has time for × touches of a round × bouts; a bout that ends within its first round has its share
+/// of it. The feet have what the score gives them; over the rounds of a score that begins with the other foot each
+/// time, and over bouts in which each foot has its turn, they even out.
 fn counted(
     schedule: &Schedule,
     turns: u32,

@@ -7,7 +7,8 @@ use petgraph::algo::tred::{dag_to_toposorted_adjacency_list, dag_transitive_redu
 use petgraph::graph::NodeIndex;
 use serde::Serialize;
 
-use super::{Map, techniques};
+use super::Map;
+use super::techniques::chained;
 use crate::drill::Drill;
 use crate::fact::{Fact, facts};
 use crate::ids::{BandId, MilestoneId, SkillId, TestId};
@@ -117,7 +118,7 @@ pub fn findings(map: &Map<'_>, around: &Around<'_>) -> Vec<Finding> {
     found.extend(unused_tests(map, around));
     found.extend(without_milestone(map, around));
     found.extend(redundant(map));
-    found.extend(techniques::unjoined(map));
+    found.extend(unjoined(map));
     found.extend(lonely(map));
     found
 }
@@ -254,6 +255,31 @@ fn redundant(map: &Map<'_>) -> Vec<Finding> {
         }
     }
     found
+}
+
+/// Chained skills of which a part does not go on where the one before it ends, without a score of their own that says
+/// how.
+fn unjoined<'m>(map: &'m Map<'_>) -> impl Iterator<Item = Finding> + 'm {
+    let name =
+        |id: &SkillId| map.place(id).map_or_else(|| id.to_string(), |place| map.skills[place].name.clone());
+    map.skills.iter().filter(|skill| skill.score.is_none()).flat_map(move |skill| {
+        let (joins, _) = chained(skill, map.skills).unwrap_or_default();
+        let pairs: Vec<_> = skill.parts.windows(2).map(|pair| (pair[0].clone(), pair[1].clone())).collect();
+        joins.into_iter().zip(pairs).filter(|(join, _)| !join.direct).map(move |(join, (from, to))| {
+            let (from, to) = (name(&from), name(&to));
+            let skill_name = skill.name.clone();
+            let says = match join.setting {
+                Some(touch) => FindingSaid::Unset { skill: skill_name, from, to, touch },
+                None => FindingSaid::Unjoined { skill: skill_name, from, to },
+            };
+            Finding {
+                kind: FindingKind::Unjoined,
+                skills: vec![skill.id.clone()],
+                says: says.into(),
+                mend: None,
+            }
+        })
+    })
 }
 
 fn lonely<'m>(map: &'m Map<'_>) -> impl Iterator<Item = Finding> + 'm {

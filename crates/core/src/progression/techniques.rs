@@ -3,7 +3,6 @@
 use serde::Serialize;
 
 use super::Map;
-use super::findings::{Finding, FindingKind, FindingSaid};
 use crate::ids::SkillId;
 use crate::technique::score::Score;
 use crate::technique::score::chain::{Join, joined, text_of};
@@ -77,29 +76,4 @@ pub fn chained(skill: &Skill, skills: &[Skill]) -> Option<(Vec<Join>, Option<Str
     let (joins, whole) = joined(&scores?.iter().collect::<Vec<_>>());
     let text = whole.map(|_| text_of(&skill.parts, &joins));
     Some((joins, text))
-}
-
-/// Chained skills of which a part does not go on where the one before it ends, without a score of their own that says
-/// how.
-pub(super) fn unjoined<'m>(map: &'m Map<'_>) -> impl Iterator<Item = Finding> + 'm {
-    let name =
-        |id: &SkillId| map.place(id).map_or_else(|| id.to_string(), |place| map.skills[place].name.clone());
-    map.skills.iter().filter(|skill| skill.score.is_none()).flat_map(move |skill| {
-        let (joins, _) = chained(skill, map.skills).unwrap_or_default();
-        let pairs: Vec<_> = skill.parts.windows(2).map(|pair| (pair[0].clone(), pair[1].clone())).collect();
-        joins.into_iter().zip(pairs).filter(|(join, _)| !join.direct).map(move |(join, (from, to))| {
-            let (from, to) = (name(&from), name(&to));
-            let skill_name = skill.name.clone();
-            let says = match join.setting {
-                Some(touch) => FindingSaid::Unset { skill: skill_name, from, to, touch },
-                None => FindingSaid::Unjoined { skill: skill_name, from, to },
-            };
-            Finding {
-                kind: FindingKind::Unjoined,
-                skills: vec![skill.id.clone()],
-                says: says.into(),
-                mend: None,
-            }
-        })
-    })
 }

@@ -30,31 +30,26 @@ impl Join {
     }
 }
 
-/// The touches that may set the ball for what comes next, as they are written.
-const SETTING: [&str; 22] = [
-    "right sole stop",
-    "left sole stop",
-    "right inside tap",
-    "left inside tap",
-    "right outside tap",
-    "left outside tap",
-    "right sole roll in",
-    "left sole roll in",
-    "right sole roll out",
-    "left sole roll out",
-    "right sole drag back",
-    "left sole drag back",
-    "right laces tap",
-    "left laces tap",
-    "right laces cushion",
-    "left laces cushion",
-    "right inside cushion",
-    "left inside cushion",
-    "right thigh cushion",
-    "left thigh cushion",
-    "chest cushion",
-    "head cushion",
+/// The touches of a foot and of the body that may set the ball for what comes next, as they are written.
+const OF_FOOT: [&str; 10] = [
+    "sole stop",
+    "inside tap",
+    "outside tap",
+    "sole roll in",
+    "sole roll out",
+    "sole drag back",
+    "laces tap",
+    "laces cushion",
+    "inside cushion",
+    "thigh cushion",
 ];
+const OF_BODY: [&str; 2] = ["chest cushion", "head cushion"];
+
+/// All touches that may set the ball, the right foot before the left.
+fn setting_touches() -> impl Iterator<Item = String> {
+    let of_feet = OF_FOOT.iter().flat_map(|touch| ["right", "left"].map(|side| format!("{side} {touch}")));
+    of_feet.chain(OF_BODY.map(str::to_owned))
+}
 
 /// Whether `next` can be played where `one` ends, directly or after one touch that sets the ball. Of all touches that
 /// would do, the one that brings the ball nearest to where `next` begins is taken.
@@ -76,13 +71,13 @@ pub fn join(one: &Score, next: &Score) -> Join {
         return Join { direct: true, setting: None };
     }
     let begins = next.round.start.ball_seen();
-    let sets = SETTING.iter().filter_map(|text| {
-        let touch = setting_touch(text, one.size);
+    let sets = setting_touches().filter_map(|text| {
+        let touch = setting_touch(&text, one.size);
         let after = seen_from_body(&after(&touch.unfolded, end, one.size)?);
-        goes_on(after, next).then(|| (apart(after.ball_seen(), begins), *text))
+        goes_on(after, next).then(|| (apart(after.ball_seen(), begins), text))
     });
     let nearest = sets.min_by(|a, b| a.0.total_cmp(&b.0));
-    Join { direct: false, setting: nearest.map(|(_, text)| text.to_owned()) }
+    Join { direct: false, setting: nearest.map(|(_, text)| text) }
 }
 
 /// A touch alone; whether it can be done depends on where the ball is.

@@ -103,7 +103,7 @@ impl Comparable {
     }
 }
 
-/// The least cost in quarters, and with it the most touches that stand in both, as touches of the longer one that do not.
+/// The least cost in quarters, and with it the fewest touches of the longer one that do not stand in both.
 fn distance(a: &[Plain], b: &[Plain], row: &mut Vec<(u32, i32)>) -> (u32, u32) {
     // Each place: the cost so far, and how many are shared, below zero so that the least is the best.
     row.clear();

@@ -221,7 +221,11 @@ impl Reader<'_> {
                 Ok(Head::Whole(says)) => self.read.push(Placed { place: self.places.at(at), says }),
                 Ok(Head::Block(block)) => self.begin(at, block),
                 Err(lost) => {
-                    self.faults.push(Fault::at(self.places.at(lost.at), lost.expected, lost.mend));
+                    self.faults.push(Fault::at(
+                        self.places.at(lost.at),
+                        lost.expected,
+                        lost.mend.map(|mend| *mend),
+                    ));
                     self.recover(input);
                 }
             }
@@ -267,7 +271,8 @@ impl Reader<'_> {
 struct Lost {
     at: usize,
     expected: Expected,
-    mend: Option<Mend>,
+    /// Apart from it, so that what could not be read stays small.
+    mend: Option<Box<Mend>>,
 }
 
 type Read<T> = Result<T, Lost>;
@@ -285,7 +290,7 @@ impl<'t> ParserError<Input<'t>> for Lost {
 }
 
 fn lost<T>(at: usize, expected: Expected, mend: impl Into<Option<Mend>>) -> Read<T> {
-    Err(Lost { at, expected, mend: mend.into() })
+    Err(Lost { at, expected, mend: mend.into().map(Box::new) })
 }
 
 /// A statement ends before a comma too.
