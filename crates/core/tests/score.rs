@@ -248,6 +248,19 @@ fn parts_that_double_come_to_an_end() {
     assert!(!faults(&format!("{deep} part p1900 {{ hop }}\ndo p0")).is_empty());
 }
 
+// Only where the bound is passed, and nothing of what stands deeper is played.
+#[test]
+fn blocks_that_stand_too_deep_are_one_fault_and_not_played() {
+    let nested =
+        |deep: usize| format!("hop; {}left sole stop{}", "mirror { ".repeat(deep), " }".repeat(deep));
+    assert_eq!(score(&nested(6)).round.counts.len(), 2);
+    for deep in [7, 1_900] {
+        let (played, faults) = Score::read_partly(&nested(deep), BodySize::default(), &[]);
+        assert_eq!(told(&faults), ["1:60 nested-at-most / write-out"]);
+        assert_eq!(played.round.counts.len(), 1);
+    }
+}
+
 #[test]
 fn a_text_that_is_too_long_is_not_read() {
     let long = "hop\n".repeat(LONGEST_TEXT / 4 + 1);

@@ -46,6 +46,7 @@ score-closing-closes_mirrored = endet gespiegelt: Die nächste Runde beginnt mit
 score-closing-travels = lässt sich von dort aus noch einmal spielen
 score-closing-opens = endet woanders: Leg den Ball vor der nächsten Runde zurecht
 score-kin = Hat { $shared } von { $of } Kontakten gemeinsam mit
+score-kin-alike = Fast dieselben Kontakte wie
 score-help = Als Hilfe aufnehmen
 score-of-skill = Diese Übung zeigt die Schrittfolge der Fertigkeit, die sie führt. Schreib eine andere, wenn die Füße hier etwas anderes tun.
 score-own = Eine für diese Übung schreiben

@@ -46,6 +46,7 @@ score-closing-closes_mirrored = ends in the mirror: the next round begins with t
 score-closing-travels = can be played again from where it ends
 score-closing-opens = ends somewhere else: set the ball before the next round
 score-kin = Shares { $shared } of { $of } touches with
+score-kin-alike = Nearly the same touches as
 score-help = Add as help
 score-of-skill = This drill shows the score of the skill that leads it. Write another one if the feet do something else here.
 score-own = Write one for this drill

@@ -1379,6 +1379,7 @@ export interface Messages {
   'score-closing-travels': null
   'score-closing-opens': null
   'score-kin': { shared: Value; of: Value }
+  'score-kin-alike': null
   'score-help': null
   'score-of-skill': null
   'score-own': null

@@ -1,4 +1,4 @@
-//! Surfaces: with what of the foot is the ball played over a curriculum, and does one do nearly everything?
+//! Surfaces: which parts of the foot does a plan train, and does one of them do nearly everything?
 //!
 //! The touches of each block go to the strands by their shares, and to the surfaces as its score counts them; where no
 //! score does, to the drill's surfaces alike.
@@ -18,11 +18,11 @@ use crate::technique::skill::{Foot, Strand};
 use crate::technique::surface::Surface;
 use crate::units::{Minutes, Pace};
 
-/// More than this share of a strand's touches with one surface is said. An assumption.
+/// A surface with more than this share of a strand's touches stands out. An assumption.
 const LOPSIDED: f64 = 0.7;
 
 facts! {
-    /// What is said of the surfaces of a plan.
+    /// What stands out among the surfaces of a plan.
     pub enum SurfaceSaid {
         Lopsided = "surfaces-lopsided" { strand: Strand, surface: Surface, percent: f64 },
         Missing = "surfaces-missing" { skill: String, surface: Surface },

@@ -1,4 +1,4 @@
-// With what of the foot a plan has the ball played: bars to both sides, strand by strand, and what stands out.
+// Which parts of the foot a plan trains: bars to both sides, strand by strand, and what stands out.
 import Box from '@mui/material/Box'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'

@@ -193,7 +193,10 @@ function Technique({ view, skill, written, name, onChoose, onPut }: TechniquePro
       </Button>
       {kin.map((each) => (
         <Box key={each.help} sx={{ display: 'flex', alignItems: 'center', gap: 0.5, flexWrap: 'wrap' }}>
-          <Typography variant="body2">{t('score-kin', { shared: each.shared, of: each.of })}</Typography>
+          <Typography variant="body2">
+            {/* Touches that differ in one thing alone are alike, though none is the same. */}
+            {each.shared > 0 ? t('score-kin', { shared: each.shared, of: each.of }) : t('score-kin-alike')}
+          </Typography>
           <SkillLink name={name(each.help)} onClick={() => onChoose(each.help)} />
           <Button size="small" variant="text" onClick={() => onPut({ helps: [...skill.helps, each.help] })}>
             {t('score-help')}

@@ -29,7 +29,7 @@ pub const KIN: f64 = 0.6;
 
 /// A touch, ready to be compared: foot, surface, action and way.
 type Plain = [u8; 4];
-/// The place of the foot in it, and what stands there for each.
+/// How the foot is written in it.
 const RIGHT: u8 = 0;
 const LEFT: u8 = 1;
 const NO_FOOT: u8 = 2;

@@ -178,7 +178,7 @@ impl Score {
         tempo * f64::from(self.beats()) + flights
     }
 
-    /// The tempo at which so many rounds are played in a time: (T ÷ r − times of flight) ÷ beats; `None` where no beat
+    /// The tempo at which this many rounds fill a time: (T ÷ r − times of flight) ÷ beats; `None` where no beat
     /// could last that.
     ///
     /// ```

@@ -188,7 +188,7 @@ enum Block {
     Repeat(u32),
     Mirror,
     Part(String),
-    /// Its head could not be read; its statements are read for their faults alone.
+    /// It has a fault itself; its statements are read for their faults alone.
     Unread,
 }
 
@@ -238,6 +238,8 @@ impl Reader<'_> {
             let expected = Expected::NestedAtMost { most: DEEPEST };
             self.faults.push(Fault::at(place, expected, Mend::WriteOut));
         }
+        // What stands too deep is read for its faults alone: whatever follows the statements never goes deeper either.
+        let block = if self.open.len() < DEEPEST { block } else { Block::Unread };
         self.open.push(Open { place, block, before: std::mem::take(&mut self.read) });
     }
 
@@ -565,7 +567,7 @@ fn word<'t>(input: &mut Input<'t>, expected: Expected, known: &[&str]) -> Read<&
     Ok(word)
 }
 
-/// What the next word stands for; one of these words is expected.
+/// The value of the next word, which must be one of these.
 fn one_of<T: Copy>(input: &mut Input<'_>, expected: Expected, words: &[(&str, T)]) -> Read<T> {
     let at = input.current_token_start();
     let known: Vec<&str> = words.iter().map(|(word, _)| *word).collect();
@@ -576,7 +578,7 @@ fn one_of<T: Copy>(input: &mut Input<'_>, expected: Expected, words: &[(&str, T)
     }
 }
 
-/// What the next word stands for, if it is one of these.
+/// The value of the next word, if it is one of these.
 fn opt_one_of<T: Copy>(input: &mut Input<'_>, words: &[(&str, T)]) -> Read<Option<T>> {
     let before = input.checkpoint();
     let said = opt(letters::<Lost>).parse_next(input)?;

@@ -39,7 +39,7 @@ use self::drafts::{aside, draft, edition, opened, problem_of, read, with_tests_l
 use self::making::{beginnings, create, goals_of_squads};
 use self::reasons::{compared, compared_with_edition, foreseen, why};
 use self::so_far::{delivered, reached_so_far};
-use self::surfaces::with_what;
+use self::surfaces::trained_surfaces;
 use self::view::{BlockPlace, Came, CurriculumView, kept, view};
 use crate::api::{Cursor, Page};
 use crate::json::Json;
@@ -67,7 +67,7 @@ pub fn routes(config: &mut ServiceConfig) {
         .service(compared)
         .service(foreseen)
         .service(reached_so_far)
-        .service(with_what)
+        .service(trained_surfaces)
         .service(delivered)
         .service(running_order)
         .service(publish)

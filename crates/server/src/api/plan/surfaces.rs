@@ -1,4 +1,4 @@
-//! With what of the foot a plan has the ball played.
+//! Which parts of the foot a plan trains.
 
 use actix_web::get;
 use actix_web::web::{Data, Path};
@@ -16,7 +16,11 @@ use crate::state::State;
 #[utoipa::path(operation_id = "curricula_surfaces", params(("id" = Uuid, Path)),
     responses((status = 200, body = Surfaces)))]
 #[get("/curricula/{id}/surfaces")]
-pub(super) async fn with_what(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<Surfaces>> {
+pub(super) async fn trained_surfaces(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+) -> Answer<Json<Surfaces>> {
     who.may(Act::Plan)?;
     let (edition, problem) = opened(&state, *id).await?;
     Ok(Json(aside(move || edition.surfaces(&problem)).await?))
