@@ -5,6 +5,15 @@ use jogo_e2e::{Browser, DESK, Failed, Person, Server};
 const DIRECTOR: &str = "Pelya Sullstay";
 const COACH: &str = "Selo Torrwick";
 
+/// How many pictures of a card are cut off, and how many columns of a strip.
+const CUT: &str = "return [...document.querySelectorAll('article section svg')].filter((drawn) => {
+    const [at, frame] = [drawn, drawn.closest('section')].map((e) => e.getBoundingClientRect())
+    let around = drawn.parentElement
+    while (around.tagName !== 'SECTION' && getComputedStyle(around).overflow !== 'hidden') around = around.parentElement
+    const end = Math.min(frame.bottom, around.getBoundingClientRect().bottom)
+    return at.height > 0 && at.bottom > end + 1
+}).length";
+
 /// How many blocks of a session card are taller than their place.
 const SPILLS: &str = "return [...document.querySelectorAll('article section')].filter((block) => {
     const end = block.getBoundingClientRect().bottom
@@ -20,6 +29,7 @@ async fn a_session_fits_on_one_side_and_every_player_gets_a_card() -> Result<(),
     coach.presses("Print").await?;
     coach.sees("Bring:").await?;
     assert_eq!(coach.runs(SPILLS).await?, 0, "no block of the card runs into the next one");
+    assert_eq!(coach.runs(CUT).await?, 0, "no picture of the card is cut off");
     let session = coach.prints_on_a4().await?;
     assert_eq!(session.pages(), 1);
     let says = session.text();
@@ -100,6 +110,17 @@ async fn children_open_the_page_for_home_without_signing_in_and_see_no_names() -
     let (coach, child) = (Person::at(&hall, &server), Person::at(&home, &server));
     coach.signs_in_as(COACH).await?;
     coach.opens("/squad/home").await?;
+    coach.sees_named("Code to scan").await?;
+    // On paper no drill runs into what stands below it.
+    let handout = coach.runs("return location.href").await?;
+    let team = coach
+        .runs("return fetch('/api/v1/session').then((r) => r.json()).then((s) => s.teams[0].id)")
+        .await?;
+    coach.opens(&format!("/print/home/{}", team.as_str().ok_or("no team")?)).await?;
+    coach.sees("My scores").await?;
+    assert_eq!((coach.runs(SPILLS).await?, coach.runs(CUT).await?), (0.into(), 0.into()));
+    let handout = handout.as_str().and_then(|at| at.strip_prefix(&server.address)).ok_or("no page")?;
+    coach.opens(handout).await?;
     coach.sees_named("Code to scan").await?;
     let address = coach.field("Address to share").await?.prop("value").await?.ok_or("no address")?;
     let players = coach.runs("return fetch('/api/v1/session').then((r) => r.json()).then((s) => fetch(`/api/v1/teams/${s.teams[0].id}/squad`)).then((r) => r.json()).then((s) => s.players.map((p) => p.name))").await?;

@@ -115,7 +115,7 @@ export function MovingFeet(props: Props) {
 const WORD = { position: 'absolute', left: 10, bottom: 6, fontSize: '1.5rem', fontWeight: 650, lineHeight: 1 }
 
 /** Every beat beside the other, for whoever wants nothing to move. */
-export function Beats({ feet, most = 16, height = 96 }: { feet: Feet; most?: number; height?: number }) {
+export function Beats({ feet, height = 96 }: { feet: Feet; height?: number }) {
   return (
     <Box
       sx={{
@@ -124,7 +124,7 @@ export function Beats({ feet, most = 16, height = 96 }: { feet: Feet; most?: num
         gap: 0.5,
       }}
     >
-      {feet.counts.slice(0, most).map((each, i) => (
+      {feet.counts.map((each, i) => (
         <Box key={i}>
           <FeetPicture
             feet={feet}

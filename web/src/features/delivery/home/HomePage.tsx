@@ -28,7 +28,7 @@ export function HomePage() {
   const page = useHomePage(token)
   const card = page.data?.card
   // Without network the page stays as it was; who has another address by now is told so.
-  const gone = page.error instanceof ProblemError
+  const gone = page.error instanceof ProblemError && page.error.status === 404
   return (
     <Box component="main" sx={{ maxWidth: 520, mx: 'auto', px: 2, py: 2 }}>
       {page.isPending && <Loading />}

@@ -98,7 +98,7 @@ function HomeCard({
               {drill.title} · {t('minutes', { n: drill.minutes })}
             </Typography>
             <Typography variant="caption">{boutsSaid(drill)}</Typography>
-            <PaperPicture block={drill} height={230} beats={8} />
+            <PaperPicture block={drill} height={118} />
             <Box component="ol" sx={{ m: 0, pl: 2, fontSize: 11, lineHeight: 1.2 }}>
               {drill.points.slice(0, 3).map((point) => (
                 <li key={point}>{point}</li>
