@@ -4,7 +4,7 @@
 #![allow(clippy::unwrap_used, reason = "a bench may stop here")]
 #![allow(missing_docs)]
 
-#[path = "../tests/demo/mod.rs"]
+#[path = "../tests/core/demo.rs"]
 mod demo;
 
 use demo::called;

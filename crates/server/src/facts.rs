@@ -104,6 +104,9 @@ facts! {
         OwnDays = "change-own-days",
         Waits = "change-waits" { skill: String },
         Begins = "change-begins" { skill: String },
+        OneUp = "change-one-up" { drill: String },
+        OneDown = "change-one-down" { drill: String },
+        SameAgain = "change-same-again" { drill: String },
     }
 
     /// What a letter or a calendar says.

@@ -73,6 +73,7 @@ progress-noise = im Rahmen des Messfehlers
 progress-unknown = zu wenige Paare, um es zu sagen
 progress-today = heute: { $level }
 progress-near = nah an der Grenze: { $level } mit { $percent }
+progress-touch = ein Kontakt alle { NUMBER($seconds, minimumFractionDigits: 2, maximumFractionDigits: 2) } s
 progress-both-feet = Beide Füße
 progress-next = Was als Nächstes kommt
 progress-ready = bereit
@@ -121,6 +122,10 @@ standards-percentiles = Niveaus beginnen bei diesen Perzentilen der Ergebnisse
 standards-take = Vorschlag nehmen
 standards-take-all = Alle Vorschläge nehmen
 standards-raw = eigene Ergebnisse ergeben { $value } ({ $low } bis { $high })
+standards-tempo = Von Kontakt zu Kontakt
+standards-tempo-touch = { NUMBER($seconds, minimumFractionDigits: 2, maximumFractionDigits: 2) } s
+standards-tempo-measured = Die Ergebnisse zeigen { NUMBER($seconds, minimumFractionDigits: 2) } s je Schlag (Median von { $n }). Das schnelle Tempo der Altersgruppe ist mit { NUMBER($fast, minimumFractionDigits: 2) } s angesetzt.
+standards-tempo-few = Zu wenige Ergebnisse für ein Tempo. Das schnelle Tempo der Altersgruppe ist mit { NUMBER($fast, minimumFractionDigits: 2) } s je Schlag angesetzt.
 standards-holds-from = Gilt ab
 standards-set = Standard setzen
 standards-reset = Änderungen verwerfen
@@ -200,6 +205,11 @@ standards-writing-layout-example = mark A red
     walk 3
     mark B blue
     path dribble A -> B -> A
+standards-writing-counted = Gezählt, Schlag für Schlag
+standards-writing-counted-none = nicht gesagt
+standards-writing-counted-touches = jeder Kontakt zählt eins
+standards-writing-counted-rounds = jede ganze Runde zählt eins
+standards-writing-counted-about = Damit nennt jedes Ergebnis sein Tempo, und du erfährst, wenn ein Standard mehr verlangt, als Füße können.
 standards-writing-keep = Test speichern
 standards-writing-drop = Test entfernen
 standards-keys = Pfeiltasten verschieben eine Grenze um einen Schritt, mit Umschalt um zehn.

@@ -5,7 +5,7 @@ session-markers = { $colour ->
         [any] { $n } Hütchen in beliebiger Farbe
        *[other] { $n } Hütchen in { $name }
     }
-session-no-kit = nur Bälle
+session-no-kit = nichts
 session-unused = { $n } min frei
 session-lay-out = { $n } min Aufbau
 session-stay = { $n ->
@@ -94,6 +94,69 @@ stations-wish = { $together ->
 stations-broken = Mit diesen Gruppen geht das nicht.
 stations-drop = Das für { $one } und { $other } vergessen
 stations-nobody-said = Das sind Gruppen des ganzen Kaders: Trag im Protokoll ein, wer fehlt, dann werden die Gruppen aus denen gemacht, die da sind.
+
+next-time = Nächstes Mal
+next-time-of = Nächstes Mal ({ $day }, { $drill }):
+next-time-one_down = Eins leichter
+next-time-same = Wie geplant
+next-time-one_up = Eins schwerer
+next-time-no-one_down = Der Plan lässt keine leichtere Stufe zu.
+next-time-no-one_up = Der Plan lässt keine schwerere Stufe zu.
+next-time-change = Ändern
+next-time-just = { $drill }: wie es lief
+
+next-time-stepped-one_up = Eins schwerer, wie nach dem letzten Mal entschieden
+next-time-stepped-one_down = Eins leichter, wie nach dem letzten Mal entschieden
+today-not-met = { $n ->
+        [one] { $names } war nicht da, als das anfing.
+       *[other] { $n } waren nicht da, als das anfing: { $names }.
+    }
+today-not-met-down = Zum Anfang eins leichter: { $how }.
+stations-one-down = eins leichter
+session-bibs = { $n } Leibchen
+
+voice-open = Der Leitung sagen
+voice-of = Was du der Leitung zu „{ $drill }“ sagst
+voice-said = Du hast der Leitung gesagt: { $voice }
+voice-line = Ein Satz dazu
+voice-answer = { $by } antwortet: „{ $says }“
+voice-works = klappt
+voice-does_not_fit = passte nicht in die Halle
+voice-too_hard = zu schwer
+voice-too_easy = zu leicht
+voice-not_liked = gefiel den Kindern nicht
+outbox-next-time = Nächstes Mal: { $next }
+outbox-voice = An die Leitung: { $voice }
+
+dose-timed = { $sets } × { NUMBER($work, maximumFractionDigits: 0) } s
+dose-reps = { $sets ->
+        [1] { $reps ->
+            [one] einmal
+           *[other] { $reps }-mal
+        }
+       *[other] { $sets } Sätze zu { $reps }
+    }
+dose-laps = { $reps } × { $laps ->
+        [one] eine Runde
+       *[other] { $laps } Runden
+    }
+dose-both-ways = in beide Richtungen
+dose-tries = { $tries ->
+        [one] ein Versuch
+       *[other] { $tries } Versuche
+    }
+dose-streak = bis { $target } hintereinander gelingen, höchstens { NUMBER($cap, maximumFractionDigits: 0) } s
+dose-each = mit jedem Fuß
+dose-alternate = links und rechts im Wechsel
+dose-rest = { NUMBER($rest, maximumFractionDigits: 0) } s Pause
+dose-about = etwa { NUMBER($s, maximumFractionDigits: 0) } s
+today-foot-strong = starker Fuß
+today-foot-other = anderer Fuß
+streak = Saubere hintereinander
+streak-hit = Wieder ein sauberer
+streak-miss = Daneben
+streak-done = { $target } hintereinander!
+streak-best = Bestwert { $best }
 
 log-title = Protokoll
 log-here = Wer ist da?
@@ -261,6 +324,20 @@ sessions-blocks-moved = { $n ->
         [one] { $n } Block verschoben
        *[other] { $n } Blöcke verschoben
     }
+sessions-blocks-harder = { $n ->
+        [one] { $n } Block schwerer
+       *[other] { $n } Blöcke schwerer
+    }
+sessions-blocks-easier = { $n ->
+        [one] { $n } Block leichter
+       *[other] { $n } Blöcke leichter
+    }
+sessions-less = Übungen, die seltener gelingen als erwartet
+sessions-less-everywhere = in allen Vereinen
+sessions-less-of = { $came } von zehn gelangen, { $expected } waren erwartet ({ $n ->
+        [one] ein Block
+       *[other] { $n } Blöcke
+    })
 sessions-skills-short = { $n ->
         [one] { $n } Fertigkeit zu kurz
        *[other] { $n } Fertigkeiten zu kurz

@@ -97,6 +97,32 @@ drills-where = Wo
 drills-switches-home = zu Hause
 drills-switches-plain = nur Bälle und Hütchen
 drills-switches-archived = archiviert
+voices = Aus den Mannschaften
+voices-used = { $runs ->
+        [one] Einmal gemacht
+       *[other] { $runs }-mal gemacht
+    }, von { $teams ->
+        [one] einer Mannschaft.
+       *[other] { $teams } Mannschaften.
+    }
+voices-came-off = { $came } von zehn gelangen ({ $n ->
+        [one] eine Zählung
+       *[other] { $n } Zählungen
+    }).
+voices-answer = { $n ->
+        [one] Der einen Person antworten, die sich gemeldet hat
+       *[other] Allen { $n } antworten, die sich gemeldet haben
+    }
+voices-send = Antworten
+drills-voices = { $unanswered ->
+        [0] { $n ->
+            [one] eine Rückmeldung
+           *[other] { $n } Rückmeldungen
+        }
+        [one] eine Rückmeldung wartet auf Antwort
+       *[other] { $unanswered } Rückmeldungen warten auf Antwort
+    }
+drills-switches-unanswered = Rückmeldung wartet
 drills-more-wishes = Mehr Filter
 drills-fewer-wishes = Weniger Filter
 drills-everything = Alle zeigen

@@ -237,6 +237,10 @@ plan-forecast-about = { $players ->
         [one] { $players } gedachtes Kind
        *[other] { $players } gedachte Kinder
     } in Kadern zu { $squad }, wenn alles kommt wie geplant.
+plan-forecast-came-off = Sie rechnet mit dem, was den Mannschaften damit gelang: { $came } von zehn, erwartet waren { $expected } ({ $n ->
+        [one] ein Block
+       *[other] { $n } Blöcke
+    }; θ { $theta }, 90 %: { $least } bis { $most }).
 plan-forecast-dots = Punkte: was { $squads ->
         [one] { $squads } Kader
        *[other] { $squads } Kader

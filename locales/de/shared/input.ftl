@@ -78,6 +78,7 @@ unknown-band = Die Bibliothek kennt keine Altersgruppe „{ $id }“. Wähle ein
 unknown-skill = Die Bibliothek kennt keine Fertigkeit „{ $id }“. Wähle eine andere.
 unknown-test = Die Bibliothek kennt keinen Test „{ $id }“. Wähle einen anderen.
 unknown-milestone = Die Bibliothek kennt keinen Meilenstein „{ $id }“. Wähle einen anderen.
+unknown-drill = Eine Übung „{ $id }“ gibt es nicht.
 
 sheet-large = Die Datei hat { $bytes } Byte, höchstens { $most } sind möglich. Schick die Liste eines einzelnen Kaders.
 sheet-encoding = Die Datei ist nicht in UTF-8 geschrieben (zuerst in Zeile { $line }). Speichere sie als „CSV UTF-8“ und schick sie noch einmal.
@@ -114,6 +115,7 @@ line-no-marks = Wert: „{ $written }“ sind keine Punkte. Schreib für jeden C
 line-no-number = Wert: „{ $written }“ ist keine Zahl.
 
 band-no-such-number = So heißt keine Zahl einer Altersgruppe. Es gibt { $known }.
+band-tempos-out-of-order = Die Tempi stehen falsch herum: eigenes Tempo ist das langsamste, schnell das schnellste. Gib jedem nicht mehr Sekunden als dem davor.
 band-no-day-of-the-year = „{ $written }“ ist kein Tag im Jahr. Schreib Monat und Tag als 01-01.
 lever-points-missing = „{ $setting }“ braucht 0 bis { $most } Punkte.
 gates-no-such-fault = „{ $name }“ ist kein Fehler von Lichtschranken. Möglich sind late, doubled, out-of-order, missing, bounced, all und none.

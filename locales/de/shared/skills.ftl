@@ -10,6 +10,7 @@ map-redundant = „{ $skill }“ braucht „{ $need }“ in { $stage }, und „{
 map-unset = „{ $skill }“ verbindet „{ $from }“ und „{ $to }“: Der Ball ist nicht dort, wo das Zweite beginnt. „{ $touch }“ dazwischen legt ihn hin.
 map-unjoined = „{ $skill }“ verbindet „{ $from }“ und „{ $to }“, und kein einzelner Kontakt bringt den Ball dorthin, wo das Zweite beginnt. Schreib eine eigene Schrittfolge.
 skill-played-by = Die Schrittfolge von „{ $skill }“ spielt diese hier und hätte Fehler. Ändere auch sie.
+skill-counted-by = Der Test „{ $test }“ zählt diese Schrittfolge und wäre dann nicht mehr zu zählen. Ändere zuerst den Test.
 map-lonely = Zu „{ $skill }“ führt nichts hin und nichts weg. Nur ein Hinweis.
 
 map-change-new = „{ $skill }“ ist neu.
@@ -38,6 +39,9 @@ test-marks = „{ $test }“ hat { $points } Coachingpunkte, und es sind { $mark
 test-no-such-mark = { $mark } geht nicht. Ein Punkt ist 0 für nein, 1 für teilweise oder 2 für ja.
 result-out-of-range = { $value } liegt außerhalb. „{ $test }“ liegt zwischen { $least } und { $most }.
 test-too-fine = { $value } ist genauer, als dieser Test gemessen wird. Gib ihn in Schritten von { $step } an.
+test-score-without-count = Nur ein Test mit „wie viele in einer Zeit“ wird Schlag für Schlag gezählt. Entferne die Schrittfolge, oder wähle dieses Protokoll.
+test-score-opens = Die Runde endet anders, als sie beginnt, und lässt sich so nicht immer wieder zählen. Füge den Kontakt hinzu, der den Ball zurückbringt.
+test-score-without-touch = In der Schrittfolge ist kein Kontakt, der zählt. Schreib mindestens einen.
 
 milestone-look = { $times } von den letzten { $of_last } geht nicht. Nimm etwas wie 2 von den letzten 3, höchstens { $most }.
 milestone-no-such-point = Einen Punkt { $point } gibt es nicht. Der Test hat die Punkte 1 bis { $points }.
@@ -54,6 +58,7 @@ missing-gate = die Hürde
 standard-percentiles = Perzentile steigen von Im Aufbau bis Darüber hinaus, zwischen 0 und 100.
 standard-levels-meet = { $band }: Jedes Niveau muss mehr verlangen als das davor.
 standard-falls-with-age = { $level } verlangt in { $older } weniger ({ $old }) als in { $younger } ({ $young }). Ein Standard sinkt nie mit dem Alter.
+standard-too-fast = { $level } verlangt in { $band } { $count }, einen Schlag alle { $beat_s } s. Unter { $least_s } s hält in diesem Alter kein Kind durch: verlange höchstens { $most }.
 
 note-seen = { $name } sagt, und wir haben es gesehen:
 note-working-on = Woran { $name } gerade arbeitet:

@@ -39,7 +39,11 @@ score-expected-part = der Name eines Teils
 score-expected-skill = eine Fertigkeit mit Schrittfolge
 score-expected-sound-skill = eine Schrittfolge ohne Fehler in der Fertigkeit „{ $skill }“
 score-expected-no-circle = Teile, die sich nicht selbst spielen: { $path }
-score-expected-reach = der Ball höchstens { $most } m vom Fuß entfernt; er ist { $away } m weit weg
+score-expected-reach = der Ball höchstens { $most } m { $from ->
+        [left] vom linken Fuß
+        [right] vom rechten Fuß
+       *[body] vom Körper
+    } entfernt; er ist { $away } m weit weg
 score-expected-free-foot = ein freier Fuß: Auf diesem steht das ganze Gewicht
 score-expected-ball-on-floor = ein Ball am Boden; er ist in der Luft
 score-expected-ball-in-air = ein Ball in der Luft; er ist am Boden

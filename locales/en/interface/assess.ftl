@@ -73,6 +73,7 @@ progress-noise = within test error
 progress-unknown = too few pairs to tell
 progress-today = today: { $level }
 progress-near = close to the line: { $level } with { $percent }
+progress-touch = a touch every { NUMBER($seconds, minimumFractionDigits: 2, maximumFractionDigits: 2) } s
 progress-both-feet = Both feet
 progress-next = What comes next
 progress-ready = ready
@@ -121,6 +122,10 @@ standards-percentiles = Levels begin at these percentiles of the results
 standards-take = Use the suggestion
 standards-take-all = Use all suggestions
 standards-raw = own results give { $value } ({ $low } to { $high })
+standards-tempo = From touch to touch
+standards-tempo-touch = { NUMBER($seconds, minimumFractionDigits: 2, maximumFractionDigits: 2) } s
+standards-tempo-measured = Results show { NUMBER($seconds, minimumFractionDigits: 2) } s a beat (the median of { $n }). The band’s fast tempo is { NUMBER($fast, minimumFractionDigits: 2) } s.
+standards-tempo-few = Too few results to show a tempo. The band’s fast tempo is { NUMBER($fast, minimumFractionDigits: 2) } s a beat.
 standards-holds-from = Valid from
 standards-set = Set the standard
 standards-reset = Undo changes
@@ -200,6 +205,11 @@ standards-writing-layout-example = mark A red
     walk 3
     mark B blue
     path dribble A -> B -> A
+standards-writing-counted = Counted beat by beat
+standards-writing-counted-none = not said
+standards-writing-counted-touches = every touch counts as one
+standards-writing-counted-rounds = every whole round counts as one
+standards-writing-counted-about = With this, every result shows its tempo, and you are warned when a standard asks for more than feet can do.
 standards-writing-keep = Save the test
 standards-writing-drop = Remove the test
 standards-keys = Arrow keys move a threshold by one step, with Shift by ten.

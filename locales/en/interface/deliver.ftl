@@ -11,7 +11,7 @@ session-markers = { $colour ->
            *[other] { $n } { $name } markers
         }
     }
-session-no-kit = balls only
+session-no-kit = nothing
 session-unused = { $n } min unplanned
 session-lay-out = { $n } min to set up
 session-stay = { $n ->
@@ -100,6 +100,72 @@ stations-wish = { $together ->
 stations-broken = Not possible with these groups.
 stations-drop = Forget this about { $one } and { $other }
 stations-nobody-said = These are groups of the whole squad: mark in the log who is missing, and the groups are made of those who are here.
+
+next-time = Next time
+next-time-of = Next time ({ $day }, { $drill }):
+next-time-one_down = One down
+next-time-same = As planned
+next-time-one_up = One up
+next-time-no-one_down = There is no easier rung that the plan allows.
+next-time-no-one_up = There is no harder rung that the plan allows.
+next-time-change = Change
+next-time-just = { $drill }: how it went
+
+next-time-stepped-one_up = One up, as decided after last time
+next-time-stepped-one_down = One down, as decided after last time
+today-not-met = { $n ->
+        [one] { $names } was not here when this began.
+       *[other] { $n } were not here when this began: { $names }.
+    }
+today-not-met-down = One down for a start: { $how }.
+stations-one-down = one down
+session-bibs = { $n ->
+        [one] { $n } bib
+       *[other] { $n } bibs
+    }
+
+voice-open = Tell the director
+voice-of = What you tell the director about { $drill }
+voice-said = You told the director: { $voice }
+voice-line = A line about it
+voice-answer = { $by } answers: “{ $says }”
+voice-works = works
+voice-does_not_fit = did not fit the hall
+voice-too_hard = too hard
+voice-too_easy = too easy
+voice-not_liked = children did not like it
+outbox-next-time = Next time: { $next }
+outbox-voice = To the director: { $voice }
+
+dose-timed = { $sets } × { NUMBER($work, maximumFractionDigits: 0) } s
+dose-reps = { $sets ->
+        [1] { $reps ->
+            [one] once
+           *[other] { $reps } times
+        }
+       *[other] { $sets } sets of { $reps }
+    }
+dose-laps = { $reps } × { $laps ->
+        [one] one lap
+       *[other] { $laps } laps
+    }
+dose-both-ways = both ways round
+dose-tries = { $tries ->
+        [one] one try
+       *[other] { $tries } tries
+    }
+dose-streak = until { $target } in a row, at most { NUMBER($cap, maximumFractionDigits: 0) } s
+dose-each = each foot
+dose-alternate = left and right in turn
+dose-rest = { NUMBER($rest, maximumFractionDigits: 0) } s rest
+dose-about = about { NUMBER($s, maximumFractionDigits: 0) } s
+today-foot-strong = strong foot
+today-foot-other = other foot
+streak = Clean ones in a row
+streak-hit = Another clean one
+streak-miss = Missed
+streak-done = { $target } in a row!
+streak-best = best { $best }
 
 log-title = Log
 log-here = Who is here?
@@ -267,6 +333,20 @@ sessions-blocks-moved = { $n ->
         [one] { $n } block moved
        *[other] { $n } blocks moved
     }
+sessions-blocks-harder = { $n ->
+        [one] { $n } block harder
+       *[other] { $n } blocks harder
+    }
+sessions-blocks-easier = { $n ->
+        [one] { $n } block easier
+       *[other] { $n } blocks easier
+    }
+sessions-less = Drills that come off less often than expected
+sessions-less-everywhere = in every club
+sessions-less-of = { $came } of ten came off, { $expected } were expected ({ $n ->
+        [one] one block
+       *[other] { $n } blocks
+    })
 sessions-skills-short = { $n ->
         [one] { $n } skill short
        *[other] { $n } skills short

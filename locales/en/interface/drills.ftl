@@ -97,6 +97,32 @@ drills-where = Where
 drills-switches-home = at home
 drills-switches-plain = balls and markers only
 drills-switches-archived = archived
+voices = From the teams
+voices-used = { $runs ->
+        [one] Run once
+       *[other] Run { $runs } times
+    }, by { $teams ->
+        [one] one team.
+       *[other] { $teams } teams.
+    }
+voices-came-off = { $came } of ten came off ({ $n ->
+        [one] one count
+       *[other] { $n } counts
+    }).
+voices-answer = Answer { $n ->
+        [one] the coach who has spoken
+       *[other] all { $n } coaches who have spoken
+    }
+voices-send = Answer
+drills-voices = { $unanswered ->
+        [0] { $n ->
+            [one] one coach has spoken
+           *[other] { $n } coaches have spoken
+        }
+        [one] one coach waits for an answer
+       *[other] { $unanswered } coaches wait for an answer
+    }
+drills-switches-unanswered = coaches wait for an answer
 drills-more-wishes = More filters
 drills-fewer-wishes = Fewer filters
 drills-everything = Show all

@@ -237,6 +237,10 @@ plan-forecast-about = { $players ->
         [one] { $players } virtual player
        *[other] { $players } virtual players
     } in squads of { $squad }, if everything happens as planned.
+plan-forecast-came-off = It counts with what came off for the squads that run it: { $came } of ten, { $expected } were expected ({ $n ->
+        [one] one block
+       *[other] { $n } blocks
+    }; θ { $theta }, 90%: { $least } to { $most }).
 plan-forecast-dots = Dots: what { $squads ->
         [one] { $squads } squad
        *[other] { $squads } squads

@@ -78,6 +78,7 @@ unknown-band = The library has no band “{ $id }”. Choose another one.
 unknown-skill = The library has no skill “{ $id }”. Choose another one.
 unknown-test = The library has no test “{ $id }”. Choose another one.
 unknown-milestone = The library has no milestone “{ $id }”. Choose another one.
+unknown-drill = There is no drill “{ $id }”.
 
 sheet-large = The file has { $bytes } bytes, and { $most } is the limit. Send the list of one squad.
 sheet-encoding = The file is not written in UTF-8 (line { $line } is the first that is not). Save it as “CSV UTF-8” and send it again.
@@ -114,6 +115,7 @@ line-no-marks = Value: “{ $written }” is not a list of marks. Write one mark
 line-no-number = Value: “{ $written }” is not a number.
 
 band-no-such-number = No number of a band has this name. The names are { $known }.
+band-tempos-out-of-order = The tempos are out of order: own pace is the slowest, fast the fastest. Give each no more seconds than the one before it.
 band-no-day-of-the-year = “{ $written }” is not a day of the year. Write month and day as 01-01.
 lever-points-missing = “{ $setting }” needs 0 to { $most } points.
 gates-no-such-fault = “{ $name }” is not a fault of timing gates. Use late, doubled, out-of-order, missing, bounced, all or none.

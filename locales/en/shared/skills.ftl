@@ -10,6 +10,7 @@ map-redundant = “{ $skill }” needs “{ $need }” at { $stage }, and “{ $
 map-unset = “{ $skill }” joins “{ $from }” and “{ $to }”: the ball is not where the second one begins. “{ $touch }” between them would set it.
 map-unjoined = “{ $skill }” joins “{ $from }” and “{ $to }”, and no single touch brings the ball to where the second one begins. Write a score for it.
 skill-played-by = The score of “{ $skill }” plays this one and would have faults. Change that one too.
+skill-counted-by = The test “{ $test }” counts this score and could not be counted then. Change the test first.
 map-lonely = Nothing leads to “{ $skill }” or away from it. This is only a note.
 
 map-change-new = “{ $skill }” is new.
@@ -38,6 +39,9 @@ test-marks = “{ $test }” has { $points } coaching points, and there are { $m
 test-no-such-mark = { $mark } is not a mark. A point is marked 0 for no, 1 for partly or 2 for yes.
 result-out-of-range = { $value } is out of range. “{ $test }” is between { $least } and { $most }.
 test-too-fine = { $value } is more exact than this test is read. Give it in steps of { $step }.
+test-score-without-count = Only a test of how many in a given time is counted beat by beat. Remove the score, or choose that protocol.
+test-score-opens = The round does not end where it began, so it cannot be counted over and over. Add the touch that brings the ball back.
+test-score-without-touch = The score has no touch to count. Write at least one.
 
 milestone-look = { $times } of the last { $of_last } is not possible. Use something like 2 of the last 3, and { $most } at most.
 milestone-no-such-point = There is no point { $point }. The test has points 1 to { $points }.
@@ -54,6 +58,7 @@ missing-gate = its gate
 standard-percentiles = Percentiles rise from Building to Stretching, between 0 and 100.
 standard-levels-meet = { $band }: each level has to ask for more than the one before it.
 standard-falls-with-age = { $level } asks for less in { $older } ({ $old }) than in { $younger } ({ $young }). A standard never falls with age.
+standard-too-fast = { $level } in { $band } asks for { $count }: a beat every { $beat_s } s. Nobody that age keeps up a beat shorter than { $least_s } s. Ask for { $most } at most.
 
 note-seen = { $name } says, and we have seen it:
 note-working-on = What { $name } is working on now:

@@ -39,7 +39,11 @@ score-expected-part = the name of a part
 score-expected-skill = a skill that has a score
 score-expected-sound-skill = a score without faults in the skill “{ $skill }”
 score-expected-no-circle = parts that do not play themselves: { $path }
-score-expected-reach = the ball within { $most } m of the foot; it is { $away } m away
+score-expected-reach = the ball within { $most } m of { $from ->
+        [left] the left foot
+        [right] the right foot
+       *[body] the body
+    }; it is { $away } m away
 score-expected-free-foot = a foot that is free: this one carries all the weight
 score-expected-ball-on-floor = a ball on the floor; it is in the air
 score-expected-ball-in-air = a ball in the air; it is on the floor

@@ -1,5 +1,6 @@
 /** The longest texts, in characters, by form and field. Made from the interface by `make client`. */
 export const LONGEST = {
+  AnswerSaid: { says: 400 },
   Band: { name: 20 },
   Curriculum: { name: 80 },
   Drill: { in_game: 240, purpose: 240, title: 60 },
@@ -14,5 +15,6 @@ export const LONGEST = {
   ScoreText: { text: 100000 },
   Skill: { name: 60 },
   Test: { how: 400, name: 60, short: 16 },
+  VoiceSaid: { says: 200 },
   WordSaid: { reason: 200 },
 } as const

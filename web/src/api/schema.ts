@@ -56,6 +56,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/bands/{id}/tempos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The tempos that the results of a band show, in each test that says what it counts, beat by beat. */
+        get: operations["bands_tempos"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/clubs": {
         parameters: {
             query?: never;
@@ -591,6 +608,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/drills/{id}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Answers all who have spoken of a drill. */
+        put: operations["voices_answer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/drills/{id}/archive": {
         parameters: {
             query?: never;
@@ -617,6 +651,23 @@ export interface paths {
         };
         /** An earlier state of a drill. */
         get: operations["drills_earlier"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/drills/{id}/voices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How often a drill was run, how it came off, and what coaches say of it. */
+        get: operations["voices_list"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1298,6 +1349,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/teams/{team}/next-times": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Takes in what is to come after some blocks: each decision once, however often and in whatever order they come. The
+         *     team's plan follows; the edition stays.
+         */
+        post: operations["next_times_decide"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/teams/{team}/pairs": {
         parameters: {
             query?: never;
@@ -1525,6 +1596,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/teams/{team}/voices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes in what a coach says of drills: all of it or nothing, each once. */
+        post: operations["voices_say"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/teams/{team}/words": {
         parameters: {
             query?: never;
@@ -1683,6 +1771,16 @@ export interface components {
             /** @description Its name in files. */
             variant: components["schemas"]["VariantId"];
         };
+        /** @description What the director answers. */
+        AnswerSaid: {
+            says: string;
+        };
+        /** @description What the director answered. */
+        AnswerView: {
+            at: string;
+            by: string;
+            says: string;
+        };
         /** @description How a curriculum goes about it. The three presets are assumptions; every number can be changed. */
         Approach: {
             /** @description How many exposures each stage needs until it is done: Form, Flow, Scan, Contest. A session counts once. */
@@ -1805,6 +1903,7 @@ export interface components {
             shares?: components["schemas"]["Shares"] | null;
             standard?: components["schemas"]["DatedThresholds"] | null;
             suggestion?: components["schemas"]["Suggestion"] | null;
+            tempo?: components["schemas"]["TempoOnScale"] | null;
         };
         /** @description A band's columns. */
         BandSpan: {
@@ -1960,6 +2059,8 @@ export interface components {
             drawing: string;
             /** @description Name of the drill in files. */
             drill: components["schemas"]["DrillId"];
+            /** @description What they need besides. */
+            gear: components["schemas"]["Gear"];
             /** @description Markers for all stations, by colour. */
             markers: {
                 [key: string]: number;
@@ -2118,6 +2219,13 @@ export interface components {
             /** @description The skill. */
             skill: components["schemas"]["SkillId"];
         };
+        /** @description Moves that the squad has met, one going on where the other ends: to be tried, or to make one's own of. */
+        ChainToTry: {
+            /** @description The whole, beat by beat. */
+            feet: components["schemas"]["MovingFeet"];
+            /** @description The moves. */
+            links: components["schemas"]["NamedLink"][];
+        };
         /**
          * @description What could be changed so that a drill fits.
          * @enum {string}
@@ -2237,6 +2345,36 @@ export interface components {
             /** @description Strong foot. */
             strong_foot: number;
         };
+        /** @description A drill of which less comes off than was expected. */
+        ComesOffLess: {
+            /** @description The club in which that is so; `None` if it is so everywhere, and a matter of the drill. */
+            club?: string | null;
+            /** @description Which drill. */
+            drill: components["schemas"]["DrillId"];
+            /** @description What came off there, and what was expected. */
+            knack: components["schemas"]["Knack"];
+        };
+        /** @description The block that comes next of a skill, and how hard it can be. */
+        Coming: {
+            /** @description The block that it comes after. */
+            after: components["schemas"]["BlockId"];
+            /** @description What is proposed when 0, 1 … 10 of ten tries came off. */
+            by_tenths: components["schemas"]["NextTime"][];
+            /**
+             * Format: date
+             * @description The day.
+             */
+            date: string;
+            decided?: components["schemas"]["NextTime"] | null;
+            one_down?: components["schemas"]["Setting"] | null;
+            one_up?: components["schemas"]["Setting"] | null;
+            /** @description As planned. */
+            planned: components["schemas"]["Setting"];
+            /** @description Its session, from 0. */
+            session: number;
+            /** @description The title of its drill. */
+            title: string;
+        };
         /** @description What to compare with. */
         CompareWish: {
             /** @description The same curriculum by this approach. */
@@ -2275,6 +2413,18 @@ export interface components {
          * @enum {string}
          */
         Contest: "none" | "own_score" | "partner";
+        /**
+         * @description What adds one to a count.
+         * @enum {string}
+         */
+        Counted: "touches" | "rounds";
+        /** @description What a test counts, beat by beat. */
+        CountedScore: {
+            /** @description What adds one to the count. */
+            counted: components["schemas"]["Counted"];
+            /** @description As a touch score; `do skill toe-taps` is the score of that skill. */
+            text: string;
+        };
         /** @description How a skill goes in one plan. */
         Course: {
             /** @description The week in which each stage is first shown. */
@@ -2431,6 +2581,8 @@ export interface components {
         Delivery: {
             clubs: components["schemas"]["ClubDelivery"][];
             curriculum: string;
+            /** @description Drills of which less comes off than was expected. */
+            less: components["schemas"]["LessOfDrill"][];
         };
         /** @description A drill, looked at. */
         Desk: {
@@ -2555,6 +2707,10 @@ export interface components {
         Doubt: "line_missing" | "no_start" | "no_stop" | "started_twice" | "said_twice" | "clock_went_back" | "out_of_range";
         /** @description How far a team's plan has come from its edition. */
         Drift: {
+            /** @description Blocks at an easier rung. */
+            easier: number;
+            /** @description Blocks at a harder rung of their drill than in the edition. */
+            harder: number;
             /** @description Blocks that have left their session. */
             moved: number;
             /** @description Exposures that the goals miss and did not in the edition. */
@@ -2582,6 +2738,11 @@ export interface components {
             layout: string;
             /** @description The levers that apply to it, with the settings that it offers. */
             levers: components["schemas"]["Offered"];
+            /**
+             * Format: int32
+             * @description The number of moves in the chain that players make up themselves, if they do; chains to try are offered with it.
+             */
+            own_chain?: number | null;
             /** @description What to look for, in order, short enough to say aloud. */
             points: string[];
             /** @description One sentence: what it is for. */
@@ -2629,6 +2790,8 @@ export interface components {
             footprint?: components["schemas"]["Footprint"] | null;
             /** @description Of the hardest rung. */
             hardest: components["schemas"]["Difficulty"];
+            /** @description What coaches say of it; nothing for whoever does not keep the library. */
+            heard: components["schemas"]["Heard"];
             home?: components["schemas"]["HomeSpace"] | null;
             /** @description Its name in files and addresses. */
             id: components["schemas"]["DrillId"];
@@ -2644,10 +2807,22 @@ export interface components {
             stages: components["schemas"]["Stage"][];
             station: components["schemas"]["Station"];
             strand: components["schemas"]["Strand"];
+            /** @description What the feet do, as a strip, where the ground is a dot and says nothing; as SVG. */
+            strip?: string | null;
             title: string;
         };
         /** @description The id of a drill, as `weave-there-and-back`. */
         DrillId: string;
+        /** @description How often a drill was run, by what the teams' coaches logged, and how it came off. */
+        DrillUse: {
+            came_off?: components["schemas"]["Share"] | null;
+            /** @description Those of which it was said how much came off. */
+            counted: number;
+            /** @description Blocks that were run, at least in part. */
+            runs: number;
+            /** @description Teams that have run it. */
+            teams: number;
+        };
         /** @description A drill, whole. */
         DrillView: {
             /** @description When it was put away, if it was. */
@@ -2963,6 +3138,8 @@ export interface components {
             laying_out: components["schemas"]["Minutes"];
             /** @description Markers, kit, roles, footprint, paths. */
             measures: components["schemas"]["Measures"];
+            /** @description Whether they work on the spot, so that what the feet do says more than the ground. */
+            on_the_spot: boolean;
             timing?: components["schemas"]["Timing"] | null;
         };
         /**
@@ -3009,6 +3186,10 @@ export interface components {
              */
             squad: number;
         };
+        /** @description What a plan comes to, for the squads that work by it. */
+        Foreseen: components["schemas"]["Forecast"] & {
+            came_off?: components["schemas"]["Knack"] | null;
+        };
         /** @description What shows that a player is ready for a skill. */
         Gate: {
             /** @enum {string} */
@@ -3052,6 +3233,29 @@ export interface components {
             address: string;
             /** @description Known to whoever sets the gates up; it opens nothing else. */
             code: string;
+        };
+        /** @description What is needed besides markers, at all stations together. */
+        Gear: {
+            /**
+             * Format: int32
+             * @description Balls.
+             */
+            balls: number;
+            /**
+             * Format: int32
+             * @description Bibs: one for each defender.
+             */
+            bibs: number;
+            /**
+             * Format: int32
+             * @description Goals.
+             */
+            goals: number;
+            /**
+             * Format: int32
+             * @description Walls or boards that give the ball back.
+             */
+            walls: number;
         };
         /** @description A skill to be reached. */
         Goal: {
@@ -3127,6 +3331,15 @@ export interface components {
             /** @description The association's rule, in its own words or by its name and part. */
             text: string;
         };
+        /** @description What is heard of a drill. */
+        Heard: {
+            /** @description How many coaches say what. */
+            counts: {
+                [key: string]: number;
+            };
+            /** @description Coaches who have spoken since the last answer. */
+            unanswered: number;
+        };
         /** @description A skill that waits for a squad, and what the squad works at meanwhile. */
         Hinge: {
             /** @description What comes first in its place; all of them skills of the problem. */
@@ -3163,7 +3376,7 @@ export interface components {
         };
         /** @description What a player can do at home in a week. */
         HomeCard: {
-            chain?: components["schemas"]["HomeChain"] | null;
+            chain?: components["schemas"]["ChainToTry"] | null;
             /** @description The drill of the week's challenge, by its place; `None` if there are no drills. */
             challenge?: number | null;
             /** @description How long the challenge lasts. */
@@ -3175,13 +3388,6 @@ export interface components {
              * @description Week of the curriculum, from 1.
              */
             week: number;
-        };
-        /** @description Moves that the squad has met, one going on where the other ends: to be tried, or to make one's own of. */
-        HomeChain: {
-            /** @description The whole, beat by beat. */
-            feet: components["schemas"]["MovingFeet"];
-            /** @description The moves. */
-            links: components["schemas"]["HomeLink"][];
         };
         /** @description A drill to be done at home. */
         HomeDrill: components["schemas"]["Laid"] & {
@@ -3209,14 +3415,11 @@ export interface components {
             card?: components["schemas"]["HomeCard"] | null;
             /** @description The same as a picture to be scanned, as SVG. */
             code: string;
+            /** @description The cards of players who were away whenever a skill was shown: they begin with that. */
+            own_cards: components["schemas"]["OwnCard"][];
             /** @description The page that players open. */
             path: string;
             reported: components["schemas"]["ReportedView"][];
-        };
-        /** @description A move of a chain, by name. */
-        HomeLink: components["schemas"]["ChainLink"] & {
-            /** @description The skill's name. */
-            name: string;
         };
         /** @description What players see: the drills of the week, and nothing of any player. */
         HomePage: {
@@ -3385,6 +3588,8 @@ export interface components {
             foot?: components["schemas"]["Foot"] | null;
             /** @description Floor of one station. */
             footprint: components["schemas"]["Footprint"];
+            /** @description What they need besides. */
+            gear: components["schemas"]["Gear"];
             /** @description The same in the pace of whoever lays it. */
             in_paces: components["schemas"]["InPaces"];
             /** @description The settings. */
@@ -3394,6 +3599,8 @@ export interface components {
                 [key: string]: number;
             };
             misfit?: components["schemas"]["Fact"] | null;
+            /** @description Whether they work on the spot, so that what the feet do says more than the ground. */
+            on_the_spot: boolean;
             /** @description The stage worked at. */
             stage: components["schemas"]["Stage"];
             /** @description Players at each station. */
@@ -3457,6 +3664,10 @@ export interface components {
         LayoutText: {
             pace_m?: components["schemas"]["Metres"] | null;
             text: string;
+        };
+        /** @description A drill of which less comes off than was expected. */
+        LessOfDrill: components["schemas"]["ComesOffLess"] & {
+            title: string;
         };
         /** @description A letter. */
         LetterView: {
@@ -3846,6 +4057,16 @@ export interface components {
              */
             times: number;
         };
+        /** @description The tempo that the results of a band show in a test. */
+        MeasuredTempo: {
+            /** @description The median beat, to the hundredth of a second. */
+            beat_s: components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description How many results that is: the latest of each player and side.
+             */
+            results: number;
+        };
         /** @description All that is computed from a layout. */
         Measures: {
             /** @description The floor it needs, without run-off. */
@@ -4023,6 +4244,11 @@ export interface components {
             /** @description As `balanced`. */
             name: string;
         };
+        /** @description A move of a chain, by name. */
+        NamedLink: components["schemas"]["ChainLink"] & {
+            /** @description The skill's name. */
+            name: string;
+        };
         /** @description Somebody, by name. */
         NamedView: {
             /** Format: uuid */
@@ -4161,6 +4387,29 @@ export interface components {
             /** @description Needs that no milestone speaks of, by name: the coach's eye decides. */
             unspoken: string[];
         };
+        /**
+         * @description How hard the next block of a skill is to be, seen from what came off in this one.
+         * @enum {string}
+         */
+        NextTime: "one_down" | "same" | "one_up";
+        /** @description What a coach decides after a block. */
+        NextTimeSaid: {
+            /** @description After which block. */
+            after: components["schemas"]["BlockId"];
+            /**
+             * Format: int64
+             * @description The device's own count of what was entered on it.
+             */
+            count?: number | null;
+            /** Format: uuid */
+            edition: string;
+            next: components["schemas"]["NextTime"];
+            said_at: string;
+        };
+        NextTimesSaid: {
+            next_times: components["schemas"]["NextTimeSaid"][];
+            sender?: components["schemas"]["Sender"] | null;
+        };
         /** @description The week that groups are made for. */
         NextWeek: {
             curriculum: string;
@@ -4168,6 +4417,13 @@ export interface components {
             from: string;
             /** Format: int32 */
             week: number;
+        };
+        /** @description Players who have not met what a block goes on with. */
+        NotMet_String: {
+            /** @description The block. */
+            block: components["schemas"]["BlockId"];
+            /** @description The players. */
+            players: string[];
         };
         /** @description A line of note on a session; an empty one takes the earlier one away. */
         NoteSaid: {
@@ -4327,6 +4583,12 @@ export interface components {
             /** Format: int32 */
             success?: number | null;
         };
+        /** @description The card of one player. */
+        OwnCard: {
+            card: components["schemas"]["HomeCard"];
+            /** Format: uuid */
+            player: string;
+        };
         /** @description What a team is to have of its own; nothing where it keeps to the edition. */
         OwnSaid: {
             ground?: components["schemas"]["Ground"] | null;
@@ -4349,6 +4611,13 @@ export interface components {
             season?: components["schemas"]["Season"] | null;
             /** Format: int64 */
             version: number;
+        };
+        /** @description What a coach said of a drill of a session, and what was answered. */
+        OwnVoice: {
+            answer?: components["schemas"]["AnswerView"] | null;
+            drill: components["schemas"]["DrillId"];
+            says: string;
+            voice: components["schemas"]["Voice"];
         };
         /** @description A measured pace. */
         PaceSaid: {
@@ -4389,6 +4658,8 @@ export interface components {
                 footprint?: components["schemas"]["Footprint"] | null;
                 /** @description Of the hardest rung. */
                 hardest: components["schemas"]["Difficulty"];
+                /** @description What coaches say of it; nothing for whoever does not keep the library. */
+                heard: components["schemas"]["Heard"];
                 home?: components["schemas"]["HomeSpace"] | null;
                 /** @description Its name in files and addresses. */
                 id: components["schemas"]["DrillId"];
@@ -4404,6 +4675,8 @@ export interface components {
                 stages: components["schemas"]["Stage"][];
                 station: components["schemas"]["Station"];
                 strand: components["schemas"]["Strand"];
+                /** @description What the feet do, as a strip, where the ground is a dot and says nothing; as SVG. */
+                strip?: string | null;
                 title: string;
             }[];
             /** @description Where the next page begins; nothing after the last. */
@@ -4505,6 +4778,7 @@ export interface components {
         };
         /** @description A stretch of a block's clock. */
         Phase: {
+            foot?: components["schemas"]["Foot"] | null;
             /** @description What happens. */
             kind: components["schemas"]["PhaseKind"];
             /** @description How long. */
@@ -4668,6 +4942,7 @@ export interface components {
             real?: boolean | null;
             result: components["schemas"]["ResultView"];
             today?: components["schemas"]["Level"] | null;
+            touch_s?: components["schemas"]["Seconds"] | null;
         };
         /** @description What a player can do. */
         ProgressSheet: {
@@ -5069,6 +5344,8 @@ export interface components {
             beside?: components["schemas"]["Beside"] | null;
             /** @description What could hurt. */
             cautions: components["schemas"]["Caution"][];
+            /** @description Chains to try, where players make their own: of moves that the squad has met by then. */
+            chains: components["schemas"]["ChainToTry"][];
             /** @description Name of the drill in files. */
             drill: components["schemas"]["DrillId"];
             /** @description The usual faults. */
@@ -5113,6 +5390,8 @@ export interface components {
              * @description The day.
              */
             date: string;
+            /** @description What to bring besides: the most of each that any block needs. */
+            gear: components["schemas"]["Gear"];
             /** @description Markers to bring, by colour: the most that any block needs. */
             kit: {
                 [key: string]: number;
@@ -5464,6 +5743,14 @@ export interface components {
              */
             week: number;
         };
+        /** @description How a drill is set. */
+        Setting: {
+            foot?: components["schemas"]["Foot"] | null;
+            /** @description The levers. */
+            levers: components["schemas"]["Levers"];
+            /** @description The stage worked at. */
+            stage: components["schemas"]["Stage"];
+        };
         /**
          * Format: double
          * @description A part of a whole, 0 to 1.
@@ -5777,7 +6064,7 @@ export interface components {
         StandardsOfTest: {
             bands: components["schemas"]["BandOnScale"][];
             better: components["schemas"]["Better"];
-            /** @description Thresholds that fall with age. */
+            /** @description Thresholds that fall with age, or that no feet keep up. */
             findings: components["schemas"]["Fact"][];
             /** @description Where the lines of a band may begin that has neither a standard nor results. */
             first: components["schemas"]["Thresholds"];
@@ -5846,6 +6133,13 @@ export interface components {
             levers: components["schemas"]["Levers"];
             /** @description The stage worked at. */
             stage: components["schemas"]["Stage"];
+        };
+        /** @description A block that is not as planned, by a coach's decision. */
+        Stepped: {
+            /** @description Which block. */
+            block: components["schemas"]["BlockId"];
+            /** @description Harder or easier. */
+            next: components["schemas"]["NextTime"];
         };
         /** @description One exposure of a skill. */
         Stitch: {
@@ -6018,16 +6312,24 @@ export interface components {
         };
         /** @description One session of a team. */
         TeamSession: {
+            /** @description What comes next of the skills of its blocks, and how hard it can be. */
+            coming: components["schemas"]["Coming"][];
             curriculum: string;
             /** Format: int64 */
             edition_number: number;
             /** @description Skills that begin in it only if the squad is ready for them, and those that do not begin for want of that. */
             hinges: components["schemas"]["HingeView"][];
             log: components["schemas"]["LogView"];
+            /** @description Players who were away whenever a skill of a block was shown before: there they start one down. */
+            not_met: components["schemas"]["NotMet_String"][];
             running_order: components["schemas"]["RunningOrder"];
             splits: components["schemas"]["Splits"];
+            /** @description Its own blocks that are harder or easier than planned, as was decided after an earlier one. */
+            stepped: components["schemas"]["Stepped"][];
             team: string;
             upset?: components["schemas"]["Upset"] | null;
+            /** @description What whoever asks has said of its drills, and what was answered. */
+            voices: components["schemas"]["OwnVoice"][];
         };
         /** @description A team's sessions in the order of their dates. */
         TeamSessions: {
@@ -6050,6 +6352,21 @@ export interface components {
          * @enum {string}
          */
         Tempo: "own_pace" | "in_rhythm" | "fast";
+        /** @description The tempos that the results of a band show, by test. */
+        TempoOfTest: {
+            measured: components["schemas"]["MeasuredTempo"];
+            /** @description The test. */
+            name: string;
+            /** @description The tempos of the band with what was measured as its fast one. */
+            taken_over: components["schemas"]["Tempos"];
+        };
+        /** @description How fast a band counts a test. */
+        TempoOnScale: {
+            asked?: components["schemas"]["TouchTimes"] | null;
+            /** @description What the academy takes for the fastest beat of the band. */
+            fast_s: components["schemas"]["Seconds"];
+            measured?: components["schemas"]["MeasuredTempo"] | null;
+        };
         /** @description Seconds of a beat. Assumptions, until the academy says where they come from. */
         Tempos: {
             /** @description As fast as they can. */
@@ -6085,6 +6402,7 @@ export interface components {
             protocol: components["schemas"]["Protocol"];
             /** @description Rest between two trials of one player. */
             rest_s?: components["schemas"]["Seconds"];
+            score?: components["schemas"]["CountedScore"] | null;
             /** @description As it stands in a narrow table. */
             short: string;
             /** @description The skill that it shows. */
@@ -6225,10 +6543,14 @@ export interface components {
              * @description Bouts, turns at the station included.
              */
             bouts: number;
+            /** @description What a player does, in the kind that the drill says, filled up to the block. */
+            dose: components["schemas"]["Dose"];
             /** @description Explaining and showing. */
             explaining_s: components["schemas"]["Seconds"];
             /** @description Whether they are counted from a score: the tempo behind them is an assumption, else the cadence is. */
             from_score: boolean;
+            /** @description One repetition, lap or try; nothing where the dose has none. */
+            once_s: components["schemas"]["Seconds"];
             /** @description The clock, stretch by stretch. */
             phases: components["schemas"]["Phase"][];
             /** @description Rest between bouts. */
@@ -6259,6 +6581,12 @@ export interface components {
             /** @enum {string} */
             of: "note";
             says: string;
+        };
+        /** @description How long it takes from touch to touch at the thresholds of a test; none where nothing is counted. */
+        TouchTimes: {
+            building?: components["schemas"]["Seconds"] | null;
+            secure?: components["schemas"]["Seconds"] | null;
+            stretching?: components["schemas"]["Seconds"] | null;
         };
         /**
          * @description How many touches are allowed.
@@ -6375,6 +6703,53 @@ export interface components {
         VerdictSays: {
             state?: components["schemas"]["MilestoneState"] | null;
             verdict: components["schemas"]["Verdict"];
+        };
+        /**
+         * @description What a coach says of a drill in one tap.
+         * @enum {string}
+         */
+        Voice: "works" | "does_not_fit" | "too_hard" | "too_easy" | "not_liked";
+        /** @description What a coach says of a drill. */
+        VoiceSaid: {
+            /**
+             * Format: int64
+             * @description The device's own count of what was entered on it.
+             */
+            count?: number | null;
+            drill: components["schemas"]["DrillId"];
+            /**
+             * Format: uuid
+             * @description Made on the device.
+             */
+            id: string;
+            said_at: string;
+            /** @description A line about it; empty if there is none. */
+            says?: string;
+            voice: components["schemas"]["Voice"];
+        };
+        /** @description What a coach said of a drill last. */
+        VoiceView: {
+            /** @description Whether it was said before the last answer. */
+            answered: boolean;
+            at: string;
+            by: string;
+            club: string;
+            /** @description A line about it; empty if there is none. */
+            says: string;
+            team: string;
+            voice: components["schemas"]["Voice"];
+        };
+        /** @description What is said of a drill. */
+        VoicesOfDrill: {
+            answer?: components["schemas"]["AnswerView"] | null;
+            heard: components["schemas"]["Heard"];
+            used: components["schemas"]["DrillUse"];
+            /** @description Each coach's last words for each team, the latest first. */
+            voices: components["schemas"]["VoiceView"][];
+        };
+        VoicesSaid: {
+            sender?: components["schemas"]["Sender"] | null;
+            voices: components["schemas"]["VoiceSaid"][];
         };
         /** @description The shortest way from where a squad is to a stage of a skill. */
         Way: {
@@ -6494,6 +6869,10 @@ export interface components {
         };
         /** @description What becomes of the shares. */
         Weighed: {
+            /** @description By band, from touch to touch, where the test counts a score. */
+            asked: {
+                [key: string]: components["schemas"]["TouchTimes"];
+            };
             findings: components["schemas"]["Fact"][];
             /** @description By band. */
             shares: {
@@ -6753,6 +7132,38 @@ export interface operations {
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             428: components["responses"]["Problem428"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    bands_tempos: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TempoOfTest"][];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             500: components["responses"]["Problem500"];
         };
     };
@@ -7331,7 +7742,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Forecast"];
+                    "application/json": components["schemas"]["Foreseen"];
                 };
             };
             401: components["responses"]["Problem401"];
@@ -7759,6 +8170,8 @@ export interface operations {
                 without?: components["schemas"]["Caution"];
                 /** @description Those that are put away, instead of those that are not. */
                 archived?: boolean;
+                /** @description Those alone of which coaches have said something since the last answer. */
+                unanswered?: boolean;
                 /** @description The language in which words are looked for, beside the one that a drill is written in. */
                 language?: components["schemas"]["Language"];
                 /** @description Where the last page ended. */
@@ -7884,6 +8297,36 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
+    voices_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: components["schemas"]["DrillId"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerSaid"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
     drills_archive: {
         parameters: {
             query?: never;
@@ -7934,6 +8377,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Drill"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    voices_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: components["schemas"]["DrillId"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VoicesOfDrill"];
                 };
             };
             401: components["responses"]["Problem401"];
@@ -9341,6 +9809,44 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
+    next_times_decide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NextTimesSaid"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
     pairs_set: {
         parameters: {
             query?: never;
@@ -9840,6 +10346,44 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
+    voices_say: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VoicesSaid"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
     board_say: {
         parameters: {
             query?: never;
@@ -10037,6 +10581,7 @@ export const clashingOneOf4KindValues: ReadonlyArray<Extract<FlattenedDeepRequir
     kind: unknown;
 }>["kind"]> = ["held"];
 export const contestValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Contest"]> = ["none", "own_score", "partner"];
+export const countedValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Counted"]> = ["touches", "rounds"];
 export const doseOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Dose"], {
     kind: unknown;
 }>["kind"]> = ["timed"];
@@ -10111,6 +10656,7 @@ export const mendOneOf2ActionValues: ReadonlyArray<Extract<FlattenedDeepRequired
 }>["action"]> = ["drop_gate"];
 export const milestoneStateValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["MilestoneState"]> = ["not_seen", "on_the_way", "slipped", "met", "kept"];
 export const motionValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Motion"]> = ["on_the_spot", "forward", "both_directions"];
+export const nextTimeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["NextTime"]> = ["one_down", "same", "one_up"];
 export const originValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Origin"]> = ["entered", "gates", "read_in"];
 export const outcomeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Outcome"]> = ["done", "short", "skipped"];
 export const partValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Part"]> = ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S12", "S13", "S14", "S15", "S16", "S17"];
@@ -10195,3 +10741,4 @@ export const toldOneOf2OfValues: ReadonlyArray<Extract<FlattenedDeepRequired<com
 }>["of"]> = ["note"];
 export const touchesValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Touches"]> = ["free", "two", "one"];
 export const verdictValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Verdict"]> = ["met", "not_yet", "as_evidence"];
+export const voiceValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Voice"]> = ["works", "does_not_fit", "too_hard", "too_easy", "not_liked"];

@@ -54,7 +54,7 @@ export const askToKeep = () => {
   if ('storage' in navigator) void navigator.storage.persist().catch(() => false)
 }
 
-const kinds = v.picklist(['outcome', 'presence', 'note', 'word', 'trial', 'taken_back'])
+const kinds = v.picklist(['outcome', 'presence', 'note', 'next_time', 'voice', 'word', 'trial', 'taken_back'])
 const isWaiting = v.looseObject({
   key: v.string(),
   place: v.number(),

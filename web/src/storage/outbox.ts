@@ -9,6 +9,8 @@ export type Outgoing =
   | { kind: 'outcome'; team: string; entry: Schemas['OutcomeSaid'] }
   | { kind: 'presence'; team: string; entry: Schemas['PresenceSaid'] }
   | { kind: 'note'; team: string; entry: Schemas['NoteSaid'] }
+  | { kind: 'next_time'; team: string; entry: Schemas['NextTimeSaid'] }
+  | { kind: 'voice'; team: string; entry: Schemas['VoiceSaid'] }
   | { kind: 'word'; team: string; entry: Schemas['WordSaid'] }
   | { kind: 'trial'; team: string; entry: Schemas['TrialSaid'] }
   | { kind: 'taken_back'; team: string; entry: Schemas['TakenBackSaid'] }
@@ -80,8 +82,17 @@ export async function sendFor(id: string) {
 }
 
 /** Where an entry goes. */
-const goesTo = ({ kind }: Waiting) =>
-  kind === 'trial' || kind === 'taken_back' ? 'trials' : kind === 'word' ? 'words' : 'log'
+const PLACES = {
+  outcome: 'log',
+  presence: 'log',
+  note: 'log',
+  next_time: 'next-times',
+  voice: 'voices',
+  word: 'words',
+  trial: 'trials',
+  taken_back: 'trials',
+} as const satisfies Record<Outgoing['kind'], string>
+const goesTo = ({ kind }: Waiting) => PLACES[kind]
 
 /** Sends entries of one team that go to one place. */
 async function send(batch: Waiting[]) {
@@ -94,6 +105,13 @@ async function send(batch: Waiting[]) {
   const params = { path: { team: first.team } }
   if (goesTo(first) === 'words')
     await api.POST('/teams/{team}/words', { params, body: { words: of('word'), sender: sender() } })
+  else if (goesTo(first) === 'next-times')
+    await api.POST('/teams/{team}/next-times', {
+      params,
+      body: { next_times: of('next_time'), sender: sender() },
+    })
+  else if (goesTo(first) === 'voices')
+    await api.POST('/teams/{team}/voices', { params, body: { voices: of('voice'), sender: sender() } })
   else if (goesTo(first) === 'trials')
     await api.POST('/teams/{team}/trials', {
       params,

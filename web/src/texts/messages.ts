@@ -63,6 +63,7 @@ export interface Messages {
   'progress-unknown': null
   'progress-today': { level: Value }
   'progress-near': { level: Value; percent: Value }
+  'progress-touch': { seconds: Value }
   'progress-both-feet': null
   'progress-next': null
   'progress-ready': null
@@ -104,6 +105,10 @@ export interface Messages {
   'standards-take': null
   'standards-take-all': null
   'standards-raw': { value: Value; low: Value; high: Value }
+  'standards-tempo': null
+  'standards-tempo-touch': { seconds: Value }
+  'standards-tempo-measured': { seconds: Value; n: Value; fast: Value }
+  'standards-tempo-few': { fast: Value }
   'standards-holds-from': null
   'standards-set': null
   'standards-reset': null
@@ -173,6 +178,11 @@ export interface Messages {
   'standards-writing-most': null
   'standards-writing-layout': null
   'standards-writing-layout-example': null
+  'standards-writing-counted': null
+  'standards-writing-counted-none': null
+  'standards-writing-counted-touches': null
+  'standards-writing-counted-rounds': null
+  'standards-writing-counted-about': null
   'standards-writing-keep': null
   'standards-writing-drop': null
   'standards-keys': null
@@ -367,6 +377,50 @@ export interface Messages {
   'stations-broken': null
   'stations-drop': { one: Value; other: Value }
   'stations-nobody-said': null
+  'next-time': null
+  'next-time-of': { day: Value; drill: Value }
+  'next-time-one_down': null
+  'next-time-same': null
+  'next-time-one_up': null
+  'next-time-no-one_down': null
+  'next-time-no-one_up': null
+  'next-time-change': null
+  'next-time-just': { drill: Value }
+  'next-time-stepped-one_up': null
+  'next-time-stepped-one_down': null
+  'today-not-met': { n: Value; names: Value }
+  'today-not-met-down': { how: Value }
+  'stations-one-down': null
+  'session-bibs': { n: Value }
+  'voice-open': null
+  'voice-of': { drill: Value }
+  'voice-said': { voice: Value }
+  'voice-line': null
+  'voice-answer': { by: Value; says: Value }
+  'voice-works': null
+  'voice-does_not_fit': null
+  'voice-too_hard': null
+  'voice-too_easy': null
+  'voice-not_liked': null
+  'outbox-next-time': { next: Value }
+  'outbox-voice': { voice: Value }
+  'dose-timed': { sets: Value; work: Value }
+  'dose-reps': { sets: Value; reps: Value }
+  'dose-laps': { reps: Value; laps: Value }
+  'dose-both-ways': null
+  'dose-tries': { tries: Value }
+  'dose-streak': { target: Value; cap: Value }
+  'dose-each': null
+  'dose-alternate': null
+  'dose-rest': { rest: Value }
+  'dose-about': { s: Value }
+  'today-foot-strong': null
+  'today-foot-other': null
+  'streak': null
+  'streak-hit': null
+  'streak-miss': null
+  'streak-done': { target: Value }
+  'streak-best': { best: Value }
   'log-title': null
   'log-here': null
   'log-tap': null
@@ -490,6 +544,11 @@ export interface Messages {
   'weeks-short': { n: Value }
   'weeks-skipped': { n: Value }
   'sessions-blocks-moved': { n: Value }
+  'sessions-blocks-harder': { n: Value }
+  'sessions-blocks-easier': { n: Value }
+  'sessions-less': null
+  'sessions-less-everywhere': null
+  'sessions-less-of': { came: Value; expected: Value; n: Value }
   'sessions-skills-short': { n: Value }
   'outbox-of-block': { day: Value; outcome: Value }
   'outbox-of-trial': { day: Value; test: Value; value: Value }
@@ -589,6 +648,13 @@ export interface Messages {
   'drills-switches-home': null
   'drills-switches-plain': null
   'drills-switches-archived': null
+  'voices': null
+  'voices-used': { runs: Value; teams: Value }
+  'voices-came-off': { came: Value; n: Value }
+  'voices-answer': { n: Value }
+  'voices-send': null
+  'drills-voices': { unanswered: Value; n: Value }
+  'drills-switches-unanswered': null
   'drills-more-wishes': null
   'drills-fewer-wishes': null
   'drills-everything': null
@@ -1139,6 +1205,7 @@ export interface Messages {
   'plan-compared-take': { name: Value }
   'plan-forecast-sum': { share: Value; low: Value; high: Value }
   'plan-forecast-about': { players: Value; squad: Value }
+  'plan-forecast-came-off': { came: Value; expected: Value; n: Value; theta: Value; least: Value; most: Value }
   'plan-forecast-dots': { squads: Value; goals: Value; of: Value }
   'plan-forecast-no-dots': null
   'plan-forecast-dot': { week: Value; share: Value; foreseen: Value }
@@ -1320,6 +1387,9 @@ export interface Messages {
   'bands-units-explaining_s': null
   'bands-tempos': null
   'bands-tempos-note': null
+  'bands-tempos-shown': { test: Value; seconds: Value; n: Value }
+  'bands-tempos-take': { seconds: Value }
+  'bands-tempos-source': { test: Value; n: Value }
   'bands-speeds': null
   'bands-speeds-note': null
   'bands-assumption': null
@@ -1383,6 +1453,12 @@ export interface Messages {
   'score-help': null
   'score-of-skill': null
   'score-own': null
+  'desk-own-chain': null
+  'desk-own-chain-none': null
+  'desk-own-chain-of': { n: Value }
+  'chains-title': null
+  'chains-another': null
+  'chains-own': null
   'picture': null
   'picture-ground': null
   'picture-feet': null
@@ -1531,6 +1607,7 @@ export interface Messages {
   'unknown-skill': { id: Value }
   'unknown-test': { id: Value }
   'unknown-milestone': { id: Value }
+  'unknown-drill': { id: Value }
   'sheet-large': { bytes: Value; most: Value }
   'sheet-encoding': { line: Value }
   'sheet-lines': { most: Value }
@@ -1562,6 +1639,7 @@ export interface Messages {
   'line-no-marks': { written: Value }
   'line-no-number': { written: Value }
   'band-no-such-number': { known: Value }
+  'band-tempos-out-of-order': null
   'band-no-day-of-the-year': { written: Value }
   'lever-points-missing': { setting: Value; most: Value }
   'gates-no-such-fault': { name: Value }
@@ -1884,6 +1962,9 @@ export interface Messages {
   'change-cut-short': { date: Value; minutes: Value }
   'change-waits': { skill: Value }
   'change-begins': { skill: Value }
+  'change-one-up': { drill: Value }
+  'change-one-down': { drill: Value }
+  'change-same-again': { drill: Value }
   'change-taken-back': null
   'change-own-days': null
   'change-new-edition': null
@@ -1897,6 +1978,7 @@ export interface Messages {
   'map-unset': { skill: Value; from: Value; to: Value; touch: Value }
   'map-unjoined': { skill: Value; from: Value; to: Value }
   'skill-played-by': { skill: Value }
+  'skill-counted-by': { test: Value }
   'map-lonely': { skill: Value }
   'map-change-new': { skill: Value }
   'map-change-gone': { skill: Value }
@@ -1922,6 +2004,9 @@ export interface Messages {
   'test-no-such-mark': { mark: Value }
   'result-out-of-range': { value: Value; test: Value; least: Value; most: Value }
   'test-too-fine': { value: Value; step: Value }
+  'test-score-without-count': null
+  'test-score-opens': null
+  'test-score-without-touch': null
   'milestone-look': { times: Value; of_last: Value; most: Value }
   'milestone-no-such-point': { point: Value; points: Value }
   'milestone-no-points': { test: Value }
@@ -1935,6 +2020,7 @@ export interface Messages {
   'standard-percentiles': null
   'standard-levels-meet': { band: Value }
   'standard-falls-with-age': { level: Value; older: Value; old: Value; younger: Value; young: Value }
+  'standard-too-fast': { level: Value; band: Value; count: Value; beat_s: Value; least_s: Value; most: Value }
   'note-seen': { name: Value }
   'note-working-on': { name: Value }
   'note-milestone': { says: Value }
@@ -1978,7 +2064,7 @@ export interface Messages {
   'score-expected-skill': null
   'score-expected-sound-skill': { skill: Value }
   'score-expected-no-circle': { path: Value }
-  'score-expected-reach': { most: Value; away: Value }
+  'score-expected-reach': { most: Value; from: Value; away: Value }
   'score-expected-free-foot': null
   'score-expected-ball-on-floor': null
   'score-expected-ball-in-air': null

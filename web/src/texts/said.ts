@@ -1,5 +1,5 @@
 // What is said with more than one text, or with figures that are looked at first.
-import type { Schemas } from '../api/client'
+import type { RunningOrder, Schemas } from '../api/client'
 import type { Waiting } from '../storage/outbox'
 import { asNumber } from '../ui/figures'
 import { locale, said, t } from './t'
@@ -44,8 +44,47 @@ export function layingOutSaid(block: Pick<Schemas['RunningBlock'], 'laying_out' 
   return stay ? t('session-lay-out-rest', { n, stay }) : t('session-lay-out', { n })
 }
 
-export const boutsSaid = (block: { bouts: number; work_s: number; rest_s: number }) =>
+const boutsSaid = (block: { bouts: number; work_s: number; rest_s: number }) =>
   t('session-bouts', { n: block.bouts, work: block.work_s, rest: Math.max(0, block.rest_s) })
+
+/** A block as far as its dose goes; a device may still hold one of an earlier version, which had bouts alone. */
+type Dosed = Pick<Schemas['Laid'], 'bouts' | 'work_s' | 'rest_s' | 'levers'> &
+  Partial<Pick<Schemas['Laid'], 'dose' | 'once_s'>>
+
+/** What a player does, in the kind that the drill says. */
+export function doseSaid(block: Dosed): string {
+  const { dose, once_s: once = 0 } = block
+  if (!dose) return boutsSaid(block)
+  const rest = block.rest_s > 0 ? [t('dose-rest', { rest: block.rest_s })] : []
+  const about = (times: number) => (once > 0 ? [t('dose-about', { s: once * times })] : [])
+  return [...timesSaid(dose, about), ...feetSaid(dose, block.levers), ...rest].join(', ')
+}
+
+function timesSaid(dose: Schemas['Dose'], about: (times: number) => string[]): string[] {
+  switch (dose.kind) {
+    case 'timed':
+      return [t('dose-timed', { sets: dose.sets, work: dose.work_s })]
+    case 'reps':
+      return [t('dose-reps', { sets: dose.sets, reps: dose.reps }), ...about(dose.reps)]
+    case 'laps':
+      return [
+        t('dose-laps', { reps: dose.reps, laps: dose.laps }),
+        ...(dose.directions > 1 ? [t('dose-both-ways')] : []),
+        ...about(dose.laps),
+      ]
+    case 'tries':
+      return [t('dose-tries', { tries: dose.tries }), ...about(dose.tries)]
+    case 'streak':
+      return [t('dose-streak', { target: dose.target, cap: dose.cap_s })]
+  }
+}
+
+/** How the feet share it, where the levers do not say so already. */
+function feetSaid(dose: Schemas['Dose'], levers: Schemas['Levers']): string[] {
+  const sides = 'sides' in dose ? dose.sides : 'together'
+  if (sides === 'each') return [t('dose-each')]
+  return sides === 'alternate' && levers.side !== 'alternate' ? [t('dose-alternate')] : []
+}
 
 /** What counts as no width or no depth. */
 const NOTHING_M = 0.5
@@ -70,9 +109,11 @@ export const logSaid = ({ done, short, skipped }: { done: number; short: number;
   ])
 
 /** How far a team has moved away from its edition. */
-export const driftSaid = ({ moved, short }: { moved: number; short: unknown[] }) =>
+export const driftSaid = ({ moved, harder, easier, short }: Schemas['Drift']) =>
   listed([
     ...(moved > 0 ? [t('sessions-blocks-moved', { n: moved })] : []),
+    ...(harder > 0 ? [t('sessions-blocks-harder', { n: harder })] : []),
+    ...(easier > 0 ? [t('sessions-blocks-easier', { n: easier })] : []),
     ...(short.length > 0 ? [t('sessions-skills-short', { n: short.length })] : []),
   ])
 
@@ -80,11 +121,22 @@ export const driftSaid = ({ moved, short }: { moved: number; short: unknown[] })
 export const stillMissing = (names: string[]) =>
   t('board-missing', { names: listed(names.slice(0, 3)), more: Math.max(0, names.length - 3) })
 
-export const kitSaid = ({ balls, goals, walls }: Schemas['Measures']['kit']) => [
+export const kitSaid = ({ balls, goals, walls, bibs = 0 }: Schemas['Kit'] & { bibs?: number }) => [
   ...(balls > 0 ? [t('desk-balls', { n: balls })] : []),
   ...(goals > 0 ? [t('desk-goals', { n: goals })] : []),
   ...(walls > 0 ? [t('desk-walls', { n: walls })] : []),
+  ...(bibs > 0 ? [t('session-bibs', { n: bibs })] : []),
 ]
+
+/** What a session needs: markers by colour, balls, goals, walls and bibs. */
+export const bringSaid = ({ kit, gear }: Pick<RunningOrder, 'kit'> & Partial<Pick<RunningOrder, 'gear'>>) =>
+  [
+    ...Object.entries(kit).map(([colour, n]) =>
+      t('session-markers', { n, colour, name: said(`colour-${colour}`) ?? colour }),
+    ),
+    // A device may still hold a session of an earlier version, without the rest.
+    ...(gear ? kitSaid(gear) : []),
+  ].join(', ') || t('session-no-kit')
 
 export const rolesSaid = ({ players, servers, defenders }: Schemas['Roles']) => [
   ...(players > 0 ? [t('desk-players', { n: players })] : []),
@@ -114,6 +166,10 @@ export function waitingSaid(w: Waiting): string {
       return w.entry.present
         ? t('outbox-here', { day: w.entry.day })
         : t('outbox-missing', { day: w.entry.day })
+    case 'next_time':
+      return t('outbox-next-time', { next: t(`next-time-${w.entry.next}`) })
+    case 'voice':
+      return t('outbox-voice', { voice: t(`voice-${w.entry.voice}`) })
     case 'note':
       return t('outbox-says', { day: w.entry.day, says: w.entry.says })
     case 'word':

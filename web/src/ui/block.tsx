@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { RunningBlock, Schemas } from '../api/client'
 import { useBook } from '../texts/phrases'
-import { boutsSaid, stationSaid, stationsSaid } from '../texts/said'
+import { doseSaid, stationSaid, stationsSaid } from '../texts/said'
 import { said, t } from '../texts/t'
 import { told } from '../texts/told'
 import { FloorDrawing } from './FloorDrawing'
@@ -16,7 +16,7 @@ export function BlockFacts({ block }: { block: RunningBlock }) {
     t(`stage-${block.stage}`),
     ...[settingsSaid(block.levers, block.foot)].filter(Boolean),
     stationsSaid(block.station_sizes),
-    boutsSaid(block),
+    doseSaid(block),
     stationSaid(block.footprint, block.in_paces),
   ]
   return (

@@ -24,6 +24,7 @@ facts! {
     /// What is wrong with a band beyond its numbers, or with the day from which its ages count.
     pub enum BandFault {
         NoSuchNumber = "band-no-such-number" { known: Vec<&'static str> },
+        TemposOutOfOrder = "band-tempos-out-of-order",
         NoDayOfTheYear = "band-no-day-of-the-year" { written: String },
     }
 }
@@ -198,6 +199,9 @@ impl Band {
         for (at, fault) in numbers.into_iter().filter(|(_, fault)| !fault.holds()) {
             wrong(at, fault.into());
         }
+        if !tempos.in_order() {
+            wrong("/tempos_s", BandFault::TemposOutOfOrder.into());
+        }
         for (name, source) in &self.sources {
             let at = format!("/sources/{name}");
             if !Band::SOURCED.contains(&name.as_str()) {
@@ -294,6 +298,9 @@ mod tests {
     #[case::ages_turned_round(|b: &mut Band| b.oldest = 6, &["/oldest"])]
     #[case::a_beach_ball(|b: &mut Band| b.ball_size = 9, &["/ball_size"])]
     #[case::an_endless_bout(|b: &mut Band| b.longest_bout = Seconds(f64::INFINITY), &["/longest_bout_s"])]
+    #[case::fast_is_slow(
+        |b: &mut Band| b.tempos = Some(Tempos { fast: Seconds(0.7), ..Tempos::up_to(8) }), &["/tempos_s"],
+    )]
     #[case::nobody_moves(|b: &mut Band| b.speeds.run = 0.0, &["/speeds_m_per_s/run"])]
     #[case::a_source_for_nothing(
         |b: &mut Band| { b.sources.insert("luck".into(), "a coin".into()); }, &["/sources/luck"],

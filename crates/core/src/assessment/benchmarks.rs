@@ -157,6 +157,9 @@ facts! {
         NoSuchMark = "test-no-such-mark" { mark: u8 },
         OutOfRange = "result-out-of-range" { test: String, value: f64, least: f64, most: f64 },
         TooFine = "test-too-fine" { value: f64, step: f64 },
+        ScoreWithoutCount = "test-score-without-count",
+        ScoreOpens = "test-score-opens",
+        ScoreWithoutTouch = "test-score-without-touch",
     }
 }
 
@@ -171,6 +174,28 @@ pub enum Summary {
     Mean,
     /// Their median.
     Median,
+}
+
+/// What adds one to a count.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum Counted {
+    /// Every touch.
+    Touches,
+    /// The whole round.
+    Rounds,
+}
+
+/// What a test counts, beat by beat.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct CountedScore {
+    /// As a touch score; `do skill toe-taps` is the score of that skill.
+    pub text: String,
+    /// What adds one to the count.
+    pub counted: Counted,
 }
 
 /// A measured benchmark.
@@ -206,6 +231,9 @@ pub struct Test {
     /// The markers, in the layout notation; empty if there is nothing to lay out.
     #[serde(default, skip_serializing_if = "String::is_empty")]
     pub layout: String,
+    /// What a count counts, beat by beat, if results are to show their tempo.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub score: Option<CountedScore>,
 }
 
 fn is_zero(seconds: &Seconds) -> bool {
@@ -281,6 +309,7 @@ impl Test {
     ///     how: "Sole on the ball, in turn".into(),
     ///     skill: "toe-taps".parse().unwrap(), protocol: Protocol::Count { seconds: 30 }, per_side: false,
     ///     trials: 2, summary: Summary::Best, least: 0.0, most: 120.0, rest_s: Seconds(30.0), layout: String::new(),
+    ///     score: None,
     /// };
     /// let shorter = Test { protocol: Protocol::Count { seconds: 20 }, ..taps.clone() };
     /// assert_eq!(taps.unlike(&shorter)[0].pointer, "/protocol");
@@ -376,6 +405,7 @@ pub(crate) fn plain(id: &str, protocol: Protocol, per_side: bool, most: f64) -> 
         most,
         rest_s: Seconds(0.0),
         layout: String::new(),
+        score: None,
     }
 }
 

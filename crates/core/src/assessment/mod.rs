@@ -9,4 +9,5 @@ pub mod reliability;
 pub mod results;
 pub mod standards;
 pub mod taking;
+pub mod tempo;
 pub mod timing_gates;

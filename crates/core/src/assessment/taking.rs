@@ -62,8 +62,7 @@ impl Test {
 #[cfg(test)]
 mod tests {
     use super::*;
-    use crate::assessment::benchmarks::{Better, Summary};
-    use crate::ids::called;
+    use crate::assessment::benchmarks::{Better, plain};
     use crate::units::Seconds;
     use rstest::rstest;
 
@@ -88,21 +87,8 @@ mod tests {
         #[case] (squad, adults): (u32, u32),
         #[case] minutes: u32,
     ) {
-        let test = Test {
-            id: called("test"),
-            name: "Test".into(),
-            short: "Test".into(),
-            how: "Begin".into(),
-            skill: called("skill"),
-            protocol,
-            per_side,
-            trials,
-            summary: Summary::Best,
-            least: 0.0,
-            most: 100.0,
-            rest_s: Seconds(rest),
-            layout: String::new(),
-        };
+        let rest_s = Seconds(rest);
+        let test = Test { trials, rest_s, ..plain("test", protocol, per_side, 100.0) };
         assert_eq!(test.takes(squad, adults), Minutes(minutes));
     }
 }

@@ -1,7 +1,13 @@
-//! How much came off in a team's blocks, by its coaches' logs, compared with what was expected.
+//! How many tries succeeded in a team's blocks, by its coaches' logs, compared with what was expected; and at which
+//! drills fewer succeed than that, everywhere or in one club.
+
+use std::collections::BTreeMap;
+
+use serde::Serialize;
 
 use crate::delivery::edition::Edition;
 use crate::delivery::{Outcome, Ran, Said, Went};
+use crate::ids::DrillId;
 use crate::input::InputError;
 use crate::plan::knack::{Glance, Knack};
 use crate::plan::success::{Practice, logit_of};
@@ -24,6 +30,19 @@ impl Edition {
     /// Every block with a count of what came off, and the success that was expected of it then: from the sessions
     /// before it as they were run, at the rung that was run. Where several skills are done together, their mean counts.
     pub fn glances(&self, problem: &Problem, said: &Said) -> Vec<Glance> {
+        self.glances_at(problem, said).into_iter().map(|(_, glance)| glance).collect()
+    }
+
+    /// The same by drill, with the knack of the team added to what was expected: what is left over is the drill's.
+    pub fn glances_at_drills(&self, problem: &Problem, said: &Said) -> Vec<(DrillId, Glance)> {
+        let mut glances = self.glances_at(problem, said);
+        let all: Vec<Glance> = glances.iter().map(|(_, glance)| *glance).collect();
+        let knack = Knack::of(&all).theta;
+        glances.iter_mut().for_each(|(_, glance)| glance.expected += knack);
+        glances
+    }
+
+    fn glances_at(&self, problem: &Problem, said: &Said) -> Vec<(DrillId, Glance)> {
         let mut practice = Practice::before(problem);
         let mut glances = Vec::new();
         for (session, (blocks, wish)) in self.plan.sessions.iter().zip(&problem.sessions).enumerate() {
@@ -40,7 +59,7 @@ impl Edition {
                 let tenths = went.and_then(|went| went.success).map(|of_hundred| (of_hundred + 5) / 10);
                 if let (Some(tenths), false) = (tenths, logits.is_empty()) {
                     let expected = logits.iter().sum::<f64>() / logits.len() as f64;
-                    glances.push(Glance { expected, tenths });
+                    glances.push((variant.drill.clone(), Glance { expected, tenths }));
                 }
             }
         }
@@ -72,4 +91,57 @@ impl Edition {
         });
         Some((variant, step.map_or(0.0, |step| step.difficulty.0 - variant.difficulty.0), minutes))
     }
+}
+
+/// A drill of which less comes off than was expected.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct ComesOffLess {
+    /// Which drill.
+    pub drill: DrillId,
+    /// The club in which that is so; `None` if it is so everywhere, and a matter of the drill.
+    pub club: Option<String>,
+    /// What came off there, and what was expected.
+    pub knack: Knack,
+}
+
+/// What a club's coaches said of a drill.
+#[derive(Clone, Debug, PartialEq)]
+pub struct SeenInClub {
+    /// The club.
+    pub club: String,
+    /// The drill.
+    pub drill: DrillId,
+    /// What came off, and what was expected of that team.
+    pub glance: Glance,
+}
+
+/// The drills of which less comes off than was expected: the whole interval of [`Knack`] lies below 0. If that holds of
+/// all that was said of a drill, and less than expected comes off in more than one club and in each of which anything
+/// was said, it is so everywhere; else in those clubs in which it holds. In the order of the drills. Time:
+/// O(glances · log glances).
+pub fn comes_off_less(seen: &[SeenInClub]) -> Vec<ComesOffLess> {
+    let mut by_drill: BTreeMap<&DrillId, BTreeMap<&str, Vec<Glance>>> = BTreeMap::new();
+    for SeenInClub { club, drill, glance } in seen {
+        by_drill.entry(drill).or_default().entry(club).or_default().push(*glance);
+    }
+    let mut found = Vec::new();
+    for (drill, clubs) in by_drill {
+        let all = Knack::of(&clubs.values().flatten().copied().collect::<Vec<_>>());
+        let clubs: Vec<(&str, Knack)> =
+            clubs.into_iter().map(|(club, glances)| (club, Knack::of(&glances))).collect();
+        let less = |club: Option<&str>, knack| ComesOffLess {
+            drill: drill.clone(),
+            club: club.map(str::to_owned),
+            knack,
+        };
+        let in_each = clubs.len() > 1 && clubs.iter().all(|(_, knack)| knack.theta < 0.0);
+        if in_each && all.most < 0.0 {
+            found.push(less(None, all));
+            continue;
+        }
+        let weak = clubs.into_iter().filter(|(_, knack)| knack.most < 0.0);
+        found.extend(weak.map(|(club, knack)| less(Some(club), knack)));
+    }
+    found
 }

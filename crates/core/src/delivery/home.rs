@@ -1,7 +1,8 @@
 //! Home practice: what can a player do alone, on little floor, in ten minutes?
 //!
 //! A card holds two or three drills that can be done at home and that serve what the team has worked at of late, at the
-//! stage it was worked at: the sessions of the card's week count first, then those before it, the latest first. Each
+//! stage it was worked at: the sessions of the card's week count first, then those before it, the latest first; for a
+//! player who was away whenever a skill was shown, that skill comes before all of them. Each
 //! strand comes once as long as there is another. The ten minutes are shared alike; the dose fills them. One drill is
 //! the week's challenge: it is another one from week to week, and whoever does it writes down their best.
 //!
@@ -12,16 +13,14 @@ use std::collections::BTreeSet;
 use jiff::civil::Date;
 use serde::Serialize;
 
+use crate::delivery::chains::ChainToTry;
 use crate::delivery::edition::Edition;
 use crate::delivery::session::{Laid, Setting};
 use crate::drill::cautions::Caution;
 use crate::drill::{Drill, HomeSpace, StandIn};
 use crate::ground::fit::Ground;
 use crate::ids::{DrillId, SkillId};
-use crate::plan::{Problem, Variant};
-use crate::technique::score::Score;
-use crate::technique::score::chain::{Link, joined, worth_trying};
-use crate::technique::score::feet::MovingFeet;
+use crate::plan::Problem;
 use crate::technique::skill::{Foot, Stage, Strand};
 use crate::units::{Metres, Minutes, Pace, Seconds};
 
@@ -61,27 +60,6 @@ pub struct HomeDrill {
     pub cautions: Vec<Caution>,
 }
 
-/// A move of a chain, by name.
-#[derive(Clone, Debug, PartialEq, Eq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-pub struct HomeLink {
-    /// Its skill.
-    #[serde(flatten)]
-    pub link: Link,
-    /// The skill's name.
-    pub name: String,
-}
-
-/// Moves that the squad has met, one going on where the other ends: to be tried, or to make one's own of.
-#[derive(Clone, Debug, PartialEq, Serialize)]
-#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
-pub struct HomeChain {
-    /// The moves.
-    pub links: Vec<HomeLink>,
-    /// The whole, beat by beat.
-    pub feet: MovingFeet,
-}
-
 /// What a player can do at home in a week.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
@@ -93,7 +71,7 @@ pub struct HomeCard {
     /// The drill of the week's challenge, by its place; `None` if there are no drills.
     pub challenge: Option<usize>,
     /// A chain to try, another one from week to week; `None` while the squad has met too few moves that join.
-    pub chain: Option<HomeChain>,
+    pub chain: Option<ChainToTry>,
     /// How long the challenge lasts.
     #[serde(rename = "challenge_s")]
     pub challenge_lasts: Seconds,
@@ -103,24 +81,38 @@ impl Edition {
     /// The card of the week in which a day lies, from the drills of a library. Before the first session the card is
     /// that of the first week, after the last one that of the last week.
     pub fn home_card(&self, problem: &Problem, shelf: &[Drill], day: Date, pace: Pace) -> HomeCard {
+        self.home_card_for(&BTreeSet::new(), problem, shelf, day, pace)
+    }
+
+    /// The same for a player who has not met some skills: they come first, of what the team has worked at.
+    pub fn home_card_for(
+        &self,
+        not_met: &BTreeSet<SkillId>,
+        problem: &Problem,
+        shelf: &[Drill],
+        day: Date,
+        pace: Pace,
+    ) -> HomeCard {
         let sessions = &problem.sessions;
         let begun = sessions.iter().rposition(|wish| wish.date <= day).unwrap_or(0);
         let week = sessions.get(begun).map_or(1, |wish| wish.week);
         let last = sessions.iter().rposition(|wish| wish.week <= week).unwrap_or(0);
+        let mut worked = self.worked_at(problem, last);
+        worked.sort_by_key(|(skill, ..)| !not_met.contains(skill));
         let mut chosen: Vec<(&Drill, Stage, Option<Foot>)> = Vec::new();
         for new_strands in [true, false] {
-            for (skill, stage, foot) in self.worked_at(problem, last) {
+            for (skill, stage, foot) in &worked {
                 let strands: BTreeSet<Strand> =
                     chosen.iter().map(|(drill, ..)| drill.main_strand()).collect();
                 let fits = |drill: &&Drill| {
                     !chosen.iter().any(|(other, ..)| other.id == drill.id)
                         && (!new_strands || !strands.contains(&drill.main_strand()))
-                        && self.at_home(drill, &skill, stage)
+                        && self.at_home(drill, skill, *stage)
                 };
                 if chosen.len() < MOST_DRILLS
                     && let Some(drill) = shelf.iter().find(fits)
                 {
-                    chosen.push((drill, stage, foot));
+                    chosen.push((drill, *stage, *foot));
                 }
             }
         }
@@ -143,50 +135,8 @@ impl Edition {
     }
 
     /// A chain of what the squad has met up to a session, the longest that there is.
-    fn chain(&self, problem: &Problem, week: u32, last: usize) -> Option<HomeChain> {
-        let size = self.band.body_size();
-        let met = self.worked_at(problem, last).into_iter().filter_map(|(skill, ..)| {
-            let text = self.skills.iter().find(|known| known.id == skill)?.score.as_ref()?;
-            Some((skill, Score::read(text, size, &self.skills).ok()?))
-        });
-        let moves: Vec<(SkillId, Score)> = met.collect();
-        let longest =
-            CHAIN_LENGTHS.rev().find_map(|length| worth_trying(&moves, length, 1, week.into()).pop())?;
-        let scores: Option<Vec<Score>> = longest
-            .links
-            .iter()
-            .map(|link| {
-                let (_, score) = moves.iter().find(|(skill, _)| *skill == link.skill)?;
-                Some(if link.mirrored { score.mirrored() } else { score.clone() })
-            })
-            .collect();
-        let (_, whole) = joined(&scores?.iter().collect::<Vec<_>>());
-        let named = |link: Link| HomeLink { name: self.skill_name(&link.skill), link };
-        Some(HomeChain {
-            links: longest.links.into_iter().map(named).collect(),
-            feet: whole?.moving_feet(self.band.tempos()),
-        })
-    }
-
-    fn skill_name(&self, id: &SkillId) -> String {
-        let known = self.skills.iter().find(|skill| skill.id == *id);
-        known.map_or_else(|| id.to_string(), |skill| skill.name.clone())
-    }
-
-    /// The skills that sessions up to one gave an exposure, each once at the stage of the latest, and with the foot
-    /// that was to work alone; the latest first.
-    fn worked_at(&self, problem: &Problem, last: usize) -> Vec<(SkillId, Stage, Option<Foot>)> {
-        let mut seen = BTreeSet::new();
-        let sessions = self.plan.sessions.iter().take(last + 1).rev().flatten();
-        let variants = sessions.filter_map(|block| problem.variant(&block.variant));
-        // The ladder of the other foot is work at the same skill.
-        let worked = |id: &SkillId, variant: &Variant| {
-            let skill = problem.skill_of(id);
-            let foot = if skill == id { variant.id.foot } else { variant.foot };
-            (skill.clone(), variant.stage, foot)
-        };
-        let skills = variants.flat_map(|v| v.skills.iter().map(move |skill| worked(skill, v)));
-        skills.filter(|(skill, ..)| seen.insert(skill.clone())).collect()
+    fn chain(&self, problem: &Problem, week: u32, last: usize) -> Option<ChainToTry> {
+        CHAIN_LENGTHS.rev().find_map(|length| self.chains(problem, last, (length, 1), week.into()).pop())
     }
 
     fn at_home(&self, drill: &Drill, skill: &SkillId, stage: Stage) -> bool {

@@ -4,17 +4,21 @@
 //! is an entry with an id made on the device, entries may arrive in any order and any number of times, and the latest
 //! one counts.
 
-mod came_off;
+pub mod came_off;
+pub mod chains;
 pub mod edition;
 pub mod hinges;
 pub mod home;
 pub mod log;
 pub mod looks;
+pub mod next_time;
 pub mod pairs;
+pub mod presence;
 pub mod session;
 pub mod stations;
 pub mod surfaces;
 pub mod team_plan;
+pub mod voices;
 
 use std::collections::{BTreeMap, BTreeSet};
 
@@ -22,6 +26,7 @@ use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
 use crate::delivery::edition::Edition;
+use crate::plan::problem::SuccessWindow;
 use crate::plan::{Block, BlockId, Plan, Problem};
 use crate::units::Minutes;
 
@@ -67,6 +72,41 @@ pub enum Ran {
     OneDown,
     /// The next harder one.
     OneUp,
+}
+
+/// How hard the next block of a skill is to be, seen from what came off in this one.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(rename_all = "snake_case")]
+pub enum NextTime {
+    /// One rung easier than planned.
+    OneDown,
+    /// As planned.
+    Same,
+    /// One rung harder.
+    OneUp,
+}
+
+impl NextTime {
+    /// What is proposed when so many of ten tries came off: above the window one up, below it one down.
+    ///
+    /// ```
+    /// use jogo_core::{delivery::NextTime, plan::Approach};
+    /// let window = Approach::BALANCED.success_window; // 70 to 90 %
+    /// assert_eq!(NextTime::after(6, window), NextTime::OneDown);
+    /// assert_eq!(NextTime::after(7, window), NextTime::Same);
+    /// assert_eq!(NextTime::after(9, window), NextTime::Same);
+    /// assert_eq!(NextTime::after(10, window), NextTime::OneUp);
+    /// ```
+    pub fn after(tenths: u8, window: SuccessWindow) -> NextTime {
+        // In whole percent: a tenth in floating point lies beside the one that somebody wrote.
+        let [least, most] = [window.least, window.most].map(|share| share.percent().round());
+        match 10.0 * f64::from(tenths) {
+            came_off if came_off < least => NextTime::OneDown,
+            came_off if came_off > most => NextTime::OneUp,
+            _ => NextTime::Same,
+        }
+    }
 }
 
 /// How a block went, as a coach said it.

@@ -5,16 +5,18 @@ use std::collections::BTreeMap;
 use jiff::civil::Date;
 use serde::Serialize;
 
+use crate::delivery::chains::ChainToTry;
 use crate::delivery::edition::Edition;
 use crate::delivery::looks::Look;
 use crate::drill::cautions::Caution;
 use crate::drill::cues::{Call, CueWish, calls};
 use crate::drill::levers::{Eyes, Levers};
-use crate::drill::timing::Timing;
+use crate::drill::timing::{FootTouches, Timing};
 use crate::drill::{Drill, FaultSeen, Step};
 use crate::fact::Fact;
 use crate::ground::fit::{Ground, fit};
-use crate::ground::layout::measure::{Footprint, InPaces};
+use crate::ground::layout::Layout;
+use crate::ground::layout::measure::{Footprint, InPaces, Kit};
 use crate::ids::{DrillId, SkillId, TestId};
 use crate::plan::{Block, BlockId, Problem, TestWish, Theme, Variant, WeekTheme, week_theme};
 use crate::technique::score::feet::MovingFeet;
@@ -40,6 +42,8 @@ pub struct RunningOrder {
     pub unused: Minutes,
     /// Markers to bring, by colour: the most that any block needs.
     pub kit: BTreeMap<String, u32>,
+    /// What to bring besides: the most of each that any block needs.
+    pub gear: Gear,
     /// What is measured, before anything else.
     pub tests: Vec<SessionTest>,
     /// What is done, in order.
@@ -56,6 +60,41 @@ pub struct ThemeSaid {
     pub strand: Option<Strand>,
     /// Its skills; of a strand those that most of the minutes are for.
     pub skills: Vec<String>,
+}
+
+/// What is needed besides markers, at all stations together.
+#[derive(Clone, Copy, Debug, Default, PartialEq, Eq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct Gear {
+    /// Balls.
+    pub balls: u32,
+    /// Goals.
+    pub goals: u32,
+    /// Walls or boards that give the ball back.
+    pub walls: u32,
+    /// Bibs: one for each defender.
+    pub bibs: u32,
+}
+
+impl Gear {
+    /// Where the ball is touched, each station has at least one, whether its text places it or not.
+    fn at(layout: &Layout, stations: u32, touches: FootTouches) -> Gear {
+        let Kit { balls, goals, walls } = layout.kit();
+        let least = u32::from(touches.strong + touches.other > 0);
+        let [balls, goals, walls, bibs] =
+            [balls.max(least), goals, walls, layout.roles().defenders].map(|each| each * stations);
+        Gear { balls, goals, walls, bibs }
+    }
+
+    /// The same with each number worked out from both.
+    fn with(self, other: Gear, both: fn(u32, u32) -> u32) -> Gear {
+        Gear {
+            balls: both(self.balls, other.balls),
+            goals: both(self.goals, other.goals),
+            walls: both(self.walls, other.walls),
+            bibs: both(self.bibs, other.bibs),
+        }
+    }
 }
 
 /// A test of a session.
@@ -117,6 +156,8 @@ pub struct RunningBlock {
     pub cautions: Vec<Caution>,
     /// What those do at the same time who move on, on the other half of the floor; `None` if all do the same.
     pub beside: Option<Beside>,
+    /// Chains to try, where players make their own: of moves that the squad has met by then.
+    pub chains: Vec<ChainToTry>,
 }
 
 /// A drill on the floor with its levers set so: all that a lever changes.
@@ -136,10 +177,14 @@ pub struct Laid {
     pub station_sizes: Vec<u32>,
     /// Markers for all stations, by colour.
     pub markers: BTreeMap<String, u32>,
+    /// What they need besides.
+    pub gear: Gear,
     /// Floor of one station.
     pub footprint: Footprint,
     /// The same in the pace of whoever lays it.
     pub in_paces: InPaces,
+    /// Whether they work on the spot, so that what the feet do says more than the ground.
+    pub on_the_spot: bool,
     /// What does not fit, laid in this pace; `None` if all does.
     pub misfit: Option<Fact>,
     /// The floor, as SVG.
@@ -166,6 +211,8 @@ pub struct Beside {
     pub station_sizes: Vec<u32>,
     /// Markers for all stations, by colour.
     pub markers: BTreeMap<String, u32>,
+    /// What they need besides.
+    pub gear: Gear,
     /// The floor, as SVG.
     pub drawing: String,
     /// What to look for.
@@ -181,12 +228,15 @@ impl From<RunningBlock> for Beside {
             strand: block.strand,
             station_sizes: block.laid.station_sizes,
             markers: block.laid.markers,
+            gear: block.laid.gear,
             drawing: block.laid.drawing,
             points: block.points,
         }
     }
 }
 
+/// The number of chains offered in a block in which players make their own.
+const CHAINS: usize = 3;
 /// A squad is split for up to this many players who are there.
 const MOST_PRESENT: u32 = 30;
 
@@ -239,6 +289,7 @@ impl Edition {
                 Setting { ground, minutes: laid.minutes, starts: clock, laying_out, staying, pace, seed };
             if let Some(mut block) = self.block(variant, &setting) {
                 block.id = laid.id;
+                block.chains = self.chains_for(&block.drill, problem, session, seed);
                 block.beside = beside.and_then(|v| self.block(v, &setting)).map(Beside::from);
                 clock = clock + laying_out + laid.minutes;
                 before = Some(laid);
@@ -246,7 +297,10 @@ impl Edition {
             }
         }
         let mut kit: BTreeMap<String, u32> = BTreeMap::new();
+        let mut gear = Gear::default();
         for block in &blocks {
+            let beside = block.beside.as_ref().map(|beside| beside.gear).unwrap_or_default();
+            gear = gear.with(block.laid.gear.with(beside, u32::saturating_add), u32::max);
             let mut both = block.laid.markers.clone();
             for (colour, count) in block.beside.iter().flat_map(|beside| &beside.markers) {
                 *both.entry(colour.clone()).or_default() += count;
@@ -264,6 +318,7 @@ impl Edition {
             minutes: wish.minutes,
             unused: Minutes(wish.minutes.0.saturating_sub(clock.0)),
             kit,
+            gear,
             tests,
             blocks,
             looks: Vec::new(),
@@ -319,7 +374,15 @@ impl Edition {
             faults: drill.faults.clone(),
             cautions: drill.cautions.clone(),
             beside: None,
+            chains: Vec::new(),
         })
+    }
+
+    /// Chains to try in a drill in which players make their own; none in any other.
+    fn chains_for(&self, drill: &DrillId, problem: &Problem, session: usize, seed: u64) -> Vec<ChainToTry> {
+        let moves = self.drill(drill).and_then(|drill| drill.own_chain);
+        let chains = |moves: u32| self.chains(problem, session, (moves as usize, CHAINS), seed);
+        moves.map(chains).unwrap_or_default()
     }
 
     fn stations_by_present(&self, drill: &Drill, levers: &Levers, setting: &Setting<'_>) -> Vec<Vec<u32>> {
@@ -359,10 +422,12 @@ impl Edition {
             foot,
             stage,
             calls: called(drill, levers).map(|cues| bout_calls(cues, timing.work, seed)).unwrap_or_default(),
+            gear: Gear::at(&layout, stations, timing.touches),
             timing,
             markers: markers.into_iter().map(|(colour, n)| (colour.to_owned(), n * stations)).collect(),
             footprint: layout.footprint(),
             in_paces: layout.footprint().in_paces(pace),
+            on_the_spot: layout.footprint().is_a_dot(),
             misfit: fit.misfit,
             station_sizes: fit.station_sizes,
             drawing: layout.draw(),

@@ -6,11 +6,12 @@
 
 use std::collections::{BTreeMap, BTreeSet};
 
+use jiff::Timestamp;
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
 use crate::delivery::edition::Edition;
-use crate::delivery::{Outcome, Said};
+use crate::delivery::{NextTime, Outcome, Said};
 use crate::drill::Drill;
 use crate::fact::{Fact, facts};
 use crate::ground::fit::Ground;
@@ -20,7 +21,8 @@ use crate::plan::curriculum::{Season, Sitting};
 use crate::plan::search::solve::STEPS_NEAR;
 use crate::plan::upset::{MovedTest, fallen_short, fitting};
 use crate::plan::{
-    Block, BlockId, GoingOn, Plan, Problem, Remedy, check, left_their_session, remedies, solve_rest,
+    Block, BlockId, GoingOn, Plan, Problem, Remedy, VariantId, check, left_their_session, remedies,
+    solve_rest,
 };
 use crate::units::Minutes;
 
@@ -60,6 +62,9 @@ pub struct TeamPlan {
     /// Skills that a coach let begin all the same.
     #[serde(skip_serializing_if = "BTreeSet::is_empty")]
     pub let_begin: BTreeSet<SkillId>,
+    /// What coaches decided for the next time after a block, by that block.
+    #[serde(skip_serializing_if = "BTreeMap::is_empty")]
+    pub next_times: BTreeMap<BlockId, Decided>,
 }
 
 /// A session that was cancelled or cut short.
@@ -81,6 +86,20 @@ pub struct Wait {
     pub session: usize,
     /// The skill.
     pub skill: SkillId,
+}
+
+/// What a coach decided for the next time, and what came of it.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[serde(deny_unknown_fields)]
+pub struct Decided {
+    /// Harder, easier, or as planned.
+    pub next: NextTime,
+    /// When, by the coach's device.
+    pub at: Timestamp,
+    /// The block that was to change; `None` if no block of the skill lay ahead.
+    pub block: Option<BlockId>,
+    /// What it was, and what it became; `None` if it stayed as it was.
+    pub change: Option<[VariantId; 2]>,
 }
 
 impl TeamPlan {
@@ -329,6 +348,7 @@ impl TeamPlan {
                 *laid = blocks;
             }
         }
+        merged.next_times = self.still_decided(&problem, &mut whole.plan, first);
         if check(&problem, &whole.plan).iter().any(|breach| breach.session >= first) {
             let rest = solve_rest(&problem, &fitting(&problem, &whole.plan), first, 1, STEPS_NEAR);
             for (laid, blocks) in whole.plan.sessions.iter_mut().zip(rest.sessions).skip(first) {
@@ -339,6 +359,24 @@ impl TeamPlan {
         merged.drills = Edition { plan: whole.plan.clone(), ..whole }.trimmed().drills;
         merged.plan = Some(whole.plan);
         Ok(merged)
+    }
+
+    /// The decisions about blocks that a new plan has as well, from a session on; there they are done as decided.
+    fn still_decided(&self, problem: &Problem, plan: &mut Plan, first: usize) -> BTreeMap<BlockId, Decided> {
+        let mut still = BTreeMap::new();
+        for (after, decided) in &self.next_times {
+            let place = decided.block.and_then(|block| plan.place_of(block));
+            let Some((session, at)) = place.filter(|(session, _)| *session >= first) else { continue };
+            let coming = &mut plan.sessions[session][at];
+            if let Some([was, became]) = &decided.change {
+                if coming.variant != *was || problem.variant(became).is_none() {
+                    continue;
+                }
+                coming.variant = became.clone();
+            }
+            still.insert(*after, decided.clone());
+        }
+        still
     }
 }
 
@@ -361,6 +399,10 @@ impl MovedTest {
 pub struct Drift {
     /// Blocks that have left their session.
     pub moved: usize,
+    /// Blocks at a harder rung of their drill than in the edition.
+    pub harder: usize,
+    /// Blocks at an easier rung.
+    pub easier: usize,
     /// Exposures that the goals miss and did not in the edition.
     pub short: Vec<Fact>,
 }
@@ -375,8 +417,26 @@ impl Drift {
         let before = own.plan.sessions.iter().take(first);
         let meant = Plan { sessions: before.chain(published.sessions.iter().skip(first)).cloned().collect() };
         let run = as_run(&own.plan, said);
-        Drift { moved: left_their_session(&meant, &own.plan), short: fallen_short(problem, &meant, &run) }
+        let steps = rungs_away(problem, &meant, &own.plan);
+        Drift {
+            moved: left_their_session(&meant, &own.plan),
+            harder: steps.iter().filter(|away| **away > 0.0).count(),
+            easier: steps.iter().filter(|away| **away < 0.0).count(),
+            short: fallen_short(problem, &meant, &run),
+        }
     }
+}
+
+/// How much harder each block of a plan is than it was meant, of those that are done at another rung of their drill.
+fn rungs_away(problem: &Problem, meant: &Plan, own: &Plan) -> Vec<f64> {
+    let away = |block: &Block| {
+        let (session, place) = meant.place_of(block.id?)?;
+        let was = &meant.sessions[session][place].variant;
+        let same_drill = was.drill == block.variant.drill && *was != block.variant;
+        let difficulty = |id| Some(problem.variant(id)?.difficulty.0);
+        same_drill.then_some(difficulty(&block.variant)? - difficulty(was)?)
+    };
+    own.places().filter_map(|(_, block)| away(block)).collect()
 }
 
 /// The first session on a day or later.

@@ -50,6 +50,8 @@ const MOST_TOUCHES_PER_S: f64 = 6.0;
 const POINTS: std::ops::RangeInclusive<usize> = 3..=7;
 /// How many faults can be named.
 const FAULTS: std::ops::RangeInclusive<usize> = 0..=6;
+/// How many moves a chain of one's own can have.
+const OWN_CHAIN: std::ops::RangeInclusive<u32> = 2..=4;
 /// The most players at one station.
 const LARGEST_STATION: u32 = 30;
 /// The most faults of a text that are shown at once.
@@ -258,6 +260,10 @@ impl Drill {
         {
             let out = if (0.5..=50.0).contains(&home.width.0) { home.depth.0 } else { home.width.0 };
             faults.at("/home", RangeFault::Metres { value: out, least: 0.5, most: 50.0 });
+        }
+        if let Some(moves) = self.own_chain.filter(|moves| !OWN_CHAIN.contains(moves)) {
+            let (value, least, most) = (moves.into(), (*OWN_CHAIN.start()).into(), (*OWN_CHAIN.end()).into());
+            faults.at("/own_chain", RangeFault::Between { value, least, most });
         }
         let cues = self.cues.iter().flat_map(crate::drill::cues::CueWish::faults);
         faults.0.extend(cues.map(|fault| fault.inside("/cues")));

@@ -74,6 +74,8 @@ pub struct Floor {
     pub measures: Measures,
     /// The floor of one station in the pace of whoever lays it.
     pub in_paces: InPaces,
+    /// Whether they work on the spot, so that what the feet do says more than the ground.
+    pub on_the_spot: bool,
     /// How it stands on the ground.
     pub fit: Fit,
     /// Laying it out between two blocks.
@@ -134,6 +136,7 @@ fn floor(
     Floor {
         measures: layout.measures(),
         in_paces: layout.footprint().in_paces(pace),
+        on_the_spot: layout.footprint().is_a_dot(),
         laying_out: laying_out(fit.markers_needed, ground.adults),
         timing: schedule.map(|s| Timing::of(&s, explaining, turns, touching, fit.working_share)),
         block_min: schedule.map(|s| s.whole(explaining, turns).half_minutes_up()),

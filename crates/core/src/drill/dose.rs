@@ -231,10 +231,19 @@ impl Schedule {
     pub fn bout(&self) -> Seconds {
         match self.dose {
             Dose::Timed { work, .. } => work,
-            Dose::Reps { reps, each, .. } => each.unwrap_or(self.once) * f64::from(reps),
-            Dose::Laps { laps, each, .. } => each.unwrap_or(self.once) * f64::from(laps),
-            Dose::Tries { tries, each, .. } => each * f64::from(tries),
+            Dose::Reps { reps, .. } => self.one() * f64::from(reps),
+            Dose::Laps { laps, .. } => self.one() * f64::from(laps),
+            Dose::Tries { tries, .. } => self.one() * f64::from(tries),
             Dose::Streak { cap, .. } => cap,
+        }
+    }
+
+    /// One repetition, lap or try; nothing where the dose has none.
+    pub fn one(&self) -> Seconds {
+        match self.dose {
+            Dose::Timed { .. } => Seconds(0.0),
+            Dose::Reps { each, .. } | Dose::Laps { each, .. } => each.unwrap_or(self.once),
+            Dose::Tries { each, .. } | Dose::Streak { each, .. } => each,
         }
     }
 

@@ -177,6 +177,9 @@ pub struct Drill {
     /// What is called, if it answers calls.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub cues: Option<CueWish>,
+    /// The number of moves in the chain that players make up themselves, if they do; chains to try are offered with it.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub own_chain: Option<u32>,
 }
 
 /// A rung of a drill's ladder.

@@ -2,7 +2,7 @@
 
 use serde::Serialize;
 
-use crate::drill::dose::{Schedule, SideRule, touches};
+use crate::drill::dose::{Dose, Schedule, SideRule, touches};
 use crate::technique::score::measure::rounds_in;
 use crate::technique::skill::Foot;
 use crate::units::{Seconds, Share};
@@ -39,6 +39,8 @@ pub struct Phase {
     /// How long.
     #[serde(rename = "seconds")]
     pub lasts: Seconds,
+    /// The foot whose turn it is, where each has bouts of its own: the other foot begins, and they take turns.
+    pub foot: Option<Foot>,
 }
 
 /// The clock of a block, and the time on the ball that it gives.
@@ -48,6 +50,11 @@ pub struct Timing {
     /// Explaining and showing.
     #[serde(rename = "explaining_s")]
     pub explaining: Seconds,
+    /// What a player does, in the kind that the drill says, filled up to the block.
+    pub dose: Dose,
+    /// One repetition, lap or try; nothing where the dose has none.
+    #[serde(rename = "once_s")]
+    pub once: Seconds,
     /// One bout of work.
     #[serde(rename = "work_s")]
     pub work: Seconds,
@@ -105,6 +112,8 @@ impl Timing {
     ) -> Timing {
         Timing {
             explaining,
+            dose: schedule.dose,
+            once: schedule.one(),
             work: schedule.bout(),
             rest: schedule.rest(),
             bouts: schedule.bouts() * turns,
@@ -120,12 +129,15 @@ impl Timing {
 /// Explaining, then for each turn work and rest in turn, beginning and ending with work: while one rests after the last
 /// bout, the next one works.
 fn phases(explaining: Seconds, schedule: &Schedule, turns: u32) -> Vec<Phase> {
-    let mut phases = vec![Phase { kind: PhaseKind::Explain, lasts: explaining }];
+    let stretch = |kind, lasts, foot| Phase { kind, lasts, foot };
+    let mut phases = vec![stretch(PhaseKind::Explain, explaining, None)];
     for bout in (0..turns).flat_map(|_| 0..schedule.bouts()) {
         if bout > 0 && schedule.rest() > Seconds(0.0) {
-            phases.push(Phase { kind: PhaseKind::Rest, lasts: schedule.rest() });
+            phases.push(stretch(PhaseKind::Rest, schedule.rest(), None));
         }
-        phases.push(Phase { kind: PhaseKind::Work, lasts: schedule.bout() });
+        let foot = if bout % 2 == 0 { Foot::Other } else { Foot::Strong };
+        let in_turn = schedule.sides() == SideRule::Each;
+        phases.push(stretch(PhaseKind::Work, schedule.bout(), in_turn.then_some(foot)));
     }
     phases
 }

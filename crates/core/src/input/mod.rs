@@ -81,6 +81,7 @@ facts! {
         Skill = "unknown-skill" { id: String },
         Test = "unknown-test" { id: String },
         Milestone = "unknown-milestone" { id: String },
+        Drill = "unknown-drill" { id: String },
     }
 }
 

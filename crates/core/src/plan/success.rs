@@ -79,6 +79,19 @@ pub fn expected(experience: Experience, harder: f64, knack: f64) -> Share {
     Share(1.0 / (1.0 + (-logit_of(experience.0, harder) - knack).exp()))
 }
 
+/// How much more comes off for a squad with a knack than for one without, where seven of ten are expected of the
+/// latter. What a squad learns in an exposure is taken to grow with what comes off in it; an assumption.
+///
+/// ```
+/// use jogo_core::plan::success::comes_off_more;
+/// assert_eq!(comes_off_more(0.0), 1.0);
+/// // Logit 0.847 + 0.5 is 79.4 of a hundred: 1.134 times 70.
+/// assert!((comes_off_more(0.5) - 1.134).abs() < 0.0005);
+/// ```
+pub fn comes_off_more(knack: f64) -> f64 {
+    expected(Experience::default(), 0.0, knack).0 / AT_FIRST
+}
+
 /// The logit of a share.
 pub(in crate::plan) fn logit(share: f64) -> f64 {
     (share / (1.0 - share)).ln()

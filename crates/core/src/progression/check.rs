@@ -22,6 +22,7 @@ facts! {
         ShownByTest = "skill-shown-by-test" { test: String, id: SkillId },
         ShownByMilestone = "skill-shown-by-milestone" { milestone: String, id: SkillId },
         PlayedBy = "skill-played-by" { skill: String },
+        CountedBy = "skill-counted-by" { test: String },
         NamedBySkill = "skill-named-by-skill" { skill: String, id: SkillId },
     }
 }

@@ -7,7 +7,7 @@ const COACH: &str = "Selo Torrwick";
 const SCORE: &str = "The score";
 
 /// Where the ball is drawn just now.
-const BALL: &str = "return document.querySelector('[data-part=ball]').getAttribute('transform')";
+const BALL: &str = "return getComputedStyle(document.querySelector('[data-part=ball]')).transform";
 /// The columns of the strip, by the words that are counted.
 const COUNTED: &str = "return [...document.querySelectorAll('ol[aria-label=\"Beat by beat\"] li')].map((li) => li.querySelector('span').textContent).join(' ')";
 
@@ -126,5 +126,59 @@ async fn a_child_copies_the_feet_at_home_without_network() -> Result<(), Failed>
     // Who opens it again without network finds it as it was.
     coach.reloads().await?;
     coach.sees_heading("Make your own: 3 that join").await?;
+    browser.end().await
+}
+
+// By hand: 55 touches in 30 s are one every .55 s; rounds of two touches one every .27 s, quicker than the .34 s that
+// can be asked of the band.
+#[tokio::test]
+async fn a_count_tells_its_tempo_and_a_band_takes_it_over() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.opens("/standards/toe-taps-30?band=u8-u9").await?;
+    director.sees("From touch to touch").await?;
+    director.sees("0.55 s").await?;
+    director.sees("Results show").await?;
+    // What is counted is another thing, and so is what it asks for.
+    director.presses("Change the test").await?;
+    director.sees("2 touches a round").await?;
+    director.chooses("Counted beat by beat", "every whole round counts as one").await?;
+    let score = director.field(SCORE).await?;
+    director.replaces(&score, "right inside push").await?;
+    director.presses("Save the test").await?;
+    director.sees("The round does not end where it began").await?;
+    director.replaces(&score, "do skill toe-taps").await?;
+    director.presses("Save the test").await?;
+    director.sees("0.27 s").await?;
+    director.sees("Stretching in U8–U9 asks for 55").await?;
+    director.sees("Ask for 44 at most").await?;
+
+    // As long as nobody takes over what results show, the band goes by what was assumed.
+    director.opens("/drills/bands").await?;
+    director.sees("Toe taps in 30 s:").await?;
+    let of_band =
+        "const row = [...document.querySelectorAll('th')].find((th) => th.textContent.startsWith('Tempos'));
+        const cell = row.parentElement.cells[2];
+        const all = (what) => [...cell.querySelectorAll(what)];";
+    let fast = format!(
+        "{of_band}
+        const says = /^Chains of four cuts in 30 s: ([0-9.]+) s/;
+        const shown = all('div').map((each) => says.exec(each.textContent)).find((found) => found);
+        return [all('input')[2].value, shown[1]]"
+    );
+    let before = director.runs(&fast).await?;
+    assert_ne!(before[0], before[1]);
+    let take = "all('button').find((button) => button.textContent.startsWith('Use ')).click()";
+    director.runs(&format!("{of_band} {take}")).await?;
+    director.presses_exactly("Save bands").await?;
+    director.reloads().await?;
+    director.sees("Chains of four cuts in 30 s, median of").await?;
+    let after = director.runs(&fast).await?;
+    assert_eq!(
+        after[0].as_str().unwrap_or_default().parse(),
+        after[1].as_str().unwrap_or_default().parse::<f64>()
+    );
     browser.end().await
 }

@@ -27,7 +27,7 @@ async fn a_session_fits_on_one_side_and_every_player_gets_a_card() -> Result<(),
     let coach = Person::at(&browser, &server);
     coach.signs_in_as(COACH).await?;
     coach.presses("Print").await?;
-    coach.sees("Bring:").await?;
+    coach.sees("For next time:").await?;
     assert_eq!(coach.runs(SPILLS).await?, 0, "no block of the card runs into the next one");
     assert_eq!(coach.runs(CUT).await?, 0, "no picture of the card is cut off");
     let session = coach.prints_on_a4().await?;

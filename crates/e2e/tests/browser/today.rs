@@ -1,6 +1,6 @@
 //! A session on the phone: the clock, who is missing, how a block went, and a line for next time.
 
-use jogo_e2e::{Browser, Failed, PHONE, Person, Server};
+use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 
 const COACH: &str = "Selo Torrwick";
 const CLOCK: &str = "return document.querySelector('[role=timer]').textContent";
@@ -135,6 +135,98 @@ async fn a_block_is_run_one_up_and_the_log_knows_it() -> Result<(), Failed> {
     phone.end().await
 }
 
+// The phone has no network: ten of ten came off, and one up is proposed for the next time and taken. Back in the
+// network the team's next session for that skill is harder, the coach reads why, and the director sees that it is.
+#[tokio::test]
+async fn what_came_off_makes_the_next_time_harder() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    coach.signs_in_as(COACH).await?;
+    coach.sees("Block 1 of").await?;
+    let next = coach.runs(CAN_BE_HARDER).await?;
+    let (block, address) = (next["block"].as_u64().unwrap_or_default(), next["address"].clone());
+    coach.loses_the_network().await?;
+    coach.presses(&format!("Block {block} of")).await?;
+    coach.presses_exactly("Done").await?;
+    // It is asked above the block that comes then, and whoever has no time goes on.
+    coach.sees("Success, out of ten").await?;
+    coach.runs(&format!("{TENTHS} tenths.find((b) => b.textContent === '10').click()")).await?;
+    coach.waits_until(&format!("return Boolean({PROPOSED})")).await?;
+    assert_eq!(coach.runs(&format!("return {PROPOSED}.textContent.startsWith('One up')")).await?, true);
+    coach.runs(&format!("{PROPOSED}.click()")).await?;
+    coach.waits_until("return [...document.querySelectorAll('[role=status]')].some((e) => e.textContent.includes(': One up'))").await?;
+    coach.finds_the_network().await?;
+    coach.sent_everything().await?;
+    coach.opens(address.as_str().unwrap_or_default()).await?;
+    coach.sees("One up, as decided after last time").await?;
+    let office = Browser::start(DESK).await?;
+    let director = Person::at(&office, &server);
+    director.signs_in_as("Pelya Sullstay").await?;
+    let curriculum = director.runs(RUNS_TOGETHER).await?;
+    director.opens(&format!("/sessions?curriculum={}", curriculum.as_str().unwrap_or_default())).await?;
+    director.sees("1 block harder").await?;
+    office.end().await?;
+    phone.end().await
+}
+
+// One tap in the log of what was run, without network; the director finds the drill by the one who waits, answers, and
+// the coach reads it where the drill is logged.
+#[tokio::test]
+async fn a_coach_tells_the_director_of_a_drill_and_reads_the_answer() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    coach.signs_in_as(COACH).await?;
+    coach.sees("Block 1 of").await?;
+    coach.presses_exactly("Done").await?;
+    coach.sees("Block 2 of").await?;
+    coach.presses_exactly("Log").await?;
+    coach.sees("Tell the director").await?;
+    coach.loses_the_network().await?;
+    coach.presses("What you tell the director about").await?;
+    coach.presses_exactly("did not fit the hall").await?;
+    coach.sees("You told the director: did not fit the hall").await?;
+    coach.finds_the_network().await?;
+    coach.sent_everything().await?;
+    let office = Browser::start(DESK).await?;
+    let director = Person::at(&office, &server);
+    director.signs_in_as("Pelya Sullstay").await?;
+    director.opens("/drills?unanswered=true").await?;
+    director.sees("one coach waits for an answer").await?;
+    director.runs("document.querySelector('a[href^=\"/drills/\"][href*=\"-\"]').click()").await?;
+    director.sees("From the teams").await?;
+    director.writes("Answer the coach who has spoken", "Leave out the last marker.").await?;
+    director.sees("Pelya Sullstay answers: “Leave out the last marker.”").await?;
+    office.end().await?;
+    coach.reloads().await?;
+    coach.sees("Pelya Sullstay answers: “Leave out the last marker.”").await?;
+    phone.end().await
+}
+
+/// The curriculum that the team works by, as the director finds it.
+const RUNS_TOGETHER: &str = "return fetch('/api/v1/curricula').then((answer) => answer.json())
+    .then(({ items }) => items.find(({ name }) => name === 'Together on the move').id)";
+
+const TENTHS: &str =
+    "const tenths = [...document.querySelectorAll('[aria-label$=\"Success, out of ten\"] button')];";
+/// The button of what is proposed for the next time.
+const PROPOSED: &str = "document.querySelector('[aria-label=\"Next time\"] .MuiButton-contained')";
+/// A block of the next session that has a harder rung the time after: its place, from 1, and the address of that.
+const CAN_BE_HARDER: &str = "return (async () => {
+    const read = (path) => fetch('/api/v1' + path).then((answer) => answer.json());
+    const team = (await read('/session')).teams[0].id;
+    const { today, sessions } = await read(`/teams/${team}/sessions`);
+    const next = sessions.find((each) => each.date >= today && each.upset?.left !== 0);
+    const { coming, running_order: order } = await read(`/teams/${team}/sessions/${next.edition}/${next.session}`);
+    const harder = coming.find((each) => each.one_up);
+    const at = await read(`/teams/${team}/sessions/${next.edition}/${harder.session}`);
+    const place = at.running_order.blocks.findIndex((block) => block.title === harder.title);
+    return {
+        block: order.blocks.findIndex((block) => block.id === harder.after) + 1,
+        address: `/today/${next.edition}/${harder.session}?block=${place + 1}`,
+    };
+})()";
 /// Whether the block is run one up.
 const ONE_UP: &str = "const up = [...document.querySelectorAll('[aria-label=\"Easier or harder\"] button')].find((b) => b.textContent.startsWith('One up')); return up.getAttribute('aria-pressed') === 'true'";
 /// What is drawn and looked for.

@@ -14,7 +14,7 @@ use super::academy::clubs;
 use crate::said;
 
 /// The longest texts that people write, in characters: the form, its field, the length.
-const LONGEST: [(&str, &str, usize); 20] = [
+const LONGEST: [(&str, &str, usize); 22] = [
     ("Band", "name", Band::LONGEST_NAME),
     ("Curriculum", "name", Curriculum::LONGEST_NAME),
     ("Drill", "title", Drill::LONGEST_TITLE),
@@ -28,23 +28,27 @@ const LONGEST: [(&str, &str, usize); 20] = [
     ("NewTeam", "name", clubs::LONGEST_NAME),
     ("NewCurriculum", "name", Curriculum::LONGEST_NAME),
     ("Newcomer", "name", roster::LONGEST_NAME),
+    ("AnswerSaid", "says", super::delivery::voices::LONGEST_ANSWER),
     ("NoteSaid", "says", said::log::LONGEST_NOTE),
     ("ScoreText", "text", super::technique::LONGEST_SCORE),
     ("Skill", "name", Skill::LONGEST_NAME),
     ("Test", "name", Test::LONGEST_NAME),
     ("Test", "short", Test::LONGEST_SHORT),
     ("Test", "how", Test::LONGEST_HOW),
+    ("VoiceSaid", "says", said::voices::LONGEST_LINE),
     ("WordSaid", "reason", said::words::LONGEST_REASON),
 ];
 
 /// The longest lists that are taken at once: the form, its field, the number.
-const MOST: [(&str, &str, usize); 7] = [
+const MOST: [(&str, &str, usize); 9] = [
     ("LogSaid", "outcomes", said::log::MOST_ENTRIES),
     ("LogSaid", "presence", said::log::MOST_ENTRIES),
     ("LogSaid", "notes", said::log::MOST_ENTRIES),
     ("Newcomers", "players", roster::MOST_PLAYERS),
     ("ReportsSaid", "reports", said::reports::MOST_REPORTS),
     ("TrialsSaid", "trials", said::trials::MOST_TRIALS),
+    ("NextTimesSaid", "next_times", said::next_times::MOST_DECISIONS),
+    ("VoicesSaid", "voices", said::voices::MOST_VOICES),
     ("WordsSaid", "words", said::words::MOST_WORDS),
 ];
 

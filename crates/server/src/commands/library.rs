@@ -143,7 +143,8 @@ impl Pieces {
         let band_faults = self.bands.iter().map(|(at, band)| (at, band.faults()));
         let skill_faults = self.skills.iter().map(|(at, skill)| (at, check(skill, &shelf)));
         let drill_faults = self.drills.iter().map(|(at, drill)| (at, drill.check(&shelf)));
-        let test_faults = self.tests.iter().map(|(at, test)| (at, test.faults()));
+        let test_faults =
+            self.tests.iter().map(|(at, test)| (at, [test.faults(), test.score_faults(&skills)].concat()));
         let milestone_faults = self
             .milestones
             .iter()

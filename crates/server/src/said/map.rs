@@ -1,6 +1,7 @@
 //! Changes of the progression map.
 
 use crate::facts::Entered;
+use jogo_core::assessment::tempo::broken_counts;
 use jogo_core::ids::SkillId;
 use jogo_core::input::InputError;
 use jogo_core::progression::check::{NamedBy, broken_scores, check, circle_in, still_named};
@@ -42,16 +43,17 @@ impl MapChanges {
         for (i, skill) in self.put.iter().enumerate() {
             faults.0.extend(check(skill, &shelf).into_iter().map(|fault| fault.inside(&format!("/put/{i}"))));
         }
+        let tests = state.store.tests().await?;
         let named_by = NamedBy {
             skills: &next,
             drills: &state.store.drills().await?,
-            tests: &state.store.tests().await?,
+            tests: &tests,
             milestones: &state.store.milestones().await?,
         };
         let named = still_named(&self.take_out, &named_by);
         faults.0.extend(named.into_iter().map(|fault| fault.inside("/take_out")));
         let changed: Vec<SkillId> = self.put.iter().map(|skill| skill.id.clone()).collect();
-        let broken = broken_scores(&changed, &next).into_iter();
+        let broken = broken_scores(&changed, &next).into_iter().chain(broken_counts(&tests, &next));
         faults.0.extend(broken.map(|fault| InputError::at("/put", fault)));
         // Whether there is a circle can be said of skills alone that are right in themselves.
         faults.none()?;

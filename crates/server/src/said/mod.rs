@@ -4,8 +4,10 @@
 pub mod log;
 pub mod map;
 pub mod newcomers;
+pub mod next_times;
 pub mod reports;
 pub mod trials;
+pub mod voices;
 pub mod words;
 
 use crate::facts::Entered;

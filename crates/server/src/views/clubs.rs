@@ -8,9 +8,10 @@ use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::levels::Level;
 use jogo_core::assessment::milestones::tally::Tally;
 use jogo_core::assessment::results::{LevelCount, TestCount};
+use jogo_core::delivery::came_off::{ComesOffLess, SeenInClub, comes_off_less};
 use jogo_core::delivery::team_plan::{Drift, holding};
 use jogo_core::delivery::{WeekTally, Worked, together};
-use jogo_core::ids::{BandId, MilestoneId, TestId};
+use jogo_core::ids::{BandId, DrillId, MilestoneId, TestId};
 use jogo_core::statistics::interval::{Interval, wilson};
 use jogo_core::technique::skill::{Foot, Stage, Strand};
 use jogo_store::academy::teams::Team;
@@ -188,6 +189,16 @@ pub struct ClubDelivery {
 pub struct Delivery {
     curriculum: String,
     clubs: Vec<ClubDelivery>,
+    /// Drills of which less comes off than was expected.
+    less: Vec<LessOfDrill>,
+}
+
+/// A drill of which less comes off than was expected.
+#[derive(Serialize, ToSchema)]
+pub struct LessOfDrill {
+    title: String,
+    #[serde(flatten)]
+    less: ComesOffLess,
 }
 
 impl Delivery {
@@ -197,13 +208,23 @@ impl Delivery {
         let draft = draft.ok_or_else(|| Problem::not_found(Thing::Curriculum))?;
         let today = state.today().await?;
         let mut clubs: BTreeMap<String, Vec<TeamDelivery>> = BTreeMap::new();
+        let (mut glances, mut titles) = (Vec::new(), BTreeMap::new());
         for team in state.store.teams().await?.into_iter().filter(|team| seen.see(&team.club)) {
             let Some(editions) = editions_of(state, team.id).await?.remove(&curriculum) else { continue };
             let club = team.club.clone();
+            for TeamEdition { edition, said, .. } in &editions {
+                let problem = edition.problem().map_err(Problem::input)?;
+                let seen = edition.glances_at_drills(&problem, said).into_iter();
+                glances.extend(seen.map(|(drill, glance)| SeenInClub { club: club.clone(), drill, glance }));
+                titles.extend(edition.drills.iter().map(|drill| (drill.id.clone(), drill.title.clone())));
+            }
             clubs.entry(club).or_default().push(TeamDelivery::of(team, &editions, today)?);
         }
         let clubs = clubs.into_iter().map(|(club, teams)| ClubDelivery { club, teams }).collect();
-        Ok(Delivery { curriculum: draft.curriculum.name, clubs })
+        let title = |drill: &DrillId| titles.get(drill).cloned().unwrap_or_default();
+        let less = comes_off_less(&glances).into_iter();
+        let less = less.map(|less| LessOfDrill { title: title(&less.drill), less }).collect();
+        Ok(Delivery { curriculum: draft.curriculum.name, clubs, less })
     }
 }
 

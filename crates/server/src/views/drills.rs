@@ -4,12 +4,14 @@ use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
 use jogo_core::academy::language::Language;
 use jogo_core::academy::phrases::Phrases;
+use jogo_core::delivery::voices::Heard;
 use jogo_core::drill::cautions::Caution;
 use jogo_core::drill::levers::Levers;
 use jogo_core::drill::library::{Entry, Wanted};
 use jogo_core::drill::{Drill, HomeSpace, Shelf, Step};
 use jogo_core::fact::Fact;
 use jogo_core::ground::fit::Station;
+use jogo_core::ground::layout::Layout;
 use jogo_core::ground::layout::measure::Footprint;
 use jogo_core::ids::{BandId, DrillId, MilestoneId, SkillId, TestId};
 use jogo_core::input::InputError;
@@ -25,6 +27,9 @@ use crate::state::State;
 
 /// How large a metre is in the small drawings of the list, in their own units. It is the same in all of them.
 const SMALL_METRE: f64 = 11.0;
+
+/// A strip with more counts says nothing in so small a picture.
+const MOST_COUNTS: usize = 12;
 
 /// A drill in the list.
 #[derive(Serialize, ToSchema)]
@@ -54,11 +59,21 @@ pub struct DrillEntry {
     archived: bool,
     /// A small drawing, as SVG, in which a metre is as large as in every other one; absent if the text has faults.
     drawing: Option<String>,
+    /// What the feet do, as a strip, where the ground is a dot and says nothing; as SVG.
+    strip: Option<String>,
+    /// What coaches say of it; nothing for whoever does not keep the library.
+    pub heard: Heard,
 }
 
 impl DrillEntry {
     /// An entry for the band that was asked for, if one was.
-    fn of(entry: Entry<'_>, band: Option<&Band>, academy: &Academy, archived: bool) -> DrillEntry {
+    fn of(
+        entry: Entry<'_>,
+        band: Option<&Band>,
+        academy: &Academy,
+        archived: bool,
+        library: &LibraryShelf,
+    ) -> DrillEntry {
         let Entry { drill, layout, skills } = entry;
         let ladder = drill.ladder(&academy.lever_points);
         let hardness = |step: Option<&Step>| step.map_or(drill.difficulty, |s| s.difficulty);
@@ -76,6 +91,8 @@ impl DrillEntry {
             blocked: band.and_then(|band| drill.blocked(band, academy)).map(Fact::from),
             archived,
             drawing: layout.as_ref().map(|layout| layout.draw_small(SMALL_METRE)),
+            strip: library.strip(drill, layout.as_ref()),
+            heard: Heard::default(),
             id: drill.id.clone(),
             title: drill.title.clone(),
             purpose: drill.purpose.clone(),
@@ -104,7 +121,7 @@ pub async fn listed(
         let layout = drill.layout_at(&first_levers(&drill), pace).ok();
         let entry = Entry { drill: &drill, layout, skills: library.names(&drill) };
         if wanted.takes(&entry, band, &phrases) {
-            found.push(DrillEntry::of(entry, band, &academy, archived));
+            found.push(DrillEntry::of(entry, band, &academy, archived, &library));
         }
     }
     found.sort_by(|a, b| (a.strand, &a.title).cmp(&(b.strand, &b.title)));
@@ -147,6 +164,14 @@ impl LibraryShelf {
     /// Every fault of a drill beside it.
     pub fn check(&self, drill: &Drill) -> Vec<InputError> {
         drill.check(&self.shelf(&self.skills))
+    }
+
+    /// The strip of a drill whose ground is a dot.
+    fn strip(&self, drill: &Drill, layout: Option<&Layout>) -> Option<String> {
+        layout.filter(|layout| layout.footprint().is_a_dot())?;
+        let band = self.bands.iter().find(|band| drill.doses.contains_key(&band.id))?;
+        let score = drill.score_at(&first_levers(drill), band, &self.skills)?;
+        (score.round.counts.len() <= MOST_COUNTS).then(|| score.draw(&[]))
     }
 
     fn names(&self, drill: &Drill) -> Vec<&str> {

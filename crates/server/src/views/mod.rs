@@ -19,3 +19,4 @@ pub mod standards;
 pub mod stations;
 pub mod team_levels;
 pub mod team_sessions;
+pub mod voices;

@@ -1,14 +1,18 @@
 //! The progress sheet of a player: what they can do, how it came, and what they could begin next.
 
+use std::collections::BTreeMap;
+
 use jiff::civil::Date;
 use jogo_core::assessment::benchmarks::{Protocol, Test};
 use jogo_core::assessment::levels::{Level, NearTheLine};
 use jogo_core::assessment::milestones::ready::Readiness;
 use jogo_core::assessment::milestones::{Milestone, MilestoneState, Standing};
 use jogo_core::assessment::progress::{Change, StrandLine, changes, lines, next_skills, note};
+use jogo_core::assessment::tempo::CountedRound;
 use jogo_core::fact::Fact;
 use jogo_core::ids::{BandId, SkillId, TestId};
 use jogo_core::technique::skill::{Side, Skill, Stage, Strand};
+use jogo_core::units::Seconds;
 use jogo_store::academy::teams::{Player, Team};
 use serde::Serialize;
 use utoipa::ToSchema;
@@ -48,6 +52,8 @@ pub struct ProgressResult {
     change: Option<f64>,
     /// Whether that is more than the noise of the test; absent while too little is known of it.
     real: Option<bool>,
+    /// From touch to touch, where the test counts a score.
+    touch_s: Option<Seconds>,
 }
 
 /// A skill that a player could begin next, and what is missing for it.
@@ -99,11 +105,14 @@ impl ProgressSheet {
         let seen = |test: &&Test| matches!(test.protocol, Protocol::Points { .. });
         let measured: Vec<&Test> = assessment.tests.iter().filter(|test| !seen(test)).collect();
         let is_measured = |id: &TestId| measured.iter().any(|test| test.id == *id);
+        let band = state.store.band(&team.band).await?;
+        let round = |test: &&Test| Some((test.id.clone(), test.counted_round(band.as_ref()?, &skills)?));
+        let rounds: BTreeMap<TestId, CountedRound> = measured.iter().filter_map(round).collect();
         let first_name = player.about.name.split(' ').next().unwrap_or_default();
         Ok(ProgressSheet {
             note: note(first_name, &stands(&standings)).into_iter().map(Fact::from).collect(),
             next: next_of(&assessment, player, &team.band, &skills),
-            results: with_changes(&assessment, player.id)
+            results: with_changes(&assessment, player.id, &rounds)
                 .into_iter()
                 .filter(|result| is_measured(&result.result.test))
                 .collect(),
@@ -115,7 +124,7 @@ impl ProgressSheet {
             name: player.about.name.clone(),
             birth_month: player.about.birth_month.to_string(),
             strong_foot: player.about.strong_foot,
-            band: state.store.band(&team.band).await?.map_or_else(|| team.band.to_string(), |band| band.name),
+            band: band.as_ref().map_or_else(|| team.band.to_string(), |band| band.name.clone()),
             team: team.name,
             club: team.club,
             on: today.to_string(),
@@ -161,7 +170,11 @@ fn states(
     dates.into_iter().map(|date| (date, then(date).collect())).collect()
 }
 
-fn with_changes(assessment: &Assessment, player: Uuid) -> Vec<ProgressResult> {
+fn with_changes(
+    assessment: &Assessment,
+    player: Uuid,
+    rounds: &BTreeMap<TestId, CountedRound>,
+) -> Vec<ProgressResult> {
     let known = |test: &TestId| assessment.known(test).copied();
     let changes = changes(assessment.results_of(player), known).into_iter();
     let view = |Change { result, by, real }| ProgressResult {
@@ -170,6 +183,7 @@ fn with_changes(assessment: &Assessment, player: Uuid) -> Vec<ProgressResult> {
         today: assessment.level_now(result),
         change: by,
         real,
+        touch_s: rounds.get(&result.test).and_then(|round| round.touch(result.value)),
     };
     changes.map(view).collect()
 }

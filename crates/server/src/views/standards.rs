@@ -13,7 +13,11 @@ use jogo_core::assessment::standards::population::{Population, Shares, scale};
 use jogo_core::assessment::standards::ridge::{RidgePoint, ridge};
 use jogo_core::assessment::standards::suggest::{Percentiles, Suggestion, findings, suggest};
 use jogo_core::assessment::standards::{self, Standard};
+use jogo_core::assessment::tempo::{CountedRound, MeasuredTempo, TouchTimes};
 use jogo_core::ids::{BandId, SkillId, TestId};
+use jogo_core::technique::score::tempo::Tempos;
+use jogo_core::technique::skill::Skill;
+use jogo_core::units::Seconds;
 use serde::Serialize;
 use utoipa::ToSchema;
 
@@ -48,6 +52,29 @@ pub struct BandOnScale {
     shares: Option<Shares>,
     /// Milestones that rest on the test.
     milestones: Vec<Milestone>,
+    /// How fast it is counted; absent where the test does not say what it counts, beat by beat.
+    tempo: Option<TempoOnScale>,
+}
+
+/// How fast a band counts a test.
+#[derive(Serialize, ToSchema)]
+pub struct TempoOnScale {
+    /// From touch to touch at the standard that holds today.
+    asked: Option<TouchTimes>,
+    /// What the results show; absent if they are too few.
+    measured: Option<MeasuredTempo>,
+    /// What the academy takes for the fastest beat of the band.
+    fast_s: Seconds,
+}
+
+impl TempoOnScale {
+    fn of(round: &CountedRound, of_band: &BandStandards, results: &[f64], today: Date) -> TempoOnScale {
+        TempoOnScale {
+            asked: of_band.on(today).map(|standard| round.touches(&standard.thresholds)),
+            measured: MeasuredTempo::of(round, results),
+            fast_s: of_band.band.tempos().fast,
+        }
+    }
 }
 
 /// A test with all bands.
@@ -67,7 +94,7 @@ pub struct StandardsOfTest {
     /// Where the lines of a band may begin that has neither a standard nor results.
     first: Thresholds,
     bands: Vec<BandOnScale>,
-    /// Thresholds that fall with age.
+    /// Thresholds that fall with age, or that no feet keep up.
     findings: Vec<Fact>,
 }
 
@@ -89,11 +116,13 @@ impl StandardsOfTest {
         let thresholds = bands.iter().flat_map(|b| &b.standards).map(|standard| &standard.thresholds);
         let (least, most) = scale(&test, thresholds, &populations);
         let (better, step) = (test.protocol.better(), test.protocol.step());
-        let of_today: Vec<(String, Thresholds)> =
-            bands.iter().filter_map(|b| Some((b.band.name.clone(), b.on(today)?.thresholds))).collect();
+        let skills = state.store.skills().await?;
+        let of_today: Vec<(&Band, Thresholds)> =
+            bands.iter().filter_map(|b| Some((&b.band, b.on(today)?.thresholds))).collect();
+        let findings = found(&test, &of_today, &skills);
         Ok(StandardsOfTest {
             bands: on_scale(state, &test, bands, populations, percentiles, (least, most)).await?,
-            findings: found(better, &of_today),
+            findings,
             test: TestView::from(&test),
             skill: test.skill.clone(),
             protocol: test.protocol.clone(),
@@ -117,7 +146,7 @@ async fn on_scale(
     ends: (f64, f64),
 ) -> Answer<Vec<BandOnScale>> {
     let today = state.today().await?;
-    let milestones = state.store.milestones().await?;
+    let (milestones, skills) = (state.store.milestones().await?, state.store.skills().await?);
     let (protocol, sorted) =
         (test.protocol.clone(), populations.iter().map(|p| p.sorted.clone()).collect::<Vec<_>>());
     let suggestions = actix_web::web::block(move || suggest(&protocol, &sorted, percentiles, SEED)).await;
@@ -140,6 +169,10 @@ async fn on_scale(
             suggestion,
             shares: standard.map(|s| population.shares(&s.thresholds, test.protocol.better())),
             milestones: resting_on(&milestones, &test.id, &of_band.band.id),
+            tempo: {
+                let round = test.counted_round(&of_band.band, &skills);
+                round.map(|round| TempoOnScale::of(&round, &of_band, &population.sorted, today))
+            },
             id: of_band.band.id,
             name: of_band.band.name,
         });
@@ -206,8 +239,41 @@ impl BandStandards {
     }
 }
 
-fn found(better: Better, bands: &[(String, Thresholds)]) -> Vec<Fact> {
-    findings(better, bands).into_iter().map(Fact::from).collect()
+/// What is to be said of the thresholds of a test, from the youngest band to the oldest.
+fn found(test: &Test, bands: &[(&Band, Thresholds)], skills: &[Skill]) -> Vec<Fact> {
+    let named: Vec<_> = bands.iter().map(|(band, thresholds)| (band.name.clone(), *thresholds)).collect();
+    let too_fast = bands.iter().filter_map(|(band, thresholds)| test.too_fast(band, thresholds, skills));
+    findings(test.protocol.better(), &named).into_iter().chain(too_fast).map(Fact::from).collect()
+}
+
+/// The tempos that the results of a band show, by test.
+#[derive(Serialize, ToSchema)]
+pub struct TempoOfTest {
+    /// The test.
+    name: String,
+    measured: MeasuredTempo,
+    /// The tempos of the band with what was measured as its fast one.
+    taken_over: Tempos,
+}
+
+impl TempoOfTest {
+    /// Of all tests that count a score, and of which a band has enough results.
+    pub async fn of_band(state: &State, band: &Band) -> Answer<Vec<TempoOfTest>> {
+        let (skills, today) = (state.store.skills().await?, state.today().await?);
+        let cut_off = state.store.settings().await?.0.cut_off;
+        let mut found = Vec::new();
+        for test in state.store.tests().await? {
+            let Some(round) = test.counted_round(band, &skills) else { continue };
+            let population = population(state, &test, &band.id, today, cut_off).await?;
+            let measured = MeasuredTempo::of(&round, &population.sorted);
+            found.extend(measured.map(|measured| TempoOfTest {
+                name: test.name,
+                measured,
+                taken_over: band.tempos().with_fast(measured.beat),
+            }));
+        }
+        Ok(found)
+    }
 }
 
 /// What becomes of the shares.
@@ -215,6 +281,8 @@ fn found(better: Better, bands: &[(String, Thresholds)]) -> Vec<Fact> {
 pub struct Weighed {
     /// By band.
     shares: BTreeMap<BandId, Shares>,
+    /// By band, from touch to touch, where the test counts a score.
+    asked: BTreeMap<BandId, TouchTimes>,
     findings: Vec<Fact>,
 }
 
@@ -223,16 +291,20 @@ impl Weighed {
     pub async fn of(state: &State, test: &Test, thought: &BTreeMap<BandId, Thresholds>) -> Answer<Weighed> {
         let (better, today) = (test.protocol.better(), state.today().await?);
         let cut_off = state.store.settings().await?.0.cut_off;
-        let (mut shares, mut after) = (BTreeMap::new(), Vec::new());
-        for of_band in BandStandards::of_test(state, test).await? {
+        let skills = state.store.skills().await?;
+        let (mut shares, mut asked, mut after) = (BTreeMap::new(), BTreeMap::new(), Vec::new());
+        let bands = BandStandards::of_test(state, test).await?;
+        for of_band in &bands {
             let thought = thought.get(&of_band.band.id).copied();
             if let Some(thresholds) = thought {
                 let population = population(state, test, &of_band.band.id, today, cut_off).await?;
                 shares.insert(of_band.band.id.clone(), population.shares(&thresholds, better));
+                let round = test.counted_round(&of_band.band, &skills);
+                asked.extend(round.map(|round| (of_band.band.id.clone(), round.touches(&thresholds))));
             }
             let holds = thought.or_else(|| of_band.on(today).map(|s| s.thresholds));
-            after.extend(holds.map(|thresholds| (of_band.band.name, thresholds)));
+            after.extend(holds.map(|thresholds| (&of_band.band, thresholds)));
         }
-        Ok(Weighed { shares, findings: found(better, &after) })
+        Ok(Weighed { shares, asked, findings: found(test, &after, &skills) })
     }
 }

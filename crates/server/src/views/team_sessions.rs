@@ -10,8 +10,9 @@ use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::session::ThemeSaid;
 use jogo_core::delivery::team_plan::{Held, Upset, holding};
 use jogo_core::delivery::{Outcome, Said};
+use jogo_core::ids::BandId;
 use jogo_core::plan::curriculum::Sitting;
-use jogo_core::plan::knack::Knack;
+use jogo_core::plan::knack::{Glance, Knack};
 use jogo_core::plan::{Block, BlockId};
 use jogo_core::units::Minutes;
 use jogo_store::delivery::team_plans::Assigned;
@@ -119,6 +120,25 @@ pub async fn editions_of(state: &State, team: Uuid) -> Answer<Editions> {
     }
     all.values_mut().for_each(|editions| editions.sort_by_key(|each| each.assigned.published.number));
     Ok(all)
+}
+
+/// What a team's coaches saw come off by some editions.
+pub fn glances_of(editions: &[TeamEdition]) -> Answer<Vec<Glance>> {
+    let mut glances = Vec::new();
+    for TeamEdition { edition, said, .. } in editions.iter().filter(|each| !each.said.is_empty()) {
+        glances.extend(edition.glances(&edition.problem().map_err(Problem::input)?, said));
+    }
+    Ok(glances)
+}
+
+/// The knack of all the squads of a band together that work by a curriculum.
+pub async fn knack_by(state: &State, curriculum: Uuid, band: &BandId) -> Answer<Knack> {
+    let mut glances = Vec::new();
+    for team in state.store.teams().await?.into_iter().filter(|team| team.band == *band) {
+        let editions = editions_of(state, team.id).await?.remove(&curriculum).unwrap_or_default();
+        glances.extend(glances_of(&editions)?);
+    }
+    Ok(Knack::of(&glances))
 }
 
 /// When each of the editions of one curriculum holds.

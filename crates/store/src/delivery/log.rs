@@ -8,6 +8,7 @@ use std::collections::BTreeMap;
 use jiff::Timestamp;
 use jiff::civil::Date;
 use jogo_core::delivery::log::{BlockSaid, Saying};
+use jogo_core::delivery::presence::Away;
 use jogo_core::delivery::{Said, Went};
 use jogo_core::plan::BlockId;
 use jogo_core::units::Minutes;
@@ -229,6 +230,27 @@ impl Store {
 
     /// How many players of a team were there and how many were missing, by day.
     pub async fn attendance(&self, team: Uuid) -> Stored<BTreeMap<Date, (u32, u32)>> {
+        let mut by_day: BTreeMap<Date, (u32, u32)> = BTreeMap::new();
+        for ((day, _), present) in self.last_presence(team).await? {
+            let (there, missing) = by_day.entry(day).or_default();
+            *there += u32::from(present);
+            *missing += u32::from(!present);
+        }
+        Ok(by_day)
+    }
+
+    /// Which players of a team were missing, by day.
+    pub async fn away(&self, team: Uuid) -> Stored<Away<Uuid>> {
+        let mut by_day = Away::new();
+        for ((day, player), _) in self.last_presence(team).await?.into_iter().filter(|(_, present)| !present)
+        {
+            by_day.entry(day).or_default().insert(player);
+        }
+        Ok(by_day)
+    }
+
+    /// What was last said of each player on each day.
+    async fn last_presence(&self, team: Uuid) -> Stored<BTreeMap<(Date, Uuid), bool>> {
         let rows = sqlx::query!(
             r#"SELECT day, present AS "present: bool", player AS "player: Uuid"
                FROM presence JOIN player ON player.id = player WHERE team = ? ORDER BY said_at, presence.id"#,
@@ -236,17 +258,10 @@ impl Store {
         )
         .fetch_all(&self.read)
         .await?;
-        let mut last: BTreeMap<(Date, Uuid), bool> = BTreeMap::new();
-        for row in rows {
-            last.insert((parsed("the day of a presence", &row.day)?, row.player), row.present);
-        }
-        let mut by_day: BTreeMap<Date, (u32, u32)> = BTreeMap::new();
-        for ((day, _), present) in last {
-            let (there, missing) = by_day.entry(day).or_default();
-            *there += u32::from(present);
-            *missing += u32::from(!present);
-        }
-        Ok(by_day)
+        let said = |(day, player, present): (String, Uuid, bool)| {
+            Ok(((parsed("the day of a presence", &day)?, player), present))
+        };
+        rows.into_iter().map(|row| said((row.day, row.player, row.present))).collect()
     }
 }
 

@@ -5,6 +5,7 @@ pub mod home;
 pub mod log;
 pub mod pairs;
 pub mod team_plans;
+pub mod voices;
 
 use jiff::Timestamp;
 use uuid::Uuid;

@@ -119,6 +119,7 @@ pub async fn academy() -> Academy {
         most: 40.0,
         rest_s: Default::default(),
         layout: String::new(),
+        score: None,
     };
     let library = Library { bands: vec![band("u8-u9")], tests: vec![test], ..Library::default() };
     store.put_library(&library, at("08:00:00")).await.unwrap();

@@ -2,5 +2,6 @@
 export const academyKeys = {
   academy: ['academy', 'academy'],
   bands: ['academy', 'bands'],
+  tempos: (band: string) => ['academy', 'tempos', band],
   clubs: ['academy', 'clubs'],
 } as const

@@ -24,7 +24,10 @@ export function DrillCard({ drill }: { drill: Schemas['DrillEntry'] }) {
     }),
     t('drills-markers', { n: drill.markers }),
   ]
+  const { counts, unanswered } = drill.heard
+  const spoken = Object.values(counts).reduce((sum, n) => sum + n, 0)
   const besides = [
+    spoken > 0 && t('drills-voices', { n: spoken, unanswered }),
     drill.home && t('drills-home', { w: drill.home.width_m, d: drill.home.depth_m }),
     !drill.blocked && drill.cautions.length > 0 && t('drills-care', { n: drill.cautions.length }),
   ].filter(Boolean)
@@ -52,15 +55,16 @@ export function DrillCard({ drill }: { drill: Schemas['DrillEntry'] }) {
         sx={{
           flex: 1,
           display: 'flex',
-          alignItems: 'flex-end',
+          alignItems: drill.strip ? 'center' : 'flex-end',
           justifyContent: 'center',
           p: 0.5,
           minHeight: 64,
           bgcolor: floor.wood,
           lineHeight: 0,
-          '& svg': { maxWidth: '100%' },
+          // A strip is as high as the smallest drawing; where it is long it is as wide as the card.
+          '& svg': { maxWidth: '100%', ...(drill.strip && { height: 92, maxWidth: 300 }) },
         }}
-        dangerouslySetInnerHTML={{ __html: drill.drawing ?? '' }}
+        dangerouslySetInnerHTML={{ __html: drill.strip ?? drill.drawing ?? '' }}
       />
       <Box sx={{ px: 1, py: 0.75, width: 0, minWidth: '100%', borderTop: `1px solid ${floor.hair}` }}>
         <Typography variant="h3" component="span" sx={{ display: 'block' }}>

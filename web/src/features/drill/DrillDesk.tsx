@@ -22,6 +22,7 @@ import { PictureDesk } from './PictureDesk'
 import { type Levers, useBands, useDesk, useDrill, useDrillChanges } from './queries'
 import { TimeStrip } from './TimeStrip'
 import { useDraft } from './useDraft'
+import { Voices } from './Voices'
 
 export function DrillDesk({ editable }: { editable: boolean }) {
   const { id } = useParams()
@@ -110,6 +111,7 @@ function Desk({ view }: { view: Schemas['DrillView'] | null }) {
         <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
           <FitLine ground={ground} grounds={grounds} floor={desk?.floor} onGround={setGround} />
         </Box>
+        {view && <Voices drill={view.drill.id} />}
       </Box>
       <DrillForm
         drill={drill}

@@ -46,7 +46,7 @@ export function DrillSheet({ drill }: { drill: Drill }) {
       {data?.blocked && <ErrorNote>{told(data.blocked)}</ErrorNote>}
       {data && (
         <BlockPicture
-          block={{ ...data, title: read.title, levers, from_score: data.floor?.timing?.from_score ?? false }}
+          block={{ ...data, title: read.title, levers, on_the_spot: data.floor?.on_the_spot ?? false }}
           height={300}
         />
       )}

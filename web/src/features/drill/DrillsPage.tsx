@@ -30,6 +30,7 @@ function wantedIn(address: URLSearchParams): Wanted {
   if (address.get('home')) wanted.home = true
   if (address.get('plain')) wanted.plain = true
   if (address.get('archived')) wanted.archived = true
+  if (address.get('unanswered')) wanted.unanswered = true
   return wanted
 }
 
@@ -66,7 +67,12 @@ export function DrillsPage({ editable }: { editable: boolean }) {
         gridTemplateColumns: { xs: '1fr', md: '268px minmax(0, 1fr)' },
       }}
     >
-      <Filters wanted={wanted} onWant={want} onDone={() => shelf.current?.querySelector('a')?.focus()} />
+      <Filters
+        wanted={wanted}
+        keeps={editable}
+        onWant={want}
+        onDone={() => shelf.current?.querySelector('a')?.focus()}
+      />
       <Box
         sx={{
           minWidth: 0,

@@ -14,15 +14,19 @@ import { useBands, useSkills, type Wanted } from './queries'
 import { CAUTIONS, SURFACES } from './words'
 
 const SWITCHES = ['home', 'plain', 'archived'] as const
+/** For whoever keeps the library and answers the coaches. */
+const ALL_SWITCHES = [...SWITCHES, 'unanswered'] as const
 
 interface Props {
   wanted: Wanted
+  /** Whether whoever looks keeps the library. */
+  keeps: boolean
   onWant: (change: Record<string, string | null>) => void
   /** Enter in the words: on to the shelf. */
   onDone: () => void
 }
 
-export function Filters({ wanted, onWant, onDone }: Props) {
+export function Filters({ wanted, keeps, onWant, onDone }: Props) {
   const { floor } = useTheme()
   const [more, setMore] = useState(false)
   return (
@@ -76,7 +80,7 @@ export function Filters({ wanted, onWant, onDone }: Props) {
       </Button>
       {/* On a phone the drills come first: what is wished for seldom waits behind a word. */}
       <Box sx={{ display: { xs: more ? 'grid' : 'none', md: 'grid' }, gap: 1.5 }}>
-        <MoreFilters wanted={wanted} onWant={onWant} />
+        <MoreFilters wanted={wanted} keeps={keeps} onWant={onWant} />
       </Box>
       {Object.keys(wanted).length > 0 && (
         <Button
@@ -95,8 +99,9 @@ export function Filters({ wanted, onWant, onDone }: Props) {
 }
 
 /** What is wished for beside words and strand. */
-function MoreFilters({ wanted, onWant }: Pick<Props, 'wanted' | 'onWant'>) {
+function MoreFilters({ wanted, keeps, onWant }: Pick<Props, 'wanted' | 'keeps' | 'onWant'>) {
   const skills = useSkills()
+  const switches = keeps ? ALL_SWITCHES : SWITCHES
   return (
     <>
       <Choice
@@ -132,8 +137,8 @@ function MoreFilters({ wanted, onWant }: Pick<Props, 'wanted' | 'onWant'>) {
       />
       <Choice
         label={t('drills-where')}
-        options={SWITCHES}
-        chosen={SWITCHES.filter((key) => wanted[key])}
+        options={switches}
+        chosen={ALL_SWITCHES.filter((key) => wanted[key])}
         says={(key) => t(`drills-switches-${key}`)}
         onToggle={(key) => onWant({ [key]: wanted[key] ? null : 'true' })}
       />

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { Schemas } from '../../api/client'
 import { t } from '../../texts/t'
+import { SelectCell } from '../../ui/fields'
 import { GroundOrFeet, type Picture } from '../../ui/score/GroundOrFeet'
 import { ScoreDesk } from '../technique/ScoreDesk'
 import { LayoutDesk } from './LayoutDesk'
@@ -30,6 +31,9 @@ export function PictureDesk({ drill, desk, band, onChange }: Props) {
     </Box>
   )
 }
+
+type ChainLength = (typeof CHAIN_LENGTHS)[number]
+const CHAIN_LENGTHS = ['2', '3', '4'] as const
 
 /** The drill's own score, or that of the skill that leads it. */
 function FeetDesk({ drill, band, onChange }: Omit<Props, 'desk'>) {
@@ -67,6 +71,14 @@ function FeetDesk({ drill, band, onChange }: Omit<Props, 'desk'>) {
           onChange={(score) => onChange({ score })}
         />
       )}
+      <SelectCell<ChainLength>
+        label={t('desk-own-chain')}
+        sx={{ maxWidth: 280, mt: 1 }}
+        none={t('desk-own-chain-none')}
+        value={(drill.own_chain?.toString() ?? '') as ChainLength | ''}
+        options={CHAIN_LENGTHS.map((n) => ({ value: n, says: t('desk-own-chain-of', { n: Number(n) }) }))}
+        onChange={(n) => onChange({ own_chain: n === '' ? null : Number(n) })}
+      />
     </>
   )
 }

@@ -4,6 +4,7 @@ export const drillKeys = {
   list: (wanted: object) => ['drill', 'list', wanted],
   drill: (id: string | undefined) => ['drill', 'drill', id],
   phrases: (language: string, page: string | undefined) => ['drill', 'phrases', language, page],
+  voices: (id: string) => ['drill', 'voices', id],
   desks: ['drill', 'desk'],
   desk: (looking: object | null | undefined) => ['drill', 'desk', looking],
 } as const

@@ -125,3 +125,24 @@ export const earlierDrill = (id: string, version: number) =>
 
 export const callCues = (cues: Schemas['CueWish'], calls: number, seed: number) =>
   data(api.POST('/cues', { body: { cues, calls, seed } }))
+
+/** What coaches say of a drill; only the director asks. */
+export const useVoices = (id: string) =>
+  useQuery({
+    queryKey: drillKeys.voices(id),
+    queryFn: () => data(api.GET('/drills/{id}/voices', { params: { path: { id } } })),
+  })
+
+/** Answers all who have spoken of a drill. */
+export function useAnswer(id: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (says: string) =>
+      api.PUT('/drills/{id}/answer', { params: { path: { id } }, body: { says } }),
+    onSuccess: () =>
+      Promise.all([
+        queries.invalidateQueries({ queryKey: drillKeys.voices(id) }),
+        queries.invalidateQueries({ queryKey: drillKeys.lists }),
+      ]),
+  })
+}

@@ -72,8 +72,12 @@ function shownIn({ kind, team, entry }: Waiting, queries: QueryClient): { queryK
   const shown = queries.getQueriesData<Schemas['TeamSession']>({
     queryKey: deliveryKeys.sessionsRead(team),
   })
+  const reread = ([key]: (typeof shown)[number]) => sessionOf(team, String(key[3]), Number(key[4]))
+  // It shows in the session after which it was decided, and in the one that it changes.
+  if (kind === 'next_time') return [...shown.map(reread), sessionsOf(team)]
+  if (kind === 'voice') return shown.map(reread)
   const ofDay = shown.filter(([, read]) => read?.running_order.date === entry.day)
-  return ofDay.map(([key]) => sessionOf(team, String(key[3]), Number(key[4])))
+  return ofDay.map(reread)
 }
 
 /** Reads back what was sent, whether it is on the screen or not. */

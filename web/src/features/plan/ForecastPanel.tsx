@@ -13,7 +13,7 @@ import type { Change } from './queries'
 
 interface Props {
   view: Curriculum
-  forecast: Schemas['Forecast'] | undefined
+  forecast: Schemas['Foreseen'] | undefined
   soFar: Schemas['SoFar'] | undefined
   onChange: (change: Change) => void
 }
@@ -50,12 +50,29 @@ export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
               })
             : t('plan-forecast-no-dots'))}
       </Typography>
+      {forecast.came_off && <CountsWith knack={forecast.came_off} />}
       <BySkill
         {...{ forecast, benchmarks, name, shown }}
         onRate={(skill, rate) => set({ rates: { ...assumed.rates, [skill]: rate } })}
       />
       <Assumed assumed={assumed} soFar={soFar} onChange={set} />
     </Box>
+  )
+}
+
+/** What the forecast takes from the squads' logs. */
+function CountsWith({ knack }: { knack: Schemas['Knack'] }) {
+  return (
+    <Typography variant="body2" color="text.secondary">
+      {t('plan-forecast-came-off', {
+        came: asResult(10 * knack.came_off),
+        expected: asResult(10 * knack.expected),
+        n: knack.logs,
+        theta: asResult(knack.theta),
+        least: asResult(knack.least),
+        most: asResult(knack.most),
+      })}
+    </Typography>
   )
 }
 

@@ -4,8 +4,8 @@ import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import type { Curriculum, RunningBlock, RunningOrder, Schemas } from '../../api/client'
-import { layingOutSaid } from '../../texts/said'
-import { said, t } from '../../texts/t'
+import { bringSaid, layingOutSaid } from '../../texts/said'
+import { t } from '../../texts/t'
 import { told } from '../../texts/told'
 import { AsWritten, BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../ui/block'
 import { SelectCell } from '../../ui/fields'
@@ -154,7 +154,9 @@ function Head({ order, view, session, busy, onChange }: HeadProps) {
         {t('plan-week', { n: order.week })} · {t('plan-in-session', { n: order.session + 1 })} ·{' '}
         {t('minutes', { n: order.minutes })}
       </Typography>
-      <Kit kit={order.kit} />
+      <Typography variant="body2" sx={{ mt: 0.5 }}>
+        <strong>{t('session-kit')}:</strong> {bringSaid(order)}
+      </Typography>
       <Hinges view={view} session={session} />
       {order.tests.map(({ test, name, minutes }) => (
         <Box
@@ -382,17 +384,5 @@ function BlockDetail({ block }: { block: RunningBlock }) {
         {t('session-assumption')}
       </Typography>
     </Box>
-  )
-}
-
-function Kit({ kit }: { kit: RunningOrder['kit'] }) {
-  const colours = Object.entries(kit)
-  const all = colours.map(([colour, n]) =>
-    t('session-markers', { n, colour, name: said(`colour-${colour}`) ?? colour }),
-  )
-  return (
-    <Typography variant="body2" sx={{ mt: 0.5 }}>
-      <strong>{t('session-kit')}:</strong> {all.length > 0 ? all.join(', ') : t('session-no-kit')}
-    </Typography>
   )
 }

@@ -4,7 +4,8 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { useMemo, useRef, useState } from 'react'
+import { useCallback, useMemo, useRef, useState } from 'react'
+import { flushSync } from 'react-dom'
 import type { Schemas } from '../../api/client'
 import { feetSound, useRemembered } from '../../storage/remembered'
 import { t } from '../../texts/t'
@@ -46,27 +47,39 @@ export function MovingFeet(props: Props) {
   const exchanged = mirror !== turned
   const feet = useMemo(() => (exchanged ? mirrored(written) : written), [exchanged, written])
   const onCount = (count: number, round: number) => {
-    if (count === 0) setTurned(written.closing.kind === 'closes_mirrored' && round % 2 === 1)
+    // At once, so that the round does not begin with the wrong foot.
+    if (count === 0 && written.closing.kind === 'closes_mirrored') flushSync(() => setTurned(round % 2 === 1))
     const now = feet.counts[count]
     if (!now) return
     if (sounds !== 'off') click(now.done.find((each) => each.side)?.side ?? null)
     if (sounds === 'aloud') speak(told(now.counted))
   }
   const player = usePlayer({ feet, beat: written.tempos[tempo], picture, onCount })
-  if (written.counts.length === 0) return null
-  const count = Math.min(player.count, feet.counts.length - 1)
+  const [n, lookAt] = [feet.counts.length, player.look]
+  const look = useCallback(
+    (to: number) => {
+      setTurned(false)
+      lookAt((to + n) % n)
+    },
+    [lookAt, n],
+  )
+  if (n === 0) return null
+  const count = Math.min(player.count, n - 1)
   const says = t('score-feet-of', { title })
-  const look = (to: number) => {
-    setTurned(false)
-    player.look((to + feet.counts.length) % feet.counts.length)
-  }
   return (
     <Box component="section" aria-label={says} sx={{ display: 'grid', gap: 1, minWidth: 0 }}>
       {still ? (
         <Beats feet={feet} />
       ) : (
         <Box sx={{ position: 'relative' }}>
-          <FeetPicture feet={feet} count={count} p={LOOKED_AT} says={says} height={height} mover={picture} />
+          <FeetPicture
+            feet={feet}
+            count={player.playing ? null : count}
+            p={LOOKED_AT}
+            says={says}
+            height={height}
+            mover={picture}
+          />
           <Typography aria-hidden sx={WORD}>
             {feet.counts[count] && told(feet.counts[count].counted)}
           </Typography>
@@ -114,13 +127,16 @@ export function MovingFeet(props: Props) {
 /** The word that is counted, in a corner where no ball comes. */
 const WORD = { position: 'absolute', left: 10, bottom: 6, fontSize: '1.5rem', fontWeight: 650, lineHeight: 1 }
 
+/** How high a beat's picture is. */
+const BEAT = 96
+
 /** Every beat beside the other, for whoever wants nothing to move. */
-export function Beats({ feet, height = 96 }: { feet: Feet; height?: number }) {
+function Beats({ feet }: { feet: Feet }) {
   return (
     <Box
       sx={{
         display: 'grid',
-        gridTemplateColumns: `repeat(auto-fill, minmax(${height * 1.15}px, 1fr))`,
+        gridTemplateColumns: `repeat(auto-fill, minmax(${1.15 * BEAT}px, 1fr))`,
         gap: 0.5,
       }}
     >
@@ -131,7 +147,7 @@ export function Beats({ feet, height = 96 }: { feet: Feet; height?: number }) {
             count={i}
             p={LOOKED_AT}
             says={each.said.map((said) => told(said)).join(', ')}
-            height={height}
+            height={BEAT}
           />
           <Typography variant="caption" component="div" sx={{ textAlign: 'center' }}>
             {i + 1} · {told(each.counted)}

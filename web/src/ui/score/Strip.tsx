@@ -3,6 +3,7 @@
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import { useTheme } from '@mui/material/styles'
+import { memo } from 'react'
 import { t } from '../../texts/t'
 import { told } from '../../texts/told'
 import type { Feet } from './moving'
@@ -27,7 +28,6 @@ const MIRRORED = {
 } as const
 
 export function Strip({ feet, mirror = false, count, line, onCount, onLine }: Props) {
-  const { floor } = useTheme()
   return (
     <Box
       component="ol"
@@ -43,55 +43,69 @@ export function Strip({ feet, mirror = false, count, line, onCount, onLine }: Pr
         ...(mirror && MIRRORED),
       }}
     >
-      {feet.counts.map((each, i) => {
-        const lit = count === i || line === each.line
-        const inside = (
-          <>
-            <Box aria-hidden sx={{ width: '100%' }} dangerouslySetInnerHTML={{ __html: each.column }} />
-            <Box
-              component="span"
-              aria-hidden
-              sx={{ fontSize: '0.78rem', lineHeight: 1.1, whiteSpace: 'nowrap' }}
-            >
-              {told(each.counted)}
-            </Box>
-            <Box component="span" sx={HIDDEN}>
-              {told(each.counted)}: {each.said.map((said) => told(said)).join(', ')}
-              {each.eyes_up && ` (${t('score-eyes-up')})`}
-            </Box>
-          </>
-        )
-        const sx = {
-          width: 40,
-          font: 'inherit',
-          display: 'flex',
-          flexDirection: 'column',
-          alignItems: 'center',
-          overflow: 'hidden',
-          bgcolor: lit ? floor.hair : 'transparent',
-        } as const
-        return (
-          <Box
-            component="li"
-            key={i}
-            onMouseEnter={() => onLine?.(each.line)}
-            onMouseLeave={() => onLine?.(null)}
-            // What is only read aloud stays inside, or the page would scroll.
-            sx={{ display: 'block', position: 'relative' }}
-          >
-            {onCount ? (
-              <ButtonBase aria-pressed={count === i} onClick={() => onCount(i)} sx={sx}>
-                {inside}
-              </ButtonBase>
-            ) : (
-              <Box sx={sx}>{inside}</Box>
-            )}
-          </Box>
-        )
-      })}
+      {feet.counts.map((each, i) => (
+        <Column
+          key={i}
+          {...{ each, onCount, onLine }}
+          at={i}
+          shown={count === i}
+          lit={count === i || line === each.line}
+        />
+      ))}
     </Box>
   )
 }
+
+interface ColumnProps extends Pick<Props, 'onCount' | 'onLine'> {
+  each: Feet['counts'][number]
+  at: number
+  /** Whether its count is the one that is shown. */
+  shown: boolean
+  lit: boolean
+}
+
+/** A count: drawn anew only when it is lit or no more. */
+const Column = memo(function Column({ each, at, shown, lit, onCount, onLine }: ColumnProps) {
+  const { floor } = useTheme()
+  const inside = (
+    <>
+      <Box aria-hidden sx={{ width: '100%' }} dangerouslySetInnerHTML={{ __html: each.column }} />
+      <Box component="span" aria-hidden sx={{ fontSize: '0.78rem', lineHeight: 1.1, whiteSpace: 'nowrap' }}>
+        {told(each.counted)}
+      </Box>
+      <Box component="span" sx={HIDDEN}>
+        {told(each.counted)}: {each.said.map((said) => told(said)).join(', ')}
+        {each.eyes_up && ` (${t('score-eyes-up')})`}
+      </Box>
+    </>
+  )
+  const sx = {
+    width: 40,
+    font: 'inherit',
+    display: 'flex',
+    flexDirection: 'column',
+    alignItems: 'center',
+    overflow: 'hidden',
+    bgcolor: lit ? floor.hair : 'transparent',
+  } as const
+  return (
+    <Box
+      component="li"
+      onMouseEnter={() => onLine?.(each.line)}
+      onMouseLeave={() => onLine?.(null)}
+      // What is only read aloud stays inside, or the page would scroll.
+      sx={{ display: 'block', position: 'relative' }}
+    >
+      {onCount ? (
+        <ButtonBase aria-pressed={shown} onClick={() => onCount(at)} sx={sx}>
+          {inside}
+        </ButtonBase>
+      ) : (
+        <Box sx={sx}>{inside}</Box>
+      )}
+    </Box>
+  )
+})
 
 const HIDDEN = {
   position: 'absolute',

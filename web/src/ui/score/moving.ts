@@ -31,6 +31,8 @@ export interface Moment {
 /** The ball is met after so much of a count, and the foot is home again at its end. */
 const MEETS = 0.35
 const LEAVES = 0.62
+/** From when to when in a count the foot that meets the ball is shown. */
+export const MET = { from: MEETS - 0.12, to: LEAVES + 0.15 }
 /** How far a struck ball is seen to go, in metres. */
 const AWAY = 1.3
 /** How much larger a ball is drawn for each metre that it is up. */
@@ -136,7 +138,7 @@ export function moment(feet: Feet, count: number, p: number): Moment {
     footOf(before, after, side, done, p < MEETS ? spot(before.ball) : ball.at, p),
   ) as [Placed, Placed]
   const touch = done.find((each) => each.act === 'touch')
-  const meets = touch?.surface && p >= MEETS - 0.12 && p < LEAVES + 0.15
+  const meets = touch?.surface && p >= MET.from && p < MET.to
   const middle = (standing: Standing) => between(spot(standing.left), spot(standing.right), 0.5)
   return {
     ball,

@@ -1,4 +1,4 @@
-// Plays a score: the count goes on by the tempo, frame by frame, until it is stopped.
+// Plays a score: the count goes on by the tempo until it is stopped.
 import { type RefObject, useCallback, useEffect, useRef, useState } from 'react'
 import type { Mover } from './FeetPicture'
 import { type Feet, lasts } from './moving'
@@ -18,42 +18,46 @@ export const LOOKED_AT = 0.5
 export function usePlayer({ feet, beat, picture, onCount }: Options) {
   const [at, setAt] = useState({ count: 0, round: 0 })
   const [playing, setPlaying] = useState(false)
-  // Whatever changes while it plays holds from the next frame on.
-  const latest = useRef({ feet, beat, onCount })
+  const said = useRef(onCount)
   useEffect(() => {
-    latest.current = { feet, beat, onCount }
+    said.current = onCount
   })
-  const now = useRef({ count: 0, round: 0, passed: 0 })
+  const now = useRef({ count: 0, round: 0, began: 0 })
 
+  // What changes in the middle of a count goes on from there.
   useEffect(() => {
     if (!playing) return
-    let [frame, before] = [0, performance.now()]
-    const begin = () => {
-      const { count, round } = now.current
+    let [timer, live] = [0, true]
+    const go = () => {
+      const { count, began } = now.current
+      const length = lastsOf(feet.counts[count], beat)
+      const passed = Math.min(length, (performance.now() - began) / 1000)
+      picture.current?.play(count, length, passed)
+      timer = window.setTimeout(() => next(began + length * 1000), (length - passed) * 1000)
+    }
+    // A count begins when the one before should have ended, so that no delay adds up; after a long one it begins now.
+    const next = (due: number) => {
+      const late = performance.now() - due
+      const count = (now.current.count + 1) % feet.counts.length
+      const round = now.current.round + (count === 0 ? 1 : 0)
+      now.current = { count, round, began: late > LONG ? performance.now() : due }
       setAt({ count, round })
-      latest.current.onCount(count, round)
+      said.current(count, round)
+      if (live) go()
     }
-    const step = (time: number) => {
-      const { counts } = latest.current.feet
-      now.current.passed += (time - before) / 1000
-      before = time
-      let length = lastsOf(counts[now.current.count], latest.current.beat)
-      while (now.current.passed >= length) {
-        now.current.passed -= length
-        now.current.count = (now.current.count + 1) % counts.length
-        if (now.current.count === 0) now.current.round += 1
-        begin()
-        length = lastsOf(counts[now.current.count], latest.current.beat)
-      }
-      picture.current?.show(now.current.count, now.current.passed / length)
-      frame = requestAnimationFrame(step)
+    go()
+    return () => {
+      live = false
+      window.clearTimeout(timer)
     }
-    now.current = { count: 0, round: 0, passed: 0 }
-    begin()
-    frame = requestAnimationFrame(step)
-    return () => cancelAnimationFrame(frame)
-  }, [playing, picture])
+  }, [playing, feet, beat, picture])
 
+  const play = () => {
+    now.current = { count: 0, round: 0, began: performance.now() }
+    setAt({ count: 0, round: 0 })
+    setPlaying(true)
+    onCount(0, 0)
+  }
   const look = useCallback(
     (count: number) => {
       setPlaying(false)
@@ -62,8 +66,11 @@ export function usePlayer({ feet, beat, picture, onCount }: Options) {
     },
     [picture],
   )
-  return { ...at, playing, play: () => setPlaying(true), stop: () => setPlaying(false), look }
+  return { ...at, playing, play, stop: () => setPlaying(false), look }
 }
+
+/** A page that was hidden has missed more than this, in milliseconds. */
+const LONG = 400
 
 /** A count never takes no time, whatever a device has kept. */
 const lastsOf = (count: Feet['counts'][number] | undefined, beat: number) =>

@@ -65,6 +65,7 @@ facts! {
         Percentiles = "standard-percentiles",
         LevelsMeet = "standard-levels-meet" { band: String },
         FallsWithAge = "standard-falls-with-age" { level: Level, older: String, old: f64, younger: String, young: f64 },
+        TooFast = "standard-too-fast" { band: String, level: Level, count: f64, beat_s: f64, least_s: f64, most: f64 },
     }
 }
 

@@ -23,6 +23,17 @@ pub struct Footprint {
 }
 
 impl Footprint {
+    /// Whether all is done on one spot, so that a drawing of it says nothing.
+    ///
+    /// ```
+    /// use jogo_core::{ground::layout::Layout, units::Pace};
+    /// let on_the_spot = Layout::read("player P; ball", Pace::default()).unwrap();
+    /// assert!(on_the_spot.footprint().is_a_dot());
+    /// ```
+    pub fn is_a_dot(&self) -> bool {
+        self.width.0 == 0.0 && self.depth.0 == 0.0
+    }
+
     /// The same in paces, to the tenth, as it is walked.
     ///
     /// ```

@@ -12,6 +12,9 @@
 //! stage that a player has left behind keeps alive and adds nothing; one of a later stage counts for the player's
 //! own, since the coach goes one down for them. The goal is reached when a player moves on from the goal's stage.
 //!
+//! For a squad with a knack ([`super::knack`]) r is multiplied by how much more comes off for it:
+//! [`super::success::comes_off_more`].
+//!
 //! Rates are assumptions until results support them: see [`so_far`] and [`estimated`].
 
 pub mod so_far;
@@ -25,6 +28,7 @@ use serde::{Deserialize, Serialize};
 
 use crate::ids::SkillId;
 use crate::input::{InputError, RangeFault};
+use crate::plan::success::comes_off_more;
 use crate::plan::{Plan, Problem, Variant};
 use crate::statistics::chance::Chance;
 use crate::technique::skill::Stage;
@@ -244,7 +248,7 @@ fn exposures(
             all.push(Exposure {
                 week: weeks.iter().position(|week| *week == wish.week).unwrap_or(0),
                 stage: variant.stage.index(),
-                adds: assumed.rate_of(id) * dose(variant, block.minutes),
+                adds: assumed.rate_of(id) * comes_off_more(problem.knack) * dose(variant, block.minutes),
                 keeps: (-rested / HALF_LIFE_DAYS).exp2(),
             });
             last = Some(wish.date);

@@ -37,6 +37,11 @@ impl Plan {
         self.places().find(|(_, block)| block.id == Some(id)).map(|(at, _)| at)
     }
 
+    /// Whether it has a block.
+    pub fn has(&self, id: BlockId) -> bool {
+        self.place_of(id).is_some()
+    }
+
     /// The sessions in which named blocks are.
     pub fn session_of_each(&self) -> BTreeMap<BlockId, usize> {
         self.places().filter_map(|((session, _), block)| Some((block.id?, session))).collect()

@@ -69,7 +69,7 @@ facts! {
         Skill = "score-expected-skill",
         SoundSkill = "score-expected-sound-skill" { skill: String },
         NoCircle = "score-expected-no-circle" { path: Vec<String> },
-        Reach = "score-expected-reach" { most: f64, away: f64 },
+        Reach = "score-expected-reach" { from: &'static str, most: f64, away: f64 },
         FreeFoot = "score-expected-free-foot",
         BallOnFloor = "score-expected-ball-on-floor",
         BallInAir = "score-expected-ball-in-air",

@@ -333,7 +333,11 @@ impl Player {
         if away > most + 1e-9 {
             self.fault(
                 place,
-                Expected::Reach { most: round(most, 100.0), away: round(away, 100.0) },
+                Expected::Reach {
+                    from: touch.side.map_or("body", Side::word),
+                    most: round(most, 100.0),
+                    away: round(away, 100.0),
+                },
                 Mend::LessOrStep,
             );
             self.now.ball = self.now.outward([from, STANCE]);
@@ -369,6 +373,6 @@ fn sum(a: Spot, b: Spot) -> Spot {
 }
 
 /// To so many parts of a unit; never −0.
-pub(super) fn round(value: f64, parts: f64) -> f64 {
+pub(crate) fn round(value: f64, parts: f64) -> f64 {
     (value * parts).round() / parts + 0.0
 }

@@ -17,19 +17,19 @@ use crate::technique::skill::Side;
 use crate::technique::surface::Surface;
 
 /// A column, in the drawing's own units.
-const WIDE: f64 = 40.0;
-const TALL: f64 = 104.0;
+const WIDE: i32 = 40;
+const TALL: i32 = 104;
 /// The lines of the feet and of the ball.
-const LEFT_LINE: f64 = 24.0;
-const BALL_LINE: f64 = 55.0;
-const RIGHT_LINE: f64 = 86.0;
+const LEFT_LINE: i32 = 24;
+const BALL_LINE: i32 = 55;
+const RIGHT_LINE: i32 = 86;
 /// How far the ball's line bends toward a foot.
-const BEND: f64 = 13.0;
+const BEND: i32 = 13;
 /// Half of the arc of a hop, which stands at the left edge of its column.
-const HOP: f64 = 6.5;
+const HOP: i32 = 6;
 /// Columns beside each other before the strip goes on below, and room for their words.
 const IN_A_ROW: usize = 12;
-const WORDS: f64 = 16.0;
+const WORDS: i32 = 16;
 
 /// The sole of a right foot from above, pointing ahead, around its middle: 11 wide, 22 long.
 const OUTLINE: &str = "M0 -11C3.6 -11 5.6 -7 5.3 -2C5.1 2 4 3 4 6C4 9.5 2 11 -.3 11C-3 11 -4.4 9.5 -4.2 6\
@@ -88,15 +88,15 @@ impl Score {
     pub fn draw(&self, words: &[String]) -> String {
         let columns = self.drawn();
         let rows = columns.len().div_ceil(IN_A_ROW).max(1);
-        let (wide, tall) = (WIDE * columns.len().clamp(1, IN_A_ROW) as f64, (TALL + WORDS) * rows as f64);
+        let (wide, tall) = (WIDE * columns.len().clamp(1, IN_A_ROW) as i32, (TALL + WORDS) * rows as i32);
         let mut svg = format!(
             r#"<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {wide} {tall}" width="{wide}" height="{tall}" role="img">"#
         );
         for (i, column) in columns.iter().enumerate() {
-            let (x, y) = (WIDE * (i % IN_A_ROW) as f64, (TALL + WORDS) * (i / IN_A_ROW) as f64);
+            let (x, y) = (WIDE * (i % IN_A_ROW) as i32, (TALL + WORDS) * (i / IN_A_ROW) as i32);
             let _ = write!(svg, r#"<g transform="translate({x} {y})">{column}"#);
             if let Some(word) = words.get(i) {
-                let (middle, under) = (WIDE / 2.0, TALL + 10.0);
+                let (middle, under) = (WIDE / 2, TALL + 10);
                 let _ = write!(
                     svg,
                     r#"<text x="{middle}" y="{under}" font-size="10" text-anchor="middle" fill="currentColor">{word}</text>"#
@@ -123,7 +123,7 @@ impl Score {
     }
 }
 
-fn foot_line(side: Side) -> f64 {
+fn foot_line(side: Side) -> i32 {
     match side {
         Side::Left => LEFT_LINE,
         Side::Right => RIGHT_LINE,
@@ -131,7 +131,7 @@ fn foot_line(side: Side) -> f64 {
 }
 
 /// Where the ball's line is after a touch: nearer to the foot that had it.
-fn ball_line(touch: &Touch) -> f64 {
+fn ball_line(touch: &Touch) -> i32 {
     match touch.side {
         Some(Side::Left) => BALL_LINE - BEND,
         Some(Side::Right) => BALL_LINE + BEND,
@@ -139,9 +139,9 @@ fn ball_line(touch: &Touch) -> f64 {
     }
 }
 
-fn column(count: &Count, before: f64, lane: f64, last: &mut Option<Side>) -> String {
+fn column(count: &Count, before: i32, lane: i32, last: &mut Option<Side>) -> String {
     let mut svg = String::with_capacity(900);
-    let middle = WIDE / 2.0;
+    let middle = WIDE / 2;
     let _ = write!(svg, r#"<g data-line="{}">"#, count.place.line);
     for line in [LEFT_LINE, RIGHT_LINE] {
         let _ = write!(
@@ -154,7 +154,7 @@ fn column(count: &Count, before: f64, lane: f64, last: &mut Option<Side>) -> Str
     let _ = write!(
         svg,
         r#"<path d="M0 {before}C{q} {before} {q} {lane} {middle} {lane}H{WIDE}" fill="none" stroke="currentColor" stroke-width="2.2"{dashes}/>"#,
-        q = middle / 2.0,
+        q = middle / 2,
     );
     for each in &count.moves {
         let foot = match each {
@@ -175,15 +175,15 @@ fn column(count: &Count, before: f64, lane: f64, last: &mut Option<Side>) -> Str
         let _ = write!(
             svg,
             r#"<path class="eyes" d="M4 9V4H{}V9" fill="none" stroke="currentColor" stroke-width="1.6"/>"#,
-            WIDE - 4.0
+            WIDE - 4
         );
     }
     svg.push_str("</g>");
     svg
 }
 
-fn hop(svg: &mut String, x: f64, y: f64) {
-    let (from, to, top) = (x - HOP, x + HOP, y - 9.0);
+fn hop(svg: &mut String, x: i32, y: i32) {
+    let (from, to, top) = (x - HOP, x + HOP, y - 9);
     let _ = write!(
         svg,
         r#"<path d="M{from} {y}Q{x} {top} {to} {y}" fill="none" stroke="currentColor" stroke-width="1.3"/>"#
@@ -191,7 +191,7 @@ fn hop(svg: &mut String, x: f64, y: f64) {
 }
 
 fn sole(svg: &mut String, side: Side, filled: Option<Surface>) {
-    let (x, y) = (WIDE / 2.0, foot_line(side));
+    let (x, y) = (WIDE / 2, foot_line(side));
     let scale = if side == Side::Left { "-1 1" } else { "1 1" };
     let _ = write!(
         svg,
@@ -203,8 +203,8 @@ fn sole(svg: &mut String, side: Side, filled: Option<Surface>) {
     svg.push_str("</g></g></g>");
 }
 
-fn draw_move(svg: &mut String, each: &Move, lane: f64) {
-    let middle = WIDE / 2.0;
+fn draw_move(svg: &mut String, each: &Move, lane: i32) {
+    let middle = WIDE / 2;
     match each {
         Move::Touch(touch) => {
             match touch.foot() {
@@ -214,7 +214,7 @@ fn draw_move(svg: &mut String, each: &Move, lane: f64) {
                     let _ = write!(
                         svg,
                         r#"<path d="M{middle} {}l8 8l-8 8l-8 -8Z" fill="currentColor"/>"#,
-                        lane - 8.0
+                        lane - 8
                     );
                 }
             }
@@ -228,8 +228,7 @@ fn draw_move(svg: &mut String, each: &Move, lane: f64) {
         Move::Lunge(_) => Side::ALL.into_iter().for_each(|side| sole(svg, side, None)),
         Move::Turn(degrees) => {
             let sweep = if *degrees < 0.0 { 0 } else { 1 };
-            let (from, to) =
-                if *degrees < 0.0 { (middle + 8.0, middle - 8.0) } else { (middle - 8.0, middle + 8.0) };
+            let (from, to) = if *degrees < 0.0 { (middle + 8, middle - 8) } else { (middle - 8, middle + 8) };
             let _ = write!(
                 svg,
                 r#"<path d="M{from} {LEFT_LINE}A8 8 0 0 {sweep} {to} {LEFT_LINE}m-3 -4l3 4l3 -4" fill="none" stroke="currentColor" stroke-width="1.6"/>"#
@@ -242,14 +241,14 @@ fn draw_move(svg: &mut String, each: &Move, lane: f64) {
             );
         }
         Move::Bounce => {
-            let (from, to, up) = (middle - 7.0, middle + 7.0, BALL_LINE - 9.0);
+            let (from, to, up) = (middle - 7, middle + 7, BALL_LINE - 9);
             let _ = write!(
                 svg,
                 r#"<path d="M{from} {up}L{middle} {BALL_LINE}L{to} {up}" fill="none" stroke="currentColor" stroke-width="1.6"/>"#
             );
         }
         Move::Toss => {
-            let (foot, head) = (BALL_LINE + 8.0, BALL_LINE - 8.0);
+            let (foot, head) = (BALL_LINE + 8, BALL_LINE - 8);
             let _ = write!(
                 svg,
                 r#"<path d="M{middle} {foot}V{head}m-4 5l4 -5l4 5" fill="none" stroke="currentColor" stroke-width="1.6"/>"#

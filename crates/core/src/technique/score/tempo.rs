@@ -35,6 +35,25 @@ impl Tempos {
     }
 }
 
+impl Tempos {
+    /// The same with another fast one, as results have shown it: the others stay, unless they would be faster than it.
+    ///
+    /// ```
+    /// use jogo_core::{technique::score::tempo::Tempos, units::Seconds};
+    /// let slower = Tempos::up_to(8).with_fast(Seconds(0.72));
+    /// assert_eq!((slower.fast, slower.in_rhythm, slower.own_pace), (Seconds(0.72), Seconds(0.72), Seconds(1.0)));
+    /// ```
+    pub fn with_fast(self, fast: Seconds) -> Tempos {
+        let at_least = |beat: Seconds| if beat < fast { fast } else { beat };
+        Tempos { own_pace: at_least(self.own_pace), in_rhythm: at_least(self.in_rhythm), fast }
+    }
+
+    /// Whether own pace is no faster than in rhythm, and that no faster than fast.
+    pub fn in_order(&self) -> bool {
+        self.own_pace >= self.in_rhythm && self.in_rhythm >= self.fast
+    }
+}
+
 /// How tall children are beside those of ten to twelve: reach and heights are multiplied by it.
 #[derive(Clone, Copy, Debug, PartialEq, PartialOrd)]
 pub struct BodySize(pub f64);

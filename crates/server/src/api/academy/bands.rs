@@ -19,9 +19,10 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
+use crate::views::standards::TempoOfTest;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.service(list).service(change).service(show_academy).service(change_academy);
+    config.service(list).service(change).service(tempos).service(show_academy).service(change_academy);
 }
 
 /// A band and its version.
@@ -84,6 +85,20 @@ pub(in crate::api) async fn change(
     state.store.change_band(&band, version).await?;
     state.store.note(state.clock.now(), Some(who.0.id), "changed a band", &id).await?;
     Ok(Json(bands(&state).await?))
+}
+
+/// The tempos that the results of a band show, in each test that says what it counts, beat by beat.
+#[utoipa::path(operation_id = "bands_tempos", params(("id" = String, Path)),
+    responses((status = 200, body = Vec<TempoOfTest>), (status = 404, body = Problem)))]
+#[get("/bands/{id}/tempos")]
+pub(in crate::api) async fn tempos(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<BandId>,
+) -> Answer<Json<Vec<TempoOfTest>>> {
+    who.may(Act::SetUp)?;
+    let band = state.store.band(&id).await?.ok_or_else(|| Problem::not_found(Thing::Band))?;
+    Ok(Json(TempoOfTest::of_band(&state, &band).await?))
 }
 
 async fn settings(state: &State) -> Answer<HttpResponse> {

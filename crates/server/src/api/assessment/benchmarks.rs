@@ -79,8 +79,10 @@ pub(in crate::api) async fn put_one(
 
 /// What is wrong with a test beside the library, and beside what was measured with it so far.
 async fn faults(state: &State, test: &Test, known: Option<Test>) -> Answer<Vec<InputError>> {
+    let skills = state.store.skills().await?;
     let mut faults = test.faults();
-    if !state.store.skills().await?.iter().any(|skill| skill.id == test.skill) {
+    faults.extend(test.score_faults(&skills));
+    if !skills.iter().any(|skill| skill.id == test.skill) {
         faults.push(InputError::at("/skill", Unknown::Skill { id: test.skill.to_string() }));
     }
     if let Some(kept) = known {

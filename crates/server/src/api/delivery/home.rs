@@ -1,14 +1,18 @@
 //! Practice at home: the page that players open without signing in, the card for paper, and what players say they did.
 
+use std::collections::{BTreeMap, BTreeSet};
+
 use crate::facts::Thing;
-use actix_web::HttpResponse;
 use actix_web::web::{Data, Path};
+use actix_web::{HttpRequest, HttpResponse};
 use actix_web::{get, post};
+use jiff::civil::Date;
 use jogo_core::academy::language::Language;
 use jogo_core::academy::phrases::Phrases;
 use jogo_core::delivery::home::HomeCard;
+use jogo_core::delivery::presence::Away;
 use jogo_core::delivery::team_plan::holding;
-use jogo_core::ids::DrillId;
+use jogo_core::ids::{DrillId, SkillId};
 use jogo_core::units::Pace;
 use jogo_store::academy::teams::Team;
 use jogo_store::delivery::home::Reported;
@@ -25,30 +29,57 @@ use crate::said::reports::ReportsSaid;
 use crate::sign_in::rights::Act;
 use crate::sign_in::{SignedIn, secrets};
 use crate::state::State;
-use crate::views::team_sessions::{editions_of, held};
+use crate::views::team_sessions::{TeamEdition, editions_of, held};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(page).service(phrases).service(card).service(renew).service(report);
 }
 
-/// The card of a team's week; absent while no edition runs.
-async fn card_of(state: &State, team: Uuid, pace: Pace) -> Answer<Option<HomeCard>> {
-    let today = state.today().await?;
-    let mut latest = None;
+/// The edition that a team works by now, of the curricula that have begun the one that began last; absent while none
+/// runs.
+async fn running(state: &State, team: Uuid, today: Date) -> Answer<Option<TeamEdition>> {
+    let mut latest: Option<TeamEdition> = None;
     for editions in editions_of(state, team).await?.into_values() {
-        let days = held(&editions);
-        // Of the curricula that have begun, the one that began last.
-        let Some(place) = holding(&days, today) else { continue };
+        let Some(place) = holding(&held(&editions), today) else { continue };
         let Some(own) = editions.into_iter().nth(place) else { continue };
         let start = own.edition.curriculum.start;
-        if start <= today && latest.as_ref().is_none_or(|(other, _)| *other < start) {
-            latest = Some((start, own.edition));
+        if start <= today && latest.as_ref().is_none_or(|other| other.edition.curriculum.start < start) {
+            latest = Some(own);
         }
     }
-    let Some((_, edition)) = latest else { return Ok(None) };
+    Ok(latest)
+}
+
+/// The card of a team's week; absent while no edition runs.
+async fn card_of(state: &State, team: Uuid, pace: Pace) -> Answer<Option<HomeCard>> {
+    Ok(cards_of(state, team, pace, &Away::new()).await?.map(|(shared, _)| shared))
+}
+
+/// The card of a team's week, and those of players who have not met what the others have.
+async fn cards_of(
+    state: &State,
+    team: Uuid,
+    pace: Pace,
+    away: &Away<Uuid>,
+) -> Answer<Option<(HomeCard, Vec<OwnCard>)>> {
+    let today = state.today().await?;
+    let Some(TeamEdition { edition, said, .. }) = running(state, team, today).await? else { return Ok(None) };
     let shelf = state.store.drills().await?;
     let problem = edition.problem().map_err(Problem::input)?;
-    Ok(Some(edition.home_card(&problem, &shelf, today, pace)))
+    let next = problem.sessions.iter().filter(|session| session.date <= today).count();
+    let mut not_met: BTreeMap<Uuid, BTreeSet<SkillId>> = BTreeMap::new();
+    for (skill, players) in edition.not_met(&problem, &said, next, away) {
+        for player in players {
+            not_met.entry(player).or_default().insert(skill.clone());
+        }
+    }
+    let shared = edition.home_card(&problem, &shelf, today, pace);
+    let own = |(player, skills): (Uuid, BTreeSet<SkillId>)| {
+        let own = edition.home_card_for(&skills, &problem, &shelf, today, pace);
+        (own != shared).then_some(OwnCard { player, card: own })
+    };
+    let own = not_met.into_iter().filter_map(own).collect();
+    Ok(Some((shared, own)))
 }
 
 /// What players see: the drills of the week, and nothing of any player.
@@ -119,13 +150,28 @@ pub(in crate::api) struct HomeHandout {
     /// The same as a picture to be scanned, as SVG.
     code: String,
     card: Option<HomeCard>,
+    /// The cards of players who were away whenever a skill was shown: they begin with that.
+    own_cards: Vec<OwnCard>,
     reported: Vec<ReportedView>,
+}
+
+/// The card of one player.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct OwnCard {
+    player: Uuid,
+    card: HomeCard,
 }
 
 /// The code of an address, as SVG: dark on light, with the quiet zone that readers ask for.
 fn code(address: &str) -> Answer<String> {
     let code = QrCode::new(address).map_err(|e| Problem::internal(&e))?;
     Ok(code.render::<svg::Color<'_>>().min_dimensions(160, 160).build())
+}
+
+/// A path of this server as others reach it.
+fn whole_address(asked: &HttpRequest, path: &str) -> String {
+    let asked = asked.connection_info();
+    format!("{}://{}{path}", asked.scheme(), asked.host())
 }
 
 /// The card of the week with the address of the page.
@@ -136,19 +182,18 @@ pub(in crate::api) async fn card(
     who: SignedIn,
     state: Data<State>,
     team: Path<Uuid>,
-    request: actix_web::HttpRequest,
+    request: HttpRequest,
 ) -> Answer<Json<HomeHandout>> {
     let team = who.team(&state, *team, Act::Coach).await?;
     let token = state.store.home_token(team.id, &secrets::token()?[..32], state.clock.now()).await?;
     let path = format!("/home/{token}");
-    let whole = {
-        let asked = request.connection_info();
-        format!("{}://{}{path}", asked.scheme(), asked.host())
-    };
+    let away = state.store.away(team.id).await?;
+    let (shared, own_cards) = cards_of(&state, team.id, Pace::default(), &away).await?.unzip();
     Ok(Json(HomeHandout {
-        code: code(&whole)?,
+        code: code(&whole_address(&request, &path))?,
         path,
-        card: card_of(&state, team.id, Pace::default()).await?,
+        card: shared,
+        own_cards: own_cards.unwrap_or_default(),
         reported: state.store.self_reported(team.id).await?.into_iter().map(ReportedView::from).collect(),
     }))
 }

@@ -4,10 +4,12 @@ pub mod board;
 pub mod hinges;
 pub mod home;
 pub mod log;
+pub mod next_time;
 pub mod own;
 pub mod pairs;
 pub mod session;
 pub mod upset;
+pub mod voices;
 
 use utoipa_actix_web::service_config::ServiceConfig;
 
@@ -18,6 +20,8 @@ pub fn routes(config: &mut ServiceConfig) {
         .configure(session::routes)
         .configure(upset::routes)
         .configure(hinges::routes)
+        .configure(next_time::routes)
+        .configure(voices::routes)
         .configure(log::routes)
         .configure(home::routes)
         .configure(own::routes)

@@ -3,6 +3,8 @@
 use crate::facts::Thing;
 use actix_web::get;
 use actix_web::web::{Data, Path};
+use jogo_core::delivery::next_time::{Coming, Stepped};
+use jogo_core::delivery::presence::NotMet;
 use jogo_core::delivery::session::RunningOrder;
 use jogo_core::delivery::team_plan::Upset;
 use jogo_core::units::Pace;
@@ -23,6 +25,7 @@ use crate::views::stations::Splits;
 use crate::views::team_sessions::{
     CameOff, LastChange, OfTeam, SessionEntry, TeamEdition, editions_of, of_editions, of_team,
 };
+use crate::views::voices::{OwnVoice, own_voices};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(list).service(show);
@@ -51,7 +54,15 @@ pub(in crate::api) struct TeamSession {
     /// Skills that begin in it only if the squad is ready for them, and those that do not begin for want of that.
     hinges: Vec<HingeView>,
     log: LogView,
+    /// What comes next of the skills of its blocks, and how hard it can be.
+    coming: Vec<Coming>,
+    /// Players who were away whenever a skill of a block was shown before: there they start one down.
+    not_met: Vec<NotMet<Uuid>>,
+    /// Its own blocks that are harder or easier than planned, as was decided after an earlier one.
+    stepped: Vec<Stepped>,
     splits: Splits,
+    /// What whoever asks has said of its drills, and what was answered.
+    voices: Vec<OwnVoice>,
 }
 
 /// The sessions of a team, in all the editions that it works by.
@@ -89,7 +100,7 @@ pub(in crate::api) async fn show(
         own = of_team(&state, team.id, edition).await?;
     }
     let pace = who.pace(&state).await?;
-    Ok(Json(TeamSession::of(&state, team, &own, session, pace).await?))
+    Ok(Json(TeamSession::of(&state, team, &own, session, (who.0.id, pace)).await?))
 }
 
 /// Before a coach sees the sessions, the skills that are due begin or wait. Says whether an edition has changed by
@@ -110,8 +121,14 @@ async fn settled(
 }
 
 impl TeamSession {
-    async fn of(state: &State, team: Team, own: &TeamEdition, session: usize, pace: Pace) -> Answer<Self> {
-        let TeamEdition { assigned, edition, .. } = own;
+    async fn of(
+        state: &State,
+        team: Team,
+        own: &TeamEdition,
+        session: usize,
+        (who, pace): (Uuid, Pace),
+    ) -> Answer<Self> {
+        let TeamEdition { assigned, edition, said } = own;
         let problem = edition.problem().map_err(Problem::input)?;
         let running_order = edition.running_order(&problem, session, pace);
         let mut running_order = running_order.ok_or_else(|| Problem::not_found(Thing::Session))?;
@@ -121,8 +138,12 @@ impl TeamSession {
             curriculum: edition.curriculum.name.clone(),
             edition_number: assigned.published.number,
             upset: assigned.own.upsets.get(&session).copied(),
+            not_met: edition.start_one_down(&problem, said, session, &state.store.away(team.id).await?),
+            stepped: assigned.own.stepped(&edition.plan, session),
+            coming: assigned.own.coming(edition, &problem, said, session, state.today().await?),
             log: LogView::of(state, team.id, own, session, running_order.date).await?,
             hinges: hinges_in(state, &team, own, session).await?,
+            voices: own_voices(state, team.id, who, &running_order).await?,
             splits: Splits::of(state, &team, &running_order).await?,
             team: team.name,
             running_order,

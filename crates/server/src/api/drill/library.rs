@@ -23,6 +23,7 @@ use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
 use crate::views::drills::{DrillEntry, LibraryShelf, listed};
+use crate::views::voices::AllVoices;
 
 pub fn routes(config: &mut ServiceConfig) {
     config
@@ -43,6 +44,9 @@ pub(in crate::api) struct Shelved {
     /// Those that are put away, instead of those that are not.
     #[serde(default)]
     archived: bool,
+    /// Those alone of which coaches have said something since the last answer.
+    #[serde(default)]
+    unanswered: bool,
     /// The language in which words are looked for, beside the one that a drill is written in.
     language: Option<Language>,
 }
@@ -61,7 +65,12 @@ pub(in crate::api) async fn list(
 ) -> Answer<Json<Page<DrillEntry>>> {
     who.may(Act::SeeLibrary)?;
     let pace = who.pace(&state).await?;
-    let found = listed(&state, &wanted, shelved.archived, shelved.language, pace).await?;
+    let mut found = listed(&state, &wanted, shelved.archived, shelved.language, pace).await?;
+    if who.may(Act::KeepLibrary).is_ok() {
+        let all = AllVoices::of(&state).await?;
+        found.iter_mut().for_each(|entry| entry.heard = all.heard(&entry.id));
+    }
+    found.retain(|entry| !shelved.unanswered || entry.heard.unanswered > 0);
     Ok(Json(cursor.page(found, |entry| entry.id.to_string())))
 }
 

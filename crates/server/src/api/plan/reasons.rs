@@ -7,6 +7,7 @@ use jogo_core::delivery::edition::Edition;
 use jogo_core::fact::Fact;
 use jogo_core::ids::SkillId;
 use jogo_core::plan::forecast::{Forecast, Size, forecast};
+use jogo_core::plan::knack::Knack;
 use jogo_core::plan::search::solve::usual_steps;
 use jogo_core::plan::{
     Approach, BlockId, BlockWhy, Clash, Comparison, Plan, Problem as PlanProblem, compare, solve, why_block,
@@ -22,6 +23,7 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
+use crate::views::team_sessions::knack_by;
 
 /// What is asked about: a block, a skill, or both.
 #[derive(Deserialize, IntoParams)]
@@ -144,14 +146,26 @@ async fn numbered(state: &State, curriculum: Uuid, number: i64) -> Answer<Editio
     Ok(state.store.edition(published.id).await?.ok_or_else(none)?.1)
 }
 
+/// What a plan comes to, for the squads that work by it.
+#[derive(Serialize, ToSchema)]
+pub(crate) struct Foreseen {
+    #[serde(flatten)]
+    forecast: Forecast,
+    /// What came off for those squads, all together; absent until somebody has said so.
+    came_off: Option<Knack>,
+}
+
 /// How many of the squad will be where by which week, if the plan is done as it stands.
 #[utoipa::path(operation_id = "curricula_foreseen", params(("id" = Uuid, Path)),
-    responses((status = 200, body = Forecast)))]
+    responses((status = 200, body = Foreseen)))]
 #[get("/curricula/{id}/forecast")]
-pub(crate) async fn foreseen(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<Forecast>> {
+pub(crate) async fn foreseen(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<Foreseen>> {
     who.may(Act::Plan)?;
-    let (edition, problem) = opened(&state, *id).await?;
-    Ok(Json(aside(move || foreseen_by(&edition, &problem)).await?))
+    let (edition, mut problem) = opened(&state, *id).await?;
+    let knack = knack_by(&state, *id, &edition.band.id).await?;
+    problem.knack = knack.theta;
+    let forecast = aside(move || foreseen_by(&edition, &problem)).await?;
+    Ok(Json(Foreseen { forecast, came_off: (knack.logs > 0).then_some(knack) }))
 }
 
 pub(super) fn foreseen_by(edition: &Edition, problem: &PlanProblem) -> Forecast {

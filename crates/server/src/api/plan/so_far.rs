@@ -9,6 +9,7 @@ use jogo_core::assessment::milestones::ready::stages_had;
 use jogo_core::delivery::team_plan::as_run;
 use jogo_core::ids::{BandId, SkillId};
 use jogo_core::plan::forecast::so_far::{Day, SoFar, Squad, days, so_far};
+use jogo_core::plan::knack::{Glance, Knack};
 use jogo_core::plan::{Plan, Problem as PlanProblem, SkillWish};
 use jogo_store::delivery::log::Delivered;
 use serde::Serialize;
@@ -23,7 +24,7 @@ use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
 use crate::views::assessment::{Assessment, Bands, stands};
-use crate::views::team_sessions::{TeamEdition, editions_of};
+use crate::views::team_sessions::{TeamEdition, editions_of, glances_of};
 
 /// How far the squads that work by a curriculum have come so far, and the rates that follow.
 #[utoipa::path(operation_id = "curricula_so_far", params(("id" = Uuid, Path)),
@@ -31,8 +32,11 @@ use crate::views::team_sessions::{TeamEdition, editions_of};
 #[get("/curricula/{id}/so-far")]
 pub(crate) async fn reached_so_far(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<SoFar>> {
     who.may(Act::Plan)?;
-    let (edition, problem) = opened(&state, *id).await?;
+    let (edition, mut problem) = opened(&state, *id).await?;
     let running = Running::all(&state, *id, &edition.band.id).await?;
+    // Beside what was reached stands what the forecast says.
+    let glances: Vec<Glance> = running.iter().flat_map(|squad| squad.glances.clone()).collect();
+    problem.knack = Knack::of(&glances).theta;
     let summed = aside(move || {
         let squads: Vec<Squad> = running.into_iter().map(Running::squad).collect();
         so_far(&problem, &squads, &foreseen_by(&edition, &problem))
@@ -80,6 +84,8 @@ struct Running {
     problem: PlanProblem,
     run: Plan,
     days: Vec<Day>,
+    /// What came off by this curriculum.
+    glances: Vec<Glance>,
     assessment: Arc<Assessment>,
 }
 
@@ -91,9 +97,11 @@ impl Running {
         for team in state.store.teams().await?.into_iter().filter(|team| team.band == *band) {
             let assessment = Arc::new(Assessment::of(state, &team, today).await?);
             for (curriculum, mut editions) in editions_of(state, team.id).await? {
+                let glances = if curriculum == this { glances_of(&editions)? } else { Vec::new() };
                 // The last one has what was run before it as well.
                 let Some(latest) = editions.pop() else { continue };
-                running.extend(Running::of(curriculum == this, &latest, &assessment)?);
+                let squad = Running::of(curriculum == this, &latest, &assessment)?;
+                running.extend(squad.map(|squad| Running { glances, ..squad }));
             }
         }
         Ok(running)
@@ -104,12 +112,19 @@ impl Running {
         let days = days(&problem, assessment.on);
         let run = as_run(&latest.edition.plan, &latest.said);
         let begun = !days.is_empty();
-        Ok(begun.then(|| Running { by_this, problem, run, days, assessment: assessment.clone() }))
+        Ok(begun.then(|| Running {
+            by_this,
+            problem,
+            run,
+            days,
+            glances: Vec::new(),
+            assessment: assessment.clone(),
+        }))
     }
 
     /// How far each player had come by each of the days.
     fn squad(self) -> Squad {
-        let Running { by_this, problem, run, days, assessment } = self;
+        let Running { by_this, problem, run, days, assessment, .. } = self;
         let can_show = |wish: &SkillWish| {
             let of_skill =
                 assessment.milestones_of(Bands::UpToOwn).filter(|milestone| milestone.skill == wish.id);

@@ -16,6 +16,7 @@ mod limits;
 mod lists;
 mod log;
 mod map;
+mod next_time;
 mod own;
 mod pairs;
 mod people;

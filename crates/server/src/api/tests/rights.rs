@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 79] = [
+const ROUTES: [(&str, &str, &[&str]); 84] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/language", &[DIRECTOR, LEAD, COACH]),
@@ -31,6 +31,7 @@ const ROUTES: [(&str, &str, &[&str]); 79] = [
     ("GET", "/map/compared?since=2031-02-09", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/bands", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/bands/u8-u9", &[DIRECTOR]),
+    ("GET", "/bands/u8-u9/tempos", &[DIRECTOR]),
     ("GET", "/academy", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/academy", &[DIRECTOR]),
     ("POST", "/layouts", &[DIRECTOR, LEAD, COACH]),
@@ -71,6 +72,10 @@ const ROUTES: [(&str, &str, &[&str]); 79] = [
     ("GET", "/teams/{team}/editions/{edition}/own", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/teams/{team}/editions/{edition}/own", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/teams/{team}/log", &[LEAD, COACH]),
+    ("POST", "/teams/{team}/next-times", &[LEAD, COACH]),
+    ("POST", "/teams/{team}/voices", &[LEAD, COACH]),
+    ("GET", "/drills/weave-six/voices", &[DIRECTOR]),
+    ("PUT", "/drills/weave-six/answer", &[DIRECTOR]),
     ("GET", "/clubs", &[DIRECTOR, LEAD]),
     ("POST", "/clubs", &[DIRECTOR]),
     ("PUT", "/clubs/{club}", &[DIRECTOR]),
@@ -152,6 +157,9 @@ fn body(route: &str, read: &Read) -> Value {
         "own" => json!({"version": 0, "season": null, "ground": null}),
         "back" => json!({"version": 0}),
         "log" => json!({"outcomes": []}),
+        "voices" => json!({"voices": []}),
+        "answer" => json!({"says": "Use two markers less."}),
+        "next-times" => json!({"next_times": []}),
         "players" => json!({"players": []}),
         "trials" => json!({"trials": []}),
         "clubs" => json!({"id": id(1), "name": "Long Strand"}),

@@ -4,7 +4,7 @@ use actix_web::http::Method;
 use rstest::rstest;
 use serde_json::{Value, json};
 
-use super::{COACH, DIRECTOR, academy};
+use super::{COACH, DIRECTOR, academy, own_page};
 
 fn find<'m>(map: &'m Value, id: &str) -> &'m Value {
     map["skills"].as_array().unwrap().iter().find(|skill| skill["id"] == id).unwrap()
@@ -137,10 +137,119 @@ async fn the_feet_are_on_today_and_at_home() {
         for block in blocks.iter().filter(|block| block["from_score"] == true) {
             assert!(block["touches"]["strong"].as_u64().unwrap() > 0, "{}", block["title"]);
         }
+        for block in blocks {
+            let floor = &block["footprint"];
+            assert_eq!(block["on_the_spot"], floor["width_m"] == 0.0 && floor["depth_m"] == 0.0, "{block}");
+        }
     }
     assert!(moving > 0, "no block of four sessions shows the feet");
     let card = coach.gets(&format!("{team}/home")).await.body["card"].clone();
     let chain = &card["chain"];
     assert!(chain["links"].as_array().unwrap().len() >= 2, "{chain}");
     assert!(chain["feet"]["counts"].as_array().unwrap().len() >= 2);
+}
+
+// The second session of the squad of 13 to 15: what it met there, and what it had met before, joined two by two.
+#[actix_web::test]
+async fn a_drill_of_own_chains_offers_some_of_what_the_squad_has_met() {
+    let academy = academy().await;
+    let coach = academy.signed_in("hala").await;
+    let me = coach.gets("/session").await.body;
+    let team = me["teams"].as_array().unwrap().iter().find(|team| team["band"] == "u13-u15").unwrap();
+    let team = format!("/teams/{}", team["id"].as_str().unwrap());
+    let edition = coach.gets(&format!("{team}/sessions")).await.body["sessions"][0]["edition"].clone();
+    let at = format!("{team}/sessions/{}/1", edition.as_str().unwrap());
+    let blocks = coach.gets(&at).await.body["running_order"]["blocks"].as_array().unwrap().clone();
+    let (own, others): (Vec<_>, Vec<_>) =
+        blocks.iter().partition(|block| block["drill"] == "free-chain-of-two");
+    assert!(!own.is_empty() && others.iter().all(|block| block["chains"] == json!([])));
+    let mut offered = std::collections::BTreeSet::new();
+    for chain in own[0]["chains"].as_array().unwrap() {
+        let skills: Vec<_> =
+            chain["links"].as_array().unwrap().iter().map(|link| link["skill"].clone()).collect();
+        assert!(skills.len() == 2 && skills[0] != skills[1], "{chain}");
+        assert!(offered.insert(format!("{skills:?}")), "{chain} is offered twice");
+    }
+    assert!(!offered.is_empty());
+    // Another block of the same session is offered others, or the same in another order.
+    assert!(own.len() < 2 || own[0]["chains"] != own[1]["chains"]);
+}
+
+// “Toe taps in 30 s” counts the touches of a round of two beats. By hand: 55 in 30 s are a touch every 0.545 s. Fast is
+// 0.45 s for U8–U9; ¾ of it is 0.3375 s, at which 88 touches fit.
+#[actix_web::test]
+async fn a_count_knows_its_touches() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let read = director.gets("/standards/toe-taps-30").await.body;
+    let band = read["bands"].as_array().unwrap().iter().find(|band| band["id"] == "u8-u9").unwrap().clone();
+    let asked = band["tempo"]["asked"]["stretching"].as_f64().unwrap();
+    assert!((asked - 30.0 / 55.0).abs() < 1e-9, "{asked}");
+    assert_eq!((&band["tempo"]["fast_s"], &read["findings"]), (&json!(0.45), &json!([])));
+    // Besides, it is more than the band above is asked for.
+    let thought = json!({"bands": {"u8-u9": {"building": 28, "secure": 42, "stretching": 89}}});
+    let weighed = director.posts("/standards/toe-taps-30/weighed", thought).await.body;
+    let said = weighed["findings"][1]["detail"].as_str().unwrap().to_owned();
+    assert_eq!(
+        said,
+        "Stretching in U8–U9 asks for 89: a beat every 0.337 s. Nobody that age keeps up a beat shorter than \
+         0.338 s. Ask for 88 at most."
+    );
+    assert_eq!(weighed["asked"]["u8-u9"]["building"].as_f64().unwrap(), 30.0 / 28.0);
+    // A course counts nothing.
+    assert_eq!(director.gets("/standards/weave-time").await.body["bands"][0]["tempo"], Value::Null);
+}
+
+#[actix_web::test]
+async fn results_tell_a_tempo_that_a_band_can_take_over() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let shown = director.gets("/bands/u8-u9/tempos").await.body;
+    let taps = shown.as_array().unwrap().iter().find(|test| test["name"] == "Toe taps in 30 s").unwrap();
+    let on_scale = director.gets("/standards/toe-taps-30").await.body;
+    let band = on_scale["bands"].as_array().unwrap().iter().find(|band| band["id"] == "u8-u9").unwrap();
+    assert_eq!(
+        (&taps["measured"], taps["measured"]["results"].as_u64() >= Some(10)),
+        (&band["tempo"]["measured"], true)
+    );
+    assert_eq!(director.gets("/bands/u99/tempos").await.status, 404);
+    // The same of one player: the result in the sheet, and the time from touch to touch beside it.
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let players = coach.gets(&format!("{team}/squad")).await.body["players"].clone();
+    let page = format!("{team}/players/{}", players[0]["id"].as_str().unwrap());
+    let sheet = coach.gets(&page).await.body;
+    let result =
+        sheet["results"].as_array().unwrap().iter().find(|r| r["result"]["test"] == "toe-taps-30").unwrap();
+    let (value, touch) = (result["result"]["value"].as_f64().unwrap(), result["touch_s"].as_f64().unwrap());
+    assert!((touch * value - 30.0).abs() < 1e-9, "{result}");
+}
+
+#[rstest]
+#[case::it_opens("right inside push", "The round does not end where it began")]
+#[case::it_does_not_read("right inside push out", "For out use outside.")]
+#[actix_web::test]
+async fn what_a_test_counts_can_be_counted(#[case] text: &str, #[case] says: &str) {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let mut test = director.gets("/tests/toe-taps-30").await.body["test"].clone();
+    test["score"]["text"] = text.into();
+    let refused = director.sends(own_page(Method::PUT, "/tests/toe-taps-30").set_json(test)).await;
+    assert_eq!((refused.status.as_u16(), refused.pointers()), (422, vec!["/score/text"]));
+    assert!(refused.body.to_string().contains(says), "{refused:?}");
+}
+
+#[actix_web::test]
+async fn a_skill_keeps_a_score_that_a_test_counts() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let read = director.gets("/map").await;
+    let mut skill = find(&read.body, "inside-outside-cut").clone();
+    skill["score"] = "right inside push 2".into();
+    let refused = director.writes(Method::POST, "/map", &read.etag.unwrap(), json!({"put": [skill]})).await;
+    assert_eq!((refused.status.as_u16(), refused.pointers()), (422, vec!["/put"]));
+    assert!(
+        refused.body.to_string().contains("The test “Chains of four cuts in 30 s” counts this score"),
+        "{refused:?}"
+    );
 }

@@ -15,6 +15,7 @@ import { NumberField, TextCell } from '../../../ui/fields'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { useAcademy, useWrittenBands } from '../../drill/queries'
 import { AcademyForm } from './AcademyForm'
+import { MeasuredTempos } from './MeasuredTempos'
 import { useBandChanges } from './queries'
 
 type Band = Schemas['Band']
@@ -154,6 +155,7 @@ function BandTable({ bands, usual, onEdit }: TableProps) {
             <TableCell key={band.id}>
               <Tempos band={band} usual={usual[band.id]} onEdit={onEdit} />
               <Source band={band} name="tempos_s" onSource={source} />
+              <MeasuredTempos band={band} usual={usual[band.id]} onEdit={onEdit} />
             </TableCell>
           ))}
         </Row>

@@ -1,7 +1,14 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, type Schemas } from '../../../api/client'
 import { drillKeys } from '../../drill/keys'
 import { academyKeys } from '../keys'
+
+/** The tempos that the results of a band show. */
+export const useMeasuredTempos = (band: string) =>
+  useQuery({
+    queryKey: academyKeys.tempos(band),
+    queryFn: () => data(api.GET('/bands/{id}/tempos', { params: { path: { id: band } } })),
+  })
 
 /** Changes of bands and of what holds for the whole academy. Drills look different afterwards. */
 export function useBandChanges() {

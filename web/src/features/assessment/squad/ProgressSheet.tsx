@@ -293,6 +293,11 @@ function Results({ progress }: { progress: ProgressSheet }) {
                   <LevelSteps level={last.result.level} size={16} />
                   <Figure sx={{ fontSize: '1.15rem' }}>{unit(asResult(last.result.value), test)}</Figure>
                 </Box>
+                {last.touch_s != null && (
+                  <Typography variant="caption" component="div" color="text.secondary">
+                    {t('progress-touch', { seconds: last.touch_s })}
+                  </Typography>
+                )}
                 {last.today && last.today !== last.result.level && (
                   <Typography variant="caption" component="div" color="text.secondary">
                     {t('progress-today', { level: t(`level-${last.today}`) })}

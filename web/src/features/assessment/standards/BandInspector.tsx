@@ -12,14 +12,15 @@ import { useWrittenMilestone } from './queries'
 interface Props {
   scale: Schemas['StandardsOfTest']
   band: Schemas['BandOnScale']
-  shares: Schemas['Shares'] | undefined
+  /** What moved thresholds would mean. */
+  thought: Schemas['Weighed'] | undefined
   onTake: () => void
 }
 
 const LEVELS = ['building', 'secure', 'stretching'] as const
 const signed = (value: number) => `${value > 0 ? '+' : value < 0 ? '−' : ''}${asResult(Math.abs(value))}`
 
-export function BandInspector({ scale, band, shares, onTake }: Props) {
+export function BandInspector({ scale, band, thought, onTake }: Props) {
   const unit = scale.test.unit ? ` ${scale.test.unit}` : ''
   const written = useWrittenMilestone(scale.test.id)
   const [editing, setEditing] = useState<Schemas['Milestone'] | 'new' | null>(null)
@@ -56,6 +57,7 @@ export function BandInspector({ scale, band, shares, onTake }: Props) {
           </Button>
         </Section>
       )}
+      {band.tempo && <Tempo tempo={band.tempo} asked={thought?.asked[band.id] ?? band.tempo.asked} />}
       {band.history.length > 1 && (
         <Section title={t('standards-history')}>
           {band.history.map(({ from, thresholds: { building, secure, stretching } }) => (
@@ -68,7 +70,7 @@ export function BandInspector({ scale, band, shares, onTake }: Props) {
           ))}
         </Section>
       )}
-      {band.shares && <Quarters now={band.shares} thought={shares} />}
+      {band.shares && <Quarters now={band.shares} thought={thought?.shares[band.id]} />}
       <Section title={t('standards-milestones')}>
         {band.milestones.map((milestone) => (
           <Button
@@ -96,6 +98,34 @@ export function BandInspector({ scale, band, shares, onTake }: Props) {
         />
       )}
     </Box>
+  )
+}
+
+/** How fast the thresholds ask the feet to be, and how fast they are. */
+function Tempo({
+  tempo,
+  asked,
+}: {
+  tempo: Schemas['TempoOnScale']
+  asked: Schemas['TouchTimes'] | null | undefined
+}) {
+  const { measured, fast_s: fast } = tempo
+  return (
+    <Section title={t('standards-tempo')}>
+      {LEVELS.map((level) => {
+        const seconds = asked?.[level]
+        return (
+          seconds != null && (
+            <Row key={level} says={t(`level-${level}`)} value={t('standards-tempo-touch', { seconds })} />
+          )
+        )
+      })}
+      <Typography variant="caption" component="p" color="text.secondary" sx={{ lineHeight: 1.3 }}>
+        {measured
+          ? t('standards-tempo-measured', { seconds: measured.beat_s, n: measured.results, fast })
+          : t('standards-tempo-few', { fast })}
+      </Typography>
+    </Section>
   )
 }
 

@@ -86,7 +86,7 @@ export function StandardsPage() {
           onClose={() => setWriting(null)}
           onKept={(id) => {
             setWriting(null)
-            void navigate(`/standards/${id}`)
+            void navigate({ pathname: `/standards/${id}`, search: address.toString() })
           }}
           onDropped={() => {
             setWriting(null)
@@ -238,7 +238,7 @@ function Scale({ scale, band, onBand, onWrite, onPercentiles }: ScaleProps) {
         <BandInspector
           scale={scale}
           band={chosen}
-          shares={chosen.id in moved ? weighed.data?.shares[chosen.id] : undefined}
+          thought={chosen.id in moved ? weighed.data : undefined}
           onTake={() => {
             const thresholds = suggested(chosen)
             if (thresholds) move(chosen.id, thresholds)

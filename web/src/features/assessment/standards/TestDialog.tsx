@@ -13,6 +13,7 @@ import { nameFor } from '../../../api/naming'
 import { t } from '../../../texts/t'
 import { NumberField, SelectCell, TextCell } from '../../../ui/fields'
 import { useSkills } from '../../drill/queries'
+import { CountedFields } from './CountedFields'
 import { KeepRow } from './KeepRow'
 import { useDropTest, usePutTest } from './queries'
 
@@ -75,7 +76,7 @@ export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
     put.mutate({ test, fresh: !written }, { onSuccess: () => onKept(id) })
   }
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm">
+    <Dialog open onClose={onClose} fullWidth maxWidth={draft.score ? 'lg' : 'sm'}>
       <DialogTitle>
         {written ? t('standards-writing-change', { name: written.test.name }) : t('standards-writing-fresh')}
       </DialogTitle>
@@ -112,6 +113,7 @@ export function TestDialog({ written, onClose, onKept, onDropped }: Props) {
           minRows={2}
         />
         <Recording draft={draft} fixed={fixed} onChange={change} />
+        {draft.protocol.kind === 'count' && <CountedFields draft={draft} onChange={change} />}
         <TextCell
           label={t('standards-writing-layout')}
           value={draft.layout ?? ''}
@@ -163,7 +165,7 @@ function Recording({ draft, fixed, onChange }: RecordingProps) {
         disabled={fixed}
         value={draft.protocol.kind}
         options={KINDS.map((value) => ({ value, says: t(`standards-writing-kind-${value}`) }))}
-        onChange={(kind) => kind && onChange(FIRST[kind])}
+        onChange={(kind) => kind && onChange({ ...FIRST[kind], score: null })}
       />
       <ProtocolFields
         protocol={draft.protocol}

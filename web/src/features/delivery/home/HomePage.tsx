@@ -8,7 +8,7 @@ import { t } from '../../../texts/t'
 import { cautionsSaid, Points } from '../../../ui/block'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { BlockPicture } from '../../../ui/score/BlockPicture'
-import { MovingFeet } from '../../../ui/score/MovingFeet'
+import { Chain } from '../../../ui/score/Chain'
 import { StrandSwatch } from '../../../ui/strands'
 import { BlockClock } from '../today/BlockClock'
 import { useHomePage } from './queries'
@@ -59,7 +59,7 @@ export function HomePage() {
                   challenge={i === card.challenge ? card.challenge_s : null}
                 />
               ))}
-              {card.chain && <Chain chain={card.chain} />}
+              {card.chain && <HomeChain chain={card.chain} />}
               <Typography variant="body2" color="text.secondary">
                 {t('session-caution-tail')} {t('home-grown-up')}
               </Typography>
@@ -108,20 +108,12 @@ function Drill({
 }
 
 /** Moves that the squad has met, one going on where the other ends. */
-function Chain({ chain }: { chain: Schemas['HomeChain'] }) {
+function HomeChain({ chain }: { chain: Schemas['ChainToTry'] }) {
   const title = t('home-chain', { n: chain.links.length })
   return (
     <Box component="section" aria-label={title} sx={CARD}>
       <Typography variant="h2">{title}</Typography>
-      <Box component="ol" sx={{ m: 0, pl: 2.5 }}>
-        {chain.links.map((link) => (
-          <li key={link.skill}>
-            {link.name}
-            {link.mirrored && ` · ${t('score-mirror')}`}
-          </li>
-        ))}
-      </Box>
-      <MovingFeet feet={chain.feet} title={title} height={200} compact />
+      <Chain chain={chain} title={title} height={200} />
     </Box>
   )
 }

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useParams } from 'react-router'
 import type { Schemas } from '../../../api/client'
-import { boutsSaid } from '../../../texts/said'
+import { doseSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { Sheets } from '../../../ui/Sheets'
@@ -14,6 +14,9 @@ import { useHandout } from './queries'
 
 const DAYS = 5
 
+/** Room for a strip and a picture of each of eight beats, in pixels. */
+const PICTURE = 135
+
 export function PrintHome() {
   const { team = '' } = useParams()
   const handout = useHandout(team)
@@ -21,14 +24,15 @@ export function PrintHome() {
   const failed = [handout, squad].find((each) => each.isError && !each.data)
   if (failed) return <ErrorNote error={failed.error} />
   if (!handout.data || !squad.data) return <Loading />
-  const { card, code } = handout.data
+  const { card, code, own_cards } = handout.data
+  const cardOf = (player: string) => own_cards.find((own) => own.player === player)?.card ?? card
   return (
     <Sheets title={t('home-title')}>
       {!card || card.drills.length === 0 ? (
         <Empty>{t('home-nothing')}</Empty>
       ) : (
         squad.data.players.map((player) => (
-          <HomeCard key={player.id} player={player} card={card} code={code} />
+          <HomeCard key={player.id} player={player} card={cardOf(player.id) ?? card} code={code} />
         ))
       )}
     </Sheets>
@@ -97,8 +101,8 @@ function HomeCard({
             <Typography sx={{ fontWeight: 700, lineHeight: 1.1, fontSize: 13 }}>
               {drill.title} · {t('minutes', { n: drill.minutes })}
             </Typography>
-            <Typography variant="caption">{boutsSaid(drill)}</Typography>
-            <PaperPicture block={drill} height={118} />
+            <Typography variant="caption">{doseSaid(drill)}</Typography>
+            <PaperPicture block={drill} height={PICTURE} />
             <Box component="ol" sx={{ m: 0, pl: 2, fontSize: 11, lineHeight: 1.2 }}>
               {drill.points.slice(0, 3).map((point) => (
                 <li key={point}>{point}</li>

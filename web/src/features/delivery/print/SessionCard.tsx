@@ -2,8 +2,8 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { RunningBlock, Schemas } from '../../../api/client'
-import { boutsSaid, layingOutSaid, stationsSaid, themeSaid } from '../../../texts/said'
-import { said, t } from '../../../texts/t'
+import { bringSaid, doseSaid, layingOutSaid, stationsSaid, themeSaid } from '../../../texts/said'
+import { t } from '../../../texts/t'
 import { cautionsSaid } from '../../../ui/block'
 import { asLongDay, Figure } from '../../../ui/figures'
 import { settingsSaid } from '../../../ui/levers'
@@ -11,16 +11,13 @@ import { PaperPicture } from '../../../ui/score/PaperPicture'
 import { StageGlyph } from '../../../ui/stages'
 
 /** How high a drawing may be, so that this many blocks fit on one side. */
-const drawingHeight = (blocks: number) => (blocks <= 4 ? 210 : blocks <= 6 ? 116 : blocks <= 8 ? 64 : 46)
+const drawingHeight = (blocks: number) => (blocks <= 4 ? 210 : blocks <= 6 ? 131 : blocks <= 8 ? 64 : 46)
 /** How many points fit beside it. */
 const POINTS = 3
 
 export function SessionCard({ view }: { view: Schemas['TeamSession'] }) {
   const { running_order: order } = view
   const theme = themeSaid(order.theme)
-  const kit = Object.entries(order.kit).map(([colour, n]) =>
-    t('session-markers', { n, colour, name: said(`colour-${colour}`) ?? colour }),
-  )
   return (
     <Box
       component="article"
@@ -57,7 +54,7 @@ export function SessionCard({ view }: { view: Schemas['TeamSession'] }) {
         <Typography sx={{ fontWeight: 600, fontSize: 13 }}>{t('session-theme', { theme })}</Typography>
       )}
       <Typography variant="body2">
-        <strong>{t('session-kit')}:</strong> {kit.join(', ') || t('session-no-kit')}
+        <strong>{t('session-kit')}:</strong> {bringSaid(order)}
       </Typography>
       {order.tests.length > 0 && (
         <Typography variant="body2">
@@ -109,7 +106,7 @@ function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number
           t(`stage-${block.stage}`),
           settingsSaid(block.levers, block.foot),
           stationsSaid(block.station_sizes),
-          boutsSaid(block),
+          doseSaid(block),
         ]
           .filter(Boolean)
           .join(' · ')}
@@ -130,6 +127,12 @@ function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number
           ))}
         </Box>
       </Box>
+      {block.chains.length > 0 && (
+        <Typography variant="caption" component="div" sx={{ lineHeight: 1.2 }}>
+          <strong>{t('chains-title')}:</strong>{' '}
+          {block.chains.map((chain) => chain.links.map((link) => link.name).join(' + ')).join('; ')}
+        </Typography>
+      )}
       {block.cautions.length > 0 && (
         <Typography variant="caption" component="div" sx={{ lineHeight: 1.2 }}>
           <strong>{t('session-cautions')}:</strong> {cautionsSaid(block.cautions)}

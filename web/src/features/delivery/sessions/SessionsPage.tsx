@@ -2,6 +2,7 @@
 
 import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
+import Link from '@mui/material/Link'
 import MenuItem from '@mui/material/MenuItem'
 import { useTheme } from '@mui/material/styles'
 import Table from '@mui/material/Table'
@@ -12,12 +13,12 @@ import TableRow from '@mui/material/TableRow'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useQuery } from '@tanstack/react-query'
-import { useSearchParams } from 'react-router'
+import { Link as RouterLink, useSearchParams } from 'react-router'
 import { api, data, type Schemas } from '../../../api/client'
 import { useTranslated } from '../../../texts/phrases'
 import { driftSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
-import { asPercent, Figure } from '../../../ui/figures'
+import { asPercent, asResult, Figure } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { Spoken } from '../../../ui/Spoken'
 import { useCurricula } from '../../plan/queries'
@@ -70,8 +71,32 @@ export function SessionsPage() {
           <Typography color="text.secondary">{t('sessions-about')}</Typography>
         </Box>
         <Board clubs={clubs} chosen={chosen} onChoose={choose} />
+        <ComesOffLess less={delivery.data.less} />
       </Box>
       <WeekInspector curriculum={delivery.data.curriculum} team={team} week={week} />
+    </Box>
+  )
+}
+
+/** Drills of which less comes off than was expected: a matter of the drill, or of one club. */
+function ComesOffLess({ less }: { less: Schemas['LessOfDrill'][] }) {
+  if (less.length === 0) return null
+  return (
+    <Box component="section" aria-label={t('sessions-less')} sx={{ mt: 3 }}>
+      <Typography variant="h2">{t('sessions-less')}</Typography>
+      {less.map(({ drill, title, club, knack }) => (
+        <Typography key={`${drill} ${club}`} sx={{ mt: 0.5 }}>
+          <Link component={RouterLink} to={`/drills/${drill}`}>
+            {title}
+          </Link>{' '}
+          · {club ?? t('sessions-less-everywhere')} ·{' '}
+          {t('sessions-less-of', {
+            came: asResult(10 * knack.came_off),
+            expected: asResult(10 * knack.expected),
+            n: knack.logs,
+          })}
+        </Typography>
+      ))}
     </Box>
   )
 }

@@ -43,9 +43,20 @@ function standing(phases: Schemas['Phase'][], elapsed: number) {
     end += phase.seconds
     if (phase.kind === 'work') bout += 1
     if (elapsed < end)
-      return { kind: phase.kind, left: end - elapsed, bout, worked: phase.seconds - (end - elapsed) }
+      return {
+        kind: phase.kind,
+        left: end - elapsed,
+        bout,
+        worked: phase.seconds - (end - elapsed),
+        foot: phase.foot ?? null,
+      }
   }
-  return { kind: 'over' as const, left: 0, bout, worked: 0 }
+  return { kind: 'over' as const, left: 0, bout, worked: 0, foot: null }
+}
+
+/** Where there is no room for it beside the clock, the button stands under it. */
+const ON_SMALL_PHONES = {
+  '@media (max-width: 359.95px)': { flexWrap: 'wrap', '& > :last-child': { flexBasis: '100%' } },
 }
 
 /** All that the clock needs of a block. */
@@ -54,7 +65,7 @@ type Timed = Pick<RunningBlock, 'phases' | 'bouts' | 'calls'>
 export function BlockClock({ block, name }: { block: Timed; name: string }) {
   const { floor } = useTheme()
   const clock = useClock(name)
-  const { kind, left, bout, worked } = standing(block.phases, clock.elapsed)
+  const { kind, left, bout, worked, foot } = standing(block.phases, clock.elapsed)
   const all = block.phases.reduce((sum, phase) => sum + phase.seconds, 0)
   const working = kind === 'work'
   const [sounding, setSounding] = useRemembered(sound)
@@ -76,7 +87,7 @@ export function BlockClock({ block, name }: { block: Timed; name: string }) {
         p: 1,
       }}
     >
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25 }}>
+      <Box sx={{ display: 'flex', alignItems: 'center', gap: 1.25, ...ON_SMALL_PHONES }}>
         <Figure
           role="timer"
           aria-label={t(`today-phase-${kind}`)}
@@ -86,7 +97,7 @@ export function BlockClock({ block, name }: { block: Timed; name: string }) {
         </Figure>
         <Box sx={{ flex: 1, minWidth: 0 }}>
           <Typography sx={{ fontWeight: 700, fontSize: '1.15rem', lineHeight: 1.1 }}>
-            {t(`today-phase-${kind}`)}
+            {foot ? t(`today-foot-${foot}`) : t(`today-phase-${kind}`)}
           </Typography>
           <Typography variant="body2" sx={{ lineHeight: 1.2 }}>
             {t('today-bout', { n: bout, of: block.bouts })}

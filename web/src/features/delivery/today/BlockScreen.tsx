@@ -3,11 +3,11 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
-import { type ComponentProps, useState } from 'react'
+import { type ComponentProps, type ReactNode, useState } from 'react'
 import { Link } from 'react-router'
 import type { RunningBlock, Schemas } from '../../../api/client'
 import { chosenRung, useRemembered } from '../../../storage/remembered'
-import { layingOutSaid, stationsSaid } from '../../../texts/said'
+import { doseSaid, layingOutSaid, stationsSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { AsWritten, BesideBlock, BlockFacts, Cautions, Faults, Points } from '../../../ui/block'
 import { changes, settingsSaid } from '../../../ui/levers'
@@ -15,6 +15,7 @@ import { BlockPicture } from '../../../ui/score/BlockPicture'
 import { BlockClock } from './BlockClock'
 import type { BlockLog, BlockSaid, Outcome } from './log'
 import { isSplit, Stations } from './Stations'
+import { Streak } from './Streak'
 
 interface Props {
   block: RunningBlock
@@ -29,12 +30,33 @@ interface Props {
   missing: Set<string> | null
   said: BlockLog | undefined
   onSay: (said: BlockSaid) => void
+  /** Harder or easier than planned, as was decided after an earlier block. */
+  stepped: Schemas['NextTime'] | undefined
+  /** Who was away whenever a skill of it was shown. */
+  notMet: string[]
+  /** What is still to be said of the block before it. */
+  before: ReactNode
 }
 
 const FIRST_POINTS = 3
 
 export function BlockScreen(props: Props) {
-  const { block: planned, looks, at, of, clockName, splits, team, players, missing, said, onSay } = props
+  const {
+    block: planned,
+    looks,
+    at,
+    of,
+    clockName,
+    splits,
+    team,
+    players,
+    missing,
+    said,
+    onSay,
+    stepped,
+    notMet,
+    before,
+  } = props
   const { floor } = useTheme()
   const [chosen, choose] = useRemembered(chosenRung, clockName)
   const ran = said?.ran ?? chosen
@@ -46,7 +68,6 @@ export function BlockScreen(props: Props) {
   const say = (outcome: Outcome) =>
     onSay({ outcome, minutes: null, success: said?.success ?? null, ran: outcome === 'skipped' ? null : ran })
   const [more, setMore] = useState(false)
-  const lay = layingOutSaid(block)
   return (
     <Box
       sx={{
@@ -70,25 +91,18 @@ export function BlockScreen(props: Props) {
           gap: 1,
         }}
       >
-        <Box>
-          <Typography variant="caption" color="text.secondary">
-            {t('today-block', { n: at + 1, of })}
-            {lay && ` · ${lay}`}
-          </Typography>
-          <Typography variant="h1" component="h2">
-            {block.title}
-          </Typography>
-          <AsWritten of={block.title} />
-          <Typography>{settingsSaid(block.levers, block.foot)}</Typography>
-        </Box>
+        {before}
+        <Name {...{ block, at, of, stepped }} />
+        <NotMet {...{ players, missing, notMet }} planned={planned} />
         <BlockClock block={block} name={clockName} />
+        <Streak {...block} />
         <BlockPicture block={block} height={240} />
         <Rungs planned={planned} ran={ran} onRun={run} />
         <Points points={block.points} most={more ? undefined : FIRST_POINTS} />
         <Looks looks={looks} />
         <BesideBlock block={block} />
         {players.length > 0 && isSplit(block) && (
-          <Split {...{ block, splits, players, missing, team }} name={clockName} />
+          <Split {...{ block, splits, players, missing, notMet, team }} name={clockName} />
         )}
         <Cautions cautions={block.cautions} />
         {more && (
@@ -111,6 +125,51 @@ export function BlockScreen(props: Props) {
       </Box>
       <Outcomes outcome={said?.outcome} onSay={say} />
     </Box>
+  )
+}
+
+/** Which block it is, and how it is done. */
+function Name({ block, at, of, stepped }: Pick<Props, 'block' | 'at' | 'of' | 'stepped'>) {
+  const lay = layingOutSaid(block)
+  return (
+    <Box>
+      <Typography variant="caption" color="text.secondary">
+        {t('today-block', { n: at + 1, of })}
+        {lay && ` · ${lay}`}
+      </Typography>
+      <Typography variant="h1" component="h2">
+        {block.title}
+      </Typography>
+      <AsWritten of={block.title} />
+      <Typography>
+        {[settingsSaid(block.levers, block.foot), doseSaid(block)].filter(Boolean).join(' · ')}
+      </Typography>
+      {stepped && stepped !== 'same' && (
+        <Typography variant="body2" sx={{ fontWeight: 650 }}>
+          {t(`next-time-stepped-${stepped}`)}
+        </Typography>
+      )}
+    </Box>
+  )
+}
+
+/** Those who are here and were away whenever this was shown: they start one down. */
+function NotMet({
+  players,
+  missing,
+  notMet,
+  planned,
+}: Pick<Props, 'players' | 'missing' | 'notMet'> & { planned: RunningBlock }) {
+  const here = players.filter(({ id }) => notMet.includes(id) && !missing?.has(id))
+  if (here.length === 0) return null
+  const { one_down: down } = planned
+  const names = here.map(({ name }) => name).join(', ')
+  return (
+    <Typography variant="body2">
+      {t('today-not-met', { n: here.length, names })}{' '}
+      {down &&
+        t('today-not-met-down', { how: changes(planned.levers, down.levers) || t(`stage-${down.stage}`) })}
+    </Typography>
   )
 }
 

@@ -5,16 +5,17 @@ import ButtonBase from '@mui/material/ButtonBase'
 import { useTheme } from '@mui/material/styles'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import type { RunningOrder, Schemas } from '../../../api/client'
 import { LONGEST } from '../../../api/limits'
 import { yesNo } from '../../../texts/said'
 import { t } from '../../../texts/t'
-import { Choice } from '../../../ui/Choice'
 import { NumberField } from '../../../ui/fields'
 import { asTime } from '../../../ui/figures'
 import { useSquad } from '../../assessment/squad/queries'
-import { type BlockLog, nameOf, type SessionLog } from './log'
+import { type BlockLog, type BlockSaid, nameOf, type SessionLog } from './log'
+import { CameOffAt } from './NextTime'
+import { Voice } from './Voice'
 
 interface Props {
   team: string
@@ -44,15 +45,22 @@ export function LogScreen({ team, order, log, history }: Props) {
       {players.length > 0 && <WhoIsHere players={players} log={log} />}
       <Box component="section" aria-label={t('log-blocks')}>
         <Typography variant="h2">{t('log-blocks')}</Typography>
-        {order.blocks.map((block, i) => (
-          <BlockRow
-            key={nameOf(block, i)}
-            title={block.title}
-            planned={block.minutes}
-            said={log.outcomes.get(nameOf(block, i))}
-            onSay={(said) => log.say(nameOf(block, i), said)}
-          />
-        ))}
+        {order.blocks.map((block, i) => {
+          const name = nameOf(block, i)
+          const said = log.outcomes.get(name)
+          return (
+            <BlockRow
+              key={name}
+              title={block.title}
+              planned={block.minutes}
+              said={said}
+              onSay={(now) => log.say(name, now)}
+            >
+              {said && <CameOffAt {...{ log, name, said }} title={block.title} />}
+              <Voice log={log} drill={block.drill} title={block.title} />
+            </BlockRow>
+          )
+        })}
       </Box>
       <Note note={log.note} onSay={log.sayNote} />
       {history.length > 0 && <History history={history} players={players} />}
@@ -120,21 +128,19 @@ function WhoIsHere({ players, log }: { players: Schemas['PlayerView'][]; log: Se
   )
 }
 
-/** Of ten tries this many came off. */
-const TENTHS = ['3', '5', '7', '8', '9', '10'] as const
-
 function BlockRow({
   title,
   planned,
   said,
   onSay,
+  children,
 }: {
   title: string
   planned: number
   said: BlockLog | undefined
-  onSay: (said: Omit<BlockLog, 'block'>) => void
+  onSay: (said: BlockSaid) => void
+  children: ReactNode
 }) {
-  const tenths = said?.success == null ? undefined : TENTHS.find((each) => Number(each) * 10 === said.success)
   return (
     <Box sx={{ py: 1, borderTop: 1, borderColor: 'divider' }}>
       <Typography sx={{ fontWeight: 600, lineHeight: 1.2 }}>{title}</Typography>
@@ -154,16 +160,7 @@ function BlockRow({
         />
       )}
       {said && said.outcome !== 'skipped' && (
-        <Box sx={{ display: 'flex', alignItems: 'center', flexWrap: 'wrap', gap: 0.75, mt: 0.75 }}>
-          <Typography variant="body2">{t('log-came-off')}</Typography>
-          <Choice
-            label={`${title}: ${t('log-came-off')}`}
-            options={TENTHS}
-            chosen={tenths ? [tenths] : []}
-            says={(each) => each}
-            onToggle={(each) => onSay({ ...said, success: each === tenths ? null : Number(each) * 10 })}
-          />
-        </Box>
+        <Box sx={{ display: 'grid', gap: 0.75, mt: 0.75 }}>{children}</Box>
       )}
     </Box>
   )

@@ -24,6 +24,8 @@ interface Props {
   players: Schemas['PlayerView'][]
   /** Who is missing; undefined if nobody has said who is here. */
   missing: Set<string> | null
+  /** Who starts one down. */
+  notMet: string[]
   /** Where the split is kept. */
   name: string
   team: string
@@ -69,7 +71,7 @@ function stationsOf(
   return split.swaps.reduce(swapped, withWishes(cut, pairs))
 }
 
-export function Stations({ block, splits, players, missing, name, team }: Props) {
+export function Stations({ block, splits, players, missing, notMet, name, team }: Props) {
   const [split, setSplit] = useRemembered(remembered, name)
   const [first, setFirst] = useState<string | null>(null)
   const [taps, setTaps] = useState<(typeof TAPS)[number]>('swap')
@@ -113,7 +115,7 @@ export function Stations({ block, splits, players, missing, name, team }: Props)
       </Box>
       <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(136px, 1fr))', gap: 1 }}>
         {stations.map((station, i) => (
-          <Station key={i} number={i + 1} players={station} {...{ first, nameOf }} onTap={tap} />
+          <Station key={i} number={i + 1} players={station} {...{ first, nameOf, notMet }} onTap={tap} />
         ))}
       </Box>
       <Choice
@@ -142,10 +144,11 @@ interface StationProps {
   /** The name that was tapped first. */
   first: string | null
   nameOf: (id: string) => string
+  notMet: string[]
   onTap: (id: string) => void
 }
 
-function Station({ number, players, first, nameOf, onTap }: StationProps) {
+function Station({ number, players, first, nameOf, notMet, onTap }: StationProps) {
   const { floor } = useTheme()
   return (
     <Box
@@ -175,6 +178,7 @@ function Station({ number, players, first, nameOf, onTap }: StationProps) {
           }}
         >
           {nameOf(id)}
+          {notMet.includes(id) && ` · ${t('stations-one-down')}`}
         </ButtonBase>
       ))}
     </Box>

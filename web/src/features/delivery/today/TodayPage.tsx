@@ -4,9 +4,9 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { lazy, Suspense, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
-import type { RunningOrder, Schemas } from '../../../api/client'
+import type { RunningOrder } from '../../../api/client'
 import { dayNow } from '../../../api/day'
-import { themeInShort } from '../../../texts/said'
+import { bringSaid, themeInShort } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { asLongDay } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
@@ -14,7 +14,8 @@ import { useSquad } from '../../assessment/squad/queries'
 import { useTeam } from '../../frame/team'
 import { BlockScreen } from './BlockScreen'
 import { Hinges } from './Hinges'
-import { nameOf, useLog } from './log'
+import { type BlockName, nameOf, type SessionHeld, type SessionLog, useLog } from './log'
+import { CameOffAt } from './NextTime'
 import { todayOf, useSessions, useTeamSession } from './queries'
 import { SessionStrip } from './SessionStrip'
 
@@ -45,14 +46,15 @@ interface RunProps {
   team: string
   edition: string
   session: number
-  view: Schemas['TeamSession']
+  view: SessionHeld
   today: string
 }
 
 function Run({ team, edition, session, view, today }: RunProps) {
   const [address, setAddress] = useSearchParams()
   const { running_order: order } = view
-  const log = useLog({ team, edition, session, day: order.date }, view.log)
+  const log = useLog({ team, edition, session, day: order.date }, view)
+  const [justSaid, setJustSaid] = useState<BlockName | null>(null)
   const { outcomes } = log
   const players = useSquad(team).data?.players ?? []
   // The first block of which nothing was said is the current one, unless another was opened.
@@ -107,18 +109,43 @@ function Run({ team, edition, session, view, today }: RunProps) {
             players={players}
             missing={log.missing}
             said={outcomes.get(nameOf(block, at))}
+            stepped={view.stepped?.find((each) => each.block === block.id)?.next}
+            notMet={view.not_met?.find((each) => each.block === block.id)?.players ?? []}
+            before={<JustDone order={order} log={log} name={justSaid} />}
             onSay={(said) => {
               const name = nameOf(block, at)
               log.say(name, said)
               // Saying something new leads on; changing it does not.
               const next = order.blocks.findIndex((each, i) => i > at && !outcomes.has(nameOf(each, i)))
               if (outcomes.get(name)?.outcome === said.outcome) return
+              setJustSaid(name)
               if (next > 0) choose(next)
               else setAddress({}, { replace: true })
             }}
           />
         )}
       </Box>
+    </Box>
+  )
+}
+
+/** Of the block that was done last: how much of it came off. Whoever has no time for it goes on below. */
+function JustDone({ order, log, name }: { order: RunningOrder; log: SessionLog; name: BlockName | null }) {
+  const block = order.blocks.find((each, i) => nameOf(each, i) === name)
+  const said = name === null ? undefined : log.outcomes.get(name)
+  if (!block || !said || name === null || said.outcome === 'skipped') return null
+  return (
+    <Box
+      component="section"
+      aria-label={t('next-time-just', { drill: block.title })}
+      sx={{ display: 'grid', gap: 0.75, pb: 1, borderBottom: 1, borderColor: 'divider' }}
+    >
+      {!log.decidedAfter(name) && (
+        <Typography variant="body2" sx={{ fontWeight: 650 }}>
+          ✓ {block.title}
+        </Typography>
+      )}
+      <CameOffAt log={log} name={name} title={block.title} said={said} brief />
     </Box>
   )
 }
@@ -183,6 +210,9 @@ function Before({
   const [upsetting, setUpsetting] = useState(false)
   return (
     <>
+      <Typography variant="body2" sx={{ px: 1.5 }}>
+        <strong>{t('session-kit')}:</strong> {bringSaid(order)}
+      </Typography>
       <Box sx={{ px: 1 }}>
         <Button size="small" variant="text" onClick={() => setUpsetting(true)}>
           {t('upset-open')}

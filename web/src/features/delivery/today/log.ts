@@ -11,6 +11,14 @@ export type BlockName = string | number
 
 export const nameOf = (block: RunningBlock, place: number): BlockName => block.id ?? place
 
+/** What came to sessions later: a device may still hold one of an earlier version without it. */
+type Later = 'coming' | 'voices' | 'stepped' | 'not_met'
+
+/** A session as a device may hold it. */
+export type SessionHeld = Omit<Schemas['TeamSession'], Later> & Partial<Pick<Schemas['TeamSession'], Later>>
+
+type OwnVoice = Pick<Schemas['OwnVoice'], 'voice' | 'says' | 'answer'>
+
 export interface SessionOf {
   team: string
   edition: string
@@ -18,15 +26,22 @@ export interface SessionOf {
   day: string
 }
 
-export function useLog({ team, edition, session, day }: SessionOf, known: Schemas['LogView']) {
+export function useLog(
+  { team, edition, session, day }: SessionOf,
+  { log: known, coming = [], voices = [] }: SessionHeld,
+) {
   const waiting = useOutbox().filter((w) => !w.refused && w.team === team)
   const outcomes = new Map<BlockName, BlockLog>(known.outcomes.map((outcome) => [outcome.block, outcome]))
   const presence = new Map<string, boolean>()
+  const decided = new Map(coming.map((each) => [each.after, each.decided ?? undefined]))
+  const said = new Map(voices.map((each): [string, OwnVoice] => [each.drill, each]))
   let note = known.note
   for (const { kind, entry } of waiting) {
     if (kind === 'outcome' && entry.edition === edition && entry.session === session)
       outcomes.set(entry.block, { ...entry, block: String(entry.block) })
     if (kind === 'presence' && entry.day === day) presence.set(entry.player, entry.present)
+    if (kind === 'next_time' && entry.edition === edition) decided.set(entry.after, entry.next)
+    if (kind === 'voice') said.set(entry.drill, { ...entry, says: entry.says ?? '' })
     if (kind === 'note' && entry.day === day) note = entry.says
   }
   const missing = new Set(known.missing ?? [])
@@ -34,6 +49,20 @@ export function useLog({ team, edition, session, day }: SessionOf, known: Schema
   const now = () => ({ id: newId(), said_at: new Date().toISOString() })
   return {
     outcomes,
+    /** What comes next of the skills of a block. */
+    comingAfter: (block: BlockName) => coming.find((each) => each.after === block),
+    /** What was decided for the next time after a block. */
+    decidedAfter: (block: BlockName) => decided.get(String(block)),
+    decide: (after: BlockName, next: Schemas['NextTime']) =>
+      put({
+        kind: 'next_time',
+        team,
+        entry: { edition, after: String(after), next, said_at: new Date().toISOString() },
+      }),
+    /** What was said to the director of a drill. */
+    voiceOf: (drill: string) => said.get(drill),
+    tell: (drill: string, voice: Schemas['Voice'], says: string) =>
+      put({ kind: 'voice', team, entry: { ...now(), drill, voice, says } }),
     note,
     /** Who was missing; undefined if nobody has said who was there. */
     missing: known.missing || presence.size > 0 ? missing : null,

@@ -1,0 +1,27 @@
+//! The rules and the computation from outside, in one program: the core is linked once for all of them.
+#![allow(clippy::unwrap_used, reason = "a test may stop here")]
+
+mod came_off;
+mod changes;
+mod curriculum;
+mod delivery;
+mod demo;
+mod feet;
+mod grouping;
+mod hinges;
+mod home;
+mod laws;
+mod layout;
+mod library;
+mod milestones;
+mod next_time;
+mod plan;
+mod presence;
+mod progress;
+mod progression;
+mod running_order;
+mod score;
+mod session_log;
+mod simulate;
+mod surfaces;
+mod team_plan;
