@@ -7,9 +7,16 @@
 #[path = "../tests/core/demo.rs"]
 mod demo;
 
+use std::collections::BTreeMap;
+
 use demo::called;
 use divan::{Bencher, black_box};
+use jiff::ToSpan;
 use jogo_core::academy::Academy;
+use jogo_core::assessment::milestones::to_see::ToSee;
+use jogo_core::delivery::eyes_on::{Ahead, Wanted, eyes_on};
+use jogo_core::delivery::looks::Look;
+use jogo_core::delivery::presence::Away;
 use jogo_core::drill::cues::{CueWish, calls};
 use jogo_core::drill::desk::{Setting, look};
 use jogo_core::drill::library::fits;
@@ -179,6 +186,38 @@ fn benchmark_map_of_twenty_goals(bencher: Bencher<'_, '_>) {
     let plan = solve(&problem, 1, 2_000).unwrap().plan;
     let given = Given { curriculum: &curriculum, problem: &problem, plan: &plan, library: &library };
     bencher.bench(|| benchmark_map(black_box(&given)));
+}
+
+/// Whom to look at: 16 players, 12 milestones that ask for two days each, 36 sessions in which four of them are looked
+/// for in four blocks; laid for all sessions.
+#[divan::bench]
+fn looks_of_a_team(bencher: Bencher<'_, '_>) {
+    let id = |n: usize| called(&format!("milestone-{n}"));
+    let wanted: Vec<Wanted<usize>> = (0..16 * 12)
+        .map(|n| Wanted {
+            player: n / 12,
+            milestone: id(n % 12),
+            to_see: ToSee { days: 2, looked: (n % 3) as u32, last: None },
+        })
+        .collect();
+    let look = |session: usize, block: usize| Look {
+        block,
+        milestone: id((session + 3 * block) % 12),
+        says: String::new(),
+        test: called("seen"),
+        points: Vec::new(),
+        test_points: Vec::new(),
+    };
+    let start = jiff::civil::date(2031, 1, 6);
+    let ahead: Vec<Ahead> = (0..36)
+        .map(|session| Ahead {
+            session,
+            date: start.saturating_add((2 * session as i64).days()),
+            looks: (0..4).map(|block| look(session, block)).collect(),
+            looked: BTreeMap::new(),
+        })
+        .collect();
+    bencher.bench(|| eyes_on(black_box(&wanted), &ahead, &Away::new(), 35));
 }
 
 /// Laying the tests of that template.

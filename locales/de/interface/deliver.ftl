@@ -38,6 +38,7 @@ today-again = Von vorn
 today-phase-explain = erklären
 today-phase-work = Arbeit
 today-phase-rest = Pause
+today-phase-challenge = Herausforderung
 today-phase-over = Zeit ist um
 today-bout = { $n ->
         [0] dann { $of ->
@@ -112,6 +113,7 @@ today-not-met = { $n ->
        *[other] { $n } waren nicht da, als das anfing: { $names }.
     }
 today-not-met-down = Zum Anfang eins leichter: { $how }.
+stations-one_down = die Leichteren zusammen
 stations-one-down = eins leichter
 session-bibs = { $n } Leibchen
 
@@ -146,6 +148,17 @@ dose-tries = { $tries ->
        *[other] { $tries } Versuche
     }
 dose-streak = bis { $target } hintereinander gelingen, höchstens { NUMBER($cap, maximumFractionDigits: 0) } s
+dose-until-told = bis ich „Wechsel“ sage, { $sets ->
+        [one] einmal
+       *[other] { $sets }-mal
+    }, jeweils { NUMBER($least, maximumFractionDigits: 0) } bis { NUMBER($most, maximumFractionDigits: 0) } s
+dose-series = { $moves } Übungen, je { NUMBER($work, maximumFractionDigits: 0) } s
+dose-rounds = { $n } Durchgänge
+dose-challenge = danach { NUMBER($s, maximumFractionDigits: 0) } s Herausforderung
+series-title = Übungen
+series-challenge = Herausforderung
+series-enter = Ergebnisse eintragen: { $challenge }
+today-move-next = gleich: { $move }
 dose-each = mit jedem Fuß
 dose-alternate = links und rechts im Wechsel
 dose-rest = { NUMBER($rest, maximumFractionDigits: 0) } s Pause
@@ -350,7 +363,12 @@ outbox-says = { $day } „{ $says }“
 outbox-takes-back = Ergebnis gelöscht
 
 today-tests = Zuerst die Tests
-today-look = Darauf achten
-today-look-enter = Gesehenes eintragen
+today-look = Blick auf
+today-look-back = Gesehenes von { $name } zurücknehmen
+print-look = Blick auf { $names }:
+weeks-looks = { $asked ->
+        [one] { $asked } Blick auf Spieler fehlt noch für Meilensteine, die das Auge beurteilt.
+       *[other] { $asked } Blicke auf Spieler fehlen noch für Meilensteine, die das Auge beurteilt.
+    }
 upset-test-moves = Der Test „{ $name }“ rückt auf { $day }.
 upset-test-lost = Der Test „{ $name }“ findet in keiner späteren Einheit Platz.

@@ -271,6 +271,12 @@ plan-forecast-rate = Rate
 plan-forecast-rate-of = Rate von { $skill }
 plan-forecast-assumes = Annahmen
 plan-forecast-rate-all = Rate für alle Fertigkeiten
+plan-forecast-present = Kommen zur Einheit, %
+plan-forecast-coming = { $share } der Spieler kamen, in { $n ->
+        [one] einer Einheit
+       *[other] { $n } Einheiten
+    }, zu denen das gesagt wurde.
+plan-forecast-take-coming = Damit rechnen
 plan-forecast-spread = Wie verschieden Kinder sind
 plan-forecast-means = Bei Rate 1 bringen sechs Minuten Arbeit an etwas ohne Schwierigkeit 63 von 100 Kindern in die nächste Stufe; jeder Punkt Schwierigkeit bremst um 15 %. Vier Wochen Pause halbieren, was in einer Stufe gewonnen war.
 plan-making-title = Neues Curriculum
@@ -373,6 +379,16 @@ benchmarks-looked-for = Zu sehen in { $n ->
    *[other] { $n } Einheiten, ab { $day }
 }
 benchmarks-not-seen = Noch keine Einheit, in der man darauf achten kann
+benchmarks-looks = Meilensteine, die das Auge beurteilt, brauchen { $asked ->
+        [one] { $asked } Blick
+       *[other] { $asked } Blicke
+    } auf eine Mannschaft von { $n }.
+benchmarks-looks-all = Bei vier Spielern je Block und zwei Blöcken je Einheit findet alles Platz.
+benchmarks-looks-missing = Bei vier Spielern je Block und zwei Blöcken je Einheit werden { $missing } davon fehlen.
+benchmarks-looks-short = { $missing ->
+        [one] für { $missing } Blick ist kein Platz
+       *[other] für { $missing } Blicke ist kein Platz
+    }
 benchmarks-no-standard-here = kein Standard für diese Altersgruppe
 benchmarks-no-findings = Jedes Ziel hat einen Meilenstein, und jeder Meilenstein eine Einheit, die ihn zeigen kann.
 benchmarks-findings = { $n ->

@@ -44,6 +44,7 @@ today-again = Restart
 today-phase-explain = explain
 today-phase-work = work
 today-phase-rest = rest
+today-phase-challenge = challenge
 today-phase-over = time is up
 today-bout = { $n ->
         [0] then { $of ->
@@ -118,6 +119,7 @@ today-not-met = { $n ->
        *[other] { $n } were not here when this began: { $names }.
     }
 today-not-met-down = One down for a start: { $how }.
+stations-one_down = one down together
 stations-one-down = one down
 session-bibs = { $n ->
         [one] { $n } bib
@@ -155,6 +157,17 @@ dose-tries = { $tries ->
        *[other] { $tries } tries
     }
 dose-streak = until { $target } in a row, at most { NUMBER($cap, maximumFractionDigits: 0) } s
+dose-until-told = until I say change, { $sets ->
+        [one] once
+       *[other] { $sets } times
+    }, { NUMBER($least, maximumFractionDigits: 0) } to { NUMBER($most, maximumFractionDigits: 0) } s each
+dose-series = { $moves } moves, { NUMBER($work, maximumFractionDigits: 0) } s each
+dose-rounds = { $n } rounds
+dose-challenge = then a challenge of { NUMBER($s, maximumFractionDigits: 0) } s
+series-title = Moves
+series-challenge = Challenge
+series-enter = Enter results: { $challenge }
+today-move-next = next: { $move }
 dose-each = each foot
 dose-alternate = left and right in turn
 dose-rest = { NUMBER($rest, maximumFractionDigits: 0) } s rest
@@ -359,7 +372,12 @@ outbox-says = { $day } “{ $says }”
 outbox-takes-back = deleted result
 
 today-tests = First the tests
-today-look = Look for
-today-look-enter = Enter what you saw
+today-look = Eyes on
+today-look-back = Take back what I saw of { $name }
+print-look = Eyes on { $names }:
+weeks-looks = { $asked ->
+        [one] { $asked } look at a player is still asked for by milestones that a coach judges.
+       *[other] { $asked } looks at players are still asked for by milestones that a coach judges.
+    }
 upset-test-moves = The test “{ $name }” moves to { $day }.
 upset-test-lost = The test “{ $name }” finds no room in a later session.

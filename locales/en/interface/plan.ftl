@@ -274,6 +274,12 @@ plan-forecast-rate = rate
 plan-forecast-rate-of = Rate of { $skill }
 plan-forecast-assumes = Assumptions
 plan-forecast-rate-all = Rate for all skills
+plan-forecast-present = Come to a session, %
+plan-forecast-coming = { $share } of the players came, in { $n ->
+        [one] one session
+       *[other] { $n } sessions
+    } of which that was said.
+plan-forecast-take-coming = Count with that
 plan-forecast-spread = How much players differ
 plan-forecast-means = At rate 1, six minutes of work on something without difficulty move 63 of 100 players to the next stage; each point of difficulty slows that by 15 %. A break of four weeks halves what was gained within a stage.
 plan-making-title = New curriculum
@@ -376,6 +382,16 @@ benchmarks-looked-for = Looked for in { $n ->
    *[other] { $n } sessions, from { $day }
 }
 benchmarks-not-seen = No session to look for it yet
+benchmarks-looks = Milestones that a coach judges ask for { $asked ->
+        [one] { $asked } look
+       *[other] { $asked } looks
+    } at a squad of { $n }.
+benchmarks-looks-all = At four players a block and two blocks a session, all of them find room.
+benchmarks-looks-missing = At four players a block and two blocks a session, { $missing } of them will be missing.
+benchmarks-looks-short = { $missing ->
+        [one] { $missing } look finds no room
+       *[other] { $missing } looks find no room
+    }
 benchmarks-no-standard-here = no standard for this band
 benchmarks-no-findings = Every goal has a milestone, and every milestone a session that can show it.
 benchmarks-findings = { $n ->

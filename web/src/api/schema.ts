@@ -1799,6 +1799,11 @@ export interface components {
         /** @description What a forecast assumes. */
         Assumptions: {
             /**
+             * @description The share of a squad that comes to a session. All of it, until somebody says otherwise.
+             * @default 1
+             */
+            present: components["schemas"]["Share"];
+            /**
              * Format: double
              * @description How fast players move on: 1 means that six working minutes of something without any difficulty move on 63 of a
              *     hundred. An assumption.
@@ -2053,6 +2058,10 @@ export interface components {
             /** @enum {string} */
             kind: "goals";
         };
+        /** @description The benchmark map of a curriculum, and how many of the looks that its milestones ask for it has room for. */
+        Benchmarks: components["schemas"]["BenchmarkMap"] & {
+            looks: components["schemas"]["LookReach"];
+        };
         /** @description What those do at the same time who move on, where the squad is split. */
         Beside: {
             /** @description The floor, as SVG. */
@@ -2225,6 +2234,12 @@ export interface components {
             feet: components["schemas"]["MovingFeet"];
             /** @description The moves. */
             links: components["schemas"]["NamedLink"][];
+        };
+        /** @description What is tried at the end of a series: a test, or to beat the own best. */
+        Challenge: {
+            /** @description What is said: "How many whole chains?". */
+            says: string;
+            test?: components["schemas"]["TestId"] | null;
         };
         /**
          * @description What could be changed so that a drill fits.
@@ -2699,6 +2714,42 @@ export interface components {
             target: number;
             /** @description How long a try takes. */
             try_s: components["schemas"]["Seconds"];
+        } | {
+            /** @enum {string} */
+            kind: "until_told";
+            /** @description The shortest bout. */
+            least_s: components["schemas"]["Seconds"];
+            /** @description The longest one. */
+            most_s: components["schemas"]["Seconds"];
+            /** @description Rest between bouts. */
+            rest_s: components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description Bouts, per side if the sides are worked each on their own.
+             */
+            sets: number;
+            /** @description How the feet share the work. */
+            sides: components["schemas"]["SideRule"];
+        } | {
+            /** @description Rest between rounds and before the challenge. */
+            break_s: components["schemas"]["Seconds"];
+            challenge_s?: components["schemas"]["Seconds"] | null;
+            /** @enum {string} */
+            kind: "series";
+            /**
+             * Format: int32
+             * @description How many of its moves, from the first one on.
+             */
+            moves: number;
+            /** @description Rest between two moves. */
+            rest_s: components["schemas"]["Seconds"];
+            /**
+             * Format: int32
+             * @description Rounds of all the moves.
+             */
+            rounds: number;
+            /** @description Work in each. */
+            work_s: components["schemas"]["Seconds"];
         };
         /**
          * @description Why a run cannot be trusted.
@@ -2751,6 +2802,7 @@ export interface components {
             rungs: components["schemas"]["Rung"][];
             /** @description What the feet do, beat by beat, where it is another score than that of the skill that leads the drill. */
             score?: string | null;
+            series?: components["schemas"]["Series"] | null;
             /** @description Which skills it serves, at which stages. */
             serves: components["schemas"]["Serves"][];
             /** @description What does instead, where kit is missing. */
@@ -3189,6 +3241,7 @@ export interface components {
         /** @description What a plan comes to, for the squads that work by it. */
         Foreseen: components["schemas"]["Forecast"] & {
             came_off?: components["schemas"]["Knack"] | null;
+            coming?: components["schemas"]["Turnout"] | null;
         };
         /** @description What shows that a player is ready for a skill. */
         Gate: {
@@ -3401,6 +3454,7 @@ export interface components {
             points: string[];
             /** @description What it is for. */
             purpose: string;
+            series?: components["schemas"]["SeriesRun"] | null;
             /** @description The least floor that it needs. */
             space: components["schemas"]["HomeSpace"];
             /** @description What does instead, where kit is missing. */
@@ -3949,12 +4003,49 @@ export interface components {
             block: number;
             /** @description The milestone that they show. */
             milestone: components["schemas"]["MilestoneId"];
-            /** @description The points. */
+            /** @description The points that it asks for. */
             points: string[];
             /** @description Its sentence. */
             says: string;
             /** @description The test under which they are entered. */
             test: components["schemas"]["TestId"];
+            /** @description All points of the test, in its order: a look is entered whole. */
+            test_points: string[];
+        };
+        /** @description A look that was had on the day of a session. */
+        LookHad: {
+            /** @description What was seen of each point. */
+            marks: number[];
+            /** Format: uuid */
+            player: string;
+            test: components["schemas"]["TestId"];
+            /**
+             * Format: uuid
+             * @description The trial that keeps it.
+             */
+            trial: string;
+        };
+        /** @description How far the looks go that the rest of a curriculum has room for. */
+        LookReach: {
+            /**
+             * Format: int32
+             * @description So many looks are still asked for.
+             */
+            asked: number;
+            /**
+             * Format: int32
+             * @description More could not be had with this many players and blocks a session, however they are laid.
+             */
+            bound: number;
+            /**
+             * Format: int32
+             * @description So many of them can be laid.
+             */
+            laid: number;
+            /** @description Those that are not laid, by milestone. */
+            missing: {
+                [key: string]: number;
+            };
         };
         /** @description The drill, looked at. */
         Looked: components["schemas"]["Desk"] & {
@@ -4212,6 +4303,14 @@ export interface components {
          * @enum {string}
          */
         Motion: "on_the_spot" | "forward" | "both_directions";
+        /** @description A move of a series. */
+        MoveRun: {
+            foot?: components["schemas"]["Foot"] | null;
+            /** @description What it is called. */
+            name: string;
+            /** @description What to look for in it; of a move that says nothing of its own the points of the drill. */
+            points: string[];
+        };
         /** @description A test that no longer fits into its session. */
         MovedTestView: {
             /** @description The day of its new session; absent if none has room for it. */
@@ -4781,6 +4880,11 @@ export interface components {
             foot?: components["schemas"]["Foot"] | null;
             /** @description What happens. */
             kind: components["schemas"]["PhaseKind"];
+            /**
+             * Format: int32
+             * @description Which move of the series, from 0.
+             */
+            move?: number | null;
             /** @description How long. */
             seconds: components["schemas"]["Seconds"];
         };
@@ -4788,7 +4892,7 @@ export interface components {
          * @description What happens in a stretch of the clock.
          * @enum {string}
          */
-        PhaseKind: "explain" | "work" | "rest";
+        PhaseKind: "explain" | "work" | "rest" | "challenge";
         /** @description The library's texts in one other language. */
         Phrases: {
             /** @description Words that are called, each with its translation. */
@@ -4946,6 +5050,8 @@ export interface components {
         };
         /** @description What a player can do. */
         ProgressSheet: {
+            /** @description Skills that the team has met in its curricula while they were away, by name. */
+            away_for: string[];
             band: string;
             birth_month: string;
             club: string;
@@ -5105,6 +5211,11 @@ export interface components {
         Reason: {
             /** @enum {string} */
             kind: "nothing_seen";
+        } | {
+            /** @enum {string} */
+            kind: "away";
+            /** @description Skills that the squad has met. */
+            skills: components["schemas"]["SkillId"][];
         } | {
             /** @enum {string} */
             kind: "missing";
@@ -5365,6 +5476,7 @@ export interface components {
             points: string[];
             /** @description What it is for. */
             purpose: string;
+            series?: components["schemas"]["SeriesRun"] | null;
             /** @description Skills that get an exposure, by name. */
             skills: string[];
             /** @description Minutes after the session's start at which it begins, laying out included. */
@@ -5638,6 +5750,27 @@ export interface components {
             /** Format: date-time */
             sent_at: string;
         };
+        /** @description The moves of a drill that follow each other on one clock. */
+        Series: {
+            challenge?: components["schemas"]["Challenge"] | null;
+            /** @description The moves, in their order. */
+            moves: components["schemas"]["SeriesMove"][];
+        };
+        /** @description A move of a series: a skill, or what is said. */
+        SeriesMove: {
+            foot?: components["schemas"]["Foot"] | null;
+            /** @description What to look for in it; else the points of the drill. */
+            points?: string[];
+            /** @description What it is called; else as its skill is. */
+            says?: string | null;
+            skill?: components["schemas"]["SkillId"] | null;
+        };
+        /** @description The moves of a block that follow each other on one clock. */
+        SeriesRun: {
+            challenge?: components["schemas"]["Challenge"] | null;
+            /** @description The moves, in their order. */
+            moves: components["schemas"]["MoveRun"][];
+        };
         /** @description A drill that serves a skill. */
         ServedBy: {
             drill: components["schemas"]["DrillId"];
@@ -5714,6 +5847,13 @@ export interface components {
             upset?: components["schemas"]["Upset"] | null;
             /** Format: int32 */
             week: number;
+        };
+        /** @description The looks of a session. */
+        SessionEyes: {
+            /** @description Who was looked at on its day for what its blocks show. */
+            looked: components["schemas"]["LookHad"][];
+            /** @description Whom to look at, block by block. */
+            watches: components["schemas"]["Watch_String"][];
         };
         /** @description A test of a session. */
         SessionTest: {
@@ -6305,6 +6445,11 @@ export interface components {
             team: string;
             weeks: components["schemas"]["WeekTally"][];
         };
+        /** @description How far the looks of an edition go that a team works by. */
+        TeamReach: components["schemas"]["LookReach"] & {
+            /** Format: uuid */
+            edition: string;
+        };
         /** @description A team's name and coaches. */
         TeamSaid: {
             coaches: string[];
@@ -6317,6 +6462,8 @@ export interface components {
             curriculum: string;
             /** Format: int64 */
             edition_number: number;
+            /** @description Whom to look at, and who was looked at. */
+            eyes: components["schemas"]["SessionEyes"];
             /** @description Skills that begin in it only if the squad is ready for them, and those that do not begin for want of that. */
             hinges: components["schemas"]["HingeView"][];
             log: components["schemas"]["LogView"];
@@ -6337,6 +6484,8 @@ export interface components {
             came_off: components["schemas"]["CameOff"][];
             /** @description What the team changed last in its editions. */
             changes: components["schemas"]["LastChange"][];
+            /** @description How far the looks go that are still asked for. */
+            looks: components["schemas"]["TeamReach"][];
             sessions: components["schemas"]["SessionEntry"][];
             today: string;
         };
@@ -6633,6 +6782,15 @@ export interface components {
             taken_back?: components["schemas"]["TakenBackSaid"][];
             trials: components["schemas"]["TrialSaid"][];
         };
+        /** @description How much of the squads comes to a session, by what was said of who was there. */
+        Turnout: {
+            /**
+             * Format: int32
+             * @description Sessions of which it was said.
+             */
+            sessions: number;
+            share: components["schemas"]["Share"];
+        };
         /** @description A session that was cancelled or cut short. */
         Upset: {
             /** @description Minutes that were left; none if it was cancelled. */
@@ -6671,6 +6829,13 @@ export interface components {
             levers?: components["schemas"]["Levers"];
             /** @description Longest block. */
             most_min: components["schemas"]["Minutes"];
+            /**
+             * @description Which share of the work each of its skills has, where they follow each other as the moves of a series; a skill
+             *     that is not named has all of it.
+             */
+            parts?: {
+                [key: string]: components["schemas"]["Share"];
+            };
             /** @description The skills that it exposes; all of them skills of this problem. */
             skills: components["schemas"]["SkillId"][];
             /** @description The stage that each of its skills is exposed to. */
@@ -6750,6 +6915,17 @@ export interface components {
         VoicesSaid: {
             sender?: components["schemas"]["Sender"] | null;
             voices: components["schemas"]["VoiceSaid"][];
+        };
+        /** @description Whom to look at in a block for a milestone. */
+        Watch_String: {
+            /** @description In which block of the session, from 0. */
+            block: number;
+            /** @description Who takes the place of one of them who is not here, in this order. */
+            instead: string[];
+            /** @description The milestone that its points show. */
+            milestone: components["schemas"]["MilestoneId"];
+            /** @description Those who are proposed, most urgent first. */
+            players: string[];
         };
         /** @description The shortest way from where a squad is to a stage of a skill. */
         Way: {
@@ -7501,7 +7677,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BenchmarkMap"];
+                    "application/json": components["schemas"]["Benchmarks"];
                 };
             };
             401: components["responses"]["Problem401"];
@@ -10597,6 +10773,12 @@ export const doseOneOf3KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<c
 export const doseOneOf4KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Dose"], {
     kind: unknown;
 }>["kind"]> = ["streak"];
+export const doseOneOf5KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Dose"], {
+    kind: unknown;
+}>["kind"]> = ["until_told"];
+export const doseOneOf6KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Dose"], {
+    kind: unknown;
+}>["kind"]> = ["series"];
 export const doubtValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Doubt"]> = ["line_missing", "no_start", "no_stop", "started_twice", "said_twice", "clock_went_back", "out_of_range"];
 export const editOneOf0EditValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Edit"], {
     edit: unknown;
@@ -10661,7 +10843,7 @@ export const originValues: ReadonlyArray<FlattenedDeepRequired<components>["sche
 export const outcomeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Outcome"]> = ["done", "short", "skipped"];
 export const partValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Part"]> = ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S12", "S13", "S14", "S15", "S16", "S17"];
 export const pathKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PathKind"]> = ["dribble", "run", "pass", "serve"];
-export const phaseKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PhaseKind"]> = ["explain", "work", "rest"];
+export const phaseKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PhaseKind"]> = ["explain", "work", "rest", "challenge"];
 export const presentOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Present"], {
     kind: unknown;
 }>["kind"]> = ["as_written"];
@@ -10699,11 +10881,14 @@ export const reasonOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired
 }>["kind"]> = ["nothing_seen"];
 export const reasonOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Reason"], {
     kind: unknown;
-}>["kind"]> = ["missing"];
+}>["kind"]> = ["away"];
 export const reasonOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Reason"], {
     kind: unknown;
-}>["kind"]> = ["all_met"];
+}>["kind"]> = ["missing"];
 export const reasonOneOf3KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Reason"], {
+    kind: unknown;
+}>["kind"]> = ["all_met"];
+export const reasonOneOf4KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Reason"], {
     kind: unknown;
 }>["kind"]> = ["other_foot"];
 export const remedyValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Remedy"]> = ["shift", "squeeze", "skip"];

@@ -98,11 +98,14 @@ export const clock = remembered(
 /** The rung that was chosen for a block before anything was said of it. */
 export const chosenRung = remembered('ran', v.nullable(v.picklist(['one_down', 'one_up'])), null)
 
+/** What was seen of a player so far, point by point, until all points were looked at. */
+export const lookMarks = remembered('look-at', v.array(v.nullable(v.number())), [])
+
 /** How a squad is split for a block: the mix, the roll, and pairs that have changed places, in their order. */
 export const split = remembered(
   'split',
   v.object({
-    mix: v.picklist(['mixed', 'like_with_like']),
+    mix: v.picklist(['mixed', 'like_with_like', 'one_down']),
     roll: v.pipe(v.number(), v.integer(), v.minValue(0)),
     swaps: v.array(v.tuple([v.string(), v.string()])),
   }),

@@ -41,6 +41,7 @@ export interface Messages {
   'board-overridden': { by: Value; day: Value }
   'board-evidence': { state: Value }
   'board-say-otherwise': null
+  'board-away': { skills: Value }
   'board-reason': null
   'board-verdict-met': null
   'board-verdict-not_yet': null
@@ -65,6 +66,7 @@ export interface Messages {
   'progress-near': { level: Value; percent: Value }
   'progress-touch': { seconds: Value }
   'progress-both-feet': null
+  'progress-away': { skills: Value }
   'progress-next': null
   'progress-ready': null
   'progress-missing': { what: Value }
@@ -332,6 +334,7 @@ export interface Messages {
   'today-phase-explain': null
   'today-phase-work': null
   'today-phase-rest': null
+  'today-phase-challenge': null
   'today-phase-over': null
   'today-bout': { n: Value; of: Value }
   'today-more': null
@@ -390,6 +393,7 @@ export interface Messages {
   'next-time-stepped-one_down': null
   'today-not-met': { n: Value; names: Value }
   'today-not-met-down': { how: Value }
+  'stations-one_down': null
   'stations-one-down': null
   'session-bibs': { n: Value }
   'voice-open': null
@@ -410,6 +414,14 @@ export interface Messages {
   'dose-both-ways': null
   'dose-tries': { tries: Value }
   'dose-streak': { target: Value; cap: Value }
+  'dose-until-told': { sets: Value; least: Value; most: Value }
+  'dose-series': { moves: Value; work: Value }
+  'dose-rounds': { n: Value }
+  'dose-challenge': { s: Value }
+  'series-title': null
+  'series-challenge': null
+  'series-enter': { challenge: Value }
+  'today-move-next': { move: Value }
   'dose-each': null
   'dose-alternate': null
   'dose-rest': { rest: Value }
@@ -558,7 +570,9 @@ export interface Messages {
   'outbox-takes-back': null
   'today-tests': null
   'today-look': null
-  'today-look-enter': null
+  'today-look-back': { name: Value }
+  'print-look': { names: Value }
+  'weeks-looks': { asked: Value }
   'upset-test-moves': { name: Value; day: Value }
   'upset-test-lost': { name: Value }
   'desk-part-title': null
@@ -741,6 +755,29 @@ export interface Messages {
   'desk-dose-kinds-laps': null
   'desk-dose-kinds-tries': null
   'desk-dose-kinds-streak': null
+  'desk-dose-kinds-until_told': null
+  'desk-dose-kinds-series': null
+  'desk-dose-numbers-least_s': null
+  'desk-dose-numbers-most_s': null
+  'desk-dose-numbers-moves': null
+  'desk-dose-numbers-rounds': null
+  'desk-dose-numbers-break_s': null
+  'desk-dose-numbers-challenge_s': null
+  'desk-no-challenge': null
+  'desk-series': null
+  'desk-series-move': { n: Value }
+  'desk-series-add': null
+  'desk-series-up': null
+  'desk-series-skill': null
+  'desk-series-no-skill': null
+  'desk-series-foot': null
+  'desk-series-both': null
+  'desk-series-says': null
+  'desk-series-points': null
+  'desk-series-challenge': null
+  'desk-series-test': null
+  'desk-series-own-best': null
+  'desk-series-challenge-hint': null
   'desk-dose-numbers-work_s': null
   'desk-dose-numbers-rest_s': null
   'desk-dose-numbers-sets': null
@@ -1221,6 +1258,9 @@ export interface Messages {
   'plan-forecast-rate-of': { skill: Value }
   'plan-forecast-assumes': null
   'plan-forecast-rate-all': null
+  'plan-forecast-present': null
+  'plan-forecast-coming': { share: Value; n: Value }
+  'plan-forecast-take-coming': null
   'plan-forecast-spread': null
   'plan-forecast-means': null
   'plan-making-title': null
@@ -1296,6 +1336,10 @@ export interface Messages {
   'benchmarks-not-taken': { test: Value }
   'benchmarks-looked-for': { n: Value; day: Value }
   'benchmarks-not-seen': null
+  'benchmarks-looks': { asked: Value; n: Value }
+  'benchmarks-looks-all': null
+  'benchmarks-looks-missing': { missing: Value }
+  'benchmarks-looks-short': { missing: Value }
   'benchmarks-no-standard-here': null
   'benchmarks-no-findings': null
   'benchmarks-findings': { n: Value }
@@ -1539,6 +1583,13 @@ export interface Messages {
   'drill-no-stage': null
   'drill-stage-without-rung': { stage: Value }
   'drill-station': { least: Value; most: Value; usual: Value; largest: Value }
+  'series-no-dose': null
+  'series-no-series': null
+  'series-moves': { moves: Value; of: Value }
+  'series-no-name': null
+  'series-not-served': { skill: Value }
+  'series-not-a-move': { skill: Value; moves: Value }
+  'series-no-challenge': null
   'drill-no-dose': null
   'drill-no-seconds': null
   'drill-long-bout': { seconds: Value; band: Value; most: Value }
@@ -1572,6 +1623,8 @@ export interface Messages {
   'what-point': null
   'what-kit': null
   'what-stand-in': null
+  'what-move': null
+  'what-challenge': null
   'what-fault-seen': null
   'what-fault-why': null
   'what-fault-said': null

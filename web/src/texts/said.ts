@@ -76,6 +76,14 @@ function timesSaid(dose: Schemas['Dose'], about: (times: number) => string[]): s
       return [t('dose-tries', { tries: dose.tries }), ...about(dose.tries)]
     case 'streak':
       return [t('dose-streak', { target: dose.target, cap: dose.cap_s })]
+    case 'until_told':
+      return [t('dose-until-told', { sets: dose.sets, least: dose.least_s, most: dose.most_s })]
+    case 'series':
+      return [
+        t('dose-series', { moves: dose.moves, work: dose.work_s }),
+        ...(dose.rounds > 1 ? [t('dose-rounds', { n: dose.rounds })] : []),
+        ...(dose.challenge_s == null ? [] : [t('dose-challenge', { s: dose.challenge_s })]),
+      ]
   }
 }
 

@@ -15,6 +15,7 @@ use serde::Serialize;
 
 use crate::delivery::chains::ChainToTry;
 use crate::delivery::edition::Edition;
+use crate::delivery::series::SeriesRun;
 use crate::delivery::session::{Laid, Setting};
 use crate::drill::cautions::Caution;
 use crate::drill::{Drill, HomeSpace, StandIn};
@@ -58,6 +59,8 @@ pub struct HomeDrill {
     pub points: Vec<String>,
     /// What could hurt.
     pub cautions: Vec<Caution>,
+    /// The moves that follow each other, where it is a series.
+    pub series: Option<SeriesRun>,
 }
 
 /// What a player can do at home in a week.
@@ -185,6 +188,7 @@ impl Edition {
             stand_ins: drill.stand_ins.clone(),
             points: drill.points.clone(),
             cautions: drill.cautions.clone(),
+            series: self.series(drill),
         })
     }
 }

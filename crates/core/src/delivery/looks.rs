@@ -24,8 +24,10 @@ pub struct Look {
     pub says: String,
     /// The test under which they are entered.
     pub test: TestId,
-    /// The points.
+    /// The points that it asks for.
     pub points: Vec<String>,
+    /// All points of the test, in its order: a look is entered whole.
+    pub test_points: Vec<String>,
 }
 
 impl Edition {
@@ -52,8 +54,9 @@ impl Edition {
                 let Some(test) = tests.iter().find(|test| test.id == seen.test) else { continue };
                 if !looks.iter().any(|look| look.milestone == milestone.id) {
                     let (milestone, says) = (milestone.id.clone(), milestone.says.clone());
-                    let points = named(test, &seen.points);
-                    looks.push(Look { block, milestone, says, test: test.id.clone(), points });
+                    let (points, test_points) = (named(test, &seen.points), named(test, &[]));
+                    let test = test.id.clone();
+                    looks.push(Look { block, milestone, says, test, points, test_points });
                 }
             }
         }

@@ -7,6 +7,7 @@
 pub mod came_off;
 pub mod chains;
 pub mod edition;
+pub mod eyes_on;
 pub mod hinges;
 pub mod home;
 pub mod log;
@@ -14,6 +15,7 @@ pub mod looks;
 pub mod next_time;
 pub mod pairs;
 pub mod presence;
+pub mod series;
 pub mod session;
 pub mod stations;
 pub mod surfaces;

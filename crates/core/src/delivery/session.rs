@@ -8,6 +8,7 @@ use serde::Serialize;
 use crate::delivery::chains::ChainToTry;
 use crate::delivery::edition::Edition;
 use crate::delivery::looks::Look;
+use crate::delivery::series::SeriesRun;
 use crate::drill::cautions::Caution;
 use crate::drill::cues::{Call, CueWish, calls};
 use crate::drill::levers::{Eyes, Levers};
@@ -156,6 +157,8 @@ pub struct RunningBlock {
     pub cautions: Vec<Caution>,
     /// What those do at the same time who move on, on the other half of the floor; `None` if all do the same.
     pub beside: Option<Beside>,
+    /// The moves that follow each other, where it is a series.
+    pub series: Option<SeriesRun>,
     /// Chains to try, where players make their own: of moves that the squad has met by then.
     pub chains: Vec<ChainToTry>,
 }
@@ -374,6 +377,7 @@ impl Edition {
             faults: drill.faults.clone(),
             cautions: drill.cautions.clone(),
             beside: None,
+            series: self.series(drill),
             chains: Vec::new(),
         })
     }

@@ -4,7 +4,9 @@ use std::collections::BTreeSet;
 
 use super::Drill;
 use crate::academy::band::Band;
+use crate::drill::dose::{Dose, MOST_MOVES};
 use crate::drill::levers::Lever;
+use crate::drill::series::{LONGEST_MOVE, MOST_POINTS, Series, SeriesFault};
 use crate::fact::{Fact, facts};
 use crate::ground::fit::Station;
 use crate::ground::layout::Layout;
@@ -72,6 +74,7 @@ impl Drill {
         self.check_layout(&mut faults);
         self.check_score(shelf, &mut faults);
         self.check_doses(shelf, &mut faults);
+        self.check_series(shelf, &mut faults);
         self.check_rungs(&mut faults);
         self.check_rest(shelf, &mut faults);
         faults.0
@@ -194,12 +197,77 @@ impl Drill {
             } else if dose.faults().is_empty()
                 && let Ok(layout) = Layout::read(&self.layout, Pace::default())
             {
-                let bout = dose.scheduled(known.speeds.once_through(&layout)).bout();
+                let bout = dose.scheduled(known.speeds.once_through(&layout)).longest();
                 // A bout that is all work of one piece; tries and streaks have their own pauses.
                 if dose.is_unbroken() && bout > known.longest_bout {
                     let (band, seconds, most) = (known.name.clone(), bout.0, known.longest_bout.0);
                     faults.at(&at, DrillFault::LongBout { band, seconds, most });
                 }
+            }
+        }
+    }
+
+    fn check_series(&self, shelf: &Shelf<'_>, faults: &mut Faults) {
+        let in_series = |dose: &&Dose| matches!(dose, Dose::Series { .. });
+        let Some(series) = &self.series else {
+            for (band, _) in self.doses.iter().filter(|(_, dose)| in_series(dose)) {
+                faults.at(&format!("/doses/{band}"), SeriesFault::NoSeries);
+            }
+            return;
+        };
+        if !self.doses.values().any(|dose| in_series(&dose)) {
+            faults.at("/series", SeriesFault::NoDose);
+        }
+        if !(2..=MOST_MOVES).contains(&series.moves.len()) {
+            let (count, least, most) = (series.moves.len(), 2, MOST_MOVES);
+            faults.at("/series/moves", RangeFault::Count { count, least, most });
+        }
+        for (i, each) in series.moves.iter().enumerate() {
+            let at = format!("/series/moves/{i}");
+            match (&each.skill, &each.says) {
+                (None, None) => faults.at(&at, SeriesFault::NoName),
+                (Some(skill), _) if !self.serves.iter().any(|serves| serves.skill == *skill) => {
+                    faults.at(&format!("{at}/skill"), SeriesFault::NotServed { skill: skill.clone() });
+                }
+                _ => {}
+            }
+            if let Some(says) = &each.says {
+                faults.text(&format!("{at}/says"), What::Move, says, LONGEST_MOVE);
+            }
+            if each.points.len() > MOST_POINTS {
+                let (count, most) = (each.points.len(), MOST_POINTS);
+                faults.at(&format!("{at}/points"), RangeFault::Most { count, most });
+            }
+            for (n, point) in each.points.iter().enumerate() {
+                faults.text(&format!("{at}/points/{n}"), What::Point, point, 80);
+            }
+        }
+        if let Some(challenge) = &series.challenge {
+            faults.text("/series/challenge/says", What::Challenge, &challenge.says, LONGEST_MOVE);
+            if let Some(test) = challenge.test.as_ref().filter(|test| !shelf.tests.contains(*test)) {
+                faults.at("/series/challenge/test", Unknown::Test { id: test.to_string() });
+            }
+        }
+        for (band, dose) in &self.doses {
+            self.check_series_dose(series, &format!("/doses/{band}"), dose, faults);
+        }
+    }
+
+    /// What a dose has of the series: no more moves than there are, and each skill that the drill serves among them.
+    fn check_series_dose(&self, series: &Series, at: &str, dose: &Dose, faults: &mut Faults) {
+        let Dose::Series { moves, challenge, .. } = *dose else { return };
+        let of = series.moves.len() as u32;
+        if moves > of {
+            faults.at(&format!("{at}/moves"), SeriesFault::Moves { moves, of });
+        }
+        if challenge.is_some() && series.challenge.is_none() {
+            faults.at(&format!("{at}/challenge_s"), SeriesFault::NoChallenge);
+        }
+        let run = series.of_dose(dose);
+        for (i, serves) in self.serves.iter().enumerate() {
+            if !run.iter().any(|each| each.skill.as_ref() == Some(&serves.skill)) {
+                let (skill, moves) = (serves.skill.clone(), run.len() as u32);
+                faults.at(&format!("/serves/{i}/skill"), SeriesFault::NotAMove { skill, moves });
             }
         }
     }

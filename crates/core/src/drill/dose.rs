@@ -7,6 +7,8 @@
 //! | `laps` | reps × directions | bouts × laps × s + (bouts − 1) × rest |
 //! | `tries` | 1 per side | tries × sides × s |
 //! | `streak` | 1 | the cap, at worst; (p⁻ᵏ − 1) ÷ (1 − p) tries are expected at a success share p |
+//! | `until_told` | n, doubled by `each` | bouts × the longest + (bouts − 1) × rest, at worst |
+//! | `series` | moves × rounds, and a challenge | rounds × (moves × work + (moves − 1) × rest) + breaks + challenge |
 //!
 //! The seconds s of a repetition or lap are given, or what the layout's paths take at the band's speeds; a [`Dose`]
 //! with them is a [`Schedule`]. A block adds the explaining, and repeats the dose ⌈k ÷ a⌉ times where only a of the k
@@ -112,7 +114,45 @@ pub enum Dose {
         #[serde(rename = "try_s")]
         each: Seconds,
     },
+    /// Until the coach calls the change, at a time that cannot be guessed.
+    UntilTold {
+        /// The shortest bout.
+        #[serde(rename = "least_s")]
+        least: Seconds,
+        /// The longest one.
+        #[serde(rename = "most_s")]
+        most: Seconds,
+        /// Rest between bouts.
+        #[serde(rename = "rest_s")]
+        rest: Seconds,
+        /// Bouts, per side if the sides are worked each on their own.
+        sets: u32,
+        /// How the feet share the work.
+        sides: SideRule,
+    },
+    /// The moves of the drill's series, one after another by one clock.
+    Series {
+        /// How many of its moves, from the first one on.
+        moves: u32,
+        /// Work in each.
+        #[serde(rename = "work_s")]
+        work: Seconds,
+        /// Rest between two moves.
+        #[serde(rename = "rest_s")]
+        rest: Seconds,
+        /// Rounds of all the moves.
+        rounds: u32,
+        /// Rest between rounds and before the challenge.
+        #[serde(rename = "break_s")]
+        pause: Seconds,
+        /// The challenge at the end, if there is one.
+        #[serde(rename = "challenge_s", default, skip_serializing_if = "Option::is_none")]
+        challenge: Option<Seconds>,
+    },
 }
+
+/// The most moves of a series.
+pub const MOST_MOVES: usize = 12;
 
 /// A count of a dose, its place and the most that it may be.
 type AtMost = (&'static str, u32, u32);
@@ -127,18 +167,23 @@ impl Dose {
     /// The dose with the seconds of a repetition known: `once` is how long the layout's paths take, for doses that do
     /// not say it themselves.
     pub fn scheduled(self, once: Seconds) -> Schedule {
-        Schedule { dose: self, once }
+        Schedule { dose: self, once, feet: [None; MOST_MOVES] }
     }
 
     /// The same dose for one foot alone.
     pub fn for_one_foot(mut self) -> Dose {
-        if let Dose::Timed { sides, .. } | Dose::Reps { sides, .. } | Dose::Tries { sides, .. } = &mut self {
+        if let Dose::Timed { sides, .. }
+        | Dose::Reps { sides, .. }
+        | Dose::Tries { sides, .. }
+        | Dose::UntilTold { sides, .. } = &mut self
+        {
             *sides = SideRule::Together;
         }
         self
     }
 
-    /// The same dose with another number of sets (or repetitions of laps, or tries). A streak has only one.
+    /// The same dose with another number of sets (or repetitions of laps, or tries, or rounds of a series). A streak has
+    /// only one.
     pub fn with_sets(self, n: u32) -> Dose {
         match self {
             Dose::Timed { work, rest, sides, .. } => Dose::Timed { work, rest, sets: n, sides },
@@ -148,13 +193,20 @@ impl Dose {
             }
             Dose::Tries { each, sides, .. } => Dose::Tries { tries: n, each, sides },
             Dose::Streak { .. } => self,
+            Dose::UntilTold { least, most, rest, sides, .. } => {
+                Dose::UntilTold { least, most, rest, sets: n, sides }
+            }
+            Dose::Series { moves, work, rest, pause, challenge, .. } => {
+                Dose::Series { moves, work, rest, rounds: n, pause, challenge }
+            }
         }
     }
 
-    /// Sets (or repetitions of laps, or tries).
+    /// Sets (or repetitions of laps, or tries, or rounds of a series).
     pub fn sets(&self) -> u32 {
         match *self {
-            Dose::Timed { sets, .. } | Dose::Reps { sets, .. } => sets,
+            Dose::Timed { sets, .. } | Dose::Reps { sets, .. } | Dose::UntilTold { sets, .. } => sets,
+            Dose::Series { rounds, .. } => rounds,
             Dose::Laps { reps, .. } => reps,
             Dose::Tries { tries, .. } => tries,
             Dose::Streak { .. } => 1,
@@ -164,8 +216,11 @@ impl Dose {
     /// How the feet share the work.
     pub fn sides(&self) -> SideRule {
         match *self {
-            Dose::Timed { sides, .. } | Dose::Reps { sides, .. } | Dose::Tries { sides, .. } => sides,
-            Dose::Laps { .. } | Dose::Streak { .. } => SideRule::Together,
+            Dose::Timed { sides, .. }
+            | Dose::Reps { sides, .. }
+            | Dose::Tries { sides, .. }
+            | Dose::UntilTold { sides, .. } => sides,
+            Dose::Laps { .. } | Dose::Streak { .. } | Dose::Series { .. } => SideRule::Together,
         }
     }
 
@@ -206,6 +261,19 @@ impl Dose {
             Dose::Streak { target, cap, each } => {
                 (vec![("/target", target, 500)], vec![("/cap_s", cap.0, 5.0), ("/try_s", each.0, 0.2)])
             }
+            Dose::UntilTold { least, most, rest, sets, .. } => (
+                vec![("/sets", sets, 50)],
+                vec![("/least_s", least.0, 2.0), ("/most_s", most.0, least.0), ("/rest_s", rest.0, 0.0)],
+            ),
+            Dose::Series { moves, work, rest, rounds, pause, challenge } => (
+                vec![("/moves", moves, MOST_MOVES as u32), ("/rounds", rounds, 20)],
+                vec![
+                    ("/work_s", work.0, 2.0),
+                    ("/rest_s", rest.0, 0.0),
+                    ("/break_s", pause.0, 0.0),
+                    ("/challenge_s", challenge.unwrap_or(Seconds(5.0)).0, 5.0),
+                ],
+            ),
         };
         let counted = counts.into_iter().filter(|(_, n, most)| !(1..=*most).contains(n));
         let timed = seconds.into_iter().filter(|(_, s, least)| !(*least..=1800.0).contains(s));
@@ -224,6 +292,8 @@ pub struct Schedule {
     /// How much.
     pub dose: Dose,
     once: Seconds,
+    /// Of each move of a series, the foot that works alone.
+    feet: [Option<Foot>; MOST_MOVES],
 }
 
 impl Schedule {
@@ -235,26 +305,63 @@ impl Schedule {
             Dose::Laps { laps, .. } => self.one() * f64::from(laps),
             Dose::Tries { tries, .. } => self.one() * f64::from(tries),
             Dose::Streak { cap, .. } => cap,
+            Dose::UntilTold { most, .. } => most,
+            Dose::Series { work, .. } => work,
         }
+    }
+
+    /// The longest stretch without a rest. In a series whose moves follow each other without one, changing the move is
+    /// going on, and so is the next round without a break.
+    ///
+    /// ```
+    /// use jogo_core::drill::dose::Dose;
+    /// use jogo_core::units::Seconds;
+    /// let series = |rest: f64| Dose::Series {
+    ///     moves: 5,
+    ///     work: Seconds(20.0),
+    ///     rest: Seconds(rest),
+    ///     rounds: 2,
+    ///     pause: Seconds(60.0),
+    ///     challenge: Some(Seconds(30.0)),
+    /// };
+    /// assert_eq!(series(10.0).scheduled(Seconds(0.0)).longest(), Seconds(30.0)); // the challenge
+    /// assert_eq!(series(0.0).scheduled(Seconds(0.0)).longest(), Seconds(100.0)); // five ways without a break
+    /// ```
+    pub fn longest(&self) -> Seconds {
+        let Dose::Series { moves, work, rest, rounds, pause, challenge } = self.dose else {
+            return self.bout();
+        };
+        let last = challenge.unwrap_or_default();
+        let stretches = match (rest.0 > 0.0, pause.0 > 0.0) {
+            (true, true) => [work, last],
+            // Without a break the last move goes on into the next round, or into the challenge.
+            (true, false) => [if rounds > 1 { work * 2.0 } else { work }, work + last],
+            (false, true) => [work * f64::from(moves), last],
+            (false, false) => [work * f64::from(moves * rounds) + last; 2],
+        };
+        Seconds(stretches[0].0.max(stretches[1].0))
     }
 
     /// One repetition, lap or try; nothing where the dose has none.
     pub fn one(&self) -> Seconds {
         match self.dose {
-            Dose::Timed { .. } => Seconds(0.0),
+            Dose::Timed { .. } | Dose::UntilTold { .. } | Dose::Series { .. } => Seconds(0.0),
             Dose::Reps { each, .. } | Dose::Laps { each, .. } => each.unwrap_or(self.once),
             Dose::Tries { each, .. } | Dose::Streak { each, .. } => each,
         }
     }
 
-    /// How many bouts, both sides counted.
+    /// How many bouts, both sides counted; of a series without its challenge.
     pub fn bouts(&self) -> u32 {
         let sided = |n: u32, sides: SideRule| match sides {
             SideRule::Each => 2 * n,
             SideRule::Together | SideRule::Alternate => n,
         };
         match self.dose {
-            Dose::Timed { sets, sides, .. } | Dose::Reps { sets, sides, .. } => sided(sets, sides),
+            Dose::Timed { sets, sides, .. }
+            | Dose::Reps { sets, sides, .. }
+            | Dose::UntilTold { sets, sides, .. } => sided(sets, sides),
+            Dose::Series { moves, rounds, .. } => moves * rounds,
             Dose::Laps { reps, directions, .. } => reps * directions,
             Dose::Tries { sides, .. } => sided(1, sides),
             Dose::Streak { .. } => 1,
@@ -264,7 +371,11 @@ impl Schedule {
     /// Rest between two bouts.
     pub fn rest(&self) -> Seconds {
         match self.dose {
-            Dose::Timed { rest, .. } | Dose::Reps { rest, .. } | Dose::Laps { rest, .. } => rest,
+            Dose::Timed { rest, .. }
+            | Dose::Reps { rest, .. }
+            | Dose::Laps { rest, .. }
+            | Dose::UntilTold { rest, .. }
+            | Dose::Series { rest, .. } => rest,
             Dose::Tries { .. } | Dose::Streak { .. } => Seconds(0.0),
         }
     }
@@ -287,18 +398,56 @@ impl Schedule {
     pub fn for_foot(self, foot: Option<Foot>) -> Schedule {
         match foot {
             None => self,
-            Some(_) => Schedule { dose: self.dose.for_one_foot(), ..self },
+            Some(_) => Schedule { dose: self.dose.for_one_foot(), feet: [None; MOST_MOVES], ..self },
         }
     }
 
-    /// Work alone, all bouts together.
+    /// Work alone, all bouts together; of bouts that end when the coach says so, their mean.
     pub fn work(&self) -> Seconds {
-        self.bout() * f64::from(self.bouts())
+        let bouts = f64::from(self.bouts());
+        match self.dose {
+            Dose::UntilTold { least, most, .. } => (least + most) * (bouts / 2.0),
+            Dose::Series { challenge, .. } => self.bout() * bouts + challenge.unwrap_or_default(),
+            _ => self.bout() * bouts,
+        }
     }
 
-    /// From the first second of work to the last, rests between included.
+    /// From the first second of work to the last, rests between included; at worst where that is not certain.
     pub fn duration(&self) -> Seconds {
-        self.work() + self.rest() * f64::from(self.bouts().saturating_sub(1))
+        let bouts = f64::from(self.bouts());
+        match self.dose {
+            Dose::Series { moves, rest, rounds, pause, challenge, .. } => {
+                let rests = rest * f64::from(rounds * moves.saturating_sub(1));
+                let breaks = rounds.saturating_sub(1) + u32::from(challenge.is_some());
+                self.work() + rests + pause * f64::from(breaks)
+            }
+            _ => self.bout() * bouts + self.rest() * (bouts - 1.0).max(0.0),
+        }
+    }
+
+    /// The same with the foot of each move of a series that one foot does alone.
+    pub fn with_feet(self, feet: impl IntoIterator<Item = Option<Foot>>) -> Schedule {
+        let mut own = [None; MOST_MOVES];
+        own.iter_mut().zip(feet).for_each(|(own, foot)| *own = foot);
+        Schedule { feet: own, ..self }
+    }
+
+    /// The foot that does a move of a series (from 0) alone.
+    pub fn foot_of_move(&self, place: u32) -> Option<Foot> {
+        self.feet.get(place as usize).copied().flatten()
+    }
+
+    /// The share of the work of a series that one of its moves has, all rounds together.
+    pub fn share_of_a_move(&self) -> Share {
+        let Dose::Series { work, rounds, .. } = self.dose else { return Share(0.0) };
+        Share((work * f64::from(rounds)).0 / self.work().0.max(f64::MIN_POSITIVE))
+    }
+
+    /// The share of the work of a series that this foot does alone; of a challenge nobody says how it is done.
+    pub fn share_of(&self, foot: Foot) -> Share {
+        let Dose::Series { moves, .. } = self.dose else { return Share(0.0) };
+        let alone = (0..moves).filter(|place| self.foot_of_move(*place) == Some(foot)).count();
+        Share(self.share_of_a_move().0 * alone as f64)
     }
 
     /// The same with another number of sets.
@@ -306,7 +455,7 @@ impl Schedule {
         Schedule { dose: self.dose.with_sets(n), ..self }
     }
 
-    /// Sets (or repetitions of laps, or tries).
+    /// Sets (or repetitions of laps, or tries, or rounds of a series).
     pub fn sets(&self) -> u32 {
         self.dose.sets()
     }
@@ -400,6 +549,16 @@ mod tests {
 
     const ALONG: Option<Seconds> = None;
 
+    fn series(moves: u32, work: f64, rest: f64, rounds: u32, challenge: Option<f64>) -> Dose {
+        let (pause, challenge) = (Seconds(60.0), challenge.map(Seconds));
+        Dose::Series { moves, work: Seconds(work), rest: Seconds(rest), rounds, pause, challenge }
+    }
+
+    fn until_told(least: f64, most: f64, sets: u32) -> Dose {
+        let (rest, sides) = (Seconds(20.0), SideRule::Each);
+        Dose::UntilTold { least: Seconds(least), most: Seconds(most), rest, sets, sides }
+    }
+
     // By hand: explaining 60 s, then the duration times the turns; once through the paths takes 12 s.
     #[rstest]
     #[case::rounds_of_thirty(timed(30.0, 30.0, 6, SideRule::Alternate), 1, 330.0, 7)]
@@ -422,6 +581,13 @@ mod tests {
     #[case::five_tries_a_foot(tries(5, 6.0, SideRule::Each), 1, 60.0, 2)]
     #[case::five_tries_in_all(tries(5, 6.0, SideRule::Together), 2, 30.0, 2)]
     #[case::a_streak_at_worst(Dose::Streak { target: 10, cap: Seconds(90.0), each: Seconds(2.0) }, 1, 90.0, 3)]
+    // Two rounds of four moves, 4 × 30 + 3 × 30 s, and a break of 60 s between them.
+    #[case::four_moves_twice(series(4, 30.0, 30.0, 2, None), 1, 480.0, 9)]
+    // Six moves 30/30, then a break and whole chains: 6 × 30 + 5 × 30 + 60 + 30 s.
+    #[case::then_whole_chains(series(6, 30.0, 30.0, 1, Some(30.0)), 1, 420.0, 8)]
+    #[case::ten_minutes(series(10, 60.0, 0.0, 1, None), 1, 600.0, 11)]
+    // At worst 4 × 40 + 3 × 20 s.
+    #[case::until_the_coach_says_change(until_told(20.0, 40.0, 2), 1, 220.0, 5)]
     fn how_long(#[case] dose: Dose, #[case] turns: u32, #[case] seconds: f64, #[case] block: u32) {
         let schedule = dose.scheduled(Seconds(12.0));
         assert_eq!(schedule.duration(), Seconds(seconds));
@@ -436,6 +602,23 @@ mod tests {
         let streak =
             Dose::Streak { target: 10, cap: Seconds(90.0), each: Seconds(2.0) }.scheduled(Seconds(0.0));
         assert_eq!(streak.filling(Minutes(10), MINUTE, 1), streak);
+    }
+
+    #[test]
+    fn a_series_shares_its_work_among_the_feet_of_its_moves() {
+        let feet = [Some(Foot::Strong), None, Some(Foot::Other), Some(Foot::Other), Some(Foot::Strong)];
+        // Of four moves one is for the strong foot and two are for the other; the fifth is not done.
+        let four = series(4, 30.0, 30.0, 2, None).scheduled(Seconds(0.0)).with_feet(feet);
+        assert_eq!((four.share_of(Foot::Strong), four.share_of(Foot::Other)), (Share(0.25), Share(0.5)));
+        // With a challenge of 60 s beside 240 s of moves each share is smaller.
+        let then = series(4, 30.0, 30.0, 2, Some(60.0)).scheduled(Seconds(0.0)).with_feet(feet);
+        assert!((then.share_of(Foot::Other).0 - 120.0 / 300.0).abs() < 1e-12);
+    }
+
+    #[test]
+    fn bouts_that_end_when_told_count_with_their_mean() {
+        let told = until_told(20.0, 40.0, 2).scheduled(Seconds(0.0));
+        assert_eq!((told.bouts(), told.work(), told.longest()), (4, Seconds(120.0), Seconds(40.0)));
     }
 
     #[test]
@@ -469,6 +652,8 @@ mod tests {
     #[case::an_endless_streak(
         Dose::Streak { target: 501, cap: Seconds(9e9), each: Seconds(2.0) }, &["/target", "/cap_s"],
     )]
+    #[case::more_moves_than_any_series(series(13, 30.0, 0.0, 0, Some(2.0)), &["/moves", "/rounds", "/challenge_s"])]
+    #[case::told_before_it_may_be(until_told(20.0, 10.0, 2), &["/most_s"])]
     fn faults_name_their_places(#[case] dose: Dose, #[case] places: &[&str]) {
         let found: Vec<String> = dose.faults().into_iter().map(|f| f.pointer).collect();
         assert_eq!(found, places);

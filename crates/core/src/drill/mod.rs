@@ -7,6 +7,7 @@ pub mod dose;
 mod feet;
 pub mod levers;
 pub mod library;
+pub mod series;
 pub mod technique;
 pub mod timing;
 
@@ -20,6 +21,7 @@ use crate::drill::cautions::{Blocked, Caution, blocked};
 use crate::drill::cues::CueWish;
 use crate::drill::dose::{Dose, Schedule};
 use crate::drill::levers::{Intensity, Lever, LeverPoints, Levers, Offered, Pressure, Space, TIGHT};
+use crate::drill::series::Series;
 use crate::ground::fit::{Fit, Station};
 use crate::ground::layout::{Fault, Layout};
 use crate::ids::{BandId, DrillId, SkillId, TestId};
@@ -180,6 +182,9 @@ pub struct Drill {
     /// The number of moves in the chain that players make up themselves, if they do; chains to try are offered with it.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub own_chain: Option<u32>,
+    /// The moves that follow each other on one clock, where a dose is a series.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    pub series: Option<Series>,
 }
 
 /// A rung of a drill's ladder.
@@ -344,7 +349,8 @@ impl Drill {
 
     /// The band's dose with its seconds known; `None` if the band does not do this drill.
     pub fn schedule(&self, band: &Band, layout: &Layout) -> Option<Schedule> {
-        Some(self.doses.get(&band.id)?.scheduled(band.speeds.once_through(layout)))
+        let schedule = self.doses.get(&band.id)?.scheduled(band.speeds.once_through(layout));
+        Some(schedule.with_feet(self.series.iter().flat_map(Series::feet)))
     }
 
     /// Touches per second of work at a stage in a band.

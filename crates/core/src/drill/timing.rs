@@ -1,5 +1,7 @@
 //! A block: what does one variant take, and what does it give?
 
+use rand::{RngExt, SeedableRng};
+use rand_chacha::ChaCha8Rng;
 use serde::Serialize;
 
 use crate::drill::dose::{Dose, Schedule, SideRule, touches};
@@ -28,6 +30,8 @@ pub enum PhaseKind {
     Work,
     /// Rest.
     Rest,
+    /// The challenge at the end of a series.
+    Challenge,
 }
 
 /// A stretch of a block's clock.
@@ -39,8 +43,12 @@ pub struct Phase {
     /// How long.
     #[serde(rename = "seconds")]
     pub lasts: Seconds,
-    /// The foot whose turn it is, where each has bouts of its own: the other foot begins, and they take turns.
+    /// The foot whose turn it is, where each has bouts of its own: the other foot begins, and they take turns. In a
+    /// series the foot that does the move alone.
     pub foot: Option<Foot>,
+    /// Which move of the series, from 0.
+    #[serde(rename = "move")]
+    pub step: Option<u32>,
 }
 
 /// The clock of a block, and the time on the ball that it gives.
@@ -129,17 +137,62 @@ impl Timing {
 /// Explaining, then for each turn work and rest in turn, beginning and ending with work: while one rests after the last
 /// bout, the next one works.
 fn phases(explaining: Seconds, schedule: &Schedule, turns: u32) -> Vec<Phase> {
-    let stretch = |kind, lasts, foot| Phase { kind, lasts, foot };
-    let mut phases = vec![stretch(PhaseKind::Explain, explaining, None)];
-    for bout in (0..turns).flat_map(|_| 0..schedule.bouts()) {
-        if bout > 0 && schedule.rest() > Seconds(0.0) {
-            phases.push(stretch(PhaseKind::Rest, schedule.rest(), None));
+    let mut phases = vec![Phase { kind: PhaseKind::Explain, lasts: explaining, foot: None, step: None }];
+    for turn in 0..turns {
+        match schedule.dose {
+            Dose::Series { .. } => series(schedule, &mut phases),
+            _ => bouts(schedule, turn, &mut phases),
+        }
+    }
+    phases
+}
+
+/// A rest, if there is any.
+fn rest(lasts: Seconds, phases: &mut Vec<Phase>) {
+    if lasts > Seconds(0.0) {
+        phases.push(Phase { kind: PhaseKind::Rest, lasts, foot: None, step: None });
+    }
+}
+
+fn bouts(schedule: &Schedule, turn: u32, phases: &mut Vec<Phase>) {
+    for bout in 0..schedule.bouts() {
+        if bout > 0 {
+            rest(schedule.rest(), phases);
         }
         let foot = if bout % 2 == 0 { Foot::Other } else { Foot::Strong };
         let in_turn = schedule.sides() == SideRule::Each;
-        phases.push(stretch(PhaseKind::Work, schedule.bout(), in_turn.then_some(foot)));
+        let lasts = match schedule.dose {
+            Dose::UntilTold { least, most, .. } => until_told(least, most, turn * schedule.bouts() + bout),
+            _ => schedule.bout(),
+        };
+        phases.push(Phase { kind: PhaseKind::Work, lasts, foot: in_turn.then_some(foot), step: None });
     }
-    phases
+}
+
+/// When the change is called, to the second: nobody can guess it, and it is the same whenever the clock is looked at.
+fn until_told(least: Seconds, most: Seconds, bout: u32) -> Seconds {
+    if least >= most {
+        return most;
+    }
+    let mut chance = ChaCha8Rng::seed_from_u64(u64::from(bout) << 32 | (most.0 * 10.0) as u64);
+    Seconds(chance.random_range(least.0..=most.0).round().clamp(least.0, most.0))
+}
+
+fn series(schedule: &Schedule, phases: &mut Vec<Phase>) {
+    let Dose::Series { moves, work, rounds, pause, challenge, .. } = schedule.dose else { return };
+    for (round, step) in (0..rounds).flat_map(|round| (0..moves).map(move |step| (round, step))) {
+        match (round, step) {
+            (0, 0) => {}
+            (_, 0) => rest(pause, phases),
+            _ => rest(schedule.rest(), phases),
+        }
+        let foot = schedule.foot_of_move(step);
+        phases.push(Phase { kind: PhaseKind::Work, lasts: work, foot, step: Some(step) });
+    }
+    if let Some(lasts) = challenge {
+        rest(pause, phases);
+        phases.push(Phase { kind: PhaseKind::Challenge, lasts, foot: None, step: None });
+    }
 }
 
 /// All turns of a block count as work; at any time only the working share of the squad is at it. Both feet share the
@@ -152,7 +205,11 @@ fn foot_touches(schedule: &Schedule, turns: u32, touching: Touching, working: Sh
     match touching.foot {
         Some(Foot::Strong) => FootTouches { strong: all, other: 0 },
         Some(Foot::Other) => FootTouches { strong: 0, other: all },
-        None => FootTouches { strong: all - all / 2, other: all / 2 },
+        None => {
+            let [strong, other] = [Foot::Strong, Foot::Other].map(|foot| schedule.share_of(foot).0);
+            let of_other = (f64::from(all) * (1.0 - strong + other) / 2.0).floor() as u32;
+            FootTouches { strong: all - of_other.min(all), other: of_other.min(all) }
+        }
     }
 }
 
@@ -199,6 +256,57 @@ mod tests {
         assert_eq!(clock, [60.0, 20.0, 10.0, 20.0, 20.0, 10.0, 20.0]);
         assert_eq!(clock.iter().sum::<f64>(), schedule.whole(Seconds(60.0), 2).0);
         assert_eq!(timing.bouts, 4);
+    }
+
+    // By hand: explaining 60, then two rounds of (20, 10, 20), a break of 30 between them, and 30 + 15 for the challenge.
+    #[test]
+    fn the_clock_of_a_series_names_its_moves() {
+        let dose = Dose::Series {
+            moves: 2,
+            work: Seconds(20.0),
+            rest: Seconds(10.0),
+            rounds: 2,
+            pause: Seconds(30.0),
+            challenge: Some(Seconds(15.0)),
+        };
+        let schedule = dose.scheduled(Seconds(0.0)).with_feet([None, Some(Foot::Other)]);
+        let touching = Touching { per_second: 2.0, round: None, foot: None };
+        let timing = Timing::of(&schedule, Seconds(60.0), 1, touching, Share(1.0));
+        let clock: Vec<_> = timing.phases.iter().map(|phase| (phase.lasts.0, phase.step)).collect();
+        let (first, second) = (Some(0), Some(1));
+        assert_eq!(
+            clock,
+            [
+                (60.0, None),
+                (20.0, first),
+                (10.0, None),
+                (20.0, second),
+                (30.0, None),
+                (20.0, first),
+                (10.0, None),
+                (20.0, second),
+                (30.0, None),
+                (15.0, None),
+            ]
+        );
+        assert_eq!(clock.iter().map(|(lasts, _)| lasts).sum::<f64>(), schedule.whole(Seconds(60.0), 1).0);
+        assert_eq!(timing.phases.last().map(|phase| phase.kind), Some(PhaseKind::Challenge));
+        assert_eq!((timing.phases[1].foot, timing.phases[3].foot), (None, Some(Foot::Other)));
+        // 2 touches a second × 95 s; 40 of the 95 s are the other foot's alone: 190 × (1 + 40 ÷ 95) ÷ 2 = 135.
+        assert_eq!(timing.touches, FootTouches { strong: 55, other: 135 });
+    }
+
+    #[test]
+    fn a_change_that_is_called_comes_within_its_bounds_and_not_as_regularly_as_a_clock() {
+        let (least, most, rest) = (Seconds(10.0), Seconds(40.0), Seconds(0.0));
+        let dose = Dose::UntilTold { least, most, rest, sets: 12, sides: SideRule::Together };
+        let touching = Touching { per_second: 2.0, round: None, foot: None };
+        let clock = || Timing::of(&dose.scheduled(rest), rest, 1, touching, Share(1.0)).phases;
+        let bouts: Vec<f64> = clock().iter().skip(1).map(|phase| phase.lasts.0).collect();
+        assert!(bouts.iter().all(|lasts| (10.0..=40.0).contains(lasts)), "{bouts:?}");
+        let different = bouts.iter().map(|lasts| *lasts as u32).collect::<std::collections::BTreeSet<_>>();
+        assert!(different.len() > 6, "{bouts:?}");
+        assert_eq!(clock(), clock());
     }
 
     // 2 touches a second × 40 s (80 s for each side on its own) × half the squad at work.

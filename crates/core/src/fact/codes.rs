@@ -13,6 +13,7 @@ use crate::assessment::{benchmarks, progress};
 use crate::delivery::{edition, pairs, surfaces, team_plan};
 use crate::drill::cautions::Caution;
 use crate::drill::levers::Lever;
+use crate::drill::series::SeriesFault;
 use crate::drill::{DrillFault, cautions, levers};
 use crate::ground::{fit, layout};
 use crate::input::{self, sheet};
@@ -55,6 +56,7 @@ pub fn all() -> Vec<Code> {
         fit::Misfit::CODES,
         fit::WouldFit::CODES,
         DrillFault::CODES,
+        SeriesFault::CODES,
         levers::LeverFault::CODES,
         cautions::Blocked::CODES,
         progression::check::SkillFault::CODES,

@@ -30,6 +30,8 @@ facts! {
         Point = "what-point",
         Kit = "what-kit",
         StandIn = "what-stand-in",
+        Move = "what-move",
+        Challenge = "what-challenge",
         FaultSeen = "what-fault-seen",
         FaultWhy = "what-fault-why",
         FaultSaid = "what-fault-said",

@@ -54,7 +54,7 @@ pub use rules::check::{Breach, Rule, check};
 pub use rules::clash::{Clash, Clashing, TestTaken, clash};
 pub use rules::mend::{Mending, mend};
 pub use score::{PartPoints, Score, score};
-pub use search::solve::{Solved, improve, solve, solve_near, solve_rest, solve_while};
+pub use search::solve::{Solved, improve, improve_while, solve, solve_near, solve_rest, solve_while};
 pub use stitch::{Stitch, stitches};
 pub use themes::{WeekTheme, week_theme, week_themes};
 pub use upset::{GoingOn, Remedy, advised, remedies};

@@ -31,6 +31,11 @@ pub enum Group {
 pub enum Reason {
     /// Nothing was measured or seen yet.
     NothingSeen,
+    /// They were away whenever these were shown.
+    Away {
+        /// Skills that the squad has met.
+        skills: Vec<SkillId>,
+    },
     /// These are not met.
     Missing {
         /// Milestones.
@@ -86,16 +91,29 @@ pub fn of_week(milestones: &[&Milestone], worked_on: &BTreeMap<SkillId, Stage>) 
 
 /// The group of a player for next week, by the milestones of what comes then.
 ///
-/// Whoever has them all moves on. Of the rest, whoever is Secure with the strong foot and clearly behind with the other
+/// Whoever has them all moves on. Whoever was away whenever a skill was shown that a missing milestone asks for
+/// consolidates that first: `not_met` are those skills. Of the rest, whoever is Secure with the strong foot and clearly behind with the other
 /// one, in a test that a missing milestone rests on, works on that, where the deficit is largest; everybody else
 /// consolidates.
-pub fn next_week(stands: &[Stands<'_>], behind: &[FootBehind]) -> (Group, Reason) {
+pub fn next_week(
+    stands: &[Stands<'_>],
+    behind: &[FootBehind],
+    not_met: &BTreeSet<SkillId>,
+) -> (Group, Reason) {
     let ids = |had: bool| -> Vec<MilestoneId> {
         stands.iter().filter(|(_, s)| s.state.is_had() == had).map(|(m, _)| m.id.clone()).collect()
     };
     let (met, missing) = (ids(true), ids(false));
     if missing.is_empty() && !met.is_empty() {
         return (Group::MoveOn, Reason::AllMet { milestones: met });
+    }
+    let still_missing = stands.iter().filter(|(_, standing)| !standing.state.is_had());
+    let away: BTreeSet<&SkillId> = still_missing
+        .map(|(milestone, _)| &milestone.skill)
+        .filter(|skill| not_met.contains(*skill))
+        .collect();
+    if !away.is_empty() {
+        return (Group::Consolidate, Reason::Away { skills: away.into_iter().cloned().collect() });
     }
     let asked = |test: &TestId| stands.iter().any(|(m, s)| !s.state.is_had() && m.evidence.rests_on(test));
     let able =

@@ -1,5 +1,7 @@
 //! Milestones: states from results in date order, whatever the order in which they arrive.
 
+use std::collections::BTreeSet;
+
 use jiff::ToSpan;
 use jiff::civil::{Date, date};
 use jogo_core::assessment::benchmarks::{Protocol, Summary, Test};
@@ -344,7 +346,7 @@ fn groups_have_reasons(
 ) {
     let (milestone, standing) = (milestone(ten("passes", Feet::Both, 1, 1)), stands(state));
     let behind = [FootBehind { test: called("passes"), deficit, strong }];
-    let (found, reason) = next_week(&[(&milestone, &standing)], &behind);
+    let (found, reason) = next_week(&[(&milestone, &standing)], &behind, &BTreeSet::new());
     assert_eq!(found, group);
     let ids = vec![called("ten-taps")];
     let expected = match (group, state) {
@@ -358,11 +360,45 @@ fn groups_have_reasons(
     assert_eq!(reason, expected);
 }
 
+// Away whenever it was shown comes before the other foot, and says nothing of what is there all the same.
+#[rstest]
+#[case::nothing_seen(MilestoneState::NotSeen, true)]
+#[case::on_the_way(MilestoneState::OnTheWay, true)]
+#[case::met_elsewhere(MilestoneState::Met, false)]
+fn whoever_was_away_consolidates_what_they_missed(#[case] state: MilestoneState, #[case] away: bool) {
+    let (milestone, standing) = (milestone(ten("passes", Feet::Both, 1, 1)), stands(state));
+    let behind = [FootBehind { test: called("passes"), deficit: 0.4, strong: Some(Level::Secure) }];
+    let not_met = BTreeSet::from([milestone.skill.clone(), called("fly")]);
+    let (group, reason) = next_week(&[(&milestone, &standing)], &behind, &not_met);
+    let missed = Reason::Away { skills: vec![milestone.skill.clone()] };
+    assert_eq!((group == Group::Consolidate, reason == missed), (away, away));
+}
+
+// Of two days on which all three points are to be seen, by hand.
+#[rstest]
+#[case::nothing_yet(&[], Some((2, 0)))]
+#[case::one_in_full(&[(0, [2, 2, 2])], Some((1, 1)))]
+#[case::one_in_part(&[(0, [2, 1, 2])], Some((2, 1)))]
+#[case::in_part_and_in_full(&[(0, [2, 1, 2]), (3, [2, 2, 2])], Some((1, 2)))]
+#[case::there(&[(0, [2, 2, 2]), (3, [2, 2, 2])], None)]
+#[case::slipped(&[(0, [2, 2, 2]), (3, [2, 2, 2]), (6, [0, 2, 2]), (9, [0, 0, 0])], Some((1, 4)))]
+fn what_is_still_to_be_seen(#[case] seen: &[(i32, [u8; 3])], #[case] wanted: Option<(u32, u32)>) {
+    let trials: Vec<Trial<u8>> = seen.iter().map(|(after, marks)| eyes(*after, *marks)).collect();
+    let results = results(&tests(), &[], &trials);
+    let shown = Shown { player: 1, strong: Side::Right, results: &results };
+    let found = milestone(eyes_up(&[], 2)).still_to_see(&tests(), &shown, &[], day(20));
+    assert_eq!(found.map(|to_see| (to_see.days, to_see.looked)), wanted);
+    // Nobody has to look again whom a coach says can do it, nor for what is measured alone.
+    let said = [Override { on: day(1), verdict: Verdict::Met, reason: "Saw it".into(), by: "Keya".into() }];
+    assert_eq!(milestone(eyes_up(&[], 2)).still_to_see(&tests(), &shown, &said, day(20)), None);
+    assert_eq!(milestone(ten("taps", Feet::Both, 1, 1)).still_to_see(&tests(), &shown, &[], day(20)), None);
+}
+
 #[test]
 fn a_foot_that_no_missing_milestone_asks_for_makes_no_group() {
     let (milestone, way) = (milestone(eyes_up(&[], 1)), stands(MilestoneState::OnTheWay));
     let behind = [FootBehind { test: called("passes"), deficit: 0.4, strong: Some(Level::Secure) }];
-    assert_eq!(next_week(&[(&milestone, &way)], &behind).0, Group::Consolidate);
+    assert_eq!(next_week(&[(&milestone, &way)], &behind, &BTreeSet::new()).0, Group::Consolidate);
 }
 
 #[test]

@@ -192,7 +192,7 @@ fn what_is_over_or_was_logged_does_not_change() {
 fn a_block_that_nobody_knows_changes_nothing() {
     let edition = edition();
     let decision =
-        Decision { after: BlockId(uuid::Uuid::from_u128(7)), next: NextTime::OneUp, at: minute(0) };
+        Decision { after: BlockId(uuid::Uuid::from_u128(u128::MAX)), next: NextTime::OneUp, at: minute(0) };
     let first = day(&edition, 0);
     let own = TeamPlan::default().with_next_time(&edition, &Said::default(), &decision, first).unwrap();
     assert_eq!(own.plan, None);

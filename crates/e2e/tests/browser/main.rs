@@ -5,6 +5,7 @@ mod assess;
 mod benchmarks;
 mod clubs;
 mod drills;
+mod eyes;
 mod feet;
 mod hinges;
 mod language;

@@ -231,3 +231,55 @@ const CAN_BE_HARDER: &str = "return (async () => {
 const ONE_UP: &str = "const up = [...document.querySelectorAll('[aria-label=\"Easier or harder\"] button')].find((b) => b.textContent.startsWith('One up')); return up.getAttribute('aria-pressed') === 'true'";
 /// What is drawn and looked for.
 const DRAWN: &str = "return document.querySelector('h2').parentElement.parentElement.textContent";
+
+/// The first session ahead with a series: its address, and its block.
+const WITH_A_SERIES: &str = "return (async () => {
+        const get = (path) => fetch('/api/v1' + path).then((answer) => answer.json());
+        const { teams: [{ id: team }] } = await get('/session');
+        const { today, sessions } = await get(`/teams/${team}/sessions`);
+        for (const { edition, session } of sessions.filter(({ date }) => date >= today)) {
+            const { running_order: { blocks } } = await get(`/teams/${team}/sessions/${edition}/${session}`);
+            const at = blocks.findIndex(({ series }) => series);
+            if (at >= 0) return { address: `/today/${edition}/${session}?block=${at + 1}`, block: blocks[at] };
+        }
+    })()";
+
+// The clock of a series says which move is on, and calls the next one.
+#[tokio::test]
+async fn a_series_is_run_by_its_clock() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    // Time can be moved on.
+    let clock = "window.later = 0; const now = Date.now; Date.now = () => now() + 1000 * window.later";
+    coach.begins_every_page_with(clock).await?;
+    coach.signs_in_as("Lorin Merrstay").await?;
+    coach.sees("Block 1 of").await?;
+    let found = coach.runs(WITH_A_SERIES).await?;
+    let series = &found["block"]["series"];
+    let name = |at: usize| series["moves"][at]["name"].as_str().unwrap_or_default().to_owned();
+    coach.opens(found["address"].as_str().unwrap_or_default()).await?;
+    coach.sees(&format!("next: {}", name(0))).await?;
+    coach.presses("Start the clock").await?;
+    let phases = found["block"]["phases"].as_array().cloned().unwrap_or_default();
+    let moves = series["moves"].as_array().map_or(0, Vec::len);
+    let (mut begins, mut seen) = (0.0, Vec::new());
+    for (at, phase) in phases.iter().enumerate() {
+        let lasts = phase["seconds"].as_f64().unwrap_or_default();
+        coach.runs(&format!("window.later = {}", begins + lasts / 2.0)).await?;
+        let coming = phases[at + 1..].iter().find_map(|next| next["move"].as_u64());
+        if let Some(on) = phase["move"].as_u64() {
+            coach.sees(&name(on as usize)).await?;
+            seen.push(on as usize);
+        }
+        if let Some(coming) = coming {
+            coach.sees(&format!("next: {}", name(coming as usize))).await?;
+        }
+        begins += lasts;
+    }
+    let rounds = seen.len() / moves;
+    assert_eq!(seen, (0..moves).cycle().take(rounds * moves).collect::<Vec<_>>());
+    coach.runs(&format!("window.later = {}", begins + 5.0)).await?;
+    coach.sees_named("time is up").await?;
+    phone.end().await
+}

@@ -10,6 +10,7 @@ use jogo_core::assessment::other_foot::{BothFeet, both_feet, foremost};
 use jogo_core::assessment::reliability::Repeatability;
 use jogo_core::assessment::results::{TestResult, counts, latest, results};
 use jogo_core::assessment::standards::{self, Standard};
+use jogo_core::delivery::eyes_on::Wanted;
 use jogo_core::ids::{BandId, MilestoneId, TestId};
 use jogo_core::review::groups::FootBehind;
 use jogo_core::technique::skill::Gate;
@@ -29,6 +30,8 @@ pub struct Assessment {
     pub on: Date,
     /// The tests for which the band has a standard, or in which the squad has results.
     pub tests: Vec<Test>,
+    /// All tests.
+    pub tests_known: Vec<Test>,
     /// The standards of the band.
     pub standards: Vec<Standard>,
     /// The squad.
@@ -89,7 +92,7 @@ impl Assessment {
         let used = |test: &Test| {
             standards.iter().any(|s| s.test == test.id) || results.iter().any(|r| r.test == test.id)
         };
-        let tests: Vec<Test> = all.into_iter().filter(used).collect();
+        let tests: Vec<Test> = all.iter().filter(|test| used(test)).cloned().collect();
         let bands = store.bands().await?;
         let oldest = bands.iter().find(|kept| kept.band.id == team.band).map_or(0, |kept| kept.band.oldest);
         let up_to = bands.into_iter().filter(|kept| kept.band.oldest <= oldest);
@@ -102,9 +105,25 @@ impl Assessment {
             milestones: store.milestones().await?,
             words: store.words(team.id).await?,
             tests,
+            tests_known: all,
             standards,
             results,
         })
+    }
+
+    /// All results of the squad.
+    pub fn results(&self) -> &[TestResult<Uuid>] {
+        &self.results
+    }
+
+    /// Of whom in the squad something is still to be seen for a milestone.
+    pub fn wanted(&self, milestone: &Milestone) -> Vec<Wanted<Uuid>> {
+        let of_player = |player: &Player| {
+            let said = self.said(player, &milestone.id);
+            let to_see = milestone.still_to_see(&self.tests, &self.shown(player), &said, self.on)?;
+            Some(Wanted { player: player.id, milestone: milestone.id.clone(), to_see })
+        };
+        self.players.iter().filter_map(of_player).collect()
     }
 
     /// A player's results, in the order of tests, sides and dates.

@@ -17,6 +17,7 @@ use uuid::Uuid;
 use crate::problem::Answer;
 use crate::state::State;
 use crate::views::assessment::{Assessment, Bands, stands};
+use crate::views::presence::not_met_by;
 use crate::views::promise::Promise;
 use crate::views::skills::{name_of, strand_of};
 use crate::views::squad::TestView;
@@ -153,7 +154,7 @@ impl Board {
         let promise = Promise::of(state, &team.band, on).await?;
         let next = groups::of_week(&milestones, &trained.unwrap_or_default());
         Ok(Board {
-            players: players(&assessment, &next),
+            players: players(&assessment, &next, &not_met_by(state, &team, on).await?),
             verdicts: Verdict::ALL.map(|verdict| VerdictSays { verdict, state: verdict.state() }).into(),
             milestones: milestones
                 .iter()
@@ -187,14 +188,20 @@ impl MilestoneView {
 }
 
 /// The players in the order of the squad, each with the place in which a coach decides on them.
-fn players(assessment: &Assessment, next: &BTreeSet<MilestoneId>) -> Vec<BoardPlayer> {
+fn players(
+    assessment: &Assessment,
+    next: &BTreeSet<MilestoneId>,
+    not_met: &BTreeMap<Uuid, BTreeSet<SkillId>>,
+) -> Vec<BoardPlayer> {
+    let nothing = BTreeSet::new();
     let mut urgencies = Vec::new();
     let mut players: Vec<BoardPlayer> = Vec::new();
     for player in &assessment.players {
         let standings = assessment.standings(player, Bands::Own);
         let of_week: Vec<_> =
             stands(&standings).into_iter().filter(|(milestone, _)| next.contains(&milestone.id)).collect();
-        let (group, reason) = groups::next_week(&of_week, &assessment.behind(player));
+        let away_for = not_met.get(&player.id).unwrap_or(&nothing);
+        let (group, reason) = groups::next_week(&of_week, &assessment.behind(player), away_for);
         urgencies.push((urgency(group, &of_week), players.len()));
         players.push(BoardPlayer {
             id: player.id,

@@ -22,6 +22,7 @@ use crate::problem::Answer;
 use crate::state::State;
 use crate::views::assessment::{Assessment, Bands, stands};
 use crate::views::board::{FeetView, StandingView};
+use crate::views::presence::not_met_by;
 use crate::views::promise::Promise;
 use crate::views::skills::{name_of, strand_of};
 use crate::views::squad::{ResultView, TestView};
@@ -88,6 +89,8 @@ pub struct ProgressSheet {
     results: Vec<ProgressResult>,
     /// By test and date.
     feet: Vec<FeetView>,
+    /// Skills that the team has met in its curricula while they were away, by name.
+    away_for: Vec<String>,
     /// What can be handed to guardians.
     note: Vec<Fact>,
 }
@@ -108,8 +111,10 @@ impl ProgressSheet {
         let band = state.store.band(&team.band).await?;
         let round = |test: &&Test| Some((test.id.clone(), test.counted_round(band.as_ref()?, &skills)?));
         let rounds: BTreeMap<TestId, CountedRound> = measured.iter().filter_map(round).collect();
+        let not_met = not_met_by(state, &team, today).await?.remove(&player.id).unwrap_or_default();
         let first_name = player.about.name.split(' ').next().unwrap_or_default();
         Ok(ProgressSheet {
+            away_for: not_met.iter().map(|skill| name_of(&skills, skill)).collect(),
             note: note(first_name, &stands(&standings)).into_iter().map(Fact::from).collect(),
             next: next_of(&assessment, player, &team.band, &skills),
             results: with_changes(&assessment, player.id, &rounds)

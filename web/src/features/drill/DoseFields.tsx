@@ -16,6 +16,8 @@ const FIRST: { [K in Kind]: Extract<Dose, { kind: K }> } = {
   laps: { kind: 'laps', laps: 2, reps: 2, directions: 2, rest_s: 20 },
   tries: { kind: 'tries', tries: 5, each_s: 6, sides: 'each' },
   streak: { kind: 'streak', target: 10, cap_s: 90, try_s: 3 },
+  until_told: { kind: 'until_told', least_s: 15, most_s: 40, rest_s: 20, sets: 4, sides: 'alternate' },
+  series: { kind: 'series', moves: 4, work_s: 30, rest_s: 30, rounds: 1, break_s: 60 },
 }
 const KINDS = Object.keys(FIRST) as Kind[]
 const SIDES = sideRuleValues
@@ -27,6 +29,8 @@ const NUMBERS: Record<Kind, string[]> = {
   laps: ['laps', 'each_s?', 'reps', 'directions', 'rest_s'],
   tries: ['tries', 'each_s'],
   streak: ['target', 'cap_s', 'try_s'],
+  until_told: ['least_s', 'most_s', 'rest_s', 'sets'],
+  series: ['moves', 'work_s', 'rest_s', 'rounds', 'break_s', 'challenge_s?'],
 }
 
 export function DoseFields({
@@ -56,7 +60,9 @@ export function DoseFields({
               <NumberField
                 key={`${dose.kind} ${key}`}
                 label={said(`desk-dose-numbers-${key}`) ?? key}
-                placeholder={optional ? t('desk-as-path') : undefined}
+                placeholder={
+                  !optional ? undefined : key === 'challenge_s' ? t('desk-no-challenge') : t('desk-as-path')
+                }
                 value={numbers?.[key] ?? null}
                 optional={optional}
                 whole={!key.endsWith('_s')}

@@ -19,6 +19,7 @@ import { DoseFields } from './DoseFields'
 import { toggled, without } from './drill'
 import { HomeAndKit } from './HomeAndKit'
 import { type Drill, earlierDrill, useBands } from './queries'
+import { SeriesFields } from './SeriesFields'
 import { ServesFields } from './ServesFields'
 import { CAUTIONS } from './words'
 
@@ -86,6 +87,11 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
       <Part title={t('desk-doses')} open wrong={wrong('/doses', '/station').length}>
         <Doses drill={drill} band={band} onBand={onBand} onChange={onChange} />
       </Part>
+      {(drill.series || Object.values(drill.doses).some((dose) => dose.kind === 'series')) && (
+        <Part title={t('desk-series')} open wrong={wrong('/series').length}>
+          <SeriesFields drill={drill} onChange={onChange} />
+        </Part>
+      )}
       <Part title={t('desk-serves')} wrong={wrong('/serves', '/strands', '/surfaces').length}>
         <ServesFields drill={drill} onChange={onChange} />
       </Part>

@@ -8,6 +8,8 @@ import { asPercent, Figure } from '../../ui/figures'
 
 const WIDTH = 820
 const HEIGHT = 26
+/** How much of the height each kind of stretch takes. */
+const TALL = { work: 0.98, challenge: 0.98, rest: 0.4, explain: 0.7, lay_out: 0.7 }
 
 export function TimeStrip({ desk }: { desk: NonNullable<Schemas['Looked']['floor']> }) {
   const { floor } = useTheme()
@@ -64,11 +66,17 @@ export function TimeStrip({ desk }: { desk: NonNullable<Schemas['Looked']['floor
           <rect
             key={bar.i}
             x={bar.left + 0.5}
-            y={bar.kind === 'work' ? 0.5 : bar.kind === 'rest' ? HEIGHT * 0.6 : HEIGHT * 0.3}
+            y={HEIGHT * (1 - TALL[bar.kind])}
             width={Math.max(0.5, bar.width - 1)}
-            height={bar.kind === 'work' ? HEIGHT - 0.5 : bar.kind === 'rest' ? HEIGHT * 0.4 : HEIGHT * 0.7}
+            height={HEIGHT * TALL[bar.kind]}
             fill={
-              { work: floor.ink, rest: floor.paper, explain: floor.hair, lay_out: 'url(#lay-out)' }[bar.kind]
+              {
+                work: floor.ink,
+                challenge: floor.ink,
+                rest: floor.paper,
+                explain: floor.hair,
+                lay_out: 'url(#lay-out)',
+              }[bar.kind]
             }
             stroke={floor.ink}
             strokeWidth={0.8}

@@ -60,6 +60,10 @@ export function useCarried(teams: Schemas['TeamView'][]): boolean {
 function shownIn({ kind, team, entry }: Waiting, queries: QueryClient): { queryKey: readonly unknown[] }[] {
   if (kind === 'outcome') return [sessionOf(team, entry.edition, entry.session), sessionsOf(team)]
   if (kind === 'word') return [boardOf(team)]
+  const shown = queries.getQueriesData<Schemas['TeamSession']>({
+    queryKey: deliveryKeys.sessionsRead(team),
+  })
+  const reread = ([key]: (typeof shown)[number]) => sessionOf(team, String(key[3]), Number(key[4]))
   if (kind === 'trial' || kind === 'taken_back') {
     const sheets = queries.getQueriesData<Schemas['Sheet']>({
       queryKey: kind === 'trial' ? assessmentKeys.sheetsOf(team, entry.test) : assessmentKeys.sheets(team),
@@ -67,12 +71,10 @@ function shownIn({ kind, team, entry }: Waiting, queries: QueryClient): { queryK
     const read = sheets.flatMap(([key, sheet]) =>
       sheet ? [sheetOf(team, sheet.test.id, typeof key[4] === 'string' ? key[4] : null)] : [],
     )
-    return [...read, squadOf(team), boardOf(team)]
+    // A look changes whom to look at next.
+    const looking = shown.filter(([, session]) => session?.running_order.looks.length)
+    return [...read, ...looking.map(reread), squadOf(team), boardOf(team), sessionsOf(team)]
   }
-  const shown = queries.getQueriesData<Schemas['TeamSession']>({
-    queryKey: deliveryKeys.sessionsRead(team),
-  })
-  const reread = ([key]: (typeof shown)[number]) => sessionOf(team, String(key[3]), Number(key[4]))
   // It shows in the session after which it was decided, and in the one that it changes.
   if (kind === 'next_time') return [...shown.map(reread), sessionsOf(team)]
   if (kind === 'voice') return shown.map(reread)

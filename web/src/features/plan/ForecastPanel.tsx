@@ -55,7 +55,7 @@ export function ForecastPanel({ view, forecast, soFar, onChange }: Props) {
         {...{ forecast, benchmarks, name, shown }}
         onRate={(skill, rate) => set({ rates: { ...assumed.rates, [skill]: rate } })}
       />
-      <Assumed assumed={assumed} soFar={soFar} onChange={set} />
+      <Assumed assumed={assumed} soFar={soFar} coming={forecast.coming} onChange={set} />
     </Box>
   )
 }
@@ -153,11 +153,13 @@ function CanBeShown({ line }: { line: Schemas['GoalLine'] | undefined }) {
 interface AssumedProps {
   assumed: Schemas['Assumptions']
   soFar: Schemas['SoFar'] | undefined
+  /** How much of the squads has come, once somebody has said so. */
+  coming: Schemas['Foreseen']['coming']
   onChange: (next: Partial<Schemas['Assumptions']>) => void
 }
 
 /** What the forecast rests on, each number to be changed, or taken over from results. */
-function Assumed({ assumed, soFar, onChange }: AssumedProps) {
+function Assumed({ assumed, soFar, coming, onChange }: AssumedProps) {
   const seen = (soFar?.skills ?? []).flatMap(({ skill, rate }) => (rate ? [{ skill, ...rate }] : []))
   const takeOver = () =>
     onChange({
@@ -183,7 +185,25 @@ function Assumed({ assumed, soFar, onChange }: AssumedProps) {
           onCommit={(spread) => onChange({ spread })}
           sx={{ width: 130 }}
         />
+        <LateNumber
+          label={t('plan-forecast-present')}
+          value={Math.round(100 * assumed.present)}
+          onCommit={(percent) => onChange({ present: percent / 100 })}
+          sx={{ width: 130 }}
+        />
       </Box>
+      {coming && (
+        <Box sx={{ display: 'grid', gap: 0.75, justifyItems: 'start' }}>
+          <Typography variant="body2">
+            {t('plan-forecast-coming', { share: asPercent(coming.share), n: coming.sessions })}
+          </Typography>
+          {Math.round(100 * assumed.present) !== Math.round(100 * coming.share) && (
+            <Button size="small" onClick={() => onChange({ present: Math.round(100 * coming.share) / 100 })}>
+              {t('plan-forecast-take-coming')}
+            </Button>
+          )}
+        </Box>
+      )}
       {seen.length > 0 && (
         <Box sx={{ display: 'grid', gap: 0.75, justifyItems: 'start' }}>
           <Typography variant="body2">{t('plan-forecast-seen', { skills: seen.length })}</Typography>

@@ -59,6 +59,7 @@ export function useLaying(view: Curriculum, { solve, take }: ReturnType<typeof u
     offer,
     layAgain: () => {
       if (solve.isPending) return
+      stop()
       const near = view.stitches.length > 0
       solve.mutate({ near }, { onSuccess: (next) => void search(next.version) })
     },

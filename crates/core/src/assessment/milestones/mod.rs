@@ -20,6 +20,7 @@
 pub mod check;
 pub mod ready;
 pub mod tally;
+pub mod to_see;
 
 use std::collections::BTreeMap;
 

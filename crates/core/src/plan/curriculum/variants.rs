@@ -15,6 +15,7 @@ use super::{Curriculum, Goal};
 use crate::academy::Academy;
 use crate::academy::band::Band;
 use crate::drill::cautions::Caution;
+use crate::drill::dose::Schedule;
 use crate::drill::levers::Levers;
 use crate::drill::timing::Timing;
 use crate::drill::{Drill, Rung};
@@ -235,6 +236,7 @@ impl Curriculum {
             levers: *levers,
             foot,
             title: drill.title.clone(),
+            parts: parts(drill, &schedule),
             strands: drill.strands.clone(),
             least,
             most,
@@ -243,7 +245,7 @@ impl Curriculum {
             difficulty: drill.difficulty_at(levers, &academy.lever_points),
             intensity: levers.intensity(),
             warm_up: drill.warms_up(levers),
-            bout: if schedule.dose.is_unbroken() { schedule.bout() } else { Seconds(0.0) },
+            bout: if schedule.dose.is_unbroken() { schedule.longest() } else { Seconds(0.0) },
             aerial: drill.cautions.contains(&Caution::Aerial),
             // Touches are shared alike among the surfaces that play the ball.
             headers_per_min: if heads { (strong + other) / drill.surfaces.len().max(1) as f64 } else { 0.0 },
@@ -267,6 +269,17 @@ impl Curriculum {
         let shares: Vec<f64> = drill.skills_at(stage).filter_map(of_skill).map(|share| share.0).collect();
         (!shares.is_empty()).then(|| Share(shares.iter().sum::<f64>() / shares.len() as f64))
     }
+}
+
+/// Which share of the work of a series each of its skills has; nothing of a drill that is none.
+fn parts(drill: &Drill, schedule: &Schedule) -> BTreeMap<SkillId, Share> {
+    let mut parts: BTreeMap<SkillId, Share> = BTreeMap::new();
+    let moves = drill.series.iter().flat_map(|series| series.of_dose(&schedule.dose));
+    for skill in moves.filter_map(|each| each.skill.clone()) {
+        let part = parts.entry(skill).or_default();
+        *part = *part + schedule.share_of_a_move();
+    }
+    parts
 }
 
 fn fit_on(drill: &Drill, layout: &Layout, ground: &Ground) -> bool {

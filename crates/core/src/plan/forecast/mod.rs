@@ -6,6 +6,9 @@
 //!
 //! > 1 − exp(−r · m / 6 min), r = rate ÷ (1 + 0.15 · difficulty) × the player's factor
 //!
+//! A player is there for an exposure with the share of players who come to a session; whoever is away rests. Of a series
+//! each skill has its share of the working minutes.
+//!
 //! Each exposure adds r · m / 6 to the progress inside the stage, and a rest of d days first multiplies that progress
 //! by 2^(−d / 28). A player moves on when progress passes a threshold of their own, drawn once for each stage from
 //! the exponential distribution with mean 1: without rests that is the probability above, each time. An exposure of a
@@ -60,11 +63,14 @@ pub struct Assumptions {
     /// How much players differ: the standard deviation of the logarithm of their factor.
     #[cfg_attr(feature = "openapi", schema(required = true))]
     pub spread: f64,
+    /// The share of a squad that comes to a session. All of it, until somebody says otherwise.
+    #[cfg_attr(feature = "openapi", schema(required = true))]
+    pub present: Share,
 }
 
 impl Default for Assumptions {
     fn default() -> Assumptions {
-        Assumptions { rate: 1.5, rates: BTreeMap::new(), spread: 0.4 }
+        Assumptions { rate: 1.5, rates: BTreeMap::new(), spread: 0.4, present: Share(1.0) }
     }
 }
 
@@ -92,6 +98,10 @@ impl Assumptions {
         let spread = RangeFault::Between { value: self.spread, least: 0.0, most: 2.0 };
         if !spread.holds() {
             faults.push(InputError::at("/spread", spread));
+        }
+        let present = RangeFault::Between { value: self.present.0, least: 0.05, most: 1.0 };
+        if !present.holds() {
+            faults.push(InputError::at("/present", present));
         }
         faults
     }
@@ -156,6 +166,8 @@ pub struct Forecast {
 
 /// An exposure of one skill.
 struct Exposure {
+    /// Its session.
+    session: usize,
     /// Place of its week among the weeks that have sessions.
     week: usize,
     stage: usize,
@@ -184,6 +196,7 @@ pub fn forecast(problem: &Problem, plan: &Plan, assumed: &Assumptions, size: Siz
     let mut counts = vec![vec![vec![0_u32; squads as usize]; weeks.len()]; problem.skills.len()];
     let mut chance = Chance::seeded(seed);
     let factors: Vec<f64> = (0..players).map(|_| (assumed.spread * chance.normal()).exp()).collect();
+    let here = here(players, plan.sessions.len(), assumed.present, seed);
     for (skill, counts) in counts.iter_mut().enumerate() {
         let wish = &problem.skills[skill];
         let exposures = exposures(problem, plan, skill, &weeks, assumed);
@@ -193,7 +206,9 @@ pub fn forecast(problem: &Problem, plan: &Plan, assumed: &Assumptions, size: Siz
         rng.set_stream(skill as u64 + 1);
         for (player, factor) in factors.iter().enumerate() {
             let thresholds: [f64; 4] = std::array::from_fn(|_| -(1.0 - rng.random::<f64>()).ln());
-            let Some(week) = reaches(&exposures, starts, wish.goal.index(), &thresholds, *factor) else {
+            let is_here = |session: usize| here[player * plan.sessions.len() + session];
+            let way = (starts, wish.goal.index());
+            let Some(week) = reaches(&exposures, way, &thresholds, *factor, &is_here) else {
                 continue;
             };
             for by_squad in &mut counts[week..] {
@@ -229,6 +244,13 @@ pub fn forecast(problem: &Problem, plan: &Plan, assumed: &Assumptions, size: Siz
     }
 }
 
+/// Who comes to which session, player by player. The same players stay away, whatever the plan.
+fn here(players: usize, sessions: usize, present: Share, seed: u64) -> Vec<bool> {
+    let mut rng = ChaCha8Rng::seed_from_u64(seed);
+    rng.set_stream(u64::MAX);
+    (0..players * sessions).map(|_| rng.random::<f64>() < present.0).collect()
+}
+
 fn exposures(
     problem: &Problem,
     plan: &Plan,
@@ -239,16 +261,17 @@ fn exposures(
     let id = &problem.skills[skill].id;
     let mut all = Vec::new();
     let mut last: Option<jiff::civil::Date> = None;
-    for (blocks, wish) in plan.sessions.iter().zip(&problem.sessions) {
+    for (session, (blocks, wish)) in plan.sessions.iter().zip(&problem.sessions).enumerate() {
         for block in blocks {
             let Some(variant) = problem.variant(&block.variant).filter(|v| v.skills.contains(id)) else {
                 continue;
             };
             let rested = last.map_or(0.0, |before| f64::from((wish.date - before).get_days()));
             all.push(Exposure {
+                session,
                 week: weeks.iter().position(|week| *week == wish.week).unwrap_or(0),
                 stage: variant.stage.index(),
-                adds: assumed.rate_of(id) * comes_off_more(problem.knack) * dose(variant, block.minutes),
+                adds: assumed.rate_of(id) * comes_off_more(problem.knack) * dose(variant, id, block.minutes),
                 keeps: (-rested / HALF_LIFE_DAYS).exp2(),
             });
             last = Some(wish.date);
@@ -257,20 +280,21 @@ fn exposures(
     all
 }
 
-/// What a block adds to the progress of a player whose factor is 1, at rate 1: exposures of six working minutes without
-/// any difficulty.
-fn dose(variant: &Variant, minutes: Minutes) -> f64 {
-    let worked = f64::from(minutes.0) * variant.working.0;
+/// What a block adds to the progress in a skill of a player whose factor is 1, at rate 1: exposures of six working
+/// minutes without any difficulty.
+fn dose(variant: &Variant, skill: &SkillId, minutes: Minutes) -> f64 {
+    let part = variant.parts.get(skill).map_or(1.0, |part| part.0);
+    let worked = f64::from(minutes.0) * variant.working.0 * part;
     worked / MINUTES / (1.0 + SLOWER * variant.difficulty.0)
 }
 
 /// In which week a player moves on from the goal's stage; `None` if never.
 fn reaches(
     exposures: &[Exposure],
-    starts: usize,
-    goal: usize,
+    (starts, goal): (usize, usize),
     thresholds: &[f64; 4],
     factor: f64,
+    is_here: &dyn Fn(usize) -> bool,
 ) -> Option<usize> {
     if starts > goal {
         return Some(0);
@@ -278,7 +302,7 @@ fn reaches(
     let (mut stage, mut progress) = (starts, 0.0);
     for exposure in exposures {
         progress *= exposure.keeps;
-        if exposure.stage < stage {
+        if exposure.stage < stage || !is_here(exposure.session) {
             continue;
         }
         progress += factor * exposure.adds;

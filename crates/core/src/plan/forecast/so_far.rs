@@ -218,8 +218,9 @@ impl Squad {
                 adds.then_some(variant)
             };
             if at < goal {
-                let doses =
-                    blocks.iter().filter_map(|block| Some(dose(serves(&block.variant)?, block.minutes)));
+                let doses = blocks
+                    .iter()
+                    .filter_map(|block| Some(dose(serves(&block.variant)?, &wish.id, block.minutes)));
                 results.exposures += doses.sum::<f64>();
             }
         }

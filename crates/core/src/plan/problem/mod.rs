@@ -208,6 +208,10 @@ pub struct Variant {
     pub foot: Option<Foot>,
     /// The skills that it exposes; all of them skills of this problem.
     pub skills: Vec<SkillId>,
+    /// Which share of the work each of its skills has, where they follow each other as the moves of a series; a skill
+    /// that is not named has all of it.
+    #[serde(default, skip_serializing_if = "BTreeMap::is_empty")]
+    pub parts: BTreeMap<SkillId, Share>,
     /// How its minutes count for the strands.
     pub strands: BTreeMap<Strand, Share>,
     /// Shortest block.
@@ -283,6 +287,7 @@ impl Variant {
             stage,
             levers: Levers::default(),
             skills: skills.to_vec(),
+            parts: BTreeMap::new(),
             strands: BTreeMap::new(),
             least: Minutes(5),
             most: Minutes(10),

@@ -96,9 +96,23 @@ pub fn solve_while(
 /// assert!(better.score.total < first.score.total);
 /// ```
 pub fn improve(problem: &Problem, plan: &Plan, seed: u64, steps: u64) -> Option<Solved> {
+    improve_while(problem, plan, seed, steps, &|| true)
+}
+
+/// The same as [`improve`], for as long as somebody waits for it: `wanted` is asked now and then, and ends the search
+/// with no.
+pub fn improve_while(
+    problem: &Problem,
+    plan: &Plan,
+    seed: u64,
+    steps: u64,
+    wanted: &dyn Fn() -> bool,
+) -> Option<Solved> {
     let table = Table::of(problem);
     let begin = |chain: u64| Search::from_plan(&table, seed.wrapping_add(chain << 32), plan);
-    let (sessions, steps) = best_of(&begin, (&AGAIN, &[]), &mut within(steps));
+    let mut done = within(steps);
+    let mut done = |standing| if wanted() { done(standing) } else { 1.0 };
+    let (sessions, steps) = best_of(&begin, (&AGAIN, &[]), &mut done);
     let found = table.plan(&sessions?).continuing(plan);
     let (before, after) = (score(problem, plan), score(problem, &found));
     let legal = check(problem, &found).is_empty();

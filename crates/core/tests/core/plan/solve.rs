@@ -1,11 +1,13 @@
 //! The planner: what it lays is legal, good, and the same each time.
 
+use std::cell::Cell;
+
 use jogo_core::academy::Academy;
 use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::score::missing;
 use jogo_core::plan::{
     Approach, Clashing, Lock, Part, Plan, Problem, SuccessWindow, Theme, Weekly, WeeklyOf, check,
-    left_their_session, score, solve, solve_near, solve_while, stitches, week_themes,
+    improve_while, left_their_session, score, solve, solve_near, solve_while, stitches, week_themes,
 };
 use jogo_core::technique::skill::{Stage, Strand};
 use jogo_core::units::Minutes;
@@ -63,6 +65,17 @@ fn the_search_makes_the_first_plan_better_and_can_be_ended_at_any_time() {
     });
     assert!((2_000..3_000).contains(&stopped.unwrap().steps));
     assert!(said.is_sorted_by(|before, after| before >= after), "the best only ever gets better");
+}
+
+#[test]
+fn a_search_that_nobody_waits_for_ends() {
+    let problem = example(ExampleSize { weeks: 6, sessions: 2, skills: 14, variants: 60 }, 3);
+    let first = solve(&problem, 1, 0).unwrap().plan;
+    let asked = Cell::new(0);
+    let wanted = || asked.replace(asked.get() + 1) < 3;
+    let steps = improve_while(&problem, &first, 1, 1_000_000_000, &wanted).map(|found| found.steps);
+    assert!(steps.is_none_or(|steps| steps < 1_000_000), "{steps:?}");
+    assert!(asked.get() >= 3);
 }
 
 // The demo's plan has more passing in the week that is to be about it, and more of the weave in another.

@@ -1,6 +1,6 @@
 //! Reasons in words, two plans side by side, and what the forecast makes of a plan.
 
-use crate::demo::told;
+use crate::demo::{called, told};
 use jogo_core::fact::Fact;
 use jogo_core::plan::edit::PriceSaid;
 use jogo_core::plan::forecast::{Assumptions, Size, forecast};
@@ -8,7 +8,7 @@ use jogo_core::plan::problem::example::{ExampleSize, example};
 use jogo_core::plan::why::Why;
 use jogo_core::plan::{Approach, BlockId, Lock, Problem, compare, solve, why_block, why_skill};
 use jogo_core::technique::skill::Stage;
-use jogo_core::units::{Difficulty, Minutes};
+use jogo_core::units::{Difficulty, Minutes, Share};
 use proptest::prelude::*;
 use rstest::rstest;
 
@@ -135,6 +135,29 @@ fn shares_are_those_of_the_formula(
     problem.variants.iter_mut().for_each(|v| v.difficulty = Difficulty(difficulty));
     let found = reached(&problem, sessions, &alike(1.0));
     assert!(found.iter().zip(expected).all(|(f, e)| (f - e).abs() < 0.01), "{found:?}");
+}
+
+// Half of the players come: of one exposure 0.5 × 63.21 % = 31.61 %. Of two on the same day's distance as above both are
+// met by a quarter (85.13 %), one by a half (63.21 % of them): 0.2128 + 0.3161 = 52.89 %.
+#[rstest]
+#[case::once("a@form 6 |  | ", 0.3161)]
+#[case::twice_in_a_week("a@form 6 | a@form 6 | ", 0.5289)]
+fn whoever_does_not_come_learns_nothing_there(#[case] sessions: &str, #[case] expected: f64) {
+    let mut problem = form_alone();
+    problem.sessions.truncate(3);
+    let found = reached(&problem, sessions, &Assumptions { present: Share(0.5), ..alike(1.0) });
+    assert!((found[0] - expected).abs() < 0.01, "{found:?}");
+}
+
+// Of a series of two moves each has half of six working minutes: 1 − e^(−0.5) = 39.35 %.
+#[test]
+fn a_move_of_a_series_is_learned_in_its_share_of_the_minutes() {
+    let mut problem = form_alone();
+    problem.sessions.truncate(3);
+    let parts = |v: &mut jogo_core::plan::Variant| v.parts = [(called("a"), Share(0.5))].into();
+    problem.variants.iter_mut().for_each(parts);
+    let found = reached(&problem, "a@form 6 |  | ", &alike(1.0));
+    assert!((found[0] - 0.3935).abs() < 0.01, "{found:?}");
 }
 
 #[test]

@@ -19,6 +19,7 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
+use crate::views::eyes::{SessionEyes, TeamReach, reaches};
 use crate::views::hinges::{HingeView, hinges_in, settle};
 use crate::views::session_log::LogView;
 use crate::views::stations::Splits;
@@ -40,6 +41,8 @@ pub(in crate::api) struct TeamSessions {
     changes: Vec<LastChange>,
     /// What came off, of each edition of which that was said.
     came_off: Vec<CameOff>,
+    /// How far the looks go that are still asked for.
+    looks: Vec<TeamReach>,
 }
 
 /// One session of a team.
@@ -61,6 +64,8 @@ pub(in crate::api) struct TeamSession {
     /// Its own blocks that are harder or easier than planned, as was decided after an earlier one.
     stepped: Vec<Stepped>,
     splits: Splits,
+    /// Whom to look at, and who was looked at.
+    eyes: SessionEyes,
     /// What whoever asks has said of its drills, and what was answered.
     voices: Vec<OwnVoice>,
 }
@@ -80,7 +85,8 @@ pub(in crate::api) async fn list(
         editions = editions_of(&state, team.id).await?;
     }
     let OfTeam { entries: sessions, changes, came_off } = of_editions(&editions)?;
-    Ok(Json(TeamSessions { today: state.today().await?.to_string(), sessions, changes, came_off }))
+    let looks = reaches(&state, &team, &editions).await?;
+    Ok(Json(TeamSessions { today: state.today().await?.to_string(), sessions, changes, came_off, looks }))
 }
 
 /// The running order of a session, and what was said of its blocks.
@@ -134,6 +140,7 @@ impl TeamSession {
         let mut running_order = running_order.ok_or_else(|| Problem::not_found(Thing::Session))?;
         let (milestones, tests) = (state.store.milestones().await?, state.store.tests().await?);
         running_order.looks = edition.looks(&problem, session, &milestones, &tests);
+        let place = (session, running_order.date, &running_order.looks[..]);
         Ok(TeamSession {
             curriculum: edition.curriculum.name.clone(),
             edition_number: assigned.published.number,
@@ -143,6 +150,7 @@ impl TeamSession {
             coming: assigned.own.coming(edition, &problem, said, session, state.today().await?),
             log: LogView::of(state, team.id, own, session, running_order.date).await?,
             hinges: hinges_in(state, &team, own, session).await?,
+            eyes: SessionEyes::of(state, &team, own, &problem, place).await?,
             voices: own_voices(state, team.id, who, &running_order).await?,
             splits: Splits::of(state, &team, &running_order).await?,
             team: team.name,

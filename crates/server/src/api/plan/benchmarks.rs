@@ -4,10 +4,13 @@ use actix_web::web::{Data, Path};
 use actix_web::{HttpRequest, HttpResponse, get, post};
 use jiff::ToSpan;
 use jogo_core::delivery::edition::Edition;
+use jogo_core::delivery::eyes_on::LookReach;
 use jogo_core::plan::benchmark_map::{BenchmarkMend, Given, Library};
 use jogo_core::plan::curriculum::Curriculum;
 use jogo_core::plan::search::solve::STEPS_NEAR;
 use jogo_core::plan::{BenchmarkMap, Plan, Problem as PlanProblem, benchmark_map, price, score, solve_near};
+use serde::Serialize;
+use utoipa::ToSchema;
 use uuid::Uuid;
 
 use super::drafts::{aside, draft, edition, problem_of, read};
@@ -45,21 +48,31 @@ async fn library(state: &State, id: Uuid, edition: &Edition) -> Answer<Library> 
     Ok(library)
 }
 
+/// The benchmark map of a curriculum, and how many of the looks that its milestones ask for it has room for.
+#[derive(Serialize, ToSchema)]
+pub(crate) struct Benchmarks {
+    #[serde(flatten)]
+    map: BenchmarkMap,
+    looks: LookReach,
+}
+
 /// What can be shown of a curriculum's goals by its end, and what keeps the rest from it.
 #[utoipa::path(operation_id = "curricula_benchmarks", params(("id" = Uuid, Path)),
-    responses((status = 200, body = BenchmarkMap)))]
+    responses((status = 200, body = Benchmarks)))]
 #[get("/curricula/{id}/benchmarks")]
 pub(crate) async fn show_benchmarks(
     who: SignedIn,
     state: Data<State>,
     id: Path<Uuid>,
-) -> Answer<Json<BenchmarkMap>> {
+) -> Answer<Json<Benchmarks>> {
     who.may(Act::Plan)?;
     let draft = draft(&state, *id).await?;
     let edition = edition(&state, draft.curriculum, draft.plan).await?;
     let (problem, library) = (problem_of(&edition)?, library(&state, *id, &edition).await?);
     let Edition { curriculum, plan, .. } = &edition;
-    Ok(Json(benchmark_map(&Given { curriculum, problem: &problem, plan, library: &library })))
+    let map = benchmark_map(&Given { curriculum, problem: &problem, plan, library: &library });
+    let looks = edition.looks_at_squad(&problem, &library.milestones, &library.tests);
+    Ok(Json(Benchmarks { map, looks }))
 }
 
 /// Mends a finding of the benchmark map, and replans near the plan that is there. What changes the library is done

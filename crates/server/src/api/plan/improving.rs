@@ -1,11 +1,14 @@
 //! A better plan, looked for while the director goes on: offered, and taken only when somebody says so.
 
+use std::sync::Arc;
+use std::sync::atomic::{AtomicBool, Ordering};
+
 use actix_web::web::{Data, Path};
 use actix_web::{HttpRequest, HttpResponse, post};
 use jogo_core::plan::edit::EditFault;
 use jogo_core::plan::search::solve::usual_steps;
 use jogo_core::plan::{
-    Plan, PlanForm, Price, Problem as PlanProblem, check, improve, left_their_session, price, score,
+    Plan, PlanForm, Price, Problem as PlanProblem, check, improve_while, left_their_session, price, score,
 };
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -75,13 +78,34 @@ pub(crate) async fn improve_plan(
     let problem = problem_of(&edition)?;
     let ImproveWish { round, from } = wish.into_inner();
     let from = from.map(PlanForm::plan).transpose().map_err(|fault| Problem::input(vec![fault]))?;
-    Ok(Json(aside(move || search(&problem, &edition.plan, from, round.min(LAST_ROUND))).await?))
+    let round = round.min(LAST_ROUND);
+    let waiting = Waiting::default();
+    let wanted = Arc::clone(&waiting.0);
+    let wanted = move || !wanted.load(Ordering::Relaxed);
+    Ok(Json(aside(move || search(&problem, (&edition.plan, from), round, &wanted)).await?))
+}
+
+/// Whether somebody still waits for an answer. Where the one who asked has gone, or asks for something else, the server
+/// lets go of what it was doing for them, this with it; and the search ends, which would take the machine from others.
+#[derive(Default)]
+struct Waiting(Arc<AtomicBool>);
+
+impl Drop for Waiting {
+    fn drop(&mut self) {
+        self.0.store(true, Ordering::Relaxed);
+    }
 }
 
 /// A round of the search, from the plan that is there or the better one of the round before.
-fn search(problem: &PlanProblem, stands: &Plan, from: Option<Plan>, round: u32) -> Improved {
+fn search(
+    problem: &PlanProblem,
+    (stands, from): (&Plan, Option<Plan>),
+    round: u32,
+    wanted: &dyn Fn() -> bool,
+) -> Improved {
     let from = from.unwrap_or_else(|| stands.clone());
-    let found = improve(problem, &from, u64::from(round) + 1, usual_steps(problem) << (round + 1));
+    let steps = usual_steps(problem) << (round + 1);
+    let found = improve_while(problem, &from, u64::from(round) + 1, steps, wanted);
     // The first rounds are short; a later one that finds nothing is the end.
     let more = round < LAST_ROUND && (found.is_some() || round == 0);
     let offer = found.map(|found| {

@@ -23,6 +23,7 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
+use crate::views::presence::Turnout;
 use crate::views::team_sessions::knack_by;
 
 /// What is asked about: a block, a skill, or both.
@@ -153,6 +154,8 @@ pub(crate) struct Foreseen {
     forecast: Forecast,
     /// What came off for those squads, all together; absent until somebody has said so.
     came_off: Option<Knack>,
+    /// How much of the squads of the band has come since the curriculum began; absent until somebody has said so.
+    coming: Option<Turnout>,
 }
 
 /// How many of the squad will be where by which week, if the plan is done as it stands.
@@ -163,9 +166,10 @@ pub(crate) async fn foreseen(who: SignedIn, state: Data<State>, id: Path<Uuid>) 
     who.may(Act::Plan)?;
     let (edition, mut problem) = opened(&state, *id).await?;
     let knack = knack_by(&state, *id, &edition.band.id).await?;
+    let coming = Turnout::of(&state, &edition.band.id, edition.curriculum.start).await?;
     problem.knack = knack.theta;
     let forecast = aside(move || foreseen_by(&edition, &problem)).await?;
-    Ok(Json(Foreseen { forecast, came_off: (knack.logs > 0).then_some(knack) }))
+    Ok(Json(Foreseen { forecast, came_off: (knack.logs > 0).then_some(knack), coming }))
 }
 
 pub(super) fn foreseen_by(edition: &Edition, problem: &PlanProblem) -> Forecast {

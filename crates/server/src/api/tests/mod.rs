@@ -8,6 +8,7 @@ mod calendars;
 mod deliver;
 mod described;
 mod drills;
+mod eyes;
 mod goals;
 mod hinges;
 mod home;

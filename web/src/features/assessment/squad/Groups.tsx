@@ -13,6 +13,10 @@ const GROUPS: Schemas['Group'][] = ['move_on', 'other_foot', 'consolidate']
 
 function reasonOf(board: Schemas['Board'], reason: Schemas['Reason']): string {
   const short = (id: string) => board.milestones.find((m) => m.id === id)?.short ?? id
+  if (reason.kind === 'away') {
+    const name = (id: string) => board.milestones.find(({ skill }) => skill === id)?.skill_name ?? id
+    return t('board-away', { skills: reason.skills.map(name).join(', ') })
+  }
   if (reason.kind === 'nothing_seen') return t('board-nothing-seen')
   if (reason.kind === 'missing') return stillMissing(reason.milestones.map(short))
   if (reason.kind === 'all_met') return t('board-all-met', { n: reason.milestones.length })

@@ -48,6 +48,7 @@ export function ProgressOnPaper({ progress, onPaper }: { progress: ProgressSheet
           </Box>
           <Box>
             <CanDo progress={progress} />
+            <Missed skills={progress.away_for} />
             <Next progress={progress} />
           </Box>
         </Box>
@@ -64,6 +65,7 @@ export function ProgressOnPaper({ progress, onPaper }: { progress: ProgressSheet
         <Box>
           <Lines progress={progress} />
           <CanDo progress={progress} />
+          <Missed skills={progress.away_for} />
           <Next progress={progress} />
         </Box>
         <Box>
@@ -210,6 +212,17 @@ function MilestoneLine({
         </Typography>
       </Box>
     </Box>
+  )
+}
+
+/** Skills that were shown only while the player was away. */
+function Missed({ skills }: { skills: string[] | undefined }) {
+  // A device may still hold a sheet of an earlier version, which did not know who was away.
+  if (!skills?.length) return null
+  return (
+    <Typography variant="body2" sx={{ mt: 2 }}>
+      {t('progress-away', { skills: listed(skills) })}
+    </Typography>
   )
 }
 

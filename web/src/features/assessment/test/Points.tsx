@@ -1,15 +1,11 @@
 // Points that a coach looks at: no, partly, yes for each of them.
 import Box from '@mui/material/Box'
-import ButtonBase from '@mui/material/ButtonBase'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { t } from '../../../texts/t'
 import { useKeys } from '../../../ui/keys'
-import { Spoken } from '../../../ui/Spoken'
+import { Marks } from '../../../ui/marks'
 import { type Steps, ToolFrame } from './ToolFrame'
-
-const MARKS = [0, 1, 2] as const
 
 interface Props extends Steps {
   points: string[]
@@ -46,27 +42,7 @@ export function Points({ points, onValue, ...steps }: Props) {
           <Typography variant="body2" sx={{ flex: 1, lineHeight: 1.15 }}>
             {point}
           </Typography>
-          {MARKS.map((seen) => {
-            const on = marks[i] === seen
-            return (
-              <ButtonBase
-                key={seen}
-                aria-pressed={on}
-                onClick={() => mark(i, seen)}
-                sx={{
-                  font: 'inherit',
-                  width: 38,
-                  minHeight: 44,
-                  border: `1px solid ${floor.ink}`,
-                  bgcolor: on ? floor.ink : floor.paper,
-                  color: on ? floor.paper : floor.ink,
-                  fontWeight: 650,
-                }}
-              >
-                <Spoken as={t(`test-mark-${seen}`)}>{t(`test-mark-short-${seen}`)}</Spoken>
-              </ButtonBase>
-            )
-          })}
+          <Marks mark={marks[i]} onMark={(seen) => mark(i, seen)} />
         </Box>
       ))}
     </ToolFrame>

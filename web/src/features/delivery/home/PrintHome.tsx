@@ -8,6 +8,7 @@ import { t } from '../../../texts/t'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { Sheets } from '../../../ui/Sheets'
 import { PaperPicture } from '../../../ui/score/PaperPicture'
+import { SeriesOnPaper } from '../../../ui/series'
 import { useSquad } from '../../assessment/squad/queries'
 import { Needs } from './HomePage'
 import { useHandout } from './queries'
@@ -102,6 +103,7 @@ function HomeCard({
               {drill.title} · {t('minutes', { n: drill.minutes })}
             </Typography>
             <Typography variant="caption">{doseSaid(drill)}</Typography>
+            <SeriesOnPaper series={drill.series} />
             <PaperPicture block={drill} height={PICTURE} />
             <Box component="ol" sx={{ m: 0, pl: 2, fontSize: 11, lineHeight: 1.2 }}>
               {drill.points.slice(0, 3).map((point) => (

@@ -17,7 +17,7 @@ export function PrintSession() {
   if (!shown.data) return <Loading />
   return (
     <Sheets title={t('print-session')}>
-      <SessionCard view={shown.data} />
+      <SessionCard team={team} view={shown.data} />
     </Sheets>
   )
 }
@@ -38,22 +38,22 @@ export function PrintWeek() {
   const wanted = lists.flatMap((list, i) =>
     (list.data?.sessions ?? [])
       .filter(({ date }) => date >= first && date <= last)
-      .map(({ edition, session }) => sessionOf(club?.teams[i]?.id ?? '', edition, session)),
+      .map((entry) => ({ team: club?.teams[i]?.id ?? '', ...entry })),
   )
   const select = useTranslated()
-  const shown = useQueries({ queries: wanted.map((each) => ({ ...each, select })) })
+  const shown = useQueries({
+    queries: wanted.map(({ team, edition, session }) => ({ ...sessionOf(team, edition, session), select })),
+  })
   const failed = [clubs, ...lists, ...shown].find((each) => each.isError)
   if (failed) return <ErrorNote error={failed.error} />
   if (!club || [...lists, ...shown].some((each) => each.isPending)) return <Loading />
   return (
     <Sheets title={t('print-week', { club: club.name, from: asDay(first), to: asDay(last) })}>
       {shown.length === 0 && <Empty>{t('print-no-session')}</Empty>}
-      {shown.map(
-        (each) =>
-          each.data && (
-            <SessionCard key={`${each.data.team} ${each.data.running_order.date}`} view={each.data} />
-          ),
-      )}
+      {wanted.map(({ team, date }, i) => {
+        const view = shown[i]?.data
+        return view && <SessionCard key={`${team} ${date}`} team={team} view={view} />
+      })}
     </Sheets>
   )
 }

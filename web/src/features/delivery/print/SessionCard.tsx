@@ -1,6 +1,7 @@
 // A session on one side of paper: what comes when, how it is laid, what to look for, and room to tick.
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
+import type { ReactNode } from 'react'
 import type { RunningBlock, Schemas } from '../../../api/client'
 import { bringSaid, doseSaid, layingOutSaid, stationsSaid, themeSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
@@ -8,15 +9,28 @@ import { cautionsSaid } from '../../../ui/block'
 import { asLongDay, Figure } from '../../../ui/figures'
 import { settingsSaid } from '../../../ui/levers'
 import { PaperPicture } from '../../../ui/score/PaperPicture'
+import { SeriesOnPaper } from '../../../ui/series'
 import { StageGlyph } from '../../../ui/stages'
+import { useSquad } from '../../assessment/squad/queries'
+import type { SessionHeld } from '../today/log'
 
 /** How high a drawing may be, so that this many blocks fit on one side. */
 const drawingHeight = (blocks: number) => (blocks <= 4 ? 210 : blocks <= 6 ? 131 : blocks <= 8 ? 64 : 46)
 /** How many points fit beside it. */
 const POINTS = 3
 
-export function SessionCard({ view }: { view: Schemas['TeamSession'] }) {
+interface Props {
+  team: string
+  view: SessionHeld
+}
+
+export function SessionCard({ team, view }: Props) {
   const { running_order: order } = view
+  const squad = useSquad(team).data?.players ?? []
+  const watched = (look: Schemas['Look']) => {
+    const watch = view.eyes?.watches.find((w) => w.block === look.block && w.milestone === look.milestone)
+    return squad.filter(({ id }) => watch?.players.includes(id)).map(({ name }) => name)
+  }
   const theme = themeSaid(order.theme)
   return (
     <Box
@@ -75,7 +89,13 @@ export function SessionCard({ view }: { view: Schemas['TeamSession'] }) {
         }}
       >
         {order.blocks.map((block, i) => (
-          <BlockOnPaper key={i} block={block} nth={i + 1} height={drawingHeight(order.blocks.length)} />
+          <BlockOnPaper key={i} block={block} nth={i + 1} height={drawingHeight(order.blocks.length)}>
+            {order.looks
+              .filter((look) => look.block === i)
+              .map((look) => (
+                <EyesOnPaper key={look.milestone} look={look} names={watched(look)} />
+              ))}
+          </BlockOnPaper>
         ))}
       </Box>
       <Typography variant="caption">{t('session-caution-tail')}</Typography>
@@ -86,7 +106,25 @@ export function SessionCard({ view }: { view: Schemas['TeamSession'] }) {
   )
 }
 
-function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number; height: number }) {
+/** Whom to look at in a block, for which points. */
+function EyesOnPaper({ look, names }: { look: Schemas['Look']; names: string[] }) {
+  if (names.length === 0) return null
+  return (
+    <Typography variant="caption" component="div" sx={{ lineHeight: 1.2 }}>
+      <strong>{t('print-look', { names: names.join(', ') })}</strong> {look.points.join(' · ')}
+    </Typography>
+  )
+}
+
+interface BlockProps {
+  block: RunningBlock
+  nth: number
+  height: number
+  /** Whom to look at in it. */
+  children: ReactNode
+}
+
+function BlockOnPaper({ block, nth, height, children }: BlockProps) {
   const from = block.starts + block.laying_out
   return (
     <Box component="section" sx={{ borderTop: 1, borderColor: 'divider', pt: 0.5, breakInside: 'avoid' }}>
@@ -127,6 +165,8 @@ function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number
           ))}
         </Box>
       </Box>
+      {children}
+      <SeriesOnPaper series={block.series} />
       {block.chains.length > 0 && (
         <Typography variant="caption" component="div" sx={{ lineHeight: 1.2 }}>
           <strong>{t('chains-title')}:</strong>{' '}

@@ -9,7 +9,7 @@ import { clock as remembered, sound, useRemembered } from '../../../storage/reme
 import { t } from '../../../texts/t'
 import { CueCaller } from '../../../ui/CueCaller'
 import { asClock, Figure } from '../../../ui/figures'
-import { tones } from '../../../ui/sound'
+import { speak, tones } from '../../../ui/sound'
 
 const STOPPED = { since: null, passed: 0 }
 
@@ -39,7 +39,7 @@ function useClock(name: string) {
 function standing(phases: Schemas['Phase'][], elapsed: number) {
   let end = 0
   let bout = 0
-  for (const phase of phases) {
+  for (const [i, phase] of phases.entries()) {
     end += phase.seconds
     if (phase.kind === 'work') bout += 1
     if (elapsed < end)
@@ -49,9 +49,11 @@ function standing(phases: Schemas['Phase'][], elapsed: number) {
         bout,
         worked: phase.seconds - (end - elapsed),
         foot: phase.foot ?? null,
+        move: phase.move ?? null,
+        next: phases.slice(i + 1).find(({ kind }) => kind === 'work' || kind === 'challenge'),
       }
   }
-  return { kind: 'over' as const, left: 0, bout, worked: 0, foot: null }
+  return { kind: 'over' as const, left: 0, bout, worked: 0, foot: null, move: null, next: undefined }
 }
 
 /** Where there is no room for it beside the clock, the button stands under it. */
@@ -60,20 +62,28 @@ const ON_SMALL_PHONES = {
 }
 
 /** All that the clock needs of a block. */
-type Timed = Pick<RunningBlock, 'phases' | 'bouts' | 'calls'>
+type Timed = Pick<RunningBlock, 'phases' | 'bouts' | 'calls'> & Partial<Pick<RunningBlock, 'series'>>
 
 export function BlockClock({ block, name }: { block: Timed; name: string }) {
   const { floor } = useTheme()
   const clock = useClock(name)
-  const { kind, left, bout, worked, foot } = standing(block.phases, clock.elapsed)
+  const { kind, left, bout, worked, foot, move, next } = standing(block.phases, clock.elapsed)
   const all = block.phases.reduce((sum, phase) => sum + phase.seconds, 0)
-  const working = kind === 'work'
+  const working = kind === 'work' || kind === 'challenge'
+  const { series } = block
+  const nameOf = (phase: { kind: string; move?: number | null } | undefined) =>
+    phase?.kind === 'challenge' ? series?.challenge?.says : series?.moves[phase?.move ?? -1]?.name
+  const now = nameOf({ kind, move })
+  const coming = nameOf(next)
   const [sounding, setSounding] = useRemembered(sound)
   const aloud = sounding === 'yes'
   useEffect(() => {
     if (!clock.running) return
     if ('vibrate' in navigator) navigator.vibrate(working ? [250] : [120, 80, 120])
     if (aloud) tones(...(working ? [880] : [660, 440]))
+    // Where moves follow each other, the next one is called.
+    const called = working ? now : coming
+    if (aloud && called) speak(called)
     // Whoever switches the sound on or off hears it with the next change.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [clock.running, kind, bout, working])
@@ -97,7 +107,7 @@ export function BlockClock({ block, name }: { block: Timed; name: string }) {
         </Figure>
         <Box sx={{ flex: 1, minWidth: 0 }}>
           <Typography sx={{ fontWeight: 700, fontSize: '1.15rem', lineHeight: 1.1 }}>
-            {foot ? t(`today-foot-${foot}`) : t(`today-phase-${kind}`)}
+            {[now, foot && t(`today-foot-${foot}`)].filter(Boolean).join(', ') || t(`today-phase-${kind}`)}
           </Typography>
           <Typography variant="body2" sx={{ lineHeight: 1.2 }}>
             {t('today-bout', { n: bout, of: block.bouts })}
@@ -127,6 +137,12 @@ export function BlockClock({ block, name }: { block: Timed; name: string }) {
           )}
         </Box>
       </Box>
+      <MovePoints series={series} move={working ? move : (next?.move ?? null)} />
+      {coming && (
+        <Typography sx={{ mt: 0.5, lineHeight: 1.2, fontWeight: working ? 400 : 700 }}>
+          {t('today-move-next', { move: coming })}
+        </Typography>
+      )}
       {block.calls.length > 0 && (
         <Box sx={{ mt: 1 }}>
           <CueCaller key={bout} calls={block.calls} elapsed={clock.running && working ? worked : null} />
@@ -138,6 +154,17 @@ export function BlockClock({ block, name }: { block: Timed; name: string }) {
         colour={working ? floor.paper : floor.ink}
       />
     </Box>
+  )
+}
+
+/** What to look for in the move that is on, or comes next. */
+function MovePoints({ series, move }: { series: RunningBlock['series']; move: number | null }) {
+  const points = move === null ? undefined : series?.moves[move]?.points
+  if (!points?.length) return null
+  return (
+    <Typography variant="body2" sx={{ mt: 0.5, lineHeight: 1.2 }}>
+      {points.slice(0, 3).join(' · ')}
+    </Typography>
   )
 }
 
@@ -155,7 +182,7 @@ function PhaseStrip({ phases, at, colour }: { phases: Schemas['Phase'][]; at: nu
       style={{ display: 'block', marginTop: 6 }}
     >
       {phases.map((phase, i) => {
-        const tall = { explain: 4, work: 12, rest: 1.5 }[phase.kind]
+        const tall = { explain: 4, work: 12, rest: 1.5, challenge: 12 }[phase.kind]
         return (
           <rect
             key={i}

@@ -13,14 +13,17 @@ import { AsWritten, BesideBlock, BlockFacts, Cautions, Faults, Points } from '..
 import { changes, settingsSaid } from '../../../ui/levers'
 import { BlockPicture } from '../../../ui/score/BlockPicture'
 import { BlockClock } from './BlockClock'
+import { EyesOn } from './EyesOn'
 import type { BlockLog, BlockSaid, Outcome } from './log'
+import type { Looks } from './looks'
 import { isSplit, Stations } from './Stations'
 import { Streak } from './Streak'
 
 interface Props {
   block: RunningBlock
   /** Points of milestones that are looked for in it. */
-  looks: Schemas['Look'][]
+  looked: Schemas['Look'][]
+  looks: Looks
   at: number
   of: number
   clockName: string
@@ -43,6 +46,7 @@ const FIRST_POINTS = 3
 export function BlockScreen(props: Props) {
   const {
     block: planned,
+    looked,
     looks,
     at,
     of,
@@ -96,10 +100,11 @@ export function BlockScreen(props: Props) {
         <NotMet {...{ players, missing, notMet }} planned={planned} />
         <BlockClock block={block} name={clockName} />
         <Streak {...block} />
+        <ChallengeTest series={block.series} />
         <BlockPicture block={block} height={240} />
         <Rungs planned={planned} ran={ran} onRun={run} />
         <Points points={block.points} most={more ? undefined : FIRST_POINTS} />
-        <Looks looks={looks} />
+        <EyesOn {...{ looked, looks, players, missing }} />
         <BesideBlock block={block} />
         {players.length > 0 && isSplit(block) && (
           <Split {...{ block, splits, players, missing, notMet, team }} name={clockName} />
@@ -153,6 +158,17 @@ function Name({ block, at, of, stepped }: Pick<Props, 'block' | 'at' | 'of' | 's
   )
 }
 
+/** Where the challenge of a series is a test: the way to enter what it showed. */
+function ChallengeTest({ series }: Partial<Pick<RunningBlock, 'series'>>) {
+  const challenge = series?.challenge
+  if (!challenge?.test) return null
+  return (
+    <Button component={Link} to={`/test/${challenge.test}`} sx={{ justifySelf: 'start', minHeight: 44 }}>
+      {t('series-enter', { challenge: challenge.says })}
+    </Button>
+  )
+}
+
 /** Those who are here and were away whenever this was shown: they start one down. */
 function NotMet({
   players,
@@ -171,26 +187,6 @@ function NotMet({
         t('today-not-met-down', { how: changes(planned.levers, down.levers) || t(`stage-${down.stage}`) })}
     </Typography>
   )
-}
-
-/** What shows a milestone in this block: its points, and the way to enter them. */
-function Looks({ looks }: { looks: Schemas['Look'][] }) {
-  return looks.map(({ milestone, says, points, test }) => (
-    <Box key={milestone} component="section" aria-label={t('today-look')} sx={{ borderTop: 1, pt: 0.75 }}>
-      <Typography variant="h3">{t('today-look')}</Typography>
-      <Typography variant="body2">“{says}”</Typography>
-      <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
-        {points.map((point) => (
-          <Typography key={point} component="li" variant="body2">
-            {point}
-          </Typography>
-        ))}
-      </Box>
-      <Button component={Link} to={`/test/${test}`} sx={{ mt: 0.5, minHeight: 44 }}>
-        {t('today-look-enter')}
-      </Button>
-    </Box>
-  ))
 }
 
 /** Who stands at which station, behind a button. */

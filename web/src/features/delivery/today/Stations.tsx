@@ -17,6 +17,8 @@ import { isBroken, type Pair, withWishes } from './pairs'
 import { usePairs } from './queries'
 
 const MIXES = ['mixed', 'like_with_like'] as const
+/** Those who start one down come first, and so stand together. */
+const DOWN = 'one_down' as const
 
 interface Props {
   block: RunningBlock
@@ -52,7 +54,9 @@ type Split = ReturnType<typeof remembered.read>
 
 /** The orders that a squad may be split by: another for every time it is drawn again. */
 const rollsOf = (block: RunningBlock, splits: Schemas['Splits'], mix: Split['mix']) =>
-  (mix === 'mixed' ? splits.mixed[String(Math.max(...block.station_sizes))] : splits.like_with_like) ?? []
+  (mix !== 'like_with_like'
+    ? splits.mixed[String(Math.max(...block.station_sizes))]
+    : splits.like_with_like) ?? []
 
 /** Those who are here, cut into stations. What the coach swaps by hand comes last, and holds against a wish too. */
 function stationsOf(
@@ -60,9 +64,11 @@ function stationsOf(
   rolls: string[][],
   split: Split,
   missing: Set<string> | null,
-  pairs: Pair[],
+  { pairs, notMet }: { pairs: Pair[]; notMet: string[] },
 ): string[][] {
-  const here = (rolls[split.roll % Math.max(rolls.length, 1)] ?? []).filter((id) => !missing?.has(id))
+  const all = (rolls[split.roll % Math.max(rolls.length, 1)] ?? []).filter((id) => !missing?.has(id))
+  const down = split.mix === DOWN ? all.filter((id) => notMet.includes(id)) : []
+  const here = [...down, ...all.filter((id) => !down.includes(id))]
   const sizes = block.stations_by_present[here.length - 1] ?? []
   const cut = sizes.map((size, i) => {
     const from = sizes.slice(0, i).reduce((sum, n) => sum + n, 0)
@@ -82,7 +88,9 @@ export function Stations({ block, splits, players, missing, notMet, name, team }
     setFirst(null)
   }
   const rolls = rollsOf(block, splits, split.mix)
-  const stations = stationsOf(block, rolls, split, missing, pairs)
+  const stations = stationsOf(block, rolls, split, missing, { pairs, notMet })
+  // Fewer than two need nobody beside them.
+  const together = notMet.filter((id) => !missing?.has(id)).length > 1
   const nameOf = (id: string) => players.find((player) => player.id === id)?.name ?? ''
   const tap = (id: string) => {
     if (first === null) setFirst(id)
@@ -100,7 +108,7 @@ export function Stations({ block, splits, players, missing, notMet, name, team }
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1, alignItems: 'center' }}>
         <Choice
           label={t('stations-how')}
-          options={MIXES}
+          options={together ? [...MIXES, DOWN] : MIXES}
           chosen={[split.mix]}
           says={(each) => t(`stations-${each}`)}
           onToggle={(mix) => keep({ swaps: [], roll: 0, mix })}

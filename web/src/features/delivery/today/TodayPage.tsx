@@ -15,6 +15,7 @@ import { useTeam } from '../../frame/team'
 import { BlockScreen } from './BlockScreen'
 import { Hinges } from './Hinges'
 import { type BlockName, nameOf, type SessionHeld, type SessionLog, useLog } from './log'
+import { useLooks } from './looks'
 import { CameOffAt } from './NextTime'
 import { todayOf, useSessions, useTeamSession } from './queries'
 import { SessionStrip } from './SessionStrip'
@@ -54,6 +55,7 @@ function Run({ team, edition, session, view, today }: RunProps) {
   const [address, setAddress] = useSearchParams()
   const { running_order: order } = view
   const log = useLog({ team, edition, session, day: order.date }, view)
+  const looks = useLooks({ team, day: order.date }, view, today)
   const [justSaid, setJustSaid] = useState<BlockName | null>(null)
   const { outcomes } = log
   const players = useSquad(team).data?.players ?? []
@@ -100,7 +102,8 @@ function Run({ team, edition, session, view, today }: RunProps) {
           <BlockScreen
             key={nameOf(block, at)}
             block={block}
-            looks={order.looks.filter((look) => look.block === at)}
+            looked={order.looks.filter((look) => look.block === at)}
+            looks={looks}
             at={at}
             of={order.blocks.length}
             clockName={`${edition}.${session}.${nameOf(block, at)}`}

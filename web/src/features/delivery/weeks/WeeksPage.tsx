@@ -27,7 +27,7 @@ export function WeeksPage() {
   const [settling, setSettling] = useState<string | null>(null)
   if (read.isError && !read.data) return <ErrorNote error={read.error} />
   if (!read.data) return <Loading />
-  const { sessions: all, changes, came_off } = read.data
+  const { sessions: all, changes, came_off, looks } = read.data
   const today = dayNow(read.data.today, read.dataUpdatedAt)
   if (all.length === 0) return <Empty>{t('weeks-none')}</Empty>
   // The curriculum that is on, or comes, stands first.
@@ -54,6 +54,7 @@ export function WeeksPage() {
               )}
             </Box>
             <CameOff knack={came_off.find((came) => came.edition === edition)?.knack} />
+            <LooksAhead all={looks} edition={edition} />
             {last && (
               <Button
                 size="small"
@@ -79,6 +80,20 @@ export function WeeksPage() {
         )
       })}
     </Box>
+  )
+}
+
+/** How many looks are still asked for, and whether the sessions ahead have room for them. */
+function LooksAhead({ all, edition }: { all: Schemas['TeamReach'][] | undefined; edition: string }) {
+  // A device may still hold a list of an earlier version, without looks.
+  const looks = all?.find((of) => of.edition === edition)
+  if (!looks) return null
+  const { asked, laid } = looks
+  return (
+    <Typography variant="body2" color="text.secondary">
+      {t('weeks-looks', { asked })}{' '}
+      {asked > laid ? t('benchmarks-looks-missing', { missing: asked - laid }) : t('benchmarks-looks-all')}
+    </Typography>
   )
 }
 

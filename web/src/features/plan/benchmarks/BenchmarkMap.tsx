@@ -27,7 +27,7 @@ export function BenchmarkMap({ view, forecast, soFar }: Props) {
   const map = useBenchmarks(view.id, view.version)
   if (map.isError) return <ErrorNote error={map.error} />
   if (!map.data) return <Loading />
-  const { lines, findings } = map.data
+  const { lines, findings, looks } = map.data
   return (
     <Box
       component="section"
@@ -36,6 +36,7 @@ export function BenchmarkMap({ view, forecast, soFar }: Props) {
     >
       <Head map={map.data} />
       <Findings view={view} findings={findings} />
+      <LooksInAll looks={looks} squad={view.wishes.ground.squad} />
       <Box
         component="table"
         sx={{
@@ -70,7 +71,9 @@ export function BenchmarkMap({ view, forecast, soFar }: Props) {
             const had = soFar?.skills.find((each) => each.skill === line.skill)?.reached.at(-1)
             const end = forecast?.skills.find((each) => each.skill === line.skill)?.reached.at(-1)
             return (
-              skill && <GoalRow key={line.skill} {...{ line, skill, view }} had={had} foreseen={end?.share} />
+              skill && (
+                <GoalRow key={line.skill} {...{ line, skill, view, looks }} had={had} foreseen={end?.share} />
+              )
             )
           })}
         </tbody>
@@ -80,7 +83,7 @@ export function BenchmarkMap({ view, forecast, soFar }: Props) {
 }
 
 /** The head figure: how many of the goals can be shown, and by when. */
-function Head({ map }: { map: Schemas['BenchmarkMap'] }) {
+function Head({ map }: { map: Schemas['Benchmarks'] }) {
   return (
     <Box role="status" sx={{ display: 'flex', alignItems: 'baseline', gap: 1, mb: 0.5 }}>
       <Spoken as={t('benchmarks-head', { shown: map.shown, of: map.lines.length, week: map.week })}>
@@ -95,17 +98,29 @@ function Head({ map }: { map: Schemas['BenchmarkMap'] }) {
   )
 }
 
+/** How many of the looks that the milestones ask for find room in the sessions. */
+function LooksInAll({ looks: { asked, laid }, squad }: { looks: Schemas['LookReach']; squad: number }) {
+  if (asked === 0) return null
+  return (
+    <Typography variant="body2" sx={{ mb: 1 }}>
+      {t('benchmarks-looks', { asked, n: squad })}{' '}
+      {asked > laid ? t('benchmarks-looks-missing', { missing: asked - laid }) : t('benchmarks-looks-all')}
+    </Typography>
+  )
+}
+
 interface RowProps {
   line: Line
   skill: Skill
   view: Curriculum
+  looks: Schemas['LookReach']
   /** How many players have reached the goal so far; undefined while nobody shows anything of it. */
   had: { had: number; of: number } | undefined
   /** The share that is foreseen at the goal by the end. */
   foreseen: number | undefined
 }
 
-function GoalRow({ line, skill, view, had, foreseen }: RowProps) {
+function GoalRow({ line, skill, view, looks, had, foreseen }: RowProps) {
   const counted = line.milestones.filter((milestone) => milestone.stage === line.goal)
   const before = Math.max(...counted.map((milestone) => milestone.exposures_before), 0)
   return (
@@ -121,7 +136,11 @@ function GoalRow({ line, skill, view, had, foreseen }: RowProps) {
       </Box>
       <td>
         {line.milestones.map((milestone) => (
-          <MilestoneRow key={milestone.milestone} milestone={milestone} skill={skill} view={view} />
+          <MilestoneRow
+            key={milestone.milestone}
+            {...{ milestone, skill, view }}
+            missing={looks.missing[milestone.milestone] ?? 0}
+          />
         ))}
         {counted.length === 0 && (
           <Typography variant="body2" color="error">
@@ -154,9 +173,11 @@ interface MilestoneProps {
   milestone: Schemas['MilestoneLine']
   skill: Skill
   view: Curriculum
+  /** So many of the looks at its points find no room. */
+  missing: number
 }
 
-function MilestoneRow({ milestone, skill, view }: MilestoneProps) {
+function MilestoneRow({ milestone, skill, view, missing }: MilestoneProps) {
   const tests = useMap().data?.tests ?? []
   const name = (id: string) => tests.find((test) => test.id === id)?.name ?? id
   const { measured, seen, taken, looked_for: looks, standard, behind, can_be_shown: can } = milestone
@@ -174,6 +195,7 @@ function MilestoneRow({ milestone, skill, view }: MilestoneProps) {
         ? t('benchmarks-not-seen')
         : t('benchmarks-looked-for', { n: looks.length, day: daysOf(view, [first]) }),
     )
+    if (first !== undefined && missing > 0) says.push(t('benchmarks-looks-short', { missing }))
   }
   return (
     <Box sx={{ display: 'flex', gap: 0.75, alignItems: 'flex-start', py: 0.25 }}>
