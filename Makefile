@@ -65,6 +65,7 @@ check: tools-queries web
 	node scripts/lines.mjs
 	node scripts/circles.mjs
 	node scripts/handlers.mjs
+	node scripts/schemas.mjs
 	cd web && npm run --silent types && npm run --silent lint
 	scripts/bundle.sh
 

@@ -365,7 +365,7 @@ outbox-takes-back = Ergebnis gelöscht
 today-tests = Zuerst die Tests
 today-look = Blick auf
 today-look-back = Gesehenes von { $name } zurücknehmen
-print-look = Blick auf { $names }:
+print-look = Blick in Block { $n }: { $names }.
 weeks-looks = { $asked ->
         [one] { $asked } Blick auf Spieler fehlt noch für Meilensteine, die das Auge beurteilt.
        *[other] { $asked } Blicke auf Spieler fehlen noch für Meilensteine, die das Auge beurteilt.

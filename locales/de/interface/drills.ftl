@@ -123,6 +123,8 @@ drills-voices = { $unanswered ->
        *[other] { $unanswered } Rückmeldungen warten auf Antwort
     }
 drills-switches-unanswered = Rückmeldung wartet
+drills-switches-never_run = noch nie gemacht
+drills-switches-less = gelingt seltener als erwartet
 drills-more-wishes = Mehr Filter
 drills-fewer-wishes = Weniger Filter
 drills-everything = Alle zeigen

@@ -374,7 +374,7 @@ outbox-takes-back = deleted result
 today-tests = First the tests
 today-look = Eyes on
 today-look-back = Take back what I saw of { $name }
-print-look = Eyes on { $names }:
+print-look = Eyes on in block { $n }: { $names }.
 weeks-looks = { $asked ->
         [one] { $asked } look at a player is still asked for by milestones that a coach judges.
        *[other] { $asked } looks at players are still asked for by milestones that a coach judges.

@@ -123,6 +123,8 @@ drills-voices = { $unanswered ->
        *[other] { $unanswered } coaches wait for an answer
     }
 drills-switches-unanswered = coaches wait for an answer
+drills-switches-never_run = never run yet
+drills-switches-less = comes off less than expected
 drills-more-wishes = More filters
 drills-fewer-wishes = Fewer filters
 drills-everything = Show all

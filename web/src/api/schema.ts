@@ -4308,7 +4308,7 @@ export interface components {
             foot?: components["schemas"]["Foot"] | null;
             /** @description What it is called. */
             name: string;
-            /** @description What to look for in it; of a move that says nothing of its own the points of the drill. */
+            /** @description What to look for in it besides the points of the drill. */
             points: string[];
         };
         /** @description A test that no longer fits into its session. */
@@ -5759,7 +5759,7 @@ export interface components {
         /** @description A move of a series: a skill, or what is said. */
         SeriesMove: {
             foot?: components["schemas"]["Foot"] | null;
-            /** @description What to look for in it; else the points of the drill. */
+            /** @description What to look for in it, besides the points of the drill. */
             points?: string[];
             /** @description What it is called; else as its skill is. */
             says?: string | null;
@@ -8348,6 +8348,10 @@ export interface operations {
                 archived?: boolean;
                 /** @description Those alone of which coaches have said something since the last answer. */
                 unanswered?: boolean;
+                /** @description Those alone that no team has run yet. */
+                never_run?: boolean;
+                /** @description Those alone that come off less often than expected, by what coaches logged. */
+                less?: boolean;
                 /** @description The language in which words are looked for, beside the one that a drill is written in. */
                 language?: components["schemas"]["Language"];
                 /** @description Where the last page ended. */

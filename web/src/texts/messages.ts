@@ -571,7 +571,7 @@ export interface Messages {
   'today-tests': null
   'today-look': null
   'today-look-back': { name: Value }
-  'print-look': { names: Value }
+  'print-look': { n: Value; names: Value }
   'weeks-looks': { asked: Value }
   'upset-test-moves': { name: Value; day: Value }
   'upset-test-lost': { name: Value }
@@ -669,6 +669,8 @@ export interface Messages {
   'voices-send': null
   'drills-voices': { unanswered: Value; n: Value }
   'drills-switches-unanswered': null
+  'drills-switches-never_run': null
+  'drills-switches-less': null
   'drills-more-wishes': null
   'drills-fewer-wishes': null
   'drills-everything': null

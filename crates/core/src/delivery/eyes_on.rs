@@ -6,10 +6,10 @@
 //!
 //! That is a problem of flow. Every player and milestone has so many days still to be seen, each of them at another
 //! session; every block in which the milestone is looked for (see [`looks`](crate::delivery::looks)) has room for so
-//! many players, and nobody is looked at on a day on which they are away. The greatest flow says how many looks can be
-//! had. The sessions are then laid in their order: each takes those who are most urgent, as long as the greatest flow of
-//! the rest loses nothing by it. Urgent is of whom little is known, and who is near: the fewer times somebody has
-//! looked, or the fewer days are missing besides the next, the sooner.
+//! many players, and nobody is looked at on a day on which they are away. The greatest flow says how many looks are
+//! possible. The sessions are then filled in order: each takes the most urgent players, as long as the greatest flow of
+//! the rest loses nothing by it. A player is urgent if little is known of them or if they are nearly there: the fewer
+//! looks they have had, or the fewer days are missing after the next one, the sooner.
 //!
 //! Where more than two blocks of a session could be looked at, the two that most of the flow goes through with room for
 //! all are taken, and others tried while that reaches less than the bound: the flow in which every block may be looked
@@ -177,8 +177,7 @@ pub fn eyes_on<P: Copy + Ord>(
     eyes
 }
 
-/// All blocks in which somebody could be looked at. Whoever was looked at on the day of a session is not looked at again
-/// on it.
+/// All blocks in which somebody could be looked at. Nobody is looked at twice on one day.
 fn rooms<P: Copy + Ord>(wanted: &[Wanted<P>], ahead: &[Ahead], away: &Away<P>) -> Vec<Room> {
     let nobody = BTreeSet::new();
     let mut rooms: Vec<Room> = Vec::new();
@@ -398,8 +397,8 @@ impl Edition {
         look_reach(&wanted, &ahead, &Away::new())
     }
 
-    /// The sessions that are still to come on a day, with what is looked for in them. Results that were taken on the day
-    /// of one of them have been looked at in it.
+    /// The sessions that are still to come on a day, with what is looked for in them. Results of the day of a session
+    /// count as looks that were had in it.
     pub fn looks_ahead<P>(
         &self,
         problem: &Problem,

@@ -182,8 +182,8 @@ impl Dose {
         self
     }
 
-    /// The same dose with another number of sets (or repetitions of laps, or tries, or rounds of a series). A streak has
-    /// only one.
+    /// The same dose with another number of sets (or repetitions of laps, or tries, or rounds of a series). A streak
+    /// has only one.
     pub fn with_sets(self, n: u32) -> Dose {
         match self {
             Dose::Timed { work, rest, sides, .. } => Dose::Timed { work, rest, sets: n, sides },

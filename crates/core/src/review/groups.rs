@@ -91,10 +91,10 @@ pub fn of_week(milestones: &[&Milestone], worked_on: &BTreeMap<SkillId, Stage>) 
 
 /// The group of a player for next week, by the milestones of what comes then.
 ///
-/// Whoever has them all moves on. Whoever was away whenever a skill was shown that a missing milestone asks for
-/// consolidates that first: `not_met` are those skills. Of the rest, whoever is Secure with the strong foot and clearly behind with the other
-/// one, in a test that a missing milestone rests on, works on that, where the deficit is largest; everybody else
-/// consolidates.
+/// Whoever has them all moves on. `not_met` are the skills that the player was away for whenever they were shown: if a
+/// missing milestone asks for one of them, that is consolidated first. Of the rest, whoever is Secure with the strong
+/// foot and clearly behind with the other one, in a test that a missing milestone rests on, works on that, where the
+/// deficit is largest; everybody else consolidates.
 pub fn next_week(
     stands: &[Stands<'_>],
     behind: &[FootBehind],

@@ -1,9 +1,10 @@
 //! What coaches say of drills, and what the director answers.
 
-use std::collections::BTreeMap;
+use std::collections::{BTreeMap, BTreeSet};
 
 use jiff::Timestamp;
 use jogo_core::delivery::Outcome;
+use jogo_core::delivery::came_off::{SeenInClub, comes_off_less};
 use jogo_core::delivery::session::RunningOrder;
 use jogo_core::delivery::voices::{Heard, Voice, heard};
 use jogo_core::ids::DrillId;
@@ -13,7 +14,7 @@ use serde::Serialize;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use crate::problem::Answer;
+use crate::problem::{Answer, Problem};
 use crate::state::State;
 use crate::views::team_sessions::{TeamEdition, editions_of};
 
@@ -80,6 +81,37 @@ impl DrillUse {
         }
         found.came_off = (found.counted > 0).then(|| Share(percent / 100.0 / found.counted as f64));
         Ok(found)
+    }
+}
+
+/// What the logs of all teams say of the drills that were run.
+#[derive(Default)]
+pub struct Run {
+    /// Those that were run, at least in part.
+    pub drills: BTreeSet<DrillId>,
+    /// Those that come off less often than expected, everywhere or in a club.
+    pub less: BTreeSet<DrillId>,
+}
+
+impl Run {
+    /// All that is logged.
+    pub async fn of(state: &State) -> Answer<Run> {
+        let (mut drills, mut glances) = (BTreeSet::new(), Vec::new());
+        for team in state.store.teams().await? {
+            let editions = editions_of(state, team.id).await?.into_values().flatten();
+            for TeamEdition { edition, said, .. } in editions.filter(|own| !own.said.is_empty()) {
+                let ran = edition.plan.places().filter(|((session, _), block)| {
+                    said.of(*session, block).is_some_and(|went| went.outcome != Outcome::Skipped)
+                });
+                drills.extend(ran.map(|(_, block)| block.variant.drill.clone()));
+                let problem = edition.problem().map_err(Problem::input)?;
+                let seen = edition.glances_at_drills(&problem, &said).into_iter();
+                let club = &team.club;
+                glances.extend(seen.map(|(drill, glance)| SeenInClub { club: club.clone(), drill, glance }));
+            }
+        }
+        let less = comes_off_less(&glances).into_iter().map(|less| less.drill).collect();
+        Ok(Run { drills, less })
     }
 }
 

@@ -17,7 +17,7 @@ const FIRST: { [K in Kind]: Extract<Dose, { kind: K }> } = {
   tries: { kind: 'tries', tries: 5, each_s: 6, sides: 'each' },
   streak: { kind: 'streak', target: 10, cap_s: 90, try_s: 3 },
   until_told: { kind: 'until_told', least_s: 15, most_s: 40, rest_s: 20, sets: 4, sides: 'alternate' },
-  series: { kind: 'series', moves: 4, work_s: 30, rest_s: 30, rounds: 1, break_s: 60 },
+  series: { kind: 'series', moves: 2, work_s: 30, rest_s: 30, rounds: 1, break_s: 60 },
 }
 const KINDS = Object.keys(FIRST) as Kind[]
 const SIDES = sideRuleValues

@@ -45,7 +45,7 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
     <Box
       component="aside"
       aria-label={t('desk-about')}
-      sx={{ ...PANEL, display: 'grid', gap: 1.5, alignContent: 'start' }}
+      sx={{ ...PANEL, display: 'grid', gap: 1.5, alignContent: 'start', overflowX: 'hidden' }}
     >
       <Missing errors={errors} />
       <Part title={t('desk-what')} open wrong={wrong('/id', '/title', '/purpose', '/in_game').length}>

@@ -31,6 +31,8 @@ function wantedIn(address: URLSearchParams): Wanted {
   if (address.get('plain')) wanted.plain = true
   if (address.get('archived')) wanted.archived = true
   if (address.get('unanswered')) wanted.unanswered = true
+  if (address.get('never_run')) wanted.never_run = true
+  if (address.get('less')) wanted.less = true
   return wanted
 }
 

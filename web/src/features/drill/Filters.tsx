@@ -15,7 +15,7 @@ import { CAUTIONS, SURFACES } from './words'
 
 const SWITCHES = ['home', 'plain', 'archived'] as const
 /** For whoever keeps the library and answers the coaches. */
-const ALL_SWITCHES = [...SWITCHES, 'unanswered'] as const
+const ALL_SWITCHES = [...SWITCHES, 'unanswered', 'never_run', 'less'] as const
 
 interface Props {
   wanted: Wanted

@@ -172,7 +172,7 @@ function Assumed({ assumed, soFar, coming, onChange }: AssumedProps) {
   return (
     <Box component="section" aria-label={t('plan-forecast-assumes')} sx={{ display: 'grid', gap: 1 }}>
       <Typography variant="h3">{t('plan-forecast-assumes')}</Typography>
-      <Box sx={{ display: 'flex', gap: 1 }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 1, rowGap: 1.25 }}>
         <LateNumber
           label={t('plan-forecast-rate-all')}
           value={assumed.rate}

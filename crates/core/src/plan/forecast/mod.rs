@@ -6,8 +6,8 @@
 //!
 //! > 1 − exp(−r · m / 6 min), r = rate ÷ (1 + 0.15 · difficulty) × the player's factor
 //!
-//! A player is there for an exposure with the share of players who come to a session; whoever is away rests. Of a series
-//! each skill has its share of the working minutes.
+//! A player is present at a session with the probability that the assumptions give; whoever is away only rests. In a
+//! series each skill gets its share of the working minutes.
 //!
 //! Each exposure adds r · m / 6 to the progress inside the stage, and a rest of d days first multiplies that progress
 //! by 2^(−d / 28). A player moves on when progress passes a threshold of their own, drawn once for each stage from

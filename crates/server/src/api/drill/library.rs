@@ -23,7 +23,7 @@ use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
 use crate::views::drills::{DrillEntry, LibraryShelf, listed};
-use crate::views::voices::AllVoices;
+use crate::views::voices::{AllVoices, Run};
 
 pub fn routes(config: &mut ServiceConfig) {
     config
@@ -47,6 +47,12 @@ pub(in crate::api) struct Shelved {
     /// Those alone of which coaches have said something since the last answer.
     #[serde(default)]
     unanswered: bool,
+    /// Those alone that no team has run yet.
+    #[serde(default)]
+    never_run: bool,
+    /// Those alone that come off less often than expected, by what coaches logged.
+    #[serde(default)]
+    less: bool,
     /// The language in which words are looked for, beside the one that a drill is written in.
     language: Option<Language>,
 }
@@ -66,11 +72,17 @@ pub(in crate::api) async fn list(
     who.may(Act::SeeLibrary)?;
     let pace = who.pace(&state).await?;
     let mut found = listed(&state, &wanted, shelved.archived, shelved.language, pace).await?;
-    if who.may(Act::KeepLibrary).is_ok() {
+    let keeps = who.may(Act::KeepLibrary).is_ok();
+    if keeps {
         let all = AllVoices::of(&state).await?;
         found.iter_mut().for_each(|entry| entry.heard = all.heard(&entry.id));
     }
     found.retain(|entry| !shelved.unanswered || entry.heard.unanswered > 0);
+    if keeps && (shelved.never_run || shelved.less) {
+        let run = Run::of(&state).await?;
+        found.retain(|entry| !shelved.never_run || !run.drills.contains(&entry.id));
+        found.retain(|entry| !shelved.less || run.less.contains(&entry.id));
+    }
     Ok(Json(cursor.page(found, |entry| entry.id.to_string())))
 }
 

@@ -127,3 +127,33 @@ async fn who_was_away_all_the_time_is_told_in_groups_sheet_and_forecast() {
     let after = director.gets(&forecast).await.body["coming"].clone();
     assert!(after["share"].as_f64() < before["share"].as_f64().or(Some(1.0)), "{before} and {after}");
 }
+
+// The library finds what was never run, and what comes off less often than expected; a coach logs both away.
+#[actix_web::test]
+async fn the_library_finds_drills_by_how_they_were_used() {
+    let academy = academy().await;
+    let (coach, director) = (academy.signed_in(COACH).await, academy.signed_in(DIRECTOR).await);
+    let next = Next::of(&coach).await;
+    let session = coach.gets(&next.session(&json!(next.session))).await.body;
+    let found = async |query: &str| -> Vec<String> {
+        let found = director.gets(&format!("/drills?limit=200&{query}")).await.body;
+        list(&found["items"]).iter().map(|drill| drill["id"].as_str().unwrap().to_owned()).collect()
+    };
+    let never = found("never_run=true").await;
+    assert!(!never.is_empty() && never.len() < found("").await.len());
+    // Of all blocks of the session nothing comes off.
+    let blocks = list(&session["running_order"]["blocks"]);
+    let outcomes: Vec<Value> = (blocks.iter().zip(1..))
+        .map(|(block, n)| {
+            json!({"id": id(n), "edition": next.edition, "session": next.session, "block": block["id"],
+                "day": TODAY, "outcome": "done", "success": 0, "said_at": "2031-02-10T19:00:00Z"})
+        })
+        .collect();
+    let said = coach.posts(&format!("{}/log", next.team), json!({"outcomes": outcomes})).await;
+    assert_eq!(said.status, 204, "{said:?}");
+    let (after, less) = (found("never_run=true").await, found("less=true").await);
+    for drill in blocks.iter().map(|block| block["drill"].as_str().unwrap()) {
+        assert!(!after.iter().any(|id| id == drill), "{drill} was run");
+    }
+    assert!(less.iter().any(|id| blocks.iter().any(|block| block["drill"] == **id)), "{less:?}");
+}

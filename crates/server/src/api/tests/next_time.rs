@@ -15,7 +15,7 @@ const SAID_AT: &str = "2031-02-09T18:00:00Z";
 /// A team of the demo, with its next session.
 pub(super) struct Next {
     pub team: String,
-    edition: Value,
+    pub edition: Value,
     pub session: u64,
 }
 

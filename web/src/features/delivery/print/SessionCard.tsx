@@ -1,7 +1,6 @@
 // A session on one side of paper: what comes when, how it is laid, what to look for, and room to tick.
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { ReactNode } from 'react'
 import type { RunningBlock, Schemas } from '../../../api/client'
 import { bringSaid, doseSaid, layingOutSaid, stationsSaid, themeSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
@@ -89,13 +88,12 @@ export function SessionCard({ team, view }: Props) {
         }}
       >
         {order.blocks.map((block, i) => (
-          <BlockOnPaper key={i} block={block} nth={i + 1} height={drawingHeight(order.blocks.length)}>
-            {order.looks
-              .filter((look) => look.block === i)
-              .map((look) => (
-                <EyesOnPaper key={look.milestone} look={look} names={watched(look)} />
-              ))}
-          </BlockOnPaper>
+          <BlockOnPaper key={i} block={block} nth={i + 1} height={drawingHeight(order.blocks.length)} />
+        ))}
+      </Box>
+      <Box>
+        {order.looks.map((look) => (
+          <EyesOnPaper key={look.milestone} look={look} names={watched(look)} />
         ))}
       </Box>
       <Typography variant="caption">{t('session-caution-tail')}</Typography>
@@ -111,20 +109,13 @@ function EyesOnPaper({ look, names }: { look: Schemas['Look']; names: string[] }
   if (names.length === 0) return null
   return (
     <Typography variant="caption" component="div" sx={{ lineHeight: 1.2 }}>
-      <strong>{t('print-look', { names: names.join(', ') })}</strong> {look.points.join(' · ')}
+      <strong>{t('print-look', { n: look.block + 1, names: names.join(', ') })}</strong>{' '}
+      {look.points.join(' · ')}
     </Typography>
   )
 }
 
-interface BlockProps {
-  block: RunningBlock
-  nth: number
-  height: number
-  /** Whom to look at in it. */
-  children: ReactNode
-}
-
-function BlockOnPaper({ block, nth, height, children }: BlockProps) {
+function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number; height: number }) {
   const from = block.starts + block.laying_out
   return (
     <Box component="section" sx={{ borderTop: 1, borderColor: 'divider', pt: 0.5, breakInside: 'avoid' }}>
@@ -165,7 +156,6 @@ function BlockOnPaper({ block, nth, height, children }: BlockProps) {
           ))}
         </Box>
       </Box>
-      {children}
       <SeriesOnPaper series={block.series} />
       {block.chains.length > 0 && (
         <Typography variant="caption" component="div" sx={{ lineHeight: 1.2 }}>
