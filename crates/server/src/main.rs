@@ -9,6 +9,7 @@ mod json;
 mod post;
 mod problem;
 mod said;
+mod searches;
 mod shell;
 mod sign_in;
 mod spreadsheet;

@@ -9,6 +9,7 @@ use jogo_store::Store;
 use crate::clock::Clock;
 use crate::post::transport::Post;
 use crate::problem::{Answer, Problem};
+use crate::searches::Searches;
 use crate::sign_in::tries::Tries;
 use crate::timing_gates::Timing;
 use crate::views::repeatability::{Known, Repeats};
@@ -31,13 +32,15 @@ pub struct State {
     pub repeats: Repeats,
     /// Wrong passwords of late.
     pub tries: Tries,
+    /// Better plans that are looked for.
+    pub searches: Searches,
 }
 
 impl State {
     /// Brings the parts together.
     pub fn new(store: Store, clock: Clock, key: Key, demo: bool, post: Post) -> State {
-        let (timing, repeats, tries) = Default::default();
-        State { store, clock, key, demo, post, timing, repeats, tries }
+        let (timing, repeats, tries, searches) = Default::default();
+        State { store, clock, key, demo, post, timing, repeats, tries, searches }
     }
 
     /// The academy's time zone.

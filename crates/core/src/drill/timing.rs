@@ -258,7 +258,7 @@ mod tests {
         assert_eq!(timing.bouts, 4);
     }
 
-    // By hand: explaining 60, two rounds of (20, 10, 20) with a break of 30 between them, and 30 + 15 for the challenge.
+    // By hand: explaining 60, two rounds of (20, 10, 20) with a break of 30 between them, 30 + 15 for the challenge.
     #[test]
     fn the_clock_of_a_series_names_its_moves() {
         let dose = Dose::Series {

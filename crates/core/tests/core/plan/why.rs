@@ -137,8 +137,8 @@ fn shares_are_those_of_the_formula(
     assert!(found.iter().zip(expected).all(|(f, e)| (f - e).abs() < 0.01), "{found:?}");
 }
 
-// Half of the players come: after one exposure 0.5 × 63.21 % = 31.61 %. Of two, four days apart as above, a quarter have
-// both (85.13 % of them move on) and a half have one (63.21 %): 0.2128 + 0.3161 = 52.89 %.
+// Half of the players come: after one exposure 0.5 × 63.21 % = 31.61 %. Of two, four days apart as above, a quarter
+// have both (85.13 % of them move on) and a half have one (63.21 %): 0.2128 + 0.3161 = 52.89 %.
 #[rstest]
 #[case::once("a@form 6 |  | ", 0.3161)]
 #[case::twice_in_a_week("a@form 6 | a@form 6 | ", 0.5289)]

@@ -20,8 +20,10 @@ pub(super) async fn draft(state: &State, id: Uuid) -> Answer<Draft> {
     state.store.curriculum(id).await?.ok_or_else(|| Problem::not_found(Thing::Curriculum))
 }
 
-/// The draft, if it still is the version that the request changes.
+/// The draft, if it still is the version that the request changes. Nobody waits any longer for a better plan than the
+/// one that it changes.
 pub(super) async fn read(state: &State, id: Uuid, request: &HttpRequest) -> Answer<Draft> {
+    state.searches.end(id);
     let draft = draft(state, id).await?;
     if version(request)? != draft.version {
         return Err(jogo_store::StoreError::Stale.into());

@@ -1,8 +1,5 @@
 //! A better plan, looked for while the director goes on: offered, and taken only when somebody says so.
 
-use std::sync::Arc;
-use std::sync::atomic::{AtomicBool, Ordering};
-
 use actix_web::web::{Data, Path};
 use actix_web::{HttpRequest, HttpResponse, post};
 use jogo_core::plan::edit::EditFault;
@@ -78,22 +75,9 @@ pub(crate) async fn improve_plan(
     let problem = problem_of(&edition)?;
     let ImproveWish { round, from } = wish.into_inner();
     let from = from.map(PlanForm::plan).transpose().map_err(|fault| Problem::input(vec![fault]))?;
-    let round = round.min(LAST_ROUND);
-    let waiting = Waiting::default();
-    let wanted = Arc::clone(&waiting.0);
-    let wanted = move || !wanted.load(Ordering::Relaxed);
+    let (round, going_on) = (round.min(LAST_ROUND), state.searches.begin(*id));
+    let wanted = move || going_on.is_wanted();
     Ok(Json(aside(move || search(&problem, (&edition.plan, from), round, &wanted)).await?))
-}
-
-/// Whether somebody still waits for an answer. Where the one who asked has gone, or asks for something else, the server
-/// lets go of what it was doing for them, this with it; and the search ends, which would take the machine from others.
-#[derive(Default)]
-struct Waiting(Arc<AtomicBool>);
-
-impl Drop for Waiting {
-    fn drop(&mut self) {
-        self.0.store(true, Ordering::Relaxed);
-    }
 }
 
 /// A round of the search, from the plan that is there or the better one of the round before.
