@@ -142,3 +142,80 @@ async fn who_was_away_at_the_first_showing_starts_one_down_and_may_stand_togethe
     coach.waits_until(&station).await?;
     phone.end().await
 }
+
+/// Whom to look at first, with somebody else who is to be missing, and how many blocks there are.
+const FIRST_LOOK: &str = "const { players } = await get(`/teams/${team}/squad`);
+    const watch = next.eyes.watches.find((w) => w.players.length > 0);
+    const look = next.running_order.looks.find((l) => l.milestone === watch.milestone);
+    const player = players.find(({ id }) => id === watch.players[0]);
+    const other = players.find(({ id }) => ![...watch.players, ...watch.instead].includes(id)) ?? players.at(-1);
+    return { block: watch.block + 1, points: look.test_points.length, blocks: next.running_order.blocks.length,
+        player: player.id, name: player.name, missing: other.name };";
+
+/// What has arrived of it.
+const ARRIVED: &str = "const { log, eyes, voices, coming } = next;
+    return { outcomes: log.outcomes.length, came_off: log.outcomes.filter((o) => o.success === 100).length,
+        missing: log.missing.length, note: log.note, looked: eyes.looked.map(({ player }) => player),
+        voices: voices.filter(({ voice }) => voice === 'does_not_fit').length,
+        decided: coming.filter(({ decided }) => decided).length };";
+
+const TENTHS: &str =
+    "const tenths = [...document.querySelectorAll('[aria-label$=\"Success, out of ten\"] button')];
+    tenths.find((button) => button.textContent === '10').click()";
+const FOR_NEXT_TIME: &str = "document.querySelector('[aria-label=\"Next time\"] button')";
+
+// A session in a hall without network: who is here, a look, how every block went, what came off of the first and what
+// follows for the next time, a word to the director, a note. All of it arrives, once.
+#[tokio::test]
+async fn a_whole_session_without_a_server_arrives_once() -> Result<(), Failed> {
+    let mut server = Server::start()?;
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    coach.signs_in_as(COACH).await?;
+    coach.sees("Block 1 of").await?;
+    let first = asks(&coach, FIRST_LOOK, &serde_json::Value::Null).await?;
+    let name = first["name"].as_str().unwrap_or_default();
+    coach.presses(COACH).await?;
+    coach.sees("Your next sessions are saved on this phone").await?;
+    coach.types("\u{e00c}").await?;
+    server.stops()?;
+    coach.presses_exactly("Log").await?;
+    coach.presses(&format!("{} is missing", first["missing"].as_str().unwrap_or_default())).await?;
+    coach.presses(&format!("Block {} of", first["block"])).await?;
+    coach.presses(name).await?;
+    for point in 0..first["points"].as_u64().unwrap_or_default() {
+        let points = format!("document.querySelectorAll('[role=group][aria-label^=\"{name}: \"]')");
+        coach.waits_until(&format!("return {points}.length > 0")).await?;
+        coach.runs(&format!("{points}[{point}].querySelectorAll('button')[1].click()")).await?;
+    }
+    coach.sees(&format!("✓ {name}")).await?;
+    coach.presses("Block 1 of").await?;
+    let blocks = first["blocks"].as_u64().unwrap_or_default();
+    for block in 1..=blocks {
+        coach.sees(&format!("Block {block} of {blocks}")).await?;
+        coach.presses_exactly("Done").await?;
+        if block == 1 {
+            coach.sees("Success, out of ten").await?;
+            coach.runs(TENTHS).await?;
+            coach.waits_until(&format!("return Boolean({FOR_NEXT_TIME})")).await?;
+            coach.runs(&format!("{FOR_NEXT_TIME}.click()")).await?;
+        }
+    }
+    coach.presses_exactly("Log").await?;
+    coach.presses("What you tell the director about").await?;
+    coach.presses_exactly("did not fit the hall").await?;
+    coach.writes("A note for next time", "The hall was half ours").await?;
+    coach.leaves_the_field().await?;
+    coach.reloads().await?;
+    coach.sees("You told the director: did not fit the hall").await?;
+    server.starts_again()?;
+    coach.sent_everything().await?;
+    coach.reloads().await?;
+    let arrived = asks(&coach, ARRIVED, &serde_json::Value::Null).await?;
+    let expected = serde_json::json!({
+        "outcomes": blocks, "came_off": 1, "missing": 1, "note": "The hall was half ours",
+        "looked": [first["player"]], "voices": 1, "decided": 1,
+    });
+    assert_eq!(arrived, expected);
+    phone.end().await
+}

@@ -91,13 +91,13 @@ export function SessionCard({ team, view }: Props) {
           <BlockOnPaper key={i} block={block} nth={i + 1} height={drawingHeight(order.blocks.length)} />
         ))}
       </Box>
-      <Box>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', columnGap: '6mm' }}>
         {order.looks.map((look) => (
           <EyesOnPaper key={look.milestone} look={look} names={watched(look)} />
         ))}
       </Box>
       <Typography variant="caption">{t('session-caution-tail')}</Typography>
-      <Box sx={{ borderTop: 1, pt: 0.5, height: '20mm' }}>
+      <Box sx={{ borderTop: 1, pt: 0.5, height: order.looks.length > 0 ? '12mm' : '20mm' }}>
         <Typography variant="caption">{t('print-for-next-time')}</Typography>
       </Box>
     </Box>
@@ -108,7 +108,7 @@ export function SessionCard({ team, view }: Props) {
 function EyesOnPaper({ look, names }: { look: Schemas['Look']; names: string[] }) {
   if (names.length === 0) return null
   return (
-    <Typography variant="caption" component="div" sx={{ lineHeight: 1.2 }}>
+    <Typography variant="caption" component="div" sx={{ lineHeight: 1.15, fontSize: 10 }}>
       <strong>{t('print-look', { n: look.block + 1, names: names.join(', ') })}</strong>{' '}
       {look.points.join(' · ')}
     </Typography>

@@ -66,8 +66,13 @@ export function useLog(
     note,
     /** Who was missing; undefined if nobody has said who was there. */
     missing: known.missing || presence.size > 0 ? missing : null,
-    say: (block: BlockName, said: BlockSaid) =>
-      put({ kind: 'outcome', team, entry: { ...now(), edition, session, day, block, ...said } }),
+    // What is changed may be an entry that still waits here: of that only what was said is taken, never its id.
+    say: (block: BlockName, { outcome, minutes, success, ran }: BlockSaid) =>
+      put({
+        kind: 'outcome',
+        team,
+        entry: { ...now(), edition, session, day, block, outcome, minutes, success, ran },
+      }),
     sayPresence: (players: string[], present: boolean) =>
       put(
         ...players.map((player) => ({
