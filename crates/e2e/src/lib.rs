@@ -19,7 +19,7 @@ pub use server::{Server, simulated_gates};
 /// The day at which tests and pictures hold the calendar.
 pub const TODAY: &str = "2031-02-10";
 /// How long a page may take to show something.
-const PATIENCE: Duration = Duration::from_secs(15);
+const PATIENCE: Duration = Duration::from_secs(30);
 /// How soon it is looked at again.
 const AGAIN: Duration = Duration::from_millis(100);
 
