@@ -4,16 +4,17 @@
 //! [`MOST_PLAYERS`] players a block and [`MOST_BLOCKS`] blocks a session are proposed, so that by the end of the
 //! curriculum as many as possible of the looks that the milestones ask for have been had.
 //!
-//! That is a problem of flow. Every player and milestone has so many days still to be seen, each of them at another
-//! session; every block in which the milestone is looked for (see [`looks`](crate::delivery::looks)) has room for so
-//! many players, and nobody is looked at on a day on which they are away. The greatest flow says how many looks are
+//! That is a problem of flow. Each player has a number of days still to be seen for each milestone, one a session at
+//! most; each block in which the milestone is looked for (see [`looks`](crate::delivery::looks)) has room for a few
+//! players, and nobody is looked at on a day on which they are away. The greatest flow says how many looks are
 //! possible. The sessions are then filled in order: each takes the most urgent players, as long as the greatest flow of
 //! the rest loses nothing by it. A player is urgent if little is known of them or if they are nearly there: the fewer
 //! looks they have had, or the fewer days are missing after the next one, the sooner.
 //!
 //! Where more than two blocks of a session could be looked at, the two that most of the flow goes through with room for
 //! all are taken, and others tried while that reaches less than the bound: the flow in which every block may be looked
-//! at within the players of two. A look ahead counts as if all was seen; what is really seen lays the rest anew.
+//! at within the players of two. A look ahead counts as if all its points were seen; once it has been had, the rest is
+//! planned again from what was really seen.
 //!
 //! Time: one greatest flow a session as long as the most urgent can be taken, one for each player asked otherwise; a
 //! flow goes over players × milestones × sessions edges.
@@ -37,9 +38,9 @@ use crate::delivery::presence::Away;
 use crate::ids::MilestoneId;
 use crate::plan::{Problem, SkillWish};
 
-/// At most so many players are looked at in a block.
+/// The most players that are looked at in a block.
 pub const MOST_PLAYERS: usize = 4;
-/// In at most so many blocks of a session.
+/// The most blocks of a session in which somebody is looked at.
 pub const MOST_BLOCKS: usize = 2;
 
 /// A player of whom something is still to be seen; `P` is whatever names a player.
@@ -215,8 +216,8 @@ struct Flow {
     by_want: Vec<u32>,
 }
 
-/// How many looks can be had of so many days for everyone who is wanted; `any` block may be looked at if only the
-/// players of all together are no more than those of two.
+/// How many looks are possible; `days` is how often each of those who are wanted is still to be seen. With `any`, every
+/// block may be used, as long as a session has no more looks than two blocks have room for.
 fn flow(days: &[u32], rooms: &[Room], any: bool) -> Flow {
     let mut network: Graph<(), u32> = Graph::new();
     let (from, to) = (network.add_node(()), network.add_node(()));

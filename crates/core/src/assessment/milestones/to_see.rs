@@ -1,8 +1,8 @@
 //! What is still to be seen of a player?
 //!
-//! A milestone that a coach sees asks for so many days on which all of its points were seen. What is missing of them is
-//! still to be seen; once the player has the milestone, by the evidence or by the word of a coach, nothing is. Of what
-//! has slipped away because points were missed, one more look is due.
+//! A milestone that a coach judges by eye asks for all of its points on a number of days. The days that are missing are
+//! still to be seen; once the player has the milestone, by the evidence or by the word of a coach, nothing is.
+//! If it has slipped because points were missed, one more look is due.
 
 use jiff::civil::Date;
 
@@ -12,9 +12,9 @@ use crate::assessment::benchmarks::Test;
 /// The looks at a player that a milestone still asks for.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
 pub struct ToSee {
-    /// On so many more days all of its points are to be seen; at least 1.
+    /// The number of days, at least 1, on which all of its points are still to be seen.
     pub days: u32,
-    /// On so many days somebody has looked, whatever they saw.
+    /// The number of days on which somebody has looked, whatever they saw.
     pub looked: u32,
     /// The last of them.
     pub last: Option<Date>,
