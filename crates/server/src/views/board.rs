@@ -21,7 +21,7 @@ use crate::views::presence::not_met_by;
 use crate::views::promise::Promise;
 use crate::views::skills::{name_of, strand_of};
 use crate::views::squad::TestView;
-use crate::views::team_sessions::editions_of;
+use crate::views::team_sessions::{Editions, editions_of};
 
 /// A milestone as a column of the board.
 #[derive(Serialize, ToSchema)]
@@ -148,13 +148,14 @@ impl Board {
     pub async fn of(state: &State, team: Team, on: Date) -> Answer<Board> {
         let assessment = Assessment::of(state, &team, on).await?;
         let skills = state.store.skills().await?;
-        let (next_week, trained) = trained_next(state, team.id, on).await?.unzip();
+        let editions = editions_of(state, team.id).await?;
+        let (next_week, trained) = trained_next(&editions, on).unzip();
         let milestones: Vec<&Milestone> =
             assessment.milestones.iter().filter(|m| m.band == team.band).collect();
         let promise = Promise::of(state, &team.band, on).await?;
         let next = groups::of_week(&milestones, &trained.unwrap_or_default());
         Ok(Board {
-            players: players(&assessment, &next, &not_met_by(state, &team, on).await?),
+            players: players(&assessment, &next, &not_met_by(state, &team, &editions, on).await?),
             verdicts: Verdict::ALL.map(|verdict| VerdictSays { verdict, state: verdict.state() }).into(),
             milestones: milestones
                 .iter()
@@ -220,16 +221,11 @@ fn players(
 }
 
 /// The week that lies ahead in whichever of a team's editions begins soonest, and the skills that come in it.
-async fn trained_next(
-    state: &State,
-    team: Uuid,
-    on: Date,
-) -> Answer<Option<(NextWeek, BTreeMap<SkillId, Stage>)>> {
-    let editions = editions_of(state, team).await?;
+fn trained_next(editions: &Editions, on: Date) -> Option<(NextWeek, BTreeMap<SkillId, Stage>)> {
     let latest = editions.values().filter_map(|editions| editions.last());
     let ahead = latest.filter_map(|held| Some((held.edition.week_after(on)?, &held.edition.curriculum.name)));
     let soonest = ahead.min_by_key(|(ahead, _)| ahead.from);
-    Ok(soonest.map(|(Ahead { from, week, skills }, curriculum)| {
+    soonest.map(|(Ahead { from, week, skills }, curriculum)| {
         (NextWeek { from: from.to_string(), curriculum: curriculum.clone(), week }, skills)
-    }))
+    })
 }

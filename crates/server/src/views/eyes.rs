@@ -79,10 +79,13 @@ impl SessionEyes {
         let assessment = Assessment::of(state, team, state.today().await?).await?;
         let eyes = Eyes::of(&assessment, own, problem, state.store.away(team.id).await?);
         let mut by_session = eyes_on(&eyes.wanted, &eyes.ahead, &eyes.away, session);
-        let trials = state.store.trials(team.id).await?.into_iter();
-        let of_day = trials.filter(|known| {
-            known.trial.taken_on == date && looks.iter().any(|look| look.test == known.trial.test)
-        });
+        let looked_for =
+            |day: Date, test: &TestId| day == date && looks.iter().any(|look| look.test == *test);
+        let trials = match assessment.results().iter().any(|result| looked_for(result.date, &result.test)) {
+            true => state.store.trials(team.id).await?,
+            false => Vec::new(),
+        };
+        let of_day = trials.into_iter().filter(|known| looked_for(known.trial.taken_on, &known.trial.test));
         let looked = of_day.map(|known| LookHad {
             trial: known.id,
             player: known.trial.player,

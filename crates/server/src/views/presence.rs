@@ -12,16 +12,17 @@ use uuid::Uuid;
 
 use crate::problem::{Answer, Problem};
 use crate::state::State;
-use crate::views::team_sessions::editions_of;
+use crate::views::team_sessions::Editions;
 
 /// The skills that a team has met by the end of a day, and of its players those who were away whenever they were shown.
-pub async fn not_met_by(state: &State, team: &Team, on: Date) -> Answer<BTreeMap<Uuid, BTreeSet<SkillId>>> {
+pub async fn not_met_by(
+    state: &State,
+    team: &Team,
+    editions: &Editions,
+    on: Date,
+) -> Answer<BTreeMap<Uuid, BTreeSet<SkillId>>> {
     let away = state.store.away(team.id).await?;
     let mut by_player: BTreeMap<Uuid, BTreeSet<SkillId>> = BTreeMap::new();
-    if away.is_empty() {
-        return Ok(by_player);
-    }
-    let editions = editions_of(state, team.id).await?;
     for own in editions.values().filter_map(|editions| editions.last()) {
         let problem = own.edition.problem().map_err(Problem::input)?;
         let been = problem.sessions.iter().take_while(|session| session.date <= on).count();

@@ -26,6 +26,7 @@ use crate::views::presence::not_met_by;
 use crate::views::promise::Promise;
 use crate::views::skills::{name_of, strand_of};
 use crate::views::squad::{ResultView, TestView};
+use crate::views::team_sessions::editions_of;
 
 /// A milestone with where the player stands.
 #[derive(Serialize, ToSchema)]
@@ -111,7 +112,10 @@ impl ProgressSheet {
         let band = state.store.band(&team.band).await?;
         let round = |test: &&Test| Some((test.id.clone(), test.counted_round(band.as_ref()?, &skills)?));
         let rounds: BTreeMap<TestId, CountedRound> = measured.iter().filter_map(round).collect();
-        let not_met = not_met_by(state, &team, today).await?.remove(&player.id).unwrap_or_default();
+        let not_met = not_met_by(state, &team, &editions_of(state, team.id).await?, today)
+            .await?
+            .remove(&player.id)
+            .unwrap_or_default();
         let first_name = player.about.name.split(' ').next().unwrap_or_default();
         Ok(ProgressSheet {
             away_for: not_met.iter().map(|skill| name_of(&skills, skill)).collect(),

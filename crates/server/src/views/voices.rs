@@ -59,59 +59,64 @@ pub struct DrillUse {
     came_off: Option<Share>,
 }
 
-impl DrillUse {
-    /// That of a drill, in all that is logged.
-    pub async fn of(state: &State, drill: &DrillId) -> Answer<DrillUse> {
-        let mut found = DrillUse::default();
-        let mut percent = 0.0;
-        for team in state.store.teams().await? {
-            let before = found.runs;
-            for TeamEdition { edition, said, .. } in
-                editions_of(state, team.id).await?.into_values().flatten()
-            {
-                let of_drill = edition.plan.places().filter(|(_, block)| block.variant.drill == *drill);
-                let went = of_drill.filter_map(|((session, _), block)| said.of(session, block));
-                for went in went.filter(|went| went.outcome != Outcome::Skipped) {
-                    found.runs += 1;
-                    found.counted += usize::from(went.success.is_some());
-                    percent += went.success.map_or(0.0, f64::from);
-                }
-            }
-            found.teams += usize::from(found.runs > before);
-        }
-        found.came_off = (found.counted > 0).then(|| Share(percent / 100.0 / found.counted as f64));
-        Ok(found)
-    }
-}
-
 /// What the logs of all teams say of the drills that were run.
 #[derive(Default)]
 pub struct Run {
-    /// Those that were run, at least in part.
-    pub drills: BTreeSet<DrillId>,
+    used: BTreeMap<DrillId, DrillUse>,
     /// Those that come off less often than expected, everywhere or in a club.
-    pub less: BTreeSet<DrillId>,
+    less: BTreeSet<DrillId>,
 }
 
 impl Run {
     /// All that is logged.
     pub async fn of(state: &State) -> Answer<Run> {
-        let (mut drills, mut glances) = (BTreeSet::new(), Vec::new());
+        let (mut run, mut glances) = (Run::default(), Vec::new());
         for team in state.store.teams().await? {
+            let mut ran: BTreeMap<DrillId, Vec<Option<u8>>> = BTreeMap::new();
             let editions = editions_of(state, team.id).await?.into_values().flatten();
             for TeamEdition { edition, said, .. } in editions.filter(|own| !own.said.is_empty()) {
-                let ran = edition.plan.places().filter(|((session, _), block)| {
-                    said.of(*session, block).is_some_and(|went| went.outcome != Outcome::Skipped)
-                });
-                drills.extend(ran.map(|(_, block)| block.variant.drill.clone()));
+                for ((session, _), block) in edition.plan.places() {
+                    let went = said.of(session, block).filter(|went| went.outcome != Outcome::Skipped);
+                    ran.entry(block.variant.drill.clone()).or_default().extend(went.map(|went| went.success));
+                }
                 let problem = edition.problem().map_err(Problem::input)?;
                 let seen = edition.glances_at_drills(&problem, &said).into_iter();
                 let club = &team.club;
                 glances.extend(seen.map(|(drill, glance)| SeenInClub { club: club.clone(), drill, glance }));
             }
+            for (drill, blocks) in ran.into_iter().filter(|(_, blocks)| !blocks.is_empty()) {
+                run.used.entry(drill).or_default().and(&blocks);
+            }
         }
-        let less = comes_off_less(&glances).into_iter().map(|less| less.drill).collect();
-        Ok(Run { drills, less })
+        run.less = comes_off_less(&glances).into_iter().map(|less| less.drill).collect();
+        Ok(run)
+    }
+
+    /// Whether a drill was run, at least in part.
+    pub fn has(&self, drill: &DrillId) -> bool {
+        self.used.contains_key(drill)
+    }
+
+    /// Whether it comes off less often than expected, everywhere or in a club.
+    pub fn is_hard(&self, drill: &DrillId) -> bool {
+        self.less.contains(drill)
+    }
+
+    /// How a drill was used.
+    pub fn take(mut self, drill: &DrillId) -> DrillUse {
+        self.used.remove(drill).unwrap_or_default()
+    }
+}
+
+impl DrillUse {
+    /// With the blocks that one more team has run, each with the percent that came off, if that was said.
+    fn and(&mut self, blocks: &[Option<u8>]) {
+        let said: Vec<f64> = blocks.iter().flatten().map(|percent| f64::from(*percent) / 100.0).collect();
+        let all = self.came_off.map_or(0.0, |share| share.0) * self.counted as f64 + said.iter().sum::<f64>();
+        self.teams += 1;
+        self.runs += blocks.len();
+        self.counted += said.len();
+        self.came_off = (self.counted > 0).then(|| Share(all / self.counted as f64));
     }
 }
 

@@ -16,7 +16,7 @@ use crate::said::voices::VoicesSaid;
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
-use crate::views::voices::{AllVoices, DrillUse, VoicesOfDrill};
+use crate::views::voices::{AllVoices, Run, VoicesOfDrill};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(say).service(list).service(answer);
@@ -48,7 +48,7 @@ pub(in crate::api) async fn list(
     id: Path<DrillId>,
 ) -> Answer<Json<VoicesOfDrill>> {
     who.may(Act::KeepLibrary)?;
-    let used = DrillUse::of(&state, &id).await?;
+    let used = Run::of(&state).await?.take(&id);
     Ok(Json(AllVoices::of(&state).await?.whole(&id, used)))
 }
 

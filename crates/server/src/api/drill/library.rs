@@ -80,8 +80,8 @@ pub(in crate::api) async fn list(
     found.retain(|entry| !shelved.unanswered || entry.heard.unanswered > 0);
     if keeps && (shelved.never_run || shelved.less) {
         let run = Run::of(&state).await?;
-        found.retain(|entry| !shelved.never_run || !run.drills.contains(&entry.id));
-        found.retain(|entry| !shelved.less || run.less.contains(&entry.id));
+        found.retain(|entry| !shelved.never_run || !run.has(&entry.id));
+        found.retain(|entry| !shelved.less || run.is_hard(&entry.id));
     }
     Ok(Json(cursor.page(found, |entry| entry.id.to_string())))
 }

@@ -1,9 +1,10 @@
 import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { api, data, newId, type Schemas } from '../../../api/client'
-import { put, useOutbox } from '../../../storage/outbox'
+import { api, data, type Schemas } from '../../../api/client'
+import { useOutbox } from '../../../storage/outbox'
 import { useTranslated } from '../../../texts/phrases'
 import { assessmentKeys } from '../keys'
 import type { Cell } from './entry'
+import { enterTrial, takeTrialBack } from './trials'
 
 /** The sheet of today, or of a day that is read back from paper. */
 export const sheetOf = (team: string, test: string, day: string | null = null) =>
@@ -49,27 +50,21 @@ export function useTrials(team: string, sheet: Schemas['Sheet'], today: string, 
     cell: Cell,
     { value, marks, origin }: { value: number; marks: number[]; origin?: 'gates' },
     instead: Entered | undefined,
-  ) => {
-    const said_at = new Date().toISOString()
-    const entry = {
-      id: newId(),
-      player: cell.player.id,
-      test: sheet.test.id,
-      taken_on: today,
-      side: cell.side,
-      value,
-      marks,
-      origin: origin ?? (fromPaper ? ('read_in' as const) : ('entered' as const)),
-      said_at,
-    }
-    if (instead)
-      put({ kind: 'taken_back', team, entry: { trial: instead.id, said_at } }, { kind: 'trial', team, entry })
-    else put({ kind: 'trial', team, entry })
-    return entry.id
-  }
-  const takeBack = (id: string) =>
-    put({ kind: 'taken_back', team, entry: { trial: id, said_at: new Date().toISOString() } })
-  return { of, enter, takeBack }
+  ) =>
+    enterTrial(
+      team,
+      {
+        player: cell.player.id,
+        test: sheet.test.id,
+        taken_on: today,
+        side: cell.side,
+        value,
+        marks,
+        origin: origin ?? (fromPaper ? 'read_in' : 'entered'),
+      },
+      instead?.id,
+    )
+  return { of, enter, takeBack: (id: string) => takeTrialBack(team, id) }
 }
 
 /** Reads a list of results and says what it would add; nothing is written. */

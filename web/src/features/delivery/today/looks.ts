@@ -1,6 +1,7 @@
 // The looks of a session: whom to look at, and what was seen, with what still waits on this device.
-import { newId, type Schemas } from '../../../api/client'
-import { put, useOutbox } from '../../../storage/outbox'
+import type { Schemas } from '../../../api/client'
+import { useOutbox } from '../../../storage/outbox'
+import { enterTrial, takeTrialBack } from '../../assessment/test/trials'
 import type { SessionHeld, SessionOf } from './log'
 
 type Look = Schemas['Look']
@@ -26,8 +27,6 @@ export function useLooks(
       })
   }
   const of = (look: Look, player: string) => had.get(nameOf(look.test, player))
-  const now = () => ({ said_at: new Date().toISOString() })
-  const back = ({ trial }: Had) => ({ kind: 'taken_back' as const, team, entry: { trial, ...now() } })
   return {
     day,
     /** Whether anything can be entered: not before the day has come. */
@@ -42,17 +41,13 @@ export function useLooks(
       return squad.filter(({ id }) => first.has(id) || of(look, id))
     },
     enter: (look: Look, player: string, marks: number[]) => {
-      const before = of(look, player)
       const value = marks.reduce((sum, each) => sum + each, 0)
-      const entry = {
-        ...{ id: newId(), player, test: look.test, taken_on: day, side: null },
-        ...{ value, marks, origin: 'entered' as const, ...now() },
-      }
-      put(...(before ? [back(before)] : []), { kind: 'trial', team, entry })
+      const trial = { player, test: look.test, taken_on: day, side: null, value, marks }
+      enterTrial(team, { ...trial, origin: 'entered' }, of(look, player)?.trial)
     },
     takeBack: (look: Look, player: string) => {
       const before = of(look, player)
-      if (before) put(back(before))
+      if (before) takeTrialBack(team, before.trial)
     },
   }
 }
