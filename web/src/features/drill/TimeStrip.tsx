@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../api/client'
+import { doseSaid } from '../../texts/said'
 import { t } from '../../texts/t'
 import { asPercent, Figure } from '../../ui/figures'
 
@@ -26,13 +27,16 @@ export function TimeStrip({ desk }: { desk: NonNullable<Schemas['Looked']['floor
   })
   const minutes = Array.from({ length: Math.floor(all / 60) }, (_, i) => i + 1)
   const labelEvery = Math.ceil(minutes.length / 20)
-  const says = t('desk-strip', {
+  // Of bouts that end when told, and of moves that follow each other, one bout says too little.
+  const asDose = timing.dose.kind === 'until_told' || timing.dose.kind === 'series'
+  const bouts = t('desk-strip', {
     lay: desk.laying_out,
     explain: timing.explaining_s,
     bouts: timing.bouts,
     work: timing.work_s,
     rest: timing.rest_s,
   })
+  const says = asDose ? doseSaid({ ...timing, levers: {} }) : bouts
   return (
     <Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, alignItems: 'baseline' }}>
