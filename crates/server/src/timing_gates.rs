@@ -63,3 +63,28 @@ impl Timing {
         found.flatten()
     }
 }
+
+#[cfg(test)]
+#[allow(clippy::unwrap_used, reason = "a test may stop here")]
+mod tests {
+    use jogo_core::assessment::timing_gates::{Kind, RunOutcome};
+
+    use super::*;
+
+    #[test]
+    fn gates_are_seen_by_their_own_team_alone_and_only_while_they_are_there() {
+        let (timing, own, other) = (Timing::default(), Uuid::from_u128(1), Uuid::from_u128(2));
+        timing.open("code", own);
+        assert_eq!(timing.runs("code", own, (5.0, 90.0)), Some((false, Vec::new())));
+        assert_eq!(timing.runs("code", other, (5.0, 90.0)), None);
+        assert_eq!(timing.joined("nobody", true), None);
+        timing.joined("code", true).unwrap();
+        for (seq, kind, device_ms) in [(1, Kind::Arm, 0), (2, Kind::Start, 1000), (3, Kind::Stop, 18_000)] {
+            timing.take("code", Event { seq, kind, device_ms }).unwrap();
+        }
+        let (there, runs) = timing.runs("code", own, (5.0, 90.0)).unwrap();
+        assert_eq!((there, &runs[0].outcome), (true, &RunOutcome::Good { seconds: 17.0 }));
+        timing.joined("code", false).unwrap();
+        assert!(!timing.runs("code", own, (5.0, 90.0)).unwrap().0);
+    }
+}

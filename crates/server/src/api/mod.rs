@@ -12,8 +12,6 @@ mod plan;
 mod post;
 mod progression;
 mod technique;
-#[cfg(test)]
-mod tests;
 
 use actix_web::body::MessageBody;
 use actix_web::dev::{ServiceFactory, ServiceRequest, ServiceResponse};

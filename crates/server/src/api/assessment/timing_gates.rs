@@ -127,12 +127,34 @@ async fn listen(state: Data<State>, code: String, mut session: Session, lines: M
 }
 
 /// What gates are answered to a line: that it is there, or what is wrong with it.
-pub(in crate::api) fn answer(timing: &Timing, code: &str, line: &str) -> String {
+fn answer(timing: &Timing, code: &str, line: &str) -> String {
     match serde_json::from_str::<Event>(line) {
         Ok(event) => match timing.take(code, event) {
             Some(()) => json!({"ack": event.seq}).to_string(),
             None => json!({"error": "the test is over: ask the coach for a new address"}).to_string(),
         },
         Err(error) => json!({"error": format!("this is no line of gates: {error}")}).to_string(),
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use rstest::rstest;
+    use uuid::Uuid;
+
+    use super::*;
+
+    #[rstest]
+    #[case::a_line(r#"{"seq": 1, "kind": "arm", "device_ms": 5}"#, r#"{"ack":1}"#)]
+    #[case::no_number(r#"{"kind": "arm", "device_ms": 5}"#, "missing field `seq`")]
+    #[case::no_such_kind(r#"{"seq": 1, "kind": "fly", "device_ms": 5}"#, "unknown variant `fly`")]
+    #[case::no_json("start!", "this is no line of gates")]
+    fn gates_are_answered_line_by_line(#[case] line: &str, #[case] says: &str) {
+        let timing = Timing::default();
+        timing.open("code", Uuid::nil());
+        let answered = answer(&timing, "code", line);
+        assert!(answered.contains(says), "{answered}");
+        let over = answer(&timing, "another", r#"{"seq": 1, "kind": "arm", "device_ms": 5}"#);
+        assert!(over.contains("the test is over"), "{over}");
     }
 }

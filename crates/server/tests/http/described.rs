@@ -9,7 +9,7 @@ use super::Answered;
 
 fn description() -> &'static Value {
     static DESCRIPTION: OnceLock<Value> = OnceLock::new();
-    DESCRIPTION.get_or_init(|| serde_json::from_str(&super::super::openapi_json().unwrap()).unwrap())
+    DESCRIPTION.get_or_init(|| serde_json::from_str(&jogo::openapi_json().unwrap()).unwrap())
 }
 
 /// A limit that is described for a field of a form.
@@ -57,7 +57,7 @@ pub fn holds(asked: &(Method, String), answered: &Answered) {
 #[test]
 fn the_limit_that_is_described_is_the_one_that_holds() {
     let says = description()["info"]["description"].as_str().unwrap();
-    assert!(says.contains(&format!("at most {} kB", crate::problem::LARGEST_BODY / 1000)), "{says}");
+    assert!(says.contains(&format!("at most {} kB", jogo::LARGEST_BODY / 1000)), "{says}");
 }
 
 #[test]

@@ -39,10 +39,7 @@ use jiff::civil::date;
 use serde_json::{Value, json};
 use tokio::sync::OnceCell;
 
-use crate::clock::Clock;
-use crate::demo;
-use crate::post::transport::Post;
-use crate::state::State;
+use jogo::{Clock, Post, State, demo};
 
 /// The demo's people, by login.
 pub const DIRECTOR: &str = "director";
@@ -56,6 +53,7 @@ pub const NEW_COACH: &str = "doven";
 /// A demo academy on 10 February 2031, in a database file of its own.
 pub struct Academy<S> {
     service: S,
+    /// Where its database and its letters lie.
     pub folder: tempfile::TempDir,
 }
 
@@ -67,10 +65,15 @@ pub fn id(n: u32) -> String {
 /// What came back.
 #[derive(Debug)]
 pub struct Answered {
+    /// As a number.
     pub status: StatusCode,
+    /// The media type.
     pub kind: String,
+    /// Null unless it is JSON.
     pub body: Value,
+    /// The version of what was read.
     pub etag: Option<String>,
+    /// Who was signed in.
     pub cookie: Option<Cookie<'static>>,
 }
 
@@ -102,6 +105,7 @@ async fn filled(clock: &Clock) -> &'static [u8] {
     FILLED.get_or_init(fill).await
 }
 
+/// The demo with its server.
 pub async fn academy()
 -> Academy<impl Service<Request, Response = ServiceResponse<impl MessageBody>, Error = Error>> {
     let clock = Clock::held(date(2031, 2, 10)).unwrap();
@@ -111,7 +115,7 @@ pub async fn academy()
     let store = jogo_store::Store::open(&database).await.unwrap();
     let post = Post::Outbox(folder.path().join("outbox"));
     let state = Data::new(State::new(store, clock, Key::generate(), true, post));
-    Academy { service: init_service(super::app(state)).await, folder }
+    Academy { service: init_service(jogo::app(state)).await, folder }
 }
 
 impl<S, B> Academy<S>
@@ -147,7 +151,9 @@ where
 
 /// Somebody who is signed in.
 pub struct Visitor<'a, S> {
+    /// Where.
     pub academy: &'a Academy<S>,
+    /// What says who it is.
     pub cookie: Cookie<'static>,
 }
 
@@ -164,14 +170,17 @@ where
     S: Service<Request, Response = ServiceResponse<B>, Error = Error>,
     B: MessageBody,
 {
+    /// Sends a request as this person.
     pub async fn sends(&self, request: TestRequest) -> Answered {
         self.academy.send(request.cookie(self.cookie.clone())).await
     }
 
+    /// Reads.
     pub async fn gets(&self, path: &str) -> Answered {
         self.sends(own_page(Method::GET, path)).await
     }
 
+    /// Adds.
     pub async fn posts(&self, path: &str, body: Value) -> Answered {
         self.sends(own_page(Method::POST, path).set_json(body)).await
     }

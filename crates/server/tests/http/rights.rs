@@ -240,7 +240,7 @@ async fn every_route_lets_in_the_roles_of_the_table_and_nobody_else() {
 
 #[actix_web::test]
 async fn the_table_of_routes_is_whole() {
-    let described: serde_json::Value = serde_json::from_str(&crate::api::openapi_json().unwrap()).unwrap();
+    let described: serde_json::Value = serde_json::from_str(&jogo::openapi_json().unwrap()).unwrap();
     let paths = described["paths"].as_object().unwrap();
     let routes: usize = paths.values().map(|methods| methods.as_object().unwrap().len()).sum();
     // Signing in, signing out, the sample people, the two pages of an invitation, the page for practice at home with

@@ -2,13 +2,10 @@
 
 use actix_web::http::Method;
 use actix_web::test::{TestRequest, call_service, read_body};
-use jogo_core::assessment::timing_gates::{Event, Kind, RunOutcome};
 use rstest::rstest;
 use serde_json::{Value, json};
 
 use super::{COACH, DIRECTOR, LEAD, Visitor, academy, id, own_page};
-use crate::timing_gates::Timing;
-use crate::views::team_levels;
 
 type Bad = fn(&mut Value);
 
@@ -438,7 +435,7 @@ async fn levels_that_are_kept_follow_every_change_of_what_they_rest_on() {
     let store = jogo_store::Store::open(&academy.folder.path().join("academy.sqlite")).await.unwrap();
     // Read once, so that everything is kept.
     let mut before = levels(&director).await;
-    assert_eq!(team_levels::rebuild(&store).await.unwrap().1, 0, "what is kept is what follows");
+    assert_eq!(jogo::rebuild(&store).await.unwrap().1, 0, "what is kept is what follows");
     let team = coach.team().await;
     let player = on_the_way_to(&board(&coach).await, &[TURN, "inside-outside-cut-flow-u8-u9"]).clone();
     let trial = json!({"trials": [{"id": id(1), "player": player, "test": "four-cuts", "taken_on": "2031-02-10",
@@ -457,7 +454,7 @@ async fn levels_that_are_kept_follow_every_change_of_what_they_rest_on() {
         assert_eq!(coach.sends(change).await.status, 204);
         let after = levels(&director).await;
         assert_ne!(after, before, "the view follows at once");
-        assert_eq!(team_levels::rebuild(&store).await.unwrap().1, 0);
+        assert_eq!(jogo::rebuild(&store).await.unwrap().1, 0);
         before = after;
     }
     let set = own_page(Method::PUT, "/standards/four-cuts")
@@ -466,7 +463,7 @@ async fn levels_that_are_kept_follow_every_change_of_what_they_rest_on() {
     assert_eq!(levels(&director).await, before, "old results keep the level of their day");
     assert_eq!(coach.sends(own_page(Method::DELETE, &page(2))).await.status, 204);
     assert_ne!(levels(&director).await, before);
-    assert_eq!(team_levels::rebuild(&store).await.unwrap().1, 0);
+    assert_eq!(jogo::rebuild(&store).await.unwrap().1, 0);
 }
 
 #[actix_web::test]
@@ -519,51 +516,15 @@ async fn milestones_are_counted_club_by_club_as_the_boards_show_them() {
 async fn a_larger_demo_has_more_of_the_same() {
     let folder = tempfile::tempdir().unwrap();
     let store = jogo_store::Store::open(&folder.path().join("academy.sqlite")).await.unwrap();
-    let clock = crate::clock::Clock::held(jiff::civil::date(2031, 2, 10)).unwrap();
-    crate::demo::fill(&store, &clock, 3).await.unwrap();
+    let clock = jogo::Clock::held(jiff::civil::date(2031, 2, 10)).unwrap();
+    jogo::demo::fill(&store, &clock, 3).await.unwrap();
     let teams = store.teams().await.unwrap();
     assert_eq!((teams.len(), store.clubs().await.unwrap().len()), (24 + 2 * 23, 7 + 2 * 2));
     let far = teams.iter().find(|team| team.club == "Isle 2 North").unwrap();
     let squad = store.players(far.id).await.unwrap().len();
     let trials = store.trials(far.id).await.unwrap();
     assert!(squad >= 12 && trials.len() > 60 * squad, "{squad} players, {} trials", trials.len());
-    assert_eq!(team_levels::rebuild(&store).await.unwrap(), (70, 0));
-}
-
-#[rstest]
-#[case::a_line(r#"{"seq": 1, "kind": "arm", "device_ms": 5}"#, r#"{"ack":1}"#)]
-#[case::no_number(r#"{"kind": "arm", "device_ms": 5}"#, "missing field `seq`")]
-#[case::no_such_kind(r#"{"seq": 1, "kind": "fly", "device_ms": 5}"#, "unknown variant `fly`")]
-#[case::no_json("start!", "this is no line of gates")]
-#[actix_web::test]
-async fn gates_are_answered_line_by_line(#[case] line: &str, #[case] says: &str) {
-    let timing = Timing::default();
-    timing.open("code", uuid::Uuid::nil());
-    let answer = super::super::assessment::timing_gates::answer(&timing, "code", line);
-    assert!(answer.contains(says), "{answer}");
-    let over = super::super::assessment::timing_gates::answer(
-        &timing,
-        "another",
-        r#"{"seq": 1, "kind": "arm", "device_ms": 5}"#,
-    );
-    assert!(over.contains("the test is over"), "{over}");
-}
-
-#[test]
-fn gates_are_seen_by_their_own_team_alone_and_only_while_they_are_there() {
-    let (timing, own, other) = (Timing::default(), uuid::Uuid::from_u128(1), uuid::Uuid::from_u128(2));
-    timing.open("code", own);
-    assert_eq!(timing.runs("code", own, (5.0, 90.0)), Some((false, Vec::new())));
-    assert_eq!(timing.runs("code", other, (5.0, 90.0)), None);
-    assert_eq!(timing.joined("nobody", true), None);
-    timing.joined("code", true).unwrap();
-    for (seq, kind, device_ms) in [(1, Kind::Arm, 0), (2, Kind::Start, 1000), (3, Kind::Stop, 18_000)] {
-        timing.take("code", Event { seq, kind, device_ms }).unwrap();
-    }
-    let (there, runs) = timing.runs("code", own, (5.0, 90.0)).unwrap();
-    assert_eq!((there, &runs[0].outcome), (true, &RunOutcome::Good { seconds: 17.0 }));
-    timing.joined("code", false).unwrap();
-    assert!(!timing.runs("code", own, (5.0, 90.0)).unwrap().0);
+    assert_eq!(jogo::rebuild(&store).await.unwrap(), (70, 0));
 }
 
 #[actix_web::test]
