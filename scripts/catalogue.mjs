@@ -33,6 +33,23 @@ class Values extends syntax.Visitor {
   }
 }
 
+class References extends syntax.Visitor {
+  found = false
+  visitMessageReference() {
+    this.found = true
+  }
+  visitTermReference() {
+    this.found = true
+  }
+}
+
+/** Whether a message is made of other ones. */
+export function refers(node) {
+  const references = new References()
+  references.visit(node)
+  return references.found
+}
+
 /** The names of the values that a message, or one of its patterns, wants. */
 export function valuesOf(node) {
   const values = new Values()

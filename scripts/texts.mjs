@@ -2,7 +2,7 @@
 // English. That no text is missing is the compiler's work (web/src/texts/messages.ts).
 import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
-import { entries, languages, valuesOf } from './catalogue.mjs'
+import { entries, languages, refers, valuesOf } from './catalogue.mjs'
 
 const faults = []
 
@@ -15,6 +15,8 @@ function catalogue(language) {
       continue
     }
     const { name } = entry.id
+    // The interface reads each text by itself, when it is said.
+    if (refers(entry)) faults.push(`${at}: ${name} refers to another text`)
     if (texts.has(name)) faults.push(`${at}: ${name} is there twice`)
     texts.set(name, { at, readers, values: valuesOf(entry) })
   }

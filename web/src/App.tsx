@@ -6,7 +6,7 @@ import { TodayPage } from './features/delivery/today/TodayPage'
 import { usePhrases } from './features/drill/queries'
 import { CoachFrame } from './features/frame/CoachFrame'
 import { NewVersion } from './features/frame/NewVersion'
-import { languageOf, useSession } from './features/people/session'
+import { BEGINS_AT, languageOf, useSession } from './features/people/session'
 import { look, useRemembered } from './storage/remembered'
 import { Fallen } from './ui/Fallen'
 import { InLanguage } from './ui/InLanguage'
@@ -178,7 +178,7 @@ function Pages({ look }: { look: Look }) {
           <Route path="/clubs" element={<ClubsPage editable />} />
           {squads}
           <Route path="/outbox" element={<OutboxPage />} />
-          <Route path="*" element={<Navigate to="/plan" replace />} />
+          <Route path="*" element={<Navigate to={BEGINS_AT.director} replace />} />
         </Route>
       </Routes>
     )
@@ -212,7 +212,7 @@ function Pages({ look }: { look: Look }) {
           <Route path="/levels" element={<LevelsPage />} />
           <Route path="/clubs" element={<ClubsPage editable={false} />} />
           {squads}
-          <Route path="*" element={<Navigate to="/sessions" replace />} />
+          <Route path="*" element={<Navigate to={BEGINS_AT.club_lead} replace />} />
         </Route>
         {coaching}
       </Routes>
@@ -222,7 +222,7 @@ function Pages({ look }: { look: Look }) {
     <Routes>
       {onPaper}
       {coaching}
-      <Route path="*" element={<Navigate to="/today" replace />} />
+      <Route path="*" element={<Navigate to={BEGINS_AT.coach} replace />} />
     </Routes>
   )
 }

@@ -9,8 +9,9 @@ import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { BrowserRouter } from 'react-router'
 import { App } from './App'
-import { ProblemError } from './api/client'
+import { ProblemError, type Schemas } from './api/client'
 import { peopleKeys } from './features/people/keys'
+import { BEGINS_AT } from './features/people/session'
 import { keepRead } from './storage/device'
 import { openOutbox } from './storage/outbox'
 import { chosenLanguage } from './storage/remembered'
@@ -39,6 +40,9 @@ const queries: QueryClient = new QueryClient({
 })
 
 await Promise.all([keepRead(queries), openOutbox(), speak(chosenLanguage.read() ?? ofBrowser())])
+// Whoever is known here begins where their work begins: the first page is the one that is wanted.
+const known = queries.getQueryData<Schemas['Session'] | null>(peopleKeys.session)
+if (known && location.pathname === '/') history.replaceState(null, '', BEGINS_AT[known.role])
 const root = document.getElementById('root')
 if (root) {
   createRoot(root).render(

@@ -178,8 +178,9 @@ export async function keepRead(queryClient: QueryClient) {
       },
     })
   }
-  queryClient.getQueryCache().subscribe(({ type }) => {
-    if (type === 'updated' || type === 'removed')
+  queryClient.getQueryCache().subscribe((event) => {
+    // A question that is asked, or fails, changes nothing of what was read.
+    if (event.type === 'removed' || (event.type === 'updated' && event.action.type === 'success'))
       waits ??= setTimeout(() => void keepReadNow(), KEEP_AFTER_MS)
   })
 }

@@ -9,6 +9,13 @@ import { drillKeys } from '../drill/keys'
 import { planKeys } from '../plan/keys'
 import { peopleKeys } from './keys'
 
+/** Where the work of each role begins. */
+export const BEGINS_AT: Record<Schemas['RoleView'], string> = {
+  director: '/plan',
+  club_lead: '/sessions',
+  coach: '/today',
+}
+
 export function useSession() {
   const queries = useQueryClient()
   return useQuery({
