@@ -105,24 +105,7 @@ export function BlockClock({ block, name }: { block: Timed; name: string }) {
         >
           {asClock(left)}
         </Figure>
-        <Box sx={{ flex: 1, minWidth: 0 }}>
-          <Typography sx={{ fontWeight: 700, fontSize: '1.15rem', lineHeight: 1.1 }}>
-            {[now, foot && t(`today-foot-${foot}`)].filter(Boolean).join(', ') || t(`today-phase-${kind}`)}
-          </Typography>
-          <Typography variant="body2" sx={{ lineHeight: 1.2 }}>
-            {t('today-bout', { n: bout, of: block.bouts })}
-          </Typography>
-          <Button
-            variant="text"
-            size="small"
-            aria-pressed={aloud}
-            onClick={() => setSounding(aloud ? 'no' : 'yes')}
-            sx={{ color: 'inherit', px: 0, minWidth: 0, justifyContent: 'flex-start' }}
-          >
-            {aloud ? t('today-sound') : t('today-silent')}
-          </Button>
-        </Box>
-        <Box sx={{ display: 'grid', gap: 0.5 }}>
+        <Box sx={{ flex: 1, display: 'grid', gap: 0.5 }}>
           <Button
             variant={working ? 'outlined' : 'contained'}
             onClick={clock.running ? clock.pause : clock.start}
@@ -136,6 +119,23 @@ export function BlockClock({ block, name }: { block: Timed; name: string }) {
             </Button>
           )}
         </Box>
+      </Box>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', columnGap: 1 }}>
+        <Typography sx={{ fontWeight: 700, fontSize: '1.15rem', lineHeight: 1.1 }}>
+          {[now, foot && t(`today-foot-${foot}`)].filter(Boolean).join(', ') || t(`today-phase-${kind}`)}
+        </Typography>
+        <Typography variant="body2" sx={{ flex: 1, lineHeight: 1.2 }}>
+          {t('today-bout', { n: bout, of: block.bouts })}
+        </Typography>
+        <Button
+          variant="text"
+          size="small"
+          aria-pressed={aloud}
+          onClick={() => setSounding(aloud ? 'no' : 'yes')}
+          sx={{ color: 'inherit', px: 0, minWidth: 0 }}
+        >
+          {aloud ? t('today-sound') : t('today-silent')}
+        </Button>
       </Box>
       <MovePoints series={series} move={working ? move : (next?.move ?? null)} />
       {coming && (
