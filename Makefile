@@ -1,4 +1,4 @@
-.PHONY: demo test check shots bench scale queries client words schema fuzz web release
+.PHONY: demo test check shots bench scale queries client words library schema fuzz web release
 .PHONY: tools-web tools-browser tools-queries
 
 # Everything that a machine with Rust and Node lacks is installed by the commands themselves.
@@ -36,6 +36,11 @@ words: web/node_modules/.package-lock.json
 	node scripts/messages.mjs > web/src/texts/messages.ts
 	node scripts/glossary.mjs > docs/glossary.md
 
+# Renews docs/library.md and its sheets after the demo's library has changed.
+library:
+	cargo build --locked --package jogo
+	node scripts/library.mjs
+
 # Renews the published schemas of the forms.
 schema:
 	for form in drill problem plan; do \
@@ -56,6 +61,9 @@ check: tools-queries web
 		target/debug/jogo schema $$form | diff -q - docs/schema/$$form.schema.json >/dev/null || \
 			{ echo "docs/schema/$$form.schema.json is stale: run make schema" >&2; exit 1; }; \
 	done
+	target/debug/jogo library check $(addprefix demo/,bands.json skills drills tests.json standards.json milestones.json \
+		curriculum.json templates translations)
+	node scripts/library.mjs --check
 	node scripts/messages.mjs | diff -q - web/src/texts/messages.ts >/dev/null || \
 		{ echo "web/src/texts/messages.ts is stale: run make words" >&2; exit 1; }
 	node scripts/glossary.mjs | diff -q - docs/glossary.md >/dev/null || \

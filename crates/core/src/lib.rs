@@ -45,6 +45,7 @@
 //! | | can they do it? | [`assessment::milestones`] |
 //! | | how far has a player come, what comes next? | [`assessment::progress`] |
 //! | [`review`] | who moves on, who consolidates? | [`review::groups`] |
+//! | [`library`] | is all of it what a good coach would sign? | `library` itself |
 //!
 //! What is found is told as a [`fact`], a code with its values; the words are made of it elsewhere.
 //!
@@ -62,6 +63,7 @@ pub mod fact;
 pub mod ground;
 pub mod ids;
 pub mod input;
+pub mod library;
 pub mod plan;
 pub mod progression;
 pub mod review;

@@ -319,6 +319,39 @@ fn library() -> Vec<String> {
 }
 
 #[test]
+fn nothing_is_asked_of_the_demo_academys_library() {
+    let whole = library()
+        .into_iter()
+        .chain(["standards.json", "templates", "curriculum.json"].map(|part| format!("{DEMO}/{part}")));
+    let arguments: Vec<String> = ["library", "check"].map(str::to_owned).into_iter().chain(whole).collect();
+    let checked = jogo(&arguments.iter().map(String::as_str).collect::<Vec<_>>(), "");
+    assert!(checked.status.success(), "{}", says(&checked));
+}
+
+#[test]
+fn what_is_asked_of_a_library_names_file_place_and_mend() {
+    let folder = tempfile::tempdir().unwrap();
+    let mut weave: serde_json::Value =
+        serde_json::from_str(&std::fs::read_to_string(format!("{DEMO}/drills/weave-six.json")).unwrap())
+            .unwrap();
+    weave["layout"] = weave["layout"].as_str().unwrap().replace("ball\n", "").into();
+    let file = folder.path().join("weave.json");
+    std::fs::write(&file, weave.to_string()).unwrap();
+    let rest = ["bands.json", "skills", "tests.json", "milestones.json"].map(|part| format!("{DEMO}/{part}"));
+    let mut arguments = vec!["library", "check", path(&file)];
+    arguments.extend(rest.iter().map(String::as_str));
+    let checked = jogo(&arguments, "");
+    assert_eq!(checked.status.code(), Some(2));
+    let place = format!("{}: /layout: the ball is touched, and none lies there: add `ball`", file.display());
+    assert!(says(&checked).contains(&place), "{}", says(&checked));
+    // A fault of a piece by itself comes first: what is asked of the whole makes no sense before.
+    weave["doses"] = serde_json::json!({});
+    std::fs::write(&file, weave.to_string()).unwrap();
+    let faulty = jogo(&arguments, "");
+    assert!(says(&faulty).contains("/doses: ") && !says(&faulty).contains("/layout: "), "{}", says(&faulty));
+}
+
+#[test]
 fn what_is_imported_is_exported_letter_by_letter() {
     let folder = tempfile::tempdir().unwrap();
     let (data, out) = (folder.path().join("academy"), folder.path().join("out"));
@@ -373,7 +406,7 @@ fn an_import_with_a_fault_names_its_place_and_writes_nothing() {
     let drills = folder.path().join("drills");
     std::fs::create_dir(&drills).unwrap();
     std::fs::write(drills.join("a.json"), weave.replace("\"sets\": 3", "\"sets\": \"three\"")).unwrap();
-    std::fs::write(drills.join("b.json"), weave.replace("walk 2", "wlak 2")).unwrap();
+    std::fs::write(drills.join("b.json"), weave.replace("walk 3", "wlak 3")).unwrap();
     std::fs::write(drills.join("c.json"), "{\"layout\": ").unwrap();
     std::fs::write(drills.join("d.json"), "{\"colour\": \"red\"}").unwrap();
     let mut import = vec!["import".to_owned(), "--data".into(), path(&data).into(), path(&drills).into()];
@@ -383,7 +416,7 @@ fn an_import_with_a_fault_names_its_place_and_writes_nothing() {
     assert_eq!(refused.status.code(), Some(2));
     for expected in [
         "a.json: /doses/u10-u12: invalid type: string \"three\"",
-        "b.json: /layout: Line 3, column 1: expected a statement. Did you mean “walk”?",
+        "b.json: /layout: Line 4, column 1: expected a statement. Did you mean “walk”?",
         "c.json: is no JSON",
         "d.json: is not a drill",
         "weave-six.json: /id: a drill `weave-six` already stands in",

@@ -17,7 +17,7 @@ macro_rules! texts {
             $language:
             "shared/benchmarks", "shared/drill", "shared/input", "shared/plan", "shared/problems", "shared/skills", "shared/technique",
             "shared/words",
-            "server/letters"
+            "server/letters", "server/library"
         )
     };
     ($language:literal: $($file:literal),*) => {

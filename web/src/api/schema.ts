@@ -1717,7 +1717,9 @@ export interface components {
              *         "high": 2,
              *         "mixed_speeds": 1.5,
              *         "own_toss": 0,
-             *         "rolled": 0
+             *         "rolled": 0,
+             *         "self_kicked": 0.5,
+             *         "thrown": 0.5
              *       },
              *       "side": {
              *         "alternate": 0.5,
@@ -3834,7 +3836,9 @@ export interface components {
              *       "high": 2,
              *       "mixed_speeds": 1.5,
              *       "own_toss": 0,
-             *       "rolled": 0
+             *       "rolled": 0,
+             *       "self_kicked": 0.5,
+             *       "thrown": 0.5
              *     }
              */
             service?: {
@@ -5789,7 +5793,7 @@ export interface components {
          * @description How the ball comes.
          * @enum {string}
          */
-        Service: "own_toss" | "rolled" | "firm" | "mixed_speeds" | "high";
+        Service: "own_toss" | "rolled" | "self_kicked" | "thrown" | "firm" | "mixed_speeds" | "high";
         /** @description Who is signed in, and what they begin with. */
         Session: {
             academy: string;
@@ -10908,7 +10912,7 @@ export const runOutcomeOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequ
     kind: unknown;
 }>["kind"]> = ["doubtful"];
 export const scoreClosingKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["ScoreClosingKind"]> = ["closes", "closes_mirrored", "travels", "opens"];
-export const serviceValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Service"]> = ["own_toss", "rolled", "firm", "mixed_speeds", "high"];
+export const serviceValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Service"]> = ["own_toss", "rolled", "self_kicked", "thrown", "firm", "mixed_speeds", "high"];
 export const sideValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Side"]> = ["left", "right"];
 export const sidePolicyValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["SidePolicy"]> = ["equal", "other_more", "strong_first", "not_sided"];
 export const sideRuleValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["SideRule"]> = ["together", "each", "alternate"];

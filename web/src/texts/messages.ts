@@ -624,6 +624,8 @@ export interface Messages {
   'settings-ball-tennis_ball': null
   'settings-service-own_toss': null
   'settings-service-rolled': null
+  'settings-service-self_kicked': null
+  'settings-service-thrown': null
   'settings-service-firm': null
   'settings-service-mixed_speeds': null
   'settings-service-high': null

@@ -19,7 +19,7 @@
 
 use std::collections::BTreeMap;
 
-use serde::{Deserialize, Serialize};
+use serde::{Deserialize, Deserializer, Serialize};
 
 use crate::fact::{facts, told_by_word};
 use crate::input::InputError;
@@ -126,7 +126,13 @@ macro_rules! levers {
         #[derive(Clone, Debug, PartialEq, Serialize, Deserialize)]
         #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
         #[serde(deny_unknown_fields, default)]
-        pub struct LeverPoints { $($(#[$about])* pub $field: BTreeMap<$Name, f64>,)+ }
+        pub struct LeverPoints {
+            $($(#[$about])* #[serde(deserialize_with = "completed")] pub $field: BTreeMap<$Name, f64>,)+
+        }
+
+        $(impl FirstPoints for $Name {
+            const FIRST: &[($Name, f64)] = &[$(($Name::$Setting, $points)),+];
+        })+
 
         impl Default for LeverPoints {
             /// First values, all of them assumptions.
@@ -234,6 +240,10 @@ levers! {
         #[default] OwnToss = 0.0,
         /// Rolled.
         Rolled = 0.0,
+        /// Kicked up by oneself.
+        SelfKicked = 0.5,
+        /// Thrown, underarm.
+        Thrown = 0.5,
         /// Firm.
         Firm = 1.0,
         /// Now soft, now firm.
@@ -270,6 +280,22 @@ levers! {
         /// A partner, or the clock.
         Partner = 1.0,
     }
+}
+
+/// What each setting of a lever adds at first.
+trait FirstPoints: Sized + 'static {
+    const FIRST: &[(Self, f64)];
+}
+
+/// The points of a lever; a setting that a table of an earlier version does not know has its first value.
+fn completed<'de, D: Deserializer<'de>, S: FirstPoints + Copy + Ord + Deserialize<'de>>(
+    from: D,
+) -> Result<BTreeMap<S, f64>, D::Error> {
+    let mut points = BTreeMap::deserialize(from)?;
+    for (setting, first) in S::FIRST {
+        points.entry(*setting).or_insert(*first);
+    }
+    Ok(points)
 }
 
 /// What is not said stands at its easiest, so the easiest need not be said.
@@ -391,6 +417,15 @@ mod tests {
         table.eyes.insert(Eyes::Call, f64::NAN);
         let places: Vec<_> = table.faults().into_iter().map(|fault| fault.pointer).collect();
         assert_eq!(places, ["/eyes/call", "/space/tight"]);
+    }
+
+    #[test]
+    fn a_table_that_does_not_know_a_setting_yet_has_its_first_value() {
+        let older =
+            r#"{"service": {"own_toss": 0.25, "rolled": 0, "firm": 1, "mixed_speeds": 1.5, "high": 2}}"#;
+        let table: LeverPoints = serde_json::from_str(older).unwrap();
+        assert_eq!((table.service[&Service::OwnToss], table.service[&Service::Thrown]), (0.25, 0.5));
+        assert!(table.faults().is_empty());
     }
 
     #[test]

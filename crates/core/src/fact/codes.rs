@@ -17,6 +17,7 @@ use crate::drill::series::SeriesFault;
 use crate::drill::{DrillFault, cautions, levers};
 use crate::ground::{fit, layout};
 use crate::input::{self, sheet};
+use crate::library::LibraryFound;
 use crate::plan::rules::{check, clash, mend};
 use crate::plan::{Part, benchmark_map, curriculum, edit, problem, score, upset, why};
 use crate::progression;
@@ -92,6 +93,7 @@ pub fn all() -> Vec<Code> {
         suggest::StandardFault::CODES,
         simulated::NoSuchFault::CODES,
         progress::NoteLine::CODES,
+        LibraryFound::CODES,
     ];
     let of_kinds = kinds.into_iter().flatten().map(|(code, values)| ((*code).into(), *values));
     let words = Stage::ALL.into_iter().map(Fact::from);

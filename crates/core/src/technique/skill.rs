@@ -226,6 +226,14 @@ impl Gate {
             Gate::Test { .. } => None,
         }
     }
+
+    /// The test that it asks for, if it asks for one.
+    pub fn test(&self) -> Option<&TestId> {
+        match self {
+            Gate::Test { test, .. } => Some(test),
+            Gate::Milestone { .. } => None,
+        }
+    }
 }
 
 /// A technique that can be named and judged.

@@ -14,6 +14,7 @@ mod home;
 mod laws;
 mod layout;
 mod library;
+mod lint;
 mod milestones;
 mod next_time;
 mod plan;

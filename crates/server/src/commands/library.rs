@@ -1,21 +1,28 @@
-//! The library as files: bands, skills, tests, milestones, drills and their translations in and out as JSON.
+//! The library as files: bands, skills, tests with their standards, milestones, drills and their translations in and
+//! out as JSON, and read as a whole.
 
 use crate::json::found;
 use jogo_core::academy::language::Language;
 use jogo_words::say;
 use std::path::{Path, PathBuf};
 
+use clap::Subcommand;
 use jiff::Timestamp;
 use jogo_core::academy::band::Band;
 use jogo_core::academy::phrases::Phrases;
 use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::milestones::Milestone;
 use jogo_core::assessment::milestones::check::check as check_milestone;
+use jogo_core::assessment::standards::Standard;
 use jogo_core::drill::{Drill, Shelf};
+use jogo_core::ids::MilestoneId;
+use jogo_core::input::{InputError, Unknown};
+use jogo_core::library::{Finding, Piece, Whole, lint};
+use jogo_core::plan::curriculum::Curriculum;
 use jogo_core::progression::check::{check, circle_in};
 use jogo_core::technique::skill::{Skill, Strand};
-use jogo_store::Store;
 use jogo_store::library::Library;
+use jogo_store::{Store, StoreError};
 use serde::Serialize;
 use serde::de::DeserializeOwned;
 use serde_json::Value;
@@ -25,8 +32,22 @@ use crate::json::pointer;
 
 /// The largest file that is read.
 const LARGEST_FILE: u64 = 4_000_000;
+/// What is said of anything else.
+const NO_PIECE: &str = "is not a drill (`layout`), skill (`needs`), test (`protocol`), standard (`thresholds`), milestone \
+    (`evidence`), band (`longest_bout_s`) or translation (`language`): see docs/formats.md";
 /// How many faults are said at once.
 const MOST_FAULTS: usize = 100;
+
+/// What can be done with a library that lies in files.
+#[derive(Debug, Subcommand)]
+pub enum Command {
+    /// Read it as a whole, and say what a good coach would ask: file, place, and how to mend it.
+    Check {
+        /// Files and folders that hold all of it.
+        #[arg(required = true)]
+        paths: Vec<PathBuf>,
+    },
+}
 
 /// What files hold, each piece with the file and place where it stands.
 #[derive(Default)]
@@ -35,32 +56,30 @@ struct Pieces {
     skills: Vec<(String, Skill)>,
     tests: Vec<(String, Test)>,
     drills: Vec<(String, Drill)>,
+    standards: Vec<(String, Standard)>,
     milestones: Vec<(String, Milestone)>,
+    curricula: Vec<(String, Curriculum)>,
     phrases: Vec<(String, Phrases)>,
     faults: Vec<String>,
 }
 
 /// Reads files and folders of JSON and puts what they hold into the library: all of it, or nothing.
 pub async fn import(store: &Store, paths: &[PathBuf], at: Timestamp) -> Result<String, Stopped> {
-    let mut pieces = Pieces::default();
-    for path in paths {
-        pieces.read(path);
-    }
-    pieces.check(store).await.map_err(Stopped::failed)?;
+    let mut pieces = Pieces::of(paths);
+    // Curricula are begun on screen.
+    pieces.faults.extend(pieces.curricula.iter().map(|(at, _)| format!("{at}{NO_PIECE}")));
+    pieces.check(&Kept::of(store).await.map_err(|e| Stopped::failed(e.to_string()))?);
     if !pieces.faults.is_empty() {
-        let more = pieces.faults.len().saturating_sub(MOST_FAULTS);
-        pieces.faults.truncate(MOST_FAULTS);
-        let tail = if more > 0 { format!("\n… and {more} more") } else { String::new() };
-        let says = format!("nothing was imported:\n{}{tail}", pieces.faults.join("\n"));
-        return Err(Stopped::input(says));
+        return Err(Stopped::input(format!("nothing was imported:\n{}", at_once(&pieces.faults))));
     }
-    let Pieces { bands, skills, tests, drills, milestones, phrases, .. } = pieces;
+    let Pieces { bands, skills, tests, drills, standards, milestones, phrases, .. } = pieces;
     let says = format!(
-        "{} bands, {} skills, {} tests, {} drills, {} milestones, {} translated texts",
+        "{} bands, {} skills, {} tests, {} drills, {} standards, {} milestones, {} translated texts",
         bands.len(),
         skills.len(),
         tests.len(),
         drills.len(),
+        standards.len(),
         milestones.len(),
         phrases.iter().map(|(_, book)| book.texts.len() + book.calls.len()).sum::<usize>()
     );
@@ -69,7 +88,7 @@ pub async fn import(store: &Store, paths: &[PathBuf], at: Timestamp) -> Result<S
         skills: second(skills),
         tests: second(tests),
         drills: second(drills),
-        standards: Vec::new(),
+        standards: second(standards),
         milestones: second(milestones),
         phrases: second(phrases),
     };
@@ -77,11 +96,65 @@ pub async fn import(store: &Store, paths: &[PathBuf], at: Timestamp) -> Result<S
     Ok(format!("imported {says}\n"))
 }
 
+/// Reads the files of a whole library, and says what is wrong with a piece or what would be asked of the whole.
+pub fn run(command: &Command) -> Result<String, Stopped> {
+    let Command::Check { paths } = command;
+    let mut pieces = Pieces::of(paths);
+    pieces.check(&Kept::default());
+    if pieces.faults.is_empty() {
+        pieces.lint();
+    }
+    if !pieces.faults.is_empty() {
+        return Err(Stopped::input(format!("{}\n{} in all", at_once(&pieces.faults), pieces.faults.len())));
+    }
+    Ok(format!(
+        "{} skills, {} drills, {} tests, {} milestones: nothing to ask\n",
+        pieces.skills.len(),
+        pieces.drills.len(),
+        pieces.tests.len(),
+        pieces.milestones.len(),
+    ))
+}
+
+/// As many faults as can be read at once, one a line.
+fn at_once(faults: &[String]) -> String {
+    let more = faults.len().saturating_sub(MOST_FAULTS);
+    let tail = if more > 0 { format!("\n… and {more} more") } else { String::new() };
+    format!("{}{tail}", faults[..faults.len() - more].join("\n"))
+}
+
+/// What pieces may name that is in the library already.
+#[derive(Default)]
+struct Kept {
+    bands: Vec<Band>,
+    skills: Vec<Skill>,
+    tests: Vec<Test>,
+    milestones: Vec<MilestoneId>,
+}
+
+impl Kept {
+    async fn of(store: &Store) -> Result<Kept, StoreError> {
+        Ok(Kept {
+            bands: store.bands().await?.into_iter().map(|kept| kept.band).collect(),
+            skills: store.skills().await?,
+            tests: store.tests().await?,
+            milestones: store.milestones().await?.into_iter().map(|milestone| milestone.id).collect(),
+        })
+    }
+}
+
 fn second<T>(pieces: Vec<(String, T)>) -> Vec<T> {
     pieces.into_iter().map(|(_, piece)| piece).collect()
 }
 
 impl Pieces {
+    /// What files and folders hold.
+    fn of(paths: &[PathBuf]) -> Pieces {
+        let mut pieces = Pieces::default();
+        paths.iter().for_each(|path| pieces.read(path));
+        pieces
+    }
+
     fn read(&mut self, path: &Path) {
         if path.is_dir() {
             let mut inside: Vec<PathBuf> =
@@ -107,7 +180,9 @@ impl Pieces {
     /// What a piece is shows in what it says.
     fn take(&mut self, at: &str, piece: Value) {
         let says = |key: &str| piece.get(key).is_some();
-        if says("protocol") {
+        if says("thresholds") {
+            self.standards.extend(typed(at, piece, &mut self.faults));
+        } else if says("protocol") {
             self.tests.extend(typed(at, piece, &mut self.faults));
         } else if says("layout") {
             self.drills.extend(typed(at, piece, &mut self.faults));
@@ -117,28 +192,23 @@ impl Pieces {
             self.skills.extend(typed(at, piece, &mut self.faults));
         } else if says("longest_bout_s") {
             self.bands.extend(typed(at, piece, &mut self.faults));
+        } else if says("goals") {
+            self.curricula.extend(typed(at, piece, &mut self.faults));
         } else if says("language") {
             self.phrases.extend(typed(at, piece, &mut self.faults));
         } else {
-            let says = "is not a drill (`layout`), skill (`needs`), test (`protocol`), milestone (`evidence`), band \
-                (`longest_bout_s`) or translation (`language`)";
-            self.faults.push(format!("{at}{says}: see docs/formats.md"));
+            self.faults.push(format!("{at}{NO_PIECE}"));
         }
     }
 
     /// What the pieces say of each other and of what is in the library.
-    async fn check(&mut self, store: &Store) -> Result<(), String> {
-        let stored = |e: jogo_store::StoreError| e.to_string();
-        let known = store.bands().await.map_err(stored)?.into_iter().map(|kept| kept.band);
-        let bands: Vec<Band> = self.bands.iter().map(|(_, band)| band.clone()).chain(known).collect();
-        let known = store.skills().await.map_err(stored)?;
-        let skills: Vec<Skill> = self.skills.iter().map(|(_, skill)| skill.clone()).chain(known).collect();
-        let known = store.tests().await.map_err(stored)?;
-        let tests: Vec<Test> = self.tests.iter().map(|(_, test)| test.clone()).chain(known).collect();
+    fn check(&mut self, kept: &Kept) {
+        let bands = beside(&self.bands, &kept.bands);
+        let skills = beside(&self.skills, &kept.skills);
+        let tests = beside(&self.tests, &kept.tests);
         let named: Vec<_> = tests.iter().map(|test| test.id.clone()).collect();
         let own = self.milestones.iter().map(|(_, milestone)| milestone.id.clone());
-        let kept = store.milestones().await.map_err(stored)?;
-        let milestones: Vec<_> = own.chain(kept.into_iter().map(|milestone| milestone.id)).collect();
+        let milestones: Vec<_> = own.chain(kept.milestones.iter().cloned()).collect();
         let shelf = Shelf { bands: &bands, skills: &skills, tests: &named, milestones: &milestones };
         let band_faults = self.bands.iter().map(|(at, band)| (at, band.faults()));
         let skill_faults = self.skills.iter().map(|(at, skill)| (at, check(skill, &shelf)));
@@ -149,12 +219,15 @@ impl Pieces {
             .milestones
             .iter()
             .map(|(at, milestone)| (at, check_milestone(milestone, &bands, &skills, &tests)));
+        let standard_faults =
+            self.standards.iter().map(|(at, standard)| (at, wrong_with(standard, &tests, &bands)));
         let phrase_faults = self.phrases.iter().map(|(at, book)| (at, book.faults()));
         let found: Vec<String> = band_faults
             .chain(phrase_faults)
             .chain(skill_faults)
             .chain(drill_faults)
             .chain(test_faults)
+            .chain(standard_faults)
             .chain(milestone_faults)
             .flat_map(|(at, faults)| {
                 faults
@@ -172,8 +245,66 @@ impl Pieces {
         self.faults.extend(twice("test", self.tests.iter().map(|(at, t)| (at, t.id.as_str()))));
         self.faults.extend(twice("milestone", self.milestones.iter().map(|(at, m)| (at, m.id.as_str()))));
         self.faults.extend(twice("band", self.bands.iter().map(|(at, b)| (at, b.id.as_str()))));
-        Ok(())
     }
+
+    /// What is asked of the whole, each with the file and place of its piece.
+    fn lint(&mut self) {
+        let (bands, skills) = (beside(&self.bands, &[]), beside(&self.skills, &[]));
+        let (drills, tests) = (beside(&self.drills, &[]), beside(&self.tests, &[]));
+        let (standards, milestones) = (beside(&self.standards, &[]), beside(&self.milestones, &[]));
+        let curricula = beside(&self.curricula, &[]);
+        let whole = Whole {
+            bands: &bands,
+            skills: &skills,
+            drills: &drills,
+            tests: &tests,
+            standards: &standards,
+            milestones: &milestones,
+            curricula: &curricula,
+        };
+        let found = lint(&whole);
+        let says = found.into_iter().map(|Finding { of, pointer, says }| {
+            format!("{}{pointer}: {}", self.place_of(&of), say(Language::English, says))
+        });
+        self.faults = says.collect();
+    }
+
+    /// Where a piece stands.
+    fn place_of(&self, piece: &Piece) -> &str {
+        fn of<T>(all: &[(String, T)], is_it: impl Fn(&T) -> bool) -> Option<&String> {
+            all.iter().find(|(_, each)| is_it(each)).map(|(at, _)| at)
+        }
+        let found = match piece {
+            Piece::Skill(id) => of(&self.skills, |skill| skill.id == *id),
+            Piece::Drill(id) => of(&self.drills, |drill| drill.id == *id),
+            Piece::Test(id) => of(&self.tests, |test| test.id == *id),
+            Piece::Milestone(id) => of(&self.milestones, |milestone| milestone.id == *id),
+            Piece::Standard(i) => self.standards.get(*i).map(|(at, _)| at),
+            Piece::Curriculum(i) => self.curricula.get(*i).map(|(at, _)| at),
+        };
+        found.map_or("", String::as_str)
+    }
+}
+
+/// The pieces of files, and then what is kept.
+fn beside<T: Clone>(pieces: &[(String, T)], kept: &[T]) -> Vec<T> {
+    pieces.iter().map(|(_, piece)| piece).chain(kept).cloned().collect()
+}
+
+/// What is wrong with a standard beside its test.
+fn wrong_with(standard: &Standard, tests: &[Test], bands: &[Band]) -> Vec<InputError> {
+    let mut faults = Vec::new();
+    if !bands.iter().any(|band| band.id == standard.band) {
+        faults.push(InputError::at("/band", Unknown::Band { id: standard.band.to_string() }));
+    }
+    match tests.iter().find(|test| test.id == standard.test) {
+        None => faults.push(InputError::at("/test", Unknown::Test { id: standard.test.to_string() })),
+        Some(test) => {
+            let wrong = test.threshold_faults(&standard.band, &standard.thresholds);
+            faults.extend(wrong.into_iter().map(|fault| fault.inside("/thresholds")));
+        }
+    }
+    faults
 }
 
 /// Names that are in two places.

@@ -72,6 +72,9 @@ pub enum Command {
     /// Measure, draw or join scores: techniques written beat by beat.
     #[command(subcommand)]
     Score(score::Command),
+    /// Read a library in files as a whole.
+    #[command(subcommand)]
+    Library(library::Command),
     /// Read drills, skills, tests and bands from JSON files or folders of them: all, or nothing if anything is wrong.
     Import {
         /// Files and folders.
@@ -173,6 +176,7 @@ pub async fn run(command: Command) -> Result<(), Stopped> {
     match command {
         Command::Layout(command) => print(&layout::run(&command)?),
         Command::Score(command) => print(&score::run(&command)?),
+        Command::Library(command) => print(&library::run(&command)?),
         Command::Import { paths, data } => {
             print(&library::import(&open(&data).await?, &paths, Clock::Running.now()).await?)
         }

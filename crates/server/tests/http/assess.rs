@@ -537,7 +537,7 @@ async fn what_squads_have_reached_so_far_stands_beside_the_forecast_and_moves_wi
         assert_eq!((&all["squads"], all["all"].as_array().unwrap().len()), (&json!(7), 6));
         all["skills"].as_array().unwrap().iter().find(|known| known["skill"] == skill).unwrap().clone()
     };
-    let before = so_far("half-turn").await;
+    let before = so_far("back-foot").await;
     let rate = &before["rate"];
     // The assumption, 1.5, weighs as much as twenty exposures.
     let steps = rate["moved_on"].as_f64().unwrap();
@@ -546,7 +546,7 @@ async fn what_squads_have_reached_so_far_stands_beside_the_forecast_and_moves_wi
 
     let board = board(&coach).await;
     let milestone =
-        board["milestones"].as_array().unwrap().iter().find(|m| m["skill"] == "half-turn").unwrap();
+        board["milestones"].as_array().unwrap().iter().find(|m| m["skill"] == "back-foot").unwrap();
     let lacks = |player: &&Value| {
         let standings = player["standings"].as_array().unwrap();
         standings.iter().any(|s| s["milestone"] == milestone["id"] && s["state"] == "on_the_way")
@@ -557,12 +557,12 @@ async fn what_squads_have_reached_so_far_stands_beside_the_forecast_and_moves_wi
     let team = coach.team().await;
     assert_eq!(coach.posts(&format!("{team}/words"), json!({"words": [said]})).await.status, 204);
 
-    let after = so_far("half-turn").await;
+    let after = so_far("back-foot").await;
     let had = |known: &Value| known["reached"].as_array().unwrap().last().unwrap()["had"].as_u64().unwrap();
     assert_eq!(had(&after), had(&before) + 1);
     // From the stage at which the plan takes the squads to be, up to the milestone's.
     let goals = director.gets(&running).await.body["wishes"]["goals"].clone();
-    let goal = goals.as_array().unwrap().iter().find(|goal| goal["skill"] == "half-turn").unwrap();
+    let goal = goals.as_array().unwrap().iter().find(|goal| goal["skill"] == "back-foot").unwrap();
     let place = |stage: &Value| ["form", "flow", "scan", "contest"].iter().position(|name| stage == name);
     let up = place(&milestone["stage"]).unwrap() + 1 - place(&goal["present"]).unwrap_or(0);
     assert_eq!(after["rate"]["moved_on"].as_f64().unwrap(), steps + up as f64);

@@ -15,11 +15,14 @@ pub fn looking(drill: &Value) -> Value {
 }
 
 #[rstest]
-#[case::by_words("text=staircase", &["rising-staircase"])]
+#[case::by_words("text=touch%20more%20catch", &["rising-staircase"])]
 #[case::by_skill_and_stage("skill=one-v-one&stage=contest", &["one-v-one-to-gates"])]
-#[case::at_home_in_a_small_corner("strand=receiving&home=true&width_m=2&depth_m=2", &["rising-staircase"])]
-#[case::in_german("text=Treppe&language=de", &["rising-staircase"])]
-#[case::in_a_language_that_nobody_asked_for("text=Treppe", &[])]
+#[case::at_home_in_a_small_corner(
+    "strand=receiving&home=true&width_m=2&depth_m=2",
+    &["cradle", "juggle-insides-only", "juggle-below-the-knee", "rising-staircase", "juggle-other-foot", "juggle-thighs-only"]
+)]
+#[case::in_german("text=Kontakt%20mehr%20fangen&language=de", &["rising-staircase"])]
+#[case::in_a_language_that_nobody_asked_for("text=Kontakt%20mehr", &[])]
 #[case::nothing("text=underwater", &[])]
 #[actix_web::test]
 async fn drills_are_found_by_what_is_asked_of_them(#[case] query: &str, #[case] ids: &[&str]) {
@@ -151,8 +154,8 @@ async fn a_drill_with_faults_is_not_kept(#[case] spoil: fn(&mut Value), #[case] 
     assert_eq!((looked.status.as_u16(), &looked.body["errors"]), (200, &answered.body["errors"]));
 }
 
-// By hand: A to B are 2 + 5 + 2 paces = 6.75 m, the weave 0.4 m to either side; ⌊20 ÷ (0.8 + 2 + 2)⌋ = 4 stations
-// side by side, ⌊14 ÷ (6.75 + 4)⌋ = 1 row; 13 players in 4 stations of up to 4: 4, 3, 3, 3, two of each at work.
+// By hand: A to B are 3 + 5 + 3 paces = 8.25 m, the weave 0.4 m to either side; ⌊20 ÷ (0.8 + 2 + 2)⌋ = 4 stations
+// side by side, ⌊14 ÷ (8.25 + 4)⌋ = 1 row; 13 players in 4 stations of up to 4: 4, 3, 3, 3, two of each at work.
 #[actix_web::test]
 async fn the_desk_says_how_a_drill_stands_lasts_and_feels() {
     let academy = academy().await;
@@ -162,15 +165,15 @@ async fn the_desk_says_how_a_drill_stands_lasts_and_feels() {
     assert_eq!(looked["floor"]["fit"]["station_sizes"], json!([4, 3, 3, 3]));
     assert_eq!(looked["floor"]["fit"]["stations_possible"], 4);
     assert!((looked["floor"]["fit"]["working_share"].as_f64().unwrap() - 8.0 / 13.0).abs() < 1e-9);
-    assert_eq!(looked["floor"]["measures"]["footprint"], json!({"width_m": 0.8, "depth_m": 6.75}));
+    assert_eq!(looked["floor"]["measures"]["footprint"], json!({"width_m": 0.8, "depth_m": 8.25}));
     assert_eq!((&looked["stage"], &looked["difficulty"]), (&json!("form"), &json!(3.0)));
-    // Two turns of six bouts of 14 s with five rests of 20 s, after a minute of explaining: 60 + 2 × 184 = 428 s.
-    assert_eq!(looked["floor"]["block_min"], 7.5);
-    // In a pace of one metre it no longer stands: 9 m and the weave need 11 + 2 of 14 m, and it does.
+    // Two turns of six bouts of 20 s with five rests of 20 s, after a minute of explaining: 60 + 2 × 220 = 500 s.
+    assert_eq!(looked["floor"]["block_min"], 8.5);
+    // In a pace of one metre it is 11 m long.
     let mut own = looking(&drill);
     own["pace_m"] = 1.0.into();
     let deeper = director.posts("/desk", own.clone()).await.body;
-    assert_eq!(deeper["floor"]["measures"]["footprint"]["depth_m"], 9.0);
+    assert_eq!(deeper["floor"]["measures"]["footprint"]["depth_m"], 11.0);
     own["success"] = 0.95.into();
     let eager = director.posts("/desk", own).await.body;
     assert_eq!(eager["proposal"]["difficulty"], 3.5, "{}", eager["proposal"]);

@@ -115,40 +115,61 @@ async fn decisions_that_cannot_be(#[case] mut said: Value, #[case] at: &str) {
     assert_eq!(nothing["changes"].as_array().unwrap().len(), 0, "nothing was kept");
 }
 
+/// The days on which a team had sessions so far.
+fn days_so_far(sessions: &Value) -> Vec<Value> {
+    let all = sessions["sessions"].as_array().unwrap().iter();
+    let over = all.filter(|each| each["date"].as_str() < sessions["today"].as_str());
+    over.map(|each| each["date"].clone()).collect()
+}
+
+/// A player who was away on all days but the last ones, as it is said in this minute.
+fn away_until(player: &Value, days: &[Value], back: usize) -> Value {
+    let entries: Vec<Value> = (days.iter().enumerate())
+        .map(|(n, day)| {
+            let (id, said_at) = (id((1000 * (back + 1) + n) as u32), format!("2031-02-09T18:{back:02}:00Z"));
+            json!({"id": id, "player": player, "day": day, "present": n + back >= days.len(), "said_at": said_at})
+        })
+        .collect();
+    json!({"presence": entries})
+}
+
 // A player was away on every day so far: whatever has begun since is new to them.
 #[actix_web::test]
-async fn who_was_away_all_the_time_starts_one_down_and_practises_it_at_home() {
+async fn who_was_away_all_the_time_starts_one_down() {
     let academy = academy().await;
     let coach = academy.signed_in(COACH).await;
     let next = Next::of(&coach).await;
-    let squad = coach.gets(&format!("{}/squad", next.team)).await.body;
-    let player = squad["players"][0]["id"].clone();
-    let today = next.session(&json!(next.session));
-    let not_met = |session: &Value| {
-        let blocks = session["not_met"].as_array().unwrap();
-        blocks.iter().filter(|block| block["players"].as_array().unwrap().contains(&player)).count()
-    };
-    let read = coach.gets(&format!("{}/sessions", next.team)).await.body;
-    let days: Vec<Value> = (read["sessions"].as_array().unwrap().iter())
-        .filter(|each| each["date"].as_str() < read["today"].as_str())
-        .map(|each| each["date"].clone())
-        .collect();
+    let player = coach.gets(&format!("{}/squad", next.team)).await.body["players"][0]["id"].clone();
+    let days = days_so_far(&coach.gets(&format!("{}/sessions", next.team)).await.body);
     assert!(!days.is_empty(), "the demo's curriculum has begun");
-    let say = |present: bool, from: u32| {
-        let entries: Vec<Value> = (days.iter().zip(from..))
-            .map(|(day, n)| json!({"id": id(n), "player": player, "day": day, "present": present, "said_at": SAID_AT}))
-            .collect();
-        json!({"presence": entries})
-    };
     let log = format!("{}/log", next.team);
-    assert_eq!(coach.posts(&log, say(false, 100)).await.status, 204);
-    let without = coach.gets(&today).await.body;
-    assert!(not_met(&without) > 0, "{}", without["not_met"]);
-    let home = coach.gets(&format!("{}/home", next.team)).await.body;
-    let own = home["own_cards"].as_array().unwrap().iter().find(|own| own["player"] == player);
-    // Whatever is new and can be done at home comes before what the others do.
-    let card = &own.unwrap_or_else(|| panic!("a card of their own: {}", home["own_cards"]))["card"];
-    assert_ne!(card["drills"], home["card"]["drills"]);
+    assert_eq!(coach.posts(&log, away_until(&player, &days, 0)).await.status, 204);
+    let session = coach.gets(&next.session(&json!(next.session))).await.body;
+    let mut blocks = session["not_met"].as_array().unwrap().iter();
+    let meets_it_first = |block: &Value| block["players"].as_array().unwrap().contains(&player);
+    assert!(blocks.any(meets_it_first), "{}", session["not_met"]);
+}
+
+// Whoever came back for the last days has met what was shown on these, and practises first what was shown before.
+#[actix_web::test]
+async fn who_comes_back_has_a_card_of_their_own_at_home() {
+    let academy = academy().await;
+    let coach = academy.signed_in(super::COACH).await;
+    let team = coach.team().await;
+    let player = coach.gets(&format!("{team}/squad")).await.body["players"][0]["id"].clone();
+    let days = days_so_far(&coach.gets(&format!("{team}/sessions")).await.body);
+    let mut own = 0;
+    for back in 0..days.len() {
+        let said = coach.posts(&format!("{team}/log"), away_until(&player, &days, back)).await;
+        assert_eq!(said.status, 204, "{said:?}");
+        let home = coach.gets(&format!("{team}/home")).await.body;
+        let cards = home["own_cards"].as_array().unwrap();
+        for card in cards.iter().filter(|card| card["player"] == player) {
+            assert_ne!(card["card"]["drills"], home["card"]["drills"]);
+            own += 1;
+        }
+    }
+    assert!(own > 0, "nobody has a card of their own");
 }
 
 #[actix_web::test]

@@ -13,9 +13,10 @@ use serde::{Deserialize, Serialize};
 
 use crate::academy::band::CutOff;
 use crate::academy::roster::BirthMonth;
-use crate::assessment::benchmarks::{Better, Protocol};
+use crate::assessment::benchmarks::{Better, Protocol, Test};
 use crate::assessment::levels::{Level, Thresholds};
 use crate::fact::facts;
+use crate::ids::BandId;
 use crate::input::InputError;
 use crate::statistics::interval::Interval;
 
@@ -230,6 +231,20 @@ pub fn findings(better: Better, bands: &[(String, Thresholds)]) -> Vec<StandardF
         }
     }
     found
+}
+
+impl Test {
+    /// What is wrong with thresholds of this test: values that it cannot give, or levels that meet.
+    pub fn threshold_faults(&self, band: &BandId, thresholds: &Thresholds) -> Vec<InputError> {
+        let wrong = |(level, value): (Level, f64)| {
+            Some(InputError::at(format!("/{}", level.word()), self.value(value).err()?))
+        };
+        let mut faults: Vec<InputError> = thresholds.lines().into_iter().filter_map(wrong).collect();
+        if !thresholds.in_order(self.protocol.better()) {
+            faults.push(InputError::at("", StandardFault::LevelsMeet { band: band.to_string() }));
+        }
+        faults
+    }
 }
 
 /// How many of some results stand on each level, from Starting to Stretching.

@@ -2,7 +2,6 @@
 
 use crate::facts::Entered;
 use crate::facts::Thing;
-use jogo_core::assessment::standards::suggest::StandardFault;
 use jogo_core::input::Unknown;
 use std::collections::BTreeMap;
 
@@ -169,14 +168,7 @@ async fn checked(
         if !known.iter().any(|kept| kept.band.id == *band) {
             faults.push(InputError::at(&at, Unknown::Band { id: band.to_string() }));
         }
-        for (level, value) in thresholds.lines() {
-            let key = format!("{level:?}").to_lowercase();
-            faults.extend(test.value(value).err().map(|says| InputError::at(format!("{at}/{key}"), says)));
-        }
-        if !thresholds.in_order(test.protocol.better()) {
-            let band = band.to_string();
-            faults.push(InputError::at(&at, StandardFault::LevelsMeet { band }));
-        }
+        faults.extend(test.threshold_faults(band, thresholds).into_iter().map(|fault| fault.inside(&at)));
         let (test, band) = (test.id.clone(), band.clone());
         standards.push(Standard { test, band, from, thresholds: *thresholds });
     }
