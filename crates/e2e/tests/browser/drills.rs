@@ -75,7 +75,7 @@ async fn a_receiving_drill_for_a_corner_of_five_by_five_metres_is_found_by_keybo
     let director = Person::at(&browser, &server);
     director.signs_in_as(DIRECTOR).await?;
     director.presses("Drills").await?;
-    director.sees("87 drills").await?;
+    director.sees("109 drills").await?;
     director.presses_exactly("receiving").await?;
     director.presses_exactly("at home").await?;
     director.writes("Ground width, m", "5").await?;
@@ -120,7 +120,7 @@ async fn a_copy_is_changed_saved_put_away_and_its_past_comes_back() -> Result<()
     director.presses_exactly("Archive").await?;
     director.sees("it is no longer found or planned").await?;
     director.presses("Drills").await?;
-    director.sees("87 drills").await?;
+    director.sees("109 drills").await?;
     browser.end().await
 }
 
