@@ -7,14 +7,11 @@ use crate::technique::skill::{Skill, Stage};
 pub(super) fn lint(library: &Whole<'_>) -> Vec<Finding> {
     let names =
         library.skills.iter().map(|skill| (piece(skill), skill.name.as_str(), "/name", skill.name.as_str()));
-    let own = library.skills.iter().flat_map(|skill| {
-        let dosed = (!is_dosed(skill, library)).then(|| {
-            let band = library.bands.iter().find(|band| band.id == skill.band);
-            let band = band.map_or_else(|| skill.band.to_string(), |band| band.name.clone());
-            let says = LibraryFound::SkillNotDosed { skill: skill.name.clone(), band };
-            Finding::new(piece(skill), "/band", says)
-        });
-        dosed
+    let own = library.skills.iter().filter(|skill| !is_dosed(skill, library)).map(|skill| {
+        let band = library.bands.iter().find(|band| band.id == skill.band);
+        let band = band.map_or_else(|| skill.band.to_string(), |band| band.name.clone());
+        let says = LibraryFound::SkillNotDosed { skill: skill.name.clone(), band };
+        Finding::new(piece(skill), "/band", says)
     });
     own.chain(alike(names)).collect()
 }
