@@ -176,7 +176,7 @@ fn a_drill_is_found_by_what_is_asked_of_it() {
     assert_eq!(asked(r#"{"text": "touch more catch"}"#), ["rising-staircase"]);
     assert_eq!(asked(r#"{"skill": "one-v-one", "stage": "contest"}"#), ["one-v-one-to-gates"]);
     assert!(
-        asked(r#"{"without": "ball_underfoot", "surface": "sole", "band": "u6-u7"}"#)
+        asked(r#"{"without": "ball_underfoot", "surface": "toe", "band": "u6-u7"}"#)
             .contains(&"circles-round-the-ball".to_owned())
     );
     let plain = asked(r#"{"plain": true, "strand": "passing"}"#);
