@@ -14,14 +14,14 @@ impl Drill {
     ///
     /// ```
     /// # use jogo_core::{academy::band::Band, drill::Drill, drill::levers::{Levers, Sides}, technique::skill::Foot};
-    /// # let json = include_str!("../../../../demo/drills/out-in-push-parts.json");
+    /// # let json = include_str!("../../../../demo/drills/wall-receive-and-set.json");
     /// # let drill: Drill = serde_json::from_str(json).unwrap();
     /// # let bands = include_str!("../../../../demo/bands.json");
     /// # let bands: Vec<Band> = serde_json::from_str(bands).unwrap();
     /// # let band = bands.iter().find(|band| band.id == "u10-u12").unwrap();
     /// let with = |side| drill.foot_at(&Levers { side, ..Levers::default() }, band);
     /// assert_eq!(with(Sides::Other), Some(Foot::Other));
-    /// assert_eq!(with(Sides::Strong), None); // six repetitions for each foot
+    /// assert_eq!(with(Sides::Strong), None); // fifteen repetitions for each foot
     /// ```
     pub fn foot_at(&self, levers: &Levers, band: &Band) -> Option<Foot> {
         let turns = self.doses.get(&band.id).map(Dose::sides) != Some(SideRule::Together);
