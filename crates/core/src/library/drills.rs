@@ -42,7 +42,7 @@ fn piece(drill: &Drill) -> Piece {
 
 type Found = Vec<(String, LibraryFound)>;
 
-/// What is laid, who stands there, and the floor at home.
+/// The layout, the people in it, and the space at home.
 fn on_the_ground(drill: &Drill, layout: &Layout) -> Found {
     let mut found = Found::new();
     let touched = drill.touches_per_s.values().any(|touches| *touches > 0.0);

@@ -8,7 +8,7 @@
 //! |---|---|---|
 //! | skills | dosed in the band that begins them, called like no other | `skills` |
 //! | drills | a ball where there are touches, room at home, people enough, cautions that fit, rungs that serve | `drills` |
-//! | tests | asked for by something, numbers as their words say, points as in their drill, thresholds in reach | `tests` |
+//! | tests | asked for by something, numbers as their words say, points as in their drill, thresholds in reach | `benchmarks` |
 //! | milestones | shown by what their own skill shows; one for each goal of a curriculum | `milestones` |
 //! | words | no two alike, points short enough to call across a hall | each beside its piece |
 //!
@@ -23,10 +23,10 @@
 //! ```
 
 mod alike;
+mod benchmarks;
 mod drills;
 mod milestones;
 mod skills;
-mod tests;
 
 use crate::academy::band::Band;
 use crate::assessment::benchmarks::Test;
@@ -117,7 +117,7 @@ facts! {
 ///
 /// Takes time in proportion to the pieces, but for the standards and the texts that are compared among themselves.
 pub fn lint(library: &Whole<'_>) -> Vec<Finding> {
-    [skills::lint, drills::lint, tests::lint, milestones::lint]
+    [skills::lint, drills::lint, benchmarks::lint, milestones::lint]
         .into_iter()
         .flat_map(|of| of(library))
         .collect()

@@ -32,7 +32,7 @@ use crate::json::pointer;
 
 /// The largest file that is read.
 const LARGEST_FILE: u64 = 4_000_000;
-/// What is said of anything else.
+/// The message for a piece that is none of these.
 const NO_PIECE: &str = "is not a drill (`layout`), skill (`needs`), test (`protocol`), standard (`thresholds`), milestone \
     (`evidence`), band (`longest_bout_s`) or translation (`language`): see docs/formats.md";
 /// How many faults are said at once.
