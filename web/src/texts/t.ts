@@ -29,15 +29,14 @@ const pseudo = (text: string) =>
   '·'.repeat(Math.round(text.length * 0.4))
 
 let bundle = new FluentBundle('en')
-let now: Language = 'en'
-let read: Language | null = null
+let now: Language | null = null
 let unread = new Map<string, string>()
 
 const BEGINS = /^(?=[a-zA-Z][\w-]* *=)/gm
 const nameOf = (text: string) => text.slice(0, text.indexOf('=')).trimEnd()
 
 /** The language that texts are in. */
-export const spoken = () => now
+export const spoken = (): Language => now ?? 'en'
 
 /** The first of the browser's languages that Jogo speaks; English if it speaks none of them. */
 export const ofBrowser = (): Language =>
@@ -45,7 +44,7 @@ export const ofBrowser = (): Language =>
 
 /** Reads the catalogue of a language; every text from now on is in it. */
 export async function speak(language: Language) {
-  if (read === language) return
+  if (now === language) return
   const { catalogue } = await CATALOGUES[language]()
   const next = new FluentBundle(localeOf(language), {
     useIsolating: false,
@@ -53,7 +52,7 @@ export async function speak(language: Language) {
   })
   unread = new Map(catalogue.flatMap((file) => file.split(BEGINS)).map((text) => [nameOf(text), text]))
   bundle = next
-  now = read = language
+  now = language
   document.documentElement.lang = language === 'pseudo' ? 'en' : language
 }
 

@@ -6,8 +6,9 @@ use super::{Finding, LibraryFound, Piece};
 
 /// A text as it is compared: its words in small letters, without what stands between them.
 fn bare(text: &str) -> String {
-    let letters = text.chars().map(|c| if c.is_alphanumeric() { c.to_ascii_lowercase() } else { ' ' });
-    letters.collect::<String>().split_whitespace().collect::<Vec<_>>().join(" ")
+    let small = text.to_lowercase();
+    let words = small.split(|c: char| !c.is_alphanumeric()).filter(|word| !word.is_empty());
+    words.collect::<Vec<_>>().join(" ")
 }
 
 /// Texts that say what an earlier one says; each with its piece, the name of that piece, and its place.

@@ -9,6 +9,7 @@ use crate::assessment::benchmarks::{Protocol, Summary, Test};
 use crate::assessment::levels::Thresholds;
 use crate::assessment::standards::Standard;
 use crate::assessment::standards::suggest::findings;
+use crate::drill::Drill;
 use crate::ground::layout::{Layout, PathKind};
 use crate::technique::skill::Gate;
 use crate::units::{Pace, Seconds};
@@ -93,12 +94,16 @@ fn points(test: &Test, library: &Whole<'_>) -> Found {
     other.collect()
 }
 
-/// A test that nothing asks for measures for nothing: no milestone, no gate of a skill, no drill.
+/// A test that nothing asks for measures for nothing: no milestone, no gate of a skill, no drill and no challenge.
 fn not_asked(test: &Test, library: &Whole<'_>) -> Found {
     let by_milestone = library.milestones.iter().any(|milestone| milestone.evidence.rests_on(&test.id));
     let by_gate =
         library.skills.iter().any(|skill| skill.gate.as_ref().and_then(Gate::test) == Some(&test.id));
-    let by_drill = library.drills.iter().any(|drill| drill.test.as_ref() == Some(&test.id));
+    let challenges = |drill: &Drill| {
+        drill.series.as_ref().and_then(|series| series.challenge.as_ref()?.test.as_ref()) == Some(&test.id)
+    };
+    let by_drill =
+        library.drills.iter().any(|drill| drill.test.as_ref() == Some(&test.id) || challenges(drill));
     let says = LibraryFound::NotAsked { test: test.name.clone() };
     if by_milestone || by_gate || by_drill { Found::new() } else { vec![(String::new(), says)] }
 }

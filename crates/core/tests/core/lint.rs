@@ -139,6 +139,16 @@ fn each_change_brings_up_what_it_breaks(#[case] at: &str, #[case] value: Value, 
 }
 
 #[test]
+fn a_test_that_only_a_challenge_asks_for_is_asked_for() {
+    let mut whole = whole();
+    whole["milestones"][0]["evidence"]["measured"]["test"] = json!("weave");
+    assert_eq!(found(&whole), [" library-not-asked"]);
+    let challenge = json!({"says": "How many?", "test": "taps-30"});
+    whole["drills"][0]["series"] = json!({"moves": [{"skill": "tap"}], "challenge": challenge});
+    assert_eq!(found(&whole), [""; 0]);
+}
+
+#[test]
 fn what_two_bands_ask_of_older_and_younger_is_compared() {
     let mut whole = whole();
     let mut older = whole["standards"][0].clone();
