@@ -1,12 +1,13 @@
 import CssBaseline from '@mui/material/CssBaseline'
 import { ThemeProvider } from '@mui/material/styles'
-import { lazy, type ReactNode, Suspense, useMemo } from 'react'
+import { lazy, type ReactNode, Suspense, useLayoutEffect, useMemo } from 'react'
 import { Navigate, Route, Routes, useLocation } from 'react-router'
 import { TodayPage } from './features/delivery/today/TodayPage'
 import { usePhrases } from './features/drill/queries'
 import { CoachFrame } from './features/frame/CoachFrame'
 import { NewVersion } from './features/frame/NewVersion'
 import { BEGINS_AT, languageOf, useSession } from './features/people/session'
+import { begun } from './storage/glimpse'
 import { look, useRemembered } from './storage/remembered'
 import { Fallen } from './ui/Fallen'
 import { InLanguage } from './ui/InLanguage'
@@ -38,6 +39,9 @@ const DrillsPage = lazy(() => import('./features/drill/DrillsPage').then((m) => 
 const DrillDesk = lazy(() => import('./features/drill/DrillDesk').then((m) => ({ default: m.DrillDesk })))
 const ProgressionsPage = lazy(() =>
   import('./features/progression/ProgressionsPage').then((m) => ({ default: m.ProgressionsPage })),
+)
+const QuestionsPage = lazy(() =>
+  import('./features/drill/QuestionsPage').then((m) => ({ default: m.QuestionsPage })),
 )
 const BandsPage = lazy(() =>
   import('./features/academy/bands/BandsPage').then((m) => ({ default: m.BandsPage })),
@@ -90,6 +94,7 @@ const LevelsPage = lazy(() =>
 export function App() {
   const [mode, setMode] = useRemembered(look)
   const theme = useMemo(() => themeOf(mode), [mode])
+  useLayoutEffect(begun, [])
   return (
     <ThemeProvider theme={theme}>
       <CssBaseline />
@@ -166,6 +171,7 @@ function Pages({ look }: { look: Look }) {
         <Route element={<DirectorFrame session={session.data} look={look} />}>
           <Route path="/drills" element={<DrillsPage editable />} />
           <Route path="/drills/bands" element={<BandsPage />} />
+          <Route path="/drills/questions" element={<QuestionsPage />} />
           <Route path="/drills/:id" element={<DrillDesk editable />} />
           <Route path="/progressions" element={<ProgressionsPage />} />
           <Route path="/standards" element={<StandardsPage />} />

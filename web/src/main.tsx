@@ -13,6 +13,7 @@ import { ProblemError, type Schemas } from './api/client'
 import { peopleKeys } from './features/people/keys'
 import { BEGINS_AT } from './features/people/session'
 import { keepRead } from './storage/device'
+import { forgetGlimpse } from './storage/glimpse'
 import { openOutbox } from './storage/outbox'
 import { chosenLanguage } from './storage/remembered'
 import { ofBrowser, speak } from './texts/t'
@@ -25,8 +26,9 @@ const queries: QueryClient = new QueryClient({
   // A sign-in that has ended leads back to the sign-in page, whichever question noticed it.
   queryCache: new QueryCache({
     onError: (error) => {
-      if (error instanceof ProblemError && error.status === 401)
-        queries.setQueryData(peopleKeys.session, null)
+      if (!(error instanceof ProblemError && error.status === 401)) return
+      forgetGlimpse()
+      queries.setQueryData(peopleKeys.session, null)
     },
   }),
   defaultOptions: {

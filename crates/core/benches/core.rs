@@ -174,7 +174,7 @@ fn map_of_five_hundred_skills(bencher: Bencher<'_, '_>) {
 /// The benchmark map of the largest template: twenty goals.
 #[divan::bench]
 fn benchmark_map_of_twenty_goals(bencher: Bencher<'_, '_>) {
-    let wishes = demo::templates().remove(3);
+    let wishes = demo::template("u13-u15-winter");
     let band = demo::bands().remove(3);
     let (milestones, tests, standards) = (demo::milestones(), demo::tests(), demo::standards());
     let (skills, drills) = (demo::skills(), demo::drills());
@@ -223,7 +223,7 @@ fn looks_of_a_team(bencher: Bencher<'_, '_>) {
 /// Laying the tests of that template.
 #[divan::bench]
 fn tests_of_twenty_goals(bencher: Bencher<'_, '_>) {
-    let wishes = demo::templates().remove(3);
+    let wishes = demo::template("u13-u15-winter");
     let (skills, milestones, tests) = (demo::skills(), demo::milestones(), demo::tests());
     bencher.bench(|| black_box(&wishes).with_tests_laid(&skills, &milestones, &tests));
 }

@@ -1,4 +1,4 @@
-//! The library: bands, skills, drills, tests and their standards, and its texts in other languages.
+//! The library: bands, skills, drills, tests and their standards, templates, and its texts in other languages.
 
 use jiff::Timestamp;
 use jogo_core::academy::band::Band;
@@ -9,6 +9,7 @@ use jogo_core::assessment::milestones::Milestone;
 use jogo_core::assessment::standards::Standard;
 use jogo_core::drill::Drill;
 use jogo_core::ids::{BandId, TestId};
+use jogo_core::plan::curriculum::Curriculum;
 use jogo_core::technique::skill::Skill;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
@@ -35,6 +36,8 @@ pub struct Library {
     pub milestones: Vec<Milestone>,
     /// Its texts in other languages.
     pub phrases: Vec<Phrases>,
+    /// Curricula to begin from, by their names in files, in the order in which they are shown.
+    pub templates: Vec<(String, Curriculum)>,
 }
 
 impl Store {
@@ -67,6 +70,9 @@ impl Store {
         }
         for book in &library.phrases {
             phrases::put(&mut tx, book).await?;
+        }
+        for (place, (id, template)) in (0_i64..).zip(&library.templates) {
+            put_template(&mut tx, id, place, template).await?;
         }
         counts::forget_band(&mut tx, None).await?;
         tx.commit().await?;
@@ -146,6 +152,24 @@ impl Store {
         rows.await?.iter().map(|row| pair(&row.test, &row.band)).collect()
     }
 
+    /// All standards, by test, band and day.
+    pub async fn all_standards(&self) -> Stored<Vec<Standard>> {
+        let all = sqlx::query_as!(
+            StandardRow,
+            "SELECT standard.test, standard.band, from_date, building, secure, stretching FROM standard
+             JOIN test ON test.id = standard.test JOIN band ON band.id = standard.band
+             ORDER BY test.place, test.id, band.place, from_date"
+        );
+        all.fetch_all(&self.read).await?.into_iter().map(Standard::try_from).collect()
+    }
+
+    /// The templates, in their order.
+    pub async fn templates(&self) -> Stored<Vec<(String, Curriculum)>> {
+        let rows =
+            sqlx::query!("SELECT id, doc FROM template ORDER BY place, id").fetch_all(&self.read).await?;
+        rows.into_iter().map(|r| Ok((r.id, from_json("a template", &r.doc)?))).collect()
+    }
+
     /// The standards of a band, for all tests and days.
     pub async fn standards(&self, band: &BandId) -> Stored<Vec<Standard>> {
         let band = band.as_str();
@@ -185,6 +209,20 @@ impl Store {
         }
         Ok(tx.commit().await?)
     }
+}
+
+/// Puts a template in, in the place of one with the same name.
+async fn put_template(
+    tx: &mut Transaction<'static, Sqlite>,
+    id: &str,
+    place: i64,
+    template: &Curriculum,
+) -> Stored<()> {
+    let doc = to_json("a template", template)?;
+    sqlx::query!("INSERT OR REPLACE INTO template (id, place, doc) VALUES (?, ?, ?)", id, place, doc)
+        .execute(&mut **tx)
+        .await?;
+    Ok(())
 }
 
 async fn put_test(tx: &mut Transaction<'static, Sqlite>, test: &Test, place: i64) -> Stored<()> {

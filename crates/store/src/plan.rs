@@ -266,22 +266,6 @@ impl Store {
         Ok(Some(happened(last.what)))
     }
 
-    /// Puts a template in, in the place of one with the same name.
-    pub async fn put_template(&self, id: &str, place: i64, template: &Curriculum) -> Stored<()> {
-        let doc = to_json("a template", template)?;
-        sqlx::query!("INSERT OR REPLACE INTO template (id, place, doc) VALUES (?, ?, ?)", id, place, doc)
-            .execute(&self.write)
-            .await?;
-        Ok(())
-    }
-
-    /// The templates, in their order.
-    pub async fn templates(&self) -> Stored<Vec<(String, Curriculum)>> {
-        let rows =
-            sqlx::query!("SELECT id, doc FROM template ORDER BY place, id").fetch_all(&self.read).await?;
-        rows.into_iter().map(|r| Ok((r.id, from_json("a template", &r.doc)?))).collect()
-    }
-
     /// Publishes an edition under the next number and assigns it to every team of its band; to those that are running,
     /// as they join it. Publishing the same id again changes nothing.
     pub async fn publish(

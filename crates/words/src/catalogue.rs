@@ -15,9 +15,9 @@ macro_rules! texts {
     ($language:literal) => {
         texts!(
             $language:
-            "shared/benchmarks", "shared/drill", "shared/input", "shared/plan", "shared/problems", "shared/skills", "shared/technique",
-            "shared/words",
-            "server/letters", "server/library"
+            "shared/benchmarks", "shared/drill", "shared/input", "shared/library", "shared/plan", "shared/problems",
+            "shared/skills", "shared/technique", "shared/words",
+            "server/letters"
         )
     };
     ($language:literal: $($file:literal),*) => {

@@ -44,6 +44,13 @@ settings-side-alternate = im Wechsel
 settings-side-other = nur der andere Fuß
 foot-only-strong = nur der starke Fuß
 foot-only-other = nur der andere Fuß
+settings-surface-as_drilled = wie in der Übung
+settings-surface-inside = Innenseite
+settings-surface-sole = Sohle
+settings-surface-outside = Außenseite
+settings-surface-laces = Spann
+settings-surface-thigh = Oberschenkel
+settings-surface-chest = Brust
 settings-touches-free = frei
 settings-touches-two = zwei
 settings-touches-one = einer
@@ -77,6 +84,21 @@ drills-found = { $n ->
        *[other] { $n } Übungen
     }
 drills-nothing = Keine Übung passt zu all dem. Nimm einen Filter weg, um mehr zu sehen.
+questions-open = Bibliothek prüfen
+questions-title = { $n ->
+    [0] Keine Fragen offen
+    [one] Eine Frage
+   *[other] { $n } Fragen
+}
+questions-about = Was ein guter Coach die Bibliothek als Ganzes fragen würde, mit dem Ort und einem Vorschlag.
+questions-of-skill = Techniken
+questions-of-drill = Übungen
+questions-of-test = Tests, Standards und Meilensteine
+questions-of-curriculum = Curricula
+questions-asks-skill = Fängt in der Altersgruppe, mit der eine Technik beginnt, eine Übung damit an? Heißt sie wie keine andere?
+questions-asks-drill = Liegt ein Ball da, wo er gespielt wird? Reichen zu Hause der Platz und an der Station die Leute? Passen Hinweise und Sprossen? Passt die halbe Dosis in einen Block? Lässt sich jeder Punkt durch eine Halle rufen? Sagt jede etwas Eigenes?
+questions-asks-test = Wird jeder Test verwendet, und nimmt er, was seine Worte sagen? Achtet die Übung, die zu ihm führt, auf dieselben Punkte? Steigen die Standards mit dem Alter, und bleiben sie bei dem, was Füße können? Zeigt jeden Meilenstein die eigene Technik?
+questions-asks-curriculum = Zeigt ein Meilenstein das Ende jedes Ziels?
 drills-write = Neue Übung
 drills-back-to-all = ← Alle Übungen
 drills-words = Suche
@@ -149,14 +171,6 @@ drills-care = { $n ->
        *[other] { $n } Hinweise
     }
 drills-scale = 5 m auf jeder Karte
-drills-caution-tags-aerial = Bälle aus der Luft
-drills-caution-tags-heading = Kopfbälle
-drills-caution-tags-ball_underfoot = Ball unter dem Fuß
-drills-caution-tags-contact = Körperkontakt
-drills-caution-tags-hard_floor = harter Boden
-drills-caution-tags-jumping = Springen
-drills-caution-tags-reaction_crowding = Gedränge auf Signal
-drills-caution-tags-throw_in_service = geworfene Bälle
 
 desk-layout = Aufbau, in Trainerworten
 desk-about = Über diese Übung

@@ -82,6 +82,9 @@ plan-breaches = { $n ->
        *[other] Dieser Plan bricht { $n } Regeln
     }
 plan-in-session = Einheit { $n }
+plan-stands-running = Laufend
+plan-stands-coming = Kommend
+plan-stands-over = Vorbei
 plan-empty = Es gibt noch kein Curriculum.
 plan-make-first = Das erste erstellen
 plan-make-new = Neues Curriculum…

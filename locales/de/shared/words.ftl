@@ -41,6 +41,7 @@ lever-tempo = Tempo
 lever-motion = Bewegung
 lever-eyes = Augen
 lever-side = Seite
+lever-surface = Fläche
 lever-touches = Kontakte
 lever-space = Raum
 lever-ball = Ball

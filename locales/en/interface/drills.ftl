@@ -44,6 +44,13 @@ settings-side-alternate = left and right in turn
 settings-side-other = other foot only
 foot-only-strong = strong foot only
 foot-only-other = other foot only
+settings-surface-as_drilled = as the drill says
+settings-surface-inside = inside
+settings-surface-sole = sole
+settings-surface-outside = outside
+settings-surface-laces = laces
+settings-surface-thigh = thigh
+settings-surface-chest = chest
 settings-touches-free = free
 settings-touches-two = two
 settings-touches-one = one
@@ -77,6 +84,21 @@ drills-found = { $n ->
        *[other] { $n } drills
     }
 drills-nothing = No drill matches all of that. Remove a filter to see more.
+questions-open = Library check
+questions-title = { $n ->
+    [0] Nothing to ask
+    [one] One question
+   *[other] { $n } questions
+}
+questions-about = What a good coach would ask of the library as a whole. Each answer says where, and how to mend it.
+questions-of-skill = Skills
+questions-of-drill = Drills
+questions-of-test = Tests, standards and milestones
+questions-of-curriculum = Curricula
+questions-asks-skill = Does a drill begin each skill in the band that begins it? Is it called like no other?
+questions-asks-drill = Is there a ball where there are touches, room at home, and people enough? Do cautions and rungs fit? Does half a dose fit into a block? Can each point be called across a hall? Does each say something of its own?
+questions-asks-test = Is each test asked for, and does it take what its words say? Does the drill that leads to it look for the same points? Do standards rise with age and stay within what feet can do? Is each milestone shown by its own skill?
+questions-asks-curriculum = Does a milestone show the end of every goal?
 drills-write = New drill
 drills-back-to-all = ← All drills
 drills-words = Search
@@ -149,14 +171,6 @@ drills-care = { $n ->
        *[other] { $n } cautions
     }
 drills-scale = 5 m on every card
-drills-caution-tags-aerial = balls in the air
-drills-caution-tags-heading = headers
-drills-caution-tags-ball_underfoot = ball underfoot
-drills-caution-tags-contact = contact
-drills-caution-tags-hard_floor = hard ground
-drills-caution-tags-jumping = jumping
-drills-caution-tags-reaction_crowding = crowding on a call
-drills-caution-tags-throw_in_service = thrown service
 
 desk-layout = Layout, in a coach’s words
 desk-about = About this drill

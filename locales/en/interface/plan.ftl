@@ -82,6 +82,9 @@ plan-breaches = { $n ->
        *[other] { $n } rules
     } broken by this plan
 plan-in-session = Session { $n }
+plan-stands-running = Running
+plan-stands-coming = To come
+plan-stands-over = Over
 plan-empty = There is no curriculum yet.
 plan-make-first = Create the first one
 plan-make-new = New curriculum…

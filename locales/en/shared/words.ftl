@@ -41,6 +41,7 @@ lever-tempo = tempo
 lever-motion = motion
 lever-eyes = eyes
 lever-side = side
+lever-surface = surface
 lever-touches = touches
 lever-space = space
 lever-ball = ball

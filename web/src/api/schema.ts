@@ -970,6 +970,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is asked of the library as it is now, piece by piece. */
+        get: operations["library_questions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/samples": {
         parameters: {
             query?: never;
@@ -1730,6 +1747,15 @@ export interface components {
              *         "tight": 1.5,
              *         "usual": 0.5,
              *         "wide": 0
+             *       },
+             *       "surface": {
+             *         "as_drilled": 0,
+             *         "chest": 1.5,
+             *         "inside": 0,
+             *         "laces": 0.5,
+             *         "outside": 0.5,
+             *         "sole": 0.5,
+             *         "thigh": 1
              *       },
              *       "tempo": {
              *         "fast": 1.5,
@@ -2530,6 +2556,8 @@ export interface components {
             /** Format: uuid */
             id: string;
             name: string;
+            /** @description Where its weeks stand today. */
+            stands: components["schemas"]["InTime"];
             start: string;
             /** Format: int32 */
             weeks: number;
@@ -3521,6 +3549,11 @@ export interface components {
              */
             width: number;
         };
+        /**
+         * @description Whether weeks are over, running, or still to come.
+         * @enum {string}
+         */
+        InTime: "over" | "running" | "coming";
         /** @description One fault of an input: where it is and how to mend it. */
         InputError: components["schemas"]["Fact"] & {
             /** @description A JSON pointer into the input (RFC 6901), as `/minutes/3`. */
@@ -3759,7 +3792,7 @@ export interface components {
          * @description One of the things that make a drill easier or harder.
          * @enum {string}
          */
-        Lever: "tempo" | "motion" | "eyes" | "side" | "touches" | "space" | "ball" | "service" | "chain" | "pressure" | "contest";
+        Lever: "tempo" | "motion" | "eyes" | "side" | "surface" | "touches" | "space" | "ball" | "service" | "chain" | "pressure" | "contest";
         /** @description What each setting adds to the difficulty. */
         LeverPoints: {
             /**
@@ -3867,6 +3900,21 @@ export interface components {
                 [key: string]: number;
             };
             /**
+             * @description What of the foot or body takes the ball.
+             * @default {
+             *       "as_drilled": 0,
+             *       "chest": 1.5,
+             *       "inside": 0,
+             *       "laces": 0.5,
+             *       "outside": 0.5,
+             *       "sole": 0.5,
+             *       "thigh": 1
+             *     }
+             */
+            surface?: {
+                [key: string]: number;
+            };
+            /**
              * @description How fast the feet go.
              * @default {
              *       "fast": 1.5,
@@ -3936,6 +3984,11 @@ export interface components {
              * @default wide
              */
             space?: components["schemas"]["Space"];
+            /**
+             * @description What of the foot or body takes the ball.
+             * @default as_drilled
+             */
+            surface?: components["schemas"]["PlayedWith"];
             /**
              * @description How fast the feet go.
              * @default own_pace
@@ -4195,6 +4248,26 @@ export interface components {
             action: "drop_gate";
             /** @description From which skill. */
             skill: components["schemas"]["SkillId"];
+        };
+        /** @description Where a question is mended. */
+        MendedAt: {
+            /** @enum {string} */
+            kind: "skill";
+            skill: components["schemas"]["SkillId"];
+        } | {
+            drill: components["schemas"]["DrillId"];
+            /** @enum {string} */
+            kind: "drill";
+        } | {
+            band?: components["schemas"]["BandId"] | null;
+            /** @enum {string} */
+            kind: "test";
+            test: components["schemas"]["TestId"];
+        } | {
+            /** Format: uuid */
+            curriculum: string;
+            /** @enum {string} */
+            kind: "curriculum";
         };
         /** @description An edit that takes a breach away. */
         Mending: {
@@ -4608,6 +4681,11 @@ export interface components {
              */
             space?: components["schemas"]["Space"][];
             /**
+             * @description What of the foot or body takes the ball.
+             * @default []
+             */
+            surface?: components["schemas"]["PlayedWith"][];
+            /**
              * @description How fast the feet go.
              * @default []
              */
@@ -4739,6 +4817,8 @@ export interface components {
                 /** Format: uuid */
                 id: string;
                 name: string;
+                /** @description Where its weeks stand today. */
+                stands: components["schemas"]["InTime"];
                 start: string;
                 /** Format: int32 */
                 weeks: number;
@@ -4940,6 +5020,11 @@ export interface components {
             /** @description The skill. */
             skill: components["schemas"]["SkillId"];
         };
+        /**
+         * @description What of the foot or body takes the ball.
+         * @enum {string}
+         */
+        PlayedWith: "as_drilled" | "inside" | "sole" | "outside" | "laces" | "thigh" | "chest";
         PlayerView: {
             birth_month: string;
             /** Format: uuid */
@@ -5142,6 +5227,13 @@ export interface components {
             kind: "points";
             /** @description The points, in the order in which they are looked at. */
             points: string[];
+        };
+        /** @description Something that a good coach would ask of the library. */
+        Question: components["schemas"]["MendedAt"] & {
+            /** @description The piece that it is about, as people say it. */
+            of: string;
+            /** @description What is asked, and how to mend it. */
+            says: components["schemas"]["Fact"];
         };
         /**
          * @description The rung of a drill that was run in place of the planned one.
@@ -9203,6 +9295,28 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
+    library_questions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Question"][];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            500: components["responses"]["Problem500"];
+        };
+    };
     session_samples: {
         parameters: {
             query?: never;
@@ -10830,11 +10944,12 @@ export const gateOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<c
     kind: unknown;
 }>["kind"]> = ["test"];
 export const groupValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Group"]> = ["move_on", "other_foot", "consolidate"];
+export const inTimeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["InTime"]> = ["over", "running", "coming"];
 export const intensityValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Intensity"]> = ["easy", "brisk", "hard"];
 export const ladderValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Ladder"]> = ["strict", "overlapping", "open"];
 export const languageValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Language"]> = ["en", "de"];
 export const levelValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Level"]> = ["starting", "building", "secure", "stretching"];
-export const leverValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Lever"]> = ["tempo", "motion", "eyes", "side", "touches", "space", "ball", "service", "chain", "pressure", "contest"];
+export const leverValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Lever"]> = ["tempo", "motion", "eyes", "side", "surface", "touches", "space", "ball", "service", "chain", "pressure", "contest"];
 export const mendOneOf0ActionValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Mend"], {
     action: unknown;
 }>["action"]> = ["drop_need"];
@@ -10844,6 +10959,18 @@ export const mendOneOf1ActionValues: ReadonlyArray<Extract<FlattenedDeepRequired
 export const mendOneOf2ActionValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Mend"], {
     action: unknown;
 }>["action"]> = ["drop_gate"];
+export const mendedAtOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["MendedAt"], {
+    kind: unknown;
+}>["kind"]> = ["skill"];
+export const mendedAtOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["MendedAt"], {
+    kind: unknown;
+}>["kind"]> = ["drill"];
+export const mendedAtOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["MendedAt"], {
+    kind: unknown;
+}>["kind"]> = ["test"];
+export const mendedAtOneOf3KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["MendedAt"], {
+    kind: unknown;
+}>["kind"]> = ["curriculum"];
 export const milestoneStateValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["MilestoneState"]> = ["not_seen", "on_the_way", "slipped", "met", "kept"];
 export const motionValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Motion"]> = ["on_the_spot", "forward", "both_directions"];
 export const nextTimeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["NextTime"]> = ["one_down", "same", "one_up"];
@@ -10852,6 +10979,7 @@ export const outcomeValues: ReadonlyArray<FlattenedDeepRequired<components>["sch
 export const partValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Part"]> = ["S1", "S2", "S3", "S4", "S5", "S6", "S7", "S8", "S9", "S10", "S11", "S12", "S13", "S14", "S15", "S16", "S17"];
 export const pathKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PathKind"]> = ["dribble", "run", "pass", "serve"];
 export const phaseKindValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PhaseKind"]> = ["explain", "work", "rest", "challenge"];
+export const playedWithValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["PlayedWith"]> = ["as_drilled", "inside", "sole", "outside", "laces", "thigh", "chest"];
 export const presentOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Present"], {
     kind: unknown;
 }>["kind"]> = ["as_written"];

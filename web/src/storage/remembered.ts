@@ -1,5 +1,5 @@
 // What this device remembers of how somebody works on it: every value with its place, its shape and what holds
-// without it. Nothing else reads or writes `localStorage`. A value of another version, or one that somebody tampered
+// without it. Nothing else writes `localStorage`, and only `public/glimpse.js` reads it besides. A value of another version, or one that somebody tampered
 // with, is read as if it were not there; a browser that keeps nothing still works.
 import { useState } from 'react'
 import * as v from 'valibot'
@@ -114,6 +114,15 @@ export const split = remembered(
 
 /** The tool with which a protocol was measured last. */
 export const tool = remembered('tool', v.nullable(v.string()), null)
+
+/** How Today stood last: at which address, on which day, in which language, and what it was made of. */
+export const lastSight = remembered(
+  'glimpse',
+  v.nullable(
+    v.object({ path: v.string(), day: v.string(), lang: v.string(), html: v.string(), css: v.string() }),
+  ),
+  null,
+)
 
 /** When a screen broke last, in ms. */
 export const stumbledAt = remembered('stumbled', v.number(), 0)

@@ -613,6 +613,13 @@ export interface Messages {
   'settings-side-other': null
   'foot-only-strong': null
   'foot-only-other': null
+  'settings-surface-as_drilled': null
+  'settings-surface-inside': null
+  'settings-surface-sole': null
+  'settings-surface-outside': null
+  'settings-surface-laces': null
+  'settings-surface-thigh': null
+  'settings-surface-chest': null
   'settings-touches-free': null
   'settings-touches-two': null
   'settings-touches-one': null
@@ -642,6 +649,17 @@ export interface Messages {
   'drills-search': null
   'drills-found': { n: Value }
   'drills-nothing': null
+  'questions-open': null
+  'questions-title': { n: Value }
+  'questions-about': null
+  'questions-of-skill': null
+  'questions-of-drill': null
+  'questions-of-test': null
+  'questions-of-curriculum': null
+  'questions-asks-skill': null
+  'questions-asks-drill': null
+  'questions-asks-test': null
+  'questions-asks-curriculum': null
   'drills-write': null
   'drills-back-to-all': null
   'drills-words': null
@@ -682,14 +700,6 @@ export interface Messages {
   'drills-home': { w: Value; d: Value }
   'drills-care': { n: Value }
   'drills-scale': null
-  'drills-caution-tags-aerial': null
-  'drills-caution-tags-heading': null
-  'drills-caution-tags-ball_underfoot': null
-  'drills-caution-tags-contact': null
-  'drills-caution-tags-hard_floor': null
-  'drills-caution-tags-jumping': null
-  'drills-caution-tags-reaction_crowding': null
-  'drills-caution-tags-throw_in_service': null
   'desk-layout': null
   'desk-about': null
   'desk-place': { line: Value; column: Value }
@@ -1100,6 +1110,9 @@ export interface Messages {
   'plan-more-breaches': { n: Value }
   'plan-breaches': { n: Value }
   'plan-in-session': { n: Value }
+  'plan-stands-running': null
+  'plan-stands-coming': null
+  'plan-stands-over': null
   'plan-empty': null
   'plan-make-first': null
   'plan-make-new': null
@@ -1599,6 +1612,7 @@ export interface Messages {
   'drill-long-bout': { seconds: Value; band: Value; most: Value }
   'drill-same-rung': null
   'drill-not-offered': { lever: Value }
+  'drill-surface-not-played': { surface: Value }
   'drill-no-touches': { stage: Value }
   'drill-touches-out': { most: Value }
   'blocked-no-heading-rule': null
@@ -1611,6 +1625,14 @@ export interface Messages {
   'caution-jumping': null
   'caution-reaction_crowding': null
   'caution-throw_in_service': null
+  'caution-tag-aerial': null
+  'caution-tag-heading': null
+  'caution-tag-ball_underfoot': null
+  'caution-tag-contact': null
+  'caution-tag-hard_floor': null
+  'caution-tag-jumping': null
+  'caution-tag-reaction_crowding': null
+  'caution-tag-throw_in_service': null
   'quoted-name': { name: Value }
   'quoted-at': { name: Value; stage: Value }
   'quoted-rung': { name: Value; stage: Value; rung: Value }
@@ -1706,6 +1728,24 @@ export interface Messages {
   'pair-contrary': null
   'curriculum-no-session': { session: Value }
   'team-days-are-fixed': null
+  'library-skill-not-dosed': { skill: Value; band: Value }
+  'library-no-ball': null
+  'library-home-too-small': { width: Value; depth: Value; needs_width: Value; needs_depth: Value }
+  'library-home-for-more': { people: Value }
+  'library-too-few': { people: Value; least: Value }
+  'library-rung-serves-nothing': { stage: Value }
+  'library-caution-missing': { caution: Value }
+  'library-caution-without': { caution: Value }
+  'library-never-planned': { band: Value }
+  'library-never-begun': { band: Value }
+  'library-long-point': { point: Value; words: Value; most: Value }
+  'library-alike': { text: Value; other: Value }
+  'library-says-other': { says: Value; has: Value; says_number: Value }
+  'library-other-points': { drill: Value; point: Value }
+  'library-not-asked': { test: Value }
+  'library-too-quick': { level: Value; band: Value; speed: Value; most: Value }
+  'library-other-skill': { test: Value; shows: Value; skill: Value }
+  'library-goal-not-shown': { curriculum: Value; stage: Value; band: Value; skill: Value }
   'broken-sessions': { laid: Value; wanted: Value }
   'broken-no-variant': { id: Value }
   'broken-length': { title: Value; least: Value; most: Value; minutes: Value; better: Value }
@@ -2276,6 +2316,7 @@ export interface Messages {
   'lever-motion': null
   'lever-eyes': null
   'lever-side': null
+  'lever-surface': null
   'lever-touches': null
   'lever-space': null
   'lever-ball': null

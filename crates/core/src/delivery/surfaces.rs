@@ -1,7 +1,7 @@
 //! Surfaces: which parts of the foot does a plan train, and does one of them do nearly everything?
 //!
 //! The touches of each block go to the strands by their shares, and to the surfaces as its score counts them; where no
-//! score does, to the drill's surfaces alike.
+//! score does, to the surface that the levers ask for, else to the drill's surfaces alike.
 
 use std::collections::BTreeMap;
 
@@ -101,7 +101,7 @@ impl Edition {
         for (foot, touches) in [(Foot::Strong, strong), (Foot::Other, other)] {
             let shares = match &score {
                 Some(score) => shares_of(score, if strong == other { None } else { Some(foot) }),
-                None => drill.surfaces.iter().map(|s| (*s, 1.0 / drill.surfaces.len() as f64)).collect(),
+                None => shares_without_score(drill, variant),
             };
             for (strand, part) in &drill.strands {
                 for (surface, share) in &shares {
@@ -139,6 +139,14 @@ impl Edition {
             }
         }
         said
+    }
+}
+
+/// The surfaces of a drill whose score says nothing: the one that its levers ask for, else all of them alike.
+fn shares_without_score(drill: &Drill, variant: &Variant) -> BTreeMap<Surface, f64> {
+    match variant.levers.surface.surface() {
+        Some(surface) => BTreeMap::from([(surface, 1.0)]),
+        None => drill.surfaces.iter().map(|s| (*s, 1.0 / drill.surfaces.len() as f64)).collect(),
     }
 }
 

@@ -18,7 +18,7 @@
 
 use serde::{Deserialize, Serialize};
 
-use crate::fact::{facts, told_by_word};
+use crate::fact::{Fact, facts, told_by_word};
 use crate::input::{InputError, RangeFault, What, short_text};
 
 /// What could hurt in a drill.
@@ -56,6 +56,11 @@ impl Caution {
         Caution::ReactionCrowding,
         Caution::ThrowInService,
     ];
+
+    /// What it is called in two or three words.
+    pub fn tag(self) -> Fact {
+        Fact::plain(format!("caution-tag-{}", self.word()))
+    }
 
     /// As it is written in files: `ball_underfoot`.
     pub fn word(self) -> &'static str {

@@ -14,6 +14,7 @@ use crate::ids::{MilestoneId, TestId};
 use crate::input::{InputError, RangeFault, Unknown, What, short_text};
 use crate::technique::score::Score;
 use crate::technique::skill::{Skill, Stage};
+use crate::technique::surface::Surface;
 use crate::units::{Pace, Share};
 
 /// What else is in the library, which a drill may name.
@@ -41,6 +42,7 @@ facts! {
         LongBout = "drill-long-bout" { band: String, seconds: f64, most: f64 },
         SameRung = "drill-same-rung",
         NotOffered = "drill-not-offered" { lever: Lever },
+        SurfaceNotPlayed = "drill-surface-not-played" { surface: Surface },
         NoTouches = "drill-no-touches" { stage: Stage },
         TouchesOut = "drill-touches-out" { most: f64 },
     }
@@ -281,6 +283,11 @@ impl Drill {
             let count = self.rungs.len();
             faults.at("/rungs", RangeFault::Count { count, least: 1, most: 30 });
         }
+        for (i, played_with) in self.levers.surface.iter().enumerate() {
+            if let Some(surface) = played_with.surface().filter(|surface| !self.surfaces.contains(surface)) {
+                faults.at(&format!("/levers/surface/{i}"), DrillFault::SurfaceNotPlayed { surface });
+            }
+        }
         for (i, rung) in self.rungs.iter().enumerate() {
             if self.rungs[..i].iter().any(|other| other.levers == rung.levers) {
                 faults.at(&format!("/rungs/{i}"), DrillFault::SameRung);
@@ -355,6 +362,7 @@ impl Faults {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use crate::drill::levers::PlayedWith;
     use crate::technique::skill::Strand;
     use proptest::prelude::*;
     use std::collections::BTreeMap;
@@ -364,6 +372,17 @@ mod tests {
     }
 
     const NOTHING_ELSE: Shelf<'_> = Shelf { bands: &[], skills: &[], tests: &[], milestones: &[] };
+
+    #[test]
+    fn a_surface_that_a_rung_may_ask_for_is_one_that_the_drill_plays() {
+        let mut weave = weave();
+        weave.surfaces = vec![Surface::Inside];
+        weave.levers.surface = vec![PlayedWith::AsDrilled, PlayedWith::Inside, PlayedWith::Sole];
+        let faults = weave.check(&NOTHING_ELSE);
+        let of_surfaces = faults.iter().filter(|fault| fault.pointer.starts_with("/levers"));
+        let found: Vec<_> = of_surfaces.map(|fault| (fault.pointer.as_str(), &fault.fact)).collect();
+        assert_eq!(found, [("/levers/surface/2", &DrillFault::SurfaceNotPlayed { surface: Surface::Sole }.into())]);
+    }
 
     proptest! {
         #[test]

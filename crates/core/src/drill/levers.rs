@@ -24,6 +24,7 @@ use serde::{Deserialize, Deserializer, Serialize};
 use crate::fact::{facts, told_by_word};
 use crate::input::InputError;
 use crate::technique::skill::Stage;
+use crate::technique::surface::Surface;
 
 /// A drill laid tight takes so much of the lengths that its text says. An assumption.
 pub const TIGHT: f64 = 0.75;
@@ -207,6 +208,23 @@ levers! {
         /// The other foot only.
         Other = 1.5,
     }
+    /// What of the foot or body takes the ball.
+    surface "surface" Surface: PlayedWith {
+        /// As the drill says it.
+        #[default] AsDrilled = 0.0,
+        /// The inside.
+        Inside = 0.0,
+        /// The sole.
+        Sole = 0.5,
+        /// The outside.
+        Outside = 0.5,
+        /// The laces.
+        Laces = 0.5,
+        /// The thigh.
+        Thigh = 1.0,
+        /// The chest.
+        Chest = 1.5,
+    }
     /// How many touches are allowed.
     touches "touches" Touches: Touches {
         /// As many as you like.
@@ -279,6 +297,21 @@ levers! {
         OwnScore = 0.5,
         /// A partner, or the clock.
         Partner = 1.0,
+    }
+}
+
+impl PlayedWith {
+    /// The surface that is asked for; `None` where the drill's own are played.
+    pub fn surface(self) -> Option<Surface> {
+        match self {
+            PlayedWith::AsDrilled => None,
+            PlayedWith::Inside => Some(Surface::Inside),
+            PlayedWith::Sole => Some(Surface::Sole),
+            PlayedWith::Outside => Some(Surface::Outside),
+            PlayedWith::Laces => Some(Surface::Laces),
+            PlayedWith::Thigh => Some(Surface::Thigh),
+            PlayedWith::Chest => Some(Surface::Chest),
+        }
     }
 }
 
@@ -392,11 +425,13 @@ mod tests {
         Stage::Form,
         4.0
     )]
+    #[case::with_the_thigh_on_the_spot(r#"{"surface":"thigh"}"#, Stage::Form, 1.0)]
     #[case::everything_at_its_hardest(
         r#"{"tempo":"fast","motion":"both_directions","eyes":"call","side":"other","touches":"one","space":"tight",
-            "ball":"tennis_ball","service":"high","chain":"three_or_more","pressure":"live","contest":"partner"}"#,
+            "ball":"tennis_ball","service":"high","chain":"three_or_more","pressure":"live","contest":"partner",
+            "surface":"chest"}"#,
         Stage::Contest,
-        18.5
+        20.0
     )]
     fn stage_and_points_follow_from_the_settings(
         #[case] settings: &str,
@@ -425,6 +460,7 @@ mod tests {
             r#"{"service": {"own_toss": 0.25, "rolled": 0, "firm": 1, "mixed_speeds": 1.5, "high": 2}}"#;
         let table: LeverPoints = serde_json::from_str(older).unwrap();
         assert_eq!((table.service[&Service::OwnToss], table.service[&Service::Thrown]), (0.25, 0.5));
+        assert_eq!(table.surface[&PlayedWith::Chest], 1.5); // a lever that it does not know at all
         assert!(table.faults().is_empty());
     }
 

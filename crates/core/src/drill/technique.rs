@@ -1,7 +1,7 @@
 //! What do the feet do in a drill, and how many touches is that?
 //!
 //! A drill shows the score of the skill that leads it, unless it has one of its own. Its levers change the score: for
-//! the other foot it is mirrored, and forward it travels.
+//! the other foot it is mirrored, forward it travels, and another surface takes the place of the leading one.
 
 use super::Drill;
 use super::levers::{Levers, Motion, Sides, Tempo};
@@ -51,9 +51,14 @@ impl Drill {
     /// assert_eq!(with(Sides::Strong).touches().of(Side::Right), 2);
     /// assert_eq!(with(Sides::Other).touches().of(Side::Left), 2); // in the mirror
     /// ```
+    ///
+    /// `None` also where a lever asks for a surface with which the score cannot be played.
     pub fn score_at(&self, levers: &Levers, band: &Band, skills: &[Skill]) -> Option<Score> {
         let text = self.score_text(self.stage_at(levers), skills)?;
         let mut score = Score::read(text, band.body_size(), skills).ok()?;
+        if let Some(surface) = levers.surface.surface() {
+            score = score.played_with(surface)?;
+        }
         if levers.motion != Motion::OnTheSpot && score.unfolded.travel.is_none() {
             score = score.travelling(Way::Ahead, TRAVEL);
         }

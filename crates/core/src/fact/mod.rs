@@ -26,12 +26,20 @@ use serde::ser::SerializeMap;
 use serde::{Deserialize, Deserializer, Serialize, Serializer};
 
 /// What was found.
-#[derive(Clone, PartialEq)]
+#[derive(Clone)]
 pub struct Fact {
     /// Its name in the catalogues, as `plan-needs-first`.
     pub code: Cow<'static, str>,
     /// What it is about: each value with its name.
     pub values: Vec<(Cow<'static, str>, Value)>,
+}
+
+impl PartialEq for Fact {
+    /// In whatever order the values stand: what was written down is read back in another one.
+    fn eq(&self, other: &Fact) -> bool {
+        let same = self.code == other.code && self.values.len() == other.values.len();
+        same && self.values.iter().all(|value| other.values.contains(value))
+    }
 }
 
 /// A value of a fact.

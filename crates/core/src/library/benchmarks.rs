@@ -51,15 +51,14 @@ fn said_numbers(test: &Test) -> Found {
             let Some(says_number) = number(word) else { continue };
             let before = |n: usize| i.checked_sub(n).map_or("", |at| words[at]);
             let after = words.get(i + 1).copied().unwrap_or_default();
-            let says = match (before(2), before(1), after) {
-                (_, _, "s" | "seconds") if matches!(before(1), "in" | "for" | "of") => "seconds",
-                ("best" | "better", "of", _) => "trials",
-                ("mean", "of", _) => "services",
-                ("hits", "of", _) => "tries",
-                (_, _, "tries" | "services" | "balls") => "tries",
+            let counted = match (before(2), before(1), after) {
+                (_, _, "s" | "seconds") if matches!(before(1), "in" | "for" | "of") => Counted::Seconds,
+                ("best" | "better", "of", _) => Counted::Trials,
+                ("mean", "of", _) => Counted::Services,
+                ("hits", "of", _) | (_, _, "tries" | "services" | "balls") => Counted::Tries,
                 _ => continue,
             };
-            if let Some(has) = taken(test, says).filter(|has| *has != says_number) {
+            if let Some(has) = counted.taken_by(test).filter(|has| *has != says_number) {
                 let says = words[i.saturating_sub(2)..(i + 2).min(words.len())].join(" ");
                 found.push((pointer.into(), LibraryFound::SaysOther { says, says_number, has }));
             }
@@ -68,16 +67,26 @@ fn said_numbers(test: &Test) -> Found {
     found
 }
 
-/// What a test takes of something that its words may name; `None` where the words mean something else.
-fn taken(test: &Test, of: &str) -> Option<u32> {
-    match (of, &test.protocol) {
-        ("seconds", Protocol::Count { seconds }) => Some(*seconds),
-        ("trials", _) => (test.summary == Summary::Best).then_some(test.trials),
-        ("services", Protocol::Bounces { services, .. }) => Some(*services),
-        ("tries", Protocol::Hits { of }) => Some(*of),
-        ("tries", Protocol::Bounces { services, .. }) => Some(*services),
-        ("tries", Protocol::Distance { .. }) => Some(test.trials),
-        _ => None,
+/// What the words of a test count.
+#[derive(Clone, Copy)]
+enum Counted {
+    Seconds,
+    Trials,
+    Services,
+    Tries,
+}
+
+impl Counted {
+    /// How many of them a test takes; `None` where its words mean something else.
+    fn taken_by(self, test: &Test) -> Option<u32> {
+        match (self, &test.protocol) {
+            (Counted::Seconds, Protocol::Count { seconds }) => Some(*seconds),
+            (Counted::Trials, _) => (test.summary == Summary::Best).then_some(test.trials),
+            (Counted::Services | Counted::Tries, Protocol::Bounces { services, .. }) => Some(*services),
+            (Counted::Tries, Protocol::Hits { of }) => Some(*of),
+            (Counted::Tries, Protocol::Distance { .. }) => Some(test.trials),
+            _ => None,
+        }
     }
 }
 

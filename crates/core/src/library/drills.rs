@@ -90,9 +90,9 @@ fn cautions(drill: &Drill) -> Found {
     for (caution, must, may) in rules {
         match drill.cautions.contains(&caution) {
             false if must => found
-                .push(("/cautions".into(), LibraryFound::CautionMissing { caution: caution.word().into() })),
+                .push(("/cautions".into(), LibraryFound::CautionMissing { caution: caution.tag() })),
             true if !may => found
-                .push(("/cautions".into(), LibraryFound::CautionWithout { caution: caution.word().into() })),
+                .push(("/cautions".into(), LibraryFound::CautionWithout { caution: caution.tag() })),
             _ => {}
         }
     }
@@ -112,7 +112,7 @@ fn words(drill: &Drill) -> Found {
     let long = drill.points.iter().enumerate().filter_map(|(i, point)| {
         let words = point.split_whitespace().count();
         (words > MOST_WORDS)
-            .then(|| (format!("/points/{i}"), LibraryFound::LongPoint { words, most: MOST_WORDS }))
+            .then(|| (format!("/points/{i}"), LibraryFound::LongPoint { point: point.clone(), words, most: MOST_WORDS }))
     });
     long.collect()
 }

@@ -1,7 +1,8 @@
 //! Where every skill stands on the map, so that every client draws the same.
 //!
-//! Bands go across; inside a band a skill stands one column further than what it needs there. Strands go down, as
-//! lanes; inside a lane the skills of a column stand one below the other. Their order begins as the library has it;
+//! Bands go across; inside a band a skill stands one column further than what it needs there, or still further where a
+//! later column has room and nothing in the band waits for it. Strands go down, as lanes; inside a lane the skills of a
+//! column stand one below the other. Their order begins as the library has it;
 //! then two neighbours change places wherever fewer of their lines cross that way, until none do (the transposition
 //! step of Gansner, Koutsofios, North and Vo, 1993). Nobody moves for anything else, so a small edit moves little.
 //! Places are in columns and rows; a client gives them their size.
@@ -95,7 +96,7 @@ pub fn lay_out(map: &Map<'_>, bands: &[BandId]) -> Option<MapSheet> {
         .collect();
     // Columns inside the band: one further than the needs that start in the same band.
     let mut inside = vec![0_u32; map.skills.len()];
-    for skill in order {
+    for &skill in &order {
         let same = map.needs(skill).filter(|(need, _)| band_of[*need] == band_of[skill]);
         inside[skill] = same.map(|(need, _)| inside[need] + 1).max().unwrap_or(0);
     }
@@ -104,6 +105,7 @@ pub fn lay_out(map: &Map<'_>, bands: &[BandId]) -> Option<MapSheet> {
             (0..map.skills.len()).filter(|s| band_of[*s] == band).map(|s| inside[s] + 1).max().unwrap_or(1)
         })
         .collect();
+    spread(map, &order, (&band_of, &widths), &mut inside);
     let starts: Vec<u32> = (0..bands.len()).map(|band| widths[..band].iter().sum()).collect();
     let column: Vec<u32> =
         (0..map.skills.len()).map(|s| starts.get(band_of[s]).copied().unwrap_or(0) + inside[s]).collect();
@@ -138,6 +140,36 @@ pub fn lay_out(map: &Map<'_>, bands: &[BandId]) -> Option<MapSheet> {
         plates: plates.collect(),
         lines: lines(map),
     })
+}
+
+/// Moves skills of full columns to later ones of their band with fewer skills, so that the lane is less high. Each goes
+/// as far as what needs it there leaves room, and the library's later skills make way for its earlier ones: a newcomer
+/// at the end moves nobody.
+fn spread(map: &Map<'_>, order: &[usize], (band_of, widths): (&[usize], &[u32]), inside: &mut [u32]) {
+    // How many columns stand after a skill at least, and the last skill in the library that it waits for.
+    let mut after = vec![0_u32; map.skills.len()];
+    for &skill in order.iter().rev() {
+        let waiting = map.needed_by(skill).filter(|(other, _)| band_of[*other] == band_of[skill]);
+        after[skill] = waiting.map(|(other, _)| after[other] + 1).max().unwrap_or(0);
+    }
+    let mut waits_for = vec![0; map.skills.len()];
+    for &skill in order {
+        let needs = map.needs(skill).map(|(need, _)| waits_for[need]);
+        waits_for[skill] = needs.max().unwrap_or(0).max(skill);
+    }
+    let mut one_by_one = order.to_vec();
+    one_by_one.sort_by_key(|skill| waits_for[*skill]);
+    let mut full: BTreeMap<(usize, Strand, u32), usize> = BTreeMap::new();
+    for skill in one_by_one {
+        let band = band_of[skill];
+        let needs = map.needs(skill).filter(|(need, _)| band_of[*need] == band);
+        let first = needs.map(|(need, _)| inside[need] + 1).max().unwrap_or(0);
+        let last = widths[band] - 1 - after[skill];
+        let many = |column: u32| full.get(&(band, map.skills[skill].strand, column)).copied().unwrap_or(0);
+        let other = (first..=last).min_by_key(|column| many(*column)).unwrap_or(first);
+        inside[skill] = if many(other) + 1 < many(first) { other } else { first };
+        *full.entry((band, map.skills[skill].strand, inside[skill])).or_default() += 1;
+    }
 }
 
 fn lines(map: &Map<'_>) -> Vec<Line> {

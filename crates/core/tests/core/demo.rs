@@ -77,8 +77,17 @@ pub fn curriculum() -> Curriculum {
     read("curriculum.json")
 }
 
+/// The terms of a year, as the names of the templates call them.
+pub const TERMS: [&str; 3] = ["autumn", "winter", "spring"];
+
+/// The templates of all bands, term by term.
 pub fn templates() -> Vec<Curriculum> {
-    bands().iter().map(|band| read(&format!("templates/{}.json", band.id))).collect()
+    bands().iter().flat_map(|band| TERMS.map(|term| template(&format!("{}-{term}", band.id)))).collect()
+}
+
+/// A template by its name: `u8-u9-winter`.
+pub fn template(name: &str) -> Curriculum {
+    read(&format!("templates/{name}.json"))
 }
 
 pub fn drills() -> Vec<Drill> {

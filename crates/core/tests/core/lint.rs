@@ -9,7 +9,7 @@ use serde_json::{Value, json};
 /// Six taps on the spot, with all that belongs to them.
 fn whole() -> Value {
     let mut curriculum: Value =
-        serde_json::from_str(include_str!("../../../../demo/templates/u8-u9.json")).unwrap();
+        serde_json::from_str(include_str!("../../../../demo/templates/u8-u9-winter.json")).unwrap();
     curriculum["goals"] = json!([{"skill": "tap", "goal": "flow"}]);
     json!({
         "bands": serde_json::from_str::<Value>(include_str!("../../../../demo/bands.json")).unwrap(),

@@ -1,12 +1,17 @@
 //! Surfaces of a plan: touches by strand, surface and foot, and what stands out.
 
+use std::collections::BTreeSet;
+
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::surfaces::{SurfaceTouches, Surfaces};
+use jogo_core::drill::levers::PlayedWith;
 use jogo_core::drill::timing::FootTouches;
 use jogo_core::plan::{Block, Plan};
 use jogo_core::technique::skill::Strand;
 use jogo_core::technique::surface::Surface;
 use jogo_core::units::{Minutes, Pace};
+
+use rstest::rstest;
 
 use crate::demo::{self, called};
 
@@ -54,6 +59,31 @@ fn another_drill_shares_its_touches_alike() {
         let alike = |row: &SurfaceTouches| row.strong.abs_diff(first.strong) <= 1;
         assert!(strand.surfaces.iter().all(alike), "{strand:?}");
     }
+}
+
+// The score of the drill plays the thigh and then the laces; where a rung asks for the outside, that takes the place of
+// the thigh. Without a score all touches are with the surface that the rung asks for.
+#[rstest]
+#[case::as_the_score_says("spring", "air-in-the-square", PlayedWith::AsDrilled, &[Surface::Laces, Surface::Thigh])]
+#[case::the_rung_decides("spring", "air-in-the-square", PlayedWith::Outside, &[Surface::Outside, Surface::Laces])]
+#[case::no_score("autumn", "across-the-body-gate", PlayedWith::Outside, &[Surface::Outside])]
+fn a_rung_may_ask_for_a_surface(
+    #[case] term: &str,
+    #[case] drill: &str,
+    #[case] played_with: PlayedWith,
+    #[case] surfaces: &[Surface],
+) {
+    let mut edition = edition(&[]);
+    edition.band = demo::bands().into_iter().find(|band| band.id == "u10-u12").unwrap();
+    edition.curriculum = demo::template(&format!("u10-u12-{term}"));
+    let problem = edition.problem().unwrap();
+    let mut of_drill = problem.variants.iter().filter(|variant| variant.id.drill == *drill);
+    let variant = of_drill.find(|variant| variant.levers.surface == played_with).unwrap();
+    edition.plan.sessions = vec![vec![Block::of(&variant.id, Minutes(6))]];
+    let found = edition.surfaces(&problem);
+    let trained: BTreeSet<_> =
+        found.strands.iter().flat_map(|strand| &strand.surfaces).map(|row| row.surface).collect();
+    assert_eq!(trained, surfaces.iter().copied().collect(), "{found:?}");
 }
 
 #[test]

@@ -109,6 +109,12 @@ impl Person<'_> {
         Ok(self.finds("a mend", xpath).await?.click().await?)
     }
 
+    /// Presses a link of the page.
+    pub async fn presses_a_link(&self, name: &str) -> Result<(), Failed> {
+        let xpath = format!("//a[normalize-space(.) = {}]", quoted(name));
+        Ok(self.finds(&format!("link “{name}”"), &xpath).await?.click().await?)
+    }
+
     /// Presses a link of the strip along the top.
     pub async fn presses_link(&self, name: &str) -> Result<(), Failed> {
         let xpath = format!("//nav//a[normalize-space(.) = {}]", quoted(name));

@@ -30,12 +30,19 @@ impl<'b> Person<'b> {
 
     /// Opens an address.
     pub async fn opens(&self, path: &str) -> Result<(), Failed> {
-        Ok(self.page().goto(&format!("{}{path}", self.address)).await?)
+        self.page().goto(&format!("{}{path}", self.address)).await?;
+        self.waits_for_the_page().await
     }
 
     /// Reloads the page.
     pub async fn reloads(&self) -> Result<(), Failed> {
-        Ok(self.page().refresh().await?)
+        self.page().refresh().await?;
+        self.waits_for_the_page().await
+    }
+
+    /// Waits until the page has begun: the last sight of Today that may stand there before is but a picture.
+    async fn waits_for_the_page(&self) -> Result<(), Failed> {
+        self.finds("page that has begun", "//*[@id='root'][not(@inert)]").await.map(drop)
     }
 
     /// Signs in as a sample person of the demo.

@@ -36,7 +36,7 @@ async fn the_desk() -> Result<(), Failed> {
         DESK,
         "Pelya Sullstay",
         &[
-            ("/drills", "109 drills"),
+            ("/drills", "134 drills"),
             ("/drills/weave-six", "touches with the strong foot"),
             ("/drills/new", "New drill"),
             ("/progressions?skill=weave", "At least"),
@@ -102,7 +102,7 @@ async fn the_phone() -> Result<(), Failed> {
         ("/squad", "14 players"),
         ("/squad?view=groups", "Consolidate"),
         ("/squad?view=list", "Download the list"),
-        ("/drills", "109 drills"),
+        ("/drills", "134 drills"),
         ("/drills/four-colour-box", "touches with the strong foot"),
         ("/test", "Toe taps in 30 s"),
         ("/test/weave-time", "All tests"),

@@ -75,7 +75,7 @@ async fn a_receiving_drill_for_a_corner_of_five_by_five_metres_is_found_by_keybo
     let director = Person::at(&browser, &server);
     director.signs_in_as(DIRECTOR).await?;
     director.presses("Drills").await?;
-    director.sees("109 drills").await?;
+    director.sees("134 drills").await?;
     director.presses_exactly("receiving").await?;
     director.presses_exactly("at home").await?;
     director.writes("Ground width, m", "5").await?;
@@ -120,7 +120,7 @@ async fn a_copy_is_changed_saved_put_away_and_its_past_comes_back() -> Result<()
     director.presses_exactly("Archive").await?;
     director.sees("it is no longer found or planned").await?;
     director.presses("Drills").await?;
-    director.sees("109 drills").await?;
+    director.sees("134 drills").await?;
     browser.end().await
 }
 
@@ -168,5 +168,26 @@ async fn headers_are_off_until_the_rule_stands_in_the_bands() -> Result<(), Fail
     director.opens("/drills/header-to-partner?band=u13-u15").await?;
     director.sees("touches with the strong foot").await?;
     assert!(!director.has("Blocked").await?);
+    browser.end().await
+}
+
+#[tokio::test]
+async fn what_a_good_coach_would_ask_is_asked_on_screen_and_leads_to_its_mend() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let browser = Browser::start(DESK).await?;
+    let director = Person::at(&browser, &server);
+    director.signs_in_as(DIRECTOR).await?;
+    director.opens("/drills/questions").await?;
+    director.sees_heading("Nothing to ask").await?;
+    // A copy says twice what it is for: whoever keeps it should say what is different.
+    director.opens("/drills/roll-and-round").await?;
+    director.presses_exactly("Copy").await?;
+    director.sees("Roll it, step round it, a copy").await?;
+    director.opens("/drills").await?;
+    director.presses_a_link("Library check").await?;
+    director.sees_heading("2 questions").await?;
+    director.sees("Say what is different here.").await?;
+    director.presses_a_link("Roll it, step round it").await?;
+    director.sees("version 1, saved").await?;
     browser.end().await
 }

@@ -39,6 +39,43 @@ async fn the_clock_goes_on_over_a_reload_and_stands_while_it_is_held() -> Result
     phone.end().await
 }
 
+// The script that runs before the page begins is run once more beside an empty page, as on a phone that is still busy.
+#[tokio::test]
+async fn the_last_sight_of_today_stands_until_the_page_has_begun_and_goes_with_whoever_signs_out()
+-> Result<(), Failed> {
+    const KEPT: &str = "return localStorage.getItem('jogo.glimpse') !== null";
+    const SHOWN: &str = "return (async () => {
+            const root = document.getElementById('root')
+            root.replaceChildren()
+            await new Promise((done) => {
+                const again = document.createElement('script')
+                again.src = '/glimpse.js'
+                again.onload = done
+                document.head.append(again)
+            })
+            const clock = root.querySelector('[role=timer]')
+            return [root.inert, clock?.textContent, Math.round(clock?.getBoundingClientRect().height)]
+        })()";
+    let server = Server::start()?;
+    let phone = Browser::start(PHONE).await?;
+    let coach = Person::at(&phone, &server);
+    coach.signs_in_as(COACH).await?;
+    coach.sees("Block 1 of").await?;
+    let clock = coach.runs(CLOCK).await?;
+    let tall = coach.runs("return Math.round(document.querySelector('[role=timer]').getBoundingClientRect().height)");
+    let tall = tall.await?;
+    coach.waits_until(KEPT).await?;
+    let shown = coach.runs(SHOWN).await?;
+    assert_eq!(shown, serde_json::json!([true, clock, tall]), "the same clock, in its own styles");
+    coach.reloads().await?;
+    coach.presses("Start the clock").await?;
+    coach.presses(COACH).await?;
+    coach.presses("Sign out").await?;
+    coach.sees("Pelya Sullstay").await?;
+    assert_eq!(coach.runs(KEPT).await?, false, "what one person saw is not shown to the next");
+    phone.end().await
+}
+
 #[tokio::test]
 async fn who_is_missing_is_tapped_and_the_last_word_counts() -> Result<(), Failed> {
     let server = Server::start()?;

@@ -1,5 +1,5 @@
-//! The library as files: bands, skills, tests with their standards, milestones, drills and their translations in and
-//! out as JSON, and read as a whole.
+//! The library as files: bands, skills, tests with their standards, milestones, drills, templates and translations in
+//! and out as JSON, and read as a whole.
 
 use crate::json::found;
 use jogo_core::academy::language::Language;
@@ -34,7 +34,7 @@ use crate::json::pointer;
 const LARGEST_FILE: u64 = 4_000_000;
 /// The message for a piece that is none of these.
 const NO_PIECE: &str = "is not a drill (`layout`), skill (`needs`), test (`protocol`), standard (`thresholds`), milestone \
-    (`evidence`), band (`longest_bout_s`) or translation (`language`): see docs/formats.md";
+    (`evidence`), band (`longest_bout_s`), template (`goals`) or translation (`language`): see docs/formats.md";
 /// How many faults are said at once.
 const MOST_FAULTS: usize = 100;
 
@@ -59,6 +59,8 @@ struct Pieces {
     standards: Vec<(String, Standard)>,
     milestones: Vec<(String, Milestone)>,
     curricula: Vec<(String, Curriculum)>,
+    /// What each curriculum is called in files.
+    templates: Vec<String>,
     phrases: Vec<(String, Phrases)>,
     faults: Vec<String>,
 }
@@ -66,21 +68,20 @@ struct Pieces {
 /// Reads files and folders of JSON and puts what they hold into the library: all of it, or nothing.
 pub async fn import(store: &Store, paths: &[PathBuf], at: Timestamp) -> Result<String, Stopped> {
     let mut pieces = Pieces::of(paths);
-    // Curricula are begun on screen.
-    pieces.faults.extend(pieces.curricula.iter().map(|(at, _)| format!("{at}{NO_PIECE}")));
     pieces.check(&Kept::of(store).await.map_err(|e| Stopped::failed(e.to_string()))?);
     if !pieces.faults.is_empty() {
         return Err(Stopped::input(format!("nothing was imported:\n{}", at_once(&pieces.faults))));
     }
-    let Pieces { bands, skills, tests, drills, standards, milestones, phrases, .. } = pieces;
+    let Pieces { bands, skills, tests, drills, standards, milestones, curricula, templates, phrases, .. } = pieces;
     let says = format!(
-        "{} bands, {} skills, {} tests, {} drills, {} standards, {} milestones, {} translated texts",
+        "{} bands, {} skills, {} tests, {} drills, {} standards, {} milestones, {} templates, {} translated texts",
         bands.len(),
         skills.len(),
         tests.len(),
         drills.len(),
         standards.len(),
         milestones.len(),
+        curricula.len(),
         phrases.iter().map(|(_, book)| book.texts.len() + book.calls.len()).sum::<usize>()
     );
     let library = Library {
@@ -91,6 +92,7 @@ pub async fn import(store: &Store, paths: &[PathBuf], at: Timestamp) -> Result<S
         standards: second(standards),
         milestones: second(milestones),
         phrases: second(phrases),
+        templates: templates.into_iter().zip(second(curricula)).collect(),
     };
     store.put_library(&library, at).await.map_err(|e| Stopped::failed(e.to_string()))?;
     Ok(format!("imported {says}\n"))
@@ -164,21 +166,22 @@ impl Pieces {
             inside.iter().filter(wanted).for_each(|path| self.read(path));
             return;
         }
+        let name = path.file_stem().unwrap_or_default().to_string_lossy().into_owned();
         match text_of(path)
             .and_then(|text| serde_json::from_str(&text).map_err(|e| format!("is no JSON: {e}")))
         {
             Ok(Value::Array(all)) => {
                 for (i, piece) in all.into_iter().enumerate() {
-                    self.take(&format!("{}: /{i}", path.display()), piece);
+                    self.take(&format!("{}: /{i}", path.display()), &format!("{name}-{}", i + 1), piece);
                 }
             }
-            Ok(piece) => self.take(&format!("{}: ", path.display()), piece),
+            Ok(piece) => self.take(&format!("{}: ", path.display()), &name, piece),
             Err(says) => self.faults.push(format!("{}: {says}", path.display())),
         }
     }
 
-    /// What a piece is shows in what it says.
-    fn take(&mut self, at: &str, piece: Value) {
+    /// What a piece is shows in what it says. A template has no name but that of its file.
+    fn take(&mut self, at: &str, name: &str, piece: Value) {
         let says = |key: &str| piece.get(key).is_some();
         if says("thresholds") {
             self.standards.extend(typed(at, piece, &mut self.faults));
@@ -193,7 +196,9 @@ impl Pieces {
         } else if says("longest_bout_s") {
             self.bands.extend(typed(at, piece, &mut self.faults));
         } else if says("goals") {
-            self.curricula.extend(typed(at, piece, &mut self.faults));
+            let known = typed(at, piece, &mut self.faults);
+            self.templates.extend(known.is_some().then(|| name.to_owned()));
+            self.curricula.extend(known);
         } else if says("language") {
             self.phrases.extend(typed(at, piece, &mut self.faults));
         } else {
@@ -221,6 +226,8 @@ impl Pieces {
             .map(|(at, milestone)| (at, check_milestone(milestone, &bands, &skills, &tests)));
         let standard_faults =
             self.standards.iter().map(|(at, standard)| (at, wrong_with(standard, &tests, &bands)));
+        let template_faults =
+            self.curricula.iter().map(|(at, wishes)| (at, wrong_with_template(wishes, &skills, &bands)));
         let phrase_faults = self.phrases.iter().map(|(at, book)| (at, book.faults()));
         let found: Vec<String> = band_faults
             .chain(phrase_faults)
@@ -229,6 +236,7 @@ impl Pieces {
             .chain(test_faults)
             .chain(standard_faults)
             .chain(milestone_faults)
+            .chain(template_faults)
             .flat_map(|(at, faults)| {
                 faults
                     .into_iter()
@@ -244,6 +252,8 @@ impl Pieces {
         self.faults.extend(twice("skill", self.skills.iter().map(|(at, s)| (at, s.id.as_str()))));
         self.faults.extend(twice("test", self.tests.iter().map(|(at, t)| (at, t.id.as_str()))));
         self.faults.extend(twice("milestone", self.milestones.iter().map(|(at, m)| (at, m.id.as_str()))));
+        let templates = self.curricula.iter().zip(&self.templates);
+        self.faults.extend(twice("template", templates.map(|((at, _), name)| (at, name.as_str()))));
         self.faults.extend(twice("band", self.bands.iter().map(|(at, b)| (at, b.id.as_str()))));
     }
 
@@ -307,6 +317,19 @@ fn wrong_with(standard: &Standard, tests: &[Test], bands: &[Band]) -> Vec<InputE
     faults
 }
 
+/// What is wrong with a template beside the library.
+fn wrong_with_template(wishes: &Curriculum, skills: &[Skill], bands: &[Band]) -> Vec<InputError> {
+    let mut faults = wishes.faults();
+    if !bands.iter().any(|band| band.id == wishes.band) {
+        faults.push(InputError::at("/band", Unknown::Band { id: wishes.band.to_string() }));
+    }
+    let unknown = wishes.goals.iter().enumerate().filter(|(_, goal)| !skills.iter().any(|s| s.id == goal.skill));
+    faults.extend(unknown.map(|(i, goal)| {
+        InputError::at(format!("/goals/{i}/skill"), Unknown::Skill { id: goal.skill.to_string() })
+    }));
+    faults
+}
+
 /// Names that are in two places.
 fn twice<'a>(kind: &str, all: impl Iterator<Item = (&'a String, &'a str)>) -> Vec<String> {
     let mut seen = std::collections::BTreeMap::new();
@@ -341,9 +364,9 @@ pub(super) fn text_of(path: &Path) -> Result<String, String> {
     std::fs::read_to_string(path).map_err(|e| format!("cannot be read: {e}"))
 }
 
-/// Writes the library into a folder: `bands.json`, `tests.json`, `milestones.json`, a file of skills for each strand,
-/// a file for each drill, and one of translations for each language that has some; in these, what is missing is
-/// empty.
+/// Writes the library into a folder: `bands.json`, `tests.json`, `standards.json`, `milestones.json`, a file of skills
+/// for each strand, a file for each drill and each template, and one of translations for each language that has some;
+/// in these, what is missing is empty.
 pub async fn export(store: &Store, folder: &Path) -> Result<String, Stopped> {
     let stored = |e: jogo_store::StoreError| Stopped::failed(e.to_string());
     let bands: Vec<Band> = store.bands().await.map_err(stored)?.into_iter().map(|kept| kept.band).collect();
@@ -352,7 +375,12 @@ pub async fn export(store: &Store, folder: &Path) -> Result<String, Stopped> {
     let milestones = store.milestones().await.map_err(stored)?;
     write(&folder.join("bands.json"), &bands)?;
     write(&folder.join("tests.json"), &tests)?;
+    write(&folder.join("standards.json"), &store.all_standards().await.map_err(stored)?)?;
     write(&folder.join("milestones.json"), &milestones)?;
+    let templates = store.templates().await.map_err(stored)?;
+    for (name, template) in &templates {
+        write(&folder.join(format!("templates/{name}.json")), template)?;
+    }
     for strand in Strand::ALL {
         let of_strand: Vec<&Skill> = skills.iter().filter(|skill| skill.strand == strand).collect();
         write(&folder.join(format!("skills/{}.json", strand.word())), &of_strand)?;
@@ -360,7 +388,7 @@ pub async fn export(store: &Store, folder: &Path) -> Result<String, Stopped> {
     for drill in &drills {
         write(&folder.join(format!("drills/{}.json", drill.id)), drill)?;
     }
-    let pieces = serde_json::json!([bands, skills, tests, milestones, drills]);
+    let pieces = serde_json::json!([bands, skills, tests, milestones, drills, templates]);
     for language in Language::ALL {
         let mut book = store.phrases(language).await.map_err(stored)?;
         if book.texts.is_empty() && book.calls.is_empty() {

@@ -1,4 +1,5 @@
-//! The demo academy: seven clubs in the middle of their season, and a winter for the U8–U9 that waits to be published.
+//! The demo academy: seven clubs in the middle of their season, and a winter for the U8–U9 that waits to be published, and
+//! drafts of the terms before and after.
 
 mod academy;
 mod scale;
@@ -6,6 +7,8 @@ mod story;
 
 use jiff::ToSpan;
 use jiff::tz::TimeZone;
+use jogo_core::academy::band::Band;
+use jogo_core::plan::curriculum::Curriculum;
 use jogo_core::statistics::chance::Chance;
 use jogo_core::technique::skill::{Skill, Strand};
 use jogo_store::Store;
@@ -32,18 +35,34 @@ fn file<T: DeserializeOwned>(name: &str) -> Result<T, Failed> {
     serde_json::from_slice(&file.data).map_err(|e| format!("demo/{name}: {e}").into())
 }
 
+/// The names of the files in a folder.
+fn names_in(folder: &str) -> Vec<String> {
+    let mut names: Vec<_> = Files::iter().filter(|name| name.starts_with(folder)).map(String::from).collect();
+    names.sort();
+    names
+}
+
+/// The terms of a year, as the files of the templates call them.
+const TERMS: [&str; 3] = ["autumn", "winter", "spring"];
+
+/// The templates of every band, term by term.
+fn templates(bands: &[Band]) -> Result<Vec<(String, Curriculum)>, Failed> {
+    let names = bands.iter().flat_map(|band| TERMS.map(|term| format!("{}-{term}", band.id)));
+    names.map(|name| Ok((name.clone(), file(&format!("templates/{name}.json"))?))).collect()
+}
+
 /// The demo's library.
 pub fn library() -> Result<Library, Failed> {
-    let mut names: Vec<_> = Files::iter().filter(|name| name.starts_with("drills/")).collect();
-    names.sort();
     let mut skills = Vec::new();
     for strand in Strand::ALL {
         skills.extend(file::<Vec<Skill>>(&format!("skills/{}.json", strand.word()))?);
     }
+    let bands: Vec<Band> = file("bands.json")?;
     Ok(Library {
-        bands: file("bands.json")?,
+        templates: templates(&bands)?,
+        bands,
         skills,
-        drills: names.iter().map(|name| file(name)).collect::<Result<_, _>>()?,
+        drills: names_in("drills/").iter().map(|name| file(name)).collect::<Result<_, _>>()?,
         tests: file("tests.json")?,
         standards: file("standards.json")?,
         milestones: file("milestones.json")?,
@@ -59,10 +78,6 @@ pub async fn fill(store: &Store, clock: &Clock, scale: u32) -> Result<(), Failed
     store.set_academy("Skerrow Islands Youth Football", "UTC").await?;
     store.change_settings(&file("academy.json")?, 1).await?;
     store.put_library(&library, now).await?;
-    for (place, band) in (0_i64..).zip(&library.bands) {
-        let template = file(&format!("templates/{}.json", band.id))?;
-        store.put_template(&band.id, place, &template).await?;
-    }
     let mut cast = Cast::new(store, now)?;
     let director = cast.director().await?;
     let mut story = Story { store, shelf: &library, chance: Chance::seeded(2037), now, today, director };
@@ -86,8 +101,18 @@ pub async fn fill(store: &Store, clock: &Clock, scale: u32) -> Result<(), Failed
     scale::add(&story, &mut cast, scale.saturating_sub(1)).await?;
     cast.lead("nelun", "Nelun Torrby", "North Beacon").await?;
     story.curriculum("curriculum.json", Some("Winter with the ball"), (today, 6), 7).await?;
+    for (seed, band) in (41..).zip(&library.bands) {
+        for (term, from_today, weeks) in OTHER_TERMS {
+            let season = (today + from_today.weeks(), weeks);
+            story.curriculum(&format!("templates/{}-{term}.json", band.id), None, season, seed).await?;
+        }
+    }
     Ok(())
 }
+
+/// The terms before and after: from how many weeks after today, and how many weeks. The autumn was run on paper, and
+/// the spring is a draft.
+const OTHER_TERMS: [(&str, i64, u32); 2] = [("autumn", -23, 10), ("spring", 8, 10)];
 
 /// A curriculum that teams run.
 struct Running {
@@ -116,7 +141,7 @@ const RUNNING: [Running; 4] = [
     },
     Running {
         band: "u6-u7",
-        wishes: "templates/u6-u7.json",
+        wishes: "templates/u6-u7-winter.json",
         name: None,
         begun: 5,
         weeks: 12,
@@ -125,7 +150,7 @@ const RUNNING: [Running; 4] = [
     },
     Running {
         band: "u10-u12",
-        wishes: "templates/u10-u12.json",
+        wishes: "templates/u10-u12-winter.json",
         name: None,
         begun: 5,
         weeks: 12,
@@ -134,7 +159,7 @@ const RUNNING: [Running; 4] = [
     },
     Running {
         band: "u13-u15",
-        wishes: "templates/u13-u15.json",
+        wishes: "templates/u13-u15-winter.json",
         name: None,
         begun: 5,
         weeks: 12,

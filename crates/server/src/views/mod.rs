@@ -11,6 +11,7 @@ pub mod map;
 pub mod presence;
 pub mod progress;
 pub mod promise;
+pub mod questions;
 pub mod repeatability;
 pub mod scores;
 pub mod session_log;

@@ -19,7 +19,7 @@ pub fn looking(drill: &Value) -> Value {
 #[case::by_skill_and_stage("skill=one-v-one&stage=contest", &["one-v-one-to-gates"])]
 #[case::at_home_in_a_small_corner(
     "strand=receiving&home=true&width_m=2&depth_m=2",
-    &["cradle", "juggle-insides-only", "juggle-below-the-knee", "rising-staircase", "juggle-other-foot", "juggle-thighs-only"]
+    &["cradle", "drop-kick-and-catch", "juggle-insides-only", "juggle-below-the-knee", "rising-staircase", "juggle-other-foot", "juggle-thighs-only"]
 )]
 #[case::in_german("text=Kontakt%20mehr%20fangen&language=de", &["rising-staircase"])]
 #[case::in_a_language_that_nobody_asked_for("text=Kontakt%20mehr", &[])]
@@ -95,9 +95,8 @@ async fn an_edition_keeps_the_drill_that_it_was_published_with() {
 async fn a_curriculum_has_changed_only_when_something_that_it_uses_has() {
     let academy = academy().await;
     let director = academy.signed_in(DIRECTOR).await;
-    let autumn = director.gets("/curricula").await.body["items"][1]["id"].as_str().unwrap().to_owned();
-    let changed =
-        async || director.gets(&format!("/curricula/{autumn}")).await.body["changed_since_edition"].clone();
+    let running = director.named("At speed and under pressure").await;
+    let changed = async || director.gets(&running).await.body["changed_since_edition"].clone();
     assert_eq!(changed().await, false);
     let retitle = async |id: &str| {
         let read = director.gets(&format!("/drills/{id}")).await;
@@ -108,7 +107,7 @@ async fn a_curriculum_has_changed_only_when_something_that_it_uses_has() {
     retitle("header-to-partner").await;
     assert_eq!(changed().await, false, "a drill of another band");
     let laid =
-        director.gets(&format!("/curricula/{autumn}/sessions/0")).await.body["blocks"][0]["drill"].clone();
+        director.gets(&format!("{running}/sessions/0")).await.body["blocks"][0]["drill"].clone();
     retitle(laid.as_str().unwrap()).await;
     assert_eq!(changed().await, true, "a drill of its plan");
 }
@@ -243,6 +242,25 @@ async fn bands_and_the_academy_change_once_and_within_their_ranges() {
     settings["cut_off"] = "13-01".into();
     let wrong = director.writes(Method::PUT, "/academy", &saved.etag.unwrap(), settings).await;
     assert_eq!(wrong.body["errors"][0]["code"], "band-no-day-of-the-year", "{wrong:?}");
+}
+
+#[actix_web::test]
+async fn what_is_asked_of_the_library_follows_every_change() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    assert_eq!(director.gets("/questions").await.body, json!([]));
+    let read = director.gets("/drills/roll-and-round").await;
+    let mut drill = read.body["drill"].clone();
+    drill["cautions"] = json!([]);
+    let saved =
+        director.writes(Method::PUT, "/drills/roll-and-round", &read.etag.unwrap(), drill.clone()).await;
+    assert_eq!(saved.status, 200, "{saved:?}");
+    let asked = director.gets("/questions").await.body;
+    assert_eq!(
+        (&asked[0]["kind"], &asked[0]["drill"], &asked[0]["of"], &asked[0]["says"]["code"]),
+        (&json!("drill"), &drill["id"], &drill["title"], &json!("library-caution-missing"))
+    );
+    assert_eq!(asked.as_array().unwrap().len(), 1);
 }
 
 #[actix_web::test]

@@ -8,10 +8,11 @@ use uuid::Uuid;
 
 use super::{COACH, DIRECTOR, academy, id};
 
-pub fn new_curriculum(template: &str) -> Value {
+/// Wishes that begin from the winter of a band.
+pub fn new_curriculum(band: &str) -> Value {
     json!({
         "id": Uuid::now_v7(),
-        "from": {"kind": "template", "template": template},
+        "from": {"kind": "template", "template": format!("{band}-winter")},
         "name": "Spring with the ball",
         "season": {"start": "2031-03-03", "weeks": 4, "weekdays": [2, 5], "holidays": [2]},
         "session_min": 35,
@@ -66,7 +67,7 @@ async fn a_curriculum_is_made_once_with_a_legal_plan_around_its_holidays() {
     let beginnings = director.gets("/curricula/beginnings").await.body;
     assert_eq!(
         (beginnings["approaches"].as_array().unwrap().len(), beginnings["from"].as_array().unwrap().len()),
-        (3, 15)
+        (3, 31)
     );
 }
 

@@ -14,18 +14,27 @@ async fn a_list_comes_in_pages() {
         page["items"].as_array().unwrap().iter().map(|c| c["name"].as_str().unwrap().to_owned()).collect()
     };
     let first = director.gets("/curricula?limit=1").await.body;
-    assert_eq!(names(&first), ["Winter with the ball"]);
+    assert_eq!(names(&first), ["To goal"]);
     let next = first["next"].as_str().unwrap();
     let second = director.gets(&format!("/curricula?limit=1&after={next}")).await.body;
     assert_eq!(
         (names(&second), &second["next"]),
-        (vec!["At speed and under pressure".to_owned()], &second["items"][0]["id"])
+        (vec!["Past somebody".to_owned()], &second["items"][0]["id"])
     );
     let after = second["next"].as_str().unwrap();
-    let rest = director.gets(&format!("/curricula?limit=9&after={after}")).await.body;
+    let rest = director.gets(&format!("/curricula?limit=30&after={after}")).await.body;
     assert_eq!(
         (names(&rest).last().unwrap().as_str(), &rest["next"]),
-        ("Autumn with the ball", &Value::Null)
+        ("First weeks with the ball", &Value::Null)
+    );
+    // Today is the first day of the winter; the autumn is over, the spring to come.
+    let stands = |name: &str| {
+        let lines = rest["items"].as_array().unwrap();
+        lines.iter().find(|line| line["name"] == name).unwrap()["stands"].clone()
+    };
+    assert_eq!(
+        ["Turn and go", "Winter with the ball", "Two feet, one ball"].map(stands),
+        ["coming", "running", "over"]
     );
     let beyond = director.gets(&format!("/curricula?after={}", super::id(99))).await.body;
     assert_eq!(beyond, json!({"items": [], "next": null}));

@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 84] = [
+const ROUTES: [(&str, &str, &[&str]); 85] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/language", &[DIRECTOR, LEAD, COACH]),
@@ -20,6 +20,7 @@ const ROUTES: [(&str, &str, &[&str]); 84] = [
     ("PUT", "/drills/weave-six", &[DIRECTOR]),
     ("GET", "/drills/weave-six/versions/1", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/drills/weave-six/archive", &[DIRECTOR]),
+    ("GET", "/questions", &[DIRECTOR]),
     ("GET", "/skills", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/phrases/de", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/desk", &[DIRECTOR, LEAD, COACH]),

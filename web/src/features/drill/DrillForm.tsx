@@ -106,7 +106,7 @@ export function DrillForm({ drill, view, band, errors, cautions, onBand, onChang
           label={t('desk-cautions')}
           options={CAUTIONS}
           chosen={drill.cautions}
-          says={(tag) => t(`drills-caution-tags-${tag}`)}
+          says={(tag) => t(`caution-tag-${tag}`)}
           onToggle={(tag) => onChange({ cautions: toggled(drill.cautions, tag) })}
         />
         {cautions.map((text) => (

@@ -90,6 +90,9 @@ export function DrillsPage({ editable }: { editable: boolean }) {
           <ScaleBar />
           {editable && (
             <>
+              <Button component={Link} to="/drills/questions" variant="text">
+                {t('questions-open')}
+              </Button>
               <Button component={Link} to="/drills/bands" variant="text">
                 {t('bands-title')}
               </Button>

@@ -132,7 +132,7 @@ function MoreFilters({ wanted, keeps, onWant }: Pick<Props, 'wanted' | 'keeps' |
         label={t('drills-without')}
         none={t('drills-no-matter')}
         value={wanted.without ?? ''}
-        options={CAUTIONS.map((caution) => ({ value: caution, says: t(`drills-caution-tags-${caution}`) }))}
+        options={CAUTIONS.map((caution) => ({ value: caution, says: t(`caution-tag-${caution}`) }))}
         onChange={(without) => onWant({ without })}
       />
       <Choice

@@ -2,6 +2,7 @@
 export const drillKeys = {
   lists: ['drill', 'list'],
   list: (wanted: object) => ['drill', 'list', wanted],
+  questions: ['drill', 'questions'],
   drill: (id: string | undefined) => ['drill', 'drill', id],
   phrases: (language: string, page: string | undefined) => ['drill', 'phrases', language, page],
   voices: (id: string) => ['drill', 'voices', id],

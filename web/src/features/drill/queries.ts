@@ -40,6 +40,14 @@ function inOrder(found: Schemas['DrillEntry'][]) {
   )
 }
 
+/** What is asked of the library as a whole. */
+export const useQuestions = () =>
+  useQuery({
+    queryKey: drillKeys.questions,
+    queryFn: () => data(api.GET('/questions')),
+    select: useTranslated(),
+  })
+
 export const useSkills = () =>
   useQuery({
     queryKey: progressionKeys.skills,

@@ -2,6 +2,7 @@
 
 import { hashKey, type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, ProblemError, type Schemas } from '../../api/client'
+import { forgetGlimpse } from '../../storage/glimpse'
 import { chosenLanguage } from '../../storage/remembered'
 import { type Language, ofBrowser } from '../../texts/t'
 import { deliveryKeys } from '../delivery/keys'
@@ -27,8 +28,9 @@ export function useSession() {
         if (before && before.id !== session.id) forgetOthers(queries)
         return session
       } catch (error) {
-        if (error instanceof ProblemError && error.status === 401) return null
-        throw error
+        if (!(error instanceof ProblemError && error.status === 401)) throw error
+        forgetGlimpse()
+        return null
       }
     },
     staleTime: 60_000,
@@ -42,10 +44,12 @@ export const useSamples = () =>
 const MINE = [peopleKeys.session, peopleKeys.samples].map((key) => hashKey(key))
 
 /** What one person has read is not shown to the next. */
-const forgetOthers = (queries: QueryClient) =>
+function forgetOthers(queries: QueryClient) {
+  forgetGlimpse()
   queries.removeQueries({
     predicate: ({ queryHash }) => !MINE.includes(queryHash),
   })
+}
 
 export function useSignIn() {
   const queries = useQueryClient()

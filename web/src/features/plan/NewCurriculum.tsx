@@ -245,6 +245,9 @@ const titled = (from: Beginning, translated: Translate) => {
     : t('plan-making-skills', { band: name })
 }
 
+const keyOf = (from: Beginning) =>
+  from.kind === 'curriculum' ? from.curriculum : from.kind === 'template' ? from.template : from.band
+
 /** What a curriculum of the band may begin from. */
 function Sources({ sources, onChoose }: { sources: Beginning[]; onChoose: (from: Beginning) => void }) {
   const translated = useTranslated()
@@ -253,7 +256,7 @@ function Sources({ sources, onChoose }: { sources: Beginning[]; onChoose: (from:
       {sources.length === 0 && <Typography>{t('plan-making-nothing')}</Typography>}
       {sources.map((each, i) => (
         <Plate
-          key={each.kind === 'curriculum' ? each.curriculum : each.kind}
+          key={keyOf(each)}
           first={i === 0}
           title={titled(each, translated)}
           says={t('plan-making-contains', {

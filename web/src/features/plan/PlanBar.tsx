@@ -1,6 +1,7 @@
 // The head of the plan: which curriculum, how it stands, what the last edit cost, and what can be done next.
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import ListSubheader from '@mui/material/ListSubheader'
 import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
@@ -10,8 +11,34 @@ import { t } from '../../texts/t'
 import { told } from '../../texts/told'
 import { Choice } from '../../ui/Choice'
 import { asDay, asTime, Figure } from '../../ui/figures'
+import { useBands } from '../drill/queries'
 import { LOOKS, type Look } from './at'
 import type { Laying } from './laying'
+
+const STANDS = ['running', 'coming', 'over'] as const
+
+/** The curricula that stand so, under their heading; a menu takes no fragments. */
+function choices(
+  all: Schemas['CurriculumEntry'][],
+  stands: (typeof STANDS)[number],
+  bandOf: (id: string) => string,
+) {
+  const some = all.filter((entry) => entry.stands === stands)
+  if (some.length === 0) return []
+  return [
+    <ListSubheader key={stands} sx={{ lineHeight: 2 }}>
+      {t(`plan-stands-${stands}`)}
+    </ListSubheader>,
+    ...some.map((entry) => (
+      <MenuItem key={entry.id} value={entry.id}>
+        {entry.name}
+        <Box component="span" sx={{ flex: 1, textAlign: 'right', pl: 2, color: 'text.secondary' }}>
+          {bandOf(entry.band)}
+        </Box>
+      </MenuItem>
+    )),
+  ]
+}
 
 interface PlanBarProps {
   view: Curriculum
@@ -33,6 +60,8 @@ interface PlanBarProps {
 export function PlanBar(props: PlanBarProps) {
   const { view, all, busy, solving, laying, mayPublish, next, look, onLook, shown, onUndo, onPublish } = props
   const navigate = useNavigate()
+  const bands = useBands().data
+  const bandOf = (id: string) => bands?.find(({ band }) => band.id === id)?.band.name ?? id
   const latest = view.editions[0]
   const price = view.came.price
   return (
@@ -46,14 +75,12 @@ export function PlanBar(props: PlanBarProps) {
           onChange={(event) => void navigate(`/plan/${event.target.value}`)}
           slotProps={{
             htmlInput: { 'aria-label': t('plan-choose') },
+            // What is chosen stands there alone; its band stands below.
+            select: { renderValue: () => all.find((entry) => entry.id === view.id)?.name },
             input: { disableUnderline: true, sx: { fontSize: '1.25rem', fontWeight: 650, lineHeight: 1.2 } },
           }}
         >
-          {all.map((entry) => (
-            <MenuItem key={entry.id} value={entry.id}>
-              {entry.name}
-            </MenuItem>
-          ))}
+          {STANDS.flatMap((stands) => choices(all, stands, bandOf))}
           <MenuItem value="new">{t('plan-make-new')}</MenuItem>
         </TextField>
         <Typography color="text.secondary" variant="caption" component="div" role="status">

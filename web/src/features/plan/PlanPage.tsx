@@ -36,7 +36,9 @@ export function PlanPage() {
   const curriculum = useCurriculum(id)
   if (curricula.isError) return <ErrorNote error={curricula.error} />
   if (!curricula.data) return <Loading />
-  const first = curricula.data[0]
+  // The list begins with the latest: of what runs, the one that has begun last; else what comes next.
+  const of = (stands: Schemas['InTime']) => curricula.data.filter((entry) => entry.stands === stands)
+  const first = of('running')[0] ?? of('coming').at(-1) ?? curricula.data[0]
   if (!first) {
     return (
       <Empty>

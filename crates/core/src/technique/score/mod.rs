@@ -33,6 +33,7 @@ pub mod unfold;
 pub use fault::{Expected, Fault, Mend, ScoreFault};
 
 use crate::technique::skill::Skill;
+use crate::technique::surface::Surface;
 use crate::units::Metres;
 use play::{Round, opening};
 use tempo::BodySize;
@@ -94,6 +95,25 @@ impl Score {
         let unfolded = Unfolded { travel: Some((way, length)), ..self.unfolded.clone() };
         let (round, _) = play::play(&unfolded, opening(&unfolded), self.size);
         Score { unfolded, round, size: self.size }
+    }
+
+    /// The same with another surface in the place of the leading one: the first touch, and every touch that does the
+    /// same with the same surface. `None` if the surface cannot do it, or if the ball is then out of reach.
+    ///
+    /// ```
+    /// use jogo_core::technique::score::{Score, tempo::BodySize};
+    /// use jogo_core::technique::surface::Surface;
+    ///
+    /// let score = Score::read("toss, right thigh cushion, right laces stop", BodySize::default(), &[]).unwrap();
+    /// assert_eq!(score.played_with(Surface::Inside).unwrap().touches().right[&Surface::Inside], 1);
+    ///
+    /// let roll = Score::read("right sole roll in, left sole stop", BodySize::default(), &[]).unwrap();
+    /// assert!(roll.played_with(Surface::Laces).is_none()); // laces cannot roll
+    /// ```
+    pub fn played_with(&self, surface: Surface) -> Option<Score> {
+        let unfolded = self.unfolded.played_with(surface)?;
+        let (round, faults) = play::play(&unfolded, opening(&unfolded), self.size);
+        faults.is_empty().then_some(Score { unfolded, round, size: self.size })
     }
 
     /// The same with the feet exchanged: every sum stays, left and right change places.

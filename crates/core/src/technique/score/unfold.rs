@@ -35,6 +35,16 @@ impl Touch {
         self.side.filter(|_| self.surface.of_foot())
     }
 
+    /// The same with another surface; `None` if that cannot do it. The ball goes where the surface usually sends it if
+    /// it cannot send it the same way.
+    fn played_with(self, surface: Surface) -> Option<Touch> {
+        let ways = self.action.ways(surface)?;
+        let way = self.way.filter(|way| ways.contains(way));
+        let side = surface.is_paired().then(|| self.side.unwrap_or(Side::Right));
+        let usual = || self.way.and_then(|_| self.action.usual_way(surface));
+        Some(Touch { surface, side, way: way.or_else(usual), ..self })
+    }
+
     /// The leg that it takes off the floor, and that lands afterwards.
     pub fn leg(&self) -> Option<Side> {
         self.side.filter(|_| self.surface != Surface::Shoulder)
@@ -64,6 +74,14 @@ pub enum Move {
 }
 
 impl Move {
+    /// The touch, if it is one.
+    fn touch(&self) -> Option<Touch> {
+        match self {
+            Move::Touch(touch) => Some(*touch),
+            _ => None,
+        }
+    }
+
     /// The foot or leg that moves, if one does.
     pub fn foot(&self) -> Option<Side> {
         match self {
@@ -118,6 +136,22 @@ pub struct Unfolded {
 }
 
 impl Unfolded {
+    /// The same with another surface in the place of the leading one; `None` without a touch, or if it cannot be done.
+    pub(super) fn played_with(&self, surface: Surface) -> Option<Unfolded> {
+        let mut moves = self.beats.iter().flat_map(|beat| &beat.moves);
+        let leads = moves.find_map(Move::touch)?;
+        let alike = |touch: &Touch| (touch.surface, touch.action) == (leads.surface, leads.action);
+        let replaced = |each: &Move| match each.touch().filter(alike) {
+            Some(touch) => touch.played_with(surface).map(Move::Touch),
+            None => Some(*each),
+        };
+        let beat = |beat: &Beat| {
+            let moves = beat.moves.iter().map(replaced).collect::<Option<_>>()?;
+            Some(Beat { place: beat.place, moves })
+        };
+        Some(Unfolded { beats: self.beats.iter().map(beat).collect::<Option<_>>()?, ..self.clone() })
+    }
+
     /// The same with the feet exchanged.
     pub fn mirrored(&self) -> Unfolded {
         let beat = |beat: &Beat| Beat {

@@ -15,6 +15,7 @@ use crate::facts::Entered;
 use crate::facts::Thing;
 use actix_web::web::{Data, Path, Query};
 use actix_web::{HttpRequest, HttpResponse, get, post, put};
+use jiff::civil::Date;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::session::RunningOrder;
 use jogo_core::delivery::team_plan::takes_over;
@@ -27,6 +28,7 @@ use jogo_core::plan::search::solve::{STEPS_NEAR, usual_steps};
 use jogo_core::plan::{
     Clash, Edit, Plan, Price, Problem as PlanProblem, check, edit, price, score, solve, solve_near,
 };
+use jogo_core::season::InTime;
 use jogo_store::delivery::team_plans::{Assigned, Joining};
 use jogo_store::plan::{CurriculumLine, NewEdition};
 use serde::{Deserialize, Serialize};
@@ -86,14 +88,17 @@ pub(super) struct CurriculumEntry {
     band: BandId,
     start: String,
     weeks: u32,
+    /// Where its weeks stand today.
+    stands: InTime,
     /// Number of the latest edition.
     edition: Option<i64>,
 }
 
-impl From<CurriculumLine> for CurriculumEntry {
-    fn from(line: CurriculumLine) -> CurriculumEntry {
+impl CurriculumEntry {
+    fn of(line: CurriculumLine, today: Date) -> CurriculumEntry {
         let CurriculumLine { id, name, band, start, weeks, edition } = line;
-        CurriculumEntry { id, name, band, start: start.to_string(), weeks, edition }
+        let stands = InTime::of(start, weeks, today);
+        CurriculumEntry { id, name, band, start: start.to_string(), weeks, stands, edition }
     }
 }
 
@@ -109,7 +114,8 @@ pub(super) async fn list(
 ) -> Answer<Json<Page<CurriculumEntry>>> {
     who.may(Act::Review)?;
     let lines = state.store.curriculum_lines(cursor.after()?, cursor.limit() as u32 + 1).await?;
-    let entries = lines.into_iter().map(CurriculumEntry::from).collect();
+    let today = state.today().await?;
+    let entries = lines.into_iter().map(|line| CurriculumEntry::of(line, today)).collect();
     Ok(Json(cursor.begun(entries, |entry: &CurriculumEntry| entry.id.to_string())))
 }
 

@@ -6,12 +6,14 @@ import { lazy, Suspense, useState } from 'react'
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import type { RunningOrder } from '../../../api/client'
 import { dayNow } from '../../../api/day'
+import { useGlimpse } from '../../../storage/glimpse'
 import { bringSaid, themeInShort } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { asLongDay } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { useSquad } from '../../assessment/squad/queries'
 import { useTeam } from '../../frame/team'
+import { BEGINS_AT } from '../../people/session'
 import { BlockScreen } from './BlockScreen'
 import { Hinges } from './Hinges'
 import { type BlockName, nameOf, type SessionHeld, type SessionLog, useLog } from './log'
@@ -54,6 +56,7 @@ interface RunProps {
 function Run({ team, edition, session, view, today }: RunProps) {
   const [address, setAddress] = useSearchParams()
   const { running_order: order } = view
+  useGlimpse(view, BEGINS_AT.coach)
   const log = useLog({ team, edition, session, day: order.date }, view)
   const looks = useLooks({ team, day: order.date }, view, today)
   const [justSaid, setJustSaid] = useState<BlockName | null>(null)
