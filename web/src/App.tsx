@@ -40,6 +40,10 @@ const DrillDesk = lazy(() => import('./features/drill/DrillDesk').then((m) => ({
 const ProgressionsPage = lazy(() =>
   import('./features/progression/ProgressionsPage').then((m) => ({ default: m.ProgressionsPage })),
 )
+const BeginPage = lazy(() => import('./features/people/BeginPage').then((m) => ({ default: m.BeginPage })))
+const BeginningPage = lazy(() =>
+  import('./features/academy/beginning/BeginningPage').then((m) => ({ default: m.BeginningPage })),
+)
 const QuestionsPage = lazy(() =>
   import('./features/drill/QuestionsPage').then((m) => ({ default: m.QuestionsPage })),
 )
@@ -132,18 +136,19 @@ const movedTo = (pathname: string) =>
     .replace(/^\/evenings(?=\/|$)/, '/sessions')
     .replace(/^\/print\/passports(?=\/|$)/, '/print/progress')
 
+/** These ask nobody who they are. */
+const OpenPages = () => (
+  <Routes>
+    <Route path="/join/:token" element={<JoinPage />} />
+    <Route path="/begin/:secret" element={<BeginPage />} />
+    <Route path="/home/:token" element={<HomePage />} />
+  </Routes>
+)
+
 function Pages({ look }: { look: Look }) {
   const session = useSession()
   const { pathname, search } = useLocation()
-  // These pages ask nobody who they are.
-  if (/^\/(join|home)\//.test(pathname)) {
-    return (
-      <Routes>
-        <Route path="/join/:token" element={<JoinPage />} />
-        <Route path="/home/:token" element={<HomePage />} />
-      </Routes>
-    )
-  }
+  if (/^\/(join|home|begin)\/./.test(pathname)) return <OpenPages />
   const today = movedTo(pathname)
   if (today !== pathname) return <Navigate to={today + search} replace />
   if (session.isPending) return <Loading />
@@ -182,6 +187,7 @@ function Pages({ look }: { look: Look }) {
           <Route path="/sessions" element={<SessionsPage />} />
           <Route path="/levels" element={<LevelsPage />} />
           <Route path="/clubs" element={<ClubsPage editable />} />
+          <Route path="/begin" element={<BeginningPage />} />
           {squads}
           <Route path="/outbox" element={<OutboxPage />} />
           <Route path="*" element={<Navigate to={BEGINS_AT.director} replace />} />

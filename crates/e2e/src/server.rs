@@ -27,6 +27,16 @@ impl Server {
         Ok(Server { process, address, data })
     }
 
+    /// Starts the program on an empty folder; also answers with the address at which an academy is begun there.
+    pub fn on_nothing() -> Result<(Server, String), Failed> {
+        let data = tempfile::tempdir()?;
+        let (process, address, mut says) = Server::asked(&["serve"], "0", data.path())?;
+        let begin = says.find_map(|line| line.trim().strip_prefix(&address).map(str::to_owned));
+        let begin = begin.filter(|path| path.starts_with("/begin/")).ok_or("nothing said where to begin")?;
+        std::thread::spawn(move || says.for_each(drop));
+        Ok((Server { process, address, data }, begin))
+    }
+
     /// Stops it, as when the network or the machine is away.
     pub fn stops(&mut self) -> Result<(), Failed> {
         self.process.kill()?;
@@ -42,6 +52,18 @@ impl Server {
     }
 
     fn run(command: &[&str], port: &str, data: &std::path::Path) -> Result<(Child, String), Failed> {
+        let (process, address, says) = Server::asked(command, port, data)?;
+        // The rest of its output is read, so that the pipe never fills.
+        std::thread::spawn(move || says.for_each(drop));
+        Ok((process, address))
+    }
+
+    /// Starts the program: where it is open, and what else it says.
+    fn asked(
+        command: &[&str],
+        port: &str,
+        data: &std::path::Path,
+    ) -> Result<(Child, String, impl Iterator<Item = String> + Send + 'static), Failed> {
         let mut process = Command::new(built("jogo")?)
             .args(command)
             .args(["--port", port, "--today", TODAY, "--data"])
@@ -49,15 +71,11 @@ impl Server {
             .stdout(Stdio::piped())
             .spawn()?;
         let out = process.stdout.take().ok_or("the server has no output")?;
-        let mut lines = BufReader::new(out).lines();
+        let mut lines = BufReader::new(out).lines().map_while(Result::ok);
         let address = lines
-            .by_ref()
-            .map_while(Result::ok)
             .find_map(|line| line.strip_prefix("Jogo is open at ").map(str::to_owned))
             .ok_or("the server did not say where it is open")?;
-        // The rest of its output is read, so that the pipe never fills.
-        std::thread::spawn(move || lines.for_each(drop));
-        Ok((process, address))
+        Ok((process, address, lines))
     }
 
     /// The folder of its database.

@@ -47,6 +47,7 @@ facts! {
         Club = "thing-club",
         Team = "thing-team",
         Invitation = "thing-invitation",
+        Beginning = "thing-beginning",
     }
 
     /// What is wrong with something that was entered.
@@ -68,6 +69,7 @@ facts! {
         NoBlock = "entered-no-block",
         Cursor = "entered-cursor",
         Email = "entered-email" { written: String },
+        TimeZone = "entered-time-zone" { written: String },
         Password = "entered-password" { least: usize, most: usize, long: usize },
         NoCoach = "entered-no-coach",
         ClubNeeded = "entered-club-needed",

@@ -10,6 +10,7 @@ use crate::clock::Clock;
 use crate::post::transport::Post;
 use crate::problem::{Answer, Problem};
 use crate::searches::Searches;
+use crate::sign_in::beginning::Beginning;
 use crate::sign_in::tries::Tries;
 use crate::timing_gates::Timing;
 use crate::views::repeatability::{Known, Repeats};
@@ -32,6 +33,8 @@ pub struct State {
     pub repeats: Repeats,
     /// Wrong passwords of late.
     pub tries: Tries,
+    /// The secret with which an academy is begun.
+    pub beginning: Beginning,
     /// Better plans that are looked for.
     pub searches: Searches,
 }
@@ -39,8 +42,8 @@ pub struct State {
 impl State {
     /// Brings the parts together.
     pub fn new(store: Store, clock: Clock, key: Key, demo: bool, post: Post) -> State {
-        let (timing, repeats, tries, searches) = Default::default();
-        State { store, clock, key, demo, post, timing, repeats, tries, searches }
+        let (timing, repeats, tries, beginning, searches) = Default::default();
+        State { store, clock, key, demo, post, timing, repeats, tries, beginning, searches }
     }
 
     /// The academy's time zone.

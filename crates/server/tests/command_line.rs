@@ -313,16 +313,23 @@ fn what_is_wrong_goes_to_the_error_output_with_code_two(
 const DEMO: &str = concat!(env!("CARGO_MANIFEST_DIR"), "/../../demo");
 
 fn library() -> Vec<String> {
-    ["bands.json", "tests.json", "standards.json", "milestones.json", "skills", "drills", "templates", "translations"]
-        .map(|part| format!("{DEMO}/{part}"))
-        .to_vec()
+    [
+        "bands.json",
+        "tests.json",
+        "standards.json",
+        "milestones.json",
+        "skills",
+        "drills",
+        "templates",
+        "translations",
+    ]
+    .map(|part| format!("{DEMO}/{part}"))
+    .to_vec()
 }
 
 #[test]
 fn nothing_is_asked_of_the_demo_academys_library() {
-    let whole = library()
-        .into_iter()
-        .chain([format!("{DEMO}/curriculum.json")]);
+    let whole = library().into_iter().chain([format!("{DEMO}/curriculum.json")]);
     let arguments: Vec<String> = ["library", "check"].map(str::to_owned).into_iter().chain(whole).collect();
     let checked = jogo(&arguments.iter().map(String::as_str).collect::<Vec<_>>(), "");
     assert!(checked.status.success(), "{}", says(&checked));

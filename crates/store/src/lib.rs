@@ -39,6 +39,7 @@ facts! {
         TeamName = "taken-team-name" { name: String },
         Login = "taken-login" { login: String },
         Invitation = "taken-invitation",
+        Begun = "taken-begun",
         NoClub = "taken-no-club",
         DrillName = "taken-drill-name" { title: String },
     }

@@ -381,3 +381,9 @@ levels-promised = Was dieser Abschnitt verspricht
 levels-others = Andere
 progress-promised = Was dieser Abschnitt verspricht
 progress-others = Andere Meilensteine
+progress-later = { $n ->
+    [one] Ein weiterer Meilenstein gehört zu einem anderen Abschnitt.
+   *[other] { $n } weitere Meilensteine gehören zu anderen Abschnitten.
+}
+standards-none = Es gibt noch keinen Test. Ein Test sagt, wie gut eine Technik gelingt, und seine Standards sagen, was in welchem Alter gut ist.
+levels-no-bands = Es gibt noch keine Altersgruppe. Hier steht, wie weit die Vereine sind, Altersgruppe für Altersgruppe.

@@ -83,6 +83,7 @@ drills-found = { $n ->
         [one] { $n } Übung
        *[other] { $n } Übungen
     }
+drills-none = Es gibt noch keine Übung. Schreib eine, oder nimm die Bibliothek, die mit Jogo kommt.
 drills-nothing = Keine Übung passt zu all dem. Nimm einen Filter weg, um mehr zu sehen.
 questions-open = Bibliothek prüfen
 questions-title = { $n ->

@@ -79,3 +79,52 @@ calendar-since = Du hast am { $day } eine Adresse erstellt.
 calendar-make = Adresse erstellen
 calendar-renew = Neue erstellen und die alte beenden
 calendar-end = Beenden
+
+begin-title = Eine neue Akademie
+begin-about = Diese Adresse gilt ein einziges Mal. Du wirst technischer Direktor; alle anderen lädst du ein.
+begin-academy = Name der Akademie
+begin-time-zone = Zeitzone
+begin-time-zone-note = Tage, Wochen und Uhrzeiten richten sich nach dieser Zone.
+begin-name = Dein Name
+begin-name-note = So, wie ihn Coaches und Direktoren lesen
+begin-go = Beginnen
+begin-gone = Diese Adresse gilt nicht mehr
+begin-gone-how = Die Akademie hat schon begonnen, oder ein Tag ist vergangen. Hat sie begonnen, dann melde dich an. Wenn nicht, starte Jogo neu: Es nennt eine neue Adresse.
+begin-left = { $n ->
+    [one] Noch 1 Schritt
+   *[other] Noch { $n } Schritte
+}
+begin-steps = { $n ->
+    [0] Dein erster Plan ist veröffentlicht
+    [one] Ein Schritt bis zum ersten Plan
+   *[other] { $n } Schritte bis zum ersten Plan
+}
+begin-steps-about = Jeder Schritt lässt sich unterbrechen. Die Liste bleibt, bis der erste Plan veröffentlicht ist.
+begin-step-done = Erledigt
+begin-look = Ansehen
+begin-step-bands = Altersgruppen
+begin-how-bands = Welche Jahrgänge, wie lang eine Einheit dauert und wie lange Kinder ohne Pause arbeiten.
+begin-do-bands = Altersgruppen festlegen
+begin-step-library = Techniken und Übungen
+begin-how-library = Was gelehrt wird und womit. Nimm, was mit Jogo kommt, oder schreib deine eigenen.
+begin-do-library = Übung schreiben
+begin-step-teams = Vereine und Mannschaften
+begin-how-teams = Welche Vereine zur Akademie gehören, und ihre Mannschaften mit der Altersgruppe.
+begin-do-teams = Vereine eintragen
+begin-step-coaches = Coaches
+begin-how-coaches = Jeder Coach bekommt einen Link, der einmal gilt: Schick ihn ihm.
+begin-do-coaches = Coaches einladen
+begin-step-curriculum = Ein Curriculum
+begin-how-curriculum = Aus einer Vorlage in vier kurzen Schritten. Die Wochen legt der Planer.
+begin-do-curriculum = Curriculum anlegen
+begin-step-edition = Ein veröffentlichter Plan
+begin-how-edition = Sobald er veröffentlicht ist, hat ihn jede Mannschaft der Altersgruppe auf dem Telefon.
+begin-do-edition = Veröffentlichen
+begin-starter = Die Bibliothek, die mit Jogo kommt
+begin-starter-about = Alles lässt sich später ändern. Standards und Grenzen sind Annahmen: Trag eigene ein, wenn du mehr weißt. Was du schon hast, bleibt, wie es ist.
+begin-part-bands = Altersgruppen: { $lacks } von { $pieces }
+begin-part-library = Techniken, Übungen, Tests und Meilensteine: { $lacks } von { $pieces }
+begin-part-standards = Standards für die Tests: { $lacks } von { $pieces }
+begin-part-templates = Vorlagen, drei Abschnitte für jede Altersgruppe: { $lacks } von { $pieces }
+begin-take = Diese nehmen
+begin-open = Was noch zu tun ist

@@ -112,6 +112,7 @@ bands-assumption = Annahme
 bands-source = Woher sie kommt
 bands-source-of = { $said }: Quelle von { $name } in { $band }
 bands-academy = Für die ganze Akademie
+bands-save-name = Name und Zeitzone speichern
 bands-save-academy = Akademie speichern
 bands-cut-off = Stichtag
 bands-cut-off-note = Monat und Tag, wie 01-01

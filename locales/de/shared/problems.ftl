@@ -48,6 +48,7 @@ thing-drill-state = frühere Fassung dieser Übung
 thing-club = Verein
 thing-team = Team
 thing-invitation = offene Einladung
+thing-beginning = Adresse, unter der eine Akademie beginnt
 
 entered-other-address = Das ist nicht der Name in der Adresse. Nimm denselben.
 entered-at-most = { $most } auf einmal sind die Grenze. Schick den Rest danach.
@@ -64,6 +65,7 @@ entered-no-place = Die Einheit hat { $blocks } Blöcke, von 0 an gezählt.
 entered-no-block = Diesen Block gibt es in dieser Ausgabe nicht. Lade die Einheit neu.
 entered-cursor = Das ist nicht das Ende einer Seite. Gib an, was die letzte Seite als „next“ hatte.
 entered-email = „{ $written }“ ist keine E-Mail-Adresse. Schreib sie als name@mail.example.
+entered-time-zone = „{ $written }“ ist keine Zeitzone. Wähle eine aus der Liste, etwa Europe/Lisbon.
 entered-password = Dieses Passwort hat { $long } Zeichen. Möglich sind { $least } bis { $most }.
 entered-no-coach = Jemand davon ist kein Trainer dieser Akademie. Wähle aus der Liste.
 entered-club-needed = Eine Vereinsleitung braucht einen Verein. Wähle einen.
@@ -95,6 +97,7 @@ taken-club-name = Einen Verein „{ $name }“ gibt es schon. Wähle einen ander
 taken-team-name = Dieser Verein hat schon ein Team „{ $name }“. Wähle einen anderen Namen.
 taken-login = Mit „{ $login }“ meldet sich schon jemand an. Wähle einen anderen Namen.
 taken-invitation = Diese Einladung gibt es schon. Mach eine neue.
+taken-begun = Diese Akademie hat schon begonnen. Melde dich an, oder bitte ihren Direktor um eine Einladung.
 taken-no-club = Diesen Verein gibt es nicht mehr. Lade die Seite neu.
 taken-drill-name = Eine Übung „{ $title }“ gibt es schon. Wähle einen anderen Namen.
 

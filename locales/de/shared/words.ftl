@@ -37,6 +37,15 @@ role-director = Technische Leitung
 role-club_lead = Vereinsleitung
 role-coach = Trainer
 
+caution-tag-aerial = Bälle aus der Luft
+caution-tag-heading = Kopfbälle
+caution-tag-ball_underfoot = Ball unter dem Fuß
+caution-tag-contact = Körperkontakt
+caution-tag-hard_floor = harter Boden
+caution-tag-jumping = Springen
+caution-tag-reaction_crowding = Gedränge auf Signal
+caution-tag-throw_in_service = geworfene Bälle
+
 lever-tempo = Tempo
 lever-motion = Bewegung
 lever-eyes = Augen

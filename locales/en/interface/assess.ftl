@@ -381,3 +381,9 @@ levels-promised = What this term promises
 levels-others = Others
 progress-promised = What this term promises
 progress-others = Other milestones
+progress-later = { $n ->
+    [one] One more milestone belongs to another term.
+   *[other] { $n } more milestones belong to other terms.
+}
+standards-none = There is no test yet. A test says how well a skill is done, and its standards say what is good at which age.
+levels-no-bands = There is no band yet. Levels show how far the clubs have come, band by band.

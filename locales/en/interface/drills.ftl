@@ -83,6 +83,7 @@ drills-found = { $n ->
         [one] { $n } drill
        *[other] { $n } drills
     }
+drills-none = There is no drill yet. Write one, or take the library that comes with Jogo.
 drills-nothing = No drill matches all of that. Remove a filter to see more.
 questions-open = Library check
 questions-title = { $n ->

@@ -79,3 +79,52 @@ calendar-since = You created an address on { $day }.
 calendar-make = Create an address
 calendar-renew = Create a new one and stop the old one
 calendar-end = Stop it
+
+begin-title = A new academy
+begin-about = This address works once. You become its technical director; everybody else is invited by you.
+begin-academy = Name of the academy
+begin-time-zone = Time zone
+begin-time-zone-note = Days, weeks and the hour of a session are those of this zone.
+begin-name = Your name
+begin-name-note = As coaches and directors read it
+begin-go = Begin
+begin-gone = This address no longer works
+begin-gone-how = The academy has begun, or a day has passed. If it has begun, sign in. If not, start Jogo again: it prints a new address.
+begin-left = { $n ->
+    [one] 1 step to go
+   *[other] { $n } steps to go
+}
+begin-steps = { $n ->
+    [0] Your first plan is out
+    [one] One step to your first plan
+   *[other] { $n } steps to your first plan
+}
+begin-steps-about = Each can be left and come back to. This list stays until the first plan is out.
+begin-step-done = Done
+begin-look = Look
+begin-step-bands = Bands
+begin-how-bands = The age groups, with the length of a session and how long children work without a break.
+begin-do-bands = Set bands
+begin-step-library = Skills and drills
+begin-how-library = What is taught, and the drills that train it. Take what comes with Jogo, or write your own.
+begin-do-library = Write a drill
+begin-step-teams = Clubs and teams
+begin-how-teams = Which clubs belong to the academy, and their teams with the band of each.
+begin-do-teams = Add clubs
+begin-step-coaches = Coaches
+begin-how-coaches = Each coach gets a link that works once: send it to them.
+begin-do-coaches = Invite coaches
+begin-step-curriculum = A curriculum
+begin-how-curriculum = From a template in four short steps. The planner lays out the weeks.
+begin-do-curriculum = Make a curriculum
+begin-step-edition = A published plan
+begin-how-edition = Once it is published, every team of the band has it on the phone.
+begin-do-edition = Publish
+begin-starter = The library that comes with Jogo
+begin-starter-about = All of it can be changed later. Standards and limits are assumptions: put in your own as you learn more. What you have already stays as it is.
+begin-part-bands = Bands: { $lacks } of { $pieces }
+begin-part-library = Skills, drills, tests and milestones: { $lacks } of { $pieces }
+begin-part-standards = Standards for the tests: { $lacks } of { $pieces }
+begin-part-templates = Templates, three terms for each band: { $lacks } of { $pieces }
+begin-take = Take these
+begin-open = What is still to do

@@ -112,6 +112,7 @@ bands-assumption = assumption
 bands-source = Where it comes from
 bands-source-of = { $said }: source of { $name } in { $band }
 bands-academy = For the whole academy
+bands-save-name = Save name and time zone
 bands-save-academy = Save academy
 bands-cut-off = Cut-off day
 bands-cut-off-note = month and day, as 01-01

@@ -48,6 +48,7 @@ thing-drill-state = earlier version of this drill
 thing-club = club
 thing-team = team
 thing-invitation = open invitation
+thing-beginning = address at which an academy is begun
 
 entered-other-address = This is not the name in the address. Use the same one.
 entered-at-most = { $most } at once is the limit. Send the rest after these.
@@ -64,6 +65,7 @@ entered-no-place = The session has { $blocks } blocks, counted from 0.
 entered-no-block = This edition has no such block. Load the session again.
 entered-cursor = This is not the end of a page. Give what the last page had as “next”.
 entered-email = “{ $written }” is not an e-mail address. Write it as name@mail.example.
+entered-time-zone = “{ $written }” is no time zone. Choose one from the list, as Europe/Lisbon.
 entered-password = This password has { $long } characters. Use { $least } to { $most }.
 entered-no-coach = One of them is not a coach of this academy. Choose from the list.
 entered-club-needed = A club lead needs a club. Choose one.
@@ -95,6 +97,7 @@ taken-club-name = There is a club “{ $name }” already. Choose another name.
 taken-team-name = This club has a team “{ $name }” already. Choose another name.
 taken-login = Somebody signs in as “{ $login }” already. Choose another name.
 taken-invitation = This invitation is there already. Make a new one.
+taken-begun = This academy has begun already. Sign in, or ask its director for an invitation.
 taken-no-club = This club is not there any more. Load the page again.
 taken-drill-name = There is a drill “{ $title }” already. Choose another name.
 

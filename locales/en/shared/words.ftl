@@ -37,6 +37,15 @@ role-director = technical director
 role-club_lead = club lead
 role-coach = coach
 
+caution-tag-aerial = balls in the air
+caution-tag-heading = headers
+caution-tag-ball_underfoot = ball underfoot
+caution-tag-contact = contact
+caution-tag-hard_floor = hard ground
+caution-tag-jumping = jumping
+caution-tag-reaction_crowding = crowding on a call
+caution-tag-throw_in_service = thrown service
+
 lever-tempo = tempo
 lever-motion = motion
 lever-eyes = eyes

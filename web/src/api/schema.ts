@@ -22,6 +22,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/academy/name": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Gives the academy a name and a time zone. */
+        put: operations["bands_name_academy"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/bands": {
         parameters: {
             query?: never;
@@ -67,6 +84,41 @@ export interface paths {
         get: operations["bands_tempos"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/beginning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The steps of a new academy, and which of them are done. */
+        get: operations["beginning_left"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/beginning/{secret}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether an academy can be begun at this address. Asks nobody who they are. */
+        get: operations["beginning_show"];
+        put?: never;
+        /** Begins the academy, and signs its first director in. It can be begun once. */
+        post: operations["beginning_begin"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1178,6 +1230,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/starter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The library that comes with Jogo, part by part, and how much of it the academy has. */
+        get: operations["beginning_starter"];
+        put?: never;
+        /** Takes parts of the library that comes with Jogo, with what they rest on. What the academy has stays as it is. */
+        post: operations["beginning_take"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/teams/{team}": {
         parameters: {
             query?: never;
@@ -1771,9 +1841,20 @@ export interface components {
              */
             lever_points: components["schemas"]["LeverPoints"];
         };
+        /** @description What the academy is called, and where it is. */
+        AcademyNamed: {
+            /** @description As people say it. */
+            name: string;
+            /** @description As the time zone database names it: days and weeks are those of this zone. */
+            time_zone: string;
+        };
         /** @description What holds for the whole academy, and its version. */
         AcademyView: {
             academy: components["schemas"]["Academy"];
+            /** @description As people say it. */
+            name: string;
+            /** @description As the time zone database names it. */
+            time_zone: string;
             /** Format: int64 */
             version: number;
         };
@@ -1990,6 +2071,11 @@ export interface components {
             /** @description Its wishes. */
             wishes: components["schemas"]["Curriculum"];
         };
+        /**
+         * @description The steps, in their order.
+         * @enum {string}
+         */
+        BeginningStep: "bands" | "library" | "teams" | "coaches" | "curriculum" | "edition";
         /** @description What there is to begin with. */
         Beginnings: {
             /** @description The approaches that come with Jogo. */
@@ -4475,6 +4561,18 @@ export interface components {
             /** @description How far it must have come. */
             stage: components["schemas"]["Stage"];
         };
+        /** @description How somebody begins an academy. */
+        NewAcademy: {
+            /** @description The academy, as people say it. */
+            academy: string;
+            /** @description The name to sign in with. */
+            login: string;
+            /** @description The first director, as people say it. */
+            name: string;
+            password: string;
+            /** @description Its time zone, as the time zone database names it. */
+            time_zone: string;
+        };
         /** @description A new club. */
         NewClub: {
             /**
@@ -6338,6 +6436,26 @@ export interface components {
             since?: string | null;
             state: components["schemas"]["MilestoneState"];
         };
+        /**
+         * @description A part of the library that can be taken by itself, with what it rests on.
+         * @enum {string}
+         */
+        StarterPart: "bands" | "library" | "standards" | "templates";
+        /** @description What is taken of the library that comes with Jogo. */
+        StarterTaken: {
+            /** @description Which parts; what they rest on comes with them. */
+            parts: components["schemas"]["StarterPart"][];
+        };
+        /** @description A part, and how much of it the academy has. */
+        StarterView: {
+            /** @description How many of them the academy does not have. */
+            missing: number;
+            part: components["schemas"]["StarterPart"];
+            /** @description How many pieces it has. */
+            pieces: number;
+            /** @description The parts that come with it. */
+            rests_on: components["schemas"]["StarterPart"][];
+        };
         /** @description How many players one station takes, and how many of them work at once. */
         Station: {
             /**
@@ -6376,6 +6494,10 @@ export interface components {
             block: components["schemas"]["BlockId"];
             /** @description Harder or easier. */
             next: components["schemas"]["NextTime"];
+        };
+        /** @description What an academy does one after another until its first plan is out. */
+        StepsLeft: {
+            steps: components["schemas"]["ToDo"][];
         };
         /** @description One exposure of a skill. */
         Stitch: {
@@ -6808,6 +6930,11 @@ export interface components {
             work_s: components["schemas"]["Seconds"];
             /** @description Work to rest in lowest terms. */
             work_to_rest?: string | null;
+        };
+        /** @description A step, and whether it is done. */
+        ToDo: {
+            done: boolean;
+            step: components["schemas"]["BeginningStep"];
         };
         /** @description Something that was said of a session. */
         Told: (components["schemas"]["OutcomeView"] & {
@@ -7349,6 +7476,35 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
+    bands_name_academy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AcademyNamed"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AcademyView"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
     bands_list: {
         parameters: {
             query?: never;
@@ -7436,6 +7592,88 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            500: components["responses"]["Problem500"];
+        };
+    };
+    beginning_left: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StepsLeft"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    beginning_show: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            404: components["responses"]["Problem404"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    beginning_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewAcademy"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Session"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9724,6 +9962,57 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
+    beginning_starter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StarterView"][];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    beginning_take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StarterTaken"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StarterView"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
     clubs_change_team: {
         parameters: {
             query?: never;
@@ -10835,6 +11124,7 @@ export const barredOneOf0RuleValues: ReadonlyArray<Extract<FlattenedDeepRequired
 export const barredOneOf1RuleValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Barred"], {
     rule: unknown;
 }>["rule"]> = ["H6"];
+export const beginningStepValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["BeginningStep"]> = ["bands", "library", "teams", "coaches", "curriculum", "edition"];
 export const beginsFromOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["BeginsFrom"], {
     kind: unknown;
 }>["kind"]> = ["template"];
@@ -11047,6 +11337,7 @@ export const sideRuleValues: ReadonlyArray<FlattenedDeepRequired<components>["sc
 export const sidesValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Sides"]> = ["strong", "alternate", "other"];
 export const spaceValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Space"]> = ["wide", "usual", "tight"];
 export const stageValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Stage"]> = ["form", "flow", "scan", "contest"];
+export const starterPartValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["StarterPart"]> = ["bands", "library", "standards", "templates"];
 export const strandValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Strand"]> = ["ball_mastery", "dribbling", "receiving", "passing"];
 export const summaryValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Summary"]> = ["best", "mean", "median"];
 export const surfaceValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Surface"]> = ["inside", "outside", "sole", "laces", "toe", "heel", "thigh", "chest", "head", "shoulder"];

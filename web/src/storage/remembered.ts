@@ -1,6 +1,7 @@
 // What this device remembers of how somebody works on it: every value with its place, its shape and what holds
-// without it. Nothing else writes `localStorage`, and only `public/glimpse.js` reads it besides. A value of another version, or one that somebody tampered
-// with, is read as if it were not there; a browser that keeps nothing still works.
+// without it. Nothing else writes `localStorage`, and only `public/glimpse.js` reads it besides. A value of another
+// version, or one that somebody tampered with, is read as if it were not there; a browser that keeps nothing still
+// works.
 import { useState } from 'react'
 import * as v from 'valibot'
 import type { Drill } from '../features/drill/queries'

@@ -306,6 +306,9 @@ export interface Messages {
   'levels-others': null
   'progress-promised': null
   'progress-others': null
+  'progress-later': { n: Value }
+  'standards-none': null
+  'levels-no-bands': null
   'session-kit': null
   'session-markers': { colour: Value; n: Value; name: Value }
   'session-no-kit': null
@@ -648,6 +651,7 @@ export interface Messages {
   'settings-contest-partner': null
   'drills-search': null
   'drills-found': { n: Value }
+  'drills-none': null
   'drills-nothing': null
   'questions-open': null
   'questions-title': { n: Value }
@@ -1043,6 +1047,47 @@ export interface Messages {
   'calendar-make': null
   'calendar-renew': null
   'calendar-end': null
+  'begin-title': null
+  'begin-about': null
+  'begin-academy': null
+  'begin-time-zone': null
+  'begin-time-zone-note': null
+  'begin-name': null
+  'begin-name-note': null
+  'begin-go': null
+  'begin-gone': null
+  'begin-gone-how': null
+  'begin-left': { n: Value }
+  'begin-steps': { n: Value }
+  'begin-steps-about': null
+  'begin-step-done': null
+  'begin-look': null
+  'begin-step-bands': null
+  'begin-how-bands': null
+  'begin-do-bands': null
+  'begin-step-library': null
+  'begin-how-library': null
+  'begin-do-library': null
+  'begin-step-teams': null
+  'begin-how-teams': null
+  'begin-do-teams': null
+  'begin-step-coaches': null
+  'begin-how-coaches': null
+  'begin-do-coaches': null
+  'begin-step-curriculum': null
+  'begin-how-curriculum': null
+  'begin-do-curriculum': null
+  'begin-step-edition': null
+  'begin-how-edition': null
+  'begin-do-edition': null
+  'begin-starter': null
+  'begin-starter-about': null
+  'begin-part-bands': { lacks: Value; pieces: Value }
+  'begin-part-library': { lacks: Value; pieces: Value }
+  'begin-part-standards': { lacks: Value; pieces: Value }
+  'begin-part-templates': { lacks: Value; pieces: Value }
+  'begin-take': null
+  'begin-open': null
   'plan-choose': null
   'plan-solve': null
   'plan-solving': null
@@ -1457,6 +1502,7 @@ export interface Messages {
   'bands-source': null
   'bands-source-of': { said: Value; name: Value; band: Value }
   'bands-academy': null
+  'bands-save-name': null
   'bands-save-academy': null
   'bands-cut-off': null
   'bands-cut-off-note': null
@@ -1625,14 +1671,6 @@ export interface Messages {
   'caution-jumping': null
   'caution-reaction_crowding': null
   'caution-throw_in_service': null
-  'caution-tag-aerial': null
-  'caution-tag-heading': null
-  'caution-tag-ball_underfoot': null
-  'caution-tag-contact': null
-  'caution-tag-hard_floor': null
-  'caution-tag-jumping': null
-  'caution-tag-reaction_crowding': null
-  'caution-tag-throw_in_service': null
   'quoted-name': { name: Value }
   'quoted-at': { name: Value; stage: Value }
   'quoted-rung': { name: Value; stage: Value; rung: Value }
@@ -2007,6 +2045,7 @@ export interface Messages {
   'thing-club': null
   'thing-team': null
   'thing-invitation': null
+  'thing-beginning': null
   'entered-other-address': null
   'entered-at-most': { most: Value }
   'entered-not-in-squad': null
@@ -2022,6 +2061,7 @@ export interface Messages {
   'entered-no-block': null
   'entered-cursor': null
   'entered-email': { written: Value }
+  'entered-time-zone': { written: Value }
   'entered-password': { long: Value; least: Value; most: Value }
   'entered-no-coach': null
   'entered-club-needed': null
@@ -2051,6 +2091,7 @@ export interface Messages {
   'taken-team-name': { name: Value }
   'taken-login': { login: Value }
   'taken-invitation': null
+  'taken-begun': null
   'taken-no-club': null
   'taken-drill-name': { title: Value }
   'change-laid-anew': null
@@ -2312,6 +2353,14 @@ export interface Messages {
   'role-director': null
   'role-club_lead': null
   'role-coach': null
+  'caution-tag-aerial': null
+  'caution-tag-heading': null
+  'caution-tag-ball_underfoot': null
+  'caution-tag-contact': null
+  'caution-tag-hard_floor': null
+  'caution-tag-jumping': null
+  'caution-tag-reaction_crowding': null
+  'caution-tag-throw_in_service': null
   'lever-tempo': null
   'lever-motion': null
   'lever-eyes': null

@@ -1,7 +1,9 @@
 // What went wrong, what is loading, what to do where nothing is.
 import Box from '@mui/material/Box'
+import Link from '@mui/material/Link'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
+import { Link as RouterLink } from 'react-router'
 import { ProblemError } from '../api/client'
 import { t } from '../texts/t'
 import { told } from '../texts/told'
@@ -35,4 +37,16 @@ export function Loading() {
 
 export function Empty({ children }: { children: ReactNode }) {
   return <Box sx={{ p: 3, maxWidth: 520 }}>{children}</Box>
+}
+
+/** What a surface of a new academy is for, and the way to what it lacks. */
+export function NothingYet({ children }: { children: ReactNode }) {
+  return (
+    <Empty>
+      {children}{' '}
+      <Link component={RouterLink} to="/begin">
+        {t('begin-open')}
+      </Link>
+    </Empty>
+  )
 }

@@ -381,7 +381,10 @@ mod tests {
         let faults = weave.check(&NOTHING_ELSE);
         let of_surfaces = faults.iter().filter(|fault| fault.pointer.starts_with("/levers"));
         let found: Vec<_> = of_surfaces.map(|fault| (fault.pointer.as_str(), &fault.fact)).collect();
-        assert_eq!(found, [("/levers/surface/2", &DrillFault::SurfaceNotPlayed { surface: Surface::Sole }.into())]);
+        assert_eq!(
+            found,
+            [("/levers/surface/2", &DrillFault::SurfaceNotPlayed { surface: Surface::Sole }.into())]
+        );
     }
 
     proptest! {

@@ -89,10 +89,12 @@ fn cautions(drill: &Drill) -> Found {
     let mut found = Found::new();
     for (caution, must, may) in rules {
         match drill.cautions.contains(&caution) {
-            false if must => found
-                .push(("/cautions".into(), LibraryFound::CautionMissing { caution: caution.tag() })),
-            true if !may => found
-                .push(("/cautions".into(), LibraryFound::CautionWithout { caution: caution.tag() })),
+            false if must => {
+                found.push(("/cautions".into(), LibraryFound::CautionMissing { caution: caution.tag() }))
+            }
+            true if !may => {
+                found.push(("/cautions".into(), LibraryFound::CautionWithout { caution: caution.tag() }))
+            }
             _ => {}
         }
     }
@@ -111,8 +113,12 @@ fn rungs(drill: &Drill) -> Found {
 fn words(drill: &Drill) -> Found {
     let long = drill.points.iter().enumerate().filter_map(|(i, point)| {
         let words = point.split_whitespace().count();
-        (words > MOST_WORDS)
-            .then(|| (format!("/points/{i}"), LibraryFound::LongPoint { point: point.clone(), words, most: MOST_WORDS }))
+        (words > MOST_WORDS).then(|| {
+            (
+                format!("/points/{i}"),
+                LibraryFound::LongPoint { point: point.clone(), words, most: MOST_WORDS },
+            )
+        })
     });
     long.collect()
 }

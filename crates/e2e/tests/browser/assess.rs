@@ -158,7 +158,7 @@ async fn a_player_is_moved_on_and_the_next_plan_reflects_it() -> Result<(), Fail
     ] {
         director.opens("/plan/new").await?;
         director.presses("U8–U9").await?;
-        director.presses("Template:").await?;
+        director.presses("Template: With the ball").await?;
         director.sees("Weeks without sessions").await?;
         director.presses_exactly("Next").await?;
         director.presses(stands).await?;

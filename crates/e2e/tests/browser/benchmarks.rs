@@ -117,8 +117,7 @@ async fn twelve_weeks_of_three_sessions_and_twenty_skills_are_whole_on_one_scree
     director.signs_in_as(DIRECTOR).await?;
     director.opens("/plan/new").await?;
     director.presses("U13–U15").await?;
-    director.sees("Template: At speed and under pressure").await?;
-    director.types(ENTER).await?;
+    director.presses("Template: At speed and under pressure").await?;
     director.sees("Weeks without sessions").await?;
     director.types(ENTER).await?;
     director.sees_named("Approach").await?;

@@ -63,7 +63,8 @@ async fn a_club_lead_reads_and_a_coach_splits_the_squad_and_makes_a_calendar() -
     assert_ne!(coach.sees_named("Station 1").await?.text().await?, first);
     coach.presses("by level").await?;
     let [one, other] = ["Station 1", "Station 2"];
-    let named = |says: String| -> Option<String> { says.lines().nth(1).map(str::to_owned) };
+    let named =
+        |says: String| -> Option<String> { says.lines().nth(1)?.split(" · ").next().map(str::to_owned) };
     let a = named(coach.sees_named(one).await?.text().await?).ok_or("nobody")?;
     let b = named(coach.sees_named(other).await?.text().await?).ok_or("nobody")?;
     coach.presses(&a).await?;

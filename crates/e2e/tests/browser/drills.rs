@@ -187,7 +187,7 @@ async fn what_a_good_coach_would_ask_is_asked_on_screen_and_leads_to_its_mend() 
     director.presses_a_link("Library check").await?;
     director.sees_heading("2 questions").await?;
     director.sees("Say what is different here.").await?;
-    director.presses_a_link("Roll it, step round it").await?;
+    director.presses_a_link("Roll it, step round it, a copy").await?;
     director.sees("version 1, saved").await?;
     browser.end().await
 }

@@ -5,13 +5,13 @@ use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 const DIRECTOR: &str = "Pelya Sullstay";
 const COACH: &str = "Keya Gairlow";
 /// The demo's first session would meet it.
-const SKILL: &str = "Roll, stop, step";
+const SKILL: &str = "Toe taps";
 
 /// The titles of the blocks beside the clock.
 const BLOCKS: &str = r"return (document.body.innerText.match(/Block \d of \d: .*/g) || []).join()";
 
 /// Whether a block is the skill's.
-const BEGUN: &str = r"return /Block \d of \d: Roll, stop, step/.test(document.body.innerText)";
+const BEGUN: &str = r"return /Block \d of \d: Toe taps/.test(document.body.innerText)";
 
 #[tokio::test]
 async fn a_skill_begins_when_the_coach_says_so() -> Result<(), Failed> {
@@ -52,7 +52,7 @@ async fn a_skill_waits_for_a_share_of_the_squad_and_the_coach_reads_how_many_are
     let (director, coach) = (Person::at(&desk, &server), Person::at(&phone, &server));
     director.signs_in_as(DIRECTOR).await?;
     // What shows that a player is ready: a milestone that nobody of this age has.
-    director.opens("/progressions?skill=roll-stop-step").await?;
+    director.opens("/progressions?skill=toe-taps").await?;
     director.chooses("Shown by", "a milestone").await?;
     director.chooses("a milestone", "I can turn both ways with the sole while looking up · U10–U12").await?;
     director.presses("Set the gate").await?;

@@ -2,6 +2,7 @@
 
 mod access;
 mod assess;
+mod beginning;
 mod benchmarks;
 mod clubs;
 mod drills;

@@ -11,7 +11,7 @@ async fn who_makes_a_circle_is_told_which() -> Result<(), Failed> {
     let director = Person::at(&browser, &server);
     director.signs_in_as(DIRECTOR).await?;
     director.presses_link("Progressions").await?;
-    director.sees("51 skills, nothing is wrong").await?;
+    director.sees("73 skills, nothing is wrong").await?;
     director.presses("Inside-to-inside taps, U6–U7").await?;
     director.chooses("Add a need", "Chain of four cuts").await?;
     director.sees("That would make a circle in which no skill can begin").await?;

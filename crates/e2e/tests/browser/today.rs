@@ -62,7 +62,8 @@ async fn the_last_sight_of_today_stands_until_the_page_has_begun_and_goes_with_w
     coach.signs_in_as(COACH).await?;
     coach.sees("Block 1 of").await?;
     let clock = coach.runs(CLOCK).await?;
-    let tall = coach.runs("return Math.round(document.querySelector('[role=timer]').getBoundingClientRect().height)");
+    let tall = coach
+        .runs("return Math.round(document.querySelector('[role=timer]').getBoundingClientRect().height)");
     let tall = tall.await?;
     coach.waits_until(KEPT).await?;
     let shown = coach.runs(SHOWN).await?;

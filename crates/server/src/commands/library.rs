@@ -72,7 +72,8 @@ pub async fn import(store: &Store, paths: &[PathBuf], at: Timestamp) -> Result<S
     if !pieces.faults.is_empty() {
         return Err(Stopped::input(format!("nothing was imported:\n{}", at_once(&pieces.faults))));
     }
-    let Pieces { bands, skills, tests, drills, standards, milestones, curricula, templates, phrases, .. } = pieces;
+    let Pieces { bands, skills, tests, drills, standards, milestones, curricula, templates, phrases, .. } =
+        pieces;
     let says = format!(
         "{} bands, {} skills, {} tests, {} drills, {} standards, {} milestones, {} templates, {} translated texts",
         bands.len(),
@@ -323,7 +324,8 @@ fn wrong_with_template(wishes: &Curriculum, skills: &[Skill], bands: &[Band]) ->
     if !bands.iter().any(|band| band.id == wishes.band) {
         faults.push(InputError::at("/band", Unknown::Band { id: wishes.band.to_string() }));
     }
-    let unknown = wishes.goals.iter().enumerate().filter(|(_, goal)| !skills.iter().any(|s| s.id == goal.skill));
+    let unknown =
+        wishes.goals.iter().enumerate().filter(|(_, goal)| !skills.iter().any(|s| s.id == goal.skill));
     faults.extend(unknown.map(|(i, goal)| {
         InputError::at(format!("/goals/{i}/skill"), Unknown::Skill { id: goal.skill.to_string() })
     }));

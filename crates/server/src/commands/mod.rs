@@ -19,7 +19,7 @@ use std::path::{Path, PathBuf};
 use actix_web::HttpServer;
 use clap::{Args, Parser, Subcommand};
 use jiff::civil::Date;
-use jogo_core::input::short_text;
+use jogo_core::input::{name_in_files, short_text};
 use jogo_store::people::{NewPerson, Person, Role};
 use jogo_store::{Store, StoreError, Stored};
 use tracing_subscriber::filter::LevelFilter;
@@ -342,6 +342,11 @@ async fn welcome(state: &State, address: &str) -> Result<String, String> {
             says += &format!("  {:<9} {:<18} {role}\n", person.login, person.name);
         }
     }
+    if state.store.people().await.map_err(|e| e.to_string())?.is_empty() {
+        let secret = state.beginning.open(state.clock.now()).map_err(|e| e.to_string())?;
+        says += "\nNobody is there yet. Begin the academy within a day, in a browser, at\n";
+        says += &format!("  {address}/begin/{secret}\n");
+    }
     Ok(says)
 }
 
@@ -353,7 +358,9 @@ async fn change_user(user: User) -> Result<(), String> {
     match user {
         User::Add { login, name, role, data } => {
             let said = |fault: TextFault| say(Language::English, fault);
-            let login = short_text(&login, 40, What::Login).map_err(said)?;
+            // The same names as on screen: whoever types capitals means small letters.
+            let login = login.trim().to_lowercase();
+            name_in_files(&login).map_err(|fault| say(Language::English, fault))?;
             let name = short_text(&name, 40, What::Name).map_err(said)?;
             let role = if role == "director" { Role::Director } else { Role::Coach };
             let person = Person { id: Uuid::now_v7(), login, name, role };
@@ -364,10 +371,12 @@ async fn change_user(user: User) -> Result<(), String> {
                 error => error.to_string(),
             })
         }
-        User::Password { login, data } => match open(&data).await?.set_password(&login, &hash).await {
-            Ok(true) => Ok(()),
-            Ok(false) => Err(format!("Nobody signs in as “{login}”.")),
-            Err(e) => Err(e.to_string()),
-        },
+        User::Password { login, data } => {
+            match open(&data).await?.set_password(&login.trim().to_lowercase(), &hash).await {
+                Ok(true) => Ok(()),
+                Ok(false) => Err(format!("Nobody signs in as “{login}”.")),
+                Err(e) => Err(e.to_string()),
+            }
+        }
     }
 }

@@ -1,4 +1,4 @@
-//! The demo academy: seven clubs in the middle of their season, and a winter for the U8–U9 that waits to be published, and
+//! The demo academy: seven clubs in the middle of their season, a winter for the U8–U9 that waits to be published, and
 //! drafts of the terms before and after.
 
 mod academy;

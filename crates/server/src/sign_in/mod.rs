@@ -1,5 +1,6 @@
 //! Who sends this request?
 
+pub mod beginning;
 pub mod passwords;
 pub mod rights;
 pub mod secrets;
@@ -18,6 +19,7 @@ use actix_web::middleware::Next;
 use actix_web::web::Data;
 use actix_web::{Error, FromRequest, HttpRequest, ResponseError};
 use jiff::{Timestamp, ToSpan};
+use jogo_core::input::name_in_files;
 use jogo_store::academy::teams::Team;
 use jogo_store::people::{Person, Role};
 use uuid::Uuid;
@@ -125,6 +127,19 @@ pub async fn sign_in(state: &State, login: &str, password: String) -> Answer<(Pe
     };
     let cookie = signed_in(state, person.id).await?;
     Ok((person, cookie))
+}
+
+/// A name to sign in with, as it is kept: small letters, however it was typed.
+pub fn login(said: &str) -> Answer<String> {
+    let login = said.trim().to_lowercase();
+    name_in_files(&login).map_err(|fault| Problem::fault("/login", fault))?;
+    Ok(login)
+}
+
+/// What is kept of a password that somebody chooses.
+pub async fn hashed(password: String) -> Answer<String> {
+    let hash = actix_web::web::block(move || passwords::hash(&password)).await;
+    hash.map_err(|e| Problem::internal(&e))?.map_err(|says| Problem::fault("/password", says))
 }
 
 /// Makes a sign-in for somebody who has shown who they are.

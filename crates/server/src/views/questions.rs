@@ -64,7 +64,8 @@ pub async fn questions(store: &Store) -> Stored<Vec<Question>> {
 impl Question {
     /// With the name and place of its piece; `None` if the library has no such piece.
     fn of(Finding { of, says, .. }: Finding, library: &Whole<'_>, curricula: &[Uuid]) -> Option<Question> {
-        let name_of = |id: &TestId| library.tests.iter().find(|test| test.id == *id).map(|test| test.name.clone());
+        let name_of =
+            |id: &TestId| library.tests.iter().find(|test| test.id == *id).map(|test| test.name.clone());
         let (at, of) = match of {
             Piece::Skill(id) => {
                 let skill = library.skills.iter().find(|skill| skill.id == id)?;
@@ -86,7 +87,10 @@ impl Question {
             Piece::Milestone(id) => {
                 let milestone = library.milestones.iter().find(|milestone| milestone.id == id)?;
                 let band = Some(milestone.band.clone());
-                (MendedAt::Test { test: milestone.evidence.tests().next()?.clone(), band }, milestone.says.clone())
+                (
+                    MendedAt::Test { test: milestone.evidence.tests().next()?.clone(), band },
+                    milestone.says.clone(),
+                )
             }
             Piece::Curriculum(at) => {
                 let wishes = library.curricula.get(at)?;

@@ -78,6 +78,8 @@ fn whoever_must_be_signed_in_is_told_how() {
         "get /gates/{code}",
         "get /home/{token}",
         "get /home/{token}/phrases/{language}",
+        "get /beginning/{secret}",
+        "post /beginning/{secret}",
         "get /join/{token}",
         "post /join/{token}",
         "get /samples",

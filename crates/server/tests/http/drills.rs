@@ -106,8 +106,7 @@ async fn a_curriculum_has_changed_only_when_something_that_it_uses_has() {
     };
     retitle("header-to-partner").await;
     assert_eq!(changed().await, false, "a drill of another band");
-    let laid =
-        director.gets(&format!("{running}/sessions/0")).await.body["blocks"][0]["drill"].clone();
+    let laid = director.gets(&format!("{running}/sessions/0")).await.body["blocks"][0]["drill"].clone();
     retitle(laid.as_str().unwrap()).await;
     assert_eq!(changed().await, true, "a drill of its plan");
 }

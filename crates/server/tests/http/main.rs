@@ -3,6 +3,7 @@
 
 mod assess;
 mod bad_input;
+mod beginning;
 mod benchmarks;
 mod calendars;
 mod deliver;
@@ -116,6 +117,18 @@ pub async fn academy()
     let post = Post::Outbox(folder.path().join("outbox"));
     let state = Data::new(State::new(store, clock, Key::generate(), true, post));
     Academy { service: init_service(jogo::app(state)).await, folder }
+}
+
+/// An academy that nobody has begun, and the secret with which it can be.
+pub async fn nothing_yet()
+-> (Academy<impl Service<Request, Response = ServiceResponse<impl MessageBody>, Error = Error>>, String) {
+    let folder = tempfile::tempdir().unwrap();
+    let store = jogo_store::Store::open(&folder.path().join("academy.sqlite")).await.unwrap();
+    let post = Post::Outbox(folder.path().join("outbox"));
+    let clock = Clock::held(date(2031, 2, 10)).unwrap();
+    let state = Data::new(State::new(store, clock, Key::generate(), false, post));
+    let secret = state.beginning.open(state.clock.now()).unwrap();
+    (Academy { service: init_service(jogo::app(state)).await, folder }, secret)
 }
 
 impl<S, B> Academy<S>

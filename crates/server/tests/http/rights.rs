@@ -10,7 +10,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 85] = [
+const ROUTES: [(&str, &str, &[&str]); 89] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/language", &[DIRECTOR, LEAD, COACH]),
@@ -35,6 +35,10 @@ const ROUTES: [(&str, &str, &[&str]); 85] = [
     ("GET", "/bands/u8-u9/tempos", &[DIRECTOR]),
     ("GET", "/academy", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/academy", &[DIRECTOR]),
+    ("PUT", "/academy/name", &[DIRECTOR]),
+    ("GET", "/beginning", &[DIRECTOR]),
+    ("GET", "/starter", &[DIRECTOR]),
+    ("POST", "/starter", &[DIRECTOR]),
     ("POST", "/layouts", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/curricula", &[DIRECTOR, LEAD]),
     ("GET", "/curricula/{id}", &[DIRECTOR]),
@@ -141,6 +145,8 @@ fn body(route: &str, read: &Read) -> Value {
         "drills" | "weave-six" => read.drill.clone(),
         "u8-u9" => read.band.clone(),
         "academy" => read.academy.clone(),
+        "name" => json!({"name": "Skerrow Islands", "time_zone": "UTC"}),
+        "starter" => json!({"parts": []}),
         "map" => json!({"put": [], "take_out": []}),
         "pace" => json!({"pace_m": null}),
         "archive" => json!({"away": false}),
@@ -244,9 +250,9 @@ async fn the_table_of_routes_is_whole() {
     let described: serde_json::Value = serde_json::from_str(&jogo::openapi_json().unwrap()).unwrap();
     let paths = described["paths"].as_object().unwrap();
     let routes: usize = paths.values().map(|methods| methods.as_object().unwrap().len()).sum();
-    // Signing in, signing out, the sample people, the two pages of an invitation, the page for practice at home with
-    // its translation, and the line of timing gates ask nobody who they are.
-    assert_eq!(routes, ROUTES.len() + MORE.len() + 8);
+    // Signing in, signing out, the sample people, the two pages of an invitation and the two of a beginning, the page
+    // for practice at home with its translation, and the line of timing gates ask nobody who they are.
+    assert_eq!(routes, ROUTES.len() + MORE.len() + 10);
 }
 
 #[rstest]

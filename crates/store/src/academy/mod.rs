@@ -5,11 +5,13 @@ pub(crate) mod phrases;
 pub mod players;
 pub mod teams;
 
+use jiff::Timestamp;
 use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
 use jogo_core::ids::BandId;
 
-use crate::{Store, StoreError, Stored, from_json, to_json};
+use crate::people::{NewPerson, insert_person};
+use crate::{Store, StoreError, Stored, Taken, audit, from_json, to_json};
 
 /// A band as it is kept.
 #[derive(Clone, Debug)]
@@ -30,13 +32,44 @@ impl Store {
         }
     }
 
+    /// Begins an academy: its name, its time zone and its first director, all or nothing. Errs if anybody is there.
+    pub async fn begin_academy(
+        &self,
+        (name, time_zone): (&str, &str),
+        director: &NewPerson,
+        at: Timestamp,
+    ) -> Stored<()> {
+        let mut tx = self.begin().await?;
+        let begun = sqlx::query_scalar!(r#"SELECT EXISTS (SELECT 1 FROM person) AS "begun!: bool""#);
+        if begun.fetch_one(&mut *tx).await? {
+            return Err(Taken::Begun.into());
+        }
+        sqlx::query!(
+            "INSERT INTO academy (id, name, time_zone) VALUES (1, ?, ?)
+             ON CONFLICT (id) DO UPDATE SET name = excluded.name, time_zone = excluded.time_zone",
+            name,
+            time_zone
+        )
+        .execute(&mut *tx)
+        .await?;
+        insert_person(&mut tx, director, at).await?;
+        audit::put(&mut tx, (at, director.person.id), "began the academy", name).await?;
+        Ok(tx.commit().await?)
+    }
+
     /// Changes what is set for the whole academy, if it still is the version that was read.
     pub async fn change_settings(&self, academy: &Academy, version: i64) -> Stored<()> {
         let doc = to_json("the academy's settings", academy)?;
-        let changed =
-            sqlx::query!("UPDATE academy SET doc = ?, version = version + 1 WHERE version = ?", doc, version)
-                .execute(&self.write)
-                .await?;
+        // An academy that was begun without a name has no row yet, and is at its first version.
+        let changed = sqlx::query!(
+            "INSERT INTO academy (id, name, time_zone, doc, version) SELECT 1, '', 'UTC', ?1, 1 + ?2
+                 WHERE ?2 = 1 OR EXISTS (SELECT 1 FROM academy)
+             ON CONFLICT (id) DO UPDATE SET doc = excluded.doc, version = version + 1 WHERE version = ?2",
+            doc,
+            version
+        )
+        .execute(&self.write)
+        .await?;
         if changed.rows_affected() == 0 { Err(StoreError::Stale) } else { Ok(()) }
     }
 

@@ -37,6 +37,19 @@ async fn an_academy_is_set_up_and_may_be_called_otherwise() {
     );
 }
 
+// An academy that was begun on the command line has no name yet: its settings were stale for ever.
+#[tokio::test]
+async fn settings_are_kept_before_the_academy_has_a_name() {
+    let academy = academy().await;
+    let Academy { store, .. } = &academy;
+    let (settings, version) = store.settings().await.unwrap();
+    store.change_settings(&settings, version).await.unwrap();
+    assert!(matches!(store.change_settings(&settings, version).await, Err(StoreError::Stale)));
+    store.set_academy("Skerrow", "UTC").await.unwrap();
+    assert_eq!(store.settings().await.unwrap(), (settings.clone(), version + 1));
+    store.change_settings(&settings, version + 1).await.unwrap();
+}
+
 #[tokio::test]
 async fn of_two_changes_of_one_version_the_second_is_stale() {
     let academy = academy().await;

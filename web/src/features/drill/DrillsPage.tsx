@@ -7,7 +7,7 @@ import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { t } from '../../texts/t'
 import { useKeys } from '../../ui/keys'
-import { ErrorNote, Loading } from '../../ui/notes'
+import { ErrorNote, Loading, NothingYet } from '../../ui/notes'
 import { COLUMN } from '../../ui/placing'
 import { STRANDS, StrandSwatch } from '../../ui/strands'
 import { DrillCard, ScaleBar } from './DrillCard'
@@ -104,7 +104,12 @@ export function DrillsPage({ editable }: { editable: boolean }) {
         </Box>
         {found.isError && <ErrorNote error={found.error} />}
         {found.isPending && <Loading />}
-        {found.data?.length === 0 && <Typography>{t('drills-nothing')}</Typography>}
+        {found.data?.length === 0 &&
+          (Object.keys(wanted).length > 0 ? (
+            <Typography>{t('drills-nothing')}</Typography>
+          ) : (
+            <NothingYet>{t('drills-none')}</NothingYet>
+          ))}
         <Box ref={shelf} onKeyDown={(event) => step(event, shelf.current)}>
           {STRANDS.map((strand) => (
             <Shelf

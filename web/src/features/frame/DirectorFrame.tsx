@@ -13,6 +13,7 @@ import { Legend } from '../../ui/Legend'
 import { Loading } from '../../ui/notes'
 import { Spoken } from '../../ui/Spoken'
 import type { Look } from '../../ui/theme'
+import { useSteps } from '../academy/beginning/queries'
 import { NameMenu } from '../people/NameMenu'
 
 /** The order of the work; a club lead looks back on it. */
@@ -85,6 +86,7 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
             </Box>
           ))}
         </Box>
+        <StillToDo wanted={session.role === 'director'} />
         <Button
           variant="text"
           size="small"
@@ -105,5 +107,16 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
       </Box>
       <Legend open={legend} onClose={() => setLegend(false)} />
     </Box>
+  )
+}
+
+/** What a new academy still has to do; nothing once its first plan is out. */
+function StillToDo({ wanted }: { wanted: boolean }) {
+  const left = useSteps(wanted).data?.steps.filter((step) => !step.done).length
+  if (!left) return null
+  return (
+    <Button component={NavLink} to="/begin" variant="outlined" size="small" sx={{ whiteSpace: 'nowrap' }}>
+      {t('begin-left', { n: left })}
+    </Button>
   )
 }

@@ -4,5 +4,6 @@ export const peopleKeys = {
   samples: ['people', 'samples'],
   all: ['people', 'all'],
   invitations: ['people', 'invitations'],
+  beginning: (secret: string) => ['people', 'beginning', secret],
   invitation: (token: string) => ['people', 'invitation', token],
 } as const

@@ -4,15 +4,17 @@ use crate::facts::Entered;
 use crate::facts::Thing;
 use actix_web::web::{Data, Path};
 use actix_web::{HttpRequest, HttpResponse, get, put};
+use jiff::tz::TimeZone;
 use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
 use jogo_core::ids::BandId;
 use jogo_core::technique::score::tempo::Tempos;
 use jogo_store::academy::KeptBand;
-use serde::Serialize;
+use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
 
+use super::clubs::name;
 use crate::api::{version, versioned};
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
@@ -22,7 +24,13 @@ use crate::state::State;
 use crate::views::standards::TempoOfTest;
 
 pub fn routes(config: &mut ServiceConfig) {
-    config.service(list).service(change).service(tempos).service(show_academy).service(change_academy);
+    config
+        .service(list)
+        .service(change)
+        .service(tempos)
+        .service(show_academy)
+        .service(change_academy)
+        .service(name_academy);
 }
 
 /// A band and its version.
@@ -43,6 +51,10 @@ impl From<KeptBand> for BandView {
 /// What holds for the whole academy, and its version.
 #[derive(Serialize, ToSchema)]
 pub(in crate::api) struct AcademyView {
+    /// As people say it.
+    name: String,
+    /// As the time zone database names it.
+    time_zone: String,
     academy: Academy,
     version: i64,
 }
@@ -103,7 +115,44 @@ pub(in crate::api) async fn tempos(
 
 async fn settings(state: &State) -> Answer<HttpResponse> {
     let (academy, version) = state.store.settings().await?;
-    Ok(versioned(version, &AcademyView { academy, version }))
+    let name = state.store.academy().await?.unwrap_or_default();
+    let time_zone = state.store.time_zone().await?.unwrap_or_else(|| "UTC".into());
+    Ok(versioned(version, &AcademyView { name, time_zone, academy, version }))
+}
+
+/// The name of a time zone, if there is such a one.
+pub(super) fn zone(said: &str) -> Answer<String> {
+    let found = TimeZone::get(said.trim()).ok();
+    let name = found.as_ref().and_then(TimeZone::iana_name).map(str::to_owned);
+    let unknown = || Entered::TimeZone { written: said.chars().take(60).collect() };
+    name.ok_or_else(|| Problem::fault("/time_zone", unknown()))
+}
+
+/// What the academy is called, and where it is.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct AcademyNamed {
+    /// As people say it.
+    name: String,
+    /// As the time zone database names it: days and weeks are those of this zone.
+    time_zone: String,
+}
+
+/// Gives the academy a name and a time zone.
+#[utoipa::path(operation_id = "bands_name_academy", request_body = AcademyNamed,
+    responses((status = 200, body = AcademyView)))]
+#[put("/academy/name")]
+pub(in crate::api) async fn name_academy(
+    who: SignedIn,
+    state: Data<State>,
+    said: Json<AcademyNamed>,
+) -> Answer<HttpResponse> {
+    who.may(Act::SetUp)?;
+    let AcademyNamed { name: said, time_zone } = said.into_inner();
+    let (name, time_zone) = (name(&said)?, zone(&time_zone)?);
+    state.store.set_academy(&name, &time_zone).await?;
+    state.store.note(state.clock.now(), Some(who.0.id), "named the academy", &name).await?;
+    settings(&state).await
 }
 
 /// What holds for the whole academy.

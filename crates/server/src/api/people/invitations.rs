@@ -6,7 +6,6 @@ use actix_web::HttpResponse;
 use actix_web::web::{Data, Path};
 use actix_web::{delete, get, post};
 use jiff::{Timestamp, ToSpan};
-use jogo_core::input::name_in_files;
 use jogo_store::people::invitations::Invitation;
 use jogo_store::people::{NewPerson, Person};
 use serde::{Deserialize, Serialize};
@@ -19,9 +18,9 @@ use crate::api::people::sign_in::{RoleView, Session, session};
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::rights::Act;
+use crate::sign_in::secrets;
 use crate::sign_in::{self, SignedIn};
 use crate::state::State;
-use crate::{sign_in::passwords, sign_in::secrets};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(list).service(invite).service(withdraw).service(show).service(join);
@@ -185,11 +184,7 @@ pub(in crate::api) async fn join(
 ) -> Answer<HttpResponse> {
     let invitation = open(&state, &token).await?;
     let Joining { login, password } = said.into_inner();
-    let login = login.trim().to_lowercase();
-    name_in_files(&login).map_err(|fault| Problem::fault("/login", fault))?;
-    let password = actix_web::web::block(move || passwords::hash(&password)).await;
-    let password = password.map_err(|e| Problem::internal(&e))?;
-    let password = password.map_err(|says| Problem::fault("/password", says))?;
+    let (login, password) = (sign_in::login(&login)?, sign_in::hashed(password).await?);
     let id = Uuid::now_v7();
     let person = Person { id, login, name: invitation.name.clone(), role: invitation.role };
     let (new, now) = (NewPerson { person: person.clone(), password, sample: false }, state.clock.now());

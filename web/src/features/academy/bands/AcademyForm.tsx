@@ -8,9 +8,36 @@ import { t } from '../../../texts/t'
 import { NumberField, SelectCell, TextCell } from '../../../ui/fields'
 import { LEVERS, type LeverName, SETTINGS, settingInWords } from '../../../ui/levers'
 import { ErrorNote } from '../../../ui/notes'
+import { TimeZoneField } from '../TimeZoneField'
+import { useNameAcademy } from './queries'
 
 type Academy = Schemas['Academy']
 type Language = Schemas['Language']
+
+/** What the academy is called, and where it is. */
+function AcademyName({ name, timeZone }: { name: string; timeZone: string }) {
+  const [said, setSaid] = useState({ name, time_zone: timeZone })
+  const naming = useNameAcademy()
+  const changed = said.name !== name || said.time_zone !== timeZone
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start' }}>
+      <TextCell
+        label={t('begin-academy')}
+        value={said.name}
+        onChange={(next) => setSaid({ ...said, name: next })}
+        fullWidth={false}
+        sx={{ width: 320 }}
+      />
+      <Box sx={{ width: 320 }}>
+        <TimeZoneField value={said.time_zone} onChange={(zone) => setSaid({ ...said, time_zone: zone })} />
+      </Box>
+      <Button disabled={!changed || naming.isPending} onClick={() => naming.mutate(said)}>
+        {t('bands-save-name')}
+      </Button>
+      {naming.isError && <ErrorNote error={naming.error} />}
+    </Box>
+  )
+}
 
 interface Props {
   view: Schemas['AcademyView']
@@ -39,6 +66,7 @@ export function AcademyForm({ view, busy, error, onSave }: Props) {
         </Button>
       </Box>
       {error ? <ErrorNote error={error} /> : null}
+      <AcademyName name={view.name} timeZone={view.time_zone} />
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1.5, alignItems: 'flex-start' }}>
         <TextCell
           label={t('bands-cut-off')}

@@ -40,3 +40,15 @@ export function useBandChanges() {
   })
   return { change, changeAcademy }
 }
+
+/** Gives the academy a name and a time zone: what says the one or counts days by the other is asked for again. */
+export function useNameAcademy() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (body: Schemas['AcademyNamed']) => data(api.PUT('/academy/name', { body })),
+    onSuccess: (view) => {
+      queries.setQueryData(academyKeys.academy, view)
+      void queries.invalidateQueries()
+    },
+  })
+}

@@ -9,7 +9,7 @@ import { useTranslated } from '../../../texts/phrases'
 import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
 import { LEVELS, LevelSteps } from '../../../ui/levels'
-import { Empty, ErrorNote, Loading } from '../../../ui/notes'
+import { Empty, ErrorNote, Loading, NothingYet } from '../../../ui/notes'
 import { useBands } from '../../drill/queries'
 import { assessmentKeys } from '../keys'
 import { MilestoneTable } from './MilestoneTable'
@@ -19,14 +19,19 @@ const VIEWS = ['milestones', 'tests'] as const
 
 export function LevelsPage() {
   const [address, setAddress] = useSearchParams()
-  const bands = useBands().data ?? []
-  const band = address.get('band') ?? 'u8-u9'
+  const known = useBands()
+  const bands = known.data ?? []
+  // The one in the middle, as long as nobody chooses.
+  const band = address.get('band') ?? bands[Math.floor((bands.length - 1) / 2)]?.band.id
   const view = address.get('view') === 'tests' ? 'tests' : 'milestones'
   const change = (key: string, value: string) =>
     setAddress((old) => {
       old.set(key, value)
       return old
     })
+  if (known.isError) return <ErrorNote error={known.error} />
+  if (known.isPending) return <Loading />
+  if (!band) return <NothingYet>{t('levels-no-bands')}</NothingYet>
   return (
     <Box sx={{ p: 2 }}>
       <Typography variant="h1">{t('levels-title')}</Typography>

@@ -8,7 +8,7 @@ import { ProgressOnPaper } from './ProgressSheet'
 import { useProgress, useSquad } from './queries'
 
 /** Everything that is known of a player stands on one sheet. */
-const SMALL = { zoom: 0.74, width: '256mm', minHeight: 0 } as const
+const SMALL = { zoom: 0.7, width: '271mm', minHeight: 0 } as const
 
 export function PrintProgress() {
   const { team = '' } = useParams()

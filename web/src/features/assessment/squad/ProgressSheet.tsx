@@ -41,16 +41,15 @@ export function ProgressOnPaper({ progress, onPaper }: { progress: ProgressSheet
     return (
       <>
         {head}
-        <Box sx={{ ...columns, breakAfter: 'page' }}>
-          <Box>
-            <Lines progress={progress} />
-            <Note progress={progress} />
-          </Box>
-          <Box>
-            <CanDo progress={progress} />
-            <Missed skills={progress.away_for} />
-            <Next progress={progress} />
-          </Box>
+        {/* Two columns that fill up one after the other: how long each part is differs from child to child. */}
+        <Box
+          sx={{ columnCount: 2, columnGap: columns.columnGap, breakAfter: 'page', '& section': { mb: 1.5 } }}
+        >
+          <Lines progress={progress} />
+          <Note progress={progress} />
+          <CanDo progress={progress} />
+          <Missed skills={progress.away_for} />
+          <Next progress={progress} />
         </Box>
         {head}
         <Results progress={progress} />
@@ -151,7 +150,9 @@ function Lines({ progress }: { progress: ProgressSheet }) {
 
 function CanDo({ progress }: { progress: ProgressSheet }) {
   const promised = progress.milestones.filter((m) => m.promised)
-  const others = progress.milestones.filter((m) => !m.promised)
+  // Of what other terms teach there is something to say once it has been seen.
+  const others = progress.milestones.filter((m) => !m.promised && m.standing.state !== 'not_seen')
+  const later = progress.milestones.filter((m) => !m.promised && m.standing.state === 'not_seen').length
   return (
     <>
       {promised.length > 0 && <Milestones title={t('progress-promised')} milestones={promised} />}
@@ -160,6 +161,11 @@ function CanDo({ progress }: { progress: ProgressSheet }) {
           title={promised.length > 0 ? t('progress-others') : t('progress-can-do')}
           milestones={others}
         />
+      )}
+      {later > 0 && (
+        <Typography variant="body2" color="text.secondary">
+          {t('progress-later', { n: later })}
+        </Typography>
       )}
     </>
   )
@@ -175,8 +181,8 @@ function Milestones({ title, milestones }: { title: string; milestones: Progress
         const own = milestones.filter((m) => m.strand === strand)
         if (own.length === 0) return null
         return (
-          <Box key={strand} sx={{ mb: 1, breakInside: 'avoid' }}>
-            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+          <Box key={strand} sx={{ mb: 1 }}>
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, breakAfter: 'avoid' }}>
               <StrandSwatch strand={strand} />
               <Typography variant="h3">{t(`strand-${strand}`)}</Typography>
             </Box>
@@ -198,7 +204,7 @@ function MilestoneLine({
   strand: Strand
 }) {
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 30 }}>
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, minHeight: 30, breakInside: 'avoid' }}>
       <Ring state={m.standing.state} overridden={m.standing.overridden != null} />
       <StageGlyph stage={m.stage} strand={strand} />
       <Box sx={{ lineHeight: 1.15 }}>
@@ -390,7 +396,7 @@ function Feet({ progress }: { progress: ProgressSheet }) {
 
 function Note({ progress }: { progress: ProgressSheet }) {
   return (
-    <Box component="section" sx={{ breakInside: 'avoid' }}>
+    <Box component="section">
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         {t('progress-note')}
       </Typography>

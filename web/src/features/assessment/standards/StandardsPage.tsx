@@ -10,7 +10,7 @@ import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
 import { told } from '../../../texts/told'
 import { NumberCell } from '../../../ui/NumberCell'
-import { ErrorNote, Loading } from '../../../ui/notes'
+import { ErrorNote, Loading, NothingYet } from '../../../ui/notes'
 import { BandInspector } from './BandInspector'
 import { BandScale } from './BandScale'
 import {
@@ -53,7 +53,8 @@ export function StandardsPage() {
         ))}
       </Box>
       {scale.isError && <ErrorNote error={scale.error} />}
-      {!scale.data && !scale.isError && <Loading />}
+      {test === undefined && <NothingYet>{t('standards-none')}</NothingYet>}
+      {test !== undefined && !scale.data && !scale.isError && <Loading />}
       {scale.data && (
         <Scale
           key={scale.data.test.id}

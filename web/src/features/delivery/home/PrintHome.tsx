@@ -16,7 +16,7 @@ import { useHandout } from './queries'
 const DAYS = 5
 
 /** Room for a strip and a picture of each of eight beats, in pixels. */
-const PICTURE = 135
+const PICTURE = 120
 
 export function PrintHome() {
   const { team = '' } = useParams()
