@@ -56,7 +56,13 @@ export default defineConfig({
         ],
       },
       workbox: {
-        globPatterns: ['index.html', 'glimpse.js', '*.{svg,png}', 'assets/*.{js,css}', 'assets/*latin-*.woff2'],
+        globPatterns: [
+          'index.html',
+          'glimpse.js',
+          '*.{svg,png}',
+          'assets/*.{js,css}',
+          'assets/*latin-*.woff2',
+        ],
         globIgnores: DESK.map((page) => `assets/${page}-*.js`),
         navigateFallback: '/index.html',
         navigateFallbackDenylist: [/^\/(api|calendar)\//],

@@ -13,6 +13,7 @@ facts! {
     pub enum Refusal {
         SignedOut = "refused-signed-out",
         WrongPassword = "refused-wrong-password",
+        Busy = "refused-busy",
         SlowDown = "refused-slow-down" { minutes: u32 },
         NotAllowed = "refused-not-allowed",
         OtherSite = "refused-other-site",

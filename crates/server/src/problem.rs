@@ -74,6 +74,11 @@ impl Problem {
         Problem::new(StatusCode::TOO_MANY_REQUESTS, "/problems/slow-down", Refusal::SlowDown { minutes })
     }
 
+    /// Too many passwords are being looked at.
+    pub fn busy() -> Problem {
+        Problem::new(StatusCode::TOO_MANY_REQUESTS, "/problems/busy", Refusal::Busy)
+    }
+
     /// Signed in, but not for this.
     pub fn not_allowed() -> Problem {
         Problem::new(StatusCode::FORBIDDEN, "/problems/not-allowed", Refusal::NotAllowed)

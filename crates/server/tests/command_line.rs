@@ -177,6 +177,43 @@ fn a_demo_leaves_a_library_alone_that_nobody_signs_in_to_yet() {
     assert!(says(&refused).contains("holds an academy that is no demo"), "{}", says(&refused));
 }
 
+// A second demo used to take the database away from under the first.
+#[test]
+fn a_folder_is_served_by_one_program() {
+    let folder = tempfile::tempdir().unwrap();
+    let data = path(folder.path());
+    let demo = Serving::start(&["demo", "--data", data, "--today", "2031-02-10"]);
+    for command in ["demo", "serve"] {
+        let second = jogo(&[command, "--data", data, "--port", "0"], "");
+        assert!(says(&second).contains("is served by another Jogo"), "{command}: {}", says(&second));
+    }
+    assert!(demo.gets("/api/v1/samples").contains("Pelya Sullstay"));
+    for file in ["academy.sqlite", "academy.sqlite-wal", "lock"] {
+        let mode = std::fs::metadata(folder.path().join(file)).unwrap().permissions().mode();
+        assert_eq!(mode & 0o777, 0o600, "only the owner reads {file}");
+    }
+    drop(demo);
+    Serving::start(&["demo", "--keep", "--data", data, "--today", "2031-02-10"]);
+}
+
+// A name with a capital could never sign in, since signing in makes all letters small.
+#[test]
+fn a_sign_in_name_has_small_letters_however_it_was_typed() {
+    let folder = tempfile::tempdir().unwrap();
+    let data = path(folder.path());
+    let add = |login: &'static str| {
+        jogo(
+            &["user", "add", login, "--name", "Olo Brand", "--role", "director", "--data", data],
+            "long enough",
+        )
+    };
+    assert!(add("Olo2").status.success());
+    assert!(says(&add("olo2")).contains("olo2"), "they are one");
+    assert!(!add("olo brand").status.success());
+    let password = jogo(&["user", "password", "OLO2", "--data", data], "longer than that");
+    assert!(password.status.success(), "{}", says(&password));
+}
+
 #[test]
 fn an_academy_of_its_own_offers_no_sample_people_and_carries_strict_headers() {
     let folder = tempfile::tempdir().unwrap();

@@ -2,6 +2,7 @@
 
 problem-signed-out = Nicht angemeldet
 problem-wrong-password = Falscher Name oder falsches Passwort
+problem-busy = Viel Andrang
 problem-slow-down = Zu viele Versuche
 problem-not-allowed = Nicht erlaubt
 problem-foreign-origin = Von woanders geschickt
@@ -17,6 +18,7 @@ problem-taken = Das geht nicht
 
 refused-signed-out = Du bist nicht angemeldet, oder deine Anmeldung ist abgelaufen. Melde dich neu an.
 refused-wrong-password = Name und Passwort gehören nicht zusammen. Prüfe beide, beim Passwort auch Groß und Klein.
+refused-busy = Gerade melden sich viele an. Versuch es gleich noch einmal.
 refused-slow-down = Für diesen Namen gab es zu viele falsche Passwörter. Warte { $minutes } Minuten und versuch es noch einmal.
 refused-not-allowed = Das gehört nicht zu deiner Rolle. Frag die Technische Leitung.
 refused-other-site = Diese Änderung kam von einer anderen Seite. Öffne Jogo selbst und mach sie dort.

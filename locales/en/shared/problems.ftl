@@ -2,6 +2,7 @@
 
 problem-signed-out = Not signed in
 problem-wrong-password = Wrong name or password
+problem-busy = Many people sign in
 problem-slow-down = Too many tries
 problem-not-allowed = Not allowed
 problem-foreign-origin = Sent from elsewhere
@@ -17,6 +18,7 @@ problem-taken = This cannot be done
 
 refused-signed-out = You are not signed in, or your sign-in has ended. Sign in again.
 refused-wrong-password = Name and password do not belong together. Check both, and capital letters in the password.
+refused-busy = Many people are signing in just now. Try again in a moment.
 refused-slow-down = There were too many wrong passwords for this name. Wait { $minutes } minutes and try again.
 refused-not-allowed = Your role does not include this. Ask the technical director.
 refused-other-site = This change was sent from another site. Open Jogo itself and do it there.

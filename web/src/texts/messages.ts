@@ -2001,6 +2001,7 @@ export interface Messages {
   'variant-no-stage': { written: Value }
   'problem-signed-out': null
   'problem-wrong-password': null
+  'problem-busy': null
   'problem-slow-down': null
   'problem-not-allowed': null
   'problem-foreign-origin': null
@@ -2015,6 +2016,7 @@ export interface Messages {
   'problem-taken': null
   'refused-signed-out': null
   'refused-wrong-password': null
+  'refused-busy': null
   'refused-slow-down': { minutes: Value }
   'refused-not-allowed': null
   'refused-other-site': null

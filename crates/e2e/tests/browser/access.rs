@@ -39,6 +39,8 @@ async fn the_desk() -> Result<(), Failed> {
             ("/drills", "134 drills"),
             ("/drills/weave-six", "touches with the strong foot"),
             ("/drills/new", "New drill"),
+            ("/drills/questions", "Nothing to ask"),
+            ("/begin", "Your first plan is out"),
             ("/progressions?skill=weave", "At least"),
             ("/drills/bands", "For the whole academy"),
             ("/plan", "Bring:"),

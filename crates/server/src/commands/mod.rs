@@ -11,9 +11,10 @@ use jogo_core::academy::language::Language;
 use jogo_core::input::TextFault;
 use jogo_core::input::What;
 use jogo_words::say;
+use std::fs::{File, OpenOptions, TryLockError};
 use std::io::{Read, Write};
 use std::net::TcpListener;
-use std::os::unix::fs::DirBuilderExt;
+use std::os::unix::fs::{DirBuilderExt, OpenOptionsExt};
 use std::path::{Path, PathBuf};
 
 use actix_web::HttpServer;
@@ -188,6 +189,7 @@ pub async fn run(command: Command) -> Result<(), Stopped> {
         }
         Command::Schema { form } => print(&schema::of(form)?),
         Command::Serve { data, listen } => {
+            let _served_here = lock(&data)?;
             let store = open(&data).await?;
             Ok(serve(
                 State::new(
@@ -206,6 +208,7 @@ pub async fn run(command: Command) -> Result<(), Stopped> {
             let temporary = data.is_none();
             let data = data.unwrap_or_else(|| own.clone());
             let clock = clock(&listen)?;
+            let _served_here = lock(&data)?;
             let mut store = open(&data).await?;
             let is_demo = !store.samples().await.map_err(|e| e.to_string())?.is_empty();
             if !is_demo && holds_anything(&store).await.map_err(|e| e.to_string())? {
@@ -246,13 +249,39 @@ fn print(text: &str) -> Result<(), Stopped> {
 }
 
 async fn open(data: &Path) -> Result<Store, String> {
-    // What is known of children is for the owner's eyes.
+    folder(data)?;
+    let database = data.join("academy.sqlite");
+    // The files beside it get the same rights.
+    own(&database).map_err(|e| format!("{} cannot be opened: {e}", database.display()))?;
+    Store::open(&database).await.map_err(|e| e.to_string())
+}
+
+/// Makes the folder of an academy: what is known of children is for the owner's eyes.
+fn folder(data: &Path) -> Result<(), String> {
     std::fs::DirBuilder::new()
         .recursive(true)
         .mode(0o700)
         .create(data)
-        .map_err(|e| format!("the folder {} cannot be made: {e}", data.display()))?;
-    Store::open(&data.join("academy.sqlite")).await.map_err(|e| e.to_string())
+        .map_err(|e| format!("the folder {} cannot be made: {e}", data.display()))
+}
+
+/// Opens a file that only the owner reads, and makes it if it is not there.
+fn own(file: &Path) -> std::io::Result<File> {
+    OpenOptions::new().read(true).write(true).create(true).truncate(false).mode(0o600).open(file)
+}
+
+/// One program serves a folder: the lock is held until it ends, however it ends.
+fn lock(data: &Path) -> Result<File, String> {
+    folder(data)?;
+    let says = |e: &dyn std::fmt::Display| format!("{} cannot be locked: {e}", data.display());
+    let file = own(&data.join("lock")).map_err(|e| says(&e))?;
+    match file.try_lock() {
+        Ok(()) => Ok(file),
+        Err(TryLockError::WouldBlock) => {
+            Err(format!("{} is served by another Jogo: end that one, or give another folder", data.display()))
+        }
+        Err(TryLockError::Error(e)) => Err(says(&e)),
+    }
 }
 
 /// Whether an academy has been begun: somebody signs in, or a library was read.

@@ -26,10 +26,15 @@ use uuid::Uuid;
 
 use crate::problem::{Answer, Problem};
 use crate::sign_in::rights::{Act, may};
+use crate::sign_in::tries::Counted;
 use crate::state::State;
 
 /// The cookie that holds a sign-in.
 pub const COOKIE: &str = "jogo";
+/// The cookie of a device on which somebody has signed in: their tries there are counted by themselves.
+const DEVICE: &str = "jogo-device";
+/// How long a device is known.
+const DEVICE_DAYS: i64 = 365;
 /// So long somebody stays signed in who does not come back; whoever does is signed in for as long again.
 const DAYS: i64 = 60;
 
@@ -109,24 +114,37 @@ impl FromRequest for SignedIn {
     }
 }
 
-/// Checks a password and makes a sign-in; the cookie goes to the reader, only its hash stays.
-pub async fn sign_in(state: &State, login: &str, password: String) -> Answer<(Person, Cookie<'static>)> {
+/// Checks a password and makes a sign-in; the cookies go to the reader, only the sign-in's hash stays.
+pub async fn sign_in(
+    state: &State,
+    request: &HttpRequest,
+    login: &str,
+    password: String,
+) -> Answer<(Person, [Cookie<'static>; 2])> {
     let login = login.trim().to_lowercase();
-    state.tries.may(&login, Timestamp::now())?;
+    let device = known_device(request, state, &login);
+    let counted = Counted::of(&login, device.as_deref());
+    state.tries.begin(&counted, Timestamp::now())?;
     let known = state.store.person_by_login(&login).await?;
-    let hash = known.as_ref().map(|(_, hash)| hash.clone());
+    let hash = known.as_ref().map_or_else(|| passwords::of_nobody().to_owned(), |(_, hash)| hash.clone());
     // A password is checked even where nobody has the name, so that the answer takes as long.
-    let right = actix_web::web::block(move || match hash {
-        Some(hash) => passwords::verify(&password, &hash),
-        None => passwords::hash(&password).is_ok_and(|_| false),
-    });
-    let right = right.await.map_err(|e| Problem::internal(&e))?;
-    let Some((person, _)) = known.filter(|_| right) else {
-        state.tries.note(&login, Timestamp::now());
-        return Err(Problem::wrong_password());
-    };
-    let cookie = signed_in(state, person.id).await?;
-    Ok((person, cookie))
+    let right = passwords::in_turn(move || passwords::verify(&password, &hash)).await?;
+    let Some((person, _)) = known.filter(|_| right) else { return Err(Problem::wrong_password()) };
+    state.tries.right(&counted);
+    let device = device.map_or_else(secrets::token, Ok)?;
+    let cookies = [signed_in(state, person.id).await?, device_cookie(state, &login, &device)];
+    Ok((person, cookies))
+}
+
+/// The device that a request comes from, if somebody has signed in on it under this login.
+fn known_device(request: &HttpRequest, state: &State, login: &str) -> Option<String> {
+    let cookie = CookieJar::new().signed(&state.key).verify(request.cookie(DEVICE)?)?;
+    let (device, of) = cookie.value().split_once('.')?;
+    (of == login).then(|| device.to_owned())
+}
+
+fn device_cookie(state: &State, login: &str, device: &str) -> Cookie<'static> {
+    signed(state, DEVICE, format!("{device}.{login}"), Duration::days(DEVICE_DAYS))
 }
 
 /// A name to sign in with, as it is kept: small letters, however it was typed.
@@ -138,15 +156,15 @@ pub fn login(said: &str) -> Answer<String> {
 
 /// What is kept of a password that somebody chooses.
 pub async fn hashed(password: String) -> Answer<String> {
-    let hash = actix_web::web::block(move || passwords::hash(&password)).await;
-    hash.map_err(|e| Problem::internal(&e))?.map_err(|says| Problem::fault("/password", says))
+    let hash = passwords::in_turn(move || passwords::hash(&password)).await?;
+    hash.map_err(|says| Problem::fault("/password", says))
 }
 
 /// Makes a sign-in for somebody who has shown who they are.
 pub async fn signed_in(state: &State, person: Uuid) -> Answer<Cookie<'static>> {
     let (token, now) = (secrets::token()?, state.clock.now());
     state.store.sign_in(&secrets::hashed(&token), person, now, now + (24 * DAYS).hours()).await?;
-    Ok(signed(state, token, Duration::days(DAYS)))
+    Ok(signed(state, COOKIE, token, Duration::days(DAYS)))
 }
 
 /// Lets the sign-in of a request last for as long again, at most once a day; the cookie that says so, if it does.
@@ -157,7 +175,7 @@ pub async fn prolonged(state: &State, request: &HttpRequest) -> Answer<Option<Co
     let until = state.clock.now() + (24 * DAYS).hours();
     let longer =
         state.store.prolong_sign_in(&secrets::hashed(cookie.value()), until, until - 24.hours()).await?;
-    Ok(longer.then(|| signed(state, cookie.value().to_owned(), Duration::days(DAYS))))
+    Ok(longer.then(|| signed(state, COOKIE, cookie.value().to_owned(), Duration::days(DAYS))))
 }
 
 /// Ends the sign-in of a request.
@@ -165,11 +183,11 @@ pub async fn sign_out(state: &State, request: &HttpRequest) -> Answer<Cookie<'st
     if let Some(hash) = token_hash(request, state) {
         state.store.sign_out(&hash).await?;
     }
-    Ok(signed(state, String::new(), Duration::ZERO))
+    Ok(signed(state, COOKIE, String::new(), Duration::ZERO))
 }
 
-fn signed(state: &State, token: String, for_so_long: Duration) -> Cookie<'static> {
-    let cookie = Cookie::build(COOKIE, token)
+fn signed(state: &State, name: &'static str, token: String, for_so_long: Duration) -> Cookie<'static> {
+    let cookie = Cookie::build(name, token)
         .path("/")
         .http_only(true)
         .same_site(SameSite::Lax)
@@ -177,7 +195,7 @@ fn signed(state: &State, token: String, for_so_long: Duration) -> Cookie<'static
         .finish();
     let mut jar = CookieJar::new();
     jar.signed_mut(&state.key).add(cookie.clone());
-    jar.get(COOKIE).cloned().unwrap_or(cookie)
+    jar.get(name).cloned().unwrap_or(cookie)
 }
 
 fn token_hash(request: &HttpRequest, state: &State) -> Option<Vec<u8>> {

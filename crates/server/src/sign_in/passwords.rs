@@ -1,14 +1,18 @@
 //! Passwords and the key that signs cookies.
 
 use crate::facts::Entered;
+use crate::problem::{Answer, Problem};
 use jogo_core::fact::Fact;
 use std::io::Write;
 use std::os::unix::fs::OpenOptionsExt;
 use std::path::Path;
+use std::sync::LazyLock;
+use std::time::Duration;
 
 use actix_web::cookie::Key;
 use argon2::Argon2;
 use argon2::password_hash::{PasswordHasher, PasswordVerifier};
+use tokio::sync::Semaphore;
 
 /// The shortest password that is taken.
 pub const SHORTEST: usize = 8;
@@ -29,6 +33,26 @@ pub fn hash(password: &str) -> Result<String, Fact> {
 /// Whether a password is the one behind a hash.
 pub fn verify(password: &str, hash: &str) -> bool {
     password.len() <= LONGEST * 4 && Argon2::default().verify_password(password.as_bytes(), hash).is_ok()
+}
+
+/// A hash that no password has been made for: where nobody has a name, checking against it takes as long.
+pub fn of_nobody() -> &'static str {
+    static NOBODY: LazyLock<String> = LazyLock::new(|| hash("nobody signs in with this").unwrap_or_default());
+    &NOBODY
+}
+
+/// How many passwords are looked at at once: each takes 19 MiB and a processor.
+const AT_ONCE: usize = 3;
+/// How long a password waits for its turn.
+const PATIENCE: Duration = Duration::from_secs(10);
+/// Turns to look at a password.
+static TURNS: Semaphore = Semaphore::const_new(AT_ONCE);
+
+/// Does something slow with a password, in its turn and beside everything else.
+pub async fn in_turn<T: Send + 'static>(work: impl FnOnce() -> T + Send + 'static) -> Answer<T> {
+    let turn = tokio::time::timeout(PATIENCE, TURNS.acquire()).await;
+    let _turn = turn.map_err(|_| Problem::busy())?.map_err(|e| Problem::internal(&e))?;
+    actix_web::web::block(work).await.map_err(|e| Problem::internal(&e))
 }
 
 /// The key that signs cookies, made at the first start and readable by the owner alone.

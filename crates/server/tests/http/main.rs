@@ -76,6 +76,8 @@ pub struct Answered {
     pub etag: Option<String>,
     /// Who was signed in.
     pub cookie: Option<Cookie<'static>>,
+    /// By what the device is known again.
+    pub device: Option<Cookie<'static>>,
 }
 
 impl Answered {
@@ -144,10 +146,12 @@ where
         let header = |name| response.headers().get(name).and_then(|v| v.to_str().ok()).map(str::to_owned);
         let (kind, etag) =
             (header(http::header::CONTENT_TYPE).unwrap_or_default(), header(http::header::ETAG));
-        let cookie = response.response().cookies().next().map(Cookie::into_owned);
+        let mut cookies = response.response().cookies().map(Cookie::into_owned);
+        let (cookie, device) = (cookies.next(), cookies.next());
+        drop(cookies);
         let status = response.status();
         let body = serde_json::from_slice(&read_body(response).await).unwrap_or(Value::Null);
-        let answered = Answered { status, kind, body, etag, cookie };
+        let answered = Answered { status, kind, body, etag, cookie, device };
         described::holds(&asked, &answered);
         answered
     }

@@ -293,6 +293,44 @@ async fn wrong_passwords_are_refused_and_then_slowed_down() {
     assert_eq!(academy.send(tried("nobody")).await.problem(), "/problems/wrong-password");
 }
 
+// Forty at once used to be tried all of them, since a try was counted only once it had failed.
+#[actix_web::test]
+async fn many_wrong_passwords_at_once_are_no_more_than_one_after_another() {
+    let academy = academy().await;
+    let tried = async || {
+        let wrong = json!({"login": COACH, "password": "wrong-floor"});
+        academy.send(own_page(Method::POST, "/session").set_json(wrong)).await.problem().to_owned()
+    };
+    let six =
+        async || <[String; 6]>::from(tokio::join!(tried(), tried(), tried(), tried(), tried(), tried()));
+    let (one, other) = tokio::join!(six(), six());
+    let wrong = one.iter().chain(&other).filter(|said| *said == "/problems/wrong-password").count();
+    let slowed = one.iter().chain(&other).filter(|said| *said == "/problems/slow-down").count();
+    assert_eq!((wrong, slowed), (8, 4));
+}
+
+#[actix_web::test]
+async fn whoever_has_signed_in_on_a_device_is_not_kept_out_by_wrong_passwords_from_elsewhere() {
+    let academy = academy().await;
+    let asks = |password: &str| {
+        own_page(Method::POST, "/session").set_json(json!({"login": COACH, "password": password}))
+    };
+    let device = academy.send(asks(jogo::demo::PASSWORD)).await.device.unwrap();
+    assert!(device.http_only().unwrap());
+    for _ in 0..9 {
+        academy.send(asks("wrong-floor")).await;
+    }
+    assert_eq!(academy.send(asks(jogo::demo::PASSWORD)).await.problem(), "/problems/slow-down");
+    let known = asks(jogo::demo::PASSWORD).cookie(device.clone());
+    assert_eq!(academy.send(known).await.status, 200);
+    // It is known for one login alone, and cannot be made up.
+    let other =
+        own_page(Method::POST, "/session").set_json(json!({"login": COACH, "password": "wrong-floor"}));
+    let mut forged = device;
+    forged.set_value(format!("{}0", forged.value()));
+    assert_eq!(academy.send(other.cookie(forged)).await.problem(), "/problems/slow-down");
+}
+
 #[rstest]
 #[case::another_site(&[("host", "jogo.test"), ("origin", "http://elsewhere.test")])]
 #[case::no_word_of_its_site(&[("host", "jogo.test")])]

@@ -143,10 +143,15 @@ pub(in crate::api) async fn show(
     responses((status = 200, body = Session), (status = 401, description = "Name and password do not belong together."),
         (status = 429, description = "Too many wrong passwords for this name.")))]
 #[post("/session")]
-pub(in crate::api) async fn create(state: Data<State>, said: Json<Credentials>) -> Answer<HttpResponse> {
+pub(in crate::api) async fn create(
+    state: Data<State>,
+    request: HttpRequest,
+    said: Json<Credentials>,
+) -> Answer<HttpResponse> {
     let Credentials { login, password } = said.into_inner();
-    let (person, cookie) = sign_in::sign_in(&state, &login, password).await?;
-    Ok(HttpResponse::Ok().cookie(cookie).json(session(&state, person).await?))
+    let (person, [session_cookie, device]) = sign_in::sign_in(&state, &request, &login, password).await?;
+    let mut answer = HttpResponse::Ok();
+    Ok(answer.cookie(session_cookie).cookie(device).json(session(&state, person).await?))
 }
 
 /// Signs out.
