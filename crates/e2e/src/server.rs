@@ -14,27 +14,34 @@ pub struct Server {
     /// Where it is open.
     pub address: String,
     data: tempfile::TempDir,
+    /// The day that it is there.
+    today: &'static str,
 }
 
 impl Server {
     /// Starts the program that was built beside this one, on a copy of the demo.
     pub fn start() -> Result<Server, Failed> {
+        Server::start_on(TODAY)
+    }
+
+    /// The same on a later day.
+    pub fn start_on(today: &'static str) -> Result<Server, Failed> {
         let data = tempfile::tempdir()?;
         for (name, content) in demo()? {
             std::fs::write(data.path().join(name), content)?;
         }
-        let (process, address) = Server::run(&["demo", "--keep"], "0", data.path())?;
-        Ok(Server { process, address, data })
+        let (process, address) = Server::run(&["demo", "--keep", "--today", today], "0", data.path())?;
+        Ok(Server { process, address, data, today })
     }
 
     /// Starts the program on an empty folder; also answers with the address at which an academy is begun there.
     pub fn on_nothing() -> Result<(Server, String), Failed> {
         let data = tempfile::tempdir()?;
-        let (process, address, mut says) = Server::asked(&["serve"], "0", data.path())?;
+        let (process, address, mut says) = Server::asked(&["serve", "--today", TODAY], "0", data.path())?;
         let begin = says.find_map(|line| line.trim().strip_prefix(&address).map(str::to_owned));
         let begin = begin.filter(|path| path.starts_with("/begin/")).ok_or("nothing said where to begin")?;
         std::thread::spawn(move || says.for_each(drop));
-        Ok((Server { process, address, data }, begin))
+        Ok((Server { process, address, data, today: TODAY }, begin))
     }
 
     /// Stops it, as when the network or the machine is away.
@@ -47,7 +54,8 @@ impl Server {
     /// Starts it again, on what it has, at its old address.
     pub fn starts_again(&mut self) -> Result<(), Failed> {
         let port = self.address.rsplit(':').next().unwrap_or_default();
-        (self.process, self.address) = Server::run(&["demo", "--keep"], port, self.data.path())?;
+        let again = ["demo", "--keep", "--today", self.today];
+        (self.process, self.address) = Server::run(&again, port, self.data.path())?;
         Ok(())
     }
 
@@ -66,7 +74,7 @@ impl Server {
     ) -> Result<(Child, String, impl Iterator<Item = String> + Send + 'static), Failed> {
         let mut process = Command::new(built("jogo")?)
             .args(command)
-            .args(["--port", port, "--today", TODAY, "--data"])
+            .args(["--port", port, "--data"])
             .arg(data)
             .stdout(Stdio::piped())
             .spawn()?;
@@ -99,7 +107,7 @@ fn demo() -> Result<&'static Files, Failed> {
     static MADE: OnceLock<Result<Files, String>> = OnceLock::new();
     let make = || -> Result<_, Failed> {
         let data = tempfile::tempdir()?;
-        let (mut process, _) = Server::run(&["demo"], "0", data.path())?;
+        let (mut process, _) = Server::run(&["demo", "--today", TODAY], "0", data.path())?;
         process.kill()?;
         process.wait()?;
         let entries = std::fs::read_dir(data.path())?.collect::<Result<Vec<_>, _>>()?;
