@@ -1,4 +1,4 @@
-// Shows the last sight of Today until the page has begun; src/storage/glimpse.ts takes it and takes it away again.
+// Shows a snapshot of Today until the page has started; src/storage/glimpse.ts takes it and removes it again.
 // It stands in a file of its own, since the page's policy runs no script that is written into the page.
 ;(() => {
   try {
@@ -18,6 +18,6 @@
     root.inert = true
     document.documentElement.lang = seen.lang
   } catch {
-    // Nothing was kept, or nothing that can be read: the page begins without it.
+    // Nothing was kept, or nothing that can be read: the page starts without it.
   }
 })()

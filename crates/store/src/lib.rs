@@ -133,15 +133,7 @@ impl Store {
 
     /// Sets up the academy.
     pub async fn set_academy(&self, name: &str, time_zone: &str) -> Stored<()> {
-        sqlx::query!(
-            "INSERT INTO academy (id, name, time_zone) VALUES (1, ?, ?)
-             ON CONFLICT (id) DO UPDATE SET name = excluded.name, time_zone = excluded.time_zone",
-            name,
-            time_zone
-        )
-        .execute(&self.write)
-        .await?;
-        Ok(())
+        academy::put_academy(&self.write, name, time_zone).await
     }
 
     /// The academy's time zone, by its name in the time zone database.

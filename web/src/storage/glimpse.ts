@@ -1,10 +1,10 @@
-// The last sight of Today: on a slow phone it stands there a second before the page has begun. It is taken here, kept
-// among what this device remembers, and shown by `public/glimpse.js`.
+// A snapshot of Today, which a slow phone shows a second before the page has started. It is taken here, kept among what
+// this device remembers, and shown by `public/glimpse.js`.
 import { useEffect } from 'react'
-import { lastSight } from './remembered'
+import { snapshot } from './remembered'
 
-/** How long Today stands before a sight of it is taken: what comes first must not wait for it. */
-const STANDS_MS = 1_500
+/** How long Today is left alone before a snapshot is taken: starting must not wait for it. */
+const SETTLED_MS = 1_500
 
 const root = () => document.getElementById('root')
 
@@ -15,7 +15,7 @@ const ownStyles = () =>
     .flatMap(({ cssRules }) => [...cssRules].map((rule) => rule.cssText))
     .join('\n')
 
-/** Takes a sight of the page as it stands, if it is the one at that address: another session is not today's. */
+/** Takes a snapshot of the page, if it is at this address: another session is not today's. */
 function take(path: string) {
   const copy = root()?.cloneNode(true)
   if (!(copy instanceof HTMLElement) || copy.inert || location.pathname !== path) return
@@ -24,7 +24,7 @@ function take(path: string) {
     each.setAttribute('data-style', each.getAttribute('style') ?? '')
     each.removeAttribute('style')
   }
-  lastSight.write({
+  snapshot.write({
     path,
     day: new Date().toDateString(),
     lang: document.documentElement.lang,
@@ -33,10 +33,10 @@ function take(path: string) {
   })
 }
 
-/** Takes a sight of this page whenever it has stood for a while, and when it is put away. */
+/** Takes a snapshot of this page once it has settled, and when the app is left. */
 export function useGlimpse(of: unknown, path: string) {
   useEffect(() => {
-    const waits = setTimeout(() => take(path), STANDS_MS)
+    const waits = setTimeout(() => take(path), SETTLED_MS)
     const putAway = () => document.visibilityState === 'hidden' && take(path)
     document.addEventListener('visibilitychange', putAway)
     return () => {
@@ -46,7 +46,7 @@ export function useGlimpse(of: unknown, path: string) {
   }, [of, path])
 }
 
-/** The page has begun: what was shown before it is over. */
+/** The page has started: the snapshot has done its work. */
 export function begun() {
   performance.mark('begun')
   document.getElementById('glimpse')?.remove()
@@ -55,4 +55,4 @@ export function begun() {
 }
 
 /** What one person saw is not shown to the next. */
-export const forgetGlimpse = () => lastSight.forget()
+export const forgetGlimpse = () => snapshot.forget()

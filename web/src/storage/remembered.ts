@@ -116,8 +116,8 @@ export const split = remembered(
 /** The tool with which a protocol was measured last. */
 export const tool = remembered('tool', v.nullable(v.string()), null)
 
-/** How Today stood last: at which address, on which day, in which language, and what it was made of. */
-export const lastSight = remembered(
+/** A snapshot of Today: its address, day and language, and its elements and styles. */
+export const snapshot = remembered(
   'glimpse',
   v.nullable(
     v.object({ path: v.string(), day: v.string(), lang: v.string(), html: v.string(), css: v.string() }),

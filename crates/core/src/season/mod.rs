@@ -20,7 +20,7 @@ pub enum InTime {
 }
 
 impl InTime {
-    /// Where so many weeks from a first day stand today.
+    /// Whether weeks that begin on a day are over, running or still to come today.
     ///
     /// ```
     /// use jiff::civil::date;

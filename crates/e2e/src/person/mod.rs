@@ -40,7 +40,7 @@ impl<'b> Person<'b> {
         self.waits_for_the_page().await
     }
 
-    /// Waits until the page has begun: the last sight of Today that may stand there before is but a picture.
+    /// Waits until the page has started: the snapshot of Today that may show before then cannot be pressed.
     async fn waits_for_the_page(&self) -> Result<(), Failed> {
         self.finds("page that has begun", "//*[@id='root'][not(@inert)]").await.map(drop)
     }

@@ -250,7 +250,7 @@ async fn what_is_wished_every_week_has_its_part_of_the_score() -> Result<(), Fai
     // From the week on in which it can come, each week without it costs.
     director.presses("Weekly wishes").await?;
     director.sees("“Toe taps” comes 0 times, 1 to 2 were wished").await?;
-    // It counts three times: among so many other wishes it has to be worth what it costs.
+    // Counted once it would be outweighed: a block of its own for one more skill costs more than the missing week.
     director.opens_details("How much each part counts").await?;
     director.field("Weight of Weekly wishes").await?.send_keys("\u{e010}").await?;
     director.goes("saving").await?;

@@ -41,7 +41,7 @@ async fn the_clock_goes_on_over_a_reload_and_stands_while_it_is_held() -> Result
 
 // The script that runs before the page begins is run once more beside an empty page, as on a phone that is still busy.
 #[tokio::test]
-async fn the_last_sight_of_today_stands_until_the_page_has_begun_and_goes_with_whoever_signs_out()
+async fn a_snapshot_of_today_shows_until_the_page_has_started_and_goes_with_whoever_signs_out()
 -> Result<(), Failed> {
     const KEPT: &str = "return localStorage.getItem('jogo.glimpse') !== null";
     const SHOWN: &str = "return (async () => {

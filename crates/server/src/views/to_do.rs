@@ -1,7 +1,6 @@
 //! What an academy does one after another until its first plan is out.
 
 use jiff::Timestamp;
-use jogo_store::people::Role;
 use jogo_store::{Store, Stored};
 use serde::Serialize;
 use utoipa::ToSchema;
@@ -33,15 +32,15 @@ pub enum BeginningStep {
 
 /// Every step, and whether it is done.
 pub async fn to_do(store: &Store, now: Timestamp) -> Stored<Vec<ToDo>> {
-    let coach = store.people().await?.iter().any(|person| person.role != Role::Director);
-    let drafts = store.curricula().await?;
+    let begun = store.begun().await?;
+    let invited = !begun.coaches && !store.open_invitations(now).await?.is_empty();
     let steps = [
-        (BeginningStep::Bands, !store.bands().await?.is_empty()),
-        (BeginningStep::Library, !store.skills().await?.is_empty() && !store.drills().await?.is_empty()),
-        (BeginningStep::Teams, !store.teams().await?.is_empty()),
-        (BeginningStep::Coaches, coach || !store.open_invitations(now).await?.is_empty()),
-        (BeginningStep::Curriculum, !drafts.is_empty()),
-        (BeginningStep::Edition, drafts.iter().any(|draft| draft.edition.is_some())),
+        (BeginningStep::Bands, begun.bands),
+        (BeginningStep::Library, begun.library),
+        (BeginningStep::Teams, begun.teams),
+        (BeginningStep::Coaches, begun.coaches || invited),
+        (BeginningStep::Curriculum, begun.curriculum),
+        (BeginningStep::Edition, begun.edition),
     ];
     Ok(steps.map(|(step, done)| ToDo { step, done }).into())
 }

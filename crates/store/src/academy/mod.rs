@@ -9,6 +9,7 @@ use jiff::Timestamp;
 use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
 use jogo_core::ids::BandId;
+use sqlx::SqliteExecutor;
 
 use crate::people::{NewPerson, insert_person};
 use crate::{Store, StoreError, Stored, Taken, audit, from_json, to_json};
@@ -22,6 +23,32 @@ pub struct KeptBand {
     pub version: i64,
 }
 
+/// What an academy has of all that it needs for its first plan.
+#[derive(Clone, Copy, Debug)]
+#[allow(missing_docs)]
+pub struct Begun {
+    pub bands: bool,
+    /// Skills, and drills that are not archived.
+    pub library: bool,
+    pub teams: bool,
+    pub coaches: bool,
+    pub curriculum: bool,
+    pub edition: bool,
+}
+
+/// Names the academy, which may have no row yet.
+pub(crate) async fn put_academy(writer: impl SqliteExecutor<'_>, name: &str, time_zone: &str) -> Stored<()> {
+    sqlx::query!(
+        "INSERT INTO academy (id, name, time_zone) VALUES (1, ?, ?)
+             ON CONFLICT (id) DO UPDATE SET name = excluded.name, time_zone = excluded.time_zone",
+        name,
+        time_zone
+    )
+    .execute(writer)
+    .await?;
+    Ok(())
+}
+
 impl Store {
     /// What is set for the whole academy, and its version.
     pub async fn settings(&self) -> Stored<(Academy, i64)> {
@@ -30,6 +57,21 @@ impl Store {
             Some(row) => Ok((from_json("the academy's settings", &row.doc)?, row.version)),
             None => Ok((Academy::default(), 1)),
         }
+    }
+
+    /// What a new academy has already. Reads no document.
+    pub async fn begun(&self) -> Stored<Begun> {
+        let row = sqlx::query_as!(
+            Begun,
+            r#"SELECT EXISTS (SELECT 1 FROM band) AS "bands!: bool",
+                   EXISTS (SELECT 1 FROM skill) AND EXISTS (SELECT 1 FROM drill WHERE archived_at IS NULL)
+                       AS "library!: bool",
+                   EXISTS (SELECT 1 FROM team) AS "teams!: bool",
+                   EXISTS (SELECT 1 FROM person WHERE role = 'coach') AS "coaches!: bool",
+                   EXISTS (SELECT 1 FROM curriculum) AS "curriculum!: bool",
+                   EXISTS (SELECT 1 FROM edition) AS "edition!: bool""#
+        );
+        Ok(row.fetch_one(&self.read).await?)
     }
 
     /// Begins an academy: its name, its time zone and its first director, all or nothing. Errs if anybody is there.
@@ -44,14 +86,7 @@ impl Store {
         if begun.fetch_one(&mut *tx).await? {
             return Err(Taken::Begun.into());
         }
-        sqlx::query!(
-            "INSERT INTO academy (id, name, time_zone) VALUES (1, ?, ?)
-             ON CONFLICT (id) DO UPDATE SET name = excluded.name, time_zone = excluded.time_zone",
-            name,
-            time_zone
-        )
-        .execute(&mut *tx)
-        .await?;
+        put_academy(&mut *tx, name, time_zone).await?;
         insert_person(&mut tx, director, at).await?;
         audit::put(&mut tx, (at, director.person.id), "began the academy", name).await?;
         Ok(tx.commit().await?)

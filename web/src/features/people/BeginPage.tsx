@@ -11,6 +11,7 @@ import { t } from '../../texts/t'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { TimeZoneField, zoneHere } from '../academy/TimeZoneField'
 import { peopleKeys } from './keys'
+import { SignInFields } from './SignInFields'
 
 type NewAcademy = Schemas['NewAcademy']
 
@@ -75,20 +76,7 @@ function BeginForm({ secret }: { secret: string }) {
           autoComplete="name"
           {...register('name')}
         />
-        <TextField
-          label={t('join-login')}
-          helperText={t('join-login-how')}
-          autoComplete="username"
-          slotProps={{ htmlInput: { autoCapitalize: 'none' } }}
-          {...register('login')}
-        />
-        <TextField
-          label={t('sign-in-password')}
-          helperText={t('join-password-how')}
-          type="password"
-          autoComplete="new-password"
-          {...register('password')}
-        />
+        <SignInFields login={register('login')} password={register('password')} />
         {begin.isError && <ErrorNote error={begin.error} />}
         <Button type="submit" variant="contained" disabled={begin.isPending} sx={{ minHeight: 48 }}>
           {t('begin-go')}

@@ -2,7 +2,6 @@
 
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useForm } from 'react-hook-form'
@@ -12,6 +11,7 @@ import { listed } from '../../texts/said'
 import { t } from '../../texts/t'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { peopleKeys } from './keys'
+import { SignInFields } from './SignInFields'
 
 export function JoinPage() {
   const { token = '' } = useParams()
@@ -61,20 +61,7 @@ export function JoinPage() {
             onSubmit={(event) => void handleSubmit((said) => join.mutate(said))(event)}
             sx={{ display: 'grid', gap: 2 }}
           >
-            <TextField
-              label={t('join-login')}
-              helperText={t('join-login-how')}
-              autoComplete="username"
-              autoCapitalize="none"
-              {...register('login')}
-            />
-            <TextField
-              label={t('sign-in-password')}
-              helperText={t('join-password-how')}
-              type="password"
-              autoComplete="new-password"
-              {...register('password')}
-            />
+            <SignInFields login={register('login')} password={register('password')} />
             {join.isError && <ErrorNote error={join.error} />}
             <Button type="submit" variant="contained" disabled={join.isPending} sx={{ minHeight: 48 }}>
               {t('join-go')}

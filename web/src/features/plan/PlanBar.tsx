@@ -17,7 +17,7 @@ import type { Laying } from './laying'
 
 const STANDS = ['running', 'coming', 'over'] as const
 
-/** The curricula that stand so, under their heading; a menu takes no fragments. */
+/** The curricula of one heading; a list, since a menu takes no fragments. */
 function choices(
   all: Schemas['CurriculumEntry'][],
   stands: (typeof STANDS)[number],
@@ -75,7 +75,7 @@ export function PlanBar(props: PlanBarProps) {
           onChange={(event) => void navigate(`/plan/${event.target.value}`)}
           slotProps={{
             htmlInput: { 'aria-label': t('plan-choose') },
-            // What is chosen stands there alone; its band stands below.
+            // The closed field shows the name alone: the band is in the line below it.
             select: { renderValue: () => all.find((entry) => entry.id === view.id)?.name },
             input: { disableUnderline: true, sx: { fontSize: '1.25rem', fontWeight: 650, lineHeight: 1.2 } },
           }}
