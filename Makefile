@@ -1,4 +1,4 @@
-.PHONY: demo test check shots bench scale queries client words library schema fuzz web release
+.PHONY: demo test check shots bench scale load kill proxies queries client words library schema fuzz web release
 .PHONY: tools-web tools-browser tools-queries
 
 # Everything that a machine with Rust and Node lacks is installed by the commands themselves.
@@ -91,6 +91,20 @@ bench:
 # Measures a large academy over HTTP; SCALE says how many times the demo (121 unless it is said: three million trials).
 scale: release tools-queries
 	scripts/scale.sh
+
+# Lets 500 coaches come within a minute, and a storm of sign-ins; errs if a bound is not kept.
+load: release
+	cargo build --release --locked --package jogo-load
+	target/release/load
+
+# Kills the server under writers, KILLS times (1000 unless it is said), and looks for entries that are lost.
+kill: release
+	cargo build --release --locked --package jogo-load
+	target/release/kill $(or $(KILLS),1000)
+
+# Goes through nginx and Caddy, with the files of deploy/.
+proxies: web
+	scripts/proxies.sh
 
 tools-queries:
 	@command -v sqlite3 >/dev/null || scripts/debian.sh sqlite3

@@ -59,6 +59,13 @@ const SessionsPage = lazy(() =>
 const ClubsPage = lazy(() =>
   import('./features/academy/clubs/ClubsPage').then((m) => ({ default: m.ClubsPage })),
 )
+const AccountPage = lazy(() =>
+  import('./features/people/AccountPage').then((m) => ({ default: m.AccountPage })),
+)
+const AuditPage = lazy(() => import('./features/people/AuditPage').then((m) => ({ default: m.AuditPage })))
+const PasswordPage = lazy(() =>
+  import('./features/people/PasswordPage').then((m) => ({ default: m.PasswordPage })),
+)
 const JoinPage = lazy(() => import('./features/people/JoinPage').then((m) => ({ default: m.JoinPage })))
 const HandoutPage = lazy(() =>
   import('./features/delivery/home/HandoutPage').then((m) => ({ default: m.HandoutPage })),
@@ -142,38 +149,53 @@ const OpenPages = () => (
     <Route path="/join/:token" element={<JoinPage />} />
     <Route path="/begin/:secret" element={<BeginPage />} />
     <Route path="/home/:token" element={<HomePage />} />
+    <Route path="/password/:token" element={<PasswordPage />} />
   </Routes>
+)
+
+/** What is printed. */
+const onPaper = (
+  <>
+    <Route path="/print/session/:team/:edition/:session" element={<PrintSession />} />
+    <Route path="/print/week/:club/:day" element={<PrintWeek />} />
+    <Route path="/print/home/:team" element={<PrintHome />} />
+    <Route path="/print/progress/:team" element={<PrintProgress />} />
+    <Route path="/print/test/:team/:test" element={<PrintTest />} />
+  </>
 )
 
 function Pages({ look }: { look: Look }) {
   const session = useSession()
   const { pathname, search } = useLocation()
-  if (/^\/(join|home|begin)\/./.test(pathname)) return <OpenPages />
+  if (/^\/(join|home|begin|password)\/./.test(pathname)) return <OpenPages />
   const today = movedTo(pathname)
   if (today !== pathname) return <Navigate to={today + search} replace />
   if (session.isPending) return <Loading />
   if (session.isError && session.data === undefined) return <ErrorNote error={session.error} />
   if (!session.data) return <SignIn />
-  const onPaper = (
-    <>
-      <Route path="/print/session/:team/:edition/:session" element={<PrintSession />} />
-      <Route path="/print/week/:club/:day" element={<PrintWeek />} />
-      <Route path="/print/home/:team" element={<PrintHome />} />
-      <Route path="/print/progress/:team" element={<PrintProgress />} />
-      <Route path="/print/test/:team/:test" element={<PrintTest />} />
-    </>
-  )
+  const account = <Route path="/account" element={<AccountPage session={session.data} />} />
   const squads = (
     <>
       <Route path="/squads/:team" element={<SquadOfTeam />} />
       <Route path="/squads/:team/:player" element={<PlayerOfTeam />} />
     </>
   )
+  if (session.data.second_factor_first) {
+    return (
+      <Routes>
+        <Route element={<DirectorFrame session={session.data} look={look} />}>
+          {account}
+          <Route path="*" element={<Navigate to="/account" replace />} />
+        </Route>
+      </Routes>
+    )
+  }
   if (session.data.role === 'director') {
     return (
       <Routes>
         {onPaper}
         <Route element={<DirectorFrame session={session.data} look={look} />}>
+          {account}
           <Route path="/drills" element={<DrillsPage editable />} />
           <Route path="/drills/bands" element={<BandsPage />} />
           <Route path="/drills/questions" element={<QuestionsPage />} />
@@ -190,6 +212,7 @@ function Pages({ look }: { look: Look }) {
           <Route path="/begin" element={<BeginningPage />} />
           {squads}
           <Route path="/outbox" element={<OutboxPage />} />
+          <Route path="/audit" element={<AuditPage />} />
           <Route path="*" element={<Navigate to={BEGINS_AT.director} replace />} />
         </Route>
       </Routes>
@@ -212,6 +235,7 @@ function Pages({ look }: { look: Look }) {
       <Route path="/squad/:player" element={<PlayerPage />} />
       <Route path="/weeks" element={<WeeksPage />} />
       {session.data.role === 'coach' && drills}
+      {session.data.role === 'coach' && account}
     </Route>
   )
   if (session.data.role === 'club_lead') {
@@ -220,6 +244,7 @@ function Pages({ look }: { look: Look }) {
         {onPaper}
         <Route element={<DirectorFrame session={session.data} look={look} />}>
           {drills}
+          {account}
           <Route path="/sessions" element={<SessionsPage />} />
           <Route path="/levels" element={<LevelsPage />} />
           <Route path="/clubs" element={<ClubsPage editable={false} />} />

@@ -11,9 +11,8 @@ import { BrowserRouter } from 'react-router'
 import { App } from './App'
 import { ProblemError, type Schemas } from './api/client'
 import { peopleKeys } from './features/people/keys'
-import { BEGINS_AT } from './features/people/session'
+import { BEGINS_AT, forgetRead } from './features/people/session'
 import { keepRead } from './storage/device'
-import { forgetGlimpse } from './storage/glimpse'
 import { openOutbox } from './storage/outbox'
 import { chosenLanguage } from './storage/remembered'
 import { ofBrowser, speak } from './texts/t'
@@ -27,8 +26,8 @@ const queries: QueryClient = new QueryClient({
   queryCache: new QueryCache({
     onError: (error) => {
       if (!(error instanceof ProblemError && error.status === 401)) return
-      forgetGlimpse()
       queries.setQueryData(peopleKeys.session, null)
+      forgetRead(queries)
     },
   }),
   defaultOptions: {

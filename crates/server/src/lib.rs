@@ -10,7 +10,9 @@ mod json;
 mod post;
 mod problem;
 mod said;
+mod scanned;
 mod searches;
+mod serving;
 mod shell;
 mod sign_in;
 mod spreadsheet;
@@ -25,6 +27,8 @@ pub use clock::Clock;
 pub use commands::Stopped;
 pub use post::transport::Post;
 pub use problem::LARGEST_BODY;
+pub use serving::health::measures;
+pub use serving::reached::{PublicUrl, Reached};
 pub use state::State;
 pub use views::team_levels::rebuild;
 

@@ -79,6 +79,36 @@ impl Problem {
         Problem::new(StatusCode::TOO_MANY_REQUESTS, "/problems/busy", Refusal::Busy)
     }
 
+    /// A request took longer than any may.
+    pub fn too_slow() -> Problem {
+        Problem::new(StatusCode::REQUEST_TIMEOUT, "/problems/too-slow", Refusal::TooSlow)
+    }
+
+    /// The database cannot be written.
+    pub fn not_ready() -> Problem {
+        Problem::new(StatusCode::SERVICE_UNAVAILABLE, "/problems/not-ready", Refusal::NotReady)
+    }
+
+    /// The address is known, but not asked in this way.
+    pub fn other_method() -> Problem {
+        Problem::new(StatusCode::METHOD_NOT_ALLOWED, "/problems/other-method", Refusal::OtherMethod)
+    }
+
+    /// The password was right; a code of the person's own device is asked for as well.
+    pub fn code_needed() -> Problem {
+        Problem::new(StatusCode::UNAUTHORIZED, "/problems/code-needed", Refusal::CodeNeeded)
+    }
+
+    /// The code is wrong, or was used.
+    pub fn wrong_code() -> Problem {
+        Problem::new(StatusCode::UNAUTHORIZED, "/problems/wrong-code", Refusal::WrongCode)
+    }
+
+    /// A director has to set up a second factor first.
+    pub fn second_factor_first() -> Problem {
+        Problem::new(StatusCode::FORBIDDEN, "/problems/second-factor-first", Refusal::SecondFactorFirst)
+    }
+
     /// Signed in, but not for this.
     pub fn not_allowed() -> Problem {
         Problem::new(StatusCode::FORBIDDEN, "/problems/not-allowed", Refusal::NotAllowed)
@@ -136,6 +166,11 @@ impl Problem {
     /// The body is too large.
     pub fn too_large(most: usize) -> Problem {
         let fact = Refusal::TooLarge { kilobytes: most / 1000 };
+        Problem::new(StatusCode::PAYLOAD_TOO_LARGE, "/problems/too-large", fact)
+    }
+
+    /// A spreadsheet holds more than is taken.
+    pub fn large_sheet(fact: impl Into<Fact>) -> Problem {
         Problem::new(StatusCode::PAYLOAD_TOO_LARGE, "/problems/too-large", fact)
     }
 

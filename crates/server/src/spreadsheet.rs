@@ -1,13 +1,13 @@
 //! Lists in and out as files: CSV, or spreadsheets (XLSX), read as cells of text and written from them.
 
 use crate::facts::Entered;
-use std::io::Cursor;
+use std::io::{Cursor, Read};
 
 use actix_web::web::Bytes;
 use actix_web::{HttpResponse, http::header};
-use calamine::{Data, Reader, Xlsx, XlsxError};
+use calamine::{Data, DataRef, Reader, Xlsx, XlsxError};
 use jogo_core::fact::Fact;
-use jogo_core::input::sheet::{Sheet, SheetError as ListError, to_csv};
+use jogo_core::input::sheet::{LARGEST_FILE, Sheet, SheetError as ListError, to_csv};
 use rust_xlsxwriter::{Workbook, XlsxError as WriteError};
 use serde::Deserialize;
 use utoipa::ToSchema;
@@ -15,7 +15,9 @@ use utoipa::ToSchema;
 use crate::problem::{Answer, Problem};
 
 /// What a spreadsheet may unpack to, in bytes: far more than a squad list, far less than a machine's memory.
-const LARGEST_UNPACKED: u64 = 20_000_000;
+const LARGEST_UNPACKED: u64 = 5_000_000;
+/// How much text its cells may hold together, in bytes: one text may stand in many of them.
+const LARGEST_TEXT: usize = LARGEST_FILE;
 /// How many columns and lines are looked at.
 const MOST_COLUMNS: usize = 40;
 const MOST_LINES: usize = 1_000;
@@ -64,7 +66,10 @@ pub async fn list(file: Bytes) -> Answer<Sheet> {
         return Sheet::from_csv(&file).map_err(|e| Problem::fault("", e));
     }
     let sheet = actix_web::web::block(move || read(&file)).await;
-    sheet.map_err(|e| Problem::internal(&e))?.map_err(|e| Problem::fault("", e))
+    sheet.map_err(|e| Problem::internal(&e))?.map_err(|error| match error {
+        SheetError::Large => Problem::large_sheet(error),
+        error => Problem::fault("", error),
+    })
 }
 
 /// In which form a list goes out.
@@ -98,17 +103,17 @@ impl ListForm {
 /// The first sheet of a spreadsheet.
 fn read(file: &[u8]) -> Result<Sheet, SheetError> {
     let mut packed = zip::ZipArchive::new(Cursor::new(file)).map_err(|_| SheetError::Unreadable)?;
-    let mut unpacked = 0_u64;
+    // Counted while it is unpacked: what a file says of its own size may be wrong.
+    let mut left = LARGEST_UNPACKED;
     for i in 0..packed.len() {
-        unpacked += packed.by_index_raw(i).map_err(|_| SheetError::Unreadable)?.size();
-    }
-    if unpacked > LARGEST_UNPACKED {
-        return Err(SheetError::Large);
+        let part = packed.by_index(i).map_err(|_| SheetError::Unreadable)?;
+        let read = std::io::copy(&mut part.take(left + 1), &mut std::io::sink());
+        left = left.checked_sub(read.map_err(|_| SheetError::Unreadable)?).ok_or(SheetError::Large)?;
     }
     let mut book: Xlsx<_> = Xlsx::new(Cursor::new(file))?;
     let first = book.sheet_names().first().cloned().ok_or(SheetError::Unreadable)?;
     let mut cells = book.worksheet_cells_reader(&first)?;
-    let mut lines: Vec<Vec<String>> = Vec::new();
+    let (mut lines, mut text_left) = (Vec::<Vec<String>>::new(), LARGEST_TEXT);
     while let Some(cell) = cells.next_cell()? {
         let (line, column) = (cell.get_position().0 as usize, cell.get_position().1 as usize);
         if line >= MOST_LINES || column >= MOST_COLUMNS {
@@ -120,6 +125,9 @@ fn read(file: &[u8]) -> Result<Sheet, SheetError> {
         let cells = &mut lines[line];
         if cells.len() <= column {
             cells.resize(column + 1, String::new());
+        }
+        if let DataRef::SharedString(text) = cell.get_value() {
+            text_left = text_left.checked_sub(text.len()).ok_or(SheetError::Large)?;
         }
         cells[column] = text(&Data::from(cell.get_value().clone()));
     }

@@ -10,6 +10,9 @@ use crate::clock::Clock;
 use crate::post::transport::Post;
 use crate::problem::{Answer, Problem};
 use crate::searches::Searches;
+use crate::serving::measures::Measures;
+use crate::serving::reached::Reached;
+use crate::serving::tried::Tried;
 use crate::sign_in::beginning::Beginning;
 use crate::sign_in::tries::Tries;
 use crate::timing_gates::Timing;
@@ -37,13 +40,34 @@ pub struct State {
     pub beginning: Beginning,
     /// Better plans that are looked for.
     pub searches: Searches,
+    /// How Jogo is reached.
+    pub reached: Reached,
+    /// What is measured.
+    pub measures: Measures,
+    /// Whether the database could be written of late.
+    pub tried: Tried,
 }
 
 impl State {
     /// Brings the parts together.
     pub fn new(store: Store, clock: Clock, key: Key, demo: bool, post: Post) -> State {
-        let (timing, repeats, tries, beginning, searches) = Default::default();
-        State { store, clock, key, demo, post, timing, repeats, tries, beginning, searches }
+        let (timing, repeats, tries, beginning, searches, reached) = Default::default();
+        let (measures, tried) = Default::default();
+        State {
+            store,
+            clock,
+            key,
+            demo,
+            post,
+            timing,
+            repeats,
+            tries,
+            beginning,
+            searches,
+            reached,
+            measures,
+            tried,
+        }
     }
 
     /// The academy's time zone.

@@ -9,12 +9,14 @@ use uuid::Uuid;
 
 /// A pair is joined for so long.
 const EVENING: Duration = Duration::from_secs(12 * 3600);
-/// How many pairs can be joined at once; the oldest goes first.
-const MOST_PAIRS: usize = 1_000;
+/// How many pairs a team can have at once; its own oldest goes first, never another team's.
+const MOST_OF_TEAM: usize = 4;
 
 /// A pair of gates.
 struct Pair {
     team: Uuid,
+    /// Who asked for it.
+    by: Uuid,
     since: Instant,
     gates: Gates,
     /// Connections that are open.
@@ -26,16 +28,23 @@ struct Pair {
 pub struct Timing(Mutex<HashMap<String, Pair>>);
 
 impl Timing {
-    /// Lets a pair join a team under a code.
-    pub fn open(&self, code: &str, team: Uuid) {
+    /// Lets a pair join a team under a code that somebody asked for.
+    pub fn open(&self, code: &str, team: Uuid, by: Uuid) {
         let mut pairs = self.0.lock().unwrap_or_else(PoisonError::into_inner);
         pairs.retain(|_, pair| pair.since.elapsed() < EVENING);
-        while pairs.len() >= MOST_PAIRS {
-            let oldest = pairs.iter().min_by_key(|(_, pair)| pair.since).map(|(code, _)| code.clone());
+        let own = |pairs: &HashMap<String, Pair>| pairs.values().filter(|pair| pair.team == team).count();
+        while own(&pairs) >= MOST_OF_TEAM {
+            let of_team = pairs.iter().filter(|(_, pair)| pair.team == team);
+            let oldest = of_team.min_by_key(|(_, pair)| pair.since).map(|(code, _)| code.clone());
             oldest.and_then(|code| pairs.remove(&code));
         }
-        let pair = Pair { team, since: Instant::now(), gates: Gates::default(), connected: 0 };
+        let pair = Pair { team, by, since: Instant::now(), gates: Gates::default(), connected: 0 };
         pairs.insert(code.to_owned(), pair);
+    }
+
+    /// Ends the pairs that somebody asked for.
+    pub fn end(&self, by: Uuid) {
+        self.0.lock().unwrap_or_else(PoisonError::into_inner).retain(|_, pair| pair.by != by);
     }
 
     fn with<T>(&self, code: &str, then: impl FnOnce(&mut Pair) -> T) -> Option<T> {
@@ -74,7 +83,7 @@ mod tests {
     #[test]
     fn gates_are_seen_by_their_own_team_alone_and_only_while_they_are_there() {
         let (timing, own, other) = (Timing::default(), Uuid::from_u128(1), Uuid::from_u128(2));
-        timing.open("code", own);
+        timing.open("code", own, Uuid::nil());
         assert_eq!(timing.runs("code", own, (5.0, 90.0)), Some((false, Vec::new())));
         assert_eq!(timing.runs("code", other, (5.0, 90.0)), None);
         assert_eq!(timing.joined("nobody", true), None);

@@ -66,6 +66,13 @@ fn add<'a>(data: &'a str, login: &'a str, role: &'a str) -> Vec<&'a str> {
     vec!["user", "add", login, "--name", "Una Skar", "--role", role, "--data", data]
 }
 
+/// A folder in another one, made.
+fn made(folder: &tempfile::TempDir, name: &str) -> std::path::PathBuf {
+    let made = folder.path().join(name);
+    std::fs::create_dir(&made).unwrap();
+    made
+}
+
 fn path(folder: &Path) -> &str {
     folder.to_str().unwrap()
 }
@@ -197,6 +204,151 @@ fn a_folder_is_served_by_one_program() {
 }
 
 // A name with a capital could never sign in, since signing in makes all letters small.
+/// Begins an academy in a folder by adding its director.
+fn begun(data: &str) {
+    let added = jogo(&add(data, "una", "director"), "a long password");
+    assert!(added.status.success(), "{}", says(&added));
+}
+
+#[rstest]
+#[case::served(&["serve"], "there is no folder")]
+#[case::a_person(&["user", "add", "olo", "--name", "Olo", "--role", "coach"], "there is no folder")]
+#[case::checked(&["check"], "is missing or empty")]
+#[case::listed(&["user", "list"], "is missing or empty")]
+#[case::exported(&["export", "somewhere"], "is missing or empty")]
+#[case::rebuilt(&["rebuild"], "is missing or empty")]
+fn a_folder_that_was_mistyped_is_not_made(#[case] arguments: &[&str], #[case] why: &str) {
+    let folder = tempfile::tempdir().unwrap();
+    let mistyped = folder.path().join("jogo-dta");
+    let refused = jogo(&[arguments, &["--data", path(&mistyped)]].concat(), "a long password");
+    assert!(!refused.status.success() && !mistyped.exists(), "{}", says(&refused));
+    let said = says(&refused);
+    assert!(said.contains(why) || said.contains("there is no academy"), "{said}");
+}
+
+/// What may happen to the database of an academy that was served.
+#[rstest]
+#[case::missing(|file: &Path| std::fs::remove_file(file).unwrap(), "is missing or empty")]
+#[case::emptied(|file: &Path| std::fs::write(file, "").unwrap(), "is missing or empty")]
+#[case::half(|file: &Path| {
+    let whole = std::fs::read(file).unwrap();
+    std::fs::write(file, &whole[..whole.len() / 2]).unwrap();
+}, "is damaged")]
+#[case::something_else(|file: &Path| std::fs::write(file, "x".repeat(9_000)).unwrap(), "is damaged")]
+fn an_academy_that_is_gone_or_damaged_is_not_open(#[case] spoil: fn(&Path), #[case] why: &str) {
+    let folder = tempfile::tempdir().unwrap();
+    let data = path(folder.path());
+    begun(data);
+    drop(Serving::start(&["serve", "--data", data]));
+    // Everything in one file, and nothing in the log beside it.
+    let [database, whole] = ["academy.sqlite", "whole.sqlite"].map(|name| folder.path().join(name));
+    assert!(jogo(&["backup", path(&whole), "--data", data], "").status.success());
+    for file in ["academy.sqlite", "academy.sqlite-wal", "academy.sqlite-shm"] {
+        std::fs::remove_file(folder.path().join(file)).ok();
+    }
+    std::fs::rename(whole, &database).unwrap();
+    spoil(&database);
+    let refused = jogo(&["serve", "--data", data, "--port", "0"], "");
+    assert!(!refused.status.success(), "{}", String::from_utf8_lossy(&refused.stdout));
+    assert!(says(&refused).contains(why) && says(&refused).contains("jogo restore"), "{}", says(&refused));
+}
+
+#[test]
+fn an_academy_is_copied_while_it_is_served_and_put_back_elsewhere() {
+    let folder = tempfile::tempdir().unwrap();
+    let [data, copy, elsewhere] =
+        ["academy", "copy.sqlite", "elsewhere"].map(|name| folder.path().join(name));
+    std::fs::create_dir(&data).unwrap();
+    begun(path(&data));
+    let serving = Serving::start(&["serve", "--data", path(&data)]);
+    let made = jogo(&["backup", path(&copy), "--data", path(&data), "--with-key"], "");
+    assert!(made.status.success(), "{}", says(&made));
+    let said = String::from_utf8(made.stdout).unwrap();
+    assert!(said.contains("holds 1 people, 0 teams"), "{said}");
+    let again = jogo(&["backup", path(&copy), "--data", path(&data)], "");
+    assert!(says(&again).contains("there is one already"), "{}", says(&again));
+    let over = jogo(&["restore", path(&copy), "--data", path(&data)], "");
+    assert!(says(&over).contains("is served by another Jogo"), "{}", says(&over));
+    drop(serving);
+    let over = jogo(&["restore", path(&copy), "--data", path(&data)], "");
+    assert!(says(&over).contains("a copy is never put over one"), "{}", says(&over));
+    let put = jogo(&["restore", path(&copy), "--data", path(&elsewhere)], "");
+    assert!(put.status.success(), "{}", says(&put));
+    for file in ["academy.sqlite", "cookie.key"] {
+        let mode = std::fs::metadata(elsewhere.join(file)).unwrap().permissions().mode();
+        assert_eq!(mode & 0o777, 0o600, "{file}");
+    }
+    assert_eq!(
+        std::fs::read(elsewhere.join("cookie.key")).unwrap(),
+        std::fs::read(data.join("cookie.key")).unwrap()
+    );
+    let listed = jogo(&["user", "list", "--data", path(&elsewhere)], "");
+    assert!(String::from_utf8(listed.stdout).unwrap().contains("una"));
+    let checked = jogo(&["check", "--data", path(&elsewhere)], "");
+    assert!(checked.status.success(), "{}", says(&checked));
+}
+
+#[test]
+fn a_damaged_copy_is_not_put_in_the_place_of_an_academy() {
+    let folder = tempfile::tempdir().unwrap();
+    let [data, copy, elsewhere] =
+        ["academy", "copy.sqlite", "elsewhere"].map(|name| folder.path().join(name));
+    std::fs::create_dir(&data).unwrap();
+    begun(path(&data));
+    assert!(jogo(&["backup", path(&copy), "--data", path(&data)], "").status.success());
+    let mut bytes = std::fs::read(&copy).unwrap();
+    let page = bytes.len() / 2 / 4096 * 4096;
+    bytes[page..page + 4096].fill(0xab);
+    std::fs::write(&copy, bytes).unwrap();
+    let refused = jogo(&["restore", path(&copy), "--data", path(&elsewhere)], "");
+    assert!(says(&refused).contains("is damaged"), "{}", says(&refused));
+    assert!(!elsewhere.join("academy.sqlite").exists() && !elsewhere.join("academy.sqlite.part").exists());
+}
+
+#[test]
+fn a_person_who_is_disabled_cannot_be_found_to_sign_in_and_the_last_director_stays() {
+    let folder = tempfile::tempdir().unwrap();
+    let data = path(folder.path());
+    begun(data);
+    assert!(jogo(&add(data, "Olo2", "coach"), "another password").status.success());
+    assert!(jogo(&["user", "disable", "OLO2", "--data", data], "").status.success());
+    let listed = String::from_utf8(jogo(&["user", "list", "--data", data], "").stdout).unwrap();
+    assert!(listed.contains("shut out") && !listed.contains("olo2"), "{listed}");
+    let last = jogo(&["user", "disable", "una", "--data", data], "");
+    assert!(says(&last).contains("the last director"), "{}", says(&last));
+}
+
+#[test]
+fn a_demo_does_not_take_the_database_from_under_one_that_runs() {
+    let folder = tempfile::tempdir().unwrap();
+    let data = path(folder.path());
+    let first = Serving::start(&["demo", "--data", data]);
+    let second = jogo(&["demo", "--data", data, "--port", "0"], "");
+    assert!(says(&second).contains("is served by another Jogo"), "{}", says(&second));
+    assert!(first.gets("/readyz").starts_with("HTTP/1.1 200"));
+}
+
+#[test]
+fn copies_are_made_by_themselves_and_measures_have_a_port_of_their_own() {
+    let folder = tempfile::tempdir().unwrap();
+    let [data, copies] = ["academy", "copies"].map(|name| folder.path().join(name));
+    [&data, &copies].into_iter().for_each(|made| std::fs::create_dir(made).unwrap());
+    begun(path(&data));
+    let port = TcpListener::bind("127.0.0.1:0").unwrap().local_addr().unwrap().port();
+    let metrics = format!("127.0.0.1:{port}");
+    let options = ["--backups", path(&copies), "--metrics", &metrics, "--today", "2031-02-10"];
+    let serving = Serving::start(&[&["serve", "--data", path(&data)], &options[..]].concat());
+    let copy = copies.join("academy-2031-02-10.sqlite");
+    let made = (0..200).any(|_| {
+        std::thread::sleep(std::time::Duration::from_millis(50));
+        copy.exists()
+    });
+    assert!(made, "no copy was made");
+    let measured = Serving { process: Command::new("true").spawn().unwrap(), port };
+    assert!(measured.gets("/metrics").contains("jogo_writable 1"));
+    assert!(serving.gets("/metrics").starts_with("HTTP/1.1 404"));
+}
+
 #[test]
 fn a_sign_in_name_has_small_letters_however_it_was_typed() {
     let folder = tempfile::tempdir().unwrap();
@@ -238,7 +390,7 @@ fn an_academy_of_its_own_offers_no_sample_people_and_carries_strict_headers() {
 
 #[rstest]
 #[case::no_such_part("/assets/none.js", "404")]
-#[case::up_and_out("/../../Cargo.toml", "200")]
+#[case::up_and_out("/../../Cargo.toml", "404")]
 #[case::interface_page("/api/v2/session", "404")]
 #[case::description("/api/v1/openapi.json", "200")]
 fn addresses_outside_the_pages(#[case] address: &str, #[case] status: &str) {
@@ -398,7 +550,7 @@ fn what_is_asked_of_a_library_names_file_place_and_mend() {
 #[test]
 fn what_is_imported_is_exported_letter_by_letter() {
     let folder = tempfile::tempdir().unwrap();
-    let (data, out) = (folder.path().join("academy"), folder.path().join("out"));
+    let (data, out) = (made(&folder, "academy"), folder.path().join("out"));
     let mut import = vec!["import".to_owned(), "--data".into(), path(&data).into()];
     import.extend(library());
     let arguments: Vec<&str> = import.iter().map(String::as_str).collect();
@@ -420,7 +572,7 @@ fn what_is_imported_is_exported_letter_by_letter() {
 #[test]
 fn an_export_names_what_is_not_translated_and_an_empty_phrase_takes_a_translation_back() {
     let folder = tempfile::tempdir().unwrap();
-    let (data, file) = (folder.path().join("academy"), folder.path().join("de.json"));
+    let (data, file) = (made(&folder, "academy"), folder.path().join("de.json"));
     let imports = |book: &str| {
         std::fs::write(&file, book).unwrap();
         let mut import = vec!["import".to_owned(), "--data".into(), path(&data).into(), path(&file).into()];
@@ -445,7 +597,7 @@ fn an_export_names_what_is_not_translated_and_an_empty_phrase_takes_a_translatio
 #[test]
 fn an_import_with_a_fault_names_its_place_and_writes_nothing() {
     let folder = tempfile::tempdir().unwrap();
-    let data = folder.path().join("academy");
+    let data = made(&folder, "academy");
     let weave = std::fs::read_to_string(format!("{DEMO}/drills/weave-six.json")).unwrap();
     let drills = folder.path().join("drills");
     std::fs::create_dir(&drills).unwrap();
@@ -478,7 +630,7 @@ fn an_import_with_a_fault_names_its_place_and_writes_nothing() {
 #[test]
 fn skills_that_need_each_other_in_a_circle_are_not_imported() {
     let folder = tempfile::tempdir().unwrap();
-    let (data, file) = (folder.path().join("academy"), folder.path().join("skills.json"));
+    let (data, file) = (made(&folder, "academy"), folder.path().join("skills.json"));
     let skill = |id: &str, need: &str| {
         format!(
             r#"{{"id": "{id}", "name": "{id}", "strand": "passing", "band": "u8-u9", "needs": [{{"skill": "{need}", "stage": "form"}}]}}"#
@@ -531,7 +683,7 @@ fn a_plan_is_solved_and_checked_in_files_that_keep_the_published_schemas() {
 #[test]
 fn a_curriculum_is_exported_as_a_problem_and_its_plan() {
     let folder = tempfile::tempdir().unwrap();
-    let (data, out) = (folder.path().join("academy"), folder.path().join("out"));
+    let (data, out) = (made(&folder, "academy"), folder.path().join("out"));
     let demo = Serving::start(&["demo", "--data", path(&data)]);
     let name = "Winter with the ball";
     let exported = jogo(&["plan", "export", name, path(&out), "--data", path(&data)], "");

@@ -9,6 +9,8 @@ pub mod assessment;
 pub mod audit;
 pub mod delivery;
 pub mod drill;
+pub mod erasure;
+pub mod keeping;
 pub mod library;
 pub mod people;
 pub mod plan;
@@ -16,7 +18,7 @@ pub mod post;
 pub mod progression;
 mod upgrade;
 
-use std::path::Path;
+use std::path::{Path, PathBuf};
 use std::str::FromStr;
 use std::time::Duration;
 
@@ -25,7 +27,7 @@ use jogo_core::fact::{Fact, facts};
 use serde::Serialize;
 use serde::de::DeserializeOwned;
 use sqlx::sqlite::{SqliteConnectOptions, SqliteJournalMode, SqlitePoolOptions, SqliteSynchronous};
-use sqlx::{Sqlite, SqlitePool, Transaction};
+use sqlx::{Connection, Sqlite, SqlitePool, Transaction};
 
 facts! {
     /// Why something cannot be kept or removed as it is.
@@ -40,6 +42,7 @@ facts! {
         Login = "taken-login" { login: String },
         Invitation = "taken-invitation",
         Begun = "taken-begun",
+        LastDirector = "taken-last-director",
         NoClub = "taken-no-club",
         DrillName = "taken-drill-name" { title: String },
     }
@@ -72,6 +75,60 @@ pub enum StoreError {
     /// The schema could not be brought up to date.
     #[error("the database's schema: {0}")]
     Schema(#[from] sqlx::migrate::MigrateError),
+    /// There is no database.
+    #[error(
+        "there is no academy in {}: give the folder that holds one with --data, or restore a backup into it \
+        (jogo restore)",
+        shown(file)
+    )]
+    Missing {
+        /// Where it was looked for.
+        file: PathBuf,
+    },
+    /// It cannot be read whole.
+    #[error("{} is damaged ({why}): put it aside, and restore the latest backup (jogo restore)", shown(file))]
+    Damaged {
+        /// Which.
+        file: PathBuf,
+        /// What was found first.
+        why: String,
+    },
+    /// It cannot be written, or not even opened.
+    #[error(
+        "{} cannot be written ({why}): see that the folder and its files belong to whoever runs Jogo, and that \
+        the disk has room",
+        shown(file)
+    )]
+    ReadOnly {
+        /// Which.
+        file: PathBuf,
+        /// What the database says.
+        why: String,
+    },
+    /// It belongs to another program.
+    #[error("{} is a database, but not one of an academy: give another folder with --data", shown(file))]
+    Foreign {
+        /// Which.
+        file: PathBuf,
+    },
+    /// A newer version of Jogo has written it.
+    #[error(
+        "{} was written by a newer version of Jogo: start that one, or restore the copy that it made before it \
+        changed the database",
+        shown(file)
+    )]
+    Newer {
+        /// Which.
+        file: PathBuf,
+    },
+    /// A copy could not be written.
+    #[error("{} cannot be written: {why}", shown(file))]
+    NotWritten {
+        /// Which.
+        file: PathBuf,
+        /// Why.
+        why: String,
+    },
     /// What is stored cannot be read.
     #[error("what is stored as {what} cannot be read: {why}")]
     Unreadable {
@@ -88,6 +145,10 @@ pub enum StoreError {
     Taken(Fact),
 }
 
+fn shown(file: &Path) -> std::path::Display<'_> {
+    file.display()
+}
+
 /// What the store answers.
 pub type Stored<T> = Result<T, StoreError>;
 
@@ -99,8 +160,10 @@ pub struct Store {
 }
 
 impl Store {
-    /// Opens a database, makes it if it is not there, and brings its schema up to date.
+    /// Opens a database, makes it if it is not there, and brings its schema up to date; a database that an earlier
+    /// version has written is copied first. Errs if it is damaged, or cannot be written.
     pub async fn open(file: &Path) -> Stored<Store> {
+        let was_there = keeping::is_there(file);
         let options = SqliteConnectOptions::new()
             .filename(file)
             .create_if_missing(true)
@@ -110,13 +173,26 @@ impl Store {
             // What is erased is written over.
             .pragma("secure_delete", "ON")
             .busy_timeout(Duration::from_secs(10));
-        let write = SqlitePoolOptions::new().max_connections(1).connect_with(options.clone()).await?;
-        sqlx::migrate!("./migrations").run(&write).await?;
+        // A transaction that a full disk has ended cannot be ended again: its connection is of no use any more.
+        let writer = SqlitePoolOptions::new()
+            .max_connections(1)
+            .before_acquire(|connection, _| Box::pin(async move { Ok(!connection.is_in_transaction()) }));
+        let write = writer.connect_with(options.clone()).await.map_err(|e| keeping::judged(file, e))?;
+        let migrations = sqlx::migrate!("./migrations");
+        if was_there {
+            keeping::sound(&write, file).await?;
+            keeping::copy_before(&write, &migrations, file).await?;
+        }
+        migrations.run(&write).await.map_err(|e| keeping::not_migrated(e, file))?;
         let read = SqlitePoolOptions::new()
             .max_connections(4)
             .connect_with(options.read_only(true).create_if_missing(false))
             .await?;
         let store = Store { read, write };
+        store.beat(Timestamp::now()).await.map_err(|error| match error {
+            StoreError::Database(error) => StoreError::ReadOnly { file: file.into(), why: error.to_string() },
+            other => other,
+        })?;
         upgrade::name_blocks(&store).await?;
         Ok(store)
     }

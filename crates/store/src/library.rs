@@ -14,9 +14,10 @@ use jogo_core::technique::skill::Skill;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
+use crate::audit::{self, Deed};
 use crate::{
-    Store, StoreError, Stored, academy::phrases, assessment::counts, assessment::milestones, audit,
-    from_json, parsed, progression, stamp, to_json,
+    Store, StoreError, Stored, academy::phrases, assessment::counts, assessment::milestones, from_json,
+    parsed, progression, stamp, to_json,
 };
 
 /// Everything that a library holds.
@@ -115,7 +116,7 @@ impl Store {
         let place = place.fetch_one(&mut *tx).await?;
         put_test(&mut tx, test, place).await?;
         counts::forget_band(&mut tx, None).await?;
-        audit::put(&mut tx, (at, by), "test set", &test.id).await?;
+        audit::put(&mut tx, (at, Some(by)), Deed::TestSet, &test.id).await?;
         Ok(tx.commit().await?)
     }
 
@@ -131,7 +132,7 @@ impl Store {
         if gone.execute(&mut *tx).await?.rows_affected() == 0 {
             return Ok(false);
         }
-        audit::put(&mut tx, (at, by), "test dropped", id).await?;
+        audit::put(&mut tx, (at, Some(by)), Deed::TestDropped, id).await?;
         tx.commit().await?;
         Ok(true)
     }
@@ -205,7 +206,7 @@ impl Store {
                 "{} {} from {}: {building}, {secure}, {stretching}",
                 standard.test, standard.band, standard.from
             );
-            audit::put(&mut tx, (at, by), "standard set", &about).await?;
+            audit::put(&mut tx, (at, Some(by)), Deed::StandardSet, &about).await?;
         }
         Ok(tx.commit().await?)
     }

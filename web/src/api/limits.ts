@@ -2,6 +2,7 @@
 export const LONGEST = {
   AnswerSaid: { says: 400 },
   Band: { name: 20 },
+  Corrected: { name: 40 },
   Curriculum: { name: 80 },
   Drill: { in_game: 240, purpose: 240, title: 60 },
   EditionWish: { note: 200 },

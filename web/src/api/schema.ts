@@ -39,6 +39,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/audit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was done by whom, the latest first. */
+        get: operations["audit_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/audit/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The same as a list that a spreadsheet opens, at most the latest 20,000 lines. */
+        get: operations["audit_export"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/bands": {
         parameters: {
             query?: never;
@@ -155,6 +189,23 @@ export interface paths {
         put: operations["clubs_rename"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/clubs/{club}/leads/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Somebody no longer leads a club. */
+        delete: operations["people_end_lead"];
         options?: never;
         head?: never;
         patch?: never;
@@ -849,6 +900,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/left": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everybody who has left, and when they will be erased: those who left first stand first. */
+        get: operations["players_all_left"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/letters": {
         parameters: {
             query?: never;
@@ -988,6 +1056,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/password/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whose password a link changes. Asks nobody who they are. */
+        get: operations["people_show_link"];
+        put?: never;
+        /** Changes the password of a link, once; every sign-in of that person ends. */
+        post: operations["people_use_link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/people": {
         parameters: {
             query?: never;
@@ -999,6 +1085,94 @@ export interface paths {
         get: operations["clubs_people"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/shut-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everybody who is shut out, by name. */
+        get: operations["people_shut_out"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{person}/let-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lets somebody in again who was shut out; teams and clubs are given to them anew. */
+        post: operations["people_let_in"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{person}/password-link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Makes a link through which somebody chooses a new password; an earlier one no longer works. */
+        post: operations["people_make_link"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{person}/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Takes away somebody's second factor, who has lost the device and the recovery codes. */
+        delete: operations["people_drop_second_factor"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{person}/shut-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Shuts somebody out: every way in that they have ends at once, and they coach and lead nothing any more. What they
+         *     wrote stays.
+         */
+        post: operations["people_end"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1110,6 +1284,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/session/clubs/{club}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Gives up a club that one leads. */
+        delete: operations["account_leave_club"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/session/email": {
         parameters: {
             query?: never;
@@ -1156,6 +1347,111 @@ export interface paths {
         put: operations["session_pace"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/session/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Changes one's own password; every other sign-in ends. */
+        put: operations["account_change_password"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/session/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether one signs in with a code as well. */
+        get: operations["account_second_factor"];
+        /** Turns the second factor on: the code shows that the app makes the right ones. */
+        put: operations["account_turn_on_second_factor"];
+        /** Begins to set a second factor up: an app on one's own device makes codes from what is answered. */
+        post: operations["account_begin_second_factor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/session/second-factor/off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Turns the second factor off. */
+        post: operations["account_turn_off_second_factor"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/session/sign-ins": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where one is signed in, the sign-in used last first. */
+        get: operations["account_sign_ins"];
+        put?: never;
+        post?: never;
+        /** Ends all of one's own sign-ins but this one. */
+        delete: operations["account_end_other_sign_ins"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/session/sign-ins/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Ends one of one's own sign-ins: that device is signed out. */
+        delete: operations["account_end_sign_in"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/session/teams/{team}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Gives up a team that one coaches. */
+        delete: operations["account_leave_team"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1419,6 +1715,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/teams/{team}/left": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The players of a team who have left, and when they will be erased. */
+        get: operations["players_left"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/teams/{team}/log": {
         parameters: {
             query?: never;
@@ -1451,6 +1764,23 @@ export interface paths {
          */
         post: operations["next_times_decide"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/notes/{day}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Deletes what was noted of a session on a day, with all that the note said before: nothing of it is left. */
+        delete: operations["players_delete_note"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1499,11 +1829,12 @@ export interface paths {
         };
         /** The progress sheet of a player. */
         get: operations["players_progress"];
-        put?: never;
+        /** Corrects what is known of a player. */
+        put: operations["players_correct"];
         post?: never;
         /**
-         * Erases a player with everything that is kept of them. What remains (planned and run sessions, lines of note) names
-         *     nobody.
+         * Erases a player, also one who has left, with everything that is kept of them. What remains (planned and run
+         *     sessions, lines of note) names nobody.
          */
         delete: operations["players_erase"];
         options?: never;
@@ -1522,6 +1853,43 @@ export interface paths {
         get: operations["players_export"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/players/{player}/leave": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * A player has left the squad: they are no longer seen in it, and what is kept of them is erased when its time has
+         *     passed.
+         */
+        post: operations["players_leave"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/players/{player}/return": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A player who had left is back in the squad, with everything that is kept of them. */
+        post: operations["players_return"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1761,6 +2129,11 @@ export interface components {
             /** @default null */
             heading?: components["schemas"]["HeadingRule"] | null;
             /**
+             * @description How long is kept what is known of children who left.
+             * @default 12
+             */
+            keep_left_months: components["schemas"]["MonthsKept"];
+            /**
              * @description In which language letters and prints are written, unless whoever gets a letter has chosen one.
              * @default en
              */
@@ -1840,6 +2213,15 @@ export interface components {
              *     }
              */
             lever_points: components["schemas"]["LeverPoints"];
+            /**
+             * @description How long sign-ins last.
+             * @default {
+             *       "directors_need_code": false,
+             *       "idle_days": 30,
+             *       "whole_days": 180
+             *     }
+             */
+            sign_ins: components["schemas"]["SignIns"];
         };
         /** @description What the academy is called, and where it is. */
         AcademyNamed: {
@@ -2465,6 +2847,10 @@ export interface components {
             name: string;
             teams: components["schemas"]["ClubTeam"][];
         };
+        /** @description A code of an app. */
+        CodeSaid: {
+            code: string;
+        };
         /** @description Which column holds what, from 0. */
         Columns: {
             /** @description Month of birth. */
@@ -2542,6 +2928,12 @@ export interface components {
          * @enum {string}
          */
         Contest: "none" | "own_score" | "partner";
+        /** @description What is known of a player, corrected. */
+        Corrected: {
+            birth_month: string;
+            name: string;
+            strong_foot: components["schemas"]["Side"];
+        };
         /**
          * @description What adds one to a count.
          * @enum {string}
@@ -2569,6 +2961,8 @@ export interface components {
             missing: number;
         };
         Credentials: {
+            /** @description A code of one's own device, or a recovery code, where one is asked for. */
+            code?: string | null;
             login: string;
             password: string;
         };
@@ -2684,6 +3078,11 @@ export interface components {
             thresholds: components["schemas"]["Thresholds"];
         };
         /**
+         * @description What was done.
+         * @enum {string}
+         */
+        Deed: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "starter_taken" | "imported" | "coaches_changed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "player_corrected" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
+        /**
          * Format: double
          * @description An angle, in degrees.
          */
@@ -2740,6 +3139,11 @@ export interface components {
             /** @description The strand that takes most of it. */
             strand: components["schemas"]["Strand"];
         };
+        /**
+         * @description On what somebody signed in, as far as their browser says.
+         * @enum {string}
+         */
+        DeviceView: "phone" | "computer" | "other";
         /** @description A difference between two states of a map. */
         Difference: {
             /** @description What has changed. */
@@ -3105,6 +3509,14 @@ export interface components {
         EmailSaid: {
             /** @description A mail address; absent for no post. */
             email?: string | null;
+        };
+        /** @description How far an erasure has come. */
+        ErasedView: {
+            /**
+             * @description It is gone for whoever asks, but somebody is still reading what was there before: until they are done, the log
+             *     of writes holds it.
+             */
+            waits: boolean;
         };
         /** @description What meets a milestone. */
         Evidence: {
@@ -3840,6 +4252,17 @@ export interface components {
             pace_m?: components["schemas"]["Metres"] | null;
             text: string;
         };
+        /** @description A player who has left. */
+        LeftView: {
+            /** @description From this day on everything that is kept of them is erased. */
+            erased_on: string;
+            /** Format: uuid */
+            id: string;
+            left_on: string;
+            name: string;
+            /** Format: uuid */
+            team: string;
+        };
         /** @description A drill of which less comes off than was expected. */
         LessOfDrill: components["schemas"]["ComesOffLess"] & {
             title: string;
@@ -4462,6 +4885,11 @@ export interface components {
          */
         Minutes: number;
         /**
+         * Format: int32
+         * @description For how many months what is known of a child is kept after they left.
+         */
+        MonthsKept: number;
+        /**
          * @description Where the body goes.
          * @enum {string}
          */
@@ -4617,6 +5045,10 @@ export interface components {
             /** @description The teams of a coach. */
             teams: string[];
         };
+        /** @description A new password. */
+        NewPassword: {
+            password: string;
+        };
         /** @description A child in a squad: the least that serves. */
         NewPlayer: {
             /** @description Month of birth, as `2023-04`. */
@@ -4714,6 +5146,17 @@ export interface components {
             id: string;
             said_at: string;
             says: string;
+        };
+        /** @description A line of the audit log. */
+        NotedView: {
+            /** @description To what. */
+            about: string;
+            at: string;
+            /** @description Who, by name; absent for the command line and for what Jogo does by itself. */
+            by?: string | null;
+            /** Format: int64 */
+            id: number;
+            what: components["schemas"]["Deed"];
         };
         /** @description A plan that is better than the one that is there. */
         Offer: {
@@ -4963,6 +5406,22 @@ export interface components {
             /** @description Where the next page begins; nothing after the last. */
             next?: string | null;
         };
+        /** @description One page of a list. */
+        Page_NotedView: {
+            /** @description The entries. */
+            items: {
+                /** @description To what. */
+                about: string;
+                at: string;
+                /** @description Who, by name; absent for the command line and for what Jogo does by itself. */
+                by?: string | null;
+                /** Format: int64 */
+                id: number;
+                what: components["schemas"]["Deed"];
+            }[];
+            /** @description Where the next page begins; nothing after the last. */
+            next?: string | null;
+        };
         /** @description A wish about two players. */
         PairWish: {
             /** Format: uuid */
@@ -5011,6 +5470,29 @@ export interface components {
              * @description How often they count.
              */
             weight: number;
+        };
+        /** @description A link through which somebody chooses a new password. It is shown this once. */
+        PasswordLink: {
+            path: string;
+            until: string;
+        };
+        /** @description Whose password a link changes. */
+        PasswordOf: {
+            academy: string;
+            /** @description The name that they sign in with. */
+            login: string;
+            name: string;
+        };
+        /** @description Another password. */
+        PasswordSaid: {
+            /** @description The one of now. */
+            now: string;
+            /** @description The one from now on. */
+            password: string;
+        };
+        /** @description One's password, shown once more before something that matters. */
+        PasswordShown: {
+            password: string;
         };
         /**
          * @description How something moves along a path.
@@ -5427,6 +5909,10 @@ export interface components {
             kind: "other_foot";
             /** @description In which test. */
             test: components["schemas"]["TestId"];
+        };
+        /** @description Codes for the day on which the device is lost; each works once. They are shown this once. */
+        RecoveryCodes: {
+            codes: string[];
         };
         /** @description The remedies to go on, and the state of the team's plan that they were found for. */
         Remedies: {
@@ -5914,6 +6400,17 @@ export interface components {
              */
             weeks: number;
         };
+        /** @description What an app makes codes from. It is shown this once. */
+        SecondFactorBegun: {
+            /** @description The same as a picture to be scanned, as SVG. */
+            code: string;
+            /** @description To be typed. */
+            secret: string;
+        };
+        /** @description Whether one signs in with a code as well. */
+        SecondFactorView: {
+            on: boolean;
+        };
         /**
          * Format: double
          * @description A time span, in seconds.
@@ -5998,7 +6495,9 @@ export interface components {
             id: string;
             language?: components["schemas"]["Language"] | null;
             /** @description The clubs that they lead. */
-            leads: string[];
+            leads: components["schemas"]["NamedView"][];
+            /** @description The name to sign in with. */
+            login: string;
             name: string;
             /**
              * Format: double
@@ -6006,6 +6505,8 @@ export interface components {
              */
             pace_m?: number | null;
             role: components["schemas"]["RoleView"];
+            /** @description Whether they have to set up a second factor before they do anything else. */
+            second_factor_first: boolean;
             teams: components["schemas"]["TeamView"][];
             today: string;
         };
@@ -6191,6 +6692,37 @@ export interface components {
          * @enum {string}
          */
         Sides: "strong" | "alternate" | "other";
+        /** @description A sign-in of one's own. */
+        SignInView: {
+            device: components["schemas"]["DeviceView"];
+            /** Format: uuid */
+            id: string;
+            /** @description Whether it is the one that asks. */
+            own: boolean;
+            /** @description When it was used last, to about a day. */
+            seen_at: string;
+            since: string;
+        };
+        /** @description How long a sign-in lasts, and who has to show more than a password. */
+        SignIns: {
+            /**
+             * @description Whether a director signs in with a code of their own device besides the password.
+             * @default false
+             */
+            directors_need_code: boolean;
+            /**
+             * Format: int32
+             * @description Days after which somebody is signed out who was not there, 1 to 365; 30 at first.
+             * @default 30
+             */
+            idle_days: number;
+            /**
+             * Format: int32
+             * @description Days after which everybody signs in again, however often they were there, 1 to 365; 180 at first.
+             * @default 180
+             */
+            whole_days: number;
+        };
         /** @description A test that is to be taken in a session, before anything else. */
         Sitting: {
             /** @description How long it takes the squad. */
@@ -6950,9 +7482,10 @@ export interface components {
             player: string;
             present: boolean;
         } | {
+            /** @description Whether it was taken away. */
+            gone: boolean;
             /** @enum {string} */
             of: "note";
-            says: string;
         };
         /** @description How long it takes from touch to touch at the thresholds of a test; none where nothing is counted. */
         TouchTimes: {
@@ -7368,6 +7901,15 @@ export interface components {
                 "application/problem+json": components["schemas"]["Problem"];
             };
         };
+        /** @description It took longer than a request may. */
+        Problem408: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
         /** @description It has been changed meanwhile. */
         Problem412: {
             headers: {
@@ -7440,6 +7982,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -7469,6 +8012,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             412: components["responses"]["Problem412"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
@@ -7500,8 +8044,80 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    audit_list: {
+        parameters: {
+            query?: {
+                /** @description Where the last page ended. */
+                after?: string;
+                /** @description How many entries, 1 to 200. */
+                limit?: number;
+                /** @description Only what this person did. */
+                person?: string;
+                /** @description Only this. */
+                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "starter_taken" | "imported" | "coaches_changed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "player_corrected" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Page_NotedView"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            500: components["responses"]["Problem500"];
+        };
+    };
+    audit_export: {
+        parameters: {
+            query?: {
+                /** @description Only what this person did. */
+                person?: string;
+                /** @description Only this. */
+                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "starter_taken" | "imported" | "coaches_changed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "player_corrected" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The list */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": unknown;
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -7524,6 +8140,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -7556,6 +8173,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: components["responses"]["Problem412"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
@@ -7592,6 +8210,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -7614,6 +8233,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -7635,6 +8255,7 @@ export interface operations {
                 content?: never;
             };
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -7664,6 +8285,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7696,6 +8318,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -7721,6 +8344,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7759,6 +8383,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7769,6 +8394,31 @@ export interface operations {
             };
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    people_end_lead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                club: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -7797,6 +8447,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -7834,6 +8485,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -7864,6 +8516,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -7907,6 +8560,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -7931,6 +8585,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -7956,6 +8611,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -7988,6 +8644,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: components["responses"]["Problem412"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
@@ -8017,6 +8674,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8049,6 +8707,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: components["responses"]["Problem412"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
@@ -8083,6 +8742,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -8110,6 +8770,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8135,6 +8796,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8167,6 +8829,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: components["responses"]["Problem412"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
@@ -8197,6 +8860,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8229,6 +8893,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: components["responses"]["Problem412"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
@@ -8258,6 +8923,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8287,6 +8953,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8319,6 +8986,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: components["responses"]["Problem412"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
@@ -8355,6 +9023,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: components["responses"]["Problem412"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
@@ -8384,6 +9053,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8409,6 +9079,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8441,6 +9112,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: components["responses"]["Problem412"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
@@ -8471,6 +9143,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8496,6 +9169,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8528,6 +9202,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: components["responses"]["Problem412"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
@@ -8557,6 +9232,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8584,6 +9260,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: components["responses"]["Problem412"];
             428: components["responses"]["Problem428"];
             500: components["responses"]["Problem500"];
@@ -8615,6 +9292,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8642,6 +9320,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -8710,6 +9389,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8737,6 +9417,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -8772,6 +9453,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8804,6 +9486,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: components["responses"]["Problem412"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
@@ -8836,6 +9519,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -8868,6 +9552,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -8896,6 +9581,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8921,6 +9607,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8942,7 +9629,17 @@ export interface operations {
                 };
                 content?: never;
             };
+            /** @description It was not asked for a line that stays open. */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8966,6 +9663,7 @@ export interface operations {
                 };
             };
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8990,6 +9688,7 @@ export interface operations {
                 };
             };
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9012,6 +9711,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9039,6 +9739,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9072,6 +9773,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9095,6 +9797,7 @@ export interface operations {
                 };
             };
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9124,6 +9827,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9161,8 +9865,32 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    players_all_left: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LeftView"][];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9185,6 +9913,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9207,6 +9936,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9240,6 +9970,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9273,6 +10004,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9295,6 +10027,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9324,6 +10057,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             412: components["responses"]["Problem412"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
@@ -9354,6 +10088,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9400,6 +10135,7 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9422,6 +10158,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9450,6 +10187,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -9475,6 +10213,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -9483,6 +10222,60 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            500: components["responses"]["Problem500"];
+        };
+    };
+    people_show_link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PasswordOf"];
+                };
+            };
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    people_use_link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPassword"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9505,6 +10298,145 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    people_shut_out: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NamedView"][];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    people_let_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    people_make_link: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PasswordLink"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    people_drop_second_factor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    people_end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Nobody shuts themselves out. */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
             500: components["responses"]["Problem500"];
         };
     };
@@ -9530,6 +10462,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9552,6 +10485,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9572,6 +10506,7 @@ export interface operations {
                     "application/json": components["schemas"]["Sample"][];
                 };
             };
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9599,6 +10534,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -9623,6 +10559,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9658,9 +10595,10 @@ export interface operations {
                 };
             };
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
-            /** @description Too many wrong passwords for this name. */
+            /** @description Too many wrong passwords for this name, or from this address. */
             429: {
                 headers: {
                     [name: string]: unknown;
@@ -9688,6 +10626,7 @@ export interface operations {
                 content?: never;
             };
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9710,6 +10649,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9730,6 +10670,31 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    account_leave_club: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                club: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9755,6 +10720,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -9784,6 +10750,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -9813,8 +10780,292 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    account_change_password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordSaid"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            /** @description Too many wrong passwords. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            500: components["responses"]["Problem500"];
+        };
+    };
+    account_second_factor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondFactorView"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    account_turn_on_second_factor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CodeSaid"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecoveryCodes"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            408: components["responses"]["Problem408"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            /** @description Too many wrong codes. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            500: components["responses"]["Problem500"];
+        };
+    };
+    account_begin_second_factor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordShown"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondFactorBegun"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            /** @description Too many wrong passwords. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            500: components["responses"]["Problem500"];
+        };
+    };
+    account_turn_off_second_factor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordShown"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            408: components["responses"]["Problem408"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            /** @description Too many wrong passwords. */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            500: components["responses"]["Problem500"];
+        };
+    };
+    account_sign_ins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SignInView"][];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    account_end_other_sign_ins: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    account_end_sign_in: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    account_leave_team: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9837,6 +11088,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9859,6 +11111,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -9889,6 +11142,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -9925,6 +11179,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -9957,6 +11212,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -9981,6 +11237,7 @@ export interface operations {
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10008,6 +11265,7 @@ export interface operations {
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -10038,6 +11296,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10077,6 +11336,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10114,6 +11374,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -10149,6 +11410,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -10183,6 +11445,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10212,6 +11475,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -10247,6 +11511,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10277,6 +11542,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10302,6 +11568,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10325,6 +11592,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10353,8 +11621,35 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    players_left: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LeftView"][];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10383,6 +11678,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10421,6 +11717,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -10431,6 +11728,33 @@ export interface operations {
             };
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    players_delete_note: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                day: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ErasedView"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10459,6 +11783,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -10489,6 +11814,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10525,6 +11851,47 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    players_correct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                player: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Corrected"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10540,15 +11907,18 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            204: {
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["ErasedView"];
+                };
             };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10576,6 +11946,57 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    players_leave: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                player: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    players_return: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                player: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10606,6 +12027,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10637,6 +12059,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -10669,6 +12092,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10704,6 +12128,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -10731,6 +12156,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10758,6 +12184,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10789,6 +12216,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -10827,6 +12255,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             412: {
                 headers: {
                     [name: string]: unknown;
@@ -10862,6 +12291,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10892,6 +12322,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -10920,6 +12351,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10958,6 +12390,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -10996,6 +12429,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11031,6 +12465,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -11061,6 +12496,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11094,6 +12530,7 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             409: {
                 headers: {
                     [name: string]: unknown;
@@ -11114,6 +12551,8 @@ type ReadonlyArray<T> = [
 ] extends [
     unknown[]
 ] ? Readonly<Exclude<T, undefined>> : Readonly<Exclude<T, undefined>[]>;
+export const pathsAuditGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "starter_taken", "imported", "coaches_changed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "player_corrected", "player_left", "player_back", "player_erased", "note_deleted", "other"];
+export const pathsAuditExportGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit/export"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "starter_taken", "imported", "coaches_changed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "player_corrected", "player_left", "player_back", "player_erased", "note_deleted", "other"];
 export const pathsTeamsTeamResultsGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/results"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
 export const pathsTeamsTeamRosterGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/roster"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
 export const ballLevelValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["BallLevel"]> = ["floor", "air", "bounced", "hands", "gone"];
@@ -11170,6 +12609,8 @@ export const clashingOneOf4KindValues: ReadonlyArray<Extract<FlattenedDeepRequir
 }>["kind"]> = ["held"];
 export const contestValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Contest"]> = ["none", "own_score", "partner"];
 export const countedValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Counted"]> = ["touches", "rounds"];
+export const deedValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Deed"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "starter_taken", "imported", "coaches_changed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "player_corrected", "player_left", "player_back", "player_erased", "note_deleted", "other"];
+export const deviceViewValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["DeviceView"]> = ["phone", "computer", "other"];
 export const doseOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Dose"], {
     kind: unknown;
 }>["kind"]> = ["timed"];

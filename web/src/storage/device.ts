@@ -10,6 +10,7 @@ import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import { useSyncExternalStore } from 'react'
 import * as v from 'valibot'
 import type { Waiting } from './outbox'
+import { forgetChildren } from './remembered'
 
 interface Device extends DBSchema {
   read: { key: 'all'; value: unknown }
@@ -163,6 +164,8 @@ export async function keepRead(queryClient: QueryClient) {
   // What another version of the interface answered is not shown: its form may be another.
   const kept = { queryClient, persister, buster: __API_FORM__ }
   await persistQueryClientRestore({ ...kept, maxAge: KEPT_FOR_MS })
+  // Nothing was brought back: what is remembered of children beside it has had its time as well.
+  if (queryClient.getQueryCache().getAll().length === 0) forgetChildren()
   // It is shown at once, and asked for again all the same.
   void queryClient.invalidateQueries()
   let waits: ReturnType<typeof setTimeout> | undefined

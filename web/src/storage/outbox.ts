@@ -81,6 +81,11 @@ export async function sendFor(id: string) {
   await flush()
 }
 
+/** Nobody is signed in here: nothing is sent until somebody is. What waits stays, each entry for whoever entered it. */
+export function sendForNobody() {
+  person = ''
+}
+
 /** Where an entry goes. */
 const PLACES = {
   outcome: 'log',
@@ -133,7 +138,7 @@ function together(all: Waiting[]) {
   return all.slice(0, other < 0 ? MOST_AT_ONCE : Math.min(other, MOST_AT_ONCE))
 }
 
-const mine = () => waiting.filter((w) => !w.refused && w.by === person)
+const mine = () => waiting.filter((w) => !w.refused && w.by === person && person !== '')
 const unsent = () => mine().filter((w) => !w.sent)
 
 async function replace(entries: Waiting[]) {
@@ -196,6 +201,13 @@ export function dropRefused() {
   const refused = waiting.filter((w) => w.refused && w.by === person).map((w) => w.key)
   show(waiting.filter((w) => !refused.includes(w.key)))
   void keep([], refused)
+}
+
+/** Lets go what others entered here and was not sent: a director decides that. */
+export function dropOthers() {
+  const others = waiting.filter((w) => w.by !== person && !w.sent).map((w) => w.key)
+  show(waiting.filter((w) => !others.includes(w.key)))
+  void keep([], others)
 }
 
 /** How to read back what was sent. */

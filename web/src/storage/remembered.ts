@@ -128,6 +128,22 @@ export const snapshot = remembered(
 /** When a screen broke last, in ms. */
 export const stumbledAt = remembered('stumbled', v.number(), 0)
 
+/** Somebody signed out here while there was no network: the server is told as soon as it can be. */
+export const signedOut = remembered('signed-out', v.nullable(v.literal('yes')), null)
+
+/** What is remembered of children, by the names of its values. */
+const OF_CHILDREN = ['look-at', 'split', 'glimpse', 'ran', 'clock']
+
+/** Forgets whatever is remembered of children on this device. */
+export function forgetChildren() {
+  const places = [...inMemory.keys(), ...(quietly(() => Object.keys(localStorage)) ?? [])]
+  for (const place of places) {
+    if (!OF_CHILDREN.some((name) => place === `jogo.${name}` || place.startsWith(`jogo.${name}.`))) continue
+    inMemory.delete(place)
+    quietly(() => localStorage.removeItem(place))
+  }
+}
+
 /** How close the plan is looked at; undecided, as close as every session still has room. */
 export const planDensity = remembered('density', v.nullable(v.picklist(['fit', 'close'])), null)
 

@@ -74,6 +74,19 @@ export interface Messages {
   'progress-note': null
   'progress-data': null
   'progress-export': null
+  'progress-correct': null
+  'progress-correct-name': null
+  'progress-correct-born': null
+  'progress-correct-foot': null
+  'progress-foot-left': null
+  'progress-foot-right': null
+  'progress-correct-save': null
+  'progress-leave': null
+  'progress-leave-about': { name: Value }
+  'progress-waits': null
+  'left-title': null
+  'left-line': { name: Value; left: Value; erased: Value }
+  'left-return': null
   'progress-erase': null
   'progress-erase-about': { name: Value }
   'progress-erase-sure': null
@@ -449,6 +462,9 @@ export interface Messages {
   'log-note': null
   'log-note-about': null
   'log-note-gone': null
+  'log-note-said': null
+  'log-note-delete': null
+  'log-note-deleted': null
   'log-history': null
   'log-somebody': null
   'log-player': { present: Value; name: Value }
@@ -1014,6 +1030,7 @@ export interface Messages {
   'clubs-players': { n: Value }
   'clubs-save': null
   'clubs-invite': null
+  'clubs-people-or-invited': null
   'clubs-invited': null
   'clubs-nobody-invited': null
   'clubs-until': { day: Value }
@@ -1088,6 +1105,133 @@ export interface Messages {
   'begin-part-templates': { lacks: Value; pieces: Value }
   'begin-take': null
   'begin-open': null
+  'sign-in-code': null
+  'sign-in-code-note': null
+  'sign-out-title': null
+  'sign-out-offline': null
+  'sign-out-waiting': { n: Value }
+  'sign-out-stay': null
+  'password-title': null
+  'password-for': { name: Value; login: Value }
+  'password-go': null
+  'password-gone': null
+  'password-gone-how': null
+  'password-done': null
+  'password-to-sign-in': null
+  'account-title': null
+  'account-about': { name: Value; login: Value }
+  'account-password': null
+  'account-password-now': null
+  'account-password-new': null
+  'account-password-how': null
+  'account-password-change': null
+  'account-password-changed': null
+  'account-devices': null
+  'account-device-phone': null
+  'account-device-computer': null
+  'account-device-other': null
+  'account-device-own': null
+  'account-device-when': { since: Value; seen: Value }
+  'account-device-end': null
+  'account-devices-end': null
+  'account-factor': null
+  'account-factor-off': null
+  'account-factor-on': null
+  'account-factor-first': null
+  'account-factor-begin': null
+  'account-factor-stop': null
+  'account-factor-password': null
+  'account-factor-scan': null
+  'account-factor-secret': null
+  'account-factor-code': null
+  'account-factor-turn-on': null
+  'account-factor-recovery': null
+  'account-factor-kept': null
+  'account-leave': null
+  'account-leave-team': null
+  'account-leave-club': null
+  'account-leave-sure': { what: Value }
+  'account-leave-go': null
+  'account-leave-nothing': null
+  'account-waiting': null
+  'account-waiting-about': { n: Value }
+  'account-waiting-discard': null
+  'account-waiting-sure': null
+  'people-title': null
+  'people-role': { role: Value; login: Value }
+  'people-more': { name: Value }
+  'people-link': null
+  'people-link-title': { name: Value }
+  'people-link-how': { name: Value; when: Value }
+  'people-factor': null
+  'people-factor-sure': { name: Value }
+  'people-shut-out': null
+  'people-shut-out-sure': { name: Value }
+  'people-shut-out-list': null
+  'people-let-in': null
+  'people-leads': null
+  'people-leads-none': null
+  'people-end-lead': null
+  'audit-title': null
+  'audit-about': null
+  'audit-who': null
+  'audit-everybody': null
+  'audit-what': null
+  'audit-everything': null
+  'audit-export': null
+  'audit-more': null
+  'audit-nothing': null
+  'audit-at': null
+  'audit-to': null
+  'audit-by-itself': null
+  'deed-academy_begun': null
+  'deed-academy_named': null
+  'deed-settings_changed': null
+  'deed-band_changed': null
+  'deed-starter_taken': null
+  'deed-imported': null
+  'deed-coaches_changed': null
+  'deed-invited': null
+  'deed-invitation_withdrawn': null
+  'deed-joined': null
+  'deed-person_added': null
+  'deed-signed_in': null
+  'deed-sign_in_failed': null
+  'deed-sign_ins_ended': null
+  'deed-password_changed': null
+  'deed-password_link_made': null
+  'deed-password_link_used': null
+  'deed-second_factor_on': null
+  'deed-second_factor_off': null
+  'deed-shut_out': null
+  'deed-let_in_again': null
+  'deed-left_club': null
+  'deed-left_team': null
+  'deed-milestone_set': null
+  'deed-milestone_dropped': null
+  'deed-word_against': null
+  'deed-test_set': null
+  'deed-test_dropped': null
+  'deed-standard_set': null
+  'deed-drill_archived': null
+  'deed-drill_back': null
+  'deed-published': null
+  'deed-player_exported': null
+  'deed-squad_exported': null
+  'deed-player_corrected': null
+  'deed-player_left': null
+  'deed-player_back': null
+  'deed-player_erased': null
+  'deed-note_deleted': null
+  'deed-other': null
+  'keeping-title': null
+  'keeping-idle': null
+  'keeping-whole': null
+  'keeping-directors': null
+  'keeping-months': null
+  'keeping-left': null
+  'keeping-left-none': null
+  'keeping-left-line': { name: Value; left: Value; erased: Value }
   'plan-choose': null
   'plan-solve': null
   'plan-solving': null
@@ -2002,6 +2146,12 @@ export interface Messages {
   'problem-signed-out': null
   'problem-wrong-password': null
   'problem-busy': null
+  'problem-too-slow': null
+  'problem-not-ready': null
+  'problem-other-method': null
+  'problem-code-needed': null
+  'problem-wrong-code': null
+  'problem-second-factor-first': null
   'problem-slow-down': null
   'problem-not-allowed': null
   'problem-foreign-origin': null
@@ -2016,6 +2166,13 @@ export interface Messages {
   'problem-taken': null
   'refused-signed-out': null
   'refused-wrong-password': null
+  'refused-too-slow': null
+  'refused-not-ready': null
+  'refused-other-method': null
+  'refused-no-line': null
+  'refused-code-needed': null
+  'refused-wrong-code': null
+  'refused-second-factor-first': null
   'refused-busy': null
   'refused-slow-down': { minutes: Value }
   'refused-not-allowed': null
@@ -2047,6 +2204,11 @@ export interface Messages {
   'thing-club': null
   'thing-team': null
   'thing-invitation': null
+  'thing-person': null
+  'thing-sign-in': null
+  'thing-password-link': null
+  'thing-second-factor': null
+  'thing-note': null
   'thing-beginning': null
   'entered-other-address': null
   'entered-at-most': { most: Value }
@@ -2064,6 +2226,12 @@ export interface Messages {
   'entered-cursor': null
   'entered-email': { written: Value }
   'entered-time-zone': { written: Value }
+  'entered-password-guessed': null
+  'entered-password-names': { name: Value }
+  'entered-password-now': null
+  'entered-code': null
+  'entered-second-factor-on': null
+  'entered-oneself': null
   'entered-password': { long: Value; least: Value; most: Value }
   'entered-no-coach': null
   'entered-club-needed': null
@@ -2093,6 +2261,7 @@ export interface Messages {
   'taken-team-name': { name: Value }
   'taken-login': { login: Value }
   'taken-invitation': null
+  'taken-last-director': null
   'taken-begun': null
   'taken-no-club': null
   'taken-drill-name': { title: Value }

@@ -1,6 +1,7 @@
 //! The academy: what holds for all of its bands.
 
 pub mod band;
+pub mod keeping;
 pub mod language;
 pub mod phrases;
 pub mod roster;
@@ -10,6 +11,7 @@ use std::collections::BTreeMap;
 use serde::{Deserialize, Serialize};
 
 use crate::academy::band::CutOff;
+use crate::academy::keeping::{MonthsKept, SignIns};
 use crate::academy::language::Language;
 use crate::drill::cautions::HeadingRule;
 use crate::drill::levers::LeverPoints;
@@ -35,6 +37,12 @@ pub struct Academy {
     /// Halls and pitches with their usual kit and squad, by their names.
     #[cfg_attr(feature = "openapi", schema(required = true))]
     pub grounds: BTreeMap<String, Ground>,
+    /// How long sign-ins last.
+    #[cfg_attr(feature = "openapi", schema(required = true))]
+    pub sign_ins: SignIns,
+    /// How long is kept what is known of children who left.
+    #[cfg_attr(feature = "openapi", schema(required = true))]
+    pub keep_left_months: MonthsKept,
 }
 
 /// How many grounds are kept.
@@ -67,6 +75,8 @@ impl Academy {
         };
         let mut faults = inside("/lever_points", self.lever_points.faults());
         faults.extend(inside("/heading", self.heading.iter().flat_map(HeadingRule::faults).collect()));
+        faults.extend(inside("/sign_ins", self.sign_ins.faults()));
+        faults.extend(self.keep_left_months.fault().map(|fault| InputError::at("/keep_left_months", fault)));
         if self.grounds.len() > MOST_GROUNDS {
             let count = self.grounds.len();
             faults.push(InputError::at("/grounds", RangeFault::Most { count, most: MOST_GROUNDS }));

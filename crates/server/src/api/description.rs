@@ -28,11 +28,12 @@ const SIGN_IN: &str = "sign_in";
 struct Head;
 
 /// What any route of a kind may answer, beside what it says of itself.
-const COMMON: [(&str, &str); 9] = [
+const COMMON: [(&str, &str); 10] = [
     ("400", "The request cannot be read."),
     ("401", "Nobody is signed in."),
     ("403", "The person’s role does not include this, or it was sent from another site."),
     ("404", "There is no such thing that this person can see."),
+    ("408", "It took longer than a request may."),
     ("412", "It has been changed meanwhile."),
     ("413", "The body is larger than is taken."),
     ("422", "The body can be read, but not used; `errors` says where and how to mend it."),
@@ -60,6 +61,18 @@ pub fn description() -> utoipa::openapi::OpenApi {
         }
     }
     api
+}
+
+/// By which methods an address is asked.
+pub fn methods(item: &PathItem) -> Vec<&'static str> {
+    let PathItem { get, put, post, delete, .. } = item;
+    let known = [(get, &["GET", "HEAD"][..]), (put, &["PUT"]), (post, &["POST"]), (delete, &["DELETE"])];
+    known
+        .into_iter()
+        .filter(|(operation, _)| operation.is_some())
+        .flat_map(|(_, names)| names)
+        .copied()
+        .collect()
 }
 
 fn operations(item: &mut PathItem) -> impl Iterator<Item = (&mut Operation, bool)> {

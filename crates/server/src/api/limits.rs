@@ -14,8 +14,9 @@ use super::academy::clubs;
 use crate::said;
 
 /// The longest texts that people write, in characters: the form, its field, the length.
-const LONGEST: [(&str, &str, usize); 22] = [
+const LONGEST: [(&str, &str, usize); 23] = [
     ("Band", "name", Band::LONGEST_NAME),
+    ("Corrected", "name", roster::LONGEST_NAME),
     ("Curriculum", "name", Curriculum::LONGEST_NAME),
     ("Drill", "title", Drill::LONGEST_TITLE),
     ("Drill", "purpose", Drill::LONGEST_SENTENCE),

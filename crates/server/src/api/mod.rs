@@ -13,12 +13,15 @@ mod post;
 mod progression;
 mod technique;
 
+use std::sync::LazyLock;
+
 use actix_web::body::MessageBody;
-use actix_web::dev::{ServiceFactory, ServiceRequest, ServiceResponse};
-use actix_web::http::header::{ETAG, IF_MATCH};
-use actix_web::middleware::{Compress, DefaultHeaders, from_fn};
+use actix_web::dev::{ResourceDef, ServiceFactory, ServiceRequest, ServiceResponse};
+use actix_web::http::Method;
+use actix_web::http::header::{ALLOW, ETAG, HeaderValue, IF_MATCH};
+use actix_web::middleware::{Compress, Condition, DefaultHeaders, from_fn};
 use actix_web::web::{self, Data, PathConfig, PayloadConfig, QueryConfig};
-use actix_web::{App, Error, HttpRequest, HttpResponse};
+use actix_web::{App, Error, HttpRequest, HttpResponse, ResponseError};
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -27,9 +30,12 @@ use uuid::Uuid;
 use crate::facts::{Entered, Thing};
 use crate::json::answered;
 use crate::problem::{self, Answer, Problem};
+use crate::serving::health;
+use crate::serving::requests::watched;
 use crate::shell;
 use crate::sign_in::same_origin;
 use crate::state::State;
+pub use academy::clubs::LONGEST_NAME;
 
 /// The whole application.
 pub fn app(
@@ -43,6 +49,7 @@ pub fn app(
         InitError = (),
     >,
 > {
+    let tls = state.reached.is_https();
     App::new()
         .app_data(state)
         .app_data(PathConfig::default().error_handler(problem::path))
@@ -56,7 +63,10 @@ pub fn app(
                 .add(("Cross-Origin-Opener-Policy", "same-origin"))
                 .add(("Permissions-Policy", "camera=(), microphone=(), geolocation=()")),
         )
+        .wrap(Condition::new(tls, DefaultHeaders::new().add(("Strict-Transport-Security", ONE_YEAR))))
         .wrap(from_fn(same_origin))
+        .wrap(from_fn(watched))
+        .configure(health::routes)
         .service(
             web::scope("/api/v1")
                 .wrap(DefaultHeaders::new().add(("Cache-Control", "no-store")))
@@ -65,7 +75,7 @@ pub fn app(
                 .default_service(web::to(nothing_here)),
         )
         .route("/calendar/{token}.ics", web::get().to(post::calendars::feed))
-        .default_service(web::get().to(shell::serve))
+        .default_service(web::to(shell::serve))
 }
 
 /// The routes of all rooms.
@@ -83,8 +93,34 @@ fn routes(config: &mut ServiceConfig) {
         .configure(assessment::routes);
 }
 
-async fn nothing_here() -> Result<HttpResponse, Problem> {
-    Err(Problem::not_found(Thing::Page))
+/// Browsers ask over TLS alone for so long.
+const ONE_YEAR: &str = "max-age=31536000";
+
+/// The addresses of the interface, each with the methods by which it is asked.
+static ASKED: LazyLock<Vec<(ResourceDef, Vec<&'static str>)>> = LazyLock::new(|| {
+    let paths = description::description().paths.paths.into_iter();
+    paths
+        .map(|(path, item)| (ResourceDef::new(format!("/api/v1{path}")), description::methods(&item)))
+        .collect()
+});
+
+/// Answers what no route has answered: how an address that there is can be asked, or that there is none.
+async fn nothing_here(request: HttpRequest) -> Result<HttpResponse, Problem> {
+    let known = ASKED.iter().filter(|(path, _)| path.is_match(request.path()));
+    let mut methods: Vec<&str> = known.flat_map(|(_, methods)| methods).copied().collect();
+    if methods.is_empty() {
+        return Err(Problem::not_found(Thing::Page));
+    }
+    methods.sort_unstable();
+    methods.dedup();
+    methods.push("OPTIONS");
+    let mut answer = match *request.method() {
+        Method::OPTIONS => HttpResponse::NoContent().finish(),
+        _ => Problem::other_method().error_response(),
+    };
+    let allowed = HeaderValue::from_str(&methods.join(", ")).map_err(|e| Problem::internal(&e))?;
+    answer.headers_mut().insert(ALLOW, allowed);
+    Ok(answer)
 }
 
 /// One page of a list.

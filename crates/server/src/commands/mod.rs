@@ -1,48 +1,43 @@
 //! The command line.
 
+mod folder;
+mod keep;
 mod layout;
 mod library;
 mod plan;
 mod schema;
 mod score;
+mod serve;
 mod text;
+mod user;
 
-use jogo_core::academy::language::Language;
-use jogo_core::input::TextFault;
-use jogo_core::input::What;
-use jogo_words::say;
-use std::fs::{File, OpenOptions, TryLockError};
-use std::io::{Read, Write};
-use std::net::TcpListener;
-use std::os::unix::fs::{DirBuilderExt, OpenOptionsExt};
-use std::path::{Path, PathBuf};
+use std::io::Write;
+use std::path::PathBuf;
 
-use actix_web::HttpServer;
-use clap::{Args, Parser, Subcommand};
-use jiff::civil::Date;
-use jogo_core::input::{name_in_files, short_text};
-use jogo_store::people::{NewPerson, Person, Role};
-use jogo_store::{Store, StoreError, Stored};
-use tracing_subscriber::filter::LevelFilter;
-use uuid::Uuid;
+use clap::Parser;
 
+use crate::api;
 use crate::clock::Clock;
+use crate::demo;
 use crate::post::transport::Post;
-use crate::problem::Answer;
+use crate::sign_in::passwords;
 use crate::state::State;
-use crate::{api, demo, post, sign_in::passwords, views::team_levels};
+use folder::Known;
+use serve::{Listen, Nights};
 
 /// Plan, deliver and assess technical football for children.
 #[derive(Debug, Parser)]
 #[command(name = "jogo", version)]
 pub enum Command {
-    /// Serve an academy's database.
+    /// Serve an academy. An empty folder begins one: an address is printed at which its first director signs in.
     Serve {
-        /// Folder of the database; made if it is not there.
-        #[arg(long, default_value = "jogo-data")]
+        /// Folder of the academy. Only the usual one is made if it is not there.
+        #[arg(long, default_value = folder::USUAL)]
         data: PathBuf,
         #[command(flatten)]
         listen: Listen,
+        #[command(flatten)]
+        nights: Nights,
     },
     /// Make a fresh demo academy and serve it.
     Demo {
@@ -60,13 +55,39 @@ pub enum Command {
     },
     /// Recompute what is kept beside the facts, and say whether it was what follows from them.
     Rebuild {
-        /// Folder of the database.
-        #[arg(long, default_value = "jogo-data")]
+        /// Folder of the academy.
+        #[arg(long, default_value = folder::USUAL)]
         data: PathBuf,
     },
-    /// Add people, or set their passwords.
+    /// Copy an academy's database into a file, also while it is served, and examine the copy.
+    Backup {
+        /// The file to write; it must not be there.
+        file: PathBuf,
+        /// Folder of the academy.
+        #[arg(long, default_value = folder::USUAL)]
+        data: PathBuf,
+        /// Copy the key that signs cookies as well, into FILE.key: then nobody has to sign in again after a restore.
+        #[arg(long)]
+        with_key: bool,
+    },
+    /// Put a copy in the place of an academy that is not there, after examining it.
+    Restore {
+        /// The copy; its key is taken from FILE.key if that is there.
+        file: PathBuf,
+        /// Folder of the academy; made if it is not there.
+        #[arg(long, default_value = folder::USUAL)]
+        data: PathBuf,
+    },
+    /// Examine an academy: every page and row of its database, and whether what is kept beside the facts follows from
+    /// them. Nothing is changed.
+    Check {
+        /// Folder of the academy.
+        #[arg(long, default_value = folder::USUAL)]
+        data: PathBuf,
+    },
+    /// List people, add them, set their passwords, shut them out.
     #[command(subcommand)]
-    User(User),
+    User(user::Command),
     /// Read a layout text: measure it, draw it, fit it to a floor.
     #[command(subcommand)]
     Layout(layout::Command),
@@ -81,16 +102,16 @@ pub enum Command {
         /// Files and folders.
         #[arg(required = true)]
         paths: Vec<PathBuf>,
-        /// Folder of the database.
-        #[arg(long, default_value = "jogo-data")]
+        /// Folder of the academy.
+        #[arg(long, default_value = folder::USUAL)]
         data: PathBuf,
     },
     /// Write drills, skills, tests and bands as JSON files.
     Export {
         /// Folder to write into; made if it is not there.
         folder: PathBuf,
-        /// Folder of the database.
-        #[arg(long, default_value = "jogo-data")]
+        /// Folder of the academy.
+        #[arg(long, default_value = folder::USUAL)]
         data: PathBuf,
     },
     /// Solve and check plans as files, for other programs too.
@@ -131,47 +152,6 @@ impl From<String> for Stopped {
     }
 }
 
-/// Where to listen.
-#[derive(Debug, Args)]
-pub struct Listen {
-    /// Address; only this machine unless another is given.
-    #[arg(long, default_value = "127.0.0.1")]
-    address: String,
-    /// Port; 0 takes a free one and prints it.
-    #[arg(long, default_value_t = 7300)]
-    port: u16,
-    /// Hold the calendar at a day, for tests and pictures.
-    #[arg(long)]
-    today: Option<Date>,
-}
-
-/// What can be done with people. The password is read from the standard input.
-#[derive(Debug, Subcommand)]
-pub enum User {
-    /// Add somebody who signs in.
-    Add {
-        /// Name to sign in with.
-        login: String,
-        /// Name that is shown.
-        #[arg(long)]
-        name: String,
-        /// What for.
-        #[arg(long, value_parser = ["director", "coach"])]
-        role: String,
-        /// Folder of the database.
-        #[arg(long, default_value = "jogo-data")]
-        data: PathBuf,
-    },
-    /// Set another password, and end every sign-in of that person.
-    Password {
-        /// Name to sign in with.
-        login: String,
-        /// Folder of the database.
-        #[arg(long, default_value = "jogo-data")]
-        data: PathBuf,
-    },
-}
-
 /// Does what the command line says.
 pub async fn run(command: Command) -> Result<(), Stopped> {
     match command {
@@ -179,65 +159,69 @@ pub async fn run(command: Command) -> Result<(), Stopped> {
         Command::Score(command) => print(&score::run(&command)?),
         Command::Library(command) => print(&library::run(&command)?),
         Command::Import { paths, data } => {
-            print(&library::import(&open(&data).await?, &paths, Clock::Running.now()).await?)
+            let store = folder::open(&data, Known::MayBegin).await?;
+            print(&library::import(&store, &paths, Clock::Running.now()).await?)
         }
-        Command::Export { folder, data } => print(&library::export(&open(&data).await?, &folder).await?),
+        Command::Export { folder, data } => {
+            print(&library::export(&folder::open(&data, Known::MustBeThere).await?, &folder).await?)
+        }
         Command::Plan(command) => {
             let (text, end) = plan::run(&command).await;
             print(&text)?;
             end
         }
         Command::Schema { form } => print(&schema::of(form)?),
-        Command::Serve { data, listen } => {
-            let _served_here = lock(&data)?;
-            let store = open(&data).await?;
-            Ok(serve(
-                State::new(
-                    store,
-                    clock(&listen)?,
-                    passwords::key(&data)?,
-                    false,
-                    Post::from_environment(&data)?,
-                ),
-                &listen,
-            )
-            .await?)
-        }
-        Command::Demo { data, keep, scale, listen } => {
-            let own = std::env::temp_dir().join(format!("jogo-demo-{}", std::process::id()));
-            let temporary = data.is_none();
-            let data = data.unwrap_or_else(|| own.clone());
-            let clock = clock(&listen)?;
-            let _served_here = lock(&data)?;
-            let mut store = open(&data).await?;
-            let is_demo = !store.samples().await.map_err(|e| e.to_string())?.is_empty();
-            if !is_demo && holds_anything(&store).await.map_err(|e| e.to_string())? {
-                let says = "holds an academy that is no demo: give another folder with --data";
-                return Err(Stopped::failed(format!("{} {says}", data.display())));
-            }
-            if !(keep && is_demo) {
-                store.close().await;
-                remove_old(&data)?;
-                store = open(&data).await?;
-                demo::fill(&store, &clock, scale).await.map_err(|e| e.to_string())?;
-            }
-            let post = Post::Outbox(data.join("outbox"));
-            let served = serve(State::new(store, clock, passwords::key(&data)?, true, post), &listen).await;
-            if temporary {
-                std::fs::remove_dir_all(&own).map_err(|e| format!("{} stays behind: {e}", own.display()))?;
-            }
-            Ok(served?)
-        }
-        Command::Rebuild { data } => {
-            let (teams, differed) =
-                team_levels::rebuild(&open(&data).await?).await.map_err(|e| e.to_string())?;
-            print(&format!(
-                "levels of {teams} teams worked out again, {differed} of them were kept otherwise\n"
-            ))
-        }
-        Command::User(user) => Ok(change_user(user).await?),
+        Command::Serve { data, listen, nights } => serve_academy(data, &listen, &nights).await,
+        Command::Demo { data, keep, scale, listen } => serve_demo(data, keep, scale, &listen).await,
+        Command::Rebuild { data } => print(&keep::rebuild(&data).await?),
+        Command::Backup { file, data, with_key } => print(&keep::back_up(&data, &file, with_key).await?),
+        Command::Restore { file, data } => print(&keep::restore(&file, &data).await?),
+        Command::Check { data } => print(&keep::check(&data).await?),
+        Command::User(command) => print(&user::run(command).await?),
         Command::Openapi => print(&(api::openapi_json().map_err(|e| e.to_string())? + "\n")),
     }
+}
+
+async fn serve_academy(data: PathBuf, listen: &Listen, nights: &Nights) -> Result<(), Stopped> {
+    let key_was_there = passwords::key_file(&data).exists();
+    folder::made(&data, Known::MayBegin)?;
+    let _served_here = folder::lock(&data)?;
+    if key_was_there {
+        // It was served before: an academy that is gone is not begun anew without a word.
+        folder::must_be_there(&data)?;
+    }
+    let store = folder::open(&data, Known::MayBegin).await?;
+    let (key, post) = (passwords::key(&data)?, Post::from_environment(&data)?);
+    let state = State::new(store, listen.clock()?, key, false, post);
+    Ok(serve::serve(state, listen, nights.nightly(&data)?, &data).await?)
+}
+
+async fn serve_demo(data: Option<PathBuf>, keep: bool, scale: u32, listen: &Listen) -> Result<(), Stopped> {
+    let own = std::env::temp_dir().join(format!("jogo-demo-{}", std::process::id()));
+    let temporary = data.is_none();
+    let data = data.unwrap_or_else(|| own.clone());
+    let clock = listen.clock()?;
+    folder::made(&data, Known::Anything)?;
+    let _served_here = folder::lock(&data)?;
+    let mut store = folder::open(&data, Known::Anything).await?;
+    let is_demo = !store.samples().await.map_err(|e| e.to_string())?.is_empty();
+    if !is_demo && folder::holds_anything(&store).await.map_err(|e| e.to_string())? {
+        let says = "holds an academy that is no demo: give another folder with --data";
+        return Err(Stopped::failed(format!("{} {says}", data.display())));
+    }
+    if !(keep && is_demo) {
+        store.close().await;
+        folder::remove_old(&data)?;
+        store = folder::open(&data, Known::Anything).await?;
+        demo::fill(&store, &clock, scale).await.map_err(|e| e.to_string())?;
+    }
+    let post = Post::Outbox(data.join("outbox"));
+    let served =
+        serve::serve(State::new(store, clock, passwords::key(&data)?, true, post), listen, None, &data).await;
+    if temporary {
+        std::fs::remove_dir_all(&own).map_err(|e| format!("{} stays behind: {e}", own.display()))?;
+    }
+    Ok(served?)
 }
 
 fn print(text: &str) -> Result<(), Stopped> {
@@ -245,167 +229,5 @@ fn print(text: &str) -> Result<(), Stopped> {
         // Whoever reads may have read enough.
         Err(e) if e.kind() != std::io::ErrorKind::BrokenPipe => Err(Stopped::failed(e.to_string())),
         _ => Ok(()),
-    }
-}
-
-async fn open(data: &Path) -> Result<Store, String> {
-    folder(data)?;
-    let database = data.join("academy.sqlite");
-    // The files beside it get the same rights.
-    own(&database).map_err(|e| format!("{} cannot be opened: {e}", database.display()))?;
-    Store::open(&database).await.map_err(|e| e.to_string())
-}
-
-/// Makes the folder of an academy: what is known of children is for the owner's eyes.
-fn folder(data: &Path) -> Result<(), String> {
-    std::fs::DirBuilder::new()
-        .recursive(true)
-        .mode(0o700)
-        .create(data)
-        .map_err(|e| format!("the folder {} cannot be made: {e}", data.display()))
-}
-
-/// Opens a file that only the owner reads, and makes it if it is not there.
-fn own(file: &Path) -> std::io::Result<File> {
-    OpenOptions::new().read(true).write(true).create(true).truncate(false).mode(0o600).open(file)
-}
-
-/// One program serves a folder: the lock is held until it ends, however it ends.
-fn lock(data: &Path) -> Result<File, String> {
-    folder(data)?;
-    let says = |e: &dyn std::fmt::Display| format!("{} cannot be locked: {e}", data.display());
-    let file = own(&data.join("lock")).map_err(|e| says(&e))?;
-    match file.try_lock() {
-        Ok(()) => Ok(file),
-        Err(TryLockError::WouldBlock) => {
-            Err(format!("{} is served by another Jogo: end that one, or give another folder", data.display()))
-        }
-        Err(TryLockError::Error(e)) => Err(says(&e)),
-    }
-}
-
-/// Whether an academy has been begun: somebody signs in, or a library was read.
-async fn holds_anything(store: &Store) -> Stored<bool> {
-    Ok(!store.people().await?.is_empty()
-        || !store.bands().await?.is_empty()
-        || !store.skills().await?.is_empty()
-        || !store.kept_drills(false).await?.is_empty()
-        || !store.kept_drills(true).await?.is_empty()
-        || !store.tests().await?.is_empty())
-}
-
-/// A demo starts again, but never takes away a folder that holds anything else.
-fn remove_old(data: &Path) -> Result<(), String> {
-    for file in ["academy.sqlite", "academy.sqlite-wal", "academy.sqlite-shm"] {
-        match std::fs::remove_file(data.join(file)) {
-            Err(e) if e.kind() != std::io::ErrorKind::NotFound => {
-                return Err(format!("the old demo in {} cannot be removed: {e}", data.display()));
-            }
-            _ => {}
-        }
-    }
-    Ok(())
-}
-
-fn clock(listen: &Listen) -> Result<Clock, String> {
-    match listen.today {
-        Some(day) => Clock::held(day).map_err(|e| format!("--today {day}: {e}")),
-        None => Ok(Clock::Running),
-    }
-}
-
-async fn serve(state: State, listen: &Listen) -> Result<(), String> {
-    tracing_subscriber::fmt().with_max_level(LevelFilter::WARN).with_writer(std::io::stderr).init();
-    let at = format!("{}:{}", listen.address, listen.port);
-    let listener =
-        TcpListener::bind(&at).map_err(|e| format!("{at} cannot be used ({e}): give another --port"))?;
-    let at = listener.local_addr().map_err(|e| e.to_string())?;
-    // Nobody may be reading; the academy is open all the same.
-    let _ = std::io::stdout().write_all(welcome(&state, &format!("http://{at}")).await?.as_bytes());
-    let state = actix_web::web::Data::new(state);
-    tokio::spawn(post::look_after(state.clone()));
-    tokio::spawn(look_ahead(state.clone()));
-    HttpServer::new(move || api::app(state.clone()))
-        .workers(2)
-        .listen(listener)
-        .map_err(|e| e.to_string())?
-        .run()
-        .await
-        .map_err(|e| e.to_string())
-}
-
-/// How often it is looked ahead.
-const LOOK_AHEAD: std::time::Duration = std::time::Duration::from_secs(600);
-
-/// Works out what would keep the first reader of a day waiting: how well tests repeat themselves, and what follows
-/// from trials.
-async fn look_ahead(state: actix_web::web::Data<State>) {
-    loop {
-        if let Err(problem) = ready(&state).await {
-            tracing::error!("looking ahead: {problem}");
-        }
-        tokio::time::sleep(LOOK_AHEAD).await;
-    }
-}
-
-async fn ready(state: &State) -> Answer<()> {
-    for kept in state.store.bands().await? {
-        state.repeatability(&kept.band.id).await?;
-        team_levels::of_teams(&state.store, &kept.band.id).await?;
-    }
-    Ok(())
-}
-
-/// Where the academy is open, and whom the demo offers.
-async fn welcome(state: &State, address: &str) -> Result<String, String> {
-    let mut says = format!("Jogo is open at {address}\n");
-    if state.demo {
-        says +=
-            &format!("\nSample people (one tap on the sign-in page, or password “{}”):\n", demo::PASSWORD);
-        for person in state.store.samples().await.map_err(|e| e.to_string())? {
-            let role = match person.role {
-                Role::Director => "director",
-                Role::ClubLead => "club lead",
-                Role::Coach => "coach",
-            };
-            says += &format!("  {:<9} {:<18} {role}\n", person.login, person.name);
-        }
-    }
-    if state.store.people().await.map_err(|e| e.to_string())?.is_empty() {
-        let secret = state.beginning.open(state.clock.now()).map_err(|e| e.to_string())?;
-        says += "\nNobody is there yet. Begin the academy within a day, in a browser, at\n";
-        says += &format!("  {address}/begin/{secret}\n");
-    }
-    Ok(says)
-}
-
-async fn change_user(user: User) -> Result<(), String> {
-    let mut password = String::new();
-    std::io::stdin().take(4096).read_to_string(&mut password).map_err(|e| e.to_string())?;
-    let hash = passwords::hash(password.trim_end_matches(['\r', '\n']));
-    let hash = hash.map_err(|fault| say(Language::English, fault))?;
-    match user {
-        User::Add { login, name, role, data } => {
-            let said = |fault: TextFault| say(Language::English, fault);
-            // The same names as on screen: whoever types capitals means small letters.
-            let login = login.trim().to_lowercase();
-            name_in_files(&login).map_err(|fault| say(Language::English, fault))?;
-            let name = short_text(&name, 40, What::Name).map_err(said)?;
-            let role = if role == "director" { Role::Director } else { Role::Coach };
-            let person = Person { id: Uuid::now_v7(), login, name, role };
-            let store = open(&data).await?;
-            let new = NewPerson { person, password: hash, sample: false };
-            store.add_person(&new, Clock::Running.now()).await.map_err(|error| match error {
-                StoreError::Taken(fact) => say(Language::English, fact),
-                error => error.to_string(),
-            })
-        }
-        User::Password { login, data } => {
-            match open(&data).await?.set_password(&login.trim().to_lowercase(), &hash).await {
-                Ok(true) => Ok(()),
-                Ok(false) => Err(format!("Nobody signs in as “{login}”.")),
-                Err(e) => Err(e.to_string()),
-            }
-        }
     }
 }

@@ -16,8 +16,9 @@ use jogo_store::{Store, StoreError};
 use serde::Serialize;
 use serde::de::DeserializeOwned;
 
+use super::Stopped;
+use super::folder::{self, Known};
 use super::library::{text_of, typed, write};
-use super::{Stopped, open};
 use crate::views::drafts::joined;
 
 /// What can be done with problems and plans.
@@ -119,7 +120,7 @@ async fn try_run(command: &Command) -> Result<(String, Result<(), Stopped>), Sto
             Ok((json(&report)?, broken))
         }
         Command::Export { curriculum, folder, data } => {
-            Ok((export(&open(data).await?, curriculum, folder).await?, Ok(())))
+            Ok((export(&folder::open(data, Known::MustBeThere).await?, curriculum, folder).await?, Ok(())))
         }
         Command::Example(Example { weeks, sessions, skills, variants, seed }) => {
             let size =

@@ -13,7 +13,7 @@ use utoipa::ToSchema;
 use uuid::Uuid;
 
 use super::{Faults, Wrong};
-use crate::problem::Answer;
+use crate::problem::{Answer, Problem};
 
 #[derive(Deserialize, ToSchema)]
 #[serde(deny_unknown_fields)]
@@ -50,6 +50,28 @@ impl Newcomers {
         }
         faults.none()?;
         Ok(players)
+    }
+}
+
+/// What is known of a player, corrected.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub struct Corrected {
+    name: String,
+    birth_month: String,
+    strong_foot: Side,
+}
+
+impl Corrected {
+    /// What is known of them from now on, or what is wrong with it.
+    pub fn read(self, today: Date) -> Answer<NewPlayer> {
+        let Corrected { name, birth_month, strong_foot } = self;
+        let read = Newcomer { id: Uuid::nil(), name, birth_month, strong_foot }.read(today);
+        read.map(|player| player.about).map_err(|wrong| {
+            Problem::input(
+                wrong.into_iter().map(|(key, fact)| InputError::at(format!("/{key}"), fact)).collect(),
+            )
+        })
     }
 }
 

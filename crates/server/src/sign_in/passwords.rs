@@ -6,7 +6,7 @@ use jogo_core::fact::Fact;
 use std::cell::RefCell;
 use std::io::Write;
 use std::os::unix::fs::OpenOptionsExt;
-use std::path::Path;
+use std::path::{Path, PathBuf};
 use std::sync::{Arc, LazyLock, Mutex, PoisonError, mpsc};
 use std::time::Duration;
 
@@ -15,18 +15,34 @@ use argon2::password_hash::PasswordHasher;
 use argon2::password_hash::phc::{Output, PasswordHash};
 use argon2::{Algorithm, Argon2, Block, Params, Version};
 use tokio::sync::{Semaphore, oneshot};
+use zxcvbn::zxcvbn;
 
 /// The shortest password that is taken.
 pub const SHORTEST: usize = 8;
+/// Passwords that are found with fewer guesses than this power of ten are not taken.
+const GUESSES_LOG10: f64 = 6.0;
 /// The longest; more would only keep the server busy.
 pub const LONGEST: usize = 200;
 
-/// Hashes a password (Argon2id, with a salt of its own).
-pub fn hash(password: &str) -> Result<String, Fact> {
+/// Says what is wrong with a password that somebody chooses: its length, that it is one of the first that are guessed,
+/// or that it contains the name they sign in with.
+pub fn chosen(password: &str, login: &str) -> Result<(), Fact> {
     let long = password.chars().count();
     if !(SHORTEST..=LONGEST).contains(&long) {
         return Err(Entered::Password { least: SHORTEST, most: LONGEST, long }.into());
     }
+    if login.chars().count() > 2 && password.to_lowercase().contains(login) {
+        return Err(Entered::PasswordNames { name: login.to_owned() }.into());
+    }
+    // So many tries, a power of ten, are made in no time by whoever has the hash, and online within a season.
+    if zxcvbn(password, &[login]).guesses_log10() < GUESSES_LOG10 {
+        return Err(Entered::PasswordGuessed.into());
+    }
+    Ok(())
+}
+
+/// Hashes a password (Argon2id, with a salt of its own).
+pub fn hash(password: &str) -> Result<String, Fact> {
     let hash = Argon2::default().hash_password(password.as_bytes());
     let hash = hash.map_err(|e| Fact::written(e.to_string()))?;
     Ok(hash.to_string())
@@ -103,9 +119,14 @@ pub async fn in_turn<T: Send + 'static>(work: impl FnOnce() -> T + Send + 'stati
     result.await.map_err(|e| Problem::internal(&e))
 }
 
+/// Where the key that signs cookies lies.
+pub fn key_file(data: &Path) -> PathBuf {
+    data.join("cookie.key")
+}
+
 /// The key that signs cookies, made at the first start and readable by the owner alone.
 pub fn key(data: &Path) -> Result<Key, String> {
-    let file = data.join("cookie.key");
+    let file = key_file(data);
     let says = |e: std::io::Error| format!("the key {}: {e}", file.display());
     match std::fs::read(&file) {
         Ok(bytes) if bytes.len() >= 64 => Ok(Key::from(&bytes)),
@@ -146,6 +167,21 @@ mod tests {
         assert!(made.starts_with("$argon2id$v=19$m=19456,t=2,p=1$"), "{made}");
         assert_eq!((verify(password, &made), verify(password, "$argon2id$nonsense")), (right, false));
         assert_eq!(Argon2::default().verify_password(password.as_bytes(), made.as_str()).is_ok(), right);
+    }
+
+    #[rstest]
+    #[case::some_words("skerrow-floor", None)]
+    #[case::a_sentence("three cones and no rain", None)]
+    #[case::short("8ter!Mo", Some("entered-password"))]
+    #[case::long(&"ab".repeat(LONGEST), Some("entered-password"))]
+    #[case::common("password1", Some("entered-password-guessed"))]
+    #[case::keys_in_a_row("qwertyuiop", Some("entered-password-guessed"))]
+    #[case::a_day("12031999", Some("entered-password-guessed"))]
+    #[case::one_sign("aaaaaaaaaaaa", Some("entered-password-guessed"))]
+    #[case::the_name("My-Keya-phrase-17", Some("entered-password-names"))]
+    fn what_is_guessed_first_is_no_password(#[case] password: &str, #[case] refused: Option<&str>) {
+        let fact = chosen(password, "keya").err();
+        assert_eq!(fact.as_ref().map(|fact| &*fact.code), refused);
     }
 
     // Each bears a moment, so that many would meet if they were not kept apart.

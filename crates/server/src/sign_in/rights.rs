@@ -21,12 +21,16 @@ pub enum Act {
     SetTeam,
     /// Add clubs and teams, invite people.
     KeepPeople,
+    /// Correct, take out and erase players: of one's own teams, or of any of the clubs that one may review.
+    KeepPlayers,
+    /// Read what was done by whom.
+    Audit,
     /// Run its sessions, keep its squad, take its tests.
     Coach,
 }
 
 /// The one table of rights.
-const TABLE: [(Act, &[Role]); 9] = [
+const TABLE: [(Act, &[Role]); 11] = [
     (Act::SeeLibrary, &[Role::Director, Role::ClubLead, Role::Coach]),
     (Act::KeepLibrary, &[Role::Director]),
     (Act::SetUp, &[Role::Director]),
@@ -35,6 +39,8 @@ const TABLE: [(Act, &[Role]); 9] = [
     (Act::SeeTeam, &[Role::Director, Role::ClubLead, Role::Coach]),
     (Act::SetTeam, &[Role::Director, Role::ClubLead, Role::Coach]),
     (Act::KeepPeople, &[Role::Director]),
+    (Act::KeepPlayers, &[Role::Director, Role::ClubLead, Role::Coach]),
+    (Act::Audit, &[Role::Director]),
     (Act::Coach, &[Role::ClubLead, Role::Coach]),
 ];
 

@@ -1,41 +1,71 @@
-//! Sign-ins that are tried: too many wrong passwords for one login close it for a while.
+//! Sign-ins that are tried: too many wrong passwords close a login for a while, and the address that they come from.
 //!
 //! A try is counted before its password is looked at, so that forty at once are no more than forty one after another.
 //! A device on which somebody has signed in before has tries of its own for their login: whoever tries wrong passwords
-//! elsewhere does not keep them out.
+//! elsewhere does not keep them out. Whoever goes on waits twice as long each time.
 
 use std::collections::HashMap;
 use std::sync::{Mutex, PoisonError};
 
-use jiff::{Timestamp, ToSpan};
+use jiff::{SignedDuration, Timestamp};
 
 use super::secrets;
 use crate::problem::{Answer, Problem};
 
 /// How many wrong passwords for one login…
 const WRONG: usize = 8;
-/// …in this many minutes close it until they have passed.
-const WITHIN_MINUTES: u32 = 5;
-/// How many logins are watched at once. Beyond that the one of which nothing was heard for longest is forgotten, but
-/// never one that is closed: as long as all of them are, nobody new may try.
+/// …or from one address, where a whole club may sit behind it…
+const WRONG_FROM_ADDRESS: usize = 200;
+/// …within this time close it, the first time for as long.
+const WITHIN: SignedDuration = SignedDuration::from_mins(5);
+/// The longest that it stays closed at once.
+const LONGEST: SignedDuration = SignedDuration::from_hours(2);
+/// After so long without a try nothing is remembered.
+const FORGOTTEN: SignedDuration = SignedDuration::from_hours(24);
+/// How much is watched at once. Beyond that the one of which nothing was heard for longest is forgotten, but never one
+/// that is closed: as long as all of them are, nobody new may try.
 const WATCHED: usize = 10_000;
 
 /// Whose tries are counted together.
 #[derive(Clone, PartialEq, Eq, Hash)]
-pub struct Counted(Vec<u8>);
+pub struct Counted {
+    of: Vec<u8>,
+    most: usize,
+}
 
 impl Counted {
     /// The tries for a login from anywhere, or from a device that is known for it. However long the login is, what is
     /// kept of it is short.
     pub fn of(login: &str, device: Option<&str>) -> Counted {
         let device = device.unwrap_or_default();
-        Counted(secrets::hashed(&format!("{}:{login}{device}", login.len())))
+        Counted { of: secrets::hashed(&format!("{}:{login}{device}", login.len())), most: WRONG }
+    }
+
+    /// The tries from an address, for whatever login.
+    pub fn from(address: &str) -> Counted {
+        Counted { of: secrets::hashed(&format!("from {address}")), most: WRONG_FROM_ADDRESS }
+    }
+}
+
+/// What was tried and has not turned out to be right.
+#[derive(Default)]
+struct Tried {
+    at: Vec<Timestamp>,
+    heard: Timestamp,
+    closed_until: Timestamp,
+    /// How often it was closed.
+    closed: u32,
+}
+
+impl Tried {
+    fn is_closed(&self, now: Timestamp) -> bool {
+        now < self.closed_until
     }
 }
 
 /// When passwords were tried that have not turned out to be right.
 #[derive(Default)]
-pub struct Tries(Mutex<HashMap<Counted, Vec<Timestamp>>>);
+pub struct Tries(Mutex<HashMap<Counted, Tried>>);
 
 impl Tries {
     /// Counts a try as a wrong one; errs if there were too many of them.
@@ -44,38 +74,57 @@ impl Tries {
         if !all.contains_key(of) && all.len() >= WATCHED {
             make_room(&mut all, now)?;
         }
-        let tries = all.entry(of.clone()).or_default();
-        tries.retain(|at| is_late(*at, now));
-        if tries.len() >= WRONG {
-            return Err(Problem::slow_down(WITHIN_MINUTES));
+        let tried = all.entry(of.clone()).or_default();
+        if now.duration_since(tried.heard) >= FORGOTTEN {
+            *tried = Tried::default();
         }
-        tries.push(now);
+        if tried.is_closed(now) {
+            return Err(closed(tried.closed_until.duration_since(now)));
+        }
+        tried.heard = now;
+        tried.at.retain(|at| now.duration_since(*at) < WITHIN);
+        if tried.at.len() >= of.most {
+            let long = WITHIN.checked_mul(1 << tried.closed.min(10)).unwrap_or(LONGEST).min(LONGEST);
+            (tried.closed_until, tried.closed) = (now + long, tried.closed + 1);
+            tried.at.clear();
+            return Err(closed(long));
+        }
+        tried.at.push(now);
         Ok(())
     }
 
-    /// The password was right: what was tried before is forgotten.
+    /// The password was right: what was tried before for this login is forgotten.
     pub fn right(&self, of: &Counted) {
         self.0.lock().unwrap_or_else(PoisonError::into_inner).remove(of);
     }
+
+    /// The password was right: the try from this address counts no longer, those before it do.
+    pub fn was_right(&self, from: &Counted) {
+        let mut all = self.0.lock().unwrap_or_else(PoisonError::into_inner);
+        all.get_mut(from).map(|tried| tried.at.pop());
+    }
 }
 
-/// Forgets the tries of which nothing was heard for longest.
-fn make_room(all: &mut HashMap<Counted, Vec<Timestamp>>, now: Timestamp) -> Answer<()> {
-    all.retain(|_, tries| tries.iter().any(|at| is_late(*at, now)));
+/// What is said while it is closed: in so many whole minutes it opens again.
+fn closed(long: SignedDuration) -> Problem {
+    Problem::slow_down(u32::try_from((long.as_secs() + 59) / 60).unwrap_or(u32::MAX))
+}
+
+/// Forgets that of which nothing was heard for longest.
+fn make_room(all: &mut HashMap<Counted, Tried>, now: Timestamp) -> Answer<()> {
+    all.retain(|_, tried| now.duration_since(tried.heard) < FORGOTTEN);
     if all.len() < WATCHED {
         return Ok(());
     }
-    let open = all.iter().filter(|(_, tries)| tries.len() < WRONG);
-    let oldest = open.min_by_key(|(_, tries)| tries.last().copied()).map(|(of, _)| of.clone());
-    oldest.and_then(|of| all.remove(&of)).map(drop).ok_or_else(|| Problem::slow_down(WITHIN_MINUTES))
-}
-
-fn is_late(at: Timestamp, now: Timestamp) -> bool {
-    at > now - i64::from(WITHIN_MINUTES).minutes()
+    let open = all.iter().filter(|(_, tried)| !tried.is_closed(now));
+    let oldest = open.min_by_key(|(_, tried)| tried.heard).map(|(of, _)| of.clone());
+    oldest.and_then(|of| all.remove(&of)).map(drop).ok_or_else(|| closed(WITHIN))
 }
 
 #[cfg(test)]
 mod tests {
+    use jiff::ToSpan;
+
     use super::*;
 
     const MONDAY: Timestamp = Timestamp::constant(1_928_000_000, 0);
@@ -92,7 +141,35 @@ mod tests {
         }
         assert!(tries.begin(&of("una"), MONDAY + 10.seconds()).is_err());
         assert!(tries.begin(&of("olo"), MONDAY + 10.seconds()).is_ok(), "nobody else is kept out");
-        assert!(tries.begin(&of("una"), MONDAY + 5.minutes()).is_ok(), "the first of them has passed");
+        assert!(tries.begin(&of("una"), MONDAY + 10.seconds() + 4.minutes()).is_err());
+        assert!(tries.begin(&of("una"), MONDAY + 10.seconds() + 5.minutes()).is_ok());
+    }
+
+    // 5, 10, 20, 40, 80 minutes, and never more than two hours; forgotten after a day.
+    #[test]
+    fn whoever_goes_on_waits_twice_as_long_each_time() {
+        let (tries, mut now) = (Tries::default(), MONDAY);
+        for minutes in [5, 10, 20, 40, 80, 120, 120] {
+            (0..WRONG).for_each(|_| assert!(tries.begin(&of("una"), now).is_ok()));
+            assert!(tries.begin(&of("una"), now).is_err());
+            assert!(tries.begin(&of("una"), now + minutes.minutes() - 1.second()).is_err(), "{minutes}");
+            now += minutes.minutes();
+        }
+        now += 24.hours();
+        (0..=WRONG).for_each(|_| drop(tries.begin(&of("una"), now)));
+        assert!(tries.begin(&of("una"), now + 5.minutes()).is_ok());
+    }
+
+    #[test]
+    fn an_address_is_closed_after_many_wrong_ones_and_right_ones_do_not_count() {
+        let (tries, hall) = (Tries::default(), Counted::from("192.0.2.1"));
+        for _ in 0..2 * WRONG_FROM_ADDRESS {
+            assert!(tries.begin(&hall, MONDAY).is_ok());
+            tries.was_right(&hall);
+        }
+        (0..WRONG_FROM_ADDRESS).for_each(|_| assert!(tries.begin(&hall, MONDAY).is_ok()));
+        assert!(tries.begin(&hall, MONDAY).is_err());
+        assert!(tries.begin(&Counted::from("192.0.2.2"), MONDAY).is_ok());
     }
 
     #[test]

@@ -8,6 +8,7 @@ pub mod drills;
 pub mod eyes;
 pub mod hinges;
 pub mod map;
+pub mod named;
 pub mod presence;
 pub mod progress;
 pub mod promise;

@@ -44,8 +44,11 @@ pub enum ToldView {
     },
     /// Of a player, after something else had been said of them.
     Player { player: Uuid, present: bool },
-    /// A line of note.
-    Note { says: String },
+    /// A line of note: what it said before is nobody's to read.
+    Note {
+        /// Whether it was taken away.
+        gone: bool,
+    },
 }
 
 /// Who said something of a session, and when.
@@ -95,7 +98,7 @@ impl HistoryEntry {
         let told = match what {
             Told::Block(said) => ToldView::Block { title: edition.title_of(said.block), said: said.into() },
             Told::Player(player, present) => ToldView::Player { player, present },
-            Told::Note(says) => ToldView::Note { says },
+            Told::Note(says) => ToldView::Note { gone: says.is_empty() },
         };
         HistoryEntry { by, at: at.to_string(), told }
     }

@@ -82,6 +82,8 @@ fn whoever_must_be_signed_in_is_told_how() {
         "post /beginning/{secret}",
         "get /join/{token}",
         "post /join/{token}",
+        "get /password/{token}",
+        "post /password/{token}",
         "get /samples",
         "post /session",
         "delete /session",

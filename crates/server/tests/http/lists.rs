@@ -98,7 +98,7 @@ fn bomb(bytes: usize) -> Vec<u8> {
 #[rstest]
 #[case::damaged(b"PK\x03\x04 and then nothing of it".to_vec(), "cannot be read")]
 #[case::another_packed_file(bomb(0), "cannot be read")]
-#[case::a_bomb(bomb(21_000_000), "unpacks to more than 20 MB")]
+#[case::a_bomb_that_says_it_is_empty(understated(bomb(21_000_000)), "cannot be read")]
 #[case::no_line(book(&[&["name", "birth month", "strong foot"]]), "no rows")]
 #[actix_web::test]
 async fn a_spreadsheet_that_is_no_list_is_refused(#[case] file: Vec<u8>, #[case] says: &str) {
@@ -107,6 +107,34 @@ async fn a_spreadsheet_that_is_no_list_is_refused(#[case] file: Vec<u8>, #[case]
     let refused = previewed(&coach, file, "").await;
     assert_eq!((refused.status.as_u16(), refused.problem()), (422, "/problems/input"));
     assert!(refused.body["detail"].as_str().unwrap().contains(says), "{refused:?}");
+}
+
+/// A spreadsheet in which one text of this many bytes stands in so many cells: a few kilobytes, packed.
+fn echoing(bytes: usize, cells: usize) -> Vec<u8> {
+    let text = "Una ".repeat(bytes / 4);
+    let lines: Vec<[&str; 3]> = std::iter::repeat_n([text.as_str(); 3], cells / 3).collect();
+    let lines: Vec<&[&str]> = lines.iter().map(|line| &line[..]).collect();
+    book(&lines)
+}
+
+/// The same packed file, which says of its parts that they are empty.
+fn understated(mut file: Vec<u8>) -> Vec<u8> {
+    let central = file.windows(4).position(|sign| sign == b"PK\x01\x02").unwrap();
+    file[central + 24..central + 28].fill(0);
+    file[22..26].fill(0);
+    file
+}
+
+#[rstest]
+#[case::a_bomb(bomb(21_000_000))]
+#[case::one_long_text_in_many_cells(echoing(30_000, 900))]
+#[actix_web::test]
+async fn a_spreadsheet_that_would_fill_the_memory_is_too_large(#[case] file: Vec<u8>) {
+    assert!(file.len() < 60_000, "{} bytes", file.len());
+    let academy = academy().await;
+    let coach = academy.signed_in(NEW_COACH).await;
+    let refused = previewed(&coach, file, "").await;
+    assert_eq!((refused.status.as_u16(), refused.problem()), (413, "/problems/too-large"), "{refused:?}");
 }
 
 #[actix_web::test]

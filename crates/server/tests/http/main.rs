@@ -1,11 +1,13 @@
 //! The HTTP interface against a real database file: what it answers, to whom, and to bad input.
 #![allow(clippy::unwrap_used, reason = "a test may stop here")]
 
+mod account;
 mod assess;
 mod bad_input;
 mod beginning;
 mod benchmarks;
 mod calendars;
+mod children;
 mod deliver;
 mod described;
 mod drills;
@@ -26,6 +28,7 @@ mod planning;
 mod publishing;
 mod rights;
 mod scores;
+mod serving;
 mod upsets;
 
 use actix_http::Request;
@@ -40,7 +43,7 @@ use jiff::civil::date;
 use serde_json::{Value, json};
 use tokio::sync::OnceCell;
 
-use jogo::{Clock, Post, State, demo};
+use jogo::{Clock, Post, Reached, State, demo};
 
 /// The demo's people, by login.
 pub const DIRECTOR: &str = "director";
@@ -54,6 +57,8 @@ pub const NEW_COACH: &str = "doven";
 /// A demo academy on 10 February 2031, in a database file of its own.
 pub struct Academy<S> {
     service: S,
+    /// What the server itself holds.
+    pub state: Data<State>,
     /// Where its database and its letters lie.
     pub folder: tempfile::TempDir,
 }
@@ -111,14 +116,23 @@ async fn filled(clock: &Clock) -> &'static [u8] {
 /// The demo with its server.
 pub async fn academy()
 -> Academy<impl Service<Request, Response = ServiceResponse<impl MessageBody>, Error = Error>> {
+    academy_reached(Reached::default()).await
+}
+
+/// The demo with its server, reached in some way.
+pub async fn academy_reached(
+    reached: Reached,
+) -> Academy<impl Service<Request, Response = ServiceResponse<impl MessageBody>, Error = Error>> {
     let clock = Clock::held(date(2031, 2, 10)).unwrap();
     let folder = tempfile::tempdir().unwrap();
     let database = folder.path().join("academy.sqlite");
     std::fs::write(&database, filled(&clock).await).unwrap();
     let store = jogo_store::Store::open(&database).await.unwrap();
     let post = Post::Outbox(folder.path().join("outbox"));
-    let state = Data::new(State::new(store, clock, Key::generate(), true, post));
-    Academy { service: init_service(jogo::app(state)).await, folder }
+    let mut state = State::new(store, clock, Key::generate(), true, post);
+    state.reached = reached;
+    let state = Data::new(state);
+    Academy { service: init_service(jogo::app(state.clone())).await, state, folder }
 }
 
 /// An academy that nobody has begun, and the secret with which it can be.
@@ -130,7 +144,7 @@ pub async fn nothing_yet()
     let clock = Clock::held(date(2031, 2, 10)).unwrap();
     let state = Data::new(State::new(store, clock, Key::generate(), false, post));
     let secret = state.beginning.open(state.clock.now()).unwrap();
-    (Academy { service: init_service(jogo::app(state)).await, folder }, secret)
+    (Academy { service: init_service(jogo::app(state.clone())).await, state, folder }, secret)
 }
 
 impl<S, B> Academy<S>
@@ -154,6 +168,11 @@ where
         let answered = Answered { status, kind, body, etag, cookie, device };
         described::holds(&asked, &answered);
         answered
+    }
+
+    /// Sends a request, and hears the answer as it is.
+    pub async fn heard(&self, request: TestRequest) -> ServiceResponse<B> {
+        call_service(&self.service, request.to_request()).await
     }
 
     /// Signs in as a sample person.

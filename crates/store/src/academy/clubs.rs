@@ -164,7 +164,7 @@ impl Store {
         }
         let teams = sqlx::query!(
             r#"SELECT team.id AS "id: Uuid", team.name, band, club AS "club_id: Uuid", club.name AS club,
-                   (SELECT COUNT(*) FROM player WHERE player.team = team.id) AS "players!: i64"
+                   (SELECT COUNT(*) FROM player WHERE player.team = team.id AND left_on IS NULL) AS "players!: i64"
                FROM team JOIN club ON club.id = club ORDER BY team.name"#
         );
         for r in teams.fetch_all(&self.read).await? {

@@ -11,8 +11,9 @@ use jogo_core::academy::band::Band;
 use jogo_core::ids::BandId;
 use sqlx::SqliteExecutor;
 
+use crate::audit::{self, Deed};
 use crate::people::{NewPerson, insert_person};
-use crate::{Store, StoreError, Stored, Taken, audit, from_json, to_json};
+use crate::{Store, StoreError, Stored, Taken, from_json, to_json};
 
 /// A band as it is kept.
 #[derive(Clone, Debug)]
@@ -88,7 +89,7 @@ impl Store {
         }
         put_academy(&mut *tx, name, time_zone).await?;
         insert_person(&mut tx, director, at).await?;
-        audit::put(&mut tx, (at, director.person.id), "began the academy", name).await?;
+        audit::put(&mut tx, (at, Some(director.person.id)), Deed::AcademyBegun, name).await?;
         Ok(tx.commit().await?)
     }
 

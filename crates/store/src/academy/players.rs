@@ -1,14 +1,31 @@
-//! One player: everything that is kept of them, and erasing it.
+//! One player: everything that is kept of them, correcting it, and erasing it.
 
 use jiff::Timestamp;
+use jiff::civil::Date;
 use jogo_core::academy::roster::NewPlayer;
 use jogo_core::assessment::milestones::Verdict;
 use jogo_core::technique::skill::Side;
 use serde::Serialize;
+use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::academy::teams::{Player, Team};
-use crate::{Store, Stored, assessment::counts, audit, from_json, from_word};
+use crate::audit::{self, Deed};
+use crate::erasure::{self, Erased};
+use crate::{Store, StoreError, Stored, Taken, assessment::counts, from_json, from_word, parsed, to_word};
+
+/// A player who has left.
+#[derive(Clone, Debug, PartialEq, Eq)]
+pub struct Left {
+    /// Id.
+    pub id: Uuid,
+    /// Of which team.
+    pub team: Uuid,
+    /// Their name.
+    pub name: String,
+    /// Since when.
+    pub on: Date,
+}
 
 /// Everything that is kept of one player.
 #[derive(Clone, Debug, PartialEq, Serialize)]
@@ -21,7 +38,7 @@ pub struct PlayerFacts {
     pub club: String,
     /// What was measured, also what was taken back.
     pub trials: Vec<TrialFact>,
-    /// On which days they were there, as it was said last.
+    /// On which days they were there: everything that was said of it, in its order.
     pub presence: Vec<PresenceFact>,
     /// What coaches said against the evidence.
     pub words: Vec<WordFact>,
@@ -31,6 +48,17 @@ pub struct PlayerFacts {
     pub kept_together_with: i64,
     /// From how many others they are kept apart.
     pub kept_apart_from: i64,
+}
+
+/// Who said something.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+pub struct SaidFact {
+    /// By name.
+    pub by: String,
+    /// When it was said.
+    pub at: String,
+    /// When it reached the academy.
+    pub received_at: String,
 }
 
 /// A trial.
@@ -48,6 +76,8 @@ pub struct TrialFact {
     pub marks: Vec<u8>,
     /// Whether it was taken back.
     pub taken_back: bool,
+    /// Who said so, when, and when it arrived.
+    pub said: SaidFact,
 }
 
 /// Whether they were there.
@@ -57,6 +87,8 @@ pub struct PresenceFact {
     pub day: String,
     /// Whether they were.
     pub present: bool,
+    /// Who said so, when, and when it arrived.
+    pub said: SaidFact,
 }
 
 /// The word of a coach.
@@ -70,6 +102,8 @@ pub struct WordFact {
     pub verdict: Verdict,
     /// Why.
     pub reason: String,
+    /// Who said so, when, and when it arrived.
+    pub said: SaidFact,
 }
 
 /// A report from home.
@@ -81,6 +115,8 @@ pub struct ReportFact {
     pub day: String,
     /// Their best.
     pub best: i64,
+    /// Who said so, when, and when it arrived.
+    pub said: SaidFact,
 }
 
 impl Store {
@@ -88,9 +124,10 @@ impl Store {
     pub async fn player_facts(&self, team: &Team, player: &Player) -> Stored<PlayerFacts> {
         let id = player.id;
         let trials = sqlx::query!(
-            r#"SELECT test, taken_on, side, value, marks,
+            r#"SELECT test, taken_on, side, value, marks, said_at, received_at, person.name AS by,
                    EXISTS (SELECT 1 FROM trial_taken_back WHERE trial = trial.id) AS "taken_back: bool"
-               FROM trial WHERE player = ? ORDER BY taken_on, said_at, id"#,
+               FROM trial JOIN person ON person.id = taken_by WHERE player = ?
+               ORDER BY taken_on, said_at, trial.id"#,
             id
         )
         .fetch_all(&self.read)
@@ -104,21 +141,28 @@ impl Store {
                 value: row.value,
                 marks: row.marks.map(|marks| from_json("marks", &marks)).transpose()?.unwrap_or_default(),
                 taken_back: row.taken_back,
+                said: SaidFact { by: row.by, at: row.said_at, received_at: row.received_at },
             })
         })
         .collect::<Stored<_>>()?;
-        let presence = sqlx::query_as!(
-            PresenceFact,
-            r#"SELECT day, present AS "present: bool" FROM presence AS said WHERE player = ?
-                   AND NOT EXISTS (SELECT 1 FROM presence WHERE player = said.player AND day = said.day
-                       AND (said_at, id) > (said.said_at, said.id))
-               ORDER BY day"#,
+        let presence = sqlx::query!(
+            r#"SELECT day, present AS "present: bool", said_at, received_at, person.name AS by
+               FROM presence JOIN person ON person.id = said_by WHERE player = ? ORDER BY day, said_at, presence.id"#,
             id
         )
         .fetch_all(&self.read)
-        .await?;
+        .await?
+        .into_iter()
+        .map(|row| PresenceFact {
+            day: row.day,
+            present: row.present,
+            said: SaidFact { by: row.by, at: row.said_at, received_at: row.received_at },
+        })
+        .collect();
         let words = sqlx::query!(
-            "SELECT milestone, day, verdict, reason FROM milestone_word WHERE player = ? ORDER BY said_at, id",
+            "SELECT milestone, day, verdict, reason, said_at, received_at, person.name AS by
+             FROM milestone_word JOIN person ON person.id = said_by WHERE player = ?
+             ORDER BY said_at, milestone_word.id",
             id
         )
         .fetch_all(&self.read)
@@ -126,16 +170,25 @@ impl Store {
         .into_iter()
         .map(|row| {
             let verdict = from_word("a verdict", &row.verdict)?;
-            Ok(WordFact { milestone: row.milestone, day: row.day, verdict, reason: row.reason })
+            let said = SaidFact { by: row.by, at: row.said_at, received_at: row.received_at };
+            Ok(WordFact { milestone: row.milestone, day: row.day, verdict, reason: row.reason, said })
         })
         .collect::<Stored<_>>()?;
-        let self_reported = sqlx::query_as!(
-            ReportFact,
-            "SELECT drill, day, best FROM self_reported WHERE player = ? ORDER BY day, said_at",
+        let self_reported = sqlx::query!(
+            "SELECT drill, day, best, said_at, received_at, person.name AS by
+             FROM self_reported JOIN person ON person.id = said_by WHERE player = ? ORDER BY day, said_at",
             id
         )
         .fetch_all(&self.read)
-        .await?;
+        .await?
+        .into_iter()
+        .map(|row| ReportFact {
+            drill: row.drill,
+            day: row.day,
+            best: row.best,
+            said: SaidFact { by: row.by, at: row.said_at, received_at: row.received_at },
+        })
+        .collect();
         let pairs = sqlx::query!(
             r#"SELECT COALESCE(SUM(together), 0) AS "together!: i64", COUNT(*) AS "all!: i64"
                FROM pair_wish WHERE one = ?1 OR other = ?1"#,
@@ -156,26 +209,124 @@ impl Store {
         })
     }
 
-    /// Erases a player and everything that is kept of them, for good: what was written over is not left in the file.
-    pub async fn erase_player(&self, team: &Team, player: Uuid, by: Uuid, at: Timestamp) -> Stored<()> {
+    /// Corrects what is known of a player. Errs if another one of the squad has the name.
+    pub async fn correct_player(
+        &self,
+        team: &Team,
+        player: Uuid,
+        about: &NewPlayer,
+        by: Uuid,
+        at: Timestamp,
+    ) -> Stored<()> {
+        let (born, foot) = (about.birth_month.to_string(), to_word("a strong foot", &about.strong_foot)?);
         let mut tx = self.begin().await?;
         sqlx::query!(
-            "DELETE FROM trial_taken_back WHERE trial IN (SELECT id FROM trial WHERE player = ?)",
-            player
+            "UPDATE player SET name = ?, birth_month = ?, strong_foot = ? WHERE id = ? AND team = ?",
+            about.name,
+            born,
+            foot,
+            player,
+            team.id
         )
         .execute(&mut *tx)
-        .await?;
-        sqlx::query!("DELETE FROM trial WHERE player = ?", player).execute(&mut *tx).await?;
-        sqlx::query!("DELETE FROM presence WHERE player = ?", player).execute(&mut *tx).await?;
-        sqlx::query!("DELETE FROM milestone_word WHERE player = ?", player).execute(&mut *tx).await?;
-        sqlx::query!("DELETE FROM self_reported WHERE player = ?", player).execute(&mut *tx).await?;
-        sqlx::query!("DELETE FROM pair_wish WHERE one = ?1 OR other = ?1", player).execute(&mut *tx).await?;
-        sqlx::query!("DELETE FROM player WHERE id = ?", player).execute(&mut *tx).await?;
+        .await
+        .map_err(|error| match error.as_database_error() {
+            Some(e) if e.is_unique_violation() => {
+                StoreError::from(Taken::PlayerName { name: about.name.clone() })
+            }
+            _ => error.into(),
+        })?;
         counts::forget(&mut tx, team.id).await?;
-        audit::put(&mut tx, (at, by), "player erased", &format!("a player of {}", team.name)).await?;
-        tx.commit().await?;
-        // The log of writes still holds the pages as they were: it is folded in and started again.
-        sqlx::query("PRAGMA wal_checkpoint(TRUNCATE)").execute(&self.write).await?;
-        Ok(())
+        audit::put(&mut tx, (at, Some(by)), Deed::PlayerCorrected, &of(team)).await?;
+        Ok(tx.commit().await?)
     }
+
+    /// A player has left the squad on a day, or is back. What is kept of them stays until its time has passed.
+    pub async fn set_left(
+        &self,
+        team: &Team,
+        player: Uuid,
+        left_on: Option<Date>,
+        by: Uuid,
+        at: Timestamp,
+    ) -> Stored<()> {
+        let on = left_on.map(|day| day.to_string());
+        let mut tx = self.begin().await?;
+        sqlx::query!("UPDATE player SET left_on = ? WHERE id = ? AND team = ?", on, player, team.id)
+            .execute(&mut *tx)
+            .await?;
+        counts::forget(&mut tx, team.id).await?;
+        let deed = if left_on.is_some() { Deed::PlayerLeft } else { Deed::PlayerBack };
+        audit::put(&mut tx, (at, Some(by)), deed, &of(team)).await?;
+        Ok(tx.commit().await?)
+    }
+
+    /// The players who have left, of one team or of all, those first who left first.
+    pub async fn left_players(&self, team: Option<Uuid>) -> Stored<Vec<Left>> {
+        let rows = sqlx::query!(
+            r#"SELECT id AS "id: Uuid", team AS "team: Uuid", name, left_on AS "left_on!" FROM player
+               WHERE left_on IS NOT NULL AND (?1 IS NULL OR team = ?1) ORDER BY left_on, name"#,
+            team
+        )
+        .fetch_all(&self.read)
+        .await?;
+        rows.into_iter()
+            .map(|row| {
+                let on = parsed("the day on which a player left", &row.left_on)?;
+                Ok(Left { id: row.id, team: row.team, name: row.name, on })
+            })
+            .collect()
+    }
+
+    /// Erases a player and everything that is kept of them. What was written over is not left in the file; until it is
+    /// not left in the log of writes either, the erasure waits.
+    pub async fn erase_player(&self, team: &Team, player: Uuid, by: Uuid, at: Timestamp) -> Stored<Erased> {
+        let mut tx = self.begin().await?;
+        erase(&mut tx, player).await?;
+        counts::forget(&mut tx, team.id).await?;
+        audit::put(&mut tx, (at, Some(by)), Deed::PlayerErased, &of(team)).await?;
+        erasure::begin(&mut tx, at).await?;
+        tx.commit().await?;
+        self.finish_erasures(at).await
+    }
+
+    /// Erases the players who left before a day, since what is kept of them has had its time. Says how many.
+    pub async fn erase_left(&self, before: Date, at: Timestamp) -> Stored<usize> {
+        let due = self.left_players(None).await?.into_iter().filter(|left| left.on < before);
+        let mut erased = 0;
+        for Left { id, team, .. } in due {
+            let mut tx = self.begin().await?;
+            erase(&mut tx, id).await?;
+            counts::forget(&mut tx, team).await?;
+            erasure::begin(&mut tx, at).await?;
+            tx.commit().await?;
+            erased += 1;
+        }
+        if erased > 0 {
+            self.note(at, None, Deed::PlayerErased, &format!("{erased} who left before {before}")).await?;
+            self.finish_erasures(at).await?;
+        }
+        Ok(erased)
+    }
+}
+
+/// How the audit log speaks of a player: by their team, never by their name.
+fn of(team: &Team) -> String {
+    format!("{} {}", team.club, team.name)
+}
+
+async fn erase(tx: &mut Transaction<'_, Sqlite>, player: Uuid) -> Stored<()> {
+    sqlx::query!(
+        "DELETE FROM trial_taken_back WHERE trial IN (SELECT id FROM trial WHERE player = ?)",
+        player
+    )
+    .execute(&mut **tx)
+    .await?;
+    sqlx::query!("DELETE FROM trial WHERE player = ?", player).execute(&mut **tx).await?;
+    sqlx::query!("DELETE FROM presence WHERE player = ?", player).execute(&mut **tx).await?;
+    sqlx::query!("DELETE FROM milestone_word WHERE player = ?", player).execute(&mut **tx).await?;
+    sqlx::query!("DELETE FROM self_reported WHERE player = ?", player).execute(&mut **tx).await?;
+    sqlx::query!("DELETE FROM pair_wish WHERE one = ?1 OR other = ?1", player).execute(&mut **tx).await?;
+    sqlx::query!("DELETE FROM player WHERE id = ?", player).execute(&mut **tx).await?;
+    Ok(())
 }

@@ -92,7 +92,8 @@ impl Store {
     /// The squad of a team, in its order.
     pub async fn players(&self, team: Uuid) -> Stored<Vec<Player>> {
         let rows = sqlx::query!(
-            r#"SELECT id AS "id: Uuid", name, birth_month, strong_foot FROM player WHERE team = ? ORDER BY place, id"#,
+            r#"SELECT id AS "id: Uuid", name, birth_month, strong_foot FROM player
+               WHERE team = ? AND left_on IS NULL ORDER BY place, id"#,
             team
         )
         .fetch_all(&self.read)

@@ -6,8 +6,9 @@ use jogo_core::ids::MilestoneId;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
+use crate::audit::{self, Deed};
 use crate::{
-    Store, Stored, Taken, assessment::counts, audit, from_json, from_word, parsed, stamp, to_json, to_word,
+    Store, Stored, Taken, assessment::counts, from_json, from_word, parsed, stamp, to_json, to_word,
 };
 
 /// A word of a coach on a player and a milestone, under the id that was made on the device.
@@ -117,7 +118,7 @@ impl Store {
             .execute(&mut *tx)
             .await?;
             if added.rows_affected() > 0 {
-                audit::put(&mut tx, (now, by), "milestone overridden", milestone).await?;
+                audit::put(&mut tx, (now, Some(by)), Deed::WordAgainst, milestone).await?;
             }
             let owner = sqlx::query_scalar!(
                 r#"SELECT team AS "team: Uuid" FROM milestone_word JOIN player ON player.id = player
@@ -139,7 +140,7 @@ impl Store {
         let rows = sqlx::query!(
             r#"SELECT player AS "player: Uuid", milestone, day, verdict, reason, person.name AS by
                FROM milestone_word JOIN player ON player.id = player JOIN person ON person.id = said_by
-               WHERE team = ? ORDER BY milestone_word.said_at, milestone_word.id"#,
+               WHERE team = ? AND left_on IS NULL ORDER BY milestone_word.said_at, milestone_word.id"#,
             team
         )
         .fetch_all(&self.read)

@@ -103,13 +103,14 @@ impl Store {
         Ok(tx.commit().await?)
     }
 
-    /// All trials of a team that count, in the order in which they were said.
+    /// All trials of the players of a team that count, in the order in which they were said.
     pub async fn trials(&self, team: Uuid) -> Stored<Vec<KnownTrial>> {
         sqlx::query_as!(
             Row,
             r#"SELECT trial.id AS "id: Uuid", player AS "player: Uuid", test, taken_on, side, value, marks
                FROM trial JOIN player ON player.id = player
-               WHERE team = ? AND NOT EXISTS (SELECT 1 FROM trial_taken_back WHERE trial = trial.id)
+               WHERE team = ? AND left_on IS NULL
+                   AND NOT EXISTS (SELECT 1 FROM trial_taken_back WHERE trial = trial.id)
                ORDER BY trial.said_at, trial.id"#,
             team
         )

@@ -120,7 +120,7 @@ impl Store {
         let rows = sqlx::query!(
             r#"SELECT player AS "player: Uuid", drill, day, best FROM self_reported AS said
                JOIN player ON player.id = player
-               WHERE team = ? AND NOT EXISTS (
+               WHERE team = ? AND left_on IS NULL AND NOT EXISTS (
                    SELECT 1 FROM self_reported AS later
                    WHERE later.player = said.player AND later.drill = said.drill
                        AND (later.said_at, later.id) > (said.said_at, said.id))

@@ -15,6 +15,9 @@ use jogo_core::units::Minutes;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
+use crate::academy::teams::Team;
+use crate::audit::{self, Deed};
+use crate::erasure::{self, Erased};
 use crate::{Store, Stored, Taken, from_word, parsed, stamp, to_word};
 
 /// One saying of a block, in a session (from 0) of an edition.
@@ -196,7 +199,7 @@ impl Store {
         let rows = sqlx::query!(
             r#"SELECT player AS "player: Uuid", present AS "present: bool", person.name, presence.said_at
                FROM presence JOIN person ON person.id = presence.said_by JOIN player ON player.id = player
-               WHERE team = ? AND day = ? ORDER BY presence.said_at, presence.id"#,
+               WHERE team = ? AND left_on IS NULL AND day = ? ORDER BY presence.said_at, presence.id"#,
             team,
             day
         )
@@ -228,6 +231,36 @@ impl Store {
             .collect()
     }
 
+    /// Deletes the lines of note of a team on a day, with all that they said before, so that nothing of them is left;
+    /// false if there are none.
+    pub async fn delete_notes(
+        &self,
+        team: &Team,
+        day: Date,
+        by: Uuid,
+        at: Timestamp,
+    ) -> Stored<Option<Erased>> {
+        let said_on = day.to_string();
+        let mut tx = self.begin().await?;
+        sqlx::query!(
+            "INSERT INTO note_deleted (id) SELECT id FROM note WHERE team = ? AND day = ?",
+            team.id,
+            said_on
+        )
+        .execute(&mut *tx)
+        .await?;
+        let gone = sqlx::query!("DELETE FROM note WHERE team = ? AND day = ?", team.id, said_on)
+            .execute(&mut *tx)
+            .await?;
+        if gone.rows_affected() == 0 {
+            return Ok(None);
+        }
+        audit::put(&mut tx, (at, Some(by)), Deed::NoteDeleted, &format!("{}, {day}", team.name)).await?;
+        erasure::begin(&mut tx, at).await?;
+        tx.commit().await?;
+        Ok(Some(self.finish_erasures(at).await?))
+    }
+
     /// How many players of a team were there and how many were missing, by day.
     pub async fn attendance(&self, team: Uuid) -> Stored<BTreeMap<Date, (u32, u32)>> {
         let mut by_day: BTreeMap<Date, (u32, u32)> = BTreeMap::new();
@@ -253,7 +286,8 @@ impl Store {
     async fn last_presence(&self, team: Uuid) -> Stored<BTreeMap<(Date, Uuid), bool>> {
         let rows = sqlx::query!(
             r#"SELECT day, present AS "present: bool", player AS "player: Uuid"
-               FROM presence JOIN player ON player.id = player WHERE team = ? ORDER BY said_at, presence.id"#,
+               FROM presence JOIN player ON player.id = player
+               WHERE team = ? AND left_on IS NULL ORDER BY said_at, presence.id"#,
             team
         )
         .fetch_all(&self.read)
@@ -341,6 +375,13 @@ async fn add_note(
 ) -> Stored<()> {
     let NoteEntry { id, day, says, said_at } = entry;
     let (day, said_at) = (day.to_string(), stamp(*said_at));
+    let deleted = sqlx::query_scalar!(
+        r#"SELECT EXISTS (SELECT 1 FROM note_deleted WHERE id = ?) AS "deleted!: bool""#,
+        id
+    );
+    if deleted.fetch_one(&mut **tx).await? {
+        return Ok(());
+    }
     sqlx::query!(
         "INSERT INTO note (id, team, day, says, said_by, said_at, received_at)
          VALUES (?, ?, ?, ?, ?, ?, ?) ON CONFLICT (id) DO NOTHING",

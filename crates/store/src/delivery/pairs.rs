@@ -11,7 +11,9 @@ impl Store {
         Ok(sqlx::query_as!(
             Pair,
             r#"SELECT one AS "one: Uuid", other AS "other: Uuid", together AS "together: bool"
-               FROM pair_wish JOIN player ON player.id = one WHERE team = ? ORDER BY one, other"#,
+               FROM pair_wish JOIN player ON player.id = one
+               WHERE team = ? AND left_on IS NULL AND (SELECT left_on IS NULL FROM player WHERE id = other)
+               ORDER BY one, other"#,
             team
         )
         .fetch_all(&self.read)

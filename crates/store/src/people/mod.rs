@@ -1,6 +1,10 @@
-//! People who sign in, and their sign-ins.
+//! People who sign in.
 
 pub mod invitations;
+pub mod leaving;
+pub mod passwords;
+pub mod second_factor;
+pub mod sign_ins;
 
 use jiff::Timestamp;
 use jogo_core::academy::language::Language;
@@ -94,65 +98,6 @@ impl Store {
         .collect()
     }
 
-    /// Keeps a sign-in under the hash of its token, and lets those go that have ended.
-    pub async fn sign_in(
-        &self,
-        token_hash: &[u8],
-        person: Uuid,
-        at: Timestamp,
-        until: Timestamp,
-    ) -> Stored<()> {
-        let (at, until) = (stamp(at), stamp(until));
-        let mut tx = self.begin().await?;
-        sqlx::query!("DELETE FROM sign_in WHERE expires_at <= ?", at).execute(&mut *tx).await?;
-        sqlx::query!(
-            "INSERT INTO sign_in (token_hash, person, created_at, expires_at) VALUES (?, ?, ?, ?)",
-            token_hash,
-            person,
-            at,
-            until
-        )
-        .execute(&mut *tx)
-        .await?;
-        Ok(tx.commit().await?)
-    }
-
-    /// Who is signed in with a token.
-    pub async fn signed_in(&self, token_hash: &[u8], at: Timestamp) -> Stored<Option<Person>> {
-        let at = stamp(at);
-        sqlx::query_as!(
-            Row,
-            r#"SELECT acting.id AS "id: Uuid", login, name, acting_role AS "role!: String"
-               FROM sign_in JOIN acting ON acting.id = sign_in.person WHERE token_hash = ? AND expires_at > ?"#,
-            token_hash,
-            at
-        )
-        .fetch_optional(&self.read)
-        .await?
-        .map(Row::person)
-        .transpose()
-    }
-
-    /// Lets a sign-in last until a time, if it would end before another one: so that using it keeps it, without a
-    /// write for every request. True if it lasts longer now.
-    pub async fn prolong_sign_in(
-        &self,
-        token_hash: &[u8],
-        until: Timestamp,
-        unless_after: Timestamp,
-    ) -> Stored<bool> {
-        let (until, unless_after) = (stamp(until), stamp(unless_after));
-        let longer = sqlx::query!(
-            "UPDATE sign_in SET expires_at = ? WHERE token_hash = ? AND expires_at < ?",
-            until,
-            token_hash,
-            unless_after
-        )
-        .execute(&self.write)
-        .await?;
-        Ok(longer.rows_affected() > 0)
-    }
-
     /// Everybody who signs in, by name.
     pub async fn people(&self) -> Stored<Vec<Person>> {
         sqlx::query_as!(
@@ -164,12 +109,6 @@ impl Store {
         .into_iter()
         .map(Row::person)
         .collect()
-    }
-
-    /// Ends a sign-in.
-    pub async fn sign_out(&self, token_hash: &[u8]) -> Stored<()> {
-        sqlx::query!("DELETE FROM sign_in WHERE token_hash = ?", token_hash).execute(&self.write).await?;
-        Ok(())
     }
 
     /// The measured pace of a person, in metres.
@@ -204,19 +143,6 @@ impl Store {
             .execute(&self.write)
             .await?;
         Ok(())
-    }
-
-    /// Sets another password and ends every sign-in of a person; false if nobody has that login.
-    pub async fn set_password(&self, login: &str, password: &str) -> Stored<bool> {
-        let mut tx = self.begin().await?;
-        sqlx::query!("DELETE FROM sign_in WHERE person IN (SELECT id FROM person WHERE login = ?)", login)
-            .execute(&mut *tx)
-            .await?;
-        let changed = sqlx::query!("UPDATE person SET password = ? WHERE login = ?", password, login)
-            .execute(&mut *tx)
-            .await?;
-        tx.commit().await?;
-        Ok(changed.rows_affected() > 0)
     }
 }
 

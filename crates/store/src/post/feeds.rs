@@ -32,7 +32,7 @@ impl Store {
     pub async fn feed(&self, token_hash: &[u8]) -> Stored<Option<Named>> {
         Ok(sqlx::query_as!(
             Named,
-            r#"SELECT id AS "id: Uuid", name FROM feed JOIN person ON person.id = person WHERE token_hash = ?"#,
+            r#"SELECT id AS "id: Uuid", name FROM feed JOIN acting ON acting.id = person WHERE token_hash = ?"#,
             token_hash
         )
         .fetch_optional(&self.read)

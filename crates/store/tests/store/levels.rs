@@ -105,7 +105,7 @@ async fn what_changes_under_them_takes_them_away(#[case] changed: Changed, #[cas
         Changed::Word => store.add_words(*team, &[word_on(800, 100, "sole-turn")], *coach, now).await,
         Changed::Erased => {
             let team = store.team(*team).await.unwrap().unwrap();
-            store.erase_player(&team, id(100), *coach, now).await
+            store.erase_player(&team, id(100), *coach, now).await.map(drop)
         }
         Changed::Milestone => store.put_milestone(&milestone("sole-turn", "I can turn well")).await,
         Changed::MilestoneOut => store.drop_milestone(&called("sole-turn")).await.map(drop),

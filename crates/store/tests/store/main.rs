@@ -8,6 +8,7 @@ mod editions;
 mod facts;
 mod home;
 mod invitations;
+mod keeping;
 mod letters;
 mod levels;
 mod library;

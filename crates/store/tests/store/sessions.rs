@@ -11,6 +11,7 @@ use jogo_core::units::Minutes;
 use jogo_store::StoreError;
 use jogo_store::delivery::devices::Sending;
 use jogo_store::delivery::log::{LogEntries, NoteEntry, OutcomeEntry, PresenceEntry};
+use jogo_store::erasure::Erased;
 use rstest::rstest;
 
 const MONDAY: Date = date(2031, 2, 10);
@@ -21,6 +22,27 @@ fn presence(n: u128, player: u128, day: Date, present: bool, said: &str) -> Pres
 
 fn note(n: u128, says: &str, said: &str) -> NoteEntry {
     NoteEntry { id: id(n), day: MONDAY, says: says.into(), said_at: at(said) }
+}
+
+// The name of a child, say, that should not have been written.
+#[tokio::test]
+async fn a_deleted_note_is_gone_with_what_it_said_before_and_a_phone_does_not_bring_it_back() {
+    let academy = with_squads().await;
+    let Academy { store, coach, team, folder, .. } = &academy;
+    let notes = vec![note(700, "Quillen was tired", "18:00:00"), note(701, "Wet floor", "18:05:00")];
+    let entries = LogEntries { notes, ..LogEntries::default() };
+    store.add_log(*team, &entries, *coach, at("19:00:00")).await.unwrap();
+    let team = store.team(*team).await.unwrap().unwrap();
+    let deleted = store.delete_notes(&team, MONDAY, *coach, at("20:00:00")).await.unwrap();
+    assert_eq!(deleted, Some(Erased::Wholly));
+    store.add_log(team.id, &entries, *coach, at("20:01:00")).await.unwrap();
+    assert!(store.note_sayings(team.id, MONDAY).await.unwrap().is_empty());
+    assert_eq!(store.delete_notes(&team, MONDAY, *coach, at("20:02:00")).await.unwrap(), None);
+    store.close().await;
+    for file in std::fs::read_dir(folder.path()).unwrap() {
+        let bytes = std::fs::read(file.unwrap().path()).unwrap();
+        assert!(!bytes.windows(7).any(|part| part == b"Quillen"));
+    }
 }
 
 #[rstest]

@@ -2,12 +2,17 @@
 
 use crate::academy::{Academy, at, called, id, milestone, player, trial, with_squads, word_on};
 use jiff::civil::date;
+use jogo_core::academy::roster::NewPlayer;
 use jogo_core::assessment::results::Trial;
 use jogo_core::delivery::pairs::Pair;
 use jogo_core::technique::skill::Side;
+use jogo_store::StoreError;
 use jogo_store::assessment::trials::{NewTrial, TakenBack};
 use jogo_store::delivery::home::SelfReport;
 use jogo_store::delivery::log::{LogEntries, PresenceEntry};
+use jogo_store::erasure::Erased;
+use sqlx::sqlite::SqliteConnectOptions;
+use sqlx::{ConnectOptions, Connection};
 use uuid::Uuid;
 
 fn pair(one: u128, other: u128, together: bool) -> Pair<Uuid> {
@@ -102,7 +107,12 @@ async fn all_that_is_kept_of_a_player_can_be_read() {
     assert_eq!(trials, [(70.0, Some(Side::Left), true), (7.0, Some(Side::Left), false)]);
     assert_eq!(
         facts.presence.iter().map(|day| (day.day.as_str(), day.present)).collect::<Vec<_>>(),
-        [("2031-02-10", true)]
+        [("2031-02-10", false), ("2031-02-10", true)]
+    );
+    let said = &facts.presence[0].said;
+    assert_eq!(
+        [&said.by, &said.at, &said.received_at],
+        ["Una Skar", "2031-02-10T17:00:00.000000Z", "2031-02-10T19:00:00.000000Z"]
     );
     assert_eq!((facts.words.len(), facts.self_reported[0].best), (1, 14));
     assert_eq!((facts.kept_together_with, facts.kept_apart_from), (1, 1));
@@ -138,6 +148,73 @@ async fn of_an_erased_player_nothing_is_left_not_even_in_the_file() {
         let bytes = std::fs::read(file.unwrap().path()).unwrap();
         assert!(!bytes.windows(name.len()).any(|part| part == name.as_bytes()));
     }
+}
+
+#[tokio::test]
+async fn a_player_is_corrected_and_keeps_what_was_measured() {
+    let academy = with_squads().await;
+    says_something_of_everything(&academy).await;
+    let Academy { store, coach, team, .. } = &academy;
+    let team = store.team(*team).await.unwrap().unwrap();
+    let about =
+        NewPlayer { name: "Unna".into(), birth_month: "2022-05".parse().unwrap(), strong_foot: Side::Right };
+    store.correct_player(&team, id(100), &about, *coach, at("20:00:00")).await.unwrap();
+    let first = store.players(team.id).await.unwrap().remove(0);
+    assert_eq!((first.id, first.about), (id(100), about.clone()));
+    assert_eq!(store.trials(team.id).await.unwrap().len(), 1);
+    let taken = store.correct_player(&team, id(101), &about, *coach, at("20:01:00")).await.unwrap_err();
+    assert!(matches!(&taken, StoreError::Taken(taken) if taken.code == "taken-player-name"), "{taken}");
+}
+
+#[tokio::test]
+async fn whoever_left_is_seen_nowhere_comes_back_whole_and_is_erased_when_the_time_has_passed() {
+    let academy = with_squads().await;
+    says_something_of_everything(&academy).await;
+    let Academy { store, coach, team, .. } = &academy;
+    let team = store.team(*team).await.unwrap().unwrap();
+    let seen = async || {
+        let squad = store.players(team.id).await.unwrap().len();
+        let (trials, words) = (store.trials(team.id).await.unwrap(), store.words(team.id).await.unwrap());
+        let (pairs, there) = (store.pairs(team.id).await.unwrap(), store.attendance(team.id).await.unwrap());
+        (squad, trials.len(), words.len(), pairs.len(), there.len())
+    };
+    let before = seen().await;
+    let (now, day) = (at("20:00:00"), date(2031, 2, 10));
+    store.set_left(&team, id(100), Some(day), *coach, now).await.unwrap();
+    assert_eq!(seen().await, (2, 0, 0, 0, 0));
+    let left = store.left_players(Some(team.id)).await.unwrap();
+    assert_eq!(left.iter().map(|left| (left.id, left.on)).collect::<Vec<_>>(), [(id(100), day)]);
+    store.set_left(&team, id(100), None, *coach, now).await.unwrap();
+    assert_eq!(seen().await, before);
+    store.set_left(&team, id(100), Some(day), *coach, now).await.unwrap();
+    assert_eq!(store.erase_left(day, now).await.unwrap(), 0, "not before the day");
+    assert_eq!(store.erase_left(date(2031, 2, 11), now).await.unwrap(), 1);
+    assert!(store.left_players(None).await.unwrap().is_empty());
+    assert_eq!(store.birth_months(&called("u8-u9")).await.unwrap().len(), 4, "nothing is kept of them");
+}
+
+// A long reader, as a copy that is being made, sees the database as it was before.
+#[tokio::test]
+async fn an_erasure_waits_for_whoever_still_reads_and_says_so() {
+    let academy = with_squads().await;
+    let Academy { store, coach, team, folder, .. } = &academy;
+    let name = "Quillen";
+    store.add_players(*team, &[player(103, name)], *coach, at("09:10:00")).await.unwrap();
+    let team = store.team(*team).await.unwrap().unwrap();
+    let file = folder.path().join("academy.sqlite");
+    let mut reader = SqliteConnectOptions::new().filename(&file).connect().await.unwrap();
+    sqlx::raw_sql("BEGIN; SELECT COUNT(*) FROM player").execute(&mut reader).await.unwrap();
+    let erased = store.erase_player(&team, id(103), *coach, at("20:00:00")).await.unwrap();
+    assert_eq!((erased, store.erasures_that_wait().await.unwrap()), (Erased::NotYetInTheLog, 1));
+    let left = || {
+        let files = std::fs::read_dir(folder.path()).unwrap();
+        let bytes = files.map(|file| std::fs::read(file.unwrap().path()).unwrap());
+        bytes.filter(|bytes| bytes.windows(name.len()).any(|part| part == name.as_bytes())).count()
+    };
+    assert!(left() > 0, "the log of writes still holds it");
+    reader.close().await.unwrap();
+    assert_eq!(store.finish_erasures(at("20:05:00")).await.unwrap(), Erased::Wholly);
+    assert_eq!((store.erasures_that_wait().await.unwrap(), left()), (0, 0));
 }
 
 #[tokio::test]

@@ -23,7 +23,7 @@ use crate::academy::{Academy, academy, at, called, edition, id, new, wishes};
 const DRILL: &str = include_str!("../../../../demo/drills/weave-six.json");
 
 /// An empty database with the schema of a version.
-async fn of_version(version: usize, file: &Path) -> SqlitePool {
+pub async fn of_version(version: usize, file: &Path) -> SqlitePool {
     let folder = Path::new(env!("CARGO_MANIFEST_DIR")).join("migrations");
     let mut all: Vec<_> = std::fs::read_dir(folder).unwrap().map(|entry| entry.unwrap().path()).collect();
     all.sort();

@@ -6,4 +6,5 @@ export const academyKeys = {
   bands: ['academy', 'bands'],
   tempos: (band: string) => ['academy', 'tempos', band],
   clubs: ['academy', 'clubs'],
+  left: ['academy', 'left'],
 } as const

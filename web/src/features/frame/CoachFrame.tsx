@@ -69,7 +69,11 @@ export function CoachFrame({ session, look }: { session: Schemas['Session']; loo
         <Refusals person={session.id} />
         <Suspense fallback={<Loading />}>
           <Fallen place={pathname}>
-            {team ? <Outlet context={team} key={team.id} /> : <Empty>{t('today-none')}</Empty>}
+            {team || pathname === '/account' ? (
+              <Outlet context={team} key={team?.id} />
+            ) : (
+              <Empty>{t('today-none')}</Empty>
+            )}
           </Fallen>
         </Suspense>
       </Box>

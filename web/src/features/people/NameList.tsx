@@ -6,6 +6,7 @@ import MenuItem from '@mui/material/MenuItem'
 import { Link } from 'react-router'
 import { LANGUAGES, type Schemas } from '../../api/client'
 import { useKeeps } from '../../storage/device'
+import { useOutbox } from '../../storage/outbox'
 import { spoken, t } from '../../texts/t'
 import { asResult } from '../../ui/figures'
 import type { Look, Mode } from '../../ui/theme'
@@ -33,7 +34,13 @@ function placesOf(session: Schemas['Session'], coaching: boolean): [string, stri
     ...(session.role === 'coach' ? [] : [['/clubs', t('clubs-title')] as [string, string]]),
     ...(leads ? [other] : []),
     ...(coaching ? [['/drills', t('places-drills')] as [string, string]] : []),
-    ...(session.role === 'director' ? [['/outbox', t('letters-title')] as [string, string]] : []),
+    ...(session.role === 'director'
+      ? ([
+          ['/outbox', t('letters-title')],
+          ['/audit', t('audit-title')],
+        ] as [string, string][])
+      : []),
+    ['/account', t('account-title')],
   ]
 }
 
@@ -41,6 +48,8 @@ export function NameList({ at, session, look, carried, onOwn, onClose }: Props) 
   const signOut = useSignOut()
   const choose = useChooseLanguage(session)
   const keeps = useKeeps()
+  const waits = useOutbox().some((w) => w.by === session.id && !w.sent)
+  const asks = waits || !navigator.onLine
   const own: [Own, string][] = [
     ['pace', t('pace-mine', { pace: session.pace_m == null ? 'none' : asResult(session.pace_m) })],
   ]
@@ -84,7 +93,7 @@ export function NameList({ at, session, look, carried, onOwn, onClose }: Props) 
           {!keeps ? t('carried-cannot') : carried ? t('carried-yes') : t('carried-not-yet')}
         </ListSubheader>
       )}
-      <MenuItem onClick={() => signOut.mutate()}>{t('sign-out')}</MenuItem>
+      <MenuItem onClick={() => (asks ? onOwn('sign-out') : signOut.mutate())}>{t('sign-out')}</MenuItem>
     </Menu>
   )
 }

@@ -7,10 +7,11 @@ import type { Look } from '../../ui/theme'
 const NameList = lazy(() => import('./NameList').then((m) => ({ default: m.NameList })))
 const CalendarDialog = lazy(() => import('./CalendarDialog').then((m) => ({ default: m.CalendarDialog })))
 const EmailDialog = lazy(() => import('./EmailDialog').then((m) => ({ default: m.EmailDialog })))
+const SignOutDialog = lazy(() => import('./SignOutDialog').then((m) => ({ default: m.SignOutDialog })))
 const PaceDialog = lazy(() => import('./PaceDialog').then((m) => ({ default: m.PaceDialog })))
 
 /** What is one's own, and is changed in a dialog. */
-export type Own = 'pace' | 'calendar' | 'post'
+export type Own = 'pace' | 'calendar' | 'post' | 'sign-out'
 
 interface Props {
   session: Schemas['Session']
@@ -50,6 +51,7 @@ export function NameMenu({ session, look, carried }: Props) {
         )}
         {own === 'post' && <EmailDialog email={session.email ?? null} onClose={close} />}
         {own === 'calendar' && <CalendarDialog since={session.calendar_since ?? null} onClose={close} />}
+        {own === 'sign-out' && <SignOutDialog person={session.id} onClose={close} />}
         {own === 'pace' && <PaceDialog open pace={session.pace_m ?? null} onClose={close} />}
       </Suspense>
     </>

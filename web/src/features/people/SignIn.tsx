@@ -3,7 +3,9 @@ import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
+import { useState } from 'react'
 import { useForm } from 'react-hook-form'
+import { ProblemError, type Schemas } from '../../api/client'
 import { useOutbox } from '../../storage/outbox'
 import { listed } from '../../texts/said'
 import { t } from '../../texts/t'
@@ -11,16 +13,25 @@ import { ErrorNote } from '../../ui/notes'
 import { STRANDS, StrandLine } from '../../ui/strands'
 import { useSamples, useSignIn } from './session'
 
-interface Credentials {
-  login: string
-  password: string
-}
+/** Whether the server asks for a code besides the password. */
+const asksForCode = (error: unknown) =>
+  error instanceof ProblemError &&
+  ['/problems/code-needed', '/problems/wrong-code'].includes(error.problem.type)
 
 export function SignIn() {
   const signIn = useSignIn()
   const samples = useSamples().data ?? []
   const waiting = useOutbox().filter((w) => !w.sent).length
-  const { register, handleSubmit } = useForm<Credentials>({ defaultValues: { login: '', password: '' } })
+  const { register, handleSubmit } = useForm<Schemas['Credentials']>({
+    defaultValues: { login: '', password: '', code: '' },
+  })
+  const [withCode, setWithCode] = useState(false)
+  const go = handleSubmit((said) =>
+    signIn.mutate(
+      { ...said, code: withCode ? said.code : null },
+      { onError: (error) => setWithCode((before) => before || asksForCode(error)) },
+    ),
+  )
   return (
     <Box
       component="main"
@@ -37,7 +48,7 @@ export function SignIn() {
         <Box
           component="form"
           noValidate
-          onSubmit={(event) => void handleSubmit((said) => signIn.mutate(said))(event)}
+          onSubmit={(event) => void go(event)}
           sx={{ display: 'grid', gap: 2, maxWidth: 340 }}
         >
           <TextField
@@ -52,51 +63,66 @@ export function SignIn() {
             autoComplete="current-password"
             {...register('password')}
           />
+          {withCode && (
+            <TextField
+              autoFocus
+              label={t('sign-in-code')}
+              helperText={t('sign-in-code-note')}
+              autoComplete="one-time-code"
+              {...register('code')}
+            />
+          )}
           {waiting > 0 && <Typography role="status">{t('outbox-sign-in', { n: waiting })}</Typography>}
           {signIn.isError && <ErrorNote error={signIn.error} />}
           <Button type="submit" variant="contained" disabled={signIn.isPending} sx={{ justifySelf: 'start' }}>
             {t('sign-in-go')}
           </Button>
         </Box>
-        {samples.length > 0 && (
-          <Box sx={{ mt: 3.5 }}>
-            <Typography variant="h2" sx={{ mb: 1 }}>
-              {t('sign-in-samples')}
-            </Typography>
-            <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}>
-              {samples.map((person) => (
-                <Box component="li" key={person.login} sx={{ borderBottom: 1, borderColor: 'divider' }}>
-                  <Button
-                    variant="text"
-                    fullWidth
-                    disabled={signIn.isPending}
-                    onClick={() => signIn.mutate({ login: person.login, password: person.password })}
-                    sx={{
-                      justifyContent: 'flex-start',
-                      textAlign: 'left',
-                      px: 0.5,
-                      py: 0.6,
-                      display: 'block',
-                      lineHeight: 1.4,
-                    }}
-                  >
-                    {person.name}
-                    <Typography
-                      component="span"
-                      color="text.secondary"
-                      sx={{ display: 'block' }}
-                      variant="body2"
-                    >
-                      {person.role === 'coach'
-                        ? t('sign-in-coach', { teams: listed(person.teams) })
-                        : t(`sign-in-${person.role}`)}
-                    </Typography>
-                  </Button>
-                </Box>
-              ))}
-            </Box>
+        {samples.length > 0 && <Samples samples={samples} busy={signIn.isPending} onChoose={signIn.mutate} />}
+      </Box>
+    </Box>
+  )
+}
+
+interface SamplesProps {
+  samples: Schemas['Sample'][]
+  busy: boolean
+  onChoose: (shown: Schemas['Credentials']) => void
+}
+
+/** The people of the demo, each a tap away. */
+function Samples({ samples, busy, onChoose }: SamplesProps) {
+  return (
+    <Box sx={{ mt: 3.5 }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        {t('sign-in-samples')}
+      </Typography>
+      <Box component="ul" sx={{ listStyle: 'none', m: 0, p: 0, borderTop: 1, borderColor: 'divider' }}>
+        {samples.map((person) => (
+          <Box component="li" key={person.login} sx={{ borderBottom: 1, borderColor: 'divider' }}>
+            <Button
+              variant="text"
+              fullWidth
+              disabled={busy}
+              onClick={() => onChoose({ login: person.login, password: person.password })}
+              sx={{
+                justifyContent: 'flex-start',
+                textAlign: 'left',
+                px: 0.5,
+                py: 0.6,
+                display: 'block',
+                lineHeight: 1.4,
+              }}
+            >
+              {person.name}
+              <Typography component="span" color="text.secondary" sx={{ display: 'block' }} variant="body2">
+                {person.role === 'coach'
+                  ? t('sign-in-coach', { teams: listed(person.teams) })
+                  : t(`sign-in-${person.role}`)}
+              </Typography>
+            </Button>
           </Box>
-        )}
+        ))}
       </Box>
     </Box>
   )

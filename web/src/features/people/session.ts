@@ -2,8 +2,10 @@
 
 import { hashKey, type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, ProblemError, type Schemas } from '../../api/client'
+import { forgetRead as forgetKept, keepReadNow } from '../../storage/device'
 import { forgetGlimpse } from '../../storage/glimpse'
-import { chosenLanguage } from '../../storage/remembered'
+import { sendForNobody } from '../../storage/outbox'
+import { chosenLanguage, forgetChildren, signedOut } from '../../storage/remembered'
 import { type Language, ofBrowser } from '../../texts/t'
 import { deliveryKeys } from '../delivery/keys'
 import { drillKeys } from '../drill/keys'
@@ -22,6 +24,7 @@ export function useSession() {
   return useQuery({
     queryKey: peopleKeys.session,
     queryFn: async () => {
+      if (!(await serverKnows())) return null
       try {
         const session = await data(api.GET('/session'))
         const before = queries.getQueryData<typeof session | null>(peopleKeys.session)
@@ -29,12 +32,35 @@ export function useSession() {
         return session
       } catch (error) {
         if (!(error instanceof ProblemError && error.status === 401)) throw error
-        forgetGlimpse()
+        forgetRead(queries)
         return null
       }
     },
     staleTime: 60_000,
   })
+}
+
+/** Whoever signed out here without network is signed out at the server first; false if that cannot be. */
+async function serverKnows() {
+  if (signedOut.read() === null) return true
+  try {
+    await api.DELETE('/session')
+    signedOut.forget()
+    return true
+  } catch {
+    return false
+  }
+}
+
+/**
+ * Nobody is signed in here any more: this device shows and keeps nothing of what was read. What was entered and not
+ * sent stays, hidden, until whoever entered it signs in here again.
+ */
+export function forgetRead(queries: QueryClient) {
+  sendForNobody()
+  forgetOthers(queries)
+  forgetChildren()
+  void keepReadNow().then(forgetKept)
 }
 
 export const useSamples = () =>
@@ -54,8 +80,9 @@ function forgetOthers(queries: QueryClient) {
 export function useSignIn() {
   const queries = useQueryClient()
   return useMutation({
-    mutationFn: (body: { login: string; password: string }) => data(api.POST('/session', { body })),
+    mutationFn: (body: Schemas['Credentials']) => data(api.POST('/session', { body })),
     onSuccess: (session) => {
+      signedOut.forget()
       forgetOthers(queries)
       queries.setQueryData(peopleKeys.session, session)
     },
@@ -65,10 +92,17 @@ export function useSignIn() {
 export function useSignOut() {
   const queries = useQueryClient()
   return useMutation({
-    mutationFn: () => api.DELETE('/session'),
+    mutationFn: async () => {
+      try {
+        await api.DELETE('/session')
+      } catch {
+        // Without network the server hears of it later; this device forgets at once.
+        signedOut.write('yes')
+      }
+    },
     onSuccess: () => {
       queries.setQueryData(peopleKeys.session, null)
-      forgetOthers(queries)
+      forgetRead(queries)
     },
   })
 }

@@ -22,7 +22,7 @@
 
 pub mod simulated;
 
-use std::collections::BTreeMap;
+use std::collections::{BTreeMap, BTreeSet};
 
 use serde::{Deserialize, Serialize};
 
@@ -107,7 +107,7 @@ pub struct Run {
 pub struct Gates {
     events: BTreeMap<u64, Event>,
     /// Numbers that came with two different lines.
-    torn: Vec<u64>,
+    torn: BTreeSet<u64>,
 }
 
 /// A pair of gates remembers no more than this many lines.
@@ -117,12 +117,13 @@ impl Gates {
     /// Takes a line in. The same line may come as often as it likes.
     pub fn take(&mut self, event: Event) {
         match self.events.get(&event.seq) {
-            Some(known) if *known != event => self.torn.push(event.seq),
+            Some(known) if *known != event => drop(self.torn.insert(event.seq)),
             Some(_) => {}
             None => {
                 self.events.insert(event.seq, event);
                 if self.events.len() > MOST_EVENTS {
-                    self.events.pop_first();
+                    let forgotten = self.events.pop_first();
+                    forgotten.map(|(seq, _)| self.torn.remove(&seq));
                 }
             }
         }
@@ -190,6 +191,18 @@ mod tests {
             gates.take(Event { seq: *seq, kind: *kind, device_ms: *device_ms });
         });
         gates
+    }
+
+    #[test]
+    fn gates_that_contradict_themselves_take_no_more_room_than_others() {
+        let mut contradicting = gates(&[(1, Arm, 0)]);
+        (1..50_000).for_each(|ms| contradicting.take(Event { seq: 1, kind: Start, device_ms: ms }));
+        assert_eq!((contradicting.events.len(), contradicting.torn.len()), (1, 1));
+        for seq in 2..=2 * MOST_EVENTS as u64 {
+            contradicting.take(Event { seq, kind: Arm, device_ms: 0 });
+            contradicting.take(Event { seq, kind: Arm, device_ms: 1 });
+        }
+        assert_eq!((contradicting.events.len(), contradicting.torn.len()), (MOST_EVENTS, MOST_EVENTS));
     }
 
     #[rstest]

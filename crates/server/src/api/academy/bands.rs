@@ -10,6 +10,7 @@ use jogo_core::academy::band::Band;
 use jogo_core::ids::BandId;
 use jogo_core::technique::score::tempo::Tempos;
 use jogo_store::academy::KeptBand;
+use jogo_store::audit::Deed;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -95,7 +96,7 @@ pub(in crate::api) async fn change(
     }
     Problem::if_any(band.faults())?;
     state.store.change_band(&band, version).await?;
-    state.store.note(state.clock.now(), Some(who.0.id), "changed a band", &id).await?;
+    state.store.note(state.clock.now(), Some(who.0.id), Deed::BandChanged, &id).await?;
     Ok(Json(bands(&state).await?))
 }
 
@@ -151,7 +152,7 @@ pub(in crate::api) async fn name_academy(
     let AcademyNamed { name: said, time_zone } = said.into_inner();
     let (name, time_zone) = (name(&said)?, zone(&time_zone)?);
     state.store.set_academy(&name, &time_zone).await?;
-    state.store.note(state.clock.now(), Some(who.0.id), "named the academy", &name).await?;
+    state.store.note(state.clock.now(), Some(who.0.id), Deed::AcademyNamed, &name).await?;
     settings(&state).await
 }
 
@@ -177,6 +178,6 @@ pub(in crate::api) async fn change_academy(
     who.may(Act::SetUp)?;
     Problem::if_any(academy.faults())?;
     state.store.change_settings(&academy, version(&request)?).await?;
-    state.store.note(state.clock.now(), Some(who.0.id), "changed the academy", "settings").await?;
+    state.store.note(state.clock.now(), Some(who.0.id), Deed::SettingsChanged, "settings").await?;
     settings(&state).await
 }

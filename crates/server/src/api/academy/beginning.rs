@@ -1,8 +1,9 @@
 //! An academy begins: its first director, its name, the library that comes with Jogo, and what is still to do.
 
 use actix_web::web::{Data, Path};
-use actix_web::{HttpResponse, get, post};
+use actix_web::{HttpRequest, HttpResponse, get, post};
 use jogo_core::input::{What, short_text};
+use jogo_store::audit::Deed;
 use jogo_store::people::{NewPerson, Person, Role};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -48,7 +49,7 @@ impl NewAcademy {
         let academy = academy.map_err(|fault| Problem::fault("/academy", fault))?;
         let time_zone = zone(&time_zone)?;
         let (login, name) = (sign_in::login(&login)?, name(&said)?);
-        let password = sign_in::hashed(password).await?;
+        let password = sign_in::hashed(&login, password).await?;
         let person = Person { id: Uuid::now_v7(), login, name, role: Role::Director };
         Ok((academy, time_zone, NewPerson { person, password, sample: false }))
     }
@@ -75,13 +76,14 @@ pub(in crate::api) async fn show(state: Data<State>, secret: Path<String>) -> An
 pub(in crate::api) async fn begin(
     state: Data<State>,
     secret: Path<String>,
+    request: HttpRequest,
     said: Json<NewAcademy>,
 ) -> Answer<HttpResponse> {
     open(&state, &secret)?;
     let (academy, time_zone, director) = said.into_inner().read().await?;
     state.store.begin_academy((&academy, &time_zone), &director, state.clock.now()).await?;
     state.beginning.close();
-    let cookie = sign_in::signed_in(&state, director.person.id).await?;
+    let cookie = sign_in::signed_in(&state, &request, director.person.id).await?;
     Ok(HttpResponse::Ok().cookie(cookie).json(session(&state, director.person).await?))
 }
 
@@ -114,7 +116,7 @@ pub(in crate::api) async fn take(
     let now = state.clock.now();
     let library = Starter::of(&state.store).await?.library(&said.parts);
     state.store.put_library(&library, now).await?;
-    state.store.note(now, Some(who.0.id), "took from the starter library", "library").await?;
+    state.store.note(now, Some(who.0.id), Deed::StarterTaken, "library").await?;
     Ok(Json(Starter::of(&state.store).await?.parts()))
 }
 

@@ -8,7 +8,8 @@ use actix_web::{get, post, put};
 use jogo_core::ids::BandId;
 use jogo_core::input::What;
 use jogo_core::input::short_text;
-use jogo_store::academy::clubs::{Club, Named};
+use jogo_store::academy::clubs::Club;
+use jogo_store::audit::Deed;
 use jogo_store::people::{Person, Role};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -22,6 +23,7 @@ use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
 use crate::views::drills::known_band;
+use crate::views::named::NamedView;
 
 pub fn routes(config: &mut ServiceConfig) {
     config
@@ -39,19 +41,6 @@ pub const LONGEST_NAME: usize = 60;
 /// A name as it is kept, or what is wrong with it.
 pub(in crate::api) fn name(said: &str) -> Answer<String> {
     short_text(said, LONGEST_NAME, What::Name).map_err(|fault| Problem::fault("/name", fault))
-}
-
-/// Somebody, by name.
-#[derive(Serialize, ToSchema)]
-pub(in crate::api) struct NamedView {
-    id: Uuid,
-    name: String,
-}
-
-impl From<Named> for NamedView {
-    fn from(Named { id, name }: Named) -> NamedView {
-        NamedView { id, name }
-    }
 }
 
 /// A team of a club.
@@ -230,7 +219,7 @@ pub(in crate::api) async fn change_team(
     let named = name(&said)?;
     state.store.change_team(team.id, &named, &coaches).await?;
     let (now, about) = (state.clock.now(), format!("{} {named}", team.club));
-    state.store.note(now, Some(who.0.id), "changed who coaches", &about).await?;
+    state.store.note(now, Some(who.0.id), Deed::CoachesChanged, &about).await?;
     Ok(HttpResponse::NoContent().finish())
 }
 

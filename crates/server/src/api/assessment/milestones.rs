@@ -10,6 +10,7 @@ use jogo_core::assessment::milestones::Milestone;
 use jogo_core::assessment::milestones::check::{check, left_without_milestone};
 use jogo_core::ids::MilestoneId;
 use jogo_store::StoreError;
+use jogo_store::audit::Deed;
 
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
@@ -51,7 +52,7 @@ pub(in crate::api) async fn put_one(
         return Err(Problem::fault("/id", Entered::OtherAddress));
     }
     state.store.put_milestone(&milestone).await?;
-    state.store.note(state.clock.now(), Some(who.0.id), "milestone set", &milestone.id).await?;
+    state.store.note(state.clock.now(), Some(who.0.id), Deed::MilestoneSet, &milestone.id).await?;
     Ok(HttpResponse::NoContent().finish())
 }
 
@@ -75,6 +76,6 @@ pub(in crate::api) async fn drop_one(
     if !state.store.drop_milestone(&id).await? {
         return Err(StoreError::Taken(Kept::MilestoneHasWord.into()).into());
     }
-    state.store.note(state.clock.now(), Some(who.0.id), "milestone dropped", &id).await?;
+    state.store.note(state.clock.now(), Some(who.0.id), Deed::MilestoneDropped, &id).await?;
     Ok(HttpResponse::NoContent().finish())
 }

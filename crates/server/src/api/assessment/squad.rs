@@ -4,6 +4,7 @@ use actix_web::HttpResponse;
 use actix_web::web::{Bytes, Data, Path, Query};
 use actix_web::{get, post};
 use jogo_core::academy::roster::{self, Columns, NewPlayer, RosterError, Row};
+use jogo_store::audit::Deed;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -117,6 +118,8 @@ pub(in crate::api) async fn export(
 ) -> Answer<HttpResponse> {
     let team = who.team(&state, *team, Act::SeeTeam).await?;
     let squad: Vec<NewPlayer> = state.store.players(team.id).await?.into_iter().map(|p| p.about).collect();
+    let about = format!("{} {}", team.club, team.name);
+    state.store.note(state.clock.now(), Some(who.0.id), Deed::SquadExported, &about).await?;
     wanted.form.file("squad", &roster::lines(&squad))
 }
 

@@ -1,6 +1,6 @@
 //! Timing gates: a pair joins a test session under a code, and its runs are read from there.
 
-use crate::facts::Thing;
+use crate::facts::{Refusal, Thing};
 use actix_web::rt;
 use actix_web::web::{Data, Path, Payload, Query};
 use actix_web::{HttpRequest, HttpResponse, get, post};
@@ -45,10 +45,10 @@ pub(in crate::api) async fn open(
 ) -> Answer<Json<GatesJoin>> {
     let team = who.team(&state, *team, Act::Coach).await?;
     let code = secrets::token()?[..12].to_owned();
-    state.timing.open(&code, team.id);
-    let asked = request.connection_info();
-    let scheme = if asked.scheme() == "https" { "wss" } else { "ws" };
-    let address = format!("{scheme}://{}/api/v1/gates/{code}", asked.host());
+    state.timing.open(&code, team.id, who.0.id);
+    // A line that stays open has the scheme ws where pages have http, and wss where they have https.
+    let page = state.reached.address(&request, &format!("/api/v1/gates/{code}"));
+    let address = page.replacen("http", "ws", 1);
     Ok(Json(GatesJoin { code, address }))
 }
 
@@ -91,7 +91,8 @@ const LONGEST_LINE: usize = 1_000;
 
 /// A pair of gates joins: lines as docs/formats.md describes them. The code says who it is.
 #[utoipa::path(operation_id = "gates_join", params(("code" = String, Path)), security(()),
-    responses((status = 101, description = "The line is open.")))]
+    responses((status = 101, description = "The line is open."),
+        (status = 400, body = Problem, description = "It was not asked for a line that stays open.")))]
 #[get("/gates/{code}")]
 pub(in crate::api) async fn join(
     state: Data<State>,
@@ -100,8 +101,9 @@ pub(in crate::api) async fn join(
     body: Payload,
 ) -> Result<HttpResponse, actix_web::Error> {
     state.timing.joined(&code, true).ok_or_else(|| Problem::not_found(Thing::Gates))?;
-    let upgraded = actix_ws::handle(&request, body).inspect_err(|_| {
+    let upgraded = actix_ws::handle(&request, body).map_err(|_| {
         state.timing.joined(&code, false);
+        Problem::unreadable(Refusal::NoLine)
     });
     let (answer, session, lines) = upgraded?;
     rt::spawn(listen(state, code.into_inner(), session, lines));
@@ -151,7 +153,7 @@ mod tests {
     #[case::no_json("start!", "this is no line of gates")]
     fn gates_are_answered_line_by_line(#[case] line: &str, #[case] says: &str) {
         let timing = Timing::default();
-        timing.open("code", Uuid::nil());
+        timing.open("code", Uuid::nil(), Uuid::nil());
         let answered = answer(&timing, "code", line);
         assert!(answered.contains(says), "{answered}");
         let over = answer(&timing, "another", r#"{"seq": 1, "kind": "arm", "device_ms": 5}"#);

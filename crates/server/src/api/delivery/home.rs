@@ -16,8 +16,6 @@ use jogo_core::ids::{DrillId, SkillId};
 use jogo_core::units::Pace;
 use jogo_store::academy::teams::Team;
 use jogo_store::delivery::home::Reported;
-use qrcode::QrCode;
-use qrcode::render::svg;
 use serde::Serialize;
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -26,6 +24,7 @@ use uuid::Uuid;
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::said::reports::ReportsSaid;
+use crate::scanned::scanned;
 use crate::sign_in::rights::Act;
 use crate::sign_in::{SignedIn, secrets};
 use crate::state::State;
@@ -162,18 +161,6 @@ pub(in crate::api) struct OwnCard {
     card: HomeCard,
 }
 
-/// The code of an address, as SVG: dark on light, with the quiet zone that readers ask for.
-fn code(address: &str) -> Answer<String> {
-    let code = QrCode::new(address).map_err(|e| Problem::internal(&e))?;
-    Ok(code.render::<svg::Color<'_>>().min_dimensions(160, 160).build())
-}
-
-/// A path of this server as others reach it.
-fn whole_address(asked: &HttpRequest, path: &str) -> String {
-    let asked = asked.connection_info();
-    format!("{}://{}{path}", asked.scheme(), asked.host())
-}
-
 /// The card of the week with the address of the page.
 #[utoipa::path(operation_id = "home_card", params(("team" = Uuid, Path)),
     responses((status = 200, body = HomeHandout)))]
@@ -190,7 +177,7 @@ pub(in crate::api) async fn card(
     let away = state.store.away(team.id).await?;
     let (shared, own_cards) = cards_of(&state, team.id, Pace::default(), &away).await?.unzip();
     Ok(Json(HomeHandout {
-        code: code(&whole_address(&request, &path))?,
+        code: scanned(&state.reached.address(&request, &path))?,
         path,
         card: shared,
         own_cards: own_cards.unwrap_or_default(),

@@ -11,6 +11,7 @@ use jogo_core::drill::library::Wanted;
 use jogo_core::ids::DrillId;
 use jogo_core::technique::skill::Skill;
 use jogo_core::units::{Metres, Pace};
+use jogo_store::audit::Deed;
 use jogo_store::drill::Saved;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
@@ -222,7 +223,7 @@ pub(in crate::api) async fn archive(
     if !state.store.archive_drill(&id, said.away.then_some(now)).await? {
         return Err(Problem::not_found(Thing::Drill));
     }
-    let what = if said.away { "put a drill away" } else { "brought a drill back" };
+    let what = if said.away { Deed::DrillArchived } else { Deed::DrillBack };
     state.store.note(now, Some(who.0.id), what, &id).await?;
     view(&state, &id).await
 }

@@ -2,10 +2,11 @@
 
 use crate::facts::Entered;
 use crate::facts::Thing;
-use actix_web::HttpResponse;
 use actix_web::web::{Data, Path};
+use actix_web::{HttpRequest, HttpResponse};
 use actix_web::{delete, get, post};
 use jiff::{Timestamp, ToSpan};
+use jogo_store::audit::Deed;
 use jogo_store::people::invitations::Invitation;
 use jogo_store::people::{NewPerson, Person};
 use serde::{Deserialize, Serialize};
@@ -91,7 +92,7 @@ pub(in crate::api) async fn invite(
     let until = now + (24 * DAYS).hours();
     let invitation = new.into_inner().read(&state, until).await?;
     state.store.invite(&invitation, &secrets::hashed(&token), who.0.id, now).await?;
-    state.store.note(now, Some(who.0.id), "invited", &invitation.name).await?;
+    state.store.note(now, Some(who.0.id), Deed::Invited, &invitation.name).await?;
     Ok(Json(Invited { path: format!("/join/{token}"), until: until.to_string() }))
 }
 
@@ -123,7 +124,10 @@ pub(in crate::api) async fn withdraw(
 ) -> Answer<HttpResponse> {
     who.may(Act::KeepPeople)?;
     match state.store.withdraw(*invitation).await? {
-        true => Ok(HttpResponse::NoContent().finish()),
+        true => {
+            state.store.note(state.clock.now(), Some(who.0.id), Deed::InvitationWithdrawn, "").await?;
+            Ok(HttpResponse::NoContent().finish())
+        }
         false => Err(Problem::not_found(Thing::Invitation)),
     }
 }
@@ -180,16 +184,18 @@ pub(in crate::api) struct Joining {
 pub(in crate::api) async fn join(
     state: Data<State>,
     token: Path<String>,
+    request: HttpRequest,
     said: Json<Joining>,
 ) -> Answer<HttpResponse> {
     let invitation = open(&state, &token).await?;
     let Joining { login, password } = said.into_inner();
-    let (login, password) = (sign_in::login(&login)?, sign_in::hashed(password).await?);
+    let login = sign_in::login(&login)?;
+    let password = sign_in::hashed(&login, password).await?;
     let id = Uuid::now_v7();
     let person = Person { id, login, name: invitation.name.clone(), role: invitation.role };
     let (new, now) = (NewPerson { person: person.clone(), password, sample: false }, state.clock.now());
     state.store.take_up(&invitation, &new, now).await?;
-    state.store.note(now, Some(id), "took up an invitation", &person.name).await?;
-    let cookie = sign_in::signed_in(&state, id).await?;
+    state.store.note(now, Some(id), Deed::Joined, &person.name).await?;
+    let cookie = sign_in::signed_in(&state, &request, id).await?;
     Ok(HttpResponse::Ok().cookie(cookie).json(session(&state, person).await?))
 }

@@ -15,8 +15,9 @@ use crate::api::ground::measured;
 use crate::demo;
 use crate::json::Json;
 use crate::problem::Answer;
-use crate::sign_in::{self, SignedIn};
+use crate::sign_in::{self, Shown, SignedIn};
 use crate::state::State;
+use crate::views::named::NamedView;
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(show).service(create).service(end).service(pace).service(language).service(samples);
@@ -27,6 +28,8 @@ pub fn routes(config: &mut ServiceConfig) {
 pub(in crate::api) struct Credentials {
     login: String,
     password: String,
+    /// A code of one's own device, or a recovery code, where one is asked for.
+    code: Option<String>,
 }
 
 /// Who is signed in, and what they begin with.
@@ -34,7 +37,11 @@ pub(in crate::api) struct Credentials {
 pub(in crate::api) struct Session {
     id: Uuid,
     name: String,
+    /// The name to sign in with.
+    login: String,
     role: RoleView,
+    /// Whether they have to set up a second factor before they do anything else.
+    second_factor_first: bool,
     academy: String,
     today: String,
     demo: bool,
@@ -49,7 +56,7 @@ pub(in crate::api) struct Session {
     /// The language of the academy's letters and prints.
     academy_language: Language,
     /// The clubs that they lead.
-    leads: Vec<String>,
+    leads: Vec<NamedView>,
     teams: Vec<TeamView>,
 }
 
@@ -102,10 +109,15 @@ pub(in crate::api) struct Sample {
 
 pub(in crate::api) async fn session(state: &State, person: Person) -> Answer<Session> {
     let teams = state.store.teams_of(person.id).await?;
+    let settings = state.store.settings().await?.0;
+    let asked = person.role == Role::Director && settings.sign_ins.directors_need_code;
+    let shown = !asked || state.store.second_factor(person.id).await?.is_some_and(|factor| factor.on);
     Ok(Session {
         id: person.id,
         name: person.name,
+        login: person.login,
         role: person.role.into(),
+        second_factor_first: !shown,
         academy: state.store.academy().await?.unwrap_or_default(),
         today: state.today().await?.to_string(),
         demo: state.demo,
@@ -113,8 +125,8 @@ pub(in crate::api) async fn session(state: &State, person: Person) -> Answer<Ses
         calendar_since: state.store.feed_made_at(person.id).await?.map(|at| at.to_string()),
         email: state.store.email(person.id).await?,
         language: state.store.language(person.id).await?,
-        academy_language: state.store.settings().await?.0.language,
-        leads: state.store.clubs_led_by(person.id).await?.into_iter().map(|club| club.name).collect(),
+        academy_language: settings.language,
+        leads: state.store.clubs_led_by(person.id).await?.into_iter().map(NamedView::from).collect(),
         teams: teams
             .into_iter()
             .map(|t| TeamView { id: t.id, name: t.name, club: t.club, band: t.band })
@@ -141,15 +153,16 @@ pub(in crate::api) async fn show(
 /// Signs in.
 #[utoipa::path(operation_id = "session_create", security(()), request_body = Credentials,
     responses((status = 200, body = Session), (status = 401, description = "Name and password do not belong together."),
-        (status = 429, description = "Too many wrong passwords for this name.")))]
+        (status = 429, description = "Too many wrong passwords for this name, or from this address.")))]
 #[post("/session")]
 pub(in crate::api) async fn create(
     state: Data<State>,
     request: HttpRequest,
     said: Json<Credentials>,
 ) -> Answer<HttpResponse> {
-    let Credentials { login, password } = said.into_inner();
-    let (person, [session_cookie, device]) = sign_in::sign_in(&state, &request, &login, password).await?;
+    let Credentials { login, password, code } = said.into_inner();
+    let shown = Shown { login, password, code };
+    let (person, [session_cookie, device]) = sign_in::sign_in(&state, &request, shown).await?;
     let mut answer = HttpResponse::Ok();
     Ok(answer.cookie(session_cookie).cookie(device).json(session(&state, person).await?))
 }

@@ -29,6 +29,7 @@ use jogo_core::plan::{
     Clash, Edit, Plan, Price, Problem as PlanProblem, check, edit, price, score, solve, solve_near,
 };
 use jogo_core::season::InTime;
+use jogo_store::audit::Deed;
 use jogo_store::delivery::team_plans::{Assigned, Joining};
 use jogo_store::plan::{CurriculumLine, NewEdition};
 use serde::{Deserialize, Serialize};
@@ -364,6 +365,6 @@ pub(super) async fn publish(
     let edition_of = NewEdition { id: new.id, curriculum: *id, edition: &edition, note: &note };
     let number = state.store.publish(edition_of, &running, who.0.id, now).await?;
     let about = format!("{} edition {number}", edition.curriculum.name);
-    state.store.note(now, Some(who.0.id), "published", &about).await?;
+    state.store.note(now, Some(who.0.id), Deed::Published, &about).await?;
     view(&state, draft(&state, *id).await?, Came::default()).await
 }

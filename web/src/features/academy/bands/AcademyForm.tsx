@@ -9,6 +9,7 @@ import { NumberField, SelectCell, TextCell } from '../../../ui/fields'
 import { LEVERS, type LeverName, SETTINGS, settingInWords } from '../../../ui/levers'
 import { ErrorNote } from '../../../ui/notes'
 import { TimeZoneField } from '../TimeZoneField'
+import { Keeping } from './Keeping'
 import { useNameAcademy } from './queries'
 
 type Academy = Schemas['Academy']
@@ -87,6 +88,7 @@ export function AcademyForm({ view, busy, error, onSave }: Props) {
         />
         <Heading heading={academy.heading ?? null} onChange={(heading) => set({ heading })} />
       </Box>
+      <Keeping academy={academy} onChange={set} />
       <Typography variant="h3">{t('bands-points')}</Typography>
       <Typography variant="body2" color="text.secondary">
         {t('bands-points-note')}

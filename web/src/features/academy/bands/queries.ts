@@ -10,6 +10,10 @@ export const useMeasuredTempos = (band: string) =>
     queryFn: () => data(api.GET('/bands/{id}/tempos', { params: { path: { id: band } } })),
   })
 
+/** Children who have left, and when they will be erased. */
+export const useAllLeft = () =>
+  useQuery({ queryKey: academyKeys.left, queryFn: () => data(api.GET('/left')) })
+
 /** Changes of bands and of what holds for the whole academy. Drills look different afterwards. */
 export function useBandChanges() {
   const queries = useQueryClient()
@@ -35,6 +39,7 @@ export function useBandChanges() {
       data(api.PUT('/academy', { params: { header: { 'If-Match': `"${version}"` } }, body: academy })),
     onSuccess: (view) => {
       queries.setQueryData(academyKeys.academy, view)
+      void queries.invalidateQueries({ queryKey: academyKeys.left })
       lookAgain()
     },
   })

@@ -8,14 +8,19 @@ import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
 import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
+import { Choice } from '../../../ui/Choice'
 import { asDay, Figure } from '../../../ui/figures'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { PANEL } from '../../../ui/placing'
 import { useBands } from '../../drill/queries'
 import { useSession } from '../../people/session'
 import { InviteDialog } from './InviteDialog'
+import { PeopleList } from './PeopleList'
 import { useChange, useClubs, useInvitations, usePeople } from './queries'
 import { ClubForm, TeamForm } from './TeamForm'
+
+/** What stands beside the clubs while none of them is chosen. */
+const BESIDE = ['invited', 'people'] as const
 
 export function ClubsPage({ editable }: { editable: boolean }) {
   const [address, setAddress] = useSearchParams()
@@ -26,6 +31,7 @@ export function ClubsPage({ editable }: { editable: boolean }) {
   if (clubs.isError) return <ErrorNote error={clubs.error} />
   if (!clubs.data) return <Loading />
   const all = clubs.data
+  const beside = BESIDE.find((each) => each === address.get('beside')) ?? 'invited'
   const chosen = { team: address.get('team'), club: address.get('club') }
   const team = all.flatMap((club) => club.teams).find((each) => each.id === chosen.team)
   const club = all.find((each) => each.id === chosen.club)
@@ -86,7 +92,16 @@ export function ClubsPage({ editable }: { editable: boolean }) {
               onDone={() => setAddress({})}
             />
           ) : (
-            <Invitations />
+            <>
+              <Choice
+                label={t('clubs-people-or-invited')}
+                options={BESIDE}
+                chosen={[beside]}
+                says={(each) => (each === 'people' ? t('people-title') : t('clubs-invited'))}
+                onToggle={(each) => setAddress({ beside: each })}
+              />
+              {beside === 'people' ? <PeopleList people={people} /> : <Invitations />}
+            </>
           )}
         </Box>
       )}

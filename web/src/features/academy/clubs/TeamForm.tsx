@@ -8,7 +8,9 @@ import { LONGEST } from '../../../api/limits'
 import { t } from '../../../texts/t'
 import { SelectCell, TextCell } from '../../../ui/fields'
 import { ErrorNote } from '../../../ui/notes'
+import { Sure } from '../../../ui/Sure'
 import { TickList } from '../../../ui/TickList'
+import { useRights } from '../../people/queries'
 import { useChange } from './queries'
 
 interface FormProps {
@@ -128,8 +130,47 @@ export function ClubForm({ club, people, bands, onDone }: ClubProps) {
           autoFocus={!club}
         />
       </Form>
+      {club && <Leads club={club} />}
       {club && <NewTeam club={club} people={people} bands={bands} onDone={onDone} />}
     </>
+  )
+}
+
+/** Who leads a club, each with the way to end it. */
+function Leads({ club }: { club: Schemas['ClubView'] }) {
+  const rights = useRights()
+  const [asked, setAsked] = useState<Schemas['NamedView'] | null>(null)
+  return (
+    <Box sx={{ mt: 3, pt: 2, borderTop: 1, borderColor: 'divider' }}>
+      <Typography variant="h2">{t('people-leads')}</Typography>
+      {club.leads.length === 0 && <Typography color="text.secondary">{t('people-leads-none')}</Typography>}
+      {rights.isError && <ErrorNote error={rights.error} />}
+      {club.leads.map((lead) => (
+        <Box key={lead.id} sx={{ display: 'flex', alignItems: 'center' }}>
+          <Typography sx={{ flex: 1 }}>{lead.name}</Typography>
+          <Button
+            size="small"
+            variant="text"
+            aria-label={`${t('people-end-lead')}: ${lead.name}`}
+            onClick={() => setAsked(lead)}
+          >
+            {t('people-end-lead')}
+          </Button>
+        </Box>
+      ))}
+      {asked && (
+        <Sure
+          title={t('people-end-lead')}
+          says={`${asked.name}, ${club.name}`}
+          go={t('people-end-lead')}
+          onGo={() => {
+            rights.mutate({ club: club.id, lead: asked.id })
+            setAsked(null)
+          }}
+          onClose={() => setAsked(null)}
+        />
+      )}
+    </Box>
   )
 }
 

@@ -2,4 +2,4 @@
 import { useTeam } from '../../frame/team'
 import { ProgressPage } from './ProgressPage'
 
-export const PlayerPage = () => <ProgressPage team={useTeam().id} coaching toSquad="/squad" />
+export const PlayerPage = () => <ProgressPage team={useTeam().id} toSquad="/squad" />

@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography'
 import { useParams, useSearchParams } from 'react-router'
 import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
+import { LeftPlayers } from './LeftPlayers'
 import { ProgressPage } from './ProgressPage'
 import { useBoard } from './queries'
 import { SquadBoard } from './SquadBoard'
@@ -33,11 +34,12 @@ export function SquadOfTeam() {
         coaching={false}
         toPlayer={(player) => `/squads/${team}/${player}`}
       />
+      <LeftPlayers team={team} />
     </Box>
   )
 }
 
 export function PlayerOfTeam() {
   const { team = '' } = useParams()
-  return <ProgressPage team={team} coaching={false} toSquad={`/squads/${team}`} />
+  return <ProgressPage team={team} toSquad={`/squads/${team}`} />
 }

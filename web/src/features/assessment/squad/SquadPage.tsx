@@ -13,6 +13,7 @@ import { asResult, Figure } from '../../../ui/figures'
 import { LevelSteps } from '../../../ui/levels'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { useTeam } from '../../frame/team'
+import { LeftPlayers } from './LeftPlayers'
 import { useSquad } from './queries'
 import { RosterImport } from './RosterImport'
 import { SquadBoard } from './SquadBoard'
@@ -81,6 +82,7 @@ export function SquadPage() {
           ))}
         </>
       )}
+      <LeftPlayers team={team.id} />
     </Box>
   )
 }

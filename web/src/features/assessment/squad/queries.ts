@@ -61,12 +61,47 @@ export const useProgress = (team: string, player: string) =>
 export function useErase(team: string, player: string) {
   const queries = useQueryClient()
   return useMutation({
-    mutationFn: () => api.DELETE('/teams/{team}/players/{player}', { params: { path: { team, player } } }),
+    mutationFn: () =>
+      data(api.DELETE('/teams/{team}/players/{player}', { params: { path: { team, player } } })),
     onSuccess: () => {
       for (const of of ['squad', 'board', 'sheets'] as const)
         void queries.invalidateQueries({ queryKey: assessmentKeys[of](team) })
       queries.removeQueries({ queryKey: assessmentKeys.progress(team, player) })
     },
+  })
+}
+
+/** Corrects what is known of a player, or notes that they have left. */
+export function usePlayerChanges(team: string, player: string) {
+  const queries = useQueryClient()
+  const params = { path: { team, player } }
+  const onSuccess = () => queries.invalidateQueries({ queryKey: assessmentKeys.all })
+  return {
+    correct: useMutation({
+      mutationFn: (body: Schemas['Corrected']) => api.PUT('/teams/{team}/players/{player}', { params, body }),
+      onSuccess,
+    }),
+    leave: useMutation({
+      mutationFn: () => api.POST('/teams/{team}/players/{player}/leave', { params }),
+      onSuccess,
+    }),
+  }
+}
+
+/** The players of a team who have left, and when they will be erased. */
+export const useLeft = (team: string) =>
+  useQuery({
+    queryKey: assessmentKeys.left(team),
+    queryFn: () => data(api.GET('/teams/{team}/left', { params: { path: { team } } })),
+  })
+
+/** Brings a player back who had left. */
+export function useReturn(team: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (player: string) =>
+      api.POST('/teams/{team}/players/{player}/return', { params: { path: { team, player } } }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: assessmentKeys.all }),
   })
 }
 

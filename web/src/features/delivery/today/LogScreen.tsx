@@ -12,9 +12,11 @@ import { yesNo } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { NumberField } from '../../../ui/fields'
 import { asTime } from '../../../ui/figures'
+import { ErrorNote } from '../../../ui/notes'
 import { useSquad } from '../../assessment/squad/queries'
 import { type BlockLog, type BlockSaid, nameOf, type SessionLog } from './log'
 import { CameOffAt } from './NextTime'
+import { useDeleteNote } from './queries'
 import { Voice } from './Voice'
 
 interface Props {
@@ -63,6 +65,7 @@ export function LogScreen({ team, order, log, history }: Props) {
         })}
       </Box>
       <Note note={log.note} onSay={log.sayNote} />
+      {history.some(({ told }) => told.of === 'note') && <DeleteNote team={team} day={order.date} />}
       {history.length > 0 && <History history={history} players={players} />}
     </Box>
   )
@@ -207,6 +210,27 @@ function Note({ note, onSay }: { note: string; onSay: (says: string) => void }) 
   )
 }
 
+/** Deletes what was noted of a day for good: an empty note leaves what it said before in the database. */
+function DeleteNote({ team, day }: { team: string; day: string }) {
+  const remove = useDeleteNote(team)
+  if (remove.isSuccess) return <Typography role="status">{t('log-note-deleted')}</Typography>
+  return (
+    <>
+      {remove.isError && <ErrorNote error={remove.error} />}
+      <Button
+        size="small"
+        variant="text"
+        color="error"
+        disabled={remove.isPending}
+        onClick={() => remove.mutate(day)}
+        sx={{ justifySelf: 'start' }}
+      >
+        {t('log-note-delete')}
+      </Button>
+    </>
+  )
+}
+
 function History({
   history,
   players,
@@ -215,7 +239,7 @@ function History({
   players: Schemas['PlayerView'][]
 }) {
   const says = (told: Schemas['Told']) => {
-    if (told.of === 'note') return told.says ? `“${told.says}”` : t('log-note-gone')
+    if (told.of === 'note') return told.gone ? t('log-note-gone') : t('log-note-said')
     if (told.of === 'player')
       return t('log-player', {
         name: players.find((player) => player.id === told.player)?.name ?? t('log-somebody'),

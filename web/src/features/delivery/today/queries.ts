@@ -110,3 +110,13 @@ export function useLetBegin(team: string, edition: string) {
     onSettled: () => renewSessions(queries, team),
   })
 }
+
+/** Deletes what was noted of a day, with everything that it said before. */
+export function useDeleteNote(team: string) {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (day: string) =>
+      data(api.DELETE('/teams/{team}/notes/{day}', { params: { path: { team, day } } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: deliveryKeys.sessionsRead(team) }),
+  })
+}

@@ -1,0 +1,47 @@
+//! What happens to every request: it gets a number, is bounded in time, measured, and noted in the log. What is noted
+//! names routes, never addresses: these hold secrets, and the ids of children.
+
+use std::time::{Duration, Instant};
+
+use actix_web::Error;
+use actix_web::body::MessageBody;
+use actix_web::dev::{ServiceRequest, ServiceResponse};
+use actix_web::http::Method;
+use actix_web::http::header::{HeaderName, HeaderValue};
+use actix_web::middleware::Next;
+use actix_web::web::Data;
+use uuid::Uuid;
+
+use crate::problem::Problem;
+use crate::state::State;
+
+/// The longest that a request may take, from its first line to its answer; a body that trickles is cut.
+const LONGEST: Duration = Duration::from_secs(60);
+
+/// The header that names a request.
+const NUMBER: HeaderName = HeaderName::from_static("x-request-id");
+
+/// Bounds, measures and notes a request.
+pub async fn watched<B: MessageBody + 'static>(
+    mut request: ServiceRequest,
+    next: Next<B>,
+) -> Result<ServiceResponse<B>, Error> {
+    let (began, number, method) =
+        (Instant::now(), Uuid::now_v7().simple().to_string(), request.method().clone());
+    // Whoever asks for the head of an answer gets that of the whole; its body is left out where it is written.
+    if method == Method::HEAD {
+        request.head_mut().method = Method::GET;
+    }
+    let answered = tokio::time::timeout(LONGEST, next.call(request)).await;
+    let mut answered = answered.map_err(|_| Problem::too_slow())??;
+    let route = answered.request().match_pattern().unwrap_or_else(|| "other".into());
+    let (status, took) = (answered.status().as_u16(), began.elapsed());
+    if let Some(state) = answered.request().app_data::<Data<State>>() {
+        state.measures.answered(method.as_str(), &route, status, took);
+    }
+    tracing::info!(request = number, %method, route, status, ms = took.as_millis() as u64, "answered");
+    if let Ok(number) = HeaderValue::from_str(&number) {
+        answered.headers_mut().insert(NUMBER, number);
+    }
+    Ok(answered)
+}

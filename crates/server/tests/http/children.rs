@@ -1,0 +1,99 @@
+//! What is kept of children: corrected, left, erased; and notes that are deleted.
+
+use actix_web::http::Method;
+use rstest::rstest;
+use serde_json::json;
+
+use super::{COACH, DIRECTOR, LEAD, academy, own_page};
+
+#[rstest]
+#[case::their_coach(COACH, 204)]
+#[case::the_director(DIRECTOR, 204)]
+#[case::the_lead_of_another_club(LEAD, 404)]
+#[actix_web::test]
+async fn a_name_is_corrected_by_whoever_looks_after_the_child(#[case] login: &str, #[case] status: u16) {
+    let academy = academy().await;
+    let (coach, visitor) = (academy.signed_in(COACH).await, academy.signed_in(login).await);
+    let team = coach.team().await;
+    let squad = coach.gets(&format!("{team}/squad")).await.body;
+    let player = format!("{team}/players/{}", squad["players"][0]["id"].as_str().unwrap());
+    let about = json!({"name": "Quillen", "birth_month": "2022-04", "strong_foot": "left"});
+    assert_eq!(visitor.sends(own_page(Method::PUT, &player).set_json(about)).await.status.as_u16(), status);
+    let name = coach.gets(&player).await.body["name"].clone();
+    assert_eq!(name == json!("Quillen"), status == 204);
+}
+
+#[rstest]
+#[case::no_name(json!({"name": " ", "birth_month": "2022-04", "strong_foot": "left"}), 422, "/name")]
+#[case::no_month(json!({"name": "Quillen", "birth_month": "2022-14", "strong_foot": "left"}), 422, "/birth_month")]
+#[case::born_tomorrow(json!({"name": "Quillen", "birth_month": "2032-01", "strong_foot": "left"}), 422, "/birth_month")]
+#[actix_web::test]
+async fn what_is_corrected_wrongly_says_where(
+    #[case] about: serde_json::Value,
+    #[case] status: u16,
+    #[case] place: &str,
+) {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let squad = coach.gets(&format!("{team}/squad")).await.body;
+    let player = format!("{team}/players/{}", squad["players"][0]["id"].as_str().unwrap());
+    let refused = coach.sends(own_page(Method::PUT, &player).set_json(about)).await;
+    assert_eq!((refused.status.as_u16(), refused.pointers()), (status, vec![place]));
+}
+
+#[actix_web::test]
+async fn whoever_left_is_listed_with_the_day_on_which_they_are_erased_and_can_come_back() {
+    let academy = academy().await;
+    let (coach, director) = (academy.signed_in(COACH).await, academy.signed_in(DIRECTOR).await);
+    let team = coach.team().await;
+    let squad = coach.gets(&format!("{team}/squad")).await.body["players"].clone();
+    let first = &squad[0];
+    let player = format!("{team}/players/{}", first["id"].as_str().unwrap());
+    assert_eq!(coach.posts(&format!("{player}/leave"), json!(null)).await.status, 204);
+    let now = coach.gets(&format!("{team}/squad")).await.body["players"].clone();
+    assert_eq!(now.as_array().unwrap().len() + 1, squad.as_array().unwrap().len());
+    for list in [coach.gets(&format!("{team}/left")).await.body, director.gets("/left").await.body] {
+        assert_eq!(list[0]["name"], first["name"]);
+        // Twelve months are kept unless the academy says otherwise.
+        assert_eq!(
+            (&list[0]["left_on"], &list[0]["erased_on"]),
+            (&json!("2031-02-10"), &json!("2032-02-11"))
+        );
+    }
+    assert_eq!(coach.gets(&player).await.status, 404);
+    assert_eq!(coach.posts(&format!("{player}/return"), json!(null)).await.status, 204);
+    let back = coach.gets(&format!("{team}/squad")).await.body["players"].clone();
+    assert_eq!(back, squad, "with all that was measured");
+}
+
+#[actix_web::test]
+async fn a_note_is_deleted_for_good_and_its_earlier_words_are_nobodys_to_read() {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let sessions = coach.gets(&format!("{team}/sessions")).await.body;
+    let past = sessions["sessions"]
+        .as_array()
+        .unwrap()
+        .iter()
+        .rfind(|each| each["date"].as_str() < Some("2031-02-10"));
+    let day = past.unwrap()["date"].as_str().unwrap();
+    let note = |n: u32, says: &str, at: &str| json!({"id": super::id(n), "day": day, "says": says, "said_at": format!("2031-02-10T{at}Z")});
+    let notes = [note(71, "Quillen was tired", "10:00:00"), note(72, "Wet floor", "10:05:00")];
+    let said = json!({"notes": notes});
+    assert_eq!(coach.posts(&format!("{team}/log"), said.clone()).await.status, 204);
+    let session = format!(
+        "{team}/sessions/{}/{}",
+        past.unwrap()["edition"].as_str().unwrap(),
+        past.unwrap()["session"]
+    );
+    let read = coach.gets(&session).await.body.to_string();
+    assert!(read.contains("Wet floor") && !read.contains("Quillen"), "{read}");
+    let path = format!("{team}/notes/{day}");
+    assert_eq!(coach.sends(own_page(Method::DELETE, &path)).await.body, json!({"waits": false}));
+    assert_eq!(coach.sends(own_page(Method::DELETE, &path)).await.status, 404);
+    // A phone that did not hear that it was taken sends it once more.
+    assert_eq!(coach.posts(&format!("{team}/log"), said).await.status, 204);
+    assert!(!coach.gets(&session).await.body.to_string().contains("Wet floor"));
+}
