@@ -1,7 +1,7 @@
 #!/bin/sh
-# Puts the two proxies of deploy/ before a demo, with certificates made for the purpose, and goes through each: a page, a
-# sign-in whose cookie is bound to TLS, a write, a write from elsewhere, and the line of timing gates. Needs root, to install
-# the proxies from Debian's packages if they are not there.
+# Puts the two proxies of deploy/ before a demo, with certificates made for the purpose, and goes through each: a page,
+# a sign-in whose cookie is bound to TLS, a write, a write from elsewhere, and the line of timing gates. Needs root, to
+# install the proxies from Debian's packages if they are not there.
 set -eu
 cd "$(dirname "$0")/.."
 for tool in nginx caddy openssl curl; do

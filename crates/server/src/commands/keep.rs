@@ -21,8 +21,8 @@ fn says(error: &StoreError) -> Stopped {
 fn counted(holds: &Holds) -> String {
     let Holds { people, teams, players, trials, outcomes, editions } = holds;
     format!(
-        "{people} people, {teams} teams, {players} players, {trials} results, {outcomes} entries of sessions, {editions} \
-         published editions"
+        "{people} people, {teams} teams, {players} players, {trials} results, {outcomes} entries of sessions, \
+         {editions} published editions"
     )
 }
 

@@ -85,8 +85,8 @@ async fn copy(nightly: &Nightly, day: Date) -> Answer<()> {
     Ok(())
 }
 
-/// Removes the copies that were made long ago before a newer version changed the database: they hold whatever was erased
-/// since.
+/// Removes the copies that were made long ago before a newer version changed the database: they hold whatever was
+/// erased since.
 fn remove_copies_before(data: &Path, now: SystemTime) -> std::io::Result<()> {
     for entry in std::fs::read_dir(data)? {
         let entry = entry?;

@@ -185,7 +185,7 @@ function TakesPart({ session }: { session: Schemas['Session'] }) {
   )
 }
 
-/** What others entered here and was not sent: a director may let it go, where they will not come back to this device. */
+/** What others entered here and was not sent: a director may let it go, where they will not come back. */
 function OthersWait({ person }: { person: string }) {
   const n = useOutbox().filter((w) => w.by !== person && !w.sent).length
   const [asked, setAsked] = useState(false)
