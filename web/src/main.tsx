@@ -11,7 +11,7 @@ import { BrowserRouter } from 'react-router'
 import { App } from './App'
 import { ProblemError, type Schemas } from './api/client'
 import { peopleKeys } from './features/people/keys'
-import { BEGINS_AT, forgetRead } from './features/people/session'
+import { BEGINS_AT, signedOutHere } from './features/people/session'
 import { keepRead } from './storage/device'
 import { openOutbox } from './storage/outbox'
 import { chosenLanguage } from './storage/remembered'
@@ -26,8 +26,7 @@ const queries: QueryClient = new QueryClient({
   queryCache: new QueryCache({
     onError: (error) => {
       if (!(error instanceof ProblemError && error.status === 401)) return
-      queries.setQueryData(peopleKeys.session, null)
-      forgetRead(queries)
+      signedOutHere(queries)
     },
   }),
   defaultOptions: {

@@ -68,6 +68,7 @@ pub async fn serve(request: HttpRequest) -> Result<HttpResponse, Problem> {
         None if path.starts_with("api/") || path.starts_with("assets/") => {
             Err(Problem::not_found(Thing::Page))
         }
+        None if path == "index.html" => page(StatusCode::OK),
         None if PAGES.contains(&path.split('/').next().unwrap_or_default()) => page(StatusCode::OK),
         None => page(StatusCode::NOT_FOUND),
     }

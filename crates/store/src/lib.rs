@@ -20,8 +20,10 @@ mod upgrade;
 
 use std::path::{Path, PathBuf};
 use std::str::FromStr;
+use std::sync::Arc;
 use std::time::Duration;
 
+use crate::delivery::editions::EditionsRead;
 use jiff::Timestamp;
 use jogo_core::fact::{Fact, facts};
 use serde::Serialize;
@@ -157,6 +159,7 @@ pub type Stored<T> = Result<T, StoreError>;
 pub struct Store {
     read: SqlitePool,
     write: SqlitePool,
+    editions: Arc<EditionsRead>,
 }
 
 impl Store {
@@ -188,7 +191,7 @@ impl Store {
             .max_connections(4)
             .connect_with(options.read_only(true).create_if_missing(false))
             .await?;
-        let store = Store { read, write };
+        let store = Store { read, write, editions: Arc::default() };
         store.beat(Timestamp::now()).await.map_err(|error| match error {
             StoreError::Database(error) => StoreError::ReadOnly { file: file.into(), why: error.to_string() },
             other => other,

@@ -13,6 +13,7 @@ mod language;
 mod looking_back;
 mod offline;
 mod path;
+mod people;
 mod phone;
 mod plan;
 mod print;

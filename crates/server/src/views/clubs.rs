@@ -1,7 +1,10 @@
 //! All clubs side by side: levels, milestones, and what was delivered of a curriculum.
 
 use crate::facts::Thing;
-use std::collections::BTreeMap;
+use std::borrow::Cow;
+use std::collections::hash_map::Entry;
+use std::collections::{BTreeMap, HashMap};
+use std::sync::Arc;
 
 use jiff::civil::Date;
 use jogo_core::assessment::benchmarks::Test;
@@ -9,9 +12,11 @@ use jogo_core::assessment::levels::Level;
 use jogo_core::assessment::milestones::tally::Tally;
 use jogo_core::assessment::results::{LevelCount, TestCount};
 use jogo_core::delivery::came_off::{ComesOffLess, SeenInClub, comes_off_less};
+use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::{Drift, holding};
 use jogo_core::delivery::{WeekTally, Worked, together};
 use jogo_core::ids::{BandId, DrillId, MilestoneId, TestId};
+use jogo_core::plan::Problem as PlanProblem;
 use jogo_core::statistics::interval::{Interval, wilson};
 use jogo_core::technique::skill::{Foot, Stage, Strand};
 use jogo_store::academy::teams::Team;
@@ -27,7 +32,7 @@ use crate::views::promise::Promise;
 use crate::views::skills::strand_of;
 use crate::views::squad::TestView;
 use crate::views::team_levels;
-use crate::views::team_sessions::{TeamEdition, editions_of, held};
+use crate::views::team_sessions::{TeamEdition, by_editions_of, held};
 
 /// How many players stand on each level.
 #[derive(Serialize, ToSchema)]
@@ -168,6 +173,26 @@ pub async fn milestones_in_clubs(state: &State, band: &BandId, seen: &Clubs) -> 
     Ok(shares.collect())
 }
 
+/// The problems that editions answer, each worked out once for all the teams that have nothing of their own.
+#[derive(Default)]
+struct Problems {
+    all: HashMap<*const Edition, PlanProblem>,
+    /// The editions, which are kept so that no other one comes to lie where one was.
+    of: Vec<Arc<Edition>>,
+}
+
+impl Problems {
+    fn of(&mut self, edition: &Arc<Edition>) -> Answer<&PlanProblem> {
+        match self.all.entry(Arc::as_ptr(edition)) {
+            Entry::Occupied(known) => Ok(known.into_mut()),
+            Entry::Vacant(free) => {
+                self.of.push(edition.clone());
+                Ok(free.insert(edition.problem().map_err(Problem::input)?))
+            }
+        }
+    }
+}
+
 #[derive(Serialize, ToSchema)]
 pub struct TeamDelivery {
     id: Uuid,
@@ -209,16 +234,21 @@ impl Delivery {
         let today = state.today().await?;
         let mut clubs: BTreeMap<String, Vec<TeamDelivery>> = BTreeMap::new();
         let (mut glances, mut titles) = (Vec::new(), BTreeMap::new());
+        let (mut by_editions, mut problems) = (by_editions_of(state, curriculum).await?, Problems::default());
         for team in state.store.teams().await?.into_iter().filter(|team| seen.see(&team.club)) {
-            let Some(editions) = editions_of(state, team.id).await?.remove(&curriculum) else { continue };
+            let Some(editions) = by_editions.remove(&team.id) else { continue };
             let club = team.club.clone();
             for TeamEdition { edition, said, .. } in &editions {
-                let problem = edition.problem().map_err(Problem::input)?;
-                let seen = edition.glances_at_drills(&problem, said).into_iter();
+                if said.is_empty() {
+                    continue;
+                }
+                let seen = edition.glances_at_drills(problems.of(edition)?, said).into_iter();
                 glances.extend(seen.map(|(drill, glance)| SeenInClub { club: club.clone(), drill, glance }));
-                titles.extend(edition.drills.iter().map(|drill| (drill.id.clone(), drill.title.clone())));
             }
-            clubs.entry(club).or_default().push(TeamDelivery::of(team, &editions, today)?);
+            clubs.entry(club).or_default().push(TeamDelivery::of(team, &editions, today, &mut problems)?);
+        }
+        for edition in &problems.of {
+            titles.extend(edition.drills.iter().map(|drill| (drill.id.clone(), drill.title.clone())));
         }
         let clubs = clubs.into_iter().map(|(club, teams)| ClubDelivery { club, teams }).collect();
         let title = |drill: &DrillId| titles.get(drill).cloned().unwrap_or_default();
@@ -230,15 +260,26 @@ impl Delivery {
 
 impl TeamDelivery {
     /// What a team delivered of the editions of one curriculum, by today.
-    fn of(team: Team, editions: &[TeamEdition], today: Date) -> Answer<TeamDelivery> {
+    fn of(
+        team: Team,
+        editions: &[TeamEdition],
+        today: Date,
+        problems: &mut Problems,
+    ) -> Answer<TeamDelivery> {
         let (mut tallies, mut drift) = (Vec::new(), Drift::default());
         let days = held(editions);
         for (place, TeamEdition { assigned, edition, said }) in editions.iter().enumerate() {
-            let published = assigned.own.on_its_days(&assigned.edition).map_err(Problem::input)?.plan;
-            let problem = edition.problem().map_err(Problem::input)?;
-            let worked = Worked { published: &published, edition, problem: &problem, said };
+            let problem = problems.of(edition)?;
+            let published = match Arc::ptr_eq(edition, &assigned.edition) {
+                true => Cow::Borrowed(&edition.plan),
+                false => {
+                    let own = assigned.own.on_its_days(&assigned.edition).map_err(Problem::input)?;
+                    Cow::Owned(own.plan)
+                }
+            };
+            let worked = Worked { published: &published, edition, problem, said };
             tallies.extend(worked.tally(today, &|day| holding(&days, day) == Some(place)));
-            drift = Drift::of(&problem, &published, edition, said, assigned.from);
+            drift = Drift::of(problem, &published, edition, said, assigned.from);
         }
         Ok(TeamDelivery {
             id: team.id,

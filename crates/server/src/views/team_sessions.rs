@@ -3,12 +3,13 @@
 use crate::facts::{Letter, Thing};
 use jogo_core::fact::{Fact, Value};
 use std::collections::BTreeMap;
+use std::sync::Arc;
 
 use jiff::civil::Date;
 use jogo_core::academy::phrases::Phrases;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::session::ThemeSaid;
-use jogo_core::delivery::team_plan::{Held, Upset, holding};
+use jogo_core::delivery::team_plan::{Held, TeamPlan, Upset, holding};
 use jogo_core::delivery::{Outcome, Said};
 use jogo_core::ids::BandId;
 use jogo_core::plan::curriculum::Sitting;
@@ -76,22 +77,29 @@ pub struct LastChange {
 /// An edition as a team works by it.
 pub struct TeamEdition {
     pub assigned: Assigned,
-    /// With what the team has of its own.
-    pub edition: Edition,
+    /// With what the team has of its own; the published one itself if it has nothing.
+    pub edition: Arc<Edition>,
     pub said: Said,
 }
 
 impl TeamEdition {
     /// With every block where it was run, even if the log came after the plan had moved on.
-    pub async fn of(state: &State, team: Uuid, mut assigned: Assigned) -> Answer<TeamEdition> {
+    pub async fn of(state: &State, team: Uuid, assigned: Assigned) -> Answer<TeamEdition> {
         let said = state.store.said(team, assigned.published.id).await?;
+        TeamEdition::with(state, team, assigned, said).await
+    }
+
+    async fn with(state: &State, team: Uuid, mut assigned: Assigned, said: Said) -> Answer<TeamEdition> {
         let misplaced = assigned.own.misplaced(&assigned.edition, &said).map_err(Problem::input)?;
         if !misplaced.is_empty() {
             let earlier = state.store.team_plan_states(team, assigned.published.id).await?;
             let mended = assigned.own.with_run(&assigned.edition, &misplaced, &earlier);
             assigned.own = mended.map_err(Problem::input)?;
         }
-        let edition = assigned.own.edition(&assigned.edition).map_err(Problem::input)?;
+        let edition = match assigned.own == TeamPlan::default() {
+            true => assigned.edition.clone(),
+            false => Arc::new(assigned.own.edition(&assigned.edition).map_err(Problem::input)?),
+        };
         Ok(TeamEdition { assigned, edition, said })
     }
 }
@@ -99,7 +107,7 @@ impl TeamEdition {
 impl TeamEdition {
     /// The title of a block's drill, also of one that the team's plan no longer has.
     pub fn title_of(&self, block: BlockId) -> String {
-        let there = [&self.edition, &self.assigned.edition].into_iter().find_map(|edition| {
+        let there = [&*self.edition, &*self.assigned.edition].into_iter().find_map(|edition| {
             let (session, place) = edition.plan.place_of(block)?;
             let drill = &edition.plan.sessions[session][place].variant.drill;
             Some(edition.drill(drill).map_or(drill.as_str(), |found| found.title.as_str()).to_owned())
@@ -122,6 +130,20 @@ pub async fn editions_of(state: &State, team: Uuid) -> Answer<Editions> {
     Ok(all)
 }
 
+/// The editions of a curriculum by which each team works, in the order of their numbers.
+pub async fn by_editions_of(state: &State, curriculum: Uuid) -> Answer<BTreeMap<Uuid, Vec<TeamEdition>>> {
+    let mut said = state.store.said_of_curriculum(curriculum).await?;
+    let mut teams: BTreeMap<Uuid, Vec<TeamEdition>> = BTreeMap::new();
+    for (team, assigned) in state.store.teams_by_editions_of(curriculum).await? {
+        for assigned in assigned {
+            let said = said.remove(&(team, assigned.published.id)).unwrap_or_default();
+            let own = TeamEdition::with(state, team, assigned, said).await?;
+            teams.entry(team).or_default().push(own);
+        }
+    }
+    Ok(teams)
+}
+
 /// What a team's coaches saw come off by some editions.
 pub fn glances_of(editions: &[TeamEdition]) -> Answer<Vec<Glance>> {
     let mut glances = Vec::new();
@@ -134,9 +156,9 @@ pub fn glances_of(editions: &[TeamEdition]) -> Answer<Vec<Glance>> {
 /// The knack of all the squads of a band together that work by a curriculum.
 pub async fn knack_by(state: &State, curriculum: Uuid, band: &BandId) -> Answer<Knack> {
     let mut glances = Vec::new();
+    let mut by_editions = by_editions_of(state, curriculum).await?;
     for team in state.store.teams().await?.into_iter().filter(|team| team.band == *band) {
-        let editions = editions_of(state, team.id).await?.remove(&curriculum).unwrap_or_default();
-        glances.extend(glances_of(&editions)?);
+        glances.extend(glances_of(&by_editions.remove(&team.id).unwrap_or_default())?);
     }
     Ok(Knack::of(&glances))
 }

@@ -7,7 +7,7 @@ use serde_json::Value;
 
 use super::Answered;
 
-fn description() -> &'static Value {
+pub fn description() -> &'static Value {
     static DESCRIPTION: OnceLock<Value> = OnceLock::new();
     DESCRIPTION.get_or_init(|| serde_json::from_str(&jogo::openapi_json().unwrap()).unwrap())
 }

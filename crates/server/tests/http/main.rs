@@ -15,6 +15,7 @@ mod eyes;
 mod goals;
 mod hinges;
 mod home;
+mod hostile;
 mod letters;
 mod limits;
 mod lists;

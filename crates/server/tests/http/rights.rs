@@ -1,5 +1,9 @@
 //! Who may do what: every route, for every role.
 
+use actix_http::Request;
+use actix_web::Error;
+use actix_web::body::MessageBody;
+use actix_web::dev::{Service, ServiceResponse};
 use actix_web::http::Method;
 use actix_web::http::header::IF_MATCH;
 use actix_web::test::TestRequest;
@@ -7,7 +11,7 @@ use rstest::rstest;
 use serde_json::{Value, json};
 use uuid::Uuid;
 
-use super::{COACH, DIRECTOR, LEAD, NEW_COACH, academy, id, own_page};
+use super::{COACH, DIRECTOR, LEAD, NEW_COACH, Visitor, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
 const ROUTES: [(&str, &str, &[&str]); 89] = [
@@ -158,7 +162,7 @@ const ONCE: [(&str, &str, &[&str]); 24] = [
 ];
 
 /// What is there before anything is changed.
-struct Read {
+pub struct Read {
     wishes: Value,
     drill: Value,
     band: Value,
@@ -166,8 +170,25 @@ struct Read {
     coach: Value,
 }
 
+impl Read {
+    /// Reads it as the director and a coach.
+    pub async fn of<S, B>(director: &Visitor<'_, S>, coach: &Visitor<'_, S>) -> Read
+    where
+        S: Service<Request, Response = ServiceResponse<B>, Error = Error>,
+        B: MessageBody,
+    {
+        Read {
+            wishes: director.gets(&director.winter().await).await.body["wishes"].clone(),
+            drill: director.gets("/drills/weave-six").await.body["drill"].clone(),
+            band: director.gets("/bands").await.body[1]["band"].clone(),
+            academy: director.gets("/academy").await.body["academy"].clone(),
+            coach: coach.gets("/session").await.body["id"].clone(),
+        }
+    }
+}
+
 /// A body that each route can read, so that only the rights decide.
-fn body(route: &str, read: &Read) -> Value {
+pub fn body(route: &str, read: &Read) -> Value {
     match route.rsplit('/').next().unwrap() {
         "{id}" => read.wishes.clone(),
         "drills" | "weave-six" => read.drill.clone(),
@@ -229,13 +250,7 @@ async fn every_route_lets_in_the_roles_of_the_table_and_nobody_else() {
     let (director, coach) = (academy.signed_in(DIRECTOR).await, academy.signed_in(COACH).await);
     let lead = academy.signed_in(LEAD).await;
     let (winter, autumn) = (director.winter().await, director.named("Autumn with the ball").await);
-    let read = Read {
-        wishes: director.gets(&winter).await.body["wishes"].clone(),
-        drill: director.gets("/drills/weave-six").await.body["drill"].clone(),
-        band: director.gets("/bands").await.body[1]["band"].clone(),
-        academy: director.gets("/academy").await.body["academy"].clone(),
-        coach: coach.gets("/session").await.body["id"].clone(),
-    };
+    let read = Read::of(&director, &coach).await;
     let team = coach.team().await;
     let sessions = coach.gets(&format!("{team}/sessions")).await;
     let edition = sessions.body["sessions"][0]["edition"].as_str().unwrap();

@@ -162,6 +162,31 @@ impl Store {
             .collect()
     }
 
+    /// What was last said of each block of the editions of a curriculum, by team and edition.
+    pub async fn said_of_curriculum(&self, curriculum: Uuid) -> Stored<BTreeMap<(Uuid, Uuid), Said>> {
+        let rows = sqlx::query!(
+            r#"SELECT team AS "team: Uuid", edition AS "edition: Uuid", session, block AS "block: Uuid", outcome,
+                   minutes, success, ran
+               FROM outcome WHERE edition IN (SELECT id FROM edition WHERE curriculum = ?)
+               ORDER BY team, edition, said_at, id"#,
+            curriculum
+        )
+        .fetch_all(&self.read)
+        .await?;
+        let mut all: BTreeMap<(Uuid, Uuid), Vec<_>> = BTreeMap::new();
+        for row in rows {
+            let went = Went {
+                outcome: from_word("an outcome", &row.outcome)?,
+                minutes: row.minutes.map(|m| Minutes(m as u32)),
+                success: row.success.map(|of_hundred| of_hundred as u8),
+                ran: row.ran.map(|ran| from_word("a rung that was run", &ran)).transpose()?,
+            };
+            let said = ((row.session as usize, BlockId(row.block)), went);
+            all.entry((row.team, row.edition)).or_default().push(said);
+        }
+        Ok(all.into_iter().map(|(of, said)| (of, said.into_iter().collect())).collect())
+    }
+
     /// Everything that a team said of the blocks of a session, in the order in which it was said.
     pub async fn block_sayings(
         &self,

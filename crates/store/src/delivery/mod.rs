@@ -1,6 +1,7 @@
 //! Delivery: what a team works by, and what really happened.
 
 pub mod devices;
+pub(crate) mod editions;
 pub mod home;
 pub mod log;
 pub mod pairs;

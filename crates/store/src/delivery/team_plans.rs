@@ -1,5 +1,9 @@
 //! Team plans: the editions that a team works by, and what it has of its own.
 
+use std::cmp::Reverse;
+use std::collections::BTreeMap;
+use std::sync::Arc;
+
 use jiff::Timestamp;
 use jiff::civil::Date;
 use jogo_core::delivery::edition::Edition;
@@ -19,7 +23,7 @@ pub struct Assigned {
     /// What is said of it.
     pub published: Published,
     /// As it was published.
-    pub edition: Edition,
+    pub edition: Arc<Edition>,
     /// From which day on; `None` for the first of its curriculum.
     pub from: Option<Date>,
     /// What the team has of its own.
@@ -28,6 +32,37 @@ pub struct Assigned {
     pub version: i64,
     /// What was changed last.
     pub what: Option<Fact>,
+}
+
+/// An edition of a team as it is kept.
+struct Row {
+    team: Uuid,
+    id: Uuid,
+    curriculum: Uuid,
+    number: i64,
+    note: String,
+    by: String,
+    published_at: String,
+    from_day: Option<String>,
+    own: Option<String>,
+    version: Option<i64>,
+    what: Option<String>,
+}
+
+impl Row {
+    fn assigned(self, edition: Arc<Edition>) -> Stored<Assigned> {
+        let at = parsed("the day of an edition", &self.published_at)?;
+        let Row { id, curriculum, number, note, by, .. } = self;
+        let own = self.own.as_deref().map(|doc| from_json("a team's plan", doc)).transpose()?;
+        Ok(Assigned {
+            published: Published { id, curriculum, number, note, by, at },
+            edition,
+            from: self.from_day.as_deref().map(|day| parsed("a day", day)).transpose()?,
+            own: own.unwrap_or_default(),
+            version: self.version.unwrap_or(0),
+            what: self.what.map(happened),
+        })
+    }
 }
 
 /// A team that is running, and how it takes a new edition.
@@ -50,40 +85,55 @@ pub(crate) fn kept(own: &TeamPlan, published: &Edition) -> TeamPlan {
 impl Store {
     /// The editions that a team works by, the curriculum that begins last first, and of each the latest first.
     pub async fn editions_of_team(&self, team: Uuid) -> Stored<Vec<Assigned>> {
-        let rows = sqlx::query!(
-            r#"SELECT edition.id AS "id: Uuid", curriculum AS "curriculum: Uuid", number, note, person.name AS by,
-                   published_at, edition.doc, from_day, team_plan.doc AS "own?", version AS "version?", what AS "what?"
+        let rows = sqlx::query_as!(
+            Row,
+            r#"SELECT team_edition.team AS "team: Uuid", edition.id AS "id: Uuid", curriculum AS "curriculum: Uuid",
+                   number, note, person.name AS by, published_at, from_day, team_plan.doc AS "own?",
+                   version AS "version?", what AS "what?"
                FROM team_edition JOIN edition ON edition.id = team_edition.edition
                    JOIN person ON person.id = published_by
                    LEFT JOIN team_plan ON team_plan.team = team_edition.team AND team_plan.edition = edition.id
                        AND version = (SELECT MAX(version) FROM team_plan AS state
                                       WHERE state.team = team_edition.team AND state.edition = edition.id)
-               WHERE team_edition.team = ?
-               ORDER BY json_extract(edition.doc, '$.curriculum.start') DESC, number DESC, edition.id DESC"#,
+               WHERE team_edition.team = ?"#,
             team
-        )
-        .fetch_all(&self.read)
-        .await?;
+        );
+        let assigned = self.assigned(rows.fetch_all(&self.read).await?).await?;
+        let mut all: Vec<Assigned> = assigned.into_iter().map(|(_, assigned)| assigned).collect();
+        all.sort_by_key(|each| {
+            Reverse((each.edition.curriculum.start, each.published.number, each.published.id))
+        });
+        Ok(all)
+    }
+
+    /// The editions of a curriculum by which teams work, of each team in the order of their numbers.
+    pub async fn teams_by_editions_of(&self, curriculum: Uuid) -> Stored<BTreeMap<Uuid, Vec<Assigned>>> {
+        let rows = sqlx::query_as!(
+            Row,
+            r#"SELECT team_edition.team AS "team: Uuid", edition.id AS "id: Uuid", curriculum AS "curriculum: Uuid",
+                   number, note, person.name AS by, published_at, from_day, team_plan.doc AS "own?",
+                   version AS "version?", what AS "what?"
+               FROM edition JOIN team_edition ON edition.id = team_edition.edition
+                   JOIN person ON person.id = published_by
+                   LEFT JOIN team_plan ON team_plan.team = team_edition.team AND team_plan.edition = edition.id
+                       AND version = (SELECT MAX(version) FROM team_plan AS state
+                                      WHERE state.team = team_edition.team AND state.edition = edition.id)
+               WHERE curriculum = ? ORDER BY number"#,
+            curriculum
+        );
+        let mut teams: BTreeMap<Uuid, Vec<Assigned>> = BTreeMap::new();
+        for (team, assigned) in self.assigned(rows.fetch_all(&self.read).await?).await? {
+            teams.entry(team).or_default().push(assigned);
+        }
+        Ok(teams)
+    }
+
+    async fn assigned(&self, rows: Vec<Row>) -> Stored<Vec<(Uuid, Assigned)>> {
+        let editions = self.editions_read(rows.iter().map(|row| row.id).collect()).await?;
         rows.into_iter()
-            .map(|r| {
-                let at = parsed("the day of an edition", &r.published_at)?;
-                let published = Published {
-                    id: r.id,
-                    curriculum: r.curriculum,
-                    number: r.number,
-                    note: r.note,
-                    by: r.by,
-                    at,
-                };
-                let own = r.own.as_deref().map(|doc| from_json("a team's plan", doc)).transpose()?;
-                Ok(Assigned {
-                    published,
-                    edition: from_json("an edition", &r.doc)?,
-                    from: r.from_day.as_deref().map(|day| parsed("a day", day)).transpose()?,
-                    own: own.unwrap_or_default(),
-                    version: r.version.unwrap_or(0),
-                    what: r.what.map(happened),
-                })
+            .map(|row| {
+                let edition = editions.get(&row.id).cloned().ok_or(StoreError::Stale)?;
+                Ok((row.team, row.assigned(edition)?))
             })
             .collect()
     }

@@ -112,7 +112,7 @@ async fn editions_are_numbered_and_a_team_works_by_the_latest_of_each_curriculum
         .await
         .unwrap()
         .into_iter()
-        .map(|assigned| (assigned.edition.curriculum.name, assigned.published.number))
+        .map(|assigned| (assigned.edition.curriculum.name.clone(), assigned.published.number))
         .collect();
     assert_eq!(works_by, [("Winter".to_owned(), 1), ("Autumn".to_owned(), 2), ("Autumn".to_owned(), 1)]);
     let numbers: Vec<_> = store.editions(id(50)).await.unwrap().into_iter().map(|e| e.number).collect();

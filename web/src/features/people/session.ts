@@ -32,7 +32,7 @@ export function useSession() {
         return session
       } catch (error) {
         if (!(error instanceof ProblemError && error.status === 401)) throw error
-        forgetRead(queries)
+        signedOutHere(queries)
         return null
       }
     },
@@ -50,6 +50,13 @@ async function serverKnows() {
   } catch {
     return false
   }
+}
+
+/** A question was answered with 401: whoever was signed in here is no longer. */
+export function signedOutHere(queries: QueryClient) {
+  // A child at home was never signed in, and keeps the page for practice.
+  if (queries.getQueryData(peopleKeys.session)) forgetRead(queries)
+  queries.setQueryData(peopleKeys.session, null)
 }
 
 /**

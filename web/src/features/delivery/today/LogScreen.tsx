@@ -65,7 +65,7 @@ export function LogScreen({ team, order, log, history }: Props) {
         })}
       </Box>
       <Note note={log.note} onSay={log.sayNote} />
-      {history.some(({ told }) => told.of === 'note') && <DeleteNote team={team} day={order.date} />}
+      <DeleteNote team={team} day={order.date} written={history.some(({ told }) => told.of === 'note')} />
       {history.length > 0 && <History history={history} players={players} />}
     </Box>
   )
@@ -211,9 +211,10 @@ function Note({ note, onSay }: { note: string; onSay: (says: string) => void }) 
 }
 
 /** Deletes what was noted of a day for good: an empty note leaves what it said before in the database. */
-function DeleteNote({ team, day }: { team: string; day: string }) {
+function DeleteNote({ team, day, written }: { team: string; day: string; written: boolean }) {
   const remove = useDeleteNote(team)
-  if (remove.isSuccess) return <Typography role="status">{t('log-note-deleted')}</Typography>
+  if (!written)
+    return remove.isSuccess ? <Typography role="status">{t('log-note-deleted')}</Typography> : null
   return (
     <>
       {remove.isError && <ErrorNote error={remove.error} />}
