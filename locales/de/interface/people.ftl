@@ -262,8 +262,8 @@ deed-note_deleted = hat eine Notiz gelöscht
 deed-other = etwas anderes
 
 keeping-title = Anmeldungen und was gespeichert bleibt
-keeping-idle = Abgemeldet nach Tagen ohne Besuch
-keeping-whole = Abgemeldet nach Tagen in jedem Fall
+keeping-idle = Tage ohne Besuch bis zur Abmeldung
+keeping-whole = Tage bis zur Abmeldung in jedem Fall
 keeping-directors = Technische Leitung meldet sich auch mit einem Code an
 keeping-months = Monate gespeichert, nachdem ein Kind gegangen ist
 keeping-left = Kinder, die gegangen sind

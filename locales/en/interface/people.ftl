@@ -134,7 +134,7 @@ sign-in-code = Code from your authenticator app
 sign-in-code-note = Or one of your recovery codes
 
 sign-out-title = Sign out on this device?
-sign-out-offline = There is no network. This device forgets what it has read at once; the server hears of it as soon as the network is back.
+sign-out-offline = There is no network. This device forgets what it has read at once; the server is told as soon as the network is back.
 sign-out-waiting = { $n ->
         [one] One entry has not been sent. It stays on this device, hidden, until you sign in here again.
        *[other] { $n } entries have not been sent. They stay on this device, hidden, until you sign in here again.
@@ -152,7 +152,7 @@ password-to-sign-in = Sign in
 account-title = Your account
 account-about = { $name }, signs in as “{ $login }”
 account-password = Password
-account-password-now = Password of now
+account-password-now = Current password
 account-password-new = New password
 account-password-how = At least 8 characters; a few words that do not belong together are best. Every other device is signed out.
 account-password-change = Change the password
@@ -262,10 +262,10 @@ deed-note_deleted = deleted a note
 deed-other = something else
 
 keeping-title = Sign-ins and what is kept
-keeping-idle = Signed out after days away
-keeping-whole = Signed out after days in any case
+keeping-idle = Days unused until sign-out
+keeping-whole = Days until sign-out in any case
 keeping-directors = Directors sign in with a code as well
-keeping-months = Months kept after a child left
+keeping-months = Months kept after a child leaves
 keeping-left = Children who left
 keeping-left-none = Nobody. When a coach notes that a child has left, they stand here until they are erased.
 keeping-left-line = { $name }: left { $left }, erased on { $erased }

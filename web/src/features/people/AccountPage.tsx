@@ -16,8 +16,19 @@ import { SecondFactor } from './SecondFactor'
 
 export function AccountPage({ session }: { session: Schemas['Session'] }) {
   return (
-    <Box sx={{ p: 2, maxWidth: 640, display: 'grid', gap: 3.5, alignContent: 'start' }}>
-      <Box>
+    <Box
+      sx={{
+        p: 2,
+        maxWidth: 1080,
+        display: 'grid',
+        gridTemplateColumns: 'repeat(auto-fit, minmax(min(340px, 100%), 1fr))',
+        columnGap: 6,
+        rowGap: 3.5,
+        alignItems: 'start',
+        alignContent: 'start',
+      }}
+    >
+      <Box sx={{ gridColumn: '1 / -1' }}>
         <Typography variant="h1">{t('account-title')}</Typography>
         <Typography color="text.secondary">
           {t('account-about', { name: session.name, login: session.login })}

@@ -16,6 +16,9 @@ import { ErrorNote, Loading } from '../../ui/notes'
 import { usePeople } from '../academy/clubs/queries'
 import { useAudit } from './queries'
 
+/** How much of the table each column has. */
+const WIDTHS = { at: 190, who: 200, what: 280, to: undefined }
+
 export function AuditPage() {
   const [address, setAddress] = useSearchParams()
   const people = usePeople(true).data ?? []
@@ -68,7 +71,9 @@ export function AuditPage() {
           <TableHead>
             <TableRow>
               {(['at', 'who', 'what', 'to'] as const).map((head) => (
-                <TableCell key={head}>{t(`audit-${head}`)}</TableCell>
+                <TableCell key={head} sx={{ width: WIDTHS[head] }}>
+                  {t(`audit-${head}`)}
+                </TableCell>
               ))}
             </TableRow>
           </TableHead>

@@ -7,6 +7,7 @@ import { type SyntheticEvent, useState } from 'react'
 import { t } from '../../texts/t'
 import { Figure } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
+import { NOTATION_FACE } from '../../ui/theme'
 import { useFactorChanges, useSecondFactor } from './queries'
 
 export function SecondFactor() {
@@ -113,7 +114,10 @@ function Scan({ begun, busy, error, onCode }: ScanProps) {
         sx={{ width: 200, height: 200, bgcolor: '#fff' }}
       />
       <Typography variant="body2" sx={{ overflowWrap: 'anywhere' }}>
-        {t('account-factor-secret')}: <Figure>{begun.secret.replace(/(.{4})/g, '$1 ')}</Figure>
+        {t('account-factor-secret')}:{' '}
+        <Box component="span" sx={{ fontFamily: NOTATION_FACE }}>
+          {begun.secret.replace(/(.{4})/g, '$1 ')}
+        </Box>
       </Typography>
       <TextField
         size="small"
