@@ -1,4 +1,4 @@
-.PHONY: demo test check shots bench scale load kill proxies queries client words library schema fuzz web release
+.PHONY: demo test check shots bench scale load kill proxies package queries client words library schema fuzz web release
 .PHONY: tools-web tools-browser tools-queries
 
 # Everything that a machine with Rust and Node lacks is installed by the commands themselves.
@@ -105,6 +105,10 @@ kill: release
 # Goes through nginx and Caddy, with the files of deploy/.
 proxies: web
 	scripts/proxies.sh
+
+# A Debian package of the released program, with its service: in target/debian. Needs cargo install cargo-deb once.
+package: release
+	cargo deb --no-build --locked --package jogo
 
 tools-queries:
 	@command -v sqlite3 >/dev/null || scripts/debian.sh sqlite3

@@ -11,13 +11,15 @@ for tool in nginx caddy openssl curl; do
 done
 cargo build --quiet --locked --workspace --bins --tests
 work=$(mktemp -d)
-trap 'kill $(jobs -p) 2>/dev/null || true; sleep 1; rm -rf "$work"' EXIT
+begun=
+trap 'kill $begun 2>/dev/null || true; sleep 1; rm -rf "$work"' EXIT
 openssl req -x509 -newkey rsa:2048 -nodes -days 1 -subj /CN=jogo.example -addext subjectAltName=DNS:jogo.example \
     -keyout "$work/privkey.pem" -out "$work/fullchain.pem" 2>/dev/null
 
 serve() {
     target/debug/jogo demo --data "$work/$1" --port "$2" --today 2031-02-10 \
         --public-url "https://jogo.example:$3" --behind-proxy >"$work/$1.out" &
+    begun="$begun $!"
     for _ in $(seq 100); do grep -q "Jogo is open" "$work/$1.out" 2>/dev/null && return; sleep 0.2; done
     echo "Jogo did not open" >&2 && exit 1
 }
@@ -34,6 +36,7 @@ mkdir -p "$work/nginx.d"
     echo "}"
 } >"$work/nginx.conf"
 nginx -c "$work/nginx.conf" &
+begun="$begun $!"
 
 serve caddy 7393 7394
 {
@@ -46,19 +49,16 @@ serve caddy 7393 7394
         deploy/Caddyfile
 } >"$work/Caddyfile"
 XDG_DATA_HOME="$work" XDG_CONFIG_HOME="$work" caddy run --config "$work/Caddyfile" --adapter caddyfile 2>"$work/caddy.log" &
+begun="$begun $!"
 sleep 2
 
 through() { # proxy, port
-    origin="https://jogo.example:$2"
-    ask() {
-        curl --silent --show-error --http1.1 --cacert "$work/fullchain.pem" --resolve "jogo.example:$2:127.0.0.1" \
-            --cookie-jar "$work/$1.jar" --cookie "$work/$1.jar" --max-time 20 "$@"
-    }
+    proxy=$1 port=$2
+    origin="https://jogo.example:$port"
     is() { # what, wanted, found
         [ "$2" = "$3" ] && echo "$proxy: $1" && return
         echo "$proxy: $1: $3 instead of $2" >&2 && exit 1
     }
-    proxy=$1 port=$2
     ask() {
         curl --silent --show-error --http1.1 --cacert "$work/fullchain.pem" --resolve "jogo.example:$port:127.0.0.1" \
             --cookie-jar "$work/$proxy.jar" --cookie "$work/$proxy.jar" --max-time 20 "$@"

@@ -41,6 +41,10 @@ sample "sheet of a test session" keya GET "/teams/$team/tests/weave-time"
 player=$(ask keya GET "/teams/$team/board" | grep -o '"players":\[{[^}]*"id":"[^"]*' | sed 's/.*"id":"//')
 sample "levels of a band" director GET '/levels?band=u8-u9'
 sample "milestones of a band" director GET '/levels/milestones?band=u8-u9'
+curriculum=$(ask director GET '/curricula' | grep -o '{"id":"[^}]*Autumn with the ball' | tail -1 | sed 's/.*{"id":"\([^"]*\)".*/\1/')
+sample "delivery of a curriculum, all clubs" director GET "/curricula/$curriculum/delivery"
+sample "what was delivered of it, by session" director GET "/curricula/$curriculum/delivered"
+times=3 sample "what squads have reached of it so far" director GET "/curricula/$curriculum/so-far"
 times=3 sample "standards of a test, four bands" director GET /standards/weave-time
 
 # Uploads of 200 new entries each.

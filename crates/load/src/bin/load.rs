@@ -10,11 +10,13 @@ use tokio::task::JoinSet;
 use tokio::time::sleep;
 use uuid::Uuid;
 
+/// How many coaches come unless the first argument says.
 const COACHES: u32 = 500;
 const MINUTE: Duration = Duration::from_secs(60);
 
 #[tokio::main]
 async fn main() -> Result<(), Failed> {
+    let coaches_wanted: u32 = std::env::args().nth(1).map_or(Ok(COACHES), |said| said.parse())?;
     let folder = tempfile::tempdir()?;
     let server = Server::start(folder.path(), &[])?;
     let director = Visitor::new(&server.address)?;
@@ -26,9 +28,11 @@ async fn main() -> Result<(), Failed> {
     println!("{} people coach in the demo; memory {:.0} MB", logins.len(), server.memory_mb()?[0]);
     let mut figures = Figures::default();
 
-    let mut times =
-        arriving(&server, |n| evening(server.address.clone(), logins[n % logins.len()].clone())).await?;
-    println!("{COACHES} coaches in a minute: {} answers", times.len());
+    let mut times = arriving(&server, coaches_wanted, |n| {
+        evening(server.address.clone(), logins[n % logins.len()].clone())
+    })
+    .await?;
+    println!("{coaches_wanted} coaches in a minute: {} answers", times.len());
     figures.at_most("99 of 100 answers", percentile(&mut times, 0.99).as_secs_f64() * 1e3, 1_000.0, "ms");
     figures.at_most("memory at most", server.memory_mb()?[1], 300.0, "MB");
 
@@ -51,14 +55,14 @@ async fn main() -> Result<(), Failed> {
 }
 
 /// Lets coaches arrive over a minute, and collects how long each of their answers took.
-async fn arriving<F>(server: &Server, one: impl Fn(usize) -> F) -> Result<Vec<Duration>, Failed>
+async fn arriving<F>(server: &Server, coaches: u32, one: impl Fn(usize) -> F) -> Result<Vec<Duration>, Failed>
 where
     F: Future<Output = Result<Vec<Duration>, Failed>> + Send + 'static,
 {
     let mut all = JoinSet::new();
-    for n in 0..COACHES as usize {
+    for n in 0..coaches as usize {
         all.spawn(one(n));
-        sleep(MINUTE / COACHES).await;
+        sleep(MINUTE / coaches).await;
     }
     let mut times = Vec::new();
     while let Some(done) = all.join_next().await {

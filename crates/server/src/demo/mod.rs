@@ -81,6 +81,7 @@ pub async fn fill(store: &Store, clock: &Clock, scale: u32) -> Result<(), Failed
     let mut cast = Cast::new(store, now)?;
     let director = cast.director().await?;
     let mut story = Story { store, shelf: &library, chance: Chance::seeded(2037), now, today, director };
+    let mut running = Vec::new();
     for Running { band, wishes, name, begun, weeks, seed, sittings } in RUNNING {
         let season = (today - i64::from(begun).weeks(), weeks);
         let told = story.curriculum(wishes, name, season, seed).await?;
@@ -93,12 +94,13 @@ pub async fn fill(store: &Store, clock: &Clock, scale: u32) -> Result<(), Failed
         for (sketch, team) in of_band.into_iter().zip(teams) {
             story.tells(sketch, team, &published, sittings).await?;
         }
+        running.push(published);
     }
     // A team without a squad is new this winter.
     for sketch in SKETCHES.iter().filter(|sketch| sketch.squad == 0) {
         cast.team(sketch).await?;
     }
-    scale::add(&story, &mut cast, scale.saturating_sub(1)).await?;
+    scale::add(&story, &mut cast, &running, scale.saturating_sub(1)).await?;
     cast.lead("nelun", "Nelun Torrby", "North Beacon").await?;
     story.curriculum("curriculum.json", Some("Winter with the ball"), (today, 6), 7).await?;
     for (seed, band) in (41..).zip(&library.bands) {

@@ -1,5 +1,5 @@
 //! A large academy beside the demo's own, so that size can be measured: other islands with the same teams, tested
-//! three times.
+//! three times, with the editions and the logs of their bands.
 
 use jiff::ToSpan;
 use jiff::civil::Date;
@@ -9,13 +9,18 @@ use uuid::Uuid;
 
 use super::Failed;
 use super::academy::{Cast, SKETCHES, Sketch};
-use super::story::{Sat, Story};
+use super::story::{Published, Sat, Story};
 
 /// Weeks ago at which every squad was tested.
 const TESTED: [i64; 3] = [26, 14, 2];
 
 /// Adds the teams of this many other islands: 23 squads and about 330 players each, in two clubs.
-pub async fn add(story: &Story<'_>, cast: &mut Cast<'_>, islands: u32) -> Result<(), Failed> {
+pub async fn add(
+    story: &Story<'_>,
+    cast: &mut Cast<'_>,
+    running: &[Published],
+    islands: u32,
+) -> Result<(), Failed> {
     for island in 1..=islands {
         let mut clubs = Vec::new();
         for side in ["North", "South"] {
@@ -28,7 +33,14 @@ pub async fn add(story: &Story<'_>, cast: &mut Cast<'_>, islands: u32) -> Result
             let team = Uuid::now_v7();
             let name = format!("{} {island}", sketch.name);
             story.store.add_team(team, club, &sketch.band.parse()?, &name, &[coach]).await?;
-            squad(story, sketch, (team, &name), coach).await?;
+            let players = squad(story, sketch, (team, &name), coach).await?;
+            // They work by the edition of their band, and log it as its first teams do.
+            if let Some(published) = running.iter().find(|each| each.edition.band.id == sketch.band) {
+                let start = published.edition.curriculum.start;
+                story.store.assign(team, published.id, start, story.now).await?;
+                let log = story.log(sketch, published.id, &published.edition, &players)?;
+                story.store.add_log(team, &log, coach, story.now).await?;
+            }
         }
     }
     Ok(())
@@ -39,7 +51,7 @@ async fn squad(
     sketch: &Sketch,
     (team, name): (Uuid, &str),
     coach: Uuid,
-) -> Result<(), Failed> {
+) -> Result<Vec<Uuid>, Failed> {
     let mut chance = Chance::named(name);
     let band = story.shelf.bands.iter().find(|b| b.id == sketch.band).ok_or("a band is missing")?;
     let born = story.today.year() - i16::from(band.oldest) - 1;
@@ -59,5 +71,6 @@ async fn squad(
         let sat = Sat { name, keeping, band: sketch.band, dates: &dates, test, standards };
         trials.extend(sat.trials(&players, &knacks, &[0, 1, 2])?);
     }
-    Ok(story.store.add_trials(team, &trials, &[], coach, story.now).await?)
+    story.store.add_trials(team, &trials, &[], coach, story.now).await?;
+    Ok(players.into_iter().map(|player| player.id).collect())
 }

@@ -123,12 +123,24 @@ impl Story<'_> {
         let own = self.own_plan(sketch, team, published).await?;
         let laid = own.edition(&published.edition).map_err(|faults| faults[0].fact.to_string())?;
         let squad = self.squad(sketch, team, &laid, sittings).await?;
-        let mut log = self.outcomes(sketch, published.id, &laid)?;
+        let log = self.log(sketch, published.id, &laid, &squad)?;
+        Ok(self.store.add_log(team.id, &log, team.coach, self.now).await?)
+    }
+
+    /// What a team logs of the sessions of an edition that are over.
+    pub fn log(
+        &self,
+        sketch: &Sketch,
+        edition: Uuid,
+        laid: &Edition,
+        squad: &[Uuid],
+    ) -> Result<LogEntries, Failed> {
+        let mut log = self.outcomes(sketch, edition, laid)?;
         // Who was there is drawn on its own, so that it changes nothing else of the story.
         let chance =
             Chance::seeded(u64::from_be_bytes(*b"presence") ^ sketch.name.len() as u64 ^ sketch.squad as u64);
-        present(&mut log, &laid, &squad, chance)?;
-        Ok(self.store.add_log(team.id, &log, team.coach, self.now).await?)
+        present(&mut log, laid, squad, chance)?;
+        Ok(log)
     }
 
     /// What the team has of its own: other days, a session that was cancelled.

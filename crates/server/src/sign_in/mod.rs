@@ -153,8 +153,9 @@ pub async fn sign_in(
     let login = shown.login.trim().to_lowercase();
     let device = known_device(request, state, &login);
     let counted = Counted::of(&login, device.as_deref());
-    let from = Counted::from(&state.reached.from(request));
-    for each in [&from, &counted] {
+    // Whoever tries wrongly from the same address does not keep out a device that is known.
+    let from = device.is_none().then(|| Counted::from(&state.reached.from(request)));
+    for each in from.iter().chain([&counted]) {
         state.tries.begin(each, Timestamp::now()).inspect_err(|_| ended(state, "slowed_down"))?;
     }
     let known = match login.len() {
@@ -164,16 +165,26 @@ pub async fn sign_in(
     let who = known.as_ref().map(|(person, _)| person.id);
     let shown = right(state, known, shown).await;
     if let (Err(_), Some(who)) = (&shown, who) {
-        state.store.note(state.clock.now(), Some(who), Deed::SignInFailed, "").await?;
+        note_failed(state, who);
     }
     let person = shown.inspect_err(|_| ended(state, "wrong"))?;
     state.tries.right(&counted);
-    state.tries.was_right(&from);
+    from.iter().for_each(|from| state.tries.was_right(from));
     ended(state, "right");
     state.store.note(state.clock.now(), Some(person.id), Deed::SignedIn, "").await?;
     let device = device.map_or_else(secrets::token, Ok)?;
     let cookies = [signed_in(state, request, person.id).await?, device_cookie(state, &login, &device)];
     Ok((person, cookies))
+}
+
+/// Notes that somebody did not get in, beside the answer: it must not take longer where somebody has the name.
+fn note_failed(state: &State, who: Uuid) {
+    let (store, now) = (state.store.clone(), state.clock.now());
+    actix_web::rt::spawn(async move {
+        if let Err(error) = store.note(now, Some(who), Deed::SignInFailed, "").await {
+            tracing::error!("a failed sign-in was not noted: {error}");
+        }
+    });
 }
 
 fn ended(state: &State, how: &str) {

@@ -1,5 +1,5 @@
-//! Published editions, as they were read. An edition never changes once it is published, and is large: hundreds of teams
-//! work by one, and each is read once.
+//! Published editions, as they were read. An edition never changes once it is published, and is large: hundreds of
+//! teams work by one, and each is read once.
 
 use std::collections::{BTreeSet, HashMap};
 use std::sync::{Arc, Mutex, PoisonError};
