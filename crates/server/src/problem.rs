@@ -19,6 +19,9 @@ use crate::facts::{Refusal, Thing};
 /// What handlers answer.
 pub type Answer<T> = Result<T, Problem>;
 
+/// What asks for a code besides the password.
+const CODE_NEEDED: &str = "/problems/code-needed";
+
 /// A problem, as `application/problem+json`.
 #[derive(Debug, Serialize, ToSchema)]
 pub struct Problem {
@@ -96,7 +99,12 @@ impl Problem {
 
     /// The password was right; a code of the person's own device is asked for as well.
     pub fn code_needed() -> Problem {
-        Problem::new(StatusCode::UNAUTHORIZED, "/problems/code-needed", Refusal::CodeNeeded)
+        Problem::new(StatusCode::UNAUTHORIZED, CODE_NEEDED, Refusal::CodeNeeded)
+    }
+
+    /// Whether nothing is wrong so far, and only a code is asked for.
+    pub fn asks_for_code(&self) -> bool {
+        self.kind == CODE_NEEDED
     }
 
     /// The code is wrong, or was used.

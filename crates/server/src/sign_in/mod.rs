@@ -164,7 +164,9 @@ pub async fn sign_in(
     };
     let who = known.as_ref().map(|(person, _)| person.id);
     let shown = right(state, known, shown).await;
-    if let (Err(_), Some(who)) = (&shown, who) {
+    if let (Err(problem), Some(who)) = (&shown, who)
+        && !problem.asks_for_code()
+    {
         note_failed(state, who);
     }
     let person = shown.inspect_err(|_| ended(state, "wrong"))?;

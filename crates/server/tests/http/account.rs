@@ -113,6 +113,8 @@ async fn with_a_second_factor_the_password_alone_does_not_let_anybody_in() {
     assert_eq!(tried(Some(&typed)).await.problem(), "/problems/wrong-code");
     let wrong = academy.send(signing_in(COACH, "another-floor", Some(recovery[1]))).await;
     assert_eq!(wrong.problem(), "/problems/wrong-password", "a wrong password does not tell of the code");
+    // Three codes and one password were wrong; that a code was asked for is nothing to note.
+    assert_eq!(lines(&academy, "&what=sign_in_failed").await.len(), 4);
     assert_eq!(coach.posts("/session/second-factor/off", json!({"password": PASSWORD})).await.status, 204);
     assert_eq!(tried(None).await.status, 200);
 }
