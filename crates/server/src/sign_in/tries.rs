@@ -116,7 +116,8 @@ fn make_room(all: &mut HashMap<Counted, Tried>, now: Timestamp) -> Answer<()> {
     if all.len() < WATCHED {
         return Ok(());
     }
-    let open = all.iter().filter(|(_, tried)| !tried.is_closed(now));
+    // One that has no try left is about to be closed.
+    let open = all.iter().filter(|(of, tried)| !tried.is_closed(now) && tried.at.len() < of.most);
     let oldest = open.min_by_key(|(_, tried)| tried.heard).map(|(of, _)| of.clone());
     oldest.and_then(|of| all.remove(&of)).map(drop).ok_or_else(|| closed(WITHIN))
 }
