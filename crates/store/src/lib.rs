@@ -9,6 +9,7 @@ pub mod assessment;
 pub mod audit;
 pub mod delivery;
 pub mod drill;
+mod editions_read;
 pub mod erasure;
 pub mod keeping;
 pub mod library;
@@ -23,7 +24,7 @@ use std::str::FromStr;
 use std::sync::Arc;
 use std::time::Duration;
 
-use crate::delivery::editions::EditionsRead;
+use crate::editions_read::EditionsRead;
 use jiff::Timestamp;
 use jogo_core::fact::{Fact, facts};
 use serde::Serialize;
