@@ -24,7 +24,7 @@ pub struct Server {
 }
 
 impl Server {
-    /// Starts the demo in a folder, anew or going on with what is there.
+    /// Starts the demo in a folder: a fresh one, or what is there with `--keep`.
     pub fn start(folder: &Path, more: &[&str]) -> Result<Server, Failed> {
         let program = std::env::current_exe()?.with_file_name("jogo");
         let mut process = Command::new(program)

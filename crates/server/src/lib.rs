@@ -28,6 +28,7 @@ pub use commands::Stopped;
 pub use post::transport::Post;
 pub use problem::LARGEST_BODY;
 pub use serving::health::measures;
+pub use serving::housekeeping::forget;
 pub use serving::reached::{PublicUrl, Reached};
 pub use state::State;
 pub use views::team_levels::rebuild;

@@ -12,6 +12,9 @@ use crate::problem::Problem;
 #[folder = "../../web/dist"]
 struct Built;
 
+/// The first words of addresses of earlier versions, which lead on to those of today.
+const MOVED: [&str; 2] = ["evenings", "tonight"];
+
 /// How files and pages are asked.
 const READ_ONLY: (HeaderName, &str) = (header::ALLOW, "GET, HEAD, OPTIONS");
 
@@ -69,9 +72,14 @@ pub async fn serve(request: HttpRequest) -> Result<HttpResponse, Problem> {
             Err(Problem::not_found(Thing::Page))
         }
         None if path == "index.html" => page(StatusCode::OK),
-        None if PAGES.contains(&path.split('/').next().unwrap_or_default()) => page(StatusCode::OK),
+        None if is_page(path) => page(StatusCode::OK),
         None => page(StatusCode::NOT_FOUND),
     }
+}
+
+fn is_page(path: &str) -> bool {
+    let first = path.split('/').next().unwrap_or_default();
+    PAGES.contains(&first) || MOVED.contains(&first)
 }
 
 fn page(status: StatusCode) -> Result<HttpResponse, Problem> {

@@ -3,6 +3,11 @@
 
 ALTER TABLE player ADD COLUMN left_on TEXT;
 
+-- A name is free again in a squad once the child who had it has left.
+DROP INDEX player_by_name;
+CREATE UNIQUE INDEX player_by_name ON player (team, lower(name)) WHERE left_on IS NULL;
+CREATE INDEX player_by_team ON player (team);
+
 -- The ids of deleted notes: a phone that sends one again does not bring it back.
 CREATE TABLE note_deleted (id BLOB PRIMARY KEY CHECK (length(id) = 16)) STRICT;
 

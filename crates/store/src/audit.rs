@@ -47,6 +47,7 @@ pub enum Deed {
     Published,
     PlayerExported,
     SquadExported,
+    ResultsExported,
     PlayerCorrected,
     PlayerLeft,
     PlayerBack,

@@ -59,10 +59,13 @@ pub const COPY_BEFORE_NAME: &str = "academy-before-";
 
 /// Copies a database that is about to be changed by a newer version, and keeps the copy beside it.
 pub(crate) async fn copy_before(database: &SqlitePool, migrations: &Migrator, file: &Path) -> Stored<()> {
-    let known = "SELECT COUNT(*) FROM sqlite_schema WHERE name = '_sqlx_migrations'";
-    if sqlx::query_scalar::<_, i64>(known).fetch_one(database).await? == 0 {
+    let tables = "SELECT COUNT(*), COALESCE(SUM(name = '_sqlx_migrations'), 0) FROM sqlite_schema";
+    match sqlx::query_as::<_, (i64, i64)>(tables).fetch_one(database).await? {
+        // The first start was cut off before it wrote anything.
+        (0, _) => return Ok(()),
         // It may be the database of another program: nothing is written into it.
-        return Err(StoreError::Foreign { file: file.to_owned() });
+        (_, 0) => return Err(StoreError::Foreign { file: file.to_owned() }),
+        _ => {}
     }
     let done: i64 = sqlx::query_scalar("SELECT COALESCE(MAX(version), 0) FROM _sqlx_migrations")
         .fetch_one(database)
@@ -72,12 +75,10 @@ pub(crate) async fn copy_before(database: &SqlitePool, migrations: &Migrator, fi
         return Ok(());
     }
     let copy = file.with_file_name(format!("{COPY_BEFORE_NAME}{newest:04}.sqlite"));
-    if is_there(&copy) {
-        return Ok(());
+    match copy.exists() {
+        true => Ok(()),
+        false => finished(&copy, async |unfinished| copied(file, unfinished).await).await,
     }
-    made_for_the_owner(&copy)?;
-    sqlx::query("VACUUM INTO ?").bind(copy.to_string_lossy()).execute(database).await?;
-    Ok(())
 }
 
 /// What the database's schema says of a version of Jogo that does not know it.
@@ -110,31 +111,40 @@ pub async fn back_up(file: &Path, to: &Path) -> Stored<Holds> {
     if !is_there(file) {
         return Err(StoreError::Missing { file: file.to_owned() });
     }
-    let unfinished = PathBuf::from(format!("{}.part", to.display()));
-    if to.exists() {
-        return Err(StoreError::NotWritten { file: to.to_owned(), why: "there is one already".into() });
-    }
-    // Left by a copy that was cut off.
-    std::fs::remove_file(&unfinished).ok();
-    made_for_the_owner(&unfinished)?;
-    let held = copied(file, &unfinished).await.and_then(|held| {
-        let kept = File::open(&unfinished).and_then(|copy| copy.sync_all());
-        let kept = kept.and_then(|()| std::fs::rename(&unfinished, to));
-        kept.map_err(|e| StoreError::NotWritten { file: to.to_owned(), why: e.to_string() })?;
-        Ok(held)
-    });
-    if held.is_err() {
-        std::fs::remove_file(&unfinished).ok();
-    }
-    held
+    finished(to, async |unfinished| {
+        copied(file, unfinished).await?;
+        examine(unfinished).await
+    })
+    .await
 }
 
-async fn copied(file: &Path, to: &Path) -> Stored<Holds> {
+/// Writes a file under another name, and gives it its own once it is whole and on the disk; what fails is not left
+/// behind. Errs if there is one already.
+async fn finished<T>(to: &Path, write: impl AsyncFnOnce(&Path) -> Stored<T>) -> Stored<T> {
+    let not_written = |why: String| StoreError::NotWritten { file: to.to_owned(), why };
+    if to.exists() {
+        return Err(not_written("there is one already".into()));
+    }
+    let unfinished = PathBuf::from(format!("{}.part", to.display()));
+    // Left by one that was cut off.
+    std::fs::remove_file(&unfinished).ok();
+    made_for_the_owner(&unfinished)?;
+    let written = write(&unfinished).await.and_then(|written| {
+        let kept = File::open(&unfinished).and_then(|copy| copy.sync_all());
+        kept.and_then(|()| std::fs::rename(&unfinished, to)).map_err(|e| not_written(e.to_string()))?;
+        Ok(written)
+    });
+    if written.is_err() {
+        std::fs::remove_file(&unfinished).ok();
+    }
+    written
+}
+
+async fn copied(file: &Path, to: &Path) -> Stored<()> {
     let mut from = opened(file).await?;
     let done = sqlx::query("VACUUM INTO ?").bind(to.to_string_lossy()).execute(&mut from).await;
     from.close().await?;
-    done.map_err(|error| judged(file, error))?;
-    examine(to).await
+    done.map(drop).map_err(|error| judged(file, error))
 }
 
 /// Looks at every page and every row of a database of an academy, and says what it holds. Errs at the first thing that

@@ -1218,6 +1218,7 @@ export interface Messages {
   'deed-published': null
   'deed-player_exported': null
   'deed-squad_exported': null
+  'deed-results_exported': null
   'deed-player_corrected': null
   'deed-player_left': null
   'deed-player_back': null

@@ -43,13 +43,21 @@ const longDay = dates({ weekday: 'long', day: 'numeric', month: 'long' })
 const month = dates({ month: 'short', year: 'numeric' })
 const time = dates({ hour: '2-digit', minute: '2-digit' })
 const weekday = dates({ weekday: 'short' })
+const moment = dates({ dateStyle: 'medium', timeStyle: 'short' })
+const dayOfMoment = dates({ dateStyle: 'medium' })
 
 /** A civil date in the reader's form. */
 export const asDay = (date: string) => day().format(at(date))
 export const asLongDay = (date: string) => longDay().format(at(date))
+/** A civil date with its year: for what lies far from today. */
+export const asDate = (date: string) => dayOfMoment().format(at(date))
 /** The month of a civil date. */
 export const asMonth = (date: string) => month().format(at(date))
 export const asTime = (timestamp: string) => time().format(new Date(timestamp))
+/** When something happened, by the reader's clock, with the year. */
+export const asMoment = (timestamp: string) => moment().format(new Date(timestamp))
+/** On which day something happened, by the reader's clock, with the year. */
+export const asDayOf = (timestamp: string) => dayOfMoment().format(new Date(timestamp))
 /** A day of the week, from 1 for Monday. */
 export const asWeekday = (nth: number) => weekday().format(at(`2029-01-0${nth}`))
 

@@ -58,7 +58,7 @@ pub fn must_be_there(data: &Path) -> Result<(), String> {
         true => Ok(()),
         false => Err(format!(
             "the academy that was in {} is gone: {} is missing or empty. Give another folder with --data, or restore \
-             the latest backup (jogo restore); to begin anew, take another folder",
+             the latest backup (jogo restore); to start over, use another folder",
             data.display(),
             database(data).display()
         )),

@@ -15,6 +15,7 @@ use std::io::Write;
 use std::path::PathBuf;
 
 use clap::Parser;
+use jogo_store::audit::Deed;
 
 use crate::api;
 use crate::clock::Clock;
@@ -160,7 +161,10 @@ pub async fn run(command: Command) -> Result<(), Stopped> {
         Command::Library(command) => print(&library::run(&command)?),
         Command::Import { paths, data } => {
             let store = folder::open(&data, Known::MayBegin).await?;
-            print(&library::import(&store, &paths, Clock::Running.now()).await?)
+            let (says, now) =
+                (library::import(&store, &paths, Clock::Running.now()).await?, Clock::Running.now());
+            store.note(now, None, Deed::Imported, "").await.map_err(|e| e.to_string())?;
+            print(&says)
         }
         Command::Export { folder, data } => {
             print(&library::export(&folder::open(&data, Known::MustBeThere).await?, &folder).await?)
@@ -187,7 +191,7 @@ async fn serve_academy(data: PathBuf, listen: &Listen, nights: &Nights) -> Resul
     folder::made(&data, Known::MayBegin)?;
     let _served_here = folder::lock(&data)?;
     if key_was_there {
-        // It was served before: an academy that is gone is not begun anew without a word.
+        // It was served before: an academy that is gone is never replaced by an empty one silently.
         folder::must_be_there(&data)?;
     }
     let store = folder::open(&data, Known::MayBegin).await?;

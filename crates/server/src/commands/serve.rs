@@ -9,10 +9,10 @@ use actix_web::web::{self, Data};
 use actix_web::{App, HttpServer};
 use clap::{Args, ValueEnum};
 use jiff::civil::Date;
-use jogo_store::people::Role;
 use tracing_subscriber::filter::LevelFilter;
 
 use super::folder;
+use super::user::role_word;
 use crate::clock::Clock;
 use crate::problem::Answer;
 use crate::serving::health;
@@ -190,12 +190,7 @@ async fn welcome(state: &State, at: SocketAddr) -> Result<String, String> {
         says +=
             &format!("\nSample people (one tap on the sign-in page, or password “{}”):\n", demo::PASSWORD);
         for person in state.store.samples().await.map_err(|e| e.to_string())? {
-            let role = match person.role {
-                Role::Director => "director",
-                Role::ClubLead => "club lead",
-                Role::Coach => "coach",
-            };
-            says += &format!("  {:<9} {:<18} {role}\n", person.login, person.name);
+            says += &format!("  {:<9} {:<18} {}\n", person.login, person.name, role_word(person.role));
         }
     }
     if state.store.people().await.map_err(|e| e.to_string())?.is_empty() {

@@ -105,14 +105,19 @@ async fn person(store: &Store, login: &str) -> Result<Person, String> {
     found.map(|(person, _)| person).ok_or_else(|| format!("Nobody signs in as “{login}”."))
 }
 
+/// What somebody is there for, in a word.
+pub fn role_word(role: Role) -> &'static str {
+    match role {
+        Role::Director => "director",
+        Role::ClubLead => "club lead",
+        Role::Coach => "coach",
+    }
+}
+
 async fn list(store: &Store) -> Result<String, String> {
     let mut text = String::new();
     for Person { login, name, role, .. } in store.people().await.map_err(said)? {
-        let role = match role {
-            Role::Director => "director",
-            Role::ClubLead => "club lead",
-            Role::Coach => "coach",
-        };
+        let role = role_word(role);
         text += &format!("{login:<20} {role:<10} {name}\n");
     }
     for shut_out in store.shut_out_people().await.map_err(said)? {

@@ -32,16 +32,38 @@ pub async fn watched<B: MessageBody + 'static>(
     if method == Method::HEAD {
         request.head_mut().method = Method::GET;
     }
-    let answered = tokio::time::timeout(LONGEST, next.call(request)).await;
-    let mut answered = answered.map_err(|_| Problem::too_slow())??;
-    let route = answered.request().match_pattern().unwrap_or_else(|| "other".into());
-    let (status, took) = (answered.status().as_u16(), began.elapsed());
-    if let Some(state) = answered.request().app_data::<Data<State>>() {
+    let state = request.app_data::<Data<State>>().cloned();
+    let answered = within(LONGEST, next.call(request)).await;
+    let (route, status) = match &answered {
+        Ok(answered) => (answered.request().match_pattern(), answered.status()),
+        Err(error) => (None, error.as_response_error().status_code()),
+    };
+    let (route, status, took) = (route.unwrap_or_else(|| "other".into()), status.as_u16(), began.elapsed());
+    if let Some(state) = state {
         state.measures.answered(method.as_str(), &route, status, took);
     }
     tracing::info!(request = number, %method, route, status, ms = took.as_millis() as u64, "answered");
+    let mut answered = answered?;
     if let Ok(number) = HeaderValue::from_str(&number) {
         answered.headers_mut().insert(NUMBER, number);
     }
     Ok(answered)
+}
+
+/// What is answered within a time, or that it took too long.
+async fn within<T>(longest: Duration, answer: impl Future<Output = Result<T, Error>>) -> Result<T, Error> {
+    tokio::time::timeout(longest, answer).await.map_err(|_| Problem::too_slow())?
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[actix_web::test]
+    async fn what_takes_too_long_is_cut_and_says_so() {
+        let slow = within(Duration::from_millis(10), std::future::pending::<Result<(), Error>>()).await;
+        let status = slow.map_err(|error| error.as_response_error().status_code().as_u16());
+        assert_eq!(status, Err(408));
+        assert!(within(LONGEST, async { Ok(()) }).await.is_ok());
+    }
 }

@@ -34,7 +34,7 @@ pub fn chosen(password: &str, login: &str) -> Result<(), Fact> {
     if login.chars().count() > 2 && password.to_lowercase().contains(login) {
         return Err(Entered::PasswordNames { name: login.to_owned() }.into());
     }
-    // So many tries, a power of ten, are made in no time by whoever has the hash, and online within a season.
+    // Fewer guesses than this take no time for whoever has the hash, and less than a season online.
     if zxcvbn(password, &[login]).guesses_log10() < GUESSES_LOG10 {
         return Err(Entered::PasswordGuessed.into());
     }

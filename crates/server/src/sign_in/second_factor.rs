@@ -9,17 +9,17 @@ use super::secrets;
 use crate::problem::{Answer, Problem};
 use crate::state::State;
 
-/// A code has so many digits…
+/// Digits of a code.
 const DIGITS: usize = 6;
-/// …lasts for so many seconds…
+/// Seconds for which a code is shown.
 const STEP: u64 = 30;
-/// …and is taken so many steps early or late, for clocks that differ.
+/// A code is accepted this many steps early or late, for clocks that differ.
 const SKEW: u64 = 1;
 /// How long a secret is, in bytes.
 const SECRET: usize = 20;
-/// How many recovery codes somebody gets…
+/// How many recovery codes a person gets.
 const RECOVERY_CODES: usize = 8;
-/// …each of so many hexadecimal digits.
+/// Hexadecimal digits of a recovery code.
 const RECOVERY_DIGITS: usize = 16;
 
 /// A new secret.

@@ -12,11 +12,11 @@ use jiff::{SignedDuration, Timestamp};
 use super::secrets;
 use crate::problem::{Answer, Problem};
 
-/// How many wrong passwords for one login…
+/// Wrong passwords for one login, within `WITHIN`, that close it.
 const WRONG: usize = 8;
-/// …or from one address, where a whole club may sit behind it…
+/// The same from one address, which a whole club may share.
 const WRONG_FROM_ADDRESS: usize = 200;
-/// …within this time close it, the first time for as long.
+/// Wrong passwords are counted for this long; the first closure lasts as long.
 const WITHIN: SignedDuration = SignedDuration::from_mins(5);
 /// The longest that it stays closed at once.
 const LONGEST: SignedDuration = SignedDuration::from_hours(2);

@@ -2,6 +2,7 @@
 
 use actix_web::http::Method;
 use actix_web::test::TestRequest;
+use jiff::ToSpan;
 use rstest::rstest;
 use serde_json::{Value, json};
 use totp_rs::{Algorithm, Secret, TOTP};
@@ -78,6 +79,29 @@ async fn where_one_is_signed_in_is_listed_and_ended() {
         (third.gets("/session").await.status, desk.gets("/session").await.status),
         (401.try_into().unwrap(), 200.try_into().unwrap())
     );
+}
+
+#[actix_web::test]
+async fn sign_ins_last_as_long_as_the_academy_says() {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let read = director.gets("/academy").await;
+    let mut settings = read.body["academy"].clone();
+    settings["sign_ins"] = json!({"idle_days": 20, "whole_days": 10, "directors_need_code": false});
+    let etag = read.etag.unwrap();
+    let refused = director.writes(Method::PUT, "/academy", &etag, settings.clone()).await;
+    assert_eq!(refused.pointers(), ["/sign_ins/idle_days"], "nobody stays longer than the whole limit");
+    settings["sign_ins"]["idle_days"] = json!(5);
+    assert_eq!(director.writes(Method::PUT, "/academy", &etag, settings).await.status, 200);
+    let session = academy.send(signing_in(COACH, PASSWORD, None)).await;
+    let kept_for = session.cookie.unwrap().max_age().unwrap();
+    assert_eq!(kept_for.whole_days(), 10, "the browser keeps it for the whole limit");
+    let coach = session.body["id"].as_str().unwrap().parse().unwrap();
+    let there = async |days: i64| {
+        let later = academy.state.clock.now() + (24 * days).hours();
+        academy.state.store.sign_ins(coach, &[], later).await.unwrap().len()
+    };
+    assert_eq!((there(4).await, there(5).await), (1, 0), "and the server for as long as nobody is there");
 }
 
 /// The code that an app shows now, or so many steps of half a minute later.
@@ -226,16 +250,18 @@ async fn what_was_done_is_read_by_directors_and_names_no_child() {
     let player = format!("{team}/players/{}", first["id"].as_str().unwrap());
     coach.gets(&format!("{player}/export")).await;
     coach.gets(&format!("{team}/roster?form=csv")).await;
+    coach.gets(&format!("{team}/results?form=csv")).await;
     let about = json!({"name": "Quillen", "birth_month": "2022-04", "strong_foot": "left"});
     assert_eq!(coach.sends(own_page(Method::PUT, &player).set_json(about)).await.status, 204);
     assert_eq!(coach.sends(own_page(Method::DELETE, &player)).await.status, 200);
     let all = lines(&academy, "").await;
     let deeds: Vec<&str> = all.iter().map(|(what, _)| what.as_str()).collect();
     assert_eq!(
-        deeds[1..7],
+        deeds[1..8],
         [
             "player_erased",
             "player_corrected",
+            "results_exported",
             "squad_exported",
             "player_exported",
             "sign_in_failed",

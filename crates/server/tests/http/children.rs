@@ -1,8 +1,12 @@
 //! What is kept of children: corrected, left, erased; and notes that are deleted.
 
+use actix_web::cookie::Key;
 use actix_web::http::Method;
+use jiff::civil::{Date, date};
 use rstest::rstest;
 use serde_json::json;
+
+use jogo::{Clock, Post, State};
 
 use super::{COACH, DIRECTOR, LEAD, academy, own_page};
 
@@ -65,6 +69,36 @@ async fn whoever_left_is_listed_with_the_day_on_which_they_are_erased_and_can_co
     assert_eq!(coach.posts(&format!("{player}/return"), json!(null)).await.status, 204);
     let back = coach.gets(&format!("{team}/squad")).await.body["players"].clone();
     assert_eq!(back, squad, "with all that was measured");
+}
+
+// The setting of the academy decides: none, and they are gone the day after.
+#[rstest]
+#[case::on_the_day_itself(date(2031, 2, 10), 0, 0)]
+#[case::the_day_after(date(2031, 2, 11), 0, 1)]
+#[case::a_month_is_kept(date(2031, 3, 10), 1, 0)]
+#[case::a_month_is_over(date(2031, 3, 11), 1, 1)]
+#[actix_web::test]
+async fn whoever_left_is_erased_when_the_time_of_the_academy_has_passed(
+    #[case] today: Date,
+    #[case] months: u32,
+    #[case] erased: usize,
+) {
+    let academy = academy().await;
+    let (coach, director) = (academy.signed_in(COACH).await, academy.signed_in(DIRECTOR).await);
+    let read = director.gets("/academy").await;
+    let mut settings = read.body["academy"].clone();
+    settings["keep_left_months"] = json!(months);
+    assert_eq!(director.writes(Method::PUT, "/academy", &read.etag.unwrap(), settings).await.status, 200);
+    let team = coach.team().await;
+    let squad = coach.gets(&format!("{team}/squad")).await.body;
+    let player = format!("{team}/players/{}", squad["players"][0]["id"].as_str().unwrap());
+    assert_eq!(coach.posts(&format!("{player}/leave"), json!(null)).await.status, 204);
+    let store = academy.state.store.clone();
+    let post = Post::Outbox(academy.folder.path().join("outbox"));
+    let later = State::new(store, Clock::held(today).unwrap(), Key::generate(), false, post);
+    assert_eq!(jogo::forget(&later).await.unwrap(), erased);
+    let left = director.gets("/left").await.body;
+    assert_eq!(left.as_array().unwrap().len(), 1 - erased);
 }
 
 #[actix_web::test]

@@ -78,6 +78,7 @@ async fn many_wrong_passwords_close_the_address_that_they_come_from_and_no_other
 #[case::a_page("/today", 200)]
 #[case::a_page_of_a_thing("/drills/weave-six", 200)]
 #[case::the_page_that_is_kept_for_no_network("/index.html", 200)]
+#[case::a_page_of_an_earlier_version("/tonight", 200)]
 #[case::no_page("/wp-login.php", 404)]
 #[case::no_file("/assets/nothing.js", 404)]
 #[case::nothing_of_the_interface("/api/v1/nothing", 404)]

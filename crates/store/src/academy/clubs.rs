@@ -41,7 +41,8 @@ pub struct Club {
     pub teams: Vec<StaffedTeam>,
 }
 
-fn taken(error: sqlx::Error, taken: Taken) -> StoreError {
+/// What the database says of a name that somebody or something else has.
+pub(crate) fn taken(error: sqlx::Error, taken: Taken) -> StoreError {
     match error.as_database_error() {
         Some(e) if e.is_unique_violation() => taken.into(),
         _ => error.into(),

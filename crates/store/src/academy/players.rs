@@ -9,10 +9,11 @@ use serde::Serialize;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
+use crate::academy::clubs::taken;
 use crate::academy::teams::{Player, Team};
 use crate::audit::{self, Deed};
 use crate::erasure::{self, Erased};
-use crate::{Store, StoreError, Stored, Taken, assessment::counts, from_json, from_word, parsed, to_word};
+use crate::{Store, Stored, Taken, assessment::counts, from_json, from_word, parsed, to_word};
 
 /// A player who has left.
 #[derive(Clone, Debug, PartialEq, Eq)]
@@ -230,18 +231,14 @@ impl Store {
         )
         .execute(&mut *tx)
         .await
-        .map_err(|error| match error.as_database_error() {
-            Some(e) if e.is_unique_violation() => {
-                StoreError::from(Taken::PlayerName { name: about.name.clone() })
-            }
-            _ => error.into(),
-        })?;
+        .map_err(|e| taken(e, Taken::PlayerName { name: about.name.clone() }))?;
         counts::forget(&mut tx, team.id).await?;
         audit::put(&mut tx, (at, Some(by)), Deed::PlayerCorrected, &of(team)).await?;
         Ok(tx.commit().await?)
     }
 
-    /// A player has left the squad on a day, or is back. What is kept of them stays until its time has passed.
+    /// A player has left the squad on a day, or is back. What is kept of them stays until its time has passed. Errs if
+    /// somebody who comes back has the name of another one by now.
     pub async fn set_left(
         &self,
         team: &Team,
@@ -252,9 +249,12 @@ impl Store {
     ) -> Stored<()> {
         let on = left_on.map(|day| day.to_string());
         let mut tx = self.begin().await?;
+        let name = sqlx::query_scalar!("SELECT name FROM player WHERE id = ?", player);
+        let name = name.fetch_one(&mut *tx).await?;
         sqlx::query!("UPDATE player SET left_on = ? WHERE id = ? AND team = ?", on, player, team.id)
             .execute(&mut *tx)
-            .await?;
+            .await
+            .map_err(|e| taken(e, Taken::PlayerName { name }))?;
         counts::forget(&mut tx, team.id).await?;
         let deed = if left_on.is_some() { Deed::PlayerLeft } else { Deed::PlayerBack };
         audit::put(&mut tx, (at, Some(by)), deed, &of(team)).await?;

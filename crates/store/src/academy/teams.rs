@@ -8,6 +8,7 @@ use jogo_core::ids::BandId;
 use jogo_core::technique::skill::Side;
 use uuid::Uuid;
 
+use crate::academy::clubs::taken;
 use crate::{Store, StoreError, Stored, Taken, assessment::counts, from_word, parsed, stamp, to_word};
 
 /// A team, with the name of its club.
@@ -162,12 +163,7 @@ impl Store {
             )
             .execute(&mut *tx)
             .await
-            .map_err(|error| match error.as_database_error() {
-                Some(e) if e.is_unique_violation() => {
-                    StoreError::from(Taken::PlayerName { name: about.name.clone() })
-                }
-                _ => error.into(),
-            })?;
+            .map_err(|e| taken(e, Taken::PlayerName { name: about.name.clone() }))?;
             added += 1;
         }
         counts::forget(&mut tx, team).await?;

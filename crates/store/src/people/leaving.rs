@@ -40,7 +40,7 @@ impl Store {
         Ok(true)
     }
 
-    /// Lets somebody in again who was shut out; the teams and clubs that they had are given to them anew. False if
+    /// Lets somebody in again who was shut out; their teams and clubs have to be given back one by one. False if
     /// they are not shut out.
     pub async fn let_in_again(&self, person: Uuid, by: Uuid, at: Timestamp) -> Stored<bool> {
         let mut tx = self.begin().await?;

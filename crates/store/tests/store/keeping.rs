@@ -102,17 +102,50 @@ async fn the_database_of_another_program_is_left_alone() {
     assert!(matches!(examine(&file).await.unwrap_err(), StoreError::Foreign { .. }));
 }
 
+/// The copies that were made before a newer version changed a database.
+fn copies_before(folder: &Path) -> Vec<std::path::PathBuf> {
+    let files = std::fs::read_dir(folder).unwrap().map(|entry| entry.unwrap().path());
+    files.filter(|path| path.file_name().unwrap().to_string_lossy().starts_with("academy-before-")).collect()
+}
+
+// The power went while the first one was written.
+#[tokio::test]
+async fn a_copy_before_an_update_that_was_cut_off_is_made_again() {
+    let folder = tempfile::tempdir().unwrap();
+    let file = folder.path().join("academy.sqlite");
+    of_version(18, &file).await.close().await;
+    Store::open(&file).await.unwrap().close().await;
+    let copy = copies_before(folder.path()).remove(0);
+    let again = tempfile::tempdir().unwrap();
+    let file = again.path().join("academy.sqlite");
+    of_version(18, &file).await.close().await;
+    let cut_off = format!("{}.part", copy.file_name().unwrap().to_string_lossy());
+    std::fs::write(again.path().join(&cut_off), "half of it").unwrap();
+    Store::open(&file).await.unwrap().close().await;
+    assert_eq!(copies_before(again.path()), [again.path().join(copy.file_name().unwrap())]);
+    examine(&copies_before(again.path())[0]).await.unwrap();
+}
+
+#[tokio::test]
+async fn a_first_start_that_was_cut_off_is_no_other_programs_database() {
+    let folder = tempfile::tempdir().unwrap();
+    let file = folder.path().join("academy.sqlite");
+    let options = SqliteConnectOptions::new().filename(&file).create_if_missing(true);
+    let mut begun = options.connect().await.unwrap();
+    sqlx::raw_sql("CREATE TABLE begun (at TEXT); DROP TABLE begun").execute(&mut begun).await.unwrap();
+    begun.close().await.unwrap();
+    assert!(std::fs::metadata(&file).unwrap().len() > 0);
+    let store = Store::open(&file).await.unwrap();
+    assert!(store.people().await.unwrap().is_empty() && copies_before(folder.path()).is_empty());
+}
+
 #[tokio::test]
 async fn an_earlier_database_is_copied_before_it_is_changed_and_a_later_one_is_refused() {
     let folder = tempfile::tempdir().unwrap();
     let file = folder.path().join("academy.sqlite");
     of_version(18, &file).await.close().await;
     Store::open(&file).await.unwrap().close().await;
-    let copies: Vec<_> = std::fs::read_dir(folder.path())
-        .unwrap()
-        .map(|entry| entry.unwrap().path())
-        .filter(|path| path.file_name().unwrap().to_string_lossy().starts_with("academy-before-"))
-        .collect();
+    let copies = copies_before(folder.path());
     assert_eq!(copies.len(), 1);
     let mut before = SqliteConnectOptions::new().filename(&copies[0]).connect().await.unwrap();
     let last: i64 =

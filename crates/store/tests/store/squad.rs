@@ -193,6 +193,22 @@ async fn whoever_left_is_seen_nowhere_comes_back_whole_and_is_erased_when_the_ti
     assert_eq!(store.birth_months(&called("u8-u9")).await.unwrap().len(), 4, "nothing is kept of them");
 }
 
+#[tokio::test]
+async fn the_name_of_a_child_who_left_is_free_and_two_of_one_name_are_not_let_in() {
+    let academy = with_squads().await;
+    let Academy { store, coach, team, .. } = &academy;
+    let team = store.team(*team).await.unwrap().unwrap();
+    let now = at("20:00:00");
+    store.set_left(&team, id(100), Some(date(2031, 2, 10)), *coach, now).await.unwrap();
+    assert_eq!(store.add_players(team.id, &[player(150, "Una")], *coach, now).await.unwrap(), 1);
+    let back = store.set_left(&team, id(100), None, *coach, now).await.unwrap_err();
+    assert!(matches!(&back, StoreError::Taken(taken) if taken.code == "taken-player-name"), "{back}");
+    let about = NewPlayer { name: "Una S".into(), ..player(150, "Una").about };
+    store.correct_player(&team, id(150), &about, *coach, now).await.unwrap();
+    store.set_left(&team, id(100), None, *coach, now).await.unwrap();
+    assert_eq!(store.players(team.id).await.unwrap().len(), 4);
+}
+
 // A long reader, as a copy that is being made, sees the database as it was before.
 #[tokio::test]
 async fn an_erasure_waits_for_whoever_still_reads_and_says_so() {

@@ -8,7 +8,7 @@ import { useForm } from 'react-hook-form'
 import type { Schemas } from '../../api/client'
 import { dropOthers, useOutbox } from '../../storage/outbox'
 import { t } from '../../texts/t'
-import { asDay } from '../../ui/figures'
+import { asDayOf } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { Sure } from '../../ui/Sure'
 import { useAccount, useSignIns } from './queries'
@@ -103,7 +103,6 @@ function Devices() {
   const { end } = useAccount()
   if (signIns.isError) return <ErrorNote error={signIns.error} />
   if (!signIns.data) return <Loading />
-  const day = (at: string) => asDay(at.slice(0, 10))
   return (
     <>
       {end.isError && <ErrorNote error={end.error} />}
@@ -125,7 +124,7 @@ function Devices() {
               {each.own && ` (${t('account-device-own')})`}
             </Typography>
             <Typography variant="body2" color="text.secondary">
-              {t('account-device-when', { since: day(each.since), seen: day(each.seen_at) })}
+              {t('account-device-when', { since: asDayOf(each.since), seen: asDayOf(each.seen_at) })}
             </Typography>
           </Box>
           {!each.own && (

@@ -11,7 +11,7 @@ import { useSearchParams } from 'react-router'
 import { deedValues } from '../../api/schema'
 import { t } from '../../texts/t'
 import { SelectCell } from '../../ui/fields'
-import { asDay, asTime } from '../../ui/figures'
+import { asMoment } from '../../ui/figures'
 import { ErrorNote, Loading } from '../../ui/notes'
 import { usePeople } from '../academy/clubs/queries'
 import { useAudit } from './queries'
@@ -81,7 +81,7 @@ export function AuditPage() {
             {lines.map((line) => (
               <TableRow key={line.id}>
                 <TableCell sx={{ whiteSpace: 'nowrap' }}>
-                  {asDay(line.at.slice(0, 10))}, {asTime(line.at)}
+                  {asMoment(line.at)}
                 </TableCell>
                 <TableCell>{line.by ?? t('audit-by-itself')}</TableCell>
                 <TableCell>{t(`deed-${line.what}`)}</TableCell>

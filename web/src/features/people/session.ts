@@ -2,7 +2,7 @@
 
 import { hashKey, type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, ProblemError, type Schemas } from '../../api/client'
-import { forgetRead as forgetKept, keepReadNow } from '../../storage/device'
+import { forgetRead as forgetKept } from '../../storage/device'
 import { forgetGlimpse } from '../../storage/glimpse'
 import { sendForNobody } from '../../storage/outbox'
 import { chosenLanguage, forgetChildren, signedOut } from '../../storage/remembered'
@@ -67,7 +67,7 @@ export function forgetRead(queries: QueryClient) {
   sendForNobody()
   forgetOthers(queries)
   forgetChildren()
-  void keepReadNow().then(forgetKept)
+  void forgetKept()
 }
 
 export const useSamples = () =>

@@ -42,6 +42,18 @@ async fn of_team(state: &State, team: &Team, player: Uuid) -> Answer<Player> {
     squad.into_iter().find(|known| known.id == player).ok_or_else(|| Problem::not_found(Thing::Player))
 }
 
+/// A player of the squad, and their team, for whoever may do something with them.
+async fn player_of(
+    who: &SignedIn,
+    state: &State,
+    (team, player): (Uuid, Uuid),
+    act: Act,
+) -> Answer<(Team, Player)> {
+    let team = who.team(state, team, act).await?;
+    let player = of_team(state, &team, player).await?;
+    Ok((team, player))
+}
+
 /// The progress sheet of a player.
 #[utoipa::path(operation_id = "players_progress", params(("team" = Uuid, Path), ("player" = Uuid, Path)),
     responses((status = 200, body = ProgressSheet)))]
@@ -51,9 +63,7 @@ pub(in crate::api) async fn progress(
     state: Data<State>,
     path: Path<(Uuid, Uuid)>,
 ) -> Answer<Json<ProgressSheet>> {
-    let (team, player) = path.into_inner();
-    let team = who.team(&state, team, Act::SeeTeam).await?;
-    let player = of_team(&state, &team, player).await?;
+    let (team, player) = player_of(&who, &state, path.into_inner(), Act::SeeTeam).await?;
     Ok(Json(ProgressSheet::of(&state, team, &player).await?))
 }
 
@@ -69,9 +79,7 @@ pub(in crate::api) async fn export(
     state: Data<State>,
     path: Path<(Uuid, Uuid)>,
 ) -> Answer<HttpResponse> {
-    let (team, player) = path.into_inner();
-    let team = who.team(&state, team, Act::SeeTeam).await?;
-    let player = of_team(&state, &team, player).await?;
+    let (team, player) = player_of(&who, &state, path.into_inner(), Act::SeeTeam).await?;
     let facts = state.store.player_facts(&team, &player).await?;
     let about = format!("{} {}", team.club, team.name);
     state.store.note(state.clock.now(), Some(who.0.id), Deed::PlayerExported, &about).await?;
@@ -89,9 +97,7 @@ pub(in crate::api) async fn correct(
     path: Path<(Uuid, Uuid)>,
     said: Json<Corrected>,
 ) -> Answer<HttpResponse> {
-    let (team, player) = path.into_inner();
-    let team = who.team(&state, team, Act::KeepPlayers).await?;
-    let player = of_team(&state, &team, player).await?;
+    let (team, player) = player_of(&who, &state, path.into_inner(), Act::KeepPlayers).await?;
     let about = said.into_inner().read(state.today().await?)?;
     state.store.correct_player(&team, player.id, &about, who.0.id, state.clock.now()).await?;
     Ok(HttpResponse::NoContent().finish())
@@ -107,9 +113,7 @@ pub(in crate::api) async fn leave(
     state: Data<State>,
     path: Path<(Uuid, Uuid)>,
 ) -> Answer<HttpResponse> {
-    let (team, player) = path.into_inner();
-    let team = who.team(&state, team, Act::KeepPlayers).await?;
-    let player = of_team(&state, &team, player).await?;
+    let (team, player) = player_of(&who, &state, path.into_inner(), Act::KeepPlayers).await?;
     let (today, now) = (state.today().await?, state.clock.now());
     state.store.set_left(&team, player.id, Some(today), who.0.id, now).await?;
     Ok(HttpResponse::NoContent().finish())

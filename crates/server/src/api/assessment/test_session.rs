@@ -7,6 +7,7 @@ use actix_web::{get, post};
 use jogo_core::assessment::results::list;
 use jogo_core::assessment::results::list::ResultLine;
 use jogo_core::ids::TestId;
+use jogo_store::audit::Deed;
 use serde::Serialize;
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -86,6 +87,8 @@ pub(in crate::api) async fn export(
 ) -> Answer<HttpResponse> {
     let team = who.team(&state, *team, Act::SeeTeam).await?;
     let trials: Vec<_> = state.store.trials(team.id).await?.into_iter().map(|known| known.trial).collect();
+    let about = format!("{} {}", team.club, team.name);
+    state.store.note(state.clock.now(), Some(who.0.id), Deed::ResultsExported, &about).await?;
     wanted.form.file("results", &list::lines(&trials, &named(&state, team.id).await?))
 }
 

@@ -111,7 +111,7 @@ pub(in crate::api) async fn shut_out(
     Ok(HttpResponse::NoContent().finish())
 }
 
-/// Lets somebody in again who was shut out; teams and clubs are given to them anew.
+/// Lets somebody in again who was shut out; their teams and clubs have to be given back one by one.
 #[utoipa::path(operation_id = "people_let_in", params(("person" = Uuid, Path)), responses((status = 204)))]
 #[post("/people/{person}/let-in")]
 pub(in crate::api) async fn let_in(

@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
 import { NumberField } from '../../../ui/fields'
-import { asDay } from '../../../ui/figures'
+import { asDate } from '../../../ui/figures'
 import { ErrorNote } from '../../../ui/notes'
 import { useAllLeft } from './queries'
 
@@ -72,8 +72,8 @@ function AllLeft() {
         <Typography key={each.id} variant="body2">
           {t('keeping-left-line', {
             name: each.name,
-            left: asDay(each.left_on),
-            erased: asDay(each.erased_on),
+            left: asDate(each.left_on),
+            erased: asDate(each.erased_on),
           })}
         </Typography>
       ))}

@@ -11,7 +11,7 @@ import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
 import type { Schemas } from '../../../api/client'
 import { t } from '../../../texts/t'
-import { asDay, asTime } from '../../../ui/figures'
+import { asMoment } from '../../../ui/figures'
 import { LinkField } from '../../../ui/LinkField'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { Sure } from '../../../ui/Sure'
@@ -128,7 +128,7 @@ function LinkDialog({ person, onClose }: { person: Person; onClose: () => void }
             <Typography>
               {t('people-link-how', {
                 name: person.name,
-                when: `${asDay(link.until.slice(0, 10))}, ${asTime(link.until)}`,
+                when: asMoment(link.until),
               })}
             </Typography>
             <LinkField path={link.path} />

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { t } from '../../../texts/t'
-import { asDay } from '../../../ui/figures'
+import { asDate } from '../../../ui/figures'
 import { ErrorNote } from '../../../ui/notes'
 import { useLeft, useReturn } from './queries'
 
@@ -21,7 +21,7 @@ export function LeftPlayers({ team }: { team: string }) {
           sx={{ display: 'flex', alignItems: 'center', borderTop: 1, borderColor: 'divider', minHeight: 44 }}
         >
           <Typography sx={{ flex: 1 }}>
-            {t('left-line', { name: each.name, left: asDay(each.left_on), erased: asDay(each.erased_on) })}
+            {t('left-line', { name: each.name, left: asDate(each.left_on), erased: asDate(each.erased_on) })}
           </Typography>
           <Button
             size="small"
