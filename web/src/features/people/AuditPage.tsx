@@ -80,9 +80,7 @@ export function AuditPage() {
           <TableBody>
             {lines.map((line) => (
               <TableRow key={line.id}>
-                <TableCell sx={{ whiteSpace: 'nowrap' }}>
-                  {asMoment(line.at)}
-                </TableCell>
+                <TableCell sx={{ whiteSpace: 'nowrap' }}>{asMoment(line.at)}</TableCell>
                 <TableCell>{line.by ?? t('audit-by-itself')}</TableCell>
                 <TableCell>{t(`deed-${line.what}`)}</TableCell>
                 <TableCell>{line.about}</TableCell>
