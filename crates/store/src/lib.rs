@@ -69,6 +69,14 @@ impl From<Taken> for StoreError {
     }
 }
 
+/// What a database that refuses a name says: that somebody or something else has it.
+pub(crate) fn taken(error: sqlx::Error, taken: Taken) -> StoreError {
+    match error.as_database_error() {
+        Some(e) if e.is_unique_violation() => taken.into(),
+        _ => error.into(),
+    }
+}
+
 /// What can go wrong in the store.
 #[derive(Debug, thiserror::Error)]
 pub enum StoreError {

@@ -6,7 +6,7 @@ use jogo_core::ids::BandId;
 use uuid::Uuid;
 
 use crate::academy::teams::Team;
-use crate::{Store, StoreError, Stored, Taken, parsed};
+use crate::{Store, Stored, Taken, parsed, taken};
 
 /// Somebody, by name.
 #[derive(Clone, Debug, PartialEq, Eq)]
@@ -39,14 +39,6 @@ pub struct Club {
     pub leads: Vec<Named>,
     /// Its teams, by name.
     pub teams: Vec<StaffedTeam>,
-}
-
-/// What the database says of a name that somebody or something else has.
-pub(crate) fn taken(error: sqlx::Error, taken: Taken) -> StoreError {
-    match error.as_database_error() {
-        Some(e) if e.is_unique_violation() => taken.into(),
-        _ => error.into(),
-    }
 }
 
 impl Store {

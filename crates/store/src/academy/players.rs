@@ -9,11 +9,10 @@ use serde::Serialize;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
-use crate::academy::clubs::taken;
 use crate::academy::teams::{Player, Team};
 use crate::audit::{self, Deed};
 use crate::erasure::{self, Erased};
-use crate::{Store, Stored, Taken, assessment::counts, from_json, from_word, parsed, to_word};
+use crate::{Store, Stored, Taken, assessment::counts, from_json, from_word, parsed, taken, to_word};
 
 /// A player who has left.
 #[derive(Clone, Debug, PartialEq, Eq)]

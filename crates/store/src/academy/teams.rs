@@ -8,8 +8,7 @@ use jogo_core::ids::BandId;
 use jogo_core::technique::skill::Side;
 use uuid::Uuid;
 
-use crate::academy::clubs::taken;
-use crate::{Store, StoreError, Stored, Taken, assessment::counts, from_word, parsed, stamp, to_word};
+use crate::{Store, StoreError, Stored, Taken, assessment::counts, from_word, parsed, stamp, taken, to_word};
 
 /// A team, with the name of its club.
 #[derive(Clone, Debug, PartialEq, Eq)]
