@@ -14,6 +14,7 @@ const DESK = [
   'LevelsPage',
   'SeasonFields',
   'ClubsPage',
+  'ClubListPage',
   'OutboxPage',
   'JoinPage',
 ]

@@ -56,6 +56,9 @@ const StandardsPage = lazy(() =>
 const SessionsPage = lazy(() =>
   import('./features/delivery/sessions/SessionsPage').then((m) => ({ default: m.SessionsPage })),
 )
+const ClubListPage = lazy(() =>
+  import('./features/academy/clubs/ClubListPage').then((m) => ({ default: m.ClubListPage })),
+)
 const ClubsPage = lazy(() =>
   import('./features/academy/clubs/ClubsPage').then((m) => ({ default: m.ClubsPage })),
 )
@@ -209,6 +212,7 @@ function Pages({ look }: { look: Look }) {
           <Route path="/sessions" element={<SessionsPage />} />
           <Route path="/levels" element={<LevelsPage />} />
           <Route path="/clubs" element={<ClubsPage editable />} />
+          <Route path="/clubs/list" element={<ClubListPage />} />
           <Route path="/begin" element={<BeginningPage />} />
           {squads}
           <Route path="/outbox" element={<OutboxPage />} />

@@ -19,6 +19,7 @@ mod spreadsheet;
 mod state;
 mod timing_gates;
 mod views;
+mod worked_out;
 
 use clap::Parser;
 

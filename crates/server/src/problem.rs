@@ -23,7 +23,7 @@ pub type Answer<T> = Result<T, Problem>;
 const CODE_NEEDED: &str = "/problems/code-needed";
 
 /// A problem, as `application/problem+json`.
-#[derive(Debug, Serialize, ToSchema)]
+#[derive(Clone, Debug, Serialize, ToSchema)]
 pub struct Problem {
     /// A stable name of this kind of problem.
     #[serde(rename = "type")]

@@ -1,5 +1,8 @@
 //! What every request can reach.
 
+use std::fmt;
+use std::hash::{DefaultHasher, Hash, Hasher};
+
 use actix_web::cookie::Key;
 use jiff::civil::Date;
 use jiff::tz::TimeZone;
@@ -17,6 +20,7 @@ use crate::sign_in::beginning::Beginning;
 use crate::sign_in::tries::Tries;
 use crate::timing_gates::Timing;
 use crate::views::repeatability::{Known, Repeats};
+use crate::worked_out::{Aside, Stamp};
 
 /// The academy that is served.
 pub struct State {
@@ -40,6 +44,8 @@ pub struct State {
     pub beginning: Beginning,
     /// Better plans that are looked for.
     pub searches: Searches,
+    /// What takes long and is worked out aside.
+    pub aside: Aside,
     /// How Jogo is reached.
     pub reached: Reached,
     /// What is measured.
@@ -52,7 +58,7 @@ impl State {
     /// Brings the parts together.
     pub fn new(store: Store, clock: Clock, key: Key, demo: bool, post: Post) -> State {
         let (timing, repeats, tries, beginning, searches, reached) = Default::default();
-        let (measures, tried) = Default::default();
+        let (measures, tried, aside) = Default::default();
         State {
             store,
             clock,
@@ -64,6 +70,7 @@ impl State {
             tries,
             beginning,
             searches,
+            aside,
             reached,
             measures,
             tried,
@@ -81,6 +88,14 @@ impl State {
     /// Today in the academy's time zone.
     pub async fn today(&self) -> Answer<Date> {
         Ok(self.clock.today(&self.zone().await?))
+    }
+
+    /// What a result follows from that is worked out aside: the day and what directors have `set`, and all that was
+    /// measured and logged.
+    pub async fn stamp(&self, set: &impl fmt::Debug) -> Answer<Stamp> {
+        let mut hasher = DefaultHasher::new();
+        (format!("{set:?}"), self.today().await?).hash(&mut hasher);
+        Ok(Stamp { set: hasher.finish(), shown: self.store.changes_shown().await? })
     }
 
     /// How well the tests of a band repeat themselves by today.

@@ -1,6 +1,10 @@
 ### Was überall steht, die Legende und die Namen der Orte.
 
 loading = Einen Moment…
+working-out = { $of ->
+    [0] Wird berechnet…
+   *[other] Wird berechnet: { $done } von { $of } Teams
+}
 
 no-network = Jogo ist gerade nicht erreichbar. Was du eingibst, bleibt auf diesem Gerät und wird später gesendet.
 

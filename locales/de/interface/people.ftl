@@ -43,6 +43,36 @@ clubs-players = { $n ->
        *[other] { $n } Kinder
     }
 clubs-save = Speichern
+clubs-from-list = Aus einer Liste
+club-list-title = Vereine aus einer Liste
+club-list-about = Eine Zeile für jedes Team, mit den Spalten Verein, Team, Altersgruppe und Trainer. Was schon da ist, bleibt wie es ist; wer als Trainer neu ist, bekommt eine Einladung. Übernommen wird erst, wenn du es angesehen hast.
+club-list-choose = Datei wählen (CSV oder XLSX)
+club-list-paste = Oder Zeilen aus einer Tabelle einfügen
+club-list-example = Verein, Team, Altersgruppe, Trainer
+club-list-look = Zeilen ansehen
+club-list-rows-of = Was aus jeder Zeile wird
+club-list-line = Zeile
+club-list-written = Wie geschrieben
+club-list-becomes = Was daraus wird
+club-list-new-club = neuer Verein
+club-list-new-team = neues Team
+club-list-invites = lädt { $names } ein
+club-list-there = ist schon da
+club-list-ready = { $faulty ->
+    [0] Jede Zeile kann übernommen werden. Noch ist nichts geschrieben.
+    [one] { $good } Zeilen können übernommen werden, 1 bleibt weg. Noch ist nichts geschrieben.
+   *[other] { $good } Zeilen können übernommen werden, { $faulty } bleiben weg. Noch ist nichts geschrieben.
+}
+club-list-take = { $n ->
+    [one] Dieses Team übernehmen
+   *[other] Diese { $n } Teams übernehmen
+}
+club-list-taken = Die Vereine sind da
+club-list-hand-out = Druck diese Einladungen und verteil sie. Jeder Link ist nur jetzt zu sehen und gilt einmal.
+club-list-nobody-new = Es musste niemand neu eingeladen werden.
+club-list-to-clubs = Zu den Vereinen
+club-list-card = { $academy } lädt dich ein, { $teams } zu trainieren.
+club-list-until = Scanne den Code oder tipp die Adresse ein, bis { $day }. Wähle dann Name und Passwort.
 clubs-invite = Jemanden einladen
 clubs-people-or-invited = Wer dabei ist und wer eingeladen ist
 clubs-invited = Eingeladen, noch nicht dabei
@@ -110,7 +140,7 @@ begin-step-library = Techniken und Übungen
 begin-how-library = Was gelehrt wird und womit. Nimm, was mit Jogo kommt, oder schreib deine eigenen.
 begin-do-library = Übung schreiben
 begin-step-teams = Vereine und Mannschaften
-begin-how-teams = Welche Vereine zur Akademie gehören, und ihre Mannschaften mit der Altersgruppe.
+begin-how-teams = Welche Vereine zur Akademie gehören, und ihre Teams mit der Altersgruppe: einzeln, oder alle mit ihren Trainern aus einer Liste.
 begin-do-teams = Vereine eintragen
 begin-step-coaches = Coaches
 begin-how-coaches = Jeder Coach bekommt einen Link, der einmal gilt: Schick ihn ihm.
@@ -226,6 +256,8 @@ deed-settings_changed = hat die Einstellungen geändert
 deed-band_changed = hat eine Altersgruppe geändert
 deed-starter_taken = hat etwas aus der Startbibliothek genommen
 deed-imported = hat Dateien eingelesen
+deed-band_added = hat eine Altersgruppe angelegt
+deed-clubs_listed = hat Vereine aus einer Liste übernommen
 deed-coaches_changed = hat geändert, wer trainiert
 deed-invited = hat eingeladen
 deed-invitation_withdrawn = hat eine Einladung zurückgezogen

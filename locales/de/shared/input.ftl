@@ -54,6 +54,9 @@ what-instruction = So wird es gemacht
 what-strong-foot = Starker Fuß
 what-foot = Fuß
 what-phrase = Übersetzter Text
+what-club = Verein
+what-team = Team
+what-coach = Trainer
 
 text-empty = { $what }: Hier steht nichts. Schreib etwas hinein.
 text-long = { $what }: { $long } Zeichen. Höchstens { $most } sind möglich.
@@ -82,15 +85,24 @@ unknown-test = Die Bibliothek kennt keinen Test „{ $id }“. Wähle einen ande
 unknown-milestone = Die Bibliothek kennt keinen Meilenstein „{ $id }“. Wähle einen anderen.
 unknown-drill = Eine Übung „{ $id }“ gibt es nicht.
 
-sheet-large = Die Datei hat { $bytes } Byte, höchstens { $most } sind möglich. Schick die Liste eines einzelnen Kaders.
+sheet-large = Die Datei hat { $bytes } Byte, höchstens { $most } sind möglich. Schick sie in Teilen.
 sheet-encoding = Die Datei ist nicht in UTF-8 geschrieben (zuerst in Zeile { $line }). Speichere sie als „CSV UTF-8“ und schick sie noch einmal.
-sheet-lines = Die Datei hat mehr als { $most } Zeilen. Schick die Liste eines einzelnen Kaders.
+sheet-lines = Die Datei hat mehr als { $most } Zeilen. Schick sie in Teilen.
 sheet-columns = Zeile { $line } lässt sich nicht in Spalten teilen. Prüfe die Anführungszeichen.
 
 roster-sheet = { $fault }
 roster-column = In der ersten Zeile fehlt die Spalte „{ $column }“. Nenne die Spalten Name, Geburtsmonat und Starker Fuß.
 roster-rows = Die Datei hat mehr als { $most } Zeilen. Ein Kader hat höchstens { $most } Spieler.
 roster-empty = Unter der ersten Zeile steht nichts. Schreib eine Zeile für jeden Spieler.
+
+club-list-sheet = { $fault }
+club-list-column = In der ersten Zeile fehlt die Spalte „{ $column }“. Nenne die Spalten Verein, Team, Altersgruppe und Trainer.
+club-list-rows = Die Liste hat mehr als { $most } Zeilen. Schick sie in Teilen.
+club-list-empty = Unter der ersten Zeile steht nichts. Schreib eine Zeile für jedes Team.
+club-row-no-band = Altersgruppe: „{ $written }“ gibt es in der Akademie nicht. Es gibt { $known }.
+club-row-other-band = Altersgruppe: In Zeile { $line } steht für dieses Team eine andere. Berichtige eine der beiden.
+club-row-coaches = Trainer: Das sind mehr als { $most } Namen. Schreib für jeden Trainer eine Zeile.
+club-row-has-band = Altersgruppe: Dieses Team ist schon in { $band }. Berichtige die Zeile, oder nenne das Team anders.
 
 row-no-month = Geburtsmonat: „{ $written }“ ist kein Monat. Schreib ihn als 2023-04.
 row-no-such-month = Geburtsmonat: Es gibt keinen Monat { $month }. Schreib ihn als 2023-04.

@@ -120,6 +120,7 @@ taken-by-other-curriculum = Diese Ausgabe gehört zu einem anderen Curriculum. L
 taken-by-other-squad = Ein Spieler dieser Liste gehört zu einem anderen Kader. Lade die Seite neu.
 taken-player-name = „{ $name }“ ist schon in diesem Kader. Ergänze einen Anfangsbuchstaben.
 taken-club-name = Einen Verein „{ $name }“ gibt es schon. Wähle einen anderen Namen.
+taken-band-name = Eine Altersgruppe „{ $name }“ gibt es schon. Ändere ihre Zahlen.
 taken-team-name = Dieser Verein hat schon ein Team „{ $name }“. Wähle einen anderen Namen.
 taken-login = Mit „{ $login }“ meldet sich schon jemand an. Wähle einen anderen Namen.
 taken-invitation = Diese Einladung gibt es schon. Mach eine neue.

@@ -1,6 +1,10 @@
 ### What is said everywhere, the legend and the names of places.
 
 loading = One moment…
+working-out = { $of ->
+    [0] Working it out…
+   *[other] Working it out: { $done } of { $of } teams
+}
 
 no-network = Jogo is out of reach right now. What you enter is kept on this device and sent later.
 

@@ -43,6 +43,36 @@ clubs-players = { $n ->
        *[other] { $n } players
     }
 clubs-save = Save
+clubs-from-list = From a list
+club-list-title = Clubs from a list
+club-list-about = One line for each team, with the columns club, team, band and coach. Whatever is there already stays as it is; every coach who is new gets an invitation. Nothing is taken before you have looked at it.
+club-list-choose = Choose a file (CSV or XLSX)
+club-list-paste = Or paste the lines from a spreadsheet
+club-list-example = club, team, band, coach
+club-list-look = Look at the lines
+club-list-rows-of = What comes of each line
+club-list-line = Line
+club-list-written = As written
+club-list-becomes = What comes of it
+club-list-new-club = new club
+club-list-new-team = new team
+club-list-invites = invites { $names }
+club-list-there = is there already
+club-list-ready = { $faulty ->
+    [0] Every line can be taken. Nothing has been written yet.
+    [one] { $good } can be taken, 1 line is left out. Nothing has been written yet.
+   *[other] { $good } can be taken, { $faulty } lines are left out. Nothing has been written yet.
+}
+club-list-take = { $n ->
+    [one] Take this team
+   *[other] Take these { $n } teams
+}
+club-list-taken = The clubs are there
+club-list-hand-out = Print these invitations and hand them out. Each link is shown only now, and works once.
+club-list-nobody-new = Nobody new had to be invited.
+club-list-to-clubs = To the clubs
+club-list-card = { $academy } invites you to coach { $teams }.
+club-list-until = Scan the code or type the address, until { $day }. Then choose a name and a password.
 clubs-invite = Invite someone
 clubs-people-or-invited = Who is in, and who is invited
 clubs-invited = Invited, not joined yet
@@ -110,7 +140,7 @@ begin-step-library = Skills and drills
 begin-how-library = What is taught, and the drills that train it. Take what comes with Jogo, or write your own.
 begin-do-library = Write a drill
 begin-step-teams = Clubs and teams
-begin-how-teams = Which clubs belong to the academy, and their teams with the band of each.
+begin-how-teams = Which clubs belong to the academy, and their teams with the band of each: one by one, or all from a list together with their coaches.
 begin-do-teams = Add clubs
 begin-step-coaches = Coaches
 begin-how-coaches = Each coach gets a link that works once: send it to them.
@@ -226,6 +256,8 @@ deed-settings_changed = changed the settings
 deed-band_changed = changed a band
 deed-starter_taken = took from the starter library
 deed-imported = imported files
+deed-band_added = added a band
+deed-clubs_listed = took clubs from a list
 deed-coaches_changed = changed who coaches
 deed-invited = invited
 deed-invitation_withdrawn = withdrew an invitation

@@ -54,6 +54,9 @@ what-instruction = How it is done
 what-strong-foot = Strong foot
 what-foot = Foot
 what-phrase = Translated text
+what-club = Club
+what-team = Team
+what-coach = Coach
 
 text-empty = { $what }: nothing is written here. Write something.
 text-long = { $what }: { $long } characters. Use { $most } at most.
@@ -82,15 +85,24 @@ unknown-test = The library has no test “{ $id }”. Choose another one.
 unknown-milestone = The library has no milestone “{ $id }”. Choose another one.
 unknown-drill = There is no drill “{ $id }”.
 
-sheet-large = The file has { $bytes } bytes, and { $most } is the limit. Send the list of one squad.
+sheet-large = The file has { $bytes } bytes, and { $most } is the limit. Send it in parts.
 sheet-encoding = The file is not written in UTF-8 (line { $line } is the first that is not). Save it as “CSV UTF-8” and send it again.
-sheet-lines = The file has more than { $most } lines. Send the list of one squad.
+sheet-lines = The file has more than { $most } lines. Send it in parts.
 sheet-columns = Line { $line } cannot be split into columns. Check its quotation marks.
 
 roster-sheet = { $fault }
 roster-column = The first line has no column “{ $column }”. Name the columns name, birth month and strong foot.
 roster-rows = The file has more than { $most } rows. A squad list has { $most } players at most.
 roster-empty = The file has no rows below its first line. Write one row for each player.
+
+club-list-sheet = { $fault }
+club-list-column = The first line has no column “{ $column }”. Name the columns club, team, band and coach.
+club-list-rows = The list has more than { $most } lines. Send it in parts.
+club-list-empty = The list has no lines below its first one. Write one line for each team.
+club-row-no-band = Band: the academy has no “{ $written }”. Its bands are { $known }.
+club-row-other-band = Band: line { $line } says another band for this team. Correct one of the two.
+club-row-coaches = Coach: these are more than { $most } names. Write one line for each coach.
+club-row-has-band = Band: this team is in { $band } already. Correct the line, or give the team another name.
 
 row-no-month = Birth month: “{ $written }” is not a month. Write it as 2023-04.
 row-no-such-month = Birth month: there is no month { $month }. Write it as 2023-04.

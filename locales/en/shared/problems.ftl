@@ -120,6 +120,7 @@ taken-by-other-curriculum = This edition belongs to another curriculum. Load the
 taken-by-other-squad = A player of this list belongs to another squad. Load the page again.
 taken-player-name = “{ $name }” is in this squad already. Add an initial.
 taken-club-name = There is a club “{ $name }” already. Choose another name.
+taken-band-name = There is a band “{ $name }” already. Change its numbers instead.
 taken-team-name = This club has a team “{ $name }” already. Choose another name.
 taken-login = Somebody signs in as “{ $login }” already. Choose another name.
 taken-invitation = This invitation is there already. Make a new one.

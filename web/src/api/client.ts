@@ -1,6 +1,7 @@
 // The way to the server. Types come from the interface that the server describes; answers that are problems become
 // errors that carry the problem.
 import createClient from 'openapi-fetch'
+import { patiently } from './patience'
 import type { components, paths } from './schema'
 
 /** The languages that Jogo speaks. */
@@ -25,7 +26,7 @@ export class ProblemError extends Error {
   }
 }
 
-export const api = createClient<paths>({ baseUrl: '/api/v1' })
+export const api = createClient<paths>({ baseUrl: '/api/v1', fetch: patiently })
 
 api.use({
   async onResponse({ response }) {
@@ -37,9 +38,9 @@ api.use({
   },
 })
 
-/** The answer's data; problems have been thrown before. */
-export async function data<T>(answer: Promise<{ data?: T }>): Promise<T> {
-  return (await answer).data as T
+/** The answer's data; problems have been thrown before, and what takes long has been waited for. */
+export async function data<T>(answer: Promise<{ data?: T }>): Promise<Exclude<T, Schemas['UnderWay']>> {
+  return (await answer).data as Exclude<T, Schemas['UnderWay']>
 }
 
 /** The longest page that the server gives. */

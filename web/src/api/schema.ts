@@ -83,7 +83,8 @@ export interface paths {
         /** All bands, the youngest first. */
         get: operations["bands_list"];
         put?: never;
-        post?: never;
+        /** Adds a band, with the numbers of the band whose ages lie nearest. */
+        post: operations["bands_add"];
         delete?: never;
         options?: never;
         head?: never;
@@ -153,6 +154,43 @@ export interface paths {
         put?: never;
         /** Begins the academy, and signs its first director in. It can be begun once. */
         post: operations["beginning_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/club-list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Reads a club list (CSV in UTF-8, or XLSX) and says what it would add. Nothing is written. */
+        post: operations["club_list_preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/club-list/add": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Adds the clubs and teams of a list that are not there yet, all of them or none, and invites the coaches who are
+         *     neither there nor invited. The same list may be sent twice.
+         */
+        post: operations["club_list_take"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2825,6 +2863,36 @@ export interface components {
              */
             without: number;
         };
+        /** @description What a club list would add. */
+        ClubListPreview: {
+            /** @description Lines with something wrong. */
+            faulty: number;
+            /** @description Lines that can be taken. */
+            good: number;
+            rows: components["schemas"]["ClubRowView"][];
+        };
+        /** @description A line of the file. */
+        ClubRow: {
+            /** @description What is wrong, with the mend. */
+            errors: components["schemas"]["Fact"][];
+            /**
+             * Format: int64
+             * @description Line in the file, from 1.
+             */
+            line: number;
+            team?: components["schemas"]["ListedTeam"] | null;
+            /** @description What the line says, as written, for people to recognise it. */
+            written: string;
+        };
+        /** @description A line of a club list, and what comes of it. */
+        ClubRowView: components["schemas"]["ClubRow"] & {
+            /** @description Who is invited by it. */
+            invited: string[];
+            /** @description Whether the club is added. */
+            new_club: boolean;
+            /** @description Whether the team is added. */
+            new_team: boolean;
+        };
         ClubShare: {
             club: string;
             share: components["schemas"]["ShareOfPlayers"];
@@ -2846,6 +2914,19 @@ export interface components {
             leads: components["schemas"]["NamedView"][];
             name: string;
             teams: components["schemas"]["ClubTeam"][];
+        };
+        /** @description The lines of a club list that are to be taken. */
+        ClubsListed: {
+            teams: components["schemas"]["ListedTeam"][];
+        };
+        /** @description A coach who was invited, with the address that is handed on. It is shown this once. */
+        CoachInvited: {
+            /** @description The same as a picture to be scanned, as SVG. */
+            code: string;
+            name: string;
+            path: string;
+            teams: string[];
+            until: string;
         };
         /** @description A code of an app. */
         CodeSaid: {
@@ -3081,7 +3162,7 @@ export interface components {
          * @description What was done.
          * @enum {string}
          */
-        Deed: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "starter_taken" | "imported" | "coaches_changed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
+        Deed: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
         /**
          * Format: double
          * @description An angle, in degrees.
@@ -4541,6 +4622,17 @@ export interface components {
              */
             had: number;
         };
+        /** @description A team as a line says it. */
+        ListedTeam: {
+            /** @description Its band. */
+            band: components["schemas"]["BandId"];
+            /** @description The club's name. */
+            club: string;
+            /** @description Who coaches it, by name. */
+            coaches: string[];
+            /** @description The team's name. */
+            team: string;
+        };
         /** @description A block that stays where it is (H8). */
         Lock: {
             /** @description Which variant, for how long. */
@@ -5000,6 +5092,19 @@ export interface components {
             password: string;
             /** @description Its time zone, as the time zone database names it. */
             time_zone: string;
+        };
+        /** @description The ages of a new band. */
+        NewBand: {
+            /**
+             * Format: int32
+             * @description Oldest age, in years.
+             */
+            oldest: number;
+            /**
+             * Format: int32
+             * @description Youngest age on the academy's cut-off date, in years.
+             */
+            youngest: number;
         };
         /** @description A new club. */
         NewClub: {
@@ -7547,6 +7652,19 @@ export interface components {
             sessions: number;
             share: components["schemas"]["Share"];
         };
+        /** @description Something is being worked out; ask again soon. */
+        UnderWay: {
+            /**
+             * Format: int32
+             * @description Squads that have been gone through.
+             */
+            done: number;
+            /**
+             * Format: int32
+             * @description Squads that there are to go through; 0 while that is not known.
+             */
+            of: number;
+        };
         /** @description A session that was cancelled or cut short. */
         Upset: {
             /** @description Minutes that were left; none if it was cancelled. */
@@ -8060,7 +8178,7 @@ export interface operations {
                 /** @description Only what this person did. */
                 person?: string;
                 /** @description Only this. */
-                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "starter_taken" | "imported" | "coaches_changed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
+                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
             };
             header?: never;
             path?: never;
@@ -8097,7 +8215,7 @@ export interface operations {
                 /** @description Only what this person did. */
                 person?: string;
                 /** @description Only this. */
-                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "starter_taken" | "imported" | "coaches_changed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
+                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
             };
             header?: never;
             path?: never;
@@ -8141,6 +8259,44 @@ export interface operations {
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    bands_add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewBand"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BandView"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -8294,6 +8450,67 @@ export interface operations {
                     "application/problem+json": components["schemas"]["Problem"];
                 };
             };
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    club_list_preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet": number[];
+                "text/csv": string;
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClubListPreview"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    club_list_take: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClubsListed"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoachInvited"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
@@ -8793,6 +9010,14 @@ export interface operations {
                     "application/json": components["schemas"]["Delivery"];
                 };
             };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnderWay"];
+                };
+            };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
@@ -8823,6 +9048,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CurriculumView"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnderWay"];
                 };
             };
             400: components["responses"]["Problem400"];
@@ -9164,6 +9397,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SoFar"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnderWay"];
                 };
             };
             401: components["responses"]["Problem401"];
@@ -9959,6 +10200,14 @@ export interface operations {
                     "application/json": components["schemas"]["TestLevels"][];
                 };
             };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnderWay"];
+                };
+            };
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
@@ -9991,6 +10240,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MilestoneShares"][];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnderWay"];
                 };
             };
             400: components["responses"]["Problem400"];
@@ -11138,6 +11395,14 @@ export interface operations {
                     "application/json": components["schemas"]["StandardsOfTest"];
                 };
             };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnderWay"];
+                };
+            };
             400: components["responses"]["Problem400"];
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
@@ -11206,6 +11471,14 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Weighed"];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnderWay"];
                 };
             };
             400: components["responses"]["Problem400"];
@@ -12551,8 +12824,8 @@ type ReadonlyArray<T> = [
 ] extends [
     unknown[]
 ] ? Readonly<Exclude<T, undefined>> : Readonly<Exclude<T, undefined>[]>;
-export const pathsAuditGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "starter_taken", "imported", "coaches_changed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_left", "player_back", "player_erased", "note_deleted", "other"];
-export const pathsAuditExportGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit/export"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "starter_taken", "imported", "coaches_changed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_left", "player_back", "player_erased", "note_deleted", "other"];
+export const pathsAuditGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_left", "player_back", "player_erased", "note_deleted", "other"];
+export const pathsAuditExportGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit/export"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_left", "player_back", "player_erased", "note_deleted", "other"];
 export const pathsTeamsTeamResultsGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/results"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
 export const pathsTeamsTeamRosterGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/roster"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
 export const ballLevelValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["BallLevel"]> = ["floor", "air", "bounced", "hands", "gone"];
@@ -12609,7 +12882,7 @@ export const clashingOneOf4KindValues: ReadonlyArray<Extract<FlattenedDeepRequir
 }>["kind"]> = ["held"];
 export const contestValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Contest"]> = ["none", "own_score", "partner"];
 export const countedValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Counted"]> = ["touches", "rounds"];
-export const deedValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Deed"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "starter_taken", "imported", "coaches_changed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_left", "player_back", "player_erased", "note_deleted", "other"];
+export const deedValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Deed"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_left", "player_back", "player_erased", "note_deleted", "other"];
 export const deviceViewValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["DeviceView"]> = ["phone", "computer", "other"];
 export const doseOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Dose"], {
     kind: unknown;

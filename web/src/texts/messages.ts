@@ -886,6 +886,7 @@ export interface Messages {
   'as-written-note': null
   'desk-translated': { said: Value }
   'loading': null
+  'working-out': { of: Value; done: Value }
   'no-network': null
   'fallen': null
   'no-level': null
@@ -1029,6 +1030,29 @@ export interface Messages {
   'clubs-no-teams': null
   'clubs-players': { n: Value }
   'clubs-save': null
+  'clubs-from-list': null
+  'club-list-title': null
+  'club-list-about': null
+  'club-list-choose': null
+  'club-list-paste': null
+  'club-list-example': null
+  'club-list-look': null
+  'club-list-rows-of': null
+  'club-list-line': null
+  'club-list-written': null
+  'club-list-becomes': null
+  'club-list-new-club': null
+  'club-list-new-team': null
+  'club-list-invites': { names: Value }
+  'club-list-there': null
+  'club-list-ready': { faulty: Value; good: Value }
+  'club-list-take': { n: Value }
+  'club-list-taken': null
+  'club-list-hand-out': null
+  'club-list-nobody-new': null
+  'club-list-to-clubs': null
+  'club-list-card': { academy: Value; teams: Value }
+  'club-list-until': { day: Value }
   'clubs-invite': null
   'clubs-people-or-invited': null
   'clubs-invited': null
@@ -1190,6 +1214,8 @@ export interface Messages {
   'deed-band_changed': null
   'deed-starter_taken': null
   'deed-imported': null
+  'deed-band_added': null
+  'deed-clubs_listed': null
   'deed-coaches_changed': null
   'deed-invited': null
   'deed-invitation_withdrawn': null
@@ -1617,6 +1643,9 @@ export interface Messages {
   'progressions-mend-move_band': null
   'progressions-mend-drop_gate': null
   'bands-title': null
+  'bands-add': null
+  'bands-add-go': null
+  'bands-add-about': null
   'bands-about': null
   'bands-save': null
   'bands-ages': null
@@ -1847,6 +1876,9 @@ export interface Messages {
   'what-strong-foot': null
   'what-foot': null
   'what-phrase': null
+  'what-club': null
+  'what-team': null
+  'what-coach': null
   'text-empty': { what: Value }
   'text-long': { what: Value; long: Value; most: Value }
   'text-control': { what: Value }
@@ -1878,6 +1910,14 @@ export interface Messages {
   'roster-column': { column: Value }
   'roster-rows': { most: Value }
   'roster-empty': null
+  'club-list-sheet': { fault: Value }
+  'club-list-column': { column: Value }
+  'club-list-rows': { most: Value }
+  'club-list-empty': null
+  'club-row-no-band': { written: Value; known: Value }
+  'club-row-other-band': { line: Value }
+  'club-row-coaches': { most: Value }
+  'club-row-has-band': { band: Value }
   'row-no-month': { written: Value }
   'row-no-such-month': { month: Value }
   'row-not-born': { month: Value }
@@ -2259,6 +2299,7 @@ export interface Messages {
   'taken-by-other-squad': null
   'taken-player-name': { name: Value }
   'taken-club-name': { name: Value }
+  'taken-band-name': { name: Value }
   'taken-team-name': { name: Value }
   'taken-login': { login: Value }
   'taken-invitation': null

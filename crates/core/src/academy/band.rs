@@ -116,6 +116,38 @@ pub struct Band {
 }
 
 impl Band {
+    /// A band of these ages, with the numbers of the one among `like` whose ages lie nearest (of two that lie as near the
+    /// younger one): assumptions, to be looked at. It is named by the years of its teams, which are one above the ages.
+    /// `None` if there is no band to take numbers from.
+    ///
+    /// ```
+    /// # use jogo_core::academy::band::Band;
+    /// let bands: Vec<Band> = serde_json::from_str(include_str!("../../../../demo/bands.json")).unwrap();
+    /// let oldest = Band::of_ages(13, 14, &bands).unwrap();
+    /// assert_eq!((oldest.id.as_str(), oldest.name.as_str()), ("u14-u15", "U14\u{2013}U15"));
+    /// assert_eq!(Band::of_ages(5, 5, &bands).unwrap().id.as_str(), "u6");
+    /// ```
+    pub fn of_ages(youngest: u8, oldest: u8, like: &[Band]) -> Option<Band> {
+        let middle = |youngest: u8, oldest: u8| u32::from(youngest) + u32::from(oldest);
+        let apart = |band: &&Band| {
+            (middle(band.youngest, band.oldest).abs_diff(middle(youngest, oldest)), band.youngest)
+        };
+        let nearest = like.iter().min_by_key(apart)?;
+        let years = [youngest, oldest].map(|age| age.saturating_add(1).to_string());
+        let (id, name) = match youngest == oldest {
+            true => (format!("u{}", years[0]), format!("U{}", years[0])),
+            false => (format!("u{}-u{}", years[0], years[1]), format!("U{}–U{}", years[0], years[1])),
+        };
+        Some(Band {
+            id: id.parse().ok()?,
+            name,
+            youngest,
+            oldest,
+            sources: BTreeMap::new(),
+            ..nearest.clone()
+        })
+    }
+
     /// The numbers that may have a source.
     pub const SOURCED: [&str; 8] = [
         "ages",

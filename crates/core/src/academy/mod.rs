@@ -1,6 +1,7 @@
 //! The academy: what holds for all of its bands.
 
 pub mod band;
+pub mod club_list;
 pub mod keeping;
 pub mod language;
 pub mod phrases;

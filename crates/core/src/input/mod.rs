@@ -45,6 +45,9 @@ facts! {
         StrongFoot = "what-strong-foot",
         Foot = "what-foot",
         Phrase = "what-phrase",
+        Club = "what-club",
+        Team = "what-team",
+        Coach = "what-coach",
     }
 
     /// What is wrong with a short text.

@@ -36,14 +36,23 @@ pub struct Sheet {
 }
 
 impl Sheet {
-    /// A list from CSV.
+    /// A list from CSV, or from the cells of a spreadsheet as they are pasted: with semicolons or tabs between them if
+    /// the first line has more of these than commas.
+    ///
+    /// ```
+    /// use jogo_core::input::sheet::Sheet;
+    /// let pasted = Sheet::from_csv("club\tteam\nHarbour Lane\tBlue, the first\n".as_bytes()).unwrap();
+    /// assert_eq!(pasted.lines[0].1, ["Harbour Lane", "Blue, the first"]);
+    /// ```
     pub fn from_csv(file: &[u8]) -> Result<Sheet, SheetError> {
         if file.len() > LARGEST_FILE {
             return Err(SheetError::Large { bytes: file.len(), most: LARGEST_FILE });
         }
         let text = utf8(file)?;
         let first = text.lines().next().unwrap_or_default();
-        let delimiter = if first.matches(';').count() > first.matches(',').count() { b';' } else { b',' };
+        // Of those that are there as often, the last.
+        let delimiter =
+            *b";\t,".iter().max_by_key(|each| first.matches(char::from(**each)).count()).unwrap_or(&b',');
         let mut reader = csv::ReaderBuilder::new()
             .delimiter(delimiter)
             .flexible(true)

@@ -21,7 +21,7 @@ const LONGEST: [(&str, &str, usize); 23] = [
     ("Drill", "title", Drill::LONGEST_TITLE),
     ("Drill", "purpose", Drill::LONGEST_SENTENCE),
     ("Drill", "in_game", Drill::LONGEST_SENTENCE),
-    ("EditionWish", "note", super::plan::LONGEST_NOTE),
+    ("EditionWish", "note", super::plan::publishing::LONGEST_NOTE),
     ("Milestone", "says", Milestone::LONGEST_SENTENCE),
     ("Milestone", "short", Milestone::LONGEST_SHORT),
     ("NewClub", "name", clubs::LONGEST_NAME),

@@ -19,6 +19,7 @@ use crate::serving::health;
 use crate::serving::housekeeping::{Nightly, keep_house};
 use crate::serving::reached::{PublicUrl, Reached};
 use crate::state::State;
+use crate::worked_out::Progress;
 use crate::{api, demo, post, views::team_levels};
 
 /// Where to listen, and how to be reached.
@@ -161,14 +162,20 @@ fn measured(state: Data<State>, listener: TcpListener) -> Result<actix_web::dev:
 }
 
 /// How often it is looked ahead.
-const LOOK_AHEAD: Duration = Duration::from_secs(600);
+const LOOK_AHEAD: Duration = Duration::from_secs(20);
 
-/// Works out what would keep the first reader of a day waiting: how well tests repeat themselves, and what follows
-/// from trials.
+/// Works out what would keep the first reader waiting: how well tests repeat themselves, once a day, and what follows
+/// from trials, soon after they have come in.
 async fn look_ahead(state: Data<State>) {
+    let mut last = None;
     loop {
-        if let Err(problem) = ready(&state).await {
-            tracing::error!("looking ahead: {problem}");
+        match state.stamp(&()).await {
+            Ok(stamp) if last == Some(stamp) => {}
+            Ok(stamp) => match ready(&state).await {
+                Ok(()) => last = Some(stamp),
+                Err(problem) => tracing::error!("looking ahead: {problem}"),
+            },
+            Err(problem) => tracing::error!("looking ahead: {problem}"),
         }
         tokio::time::sleep(LOOK_AHEAD).await;
     }
@@ -177,7 +184,7 @@ async fn look_ahead(state: Data<State>) {
 async fn ready(state: &State) -> Answer<()> {
     for kept in state.store.bands().await? {
         state.repeatability(&kept.band.id).await?;
-        team_levels::of_teams(&state.store, &kept.band.id).await?;
+        team_levels::of_teams(&state.store, &kept.band.id, &Progress::default()).await?;
     }
     Ok(())
 }

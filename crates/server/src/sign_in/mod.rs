@@ -101,6 +101,7 @@ impl SignedIn {
 }
 
 /// Clubs that somebody looks at.
+#[derive(Clone, Debug, PartialEq, Eq, Hash)]
 pub enum Clubs {
     /// All of the academy.
     All,

@@ -3,7 +3,7 @@
 use jiff::civil::Date;
 use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::levels::{Level, NearTheLine, Thresholds};
-use jogo_core::assessment::milestones::ready::Stands;
+use jogo_core::assessment::milestones::ready::{Stands, stages_had};
 use jogo_core::assessment::milestones::tally::Tally;
 use jogo_core::assessment::milestones::{Milestone, Override, Shown, Standing};
 use jogo_core::assessment::other_foot::{BothFeet, both_feet, foremost};
@@ -11,7 +11,7 @@ use jogo_core::assessment::reliability::Repeatability;
 use jogo_core::assessment::results::{TestResult, counts, latest, results};
 use jogo_core::assessment::standards::{self, Standard};
 use jogo_core::delivery::eyes_on::Wanted;
-use jogo_core::ids::{BandId, MilestoneId, TestId};
+use jogo_core::ids::{BandId, MilestoneId, SkillId, TestId};
 use jogo_core::review::groups::FootBehind;
 use jogo_core::technique::skill::Gate;
 use jogo_store::Store;
@@ -63,16 +63,49 @@ pub fn of_band(tests: Vec<Test>, standards: &[Standard]) -> Vec<Test> {
     tests.into_iter().filter(|test| standards.iter().any(|s| s.test == test.id)).collect()
 }
 
+/// By what the squads of a band are measured.
+#[derive(Clone)]
+pub struct Yardsticks {
+    standards: Vec<Standard>,
+    tests: Vec<Test>,
+    milestones: Vec<Milestone>,
+    up_to: Vec<BandId>,
+    repeatability: Known,
+}
+
+impl Yardsticks {
+    /// Those of a band.
+    pub async fn of(state: &State, band: &BandId) -> Answer<Yardsticks> {
+        let repeatability = state.repeatability(band).await?;
+        Ok(Yardsticks { repeatability, ..Yardsticks::of_levels(&state.store, band).await? })
+    }
+
+    /// The same without how well tests repeat themselves: levels and milestones do not ask.
+    pub async fn of_levels(store: &Store, band: &BandId) -> Answer<Yardsticks> {
+        let bands = store.bands().await?;
+        let oldest = bands.iter().find(|kept| kept.band.id == *band).map_or(0, |kept| kept.band.oldest);
+        let up_to = bands.into_iter().filter(|kept| kept.band.oldest <= oldest);
+        Ok(Yardsticks {
+            standards: store.standards(band).await?,
+            tests: store.tests().await?,
+            milestones: store.milestones().await?,
+            up_to: up_to.map(|kept| kept.band.id).collect(),
+            repeatability: Known::default(),
+        })
+    }
+}
+
 impl Assessment {
     /// As it stood at the end of a day.
     pub async fn of(state: &State, team: &Team, on: Date) -> Answer<Assessment> {
-        Assessment::gathered(&state.store, team, on, state.repeatability(&team.band).await?).await
+        let yardsticks = Yardsticks::of(state, &team.band).await?;
+        Assessment::by(&yardsticks, &state.store, team, on).await
     }
 
     /// How many players stand on each level and have each milestone, by everything that is kept. No day decides it: a
     /// state moves with evidence alone.
-    pub async fn counts(store: &Store, team: &Team) -> Answer<TeamCounts> {
-        let all = Assessment::gathered(store, team, Date::MAX, Known::default()).await?;
+    pub async fn counts(yardsticks: &Yardsticks, store: &Store, team: &Team) -> Answer<TeamCounts> {
+        let all = Assessment::by(yardsticks, store, team, Date::MAX).await?;
         let players: Vec<_> =
             all.players.iter().map(|player| (player.id, player.about.strong_foot)).collect();
         let levels = counts(&of_band(all.tests.clone(), &all.standards), &players, &latest(&all.results));
@@ -83,29 +116,25 @@ impl Assessment {
         Ok(TeamCounts { levels, milestones })
     }
 
-    async fn gathered(store: &Store, team: &Team, on: Date, repeatability: Known) -> Answer<Assessment> {
-        let standards = store.standards(&team.band).await?;
-        let (trials, all) = (store.trials(team.id).await?, store.tests().await?);
-        let trials: Vec<_> =
-            trials.into_iter().map(|known| known.trial).filter(|trial| trial.taken_on <= on).collect();
-        let results = results(&all, &standards, &trials);
+    /// The same as [`Assessment::of`], by what has been read already of the band.
+    pub async fn by(yardsticks: &Yardsticks, store: &Store, team: &Team, on: Date) -> Answer<Assessment> {
+        let Yardsticks { standards, tests, milestones, up_to, repeatability } = yardsticks.clone();
+        let trials = store.trials(team.id).await?.into_iter().map(|known| known.trial);
+        let trials: Vec<_> = trials.filter(|trial| trial.taken_on <= on).collect();
+        let results = results(&tests, &standards, &trials);
         let used = |test: &Test| {
             standards.iter().any(|s| s.test == test.id) || results.iter().any(|r| r.test == test.id)
         };
-        let tests: Vec<Test> = all.iter().filter(|test| used(test)).cloned().collect();
-        let bands = store.bands().await?;
-        let oldest = bands.iter().find(|kept| kept.band.id == team.band).map_or(0, |kept| kept.band.oldest);
-        let up_to = bands.into_iter().filter(|kept| kept.band.oldest <= oldest);
         Ok(Assessment {
             on,
             band: team.band.clone(),
-            up_to: up_to.map(|kept| kept.band.id).collect(),
+            up_to,
             repeatability,
             players: store.players(team.id).await?,
-            milestones: store.milestones().await?,
+            milestones,
             words: store.words(team.id).await?,
-            tests,
-            tests_known: all,
+            tests: tests.iter().filter(|test| used(test)).cloned().collect(),
+            tests_known: tests,
             standards,
             results,
         })
@@ -159,6 +188,21 @@ impl Assessment {
             (milestone, milestone.standing(&self.tests, &shown, &said, on))
         });
         stands.collect()
+    }
+
+    /// How many stages of a skill a player had by each of some days; nothing where nothing was known. Milestones of
+    /// younger bands count as well.
+    pub fn stages_by(&self, player: &Player, skill: &SkillId, days: &[Date]) -> Vec<Option<usize>> {
+        let shown = self.shown(player);
+        let of_skill = self.milestones_of(Bands::UpToOwn).filter(|milestone| milestone.skill == *skill);
+        let standings: Vec<(&Milestone, Vec<Standing>)> = of_skill
+            .map(|milestone| {
+                let said = self.said(player, &milestone.id);
+                (milestone, milestone.standings(&self.tests, &shown, &said, days))
+            })
+            .collect();
+        let on = |day: usize| standings.iter().map(move |(milestone, by_day)| (*milestone, &by_day[day]));
+        (0..days.len()).map(|day| stages_had(&on(day).collect::<Vec<_>>(), skill)).collect()
     }
 
     /// Whether a player has passed a gate.

@@ -6,9 +6,11 @@ use std::collections::hash_map::Entry;
 use std::collections::{BTreeMap, HashMap};
 use std::sync::Arc;
 
+use actix_web::web::Data;
 use jiff::civil::Date;
 use jogo_core::assessment::benchmarks::Test;
 use jogo_core::assessment::levels::Level;
+use jogo_core::assessment::milestones::Milestone;
 use jogo_core::assessment::milestones::tally::Tally;
 use jogo_core::assessment::results::{LevelCount, TestCount};
 use jogo_core::delivery::came_off::{ComesOffLess, SeenInClub, comes_off_less};
@@ -18,7 +20,7 @@ use jogo_core::delivery::{WeekTally, Worked, together};
 use jogo_core::ids::{BandId, DrillId, MilestoneId, TestId};
 use jogo_core::plan::Problem as PlanProblem;
 use jogo_core::statistics::interval::{Interval, wilson};
-use jogo_core::technique::skill::{Foot, Stage, Strand};
+use jogo_core::technique::skill::{Foot, Skill, Stage, Strand};
 use jogo_store::academy::teams::Team;
 use serde::Serialize;
 use utoipa::ToSchema;
@@ -31,8 +33,9 @@ use crate::views::assessment::of_band;
 use crate::views::promise::Promise;
 use crate::views::skills::strand_of;
 use crate::views::squad::TestView;
-use crate::views::team_levels;
+use crate::views::team_levels::{self, OfTeams};
 use crate::views::team_sessions::{TeamEdition, by_editions_of, held};
+use crate::worked_out::{Progress, WorkedOut};
 
 /// How many players stand on each level.
 #[derive(Serialize, ToSchema)]
@@ -59,16 +62,24 @@ pub struct TestLevels {
 }
 
 /// Levels in all clubs that are seen, by test.
-pub async fn levels_in_clubs(state: &State, band: &BandId, seen: &Clubs) -> Answer<Vec<TestLevels>> {
+pub async fn levels_in_clubs(
+    state: &Data<State>,
+    band: &BandId,
+    seen: &Clubs,
+) -> Answer<WorkedOut<Vec<TestLevels>>> {
     is_there(state, band).await?;
     let standards = state.store.standards(band).await?;
     let tests = of_band(state.store.tests().await?, &standards);
+    let teams = team_levels::of_band(state, band).await?;
+    Ok(teams.map(|teams| levels(&tests, teams, seen)))
+}
+
+fn levels(tests: &[Test], teams: &OfTeams, seen: &Clubs) -> Vec<TestLevels> {
     let mut counts: BTreeMap<(TestId, String, Option<Foot>), LevelCount> = BTreeMap::new();
-    let teams = team_levels::of_teams(&state.store, band).await?;
-    for (team, of_team) in teams.into_iter().filter(|(team, _)| seen.see(&team.club)) {
-        for TestCount { test, foot, count } in of_team.levels {
-            let of_club = counts.entry((test, team.club.clone(), foot)).or_default();
-            *of_club = of_club.and(&count);
+    for (team, of_team) in teams.iter().filter(|(team, _)| seen.see(&team.club)) {
+        for TestCount { test, foot, count } in &of_team.levels {
+            let of_club = counts.entry((test.clone(), team.club.clone(), *foot)).or_default();
+            *of_club = of_club.and(count);
         }
     }
     let of_test = |test: &Test| TestLevels {
@@ -79,7 +90,7 @@ pub async fn levels_in_clubs(state: &State, band: &BandId, seen: &Clubs) -> Answ
             .map(|((_, club, foot), count)| ClubLevels::of(club, *foot, count))
             .collect(),
     };
-    Ok(tests.iter().map(of_test).collect())
+    tests.iter().map(of_test).collect()
 }
 
 impl ClubLevels {
@@ -140,16 +151,12 @@ pub struct MilestoneShares {
 }
 
 /// Milestones in all clubs that are seen: first those that this term promises, then in the order of strands and stages.
-pub async fn milestones_in_clubs(state: &State, band: &BandId, seen: &Clubs) -> Answer<Vec<MilestoneShares>> {
+pub async fn milestones_in_clubs(
+    state: &Data<State>,
+    band: &BandId,
+    seen: &Clubs,
+) -> Answer<WorkedOut<Vec<MilestoneShares>>> {
     is_there(state, band).await?;
-    let mut tallies: BTreeMap<MilestoneId, BTreeMap<String, Tally>> = BTreeMap::new();
-    let teams = team_levels::of_teams(&state.store, band).await?;
-    for (team, of_team) in teams.into_iter().filter(|(team, _)| seen.see(&team.club)) {
-        for (milestone, tally) in of_team.milestones {
-            let of_club = tallies.entry(milestone).or_default().entry(team.club.clone()).or_default();
-            *of_club = of_club.and(tally);
-        }
-    }
     let skills = state.store.skills().await?;
     let mut all = state.store.milestones().await?;
     all.retain(|milestone| milestone.band == *band);
@@ -157,12 +164,30 @@ pub async fn milestones_in_clubs(state: &State, band: &BandId, seen: &Clubs) -> 
     all.sort_by_key(|milestone| {
         (!promise.has(milestone), strand_of(&skills, &milestone.skill), milestone.stage)
     });
-    let shares = all.into_iter().map(|milestone| {
+    let teams = team_levels::of_band(state, band).await?;
+    Ok(teams.map(|teams| shares(all, teams, seen, &skills, &promise)))
+}
+
+fn shares(
+    milestones: Vec<Milestone>,
+    teams: &OfTeams,
+    seen: &Clubs,
+    skills: &[Skill],
+    promise: &Promise,
+) -> Vec<MilestoneShares> {
+    let mut tallies: BTreeMap<&MilestoneId, BTreeMap<String, Tally>> = BTreeMap::new();
+    for (team, of_team) in teams.iter().filter(|(team, _)| seen.see(&team.club)) {
+        for (milestone, tally) in &of_team.milestones {
+            let of_club = tallies.entry(milestone).or_default().entry(team.club.clone()).or_default();
+            *of_club = of_club.and(*tally);
+        }
+    }
+    let shares = milestones.into_iter().map(|milestone| {
         let clubs = tallies.remove(&milestone.id).unwrap_or_default();
         MilestoneShares {
             all: clubs.values().copied().fold(Tally::default(), Tally::and).into(),
             clubs: clubs.into_iter().map(|(club, tally)| ClubShare { club, share: tally.into() }).collect(),
-            strand: strand_of(&skills, &milestone.skill),
+            strand: strand_of(skills, &milestone.skill),
             stage: milestone.stage,
             promised: promise.has(&milestone),
             says: milestone.says,
@@ -170,7 +195,7 @@ pub async fn milestones_in_clubs(state: &State, band: &BandId, seen: &Clubs) -> 
             milestone: milestone.id,
         }
     });
-    Ok(shares.collect())
+    shares.collect()
 }
 
 /// The problems that editions answer, each worked out once for all the teams that have nothing of their own.
@@ -227,16 +252,24 @@ pub struct LessOfDrill {
 }
 
 impl Delivery {
-    /// What the clubs that are seen delivered of a curriculum by today.
-    pub async fn of(state: &State, curriculum: Uuid, seen: &Clubs) -> Answer<Delivery> {
+    /// What the clubs that are seen delivered of a curriculum by today, aside if that takes long.
+    pub async fn aside(state: &Data<State>, curriculum: Uuid, seen: Clubs) -> Answer<WorkedOut<Delivery>> {
+        let (aside, stamp, of) = (state.clone(), state.stamp(&()).await?, seen.clone());
+        let work = move |progress| async move { Delivery::of(&aside, curriculum, &of, &progress).await };
+        state.aside.results().of((curriculum, seen), stamp, work).await
+    }
+
+    async fn of(state: &State, curriculum: Uuid, seen: &Clubs, progress: &Progress) -> Answer<Delivery> {
         let draft = state.store.curriculum(curriculum).await?;
         let draft = draft.ok_or_else(|| Problem::not_found(Thing::Curriculum))?;
         let today = state.today().await?;
         let mut clubs: BTreeMap<String, Vec<TeamDelivery>> = BTreeMap::new();
         let (mut glances, mut titles) = (Vec::new(), BTreeMap::new());
         let (mut by_editions, mut problems) = (by_editions_of(state, curriculum).await?, Problems::default());
+        progress.of(by_editions.len());
         for team in state.store.teams().await?.into_iter().filter(|team| seen.see(&team.club)) {
             let Some(editions) = by_editions.remove(&team.id) else { continue };
+            progress.step();
             let club = team.club.clone();
             for TeamEdition { edition, said, .. } in &editions {
                 if said.is_empty() {

@@ -2,6 +2,7 @@
 
 pub mod assessment;
 pub mod board;
+pub mod club_list;
 pub mod clubs;
 pub mod drafts;
 pub mod drills;

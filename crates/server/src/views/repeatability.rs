@@ -1,7 +1,9 @@
 //! How well tests repeat themselves, worked out once a day.
 
 use std::collections::{BTreeMap, HashMap};
+use std::sync::atomic::{AtomicU64, Ordering};
 use std::sync::{Arc, Mutex, PoisonError};
+use std::time::Duration;
 
 use jiff::ToSpan;
 use jiff::civil::Date;
@@ -10,37 +12,56 @@ use jogo_core::ids::{BandId, TestId};
 use jogo_store::Store;
 
 use crate::problem::Answer;
+use crate::worked_out::{Results, Stamp, WorkedOut};
 
 /// What is known of how well each test repeats itself.
-pub type Known = Arc<BTreeMap<TestId, Result<Repeatability, TooFew>>>;
+pub type Known = Arc<ByTest>;
+type ByTest = BTreeMap<TestId, Result<Repeatability, TooFew>>;
 
-/// What is known of each band, and the day on which that was worked out.
+/// How long whoever asks first waits for it.
+const WAITS: Duration = Duration::from_secs(2);
+
+/// What is known of each band, and what was known last.
 #[derive(Default)]
-pub struct Repeats(Mutex<HashMap<BandId, (Date, Known)>>);
+pub struct Repeats {
+    results: Results<BandId, ByTest>,
+    last: Mutex<HashMap<BandId, Known>>,
+    /// How often a test has become another.
+    tests: AtomicU64,
+}
 
 impl Repeats {
     /// How well the tests of a band repeat themselves, from the results of the last year up to yesterday: worked out
-    /// once a day, so that nothing on a screen moves during a session.
+    /// once a day, so that nothing on a screen moves during a session. While that takes long in a large academy, what
+    /// was known the day before goes on; and nothing in its first moments after a start.
     pub async fn of(&self, store: &Store, band: &BandId, today: Date) -> Answer<Known> {
-        let kept = self.0.lock().unwrap_or_else(PoisonError::into_inner).get(band).cloned();
-        if let Some((_, known)) = kept.filter(|(day, _)| *day == today) {
-            return Ok(known);
+        let day = today.duration_since(Date::MIN).as_hours().unsigned_abs();
+        let stamp = Stamp { set: day << 32 | self.tests.load(Ordering::Relaxed), shown: 0 };
+        let (store, of) = (store.clone(), band.clone());
+        let work = move |_| async move { of_band(&store, &of, today).await };
+        let known = self.results.within(WAITS, band.clone(), stamp, work).await?;
+        let mut last = self.last.lock().unwrap_or_else(PoisonError::into_inner);
+        if let WorkedOut::Done(known) = known {
+            last.insert(band.clone(), known);
         }
-        let mut known = BTreeMap::new();
-        for test in store.tests().await? {
-            let trials = store.trials_of_band(&test, band, (today - 1.year(), today)).await?;
-            let trials: Vec<_> = trials.into_iter().map(|known| known.trial).collect();
-            let found = Repeatability::of(&pairs(&test, &trials));
-            known.insert(test.id, found);
-        }
-        let known = Arc::new(known);
-        let mut all = self.0.lock().unwrap_or_else(PoisonError::into_inner);
-        all.insert(band.clone(), (today, Arc::clone(&known)));
-        Ok(known)
+        Ok(last.get(band).cloned().unwrap_or_default())
     }
 
     /// Has it recomputed: a test has become another.
     pub fn forget(&self) {
-        self.0.lock().unwrap_or_else(PoisonError::into_inner).clear();
+        self.tests.fetch_add(1, Ordering::Relaxed);
     }
+}
+
+async fn of_band(store: &Store, band: &BandId, today: Date) -> Answer<ByTest> {
+    let tests = store.tests().await?;
+    let mut of_tests: BTreeMap<TestId, Vec<(f64, f64)>> = BTreeMap::new();
+    for team in store.teams().await?.into_iter().filter(|team| team.band == *band) {
+        let trials = store.trials_between(team.id, (today - 1.year(), today)).await?;
+        for test in &tests {
+            of_tests.entry(test.id.clone()).or_default().extend(pairs(test, &trials));
+        }
+    }
+    let known = |test: &TestId| Repeatability::of(of_tests.get(test).map_or(&[], Vec::as_slice));
+    Ok(tests.iter().map(|test| (test.id.clone(), known(&test.id))).collect())
 }

@@ -3,8 +3,9 @@
 use jogo_core::fact::Fact;
 use std::collections::BTreeMap;
 
+use actix_web::web::Data;
 use jiff::civil::Date;
-use jogo_core::academy::band::{Band, CutOff};
+use jogo_core::academy::band::Band;
 use jogo_core::assessment::benchmarks::{Better, Protocol, Test};
 use jogo_core::assessment::levels::Thresholds;
 use jogo_core::assessment::milestones::Milestone;
@@ -24,6 +25,7 @@ use utoipa::ToSchema;
 use crate::problem::{Answer, Problem};
 use crate::state::State;
 use crate::views::squad::TestView;
+use crate::worked_out::WorkedOut;
 
 /// A standard with the day from which it holds.
 #[derive(Serialize, ToSchema)]
@@ -104,14 +106,27 @@ const PLACES: usize = 81;
 const SEED: u64 = 1;
 
 impl StandardsOfTest {
-    /// A test on its scale, with a suggestion at some percentiles.
-    pub async fn of(state: &State, test: Test, percentiles: Percentiles) -> Answer<StandardsOfTest> {
+    /// A test on its scale, with a suggestion at some percentiles, aside if that takes long.
+    pub async fn aside(
+        state: &Data<State>,
+        test: Test,
+        percentiles: Percentiles,
+    ) -> Answer<WorkedOut<StandardsOfTest>> {
+        let bands = state.store.bands().await?;
+        let cut_off = state.store.settings().await?.0.cut_off;
+        let standards = state.store.standards_of_test(&test.id).await?;
+        let stamp = state.stamp(&(&test, bands, standards, cut_off, &percentiles)).await?;
+        let (aside, id) = (state.clone(), test.id.clone());
+        let work = move |_| async move { StandardsOfTest::of(&aside, test, percentiles).await };
+        state.aside.results().of(id, stamp, work).await
+    }
+
+    async fn of(state: &State, test: Test, percentiles: Percentiles) -> Answer<StandardsOfTest> {
         let today = state.today().await?;
         let bands = BandStandards::of_test(state, &test).await?;
-        let cut_off = state.store.settings().await?.0.cut_off;
         let mut populations = Vec::new();
         for BandStandards { band, .. } in &bands {
-            populations.push(population(state, &test, &band.id, today, cut_off).await?);
+            populations.push(population(state, &test, &band.id).await?);
         }
         let thresholds = bands.iter().flat_map(|b| &b.standards).map(|standard| &standard.thresholds);
         let (least, most) = scale(&test, thresholds, &populations);
@@ -147,10 +162,8 @@ async fn on_scale(
 ) -> Answer<Vec<BandOnScale>> {
     let today = state.today().await?;
     let (milestones, skills) = (state.store.milestones().await?, state.store.skills().await?);
-    let (protocol, sorted) =
-        (test.protocol.clone(), populations.iter().map(|p| p.sorted.clone()).collect::<Vec<_>>());
-    let suggestions = actix_web::web::block(move || suggest(&protocol, &sorted, percentiles, SEED)).await;
-    let suggestions = suggestions.map_err(|e| Problem::internal(&e))?;
+    let sorted: Vec<_> = populations.iter().map(|p| p.sorted.clone()).collect();
+    let suggestions = suggest(&test.protocol, &sorted, percentiles, SEED);
     let mut found = Vec::new();
     for ((of_band, population), suggestion) in bands.into_iter().zip(populations).zip(suggestions) {
         let known = state.repeatability(&of_band.band.id).await?.get(&test.id).copied();
@@ -192,24 +205,33 @@ fn resting_on(milestones: &[Milestone], test: &TestId, band: &BandId) -> Vec<Mil
 }
 
 /// The results of a band that count for its standard.
-async fn population(
-    state: &State,
-    test: &Test,
-    band: &BandId,
-    today: Date,
-    cut_off: CutOff,
-) -> Answer<Population> {
-    let year = Population::year_of(today).map_err(|e| Problem::internal(&e))?;
+async fn population(state: &State, test: &Test, band: &BandId) -> Answer<Population> {
+    let cut_off = state.store.settings().await?.0.cut_off;
+    let year = Population::year_of(state.today().await?).map_err(|e| Problem::internal(&e))?;
     let trials = state.store.trials_of_band(test, band, year).await?;
     let trials: Vec<_> = trials.into_iter().map(|known| known.trial).collect();
     let born = state.store.birth_months(band).await?;
     Ok(Population::of(test, &trials, |player| born.get(&player).copied(), cut_off))
 }
 
+/// The results of all bands that count for the standards of a test, aside if that takes long.
+async fn populations(state: &Data<State>, test: &Test) -> Answer<WorkedOut<BTreeMap<BandId, Population>>> {
+    let (bands, cut_off) = (state.store.bands().await?, state.store.settings().await?.0.cut_off);
+    let stamp = state.stamp(&(test, cut_off)).await?;
+    let (aside, test, id) = (state.clone(), test.clone(), test.id.clone());
+    let work = move |_| async move {
+        let mut all = BTreeMap::new();
+        for kept in bands {
+            all.insert(kept.band.id.clone(), population(&aside, &test, &kept.band.id).await?);
+        }
+        Ok(all)
+    };
+    state.aside.results().of(id, stamp, work).await
+}
+
 /// Thresholds that the results of a band suggest for a test; `None` if there are too few.
 pub async fn suggested(state: &State, test: &Test, band: &BandId) -> Answer<Option<Thresholds>> {
-    let cut_off = state.store.settings().await?.0.cut_off;
-    let population = population(state, test, band, state.today().await?, cut_off).await?;
+    let population = population(state, test, band).await?;
     let (protocol, sorted) = (test.protocol.clone(), vec![population.sorted]);
     let found =
         actix_web::web::block(move || suggest(&protocol, &sorted, Percentiles::default(), SEED)).await;
@@ -259,12 +281,11 @@ pub struct TempoOfTest {
 impl TempoOfTest {
     /// Of all tests that count a score, and of which a band has enough results.
     pub async fn of_band(state: &State, band: &Band) -> Answer<Vec<TempoOfTest>> {
-        let (skills, today) = (state.store.skills().await?, state.today().await?);
-        let cut_off = state.store.settings().await?.0.cut_off;
+        let skills = state.store.skills().await?;
         let mut found = Vec::new();
         for test in state.store.tests().await? {
             let Some(round) = test.counted_round(band, &skills) else { continue };
-            let population = population(state, &test, &band.id, today, cut_off).await?;
+            let population = population(state, &test, &band.id).await?;
             let measured = MeasuredTempo::of(&round, &population.sorted);
             found.extend(measured.map(|measured| TempoOfTest {
                 name: test.name,
@@ -287,24 +308,38 @@ pub struct Weighed {
 }
 
 impl Weighed {
-    /// What the standards of a test would be with those of some bands set to `thought`.
-    pub async fn of(state: &State, test: &Test, thought: &BTreeMap<BandId, Thresholds>) -> Answer<Weighed> {
-        let (better, today) = (test.protocol.better(), state.today().await?);
-        let cut_off = state.store.settings().await?.0.cut_off;
-        let skills = state.store.skills().await?;
-        let (mut shares, mut asked, mut after) = (BTreeMap::new(), BTreeMap::new(), Vec::new());
+    /// What the standards of a test would be with those of some bands set to `thought`, aside if that takes long.
+    pub async fn aside(
+        state: &Data<State>,
+        test: &Test,
+        thought: &BTreeMap<BandId, Thresholds>,
+    ) -> Answer<WorkedOut<Weighed>> {
+        let (skills, today) = (state.store.skills().await?, state.today().await?);
         let bands = BandStandards::of_test(state, test).await?;
-        for of_band in &bands {
-            let thought = thought.get(&of_band.band.id).copied();
-            if let Some(thresholds) = thought {
-                let population = population(state, test, &of_band.band.id, today, cut_off).await?;
-                shares.insert(of_band.band.id.clone(), population.shares(&thresholds, better));
-                let round = test.counted_round(&of_band.band, &skills);
-                asked.extend(round.map(|round| (of_band.band.id.clone(), round.touches(&thresholds))));
+        let populations = populations(state, test).await?;
+        Ok(populations.map(|populations| Weighed::of(test, thought, &bands, populations, &skills, today)))
+    }
+
+    fn of(
+        test: &Test,
+        thought: &BTreeMap<BandId, Thresholds>,
+        bands: &[BandStandards],
+        populations: &BTreeMap<BandId, Population>,
+        skills: &[Skill],
+        today: Date,
+    ) -> Weighed {
+        let (mut shares, mut asked, mut after) = (BTreeMap::new(), BTreeMap::new(), Vec::new());
+        for of_band in bands {
+            let band = &of_band.band;
+            let thought = thought.get(&band.id).copied();
+            if let (Some(thresholds), Some(population)) = (thought, populations.get(&band.id)) {
+                shares.insert(band.id.clone(), population.shares(&thresholds, test.protocol.better()));
+                let round = test.counted_round(band, skills);
+                asked.extend(round.map(|round| (band.id.clone(), round.touches(&thresholds))));
             }
             let holds = thought.or_else(|| of_band.on(today).map(|s| s.thresholds));
-            after.extend(holds.map(|thresholds| (&of_band.band, thresholds)));
+            after.extend(holds.map(|thresholds| (band, thresholds)));
         }
-        Ok(Weighed { shares, asked, findings: found(test, &after, &skills) })
+        Weighed { shares, asked, findings: found(test, &after, skills) }
     }
 }

@@ -2,6 +2,7 @@
 
 use std::collections::BTreeSet;
 
+use jogo_core::academy::band::Band;
 use jogo_core::academy::phrases::Phrases;
 use jogo_store::library::Library;
 use jogo_store::{Store, StoreError, Stored};
@@ -58,6 +59,11 @@ pub struct Starter {
 }
 
 impl Starter {
+    /// The bands that come with Jogo.
+    pub fn bands(self) -> Vec<Band> {
+        self.whole.bands
+    }
+
     /// What comes with Jogo, beside what is there.
     pub async fn of(store: &Store) -> Stored<Starter> {
         let read = |error: Box<dyn std::error::Error>| StoreError::Unreadable {

@@ -1,27 +1,47 @@
 //! How many players of a team stand on each level and have each milestone: read from what is kept, or recomputed
 //! and kept.
 
+use actix_web::web::Data;
+use jogo_core::ids::BandId;
 use jogo_store::Store;
 use jogo_store::academy::teams::Team;
 use jogo_store::assessment::levels::{KeptLevels, TeamCounts};
 
 use crate::problem::Answer;
-use crate::views::assessment::Assessment;
-use jogo_core::ids::BandId;
+use crate::state::State;
+use crate::views::assessment::{Assessment, Yardsticks};
+use crate::worked_out::{Progress, WorkedOut};
+
+/// The counts of all teams of a band.
+pub type OfTeams = Vec<(Team, TeamCounts)>;
+
+/// The counts of all teams of a band, aside if that takes long.
+pub async fn of_band(state: &Data<State>, band: &BandId) -> Answer<WorkedOut<OfTeams>> {
+    let (store, band) = (&state.store, band.clone());
+    let stamp = state
+        .stamp(&(store.standards(&band).await?, store.tests().await?, store.milestones().await?))
+        .await?;
+    let (aside, of) = (state.clone(), band.clone());
+    let work = move |progress| async move { of_teams(&aside.store, &of, &progress).await };
+    state.aside.results().of(band, stamp, work).await
+}
 
 /// The counts of all teams of a band. What is not kept is worked out and kept.
-pub async fn of_teams(store: &Store, band: &BandId) -> Answer<Vec<(Team, TeamCounts)>> {
+pub async fn of_teams(store: &Store, band: &BandId, progress: &Progress) -> Answer<OfTeams> {
+    let (kept, yardsticks) = (store.kept_levels(band).await?, Yardsticks::of_levels(store, band).await?);
+    progress.of(kept.len());
     let mut all = Vec::new();
-    for KeptLevels { team, version, counts } in store.kept_levels(band).await? {
+    for KeptLevels { team, version, counts } in kept {
         let counts = match counts {
             Some(counts) => counts,
             None => {
-                let counts = Assessment::counts(store, &team).await?;
+                let counts = Assessment::counts(&yardsticks, store, &team).await?;
                 store.keep_levels(team.id, version, &counts).await?;
                 counts
             }
         };
         all.push((team, counts));
+        progress.step();
     }
     Ok(all)
 }
@@ -30,8 +50,9 @@ pub async fn of_teams(store: &Store, band: &BandId) -> Answer<Vec<(Team, TeamCou
 pub async fn rebuild(store: &Store) -> Answer<(usize, usize)> {
     let (mut teams, mut differed) = (0, 0);
     for kept in store.bands().await? {
+        let yardsticks = Yardsticks::of_levels(store, &kept.band.id).await?;
         for KeptLevels { team, version, counts } in store.kept_levels(&kept.band.id).await? {
-            let follows = Assessment::counts(store, &team).await?;
+            let follows = Assessment::counts(&yardsticks, store, &team).await?;
             teams += 1;
             if counts.as_ref() != Some(&follows) {
                 differed += usize::from(counts.is_some());

@@ -14,7 +14,7 @@ use uuid::Uuid;
 use super::{COACH, DIRECTOR, LEAD, NEW_COACH, Visitor, academy, id, own_page};
 
 /// Every route that asks who one is. `{id}`, `{team}` and `{edition}` are filled in with real ones.
-const ROUTES: [(&str, &str, &[&str]); 89] = [
+const ROUTES: [(&str, &str, &[&str]); 91] = [
     ("GET", "/session", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/pace", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/language", &[DIRECTOR, LEAD, COACH]),
@@ -35,6 +35,7 @@ const ROUTES: [(&str, &str, &[&str]); 89] = [
     ("GET", "/map/way?skill=weave&stage=flow", &[DIRECTOR]),
     ("GET", "/map/compared?since=2031-02-09", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/bands", &[DIRECTOR, LEAD, COACH]),
+    ("POST", "/bands", &[DIRECTOR]),
     ("PUT", "/bands/u8-u9", &[DIRECTOR]),
     ("GET", "/bands/u8-u9/tempos", &[DIRECTOR]),
     ("GET", "/academy", &[DIRECTOR, LEAD, COACH]),
@@ -87,6 +88,7 @@ const ROUTES: [(&str, &str, &[&str]); 89] = [
     ("PUT", "/drills/weave-six/answer", &[DIRECTOR]),
     ("GET", "/clubs", &[DIRECTOR, LEAD]),
     ("POST", "/clubs", &[DIRECTOR]),
+    ("POST", "/club-list/add", &[DIRECTOR]),
     ("PUT", "/clubs/{club}", &[DIRECTOR]),
     ("POST", "/clubs/{club}/teams", &[DIRECTOR]),
     ("PUT", "/teams/{team}", &[DIRECTOR]),
@@ -106,7 +108,8 @@ const ROUTES: [(&str, &str, &[&str]); 89] = [
     ("POST", "/teams/{team}/trials", &[LEAD, COACH]),
 ];
 /// These have bodies or names of their own, but the same rights as their neighbours.
-const MORE: [(&str, &str, &[&str]); 24] = [
+const MORE: [(&str, &str, &[&str]); 25] = [
+    ("POST", "/club-list", &[DIRECTOR]),
     ("GET", "/teams/{team}/board", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/teams/{team}/words", &[LEAD, COACH]),
     ("PUT", "/teams/{team}/pairs", &[LEAD, COACH]),
@@ -222,6 +225,8 @@ pub fn body(route: &str, read: &Read) -> Value {
         "next-times" => json!({"next_times": []}),
         "players" => json!({"players": []}),
         "trials" => json!({"trials": []}),
+        "bands" => json!({"youngest": 15, "oldest": 16}),
+        "add" => json!({"teams": []}),
         "clubs" => json!({"id": id(1), "name": "Long Strand"}),
         "{club}" => json!({"name": "Harbour Lane"}),
         "teams" => json!({"id": id(2), "name": "Harbour Lane Grey", "band": "u6-u7", "coaches": []}),

@@ -1,6 +1,7 @@
 //! What holds for the whole academy: its settings and its bands.
 
 pub mod clubs;
+pub mod listed;
 pub(crate) mod phrases;
 pub mod players;
 pub mod teams;
@@ -13,7 +14,7 @@ use sqlx::SqliteExecutor;
 
 use crate::audit::{self, Deed};
 use crate::people::{NewPerson, insert_person};
-use crate::{Store, StoreError, Stored, Taken, from_json, to_json};
+use crate::{Store, StoreError, Stored, Taken, from_json, taken, to_json};
 
 /// A band as it is kept.
 #[derive(Clone, Debug)]
@@ -119,11 +120,25 @@ impl Store {
 
     /// All bands, the youngest first.
     pub async fn bands(&self) -> Stored<Vec<KeptBand>> {
-        let rows =
-            sqlx::query!("SELECT doc, version FROM band ORDER BY place, id").fetch_all(&self.read).await?;
+        let rows = sqlx::query!(
+            "SELECT doc, version FROM band
+                 ORDER BY json_extract(doc, '$.youngest'), json_extract(doc, '$.oldest'), place, id"
+        )
+        .fetch_all(&self.read)
+        .await?;
         rows.into_iter()
             .map(|row| Ok(KeptBand { band: from_json("a band", &row.doc)?, version: row.version }))
             .collect()
+    }
+
+    /// Adds a band.
+    pub async fn add_band(&self, band: &Band) -> Stored<()> {
+        let doc = to_json("a band", band)?;
+        sqlx::query!("INSERT INTO band (id, place, doc) VALUES (?, 0, ?)", band.id.as_str(), doc)
+            .execute(&self.write)
+            .await
+            .map_err(|e| taken(e, Taken::BandName { name: band.name.clone() }))?;
+        Ok(())
     }
 
     /// Changes a band, if it still is the version that was read.

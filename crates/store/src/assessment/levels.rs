@@ -49,6 +49,17 @@ impl Store {
         kept.collect()
     }
 
+    /// A number that grows with everything that is measured, seen and logged, with every player who comes or goes and
+    /// every plan of a team.
+    pub async fn changes_shown(&self) -> Stored<u64> {
+        let changes = sqlx::query_scalar!(
+            r#"SELECT (SELECT COALESCE(SUM(version), 0) + COUNT(*) FROM team_levels) + (SELECT COUNT(*) FROM team)
+                   + COALESCE((SELECT MAX(rowid) FROM outcome), 0) + COALESCE((SELECT MAX(rowid) FROM team_plan), 0)
+                   + COALESCE((SELECT MAX(rowid) FROM team_edition), 0) AS "changes!: i64""#
+        );
+        Ok(changes.fetch_one(&self.read).await? as u64)
+    }
+
     /// Keeps what was recomputed, unless something has changed since.
     pub async fn keep_levels(&self, team: Uuid, version: i64, counts: &TeamCounts) -> Stored<()> {
         let doc = to_json("counts of a team", counts)?;

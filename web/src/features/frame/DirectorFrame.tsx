@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import { Suspense, useState } from 'react'
 import { NavLink, Outlet, useLocation } from 'react-router'
 import type { Schemas } from '../../api/client'
+import { useUnderWay } from '../../api/patience'
 import { t } from '../../texts/t'
 import { Fallen } from '../../ui/Fallen'
 import { useKeys } from '../../ui/keys'
@@ -86,6 +87,7 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
             </Box>
           ))}
         </Box>
+        <WorkingOut />
         <StillToDo wanted={session.role === 'director'} />
         <Button
           variant="text"
@@ -107,6 +109,16 @@ export function DirectorFrame({ session, look }: { session: Schemas['Session']; 
       </Box>
       <Legend open={legend} onClose={() => setLegend(false)} />
     </Box>
+  )
+}
+
+/** How far the server has come with what is waited for. */
+function WorkingOut() {
+  const underWay = useUnderWay()
+  return (
+    <Typography role="status" variant="caption" color="text.secondary" sx={{ whiteSpace: 'nowrap' }}>
+      {underWay && t('working-out', { done: underWay.done, of: underWay.of })}
+    </Typography>
   )
 }
 

@@ -282,14 +282,31 @@ impl Milestone {
         said: &[Override],
         on: Date,
     ) -> Standing {
+        standing(&witnesses(&self.evidence, tests, shown), said, on)
+    }
+
+    /// Where a player stood on each of some days: what [`Milestone::standing`] says of each, with the evidence read
+    /// once.
+    pub fn standings<P: PartialEq>(
+        &self,
+        tests: &[Test],
+        shown: &Shown<'_, P>,
+        said: &[Override],
+        days: &[Date],
+    ) -> Vec<Standing> {
         let witnesses = witnesses(&self.evidence, tests, shown);
-        let (by_evidence, since) = state(witnesses.iter().filter(|witness| witness.date <= on));
-        match last_word(said, on) {
-            Some((word, state)) => {
-                Standing { state, by_evidence, since: Some(word.on), overridden: Some(word.clone()) }
-            }
-            None => Standing { state: by_evidence, by_evidence, since, overridden: None },
+        days.iter().map(|on| standing(&witnesses, said, *on)).collect()
+    }
+}
+
+/// Where a player stands on a day, by witnesses in date order and the words of coaches.
+fn standing(witnesses: &[Witness], said: &[Override], on: Date) -> Standing {
+    let (by_evidence, since) = state(witnesses.iter().filter(|witness| witness.date <= on));
+    match last_word(said, on) {
+        Some((word, state)) => {
+            Standing { state, by_evidence, since: Some(word.on), overridden: Some(word.clone()) }
         }
+        None => Standing { state: by_evidence, by_evidence, since, overridden: None },
     }
 }
 

@@ -78,17 +78,20 @@ pub fn results<P: Ord + Copy>(
     for trial in trials {
         of_day.entry((trial.player, &trial.test, trial.side, trial.taken_on)).or_default().push(trial);
     }
+    let known: BTreeMap<&str, (&Test, Vec<&Standard>)> = tests
+        .iter()
+        .map(|test| (test.id.as_str(), (test, standards.iter().filter(|s| s.test == test.id).collect())))
+        .collect();
     of_day
         .into_iter()
         .filter_map(|((player, test, side, date), of_day)| {
-            let test = tests.iter().find(|t| t.id == test)?;
+            let (test, of_test) = known.get(test)?;
             let values: Vec<f64> = of_day.iter().map(|trial| trial.value).collect();
             let value = test.result(&values)?;
             let best = of_day.iter().map(|trial| &trial.marks).max_by_key(|marks| (seen(marks), *marks));
             let marks = best.cloned().unwrap_or_default();
-            let of_test: Vec<Standard> = standards.iter().filter(|s| s.test == test.id).cloned().collect();
-            let level =
-                standards::on(&of_test, date).map(|s| s.thresholds.level(value, test.protocol.better()));
+            let standard = standards::on(of_test.iter().copied(), date);
+            let level = standard.map(|s| s.thresholds.level(value, test.protocol.better()));
             Some(TestResult { player, test: test.id.clone(), side, date, value, level, marks })
         })
         .collect()

@@ -44,8 +44,8 @@ pub struct Standard {
 }
 
 /// The standard that holds on a day, of those of one test and band.
-pub fn on(standards: &[Standard], day: Date) -> Option<&Standard> {
-    standards.iter().filter(|s| s.from <= day).max_by_key(|s| s.from)
+pub fn on<'a>(standards: impl IntoIterator<Item = &'a Standard>, day: Date) -> Option<&'a Standard> {
+    standards.into_iter().filter(|s| s.from <= day).max_by_key(|s| s.from)
 }
 
 /// How far ahead a standard may be set, in days.

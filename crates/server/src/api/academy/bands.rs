@@ -3,7 +3,7 @@
 use crate::facts::Entered;
 use crate::facts::Thing;
 use actix_web::web::{Data, Path};
-use actix_web::{HttpRequest, HttpResponse, get, put};
+use actix_web::{HttpRequest, HttpResponse, get, post, put};
 use jiff::tz::TimeZone;
 use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
@@ -23,10 +23,12 @@ use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
 use crate::views::standards::TempoOfTest;
+use crate::views::starter::Starter;
 
 pub fn routes(config: &mut ServiceConfig) {
     config
         .service(list)
+        .service(add)
         .service(change)
         .service(tempos)
         .service(show_academy)
@@ -70,6 +72,36 @@ async fn bands(state: &State) -> Answer<Vec<BandView>> {
 #[get("/bands")]
 pub(in crate::api) async fn list(who: SignedIn, state: Data<State>) -> Answer<Json<Vec<BandView>>> {
     who.may(Act::SeeLibrary)?;
+    Ok(Json(bands(&state).await?))
+}
+
+/// The ages of a new band.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct NewBand {
+    /// Youngest age on the academy's cut-off date, in years.
+    youngest: u8,
+    /// Oldest age, in years.
+    oldest: u8,
+}
+
+/// Adds a band, with the numbers of the band whose ages lie nearest.
+#[utoipa::path(operation_id = "bands_add", request_body = NewBand,
+    responses((status = 200, body = Vec<BandView>), (status = 409, body = Problem)))]
+#[post("/bands")]
+pub(in crate::api) async fn add(
+    who: SignedIn,
+    state: Data<State>,
+    new: Json<NewBand>,
+) -> Answer<Json<Vec<BandView>>> {
+    who.may(Act::SetUp)?;
+    let own: Vec<Band> = state.store.bands().await?.into_iter().map(|kept| kept.band).collect();
+    let like = if own.is_empty() { Starter::of(&state.store).await?.bands() } else { own };
+    let band =
+        Band::of_ages(new.youngest, new.oldest, &like).ok_or_else(|| Problem::not_found(Thing::Band))?;
+    Problem::if_any(band.faults())?;
+    state.store.add_band(&band).await?;
+    state.store.note(state.clock.now(), Some(who.0.id), Deed::BandAdded, &band.id).await?;
     Ok(Json(bands(&state).await?))
 }
 

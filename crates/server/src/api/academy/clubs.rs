@@ -180,7 +180,7 @@ pub(in crate::api) async fn add_team(
 }
 
 /// From today on a new team works by the editions of its band that are still running.
-async fn takes_over_running(state: &State, team: Uuid, band: &BandId) -> Answer<()> {
+pub(super) async fn takes_over_running(state: &State, team: Uuid, band: &BandId) -> Answer<()> {
     let (today, now) = (state.today().await?, state.clock.now());
     for (edition, doc) in state.store.latest_editions(band).await? {
         if doc.curriculum.session_days().last().is_some_and(|day| day.date >= today) {

@@ -7,12 +7,12 @@ use serde::Deserialize;
 use utoipa::IntoParams;
 use utoipa_actix_web::service_config::ServiceConfig;
 
-use crate::json::Json;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
 use crate::views::clubs::{MilestoneShares, TestLevels, levels_in_clubs, milestones_in_clubs};
+use crate::worked_out::{UnderWay, WorkedOut};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(levels).service(milestones);
@@ -26,26 +26,28 @@ pub(in crate::api) struct OfBand {
 
 /// Levels in all clubs, by test.
 #[utoipa::path(operation_id = "review_levels", params(OfBand),
-    responses((status = 200, body = Vec<TestLevels>), (status = 404, body = Problem)))]
+    responses((status = 200, body = Vec<TestLevels>), (status = 202, body = UnderWay),
+        (status = 404, body = Problem)))]
 #[get("/levels")]
 pub(in crate::api) async fn levels(
     who: SignedIn,
     state: Data<State>,
     of: Query<OfBand>,
-) -> Answer<Json<Vec<TestLevels>>> {
+) -> Answer<WorkedOut<Vec<TestLevels>>> {
     who.may(Act::Review)?;
-    Ok(Json(levels_in_clubs(&state, &of.band, &who.clubs(&state).await?).await?))
+    levels_in_clubs(&state, &of.band, &who.clubs(&state).await?).await
 }
 
 /// Milestones in all clubs, in the order of strands and stages.
 #[utoipa::path(operation_id = "review_milestones", params(OfBand),
-    responses((status = 200, body = Vec<MilestoneShares>), (status = 404, body = Problem)))]
+    responses((status = 200, body = Vec<MilestoneShares>), (status = 202, body = UnderWay),
+        (status = 404, body = Problem)))]
 #[get("/levels/milestones")]
 pub(in crate::api) async fn milestones(
     who: SignedIn,
     state: Data<State>,
     of: Query<OfBand>,
-) -> Answer<Json<Vec<MilestoneShares>>> {
+) -> Answer<WorkedOut<Vec<MilestoneShares>>> {
     who.may(Act::Review)?;
-    Ok(Json(milestones_in_clubs(&state, &of.band, &who.clubs(&state).await?).await?))
+    milestones_in_clubs(&state, &of.band, &who.clubs(&state).await?).await
 }

@@ -26,6 +26,7 @@ use crate::sign_in::rights::Act;
 use crate::state::State;
 use crate::views::squad::TestView;
 use crate::views::standards::{StandardsOfTest, Weighed};
+use crate::worked_out::{UnderWay, WorkedOut};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(list).service(show).service(set).service(weigh);
@@ -79,7 +80,8 @@ async fn test_of(state: &State, test: &TestId) -> Answer<Test> {
 
 /// A test on its scale: ridges, thresholds, repeatability, suggestions.
 #[utoipa::path(operation_id = "standards_show", params(("test" = String, Path), AtPercentiles),
-    responses((status = 200, body = StandardsOfTest), (status = 422, body = Problem)),
+    responses((status = 200, body = StandardsOfTest), (status = 202, body = UnderWay),
+        (status = 422, body = Problem)),
 )]
 #[get("/standards/{test}")]
 pub(in crate::api) async fn show(
@@ -87,12 +89,12 @@ pub(in crate::api) async fn show(
     state: Data<State>,
     test: Path<TestId>,
     at: Query<AtPercentiles>,
-) -> Answer<Json<StandardsOfTest>> {
+) -> Answer<WorkedOut<StandardsOfTest>> {
     who.may(Act::SetUp)?;
     let test = test_of(&state, &test).await?;
     let percentiles = at.percentiles();
     Problem::if_any(percentiles.faults())?;
-    Ok(Json(StandardsOfTest::of(&state, test, percentiles).await?))
+    StandardsOfTest::aside(&state, test, percentiles).await
 }
 
 /// Thresholds of some bands that are being thought of, or that are to be set.
@@ -106,7 +108,7 @@ pub(in crate::api) struct Thought {
 /// The shares under other thresholds. Nothing is written.
 #[utoipa::path(operation_id = "standards_weigh", params(("test" = String, Path)),
     request_body = Thought,
-    responses((status = 200, body = Weighed)),
+    responses((status = 200, body = Weighed), (status = 202, body = UnderWay)),
 )]
 #[post("/standards/{test}/weighed")]
 pub(in crate::api) async fn weigh(
@@ -114,10 +116,10 @@ pub(in crate::api) async fn weigh(
     state: Data<State>,
     test: Path<TestId>,
     thought: Json<Thought>,
-) -> Answer<Json<Weighed>> {
+) -> Answer<WorkedOut<Weighed>> {
     who.may(Act::SetUp)?;
     let test = test_of(&state, &test).await?;
-    Ok(Json(Weighed::of(&state, &test, &thought.bands).await?))
+    Weighed::aside(&state, &test, &thought.bands).await
 }
 
 /// Standards that hold from a day on.

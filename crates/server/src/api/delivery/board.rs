@@ -5,12 +5,12 @@ use actix_web::web::{Data, Path};
 use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
 
-use crate::json::Json;
 use crate::problem::Answer;
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
 use crate::views::clubs::Delivery;
+use crate::worked_out::{UnderWay, WorkedOut};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(delivery);
@@ -18,13 +18,13 @@ pub fn routes(config: &mut ServiceConfig) {
 
 /// Delivery of a curriculum in all clubs.
 #[utoipa::path(operation_id = "review_delivery", params(("id" = Uuid, Path)),
-    responses((status = 200, body = Delivery)))]
+    responses((status = 200, body = Delivery), (status = 202, body = UnderWay)))]
 #[get("/curricula/{id}/delivery")]
 pub(in crate::api) async fn delivery(
     who: SignedIn,
     state: Data<State>,
     id: Path<Uuid>,
-) -> Answer<Json<Delivery>> {
+) -> Answer<WorkedOut<Delivery>> {
     who.may(Act::Review)?;
-    Ok(Json(Delivery::of(&state, *id, &who.clubs(&state).await?).await?))
+    Delivery::aside(&state, *id, who.clubs(&state).await?).await
 }

@@ -5,23 +5,19 @@ mod drafts;
 mod files;
 mod improving;
 mod making;
+pub(super) mod publishing;
 mod reasons;
 mod so_far;
 mod surfaces;
 mod view;
 
 use crate::facts::Changed;
-use crate::facts::Entered;
 use crate::facts::Thing;
 use actix_web::web::{Data, Path, Query};
 use actix_web::{HttpRequest, HttpResponse, get, post, put};
 use jiff::civil::Date;
-use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::session::RunningOrder;
-use jogo_core::delivery::team_plan::takes_over;
 use jogo_core::ids::BandId;
-use jogo_core::input::What;
-use jogo_core::input::short_text;
 use jogo_core::plan::curriculum::{Curriculum, Season};
 use jogo_core::plan::rules::mend::told;
 use jogo_core::plan::search::solve::{STEPS_NEAR, usual_steps};
@@ -29,9 +25,7 @@ use jogo_core::plan::{
     Clash, Edit, Plan, Price, Problem as PlanProblem, check, edit, price, score, solve, solve_near,
 };
 use jogo_core::season::InTime;
-use jogo_store::audit::Deed;
-use jogo_store::delivery::team_plans::{Assigned, Joining};
-use jogo_store::plan::{CurriculumLine, NewEdition};
+use jogo_store::plan::CurriculumLine;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -40,6 +34,7 @@ use uuid::Uuid;
 use self::benchmarks::{mend, show_benchmarks};
 use self::drafts::{aside, draft, edition, opened, problem_of, read, with_tests_laid};
 use self::making::{beginnings, create, goals_of_squads};
+use self::publishing::publish;
 use self::reasons::{compared, compared_with_edition, foreseen, why};
 use self::so_far::{delivered, reached_so_far};
 use self::surfaces::trained_surfaces;
@@ -50,7 +45,6 @@ use crate::problem::{Answer, Problem};
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
-use crate::views::team_sessions::TeamEdition;
 
 pub fn routes(config: &mut ServiceConfig) {
     config
@@ -288,83 +282,4 @@ pub(super) async fn running_order(
     let mut order = order.ok_or_else(|| Problem::not_found(Thing::Session))?;
     order.looks = edition.looks(&problem, session, &state.store.milestones().await?, &edition.tests);
     Ok(Json(order))
-}
-
-/// The teams that run an earlier edition of a curriculum, and how each takes the new one.
-async fn running(state: &State, curriculum: Uuid, new: &Edition) -> Answer<Vec<Joining>> {
-    let today = state.today().await?;
-    let mut running = Vec::new();
-    for team in state.store.teams().await?.into_iter().filter(|team| team.band == new.band.id) {
-        let editions = state.store.editions_of_team(team.id).await?;
-        let latest = editions.into_iter().find(|each| each.published.curriculum == curriculum);
-        let Some(latest) = latest else { continue };
-        let TeamEdition { assigned: Assigned { edition, own, .. }, said, .. } =
-            TeamEdition::of(state, team.id, latest).await?;
-        let days = own.on_its_days(&edition).map_err(Problem::input)?;
-        let Some(from) = takes_over(&own, &days, &said, today) else { continue };
-        let new = new.clone();
-        let merged = aside(move || own.merged(&edition, &new, &said, from)).await?;
-        running.push(Joining { team: team.id, from, own: merged.map_err(Problem::input)? });
-    }
-    Ok(running)
-}
-
-#[derive(Deserialize, ToSchema)]
-#[serde(deny_unknown_fields)]
-pub(super) struct EditionWish {
-    /// Made by the sender, so that sending twice publishes once.
-    id: Uuid,
-    /// What is said of it; may be empty.
-    note: String,
-}
-
-impl EditionWish {
-    fn note(&self) -> Answer<String> {
-        match self.note.trim() {
-            "" => Ok(String::new()),
-            note => {
-                short_text(note, LONGEST_NOTE, What::Note).map_err(|fault| Problem::fault("/note", fault))
-            }
-        }
-    }
-}
-
-/// The longest note of an edition, in characters.
-pub(super) const LONGEST_NOTE: usize = 200;
-
-fn breaks_nothing(edition: &Edition) -> Answer<()> {
-    match check(&problem_of(edition)?, &edition.plan).first() {
-        None => Ok(()),
-        Some(breach) => {
-            let (session, broken) = (breach.session + 1, breach.says.clone().into());
-            Err(Problem::fault("", Entered::BreaksRule { session, broken }))
-        }
-    }
-}
-
-/// Publishes the draft as the next edition, to every team of its band.
-#[utoipa::path(operation_id = "curricula_publish",
-    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = EditionWish,
-    responses((status = 200, body = CurriculumView)),
-)]
-#[post("/curricula/{id}/editions")]
-pub(super) async fn publish(
-    who: SignedIn,
-    state: Data<State>,
-    id: Path<Uuid>,
-    request: HttpRequest,
-    new: Json<EditionWish>,
-) -> Answer<HttpResponse> {
-    who.may(Act::Plan)?;
-    let note = new.note()?;
-    let read = read(&state, *id, &request).await?;
-    let edition = edition(&state, read.curriculum, read.plan).await?;
-    breaks_nothing(&edition)?;
-    let (now, edition) = (state.clock.now(), edition.trimmed());
-    let running = running(&state, *id, &edition).await?;
-    let edition_of = NewEdition { id: new.id, curriculum: *id, edition: &edition, note: &note };
-    let number = state.store.publish(edition_of, &running, who.0.id, now).await?;
-    let about = format!("{} edition {number}", edition.curriculum.name);
-    state.store.note(now, Some(who.0.id), Deed::Published, &about).await?;
-    view(&state, draft(&state, *id).await?, Came::default()).await
 }

@@ -1,11 +1,9 @@
 //! What results so far show beside a forecast: of the squads that work by the curriculum, and how fast squads of its
 //! band moved on.
 
-use std::sync::Arc;
-
 use actix_web::get;
 use actix_web::web::{Data, Path};
-use jogo_core::assessment::milestones::ready::stages_had;
+use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::as_run;
 use jogo_core::ids::{BandId, SkillId};
 use jogo_core::plan::forecast::so_far::{Day, SoFar, Squad, days, so_far};
@@ -16,32 +14,46 @@ use serde::Serialize;
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::drafts::{aside, draft, opened, problem_of};
+use super::drafts::{draft, opened, problem_of};
 use super::reasons::foreseen_by;
 use crate::json::Json;
 use crate::problem::Answer;
 use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
-use crate::views::assessment::{Assessment, Bands, stands};
+use crate::views::assessment::{Assessment, Bands, Yardsticks};
 use crate::views::team_sessions::{TeamEdition, editions_of, glances_of};
+use crate::worked_out::{Progress, UnderWay, WorkedOut};
 
 /// How far the squads that work by a curriculum have come so far, and the rates that follow.
 #[utoipa::path(operation_id = "curricula_so_far", params(("id" = Uuid, Path)),
-    responses((status = 200, body = SoFar)))]
+    responses((status = 200, body = SoFar), (status = 202, body = UnderWay)))]
 #[get("/curricula/{id}/so-far")]
-pub(crate) async fn reached_so_far(who: SignedIn, state: Data<State>, id: Path<Uuid>) -> Answer<Json<SoFar>> {
+pub(crate) async fn reached_so_far(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+) -> Answer<WorkedOut<SoFar>> {
     who.may(Act::Plan)?;
-    let (edition, mut problem) = opened(&state, *id).await?;
-    let running = Running::all(&state, *id, &edition.band.id).await?;
-    // Beside what was reached stands what the forecast says.
-    let glances: Vec<Glance> = running.iter().flat_map(|squad| squad.glances.clone()).collect();
+    let (edition, problem) = opened(&state, *id).await?;
+    let (aside, stamp, id) = (state.clone(), state.stamp(&edition).await?, *id);
+    let work = move |progress| async move { summed(&aside, id, &edition, problem, &progress).await };
+    state.aside.results().of(id, stamp, work).await
+}
+
+/// What the squads show that work by a curriculum, beside what the forecast says.
+async fn summed(
+    state: &State,
+    id: Uuid,
+    edition: &Edition,
+    mut problem: PlanProblem,
+    progress: &Progress,
+) -> Answer<SoFar> {
+    let running = Running::all(state, id, &edition.band.id, progress).await?;
+    let glances: Vec<Glance> = running.iter().flat_map(|(_, glances)| glances.clone()).collect();
     problem.knack = Knack::of(&glances).theta;
-    let summed = aside(move || {
-        let squads: Vec<Squad> = running.into_iter().map(Running::squad).collect();
-        so_far(&problem, &squads, &foreseen_by(&edition, &problem))
-    });
-    Ok(Json(summed.await?))
+    let squads: Vec<Squad> = running.into_iter().map(|(squad, _)| squad).collect();
+    Ok(so_far(&problem, &squads, &foreseen_by(edition, &problem)))
 }
 
 /// Where the calendar stands with a curriculum, and what was delivered of it.
@@ -78,53 +90,58 @@ pub(crate) async fn delivered(
     Ok(Json(DeliveredSoFar { today: state.today().await?.to_string(), sessions: sessions.collect() }))
 }
 
-/// A squad that has begun with a curriculum, with everything that was seen of it.
-struct Running {
+/// A squad that has begun with a curriculum.
+struct Running<'a> {
     by_this: bool,
     problem: PlanProblem,
     run: Plan,
     days: Vec<Day>,
-    /// What came off by this curriculum.
-    glances: Vec<Glance>,
-    assessment: Arc<Assessment>,
+    assessment: &'a Assessment,
 }
 
-impl Running {
-    /// The squads of a band, once for each curriculum that they work by.
-    async fn all(state: &State, this: Uuid, band: &BandId) -> Answer<Vec<Running>> {
-        let today = state.today().await?;
+impl Running<'_> {
+    /// The squads of a band, once for each curriculum that they work by, with what came off by this one.
+    async fn all(
+        state: &State,
+        this: Uuid,
+        band: &BandId,
+        progress: &Progress,
+    ) -> Answer<Vec<(Squad, Vec<Glance>)>> {
+        let (today, yardsticks) = (state.today().await?, Yardsticks::of(state, band).await?);
+        let teams: Vec<_> =
+            state.store.teams().await?.into_iter().filter(|team| team.band == *band).collect();
+        progress.of(teams.len());
         let mut running = Vec::new();
-        for team in state.store.teams().await?.into_iter().filter(|team| team.band == *band) {
-            let assessment = Arc::new(Assessment::of(state, &team, today).await?);
-            for (curriculum, mut editions) in editions_of(state, team.id).await? {
+        for team in teams {
+            let editions = editions_of(state, team.id).await?;
+            let assessment = Assessment::by(&yardsticks, &state.store, &team, today).await?;
+            for (curriculum, mut editions) in editions {
                 let glances = if curriculum == this { glances_of(&editions)? } else { Vec::new() };
                 // The last one has what was run before it as well.
                 let Some(latest) = editions.pop() else { continue };
                 let squad = Running::of(curriculum == this, &latest, &assessment)?;
-                running.extend(squad.map(|squad| Running { glances, ..squad }));
+                running.extend(squad.map(|squad| (squad.squad(), glances)));
             }
+            progress.step();
         }
         Ok(running)
     }
 
-    fn of(by_this: bool, latest: &TeamEdition, assessment: &Arc<Assessment>) -> Answer<Option<Running>> {
+    fn of<'a>(
+        by_this: bool,
+        latest: &TeamEdition,
+        assessment: &'a Assessment,
+    ) -> Answer<Option<Running<'a>>> {
         let problem = problem_of(&latest.edition)?;
         let days = days(&problem, assessment.on);
         let run = as_run(&latest.edition.plan, &latest.said);
         let begun = !days.is_empty();
-        Ok(begun.then(|| Running {
-            by_this,
-            problem,
-            run,
-            days,
-            glances: Vec::new(),
-            assessment: assessment.clone(),
-        }))
+        Ok(begun.then_some(Running { by_this, problem, run, days, assessment }))
     }
 
     /// How far each player had come by each of the days.
     fn squad(self) -> Squad {
-        let Running { by_this, problem, run, days, assessment, .. } = self;
+        let Running { by_this, problem, run, days, assessment } = self;
         let can_show = |wish: &SkillWish| {
             let of_skill =
                 assessment.milestones_of(Bands::UpToOwn).filter(|milestone| milestone.skill == wish.id);
@@ -132,13 +149,9 @@ impl Running {
         };
         let skills: Vec<_> =
             problem.skills.iter().filter(|wish| can_show(wish)).map(|wish| &wish.id).collect();
-        let player = |player| {
-            let by_day: Vec<_> =
-                days.iter().map(|day| assessment.standings_on(player, Bands::UpToOwn, day.on)).collect();
-            let by_day: Vec<_> = by_day.iter().map(|standings| stands(standings)).collect();
-            let had = |skill: &SkillId| by_day.iter().map(|stands| stages_had(stands, skill)).collect();
-            skills.iter().map(|skill| ((*skill).clone(), had(skill))).collect()
-        };
+        let on: Vec<_> = days.iter().map(|day| day.on).collect();
+        let had = |player, skill: &SkillId| (skill.clone(), assessment.stages_by(player, skill, &on));
+        let player = |player| skills.iter().map(|skill| had(player, skill)).collect();
         let players = assessment.players.iter().map(player).collect();
         Squad { by_this, problem, run, days, players }
     }

@@ -16,6 +16,7 @@ import { ErrorNote, Loading } from '../../../ui/notes'
 import { useAcademy, useWrittenBands } from '../../drill/queries'
 import { AcademyForm } from './AcademyForm'
 import { MeasuredTempos } from './MeasuredTempos'
+import { NewBand } from './NewBand'
 import { useBandChanges } from './queries'
 
 type Band = Schemas['Band']
@@ -41,7 +42,7 @@ const TEMPOS = ['own_pace', 'in_rhythm', 'fast'] as const
 export function BandsPage() {
   const bands = useWrittenBands()
   const academy = useAcademy()
-  const { change, changeAcademy } = useBandChanges()
+  const { add, change, changeAcademy } = useBandChanges()
   // What is typed waits here until it is saved; a band that nobody touches is shown as it is kept.
   const [typed, setTyped] = useState<Record<string, Band>>({})
   if (bands.isError) return <ErrorNote error={bands.error} />
@@ -75,11 +76,13 @@ export function BandsPage() {
         </Button>
       </Box>
       {change.isError && <ErrorNote error={change.error} />}
+      {add.isError && <ErrorNote error={add.error} />}
       <BandTable
         bands={shown}
         usual={Object.fromEntries(bands.data.map((kept) => [kept.band.id, kept.tempos]))}
         onEdit={edit}
       />
+      <NewBand busy={add.isPending} onAdd={(ages) => add.mutate(ages)} />
       <AcademyForm
         key={academy.data.version}
         view={academy.data}

@@ -43,7 +43,14 @@ export function useBandChanges() {
       lookAgain()
     },
   })
-  return { change, changeAcademy }
+  const add = useMutation({
+    mutationFn: (body: Schemas['NewBand']) => data(api.POST('/bands', { body })),
+    onSuccess: (bands) => {
+      queries.setQueryData(academyKeys.bands, bands)
+      lookAgain()
+    },
+  })
+  return { add, change, changeAcademy }
 }
 
 /** Gives the academy a name and a time zone: what says the one or counts days by the other is asked for again. */

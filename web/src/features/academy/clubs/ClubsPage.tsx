@@ -51,6 +51,9 @@ export function ClubsPage({ editable }: { editable: boolean }) {
           </Typography>
           {editable && (
             <>
+              <Button component={Link} to="/clubs/list" variant="text">
+                {t('clubs-from-list')}
+              </Button>
               <Button onClick={() => setAddress({ club: 'new' })}>{t('clubs-add-club')}</Button>
               <Button variant="contained" onClick={() => setInviting(true)}>
                 {t('clubs-invite')}

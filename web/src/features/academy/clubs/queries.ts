@@ -48,6 +48,35 @@ export function useChange() {
   })
 }
 
+/** Reads a list and says what it would add; nothing is written. */
+export const useClubList = () =>
+  useMutation({
+    mutationFn: async (list: Blob) => {
+      const bytes = await list.arrayBuffer()
+      return data(
+        api.POST('/club-list', {
+          body: '',
+          bodySerializer: () => bytes,
+          headers: { 'Content-Type': 'text/csv' },
+        }),
+      )
+    },
+  })
+
+/** Adds what a list says, and invites the coaches who are new. */
+export function useTakeClubList() {
+  const queries = useQueryClient()
+  return useMutation({
+    mutationFn: (teams: Schemas['ListedTeam'][]) => data(api.POST('/club-list/add', { body: { teams } })),
+    onSuccess: () =>
+      Promise.all(
+        [academyKeys.clubs, peopleKeys.all, peopleKeys.invitations, deliveryKeys.boards].map((queryKey) =>
+          queries.invalidateQueries({ queryKey }),
+        ),
+      ),
+  })
+}
+
 export function useInvite() {
   const queries = useQueryClient()
   return useMutation({

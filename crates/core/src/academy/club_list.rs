@@ -1,0 +1,290 @@
+//! The club list: clubs, their teams and who coaches them, from one file.
+//!
+//! Reads CSV (RFC 4180; commas or semicolons) or the cells of a spreadsheet, with the columns *club*, *team*, *band* and
+//! *coach*. A team has as many lines as it has coaches, or several names in one cell, with `/`, `&` or a new line between
+//! them; none is fine as well. Every line answers for itself: a team, or what is wrong with it.
+//!
+//! ```
+//! use jogo_core::academy::club_list::rows;
+//! use jogo_core::input::sheet::Sheet;
+//!
+//! let sheet = Sheet::from_csv(b"club,team,band,coach\nHarbour Lane,Blue,U8-U9,Keya Strand / Olo Firth\n").unwrap();
+//! let bands = [("u8-u9".parse().unwrap(), "U8\u{2013}U9".to_owned())];
+//! let rows = rows(&sheet, &bands).unwrap();
+//! assert_eq!(rows[0].team.as_ref().unwrap().coaches, ["Keya Strand", "Olo Firth"]);
+//! ```
+
+use std::collections::BTreeMap;
+
+use serde::{Deserialize, Serialize};
+
+use crate::fact::{Fact, facts};
+use crate::ids::BandId;
+use crate::input::sheet::{Sheet, SheetError, shown};
+use crate::input::{What, short_text};
+
+/// The most lines that one file may hold.
+pub const MOST_ROWS: usize = 1_000;
+/// The most coaches that a line may name.
+pub const MOST_COACHES: usize = 8;
+/// The longest name of a club, a team or a coach, in characters.
+pub const LONGEST_NAME: usize = 60;
+
+facts! {
+    /// Why a list could not be read.
+    pub enum ClubListError {
+        Sheet = "club-list-sheet" { fault: SheetError },
+        Column = "club-list-column" { column: &'static str },
+        Rows = "club-list-rows" { most: usize },
+        Empty = "club-list-empty",
+    }
+
+    /// What is wrong with a line.
+    pub enum ClubRowFault {
+        NoBand = "club-row-no-band" { written: String, known: Vec<String> },
+        OtherBand = "club-row-other-band" { line: u64 },
+        Coaches = "club-row-coaches" { most: usize },
+        HasBand = "club-row-has-band" { band: String },
+    }
+}
+
+impl From<SheetError> for ClubListError {
+    fn from(fault: SheetError) -> ClubListError {
+        ClubListError::Sheet { fault }
+    }
+}
+
+/// A team as a line says it.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct ListedTeam {
+    /// The club's name.
+    pub club: String,
+    /// The team's name.
+    pub team: String,
+    /// Its band.
+    pub band: BandId,
+    /// Who coaches it, by name.
+    pub coaches: Vec<String>,
+}
+
+impl ListedTeam {
+    /// What is wrong with a team that was said again after its line had been read.
+    pub fn faults(&self, bands: &[(BandId, String)]) -> Vec<Fact> {
+        let coaches = self.coaches.iter().map(|name| (name, What::Coach));
+        let names = [(&self.club, What::Club), (&self.team, What::Team)].into_iter().chain(coaches);
+        let mut faults: Vec<Fact> = names
+            .filter_map(|(name, what)| short_text(name, LONGEST_NAME, what).err())
+            .map(Fact::from)
+            .collect();
+        if self.coaches.len() > MOST_COACHES {
+            faults.push(ClubRowFault::Coaches { most: MOST_COACHES }.into());
+        }
+        if !bands.iter().any(|(id, _)| *id == self.band) {
+            faults.push(no_band(&self.band, bands).into());
+        }
+        faults
+    }
+}
+
+fn no_band(written: &str, bands: &[(BandId, String)]) -> ClubRowFault {
+    ClubRowFault::NoBand {
+        written: shown(written),
+        known: bands.iter().map(|(_, name)| name.clone()).collect(),
+    }
+}
+
+/// A line of the file.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+pub struct ClubRow {
+    /// Line in the file, from 1.
+    pub line: u64,
+    /// What the line says, as written, for people to recognise it.
+    pub written: String,
+    /// The team, if nothing is wrong.
+    pub team: Option<ListedTeam>,
+    /// What is wrong, with the mend.
+    pub errors: Vec<Fact>,
+}
+
+/// Every line as a row that answers for itself. `bands` are the ids and names of the bands that there are; a band may be
+/// written either way, with any dash.
+///
+/// # Errors
+/// If a column is missing, or there are no lines or too many.
+pub fn rows(sheet: &Sheet, bands: &[(BandId, String)]) -> Result<Vec<ClubRow>, ClubListError> {
+    let head: Vec<String> = sheet.head.iter().map(|name| heading(name)).collect();
+    let column = |name: &'static str| {
+        head.iter().position(|column| column == name).ok_or(ClubListError::Column { column: name })
+    };
+    let (club, team, band) = (column("club")?, column("team")?, column("band")?);
+    let coach = column("coach").ok();
+    if sheet.lines.len() > MOST_ROWS {
+        return Err(ClubListError::Rows { most: MOST_ROWS });
+    }
+    if sheet.lines.is_empty() {
+        return Err(ClubListError::Empty);
+    }
+    let cell = |cells: &[String], at: usize| cells.get(at).map_or("", |cell| cell.trim()).to_owned();
+    let read = |(line, cells): &(u64, Vec<String>)| {
+        let coach = coach.map(|at| cell(cells, at)).unwrap_or_default();
+        row(*line, [cell(cells, club), cell(cells, team), cell(cells, band), coach], bands)
+    };
+    let mut rows: Vec<ClubRow> = sheet.lines.iter().map(read).collect();
+    note_other_bands(&mut rows);
+    Ok(rows)
+}
+
+/// A name as others are compared with it: letters of either size are the same.
+pub fn folded(name: &str) -> String {
+    name.trim().to_lowercase()
+}
+
+fn heading(head: &str) -> String {
+    let head = head.trim().to_lowercase();
+    match head.as_str() {
+        "clubs" | "verein" => "club".into(),
+        "teams" | "squad" | "mannschaft" => "team".into(),
+        "age band" | "age" | "altersband" | "altersgruppe" => "band".into(),
+        "coaches" | "trainer" | "trainerin" => "coach".into(),
+        _ => head,
+    }
+}
+
+/// Letters and figures alone: `U8–U9` and `u8-u9` are one band.
+fn plain(band: &str) -> String {
+    band.chars().filter(|letter| letter.is_alphanumeric()).flat_map(char::to_lowercase).collect()
+}
+
+fn row(line: u64, written: [String; 4], bands: &[(BandId, String)]) -> ClubRow {
+    let mut errors = Vec::new();
+    let [club, team, band, coach] = &written;
+    let mut named = |written: &str, what: What| {
+        short_text(written, LONGEST_NAME, what).map_err(|fault| errors.push(Fact::from(fault))).ok()
+    };
+    let (club, team) = (named(club, What::Club), named(team, What::Team));
+    let names = coach.split(['/', '&', '\n']).map(str::trim).filter(|name| !name.is_empty());
+    let coaches: Vec<String> = names.filter_map(|name| named(name, What::Coach)).collect();
+    if coaches.len() > MOST_COACHES {
+        errors.push(ClubRowFault::Coaches { most: MOST_COACHES }.into());
+    }
+    let is_it = |(id, name): &&(BandId, String)| [plain(id), plain(name)].contains(&plain(band));
+    let found = bands.iter().find(is_it).map(|(id, _)| id.clone());
+    if found.is_none() {
+        errors.push(no_band(band, bands).into());
+    }
+    let team = match (club, team, found, errors.is_empty()) {
+        (Some(club), Some(team), Some(band), true) => Some(ListedTeam { club, team, band, coaches }),
+        _ => None,
+    };
+    ClubRow { line, written: written.each_ref().map(|cell| shown(cell)).join(" · "), team, errors }
+}
+
+/// A team that stands in several lines is of one band.
+fn note_other_bands(rows: &mut [ClubRow]) {
+    let mut seen: BTreeMap<(String, String), (u64, BandId)> = BTreeMap::new();
+    for row in rows {
+        let Some(ListedTeam { club, team, band, .. }) = &row.team else { continue };
+        let first = seen.entry((folded(club), folded(team))).or_insert((row.line, band.clone()));
+        if first.1 != *band {
+            row.errors.push(ClubRowFault::OtherBand { line: first.0 }.into());
+            row.team = None;
+        }
+    }
+}
+
+/// The teams of rows, each once with all its coaches, in the order in which they stand.
+///
+/// ```
+/// use jogo_core::academy::club_list::{ListedTeam, together};
+/// let line = |coach: &str| ListedTeam {
+///     club: "Harbour Lane".into(), team: "Blue".into(), band: "u8-u9".parse().unwrap(), coaches: vec![coach.into()],
+/// };
+/// let teams = together(vec![line("Keya Strand"), line("Olo Firth"), line("keya strand")]);
+/// assert_eq!(teams.len(), 1);
+/// assert_eq!(teams[0].coaches, ["Keya Strand", "Olo Firth"]);
+/// ```
+pub fn together(lines: Vec<ListedTeam>) -> Vec<ListedTeam> {
+    let mut teams: Vec<ListedTeam> = Vec::new();
+    for line in lines {
+        let same = |known: &&mut ListedTeam| {
+            folded(&known.club) == folded(&line.club) && folded(&known.team) == folded(&line.team)
+        };
+        match teams.iter_mut().find(same) {
+            Some(known) => known.coaches.extend(line.coaches),
+            None => teams.push(line),
+        }
+    }
+    for team in &mut teams {
+        let mut seen = Vec::new();
+        team.coaches.retain(|name| {
+            let is_new = !seen.contains(&folded(name));
+            seen.push(folded(name));
+            is_new
+        });
+    }
+    teams
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+    use crate::input::TextFault;
+    use rstest::rstest;
+
+    fn bands() -> Vec<(BandId, String)> {
+        [("u6-u7", "U6–U7"), ("u8-u9", "U8–U9")]
+            .map(|(id, name)| (id.parse().unwrap(), name.to_owned()))
+            .to_vec()
+    }
+
+    fn read(file: &str) -> Result<Vec<ClubRow>, ClubListError> {
+        rows(&Sheet::from_csv(file.as_bytes()).unwrap(), &bands())
+    }
+
+    #[test]
+    fn every_line_answers_for_itself() {
+        let list = "Club;Team;Age band;Coach\n\
+            Harbour Lane;Blue;U8–U9;Keya Strand\n\
+            Harbour Lane;White;u8/u9;\n\
+            ;Reds;U6-U7;Doven Brinwick\n\
+            North Beacon;Reds;U12;Nelun Torrby\n\
+            HARBOUR LANE;blue;U6-U7;Olo Firth\n";
+        let rows = read(list).unwrap();
+        let found: Vec<bool> = rows.iter().map(|row| row.team.is_some()).collect();
+        assert_eq!(found, [true, true, false, false, false]);
+        assert_eq!(rows[1].team.as_ref().unwrap().coaches, Vec::<String>::new());
+        let known = vec!["U6–U7".to_owned(), "U8–U9".to_owned()];
+        assert_eq!(rows[3].errors, [ClubRowFault::NoBand { written: "U12".into(), known }.into()]);
+        assert_eq!(rows[4].errors, [ClubRowFault::OtherBand { line: 2 }.into()]);
+        assert_eq!(rows[2].errors, [TextFault::Empty { what: What::Club }.into()]);
+    }
+
+    #[rstest]
+    #[case::no_band("club,team,coach\nA,B,C\n", ClubListError::Column { column: "band" })]
+    #[case::nothing("club,team,band\n", ClubListError::Empty)]
+    #[case::a_league(&format!("club,team,band\n{}", "A,B,U6-U7\n".repeat(1_001)), ClubListError::Rows { most: 1_000 })]
+    fn a_list_that_cannot_be_read_says_why(#[case] file: &str, #[case] error: ClubListError) {
+        assert_eq!(read(file), Err(error));
+    }
+
+    #[test]
+    fn a_team_that_is_said_again_is_looked_at_again() {
+        let team = |club: &str, band: &str, coaches: usize| ListedTeam {
+            club: club.into(),
+            team: "Blue".into(),
+            band: band.parse().unwrap(),
+            coaches: vec!["Keya Strand".into(); coaches],
+        };
+        assert_eq!(team("Harbour Lane", "u6-u7", 8).faults(&bands()), []);
+        assert_eq!(team(" ", "u9-u7", 9).faults(&bands()).len(), 3);
+    }
+
+    #[test]
+    fn a_cell_of_many_names_is_no_list_of_coaches() {
+        let rows = read(&format!("club,team,band,coach\nA,B,U6-U7,{}\n", "C / ".repeat(9))).unwrap();
+        assert_eq!(rows[0].errors, [ClubRowFault::Coaches { most: 8 }.into()]);
+    }
+}

@@ -1,0 +1,132 @@
+//! Publishing: the draft becomes the next edition, and every team of its band takes it.
+
+use actix_web::web::{Data, Path};
+use actix_web::{HttpRequest, HttpResponse, Responder, post};
+use jogo_core::delivery::edition::Edition;
+use jogo_core::delivery::team_plan::takes_over;
+use jogo_core::input::{What, short_text};
+use jogo_core::plan::check;
+use jogo_store::audit::Deed;
+use jogo_store::delivery::team_plans::{Assigned, Joining};
+use jogo_store::plan::NewEdition;
+use serde::{Deserialize, Serialize};
+use utoipa::ToSchema;
+use uuid::Uuid;
+
+use super::drafts::{draft, edition, problem_of, read};
+use super::view::{Came, CurriculumView, view};
+use crate::facts::Entered;
+use crate::json::Json;
+use crate::problem::{Answer, Problem};
+use crate::sign_in::SignedIn;
+use crate::sign_in::rights::Act;
+use crate::state::State;
+use crate::views::team_sessions::{TeamEdition, by_editions_of};
+use crate::worked_out::{Progress, Stamp, UnderWay, WorkedOut};
+
+/// The teams that run an earlier edition of a curriculum, and how each takes the new one.
+async fn running(
+    state: &State,
+    curriculum: Uuid,
+    new: &Edition,
+    progress: &Progress,
+) -> Answer<Vec<Joining>> {
+    let (today, mut by_editions) = (state.today().await?, by_editions_of(state, curriculum).await?);
+    let mut running = Vec::new();
+    progress.of(by_editions.len());
+    for team in state.store.teams().await?.into_iter().filter(|team| team.band == new.band.id) {
+        let Some(latest) = by_editions.remove(&team.id).and_then(|mut editions| editions.pop()) else {
+            continue;
+        };
+        progress.step();
+        let TeamEdition { assigned: Assigned { edition, own, .. }, said, .. } = latest;
+        let days = own.on_its_days(&edition).map_err(Problem::input)?;
+        let Some(from) = takes_over(&own, &days, &said, today) else { continue };
+        let merged = own.merged(&edition, new, &said, from);
+        running.push(Joining { team: team.id, from, own: merged.map_err(Problem::input)? });
+    }
+    Ok(running)
+}
+
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(crate) struct EditionWish {
+    /// Made by the sender, so that sending twice publishes once.
+    id: Uuid,
+    /// What is said of it; may be empty.
+    note: String,
+}
+
+impl EditionWish {
+    fn note(&self) -> Answer<String> {
+        match self.note.trim() {
+            "" => Ok(String::new()),
+            note => {
+                short_text(note, LONGEST_NOTE, What::Note).map_err(|fault| Problem::fault("/note", fault))
+            }
+        }
+    }
+}
+
+/// The longest note of an edition, in characters.
+pub(crate) const LONGEST_NOTE: usize = 200;
+
+fn breaks_nothing(edition: &Edition) -> Answer<()> {
+    match check(&problem_of(edition)?, &edition.plan).first() {
+        None => Ok(()),
+        Some(breach) => {
+            let (session, broken) = (breach.session + 1, breach.says.clone().into());
+            Err(Problem::fault("", Entered::BreaksRule { session, broken }))
+        }
+    }
+}
+
+/// Publishes the draft as the next edition, to every team of its band.
+#[utoipa::path(operation_id = "curricula_publish",
+    params(("id" = Uuid, Path), ("If-Match" = String, Header)), request_body = EditionWish,
+    responses((status = 200, body = CurriculumView), (status = 202, body = UnderWay)),
+)]
+#[post("/curricula/{id}/editions")]
+pub(crate) async fn publish(
+    who: SignedIn,
+    state: Data<State>,
+    id: Path<Uuid>,
+    request: HttpRequest,
+    new: Json<EditionWish>,
+) -> Answer<HttpResponse> {
+    who.may(Act::Plan)?;
+    let note = new.note()?;
+    let read = read(&state, *id, &request).await?;
+    let edition = edition(&state, read.curriculum, read.plan).await?;
+    breaks_nothing(&edition)?;
+    let (aside, by, (of, new)) = (state.clone(), who.0.id, (*id, new.id));
+    let work =
+        move |progress| async move { put_out(&aside, (of, new), &edition, &note, by, &progress).await };
+    // Whoever sends the same edition again hears how far it has come.
+    match state.aside.results().of((of, new), Stamp::ONCE, work).await? {
+        WorkedOut::Done(_) => view(&state, draft(&state, of).await?, Came::default()).await,
+        under_way => Ok(under_way.respond_to(&request)),
+    }
+}
+
+/// An edition that was put out.
+#[derive(Serialize)]
+struct PutOut;
+
+/// Hands an edition to the teams of its band, each as it has come.
+async fn put_out(
+    state: &State,
+    (curriculum, id): (Uuid, Uuid),
+    edition: &Edition,
+    note: &str,
+    by: Uuid,
+    progress: &Progress,
+) -> Answer<PutOut> {
+    let (now, edition) = (state.clock.now(), edition.clone().trimmed());
+    let running = running(state, curriculum, &edition, progress).await?;
+    let new = NewEdition { id, curriculum, edition: &edition, note };
+    let number = state.store.publish(new, &running, by, now).await?;
+    let about = format!("{} edition {number}", edition.curriculum.name);
+    state.store.note(now, Some(by), Deed::Published, &about).await?;
+    Ok(PutOut)
+}

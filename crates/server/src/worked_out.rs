@@ -1,0 +1,393 @@
+//! What takes long is worked out aside: whoever asks waits for it a moment, and is told how far it has come.
+//!
+//! What follows from a whole academy's results takes seconds in a large one. It is worked out on a thread of its own,
+//! once for all who ask, and is kept with a [`Stamp`] of what it follows from. As long as the stamp stays the same it
+//! stands. While results keep coming in, what took long also stands for [`STANDS`] times as long as that took, so that
+//! working it out never takes more than a tenth of a processor; what a director sets always has it worked out anew.
+
+use std::any::{Any, TypeId};
+use std::collections::HashMap;
+use std::future::Future;
+use std::hash::Hash;
+use std::sync::atomic::{AtomicU32, Ordering};
+use std::sync::{Arc, Mutex, MutexGuard, PoisonError};
+use std::time::{Duration, Instant};
+
+use actix_web::body::BoxBody;
+use actix_web::http::StatusCode;
+use actix_web::{HttpRequest, HttpResponse, Responder};
+use serde::Serialize;
+use tokio::runtime::Handle;
+use tokio::sync::watch;
+use tokio::task::spawn_blocking;
+use tokio::time::timeout;
+use utoipa::ToSchema;
+
+use crate::json::answered;
+use crate::problem::{Answer, Problem};
+
+/// How long whoever asks waits before being told how far it has come.
+const WAITS: Duration = Duration::from_millis(150);
+/// What takes less than this is never given with older results than there are.
+const SOON: Duration = Duration::from_secs(3);
+/// For how many times as long as it took something stands while results keep coming in.
+const STANDS: u32 = 10;
+/// How many results of one kind are kept; the oldest goes first.
+const MOST: usize = 64;
+
+/// What a result follows from, as numbers that change when it does.
+#[derive(Clone, Copy, Debug, PartialEq, Eq)]
+pub struct Stamp {
+    /// What directors set, and the day.
+    pub set: u64,
+    /// What coaches measure and log.
+    pub shown: u64,
+}
+
+impl Stamp {
+    /// What is done once.
+    pub const ONCE: Stamp = Stamp { set: 0, shown: 0 };
+}
+
+/// How far work has come.
+#[derive(Clone, Debug, Default)]
+pub struct Progress(Arc<(AtomicU32, AtomicU32)>);
+
+impl Progress {
+    /// There are this many squads to go through.
+    pub fn of(&self, squads: usize) {
+        self.0.1.store(squads as u32, Ordering::Relaxed);
+    }
+
+    /// One more has been gone through.
+    pub fn step(&self) {
+        self.0.0.fetch_add(1, Ordering::Relaxed);
+    }
+
+    fn said(&self) -> UnderWay {
+        UnderWay { done: self.0.0.load(Ordering::Relaxed), of: self.0.1.load(Ordering::Relaxed) }
+    }
+}
+
+/// Something is being worked out; ask again soon.
+#[derive(Clone, Copy, Debug, PartialEq, Eq, Serialize, ToSchema)]
+pub struct UnderWay {
+    /// Squads that have been gone through.
+    done: u32,
+    /// Squads that there are to go through; 0 while that is not known.
+    of: u32,
+}
+
+/// What was worked out, or how far that has come.
+#[derive(Debug)]
+pub enum WorkedOut<V> {
+    /// It is there.
+    Done(Arc<V>),
+    /// It is not there yet.
+    UnderWay(UnderWay),
+}
+
+impl<V: Clone> WorkedOut<V> {
+    /// What was worked out, if it is there.
+    pub fn done(self) -> Option<V> {
+        match self {
+            WorkedOut::Done(value) => Some(Arc::unwrap_or_clone(value)),
+            WorkedOut::UnderWay(_) => None,
+        }
+    }
+}
+
+impl<V> WorkedOut<V> {
+    /// The same with what follows from it at once.
+    pub fn map<U>(self, then: impl FnOnce(&V) -> U) -> WorkedOut<U> {
+        match self {
+            WorkedOut::Done(value) => WorkedOut::Done(Arc::new(then(&value))),
+            WorkedOut::UnderWay(how_far) => WorkedOut::UnderWay(how_far),
+        }
+    }
+}
+
+impl<V: Serialize> Responder for WorkedOut<V> {
+    type Body = BoxBody;
+
+    fn respond_to(self, _: &HttpRequest) -> HttpResponse {
+        match self {
+            WorkedOut::Done(value) => answered(&*value, HttpResponse::Ok()),
+            WorkedOut::UnderWay(how_far) => answered(&how_far, HttpResponse::build(StatusCode::ACCEPTED)),
+        }
+    }
+}
+
+/// Everything that is worked out aside.
+#[derive(Debug, Default)]
+pub struct Aside(Mutex<HashMap<TypeId, Box<dyn Any + Send>>>);
+
+impl Aside {
+    /// The results of a kind, which are asked for by keys of a kind.
+    pub fn results<K: Send + 'static, V: Send + Sync + 'static>(&self) -> Results<K, V> {
+        let mut all = self.0.lock().unwrap_or_else(PoisonError::into_inner);
+        let of_kind =
+            all.entry(TypeId::of::<(K, V)>()).or_insert_with(|| Box::new(Results::<K, V>::default()));
+        of_kind.downcast_ref::<Results<K, V>>().cloned().unwrap_or_default()
+    }
+}
+
+/// Results of one kind, by what they are asked for.
+#[derive(Debug)]
+pub struct Results<K, V>(Arc<Mutex<HashMap<K, Slot<V>>>>);
+
+#[derive(Debug)]
+struct Slot<V> {
+    kept: Option<Kept<V>>,
+    running: Option<Running>,
+    /// Why it could not be worked out, until somebody has been told.
+    failed: Option<Problem>,
+}
+
+#[derive(Debug)]
+struct Kept<V> {
+    stamp: Stamp,
+    begun: Instant,
+    took: Duration,
+    value: Arc<V>,
+}
+
+/// Work that goes on. It ends with the sender of `ends`.
+#[derive(Clone, Debug)]
+struct Running {
+    progress: Progress,
+    ends: watch::Receiver<()>,
+}
+
+impl Running {
+    /// Whether it still goes on: work that has panicked said nothing of its end.
+    fn goes_on(&self) -> bool {
+        self.ends.has_changed().is_ok()
+    }
+}
+
+impl<K, V> Clone for Results<K, V> {
+    fn clone(&self) -> Results<K, V> {
+        Results(self.0.clone())
+    }
+}
+
+impl<K, V> Default for Results<K, V> {
+    fn default() -> Results<K, V> {
+        Results(Arc::default())
+    }
+}
+
+impl<V> Kept<V> {
+    /// Whether it still holds for whoever asks at `now`, when what it follows from is `stamp`.
+    fn stands(&self, stamp: Stamp, now: Instant) -> bool {
+        let lately = self.took >= SOON && now.duration_since(self.begun) < self.took * (1 + STANDS);
+        self.stamp == stamp || (lately && self.stamp.set == stamp.set)
+    }
+}
+
+impl<K: Clone + Eq + Hash + Send + 'static, V: Send + Sync + 'static> Results<K, V> {
+    /// What is asked for under a key: as it was worked out before if that stands, else by `work`.
+    ///
+    /// # Errors
+    /// Those of the work; the next who asks is told if nobody waits any more.
+    pub async fn of<W, F>(&self, key: K, stamp: Stamp, work: W) -> Answer<WorkedOut<V>>
+    where
+        W: FnOnce(Progress) -> F + Send + 'static,
+        F: Future<Output = Answer<V>>,
+    {
+        self.within(WAITS, key, stamp, work).await
+    }
+
+    /// The same with another time that whoever asks waits.
+    ///
+    /// # Errors
+    /// As [`Results::of`].
+    pub async fn within<W, F>(&self, waits: Duration, key: K, stamp: Stamp, work: W) -> Answer<WorkedOut<V>>
+    where
+        W: FnOnce(Progress) -> F + Send + 'static,
+        F: Future<Output = Answer<V>>,
+    {
+        let until = Instant::now() + waits;
+        let mut work = Some(work);
+        loop {
+            let mut running = match (self.look(&key, stamp), work.take()) {
+                (Look::Stands(value), _) => return Ok(WorkedOut::Done(value)),
+                (Look::Failed(problem), _) => return Err(problem),
+                (Look::Running(running), waiting) => {
+                    work = waiting;
+                    running
+                }
+                (Look::Nothing, Some(work)) => self.begin(key.clone(), stamp, work),
+                // It was begun here, and ended without a word.
+                (Look::Nothing, None) => return Err(Problem::internal(&Ended)),
+            };
+            let left = until.saturating_duration_since(Instant::now());
+            if timeout(left, running.ends.changed()).await.is_err() {
+                return Ok(WorkedOut::UnderWay(running.progress.said()));
+            }
+        }
+    }
+
+    fn slots(&self) -> MutexGuard<'_, HashMap<K, Slot<V>>> {
+        self.0.lock().unwrap_or_else(PoisonError::into_inner)
+    }
+
+    fn look(&self, key: &K, stamp: Stamp) -> Look<V> {
+        let mut slots = self.slots();
+        let Some(slot) = slots.get_mut(key) else { return Look::Nothing };
+        if let Some(problem) = slot.failed.take() {
+            return Look::Failed(problem);
+        }
+        match (&slot.kept, &slot.running) {
+            (Some(kept), _) if kept.stands(stamp, Instant::now()) => Look::Stands(kept.value.clone()),
+            (_, Some(running)) if running.goes_on() => Look::Running(running.clone()),
+            _ => Look::Nothing,
+        }
+    }
+
+    /// Begins work on a thread of its own.
+    fn begin<W, F>(&self, key: K, stamp: Stamp, work: W) -> Running
+    where
+        W: FnOnce(Progress) -> F + Send + 'static,
+        F: Future<Output = Answer<V>>,
+    {
+        let (ending, ends) = watch::channel(());
+        let running = Running { progress: Progress::default(), ends };
+        let mut slots = self.slots();
+        let slot = slots.entry(key.clone()).or_insert(Slot { kept: None, running: None, failed: None });
+        slot.running = Some(running.clone());
+        drop(slots);
+        let (results, progress, begun) = (self.clone(), running.progress.clone(), Instant::now());
+        spawn_blocking(move || {
+            let result = Handle::current().block_on(work(progress));
+            let kept = |value| Kept { stamp, begun, took: begun.elapsed(), value: Arc::new(value) };
+            results.keep(key, result.map(kept));
+            drop(ending);
+        });
+        running
+    }
+
+    fn keep(&self, key: K, result: Answer<Kept<V>>) {
+        let mut slots = self.slots();
+        let (kept, failed) = match result {
+            Ok(kept) => (Some(kept), None),
+            Err(problem) => (None, Some(problem)),
+        };
+        slots.insert(key, Slot { kept, running: None, failed });
+        while slots.values().filter(|slot| slot.kept.is_some()).count() > MOST {
+            let aged = slots.iter().filter(|(_, slot)| slot.running.is_none());
+            let aged = aged.filter_map(|(key, slot)| Some((key.clone(), slot.kept.as_ref()?.begun)));
+            let Some((oldest, _)) = aged.min_by_key(|(_, begun)| *begun) else { break };
+            slots.remove(&oldest);
+        }
+    }
+}
+
+/// The work ended without a result: it panicked.
+#[derive(Debug, thiserror::Error)]
+#[error("the work ended without a result")]
+struct Ended;
+
+enum Look<V> {
+    Stands(Arc<V>),
+    Failed(Problem),
+    Running(Running),
+    Nothing,
+}
+
+#[cfg(test)]
+#[allow(clippy::unwrap_used, reason = "a test may stop here")]
+mod tests {
+    use super::*;
+    use std::sync::atomic::AtomicUsize;
+    use std::sync::mpsc;
+
+    const FIRST: Stamp = Stamp { set: 1, shown: 1 };
+    const SHOWN: Stamp = Stamp { set: 1, shown: 2 };
+    const SET: Stamp = Stamp { set: 2, shown: 2 };
+
+    /// Counts how often it was worked out, and says how often.
+    async fn counted(results: &Results<u8, usize>, stamp: Stamp, times: &Arc<AtomicUsize>) -> Option<usize> {
+        let times = times.clone();
+        let work = move |_| async move { Ok(times.fetch_add(1, Ordering::SeqCst) + 1) };
+        match results.of(7, stamp, work).await.unwrap() {
+            WorkedOut::Done(value) => Some(*value),
+            WorkedOut::UnderWay(_) => None,
+        }
+    }
+
+    #[actix_web::test]
+    async fn what_took_no_time_is_worked_out_anew_whenever_anything_has_changed() {
+        let (results, times) = (Results::default(), Arc::default());
+        for (stamp, nth) in [(FIRST, 1), (FIRST, 1), (SHOWN, 2), (SHOWN, 2), (SET, 3)] {
+            assert_eq!(counted(&results, stamp, &times).await, Some(nth), "{stamp:?}");
+        }
+    }
+
+    #[actix_web::test]
+    async fn what_takes_long_says_how_far_it_has_come_and_is_worked_out_once_for_all_who_ask() {
+        let (results, (go_on, waits)) = (Results::<u8, u8>::default(), mpsc::channel::<()>());
+        let work = move |progress: Progress| async move {
+            progress.of(3);
+            progress.step();
+            waits.recv().unwrap();
+            Ok(5)
+        };
+        let first = results.of(1, FIRST, work).await.unwrap();
+        assert!(matches!(first, WorkedOut::UnderWay(UnderWay { done: 1, of: 3 })), "{first:?}");
+        let never = |_: Progress| async { panic!("it is being worked out already") };
+        let second = results.of(1, FIRST, never).await.unwrap();
+        assert!(matches!(second, WorkedOut::UnderWay(UnderWay { done: 1, of: 3 })), "{second:?}");
+        go_on.send(()).unwrap();
+        let never = |_: Progress| async { panic!("it was worked out") };
+        let third = results.of(1, FIRST, never).await.unwrap();
+        assert!(matches!(third, WorkedOut::Done(value) if *value == 5));
+    }
+
+    #[actix_web::test]
+    async fn work_that_fails_says_so_once_and_is_begun_again() {
+        let (results, (go_on, waits)) = (Results::<u8, u8>::default(), mpsc::channel::<()>());
+        let failing = move |_| async move {
+            waits.recv().unwrap();
+            Err(Problem::busy())
+        };
+        let first = results.of(1, FIRST, failing).await.unwrap();
+        assert!(matches!(first, WorkedOut::UnderWay(_)), "it goes on: {first:?}");
+        go_on.send(()).unwrap();
+        let failed = results.of(1, FIRST, |_| async { panic!("it goes on") }).await;
+        assert_eq!(serde_json::to_value(failed.unwrap_err()).unwrap()["status"], 429);
+        let again = results.of(1, FIRST, |_| async { Ok(2) }).await.unwrap();
+        assert!(matches!(again, WorkedOut::Done(value) if *value == 2));
+    }
+
+    #[actix_web::test]
+    async fn work_that_panics_is_begun_again() {
+        let results = Results::<u8, u8>::default();
+        let failed = results.of(1, FIRST, |_| async { panic!("a fault of the program") }).await;
+        assert_eq!(serde_json::to_value(failed.unwrap_err()).unwrap()["status"], 500);
+        let again = results.of(1, FIRST, |_| async { Ok(2) }).await.unwrap();
+        assert!(matches!(again, WorkedOut::Done(value) if *value == 2));
+    }
+
+    #[test]
+    fn what_took_long_stands_a_while_unless_something_was_set() {
+        let (now, took) = (Instant::now(), Duration::from_secs(4));
+        let kept = |took| Kept { stamp: FIRST, begun: now, took, value: Arc::new(1) };
+        let after = |seconds| now + Duration::from_secs(seconds);
+        assert!(kept(took).stands(FIRST, after(1_000)), "nothing has changed");
+        assert!(kept(took).stands(SHOWN, after(43)) && !kept(took).stands(SHOWN, after(44)));
+        assert!(!kept(took).stands(SET, after(3)), "a director has set something");
+        assert!(!kept(SOON / 2).stands(SHOWN, now), "it is soon worked out anew");
+    }
+
+    #[actix_web::test]
+    async fn the_oldest_goes_first() {
+        let results = Results::<usize, usize>::default();
+        for key in 0..=MOST {
+            results.of(key, FIRST, move |_| async move { Ok(key) }).await.unwrap();
+        }
+        let there: Vec<bool> = [0, 1, MOST].map(|key| results.slots().contains_key(&key)).to_vec();
+        assert_eq!(there, [false, true, true]);
+    }
+}
