@@ -144,6 +144,10 @@ facts! {
         TestLine = "letter-test-line" { minutes: Minutes, title: String },
         Weekday = "letter-weekday" { weekday: i8, date: Value },
         CalendarEntry = "calendar-entry" { team: String, what: Lasts },
+        InvitationSubject = "letter-invitation-subject" { academy: String },
+        InvitationText = "letter-invitation-text" { academy: String, teams: Value, until: Value },
+        PasswordSubject = "letter-password-subject" { academy: String },
+        PasswordText = "letter-password-text" { academy: String, until: Value },
     }
 
     /// How long a session is.

@@ -14,6 +14,10 @@ letter-week-line = { $date }, { $team }: { $what }
 letter-theme-line = Thema der Woche: { $theme }
 letter-theme-strand = { $strand } ({ $skills })
 letter-week-end = Zeichnungen, Uhr und Protokoll sind auf deinem Handy, auch ohne Netz. Die Regeln deines Verbands und Fachleute gehen vor.
+letter-invitation-subject = { $academy } lädt dich ein
+letter-invitation-text = { $academy } lädt dich ein, { $teams } zu trainieren. Dieser Link gilt einmal, bis { $until }: Wähle dort deinen Namen und ein Passwort, und deine Einheiten sind auf deinem Handy.
+letter-password-subject = { $academy }: ein neues Passwort
+letter-password-text = Über diesen Link wählst du ein neues Passwort für { $academy }. Er gilt einmal, bis { $until }. Wenn du nicht darum gebeten hast, sag es deinem Direktor.
 letter-logs-subject = { $count ->
     [one] Für eine Einheit fehlt noch das Protokoll
    *[other] Für { $count } Einheiten fehlt noch das Protokoll

@@ -45,7 +45,7 @@ clubs-players = { $n ->
 clubs-save = Save
 clubs-from-list = From a list
 club-list-title = Clubs from a list
-club-list-about = One line for each team, with the columns club, team, band and coach. Whatever is there already stays as it is; every coach who is new gets an invitation. Nothing is taken before you have looked at it.
+club-list-about = One line for each team, with the columns club, team, band and coach; a coach may be written with a mail address, as Name <name@mail.example>. Whatever is there already stays as it is; every coach who is new gets an invitation. Nothing is taken before you have looked at it.
 club-list-choose = Choose a file (CSV or XLSX)
 club-list-paste = Or paste the lines from a spreadsheet
 club-list-example = club, team, band, coach
@@ -60,8 +60,8 @@ club-list-invites = invites { $names }
 club-list-there = is there already
 club-list-ready = { $faulty ->
     [0] Every line can be taken. Nothing has been written yet.
-    [one] { $good } can be taken, 1 line is left out. Nothing has been written yet.
-   *[other] { $good } can be taken, { $faulty } lines are left out. Nothing has been written yet.
+    [one] { $good } lines can be taken, 1 is left out. Nothing has been written yet.
+   *[other] { $good } lines can be taken, { $faulty } are left out. Nothing has been written yet.
 }
 club-list-take = { $n ->
     [one] Take this team
@@ -72,7 +72,7 @@ club-list-hand-out = Print these invitations and hand them out. Each link is sho
 club-list-nobody-new = Nobody new had to be invited.
 club-list-to-clubs = To the clubs
 club-list-card = { $academy } invites you to coach { $teams }.
-club-list-until = Scan the code or type the address, until { $day }. Then choose a name and a password.
+club-list-until = Scan the code or open the address, until { $day }. Then choose a name and a password.
 clubs-invite = Invite someone
 clubs-people-or-invited = Who is in, and who is invited
 clubs-invited = Invited, not joined yet
@@ -86,6 +86,11 @@ clubs-role-means-club_lead = Sees the sessions and levels of one club, but chang
 clubs-role-means-director = Sees and changes everything.
 clubs-make-link = Create the link
 clubs-hand-on = Send this link to { $name }
+clubs-email = Mail address (if you like)
+clubs-email-about = Where the academy has a mail server, the link is sent there too.
+link-mailed = It was sent by mail as well.
+link-not-mailed = The mail server did not take it: hand the link on yourself.
+link-no-server = This academy has no mail server: hand the link on yourself.
 clubs-once = It works once, until { $day }. It is shown only now.
 clubs-my-teams = My teams
 clubs-my-club = My club

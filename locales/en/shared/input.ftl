@@ -102,6 +102,7 @@ club-list-empty = The list has no lines below its first one. Write one line for 
 club-row-no-band = Band: the academy has no “{ $written }”. Its bands are { $known }.
 club-row-other-band = Band: line { $line } says another band for this team. Correct one of the two.
 club-row-coaches = Coach: these are more than { $most } names. Write one line for each coach.
+club-row-no-address = Coach: “{ $written }” is no mail address. Write it as Name <name@mail.example>, or the name alone.
 club-row-has-band = Band: this team is in { $band } already. Correct the line, or give the team another name.
 
 row-no-month = Birth month: “{ $written }” is not a month. Write it as 2023-04.

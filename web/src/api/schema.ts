@@ -2923,6 +2923,8 @@ export interface components {
         CoachInvited: {
             /** @description The same as a picture to be scanned, as SVG. */
             code: string;
+            /** @description Whether it was sent to the coach by mail; absent if that was not tried. */
+            mailed?: boolean | null;
             name: string;
             path: string;
             teams: string[];
@@ -4166,6 +4168,8 @@ export interface components {
         };
         /** @description An invitation, with the address that is handed on. It is shown this once. */
         Invited: {
+            /** @description Whether it was sent by mail; absent if that was not tried. */
+            mailed?: boolean | null;
             path: string;
             until: string;
         };
@@ -4622,14 +4626,21 @@ export interface components {
              */
             had: number;
         };
+        /** @description A coach as a line says it. */
+        ListedCoach: {
+            /** @description Where an invitation can be sent to. */
+            email?: string | null;
+            /** @description The name. */
+            name: string;
+        };
         /** @description A team as a line says it. */
         ListedTeam: {
             /** @description Its band. */
             band: components["schemas"]["BandId"];
             /** @description The club's name. */
             club: string;
-            /** @description Who coaches it, by name. */
-            coaches: string[];
+            /** @description Who coaches it. */
+            coaches: components["schemas"]["ListedCoach"][];
             /** @description The team's name. */
             team: string;
         };
@@ -4653,6 +4664,8 @@ export interface components {
             /** @description Players who were missing; absent if nobody has said who was there. */
             missing?: string[] | null;
             note: string;
+            /** @description The players whom it is about. */
+            note_about: components["schemas"]["NamedView"][];
             outcomes: components["schemas"]["OutcomeView"][];
         };
         /** @description Points that are looked for in a block. */
@@ -5140,6 +5153,8 @@ export interface components {
              * @description The club of a club lead.
              */
             club?: string | null;
+            /** @description Where it is sent to, if the academy has a mail server. */
+            email?: string | null;
             /**
              * Format: uuid
              * @description Made by the sender.
@@ -5238,6 +5253,8 @@ export interface components {
         };
         /** @description A line of note on a session; an empty one takes the earlier one away. */
         NoteSaid: {
+            /** @description The players whom it is about, in place of their names. */
+            about?: string[];
             /**
              * Format: int64
              * @description The device's own count of what was entered on it.
@@ -5578,6 +5595,8 @@ export interface components {
         };
         /** @description A link through which somebody chooses a new password. It is shown this once. */
         PasswordLink: {
+            /** @description Whether it was sent to them by mail as well; absent if that was not tried. */
+            mailed?: boolean | null;
             path: string;
             until: string;
         };

@@ -460,6 +460,9 @@ export interface Messages {
   'log-minutes': { planned: Value }
   'log-came-off': null
   'log-note': null
+  'log-note-whom': null
+  'log-note-whom-chosen': null
+  'log-note-of': { names: Value }
   'log-note-about': null
   'log-note-gone': null
   'log-note-said': null
@@ -1066,6 +1069,11 @@ export interface Messages {
   'clubs-role-means-director': null
   'clubs-make-link': null
   'clubs-hand-on': { name: Value }
+  'clubs-email': null
+  'clubs-email-about': null
+  'link-mailed': null
+  'link-not-mailed': null
+  'link-no-server': null
   'clubs-once': { day: Value }
   'clubs-my-teams': null
   'clubs-my-club': null
@@ -1917,6 +1925,7 @@ export interface Messages {
   'club-row-no-band': { written: Value; known: Value }
   'club-row-other-band': { line: Value }
   'club-row-coaches': { most: Value }
+  'club-row-no-address': { written: Value }
   'club-row-has-band': { band: Value }
   'row-no-month': { written: Value }
   'row-no-such-month': { month: Value }

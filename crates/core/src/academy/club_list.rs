@@ -1,8 +1,9 @@
 //! The club list: clubs, their teams and who coaches them, from one file.
 //!
-//! Reads CSV (RFC 4180; commas or semicolons) or the cells of a spreadsheet, with the columns *club*, *team*, *band* and
-//! *coach*. A team has as many lines as it has coaches, or several names in one cell, with `/`, `&` or a new line between
-//! them; none is fine as well. Every line answers for itself: a team, or what is wrong with it.
+//! Reads CSV (RFC 4180; commas, semicolons or tabs) or the cells of a spreadsheet, with the columns *club*, *team*,
+//! *band* and *coach*. A team has as many lines as it has coaches, or several in one cell, with `/`, `&` or a new line
+//! between them; none is fine as well. A coach is a name, or a name with a mail address: `Keya Strand <keya@skerrow.example>`.
+//! Every line answers for itself: a team, or what is wrong with it.
 //!
 //! ```
 //! use jogo_core::academy::club_list::rows;
@@ -11,7 +12,8 @@
 //! let sheet = Sheet::from_csv(b"club,team,band,coach\nHarbour Lane,Blue,U8-U9,Keya Strand / Olo Firth\n").unwrap();
 //! let bands = [("u8-u9".parse().unwrap(), "U8\u{2013}U9".to_owned())];
 //! let rows = rows(&sheet, &bands).unwrap();
-//! assert_eq!(rows[0].team.as_ref().unwrap().coaches, ["Keya Strand", "Olo Firth"]);
+//! let names: Vec<_> = rows[0].team.as_ref().unwrap().coaches.iter().map(|coach| &coach.name).collect();
+//! assert_eq!(names, ["Keya Strand", "Olo Firth"]);
 //! ```
 
 use std::collections::BTreeMap;
@@ -45,6 +47,7 @@ facts! {
         OtherBand = "club-row-other-band" { line: u64 },
         Coaches = "club-row-coaches" { most: usize },
         HasBand = "club-row-has-band" { band: String },
+        NoAddress = "club-row-no-address" { written: String },
     }
 }
 
@@ -65,19 +68,55 @@ pub struct ListedTeam {
     pub team: String,
     /// Its band.
     pub band: BandId,
-    /// Who coaches it, by name.
-    pub coaches: Vec<String>,
+    /// Who coaches it.
+    pub coaches: Vec<ListedCoach>,
+}
+
+/// A coach as a line says it.
+#[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
+#[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
+#[serde(deny_unknown_fields)]
+pub struct ListedCoach {
+    /// The name.
+    pub name: String,
+    /// Where an invitation can be sent to.
+    #[serde(default)]
+    pub email: Option<String>,
+}
+
+/// The longest mail address, in characters.
+const LONGEST_ADDRESS: usize = 120;
+
+impl ListedCoach {
+    /// Reads a name, or a name with an address in angle brackets.
+    fn read(written: &str) -> ListedCoach {
+        let parts = written.split_once('<').and_then(|(name, rest)| Some((name, rest.strip_suffix('>')?)));
+        let (name, email) =
+            parts.map_or((written, None), |(name, email)| (name, Some(email.trim().to_owned())));
+        ListedCoach { name: name.trim().to_owned(), email }
+    }
+
+    fn faults(&self) -> Vec<Fact> {
+        let name = short_text(&self.name, LONGEST_NAME, What::Coach).err().map(Fact::from);
+        let is_address = |email: &&String| {
+            let parts = email.split_once('@');
+            parts.is_some_and(|(who, host)| !who.is_empty() && host.contains('.') && !host.contains('@'))
+                && email.len() <= LONGEST_ADDRESS
+                && !email.contains(char::is_whitespace)
+        };
+        let wrong = self.email.iter().filter(|email| !is_address(email));
+        let wrong = wrong.map(|email| ClubRowFault::NoAddress { written: shown(email) }.into());
+        name.into_iter().chain(wrong).collect()
+    }
 }
 
 impl ListedTeam {
     /// What is wrong with a team that was said again after its line had been read.
     pub fn faults(&self, bands: &[(BandId, String)]) -> Vec<Fact> {
-        let coaches = self.coaches.iter().map(|name| (name, What::Coach));
-        let names = [(&self.club, What::Club), (&self.team, What::Team)].into_iter().chain(coaches);
-        let mut faults: Vec<Fact> = names
-            .filter_map(|(name, what)| short_text(name, LONGEST_NAME, what).err())
-            .map(Fact::from)
-            .collect();
+        let names = [(&self.club, What::Club), (&self.team, What::Team)].into_iter();
+        let wrong = names.filter_map(|(name, what)| short_text(name, LONGEST_NAME, what).err());
+        let mut faults: Vec<Fact> = wrong.map(Fact::from).collect();
+        faults.extend(self.coaches.iter().flat_map(ListedCoach::faults));
         if self.coaches.len() > MOST_COACHES {
             faults.push(ClubRowFault::Coaches { most: MOST_COACHES }.into());
         }
@@ -159,26 +198,20 @@ fn plain(band: &str) -> String {
 }
 
 fn row(line: u64, written: [String; 4], bands: &[(BandId, String)]) -> ClubRow {
-    let mut errors = Vec::new();
     let [club, team, band, coach] = &written;
-    let mut named = |written: &str, what: What| {
-        short_text(written, LONGEST_NAME, what).map_err(|fault| errors.push(Fact::from(fault))).ok()
-    };
-    let (club, team) = (named(club, What::Club), named(team, What::Team));
-    let names = coach.split(['/', '&', '\n']).map(str::trim).filter(|name| !name.is_empty());
-    let coaches: Vec<String> = names.filter_map(|name| named(name, What::Coach)).collect();
-    if coaches.len() > MOST_COACHES {
-        errors.push(ClubRowFault::Coaches { most: MOST_COACHES }.into());
-    }
+    let coaches = coach.split(['/', '&', '\n']).map(str::trim).filter(|coach| !coach.is_empty());
     let is_it = |(id, name): &&(BandId, String)| [plain(id), plain(name)].contains(&plain(band));
-    let found = bands.iter().find(is_it).map(|(id, _)| id.clone());
-    if found.is_none() {
-        errors.push(no_band(band, bands).into());
-    }
-    let team = match (club, team, found, errors.is_empty()) {
-        (Some(club), Some(team), Some(band), true) => Some(ListedTeam { club, team, band, coaches }),
-        _ => None,
+    let team = bands.iter().find(is_it).map(|(id, _)| ListedTeam {
+        club: club.clone(),
+        team: team.clone(),
+        band: id.clone(),
+        coaches: coaches.map(ListedCoach::read).collect(),
+    });
+    let errors = match &team {
+        Some(team) => team.faults(bands),
+        None => vec![no_band(band, bands).into()],
     };
+    let team = team.filter(|_| errors.is_empty());
     ClubRow { line, written: written.each_ref().map(|cell| shown(cell)).join(" · "), team, errors }
 }
 
@@ -198,13 +231,15 @@ fn note_other_bands(rows: &mut [ClubRow]) {
 /// The teams of rows, each once with all its coaches, in the order in which they stand.
 ///
 /// ```
-/// use jogo_core::academy::club_list::{ListedTeam, together};
+/// use jogo_core::academy::club_list::{ListedCoach, ListedTeam, together};
 /// let line = |coach: &str| ListedTeam {
-///     club: "Harbour Lane".into(), team: "Blue".into(), band: "u8-u9".parse().unwrap(), coaches: vec![coach.into()],
+///     club: "Harbour Lane".into(), team: "Blue".into(), band: "u8-u9".parse().unwrap(),
+///     coaches: vec![ListedCoach { name: coach.into(), email: None }],
 /// };
 /// let teams = together(vec![line("Keya Strand"), line("Olo Firth"), line("keya strand")]);
 /// assert_eq!(teams.len(), 1);
-/// assert_eq!(teams[0].coaches, ["Keya Strand", "Olo Firth"]);
+/// let names: Vec<_> = teams[0].coaches.iter().map(|coach| &coach.name).collect();
+/// assert_eq!(names, ["Keya Strand", "Olo Firth"]);
 /// ```
 pub fn together(lines: Vec<ListedTeam>) -> Vec<ListedTeam> {
     let mut teams: Vec<ListedTeam> = Vec::new();
@@ -219,9 +254,9 @@ pub fn together(lines: Vec<ListedTeam>) -> Vec<ListedTeam> {
     }
     for team in &mut teams {
         let mut seen = Vec::new();
-        team.coaches.retain(|name| {
-            let is_new = !seen.contains(&folded(name));
-            seen.push(folded(name));
+        team.coaches.retain(|coach| {
+            let is_new = !seen.contains(&folded(&coach.name));
+            seen.push(folded(&coach.name));
             is_new
         });
     }
@@ -255,7 +290,7 @@ mod tests {
         let rows = read(list).unwrap();
         let found: Vec<bool> = rows.iter().map(|row| row.team.is_some()).collect();
         assert_eq!(found, [true, true, false, false, false]);
-        assert_eq!(rows[1].team.as_ref().unwrap().coaches, Vec::<String>::new());
+        assert_eq!(rows[1].team.as_ref().unwrap().coaches, []);
         let known = vec!["U6–U7".to_owned(), "U8–U9".to_owned()];
         assert_eq!(rows[3].errors, [ClubRowFault::NoBand { written: "U12".into(), known }.into()]);
         assert_eq!(rows[4].errors, [ClubRowFault::OtherBand { line: 2 }.into()]);
@@ -276,10 +311,33 @@ mod tests {
             club: club.into(),
             team: "Blue".into(),
             band: band.parse().unwrap(),
-            coaches: vec!["Keya Strand".into(); coaches],
+            coaches: vec![ListedCoach::read("Keya Strand <keya@skerrow.example>"); coaches],
         };
         assert_eq!(team("Harbour Lane", "u6-u7", 8).faults(&bands()), []);
         assert_eq!(team(" ", "u9-u7", 9).faults(&bands()).len(), 3);
+    }
+
+    #[rstest]
+    #[case::a_name("Keya Strand", "Keya Strand", None, true)]
+    #[case::with_an_address(
+        " Keya Strand < keya@skerrow.example>",
+        "Keya Strand",
+        Some("keya@skerrow.example"),
+        true
+    )]
+    #[case::half_open("Keya <keya@skerrow.example", "Keya <keya@skerrow.example", None, true)]
+    #[case::no_name("<keya@skerrow.example>", "", Some("keya@skerrow.example"), false)]
+    #[case::no_host("Keya <keya@>", "Keya", Some("keya@"), false)]
+    #[case::two("Keya <a@b.example, c@d.example>", "Keya", Some("a@b.example, c@d.example"), false)]
+    fn a_coach_is_a_name_or_a_name_with_an_address(
+        #[case] written: &str,
+        #[case] name: &str,
+        #[case] email: Option<&str>,
+        #[case] good: bool,
+    ) {
+        let read = ListedCoach::read(written);
+        assert_eq!((read.name.as_str(), read.email.as_deref()), (name, email));
+        assert_eq!(read.faults().is_empty(), good, "{:?}", read.faults());
     }
 
     #[test]

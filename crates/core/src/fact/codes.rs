@@ -3,7 +3,7 @@
 use std::borrow::Cow;
 
 use super::{Fact, Quoted};
-use crate::academy::{band, roster};
+use crate::academy::{band, club_list, roster};
 use crate::assessment::levels::Level;
 use crate::assessment::milestones::{check as milestones, ready};
 use crate::assessment::results::list;
@@ -43,6 +43,8 @@ pub fn all() -> Vec<Code> {
         input::Unknown::CODES,
         sheet::SheetError::CODES,
         band::BandFault::CODES,
+        club_list::ClubListError::CODES,
+        club_list::ClubRowFault::CODES,
         roster::RosterError::CODES,
         roster::RowFault::CODES,
         layout::LayoutFault::CODES,

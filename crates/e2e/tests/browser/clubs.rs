@@ -45,6 +45,38 @@ async fn a_new_team_gets_a_coach_who_joins_by_a_link_and_runs_the_session() -> R
 }
 
 #[tokio::test]
+async fn clubs_come_from_a_pasted_list_and_their_coach_by_a_link_of_the_sheet() -> Result<(), Failed> {
+    let server = Server::start()?;
+    let (desk, phone) = (Browser::start(DESK).await?, Browser::start(PHONE).await?);
+    let (director, newcomer) = (Person::at(&desk, &server), Person::at(&phone, &server));
+    director.signs_in_as(DIRECTOR).await?;
+    director.opens("/clubs").await?;
+    director.presses("From a list").await?;
+    let list = "club;team;band;coach\nLong Strand;Reds;U10–U12;Ansa Kelp\nLong Strand;Greys;U19;";
+    let field = director.field("Or paste the lines from a spreadsheet").await?;
+    director.replaces(&field, list).await?;
+    director.presses("Look at the lines").await?;
+    director.sees("new club · new team · invites Ansa Kelp").await?;
+    director.sees("the academy has no “U19”").await?;
+    director.presses("Take this team").await?;
+    director.sees("Print these invitations and hand them out").await?;
+    director.sees("Skerrow Islands Youth Football invites you to coach Long Strand Reds").await?;
+    let address = "return [...document.querySelectorAll('li p')].map((p) => p.textContent).find((t) => t.includes('/join/'))";
+    let link = director.runs(address).await?;
+    let link = link.as_str().and_then(|link| link.strip_prefix(&server.address)).ok_or("no link")?;
+    newcomer.opens(link).await?;
+    newcomer.sees("You were invited as coach of Reds").await?;
+    newcomer.field("User name").await?.send_keys("ansa").await?;
+    newcomer.writes("Password", "three wet balls").await?;
+    newcomer.sees("Block 1 of").await?;
+    director.presses("To the clubs").await?;
+    director.sees("Long Strand").await?;
+    director.sees("Ansa Kelp").await?;
+    desk.end().await?;
+    phone.end().await
+}
+
+#[tokio::test]
 async fn a_club_lead_reads_and_a_coach_splits_the_squad_and_makes_a_calendar() -> Result<(), Failed> {
     let server = Server::start()?;
     let (desk, phone) = (Browser::start(DESK).await?, Browser::start(PHONE).await?);

@@ -127,6 +127,14 @@ async fn a_line_for_next_time_is_kept_changed_and_taken_away() -> Result<(), Fai
         let kept = coach.field(note).await?.prop("value").await?;
         assert_eq!(kept.as_deref(), Some(says));
     }
+    // A child is pointed at, not named in the text.
+    coach.notes(note, "Both feet already").await?;
+    coach.presses("About a player").await?;
+    coach.presses_exactly("Nela Pellwick").await?;
+    coach.sent_everything().await?;
+    coach.reloads().await?;
+    let chosen = "return [...document.querySelectorAll('[aria-pressed=true]')].map((b) => b.textContent)";
+    coach.waits_until(&format!("return (() => {{ {chosen} }})().includes('Nela Pellwick')")).await?;
     coach.opens_details("Who logged what").await?;
     coach.sees("wrote a note").await?;
     coach.sees("deleted the note").await?;

@@ -312,7 +312,13 @@ fn present(log: &mut LogEntries, laid: &Edition, squad: &[Uuid], mut chance: Cha
         }
         if chance.happens(0.2) {
             let says = NOTES[(session as usize + squad.len()) % NOTES.len()].to_owned();
-            log.notes.push(NoteEntry { id: Uuid::now_v7(), day, says, said_at: said_at + 45.minutes() });
+            log.notes.push(NoteEntry {
+                id: Uuid::now_v7(),
+                day,
+                says,
+                about: Vec::new(),
+                said_at: said_at + 45.minutes(),
+            });
         }
     }
     Ok(())

@@ -3,6 +3,7 @@
 //! Letters are written once for each person, kind and week, and kept. They leave by SMTP where that is set up; else
 //! each is laid into an outbox folder as a file that any mail program opens.
 
+pub mod links;
 pub mod transport;
 
 use std::collections::BTreeMap;

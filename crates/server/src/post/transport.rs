@@ -8,6 +8,7 @@ use jogo_store::post::letters::Letter;
 use lettre::message::Mailbox;
 use lettre::message::header::ContentType;
 use lettre::{AsyncSmtpTransport, AsyncTransport, Message, Tokio1Executor};
+use uuid::Uuid;
 
 /// How letters leave.
 pub enum Post {
@@ -29,7 +30,11 @@ impl Post {
         Post::by_mail_server(&server, &from)
     }
 
-    fn by_mail_server(server: &str, from: &str) -> Result<Post, String> {
+    /// By the mail server of an address, from a sender.
+    ///
+    /// # Errors
+    /// If either cannot be read.
+    pub fn by_mail_server(server: &str, from: &str) -> Result<Post, String> {
         let from = from.parse().map_err(|e| format!("JOGO_MAIL_FROM {from}: {e}"))?;
         let transport = AsyncSmtpTransport::<Tokio1Executor>::from_url(server)
             .map_err(|e| format!("JOGO_SMTP cannot be used: {e}"))?
@@ -40,17 +45,43 @@ impl Post {
 
     /// Sends a letter; errs with why it did not leave.
     pub async fn send(&self, letter: &Letter) -> Result<(), String> {
+        let mail = Mail::from(letter);
         match self {
-            Post::Smtp(transport, from) => {
-                let message = message(letter, (**from).clone())?;
-                transport.send(message).await.map(drop).map_err(|e| e.to_string())
-            }
+            Post::Smtp(..) => self.mail(&mail).await,
             Post::Outbox(folder) => {
-                let message = message(letter, NOBODY.parse().map_err(|_| "the sender's address")?)?;
+                let message = message(&mail, NOBODY.parse().map_err(|_| "the sender's address")?)?;
                 lay_out(folder, letter, &message.formatted())
                     .map_err(|e| format!("{}: {e}", folder.display()))
             }
         }
+    }
+
+    /// Sends by the mail server; errs with why it did not leave.
+    pub async fn mail(&self, mail: &Mail<'_>) -> Result<(), String> {
+        let Post::Smtp(transport, from) = self else { return Err("there is no mail server".into()) };
+        let message = message(mail, (**from).clone())?;
+        transport.send(message).await.map(drop).map_err(|e| e.to_string())
+    }
+}
+
+/// What a mail server gets of a letter.
+pub struct Mail<'a> {
+    /// By this id it is known again.
+    pub id: Uuid,
+    /// The name of who gets it.
+    pub to: &'a str,
+    /// Their address.
+    pub address: &'a str,
+    /// The subject.
+    pub subject: &'a str,
+    /// The text.
+    pub body: &'a str,
+}
+
+impl<'a> From<&'a Letter> for Mail<'a> {
+    fn from(letter: &'a Letter) -> Mail<'a> {
+        let Letter { id, to, address, subject, body, .. } = letter;
+        Mail { id: *id, to, address, subject, body }
     }
 }
 
@@ -67,15 +98,15 @@ fn lay_out(folder: &Path, letter: &Letter, message: &[u8]) -> std::io::Result<()
     std::io::Write::write_all(&mut file, message)
 }
 
-fn message(letter: &Letter, from: Mailbox) -> Result<Message, String> {
+fn message(letter: &Mail<'_>, from: Mailbox) -> Result<Message, String> {
     let address = letter.address.parse().map_err(|e| format!("{}: {e}", letter.address))?;
     Message::builder()
         .from(from)
-        .to(Mailbox::new(Some(letter.to.clone()), address))
-        .subject(&letter.subject)
+        .to(Mailbox::new(Some(letter.to.to_owned()), address))
+        .subject(letter.subject)
         .message_id(Some(format!("<{}@jogo>", letter.id)))
         .header(ContentType::TEXT_PLAIN)
-        .body(letter.body.clone())
+        .body(letter.body.to_owned())
         .map_err(|e| e.to_string())
 }
 

@@ -75,6 +75,9 @@ pub struct NoteSaid {
     id: Uuid,
     day: String,
     says: String,
+    /// The players whom it is about, in place of their names.
+    #[serde(default)]
+    about: Vec<Uuid>,
     said_at: String,
     /// The device's own count of what was entered on it.
     count: Option<i64>,
@@ -96,6 +99,8 @@ pub struct LogSaid {
 pub const MOST_ENTRIES: usize = 500;
 /// The longest line of note.
 pub const LONGEST_NOTE: usize = 200;
+/// The most players whom a note may be about.
+const MOST_ABOUT: usize = 30;
 
 impl LogSaid {
     /// The entries, or what is wrong with them.
@@ -196,5 +201,10 @@ fn note(team: &TeamNow, s: NoteSaid) -> Result<NoteEntry, Wrong> {
         "" => String::new(),
         says => short_text(says, LONGEST_NOTE, What::Note).map_err(|fault| ("says", fault.into()))?,
     };
-    Ok(NoteEntry { id: s.id, day: team.day("day", &s.day)?, says, said_at: said_at(&s.said_at)? })
+    if s.about.len() > MOST_ABOUT {
+        return Err(("about", Entered::AtMost { most: MOST_ABOUT }.into()));
+    }
+    // Whoever left the squad while the note waited on a phone is no reason to refuse it.
+    let about = s.about.into_iter().filter(|player| team.player(*player).is_ok()).collect();
+    Ok(NoteEntry { id: s.id, day: team.day("day", &s.day)?, says, about, said_at: said_at(&s.said_at)? })
 }

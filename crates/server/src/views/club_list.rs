@@ -79,10 +79,8 @@ impl ClubRowView {
             row.errors.push(fault.into());
             return ClubRowView { row, new_club: false, new_team: false, invited: Vec::new() };
         }
-        let is_new = |name: &&String| {
-            !known.here.contains_key(&folded(name)) && !known.invited.contains_key(&folded(name))
-        };
-        let invited = listed.coaches.iter().filter(is_new).cloned().collect();
+        let names = listed.coaches.iter().map(|coach| &coach.name);
+        let invited = names.filter(|name| !known.has(name)).cloned().collect();
         let new_club = clubs.iter().all(|club| folded(&club.name) != folded(&listed.club));
         let new_team = there.is_none();
         row.team = Some(listed);

@@ -19,7 +19,7 @@ pub type Known = Arc<ByTest>;
 type ByTest = BTreeMap<TestId, Result<Repeatability, TooFew>>;
 
 /// How long whoever asks first waits for it.
-const WAITS: Duration = Duration::from_secs(2);
+const WAITS: Duration = Duration::from_secs(1);
 
 /// What is known of each band, and what was known last.
 #[derive(Default)]

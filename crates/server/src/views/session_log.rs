@@ -11,6 +11,7 @@ use uuid::Uuid;
 
 use crate::problem::Answer;
 use crate::state::State;
+use crate::views::named::NamedView;
 use crate::views::team_sessions::TeamEdition;
 
 /// What was last said of a block.
@@ -66,6 +67,8 @@ pub struct LogView {
     /// Players who were missing; absent if nobody has said who was there.
     missing: Option<Vec<Uuid>>,
     note: String,
+    /// The players whom it is about.
+    note_about: Vec<NamedView>,
     /// Everything that was said, in its order, with what was said differently later.
     history: Vec<HistoryEntry>,
 }
@@ -83,11 +86,13 @@ impl LogView {
         let blocks = state.store.block_sayings(team, id, session as u32).await?;
         let presence = state.store.presence_sayings(team, day).await?;
         let notes = state.store.note_sayings(team, day).await?;
+        let about = state.store.note_about(team, day).await?;
         let log = SessionLog::of(blocks, presence, notes);
         Ok(LogView {
             outcomes: log.blocks.into_iter().map(OutcomeView::from).collect(),
             missing: log.missing,
             note: log.note,
+            note_about: about.into_iter().map(NamedView::from).collect(),
             history: log.history.into_iter().map(|saying| HistoryEntry::of(saying, edition)).collect(),
         })
     }

@@ -131,3 +131,41 @@ async fn a_note_is_deleted_for_good_and_its_earlier_words_are_nobodys_to_read() 
     assert_eq!(coach.posts(&format!("{team}/log"), said).await.status, 204);
     assert!(!coach.gets(&session).await.body.to_string().contains("Wet floor"));
 }
+
+#[actix_web::test]
+async fn a_note_points_at_a_child_who_is_found_by_the_name_that_they_have_now_until_they_are_erased() {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let team = coach.team().await;
+    let sessions = coach.gets(&format!("{team}/sessions")).await.body;
+    let mut all = sessions["sessions"].as_array().unwrap().iter();
+    let past = all.rfind(|each| each["date"].as_str() < Some("2031-02-10")).unwrap();
+    let session = format!("{team}/sessions/{}/{}", past["edition"].as_str().unwrap(), past["session"]);
+    let squad = coach.gets(&format!("{team}/squad")).await.body["players"].clone();
+    let [one, other] = [0, 1].map(|nth| squad[nth]["id"].as_str().unwrap().to_owned());
+    // An id that nobody of the squad has is passed over: whoever left while the note waited on a phone.
+    let note = |n: u32, says: &str, about: &[&str]| {
+        json!({"notes": [{"id": super::id(n), "day": past["date"], "says": says, "about": about,
+            "said_at": format!("2031-02-10T10:{n}:00Z")}]})
+    };
+    let first = note(10, "Both feet already", &[&one, &super::id(99)]);
+    assert_eq!(coach.posts(&format!("{team}/log"), first).await.status, 204);
+    let player = format!("{team}/players/{one}");
+    let about = json!({"name": "Quillen", "birth_month": "2022-04", "strong_foot": "left"});
+    assert_eq!(coach.sends(own_page(Method::PUT, &player).set_json(about)).await.status, 204);
+    let read = coach.gets(&session).await.body["log"].clone();
+    assert_eq!(
+        (&read["note"], &read["note_about"]),
+        (&json!("Both feet already"), &json!([{"id": one, "name": "Quillen"}]))
+    );
+    let export = coach.gets(&format!("{player}/export")).await.body;
+    assert_eq!(export["notes"][0]["says"], "Both feet already", "{export}");
+    // What is said later stands alone: about whom, too.
+    let later = note(20, "Both feet, both of them", &[&one, &other]);
+    assert_eq!(coach.posts(&format!("{team}/log"), later).await.status, 204);
+    let export = coach.gets(&format!("{player}/export")).await.body;
+    assert_eq!(export["notes"].as_array().unwrap().len(), 1, "{export}");
+    assert_eq!(coach.sends(own_page(Method::DELETE, &player)).await.status, 200);
+    let read = coach.gets(&session).await.body["log"]["note_about"].clone();
+    assert_eq!(read.as_array().unwrap().iter().map(|each| &each["id"]).collect::<Vec<_>>(), [&json!(other)]);
+}

@@ -1,10 +1,17 @@
 //! Post: who gets which letter, once, and what lies in the outbox.
 
+use std::sync::{Arc, Mutex};
+
 use actix_web::http::Method;
 use rstest::rstest;
 use serde_json::{Value, json};
 
-use super::{COACH, DIRECTOR, academy, own_page};
+use tokio::io::{AsyncBufReadExt, AsyncWriteExt, BufReader};
+use tokio::net::{TcpListener, TcpStream};
+
+use jogo::Post;
+
+use super::{COACH, DIRECTOR, academy, academy_with, own_page};
 
 fn to<'l>(outbox: &'l Value, name: &str) -> Vec<&'l Value> {
     outbox["letters"].as_array().unwrap().iter().filter(|letter| letter["to"] == name).collect()
@@ -167,4 +174,90 @@ async fn where_somebody_gets_post(#[case] said: Value, #[case] status: u16, #[ca
         coach.sends(own_page(Method::PUT, "/session/email").set_json(json!({"email": said}))).await;
     assert_eq!(answered.status.as_u16(), status);
     assert_eq!(coach.gets("/session").await.body["email"], kept);
+}
+
+/// A mail server (RFC 5321). Gives its address, and all that is said to it.
+async fn mail_server() -> (String, Arc<Mutex<String>>) {
+    let listener = TcpListener::bind("127.0.0.1:0").await.unwrap();
+    let (address, heard) = (format!("smtp://{}", listener.local_addr().unwrap()), Arc::default());
+    let all = Arc::clone(&heard);
+    tokio::spawn(async move {
+        while let Ok((stream, _)) = listener.accept().await {
+            tokio::spawn(takes(stream, Arc::clone(&all)));
+        }
+    });
+    (address, heard)
+}
+
+async fn takes(stream: TcpStream, heard: Arc<Mutex<String>>) {
+    let (read, mut write) = stream.into_split();
+    let (mut lines, mut in_letter) = (BufReader::new(read).lines(), false);
+    write.write_all(b"220 mail.skerrow.example\r\n").await.unwrap();
+    while let Ok(Some(line)) = lines.next_line().await {
+        heard.lock().unwrap().push_str(&format!("{line}\n"));
+        let answer: &[u8] = match line.as_str() {
+            "." => b"250 taken\r\n",
+            _ if in_letter => continue,
+            "DATA" => b"354 go on\r\n",
+            "QUIT" => b"221 bye\r\n",
+            _ => b"250 well\r\n",
+        };
+        in_letter = line == "DATA";
+        write.write_all(answer).await.unwrap();
+    }
+}
+
+/// What a letter says, as a mail program shows it: lines of quoted-printable (RFC 2045) put together.
+fn shown(said: &str) -> String {
+    said.replace("=\n", "").replace("=3D", "=")
+}
+
+#[actix_web::test]
+async fn links_go_by_mail_where_there_is_a_mail_server_and_are_kept_nowhere() {
+    let (address, heard) = mail_server().await;
+    let post = Post::by_mail_server(&address, "Skerrow Islands <post@skerrow.example>").unwrap();
+    let academy = academy_with(|state| state.post = post).await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let teams = json!({"teams": [{"club": "Long Strand", "team": "Reds", "band": "u8-u9",
+        "coaches": [{"name": "Ansa Kelp", "email": "ansa@skerrow.example"}, {"name": "Orla Firth"}]}]});
+    let invited = director.posts("/club-list/add", teams).await.body;
+    let mailed: Vec<&Value> = invited.as_array().unwrap().iter().map(|each| &each["mailed"]).collect();
+    assert_eq!(mailed, [&json!(true), &json!(null)]);
+    let one = json!({"id": super::id(1), "name": "Tam Skerry", "role": "coach", "teams": [],
+        "email": "tam@skerrow.example"});
+    let tam = director.posts("/invitations", one).await.body;
+    let keya = academy.signed_in(COACH).await;
+    let kept = keya
+        .sends(own_page(Method::PUT, "/session/email").set_json(json!({"email": "keya@skerrow.example"})));
+    assert_eq!(kept.await.status, 204);
+    let id = keya.gets("/session").await.body["id"].as_str().unwrap().to_owned();
+    let link = director.posts(&format!("/people/{id}/password-link"), json!(null)).await.body;
+    assert_eq!((&tam["mailed"], &link["mailed"]), (&json!(true), &json!(true)));
+    assert_eq!(
+        director.gets("/letters").await.body["letters"],
+        json!([]),
+        "whoever reads the outbox reads no link"
+    );
+    let said = shown(&heard.lock().unwrap());
+    for (to, path) in [("ansa", &invited[0]["path"]), ("tam", &tam["path"]), ("keya", &link["path"])] {
+        let address = format!("http://jogo.test{}", path.as_str().unwrap());
+        assert!(
+            said.contains(&format!("RCPT TO:<{to}@skerrow.example>")) && said.contains(&address),
+            "{address}: {said}"
+        );
+    }
+}
+
+#[rstest]
+#[case::no_address("Keya", 422)]
+#[case::none("", 200)]
+#[actix_web::test]
+async fn an_invitation_to_an_address_that_is_none_is_refused(#[case] email: &str, #[case] status: u16) {
+    let academy = academy().await;
+    let director = academy.signed_in(DIRECTOR).await;
+    let one = json!({"id": super::id(1), "name": "Tam Skerry", "role": "coach", "teams": [], "email": email});
+    let answered = director.posts("/invitations", one).await;
+    assert_eq!(answered.status.as_u16(), status, "{answered:?}");
+    // The demo has no mail server: the link is handed on by hand.
+    assert_eq!(answered.body["mailed"], json!(null));
 }

@@ -125,6 +125,13 @@ pub async fn academy()
 pub async fn academy_reached(
     reached: Reached,
 ) -> Academy<impl Service<Request, Response = ServiceResponse<impl MessageBody>, Error = Error>> {
+    academy_with(|state| state.reached = reached).await
+}
+
+/// The demo with its server, with something about it that is different.
+pub async fn academy_with(
+    different: impl FnOnce(&mut State),
+) -> Academy<impl Service<Request, Response = ServiceResponse<impl MessageBody>, Error = Error>> {
     let clock = Clock::held(date(2031, 2, 10)).unwrap();
     let folder = tempfile::tempdir().unwrap();
     let database = folder.path().join("academy.sqlite");
@@ -132,7 +139,7 @@ pub async fn academy_reached(
     let store = jogo_store::Store::open(&database).await.unwrap();
     let post = Post::Outbox(folder.path().join("outbox"));
     let mut state = State::new(store, clock, Key::generate(), true, post);
-    state.reached = reached;
+    different(&mut state);
     let state = Data::new(state);
     Academy { service: init_service(jogo::app(state.clone())).await, state, folder }
 }

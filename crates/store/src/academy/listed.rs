@@ -33,6 +33,13 @@ pub struct KnownCoaches {
     pub invited: BTreeMap<String, Uuid>,
 }
 
+impl KnownCoaches {
+    /// Whether a coach of this name signs in already, or is invited.
+    pub fn has(&self, name: &str) -> bool {
+        self.here.contains_key(&folded(name)) || self.invited.contains_key(&folded(name))
+    }
+}
+
 impl Store {
     /// Adds the clubs and teams that are not there yet, lets coaches who are there already coach their teams, and keeps
     /// the invitations of the others. Clubs, teams and people are known by name; teams keep the coaches that they have.
@@ -68,7 +75,7 @@ impl Store {
             let club = club(&mut tx, &listed.club).await?;
             let (team, is_new) = team(&mut tx, club, listed).await?;
             added.extend(is_new.then(|| (team, listed.band.clone())));
-            for name in listed.coaches.iter().map(|name| folded(name)) {
+            for name in listed.coaches.iter().map(|coach| folded(&coach.name)) {
                 let new = invited.iter().find(|each| folded(&each.name) == name).map(|each| each.id);
                 if let Some(person) = known.here.get(&name) {
                     sqlx::query!(

@@ -44,10 +44,23 @@ pub struct PlayerFacts {
     pub words: Vec<WordFact>,
     /// What they said that they did at home.
     pub self_reported: Vec<ReportFact>,
+    /// The notes of sessions that are about them.
+    pub notes: Vec<NoteFact>,
     /// With how many others they stay together at the stations; who those are is kept of them, too, and not said here.
     pub kept_together_with: i64,
     /// From how many others they are kept apart.
     pub kept_apart_from: i64,
+}
+
+/// A note of a session.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+pub struct NoteFact {
+    /// On which day.
+    pub day: String,
+    /// What it says.
+    pub says: String,
+    /// Who said so, when, and when it arrived.
+    pub said: SaidFact,
 }
 
 /// Who said something.
@@ -189,6 +202,24 @@ impl Store {
             said: SaidFact { by: row.by, at: row.said_at, received_at: row.received_at },
         })
         .collect();
+        let notes = sqlx::query!(
+            "SELECT day, says, person.name AS by, said_at, received_at
+             FROM note_about JOIN note ON note.id = note JOIN person ON person.id = said_by
+             WHERE player = ? AND NOT EXISTS (
+                 SELECT 1 FROM note AS later WHERE later.team = note.team AND later.day = note.day
+                     AND (later.said_at, later.id) > (note.said_at, note.id))
+             ORDER BY day",
+            id
+        )
+        .fetch_all(&self.read)
+        .await?
+        .into_iter()
+        .map(|row| NoteFact {
+            day: row.day,
+            says: row.says,
+            said: SaidFact { by: row.by, at: row.said_at, received_at: row.received_at },
+        })
+        .collect();
         let pairs = sqlx::query!(
             r#"SELECT COALESCE(SUM(together), 0) AS "together!: i64", COUNT(*) AS "all!: i64"
                FROM pair_wish WHERE one = ?1 OR other = ?1"#,
@@ -204,6 +235,7 @@ impl Store {
             presence,
             words,
             self_reported,
+            notes,
             kept_together_with: pairs.together,
             kept_apart_from: pairs.all - pairs.together,
         })
@@ -325,6 +357,7 @@ async fn erase(tx: &mut Transaction<'_, Sqlite>, player: Uuid) -> Stored<()> {
     sqlx::query!("DELETE FROM presence WHERE player = ?", player).execute(&mut **tx).await?;
     sqlx::query!("DELETE FROM milestone_word WHERE player = ?", player).execute(&mut **tx).await?;
     sqlx::query!("DELETE FROM self_reported WHERE player = ?", player).execute(&mut **tx).await?;
+    sqlx::query!("DELETE FROM note_about WHERE player = ?", player).execute(&mut **tx).await?;
     sqlx::query!("DELETE FROM pair_wish WHERE one = ?1 OR other = ?1", player).execute(&mut **tx).await?;
     sqlx::query!("DELETE FROM player WHERE id = ?", player).execute(&mut **tx).await?;
     Ok(())

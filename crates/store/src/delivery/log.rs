@@ -15,6 +15,7 @@ use jogo_core::units::Minutes;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
+use crate::academy::clubs::Named;
 use crate::academy::teams::Team;
 use crate::audit::{self, Deed};
 use crate::erasure::{self, Erased};
@@ -59,6 +60,8 @@ pub struct NoteEntry {
     pub day: Date,
     /// The line; empty if the earlier one is taken away.
     pub says: String,
+    /// The players whom it is about.
+    pub about: Vec<Uuid>,
     /// When it was said, by the device.
     pub said_at: Timestamp,
 }
@@ -223,7 +226,8 @@ impl Store {
         let day = day.to_string();
         let rows = sqlx::query!(
             r#"SELECT player AS "player: Uuid", present AS "present: bool", person.name, presence.said_at
-               FROM presence JOIN person ON person.id = presence.said_by JOIN player ON player.id = player
+               FROM player CROSS JOIN presence ON presence.player = player.id
+                   JOIN person ON person.id = presence.said_by
                WHERE team = ? AND left_on IS NULL AND day = ? ORDER BY presence.said_at, presence.id"#,
             team,
             day
@@ -254,6 +258,21 @@ impl Store {
                 Ok(Saying { what: row.says, by: row.name, at: parsed("the time of a note", &row.said_at)? })
             })
             .collect()
+    }
+
+    /// The players of a team whom its last line of note on a day is about, by name.
+    pub async fn note_about(&self, team: Uuid, day: Date) -> Stored<Vec<Named>> {
+        let day = day.to_string();
+        Ok(sqlx::query_as!(
+            Named,
+            r#"SELECT player.id AS "id: Uuid", player.name FROM note_about JOIN player ON player.id = player
+               WHERE note = (SELECT id FROM note WHERE team = ? AND day = ? ORDER BY said_at DESC, id DESC LIMIT 1)
+               ORDER BY player.name"#,
+            team,
+            day
+        )
+        .fetch_all(&self.read)
+        .await?)
     }
 
     /// Deletes the lines of note of a team on a day, with all that they said before, so that nothing of them is left;
@@ -398,7 +417,7 @@ async fn add_note(
     by: Uuid,
     at: &str,
 ) -> Stored<()> {
-    let NoteEntry { id, day, says, said_at } = entry;
+    let NoteEntry { id, day, says, about, said_at } = entry;
     let (day, said_at) = (day.to_string(), stamp(*said_at));
     let deleted = sqlx::query_scalar!(
         r#"SELECT EXISTS (SELECT 1 FROM note_deleted WHERE id = ?) AS "deleted!: bool""#,
@@ -423,5 +442,15 @@ async fn add_note(
     let owner = sqlx::query_scalar!(r#"SELECT team AS "team: Uuid" FROM note WHERE id = ?"#, id)
         .fetch_one(&mut **tx)
         .await?;
-    owned(owner, team)
+    owned(owner, team)?;
+    for player in about {
+        sqlx::query!(
+            "INSERT INTO note_about (note, player) VALUES (?, ?) ON CONFLICT DO NOTHING",
+            id,
+            player
+        )
+        .execute(&mut **tx)
+        .await?;
+    }
+    Ok(())
 }

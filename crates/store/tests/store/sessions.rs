@@ -21,7 +21,7 @@ fn presence(n: u128, player: u128, day: Date, present: bool, said: &str) -> Pres
 }
 
 fn note(n: u128, says: &str, said: &str) -> NoteEntry {
-    NoteEntry { id: id(n), day: MONDAY, says: says.into(), said_at: at(said) }
+    NoteEntry { id: id(n), day: MONDAY, says: says.into(), about: Vec::new(), said_at: at(said) }
 }
 
 // The name of a child, say, that should not have been written.

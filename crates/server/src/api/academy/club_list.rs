@@ -5,7 +5,7 @@ use actix_web::post;
 use actix_web::web::{Bytes, Data};
 use jiff::ToSpan;
 use jogo_core::academy::club_list::{self, ClubListError, ListedTeam, MOST_ROWS, folded, together};
-use jogo_core::fact::Fact;
+use jogo_core::fact::{Fact, Value};
 use jogo_core::ids::BandId;
 use jogo_core::input::InputError;
 use jogo_store::academy::listed::{KnownCoaches, ToInvite};
@@ -18,6 +18,7 @@ use uuid::Uuid;
 use super::clubs::takes_over_running;
 use crate::facts::Entered;
 use crate::json::Json;
+use crate::post::links::{self, Link};
 use crate::problem::{Answer, Problem};
 use crate::scanned::scanned;
 use crate::sign_in::rights::Act;
@@ -79,6 +80,11 @@ pub(in crate::api) struct CoachInvited {
     /// The same as a picture to be scanned, as SVG.
     code: String,
     until: String,
+    /// Whether it was sent to the coach by mail; absent if that was not tried.
+    mailed: Option<bool>,
+    /// The whole address, and where it is sent to.
+    #[serde(skip)]
+    letter: (String, Option<String>),
 }
 
 /// Adds the clubs and teams of a list that are not there yet, all of them or none, and invites the coaches who are
@@ -95,8 +101,9 @@ pub(in crate::api) async fn take(
     who.may(Act::KeepPeople)?;
     let teams = said.into_inner().read(&state).await?;
     let (known, now) = (known_coaches(&state).await?, state.clock.now());
-    let (to_invite, invited) = invitations(&state, &request, &teams, &known)?;
+    let (to_invite, mut invited) = invitations(&state, &request, &teams, &known)?;
     let added = state.store.add_listed(&teams, &known, &to_invite, who.0.id, now).await?;
+    mailed(&state, &mut invited).await?;
     for (team, band) in added {
         takes_over_running(&state, team, &band).await?;
     }
@@ -132,24 +139,43 @@ fn invitations(
     let until = state.clock.now() + (24 * DAYS).hours();
     let (mut to_invite, mut invited): (Vec<ToInvite>, Vec<CoachInvited>) = Default::default();
     for listed in teams {
-        let team = format!("{} {}", listed.club, listed.team);
-        for coach in &listed.coaches {
-            let named = folded(coach);
-            if known.here.contains_key(&named) || known.invited.contains_key(&named) {
-                continue;
-            }
-            if let Some(there) = invited.iter_mut().find(|each| folded(&each.name) == named) {
+        // Many teams are called after their club.
+        let team = match folded(&listed.team).starts_with(&folded(&listed.club)) {
+            true => listed.team.clone(),
+            false => format!("{} {}", listed.club, listed.team),
+        };
+        for coach in listed.coaches.iter().filter(|coach| !known.has(&coach.name)) {
+            let same = |each: &&mut CoachInvited| folded(&each.name) == folded(&coach.name);
+            if let Some(there) = invited.iter_mut().find(same) {
                 there.teams.push(team.clone());
                 continue;
             }
             let token = secrets::token()?;
             let path = format!("/join/{token}");
-            let code = scanned(&state.reached.address(request, &path))?;
+            let address = state.reached.address(request, &path);
+            let code = scanned(&address)?;
             let (id, token_hash) = (Uuid::now_v7(), secrets::hashed(&token).to_vec());
-            to_invite.push(ToInvite { id, name: coach.clone(), token_hash, until });
-            let (name, teams) = (coach.clone(), vec![team.clone()]);
-            invited.push(CoachInvited { name, teams, path, code, until: until.to_string() });
+            to_invite.push(ToInvite { id, name: coach.name.clone(), token_hash, until });
+            invited.push(CoachInvited {
+                name: coach.name.clone(),
+                teams: vec![team.clone()],
+                path,
+                code,
+                until: until.to_string(),
+                mailed: None,
+                letter: (address, coach.email.clone()),
+            });
         }
     }
     Ok((to_invite, invited))
+}
+
+/// Sends those by mail whose address is known.
+async fn mailed(state: &State, invited: &mut [CoachInvited]) -> Answer<()> {
+    for each in invited {
+        let (link, Some(email)) = &each.letter else { continue };
+        let what = Link::Invitation { teams: Value::quoted(&each.teams) };
+        each.mailed = links::send(state, (&each.name, email), what, link, &each.until).await?;
+    }
+    Ok(())
 }

@@ -6,6 +6,7 @@ use actix_web::web::{Data, Path};
 use actix_web::{HttpRequest, HttpResponse};
 use actix_web::{delete, get, post};
 use jiff::{Timestamp, ToSpan};
+use jogo_core::fact::Value;
 use jogo_store::audit::Deed;
 use jogo_store::people::invitations::Invitation;
 use jogo_store::people::{NewPerson, Person};
@@ -17,6 +18,8 @@ use uuid::Uuid;
 use crate::api::academy::clubs::name;
 use crate::api::people::sign_in::{RoleView, Session, session};
 use crate::json::Json;
+use crate::post;
+use crate::post::links::{self, Link};
 use crate::problem::{Answer, Problem};
 use crate::sign_in::rights::Act;
 use crate::sign_in::secrets;
@@ -42,11 +45,19 @@ pub(in crate::api) struct NewInvitation {
     club: Option<Uuid>,
     /// The teams of a coach.
     teams: Vec<Uuid>,
+    /// Where it is sent to, if the academy has a mail server.
+    email: Option<String>,
 }
 
 impl NewInvitation {
+    /// The address as it is used; none if nothing is written.
+    fn email(&self) -> Answer<Option<String>> {
+        let said = self.email.as_deref().filter(|said| !said.trim().is_empty());
+        said.map(post::address).transpose()
+    }
+
     async fn read(self, state: &State, until: Timestamp) -> Answer<Invitation> {
-        let NewInvitation { id, name: said, role, club, teams } = self;
+        let NewInvitation { id, name: said, role, club, teams, .. } = self;
         match (role, club) {
             (RoleView::ClubLead, None) => {
                 return Err(Problem::fault("/club", Entered::ClubNeeded));
@@ -67,6 +78,8 @@ impl NewInvitation {
 pub(in crate::api) struct Invited {
     path: String,
     until: String,
+    /// Whether it was sent by mail; absent if that was not tried.
+    mailed: Option<bool>,
 }
 
 /// An invitation that can still be taken up.
@@ -85,15 +98,33 @@ pub(in crate::api) struct InvitationView {
 pub(in crate::api) async fn invite(
     who: SignedIn,
     state: Data<State>,
+    request: HttpRequest,
     new: Json<NewInvitation>,
 ) -> Answer<Json<Invited>> {
     who.may(Act::KeepPeople)?;
-    let (token, now) = (secrets::token()?, state.clock.now());
+    let (token, now, email) = (secrets::token()?, state.clock.now(), new.email()?);
     let until = now + (24 * DAYS).hours();
     let invitation = new.into_inner().read(&state, until).await?;
     state.store.invite(&invitation, &secrets::hashed(&token), who.0.id, now).await?;
     state.store.note(now, Some(who.0.id), Deed::Invited, &invitation.name).await?;
-    Ok(Json(Invited { path: format!("/join/{token}"), until: until.to_string() }))
+    let (path, until) = (format!("/join/{token}"), until.to_string());
+    let address = state.reached.address(&request, &path);
+    let mailed = mailed(&state, &invitation, email.as_deref(), &address, &until).await?;
+    Ok(Json(Invited { path, until, mailed }))
+}
+
+/// Sends an invitation to an address, if there is one. Says whether it left.
+async fn mailed(
+    state: &State,
+    invitation: &Invitation,
+    email: Option<&str>,
+    address: &str,
+    until: &str,
+) -> Answer<Option<bool>> {
+    let Some(email) = email else { return Ok(None) };
+    let teams = state.store.teams().await?.into_iter().filter(|team| invitation.teams.contains(&team.id));
+    let link = Link::Invitation { teams: Value::quoted(teams.map(|team| team.name)) };
+    links::send(state, (&invitation.name, email), link, address, until).await
 }
 
 /// The invitations that can still be taken up.

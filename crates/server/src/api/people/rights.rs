@@ -1,7 +1,7 @@
 //! What a director does with people who sign in: gives them a new way in, shuts them out, lets them in again.
 
 use actix_web::web::{Data, Path};
-use actix_web::{HttpResponse, delete, get, post};
+use actix_web::{HttpRequest, HttpResponse, delete, get, post};
 use jiff::ToSpan;
 use jogo_store::audit::Deed;
 use jogo_store::people::Person;
@@ -12,6 +12,7 @@ use uuid::Uuid;
 
 use crate::facts::{Entered, Thing};
 use crate::json::Json;
+use crate::post::links::{self, Link};
 use crate::problem::{Answer, Problem};
 use crate::sign_in::rights::Act;
 use crate::sign_in::{self, SignedIn, secrets};
@@ -43,6 +44,8 @@ async fn person(state: &State, id: Uuid) -> Answer<Person> {
 pub(in crate::api) struct PasswordLink {
     path: String,
     until: String,
+    /// Whether it was sent to them by mail as well; absent if that was not tried.
+    mailed: Option<bool>,
 }
 
 /// Makes a link through which somebody chooses a new password; an earlier one no longer works.
@@ -53,13 +56,18 @@ pub(in crate::api) async fn make_link(
     who: SignedIn,
     state: Data<State>,
     id: Path<Uuid>,
+    request: HttpRequest,
 ) -> Answer<Json<PasswordLink>> {
     who.may(Act::KeepPeople)?;
     let (person, token, now) = (person(&state, *id).await?, secrets::token()?, state.clock.now());
     let until = now + HOURS.hours();
     state.store.make_password_link(&secrets::hashed(&token), person.id, who.0.id, until).await?;
     state.store.note(now, Some(who.0.id), Deed::PasswordLinkMade, &person.name).await?;
-    Ok(Json(PasswordLink { path: format!("/password/{token}"), until: until.to_string() }))
+    let (path, until) = (format!("/password/{token}"), until.to_string());
+    let (email, address) =
+        (state.store.email(person.id).await?.unwrap_or_default(), state.reached.address(&request, &path));
+    let mailed = links::send(&state, (&person.name, &email), Link::Password, &address, &until).await?;
+    Ok(Json(PasswordLink { path, until, mailed }))
 }
 
 /// Takes away somebody's second factor, who has lost the device and the recovery codes.

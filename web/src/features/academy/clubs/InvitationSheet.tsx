@@ -35,6 +35,7 @@ function Invitation({
   path,
   code,
   until,
+  mailed,
   academy,
 }: Schemas['CoachInvited'] & { academy: string }) {
   const { floor } = useTheme()
@@ -66,6 +67,11 @@ function Invitation({
         <Typography variant="body2" color="text.secondary">
           {t('club-list-until', { day: asDay(until.slice(0, 10)) })}
         </Typography>
+        {mailed !== null && (
+          <Typography className="no-print" color={mailed ? undefined : 'error'}>
+            {mailed ? t('link-mailed') : t('link-not-mailed')}
+          </Typography>
+        )}
       </Box>
     </Box>
   )

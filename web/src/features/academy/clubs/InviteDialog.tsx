@@ -17,12 +17,15 @@ import { ErrorNote } from '../../../ui/notes'
 import { TickList } from '../../../ui/TickList'
 import { useInvite } from './queries'
 
-const ROLES: Schemas['RoleView'][] = ['coach', 'club_lead', 'director']
+type Role = Schemas['RoleView']
+
+const ROLES: Role[] = ['coach', 'club_lead', 'director']
 
 export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][]; onClose: () => void }) {
   const [id] = useState(newId)
   const [name, setName] = useState('')
-  const [role, setRole] = useState<Schemas['RoleView']>('coach')
+  const [email, setEmail] = useState('')
+  const [role, setRole] = useState<Role>('coach')
   const [club, setClub] = useState(clubs[0]?.id ?? '')
   const [teams, setTeams] = useState<string[]>([])
   const invite = useInvite()
@@ -34,6 +37,7 @@ export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][];
       role,
       club: role === 'club_lead' ? club : null,
       teams: role === 'coach' ? teams : [],
+      email: email.trim() || null,
     })
   const invited = invite.data
   return (
@@ -57,10 +61,7 @@ export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][];
       </DialogTitle>
       <DialogContent sx={{ display: 'grid', gap: 2 }}>
         {invited ? (
-          <>
-            <Typography>{t('clubs-once', { day: asDay(invited.until.slice(0, 10)) })}</Typography>
-            <LinkField path={invited.path} />
-          </>
+          <HandOn invited={invited} asked={email.trim() !== ''} />
         ) : (
           <>
             <TextCell
@@ -71,16 +72,7 @@ export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][];
               onChange={setName}
               sx={{ mt: 1 }}
             />
-            <Choice
-              label={t('clubs-what-for')}
-              options={ROLES}
-              chosen={[role]}
-              says={(each) => t(`role-${each}`)}
-              onToggle={setRole}
-            />
-            <Typography variant="body2" color="text.secondary">
-              {t(`clubs-role-means-${role}`)}
-            </Typography>
+            <WhatFor role={role} onChoose={setRole} />
             {role !== 'director' && (
               <SelectCell
                 label={t('clubs-club')}
@@ -97,6 +89,13 @@ export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][];
                 onChoose={setTeams}
               />
             )}
+            <TextCell
+              label={t('clubs-email')}
+              value={email}
+              onChange={setEmail}
+              type="email"
+              helperText={t('clubs-email-about')}
+            />
             {invite.isError && <ErrorNote error={invite.error} />}
           </>
         )}
@@ -112,5 +111,43 @@ export function InviteDialog({ clubs, onClose }: { clubs: Schemas['ClubView'][];
         )}
       </DialogActions>
     </Dialog>
+  )
+}
+
+function WhatFor({ role, onChoose }: { role: Role; onChoose: (role: Role) => void }) {
+  return (
+    <>
+      <Choice
+        label={t('clubs-what-for')}
+        options={ROLES}
+        chosen={[role]}
+        says={(each) => t(`role-${each}`)}
+        onToggle={onChoose}
+      />
+      <Typography variant="body2" color="text.secondary">
+        {t(`clubs-role-means-${role}`)}
+      </Typography>
+    </>
+  )
+}
+
+/** The link, this once. */
+function HandOn({ invited, asked }: { invited: Schemas['Invited']; asked: boolean }) {
+  return (
+    <>
+      <Typography>{t('clubs-once', { day: asDay(invited.until.slice(0, 10)) })}</Typography>
+      <Mailed mailed={invited.mailed} asked={asked} />
+      <LinkField path={invited.path} />
+    </>
+  )
+}
+
+/** Whether the link is on its way by mail as well. */
+function Mailed({ mailed, asked }: { mailed?: boolean | null; asked: boolean }) {
+  if (!asked) return null
+  return (
+    <Typography color={mailed ? undefined : 'error'}>
+      {mailed ? t('link-mailed') : mailed === false ? t('link-not-mailed') : t('link-no-server')}
+    </Typography>
   )
 }

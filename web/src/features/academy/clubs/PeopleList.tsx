@@ -132,6 +132,11 @@ function LinkDialog({ person, onClose }: { person: Person; onClose: () => void }
               })}
             </Typography>
             <LinkField path={link.path} />
+            {link.mailed !== null && (
+              <Typography color={link.mailed ? undefined : 'error'}>
+                {link.mailed ? t('link-mailed') : t('link-not-mailed')}
+              </Typography>
+            )}
           </>
         )}
       </DialogContent>

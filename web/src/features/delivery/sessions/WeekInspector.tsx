@@ -188,6 +188,11 @@ function Log({ team, entry }: { team: string; entry: Schemas['SessionEntry'] }) 
         )
       })}
       {log.note && <Typography sx={{ fontStyle: 'italic' }}>“{log.note}”</Typography>}
+      {log.note_about.length > 0 && (
+        <Typography variant="body2">
+          {t('log-note-of', { names: log.note_about.map((player) => player.name).join(', ') })}
+        </Typography>
+      )}
       {log.history.length > 0 && (
         <Typography variant="caption" color="text.secondary">
           {[...new Set(log.history.map((said) => said.by))].join(', ')} ·{' '}

@@ -3,11 +3,9 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import { useTheme } from '@mui/material/styles'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { type ReactNode, useEffect, useLayoutEffect, useRef, useState } from 'react'
+import type { ReactNode } from 'react'
 import type { RunningOrder, Schemas } from '../../../api/client'
-import { LONGEST } from '../../../api/limits'
 import { yesNo } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { NumberField } from '../../../ui/fields'
@@ -16,6 +14,7 @@ import { ErrorNote } from '../../../ui/notes'
 import { useSquad } from '../../assessment/squad/queries'
 import { type BlockLog, type BlockSaid, nameOf, type SessionLog } from './log'
 import { CameOffAt } from './NextTime'
+import { Note } from './Note'
 import { useDeleteNote } from './queries'
 import { Voice } from './Voice'
 
@@ -64,7 +63,7 @@ export function LogScreen({ team, order, log, history }: Props) {
           )
         })}
       </Box>
-      <Note note={log.note} onSay={log.sayNote} />
+      <Note note={log.note} players={players} onSay={log.sayNote} />
       <DeleteNote team={team} day={order.date} written={history.some(({ told }) => told.of === 'note')} />
       {history.length > 0 && <History history={history} players={players} />}
     </Box>
@@ -166,47 +165,6 @@ function BlockRow({
         <Box sx={{ display: 'grid', gap: 0.75, mt: 0.75 }}>{children}</Box>
       )}
     </Box>
-  )
-}
-
-/** How long after the last key a note is kept by itself. */
-const KEEP_AFTER_MS = 1_000
-
-function Note({ note, onSay }: { note: string; onSay: (says: string) => void }) {
-  const [typed, setTyped] = useState<string | null>(null)
-  const keep = useRef(() => {})
-  useLayoutEffect(() => {
-    keep.current = () => {
-      if (typed !== null && typed.trim() !== note) onSay(typed.trim())
-    }
-  })
-  // Nothing is lost when the field is never left: the phone is put away, or another screen is opened.
-  useEffect(() => {
-    const soon = setTimeout(() => keep.current(), KEEP_AFTER_MS)
-    return () => clearTimeout(soon)
-  }, [typed])
-  useEffect(() => {
-    const leaves = () => keep.current()
-    document.addEventListener('visibilitychange', leaves)
-    window.addEventListener('pagehide', leaves)
-    return () => {
-      document.removeEventListener('visibilitychange', leaves)
-      window.removeEventListener('pagehide', leaves)
-      leaves()
-    }
-  }, [])
-  return (
-    <TextField
-      label={t('log-note')}
-      helperText={t('log-note-about')}
-      value={typed ?? note}
-      multiline
-      onChange={(event) => setTyped(event.target.value.replace(/\n/g, ' ').slice(0, LONGEST.NoteSaid.says))}
-      onBlur={() => {
-        keep.current()
-        setTyped(null)
-      }}
-    />
   )
 }
 

@@ -15,7 +15,10 @@ export const nameOf = (block: RunningBlock, place: number): BlockName => block.i
 type Later = 'coming' | 'voices' | 'stepped' | 'not_met' | 'eyes'
 
 /** A session as a device may hold it. */
-export type SessionHeld = Omit<Schemas['TeamSession'], Later> & Partial<Pick<Schemas['TeamSession'], Later>>
+export type SessionHeld = Omit<Schemas['TeamSession'], Later | 'log'> &
+  Partial<Pick<Schemas['TeamSession'], Later>> & {
+    log: Omit<Schemas['LogView'], 'note_about'> & Partial<Pick<Schemas['LogView'], 'note_about'>>
+  }
 
 type OwnVoice = Pick<Schemas['OwnVoice'], 'voice' | 'says' | 'answer'>
 
@@ -35,14 +38,14 @@ export function useLog(
   const presence = new Map<string, boolean>()
   const decided = new Map(coming.map((each) => [each.after, each.decided ?? undefined]))
   const said = new Map(voices.map((each): [string, OwnVoice] => [each.drill, each]))
-  let note = known.note
+  let note = { says: known.note, about: (known.note_about ?? []).map((player) => player.id) }
   for (const { kind, entry } of waiting) {
     if (kind === 'outcome' && entry.edition === edition && entry.session === session)
       outcomes.set(entry.block, { ...entry, block: String(entry.block) })
     if (kind === 'presence' && entry.day === day) presence.set(entry.player, entry.present)
     if (kind === 'next_time' && entry.edition === edition) decided.set(entry.after, entry.next)
     if (kind === 'voice') said.set(entry.drill, { ...entry, says: entry.says ?? '' })
-    if (kind === 'note' && entry.day === day) note = entry.says
+    if (kind === 'note' && entry.day === day) note = { says: entry.says, about: entry.about ?? [] }
   }
   const missing = new Set(known.missing ?? [])
   presence.forEach((present, player) => (present ? missing.delete(player) : missing.add(player)))
@@ -81,7 +84,8 @@ export function useLog(
           entry: { ...now(), player, day, present },
         })),
       ),
-    sayNote: (says: string) => put({ kind: 'note', team, entry: { ...now(), day, says } }),
+    sayNote: (says: string, about: string[]) =>
+      put({ kind: 'note', team, entry: { ...now(), day, says, about } }),
   }
 }
 
