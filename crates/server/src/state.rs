@@ -90,11 +90,11 @@ impl State {
         Ok(self.clock.today(&self.zone().await?))
     }
 
-    /// What a result follows from that is worked out aside: the day and what directors have `set`, and all that was
-    /// measured and logged.
+    /// What a result follows from that is worked out aside: the day, what directors have set for all and what
+    /// else was `set`, and all that was measured and logged.
     pub async fn stamp(&self, set: &impl fmt::Debug) -> Answer<Stamp> {
         let mut hasher = DefaultHasher::new();
-        (format!("{set:?}"), self.today().await?).hash(&mut hasher);
+        (format!("{set:?}"), self.today().await?, self.store.changes_set().await?).hash(&mut hasher);
         Ok(Stamp { set: hasher.finish(), shown: self.store.changes_shown().await? })
     }
 

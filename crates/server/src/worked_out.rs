@@ -27,13 +27,13 @@ use crate::json::answered;
 use crate::problem::{Answer, Problem};
 
 /// How long whoever asks waits before being told how far it has come.
-const WAITS: Duration = Duration::from_millis(150);
+pub const WAITS: Duration = Duration::from_millis(150);
 /// What takes less than this is never given with older results than there are.
 const SOON: Duration = Duration::from_secs(3);
 /// For how many times as long as it took something stands while results keep coming in.
 const STANDS: u32 = 10;
 /// How many results of one kind are kept; the oldest goes first.
-const MOST: usize = 64;
+const MOST: usize = 24;
 
 /// What a result follows from, as numbers that change when it does.
 #[derive(Clone, Copy, Debug, PartialEq, Eq)]
@@ -85,16 +85,6 @@ pub enum WorkedOut<V> {
     Done(Arc<V>),
     /// It is not there yet.
     UnderWay(UnderWay),
-}
-
-impl<V: Clone> WorkedOut<V> {
-    /// What was worked out, if it is there.
-    pub fn done(self) -> Option<V> {
-        match self {
-            WorkedOut::Done(value) => Some(Arc::unwrap_or_clone(value)),
-            WorkedOut::UnderWay(_) => None,
-        }
-    }
 }
 
 impl<V> WorkedOut<V> {
@@ -300,6 +290,8 @@ enum Look<V> {
 #[allow(clippy::unwrap_used, reason = "a test may stop here")]
 mod tests {
     use super::*;
+    use actix_web::body::to_bytes;
+    use actix_web::test::TestRequest;
     use std::sync::atomic::AtomicUsize;
     use std::sync::mpsc;
 
@@ -379,6 +371,19 @@ mod tests {
         assert!(kept(took).stands(SHOWN, after(43)) && !kept(took).stands(SHOWN, after(44)));
         assert!(!kept(took).stands(SET, after(3)), "a director has set something");
         assert!(!kept(SOON / 2).stands(SHOWN, now), "it is soon worked out anew");
+    }
+
+    #[actix_web::test]
+    async fn an_answer_is_what_was_worked_out_or_says_that_it_is_to_be_asked_for_again() {
+        let request = TestRequest::default().to_http_request();
+        let done = WorkedOut::Done(Arc::new(vec![1, 2])).map(|all| all.len()).respond_to(&request);
+        let how_far = UnderWay { done: 3, of: 7 };
+        let under_way = WorkedOut::<u8>::UnderWay(how_far).map(|one| *one).respond_to(&request);
+        assert_eq!([done.status().as_u16(), under_way.status().as_u16()], [200, 202]);
+        let [done, under_way] = [done.into_body(), under_way.into_body()];
+        assert_eq!(to_bytes(done).await.unwrap(), "2");
+        let says: serde_json::Value = serde_json::from_slice(&to_bytes(under_way).await.unwrap()).unwrap();
+        assert_eq!(says, serde_json::json!({"done": 3, "of": 7}));
     }
 
     #[actix_web::test]

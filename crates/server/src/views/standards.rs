@@ -2,6 +2,7 @@
 
 use jogo_core::fact::Fact;
 use std::collections::BTreeMap;
+use std::time::Duration;
 
 use actix_web::web::Data;
 use jiff::civil::Date;
@@ -25,7 +26,7 @@ use utoipa::ToSchema;
 use crate::problem::{Answer, Problem};
 use crate::state::State;
 use crate::views::squad::TestView;
-use crate::worked_out::WorkedOut;
+use crate::worked_out::{WAITS, WorkedOut};
 
 /// A standard with the day from which it holds.
 #[derive(Serialize, ToSchema)]
@@ -112,22 +113,21 @@ impl StandardsOfTest {
         test: Test,
         percentiles: Percentiles,
     ) -> Answer<WorkedOut<StandardsOfTest>> {
-        let bands = state.store.bands().await?;
-        let cut_off = state.store.settings().await?.0.cut_off;
-        let standards = state.store.standards_of_test(&test.id).await?;
-        let stamp = state.stamp(&(&test, bands, standards, cut_off, &percentiles)).await?;
-        let (aside, id) = (state.clone(), test.id.clone());
+        let (aside, id, stamp) = (state.clone(), test.id.clone(), state.stamp(&percentiles).await?);
         let work = move |_| async move { StandardsOfTest::of(&aside, test, percentiles).await };
         state.aside.results().of(id, stamp, work).await
     }
 
-    async fn of(state: &State, test: Test, percentiles: Percentiles) -> Answer<StandardsOfTest> {
+    async fn of(state: &Data<State>, test: Test, percentiles: Percentiles) -> Answer<StandardsOfTest> {
         let today = state.today().await?;
         let bands = BandStandards::of_test(state, &test).await?;
-        let mut populations = Vec::new();
-        for BandStandards { band, .. } in &bands {
-            populations.push(population(state, &test, &band.id).await?);
-        }
+        // The same results are weighed under other thresholds afterwards.
+        let of_bands = match populations(state, &test, AS_LONG_AS_IT_TAKES).await? {
+            WorkedOut::Done(of_bands) => of_bands,
+            WorkedOut::UnderWay(_) => return Err(Problem::too_slow()),
+        };
+        let of_band = |of_band: &BandStandards| of_bands.get(&of_band.band.id).cloned().unwrap_or_default();
+        let populations: Vec<Population> = bands.iter().map(of_band).collect();
         let thresholds = bands.iter().flat_map(|b| &b.standards).map(|standard| &standard.thresholds);
         let (least, most) = scale(&test, thresholds, &populations);
         let (better, step) = (test.protocol.better(), test.protocol.step());
@@ -214,10 +214,16 @@ async fn population(state: &State, test: &Test, band: &BandId) -> Answer<Populat
     Ok(Population::of(test, &trials, |player| born.get(&player).copied(), cut_off))
 }
 
-/// The results of all bands that count for the standards of a test, aside if that takes long.
-async fn populations(state: &Data<State>, test: &Test) -> Answer<WorkedOut<BTreeMap<BandId, Population>>> {
-    let (bands, cut_off) = (state.store.bands().await?, state.store.settings().await?.0.cut_off);
-    let stamp = state.stamp(&(test, cut_off)).await?;
+/// What is worked out aside already waits for what it rests on.
+const AS_LONG_AS_IT_TAKES: Duration = Duration::from_secs(600);
+
+/// The results of all bands that count for the standards of a test, aside if they take longer than is waited.
+async fn populations(
+    state: &Data<State>,
+    test: &Test,
+    waits: Duration,
+) -> Answer<WorkedOut<BTreeMap<BandId, Population>>> {
+    let (bands, stamp) = (state.store.bands().await?, state.stamp(&()).await?);
     let (aside, test, id) = (state.clone(), test.clone(), test.id.clone());
     let work = move |_| async move {
         let mut all = BTreeMap::new();
@@ -226,7 +232,7 @@ async fn populations(state: &Data<State>, test: &Test) -> Answer<WorkedOut<BTree
         }
         Ok(all)
     };
-    state.aside.results().of(id, stamp, work).await
+    state.aside.results().within(waits, id, stamp, work).await
 }
 
 /// Thresholds that the results of a band suggest for a test; `None` if there are too few.
@@ -316,7 +322,7 @@ impl Weighed {
     ) -> Answer<WorkedOut<Weighed>> {
         let (skills, today) = (state.store.skills().await?, state.today().await?);
         let bands = BandStandards::of_test(state, test).await?;
-        let populations = populations(state, test).await?;
+        let populations = populations(state, test, WAITS).await?;
         Ok(populations.map(|populations| Weighed::of(test, thought, &bands, populations, &skills, today)))
     }
 

@@ -17,13 +17,9 @@ pub type OfTeams = Vec<(Team, TeamCounts)>;
 
 /// The counts of all teams of a band, aside if that takes long.
 pub async fn of_band(state: &Data<State>, band: &BandId) -> Answer<WorkedOut<OfTeams>> {
-    let (store, band) = (&state.store, band.clone());
-    let stamp = state
-        .stamp(&(store.standards(&band).await?, store.tests().await?, store.milestones().await?))
-        .await?;
-    let (aside, of) = (state.clone(), band.clone());
+    let (aside, of, stamp) = (state.clone(), band.clone(), state.stamp(&()).await?);
     let work = move |progress| async move { of_teams(&aside.store, &of, &progress).await };
-    state.aside.results().of(band, stamp, work).await
+    state.aside.results().of(band.clone(), stamp, work).await
 }
 
 /// The counts of all teams of a band. What is not kept is worked out and kept.

@@ -67,7 +67,8 @@ async fn a_list_of_clubs_is_looked_at_taken_and_its_coaches_come_by_their_links(
     let joined = academy.send(own_page(Method::POST, join).set_json(ansa)).await;
     assert_eq!(joined.body["teams"].as_array().unwrap().len(), 2, "{joined:?}");
     // A team of a band that runs a curriculum works by it from today on.
-    let reds = joined.body["teams"].as_array().unwrap().iter().find(|team| team["band"] == "u10-u12").unwrap();
+    let reds =
+        joined.body["teams"].as_array().unwrap().iter().find(|team| team["band"] == "u10-u12").unwrap();
     let page = format!("/teams/{}/sessions", reds["id"].as_str().unwrap());
     assert!(!director.gets(&page).await.body["sessions"].as_array().unwrap().is_empty());
 }

@@ -60,6 +60,16 @@ impl Store {
         Ok(changes.fetch_one(&self.read).await? as u64)
     }
 
+    /// A number that grows with everything that directors set for the assessment of all.
+    pub async fn changes_set(&self) -> Stored<u64> {
+        let last = sqlx::query_scalar!(
+            r#"SELECT COALESCE(MAX(id), 0) AS "last!: i64" FROM audit
+               WHERE what IN ('band_added', 'band_changed', 'imported', 'milestone_dropped', 'milestone_set',
+                   'settings_changed', 'standard_set', 'starter_taken', 'test_dropped', 'test_set')"#
+        );
+        Ok(last.fetch_one(&self.read).await? as u64)
+    }
+
     /// Keeps what was recomputed, unless something has changed since.
     pub async fn keep_levels(&self, team: Uuid, version: i64, counts: &TeamCounts) -> Stored<()> {
         let doc = to_json("counts of a team", counts)?;
