@@ -1,5 +1,5 @@
 #!/bin/sh
-# Measures Jogo on a large academy: makes one (SCALE times the demo, 121 unless it is said: three million trials),
+# Measures Jogo on a large academy: makes one (SCALE times the demo, 121 unless it is said: almost five million trials),
 # serves it, and asks as people do. Prints medians over HTTP on this machine, in milliseconds.
 set -eu
 cd "$(dirname "$0")/.."

@@ -1,5 +1,5 @@
-//! Letters that hold a link: an invitation, or the way to a new password. They leave at once and are kept nowhere, since
-//! whoever reads such a link can use it.
+//! Letters that hold a link: an invitation, or the way to a new password. They leave at once and are kept nowhere,
+//! since whoever reads such a link can use it.
 
 use jiff::Timestamp;
 use jogo_core::fact::Value;
