@@ -89,7 +89,7 @@ async fn library(director: &Person<'_>, folder: &Path) -> Result<(), Failed> {
     director.hovers("svg.floor [data-line='9']").await?;
     keep(director, folder, "drill-desk").await?;
     director.opens("/progressions?skill=inside-outside-cut").await?;
-    director.sees("At least").await?;
+    director.sees("The shortest way").await?;
     keep(director, folder, "progressions").await?;
     director.opens("/drills/bands").await?;
     director.sees("For the whole academy").await?;
