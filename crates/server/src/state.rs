@@ -1,7 +1,6 @@
 //! What every request can reach.
 
 use std::fmt;
-use std::hash::{DefaultHasher, Hash, Hasher};
 
 use actix_web::cookie::Key;
 use jiff::civil::Date;
@@ -93,9 +92,8 @@ impl State {
     /// What a result follows from that is worked out aside: the day, what directors have set for all and what
     /// else was `set`, and all that was measured and logged.
     pub async fn stamp(&self, set: &impl fmt::Debug) -> Answer<Stamp> {
-        let mut hasher = DefaultHasher::new();
-        (format!("{set:?}"), self.today().await?, self.store.changes_set().await?).hash(&mut hasher);
-        Ok(Stamp { set: hasher.finish(), shown: self.store.changes_shown().await? })
+        let set = (format!("{set:?}"), self.today().await?, self.store.changes_set().await?);
+        Ok(Stamp::of(&set, self.store.changes_shown().await?))
     }
 
     /// How well the tests of a band repeat themselves by today.

@@ -1,14 +1,17 @@
-//! What takes long is worked out aside: whoever asks waits for it a moment, and is told how far it has come.
+//! What takes long is worked out aside: whoever asks waits a moment, and is then told how far it has come.
 //!
-//! What follows from a whole academy's results takes seconds in a large one. It is worked out on a thread of its own,
-//! once for all who ask, and is kept with a [`Stamp`] of what it follows from. As long as the stamp stays the same it
-//! stands. While results keep coming in, what took long also stands for [`STANDS`] times as long as that took, so that
-//! working it out never takes more than a tenth of a processor; what a director sets always has it worked out anew.
+//! What follows from the results of a whole academy takes seconds in a large one. It is worked out on a thread of its
+//! own, once for everybody who asks, and kept with a [`Stamp`] of what it follows from. It holds until that stamp
+//! changes. Where results keep coming in, two more rules see to it that everybody gets an answer:
+//!
+//! - Whoever was told to ask again gets what was begun after they first asked.
+//! - What took longer than [`SOON`] holds for another [`HOLDS`] times as long, so that it never takes more than a tenth
+//!   of a processor. It does not hold once a director has set something.
 
 use std::any::{Any, TypeId};
 use std::collections::HashMap;
 use std::future::Future;
-use std::hash::Hash;
+use std::hash::{DefaultHasher, Hash, Hasher};
 use std::sync::atomic::{AtomicU32, Ordering};
 use std::sync::{Arc, Mutex, MutexGuard, PoisonError};
 use std::time::{Duration, Instant};
@@ -26,13 +29,15 @@ use utoipa::ToSchema;
 use crate::json::answered;
 use crate::problem::{Answer, Problem};
 
-/// How long whoever asks waits before being told how far it has come.
+/// How long a request waits before it is told how far the work has come.
 pub const WAITS: Duration = Duration::from_millis(150);
-/// What takes less than this is never given with older results than there are.
+/// What takes less than this is worked out again as soon as anything has changed.
 const SOON: Duration = Duration::from_secs(3);
-/// For how many times as long as it took something stands while results keep coming in.
-const STANDS: u32 = 10;
-/// How many results of one kind are kept; the oldest goes first.
+/// How many times as long as it took a result holds while others keep coming in.
+const HOLDS: u32 = 10;
+/// For how long a failure is told to whoever asks next, if nobody was waiting.
+const FAILURE_TOLD: Duration = Duration::from_secs(30);
+/// How many results of one kind are kept; the one that was asked for longest ago goes first.
 const MOST: usize = 24;
 
 /// What a result follows from, as numbers that change when it does.
@@ -47,6 +52,13 @@ pub struct Stamp {
 impl Stamp {
     /// What is done once.
     pub const ONCE: Stamp = Stamp { set: 0, shown: 0 };
+
+    /// The stamp of what was set, and a number that grows with what is shown.
+    pub fn of(set: &impl Hash, shown: u64) -> Stamp {
+        let mut hasher = DefaultHasher::new();
+        set.hash(&mut hasher);
+        Stamp { set: hasher.finish(), shown }
+    }
 }
 
 /// How far work has come.
@@ -130,8 +142,12 @@ pub struct Results<K, V>(Arc<Mutex<HashMap<K, Slot<V>>>>);
 struct Slot<V> {
     kept: Option<Kept<V>>,
     running: Option<Running>,
-    /// Why it could not be worked out, until somebody has been told.
-    failed: Option<Problem>,
+    /// Why it could not be worked out and since when, until somebody has been told.
+    failed: Option<(Instant, Problem)>,
+    /// When the first of those asked who were told to ask again.
+    awaited: Option<Instant>,
+    /// When it was asked for last.
+    asked: Instant,
 }
 
 #[derive(Debug)]
@@ -168,19 +184,47 @@ impl<K, V> Default for Results<K, V> {
     }
 }
 
+impl<V> Slot<V> {
+    fn new(asked: Instant) -> Slot<V> {
+        Slot { kept: None, running: None, failed: None, awaited: None, asked }
+    }
+
+    /// What there is for whoever asks at `now`, when what it follows from is `stamp`.
+    fn look(&mut self, stamp: Stamp, now: Instant) -> Look<V> {
+        self.asked = now;
+        if let Some((since, problem)) = self.failed.take()
+            && now.duration_since(since) < FAILURE_TOLD
+        {
+            return Look::Failed(problem);
+        }
+        match (&self.kept, &self.running) {
+            (Some(kept), _) if kept.holds(stamp, now) || kept.was_awaited(stamp, self.awaited) => {
+                self.awaited = None;
+                Look::There(kept.value.clone())
+            }
+            (_, Some(running)) if running.goes_on() => Look::Running(running.clone()),
+            _ => Look::Nothing,
+        }
+    }
+}
+
 impl<V> Kept<V> {
-    /// Whether it still holds for whoever asks at `now`, when what it follows from is `stamp`.
-    fn stands(&self, stamp: Stamp, now: Instant) -> bool {
-        let lately = self.took >= SOON && now.duration_since(self.begun) < self.took * (1 + STANDS);
-        self.stamp == stamp || (lately && self.stamp.set == stamp.set)
+    fn holds(&self, stamp: Stamp, now: Instant) -> bool {
+        let long = self.took >= SOON && now.duration_since(self.begun) < self.took * (1 + HOLDS);
+        self.stamp == stamp || (long && self.stamp.set == stamp.set)
+    }
+
+    /// Whether it was begun after somebody had asked who was told to ask again.
+    fn was_awaited(&self, stamp: Stamp, since: Option<Instant>) -> bool {
+        since.is_some_and(|since| self.begun >= since) && self.stamp.set == stamp.set
     }
 }
 
 impl<K: Clone + Eq + Hash + Send + 'static, V: Send + Sync + 'static> Results<K, V> {
-    /// What is asked for under a key: as it was worked out before if that stands, else by `work`.
+    /// What is asked for under a key: as it was worked out before if that holds, else by `work`.
     ///
     /// # Errors
-    /// Those of the work; the next who asks is told if nobody waits any more.
+    /// Those of the work. If nobody waits for it any more, whoever asks next is told.
     pub async fn of<W, F>(&self, key: K, stamp: Stamp, work: W) -> Answer<WorkedOut<V>>
     where
         W: FnOnce(Progress) -> F + Send + 'static,
@@ -189,7 +233,7 @@ impl<K: Clone + Eq + Hash + Send + 'static, V: Send + Sync + 'static> Results<K,
         self.within(WAITS, key, stamp, work).await
     }
 
-    /// The same with another time that whoever asks waits.
+    /// The same, waiting for another time.
     ///
     /// # Errors
     /// As [`Results::of`].
@@ -198,11 +242,11 @@ impl<K: Clone + Eq + Hash + Send + 'static, V: Send + Sync + 'static> Results<K,
         W: FnOnce(Progress) -> F + Send + 'static,
         F: Future<Output = Answer<V>>,
     {
-        let until = Instant::now() + waits;
+        let asked = Instant::now();
         let mut work = Some(work);
         loop {
             let mut running = match (self.look(&key, stamp), work.take()) {
-                (Look::Stands(value), _) => return Ok(WorkedOut::Done(value)),
+                (Look::There(value), _) => return Ok(WorkedOut::Done(value)),
                 (Look::Failed(problem), _) => return Err(problem),
                 (Look::Running(running), waiting) => {
                     work = waiting;
@@ -212,28 +256,29 @@ impl<K: Clone + Eq + Hash + Send + 'static, V: Send + Sync + 'static> Results<K,
                 // It was begun here, and ended without a word.
                 (Look::Nothing, None) => return Err(Problem::internal(&Ended)),
             };
-            let left = until.saturating_duration_since(Instant::now());
+            let left = (asked + waits).saturating_duration_since(Instant::now());
             if timeout(left, running.ends.changed()).await.is_err() {
+                self.slot(&key, |slot| slot.awaited = slot.awaited.or(Some(asked)));
                 return Ok(WorkedOut::UnderWay(running.progress.said()));
             }
         }
+    }
+
+    /// What was worked out last, however long ago.
+    pub fn last(&self, key: &K) -> Option<Arc<V>> {
+        self.slots().get(key)?.kept.as_ref().map(|kept| kept.value.clone())
     }
 
     fn slots(&self) -> MutexGuard<'_, HashMap<K, Slot<V>>> {
         self.0.lock().unwrap_or_else(PoisonError::into_inner)
     }
 
+    fn slot<T>(&self, key: &K, with: impl FnOnce(&mut Slot<V>) -> T) -> T {
+        with(self.slots().entry(key.clone()).or_insert_with(|| Slot::new(Instant::now())))
+    }
+
     fn look(&self, key: &K, stamp: Stamp) -> Look<V> {
-        let mut slots = self.slots();
-        let Some(slot) = slots.get_mut(key) else { return Look::Nothing };
-        if let Some(problem) = slot.failed.take() {
-            return Look::Failed(problem);
-        }
-        match (&slot.kept, &slot.running) {
-            (Some(kept), _) if kept.stands(stamp, Instant::now()) => Look::Stands(kept.value.clone()),
-            (_, Some(running)) if running.goes_on() => Look::Running(running.clone()),
-            _ => Look::Nothing,
-        }
+        self.slot(key, |slot| slot.look(stamp, Instant::now()))
     }
 
     /// Begins work on a thread of its own.
@@ -244,31 +289,34 @@ impl<K: Clone + Eq + Hash + Send + 'static, V: Send + Sync + 'static> Results<K,
     {
         let (ending, ends) = watch::channel(());
         let running = Running { progress: Progress::default(), ends };
-        let mut slots = self.slots();
-        let slot = slots.entry(key.clone()).or_insert(Slot { kept: None, running: None, failed: None });
-        slot.running = Some(running.clone());
-        drop(slots);
+        self.slot(&key, |slot| slot.running = Some(running.clone()));
         let (results, progress, begun) = (self.clone(), running.progress.clone(), Instant::now());
         spawn_blocking(move || {
             let result = Handle::current().block_on(work(progress));
-            let kept = |value| Kept { stamp, begun, took: begun.elapsed(), value: Arc::new(value) };
-            results.keep(key, result.map(kept));
+            results.slot(&key, |slot| {
+                slot.running = None;
+                match result {
+                    Ok(value) => {
+                        slot.kept =
+                            Some(Kept { stamp, begun, took: begun.elapsed(), value: Arc::new(value) });
+                    }
+                    Err(problem) => slot.failed = Some((Instant::now(), problem)),
+                }
+            });
+            results.let_go();
             drop(ending);
         });
         running
     }
 
-    fn keep(&self, key: K, result: Answer<Kept<V>>) {
+    /// Lets those go that were asked for longest ago.
+    fn let_go(&self) {
         let mut slots = self.slots();
-        let (kept, failed) = match result {
-            Ok(kept) => (Some(kept), None),
-            Err(problem) => (None, Some(problem)),
-        };
-        slots.insert(key, Slot { kept, running: None, failed });
-        while slots.values().filter(|slot| slot.kept.is_some()).count() > MOST {
-            let aged = slots.iter().filter(|(_, slot)| slot.running.is_none());
-            let aged = aged.filter_map(|(key, slot)| Some((key.clone(), slot.kept.as_ref()?.begun)));
-            let Some((oldest, _)) = aged.min_by_key(|(_, begun)| *begun) else { break };
+        while slots.len() > MOST {
+            let idle = slots.iter().filter(|(_, slot)| slot.running.is_none());
+            let Some(oldest) = idle.min_by_key(|(_, slot)| slot.asked).map(|(key, _)| key.clone()) else {
+                break;
+            };
             slots.remove(&oldest);
         }
     }
@@ -279,8 +327,9 @@ impl<K: Clone + Eq + Hash + Send + 'static, V: Send + Sync + 'static> Results<K,
 #[error("the work ended without a result")]
 struct Ended;
 
+/// What somebody finds who asks.
 enum Look<V> {
-    Stands(Arc<V>),
+    There(Arc<V>),
     Failed(Problem),
     Running(Running),
     Nothing,
@@ -299,11 +348,14 @@ mod tests {
     const SHOWN: Stamp = Stamp { set: 1, shown: 2 };
     const SET: Stamp = Stamp { set: 2, shown: 2 };
 
+    /// For how long a test waits for a result that comes: a machine that does much else may take its time.
+    const COMES: Duration = Duration::from_secs(60);
+
     /// Counts how often it was worked out, and says how often.
     async fn counted(results: &Results<u8, usize>, stamp: Stamp, times: &Arc<AtomicUsize>) -> Option<usize> {
         let times = times.clone();
         let work = move |_| async move { Ok(times.fetch_add(1, Ordering::SeqCst) + 1) };
-        match results.of(7, stamp, work).await.unwrap() {
+        match results.within(COMES, 7, stamp, work).await.unwrap() {
             WorkedOut::Done(value) => Some(*value),
             WorkedOut::UnderWay(_) => None,
         }
@@ -320,20 +372,23 @@ mod tests {
     #[actix_web::test]
     async fn what_takes_long_says_how_far_it_has_come_and_is_worked_out_once_for_all_who_ask() {
         let (results, (go_on, waits)) = (Results::<u8, u8>::default(), mpsc::channel::<()>());
+        let (stepped, has_stepped) = mpsc::channel();
         let work = move |progress: Progress| async move {
             progress.of(3);
             progress.step();
+            stepped.send(()).unwrap();
             waits.recv().unwrap();
             Ok(5)
         };
         let first = results.of(1, FIRST, work).await.unwrap();
-        assert!(matches!(first, WorkedOut::UnderWay(UnderWay { done: 1, of: 3 })), "{first:?}");
+        assert!(matches!(first, WorkedOut::UnderWay(_)), "{first:?}");
+        has_stepped.recv_timeout(COMES).unwrap();
         let never = |_: Progress| async { panic!("it is being worked out already") };
         let second = results.of(1, FIRST, never).await.unwrap();
         assert!(matches!(second, WorkedOut::UnderWay(UnderWay { done: 1, of: 3 })), "{second:?}");
         go_on.send(()).unwrap();
         let never = |_: Progress| async { panic!("it was worked out") };
-        let third = results.of(1, FIRST, never).await.unwrap();
+        let third = results.within(COMES, 1, FIRST, never).await.unwrap();
         assert!(matches!(third, WorkedOut::Done(value) if *value == 5));
     }
 
@@ -347,30 +402,61 @@ mod tests {
         let first = results.of(1, FIRST, failing).await.unwrap();
         assert!(matches!(first, WorkedOut::UnderWay(_)), "it goes on: {first:?}");
         go_on.send(()).unwrap();
-        let failed = results.of(1, FIRST, |_| async { panic!("it goes on") }).await;
+        let failed = results.within(COMES, 1, FIRST, |_| async { panic!("it goes on") }).await;
         assert_eq!(serde_json::to_value(failed.unwrap_err()).unwrap()["status"], 429);
-        let again = results.of(1, FIRST, |_| async { Ok(2) }).await.unwrap();
+        let again = results.within(COMES, 1, FIRST, |_| async { Ok(2) }).await.unwrap();
         assert!(matches!(again, WorkedOut::Done(value) if *value == 2));
     }
 
     #[actix_web::test]
     async fn work_that_panics_is_begun_again() {
         let results = Results::<u8, u8>::default();
-        let failed = results.of(1, FIRST, |_| async { panic!("a fault of the program") }).await;
+        let failed = results.within(COMES, 1, FIRST, |_| async { panic!("a fault of the program") }).await;
         assert_eq!(serde_json::to_value(failed.unwrap_err()).unwrap()["status"], 500);
-        let again = results.of(1, FIRST, |_| async { Ok(2) }).await.unwrap();
+        let again = results.within(COMES, 1, FIRST, |_| async { Ok(2) }).await.unwrap();
         assert!(matches!(again, WorkedOut::Done(value) if *value == 2));
     }
 
+    #[actix_web::test]
+    async fn whoever_was_told_to_ask_again_gets_an_answer_however_fast_results_come_in() {
+        let (results, (go_on, waits)) = (Results::<u8, u8>::default(), mpsc::channel::<()>());
+        let work = move |_| async move {
+            waits.recv().unwrap();
+            Ok(5)
+        };
+        let first = results.of(1, FIRST, work).await.unwrap();
+        assert!(matches!(first, WorkedOut::UnderWay(_)), "{first:?}");
+        go_on.send(()).unwrap();
+        while results.last(&1).is_none() {
+            tokio::task::yield_now().await;
+        }
+        let never = |_: Progress| async { panic!("it was worked out") };
+        let again = results.of(1, SHOWN, never).await.unwrap();
+        assert!(matches!(&again, WorkedOut::Done(value) if **value == 5), "{again:?}");
+        // Whoever asks after that is told what has come in since.
+        let next = results.within(COMES, 1, SHOWN, |_| async { Ok(6) }).await.unwrap();
+        assert!(matches!(&next, WorkedOut::Done(value) if **value == 6), "{next:?}");
+    }
+
     #[test]
-    fn what_took_long_stands_a_while_unless_something_was_set() {
+    fn a_failure_that_nobody_waited_for_is_forgotten_after_a_while() {
+        let now = Instant::now();
+        let after = |seconds| {
+            let mut slot = Slot::<u8> { failed: Some((now, Problem::busy())), ..Slot::new(now) };
+            matches!(slot.look(FIRST, now + Duration::from_secs(seconds)), Look::Failed(_))
+        };
+        assert_eq!([after(29), after(30)], [true, false]);
+    }
+
+    #[test]
+    fn what_took_long_holds_a_while_unless_something_was_set() {
         let (now, took) = (Instant::now(), Duration::from_secs(4));
         let kept = |took| Kept { stamp: FIRST, begun: now, took, value: Arc::new(1) };
         let after = |seconds| now + Duration::from_secs(seconds);
-        assert!(kept(took).stands(FIRST, after(1_000)), "nothing has changed");
-        assert!(kept(took).stands(SHOWN, after(43)) && !kept(took).stands(SHOWN, after(44)));
-        assert!(!kept(took).stands(SET, after(3)), "a director has set something");
-        assert!(!kept(SOON / 2).stands(SHOWN, now), "it is soon worked out anew");
+        assert!(kept(took).holds(FIRST, after(1_000)), "nothing has changed");
+        assert!(kept(took).holds(SHOWN, after(43)) && !kept(took).holds(SHOWN, after(44)));
+        assert!(!kept(took).holds(SET, after(3)), "a director has set something");
+        assert!(!kept(SOON / 2).holds(SHOWN, now), "it is worked out again");
     }
 
     #[actix_web::test]
@@ -387,10 +473,10 @@ mod tests {
     }
 
     #[actix_web::test]
-    async fn the_oldest_goes_first() {
+    async fn the_one_that_was_asked_for_longest_ago_goes_first() {
         let results = Results::<usize, usize>::default();
         for key in 0..=MOST {
-            results.of(key, FIRST, move |_| async move { Ok(key) }).await.unwrap();
+            results.within(COMES, key, FIRST, move |_| async move { Ok(key) }).await.unwrap();
         }
         let there: Vec<bool> = [0, 1, MOST].map(|key| results.slots().contains_key(&key)).to_vec();
         assert_eq!(there, [false, true, true]);

@@ -1,8 +1,8 @@
 //! How well tests repeat themselves, worked out once a day.
 
-use std::collections::{BTreeMap, HashMap};
+use std::collections::BTreeMap;
+use std::sync::Arc;
 use std::sync::atomic::{AtomicU64, Ordering};
-use std::sync::{Arc, Mutex, PoisonError};
 use std::time::Duration;
 
 use jiff::ToSpan;
@@ -21,30 +21,26 @@ type ByTest = BTreeMap<TestId, Result<Repeatability, TooFew>>;
 /// How long whoever asks first waits for it.
 const WAITS: Duration = Duration::from_secs(1);
 
-/// What is known of each band, and what was known last.
+/// What is known of each band.
 #[derive(Default)]
 pub struct Repeats {
     results: Results<BandId, ByTest>,
-    last: Mutex<HashMap<BandId, Known>>,
     /// How often a test has become another.
     tests: AtomicU64,
 }
 
 impl Repeats {
     /// How well the tests of a band repeat themselves, from the results of the last year up to yesterday: worked out
-    /// once a day, so that nothing on a screen moves during a session. While that takes long in a large academy, what
-    /// was known the day before goes on; and nothing in its first moments after a start.
+    /// once a day, so that nothing on a screen moves during a session. While a large academy's are being worked out, it
+    /// is what was known the day before, or nothing just after a start.
     pub async fn of(&self, store: &Store, band: &BandId, today: Date) -> Answer<Known> {
-        let day = today.duration_since(Date::MIN).as_hours().unsigned_abs();
-        let stamp = Stamp { set: day << 32 | self.tests.load(Ordering::Relaxed), shown: 0 };
+        let stamp = Stamp::of(&(today, self.tests.load(Ordering::Relaxed)), 0);
         let (store, of) = (store.clone(), band.clone());
         let work = move |_| async move { of_band(&store, &of, today).await };
-        let known = self.results.within(WAITS, band.clone(), stamp, work).await?;
-        let mut last = self.last.lock().unwrap_or_else(PoisonError::into_inner);
-        if let WorkedOut::Done(known) = known {
-            last.insert(band.clone(), known);
+        match self.results.within(WAITS, band.clone(), stamp, work).await? {
+            WorkedOut::Done(known) => Ok(known),
+            WorkedOut::UnderWay(_) => Ok(self.results.last(band).unwrap_or_default()),
         }
-        Ok(last.get(band).cloned().unwrap_or_default())
     }
 
     /// Has it recomputed: a test has become another.

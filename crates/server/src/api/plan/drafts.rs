@@ -23,9 +23,14 @@ pub(super) async fn draft(state: &State, id: Uuid) -> Answer<Draft> {
 /// The draft, if it still is the version that the request changes. Nobody waits any longer for a better plan than the
 /// one that it changes.
 pub(super) async fn read(state: &State, id: Uuid, request: &HttpRequest) -> Answer<Draft> {
+    read_as(state, id, version(request)?).await
+}
+
+/// A draft that was read as some version, if it still is that one.
+pub(super) async fn read_as(state: &State, id: Uuid, version: i64) -> Answer<Draft> {
     state.searches.end(id);
     let draft = draft(state, id).await?;
-    if version(request)? != draft.version {
+    if version != draft.version {
         return Err(jogo_store::StoreError::Stale.into());
     }
     Ok(draft)

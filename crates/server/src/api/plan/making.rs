@@ -104,11 +104,12 @@ async fn from_written(state: &State) -> Answer<Vec<Beginning>> {
 async fn from_bands(state: &State) -> Answer<Vec<Beginning>> {
     let (bands, skills) = (state.store.bands().await?, state.store.skills().await?);
     let (ground, today) = (state.store.settings().await?.0.largest_ground(), state.today().await?);
+    let bands: Vec<Band> = bands.into_iter().map(|kept| kept.band).collect();
     let first = |band: &Band| {
-        let wishes = Curriculum::first(band, &skills, ground, today)?;
+        let wishes = Curriculum::first(band, &bands, &skills, ground, today)?;
         Some(Beginning { from: BeginsFrom::Skills { band: band.id.clone() }, wishes })
     };
-    Ok(bands.iter().filter_map(|kept| first(&kept.band)).collect())
+    Ok(bands.iter().filter_map(first).collect())
 }
 
 /// A new curriculum.
@@ -153,8 +154,10 @@ impl BeginsFrom {
                 state.store.curriculum(*curriculum).await?.map(|draft| draft.curriculum)
             }
             BeginsFrom::Skills { band } => {
-                let (band, skills) = (state.store.band(band).await?, state.store.skills().await?);
-                band.and_then(|band| Curriculum::first(&band, &skills, ground, start))
+                let (bands, skills) = (state.store.bands().await?, state.store.skills().await?);
+                let bands: Vec<Band> = bands.into_iter().map(|kept| kept.band).collect();
+                let band = bands.iter().find(|each| each.id == *band);
+                band.and_then(|band| Curriculum::first(band, &bands, &skills, ground, start))
             }
         };
         found.ok_or_else(|| Problem::not_found(Thing::Start))

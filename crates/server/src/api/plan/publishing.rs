@@ -13,8 +13,9 @@ use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use uuid::Uuid;
 
-use super::drafts::{draft, edition, problem_of, read};
+use super::drafts::{draft, edition, problem_of, read_as};
 use super::view::{Came, CurriculumView, view};
+use crate::api::version;
 use crate::facts::Entered;
 use crate::json::Json;
 use crate::problem::{Answer, Problem};
@@ -53,7 +54,7 @@ async fn running(
 pub(crate) struct EditionWish {
     /// Made by the sender, so that sending twice publishes once.
     id: Uuid,
-    /// What is said of it; may be empty.
+    /// A note on the edition; may be empty.
     note: String,
 }
 
@@ -95,13 +96,10 @@ pub(crate) async fn publish(
     new: Json<EditionWish>,
 ) -> Answer<HttpResponse> {
     who.may(Act::Plan)?;
-    let note = new.note()?;
-    let read = read(&state, *id, &request).await?;
-    let edition = edition(&state, read.curriculum, read.plan).await?;
-    breaks_nothing(&edition)?;
+    let (note, version) = (new.note()?, version(&request)?);
     let (aside, by, (of, new)) = (state.clone(), who.0.id, (*id, new.id));
-    let work =
-        move |progress| async move { put_out(&aside, (of, new), &edition, &note, by, &progress).await };
+    let publishing = Publishing { curriculum: of, version, id: new, note, by };
+    let work = move |progress| async move { publishing.done(&aside, &progress).await };
     // Whoever sends the same edition again hears how far it has come.
     match state.aside.results().of((of, new), Stamp::ONCE, work).await? {
         WorkedOut::Done(_) => view(&state, draft(&state, of).await?, Came::default()).await,
@@ -109,24 +107,34 @@ pub(crate) async fn publish(
     }
 }
 
-/// An edition that was put out.
-#[derive(Serialize)]
-struct PutOut;
-
-/// Hands an edition to the teams of its band, each as it has come.
-async fn put_out(
-    state: &State,
-    (curriculum, id): (Uuid, Uuid),
-    edition: &Edition,
-    note: &str,
+/// A draft that is being published.
+struct Publishing {
+    curriculum: Uuid,
+    /// The version that was read.
+    version: i64,
+    /// The id of the edition.
+    id: Uuid,
+    note: String,
     by: Uuid,
-    progress: &Progress,
-) -> Answer<PutOut> {
-    let (now, edition) = (state.clock.now(), edition.clone().trimmed());
-    let running = running(state, curriculum, &edition, progress).await?;
-    let new = NewEdition { id, curriculum, edition: &edition, note };
-    let number = state.store.publish(new, &running, by, now).await?;
-    let about = format!("{} edition {number}", edition.curriculum.name);
-    state.store.note(now, Some(by), Deed::Published, &about).await?;
-    Ok(PutOut)
+}
+
+/// An edition is out.
+#[derive(Serialize)]
+struct Published;
+
+impl Publishing {
+    /// Hands the draft to the teams of its band, to each from where it stands.
+    async fn done(self, state: &State, progress: &Progress) -> Answer<Published> {
+        let Publishing { curriculum, version, id, note, by } = self;
+        let read = read_as(state, curriculum, version).await?;
+        let edition = edition(state, read.curriculum, read.plan).await?;
+        breaks_nothing(&edition)?;
+        let (now, edition) = (state.clock.now(), edition.trimmed());
+        let running = running(state, curriculum, &edition, progress).await?;
+        let new = NewEdition { id, curriculum, edition: &edition, note: &note };
+        let number = state.store.publish(new, &running, by, now).await?;
+        let about = format!("{} edition {number}", edition.curriculum.name);
+        state.store.note(now, Some(by), Deed::Published, &about).await?;
+        Ok(Published)
+    }
 }

@@ -100,7 +100,7 @@ struct Running<'a> {
 }
 
 impl Running<'_> {
-    /// The squads of a band, once for each curriculum that they work by, with what came off by this one.
+    /// The squads of a band, once for each of their curricula, with what coaches logged for this one.
     async fn all(
         state: &State,
         this: Uuid,
