@@ -145,7 +145,8 @@ facts! {
         Weekday = "letter-weekday" { weekday: i8, date: Value },
         CalendarEntry = "calendar-entry" { team: String, what: Lasts },
         InvitationSubject = "letter-invitation-subject" { academy: String },
-        InvitationText = "letter-invitation-text" { academy: String, teams: Value, until: Value },
+        InvitationText = "letter-invitation-text" { academy: String, until: Value },
+        InvitationTeams = "letter-invitation-teams" { teams: Value },
         PasswordSubject = "letter-password-subject" { academy: String },
         PasswordText = "letter-password-text" { academy: String, until: Value },
     }

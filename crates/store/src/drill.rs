@@ -168,7 +168,7 @@ impl Store {
 }
 
 /// Keeps a state of a drill, and remembers it.
-async fn put(
+pub(crate) async fn put(
     tx: &mut Transaction<'static, Sqlite>,
     drill: &Drill,
     by: Option<Uuid>,

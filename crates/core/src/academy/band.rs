@@ -116,36 +116,39 @@ pub struct Band {
 }
 
 impl Band {
-    /// A band of these ages, with the numbers of the one among `like` whose ages lie nearest (of two that lie as near the
-    /// younger one): assumptions, to be looked at. It is named by the years of its teams, which are one above the ages.
-    /// `None` if there is no band to take numbers from.
-    ///
-    /// ```
-    /// # use jogo_core::academy::band::Band;
-    /// let bands: Vec<Band> = serde_json::from_str(include_str!("../../../../demo/bands.json")).unwrap();
-    /// let oldest = Band::of_ages(13, 14, &bands).unwrap();
-    /// assert_eq!((oldest.id.as_str(), oldest.name.as_str()), ("u14-u15", "U14\u{2013}U15"));
-    /// assert_eq!(Band::of_ages(5, 5, &bands).unwrap().id.as_str(), "u6");
-    /// ```
-    pub fn of_ages(youngest: u8, oldest: u8, like: &[Band]) -> Option<Band> {
+    /// The band whose ages lie nearest to these; of two that lie as near, the younger one.
+    pub fn nearest<'b>(
+        youngest: u8,
+        oldest: u8,
+        bands: impl IntoIterator<Item = &'b Band>,
+    ) -> Option<&'b Band> {
         let middle = |youngest: u8, oldest: u8| u32::from(youngest) + u32::from(oldest);
         let apart = |band: &&Band| {
             (middle(band.youngest, band.oldest).abs_diff(middle(youngest, oldest)), band.youngest)
         };
-        let nearest = like.iter().min_by_key(apart)?;
+        bands.into_iter().min_by_key(apart)
+    }
+
+    /// A band of these ages with the numbers of this one: assumptions, to be looked at. It is named by the years of its
+    /// teams, which are one above the ages. `None` if a name cannot be made of them.
+    ///
+    /// ```
+    /// # use jogo_core::academy::band::Band;
+    /// let bands: Vec<Band> = serde_json::from_str(include_str!("../../../../demo/bands.json")).unwrap();
+    /// let like = Band::nearest(15, 16, &bands).unwrap();
+    /// assert_eq!(like.id.as_str(), "u13-u15");
+    /// let older = like.with_ages(15, 16).unwrap();
+    /// assert_eq!((older.id.as_str(), older.name.as_str()), ("u16-u17", "U16\u{2013}U17"));
+    /// assert_eq!(like.with_ages(5, 5).unwrap().id.as_str(), "u6");
+    /// ```
+    pub fn with_ages(&self, youngest: u8, oldest: u8) -> Option<Band> {
         let years = [youngest, oldest].map(|age| age.saturating_add(1).to_string());
         let (id, name) = match youngest == oldest {
             true => (format!("u{}", years[0]), format!("U{}", years[0])),
             false => (format!("u{}-u{}", years[0], years[1]), format!("U{}–U{}", years[0], years[1])),
         };
-        Some(Band {
-            id: id.parse().ok()?,
-            name,
-            youngest,
-            oldest,
-            sources: BTreeMap::new(),
-            ..nearest.clone()
-        })
+        let (id, sources) = (id.parse().ok()?, BTreeMap::new());
+        Some(Band { id, name, youngest, oldest, sources, ..self.clone() })
     }
 
     /// The numbers that may have a source.

@@ -1,9 +1,9 @@
 //! The club list: clubs, their teams and who coaches them, from one file.
 //!
 //! Reads CSV (RFC 4180; commas, semicolons or tabs) or the cells of a spreadsheet, with the columns *club*, *team*,
-//! *band* and *coach*. A team has as many lines as it has coaches, or several in one cell, with `/`, `&` or a new line
-//! between them; none is fine as well. A coach is a name, or a name with a mail address: `Keya Strand <keya@skerrow.example>`.
-//! Every line answers for itself: a team, or what is wrong with it.
+//! *band* and *coach*. A team has one row for each coach, or several coaches in one cell with `/`, `&` or a new line
+//! between them; it may have none. A coach is a name, or a name with an email address in angle brackets. Each row is
+//! read on its own and gives either a team or what is wrong.
 //!
 //! ```
 //! use jogo_core::academy::club_list::rows;
@@ -16,7 +16,7 @@
 //! assert_eq!(names, ["Keya Strand", "Olo Firth"]);
 //! ```
 
-use std::collections::BTreeMap;
+use std::collections::{BTreeMap, BTreeSet};
 
 use serde::{Deserialize, Serialize};
 
@@ -25,9 +25,9 @@ use crate::ids::BandId;
 use crate::input::sheet::{Sheet, SheetError, shown};
 use crate::input::{What, short_text};
 
-/// The most lines that one file may hold.
+/// The most rows in one file.
 pub const MOST_ROWS: usize = 1_000;
-/// The most coaches that a line may name.
+/// The most coaches in one row.
 pub const MOST_COACHES: usize = 8;
 /// The longest name of a club, a team or a coach, in characters.
 pub const LONGEST_NAME: usize = 60;
@@ -41,7 +41,7 @@ facts! {
         Empty = "club-list-empty",
     }
 
-    /// What is wrong with a line.
+    /// What is wrong with a row.
     pub enum ClubRowFault {
         NoBand = "club-row-no-band" { written: String, known: Vec<String> },
         OtherBand = "club-row-other-band" { line: u64 },
@@ -57,7 +57,7 @@ impl From<SheetError> for ClubListError {
     }
 }
 
-/// A team as a line says it.
+/// A team as a row says it.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
@@ -72,14 +72,14 @@ pub struct ListedTeam {
     pub coaches: Vec<ListedCoach>,
 }
 
-/// A coach as a line says it.
+/// A coach as a row says it.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize, Deserialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 #[serde(deny_unknown_fields)]
 pub struct ListedCoach {
     /// The name.
     pub name: String,
-    /// Where an invitation can be sent to.
+    /// Where an invitation can be sent.
     #[serde(default)]
     pub email: Option<String>,
 }
@@ -111,7 +111,7 @@ impl ListedCoach {
 }
 
 impl ListedTeam {
-    /// What is wrong with a team that was said again after its line had been read.
+    /// What is wrong with a team. It is checked again when it is sent, after its row was read.
     pub fn faults(&self, bands: &[(BandId, String)]) -> Vec<Fact> {
         let names = [(&self.club, What::Club), (&self.team, What::Team)].into_iter();
         let wrong = names.filter_map(|(name, what)| short_text(name, LONGEST_NAME, what).err());
@@ -134,13 +134,13 @@ fn no_band(written: &str, bands: &[(BandId, String)]) -> ClubRowFault {
     }
 }
 
-/// A line of the file.
+/// A row of the file.
 #[derive(Clone, Debug, PartialEq, Serialize)]
 #[cfg_attr(feature = "openapi", derive(utoipa::ToSchema))]
 pub struct ClubRow {
     /// Line in the file, from 1.
     pub line: u64,
-    /// What the line says, as written, for people to recognise it.
+    /// The row as written, so that people recognise it.
     pub written: String,
     /// The team, if nothing is wrong.
     pub team: Option<ListedTeam>,
@@ -148,8 +148,8 @@ pub struct ClubRow {
     pub errors: Vec<Fact>,
 }
 
-/// Every line as a row that answers for itself. `bands` are the ids and names of the bands that there are; a band may be
-/// written either way, with any dash.
+/// Reads each row on its own. `bands` are the ids and names of the academy's bands; either may be written, with any
+/// dash.
 ///
 /// # Errors
 /// If a column is missing, or there are no lines or too many.
@@ -176,7 +176,7 @@ pub fn rows(sheet: &Sheet, bands: &[(BandId, String)]) -> Result<Vec<ClubRow>, C
     Ok(rows)
 }
 
-/// A name as others are compared with it: letters of either size are the same.
+/// A name for comparison: upper and lower case are the same.
 pub fn folded(name: &str) -> String {
     name.trim().to_lowercase()
 }
@@ -215,7 +215,7 @@ fn row(line: u64, written: [String; 4], bands: &[(BandId, String)]) -> ClubRow {
     ClubRow { line, written: written.each_ref().map(|cell| shown(cell)).join(" · "), team, errors }
 }
 
-/// A team that stands in several lines is of one band.
+/// A team in several rows has one band.
 fn note_other_bands(rows: &mut [ClubRow]) {
     let mut seen: BTreeMap<(String, String), (u64, BandId)> = BTreeMap::new();
     for row in rows {
@@ -228,7 +228,7 @@ fn note_other_bands(rows: &mut [ClubRow]) {
     }
 }
 
-/// The teams of rows, each once with all its coaches, in the order in which they stand.
+/// The teams of rows, each once with all its coaches, in their order.
 ///
 /// ```
 /// use jogo_core::academy::club_list::{ListedCoach, ListedTeam, together};
@@ -242,23 +242,17 @@ fn note_other_bands(rows: &mut [ClubRow]) {
 /// assert_eq!(names, ["Keya Strand", "Olo Firth"]);
 /// ```
 pub fn together(lines: Vec<ListedTeam>) -> Vec<ListedTeam> {
-    let mut teams: Vec<ListedTeam> = Vec::new();
+    let (mut teams, mut places): (Vec<ListedTeam>, BTreeMap<(String, String), usize>) = Default::default();
     for line in lines {
-        let same = |known: &&mut ListedTeam| {
-            folded(&known.club) == folded(&line.club) && folded(&known.team) == folded(&line.team)
-        };
-        match teams.iter_mut().find(same) {
+        let place = places.entry((folded(&line.club), folded(&line.team))).or_insert(teams.len());
+        match teams.get_mut(*place) {
             Some(known) => known.coaches.extend(line.coaches),
             None => teams.push(line),
         }
     }
     for team in &mut teams {
-        let mut seen = Vec::new();
-        team.coaches.retain(|coach| {
-            let is_new = !seen.contains(&folded(&coach.name));
-            seen.push(folded(&coach.name));
-            is_new
-        });
+        let mut seen = BTreeSet::new();
+        team.coaches.retain(|coach| seen.insert(folded(&coach.name)));
     }
     teams
 }
@@ -280,7 +274,7 @@ mod tests {
     }
 
     #[test]
-    fn every_line_answers_for_itself() {
+    fn each_row_is_read_on_its_own() {
         let list = "Club;Team;Age band;Coach\n\
             Harbour Lane;Blue;U8–U9;Keya Strand\n\
             Harbour Lane;White;u8/u9;\n\
@@ -300,13 +294,15 @@ mod tests {
     #[rstest]
     #[case::no_band("club,team,coach\nA,B,C\n", ClubListError::Column { column: "band" })]
     #[case::nothing("club,team,band\n", ClubListError::Empty)]
-    #[case::a_league(&format!("club,team,band\n{}", "A,B,U6-U7\n".repeat(1_001)), ClubListError::Rows { most: 1_000 })]
+    #[case::a_league(
+        &format!("club,team,band\n{}", "A,B,U6-U7\n".repeat(1_001)), ClubListError::Rows { most: 1_000 }
+    )]
     fn a_list_that_cannot_be_read_says_why(#[case] file: &str, #[case] error: ClubListError) {
         assert_eq!(read(file), Err(error));
     }
 
     #[test]
-    fn a_team_that_is_said_again_is_looked_at_again() {
+    fn a_team_is_checked_again_when_it_is_sent() {
         let team = |club: &str, band: &str, coaches: usize| ListedTeam {
             club: club.into(),
             team: "Blue".into(),

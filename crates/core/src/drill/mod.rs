@@ -215,6 +215,14 @@ pub struct Proposal {
 const SAME: f64 = 1e-9;
 
 impl Drill {
+    /// The same drill with the dose of one band for another as well; `None` if it has no such dose, or has one for the
+    /// other band already.
+    pub fn dosed_as(mut self, like: &BandId, band: &BandId) -> Option<Drill> {
+        let dose = self.doses.get(like).cloned().filter(|_| !self.doses.contains_key(band))?;
+        self.doses.insert(band.clone(), dose);
+        Some(self)
+    }
+
     /// The skills that get an exposure when the drill is done at a stage.
     pub fn skills_at(&self, stage: Stage) -> impl Iterator<Item = &SkillId> {
         self.serves.iter().filter(move |s| s.stages.contains(&stage)).map(|s| &s.skill)

@@ -109,7 +109,7 @@ fn skill(id: &str, strand: &str, band: &str, needs: serde_json::Value) -> Skill 
 }
 
 fn first(skills: &[Skill]) -> Option<Curriculum> {
-    Curriculum::first(&demo::band(), skills, Ground::ASSUMED, date(2031, 9, 1))
+    Curriculum::first(&demo::band(), &[], skills, Ground::ASSUMED, date(2031, 9, 1))
 }
 
 fn goals(wishes: &Curriculum) -> Vec<(&str, Option<Stage>, Stage)> {
@@ -173,12 +173,23 @@ fn a_band_that_begins_no_skill_has_none() {
     assert_eq!(first(&[skill("roll", "ball_mastery", "u6-u7", json!([]))]), None);
 }
 
+#[test]
+fn a_band_without_skills_of_its_own_begins_with_those_of_the_nearest_band_that_has_some() {
+    let bands = demo::bands();
+    let new = bands[3].with_ages(15, 16).unwrap();
+    let skills =
+        [skill("roll", "ball_mastery", "u6-u7", json!([])), skill("turn", "dribbling", "u8-u9", json!([]))];
+    let wishes = Curriculum::first(&new, &bands, &skills, Ground::ASSUMED, date(2031, 9, 1)).unwrap();
+    assert_eq!(goals(&wishes), [("turn", None, Stage::Flow)]);
+    assert_eq!((wishes.band.as_str(), wishes.minutes[0]), ("u16-u17", new.session));
+}
+
 #[rstest]
 fn every_band_of_the_demo_can_begin_with_its_skills(
     #[values("u6-u7", "u8-u9", "u10-u12", "u13-u15")] id: &str,
 ) {
     let band = demo::bands().into_iter().find(|band| band.id == id).unwrap();
-    let wishes = Curriculum::first(&band, &demo::skills(), Ground::ASSUMED, date(2031, 9, 1)).unwrap();
+    let wishes = Curriculum::first(&band, &[], &demo::skills(), Ground::ASSUMED, date(2031, 9, 1)).unwrap();
     let problem =
         wishes.problem(&Academy::default(), &band, &demo::skills(), &demo::drills(), &demo::tests());
     assert_eq!(problem.unwrap().goals().count(), wishes.goals.len());

@@ -53,12 +53,12 @@ async fn clubs_come_from_a_pasted_list_and_their_coach_by_a_link_of_the_sheet() 
     director.opens("/clubs").await?;
     director.presses("From a list").await?;
     let list = "club;team;band;coach\nLong Strand;Reds;U10–U12;Ansa Kelp\nLong Strand;Greys;U19;";
-    let field = director.field("Or paste the lines from a spreadsheet").await?;
+    let field = director.field("Or paste rows from a spreadsheet").await?;
     director.replaces(&field, list).await?;
-    director.presses("Look at the lines").await?;
+    director.presses("Check the list").await?;
     director.sees("new club · new team · invites Ansa Kelp").await?;
     director.sees("the academy has no “U19”").await?;
-    director.presses("Take this team").await?;
+    director.presses("Add this row").await?;
     director.sees("Print these invitations and hand them out").await?;
     director.sees("Skerrow Islands Youth Football invites you to coach Long Strand Reds").await?;
     let address = "return [...document.querySelectorAll('li p')].map((p) => p.textContent).find((t) => t.includes('/join/'))";
@@ -69,7 +69,7 @@ async fn clubs_come_from_a_pasted_list_and_their_coach_by_a_link_of_the_sheet() 
     newcomer.field("User name").await?.send_keys("ansa").await?;
     newcomer.writes("Password", "three wet balls").await?;
     newcomer.sees("Block 1 of").await?;
-    director.presses("To the clubs").await?;
+    director.presses("Go to clubs").await?;
     director.sees("Long Strand").await?;
     director.sees("Ansa Kelp").await?;
     desk.end().await?;

@@ -9,46 +9,57 @@ use uuid::Uuid;
 use super::transport::{Mail, Post};
 use super::weekday;
 use crate::facts::Letter;
-use crate::problem::{Answer, Problem};
+use crate::problem::Answer;
 use crate::state::State;
 
+/// A link, whom it is for, and until when it works.
+pub struct Link<'l> {
+    /// The name of whoever gets it.
+    pub to: &'l str,
+    /// Their mail address, if it is known.
+    pub email: Option<&'l str>,
+    /// What it is for.
+    pub for_what: For<'l>,
+    /// The whole address.
+    pub address: &'l str,
+    /// Until when it works.
+    pub until: Timestamp,
+}
+
 /// What a link is for.
-pub enum Link {
-    /// The first sign-in of somebody who will coach these teams, or none yet.
-    Invitation {
-        /// The names of the teams.
-        teams: Value,
-    },
+pub enum For<'l> {
+    /// The first sign-in, of a coach with the names of the teams.
+    Invitation(&'l [String]),
     /// A new password.
     Password,
 }
 
-/// Sends a link to somebody by their name and mail address; it works until then. Says whether it left; nothing if the
-/// academy has no mail server, or the address is none.
-pub async fn send(
-    state: &State,
-    (name, email): (&str, &str),
-    link: Link,
-    address: &str,
-    until: &str,
-) -> Answer<Option<bool>> {
-    let (Post::Smtp(..), Ok(email)) = (&state.post, super::address(email)) else { return Ok(None) };
+/// Sends a link by mail. Says whether it left; nothing if the academy has no mail server, or no address is known.
+pub async fn send(state: &State, link: Link<'_>) -> Answer<Option<bool>> {
+    let Link { to, email, for_what, address, until } = link;
+    let (Post::Smtp(..), Some(email)) = (&state.post, email) else { return Ok(None) };
     let language = state.store.settings().await?.0.language;
     let academy = state.store.academy().await?.unwrap_or_default();
-    let until: Timestamp = until.parse().map_err(|e| Problem::internal(&e))?;
     let until = weekday(state.zone().await?.to_datetime(until).date()).into();
-    let (subject, text) = match link {
-        Link::Invitation { teams } => (
+    let (subject, text, teams) = match for_what {
+        For::Invitation(teams) => (
             Letter::InvitationSubject { academy: academy.clone() },
-            Letter::InvitationText { academy, teams, until },
+            Letter::InvitationText { academy, until },
+            teams,
         ),
-        Link::Password => {
-            (Letter::PasswordSubject { academy: academy.clone() }, Letter::PasswordText { academy, until })
-        }
+        For::Password => (
+            Letter::PasswordSubject { academy: academy.clone() },
+            Letter::PasswordText { academy, until },
+            &[][..],
+        ),
     };
-    let (subject, text) = (say(language, subject), say(language, text));
-    let body = format!("{text}\n\n{address}\n");
-    let mail = Mail { id: Uuid::now_v7(), to: name, address: &email, subject: &subject, body: &body };
+    let mut lines = vec![say(language, text)];
+    if !teams.is_empty() {
+        lines.push(say(language, Letter::InvitationTeams { teams: Value::quoted(teams) }));
+    }
+    lines.extend([String::new(), address.to_owned(), String::new()]);
+    let (subject, body) = (say(language, subject), lines.join("\n"));
+    let mail = Mail { id: Uuid::now_v7(), to, address: email, subject: &subject, body: &body };
     let sent = state.post.mail(&mail).await;
     if let Err(why) = &sent {
         tracing::warn!("a letter with a link could not be sent: {why}");

@@ -106,6 +106,16 @@ async fn a_band_is_added_by_its_ages_and_stands_where_they_belong() {
     assert_eq!(names[place - 1], "U8–U9", "{names:?}");
     let [like, new] = [place - 1, place].map(|nth| added.body[nth]["band"]["session_min"].clone());
     assert_eq!(like, new, "its numbers are those of the band that is nearest");
+    // It does the drills of that band, and a curriculum can begin with that band's skills.
+    let drill = director.gets("/drills/weave-six").await.body["drill"]["doses"].clone();
+    assert_eq!(drill["u9"], drill["u8-u9"]);
+    let beginnings = director.gets("/curricula/beginnings").await.body;
+    let of = |band: &str| {
+        let all = beginnings["from"].as_array().unwrap();
+        let is_it = |each: &&Value| each["kind"] == "skills" && each["band"] == band;
+        all.iter().find(is_it).map(|each| each["wishes"]["goals"].clone())
+    };
+    assert!(of("u9").is_some() && of("u9") == of("u8-u9"));
     let again = director.posts("/bands", json!({"youngest": 8, "oldest": 8})).await;
     assert_eq!(again.status, 409);
     let wrong = director.posts("/bands", json!({"youngest": 9, "oldest": 8})).await;

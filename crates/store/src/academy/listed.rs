@@ -8,23 +8,10 @@ use jogo_core::ids::BandId;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
-use crate::people::Role;
-use crate::{Store, Stored, Taken, stamp, taken, to_word};
+use crate::people::invitations::{self, Invitation};
+use crate::{Store, Stored, Taken, taken};
 
-/// A coach who is to be invited, and the hash of the token that the link carries.
-#[derive(Clone, Debug)]
-pub struct ToInvite {
-    /// Id of the invitation.
-    pub id: Uuid,
-    /// Who.
-    pub name: String,
-    /// The hash of the token.
-    pub token_hash: Vec<u8>,
-    /// Until when the link works.
-    pub until: Timestamp,
-}
-
-/// Coaches who are known by name, folded.
+/// Coaches by name, folded.
 #[derive(Clone, Debug, Default)]
 pub struct KnownCoaches {
     /// Those who sign in already.
@@ -41,58 +28,32 @@ impl KnownCoaches {
 }
 
 impl Store {
-    /// Adds the clubs and teams that are not there yet, lets coaches who are there already coach their teams, and keeps
-    /// the invitations of the others. Clubs, teams and people are known by name; teams keep the coaches that they have.
-    /// Gives the teams that are new.
+    /// Adds the clubs and teams that do not exist yet, gives their teams to coaches who are known, and keeps the
+    /// invitations of the others, each under the hash of its token. Clubs, teams and people are known by name; teams keep
+    /// the coaches that they have. Gives the teams that are new.
     pub async fn add_listed(
         &self,
         teams: &[ListedTeam],
-        known: &KnownCoaches,
-        invited: &[ToInvite],
+        mut known: KnownCoaches,
+        new: &[(Invitation, Vec<u8>)],
         by: Uuid,
         at: Timestamp,
     ) -> Stored<Vec<(Uuid, BandId)>> {
-        let at = stamp(at);
         let mut tx = self.begin().await?;
-        for ToInvite { id, name, token_hash, until } in invited {
-            let (role, until) = (to_word("a role", &Role::Coach)?, stamp(*until));
-            sqlx::query!(
-                "INSERT INTO invitation (id, token_hash, name, role, invited_by, invited_at, expires_at)
-                 VALUES (?, ?, ?, ?, ?, ?, ?)",
-                id,
-                token_hash,
-                name,
-                role,
-                by,
-                at,
-                until
-            )
-            .execute(&mut *tx)
-            .await?;
+        for (invitation, token_hash) in new {
+            invitations::put(&mut tx, invitation, token_hash, by, at).await?;
+            known.invited.insert(folded(&invitation.name), invitation.id);
         }
+        let mut there = There::read(&mut tx).await?;
         let mut added = Vec::new();
         for listed in teams {
-            let club = club(&mut tx, &listed.club).await?;
-            let (team, is_new) = team(&mut tx, club, listed).await?;
+            let (team, is_new) = there.team(&mut tx, listed).await?;
             added.extend(is_new.then(|| (team, listed.band.clone())));
             for name in listed.coaches.iter().map(|coach| folded(&coach.name)) {
-                let new = invited.iter().find(|each| folded(&each.name) == name).map(|each| each.id);
-                if let Some(person) = known.here.get(&name) {
-                    sqlx::query!(
-                        "INSERT INTO team_coach (team, person) VALUES (?, ?) ON CONFLICT DO NOTHING",
-                        team,
-                        person
-                    )
-                    .execute(&mut *tx)
-                    .await?;
-                } else if let Some(invitation) = new.or_else(|| known.invited.get(&name).copied()) {
-                    sqlx::query!(
-                        "INSERT INTO invitation_team (invitation, team) VALUES (?, ?) ON CONFLICT DO NOTHING",
-                        invitation,
-                        team
-                    )
-                    .execute(&mut *tx)
-                    .await?;
+                match (known.here.get(&name), known.invited.get(&name)) {
+                    (Some(person), _) => coaches(&mut tx, team, *person).await?,
+                    (None, Some(invitation)) => invitations::add_team(&mut tx, *invitation, team).await?,
+                    (None, None) => {}
                 }
             }
         }
@@ -101,32 +62,66 @@ impl Store {
     }
 }
 
-/// The club of a name; a new one if there is none.
-async fn club(tx: &mut Transaction<'static, Sqlite>, name: &str) -> Stored<Uuid> {
-    let clubs = sqlx::query!(r#"SELECT id AS "id: Uuid", name FROM club"#).fetch_all(&mut **tx).await?;
-    if let Some(known) = clubs.into_iter().find(|club| folded(&club.name) == folded(name)) {
-        return Ok(known.id);
-    }
-    let id = Uuid::now_v7();
-    sqlx::query!("INSERT INTO club (id, name) VALUES (?, ?)", id, name).execute(&mut **tx).await?;
-    Ok(id)
+/// The clubs and teams that exist, by their folded names.
+struct There {
+    clubs: BTreeMap<String, Uuid>,
+    teams: BTreeMap<(Uuid, String), Uuid>,
 }
 
-/// The team of a name in a club, and whether it is a new one.
-async fn team(
-    tx: &mut Transaction<'static, Sqlite>,
-    club: Uuid,
-    listed: &ListedTeam,
-) -> Stored<(Uuid, bool)> {
-    let teams = sqlx::query!(r#"SELECT id AS "id: Uuid", name FROM team WHERE club = ?"#, club);
-    let teams = teams.fetch_all(&mut **tx).await?;
-    if let Some(known) = teams.into_iter().find(|team| folded(&team.name) == folded(&listed.team)) {
-        return Ok((known.id, false));
+impl There {
+    async fn read(tx: &mut Transaction<'static, Sqlite>) -> Stored<There> {
+        let clubs = sqlx::query!(r#"SELECT id AS "id: Uuid", name FROM club"#).fetch_all(&mut **tx).await?;
+        let teams = sqlx::query!(r#"SELECT id AS "id: Uuid", club AS "club: Uuid", name FROM team"#);
+        let teams = teams.fetch_all(&mut **tx).await?;
+        Ok(There {
+            clubs: clubs.into_iter().map(|club| (folded(&club.name), club.id)).collect(),
+            teams: teams.into_iter().map(|team| ((team.club, folded(&team.name)), team.id)).collect(),
+        })
     }
-    let (id, band) = (Uuid::now_v7(), listed.band.as_str());
-    sqlx::query!("INSERT INTO team (id, club, band, name) VALUES (?, ?, ?, ?)", id, club, band, listed.team)
+
+    /// The club of a name; a new one if there is none.
+    async fn club(&mut self, tx: &mut Transaction<'static, Sqlite>, name: &str) -> Stored<Uuid> {
+        if let Some(known) = self.clubs.get(&folded(name)) {
+            return Ok(*known);
+        }
+        let id = Uuid::now_v7();
+        sqlx::query!("INSERT INTO club (id, name) VALUES (?, ?)", id, name)
+            .execute(&mut **tx)
+            .await
+            .map_err(|e| taken(e, Taken::ClubName { name: name.to_owned() }))?;
+        self.clubs.insert(folded(name), id);
+        Ok(id)
+    }
+
+    /// The team of a name in its club, and whether it is a new one.
+    async fn team(
+        &mut self,
+        tx: &mut Transaction<'static, Sqlite>,
+        listed: &ListedTeam,
+    ) -> Stored<(Uuid, bool)> {
+        let club = self.club(tx, &listed.club).await?;
+        if let Some(known) = self.teams.get(&(club, folded(&listed.team))) {
+            return Ok((*known, false));
+        }
+        let (id, band) = (Uuid::now_v7(), listed.band.as_str());
+        sqlx::query!(
+            "INSERT INTO team (id, club, band, name) VALUES (?, ?, ?, ?)",
+            id,
+            club,
+            band,
+            listed.team
+        )
         .execute(&mut **tx)
         .await
         .map_err(|e| taken(e, Taken::TeamName { name: listed.team.clone() }))?;
-    Ok((id, true))
+        self.teams.insert((club, folded(&listed.team)), id);
+        Ok((id, true))
+    }
+}
+
+async fn coaches(tx: &mut Transaction<'static, Sqlite>, team: Uuid, person: Uuid) -> Stored<()> {
+    sqlx::query!("INSERT INTO team_coach (team, person) VALUES (?, ?) ON CONFLICT DO NOTHING", team, person)
+        .execute(&mut **tx)
+        .await?;
+    Ok(())
 }

@@ -9,10 +9,13 @@ pub mod teams;
 use jiff::Timestamp;
 use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
+use jogo_core::drill::Drill;
 use jogo_core::ids::BandId;
 use sqlx::SqliteExecutor;
+use uuid::Uuid;
 
 use crate::audit::{self, Deed};
+use crate::drill;
 use crate::people::{NewPerson, insert_person};
 use crate::{Store, StoreError, Stored, Taken, from_json, taken, to_json};
 
@@ -131,14 +134,18 @@ impl Store {
             .collect()
     }
 
-    /// Adds a band.
-    pub async fn add_band(&self, band: &Band) -> Stored<()> {
+    /// Adds a band, with the drills that it does: as they are from now on.
+    pub async fn add_band(&self, band: &Band, drills: &[Drill], by: Uuid, at: Timestamp) -> Stored<()> {
         let doc = to_json("a band", band)?;
+        let mut tx = self.begin().await?;
         sqlx::query!("INSERT INTO band (id, place, doc) VALUES (?, 0, ?)", band.id.as_str(), doc)
-            .execute(&self.write)
+            .execute(&mut *tx)
             .await
             .map_err(|e| taken(e, Taken::BandName { name: band.name.clone() }))?;
-        Ok(())
+        for drill in drills {
+            drill::put(&mut tx, drill, Some(by), at).await?;
+        }
+        Ok(tx.commit().await?)
     }
 
     /// Changes a band, if it still is the version that was read.

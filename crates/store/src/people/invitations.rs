@@ -1,6 +1,7 @@
 //! Invitations: how somebody signs in for the first time, through a link that works once.
 
 use jiff::Timestamp;
+use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::people::{NewPerson, Role, insert_person};
@@ -23,6 +24,53 @@ pub struct Invitation {
     pub until: Timestamp,
 }
 
+/// Keeps an invitation under the hash of its token, with its teams.
+pub(crate) async fn put(
+    tx: &mut Transaction<'_, Sqlite>,
+    invitation: &Invitation,
+    token_hash: &[u8],
+    by: Uuid,
+    at: Timestamp,
+) -> Stored<()> {
+    let Invitation { id, name, role, club, teams, until } = invitation;
+    let (role, at, until) = (to_word("a role", role)?, stamp(at), stamp(*until));
+    sqlx::query!(
+        "INSERT INTO invitation (id, token_hash, name, role, club, invited_by, invited_at, expires_at)
+             VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
+        id,
+        token_hash,
+        name,
+        role,
+        club,
+        by,
+        at,
+        until
+    )
+    .execute(&mut **tx)
+    .await
+    .map_err(|error| match error.as_database_error() {
+        Some(e) if e.is_unique_violation() => StoreError::from(Taken::Invitation),
+        Some(e) if e.is_foreign_key_violation() => Taken::NoClub.into(),
+        _ => error.into(),
+    })?;
+    for team in teams {
+        add_team(tx, *id, *team).await?;
+    }
+    Ok(())
+}
+
+/// Adds a team to an invitation, once.
+pub(crate) async fn add_team(tx: &mut Transaction<'_, Sqlite>, invitation: Uuid, team: Uuid) -> Stored<()> {
+    sqlx::query!(
+        "INSERT INTO invitation_team (invitation, team) VALUES (?, ?) ON CONFLICT DO NOTHING",
+        invitation,
+        team
+    )
+    .execute(&mut **tx)
+    .await?;
+    Ok(())
+}
+
 impl Store {
     /// Keeps an invitation under the hash of its token.
     pub async fn invite(
@@ -32,33 +80,8 @@ impl Store {
         by: Uuid,
         at: Timestamp,
     ) -> Stored<()> {
-        let Invitation { id, name, role, club, teams, until } = invitation;
-        let (role, at, until) = (to_word("a role", role)?, stamp(at), stamp(*until));
         let mut tx = self.begin().await?;
-        sqlx::query!(
-            "INSERT INTO invitation (id, token_hash, name, role, club, invited_by, invited_at, expires_at)
-             VALUES (?, ?, ?, ?, ?, ?, ?, ?)",
-            id,
-            token_hash,
-            name,
-            role,
-            club,
-            by,
-            at,
-            until
-        )
-        .execute(&mut *tx)
-        .await
-        .map_err(|error| match error.as_database_error() {
-            Some(e) if e.is_unique_violation() => StoreError::from(Taken::Invitation),
-            Some(e) if e.is_foreign_key_violation() => Taken::NoClub.into(),
-            _ => error.into(),
-        })?;
-        for team in teams {
-            sqlx::query!("INSERT INTO invitation_team (invitation, team) VALUES (?, ?)", id, team)
-                .execute(&mut *tx)
-                .await?;
-        }
+        put(&mut tx, invitation, token_hash, by, at).await?;
         Ok(tx.commit().await?)
     }
 

@@ -26,7 +26,8 @@ impl Curriculum {
     /// many weeks as it takes to meet all skills and bring the last of them to Flow, 10 to 20; approach balanced;
     /// measured on the way and at the end. All of that is an assumption, to be changed.
     ///
-    /// Nothing, if no skill of the library begins in the band.
+    /// A band in which no skill of the library begins takes those of the nearest of the `others` in age that has some.
+    /// Nothing, if there is none.
     ///
     /// ```
     /// use jogo_core::plan::curriculum::Curriculum;
@@ -36,11 +37,20 @@ impl Curriculum {
     /// let skills = serde_json::from_str::<Vec<_>>(r#"[{"id": "taps", "name": "Taps",
     ///     "strand": "ball_mastery", "band": "u6-u7", "needs": []}]"#).unwrap();
     /// let start = jiff::civil::date(2031, 9, 1);
-    /// let wishes = Curriculum::first(&bands[0], &skills, Ground::ASSUMED, start).unwrap();
+    /// let wishes = Curriculum::first(&bands[0], &[], &skills, Ground::ASSUMED, start).unwrap();
     /// assert_eq!((wishes.goals.len(), wishes.weeks, wishes.minutes.len()), (1, 10, 20));
     /// ```
-    pub fn first(band: &Band, skills: &[Skill], ground: Ground, start: Date) -> Option<Curriculum> {
-        let begun = || skills.iter().filter(|skill| skill.band == band.id);
+    pub fn first(
+        band: &Band,
+        others: &[Band],
+        skills: &[Skill],
+        ground: Ground,
+        start: Date,
+    ) -> Option<Curriculum> {
+        let has_some = |band: &&Band| skills.iter().any(|skill| skill.band == band.id);
+        let nearest = || Band::nearest(band.youngest, band.oldest, others.iter().filter(has_some));
+        let of = Some(band).filter(has_some).or_else(nearest)?;
+        let begun = || skills.iter().filter(|skill| skill.band == of.id);
         let mut needed: BTreeMap<SkillId, Stage> = BTreeMap::new();
         for need in begun().flat_map(Skill::all_needs) {
             let stage = needed.entry(need.skill).or_insert(need.stage);

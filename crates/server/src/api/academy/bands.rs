@@ -7,6 +7,7 @@ use actix_web::{HttpRequest, HttpResponse, get, post, put};
 use jiff::tz::TimeZone;
 use jogo_core::academy::Academy;
 use jogo_core::academy::band::Band;
+use jogo_core::drill::Drill;
 use jogo_core::ids::BandId;
 use jogo_core::technique::score::tempo::Tempos;
 use jogo_store::academy::KeptBand;
@@ -97,11 +98,15 @@ pub(in crate::api) async fn add(
     who.may(Act::SetUp)?;
     let own: Vec<Band> = state.store.bands().await?.into_iter().map(|kept| kept.band).collect();
     let like = if own.is_empty() { Starter::of(&state.store).await?.bands() } else { own };
-    let band =
-        Band::of_ages(new.youngest, new.oldest, &like).ok_or_else(|| Problem::not_found(Thing::Band))?;
+    let like =
+        Band::nearest(new.youngest, new.oldest, &like).ok_or_else(|| Problem::not_found(Thing::Band))?;
+    let band = like.with_ages(new.youngest, new.oldest).ok_or_else(|| Problem::not_found(Thing::Band))?;
     Problem::if_any(band.faults())?;
-    state.store.add_band(&band).await?;
-    state.store.note(state.clock.now(), Some(who.0.id), Deed::BandAdded, &band.id).await?;
+    let drills = state.store.drills().await?.into_iter();
+    let drills: Vec<Drill> = drills.filter_map(|drill| drill.dosed_as(&like.id, &band.id)).collect();
+    let now = state.clock.now();
+    state.store.add_band(&band, &drills, who.0.id, now).await?;
+    state.store.note(now, Some(who.0.id), Deed::BandAdded, &band.id).await?;
     Ok(Json(bands(&state).await?))
 }
 

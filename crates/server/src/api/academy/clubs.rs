@@ -2,6 +2,8 @@
 
 use crate::facts::Entered;
 use crate::facts::Thing;
+use std::collections::BTreeSet;
+
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Path};
 use actix_web::{get, post, put};
@@ -175,16 +177,21 @@ pub(in crate::api) async fn add_team(
     known_band(&state, &band).await?;
     let coaches = coaches_of(&state, coaches).await?;
     state.store.add_team(id, *club, &band, &name(&said)?, &coaches).await?;
-    takes_over_running(&state, id, &band).await?;
+    take_over_running(&state, &[(id, band)]).await?;
     Ok(HttpResponse::NoContent().finish())
 }
 
-/// From today on a new team works by the editions of its band that are still running.
-pub(super) async fn takes_over_running(state: &State, team: Uuid, band: &BandId) -> Answer<()> {
+/// From today on new teams work by the editions of their bands that are still running.
+pub(super) async fn take_over_running(state: &State, teams: &[(Uuid, BandId)]) -> Answer<()> {
     let (today, now) = (state.today().await?, state.clock.now());
-    for (edition, doc) in state.store.latest_editions(band).await? {
-        if doc.curriculum.session_days().last().is_some_and(|day| day.date >= today) {
-            state.store.assign(team, edition, today, now).await?;
+    let bands: BTreeSet<&BandId> = teams.iter().map(|(_, band)| band).collect();
+    for band in bands {
+        let mut latest = state.store.latest_editions(band).await?;
+        latest.retain(|(_, doc)| doc.curriculum.session_days().last().is_some_and(|day| day.date >= today));
+        for (team, _) in teams.iter().filter(|(_, of)| of == band) {
+            for (edition, _) in &latest {
+                state.store.assign(*team, *edition, today, now).await?;
+            }
         }
     }
     Ok(())

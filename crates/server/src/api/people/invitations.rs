@@ -6,7 +6,6 @@ use actix_web::web::{Data, Path};
 use actix_web::{HttpRequest, HttpResponse};
 use actix_web::{delete, get, post};
 use jiff::{Timestamp, ToSpan};
-use jogo_core::fact::Value;
 use jogo_store::audit::Deed;
 use jogo_store::people::invitations::Invitation;
 use jogo_store::people::{NewPerson, Person};
@@ -19,7 +18,7 @@ use crate::api::academy::clubs::name;
 use crate::api::people::sign_in::{RoleView, Session, session};
 use crate::json::Json;
 use crate::post;
-use crate::post::links::{self, Link};
+use crate::post::links::{self, For, Link};
 use crate::problem::{Answer, Problem};
 use crate::sign_in::rights::Act;
 use crate::sign_in::secrets;
@@ -30,8 +29,8 @@ pub fn routes(config: &mut ServiceConfig) {
     config.service(list).service(invite).service(withdraw).service(show).service(join);
 }
 
-/// How long a link works.
-const DAYS: i64 = 14;
+/// How many days an invitation works.
+pub(in crate::api) const DAYS: i64 = 14;
 
 /// Somebody who is to be invited.
 #[derive(Deserialize, ToSchema)]
@@ -107,10 +106,10 @@ pub(in crate::api) async fn invite(
     let invitation = new.into_inner().read(&state, until).await?;
     state.store.invite(&invitation, &secrets::hashed(&token), who.0.id, now).await?;
     state.store.note(now, Some(who.0.id), Deed::Invited, &invitation.name).await?;
-    let (path, until) = (format!("/join/{token}"), until.to_string());
-    let address = state.reached.address(&request, &path);
-    let mailed = mailed(&state, &invitation, email.as_deref(), &address, &until).await?;
-    Ok(Json(Invited { path, until, mailed }))
+    let path = format!("/join/{token}");
+    let mailed =
+        mailed(&state, &invitation, email.as_deref(), &state.reached.address(&request, &path)).await?;
+    Ok(Json(Invited { path, until: until.to_string(), mailed }))
 }
 
 /// Sends an invitation to an address, if there is one. Says whether it left.
@@ -119,12 +118,11 @@ async fn mailed(
     invitation: &Invitation,
     email: Option<&str>,
     address: &str,
-    until: &str,
 ) -> Answer<Option<bool>> {
-    let Some(email) = email else { return Ok(None) };
-    let teams = state.store.teams().await?.into_iter().filter(|team| invitation.teams.contains(&team.id));
-    let link = Link::Invitation { teams: Value::quoted(teams.map(|team| team.name)) };
-    links::send(state, (&invitation.name, email), link, address, until).await
+    let Invitation { name: to, teams, until, .. } = invitation;
+    let named = state.store.teams().await?.into_iter().filter(|team| teams.contains(&team.id));
+    let teams: Vec<String> = named.map(|team| team.name).collect();
+    links::send(state, Link { to, email, for_what: For::Invitation(&teams), address, until: *until }).await
 }
 
 /// The invitations that can still be taken up.

@@ -12,7 +12,7 @@ use uuid::Uuid;
 
 use crate::facts::{Entered, Thing};
 use crate::json::Json;
-use crate::post::links::{self, Link};
+use crate::post::links::{self, For, Link};
 use crate::problem::{Answer, Problem};
 use crate::sign_in::rights::Act;
 use crate::sign_in::{self, SignedIn, secrets};
@@ -63,11 +63,12 @@ pub(in crate::api) async fn make_link(
     let until = now + HOURS.hours();
     state.store.make_password_link(&secrets::hashed(&token), person.id, who.0.id, until).await?;
     state.store.note(now, Some(who.0.id), Deed::PasswordLinkMade, &person.name).await?;
-    let (path, until) = (format!("/password/{token}"), until.to_string());
-    let (email, address) =
-        (state.store.email(person.id).await?.unwrap_or_default(), state.reached.address(&request, &path));
-    let mailed = links::send(&state, (&person.name, &email), Link::Password, &address, &until).await?;
-    Ok(Json(PasswordLink { path, until, mailed }))
+    let path = format!("/password/{token}");
+    let (email, address) = (state.store.email(person.id).await?, state.reached.address(&request, &path));
+    let link =
+        Link { to: &person.name, email: email.as_deref(), for_what: For::Password, address: &address, until };
+    let mailed = links::send(&state, link).await?;
+    Ok(Json(PasswordLink { path, until: until.to_string(), mailed }))
 }
 
 /// Takes away somebody's second factor, who has lost the device and the recovery codes.
