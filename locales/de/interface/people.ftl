@@ -45,34 +45,35 @@ clubs-players = { $n ->
 clubs-save = Speichern
 clubs-from-list = Aus einer Liste
 club-list-title = Vereine aus einer Liste
-club-list-about = Eine Zeile für jedes Team, mit den Spalten Verein, Team, Altersgruppe und Trainer; hinter einem Namen kann eine Mailadresse stehen, als Name <name@mail.example>. Was schon da ist, bleibt wie es ist; wer als Trainer neu ist, bekommt eine Einladung. Übernommen wird erst, wenn du es angesehen hast.
+club-list-about = Eine Zeile für jedes Team, mit den Spalten Verein, Team, Altersgruppe und Trainer. Hinter einem Namen kann eine E-Mail-Adresse stehen: Name <name@mail.example>.
+    Was es schon gibt, bleibt, wie es ist. Wer als Trainer neu ist, bekommt eine Einladung. Prüfe die Liste zuerst; gespeichert wird erst, wenn du sie übernimmst.
 club-list-choose = Datei wählen (CSV oder XLSX)
 club-list-paste = Oder Zeilen aus einer Tabelle einfügen
 club-list-example = Verein, Team, Altersgruppe, Trainer
-club-list-look = Zeilen ansehen
-club-list-rows-of = Was aus jeder Zeile wird
+club-list-look = Liste prüfen
+club-list-rows-of = Was jede Zeile bringt
 club-list-line = Zeile
-club-list-written = Wie geschrieben
-club-list-becomes = Was daraus wird
+club-list-written = In der Liste
+club-list-becomes = Was sie bringt
 club-list-new-club = neuer Verein
 club-list-new-team = neues Team
 club-list-invites = lädt { $names } ein
-club-list-there = ist schon da
+club-list-there = nichts Neues
 club-list-ready = { $faulty ->
-    [0] Jede Zeile kann übernommen werden. Noch ist nichts geschrieben.
-    [one] { $good } Zeilen können übernommen werden, 1 bleibt weg. Noch ist nichts geschrieben.
-   *[other] { $good } Zeilen können übernommen werden, { $faulty } bleiben weg. Noch ist nichts geschrieben.
+    [0] Jede Zeile kann übernommen werden. Noch ist nichts gespeichert.
+    [one] { $good } Zeilen können übernommen werden, 1 bleibt weg. Noch ist nichts gespeichert.
+   *[other] { $good } Zeilen können übernommen werden, { $faulty } bleiben weg. Noch ist nichts gespeichert.
 }
 club-list-take = { $n ->
-    [one] Dieses Team übernehmen
-   *[other] Diese { $n } Teams übernehmen
+    [one] Diese Zeile übernehmen
+   *[other] Diese { $n } Zeilen übernehmen
 }
-club-list-taken = Die Vereine sind da
+club-list-taken = Vereine und Teams sind angelegt
 club-list-hand-out = Druck diese Einladungen und verteil sie. Jeder Link ist nur jetzt zu sehen und gilt einmal.
 club-list-nobody-new = Es musste niemand neu eingeladen werden.
 club-list-to-clubs = Zu den Vereinen
 club-list-card = { $academy } lädt dich ein, { $teams } zu trainieren.
-club-list-until = Scanne den Code oder öffne die Adresse, bis { $day }. Wähle dann Name und Passwort.
+club-list-until = Scanne den Code oder öffne die Adresse bis { $day }. Wähle dann Benutzername und Passwort.
 clubs-invite = Jemanden einladen
 clubs-people-or-invited = Wer dabei ist und wer eingeladen ist
 clubs-invited = Eingeladen, noch nicht dabei
@@ -86,11 +87,11 @@ clubs-role-means-club_lead = Sieht Einheiten und Niveaus eines Vereins, ändert 
 clubs-role-means-director = Sieht und ändert alles.
 clubs-make-link = Link erstellen
 clubs-hand-on = Schick diesen Link an { $name }
-clubs-email = Mailadresse (wenn du magst)
-clubs-email-about = Wo die Akademie einen Mailserver hat, geht der Link auch dorthin.
-link-mailed = Er wurde auch per Mail geschickt.
-link-not-mailed = Der Mailserver hat ihn nicht angenommen: Gib den Link selbst weiter.
-link-no-server = Diese Akademie hat keinen Mailserver: Gib den Link selbst weiter.
+clubs-email = E-Mail (freiwillig)
+clubs-email-about = Hat die Akademie einen Mailserver, geht der Link auch dorthin.
+link-mailed = Der Link wurde auch per E-Mail geschickt.
+link-not-mailed = Die E-Mail konnte nicht geschickt werden. Gib den Link bitte selbst weiter.
+link-no-server = Diese Akademie hat keinen Mailserver. Gib den Link bitte selbst weiter.
 clubs-once = Er gilt einmal, bis { $day }. Er wird nur jetzt gezeigt.
 clubs-my-teams = Meine Teams
 clubs-my-club = Mein Verein

@@ -82,7 +82,7 @@ progressions-mend-move_band = Voraussetzung früher beginnen
 progressions-mend-drop_gate = Hürde entfernen
 
 bands-title = Altersgruppen
-bands-add = Altersgruppe anlegen
+bands-add = Altersgruppe anlegen (Alter)
 bands-add-go = Anlegen
 bands-add-about = Sie beginnt mit den Zahlen der Altersgruppe, die am nächsten liegt.
 bands-about = Jede Zahl ist eine Annahme, bis du sagst, woher sie kommt.

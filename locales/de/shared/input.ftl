@@ -102,7 +102,7 @@ club-list-empty = Unter der ersten Zeile steht nichts. Schreib eine Zeile für j
 club-row-no-band = Altersgruppe: „{ $written }“ gibt es in der Akademie nicht. Es gibt { $known }.
 club-row-other-band = Altersgruppe: In Zeile { $line } steht für dieses Team eine andere. Berichtige eine der beiden.
 club-row-coaches = Trainer: Das sind mehr als { $most } Namen. Schreib für jeden Trainer eine Zeile.
-club-row-no-address = Trainer: „{ $written }“ ist keine Mailadresse. Schreib Name <name@mail.example>, oder nur den Namen.
+club-row-no-address = Trainer: „{ $written }“ ist keine E-Mail-Adresse. Schreib Name <name@mail.example> oder nur den Namen.
 club-row-has-band = Altersgruppe: Dieses Team ist schon in { $band }. Berichtige die Zeile, oder nenne das Team anders.
 
 row-no-month = Geburtsmonat: „{ $written }“ ist kein Monat. Schreib ihn als 2023-04.

@@ -2,8 +2,8 @@
 
 loading = One moment…
 working-out = { $of ->
-    [0] Working it out…
-   *[other] Working it out: { $done } of { $of } teams
+    [0] Calculating…
+   *[other] Calculating: { $done } of { $of } teams
 }
 
 no-network = Jogo is out of reach right now. What you enter is kept on this device and sent later.

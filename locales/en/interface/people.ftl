@@ -44,35 +44,36 @@ clubs-players = { $n ->
     }
 clubs-save = Save
 clubs-from-list = From a list
-club-list-title = Clubs from a list
-club-list-about = One line for each team, with the columns club, team, band and coach; a coach may be written with a mail address, as Name <name@mail.example>. Whatever is there already stays as it is; every coach who is new gets an invitation. Nothing is taken before you have looked at it.
+club-list-title = Add clubs from a list
+club-list-about = One row per team, with the columns club, team, band and coach. You can put an email after a coach: Name <name@mail.example>.
+    Clubs and teams that already exist stay as they are. Each new coach gets an invitation. Check the list first; nothing is saved until you add it.
 club-list-choose = Choose a file (CSV or XLSX)
-club-list-paste = Or paste the lines from a spreadsheet
+club-list-paste = Or paste rows from a spreadsheet
 club-list-example = club, team, band, coach
-club-list-look = Look at the lines
-club-list-rows-of = What comes of each line
-club-list-line = Line
-club-list-written = As written
-club-list-becomes = What comes of it
+club-list-look = Check the list
+club-list-rows-of = What each row adds
+club-list-line = Row
+club-list-written = In the list
+club-list-becomes = What it adds
 club-list-new-club = new club
 club-list-new-team = new team
 club-list-invites = invites { $names }
-club-list-there = is there already
+club-list-there = nothing new
 club-list-ready = { $faulty ->
-    [0] Every line can be taken. Nothing has been written yet.
-    [one] { $good } lines can be taken, 1 is left out. Nothing has been written yet.
-   *[other] { $good } lines can be taken, { $faulty } are left out. Nothing has been written yet.
+    [0] Every row can be added. Nothing has been saved yet.
+    [one] { $good } rows can be added, 1 is left out. Nothing has been saved yet.
+   *[other] { $good } rows can be added, { $faulty } are left out. Nothing has been saved yet.
 }
 club-list-take = { $n ->
-    [one] Take this team
-   *[other] Take these { $n } teams
+    [one] Add this row
+   *[other] Add these { $n } rows
 }
-club-list-taken = The clubs are there
-club-list-hand-out = Print these invitations and hand them out. Each link is shown only now, and works once.
-club-list-nobody-new = Nobody new had to be invited.
-club-list-to-clubs = To the clubs
+club-list-taken = Clubs and teams added
+club-list-hand-out = Print these invitations and hand them out. Each link works once and is shown only here.
+club-list-nobody-new = There was no new coach to invite.
+club-list-to-clubs = Go to clubs
 club-list-card = { $academy } invites you to coach { $teams }.
-club-list-until = Scan the code or open the address, until { $day }. Then choose a name and a password.
+club-list-until = Scan the code or open the address by { $day }. Then choose a user name and a password.
 clubs-invite = Invite someone
 clubs-people-or-invited = Who is in, and who is invited
 clubs-invited = Invited, not joined yet
@@ -86,11 +87,11 @@ clubs-role-means-club_lead = Sees the sessions and levels of one club, but chang
 clubs-role-means-director = Sees and changes everything.
 clubs-make-link = Create the link
 clubs-hand-on = Send this link to { $name }
-clubs-email = Mail address (if you like)
-clubs-email-about = Where the academy has a mail server, the link is sent there too.
-link-mailed = It was sent by mail as well.
-link-not-mailed = The mail server did not take it: hand the link on yourself.
-link-no-server = This academy has no mail server: hand the link on yourself.
+clubs-email = Email (optional)
+clubs-email-about = If the academy has a mail server, the link is sent there too.
+link-mailed = The link was also sent by email.
+link-not-mailed = The email could not be sent. Please pass the link on yourself.
+link-no-server = This academy has no mail server. Please pass the link on yourself.
 clubs-once = It works once, until { $day }. It is shown only now.
 clubs-my-teams = My teams
 clubs-my-club = My club
@@ -262,7 +263,7 @@ deed-band_changed = changed a band
 deed-starter_taken = took from the starter library
 deed-imported = imported files
 deed-band_added = added a band
-deed-clubs_listed = took clubs from a list
+deed-clubs_listed = added clubs from a list
 deed-coaches_changed = changed who coaches
 deed-invited = invited
 deed-invitation_withdrawn = withdrew an invitation

@@ -82,9 +82,9 @@ progressions-mend-move_band = Start the need earlier
 progressions-mend-drop_gate = Remove the gate
 
 bands-title = Bands
-bands-add = Add a band
+bands-add = Add a band (ages)
 bands-add-go = Add
-bands-add-about = It begins with the numbers of the band that is nearest in age.
+bands-add-about = It starts with the numbers of the band closest in age.
 bands-about = Every number is an assumption until you say where it comes from.
 bands-save = Save bands
 bands-ages = Ages

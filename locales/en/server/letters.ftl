@@ -14,10 +14,11 @@ letter-week-line = { $date }, { $team }: { $what }
 letter-theme-line = Theme of the week: { $theme }
 letter-theme-strand = { $strand } ({ $skills })
 letter-week-end = Drawings, clock and log are on your phone, also without network. Your association’s rules and qualified people come first.
-letter-invitation-subject = { $academy } invites you
-letter-invitation-text = { $academy } invites you to coach { $teams }. This link works once, until { $until }: choose your name and a password there, and your sessions are on your phone.
-letter-password-subject = { $academy }: a new password
-letter-password-text = Through this link you choose a new password for { $academy }. It works once, until { $until }. If you did not ask for it, tell your director.
+letter-invitation-subject = Invitation to { $academy }
+letter-invitation-text = { $academy } invites you. This link works once, until { $until }. Open it to choose a user name and a password.
+letter-invitation-teams = You will coach { $teams }. Your sessions will be on your phone.
+letter-password-subject = { $academy }: choose a new password
+letter-password-text = Use this link to choose a new password for { $academy }. It works once, until { $until }. If you did not ask for it, tell your director.
 letter-logs-subject = { $count ->
     [one] One session has no log yet
    *[other] { $count } sessions have no log yet

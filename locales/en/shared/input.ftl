@@ -96,14 +96,14 @@ roster-rows = The file has more than { $most } rows. A squad list has { $most } 
 roster-empty = The file has no rows below its first line. Write one row for each player.
 
 club-list-sheet = { $fault }
-club-list-column = The first line has no column “{ $column }”. Name the columns club, team, band and coach.
-club-list-rows = The list has more than { $most } lines. Send it in parts.
-club-list-empty = The list has no lines below its first one. Write one line for each team.
+club-list-column = The first row has no column “{ $column }”. Name the columns club, team, band and coach.
+club-list-rows = The list has more than { $most } rows. Send it in parts.
+club-list-empty = The list has no rows below the first. Write one row for each team.
 club-row-no-band = Band: the academy has no “{ $written }”. Its bands are { $known }.
-club-row-other-band = Band: line { $line } says another band for this team. Correct one of the two.
-club-row-coaches = Coach: these are more than { $most } names. Write one line for each coach.
-club-row-no-address = Coach: “{ $written }” is no mail address. Write it as Name <name@mail.example>, or the name alone.
-club-row-has-band = Band: this team is in { $band } already. Correct the line, or give the team another name.
+club-row-other-band = Band: row { $line } puts this team in another band. Correct one of the two.
+club-row-coaches = Coach: there are more than { $most } names here. Use one row for each coach.
+club-row-no-address = Coach: “{ $written }” is not an email address. Write Name <name@mail.example>, or just the name.
+club-row-has-band = Band: this team is already in { $band }. Correct the row, or give the team another name.
 
 row-no-month = Birth month: “{ $written }” is not a month. Write it as 2023-04.
 row-no-such-month = Birth month: there is no month { $month }. Write it as 2023-04.

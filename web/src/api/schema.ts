@@ -2865,13 +2865,13 @@ export interface components {
         };
         /** @description What a club list would add. */
         ClubListPreview: {
-            /** @description Lines with something wrong. */
+            /** @description Rows with something wrong. */
             faulty: number;
-            /** @description Lines that can be taken. */
+            /** @description Rows that can be added. */
             good: number;
             rows: components["schemas"]["ClubRowView"][];
         };
-        /** @description A line of the file. */
+        /** @description A row of the file. */
         ClubRow: {
             /** @description What is wrong, with the mend. */
             errors: components["schemas"]["Fact"][];
@@ -2881,16 +2881,16 @@ export interface components {
              */
             line: number;
             team?: components["schemas"]["ListedTeam"] | null;
-            /** @description What the line says, as written, for people to recognise it. */
+            /** @description The row as written, so that people recognise it. */
             written: string;
         };
-        /** @description A line of a club list, and what comes of it. */
+        /** @description A row of a club list, and what comes of it. */
         ClubRowView: components["schemas"]["ClubRow"] & {
-            /** @description Who is invited by it. */
+            /** @description Whom it invites. */
             invited: string[];
-            /** @description Whether the club is added. */
+            /** @description Whether it adds the club. */
             new_club: boolean;
-            /** @description Whether the team is added. */
+            /** @description Whether it adds the team. */
             new_team: boolean;
         };
         ClubShare: {
@@ -2915,7 +2915,7 @@ export interface components {
             name: string;
             teams: components["schemas"]["ClubTeam"][];
         };
-        /** @description The lines of a club list that are to be taken. */
+        /** @description The teams of a club list that are to be added. */
         ClubsListed: {
             teams: components["schemas"]["ListedTeam"][];
         };
@@ -3585,7 +3585,7 @@ export interface components {
              * @description Made by the sender, so that sending twice publishes once.
              */
             id: string;
-            /** @description What is said of it; may be empty. */
+            /** @description A note on the edition; may be empty. */
             note: string;
         };
         /** @description Where somebody gets post. */
@@ -4626,14 +4626,14 @@ export interface components {
              */
             had: number;
         };
-        /** @description A coach as a line says it. */
+        /** @description A coach as a row says it. */
         ListedCoach: {
-            /** @description Where an invitation can be sent to. */
+            /** @description Where an invitation can be sent. */
             email?: string | null;
             /** @description The name. */
             name: string;
         };
-        /** @description A team as a line says it. */
+        /** @description A team as a row says it. */
         ListedTeam: {
             /** @description Its band. */
             band: components["schemas"]["BandId"];

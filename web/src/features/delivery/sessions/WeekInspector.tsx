@@ -18,6 +18,7 @@ import { PANEL } from '../../../ui/placing'
 import { STRANDS, StrandSwatch } from '../../../ui/strands'
 import { useSquad } from '../../assessment/squad/queries'
 import { useSession } from '../../people/session'
+import type { SessionHeld } from '../today/log'
 import { useSessions, useTeamSession } from '../today/queries'
 import { CameOff } from '../weeks/CameOff'
 import { OwnDialog } from '../weeks/OwnDialog'
@@ -145,7 +146,9 @@ function Log({ team, entry }: { team: string; entry: Schemas['SessionEntry'] }) 
   const shown = useTeamSession(team, entry.edition, entry.session).data
   const players = useSquad(team).data?.players.length ?? 0
   if (!shown) return null
-  const { log } = shown
+  // A device may hold a log from before notes named players.
+  const { log }: Pick<SessionHeld, 'log'> = shown
+  const about = log.note_about ?? []
   return (
     <Box component="section" sx={{ mt: 2 }}>
       <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>
@@ -188,9 +191,9 @@ function Log({ team, entry }: { team: string; entry: Schemas['SessionEntry'] }) 
         )
       })}
       {log.note && <Typography sx={{ fontStyle: 'italic' }}>“{log.note}”</Typography>}
-      {log.note_about.length > 0 && (
+      {about.length > 0 && (
         <Typography variant="body2">
-          {t('log-note-of', { names: log.note_about.map((player) => player.name).join(', ') })}
+          {t('log-note-of', { names: about.map((player) => player.name).join(', ') })}
         </Typography>
       )}
       {log.history.length > 0 && (
