@@ -88,8 +88,10 @@ shots: tools-browser web
 bench:
 	cargo bench --locked --package jogo-core
 
-# Measures a large academy over HTTP; SCALE says how many times the demo (121 unless it is said: three million trials).
+# Measures a large academy over HTTP; SCALE says how many times the demo (121 unless it is said: almost five million
+# trials).
 scale: release tools-queries
+	cargo build --release --locked --package jogo-load
 	scripts/scale.sh
 
 # Lets 500 coaches come within a minute, and a storm of sign-ins; errs if a bound is not kept.

@@ -61,22 +61,7 @@ first "standards of a test, four bands" /standards/weave-time
 echo '{"bands": {"u8-u9": {"building": 30, "secure": 25, "stretching": 20}}}' >"$work/thought.json"
 sample "other thresholds weighed" director POST /standards/weave-time/weighed "$work/thought.json"
 
-# A hundred readers: each opens a page within ten seconds, or all at the same moment.
-readers() { # NAME SECONDS
-    for n in $(seq 100); do
-        case $((n % 4)) in
-        0) echo "director $n /levels?band=u8-u9" ;;
-        1) echo "director $n /levels/milestones?band=u8-u9" ;;
-        2) echo "keya $n /teams/$team/board" ;;
-        *) echo "keya $n /teams/$team/sessions/$edition/${entry##*:}" ;;
-        esac
-    done | at="$at/api/v1" work="$work" over="$2" xargs -P 100 -L 1 sh -c '
-        sleep "$(awk "BEGIN { print $over * $1 / 100 }")"
-        curl --silent --cookie "$work/$0" --output /dev/null --write-out "%{http_code} %{time_total}\n" "$at$2"' |
-        sort -k2 -n | awk -v name="$1" '{ at[NR] = $2 } END { printf "%-52s %7.1f ms  (95 of %d; half %.1f ms)\n", name, 1000 * at[int(0.95 * NR)], NR, 1000 * at[int(NR / 2)] }'
-}
-readers "a hundred readers within ten seconds" 10
-readers "a hundred readers at the same moment" 0
+target/release/readers "$at"
 
 # Uploads of 200 new entries each.
 for n in $(seq 21); do

@@ -1,5 +1,7 @@
 //! What the programs that load Jogo and kill it have in common: a server of their own, visitors, and figures.
 
+pub mod readers;
+
 use std::io::{BufRead, BufReader};
 use std::path::Path;
 use std::process::{Child, Command, Stdio};
@@ -85,6 +87,13 @@ impl Visitor {
     /// Reads.
     pub async fn gets(&self, path: &str) -> Result<Value, Failed> {
         Ok(self.asks(Method::GET, path).send().await?.error_for_status()?.json().await?)
+    }
+
+    /// Reads as a browser does, which has it packed, and leaves what came as it is.
+    pub async fn reads(&self, path: &str) -> Result<(), Failed> {
+        let asked = self.asks(Method::GET, path).header("Accept-Encoding", "gzip");
+        asked.send().await?.error_for_status()?.bytes().await?;
+        Ok(())
     }
 
     /// Sends; what is answered, or nothing.

@@ -12,6 +12,7 @@ use crate::clock::Clock;
 use crate::post::transport::Post;
 use crate::problem::{Answer, Problem};
 use crate::searches::Searches;
+use crate::serving::answers::Answers;
 use crate::serving::measures::Measures;
 use crate::serving::reached::Reached;
 use crate::serving::tried::Tried;
@@ -47,6 +48,8 @@ pub struct State {
     pub aside: Aside,
     /// How Jogo is reached.
     pub reached: Reached,
+    /// Answers that are kept for a moment.
+    pub answers: Answers,
     /// What is measured.
     pub measures: Measures,
     /// Whether the database could be written of late.
@@ -57,7 +60,7 @@ impl State {
     /// Brings the parts together.
     pub fn new(store: Store, clock: Clock, key: Key, demo: bool, post: Post) -> State {
         let (timing, repeats, tries, beginning, searches, reached) = Default::default();
-        let (measures, tried, aside) = Default::default();
+        let (measures, tried, aside, answers) = Default::default();
         State {
             store,
             clock,
@@ -71,6 +74,7 @@ impl State {
             searches,
             aside,
             reached,
+            answers,
             measures,
             tried,
         }

@@ -169,6 +169,8 @@ pub type Stored<T> = Result<T, StoreError>;
 pub struct Store {
     read: SqlitePool,
     write: SqlitePool,
+    /// One that never writes, and is always the same: it is asked whether anybody else has written.
+    watch: SqlitePool,
     editions: Arc<EditionsRead>,
 }
 
@@ -197,11 +199,11 @@ impl Store {
             keeping::copy_before(&write, &migrations, file).await?;
         }
         migrations.run(&write).await.map_err(|e| keeping::not_migrated(e, file))?;
-        let read = SqlitePoolOptions::new()
-            .max_connections(4)
-            .connect_with(options.read_only(true).create_if_missing(false))
-            .await?;
-        let store = Store { read, write, editions: Arc::default() };
+        let reading = options.read_only(true).create_if_missing(false);
+        let watch = SqlitePoolOptions::new().max_connections(1).idle_timeout(None).max_lifetime(None);
+        let watch = watch.connect_with(reading.clone()).await?;
+        let read = SqlitePoolOptions::new().max_connections(4).connect_with(reading).await?;
+        let store = Store { read, write, watch, editions: Arc::default() };
         store.beat(Timestamp::now()).await.map_err(|error| match error {
             StoreError::Database(error) => StoreError::ReadOnly { file: file.into(), why: error.to_string() },
             other => other,
@@ -213,6 +215,11 @@ impl Store {
     async fn begin(&self) -> Stored<Transaction<'static, Sqlite>> {
         // Taken as a writer at once, so that two writers queue instead of failing half way.
         Ok(self.write.begin_with("BEGIN IMMEDIATE").await?)
+    }
+
+    /// A number that is another one after anything was written, by this program or by any other.
+    pub async fn moment(&self) -> Stored<i64> {
+        Ok(sqlx::query_scalar("PRAGMA data_version").fetch_one(&self.watch).await?)
     }
 
     /// The academy's name, if one has been set up.
@@ -232,6 +239,7 @@ impl Store {
 
     /// Closes every connection.
     pub async fn close(&self) {
+        self.watch.close().await;
         self.read.close().await;
         self.write.close().await;
     }

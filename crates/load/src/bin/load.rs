@@ -1,9 +1,10 @@
 //! 500 coaches within a minute: each signs in, opens today's session and logs it. Then 500 sign-ins of which most are
-//! wrong, while others work. Bounds: 99 of 100 answers within a second, 300 MB; and during the storm 95 of 100 answers
-//! to others within 300 ms.
+//! wrong, while others work; then a hundred readers at the same moment. Bounds: 99 of 100 answers within a second,
+//! 300 MB; during the storm 95 of 100 answers to others within 300 ms, and as many of those to the hundred.
 
 use std::time::Duration;
 
+use jogo_load::readers::Readers;
 use jogo_load::{Failed, Figures, Server, TODAY, Visitor, percentile, timed};
 use serde_json::{Value, json};
 use tokio::task::JoinSet;
@@ -51,6 +52,10 @@ async fn main() -> Result<(), Failed> {
     println!("{COACHES} sign-ins in a minute, most of them wrong: {} answers to others", others.len());
     figures.at_most("95 of 100 of them", percentile(&mut others, 0.95).as_secs_f64() * 1e3, 300.0, "ms");
     figures.at_most("memory at most", server.memory_mb()?[1], 300.0, "MB");
+
+    println!("a hundred readers at the same moment");
+    let mut times = Readers::come(&server.address, 100).await?.read().await?;
+    figures.at_most("95 of 100 answers", percentile(&mut times, 0.95).as_secs_f64() * 1e3, 300.0, "ms");
     figures.end()
 }
 

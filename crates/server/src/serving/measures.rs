@@ -3,7 +3,7 @@
 use std::time::Duration;
 
 use prometheus::{
-    Encoder, HistogramOpts, HistogramVec, IntCounterVec, IntGauge, Opts, Registry, TextEncoder,
+    Encoder, HistogramOpts, HistogramVec, IntCounter, IntCounterVec, IntGauge, Opts, Registry, TextEncoder,
 };
 
 use crate::problem::{Answer, Problem};
@@ -16,6 +16,8 @@ pub struct Measures {
     registry: Registry,
     requests: IntCounterVec,
     seconds: HistogramVec,
+    /// Answers that were kept, and given again.
+    pub kept_answers: IntCounter,
     /// Sign-ins by how they ended: right, wrong, slowed_down.
     pub sign_ins: IntCounterVec,
     /// How large the database is.
@@ -48,6 +50,7 @@ impl Measures {
         let measures = Measures {
             requests: counted("jogo_requests_total", "Requests.", &["method", "route", "status"])?,
             seconds: HistogramVec::new(seconds.buckets(SECONDS.to_vec()), &["method"])?,
+            kept_answers: IntCounter::new("jogo_kept_answers_total", "Answers that were given as kept.")?,
             sign_ins: counted("jogo_sign_ins_total", "Sign-ins by how they ended.", &["ended"])?,
             database_bytes: IntGauge::new("jogo_database_bytes", "Size of the database.")?,
             writable: IntGauge::new(
@@ -69,6 +72,7 @@ impl Measures {
         registry.register(Box::new(info))?;
         registry.register(Box::new(measures.requests.clone()))?;
         registry.register(Box::new(measures.seconds.clone()))?;
+        registry.register(Box::new(measures.kept_answers.clone()))?;
         registry.register(Box::new(measures.sign_ins.clone()))?;
         for gauge in
             [&measures.database_bytes, &measures.writable, &measures.erasures_waiting, &measures.last_backup]

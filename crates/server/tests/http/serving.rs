@@ -1,13 +1,15 @@
 //! How Jogo is reached, and what it answers to whoever watches over it.
 
+use actix_web::App;
 use actix_web::http::{Method, header};
-use actix_web::test::{TestRequest, call_service, init_service};
+use actix_web::test::{TestRequest, call_service, init_service, read_body};
+use actix_web::web::{self, Data};
 use rstest::rstest;
 use serde_json::json;
 
 use super::{COACH, academy, academy_reached, own_page};
-use jogo::Reached;
 use jogo::demo::PASSWORD;
+use jogo::{Reached, State};
 
 fn https() -> Reached {
     Reached { public: Some("https://jogo.example".parse().unwrap()), behind_proxy: true }
@@ -124,6 +126,41 @@ async fn the_head_of_an_answer_is_that_of_the_whole_and_every_answer_has_a_numbe
     assert_ne!(number(&whole), number(&head));
 }
 
+/// What is said to a program that watches.
+async fn measured(state: &Data<State>) -> String {
+    let metrics = App::new().app_data(state.clone()).route("/metrics", web::get().to(jogo::measures));
+    let service = init_service(metrics).await;
+    let response = call_service(&service, TestRequest::with_uri("/metrics").to_request()).await;
+    String::from_utf8(read_body(response).await.to_vec()).unwrap()
+}
+
+/// A page that is opened again is put together once, until something is written; nobody is given another's.
+#[actix_web::test]
+async fn a_page_stands_until_something_is_written_and_for_nobody_else() {
+    let academy = academy().await;
+    let (coach, other) = (academy.signed_in(COACH).await, academy.signed_in("director").await);
+    let squad = format!("{}/squad", coach.team().await);
+    let given = async || {
+        let text = measured(&academy.state).await;
+        let line = text.lines().find_map(|line| line.strip_prefix("jogo_kept_answers_total "));
+        line.unwrap().parse::<u32>().unwrap()
+    };
+    let first = coach.gets(&squad).await.body;
+    assert_eq!((&coach.gets(&squad).await.body, given().await), (&first, 1));
+    let packed = own_page(Method::GET, &squad).insert_header((header::ACCEPT_ENCODING, "gzip"));
+    let packed = academy.heard(packed.cookie(coach.cookie.clone())).await;
+    assert_eq!(packed.headers().get(header::CONTENT_ENCODING).unwrap(), "gzip");
+    assert_eq!(coach.gets(&squad).await.body, first, "it is not given packed to whoever cannot unpack it");
+    let before = given().await;
+    other.gets(&squad).await;
+    assert_eq!(given().await, before, "the director's is another one");
+    assert_eq!(academy.send(own_page(Method::GET, &squad)).await.status, 401);
+    let newcomer = json!({"players": [{"id": "00000000-0000-4000-8000-000000000009", "name": "Una Brae",
+        "birth_month": "2023-04", "strong_foot": "left"}]});
+    assert_eq!(coach.posts(&format!("{}/players", coach.team().await), newcomer).await.status, 204);
+    assert!(coach.gets(&squad).await.body.to_string().contains("Una Brae"));
+}
+
 #[actix_web::test]
 async fn measures_name_routes_and_never_addresses() {
     let academy = academy().await;
@@ -133,12 +170,7 @@ async fn measures_name_routes_and_never_addresses() {
     academy
         .send(own_page(Method::POST, "/session").set_json(json!({"login": COACH, "password": "wrong"})))
         .await;
-    let metrics = actix_web::App::new()
-        .app_data(academy.state.clone())
-        .route("/metrics", actix_web::web::get().to(jogo::measures));
-    let service = init_service(metrics).await;
-    let response = call_service(&service, TestRequest::with_uri("/metrics").to_request()).await;
-    let text = String::from_utf8(actix_web::test::read_body(response).await.to_vec()).unwrap();
+    let text = measured(&academy.state).await;
     let squad = r#"jogo_requests_total{method="GET",route="/api/v1/teams/{team}/squad",status="200"} 1"#;
     for line in [
         squad,

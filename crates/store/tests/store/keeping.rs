@@ -33,6 +33,22 @@ async fn a_copy_holds_what_was_written_a_moment_ago_and_is_its_owners_alone() {
 }
 
 #[tokio::test]
+async fn the_moment_is_another_one_after_anybody_has_written() {
+    let academy = academy().await;
+    let Academy { store, folder, .. } = &academy;
+    let first = store.moment().await.unwrap();
+    store.teams().await.unwrap();
+    assert_eq!(store.moment().await.unwrap(), first, "reading changes nothing");
+    store.add_person(&person(2, "olo"), at("10:00:00")).await.unwrap();
+    let second = store.moment().await.unwrap();
+    assert_ne!(second, first);
+    let options = SqliteConnectOptions::new().filename(folder.path().join("academy.sqlite"));
+    let mut other = options.connect().await.unwrap();
+    sqlx::query("UPDATE person SET name = 'Olo Brae' WHERE login = 'olo'").execute(&mut other).await.unwrap();
+    assert_ne!(store.moment().await.unwrap(), second, "another program has written");
+}
+
+#[tokio::test]
 async fn a_copy_that_fails_leaves_nothing_behind() {
     let academy = academy().await;
     let folder = academy.folder.path();
