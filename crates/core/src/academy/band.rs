@@ -262,6 +262,25 @@ impl CutOff {
     pub fn month(self) -> i8 {
         self.month
     }
+
+    /// The month in which a year of birth begins, 1 to 12, and whether the first days of it belong to the year before.
+    /// A child who is born on the first of the month counts with those of the month.
+    ///
+    /// ```
+    /// use jogo_core::academy::band::CutOff;
+    /// let first = |cut_off: &str| cut_off.parse::<CutOff>().unwrap().first_month();
+    /// assert_eq!(first("01-01"), (1, false));
+    /// assert_eq!(first("08-31"), (9, false)); // from 1 September on
+    /// assert_eq!(first("12-31"), (1, false));
+    /// assert_eq!(first("02-28"), (3, false));
+    /// assert_eq!(first("08-15"), (8, true));
+    /// ```
+    pub fn first_month(self) -> (i8, bool) {
+        match jiff::civil::Date::new(2031, self.month, self.day).map(|day| day.days_in_month()) {
+            Ok(last) if last == self.day => (self.month % 12 + 1, false),
+            _ => (self.month, self.day > 1),
+        }
+    }
 }
 
 impl Default for CutOff {

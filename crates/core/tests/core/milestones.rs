@@ -114,7 +114,11 @@ fn standing(evidence: Evidence, trials: &[Trial<u8>], said: &[Override], on: Dat
     &[(0, 12.0), (7, 12.0), (9, 3.0), (11, 4.0), (13, 12.0), (15, 12.0)], MilestoneState::Met, Some(15),
 )]
 #[case::slipped_and_back_later(
-    &[(0, 12.0), (7, 12.0), (28, 3.0), (30, 4.0), (40, 12.0), (42, 12.0)], MilestoneState::Kept, Some(42),
+    &[(0, 12.0), (7, 12.0), (28, 3.0), (30, 4.0), (40, 12.0), (42, 12.0)], MilestoneState::Met, Some(42),
+)]
+#[case::kept_21_days_after_it_was_met_again(
+    &[(0, 12.0), (7, 12.0), (28, 3.0), (30, 4.0), (40, 12.0), (42, 12.0), (62, 12.0), (63, 12.0)],
+    MilestoneState::Kept, Some(63),
 )]
 fn two_of_the_last_three_dates(
     #[case] on_days: &[(i32, f64)],

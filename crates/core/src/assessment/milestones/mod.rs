@@ -8,7 +8,7 @@
 //! | not seen | no evidence yet |
 //! | on the way | some evidence |
 //! | met | the rule holds |
-//! | kept | a date at least 21 days after it was first met bears it out again |
+//! | kept | a date at least 21 days after it was met bears it out again; after it slipped, after it was met again |
 //! | slipped | it was met, and the last two dates contradict it |
 //!
 //! A date contradicts the rule if anything that was measured or seen on it fell short. A coach may say otherwise,
@@ -336,8 +336,11 @@ fn state<'a>(witnesses: impl Iterator<Item = &'a Witness>) -> (MilestoneState, O
             (MilestoneState::NotSeen, _) => MilestoneState::OnTheWay,
             (same, _) => same,
         };
-        if next == MilestoneState::Met {
-            first_met.get_or_insert(witness.date);
+        match next {
+            MilestoneState::Met => drop(first_met.get_or_insert(witness.date)),
+            // Whoever has lost it begins anew: it is met first, and kept only some time after that.
+            MilestoneState::Slipped => first_met = None,
+            _ => (),
         }
         if next != state {
             (state, since) = (next, Some(witness.date));

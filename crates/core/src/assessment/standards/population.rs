@@ -31,7 +31,7 @@ use crate::assessment::standards::suggest::{birth_quarter, levels_of};
 pub struct Population {
     /// All, by rising value.
     pub sorted: Vec<f64>,
-    /// The same by quarter of birth, of players whose month of birth is known.
+    /// The same by quarter of birth, of players whose month of birth is known and says the quarter.
     pub quarters: [Vec<f64>; 4],
 }
 
@@ -54,8 +54,8 @@ impl Population {
         let mut found = Population::default();
         for result in latest(&results(std::slice::from_ref(test), &[], trials)) {
             found.sorted.push(result.value);
-            if let Some(month) = born(result.player) {
-                found.quarters[birth_quarter(month, cut_off)].push(result.value);
+            if let Some(quarter) = born(result.player).and_then(|month| birth_quarter(month, cut_off)) {
+                found.quarters[quarter].push(result.value);
             }
         }
         found.sorted.sort_by(f64::total_cmp);

@@ -254,16 +254,24 @@ pub fn levels_of(results: &[f64], thresholds: &Thresholds, better: Better) -> [u
     counts
 }
 
-/// The quarter of the year in which a child was born, 0 to 3, counted from the academy's cut-off date on: children of
-/// the last quarter are the youngest of their year.
+/// The quarter of the year in which a child was born, 0 to 3, counted from the day after the academy's cut-off:
+/// children of the last quarter are the youngest of their year. `None` for months in which one quarter ends and the next
+/// begins, where the cut-off lies inside a month: no more is known than the month of birth.
 ///
 /// ```
 /// use jogo_core::assessment::standards::suggest::birth_quarter;
-/// assert_eq!(birth_quarter("2023-01".parse().unwrap(), "01-01".parse().unwrap()), 0);
-/// assert_eq!(birth_quarter("2023-07".parse().unwrap(), "08-01".parse().unwrap()), 3);
+/// let quarter = |born: &str, cut_off: &str| birth_quarter(born.parse().unwrap(), cut_off.parse().unwrap());
+/// assert_eq!(quarter("2023-01", "01-01"), Some(0));
+/// assert_eq!(quarter("2023-07", "08-01"), Some(3));
+/// // The last day of August: September is the oldest month, August the youngest.
+/// assert_eq!([quarter("2022-09", "08-31"), quarter("2023-08", "08-31")], [Some(0), Some(3)]);
+/// // In the middle of August: half of August, November, February and May belongs to the quarter before.
+/// assert_eq!([quarter("2023-08", "08-15"), quarter("2022-09", "08-15")], [None, Some(0)]);
 /// ```
-pub fn birth_quarter(born: BirthMonth, cut_off: CutOff) -> usize {
-    ((born.month() - cut_off.month()).rem_euclid(12) / 3) as usize
+pub fn birth_quarter(born: BirthMonth, cut_off: CutOff) -> Option<usize> {
+    let (first, is_split) = cut_off.first_month();
+    let after = (born.month() - first).rem_euclid(12);
+    (!is_split || after % 3 != 0).then_some((after / 3) as usize)
 }
 
 #[cfg(test)]
