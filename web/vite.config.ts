@@ -15,6 +15,8 @@ const DESK = [
   'SeasonFields',
   'ClubsPage',
   'ClubListPage',
+  'TimesPage',
+  'SlotsDialog',
   'OutboxPage',
   'JoinPage',
 ]

@@ -56,6 +56,9 @@ const StandardsPage = lazy(() =>
 const SessionsPage = lazy(() =>
   import('./features/delivery/sessions/SessionsPage').then((m) => ({ default: m.SessionsPage })),
 )
+const TimesPage = lazy(() =>
+  import('./features/academy/times/TimesPage').then((m) => ({ default: m.TimesPage })),
+)
 const ClubListPage = lazy(() =>
   import('./features/academy/clubs/ClubListPage').then((m) => ({ default: m.ClubListPage })),
 )
@@ -167,6 +170,14 @@ const onPaper = (
   </>
 )
 
+/** Clubs, and when and where their teams train. */
+const clubs = (editable: boolean) => (
+  <>
+    <Route path="/clubs" element={<ClubsPage editable={editable} />} />
+    <Route path="/clubs/:club/times" element={<TimesPage />} />
+  </>
+)
+
 function Pages({ look }: { look: Look }) {
   const session = useSession()
   const { pathname, search } = useLocation()
@@ -211,8 +222,8 @@ function Pages({ look }: { look: Look }) {
           <Route path="/plan/:id" element={<PlanPage />} />
           <Route path="/sessions" element={<SessionsPage />} />
           <Route path="/levels" element={<LevelsPage />} />
-          <Route path="/clubs" element={<ClubsPage editable />} />
           <Route path="/clubs/list" element={<ClubListPage />} />
+          {clubs(true)}
           <Route path="/begin" element={<BeginningPage />} />
           {squads}
           <Route path="/outbox" element={<OutboxPage />} />
@@ -251,7 +262,7 @@ function Pages({ look }: { look: Look }) {
           {account}
           <Route path="/sessions" element={<SessionsPage />} />
           <Route path="/levels" element={<LevelsPage />} />
-          <Route path="/clubs" element={<ClubsPage editable={false} />} />
+          {clubs(false)}
           {squads}
           <Route path="*" element={<Navigate to={BEGINS_AT.club_lead} replace />} />
         </Route>

@@ -5,6 +5,7 @@
 #[cfg(test)]
 use jogo_core::fact::codes::Code;
 use jogo_core::fact::{Value, facts};
+use jogo_core::season::slots::TimeOfDay;
 use jogo_core::technique::skill::Strand;
 use jogo_core::units::Minutes;
 
@@ -61,6 +62,7 @@ facts! {
         SecondFactor = "thing-second-factor",
         Note = "thing-note",
         Beginning = "thing-beginning",
+        Place = "thing-place",
     }
 
     /// What is wrong with something that was entered.
@@ -123,6 +125,7 @@ facts! {
         CutShort = "change-cut-short" { date: Value, minutes: Minutes },
         TakenBack = "change-taken-back",
         OwnDays = "change-own-days",
+        Times = "change-times",
         Waits = "change-waits" { skill: String },
         Begins = "change-begins" { skill: String },
         OneUp = "change-one-up" { drill: String },
@@ -134,6 +137,8 @@ facts! {
     pub enum Letter {
         WeekSubject = "letter-week-subject" { date: Value },
         WeekLine = "letter-week-line" { date: Value, team: String, what: Lasts },
+        WhenLine = "letter-when-line" { from: TimeOfDay, to: TimeOfDay },
+        WhenWhereLine = "letter-when-where-line" { from: TimeOfDay, to: TimeOfDay, place: String },
         ThemeLine = "letter-theme-line" { theme: Value },
         ThemeStrand = "letter-theme-strand" { strand: Strand, skills: Value },
         WeekEnd = "letter-week-end",

@@ -42,6 +42,7 @@ facts! {
         PlayerName = "taken-player-name" { name: String },
         ClubName = "taken-club-name" { name: String },
         TeamName = "taken-team-name" { name: String },
+        PlaceName = "taken-place-name" { name: String },
         BandName = "taken-band-name" { name: String },
         Login = "taken-login" { login: String },
         Invitation = "taken-invitation",

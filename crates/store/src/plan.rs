@@ -318,7 +318,7 @@ impl Store {
         .execute(&mut *tx)
         .await?;
         for Joining { team, from, own } in running {
-            let from = from.to_string();
+            let from = from.map(|day| day.to_string());
             sqlx::query!(
                 "UPDATE team_edition SET from_day = ? WHERE team = ? AND edition = ?",
                 from,

@@ -308,3 +308,33 @@ keeping-months = Monate gespeichert, nachdem ein Kind gegangen ist
 keeping-left = Kinder, die gegangen sind
 keeping-left-none = Niemand. Wenn ein Trainer einträgt, dass ein Kind gegangen ist, steht es hier, bis es gelöscht wird.
 keeping-left-line = { $name }: gegangen { $left }, gelöscht am { $erased }
+
+# Wann und wo Teams trainieren.
+times-title = Wann und wo
+times-of = Wann und wo: { $club }
+times-about = Ein Team trainiert immer an denselben Wochentagen zur selben Zeit. Sind zwei Teams gleichzeitig an einem Ort, hat jedes die halbe Fläche und die Hälfte der Hütchen, und sein Plan passt sich daran an.
+times-to-clubs = Zu den Vereinen
+times-week = Die Woche
+times-none = Noch keine Zeiten
+times-sharing = Geteilte Orte
+times-places = Orte
+times-places-none = Trag die Hallen und Plätze ein, auf denen der Verein trainiert.
+times-place-size = { $width } × { $depth } m, { $teams ->
+    [one] ein Team zugleich
+   *[other] { $teams } Teams zugleich
+}
+times-add-place = Ort hinzufügen
+times-teams = Teams zugleich
+times-drop-place = Ort entfernen
+times-drop-place-says = Teams, die in { $place } trainieren, behalten ihre Zeiten, ohne Ort.
+times-day = Tag
+times-from = Von
+times-minutes = Minuten
+times-place = Ort
+times-no-place = Ort unbekannt
+times-add-day = Tag hinzufügen
+times-take-out = Entfernen
+times-refitted = Diese Pläne wurden an die neuen Zeiten und die neue Fläche angepasst:
+times-days-stay = Die Tage bleiben, weil es schon ein Protokoll oder eine ausgefallene Einheit gibt
+when-said = { $from }–{ $to }
+when-beside = neben { $teams }

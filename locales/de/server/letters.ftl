@@ -11,6 +11,8 @@ letter-weekday = { $weekday ->
 }, { $date }
 letter-week-subject = Deine Einheiten ab { $date }
 letter-week-line = { $date }, { $team }: { $what }
+letter-when-line = { $from }–{ $to } Uhr
+letter-when-where-line = { $from }–{ $to } Uhr, { $place }
 letter-theme-line = Thema der Woche: { $theme }
 letter-theme-strand = { $strand } ({ $skills })
 letter-week-end = Zeichnungen, Uhr und Protokoll sind auf deinem Handy, auch ohne Netz. Die Regeln deines Verbands und Fachleute gehen vor.

@@ -142,3 +142,21 @@ pair-contrary = Diese beiden sollen getrennt sein, aber andere Wünsche halten s
 
 curriculum-no-session = Eine Einheit { $session } gibt es nicht. Wähle eine andere.
 team-days-are-fixed = Es gibt schon Protokolle oder ausgefallene Einheiten, deshalb bleiben die Tage. Platz, Material und Kader kannst du noch ändern.
+slot-no-time = „{ $written }“ ist keine Uhrzeit. Schreib sie so: 17:30.
+slot-after-midnight = { $minutes } min ab { $from } reichen über Mitternacht. Fang früher an oder mach es kürzer.
+slot-twice = { $weekday } kommt zweimal vor. Ein Team trifft sich höchstens einmal am Tag.
+slot-no-place = Diesen Ort hat der Verein nicht mehr. Wähle einen anderen.
+place-shared = { $teams } teilen sich { $place }, { $weekday } von { $from } bis { $to }: je { $width } × { $depth } m.
+place-too-many = { $teams } sind alle in { $place }, { $weekday } von { $from } bis { $to }. Dort ist Platz für { $most ->
+    [one] ein Team
+   *[other] { $most } Teams
+} zugleich. Verleg eines davon.
+weekday = { $weekday ->
+    [1] Montag
+    [2] Dienstag
+    [3] Mittwoch
+    [4] Donnerstag
+    [5] Freitag
+    [6] Samstag
+   *[7] Sonntag
+}

@@ -308,3 +308,33 @@ keeping-months = Months kept after a child leaves
 keeping-left = Children who left
 keeping-left-none = Nobody. When a coach notes that a child has left, they stand here until they are erased.
 keeping-left-line = { $name }: left { $left }, erased on { $erased }
+
+# When and where teams meet.
+times-title = When and where
+times-of = When and where: { $club }
+times-about = A team meets on the same weekdays at the same times. Where two teams are in one place at the same time, each has half of the floor and of the markers, and its plan is fitted to that.
+times-to-clubs = Go to clubs
+times-week = The week
+times-none = No times yet
+times-sharing = Shared places
+times-places = Places
+times-places-none = Add the halls and pitches in which the club trains.
+times-place-size = { $width } × { $depth } m, { $teams ->
+    [one] one team at a time
+   *[other] { $teams } teams at a time
+}
+times-add-place = Add a place
+times-teams = Teams at a time
+times-drop-place = Remove the place
+times-drop-place-says = Teams that meet in { $place } keep their times, without a place.
+times-day = Day
+times-from = From
+times-minutes = Minutes
+times-place = Place
+times-no-place = Place not known
+times-add-day = Add a day
+times-take-out = Remove
+times-refitted = These plans were fitted to the new times and floor:
+times-days-stay = Its days stay as they were, because a session has been logged or cancelled
+when-said = { $from }–{ $to }
+when-beside = beside { $teams }

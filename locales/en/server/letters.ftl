@@ -11,6 +11,8 @@ letter-weekday = { $weekday ->
 } { $date }
 letter-week-subject = Your sessions from { $date }
 letter-week-line = { $date }, { $team }: { $what }
+letter-when-line = { $from }–{ $to }
+letter-when-where-line = { $from }–{ $to }, { $place }
 letter-theme-line = Theme of the week: { $theme }
 letter-theme-strand = { $strand } ({ $skills })
 letter-week-end = Drawings, clock and log are on your phone, also without network. Your association’s rules and qualified people come first.

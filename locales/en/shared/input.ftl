@@ -142,3 +142,21 @@ pair-contrary = These two are kept apart, but other wishes keep them together. R
 
 curriculum-no-session = There is no session { $session }. Choose another one.
 team-days-are-fixed = Some sessions have a log or were cancelled, so the days cannot change. You can still change the ground, the kit and the squad.
+slot-no-time = “{ $written }” is not a time. Write it as 17:30.
+slot-after-midnight = { $minutes } min from { $from } go past midnight. Begin earlier or make it shorter.
+slot-twice = { $weekday } is listed twice. A team meets at most once a day.
+slot-no-place = The club does not have this place any more. Choose another one.
+place-shared = { $teams } share { $place } on { $weekday } from { $from } to { $to }: { $width } × { $depth } m each.
+place-too-many = { $teams } are all in { $place } on { $weekday } from { $from } to { $to }. It has room for { $most ->
+    [one] one team
+   *[other] { $most } teams
+} at a time. Move one of them.
+weekday = { $weekday ->
+    [1] Monday
+    [2] Tuesday
+    [3] Wednesday
+    [4] Thursday
+    [5] Friday
+    [6] Saturday
+   *[7] Sunday
+}

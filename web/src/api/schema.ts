@@ -249,6 +249,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/clubs/{club}/places/{place}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Adds a place to a club, or changes it, and fits the plans of those who meet there. */
+        put: operations["places_put"];
+        post?: never;
+        /** Takes a place away; teams that meet there keep their times. */
+        delete: operations["places_drop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/clubs/{club}/teams": {
         parameters: {
             query?: never;
@@ -260,6 +278,23 @@ export interface paths {
         put?: never;
         /** Adds a team to a club. It works from today on by the editions of its band that are still running. */
         post: operations["clubs_add_team"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/clubs/{club}/times": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Places and times of a club. */
+        get: operations["times_of_club"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -2065,6 +2100,24 @@ export interface paths {
         /** The sheet of a test for today, or for an earlier day of the season that is read back from paper. */
         get: operations["testing_sheet"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/times": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** When and where a team meets. */
+        get: operations["times_of_team"];
+        /** Gives a team its slots, and fits the plans of those whose days or floor change by that. */
+        put: operations["times_set"];
         post?: never;
         delete?: never;
         options?: never;
@@ -4842,6 +4895,16 @@ export interface components {
             /** @description People. */
             roles: components["schemas"]["Roles"];
         };
+        /** @description A time at which a team meets every week. */
+        MeetsView: {
+            from: string;
+            to: string;
+            /**
+             * Format: int32
+             * @description Monday 1 to Sunday 7.
+             */
+            weekday: number;
+        };
         /** @description What would mend it, as an action. */
         Mend: {
             /** @enum {string} */
@@ -5694,6 +5757,33 @@ export interface components {
                 [key: string]: string;
             };
         };
+        /** @description A hall or pitch of a club. */
+        Place: {
+            /** @description Free depth. */
+            depth_m: components["schemas"]["Metres"];
+            /**
+             * Format: int32
+             * @description Markers that are there, for all who are there at one time.
+             */
+            markers: number;
+            /** @description As people say it, and as calendars show it. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many teams may be there at one time, 1 to 4.
+             */
+            teams: number;
+            /** @description Whether there is a wall, or a board, that gives the ball back. */
+            wall: boolean;
+            /** @description Free width. */
+            width_m: components["schemas"]["Metres"];
+        };
+        /** @description A place of a club. */
+        PlaceView: {
+            /** Format: uuid */
+            id: string;
+            place: components["schemas"]["Place"];
+        };
         /** @description A plan as other programs read and write it. */
         PlanForm: {
             /** @description Blocks of each session of the problem, in order. */
@@ -6037,6 +6127,13 @@ export interface components {
         /** @description Codes for the day on which the device is lost; each works once. They are shown this once. */
         RecoveryCodes: {
             codes: string[];
+        };
+        /** @description What became of a team's plan when its times changed. */
+        Refitted: {
+            curriculum: string;
+            /** @description Whether its days stay as they were, since a session has a log or was cancelled. */
+            days_stay: boolean;
+            team: string;
         };
         /** @description The remedies to go on, and the state of the team's plan that they were found for. */
         Remedies: {
@@ -6666,6 +6763,7 @@ export interface components {
             upset?: components["schemas"]["Upset"] | null;
             /** Format: int32 */
             week: number;
+            when?: components["schemas"]["WhenWhere"] | null;
         };
         /** @description The looks of a session. */
         SessionEyes: {
@@ -6945,6 +7043,28 @@ export interface components {
             present?: components["schemas"]["Stage"] | null;
             /** @description Its line. */
             strand: components["schemas"]["Strand"];
+        };
+        /** @description When and where a team meets, week by week. */
+        Slot: {
+            /** @description When it begins, as `17:30`. */
+            from: string;
+            /** @description How long the team has the place, 15 to 240. */
+            minutes: components["schemas"]["Minutes"];
+            /**
+             * Format: uuid
+             * @description Which place of its club; `None` if it is not known yet.
+             */
+            place?: string | null;
+            /**
+             * Format: int32
+             * @description Monday 1 to Sunday 7.
+             */
+            weekday: number;
+        };
+        /** @description The slots that a team is to have. */
+        SlotsSaid: {
+            /** @description At most one for each weekday. */
+            slots: components["schemas"]["Slot"][];
         };
         /** @description What results so far show. */
         SoFar: {
@@ -7351,6 +7471,7 @@ export interface components {
             upset?: components["schemas"]["Upset"] | null;
             /** @description What whoever asks has said of its drills, and what was answered. */
             voices: components["schemas"]["OwnVoice"][];
+            when?: components["schemas"]["WhenWhere"] | null;
         };
         /** @description A team's sessions in the order of their dates. */
         TeamSessions: {
@@ -7363,11 +7484,21 @@ export interface components {
             sessions: components["schemas"]["SessionEntry"][];
             today: string;
         };
+        /** @description A team with its times. */
+        TeamTimes: {
+            band: components["schemas"]["BandId"];
+            /** Format: uuid */
+            id: string;
+            name: string;
+            slots: components["schemas"]["Slot"][];
+        };
         TeamView: {
             band: components["schemas"]["BandId"];
             club: string;
             /** Format: uuid */
             id: string;
+            /** @description When it meets, by weekday, so that a phone without network opens with the team that meets now. */
+            meets: components["schemas"]["MeetsView"][];
             name: string;
         };
         /**
@@ -7558,6 +7689,15 @@ export interface components {
              * @description Stretching begins here.
              */
             stretching: number;
+        };
+        /** @description When and where the teams of a club meet. */
+        TimesView: {
+            /** @description By name. */
+            places: components["schemas"]["PlaceView"][];
+            /** @description What is shared, and what is too many. */
+            sharing: components["schemas"]["Fact"][];
+            /** @description By name; of a team's own times only the team. */
+            teams: components["schemas"]["TeamTimes"][];
         };
         /** @description The clock of a block, and the time on the ball that it gives. */
         Timing: {
@@ -7955,6 +8095,19 @@ export interface components {
             name: string;
             role: components["schemas"]["RoleView"];
             teams: string[];
+        };
+        /** @description When and where a session takes place. */
+        WhenWhere: {
+            /** @description Who else is there at that time. */
+            beside: string[];
+            /** @description When it begins, as `17:30`. */
+            from: string;
+            /** @description The same as moments, for calendars and for clocks elsewhere. */
+            moments: string[];
+            /** @description Where; absent if it is not known. */
+            place?: string | null;
+            /** @description When it ends. */
+            to: string;
         };
         /** @description Reasons. */
         Why: {
@@ -8658,6 +8811,73 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
+    places_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                club: string;
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Place"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refitted"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    places_drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                club: string;
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
     clubs_add_team: {
         parameters: {
             query?: never;
@@ -8694,6 +8914,32 @@ export interface operations {
             };
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    times_of_club: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                club: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimesView"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -12615,6 +12861,65 @@ export interface operations {
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
             408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    times_of_team: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TimesView"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    times_set: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SlotsSaid"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refitted"][];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
             500: components["responses"]["Problem500"];
         };
     };

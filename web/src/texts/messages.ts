@@ -1267,6 +1267,31 @@ export interface Messages {
   'keeping-left': null
   'keeping-left-none': null
   'keeping-left-line': { name: Value; left: Value; erased: Value }
+  'times-title': null
+  'times-of': { club: Value }
+  'times-about': null
+  'times-to-clubs': null
+  'times-week': null
+  'times-none': null
+  'times-sharing': null
+  'times-places': null
+  'times-places-none': null
+  'times-place-size': { width: Value; depth: Value; teams: Value }
+  'times-add-place': null
+  'times-teams': null
+  'times-drop-place': null
+  'times-drop-place-says': { place: Value }
+  'times-day': null
+  'times-from': null
+  'times-minutes': null
+  'times-place': null
+  'times-no-place': null
+  'times-add-day': null
+  'times-take-out': null
+  'times-refitted': null
+  'times-days-stay': null
+  'when-said': { from: Value; to: Value }
+  'when-beside': { teams: Value }
   'plan-choose': null
   'plan-solve': null
   'plan-solving': null
@@ -1960,6 +1985,13 @@ export interface Messages {
   'pair-contrary': null
   'curriculum-no-session': { session: Value }
   'team-days-are-fixed': null
+  'slot-no-time': { written: Value }
+  'slot-after-midnight': { minutes: Value; from: Value }
+  'slot-twice': { weekday: Value }
+  'slot-no-place': null
+  'place-shared': { teams: Value; place: Value; weekday: Value; from: Value; to: Value; width: Value; depth: Value }
+  'place-too-many': { teams: Value; place: Value; weekday: Value; from: Value; to: Value; most: Value }
+  'weekday': { weekday: Value }
   'library-skill-not-dosed': { skill: Value; band: Value }
   'library-no-ball': null
   'library-home-too-small': { width: Value; depth: Value; needs_width: Value; needs_depth: Value }
@@ -2253,6 +2285,7 @@ export interface Messages {
   'thing-drill-state': null
   'thing-club': null
   'thing-team': null
+  'thing-place': null
   'thing-invitation': null
   'thing-person': null
   'thing-sign-in': null
@@ -2310,6 +2343,7 @@ export interface Messages {
   'taken-club-name': { name: Value }
   'taken-band-name': { name: Value }
   'taken-team-name': { name: Value }
+  'taken-place-name': { name: Value }
   'taken-login': { login: Value }
   'taken-invitation': null
   'taken-last-director': null
@@ -2327,6 +2361,7 @@ export interface Messages {
   'change-same-again': { drill: Value }
   'change-taken-back': null
   'change-own-days': null
+  'change-times': null
   'change-new-edition': null
   'map-circle': { path: Value }
   'map-unknown': { skill: Value; named: Value }

@@ -186,3 +186,13 @@ export function waitingSaid(w: Waiting): string {
       return t('outbox-takes-back')
   }
 }
+
+/** When and where a session takes place, and who else is there. */
+export const whenSaid = ({ from, to, place, beside }: Schemas['WhenWhere']) =>
+  [
+    t('when-said', { from, to }),
+    place,
+    beside.length > 0 ? t('when-beside', { teams: beside.join(', ') }) : undefined,
+  ]
+    .filter((each) => each)
+    .join(', ')

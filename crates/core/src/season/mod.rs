@@ -1,6 +1,7 @@
 //! The season: on which days?
 
 pub mod calendar;
+pub mod slots;
 
 use jiff::ToSpan;
 use jiff::civil::Date;

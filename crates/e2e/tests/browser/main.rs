@@ -19,6 +19,7 @@ mod plan;
 mod print;
 mod progressions;
 mod squad;
+mod times;
 mod today;
 mod tools;
 mod upset;

@@ -30,7 +30,7 @@ use uuid::Uuid;
 use crate::facts::{Entered, Thing};
 use crate::json::answered;
 use crate::problem::{self, Answer, Problem};
-use crate::serving::answers::kept;
+use crate::serving::again::as_kept;
 use crate::serving::health;
 use crate::serving::requests::watched;
 use crate::shell;
@@ -57,7 +57,7 @@ pub fn app(
         .app_data(QueryConfig::default().error_handler(problem::query))
         .app_data(PayloadConfig::new(problem::LARGEST_BODY))
         .wrap(Compress::default())
-        .wrap(from_fn(kept))
+        .wrap(from_fn(as_kept))
         .wrap(
             DefaultHeaders::new()
                 .add(("X-Content-Type-Options", "nosniff"))

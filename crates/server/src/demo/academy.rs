@@ -3,8 +3,12 @@
 use std::collections::{BTreeMap, BTreeSet};
 
 use jiff::Timestamp;
+use jogo_core::fact::Fact;
+use jogo_core::season::slots::{Place, Slot, TimeOfDay};
 use jogo_core::statistics::chance::Chance;
+use jogo_core::units::{Metres, Minutes};
 use jogo_store::Store;
+use jogo_store::academy::places::TeamSlots;
 use jogo_store::people::{NewPerson, Person, Role};
 use uuid::Uuid;
 
@@ -83,6 +87,31 @@ pub const SKETCHES: [Sketch; 24] = [
     Sketch::of("Millpond", "Millpond U13–U15", "u13-u15", 13, 0.68, -0.1),
 ];
 
+/// A hall or pitch of a club, with its floor and who trains there: the team, from when, for how many minutes.
+struct Trained {
+    club: &'static str,
+    place: &'static str,
+    /// Width and depth, in metres; markers; teams at a time.
+    floor: (f64, f64, u32, u32),
+    teams: &'static [(&'static str, &'static str, u32)],
+}
+
+/// Where and when one club trains: two teams share the hall for three quarters of an hour.
+const TRAINED: [Trained; 2] = [
+    Trained {
+        club: "Harbour Lane",
+        place: "School hall",
+        floor: (36.0, 12.0, 160, 2),
+        teams: &[("Harbour Lane Blue", "17:00", 75), ("Harbour Lane White", "17:30", 75)],
+    },
+    Trained {
+        club: "Harbour Lane",
+        place: "Harbour grass",
+        floor: (50.0, 40.0, 100, 1),
+        teams: &[("Harbour Lane U10–U12", "18:30", 90)],
+    },
+];
+
 /// There are not many more first names than this.
 const FIRST_NAMES: usize = 60;
 
@@ -152,6 +181,27 @@ impl<'s> Cast<'s> {
                 return self.person(&login, &name, Role::Coach, false).await;
             }
         }
+    }
+
+    /// Says when and where the teams of one club train: on two evenings of every week.
+    pub async fn trains(&self) -> Result<(), Failed> {
+        for Trained { club, place: name, floor: (width, depth, markers, at_once), teams } in TRAINED {
+            let place = Uuid::now_v7();
+            let id = self.clubs.get(club).ok_or("a place needs a club")?;
+            let (width, depth) = (Metres(width), Metres(depth));
+            let about = Place { name: name.into(), width, depth, markers, wall: true, teams: at_once };
+            self.store.put_place(place, *id, &about).await?;
+            for TeamSlots { team, .. } in self.store.slots_of_club(club).await? {
+                let Some((_, from, minutes)) = teams.iter().find(|(name, ..)| *name == team.name) else {
+                    continue;
+                };
+                let from = from.parse::<TimeOfDay>().map_err(|fault| Fact::from(fault).to_string())?;
+                let minutes = Minutes(*minutes);
+                let slots = [1, 4].map(|weekday| Slot { weekday, from, minutes, place: Some(place) });
+                self.store.set_slots(team.id, &slots).await?;
+            }
+        }
+        Ok(())
     }
 
     /// Adds a team with its coaches, and its club if that is new.

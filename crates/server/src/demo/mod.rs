@@ -100,6 +100,7 @@ pub async fn fill(store: &Store, clock: &Clock, scale: u32) -> Result<(), Failed
     for sketch in SKETCHES.iter().filter(|sketch| sketch.squad == 0) {
         cast.team(sketch).await?;
     }
+    cast.trains().await?;
     scale::add(&story, &mut cast, &running, scale.saturating_sub(1)).await?;
     cast.lead("nelun", "Nelun Torrby", "North Beacon").await?;
     story.curriculum("curriculum.json", Some("Winter with the ball"), (today, 6), 7).await?;

@@ -4,6 +4,7 @@
 //! each is laid into an outbox folder as a file that any mail program opens.
 
 pub mod links;
+pub mod time_zone;
 pub mod transport;
 
 use std::collections::BTreeMap;
@@ -64,7 +65,7 @@ async fn due(state: &State) -> Answer<Vec<NewLetter>> {
         let phrases = &books[&language];
         let mut sessions = Vec::new();
         for team in state.store.teams_of(person).await? {
-            let of_team = entries(state, team.id).await?;
+            let of_team = entries(state, &team).await?;
             sessions.extend(of_team.into_iter().map(|session| (team.name.clone(), session)));
         }
         let letter = |kind, (subject, body): (String, String)| NewLetter {
@@ -107,6 +108,8 @@ fn week(sessions: &[OfTeam], monday: Date, phrases: &Phrases) -> Option<(String,
         };
         let takes_place = what != Lasts::Cancelled;
         lines.push(say(language, Letter::WeekLine { date: weekday(date).into(), team: team.clone(), what }));
+        let when = session.when.as_ref().filter(|_| takes_place);
+        lines.extend(when.map(|when| format!("  {}", say(language, when.said()))));
         let theme = session.theme.as_ref().filter(|_| takes_place);
         lines.extend(theme.and_then(|theme| theme_said(theme, phrases)).map(|line| format!("  {line}")));
         let order = session.order.iter().filter(|_| takes_place);

@@ -1,5 +1,6 @@
 //! Serving: how Jogo is reached, what it says of itself, and what it does by itself while it runs.
 
+pub mod again;
 pub mod answers;
 pub mod health;
 pub mod housekeeping;

@@ -84,7 +84,7 @@ impl SignedIn {
         match act {
             Act::SeeTeam => may(self.0.role, Act::Review),
             Act::SetTeam => self.0.role == Role::Director,
-            Act::KeepPlayers => may(self.0.role, Act::Review),
+            Act::KeepPlayers | Act::SetTimes => may(self.0.role, Act::Review),
             _ => false,
         }
     }

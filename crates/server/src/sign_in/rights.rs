@@ -19,6 +19,10 @@ pub enum Act {
     SeeTeam,
     /// Give a team days and a ground of its own.
     SetTeam,
+    /// Say when and where a team meets.
+    SetTimes,
+    /// Keep the halls and pitches of a club.
+    KeepPlaces,
     /// Add clubs and teams, invite people.
     KeepPeople,
     /// Correct, take out and erase players: of one's own teams, or of any of the clubs that one may review.
@@ -30,7 +34,7 @@ pub enum Act {
 }
 
 /// The one table of rights.
-const TABLE: [(Act, &[Role]); 11] = [
+const TABLE: [(Act, &[Role]); 13] = [
     (Act::SeeLibrary, &[Role::Director, Role::ClubLead, Role::Coach]),
     (Act::KeepLibrary, &[Role::Director]),
     (Act::SetUp, &[Role::Director]),
@@ -38,6 +42,8 @@ const TABLE: [(Act, &[Role]); 11] = [
     (Act::Review, &[Role::Director, Role::ClubLead]),
     (Act::SeeTeam, &[Role::Director, Role::ClubLead, Role::Coach]),
     (Act::SetTeam, &[Role::Director, Role::ClubLead, Role::Coach]),
+    (Act::SetTimes, &[Role::Director, Role::ClubLead, Role::Coach]),
+    (Act::KeepPlaces, &[Role::Director, Role::ClubLead]),
     (Act::KeepPeople, &[Role::Director]),
     (Act::KeepPlayers, &[Role::Director, Role::ClubLead, Role::Coach]),
     (Act::Audit, &[Role::Director]),

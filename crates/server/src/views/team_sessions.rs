@@ -16,6 +16,7 @@ use jogo_core::plan::curriculum::Sitting;
 use jogo_core::plan::knack::{Glance, Knack};
 use jogo_core::plan::{Block, BlockId};
 use jogo_core::units::Minutes;
+use jogo_store::academy::teams::Team;
 use jogo_store::delivery::team_plans::Assigned;
 use jogo_words::say;
 use serde::Serialize;
@@ -24,6 +25,7 @@ use uuid::Uuid;
 
 use crate::problem::{Answer, Problem};
 use crate::state::State;
+use crate::views::times::{Times, WhenWhere};
 
 /// A session in the list of weeks.
 #[derive(Serialize, ToSchema)]
@@ -34,6 +36,8 @@ pub struct SessionEntry {
     pub session: usize,
     pub week: u32,
     pub date: String,
+    /// When and where; absent where no time is known.
+    pub when: Option<WhenWhere>,
     pub minutes: Minutes,
     /// What the week is about; absent if nothing is planned in it.
     pub theme: Option<ThemeSaid>,
@@ -180,12 +184,13 @@ fn count(said: &Said, session: usize, blocks: &[Block], wanted: Outcome) -> usiz
 }
 
 /// The sessions of a team in the order of their dates.
-pub async fn entries(state: &State, team: Uuid) -> Answer<Vec<SessionEntry>> {
-    Ok(of_editions(&editions_of(state, team).await?)?.entries)
+pub async fn entries(state: &State, team: &Team) -> Answer<Vec<SessionEntry>> {
+    let times = Times::of(state, team).await?;
+    Ok(of_editions(&editions_of(state, team.id).await?, &times)?.entries)
 }
 
 /// What the editions of a team come to.
-pub fn of_editions(editions: &Editions) -> Answer<OfTeam> {
+pub fn of_editions(editions: &Editions, times: &Times) -> Answer<OfTeam> {
     let mut all = OfTeam::default();
     for editions in editions.values() {
         let days = held(editions);
@@ -210,6 +215,7 @@ pub fn of_editions(editions: &Editions) -> Answer<OfTeam> {
                     session,
                     week: day.week,
                     date: day.date.to_string(),
+                    when: times.on(day.date),
                     minutes: edition.curriculum.minutes.get(session).copied().unwrap_or_default(),
                     theme: edition.theme_of(&problem, day.week),
                     upset: assigned.own.upsets.get(&session).copied(),

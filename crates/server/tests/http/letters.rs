@@ -123,6 +123,13 @@ async fn a_letter_names_its_drills_in_its_language() {
             assert!(skills.iter().all(|skill| german.contains(&german_of(skill))), "{german}");
             continue;
         }
+        if english.trim().starts_with("18:30") {
+            assert_eq!(
+                [english.trim(), german.trim()],
+                ["18:30–20:00, Harbour grass", "18:30–20:00 Uhr, Harbour grass"]
+            );
+            continue;
+        }
         let (minutes, title) = english.trim().split_once(" min ").unwrap();
         let (what, title) = title.strip_prefix("Test: ").map_or(("", title), |test| ("Test: ", test));
         assert_eq!(german.trim(), format!("{minutes} min {what}{}", german_of(title)));

@@ -31,6 +31,7 @@ mod publishing;
 mod rights;
 mod scores;
 mod serving;
+mod times;
 mod upsets;
 
 use actix_http::Request;

@@ -137,7 +137,12 @@ const MORE: [(&str, &str, &[&str]); 25] = [
 ];
 
 /// What these change is there once at most, or only for somebody else: whoever may do it is told that it is not there.
-const ONCE: [(&str, &str, &[&str]); 24] = [
+const ONCE: [(&str, &str, &[&str]); 29] = [
+    ("GET", "/clubs/{club}/times", &[DIRECTOR, LEAD]),
+    ("PUT", "/clubs/{club}/places/{place}", &[DIRECTOR, LEAD]),
+    ("DELETE", "/clubs/{club}/places/{place}", &[DIRECTOR, LEAD]),
+    ("GET", "/teams/{team}/times", &[DIRECTOR, LEAD, COACH]),
+    ("PUT", "/teams/{team}/times", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/session/password", &[DIRECTOR, LEAD, COACH]),
     ("GET", "/session/sign-ins", &[DIRECTOR, LEAD, COACH]),
     ("DELETE", "/session/sign-ins/{person}", &[DIRECTOR, LEAD, COACH]),
@@ -200,6 +205,8 @@ pub fn body(route: &str, read: &Read) -> Value {
         "name" => json!({"name": "Skerrow Islands", "time_zone": "UTC"}),
         "starter" => json!({"parts": []}),
         "map" => json!({"put": [], "take_out": []}),
+        "times" => json!({"slots": []}),
+        "{place}" => super::times::hall("Skerrow hall", 2),
         "password" => json!({"now": jogo::demo::PASSWORD, "password": "a longer way round"}),
         "second-factor" => json!({"password": jogo::demo::PASSWORD}),
         "off" => json!({"password": "a longer way round"}),
@@ -280,6 +287,7 @@ async fn every_route_lets_in_the_roles_of_the_table_and_nobody_else() {
             )
             .replace("{person}", other["id"].as_str().unwrap())
             .replace("/session/teams/{team}", &format!("/session{team}"))
+            .replace("{place}", &id(5))
             .replace("{code}", code)
             .replace("{invitation}", &id(3));
         let request = || {

@@ -51,6 +51,11 @@ impl Store {
         Ok(())
     }
 
+    /// The name of a club.
+    pub async fn club_name(&self, id: Uuid) -> Stored<Option<String>> {
+        Ok(sqlx::query_scalar!("SELECT name FROM club WHERE id = ?", id).fetch_optional(&self.read).await?)
+    }
+
     /// Gives a club another name; false if there is none.
     pub async fn rename_club(&self, id: Uuid, name: &str) -> Stored<bool> {
         let renamed = sqlx::query!("UPDATE club SET name = ? WHERE id = ?", name, id)

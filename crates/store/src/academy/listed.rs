@@ -29,8 +29,8 @@ impl KnownCoaches {
 
 impl Store {
     /// Adds the clubs and teams that do not exist yet, gives their teams to coaches who are known, and keeps the
-    /// invitations of the others, each under the hash of its token. Clubs, teams and people are known by name; teams keep
-    /// the coaches that they have. Gives the teams that are new.
+    /// invitations of the others, each under the hash of its token. Clubs, teams and people are known by name; teams
+    /// keep the coaches that they have. Gives the teams that are new.
     pub async fn add_listed(
         &self,
         teams: &[ListedTeam],

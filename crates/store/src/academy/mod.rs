@@ -3,6 +3,7 @@
 pub mod clubs;
 pub mod listed;
 pub(crate) mod phrases;
+pub mod places;
 pub mod players;
 pub mod teams;
 

@@ -65,13 +65,13 @@ impl Row {
     }
 }
 
-/// A team that is running, and how it takes a new edition.
+/// A team that takes a new edition in its own way.
 #[derive(Clone, Debug)]
 pub struct Joining {
     /// The team.
     pub team: Uuid,
-    /// From which day on.
-    pub from: Date,
+    /// From which day on, if it is running; else from the beginning.
+    pub from: Option<Date>,
     /// What it has of its own then.
     pub own: TeamPlan,
 }

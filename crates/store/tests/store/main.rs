@@ -14,6 +14,7 @@ mod levels;
 mod library;
 mod milestones;
 mod people;
+mod places;
 mod sessions;
 mod settings;
 mod squad;

@@ -79,7 +79,7 @@ async fn a_running_team_takes_a_new_edition_from_a_day_with_what_it_has_of_its_o
     let academy = published().await;
     let Academy { store, coach, team, other_team, .. } = &academy;
     let winter = edition(&academy, wishes("Winter", "2031-01-06")).await;
-    let joining = [Joining { team: *team, from: MONDAY, own: own(9) }];
+    let joining = [Joining { team: *team, from: Some(MONDAY), own: own(9) }];
     assert_eq!(store.publish(new(61, 50, &winter), &joining, *coach, at("12:00:00")).await.unwrap(), 2);
     let latest = read(&academy).await;
     assert_eq!((latest.published.number, latest.from, &latest.own), (2, Some(MONDAY), &own(9)));

@@ -1,4 +1,4 @@
-/** By which keys the academy room asks: how far it has begun, what holds for all, bands, clubs. */
+/** By which keys the academy room asks: how far it has begun, what holds for all, bands, clubs, times. */
 export const academyKeys = {
   academy: ['academy', 'academy'],
   beginning: ['academy', 'beginning'],
@@ -7,4 +7,7 @@ export const academyKeys = {
   tempos: (band: string) => ['academy', 'tempos', band],
   clubs: ['academy', 'clubs'],
   left: ['academy', 'left'],
+  times: ['academy', 'times'],
+  clubTimes: (club: string) => ['academy', 'times', 'club', club],
+  teamTimes: (team: string) => ['academy', 'times', 'team', team],
 } as const

@@ -1,5 +1,6 @@
 /** By which keys the delivery room asks: sessions of a team, its home page, how the teams are getting on. */
 export const deliveryKeys = {
+  all: ['delivery'],
   sessions: (team: string) => ['delivery', 'sessions', team],
   allSessions: ['delivery', 'session'],
   sessionsRead: (team: string) => ['delivery', 'session', team],

@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
 import { useQueryClient } from '@tanstack/react-query'
-import { Suspense, useEffect } from 'react'
+import { Suspense, useEffect, useState } from 'react'
 import { NavLink, Outlet, useLocation } from 'react-router'
 import type { Schemas } from '../../api/client'
 import { useKeeps } from '../../storage/device'
@@ -18,6 +18,7 @@ import type { Look } from '../../ui/theme'
 import { squadOf } from '../assessment/squad/queries'
 import { NameMenu } from '../people/NameMenu'
 import { useCarried, useReadingBack } from './carry'
+import { meetingNow } from './team'
 
 const PLACES = ['today', 'test', 'squad', 'weeks'] as const
 
@@ -33,7 +34,9 @@ export function CoachFrame({ session, look }: { session: Schemas['Session']; loo
   const wide = pathname.startsWith('/squad')
   const carried = useCarried(session.teams)
   const [chosen, choose] = useRemembered(chosenTeam)
-  const team = session.teams.find((t) => t.id === chosen) ?? session.teams[0]
+  const [byHand, setByHand] = useState(false)
+  const meeting = byHand ? undefined : meetingNow(session.teams, new Date())
+  const team = meeting ?? session.teams.find((t) => t.id === chosen) ?? session.teams[0]
   return (
     <Box
       sx={{
@@ -56,7 +59,14 @@ export function CoachFrame({ session, look }: { session: Schemas['Session']; loo
           borderBottom: `1px solid ${floor.hair}`,
         }}
       >
-        <TeamChoice teams={session.teams} team={team} onChoose={choose} />
+        <TeamChoice
+          teams={session.teams}
+          team={team}
+          onChoose={(id) => {
+            setByHand(true)
+            choose(id)
+          }}
+        />
         <Box sx={{ flex: 1 }} />
         <OutboxNote person={session.id} />
         <NameMenu session={session} look={look} carried={carried} />

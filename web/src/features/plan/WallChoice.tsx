@@ -1,14 +1,13 @@
 // Whether a ground has a wall that gives the ball back; it has, unless somebody says otherwise.
-import type { Schemas } from '../../api/client'
 import { t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
 
-interface Props {
-  ground: Schemas['Ground']
-  onChange: (ground: Schemas['Ground']) => void
+interface Props<Ground> {
+  ground: Ground
+  onChange: (ground: Ground) => void
 }
 
-export function WallChoice({ ground, onChange }: Props) {
+export function WallChoice<Ground extends { wall?: boolean }>({ ground, onChange }: Props<Ground>) {
   const wall = ground.wall !== false
   return (
     <Choice

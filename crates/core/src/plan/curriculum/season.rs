@@ -9,6 +9,7 @@ use super::Curriculum;
 use crate::ground::fit::Ground;
 use crate::input::InputError;
 use crate::plan::{Approach, Plan};
+use crate::season::calendar::SessionDay;
 use crate::units::Minutes;
 
 /// When a curriculum runs.
@@ -40,8 +41,9 @@ impl Curriculum {
     }
 
     /// The same wishes and plan in another season. If the start stays, sessions stay on their days, and those whose
-    /// day falls away go with their blocks, locks and tests; if it moves, they keep their order. New sessions are as
-    /// long as most of the others, and empty.
+    /// day falls away go with their blocks, locks and tests; where as many weekdays are given as before, each session
+    /// of a week goes to the new day of its place in the week. If the start moves, they keep their order. New sessions
+    /// are as long as most of the others, and empty.
     ///
     /// Errs with the faults of the season.
     pub fn in_season(&self, plan: &Plan, season: &Season) -> Result<(Curriculum, Plan), Vec<InputError>> {
@@ -55,11 +57,13 @@ impl Curriculum {
         }
         let (old, new) = (self.session_days(), moved.session_days());
         let stays = self.start == season.start;
+        let other_days = self.weekdays.len() == season.weekdays.len() && self.days() != moved.days();
         // Where each new session stood before.
         let from: Vec<Option<usize>> = new
             .iter()
             .enumerate()
             .map(|(at, session_day)| match stays {
+                true if other_days => same_place_in_week(&new, at, &old),
                 true => old.iter().position(|before| before.date == session_day.date),
                 false => (at < old.len()).then_some(at),
             })
@@ -119,6 +123,14 @@ impl Curriculum {
     }
 }
 
+/// The session that has the same place in the same week of other days.
+fn same_place_in_week(days: &[SessionDay], at: usize, others: &[SessionDay]) -> Option<usize> {
+    let first_of = |days: &[SessionDay], week: u32| days.iter().position(|day| day.week == week);
+    let week = days[at].week;
+    let other = first_of(others, week)? + (at - first_of(days, week)?);
+    others.get(other).filter(|day| day.week == week).map(|_| other)
+}
+
 #[cfg(test)]
 mod tests {
     use super::super::tests::sound;
@@ -153,6 +165,12 @@ mod tests {
     #[case::a_day_more(
         |s: &mut Season| s.weekdays = vec![1, 3, 4], &[30, 40, 40, 40, 40, 50], &["0", "", "1", "2", "", "3"], &[3],
         &[5],
+    )]
+    #[case::other_days(
+        |s: &mut Season| s.weekdays = vec![2, 6], &[30, 40, 40, 50], &["0", "1", "2", "3"], &[2], &[3],
+    )]
+    #[case::other_days_in_the_same_number_of_which_one_stays(
+        |s: &mut Season| s.weekdays = vec![4, 6], &[30, 40, 40, 50], &["0", "1", "2", "3"], &[2], &[3],
     )]
     #[case::a_holiday(|s: &mut Season| s.holidays = vec![1], &[40, 50], &["2", "3"], &[0], &[1])]
     #[case::the_locked_week_falls_away(|s: &mut Season| s.weeks = 1, &[30, 40], &["0", "1"], &[], &[])]

@@ -4,6 +4,7 @@ pub mod bands;
 mod beginning;
 mod club_list;
 pub mod clubs;
+mod places;
 
 use utoipa_actix_web::service_config::ServiceConfig;
 
@@ -13,5 +14,6 @@ pub fn routes(config: &mut ServiceConfig) {
         .configure(bands::routes)
         .configure(beginning::routes)
         .configure(club_list::routes)
-        .configure(clubs::routes);
+        .configure(clubs::routes)
+        .configure(places::routes);
 }

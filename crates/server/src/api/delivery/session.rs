@@ -26,6 +26,7 @@ use crate::views::stations::Splits;
 use crate::views::team_sessions::{
     CameOff, LastChange, OfTeam, SessionEntry, TeamEdition, editions_of, of_editions, of_team,
 };
+use crate::views::times::{Times, WhenWhere};
 use crate::views::voices::{OwnVoice, own_voices};
 
 pub fn routes(config: &mut ServiceConfig) {
@@ -52,6 +53,8 @@ pub(in crate::api) struct TeamSession {
     curriculum: String,
     edition_number: i64,
     running_order: RunningOrder,
+    /// When and where; absent where no time is known.
+    when: Option<WhenWhere>,
     /// How it was cancelled or cut short.
     upset: Option<Upset>,
     /// Skills that begin in it only if the squad is ready for them, and those that do not begin for want of that.
@@ -84,7 +87,8 @@ pub(in crate::api) async fn list(
     if settled(&who, &state, &team, editions.values().flatten()).await? {
         editions = editions_of(&state, team.id).await?;
     }
-    let OfTeam { entries: sessions, changes, came_off } = of_editions(&editions)?;
+    let OfTeam { entries: sessions, changes, came_off } =
+        of_editions(&editions, &Times::of(&state, &team).await?)?;
     let looks = reaches(&state, &team, &editions).await?;
     Ok(Json(TeamSessions { today: state.today().await?.to_string(), sessions, changes, came_off, looks }))
 }
@@ -144,6 +148,7 @@ impl TeamSession {
         Ok(TeamSession {
             curriculum: edition.curriculum.name.clone(),
             edition_number: assigned.published.number,
+            when: Times::of(state, &team).await?.on(running_order.date),
             upset: assigned.own.upsets.get(&session).copied(),
             not_met: edition.start_one_down(&problem, said, session, &state.store.away(team.id).await?),
             stepped: assigned.own.stepped(&edition.plan, session),

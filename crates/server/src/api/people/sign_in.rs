@@ -4,7 +4,9 @@ use actix_web::web::Data;
 use actix_web::{HttpRequest, HttpResponse, delete, get, post, put};
 use jogo_core::academy::language::Language;
 use jogo_core::ids::BandId;
+use jogo_core::season::slots::{Slot, TimeOfDay};
 use jogo_core::units::Metres;
+use jogo_store::academy::teams::Team;
 use jogo_store::people::{Person, Role};
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
@@ -84,6 +86,33 @@ pub(in crate::api) struct TeamView {
     name: String,
     club: String,
     band: BandId,
+    /// When it meets, by weekday, so that a phone without network opens with the team that meets now.
+    meets: Vec<MeetsView>,
+}
+
+/// A time at which a team meets every week.
+#[derive(Serialize, ToSchema)]
+pub(in crate::api) struct MeetsView {
+    /// Monday 1 to Sunday 7.
+    weekday: i8,
+    #[schema(value_type = String)]
+    from: TimeOfDay,
+    #[schema(value_type = String)]
+    to: TimeOfDay,
+}
+
+impl From<&Slot> for MeetsView {
+    fn from(slot: &Slot) -> MeetsView {
+        MeetsView { weekday: slot.weekday, from: slot.from, to: slot.to() }
+    }
+}
+
+impl TeamView {
+    async fn of(state: &State, team: Team) -> Answer<TeamView> {
+        let meets = state.store.slots(team.id).await?.iter().map(MeetsView::from).collect();
+        let Team { id, name, club, band } = team;
+        Ok(TeamView { id, name, club, band, meets })
+    }
 }
 
 impl From<RoleView> for Role {
@@ -108,7 +137,10 @@ pub(in crate::api) struct Sample {
 }
 
 pub(in crate::api) async fn session(state: &State, person: Person) -> Answer<Session> {
-    let teams = state.store.teams_of(person.id).await?;
+    let mut teams = Vec::new();
+    for team in state.store.teams_of(person.id).await? {
+        teams.push(TeamView::of(state, team).await?);
+    }
     let settings = state.store.settings().await?.0;
     let asked = person.role == Role::Director && settings.sign_ins.directors_need_code;
     let shown = !asked || state.store.second_factor(person.id).await?.is_some_and(|factor| factor.on);
@@ -127,10 +159,7 @@ pub(in crate::api) async fn session(state: &State, person: Person) -> Answer<Ses
         language: state.store.language(person.id).await?,
         academy_language: settings.language,
         leads: state.store.clubs_led_by(person.id).await?.into_iter().map(NamedView::from).collect(),
-        teams: teams
-            .into_iter()
-            .map(|t| TeamView { id: t.id, name: t.name, club: t.club, band: t.band })
-            .collect(),
+        teams,
     })
 }
 

@@ -1,11 +1,15 @@
 //! Publishing: the draft becomes the next edition, and every team of its band takes it.
 
+use std::collections::HashMap;
+
 use actix_web::web::{Data, Path};
 use actix_web::{HttpRequest, HttpResponse, Responder, post};
+use jiff::civil::Date;
 use jogo_core::delivery::edition::Edition;
-use jogo_core::delivery::team_plan::takes_over;
+use jogo_core::delivery::team_plan::{TeamPlan, takes_over};
 use jogo_core::input::{What, short_text};
 use jogo_core::plan::check;
+use jogo_store::academy::teams::Team;
 use jogo_store::audit::Deed;
 use jogo_store::delivery::team_plans::{Assigned, Joining};
 use jogo_store::plan::NewEdition;
@@ -23,30 +27,45 @@ use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
 use crate::views::team_sessions::{TeamEdition, by_editions_of};
+use crate::views::times::ClubTimes;
 use crate::worked_out::{Progress, Stamp, UnderWay, WorkedOut};
 
-/// The teams that run an earlier edition of a curriculum, and how each takes the new one.
-async fn running(
+/// The teams that take a new edition in their own way: those that run an earlier one, and those that have days or a
+/// floor of their own.
+async fn joining(
     state: &State,
     curriculum: Uuid,
     new: &Edition,
     progress: &Progress,
 ) -> Answer<Vec<Joining>> {
     let (today, mut by_editions) = (state.today().await?, by_editions_of(state, curriculum).await?);
-    let mut running = Vec::new();
-    progress.of(by_editions.len());
-    for team in state.store.teams().await?.into_iter().filter(|team| team.band == new.band.id) {
-        let Some(latest) = by_editions.remove(&team.id).and_then(|mut editions| editions.pop()) else {
-            continue;
-        };
+    let (mut joining, mut clubs) = (Vec::new(), HashMap::new());
+    let teams: Vec<Team> =
+        state.store.teams().await?.into_iter().filter(|team| team.band == new.band.id).collect();
+    progress.of(teams.len());
+    for team in teams {
+        let latest = by_editions.remove(&team.id).and_then(|mut editions| editions.pop());
         progress.step();
-        let TeamEdition { assigned: Assigned { edition, own, .. }, said, .. } = latest;
-        let days = own.on_its_days(&edition).map_err(Problem::input)?;
-        let Some(from) = takes_over(&own, &days, &said, today) else { continue };
-        let merged = own.merged(&edition, new, &said, from);
-        running.push(Joining { team: team.id, from, own: merged.map_err(Problem::input)? });
+        if let Some((from, own)) = latest.map(|latest| merged(latest, new, today)).transpose()?.flatten() {
+            joining.push(Joining { team: team.id, from: Some(from), own });
+            continue;
+        }
+        if !clubs.contains_key(&team.club) {
+            clubs.insert(team.club.clone(), ClubTimes::of(state, &team.club).await?);
+        }
+        let own = clubs[&team.club].own_from_the_start(team.id, new, today)?;
+        joining.push(Joining { team: team.id, from: None, own });
     }
-    Ok(running)
+    Ok(joining)
+}
+
+/// What a running team makes of a new edition, and from which day on; `None` if it has not begun.
+fn merged(latest: TeamEdition, new: &Edition, today: Date) -> Answer<Option<(Date, TeamPlan)>> {
+    let TeamEdition { assigned: Assigned { edition, own, .. }, said, .. } = latest;
+    let days = own.on_its_days(&edition).map_err(Problem::input)?;
+    let Some(from) = takes_over(&own, &days, &said, today) else { return Ok(None) };
+    let merged = own.merged(&edition, new, &said, from).map_err(Problem::input)?;
+    Ok(Some((from, merged)))
 }
 
 #[derive(Deserialize, ToSchema)]
@@ -130,9 +149,9 @@ impl Publishing {
         let edition = edition(state, read.curriculum, read.plan).await?;
         breaks_nothing(&edition)?;
         let (now, edition) = (state.clock.now(), edition.trimmed());
-        let running = running(state, curriculum, &edition, progress).await?;
+        let joining = joining(state, curriculum, &edition, progress).await?;
         let new = NewEdition { id, curriculum, edition: &edition, note: &note };
-        let number = state.store.publish(new, &running, by, now).await?;
+        let number = state.store.publish(new, &joining, by, now).await?;
         let about = format!("{} edition {number}", edition.curriculum.name);
         state.store.note(now, Some(by), Deed::Published, &about).await?;
         Ok(Published)

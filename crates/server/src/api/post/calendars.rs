@@ -5,8 +5,9 @@ use crate::facts::Letter;
 use crate::facts::Thing;
 use actix_web::web::{Data, Path};
 use actix_web::{HttpResponse, delete, http::header, post};
-use icalendar::{Calendar, Component, Event, EventStatus, Property};
+use icalendar::{Calendar, Component, Event, EventLike, EventStatus, Property};
 use jiff::Timestamp;
+use jiff::civil::Date;
 use jogo_core::academy::phrases::Phrases;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::{Upset, holding};
@@ -18,11 +19,13 @@ use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
 
 use crate::json::Json;
+use crate::post::time_zone::vtimezone;
 use crate::problem::{Answer, Problem};
 use crate::sign_in::rights::Act;
 use crate::sign_in::{SignedIn, secrets};
 use crate::state::State;
 use crate::views::team_sessions::{TeamEdition, editions_of, held, order_of};
+use crate::views::times::{Times, WhenWhere};
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(make).service(end);
@@ -65,33 +68,43 @@ pub async fn feed(state: Data<State>, token: Path<String>) -> Answer<HttpRespons
     let language = language.unwrap_or(state.store.settings().await?.0.language);
     let phrases = state.store.phrases(language).await?;
     let now = state.clock.now();
+    let mut moments: Vec<Timestamp> = Vec::new();
     for team in state.store.teams_of(owner.id).await? {
+        let times = Times::of(&state, &team).await?;
         for editions in editions_of(&state, team.id).await?.values() {
             let days = held(editions);
             for (place, TeamEdition { assigned, edition, .. }) in editions.iter().enumerate() {
                 for (session, held) in edition.curriculum.session_days().iter().enumerate() {
                     if holding(&days, held.date) == Some(place) {
                         let upset = assigned.own.upsets.get(&session);
+                        let when = times.on(held.date);
+                        moments.extend(when.iter().flat_map(|when| when.moments));
                         let version = assigned.published.number + assigned.version;
-                        let entry = entry(&team, edition, session, upset, (version, now), &phrases);
+                        let entry = entry(&team, edition, (session, when), upset, (version, now), &phrases);
                         calendar.push(entry);
                     }
                 }
             }
         }
     }
+    let (zone, mut text) = (state.zone().await?, calendar.to_string());
+    if let (Some(first), Some(last)) = (moments.iter().min(), moments.iter().max()) {
+        // The library knows no time zones.
+        let zone = vtimezone(&zone, *first, *last).unwrap_or_default();
+        text = text.replacen("BEGIN:VEVENT", &format!("{zone}BEGIN:VEVENT"), 1);
+    }
     Ok(HttpResponse::Ok()
         .insert_header((header::CACHE_CONTROL, "private, max-age=900"))
         .content_type("text/calendar; charset=utf-8")
-        .body(calendar.to_string()))
+        .body(text))
 }
 
-/// One session: a day without times, since the plan knows none. Its name stays the same whatever happens to it, so
-/// that a calendar changes the entry that it has.
+/// One session: from and to by the clock of the academy, and where; a day without times where none are known. Its name
+/// stays the same whatever happens to it, so that a calendar changes the entry that it has.
 fn entry(
     team: &Team,
     edition: &Edition,
-    session: usize,
+    (session, when): (usize, Option<WhenWhere>),
     upset: Option<&Upset>,
     (version, now): (i64, Timestamp),
     phrases: &Phrases,
@@ -99,7 +112,6 @@ fn entry(
     let language = phrases.language;
     let held = edition.curriculum.session_days()[session];
     let day = held.date.strftime("%Y%m%d").to_string();
-    let next = held.date.tomorrow().unwrap_or(held.date).strftime("%Y%m%d").to_string();
     let there = edition.curriculum.minutes.get(session).copied().unwrap_or_default();
     let left = upset.map_or(there, |upset| upset.left);
     let fell_out = left == Minutes(0);
@@ -110,14 +122,38 @@ fn entry(
         .uid(&format!("{}-{day}@jogo", team.id))
         .append_property(Property::new("DTSTAMP", now.strftime("%Y%m%dT%H%M%SZ").to_string()).done())
         .summary(&title)
-        .append_property(Property::new("DTSTART", &day).add_parameter("VALUE", "DATE").done())
-        .append_property(Property::new("DTEND", &next).add_parameter("VALUE", "DATE").done())
         .append_property(Property::new("SEQUENCE", version.to_string()).done())
         .status(if fell_out { EventStatus::Cancelled } else { EventStatus::Confirmed });
+    lasting(&mut event, held.date, when);
     if !fell_out {
         let order = order_of(edition, session);
         let lines: Vec<String> = order.iter().map(|line| line.said(phrases)).collect();
         event.description(&lines.join("\n"));
     }
     event.done()
+}
+
+/// From when to when, and where.
+fn lasting(event: &mut Event, day: Date, when: Option<WhenWhere>) {
+    let Some(WhenWhere { moments, place, zone, .. }) = when else {
+        let next = day.tomorrow().unwrap_or(day);
+        for (name, day) in [("DTSTART", day), ("DTEND", next)] {
+            let day = day.strftime("%Y%m%d").to_string();
+            event.append_property(Property::new(name, day).add_parameter("VALUE", "DATE").done());
+        }
+        return;
+    };
+    for (name, moment) in ["DTSTART", "DTEND"].into_iter().zip(moments) {
+        let time = match zone.iana_name() {
+            Some(name_of_zone) => {
+                let local = zone.to_datetime(moment).strftime("%Y%m%dT%H%M%S").to_string();
+                Property::new(name, local).add_parameter("TZID", name_of_zone).done()
+            }
+            None => Property::new(name, moment.strftime("%Y%m%dT%H%M%SZ").to_string()).done(),
+        };
+        event.append_property(time);
+    }
+    if let Some(place) = place {
+        event.location(&place);
+    }
 }

@@ -113,6 +113,34 @@ export function ClubsPage({ editable }: { editable: boolean }) {
   )
 }
 
+/** Where a club leads: when and where its teams train, and its week on paper. */
+function Leading({ club, today }: { club: Schemas['ClubView']; today: string | undefined }) {
+  return (
+    <>
+      <Button
+        component={Link}
+        to={`/clubs/${club.id}/times`}
+        size="small"
+        variant="text"
+        aria-label={t('times-of', { club: club.name })}
+      >
+        {t('times-title')}
+      </Button>
+      {today && (
+        <Button
+          component={Link}
+          to={`/print/week/${club.id}/${today}`}
+          size="small"
+          variant="text"
+          aria-label={`${t('print-week-of')}: ${club.name}`}
+        >
+          {t('print-week-of')}
+        </Button>
+      )}
+    </>
+  )
+}
+
 interface ClubProps {
   club: Schemas['ClubView']
   chosen: string | null
@@ -141,17 +169,7 @@ function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubPro
           {club.leads.length > 0 &&
             t('clubs-led-by', { names: club.leads.map((lead) => lead.name).join(', ') })}
         </Typography>
-        {today && (
-          <Button
-            component={Link}
-            to={`/print/week/${club.id}/${today}`}
-            size="small"
-            variant="text"
-            aria-label={`${t('print-week-of')}: ${club.name}`}
-          >
-            {t('print-week-of')}
-          </Button>
-        )}
+        <Leading club={club} today={today} />
         {editable && (
           <Button
             size="small"

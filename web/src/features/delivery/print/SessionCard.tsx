@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import type { RunningBlock, Schemas } from '../../../api/client'
-import { bringSaid, doseSaid, layingOutSaid, stationsSaid, themeSaid } from '../../../texts/said'
+import { bringSaid, doseSaid, layingOutSaid, stationsSaid, themeSaid, whenSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { cautionsSaid } from '../../../ui/block'
 import { asLongDay, Figure } from '../../../ui/figures'
@@ -56,7 +56,9 @@ export function SessionCard({ team, view }: Props) {
           {view.team}
         </Typography>
         <Typography sx={{ flex: 1, whiteSpace: 'nowrap', fontSize: 13 }}>
-          {asLongDay(order.date)} · {t('plan-week', { n: order.week })} · {t('minutes', { n: order.minutes })}
+          {asLongDay(order.date)}
+          {view.when && `, ${whenSaid(view.when)}`} · {t('plan-week', { n: order.week })} ·{' '}
+          {t('minutes', { n: order.minutes })}
         </Typography>
         <Typography variant="caption" sx={{ textAlign: 'right' }}>
           {view.curriculum}, {t('today-edition', { n: view.edition_number })}

@@ -7,7 +7,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import type { RunningOrder } from '../../../api/client'
 import { dayNow } from '../../../api/day'
 import { useGlimpse } from '../../../storage/glimpse'
-import { bringSaid, themeInShort } from '../../../texts/said'
+import { bringSaid, themeInShort, whenSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { asLongDay } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
@@ -174,6 +174,11 @@ function Head({ view, today }: Pick<RunProps, 'view' | 'today'>) {
         {t('plan-week', { n: order.week })} · {t('minutes', { n: order.minutes })} ·{' '}
         {t('today-edition', { n: view.edition_number })}
       </Typography>
+      {view.when && (
+        <Typography variant="body2" sx={{ width: '100%', order: 1, fontWeight: 650 }}>
+          {whenSaid(view.when)}
+        </Typography>
+      )}
       {theme && (
         <Typography variant="body2" sx={{ width: '100%', order: 1 }}>
           {t('session-theme', { theme })}

@@ -12,7 +12,7 @@ export type BlockName = string | number
 export const nameOf = (block: RunningBlock, place: number): BlockName => block.id ?? place
 
 /** What came to sessions later: a device may still hold one of an earlier version without it. */
-type Later = 'coming' | 'voices' | 'stepped' | 'not_met' | 'eyes'
+type Later = 'when' | 'coming' | 'voices' | 'stepped' | 'not_met' | 'eyes'
 
 /** A session as a device may hold it. */
 export type SessionHeld = Omit<Schemas['TeamSession'], Later | 'log'> &

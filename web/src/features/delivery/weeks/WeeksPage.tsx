@@ -4,11 +4,11 @@ import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import { useTheme } from '@mui/material/styles'
 import Typography from '@mui/material/Typography'
-import { lazy, useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { Link } from 'react-router'
 import type { Schemas } from '../../../api/client'
 import { dayNow } from '../../../api/day'
-import { logSaid, themeInShort } from '../../../texts/said'
+import { logSaid, themeInShort, whenSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
 import { told } from '../../../texts/told'
 import { asDay, Figure } from '../../../ui/figures'
@@ -19,6 +19,9 @@ import { CameOff } from './CameOff'
 
 // Its fields come only when they are asked for.
 const OwnDialog = lazy(() => import('./OwnDialog').then((m) => ({ default: m.OwnDialog })))
+const SlotsDialog = lazy(() =>
+  import('../../academy/times/SlotsDialog').then((m) => ({ default: m.SlotsDialog })),
+)
 
 export function WeeksPage() {
   const team = useTeam()
@@ -29,12 +32,19 @@ export function WeeksPage() {
   if (!read.data) return <Loading />
   const { sessions: all, changes, came_off, looks } = read.data
   const today = dayNow(read.data.today, read.dataUpdatedAt)
-  if (all.length === 0) return <Empty>{t('weeks-none')}</Empty>
+  if (all.length === 0)
+    return (
+      <Box sx={{ p: 1.5 }}>
+        <Times team={team.id} />
+        <Empty>{t('weeks-none')}</Empty>
+      </Box>
+    )
   // The curriculum that is on, or comes, stands first.
   const curricula = [...new Set(all.map((e) => e.edition))].reverse()
   return (
     <Box sx={{ p: 1.5 }}>
       {settling && <OwnDialog team={team.id} edition={settling} onClose={() => setSettling(null)} />}
+      <Times team={team.id} />
       {curricula.map((edition) => {
         const own = all.filter((e) => e.edition === edition)
         const last = changes.find((change) => change.edition === edition)
@@ -97,6 +107,23 @@ function LooksAhead({ all, edition }: { all: Schemas['TeamReach'][] | undefined;
   )
 }
 
+/** When and where the team meets, and the way to change it. */
+function Times({ team }: { team: string }) {
+  const [open, setOpen] = useState(false)
+  return (
+    <Box sx={{ display: 'flex', justifyContent: 'end' }}>
+      <Button size="small" variant="text" onClick={() => setOpen(true)}>
+        {t('times-title')}
+      </Button>
+      {open && (
+        <Suspense fallback={null}>
+          <SlotsDialog team={team} onClose={() => setOpen(false)} />
+        </Suspense>
+      )}
+    </Box>
+  )
+}
+
 interface RowProps {
   entry: Schemas['SessionEntry']
   today: string
@@ -108,6 +135,8 @@ function SessionRow({ entry, today, theme }: RowProps) {
   const { floor } = useTheme()
   const said = entry.done + entry.short + entry.skipped
   const isToday = entry.date === today
+  // Times are those of now: a past session may have been at another one.
+  const when = entry.date >= today ? entry.when : undefined
   const { upset } = entry
   const state = upset
     ? `${upset.left === 0 ? t('weeks-cancelled') : t('weeks-shortened', { left: upset.left })}, ${t(`weeks-gone-on-${upset.remedy}`)}`
@@ -137,6 +166,7 @@ function SessionRow({ entry, today, theme }: RowProps) {
         <Typography sx={{ fontWeight: isToday ? 700 : 500 }}>
           {asDay(entry.date)}
           {isToday && `, ${t('weeks-today')}`}
+          {when && `, ${whenSaid({ ...when, beside: [] })}`}
         </Typography>
         <Typography
           variant="body2"
