@@ -1289,6 +1289,7 @@ export interface Messages {
   'times-add-day': null
   'times-take-out': null
   'times-refitted': null
+  'times-fitted': null
   'times-days-stay': null
   'when-said': { from: Value; to: Value }
   'when-beside': { teams: Value }

@@ -81,7 +81,8 @@ impl FromStr for TimeOfDay {
     type Err = SlotFault;
 
     fn from_str(text: &str) -> Result<TimeOfDay, SlotFault> {
-        let digits = |part: &str| (part.len() == 2).then(|| part.parse::<u32>().ok()).flatten();
+        let is_number = |part: &str| part.len() == 2 && part.bytes().all(|byte| byte.is_ascii_digit());
+        let digits = |part: &str| is_number(part).then(|| part.parse::<u32>().ok()).flatten();
         let parts = text.split_once(':').and_then(|(hour, minute)| Some((digits(hour)?, digits(minute)?)));
         let time = parts.filter(|(_, minute)| *minute < 60);
         time.and_then(|(hour, minute)| TimeOfDay::of(hour * 60 + minute))

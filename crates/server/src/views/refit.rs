@@ -58,6 +58,7 @@ async fn edition_refitted(
         let Some(latest) = latest else { return Ok(None) };
         let Some((own, refitted)) = fitted(state, team, times, &latest).await? else { return Ok(None) };
         let (read, what, now) = (&latest.assigned, Changed::Times.into(), state.clock.now());
+        let Some(own) = own else { return Ok(Some(refitted)) };
         match state.store.change_team_plan(team.id, read, &own, &what, by, now).await {
             Err(StoreError::Stale) => (),
             written => return Ok(written.map(|()| Some(refitted))?),
@@ -66,13 +67,14 @@ async fn edition_refitted(
     Err(StoreError::Stale.into())
 }
 
-/// A team's plan on its times and its floor; `None` if it is that already, or is over.
+/// A team's plan on its times and its floor, and what there is to say of it. Nothing if it is that already, or is over;
+/// no plan if only its days would change and cannot.
 async fn fitted(
     state: &State,
     team: &Team,
     times: &ClubTimes,
     TeamEdition { assigned, edition, said }: &TeamEdition,
-) -> Answer<Option<(TeamPlan, Refitted)>> {
+) -> Answer<Option<(Option<TeamPlan>, Refitted)>> {
     let today = state.today().await?;
     if edition.curriculum.session_days().last().is_none_or(|last| last.date < today) {
         return Ok(None);
@@ -84,16 +86,14 @@ async fn fitted(
     let season = if by_hand { assigned.own.season.clone() } else { wished.clone() };
     let known = times.ground(team.id, &Ground::ASSUMED).is_some();
     let ground = if known { ground } else { assigned.own.ground };
+    let days_stay = days_are_fixed && wished != assigned.own.season && !times.slots(team.id).is_empty();
+    let (team, curriculum) = (team.name.clone(), edition.curriculum.name.clone());
+    let refitted = Refitted { team, curriculum, days_stay };
     if (&season, ground) == (&assigned.own.season, assigned.own.ground) {
-        return Ok(None);
+        return Ok(days_stay.then_some((None, refitted)));
     }
     let (read, said) = (assigned.clone(), said.clone());
     let settled = move || read.own.settled(&read.edition, season, ground, &said, today);
     let settled = block(settled).await.map_err(|e| Problem::internal(&e))?;
-    let refitted = Refitted {
-        team: team.name.clone(),
-        curriculum: edition.curriculum.name.clone(),
-        days_stay: days_are_fixed && wished != assigned.own.season,
-    };
-    Ok(Some((settled.map_err(Problem::input)?, refitted)))
+    Ok(Some((Some(settled.map_err(Problem::input)?), refitted)))
 }

@@ -161,8 +161,7 @@ export function Refitted({ all, onClose }: { all: Schemas['Refitted'][]; onClose
         <Box component="ul" sx={{ pl: 2.5, mb: 0 }}>
           {all.map(({ team, curriculum, days_stay }) => (
             <Typography key={team + curriculum} component="li">
-              {team}, {curriculum}
-              {days_stay && `. ${t('times-days-stay')}`}
+              {team}, {curriculum}: {t(days_stay ? 'times-days-stay' : 'times-fitted')}
             </Typography>
           ))}
         </Box>
