@@ -160,14 +160,13 @@ function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubPro
           display: 'flex',
           alignItems: 'baseline',
           gap: 1,
+          flexWrap: 'wrap',
           borderBottom: `1px solid ${floor.ink}`,
           pb: 0.25,
         }}
       >
-        <Typography variant="h2">{club.name}</Typography>
-        <Typography variant="body2" color="text.secondary" sx={{ flex: 1 }}>
-          {club.leads.length > 0 &&
-            t('clubs-led-by', { names: club.leads.map((lead) => lead.name).join(', ') })}
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {club.name}
         </Typography>
         <Leading club={club} today={today} />
         {editable && (
@@ -179,6 +178,11 @@ function ClubTeams({ club, chosen, bandName, editable, onTeam, onClub }: ClubPro
           >
             {t('clubs-change')}
           </Button>
+        )}
+        {club.leads.length > 0 && (
+          <Typography variant="body2" color="text.secondary" sx={{ width: '100%' }}>
+            {t('clubs-led-by', { names: club.leads.map((lead) => lead.name).join(', ') })}
+          </Typography>
         )}
       </Box>
       {club.teams.map((team) => (
