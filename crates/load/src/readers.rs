@@ -17,7 +17,7 @@ const TEAMS: usize = 25;
 pub struct Readers(Vec<(Visitor, String)>);
 
 impl Readers {
-    /// So many come and sign in.
+    /// Signs in this many readers.
     pub async fn come(address: &str, many: usize) -> Result<Readers, Failed> {
         let director = Visitor::new(address)?;
         director.signs_in("director").await?;
@@ -39,7 +39,7 @@ impl Readers {
         Ok(Readers((0..many).map(one).collect()))
     }
 
-    /// Each opens their page at the same moment; how long each waited.
+    /// They all open their pages at the same moment. Returns how long each of them waited.
     pub async fn read(&self) -> Result<Vec<Duration>, Failed> {
         let (now, mut all) = (Arc::new(Barrier::new(self.0.len())), JoinSet::new());
         for (visitor, page) in self.0.clone() {

@@ -312,8 +312,8 @@ keeping-left-line = { $name }: gegangen { $left }, gelöscht am { $erased }
 # Wann und wo Teams trainieren.
 times-title = Wann und wo
 times-of = Wann und wo: { $club }
-times-about = Ein Team trainiert immer an denselben Wochentagen zur selben Zeit. Sind zwei Teams gleichzeitig an einem Ort, hat jedes die halbe Fläche und die Hälfte der Hütchen, und sein Plan passt sich daran an.
-times-to-clubs = Zu den Vereinen
+times-about = Ein Team trainiert immer an denselben Wochentagen zur selben Zeit. Teilen sich Teams einen Ort, bekommt jedes einen gleichen Teil der Fläche und der Hütchen, und sein Plan wird daran angepasst.
+times-to-clubs = Zurück zu den Vereinen
 times-week = Die Woche
 times-none = Noch keine Zeiten
 times-sharing = Geteilte Orte
@@ -338,4 +338,4 @@ times-refitted = Das heißt für die Pläne:
 times-fitted = an die neuen Zeiten und die neue Fläche angepasst
 times-days-stay = die Tage bleiben, weil es schon ein Protokoll oder eine ausgefallene Einheit gibt
 when-said = { $from }–{ $to }
-when-beside = neben { $teams }
+when-beside = geteilt mit { $teams }

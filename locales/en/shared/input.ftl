@@ -147,7 +147,7 @@ slot-after-midnight = { $minutes } min from { $from } go past midnight. Begin ea
 slot-twice = { $weekday } is listed twice. A team meets at most once a day.
 slot-no-place = The club does not have this place any more. Choose another one.
 place-shared = { $teams } share { $place } on { $weekday } from { $from } to { $to }: { $width } × { $depth } m each.
-place-too-many = { $teams } are all in { $place } on { $weekday } from { $from } to { $to }. It has room for { $most ->
+place-too-many = { $teams } are all down for { $place } on { $weekday } from { $from } to { $to }. It has room for { $most ->
     [one] one team
    *[other] { $most } teams
 } at a time. Move one of them.

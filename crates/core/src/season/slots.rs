@@ -321,14 +321,18 @@ pub fn sure_ground<T: PartialEq>(
 ) -> Option<Ground> {
     let area = |ground: &Ground| ground.width.0 * ground.depth.0;
     let of_slot = |slot: &Slot| {
-        let place = slot.place?;
-        let shared = meetings.iter().filter(|meeting| {
-            meeting.place == place && meeting.weekday == slot.weekday && meeting.teams.contains(team)
-        });
+        let shared = meetings.iter().filter(|meeting| meeting.concerns(team, slot));
         let parts = shared.map(|meeting| meeting.teams.len()).max().unwrap_or(1);
-        Some(places.get(&place)?.ground(own, parts as u32))
+        Some(places.get(&slot.place?)?.ground(own, parts as u32))
     };
     slots.iter().filter_map(of_slot).min_by(|one, other| area(one).total_cmp(&area(other)))
+}
+
+impl<T: PartialEq> Meeting<T> {
+    /// Whether a team meets others in this slot of its own.
+    pub fn concerns(&self, team: &T, slot: &Slot) -> bool {
+        Some(self.place) == slot.place && self.weekday == slot.weekday && self.teams.contains(team)
+    }
 }
 
 impl<T> Meeting<T> {

@@ -34,7 +34,7 @@ async fn a_time_and_a_place_go_from_the_desk_to_the_phone_and_back() -> Result<(
     director.sees("It has room for one team at a time").await?;
 
     coach.signs_in_as(COACH).await?;
-    coach.sees("18:30–20:00, Harbour grass, beside Harbour Lane U13–U15").await?;
+    coach.sees("18:30–20:00, Harbour grass, shared with Harbour Lane U13–U15").await?;
     coach.presses_link("Weeks").await?;
     coach.presses("When and where").await?;
     let from = coach.field("From").await?;

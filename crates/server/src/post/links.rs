@@ -34,7 +34,8 @@ pub enum For<'l> {
     Password,
 }
 
-/// Sends a link by mail. Says whether it left; nothing if the academy has no mail server, or no address is known.
+/// Sends a link by mail. True if it was sent, false if the mail server refused it; `None` if the academy has no mail
+/// server, or no address is known.
 pub async fn send(state: &State, link: Link<'_>) -> Answer<Option<bool>> {
     let Link { to, email, for_what, address, until } = link;
     let (Post::Smtp(..), Some(email)) = (&state.post, email) else { return Ok(None) };

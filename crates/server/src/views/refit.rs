@@ -1,4 +1,4 @@
-//! Plans that are fitted anew when the times or the places of a club change.
+//! Refits the plans of a club's teams when its times or places change.
 
 use actix_web::web::block;
 use jogo_core::delivery::team_plan::TeamPlan;
@@ -16,17 +16,17 @@ use crate::state::State;
 use crate::views::team_sessions::{TeamEdition, editions_of};
 use crate::views::times::ClubTimes;
 
-/// What became of a team's plan when its times changed.
+/// How a change of times affects a team's plan for a curriculum.
 #[derive(Clone, Debug, PartialEq, Eq, Serialize, ToSchema)]
 pub struct Refitted {
     team: String,
     curriculum: String,
-    /// Whether its days stay as they were, since a session has a log or was cancelled.
+    /// Whether its days stay as they were, because a session has been logged or cancelled.
     days_stay: bool,
 }
 
-/// Fits the plans of a club's teams to their times and to the floor of which each is sure, where either is another
-/// than `before`: weekdays as long as nothing was said of a session, the floor from today on.
+/// Fits the plans of those teams whose times or floor are not what they were `before`: their weekdays, as long as no
+/// session has been logged or cancelled, and their floor from today on.
 pub async fn refit(state: &State, club: &str, before: &ClubTimes, by: Uuid) -> Answer<Vec<Refitted>> {
     let after = ClubTimes::of(state, club).await?;
     let mut refitted = Vec::new();
@@ -42,10 +42,10 @@ pub async fn refit(state: &State, club: &str, before: &ClubTimes, by: Uuid) -> A
     Ok(refitted)
 }
 
-/// How often a plan is fitted that somebody else changes meanwhile.
+/// How often to try while somebody else is changing the same plan.
 const TRIES: usize = 3;
 
-/// Fits a team's plan for a curriculum; `None` if it stays as it is.
+/// Refits a team's plan for a curriculum. `None` if it stays as it is.
 async fn edition_refitted(
     state: &State,
     team: &Team,
@@ -67,8 +67,8 @@ async fn edition_refitted(
     Err(StoreError::Stale.into())
 }
 
-/// A team's plan on its times and its floor, and what there is to say of it. Nothing if it is that already, or is over;
-/// no plan if only its days would change and cannot.
+/// A team's plan on its times and floor, and what the team is told about it. `None` if nothing changes or the curriculum is
+/// over; no plan if only its days would change, and they cannot.
 async fn fitted(
     state: &State,
     team: &Team,

@@ -132,11 +132,7 @@ impl Times {
     /// When and where the team meets on a day; `None` where no time is known.
     pub fn on(&self, day: Date) -> Option<WhenWhere> {
         let slot = slot_on(self.club.slots(self.team), day)?;
-        let beside = self.club.meetings.iter().filter(|meeting| {
-            Some(meeting.place) == slot.place
-                && meeting.weekday == slot.weekday
-                && meeting.teams.contains(&self.team)
-        });
+        let beside = self.club.meetings.iter().filter(|meeting| meeting.concerns(&self.team, slot));
         let mut beside: Vec<Uuid> = beside.flat_map(|meeting| &meeting.teams).copied().collect();
         beside.sort_unstable();
         beside.dedup();

@@ -9,7 +9,7 @@ use serde_json::{Value, json};
 
 use super::{Academy, COACH, DIRECTOR, LEAD, NEW_COACH, Visitor, academy, id, own_page};
 
-/// A hall of 30 × 16 m, for so many teams.
+/// A 30 × 16 m hall for this many teams at a time.
 pub fn hall(name: &str, teams: u32) -> Value {
     json!({"name": name, "width_m": 30, "depth_m": 16, "markers": 60, "wall": true, "teams": teams})
 }

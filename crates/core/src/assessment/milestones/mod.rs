@@ -338,7 +338,7 @@ fn state<'a>(witnesses: impl Iterator<Item = &'a Witness>) -> (MilestoneState, O
         };
         match next {
             MilestoneState::Met => drop(first_met.get_or_insert(witness.date)),
-            // Whoever has lost it begins anew: it is met first, and kept only some time after that.
+            // After a slip the 21 days start again, on the day on which it is met again.
             MilestoneState::Slipped => first_met = None,
             _ => (),
         }
