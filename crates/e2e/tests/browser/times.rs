@@ -40,7 +40,7 @@ async fn a_time_and_a_place_go_from_the_desk_to_the_phone_and_back() -> Result<(
     let from = coach.field("From").await?;
     from.send_keys("0715PM").await?;
     coach.presses_in_dialog("Save").await?;
-    coach.sees(", 19:15–20:45, Harbour grass").await?;
+    coach.sees("19:15–20:45, Harbour grass").await?;
     coach.presses_link("Today").await?;
     coach.sees("19:15–20:45, Harbour grass").await?;
     // It is there without network as well.

@@ -166,7 +166,6 @@ function SessionRow({ entry, today, theme }: RowProps) {
         <Typography sx={{ fontWeight: isToday ? 700 : 500 }}>
           {asDay(entry.date)}
           {isToday && `, ${t('weeks-today')}`}
-          {when && `, ${whenSaid({ ...when, beside: [] })}`}
         </Typography>
         <Typography
           variant="body2"
@@ -174,6 +173,7 @@ function SessionRow({ entry, today, theme }: RowProps) {
         >
           {state}
         </Typography>
+        {when && <Typography variant="body2">{whenSaid({ ...when, beside: [] })}</Typography>}
         {theme && <Typography variant="body2">{t('session-theme', { theme })}</Typography>}
       </Box>
       <Figure sx={{ fontSize: '1.2rem' }}>{t('minutes', { n: upset?.left ?? entry.minutes })}</Figure>
