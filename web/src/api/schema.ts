@@ -6128,10 +6128,10 @@ export interface components {
         RecoveryCodes: {
             codes: string[];
         };
-        /** @description What became of a team's plan when its times changed. */
+        /** @description How a change of times affects a team's plan for a curriculum. */
         Refitted: {
             curriculum: string;
-            /** @description Whether its days stay as they were, since a session has a log or was cancelled. */
+            /** @description Whether its days stay as they were, because a session has been logged or cancelled. */
             days_stay: boolean;
             team: string;
         };
