@@ -35,6 +35,7 @@ const NewCurriculum = lazy(() =>
   import('./features/plan/NewCurriculum').then((m) => ({ default: m.NewCurriculum })),
 )
 const PlanPage = lazy(() => import('./features/plan/PlanPage').then((m) => ({ default: m.PlanPage })))
+const YearPage = lazy(() => import('./features/season/YearPage').then((m) => ({ default: m.YearPage })))
 const DrillsPage = lazy(() => import('./features/drill/DrillsPage').then((m) => ({ default: m.DrillsPage })))
 const DrillDesk = lazy(() => import('./features/drill/DrillDesk').then((m) => ({ default: m.DrillDesk })))
 const ProgressionsPage = lazy(() =>
@@ -215,8 +216,8 @@ function Pages({ look }: { look: Look }) {
           <Route path="/drills/questions" element={<QuestionsPage />} />
           <Route path="/drills/:id" element={<DrillDesk editable />} />
           <Route path="/progressions" element={<ProgressionsPage />} />
-          <Route path="/standards" element={<StandardsPage />} />
-          <Route path="/standards/:test" element={<StandardsPage />} />
+          <Route path="/standards/:test?" element={<StandardsPage />} />
+          <Route path="/year/:season?" element={<YearPage />} />
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/plan/new" element={<NewCurriculum />} />
           <Route path="/plan/:id" element={<PlanPage />} />

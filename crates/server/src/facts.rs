@@ -63,6 +63,8 @@ facts! {
         Note = "thing-note",
         Beginning = "thing-beginning",
         Place = "thing-place",
+        Season = "thing-season",
+        DaysOff = "thing-days-off",
     }
 
     /// What is wrong with something that was entered.
@@ -126,6 +128,8 @@ facts! {
         TakenBack = "change-taken-back",
         OwnDays = "change-own-days",
         Times = "change-times",
+        DaysOff = "change-days-off",
+        CarriedOver = "change-carried-over",
         Waits = "change-waits" { skill: String },
         Begins = "change-begins" { skill: String },
         OneUp = "change-one-up" { drill: String },

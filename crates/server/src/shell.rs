@@ -22,7 +22,7 @@ const READ_ONLY: (HeaderName, &str) = (header::ALLOW, "GET, HEAD, OPTIONS");
 const NONCE: &str = "__NONCE__";
 
 /// The first words of the addresses of the front end's pages; a test holds them against its routes.
-const PAGES: [&str; 21] = [
+const PAGES: [&str; 22] = [
     "",
     "account",
     "audit",
@@ -44,6 +44,7 @@ const PAGES: [&str; 21] = [
     "test",
     "today",
     "weeks",
+    "year",
 ];
 
 /// A file of the front end, or its page for every other address; one that it does not know is said not to be there.

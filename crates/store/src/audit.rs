@@ -51,6 +51,7 @@ pub enum Deed {
     SquadExported,
     ResultsExported,
     PlayerCorrected,
+    PlayerMoved,
     PlayerLeft,
     PlayerBack,
     PlayerErased,

@@ -17,6 +17,7 @@ pub mod people;
 pub mod plan;
 pub mod post;
 pub mod progression;
+pub mod season;
 mod upgrade;
 
 use std::path::{Path, PathBuf};

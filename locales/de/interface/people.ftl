@@ -294,6 +294,7 @@ deed-player_exported = hat heruntergeladen, was über ein Kind gespeichert ist
 deed-squad_exported = hat eine Kaderliste heruntergeladen
 deed-results_exported = hat Ergebnisse heruntergeladen
 deed-player_corrected = hat Angaben zu einem Kind berichtigt
+deed-player_moved = hat ein Kind in ein anderes Team verschoben
 deed-player_left = hat eingetragen, dass ein Kind gegangen ist
 deed-player_back = hat ein Kind zurückgeholt
 deed-player_erased = hat ein Kind gelöscht

@@ -146,6 +146,11 @@ slot-no-time = „{ $written }“ ist keine Uhrzeit. Schreib sie so: 17:30.
 slot-after-midnight = { $minutes } min ab { $from } reichen über Mitternacht. Fang früher an oder mach es kürzer.
 slot-twice = { $weekday } kommt zweimal vor. Ein Team trifft sich höchstens einmal am Tag.
 slot-no-place = Diesen Ort hat der Verein nicht mehr. Wähle einen anderen.
+days-end-before = Sie enden am { $last }, bevor sie am { $first } beginnen. Wähl einen späteren letzten Tag.
+days-too-long = Sie dauern höchstens { $most } Tage. Wähl einen früheren letzten Tag.
+term-outside = „{ $term }“ muss zwischen dem { $first } und dem { $last } liegen, den Tagen der Saison. Ändere die Tage des Abschnitts oder der Saison.
+terms-meet = „{ $term }“ beginnt, bevor „{ $before }“ endet. Lass ihn später beginnen.
+term-twice = Zwei Abschnitte heißen „{ $term }“. Gib einem einen anderen Namen.
 place-shared = { $teams } teilen sich { $place }, { $weekday } von { $from } bis { $to }: je { $width } × { $depth } m.
 place-too-many = { $teams } sind alle in { $place }, { $weekday } von { $from } bis { $to }. Dort ist Platz für { $most ->
     [one] ein Team

@@ -221,7 +221,7 @@ curriculum-no-goal = Es ist kein Ziel gewählt. Wähle mindestens eine Fertigkei
 curriculum-need-is-no-goal = „{ $skill }“ braucht „{ $need }“ in { $stage }. Nimm es zu den Zielen dazu.
 curriculum-weekdays = Wähle einen bis sieben verschiedene Wochentage, Montag 1 bis Sonntag 7.
 curriculum-holiday = Woche { $week }: Nenne jede Woche ohne Einheiten einmal, 1 bis { $weeks }.
-curriculum-no-week-left = Es bleibt keine Woche mit einer Einheit. Streich eine freie Woche.
+curriculum-no-week-left = Es bleibt keine Woche mit einer Einheit. Streich eine freie Woche oder einen freien Tag.
 
 problem-version = Das ist Version { $version }, und dieses Programm liest Versionen bis { $known }.
 problem-order = Einheiten stehen in der Reihenfolge ihrer Tage und Wochen. Verschieb diese.
@@ -238,3 +238,13 @@ problem-weekly-times = Die kleinere Zahl zuerst, und höchstens { $most }-mal in
 problem-no-drill = Keine Variante gehört zur Übung „{ $id }“.
 problem-theme-week = Woche { $week } hat keine Einheiten. Wähl eine andere Woche.
 variant-no-stage = „{ $written }“ ist keine Übung in einer Stufe. Schreib sie als weave-there-and-back@flow.
+
+year-untaught = „{ $skill }“ beginnt laut Karte in { $band }, aber kein Curriculum der Saison lehrt es.
+year-not-reached = „{ $curriculum }“ erwartet „{ $skill }“ auf { $stage }, doch nichts davor kommt so weit.
+year-rests = „{ $skill }“ ruht { $days } Tage, bis „{ $curriculum }“ es wieder aufnimmt. Dann sind noch { $percent } % der Übung da.
+year-share = Der Anteil von { $strand } an den Minuten der Saison ist { $percent } %; gewünscht sind { $wished } %.
+year-begun-twice = „{ $skill }“ beginnt als neu, obwohl schon { $band } damit beginnt.
+year-on-days-off = „{ $curriculum }“ hat { $sessions ->
+    [one] eine Einheit am { $date }, der frei ist
+   *[other] { $sessions } Einheiten ab dem { $date } an freien Tagen
+} ({ $off }). Nimm sie in den Einstellungen heraus, damit anderswo geplant wird, was sie bringen.

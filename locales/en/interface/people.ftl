@@ -294,6 +294,7 @@ deed-player_exported = downloaded a player’s data
 deed-squad_exported = downloaded a squad list
 deed-results_exported = downloaded results
 deed-player_corrected = corrected a player
+deed-player_moved = moved a player to another team
 deed-player_left = noted that a player left
 deed-player_back = brought a player back
 deed-player_erased = deleted a player

@@ -146,6 +146,11 @@ slot-no-time = “{ $written }” is not a time. Write it as 17:30.
 slot-after-midnight = { $minutes } min from { $from } go past midnight. Begin earlier or make it shorter.
 slot-twice = { $weekday } is listed twice. A team meets at most once a day.
 slot-no-place = The club does not have this place any more. Choose another one.
+days-end-before = They end on { $last }, before they begin on { $first }. Choose a later last day.
+days-too-long = They may last { $most } days at most. Choose an earlier last day.
+term-outside = “{ $term }” must lie between { $first } and { $last }, the days of the season. Change its days or those of the season.
+terms-meet = “{ $term }” begins before “{ $before }” ends. Let it begin later.
+term-twice = Two terms are called “{ $term }”. Give one of them another name.
 place-shared = { $teams } share { $place } on { $weekday } from { $from } to { $to }: { $width } × { $depth } m each.
 place-too-many = { $teams } are all down for { $place } on { $weekday } from { $from } to { $to }. It has room for { $most ->
     [one] one team

@@ -224,7 +224,7 @@ curriculum-no-goal = No goal is chosen. Choose at least one skill.
 curriculum-need-is-no-goal = “{ $skill }” needs “{ $need }” at { $stage }. Add it to the goals.
 curriculum-weekdays = Choose one to seven different weekdays, Monday 1 to Sunday 7.
 curriculum-holiday = Week { $week }: name each week without sessions once, 1 to { $weeks }.
-curriculum-no-week-left = No week is left with a session. Remove a holiday.
+curriculum-no-week-left = No week is left with a session. Remove a holiday or a day off.
 
 problem-version = This is version { $version }, and this program reads versions up to { $known }.
 problem-order = Sessions come in the order of their dates and weeks. Move this one.
@@ -241,3 +241,13 @@ problem-weekly-times = Give a smaller number first, and at most { $most } times 
 problem-no-drill = No variant is of the drill “{ $id }”.
 problem-theme-week = Week { $week } has no sessions. Choose another week.
 variant-no-stage = “{ $written }” is not a drill at a stage. Write it as weave-there-and-back@flow.
+
+year-untaught = “{ $skill }” begins in { $band } on the map, but no curriculum of the season teaches it.
+year-not-reached = “{ $curriculum }” expects “{ $skill }” at { $stage }, which nothing before it reaches.
+year-rests = “{ $skill }” rests { $days } days before “{ $curriculum }” takes it up again. By then { $percent } % of the practice is left.
+year-share = The share of { $strand } in the minutes of the season is { $percent } %; { $wished } % was wished.
+year-begun-twice = “{ $skill }” begins as new, although { $band } already begins it.
+year-on-days-off = “{ $curriculum }” has { $sessions ->
+    [one] a session on { $date }, which is off
+   *[other] { $sessions } sessions from { $date } on days that are off
+} ({ $off }). Take them out in its settings, so that what they bring is planned elsewhere.

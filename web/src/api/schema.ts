@@ -731,6 +731,41 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/days-off": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All days off that concern somebody: by their first days. */
+        get: operations["days_off_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/days-off/{days_off}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Adds days off, or changes their days, and cancels the sessions that fall on them. */
+        put: operations["days_off_keep"];
+        post?: never;
+        /** Takes days off away, and holds the sessions again that were cancelled for them. */
+        delete: operations["days_off_drop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/desk": {
         parameters: {
             query?: never;
@@ -1129,6 +1164,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/outlines/{outline}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Adds an outline, or changes it. */
+        put: operations["outlines_keep"];
+        post?: never;
+        /** Takes an outline away. */
+        delete: operations["outlines_drop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/password/{token}": {
         parameters: {
             query?: never;
@@ -1314,6 +1367,75 @@ export interface paths {
         put?: never;
         /** Looks at a score: what is wrong with it, its figures and its moving feet as far as it reads. Nothing is kept. */
         post: operations["scores_look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/seasons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The seasons, the latest first. */
+        get: operations["seasons_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/seasons/{season}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Adds a season, or changes it. Its curricula stay as they are. */
+        put: operations["seasons_keep"];
+        post?: never;
+        /** Takes a season away. Its curricula and days off stay. */
+        delete: operations["seasons_drop"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/seasons/{season}/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lays the plans of a band that nobody works by yet, one after the other: each begins where the one before ends. */
+        post: operations["seasons_lay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/seasons/{season}/year": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the curricula of a season come to. */
+        get: operations["seasons_year"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1969,6 +2091,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/teams/{team}/players/{player}/team": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** A player goes on in another team, with everything that is kept of them. */
+        put: operations["players_move"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/teams/{team}/results": {
         parameters: {
             query?: never;
@@ -2515,6 +2654,21 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        /** @description The year of one band. */
+        BandYear: {
+            /** @description Which band. */
+            band: components["schemas"]["BandId"];
+            /** @description What a child gets. */
+            figures: components["schemas"]["Figures"];
+            /** @description What does not go together. */
+            findings: components["schemas"]["YearFinding"][];
+            /** @description Its name. */
+            name: string;
+            /** @description Its skills, by strand and by when they come first. */
+            paths: components["schemas"]["SkillPath"][];
+            /** @description Its curricula and outlines, by their first days. */
+            strips: components["schemas"]["Strip"][];
+        };
         /**
          * @description Why a variant may not be laid, whatever the plan.
          *
@@ -2576,6 +2730,11 @@ export interface components {
             /** @enum {string} */
             kind: "skills";
         };
+        /**
+         * @description What is believed of a curriculum that was before.
+         * @enum {string}
+         */
+        Believed: "planned" | "forecast";
         /** @description Something that keeps a goal from being shown, and what mends it. */
         BenchmarkFinding: {
             mend?: components["schemas"]["BenchmarkMend"] | null;
@@ -3117,6 +3276,8 @@ export interface components {
             approach: components["schemas"]["Approach"];
             /** @description For which band. */
             band: components["schemas"]["BandId"];
+            /** @description Single days without a session. */
+            days_off?: string[];
             /** @description What the forecast assumes. */
             forecast?: components["schemas"]["Assumptions"];
             /** @description Skills to be reached. */
@@ -3213,11 +3374,42 @@ export interface components {
             from: string;
             thresholds: components["schemas"]["Thresholds"];
         };
+        /** @description Days without a session, one after the other. */
+        DaysOff: {
+            /**
+             * Format: date
+             * @description The first day.
+             */
+            first: string;
+            /**
+             * Format: date
+             * @description The last day, which may be the first.
+             */
+            last: string;
+            /** @description As people say it: "Winter break", "Hall closed". */
+            name: string;
+        };
+        /** @description Days off of whom, and when. */
+        DaysOffSaid: {
+            days: components["schemas"]["DaysOff"];
+            whose: components["schemas"]["Whose"];
+        };
+        /** @description Days off. */
+        DaysOffView: {
+            days: components["schemas"]["DaysOff"];
+            /** Format: uuid */
+            id: string;
+            /** @description Whether the person may change them. */
+            may_change: boolean;
+            /** @description The club or team; absent of the whole academy. */
+            name?: string | null;
+            whose: components["schemas"]["Whose"];
+        };
         /**
          * @description What was done.
          * @enum {string}
          */
-        Deed: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
+        Deed: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_moved" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
         /**
          * Format: double
          * @description An angle, in degrees.
@@ -3792,6 +3984,35 @@ export interface components {
             strong: number;
             test: components["schemas"]["TestId"];
         };
+        /** @description What one child gets in a year, if it is always there. */
+        Figures: {
+            /**
+             * Format: int32
+             * @description …and with the other.
+             */
+            other: number;
+            /**
+             * Format: int32
+             * @description Sessions.
+             */
+            sessions: number;
+            /** @description Share of the minutes of blocks by strand, in the order of the strands. */
+            shares: number[];
+            /**
+             * Format: int32
+             * @description Touches with the strong foot…
+             */
+            strong: number;
+            /** @description Touches by surface, the most first. */
+            surfaces: components["schemas"]["YearSurface"][];
+            /** @description The wished shares, each curriculum with its minutes of blocks. */
+            wished: number[];
+            /**
+             * Format: double
+             * @description Minutes of work with the ball: of each block its minutes times the share in which a player works.
+             */
+            working_min: number;
+        };
         /** @description Something that is wrong with a map. */
         Finding: {
             /** @description What kind. */
@@ -3978,6 +4199,11 @@ export interface components {
         Goal: {
             /** @description How far it is to come. */
             goal: components["schemas"]["Stage"];
+            /**
+             * Format: date
+             * @description The last day before the curriculum on which the squad worked at it, if that is known: its rest counts from then.
+             */
+            last_shown?: string | null;
             other_foot?: components["schemas"]["Stage"] | null;
             present?: components["schemas"]["Stage"] | null;
             /** @description Which skill. */
@@ -4331,6 +4557,16 @@ export interface components {
             /** @description Players at each station. */
             station_sizes: number[];
         };
+        /** @description The outcome for one curriculum. */
+        LaidAnew: {
+            /** Format: uuid */
+            id: string;
+            /** @description Skills that now begin at another stage. */
+            moved: number;
+            name: string;
+            /** @description Points of the plan before and after; absent if no plan keeps its rules, and then it stays as it was. */
+            points?: number[] | null;
+        };
         /** @description A strand's rows. */
         Lane: {
             /**
@@ -4367,6 +4603,18 @@ export interface components {
         Latest: {
             /** Format: int64 */
             version: number;
+        };
+        /** @description Which plans of a season are to be laid. */
+        LayWish: {
+            /** @description Of which band. */
+            band: components["schemas"]["BandId"];
+            /** @description What is believed of the curricula before. */
+            believed: components["schemas"]["Believed"];
+            /**
+             * Format: uuid
+             * @description Made by the sender, so that sending twice lays once.
+             */
+            id: string;
         };
         /** @description Two drills of which the second takes less to lay out after the first, since markers can stay where they lie. */
         LayoutChange: {
@@ -4796,6 +5044,11 @@ export interface components {
                 number
             ] | null;
         };
+        /**
+         * @description How far a curriculum has come.
+         * @enum {string}
+         */
+        Made: "outline" | "draft" | "published";
         /** @description A change of the map. */
         MapChanges: {
             /** @description Skills that are added, or become this. */
@@ -5075,6 +5328,14 @@ export interface components {
             /** @description The day of its new session; absent if none has room for it. */
             day?: string | null;
             name: string;
+        };
+        /** @description Where a player goes on. */
+        MovesTo: {
+            /**
+             * Format: uuid
+             * @description A team for whose players the person may answer as well.
+             */
+            team: string;
         };
         /** @description A score, ready to be shown. */
         MovingFeet: {
@@ -5490,6 +5751,25 @@ export interface components {
             /** Format: int32 */
             success?: number | null;
         };
+        /** @description A curriculum that is planned as an outline only. */
+        Outline: {
+            /** @description For which band. */
+            band: components["schemas"]["BandId"];
+            /** @description As people will say it. */
+            name: string;
+            /** @description What it will mainly be about, at most 12 skills. */
+            skills?: components["schemas"]["SkillId"][];
+            /**
+             * Format: date
+             * @description First day of the first week.
+             */
+            start: string;
+            /**
+             * Format: int32
+             * @description How many weeks, 1 to 20.
+             */
+            weeks: number;
+        };
         /** @description The card of one player. */
         OwnCard: {
             card: components["schemas"]["HomeCard"];
@@ -5700,6 +5980,31 @@ export interface components {
             /** @description All turning together, per repetition. */
             turning_deg: components["schemas"]["Degrees"];
         };
+        /** @description A week in which a skill is shown. */
+        PathWeek: {
+            /** @description Whether the goal was reached before: the skill is kept. */
+            kept: boolean;
+            /** @description Whether the skill is met in this week. */
+            met: boolean;
+            /**
+             * Format: date
+             * @description Its Monday.
+             */
+            monday: string;
+            reached?: components["schemas"]["Stage"] | null;
+            /** @description The furthest stage of the week. */
+            stage: components["schemas"]["Stage"];
+        };
+        /** @description A test that is taken. */
+        Peg: {
+            /**
+             * Format: date
+             * @description On which day.
+             */
+            day: string;
+            /** @description Its name. */
+            test: string;
+        };
         /** @description At which percentiles of the results the levels begin. */
         Percentiles: {
             /**
@@ -5850,6 +6155,11 @@ export interface components {
         Present: {
             /** @enum {string} */
             kind: "as_written";
+        } | {
+            /** @description What is believed of them. */
+            believed: components["schemas"]["Believed"];
+            /** @enum {string} */
+            kind: "as_before";
         } | {
             /** @enum {string} */
             kind: "of_band";
@@ -6128,11 +6438,15 @@ export interface components {
         RecoveryCodes: {
             codes: string[];
         };
-        /** @description How a change of times affects a team's plan for a curriculum. */
+        /** @description How a change of times or days off affects a team's plan for a curriculum. */
         Refitted: {
+            /** @description Sessions that now fall on a day off… */
+            cancelled: string[];
             curriculum: string;
             /** @description Whether its days stay as they were, because a session has been logged or cancelled. */
             days_stay: boolean;
+            /** @description …and sessions that take place after all. */
+            held: string[];
             team: string;
         };
         /** @description The remedies to go on, and the state of the team's plan that they were found for. */
@@ -6606,6 +6920,8 @@ export interface components {
         };
         /** @description When a curriculum runs. */
         Season: {
+            /** @description Single days without a session, in order; those outside of the weeks say nothing. */
+            days_off?: string[];
             /** @description Weeks without sessions, from 1. */
             holidays?: number[];
             /**
@@ -6756,6 +7072,8 @@ export interface components {
             /** Format: int64 */
             edition_number: number;
             minutes: components["schemas"]["Minutes"];
+            /** @description What it is called why its day is off; absent if it is not. */
+            off?: string | null;
             session: number;
             short: number;
             skipped: number;
@@ -7021,6 +7339,17 @@ export interface components {
             other_foot: boolean;
             present?: components["schemas"]["Stage"] | null;
         };
+        /** @description A skill's way through the year. */
+        SkillPath: {
+            /** @description Its name. */
+            name: string;
+            /** @description Which skill. */
+            skill: components["schemas"]["SkillId"];
+            /** @description Its strand. */
+            strand: components["schemas"]["Strand"];
+            /** @description The weeks in which it is shown. */
+            weeks: components["schemas"]["PathWeek"][];
+        };
         /** @description What is known of a skill. */
         SkillSoFar: {
             rate?: components["schemas"]["RateSoFar"] | null;
@@ -7036,6 +7365,11 @@ export interface components {
             goal: components["schemas"]["Stage"];
             /** @description Its name in files. */
             id: components["schemas"]["SkillId"];
+            /**
+             * Format: date
+             * @description The last day before the first session on which the squad worked at it, if that is known.
+             */
+            last_shown?: string | null;
             /** @description Its name for people. */
             name: string;
             /** @description What must have come how far first; only skills of this problem. */
@@ -7343,6 +7677,56 @@ export interface components {
             /** @description Its surfaces. */
             surfaces: components["schemas"]["SurfaceTouches"][];
         };
+        /** @description A curriculum or an outline in its weeks. */
+        Strip: {
+            /** @description Whether another curriculum counts in these weeks. */
+            beside: boolean;
+            /**
+             * Format: int32
+             * @description How many of its milestones can be shown by its end.
+             */
+            can_be_shown: number;
+            /**
+             * Format: date
+             * @description Its first day.
+             */
+            first: string;
+            /**
+             * Format: uuid
+             * @description Of the curriculum, or of the outline.
+             */
+            id: string;
+            /**
+             * Format: date
+             * @description The last day of its last week.
+             */
+            last: string;
+            /** @description How far it has come. */
+            made: components["schemas"]["Made"];
+            /**
+             * Format: int32
+             * @description Milestones on the way to its goals.
+             */
+            milestones: number;
+            /** @description Its name. */
+            name: string;
+            /**
+             * Format: int32
+             * @description Drills that no earlier curriculum of the year has, in the week that has most of them.
+             */
+            new_drills_a_week: number;
+            /**
+             * Format: int32
+             * @description Sessions.
+             */
+            sessions: number;
+            /** @description The skills of an outline. */
+            skills: components["schemas"]["SkillId"][];
+            /** @description Tests that are taken. */
+            tests: components["schemas"]["Peg"][];
+            /** @description Minutes by strand, for each week with a session. */
+            weeks: components["schemas"]["WeekMinutes"][];
+        };
         /** @description Between which shares of success a drill is neither made harder nor easier. */
         SuccessWindow: {
             /** @description Below it, one down. */
@@ -7529,6 +7913,21 @@ export interface components {
             in_rhythm: components["schemas"]["Seconds"];
             /** @description At one's own pace. */
             own_pace: components["schemas"]["Seconds"];
+        };
+        /** @description A part of a year in which curricula run. */
+        Term: {
+            /**
+             * Format: date
+             * @description Its first day, with which the first week of a curriculum begins.
+             */
+            first: string;
+            /**
+             * Format: date
+             * @description Its last day.
+             */
+            last: string;
+            /** @description As people say it: "Autumn". */
+            name: string;
         };
         /** @description A measured benchmark. */
         Test: {
@@ -7824,8 +8223,16 @@ export interface components {
              */
             of: number;
         };
+        /** @description A curriculum that cannot be read: the library has changed under it. */
+        Unread: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
         /** @description A session that was cancelled or cut short. */
         Upset: {
+            /** @description Whether it was cancelled because its day is off, and not by a coach. */
+            day_off?: boolean;
             /** @description Minutes that were left; none if it was cancelled. */
             left: components["schemas"]["Minutes"];
             /** @description How the team went on. */
@@ -7998,6 +8405,16 @@ export interface components {
             rests_on: components["schemas"]["SkillId"][];
             way?: components["schemas"]["Way"] | null;
         };
+        /** @description Minutes of a calendar week. */
+        WeekMinutes: {
+            /** @description Minutes of blocks by strand, in the order of the strands. */
+            by_strand: number[];
+            /**
+             * Format: date
+             * @description Its Monday.
+             */
+            monday: string;
+        };
         /** @description One week of one team, planned against delivered. */
         WeekTally: {
             /** @description Whether the whole week lies ahead. */
@@ -8109,6 +8526,27 @@ export interface components {
             /** @description When it ends. */
             to: string;
         };
+        /** @description Whom days off concern. */
+        Whose: {
+            /** @enum {string} */
+            kind: "academy";
+        } | {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            club: string;
+            /** @enum {string} */
+            kind: "club";
+        } | {
+            /** @enum {string} */
+            kind: "team";
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            team: string;
+        };
         /** @description Reasons. */
         Why: {
             block?: components["schemas"]["BlockWhy"] | null;
@@ -8152,6 +8590,67 @@ export interface components {
             /** @description Whether results were taken with it, so that what it records stays. */
             has_results: boolean;
             test: components["schemas"]["Test"];
+        };
+        /** @description A season of an academy, from summer to summer or as it likes. */
+        Year: {
+            /**
+             * Format: date
+             * @description Its first day; whoever changes band does so by their age on it.
+             */
+            first: string;
+            /**
+             * Format: date
+             * @description Its last day.
+             */
+            last: string;
+            /** @description As people say it: "2030/31". */
+            name: string;
+            /** @description Its terms, in order, 1 to 6. */
+            terms: components["schemas"]["Term"][];
+        };
+        /** @description Something that does not go together, and where it is mended. */
+        YearFinding: {
+            /**
+             * Format: uuid
+             * @description The curriculum in which it is mended, if there is one.
+             */
+            curriculum?: string | null;
+            /** @description What it is. */
+            says: components["schemas"]["Fact"];
+            skill?: components["schemas"]["SkillId"] | null;
+        };
+        /** @description The year of all bands. */
+        YearSheet: {
+            /** @description Band by band, as they were given. */
+            bands: components["schemas"]["BandYear"][];
+        };
+        /** @description A season at a glance. */
+        YearSheetView: components["schemas"]["YearSheet"] & {
+            /** @description Days off of the whole academy. */
+            days_off: components["schemas"]["DaysOff"][];
+            season: components["schemas"]["Year"];
+            /** Format: date */
+            today: string;
+            /** @description Curricula that cannot be read, because the library has changed under them. */
+            unread: components["schemas"]["Unread"][];
+        };
+        /** @description Touches with a surface of either foot. */
+        YearSurface: {
+            /** @description The surface. */
+            surface: components["schemas"]["Surface"];
+            /**
+             * Format: int32
+             * @description Touches.
+             */
+            touches: number;
+        };
+        /** @description A season of the academy. */
+        YearView: {
+            /** Format: uuid */
+            id: string;
+            /** @description When a curriculum of each term runs, with a session on every day that is not off. */
+            runs: components["schemas"]["Season"][];
+            season: components["schemas"]["Year"];
         };
     };
     responses: {
@@ -8350,7 +8849,7 @@ export interface operations {
                 /** @description Only what this person did. */
                 person?: string;
                 /** @description Only this. */
-                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
+                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_moved" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
             };
             header?: never;
             path?: never;
@@ -8387,7 +8886,7 @@ export interface operations {
                 /** @description Only what this person did. */
                 person?: string;
                 /** @description Only this. */
-                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
+                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_moved" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
             };
             header?: never;
             path?: never;
@@ -9430,6 +9929,8 @@ export interface operations {
             query?: {
                 /** @description One team of the band; all of them without it. */
                 team?: string;
+                /** @description What to assume of the band's earlier curricula, to begin where they end. */
+                believed?: components["schemas"]["Believed"];
             };
             header?: never;
             path: {
@@ -9795,6 +10296,104 @@ export interface operations {
                 };
             };
             400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    days_off_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DaysOffView"][];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    days_off_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                days_off: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DaysOffSaid"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refitted"][];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnderWay"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    days_off_drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                days_off: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Refitted"][];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnderWay"];
+                };
+            };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
@@ -10747,6 +11346,61 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
+    outlines_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                outline: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Outline"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    outlines_drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                outline: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
     people_show_link: {
         parameters: {
             query?: never;
@@ -11059,6 +11713,151 @@ export interface operations {
             408: components["responses"]["Problem408"];
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    seasons_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YearView"][];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    seasons_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Year"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    seasons_drop: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    seasons_lay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LayWish"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LaidAnew"][];
+                };
+            };
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnderWay"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    seasons_year: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YearSheetView"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -12538,6 +13337,46 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
+    players_move: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+                player: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MovesTo"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
     testing_export: {
         parameters: {
             query: {
@@ -13148,8 +13987,8 @@ type ReadonlyArray<T> = [
 ] extends [
     unknown[]
 ] ? Readonly<Exclude<T, undefined>> : Readonly<Exclude<T, undefined>[]>;
-export const pathsAuditGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_left", "player_back", "player_erased", "note_deleted", "other"];
-export const pathsAuditExportGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit/export"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_left", "player_back", "player_erased", "note_deleted", "other"];
+export const pathsAuditGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_moved", "player_left", "player_back", "player_erased", "note_deleted", "other"];
+export const pathsAuditExportGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit/export"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_moved", "player_left", "player_back", "player_erased", "note_deleted", "other"];
 export const pathsTeamsTeamResultsGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/results"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
 export const pathsTeamsTeamRosterGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/roster"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
 export const ballLevelValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["BallLevel"]> = ["floor", "air", "bounced", "hands", "gone"];
@@ -13170,6 +14009,7 @@ export const beginsFromOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequ
 export const beginsFromOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["BeginsFrom"], {
     kind: unknown;
 }>["kind"]> = ["skills"];
+export const believedValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Believed"]> = ["planned", "forecast"];
 export const benchmarkMendOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["BenchmarkMend"], {
     kind: unknown;
 }>["kind"]> = ["milestone"];
@@ -13206,7 +14046,7 @@ export const clashingOneOf4KindValues: ReadonlyArray<Extract<FlattenedDeepRequir
 }>["kind"]> = ["held"];
 export const contestValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Contest"]> = ["none", "own_score", "partner"];
 export const countedValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Counted"]> = ["touches", "rounds"];
-export const deedValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Deed"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_left", "player_back", "player_erased", "note_deleted", "other"];
+export const deedValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Deed"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_moved", "player_left", "player_back", "player_erased", "note_deleted", "other"];
 export const deviceViewValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["DeviceView"]> = ["phone", "computer", "other"];
 export const doseOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Dose"], {
     kind: unknown;
@@ -13278,6 +14118,7 @@ export const ladderValues: ReadonlyArray<FlattenedDeepRequired<components>["sche
 export const languageValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Language"]> = ["en", "de"];
 export const levelValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Level"]> = ["starting", "building", "secure", "stretching"];
 export const leverValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Lever"]> = ["tempo", "motion", "eyes", "side", "surface", "touches", "space", "ball", "service", "chain", "pressure", "contest"];
+export const madeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Made"]> = ["outline", "draft", "published"];
 export const mendOneOf0ActionValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Mend"], {
     action: unknown;
 }>["action"]> = ["drop_need"];
@@ -13313,8 +14154,11 @@ export const presentOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequire
 }>["kind"]> = ["as_written"];
 export const presentOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Present"], {
     kind: unknown;
-}>["kind"]> = ["of_band"];
+}>["kind"]> = ["as_before"];
 export const presentOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Present"], {
+    kind: unknown;
+}>["kind"]> = ["of_band"];
+export const presentOneOf3KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Present"], {
     kind: unknown;
 }>["kind"]> = ["of_team"];
 export const pressureValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Pressure"]> = ["none", "shadow", "passive", "live"];
@@ -13392,3 +14236,12 @@ export const toldOneOf2OfValues: ReadonlyArray<Extract<FlattenedDeepRequired<com
 export const touchesValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Touches"]> = ["free", "two", "one"];
 export const verdictValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Verdict"]> = ["met", "not_yet", "as_evidence"];
 export const voiceValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Voice"]> = ["works", "does_not_fit", "too_hard", "too_easy", "not_liked"];
+export const whoseOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Whose"], {
+    kind: unknown;
+}>["kind"]> = ["academy"];
+export const whoseOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Whose"], {
+    kind: unknown;
+}>["kind"]> = ["club"];
+export const whoseOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Whose"], {
+    kind: unknown;
+}>["kind"]> = ["team"];

@@ -81,6 +81,12 @@ export interface Messages {
   'progress-foot-left': null
   'progress-foot-right': null
   'progress-correct-save': null
+  'progress-move': null
+  'progress-move-about': { name: Value }
+  'progress-move-to': null
+  'progress-move-choose': null
+  'progress-move-none': null
+  'progress-move-go': null
   'progress-leave': null
   'progress-leave-about': { name: Value }
   'progress-waits': null
@@ -966,6 +972,10 @@ export interface Messages {
   'glossary-rung.means': null
   'glossary-exposure': null
   'glossary-exposure.means': null
+  'glossary-term': null
+  'glossary-term.means': null
+  'glossary-outline': null
+  'glossary-outline.means': null
   'glossary-curriculum': null
   'glossary-curriculum.means': null
   'glossary-plan': null
@@ -1254,6 +1264,7 @@ export interface Messages {
   'deed-squad_exported': null
   'deed-results_exported': null
   'deed-player_corrected': null
+  'deed-player_moved': null
   'deed-player_left': null
   'deed-player_back': null
   'deed-player_erased': null
@@ -1474,6 +1485,13 @@ export interface Messages {
   'plan-wishes-weeks': null
   'plan-wishes-weekdays': null
   'plan-wishes-holidays': null
+  'plan-wishes-day-off': null
+  'plan-wishes-last-shown': { day: Value }
+  'plan-wishes-before-planned': null
+  'plan-wishes-before-forecast': null
+  'plan-making-before-about': null
+  'plan-making-terms': null
+  'plan-making-term': { term: Value; season: Value; first: Value }
   'plan-wishes-save-season': null
   'plan-wishes-season-moves': null
   'plan-wishes-tests': null
@@ -1777,6 +1795,87 @@ export interface Messages {
   'picture': null
   'picture-ground': null
   'picture-feet': null
+  'places-year': null
+  'year-title': { name: Value }
+  'year-sheet': null
+  'year-panel': null
+  'year-part': null
+  'year-whole': null
+  'year-season': null
+  'year-edit-season': null
+  'year-add-season': null
+  'year-drop-season': null
+  'year-season-about': null
+  'year-terms': null
+  'year-term': null
+  'year-add-term': null
+  'year-drop-term': { term: Value }
+  'year-first': null
+  'year-last': null
+  'year-autumn': null
+  'year-winter': null
+  'year-spring': null
+  'year-empty': null
+  'year-unread': { name: Value }
+  'year-today': { day: Value }
+  'year-off': { name: Value; first: Value; last: Value }
+  'year-found': { n: Value }
+  'year-open-band': { band: Value }
+  'year-close-band': { band: Value }
+  'year-made-outline': null
+  'year-made-draft': null
+  'year-made-published': null
+  'year-strip': { name: Value; made: Value; first: Value; last: Value; sessions: Value; shown: Value; of: Value }
+  'year-path': { skill: Value; weeks: Value; met: Value; reached: Value }
+  'year-key': null
+  'year-bands': null
+  'year-about': null
+  'year-look': null
+  'year-all-bands': null
+  'year-nothing-planned': null
+  'year-band-line': { sessions: Value; hours: Value; found: Value }
+  'year-a-child-gets': { sessions: Value; hours: Value; touches: Value; other: Value }
+  'year-shares': null
+  'year-share-of': { share: Value; wished: Value }
+  'year-surfaces': { all: Value }
+  'year-surface': { surface: Value; touches: Value }
+  'year-curriculum': { name: Value; sessions: Value; shown: Value; of: Value; drills: Value }
+  'year-beside': { name: Value }
+  'year-findings': null
+  'year-nothing-found': null
+  'year-to-plan': null
+  'year-to-map': null
+  'year-more': { n: Value }
+  'year-outlines': null
+  'year-outlines-about': null
+  'year-add-outline': null
+  'year-outline-name': null
+  'year-outline-skill': null
+  'year-outline-choose': null
+  'year-drop-outline': null
+  'year-lay': null
+  'year-lay-about': { drafts: Value }
+  'year-believed': null
+  'year-believed-planned': null
+  'year-believed-forecast': null
+  'year-lay-go': null
+  'year-laying': { done: Value; of: Value }
+  'year-laid': { name: Value; moved: Value; before: Value; after: Value }
+  'year-not-laid': { name: Value }
+  'year-laid-undo': null
+  'off-title': null
+  'off-about': null
+  'off-academy': null
+  'off-span': { first: Value; last: Value }
+  'off-add': null
+  'off-save': null
+  'off-whose': null
+  'off-name': null
+  'off-example': null
+  'off-drop-named': { name: Value }
+  'off-cancelled': { n: Value; days: Value }
+  'off-held': { n: Value; days: Value }
+  'off-session': { name: Value }
   'benchmarks-no-milestone': { skill: Value; stage: Value }
   'benchmarks-not-reached': { milestone: Value; skill: Value; stage: Value }
   'benchmarks-no-session': { milestone: Value; test: Value }
@@ -1990,6 +2089,11 @@ export interface Messages {
   'slot-after-midnight': { minutes: Value; from: Value }
   'slot-twice': { weekday: Value }
   'slot-no-place': null
+  'days-end-before': { last: Value; first: Value }
+  'days-too-long': { most: Value }
+  'term-outside': { term: Value; first: Value; last: Value }
+  'terms-meet': { term: Value; before: Value }
+  'term-twice': { term: Value }
   'place-shared': { teams: Value; place: Value; weekday: Value; from: Value; to: Value; width: Value; depth: Value }
   'place-too-many': { teams: Value; place: Value; weekday: Value; from: Value; to: Value; most: Value }
   'weekday': { weekday: Value }
@@ -2226,6 +2330,12 @@ export interface Messages {
   'problem-no-drill': { id: Value }
   'problem-theme-week': { week: Value }
   'variant-no-stage': { written: Value }
+  'year-untaught': { skill: Value; band: Value }
+  'year-not-reached': { curriculum: Value; skill: Value; stage: Value }
+  'year-rests': { skill: Value; days: Value; curriculum: Value; percent: Value }
+  'year-share': { strand: Value; percent: Value; wished: Value }
+  'year-begun-twice': { skill: Value; band: Value }
+  'year-on-days-off': { curriculum: Value; sessions: Value; date: Value; off: Value }
   'problem-signed-out': null
   'problem-wrong-password': null
   'problem-busy': null
@@ -2287,6 +2397,8 @@ export interface Messages {
   'thing-club': null
   'thing-team': null
   'thing-place': null
+  'thing-season': null
+  'thing-days-off': null
   'thing-invitation': null
   'thing-person': null
   'thing-sign-in': null
@@ -2363,6 +2475,8 @@ export interface Messages {
   'change-taken-back': null
   'change-own-days': null
   'change-times': null
+  'change-days-off': null
+  'change-carried-over': null
   'change-new-edition': null
   'map-circle': { path: Value }
   'map-unknown': { skill: Value; named: Value }
@@ -2657,6 +2771,8 @@ export const GLOSSARY = [
   'lever',
   'rung',
   'exposure',
+  'term',
+  'outline',
   'curriculum',
   'plan',
   'block',

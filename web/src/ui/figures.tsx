@@ -41,6 +41,8 @@ const at = (date: string) => new Date(`${date}T12:00:00`)
 const day = dates({ weekday: 'short', day: 'numeric', month: 'short' })
 const longDay = dates({ weekday: 'long', day: 'numeric', month: 'long' })
 const month = dates({ month: 'short', year: 'numeric' })
+const shortDay = dates({ day: 'numeric', month: 'short' })
+const shortMonth = dates({ month: 'short' })
 const time = dates({ hour: '2-digit', minute: '2-digit' })
 const weekday = dates({ weekday: 'short' })
 const moment = dates({ dateStyle: 'medium', timeStyle: 'short' })
@@ -53,6 +55,9 @@ export const asLongDay = (date: string) => longDay().format(at(date))
 export const asDate = (date: string) => dayOfMoment().format(at(date))
 /** The month of a civil date. */
 export const asMonth = (date: string) => month().format(at(date))
+/** A day and a month without their year, where it is plain which. */
+export const asShortDay = (date: string) => shortDay().format(at(date))
+export const asShortMonth = (date: string) => shortMonth().format(at(date))
 export const asTime = (timestamp: string) => time().format(new Date(timestamp))
 /** When something happened, by the reader's clock, with the year. */
 export const asMoment = (timestamp: string) => moment().format(new Date(timestamp))

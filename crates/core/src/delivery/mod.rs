@@ -6,6 +6,7 @@
 
 pub mod came_off;
 pub mod chains;
+pub mod days_off;
 pub mod edition;
 pub mod eyes_on;
 pub mod hinges;

@@ -76,6 +76,14 @@ pub struct Upset {
     pub left: Minutes,
     /// How the team went on.
     pub remedy: Remedy,
+    /// Whether it was cancelled because its day is off, and not by a coach.
+    #[serde(default, skip_serializing_if = "is_by_a_coach")]
+    pub day_off: bool,
+}
+
+/// Nothing is written of what is usual.
+fn is_by_a_coach(day_off: &bool) -> bool {
+    !*day_off
 }
 
 /// A skill that was to begin in a session.
@@ -186,8 +194,9 @@ impl TeamPlan {
     /// The same team on other days or another ground; nothing of one's own is as the edition has it. What was run
     /// stays; where the sessions from a day on then break a rule, they are replanned, near what they had.
     ///
-    /// Errs with the faults of the season or the ground, and if days are to change after something was said of an
-    /// session or one was cancelled: a log names sessions by their numbers.
+    /// Errs with the faults of the season or the ground, and if days are to change after something was said of a
+    /// session or a coach cancelled one: a log names sessions by their numbers. Where the days change, sessions
+    /// that were cancelled for a day off take place again; the caller then applies the days off to the new days.
     pub fn settled(
         &self,
         published: &Edition,
@@ -200,11 +209,13 @@ impl TeamPlan {
         if !faults.is_empty() {
             return Err(faults.into_iter().map(|fault| fault.inside("/ground")).collect());
         }
-        let mut before = self.edition(published)?;
-        if self.season != season {
-            if self.days_are_fixed(said) {
-                return Err(vec![InputError::at("/season", TeamFault::DaysAreFixed)]);
-            }
+        let days_change = self.season != season;
+        if days_change && self.days_are_fixed(said) {
+            return Err(vec![InputError::at("/season", TeamFault::DaysAreFixed)]);
+        }
+        let kept = if days_change { self.clone().without_days_off() } else { self.clone() };
+        let mut before = kept.edition(published)?;
+        if days_change {
             let season = season.clone().unwrap_or_else(|| published.curriculum.season());
             let moved = before.curriculum.in_season(&before.plan, &season);
             let moved = moved.map_err(|faults| -> Vec<InputError> {
@@ -212,7 +223,8 @@ impl TeamPlan {
             });
             (before.curriculum, before.plan) = moved?;
         }
-        let mut own = TeamPlan { season, ground, plan: None, ..self.clone() };
+        let held_again = kept.upsets.len() < self.upsets.len();
+        let mut own = TeamPlan { season, ground, plan: None, ..kept };
         let mut laid = own.edition(published)?;
         laid.plan = before.plan;
         laid = laid.knowing(said)?;
@@ -220,7 +232,7 @@ impl TeamPlan {
         let days: Vec<Date> =
             laid.curriculum.session_days().iter().map(|session_day| session_day.date).collect();
         let first = first_from(&days, from).max(said.next_session());
-        if check(&problem, &laid.plan).iter().any(|breach| breach.session >= first) {
+        if held_again || check(&problem, &laid.plan).iter().any(|breach| breach.session >= first) {
             laid.plan = solve_rest(&problem, &fitting(&problem, &laid.plan), first, 1, STEPS_NEAR);
         }
         let meant = own.on_its_days(published)?.plan;
@@ -230,7 +242,7 @@ impl TeamPlan {
 
     /// Whether the team's days can no longer change.
     pub fn days_are_fixed(&self, said: &Said) -> bool {
-        !said.is_empty() || !self.upsets.is_empty()
+        !said.is_empty() || self.upsets.values().any(|upset| !upset.day_off)
     }
 
     /// The blocks that were run in a session in which the plan does not have them: each with that session. Errs with
@@ -294,7 +306,7 @@ impl TeamPlan {
 
     /// Goes on in one of the remedies.
     pub fn gone_on(mut self, session: usize, left: Minutes, going_on: GoingOn) -> TeamPlan {
-        self.upsets.insert(session, Upset { left, remedy: going_on.remedy });
+        self.upsets.insert(session, Upset { left, remedy: going_on.remedy, day_off: false });
         self.plan = Some(going_on.plan);
         self.moved_tests.extend(going_on.tests);
         self

@@ -21,7 +21,7 @@ use crate::library::LibraryFound;
 use crate::plan::rules::{check, clash, mend};
 use crate::plan::{Part, benchmark_map, curriculum, edit, problem, score, upset, why};
 use crate::progression;
-use crate::season::slots;
+use crate::season::{days_off, slots, year, year_sheet};
 use crate::technique::score::{self as touch_score, spoken};
 use crate::technique::skill::{Stage, Strand};
 
@@ -88,6 +88,9 @@ pub fn all() -> Vec<Code> {
         pairs::PairFault::CODES,
         surfaces::SurfaceSaid::CODES,
         team_plan::TeamFault::CODES,
+        days_off::DaysFault::CODES,
+        year::YearFault::CODES,
+        year_sheet::YearFound::CODES,
         slots::SlotFault::CODES,
         slots::Sharing::CODES,
         slots::Named::CODES,

@@ -23,6 +23,7 @@
 //! - **H9 tests**: tests come first, and a skill is tested only after a session in which it was met.
 
 pub mod benchmark_map;
+pub mod carry_over;
 pub mod compare;
 pub mod curriculum;
 pub mod edit;

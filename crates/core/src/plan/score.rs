@@ -4,8 +4,8 @@
 //! |---|---|
 //! | S1 goals | 10 per missing exposure of a stage on the way to a skill's goal, 5 on the ladder of the other foot; 0.05 per session that passes before the goal is reached |
 //! | S2 strands | 1 per percentage point of Σ \|share − target\| ÷ 2, over all minutes of the plan |
-//! | S3 rhythm | 1 per day over 7 that a skill under way rests between two exposures |
-//! | S4 maintenance | 2 per week over 21 days that a skill at its goal rests, until its next exposure or the last session; a skill that was beyond its goal from the start rests from the first session on |
+//! | S3 rhythm | 1 per day over 7 that a skill under way rests between two exposures; where it is known when it was last shown before the plan, also before the first one, but for the days before the first session |
+//! | S4 maintenance | 2 per week over 21 days that a skill at its goal rests, until its next exposure or the last session; a skill that was beyond its goal from the start rests from the first session on, or from when it was last shown: see [`SkillWish::rests_since`] |
 //! | S5 open play | 0.2 per percentage point that Scan and Contest have less of a week's minutes than the approach's line |
 //! | S6 difficulty jumps | 2 per difficulty point over 1.5 between two exposures of a skill, harder or easier |
 //! | S7 repetition | 1 for each further session in a row that has a variant, after the second |
@@ -269,7 +269,17 @@ fn days(from: Date, to: Date) -> i32 {
 
 fn rhythm(problem: &Problem, shown: &[Vec<Exposed<'_>>]) -> PartPoints {
     let mut part = PartPoints::of(Part::Rhythm);
+    let Some(begins) = problem.sessions.first().map(|session| session.date) else { return part };
     for (wish, shown) in problem.skills.iter().zip(shown) {
+        let is_under_way = wish.way().next().is_some();
+        let since = wish.rests_since(begins).filter(|_| is_under_way);
+        if let Some((since, first)) = since.zip(shown.first()) {
+            let rested = days(since, first.date);
+            if rested > RHYTHM_DAYS {
+                let (skill, date) = (wish.said(), first.date.into());
+                part.add(f64::from(rested - RHYTHM_DAYS), PointsFrom::Rested { skill, days: rested, date });
+            }
+        }
         for pair in shown.windows(2) {
             let rested = days(pair[0].date, pair[1].date);
             if !pair[0].at_goal && rested > RHYTHM_DAYS {
@@ -286,7 +296,7 @@ fn maintenance(problem: &Problem, shown: &[Vec<Exposed<'_>>]) -> PartPoints {
     let (Some(first), Some(last)) = (problem.sessions.first(), problem.sessions.last()) else { return part };
     for (wish, shown) in problem.skills.iter().zip(shown) {
         // From when on it is kept, and the days on which it is shown from then on.
-        let from_start = wish.way().next().is_none().then_some(first.date);
+        let from_start = wish.way().next().is_none().then(|| wish.rests_since(first.date)).flatten();
         let since = from_start.into_iter().chain(shown.iter().filter(|s| s.at_goal).map(|s| s.date));
         let mut since: Vec<Date> = since.collect();
         if since.is_empty() {

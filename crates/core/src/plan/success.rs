@@ -7,7 +7,8 @@
 //! σ is the logistic function; E is what the squad has behind it in the skill, in exposures of six working minutes, and
 //! halves with every 28 days of rest; d is the difficulty of the block's variant, and d₀ that of the easiest variant of
 //! the skill at Form (of any stage, if none is at Form). A stage that was done before the curriculum begins counts as
-//! the exposures that the approach asks for it. θ is the squad's own, what its coaches say that came off: see
+//! the exposures that the approach asks for it; where it is known when the squad last worked at the skill, they too
+//! have halved with every 28 days since. θ is the squad's own, from what its coaches logged as coming off: see
 //! [`super::knack`]; 0 for a squad of which nothing is known. All the numbers are assumptions.
 //!
 //! ```
@@ -47,10 +48,14 @@ pub const HALF_LIFE_DAYS: f64 = 28.0;
 pub struct Experience(pub f64);
 
 impl Experience {
-    /// What a squad begins with: the exposures that its done stages ask for.
+    /// What a squad begins with: the exposures that its done stages ask for, less what it has lost since it last worked
+    /// at the skill, if that is known.
     pub fn before(problem: &Problem, wish: &SkillWish) -> Experience {
         let done = Stage::ALL.into_iter().filter(|stage| wish.has_done(*stage));
-        Experience(done.map(|stage| f64::from(problem.approach.needed(stage))).sum())
+        let exposures = Experience(done.map(|stage| f64::from(problem.approach.needed(stage))).sum());
+        let rest =
+            problem.sessions.first().zip(wish.last_shown).map(|(first, last)| (first.date - last).get_days());
+        exposures.rested(rest.unwrap_or(0))
     }
 
     /// The same after these working minutes.
@@ -176,6 +181,7 @@ impl<'p> Practice<'p> {
 #[cfg(test)]
 mod tests {
     use super::*;
+    use jiff::ToSpan;
     use rstest::rstest;
 
     // By hand with a calculator: logit 0.70 = ln(7 ÷ 3) = 0.8473.
@@ -204,6 +210,22 @@ mod tests {
     fn outside_of_a_window(#[case] share: f64, #[case] points: f64) {
         let window = SuccessWindow { least: Share(0.7), most: Share(0.9) };
         assert!((outside(Share(share), window) - points).abs() < 1e-9);
+    }
+
+    // By hand: two exposures of Form are done; after 28 days one of them is left, after 56 half of one.
+    #[rstest]
+    #[case::nobody_knows(None, 2.0)]
+    #[case::four_weeks_before(Some(28), 1.0)]
+    #[case::eight_weeks_before(Some(56), 0.5)]
+    fn what_was_done_before_fades_until_the_plan_begins(#[case] days: Option<i32>, #[case] left: f64) {
+        let mut problem = crate::plan::search::ledger::tests::any_problem(2, 0);
+        problem.approach.exposures = [2, 2, 2, 2];
+        let wish = SkillWish {
+            present: Some(Stage::Flow),
+            last_shown: days.map(|days| problem.sessions[0].date - days.days()),
+            ..problem.skills[0].clone()
+        };
+        assert!((Experience::before(&problem, &wish).0 - left).abs() < 1e-12);
     }
 
     #[rstest]

@@ -12,6 +12,17 @@ pub struct SessionDay {
     pub date: Date,
 }
 
+/// The last day of some weeks that begin on a day.
+///
+/// ```
+/// use jiff::civil::date;
+/// use jogo_core::season::calendar::last_day;
+/// assert_eq!(last_day(date(2031, 9, 3), 2), date(2031, 9, 16));
+/// ```
+pub fn last_day(start: Date, weeks: u32) -> Date {
+    start.saturating_add((i64::from(weeks) * 7 - 1).days())
+}
+
 /// The sessions of a curriculum: in each of its weeks, counted from the start, the given weekdays in their order.
 ///
 /// ```

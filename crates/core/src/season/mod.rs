@@ -1,7 +1,10 @@
 //! The season: on which days?
 
 pub mod calendar;
+pub mod days_off;
 pub mod slots;
+pub mod year;
+pub mod year_sheet;
 
 use jiff::ToSpan;
 use jiff::civil::Date;

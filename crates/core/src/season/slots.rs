@@ -464,7 +464,13 @@ mod tests {
 
     #[test]
     fn a_season_takes_the_weekdays_of_the_slots() {
-        let season = Season { start: date(2031, 1, 6), weeks: 6, weekdays: vec![1, 4], holidays: vec![2] };
+        let season = Season {
+            start: date(2031, 1, 6),
+            weeks: 6,
+            weekdays: vec![1, 4],
+            holidays: vec![2],
+            days_off: vec![],
+        };
         let slots = [slot(5, "17:00", 60, None), slot(2, "17:00", 60, None)];
         assert_eq!(season.on_slots(&slots).weekdays, [2, 5]);
         assert_eq!(season.on_slots(&[]), season);

@@ -177,6 +177,7 @@ fn chain(goals: &[Stage], needs: &[Option<Stage>], minutes: &[u32], approach: Ap
             _ => Vec::new(),
         },
         carries: None,
+        last_shown: None,
     };
     Problem {
         version: 2,

@@ -4,6 +4,7 @@
 mod came_off;
 mod changes;
 mod curriculum;
+mod days_off;
 mod delivery;
 mod demo;
 mod eyes_on;
@@ -28,3 +29,4 @@ mod session_log;
 mod simulate;
 mod surfaces;
 mod team_plan;
+mod year_sheet;

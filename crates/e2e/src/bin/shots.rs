@@ -91,9 +91,9 @@ async fn library(director: &Person<'_>, folder: &Path) -> Result<(), Failed> {
     director.opens("/progressions?skill=inside-outside-cut").await?;
     director.sees("The shortest way").await?;
     keep(director, folder, "progressions").await?;
-    director.opens("/drills/bands").await?;
-    director.sees("For the whole academy").await?;
-    keep(director, folder, "bands").await
+    director.opens("/year").await?;
+    director.sees("Season 2030/31").await?;
+    keep(director, folder, "year").await
 }
 
 async fn phone(server: &Server, folder: &Path) -> Result<(), Failed> {

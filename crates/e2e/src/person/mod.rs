@@ -34,6 +34,12 @@ impl<'b> Person<'b> {
         self.waits_for_the_page().await
     }
 
+    /// Goes back to the page before.
+    pub async fn goes_back(&self) -> Result<(), Failed> {
+        self.page().back().await?;
+        self.waits_for_the_page().await
+    }
+
     /// Reloads the page.
     pub async fn reloads(&self) -> Result<(), Failed> {
         self.page().refresh().await?;

@@ -43,6 +43,8 @@ async fn the_desk() -> Result<(), Failed> {
             ("/begin", "Your first plan is out"),
             ("/progressions?skill=weave", "At least"),
             ("/drills/bands", "For the whole academy"),
+            ("/year", "Season 2030/31"),
+            ("/year?band=u8-u9", "A child who is always there gets"),
             ("/plan", "Bring:"),
             ("/plan/new", "U10–U12"),
             ("/standards/weave-time", "Smallest real change"),

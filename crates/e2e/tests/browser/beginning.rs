@@ -63,6 +63,14 @@ async fn an_empty_folder_becomes_an_academy_with_a_plan_on_a_coachs_phone() -> R
     coach.writes("Password", "high water").await?;
     coach.sees("Week 1").await?;
     coach.sees_named("Drawing:").await?;
+    // The year shows what there is, from the first season on.
+    director.opens("/year").await?;
+    director.sees("Begin with a season and its terms.").await?;
+    director.presses("New season").await?;
+    director.presses_in_dialog("Save").await?;
+    director.sees("Spring with the ball").await?;
+    director.presses("Look at U8–U9").await?;
+    director.sees("A child who is always there gets").await?;
     // The address at which it was begun is of no more use.
     desk.end().await?;
     let other = Browser::start(DESK).await?;

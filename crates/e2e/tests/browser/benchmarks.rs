@@ -119,6 +119,9 @@ async fn twelve_weeks_of_three_sessions_and_twenty_skills_are_whole_on_one_scree
     director.presses("U13–U15").await?;
     director.presses("Template: At speed and under pressure").await?;
     director.sees("Weeks without sessions").await?;
+    // The next term is shorter than the template.
+    let weeks = director.field("Weeks").await?;
+    director.replaces(&weeks, "12").await?;
     director.types(ENTER).await?;
     director.sees_named("Approach").await?;
     director.types("The whole of it").await?;

@@ -24,3 +24,4 @@ mod today;
 mod tools;
 mod upset;
 mod weather;
+mod year;

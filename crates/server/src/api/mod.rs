@@ -11,6 +11,7 @@ mod people;
 mod plan;
 mod post;
 mod progression;
+mod season;
 mod technique;
 
 use std::sync::LazyLock;
@@ -90,6 +91,7 @@ fn routes(config: &mut ServiceConfig) {
         .configure(academy::routes)
         .configure(progression::routes)
         .configure(plan::routes)
+        .configure(season::routes)
         .configure(delivery::routes)
         .configure(post::routes)
         .configure(assessment::routes);

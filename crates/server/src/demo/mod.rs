@@ -6,15 +6,19 @@ mod scale;
 mod story;
 
 use jiff::ToSpan;
+use jiff::civil::Date;
 use jiff::tz::TimeZone;
 use jogo_core::academy::band::Band;
 use jogo_core::plan::curriculum::Curriculum;
+use jogo_core::season::days_off::{DaysOff, Whose};
+use jogo_core::season::year::{Term, Year};
 use jogo_core::statistics::chance::Chance;
 use jogo_core::technique::skill::{Skill, Strand};
 use jogo_store::Store;
 use jogo_store::library::Library;
 use rust_embed::Embed;
 use serde::de::DeserializeOwned;
+use uuid::Uuid;
 
 use crate::clock::Clock;
 use academy::{Cast, SKETCHES};
@@ -102,6 +106,7 @@ pub async fn fill(store: &Store, clock: &Clock, scale: u32) -> Result<(), Failed
     }
     cast.trains().await?;
     scale::add(&story, &mut cast, &running, scale.saturating_sub(1)).await?;
+    seasons(store, today).await?;
     cast.lead("nelun", "Nelun Torrby", "North Beacon").await?;
     story.curriculum("curriculum.json", Some("Winter with the ball"), (today, 6), 7).await?;
     for (seed, band) in (41..).zip(&library.bands) {
@@ -109,6 +114,24 @@ pub async fn fill(store: &Store, clock: &Clock, scale: u32) -> Result<(), Failed
             let season = (today + from_today.weeks(), weeks);
             story.curriculum(&format!("templates/{}-{term}.json", band.id), None, season, seed).await?;
         }
+    }
+    Ok(())
+}
+
+/// The season with its three terms, in the second of which today lies, and the breaks between them.
+async fn seasons(store: &Store, today: Date) -> Result<(), Failed> {
+    let day = |weeks: i64| today + weeks.weeks();
+    let eve = |weeks: i64| day(weeks).yesterday();
+    let term = |name: &str, from, to| {
+        Ok::<Term, Failed>(Term { name: name.into(), first: day(from), last: eve(to)? })
+    };
+    let terms = vec![term("Autumn", -23, -13)?, term("Winter", -6, 7)?, term("Spring", 8, 18)?];
+    let (first, last) = (day(-26), eve(26)?);
+    let name = format!("{}/{:02}", first.year(), (first.year() + 1) % 100);
+    store.put_season(Uuid::now_v7(), &Year { name, first, last, terms }).await?;
+    for (name, from, to) in [("Winter break", -8, -6), ("Spring break", 7, 8)] {
+        let days = DaysOff { name: name.into(), first: day(from), last: eve(to)? };
+        store.put_days_off(Uuid::now_v7(), Whose::Academy, &days).await?;
     }
     Ok(())
 }

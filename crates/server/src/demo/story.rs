@@ -75,7 +75,7 @@ impl Story<'_> {
         let wishes: Curriculum = file(wishes)?;
         let later = start + 3.days();
         let weekdays = [start, later].map(|day| day.weekday().to_monday_one_offset()).to_vec();
-        let season = Season { start, weeks, weekdays, holidays: Vec::new() };
+        let season = Season { start, weeks, weekdays, holidays: Vec::new(), days_off: Vec::new() };
         let moved = wishes.in_season(&Plan::default(), &season);
         let (mut curriculum, _) = moved.map_err(|faults| faults[0].fact.to_string())?;
         curriculum.name = name.map_or(curriculum.name, str::to_owned);

@@ -16,9 +16,10 @@ use crate::sign_in::SignedIn;
 use crate::state::State;
 
 /// The pages that are kept: they follow from the database, the day and who asks, and from nothing else.
-const KEPT: [&str; 6] = [
+const KEPT: [&str; 7] = [
     "/api/v1/levels",
     "/api/v1/levels/milestones",
+    "/api/v1/seasons/{season}/year",
     "/api/v1/teams/{team}/board",
     "/api/v1/teams/{team}/sessions",
     "/api/v1/teams/{team}/sessions/{edition}/{session}",

@@ -29,3 +29,4 @@ pub mod team_sessions;
 pub mod times;
 pub mod to_do;
 pub mod voices;
+pub mod year;

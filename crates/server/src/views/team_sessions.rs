@@ -43,6 +43,8 @@ pub struct SessionEntry {
     pub theme: Option<ThemeSaid>,
     /// How it was cancelled or cut short; absent if it takes place as planned.
     pub upset: Option<Upset>,
+    /// What it is called why its day is off; absent if it is not.
+    pub off: Option<String>,
     pub blocks: usize,
     /// The running order: for letters, the page asks for the whole session.
     #[serde(skip)]
@@ -219,6 +221,7 @@ pub fn of_editions(editions: &Editions, times: &Times) -> Answer<OfTeam> {
                     minutes: edition.curriculum.minutes.get(session).copied().unwrap_or_default(),
                     theme: edition.theme_of(&problem, day.week),
                     upset: assigned.own.upsets.get(&session).copied(),
+                    off: times.off(day.date),
                     blocks: blocks.len(),
                     order: order_of(edition, session),
                     done: count(said, session, blocks, Outcome::Done),

@@ -12,9 +12,11 @@ use jogo_core::fact::Fact;
 use jogo_core::ground::fit::Ground;
 use jogo_core::ids::BandId;
 use jogo_core::plan::curriculum::{Curriculum, Season};
+use jogo_core::season::days_off::{DaysOff, Whose};
 use jogo_core::season::slots::{Meeting, Place, Slot, TimeOfDay, meetings, slot_on, sure_ground};
 use jogo_store::academy::places::TeamSlots;
 use jogo_store::academy::teams::Team;
+use jogo_store::season::days_off::KeptDaysOff;
 use serde::Serialize;
 use utoipa::ToSchema;
 use uuid::Uuid;
@@ -69,6 +71,8 @@ pub struct ClubTimes {
     /// Teams by name.
     pub teams: Vec<TeamSlots>,
     meetings: Vec<Meeting<Uuid>>,
+    /// Days off that concern the academy, the club or one of its teams.
+    off: Vec<KeptDaysOff>,
 }
 
 impl ClubTimes {
@@ -77,7 +81,8 @@ impl ClubTimes {
         let (places, teams) = (state.store.places(club).await?, state.store.slots_of_club(club).await?);
         let of_team = |of: &TeamSlots| of.slots.iter().map(|slot| (of.team.id, *slot)).collect::<Vec<_>>();
         let meetings = meetings(&teams.iter().flat_map(of_team).collect::<Vec<_>>());
-        Ok(ClubTimes { places, teams, meetings })
+        let off = state.store.days_off_of_club(club).await?;
+        Ok(ClubTimes { places, teams, meetings, off })
     }
 
     /// What is shared, in words: all of it, or what concerns one team.
@@ -99,6 +104,15 @@ impl ClubTimes {
         self.teams.iter().find(|of| of.team.id == team).map_or(&[], |of| &of.slots)
     }
 
+    /// The days on which a team has no session.
+    pub fn days_off(&self, team: Uuid) -> Vec<DaysOff> {
+        let concerns = |off: &&KeptDaysOff| match off.whose {
+            Whose::Academy | Whose::Club { .. } => true,
+            Whose::Team { team: of } => of == team,
+        };
+        self.off.iter().filter(concerns).map(|off| off.days.clone()).collect()
+    }
+
     /// The days and the floor that a team is to have in a curriculum, where they are not those of the curriculum.
     pub fn wished(&self, team: Uuid, curriculum: &Curriculum) -> (Option<Season>, Option<Ground>) {
         let season = curriculum.season();
@@ -107,13 +121,16 @@ impl ClubTimes {
         ((on_slots != season).then_some(on_slots), ground)
     }
 
-    /// What a team has of its own in an edition that is new to it: its days and its floor.
+    /// What a team has of its own in an edition that is new to it: its days and its floor, and no session on its days
+    /// off.
     pub fn own_from_the_start(&self, team: Uuid, edition: &Edition, today: Date) -> Answer<TeamPlan> {
         let (own, nothing) = (TeamPlan::default(), Said::default());
-        match self.wished(team, &edition.curriculum) {
+        let settled = match self.wished(team, &edition.curriculum) {
             (None, None) => Ok(own),
-            (season, ground) => own.settled(edition, season, ground, &nothing, today).map_err(Problem::input),
-        }
+            (season, ground) => own.settled(edition, season, ground, &nothing, today),
+        };
+        let off = self.days_off(team);
+        settled.and_then(|own| own.with_days_off(edition, &nothing, &off, today)).map_err(Problem::input)
     }
 
     /// The floor of which a team is sure, beside what is its own.
@@ -127,6 +144,11 @@ impl Times {
     pub async fn of(state: &State, team: &Team) -> Answer<Times> {
         let club = ClubTimes::of(state, &team.club).await?;
         Ok(Times { team: team.id, club, zone: state.zone().await? })
+    }
+
+    /// What it is called why there is no session on a day, if that day is off.
+    pub fn off(&self, day: Date) -> Option<String> {
+        self.club.days_off(self.team).into_iter().find(|off| off.has(day)).map(|off| off.name)
     }
 
     /// When and where the team meets on a day; `None` where no time is known.

@@ -46,6 +46,63 @@ async fn what_is_corrected_wrongly_says_where(
     assert_eq!((refused.status.as_u16(), refused.pointers()), (status, vec![place]));
 }
 
+#[rstest]
+#[case::the_director(DIRECTOR, 204)]
+#[case::a_coach_of_the_first_team_alone(COACH, 404)]
+#[case::the_lead_of_another_club(LEAD, 404)]
+#[actix_web::test]
+async fn a_child_goes_on_in_another_team_with_what_it_showed(#[case] login: &str, #[case] status: u16) {
+    let academy = academy().await;
+    let (coach, other) = (academy.signed_in(COACH).await, academy.signed_in("selo").await);
+    let visitor = academy.signed_in(login).await;
+    let (from, to) = (coach.team().await, other.team().await);
+    let squad = coach.gets(&format!("{from}/squad")).await.body["players"].clone();
+    let child = squad[0]["id"].as_str().unwrap();
+    let kept = async |who: &super::Visitor<'_, _>, team: &str| {
+        let sheet = who.gets(&format!("{team}/players/{child}/export")).await.body;
+        (sheet["trials"].clone(), sheet["presence"].clone())
+    };
+    let before = kept(&coach, &from).await;
+    let new = json!({"team": to.trim_start_matches("/teams/")});
+    let path = format!("{from}/players/{child}/team");
+    let moved = visitor.sends(own_page(Method::PUT, &path).set_json(new)).await;
+    assert_eq!(moved.status.as_u16(), status);
+    let is_there = async |who: &super::Visitor<'_, _>, team: &str| {
+        let squad = who.gets(&format!("{team}/squad")).await.body["players"].clone();
+        squad.as_array().unwrap().iter().position(|each| each["id"] == child).map(|at| at + 1)
+    };
+    if status == 204 {
+        assert_eq!(is_there(&coach, &from).await, None);
+        let squad = other.gets(&format!("{to}/squad")).await.body["players"].as_array().unwrap().len();
+        assert_eq!(is_there(&other, &to).await, Some(squad), "at the end of the squad");
+        assert_eq!(kept(&other, &to).await, before);
+        // What was shown counts in the new team from now on.
+        assert_eq!(other.gets(&format!("{to}/players/{child}")).await.status, 200);
+    } else {
+        assert_eq!(is_there(&coach, &from).await, Some(1));
+        assert_eq!(is_there(&other, &to).await, None);
+    }
+}
+
+#[actix_web::test]
+async fn nobody_is_moved_into_a_squad_that_has_the_name() {
+    let academy = academy().await;
+    let (coach, other) = (academy.signed_in(COACH).await, academy.signed_in("selo").await);
+    let director = academy.signed_in(DIRECTOR).await;
+    let (from, to) = (coach.team().await, other.team().await);
+    let first = async |who: &super::Visitor<'_, _>, team: &str| {
+        who.gets(&format!("{team}/squad")).await.body["players"][0].clone()
+    };
+    let (child, twin) = (first(&coach, &from).await, first(&other, &to).await);
+    let path = format!("{from}/players/{}", child["id"].as_str().unwrap());
+    let named = json!({"name": twin["name"], "birth_month": "2022-04", "strong_foot": "left"});
+    assert_eq!(coach.sends(own_page(Method::PUT, &path).set_json(named)).await.status, 204);
+    let new = json!({"team": to.trim_start_matches("/teams/")});
+    let refused = director.sends(own_page(Method::PUT, &format!("{path}/team")).set_json(new)).await;
+    assert_eq!(refused.status, 409);
+    assert_eq!(first(&coach, &from).await["id"], child["id"]);
+}
+
 #[actix_web::test]
 async fn whoever_left_is_listed_with_the_day_on_which_they_are_erased_and_can_come_back() {
     let academy = academy().await;

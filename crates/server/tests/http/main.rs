@@ -30,6 +30,7 @@ mod planning;
 mod publishing;
 mod rights;
 mod scores;
+mod seasons;
 mod serving;
 mod times;
 mod upsets;
@@ -222,7 +223,7 @@ where
     }
 
     /// Asks until what is worked out aside is there: on a slow machine that takes longer than an answer waits.
-    async fn patiently(&self, request: impl Fn() -> TestRequest) -> Answered {
+    pub async fn patiently(&self, request: impl Fn() -> TestRequest) -> Answered {
         loop {
             let answered = self.sends(request()).await;
             if answered.status != StatusCode::ACCEPTED {

@@ -137,7 +137,17 @@ const MORE: [(&str, &str, &[&str]); 25] = [
 ];
 
 /// What these change is there once at most, or only for somebody else: whoever may do it is told that it is not there.
-const ONCE: [(&str, &str, &[&str]); 29] = [
+const ONCE: [(&str, &str, &[&str]); 40] = [
+    ("GET", "/seasons", &[DIRECTOR]),
+    ("PUT", "/seasons/{season}", &[DIRECTOR]),
+    ("DELETE", "/seasons/{season}", &[DIRECTOR]),
+    ("GET", "/seasons/{season}/year", &[DIRECTOR]),
+    ("POST", "/seasons/{season}/plans", &[DIRECTOR]),
+    ("GET", "/days-off", &[DIRECTOR, LEAD, COACH]),
+    ("PUT", "/days-off/{days_off}", &[DIRECTOR]),
+    ("DELETE", "/days-off/{days_off}", &[DIRECTOR]),
+    ("PUT", "/outlines/{outline}", &[DIRECTOR]),
+    ("DELETE", "/outlines/{outline}", &[DIRECTOR]),
     ("GET", "/clubs/{club}/times", &[DIRECTOR, LEAD]),
     ("PUT", "/clubs/{club}/places/{place}", &[DIRECTOR, LEAD]),
     ("DELETE", "/clubs/{club}/places/{place}", &[DIRECTOR, LEAD]),
@@ -162,6 +172,7 @@ const ONCE: [(&str, &str, &[&str]); 29] = [
     ("GET", "/left", &[DIRECTOR]),
     ("GET", "/teams/{team}/left", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/teams/{team}/players/{player}", &[DIRECTOR, LEAD, COACH]),
+    ("PUT", "/teams/{team}/players/{player}/team", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/teams/{team}/players/{player}/leave", &[DIRECTOR, LEAD, COACH]),
     ("POST", "/teams/{team}/players/{player}/return", &[DIRECTOR, LEAD, COACH]),
     ("DELETE", "/teams/{team}/notes/2031-02-10", &[DIRECTOR, LEAD, COACH]),
@@ -206,10 +217,18 @@ pub fn body(route: &str, read: &Read) -> Value {
         "starter" => json!({"parts": []}),
         "map" => json!({"put": [], "take_out": []}),
         "times" => json!({"slots": []}),
+        "{season}" => super::seasons::season(),
+        "plans" => json!({"id": id(4), "band": "u8-u9", "believed": "planned"}),
+        "{days_off}" => json!({"whose": {"kind": "academy"},
+            "days": {"name": "Break", "first": "2031-06-01", "last": "2031-06-01"}}),
+        "{outline}" => {
+            json!({"name": "Summer", "band": "u8-u9", "start": "2031-06-23", "weeks": 4, "skills": []})
+        }
         "{place}" => super::times::hall("Skerrow hall", 2),
         "password" => json!({"now": jogo::demo::PASSWORD, "password": "a longer way round"}),
         "second-factor" => json!({"password": jogo::demo::PASSWORD}),
         "off" => json!({"password": "a longer way round"}),
+        "team" => json!({"team": id(1)}),
         "{player}" => json!({"name": "Corrected", "birth_month": "2022-04", "strong_foot": "left"}),
         "pace" => json!({"pace_m": null}),
         "archive" => json!({"away": false}),
@@ -288,6 +307,9 @@ async fn every_route_lets_in_the_roles_of_the_table_and_nobody_else() {
             .replace("{person}", other["id"].as_str().unwrap())
             .replace("/session/teams/{team}", &format!("/session{team}"))
             .replace("{place}", &id(5))
+            .replace("{season}", &id(7))
+            .replace("{days_off}", &id(5))
+            .replace("{outline}", &id(5))
             .replace("{code}", code)
             .replace("{invitation}", &id(3));
         let request = || {

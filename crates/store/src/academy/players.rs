@@ -268,6 +268,36 @@ impl Store {
         Ok(tx.commit().await?)
     }
 
+    /// A player goes on in another team, at the end of its squad, with everything that is kept of them but whom they
+    /// stay with at the stations. Errs if another one there has the name.
+    pub async fn move_player(
+        &self,
+        (from, to): (&Team, &Team),
+        player: &Player,
+        by: Uuid,
+        at: Timestamp,
+    ) -> Stored<()> {
+        let mut tx = self.begin().await?;
+        sqlx::query!(
+            "UPDATE player SET team = ?1, place = (SELECT COALESCE(MAX(place), 0) + 1 FROM player WHERE team = ?1)
+             WHERE id = ?2 AND team = ?3",
+            to.id,
+            player.id,
+            from.id
+        )
+        .execute(&mut *tx)
+        .await
+        .map_err(|e| taken(e, Taken::PlayerName { name: player.about.name.clone() }))?;
+        sqlx::query!("DELETE FROM pair_wish WHERE one = ?1 OR other = ?1", player.id)
+            .execute(&mut *tx)
+            .await?;
+        counts::forget(&mut tx, from.id).await?;
+        counts::forget(&mut tx, to.id).await?;
+        let about = format!("{} → {}", of(from), of(to));
+        audit::put(&mut tx, (at, Some(by)), Deed::PlayerMoved, &about).await?;
+        Ok(tx.commit().await?)
+    }
+
     /// A player has left the squad on a day, or is back. What is kept of them stays until its time has passed. Errs if
     /// somebody who comes back has the name of another one by now.
     pub async fn set_left(

@@ -15,6 +15,7 @@ mod library;
 mod milestones;
 mod people;
 mod places;
+mod seasons;
 mod sessions;
 mod settings;
 mod squad;

@@ -167,6 +167,26 @@ async fn a_player_is_corrected_and_keeps_what_was_measured() {
 }
 
 #[tokio::test]
+async fn whoever_goes_on_in_another_team_takes_everything_along_but_the_pairs() {
+    let academy = with_squads().await;
+    says_something_of_everything(&academy).await;
+    let Academy { store, coach, team, other_team, .. } = &academy;
+    let from = store.team(*team).await.unwrap().unwrap();
+    let to = store.team(*other_team).await.unwrap().unwrap();
+    let player = store.players(from.id).await.unwrap().remove(0);
+    let before = store.player_facts(&from, &player).await.unwrap();
+    let squads = (store.players(from.id).await.unwrap().len(), store.players(to.id).await.unwrap().len());
+    store.move_player((&from, &to), &player, *coach, at("20:00:00")).await.unwrap();
+    let now = (store.players(from.id).await.unwrap().len(), store.players(to.id).await.unwrap().len());
+    assert_eq!(now, (squads.0 - 1, squads.1 + 1));
+    assert_eq!(store.players(to.id).await.unwrap().last().unwrap().id, player.id);
+    let after = store.player_facts(&to, &player).await.unwrap();
+    assert_eq!((after.trials, after.presence, after.words), (before.trials, before.presence, before.words));
+    assert_eq!((after.kept_together_with, after.kept_apart_from), (0, 0));
+    assert!(store.pairs(from.id).await.unwrap().is_empty());
+}
+
+#[tokio::test]
 async fn whoever_left_is_seen_nowhere_comes_back_whole_and_is_erased_when_the_time_has_passed() {
     let academy = with_squads().await;
     says_something_of_everything(&academy).await;

@@ -19,7 +19,7 @@ import { NameMenu } from '../people/NameMenu'
 
 /** The order of the work; a club lead looks back on it. */
 const PLACES = {
-  director: ['drills', 'progressions', 'standards', 'plan', 'sessions', 'levels'],
+  director: ['year', 'drills', 'progressions', 'standards', 'plan', 'sessions', 'levels'],
   club_lead: ['drills', 'sessions', 'levels', 'clubs'],
   coach: [],
 } as const

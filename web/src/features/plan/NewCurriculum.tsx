@@ -16,6 +16,7 @@ import { ErrorNote, Loading } from '../../ui/notes'
 import { useClubs } from '../academy/clubs/queries'
 import { useAcademy, useBands } from '../drill/queries'
 import { useSession } from '../people/session'
+import { useSeasons } from '../season/queries'
 import { presetOf, useBeginnings, useCreate } from './queries'
 import { SeasonFields } from './SeasonFields'
 
@@ -63,7 +64,11 @@ const AS_THERE = 'as_there'
 
 /** Where the squads stand, as the server is asked for it. */
 const whose = (present: string): Schemas['Present'] =>
-  present === 'as_written' || present === 'of_band' ? { kind: present } : { kind: 'of_team', team: present }
+  present === 'as_written' || present === 'of_band'
+    ? { kind: present }
+    : present === 'planned' || present === 'forecast'
+      ? { kind: 'as_before', believed: present }
+      : { kind: 'of_team', team: present }
 
 interface StepsProps {
   bands: Schemas['Band'][]
@@ -86,6 +91,7 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
   const [made, setMade] = useState<Partial<Made>>({})
   const set = (next: Partial<Made>) => setMade((before) => ({ ...before, ...next }))
   const own = ownGround(made.from, grounds)
+  const terms = useTerms(today)
 
   const chooseBand = (band: Schemas['Band']) => {
     set({ band, from: undefined, session_min: band.session_min })
@@ -96,7 +102,13 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
     set({
       from,
       name: made.name ?? '',
-      season: { start: soon(today), weeks: wishes.weeks, weekdays: wishes.weekdays, holidays: [] },
+      season: {
+        start: soon(today),
+        weeks: wishes.weeks,
+        holidays: [],
+        ...terms.find(({ first }) => first > today)?.runs,
+        weekdays: wishes.weekdays,
+      },
       session_min: kind === 'curriculum' ? wishes.minutes[0] : made.band?.session_min,
       approach: presetOf(wishes.approach, beginnings.approaches) ?? AS_THERE,
       ground: undefined,
@@ -142,6 +154,7 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
       {step === 1 && <Sources sources={fitting} onChoose={chooseFrom} />}
       {step === 2 && season && (
         <Box sx={{ display: 'grid', gap: 1.5 }}>
+          <Terms terms={terms} season={season} onChoose={(season) => set({ season })} />
           <SeasonFields first season={season} onChange={(season) => set({ season })} />
           <NumberField
             label={t('plan-making-minutes')}
@@ -169,6 +182,45 @@ function Steps({ bands, beginnings, grounds, today }: StepsProps) {
         onBack={() => setStep(step - 1)}
       />
     </Box>
+  )
+}
+
+/** The terms that are not over, the next one first. */
+function useTerms(today: string) {
+  const all = (useSeasons().data ?? []).flatMap(({ id, season, runs }) =>
+    season.terms.map((term, at) => ({
+      id: `${id} ${term.name}`,
+      says: t('plan-making-term', { term: term.name, season: season.name, first: asDay(term.first) }),
+      first: term.first,
+      last: term.last,
+      runs: runs[at],
+    })),
+  )
+  return all.filter(({ last }) => last >= today).sort((one, other) => one.first.localeCompare(other.first))
+}
+
+interface TermsProps {
+  terms: ReturnType<typeof useTerms>
+  season: Schemas['Season']
+  onChoose: (season: Schemas['Season']) => void
+}
+
+/** The terms, from which a curriculum takes its weeks and its days off. */
+function Terms({ terms, season, onChoose }: TermsProps) {
+  if (terms.length === 0) return null
+  const isTaken = ({ runs }: (typeof terms)[number]) =>
+    runs?.start === season.start && runs.weeks === season.weeks
+  return (
+    <Choice
+      label={t('plan-making-terms')}
+      options={terms.map(({ id }) => id)}
+      chosen={terms.filter(isTaken).map(({ id }) => id)}
+      says={(id) => terms.find((term) => term.id === id)?.says}
+      onToggle={(id) => {
+        const runs = terms.find((term) => term.id === id)?.runs
+        if (runs) onChoose({ ...runs, weekdays: season.weekdays })
+      }}
+    />
   )
 }
 
@@ -288,6 +340,8 @@ function LastStep({ made, set, approaches, grounds, teams }: LastStepProps) {
   const asThere = made.approach === AS_THERE
   const whence: Record<string, string> = {
     as_written: from?.kind === 'skills' ? t('plan-making-not-met') : t('plan-making-as-written'),
+    planned: t('plan-wishes-before-planned'),
+    forecast: t('plan-wishes-before-forecast'),
     of_band: t('plan-making-of-band', { band: band?.name ?? '' }),
     ...Object.fromEntries(teams.map((team) => [team.id, t('plan-making-of-team', { team: team.name })])),
   }
@@ -332,13 +386,19 @@ function LastStep({ made, set, approaches, grounds, teams }: LastStepProps) {
         <Typography variant="caption">{t('plan-making-present')}</Typography>
         <Choice
           label={t('plan-making-present')}
-          options={['as_written', 'of_band', ...teams.map((team) => team.id)]}
+          options={['as_written', 'planned', 'forecast', 'of_band', ...teams.map((team) => team.id)]}
           chosen={[made.present ?? 'as_written']}
           says={(id) => whence[id] ?? id}
           onToggle={(present) => set({ present })}
         />
         <Typography variant="body2" color="text.secondary">
-          {made.present && made.present !== 'as_written' ? t('plan-making-present-about') : ''}
+          {made.present && made.present !== 'as_written'
+            ? t(
+                made.present === 'planned' || made.present === 'forecast'
+                  ? 'plan-making-before-about'
+                  : 'plan-making-present-about',
+              )
+            : ''}
         </Typography>
       </Box>
     </Box>

@@ -1,11 +1,12 @@
-// When a curriculum runs: first day, weeks, weekdays, and the weeks that are holidays.
+// When a curriculum runs: first day, weeks, weekdays, the weeks that are holidays, and single days off.
 import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { Schemas } from '../../api/client'
 import { t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
 import { NumberField, TextCell } from '../../ui/fields'
-import { asWeekday } from '../../ui/figures'
+import { asDay, asWeekday } from '../../ui/figures'
 
 type Season = Schemas['Season']
 
@@ -65,6 +66,35 @@ export function SeasonFields({ season, first, onChange }: Props) {
           onToggle={(week) => onChange({ ...season, holidays: toggled(holidays, Number(week)) })}
         />
       </Box>
+      <DaysOffOfSeason season={season} onChange={onChange} />
     </>
+  )
+}
+
+/** Single days without a session, each of which can be taken out; and one more. */
+function DaysOffOfSeason({ season, onChange }: Props) {
+  const off = season.days_off ?? []
+  const set = (days: string[]) => onChange({ ...season, days_off: [...new Set(days)].sort() })
+  const shown = off.filter((day) => season.weekdays.includes(new Date(`${day}T00:00Z`).getUTCDay() || 7))
+  return (
+    <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap', alignItems: 'center' }}>
+      <TextCell
+        label={t('plan-wishes-day-off')}
+        type="date"
+        value=""
+        onChange={(day) => day && set([...off, day])}
+        fullWidth={false}
+      />
+      {shown.map((day) => (
+        <Button
+          key={day}
+          size="small"
+          aria-label={t('plan-wishes-take-out', { what: asDay(day) })}
+          onClick={() => set(off.filter((each) => each !== day))}
+        >
+          {asDay(day)} ×
+        </Button>
+      ))}
+    </Box>
   )
 }

@@ -8,13 +8,14 @@ import { useState } from 'react'
 import type { Curriculum, Schemas, Stage } from '../../api/client'
 import { t } from '../../texts/t'
 import { LateNumber, LateText, SelectCell } from '../../ui/fields'
+import { asDay } from '../../ui/figures'
 import { ErrorNote } from '../../ui/notes'
 import { STAGES } from '../../ui/stages'
 import { useClubs } from '../academy/clubs/queries'
 import { useSkills } from '../drill/queries'
 import { ApproachWishes } from './ApproachWishes'
 import { MasteryChoice } from './MasteryChoice'
-import { type Change, EVERYBODY, useGoalsOfSquads } from './queries'
+import { BELIEVED, type Change, EVERYBODY, useGoalsOfSquads } from './queries'
 import { SeasonFields } from './SeasonFields'
 import { TestWishes } from './TestWishes'
 import { ThemeWishes } from './ThemeWishes'
@@ -221,10 +222,8 @@ function FromSquads({
       .map((team) => ({ value: team.id, says: `${club.name} ${team.name}` })),
   )
   const found = useGoalsOfSquads(view.id, whose)
-  const before = new Map(view.wishes.goals.map((goal) => [goal.skill, goal.present ?? null]))
-  const next = (found.data ?? []).filter(
-    (goal) => before.has(goal.skill) && before.get(goal.skill) !== (goal.present ?? null),
-  )
+  const before = new Map(view.wishes.goals.map((goal) => [goal.skill, goal]))
+  const next = (found.data ?? []).filter((goal) => differs(goal, before.get(goal.skill)))
   const stage = (at: Stage | null | undefined) => (at ? t(`stage-${at}`) : t('plan-wishes-not-met'))
   return (
     <Box sx={{ display: 'grid', gap: 0.75, borderTop: 1, borderColor: 'divider', pt: 1.5 }}>
@@ -232,7 +231,11 @@ function FromSquads({
         label={t('plan-wishes-from-squads')}
         none={t('plan-wishes-from-nobody')}
         value={whose}
-        options={[{ value: EVERYBODY, says: t('plan-wishes-all-squads') }, ...teams]}
+        options={[
+          { value: EVERYBODY, says: t('plan-wishes-all-squads') },
+          ...BELIEVED.map((value) => ({ value, says: t(`plan-wishes-before-${value}`) })),
+          ...teams,
+        ]}
         onChange={setWhose}
       />
       {whose !== '' && found.isError && <ErrorNote error={found.error} />}
@@ -240,9 +243,10 @@ function FromSquads({
         <>
           {next.map((goal) => (
             <Typography key={goal.skill} variant="body2">
+              {goal.last_shown && `${t('plan-wishes-last-shown', { day: asDay(goal.last_shown) })} `}
               {t('plan-wishes-stands', {
                 skill: name(goal.skill),
-                before: stage(before.get(goal.skill)),
+                before: stage(before.get(goal.skill)?.present),
                 now: stage(goal.present),
               })}
             </Typography>
@@ -262,11 +266,17 @@ function FromSquads({
   )
 }
 
-const seasonOf = ({ wishes: { start, weeks, weekdays, holidays } }: Curriculum): Schemas['Season'] => ({
-  start,
-  weeks,
-  weekdays,
-  holidays: holidays ?? [],
+const differs = (goal: Schemas['Goal'], before: Schemas['Goal'] | undefined) =>
+  before !== undefined &&
+  ((before.present ?? null) !== (goal.present ?? null) ||
+    (before.last_shown ?? null) !== (goal.last_shown ?? null))
+
+const seasonOf = ({ wishes }: Curriculum): Schemas['Season'] => ({
+  start: wishes.start,
+  weeks: wishes.weeks,
+  weekdays: wishes.weekdays,
+  holidays: wishes.holidays ?? [],
+  days_off: wishes.days_off ?? [],
 })
 
 function Season({

@@ -1,5 +1,6 @@
 /** By which keys the plan room asks. What follows from a plan is asked for again with every version of it. */
 export const planKeys = {
+  all: ['plan'],
   curricula: ['plan', 'curricula'],
   beginnings: ['plan', 'beginnings'],
   curriculum: (id: string | undefined) => ['plan', 'curriculum', id],

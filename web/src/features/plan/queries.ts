@@ -108,12 +108,21 @@ export const useGoalsOfSquads = (id: string, whose: string) =>
     queryFn: () =>
       data(
         api.GET('/curricula/{id}/goals', {
-          params: { path: { id }, query: whose === EVERYBODY ? {} : { team: whose } },
+          params: { path: { id }, query: queryOf(whose) },
         }),
       ),
     enabled: whose !== '',
     select: useTranslated(),
   })
+/** What may be believed of the curricula before. */
+export const BELIEVED = ['planned', 'forecast'] as const
+
+function queryOf(whose: string) {
+  const believed = BELIEVED.find((each) => each === whose)
+  if (believed) return { believed }
+  return whose === EVERYBODY ? {} : { team: whose }
+}
+
 /** All squads of a band. */
 export const EVERYBODY = 'band'
 

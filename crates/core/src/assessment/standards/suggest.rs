@@ -181,26 +181,45 @@ pub fn suggest(
     });
     let raw: Vec<Option<[(f64, Interval); 3]>> =
         bands.iter().map(|results| bootstrapped(results, places, seed)).collect();
-    let step = protocol.step();
+    let (step, sign) = (protocol.step(), if better == Better::Higher { 1.0 } else { -1.0 });
+    // In steps of the test, more being better.
     let smoothed: [Vec<f64>; 3] = std::array::from_fn(|at| {
-        let sign = if better == Better::Higher { 1.0 } else { -1.0 };
         let known = raw
             .iter()
             .zip(bands)
             .filter_map(|(raw, results)| Some((sign * raw.as_ref()?[at].0, results.len() as f64)));
-        let read = |value: f64| (sign * value / step).round() * step;
-        never_falling(&known.collect::<Vec<_>>()).into_iter().map(|v| (read(v) * 1e6).round() / 1e6).collect()
+        never_falling(&known.collect::<Vec<_>>()).into_iter().map(|value| (value / step).round()).collect()
     });
+    let read = |steps: f64| (sign * steps * step * 1e6).round() / 1e6;
     let mut known = 0;
     raw.into_iter()
         .map(|raw| {
             let raw = raw?;
-            let at = |i: usize| Suggested { raw: raw[i].0, interval: raw[i].1, smoothed: smoothed[i][known] };
+            let apart = a_step_apart(protocol, smoothed.each_ref().map(|all| all[known]));
+            let at = |i: usize| Suggested { raw: raw[i].0, interval: raw[i].1, smoothed: read(apart[i]) };
             let suggestion = Suggestion { building: at(0), secure: at(1), stretching: at(2) };
             known += 1;
             Some(suggestion)
         })
         .collect()
+}
+
+/// Three thresholds in steps of a test, more being better, at least one apart, so that they can be set as they are:
+/// Secure stays where it is, as far as the test has values for the others beside it. As each grows with what it is made
+/// of, none falls with age that did not.
+fn a_step_apart(protocol: &Protocol, [building, secure, stretching]: [f64; 3]) -> [f64; 3] {
+    let (least, most) = protocol.range();
+    let (bottom, top) = match protocol.better() {
+        Better::Higher => ((least / protocol.step()).ceil(), (most / protocol.step()).floor()),
+        // The best that can be: one step above nothing.
+        Better::Lower => (-(most / protocol.step()).floor(), -1.0),
+    };
+    // Where a test has not even three values, nothing can be set.
+    if top - bottom < 2.0 {
+        return [building, secure, stretching];
+    }
+    let secure = secure.clamp(bottom + 1.0, top - 1.0);
+    [building.min(secure - 1.0).max(bottom), secure, stretching.max(secure + 1.0).min(top)]
 }
 
 /// Where thresholds fall with age between neighbouring bands, or do not rise from level to level within one. `bands`
@@ -326,6 +345,19 @@ mod tests {
         assert_eq!(found[0].unwrap().secure.smoothed, 3.0);
     }
 
+    // All alike, or at an end of what the test can give: there is a step between the levels all the same.
+    #[rstest]
+    #[case::all_alike(COUNT, 4.0, [3.0, 4.0, 5.0])]
+    #[case::all_hit(Protocol::Hits { of: 10 }, 10.0, [8.0, 9.0, 10.0])]
+    #[case::nobody_hits(Protocol::Hits { of: 10 }, 0.0, [0.0, 1.0, 2.0])]
+    #[case::two_values(Protocol::Bounces { services: 1, cap: 1 }, 1.0, [1.0, 1.0, 1.0])]
+    #[case::a_course(Protocol::Course { penalty_s: 1.0 }, 9.5, [9.51, 9.5, 9.49])]
+    fn what_is_suggested_can_be_set(#[case] protocol: Protocol, #[case] all: f64, #[case] wanted: [f64; 3]) {
+        let found = suggest(&protocol, &[vec![all; 12]], Percentiles::default(), 1)[0].unwrap().thresholds();
+        assert_eq!(found.lines().map(|(_, at)| at), wanted);
+        assert_eq!(found.in_order(protocol.better()), wanted[0] != wanted[2]);
+    }
+
     #[rstest]
     #[case::falls_with_age(
         5.0,
@@ -368,7 +400,7 @@ mod tests {
             }
             for thresholds in found {
                 let [building, secure, stretching] = thresholds.lines().map(|(_, at)| sign * at);
-                prop_assert!(building <= secure && secure <= stretching);
+                prop_assert!(building < secure && secure < stretching);
             }
         }
     }

@@ -82,6 +82,7 @@ impl Curriculum {
             goals,
             ground,
             holidays: Vec::new(),
+            days_off: Vec::new(),
             themes: BTreeMap::new(),
             weekly: Vec::new(),
             mastery: Vec::new(),

@@ -69,12 +69,16 @@ pub struct Goal {
     /// until the strong one has done Flow.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub other_foot: Option<Stage>,
+    /// The last day before the curriculum on which the squad worked at it, if that is known: its rest counts from then.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "openapi", schema(value_type = Option<String>, format = Date))]
+    pub last_shown: Option<Date>,
 }
 
 impl Goal {
     /// A goal for the strong foot or both.
     pub fn new(skill: SkillId, present: Option<Stage>, goal: Stage) -> Goal {
-        Goal { skill, present, goal, other_foot: None }
+        Goal { skill, present, goal, other_foot: None, last_shown: None }
     }
 
     /// Whether a stage still has to be worked at on the way to the goal.
@@ -140,6 +144,10 @@ pub struct Curriculum {
     /// Weeks without sessions, from 1.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub holidays: Vec<u32>,
+    /// Single days without a session.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    #[cfg_attr(feature = "openapi", schema(value_type = Vec<String>, format = Date))]
+    pub days_off: Vec<Date>,
     /// What weeks are to be about, by their numbers; the others are about what the plan leads to.
     #[serde(default, skip_serializing_if = "BTreeMap::is_empty")]
     pub themes: BTreeMap<u32, Theme>,
@@ -196,10 +204,12 @@ impl Curriculum {
         milestone.band == self.band && self.goals.iter().any(towards)
     }
 
-    /// Its sessions, in order; holiday weeks have none.
+    /// Its sessions, in order; holiday weeks and days off have none.
     pub fn session_days(&self) -> Vec<SessionDay> {
         let mut all = session_days(self.start, self.weeks, &self.days());
-        all.retain(|session_day| !self.holidays.contains(&session_day.week));
+        all.retain(|SessionDay { week, date }| {
+            !self.holidays.contains(week) && !self.days_off.contains(date)
+        });
         all
     }
 
@@ -321,6 +331,12 @@ impl Curriculum {
         if self.weeks > 0 && self.holidays.len() >= self.weeks as usize {
             wrong("/holidays".into(), WishFault::NoWeekLeft.into());
         }
+        if self.days_off.len() > Season::MOST_DAYS_OFF {
+            let fault = RangeFault::Most { count: self.days_off.len(), most: Season::MOST_DAYS_OFF };
+            wrong("/days_off".into(), fault.into());
+        } else if faults.is_empty() && self.session_days().is_empty() {
+            faults.push(InputError::at("/days_off", WishFault::NoWeekLeft));
+        }
         faults
     }
 
@@ -362,6 +378,7 @@ impl Curriculum {
                 goal: goal.goal,
                 needs: skill.all_needs().filter(|need| wanted.contains(need.skill.as_str())).collect(),
                 carries: None,
+                last_shown: goal.last_shown.filter(|last| *last < self.start),
             });
         }
         for (i, sitting) in self.tests.iter().enumerate() {
@@ -491,6 +508,7 @@ mod tests {
                 wall: true,
             },
             holidays: Vec::new(),
+            days_off: Vec::new(),
             testing: Testing::default(),
             tests: Vec::new(),
             side: None,

@@ -2,7 +2,7 @@
 
 use std::collections::BTreeMap;
 
-use jiff::civil::Date;
+use jiff::civil::{Date, Weekday};
 use serde::{Deserialize, Serialize};
 
 use super::Curriculum;
@@ -27,6 +27,10 @@ pub struct Season {
     /// Weeks without sessions, from 1.
     #[serde(default)]
     pub holidays: Vec<u32>,
+    /// Single days without a session, in order; those outside of the weeks say nothing.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    #[cfg_attr(feature = "openapi", schema(value_type = Vec<String>, format = Date))]
+    pub days_off: Vec<Date>,
 }
 
 impl Curriculum {
@@ -37,20 +41,27 @@ impl Curriculum {
             weeks: self.weeks,
             weekdays: self.weekdays.clone(),
             holidays: self.holidays.clone(),
+            days_off: self.days_off.clone(),
         }
     }
 
+    fn runs_in(&mut self, season: &Season) {
+        let Season { start, weeks, weekdays, holidays, days_off } = season.clone();
+        let days_off = days_off.into_iter().filter(|day| season.weeks_have(*day)).collect();
+        (self.start, self.weeks) = (start, weeks);
+        (self.weekdays, self.holidays, self.days_off) = (weekdays, holidays, days_off);
+        self.themes.retain(|week, _| *week <= weeks);
+    }
+
     /// The same wishes and plan in another season. If the start stays, sessions stay on their days, and those whose
-    /// day falls away go with their blocks, locks and tests; where as many weekdays are given as before, each session
-    /// of a week goes to the new day of its place in the week. If the start moves, they keep their order. New sessions
-    /// are as long as most of the others, and empty.
+    /// day falls away go with their blocks and locks, while their tests are taken in the next session with room for
+    /// them; where as many weekdays are given as before, each session of a week goes to the new day of its place in the
+    /// week. If the start moves, they keep their order. New sessions are as long as most of the others, and empty.
     ///
     /// Errs with the faults of the season.
     pub fn in_season(&self, plan: &Plan, season: &Season) -> Result<(Curriculum, Plan), Vec<InputError>> {
         let mut moved = self.clone();
-        (moved.start, moved.weeks) = (season.start, season.weeks);
-        (moved.weekdays, moved.holidays) = (season.weekdays.clone(), season.holidays.clone());
-        moved.themes.retain(|week, _| *week <= season.weeks);
+        moved.runs_in(season);
         let faults = moved.season_faults();
         if !faults.is_empty() {
             return Err(faults);
@@ -63,7 +74,7 @@ impl Curriculum {
             .iter()
             .enumerate()
             .map(|(at, session_day)| match stays {
-                true if other_days => same_place_in_week(&new, at, &old),
+                true if other_days => self.same_place_in_week(&moved, new[at], &old),
                 true => old.iter().position(|before| before.date == session_day.date),
                 false => (at < old.len()).then_some(at),
             })
@@ -79,11 +90,15 @@ impl Curriculum {
                 Some(crate::plan::Lock { session: to(lock.session)?, block: lock.block.clone() })
             })
             .collect();
-        moved.tests = self
-            .tests
-            .iter()
-            .filter_map(|test| Some(super::Sitting { session: to(test.session)?, ..test.clone() }))
-            .collect();
+        let in_session = |test: &super::Sitting, session| super::Sitting { session, ..test.clone() };
+        let stay = self.tests.iter().filter_map(|test| Some(in_session(test, to(test.session)?)));
+        moved.tests = stay.collect();
+        // Those whose session has gone come where there is room beside the others.
+        for test in self.tests.iter().filter(|test| stays && to(test.session).is_none()) {
+            let later = |at: &usize| old.get(test.session).is_some_and(|gone| new[*at].date > gone.date);
+            let next = (0..new.len()).filter(later).find(|at| moved.has_room(*at, test));
+            moved.tests.extend(next.map(|session| in_session(test, session)));
+        }
         let blocks =
             |at: &Option<usize>| at.and_then(|at| plan.sessions.get(at).cloned()).unwrap_or_default();
         Ok((moved, Plan { sessions: from.iter().map(blocks).collect() }))
@@ -110,6 +125,32 @@ impl Curriculum {
         if faults.is_empty() { Ok(new) } else { Err(faults) }
     }
 
+    /// Whether a test can be taken in a session beside those that are taken there.
+    fn has_room(&self, session: usize, test: &super::Sitting) -> bool {
+        let there = || self.tests.iter().filter(|other| other.session == session);
+        let taken = there().fold(test.minutes.0, |taken, other| taken.saturating_add(other.minutes.0));
+        taken <= self.minutes[session].0 && there().all(|other| other.test != test.test)
+    }
+
+    /// The session that had the same place in the same week before the days were others.
+    fn same_place_in_week(
+        &self,
+        moved: &Curriculum,
+        session: SessionDay,
+        before: &[SessionDay],
+    ) -> Option<usize> {
+        let place = moved.week_from_start().iter().position(|day| *day == session.date.weekday())?;
+        let weekday = *self.week_from_start().get(place)?;
+        before.iter().position(|other| other.week == session.week && other.date.weekday() == weekday)
+    }
+
+    /// Its weekdays in the order of its weeks, which begin with the weekday of the start.
+    fn week_from_start(&self) -> Vec<Weekday> {
+        let mut days = self.days();
+        days.sort_by_key(|day| self.start.weekday().until(*day));
+        days
+    }
+
     /// Minutes of most sessions; the longest of those that are equally many.
     fn usual_minutes(&self) -> Minutes {
         let mut count: BTreeMap<Minutes, usize> = BTreeMap::new();
@@ -123,12 +164,15 @@ impl Curriculum {
     }
 }
 
-/// The session that has the same place in the same week of other days.
-fn same_place_in_week(days: &[SessionDay], at: usize, others: &[SessionDay]) -> Option<usize> {
-    let first_of = |days: &[SessionDay], week: u32| days.iter().position(|day| day.week == week);
-    let week = days[at].week;
-    let other = first_of(others, week)? + (at - first_of(days, week)?);
-    others.get(other).filter(|day| day.week == week).map(|_| other)
+impl Season {
+    /// As many days off as there are days in the longest season.
+    pub const MOST_DAYS_OFF: usize = 140;
+
+    /// Whether a day lies within its weeks.
+    pub fn weeks_have(&self, day: Date) -> bool {
+        let days = i64::from((day - self.start).get_days());
+        (0..7 * i64::from(self.weeks)).contains(&days)
+    }
 }
 
 #[cfg(test)]
@@ -194,6 +238,45 @@ mod tests {
         assert_eq!(moved.locks.iter().map(|l| l.session).collect::<Vec<_>>(), locks);
         assert_eq!(moved.tests.iter().map(|t| t.session).collect::<Vec<_>>(), tests);
         assert_eq!(moved.faults(), []);
+    }
+
+    #[rstest]
+    #[case::a_day_without_a_session(&[], &[(0, 10), (3, 10)], &[(0, 10), (3, 10)])]
+    #[case::the_next_has_room(&[0], &[(0, 10), (3, 10)], &[(2, 10), (0, 10)])]
+    #[case::the_next_has_none_left(&[1], &[(1, 40), (2, 10)], &[(1, 10), (2, 40)])]
+    #[case::none_has_room(&[1, 3], &[(1, 35), (2, 10)], &[(1, 10)])]
+    #[case::there_is_no_next(&[3], &[(3, 10)], &[])]
+    fn what_was_to_be_tested_on_a_day_off_is_tested_next(
+        #[case] off: &[usize],
+        #[case] before: &[(usize, u32)],
+        #[case] after: &[(usize, u32)],
+    ) {
+        let (mut wishes, plan) = four();
+        let days = wishes.session_days();
+        let sitting = |(at, (session, minutes)): (usize, &(usize, u32))| super::super::Sitting {
+            session: *session,
+            minutes: Minutes(*minutes),
+            test: called(["four-cuts", "gate-run"][at]),
+            ..wishes.tests[0].clone()
+        };
+        wishes.tests = before.iter().enumerate().map(sitting).collect();
+        let mut days_off: Vec<Date> = off.iter().map(|at| days[*at].date).collect();
+        days_off.extend([date(2031, 9, 2), date(2032, 1, 1)]);
+        let (moved, plan) = wishes.in_season(&plan, &Season { days_off, ..wishes.season() }).unwrap();
+        assert_eq!(moved.tests.iter().map(|test| (test.session, test.minutes.0)).collect::<Vec<_>>(), after);
+        assert_eq!(plan.sessions.len(), 4 - off.len());
+        assert_eq!(moved.days_off.len(), off.len() + 1, "a day outside of the weeks says nothing");
+        assert_eq!(moved.faults(), []);
+    }
+
+    #[test]
+    fn other_days_of_a_week_with_a_day_off_keep_their_places() {
+        let (wishes, plan) = four();
+        // Tuesdays and Saturdays instead of Mondays and Thursdays; the first Tuesday is off.
+        let season = Season { weekdays: vec![2, 6], days_off: vec![date(2031, 9, 2)], ..wishes.season() };
+        let (moved, plan) = wishes.in_season(&plan, &season).unwrap();
+        assert_eq!(blocks(&plan), ["1", "2", "3"]);
+        assert_eq!(moved.session_days()[0].date, date(2031, 9, 6));
     }
 
     #[test]

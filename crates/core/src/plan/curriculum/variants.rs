@@ -131,6 +131,7 @@ impl Curriculum {
                 goal: upto,
                 needs: vec![Need { skill: wish.id.clone(), stage: upto }],
                 carries: Some(wish.id.clone()),
+                last_shown: None,
                 ..wish.clone()
             })
         };

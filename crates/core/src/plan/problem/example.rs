@@ -95,6 +95,7 @@ fn skill(i: u32, size: ExampleSize, rng: &mut impl Rng) -> SkillWish {
         goal,
         needs,
         carries: None,
+        last_shown: None,
     }
 }
 

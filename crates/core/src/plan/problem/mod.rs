@@ -13,6 +13,7 @@ mod weekly;
 
 use std::collections::{BTreeMap, BTreeSet};
 
+use jiff::ToSpan;
 use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
@@ -20,7 +21,7 @@ use crate::drill::levers::{Intensity, Levers};
 use crate::fact::{Fact, Quoted, Value, facts};
 use crate::ids::{DrillId, SkillId, TestId};
 use crate::input::InputError;
-use crate::plan::part::{MISSING, MISSING_CARRIED};
+use crate::plan::part::{MAINTENANCE_DAYS, MISSING, MISSING_CARRIED, RHYTHM_DAYS};
 use crate::technique::skill::{Foot, Need, Stage, Strand};
 use crate::units::{Difficulty, Minutes, Seconds, Share};
 
@@ -104,9 +105,43 @@ pub struct SkillWish {
     /// The skill that is carried over to the other foot, where this is that foot's ladder.
     #[serde(default, skip_serializing_if = "Option::is_none")]
     pub carries: Option<SkillId>,
+    /// The last day before the first session on which the squad worked at it, if that is known.
+    #[serde(default, skip_serializing_if = "Option::is_none")]
+    #[cfg_attr(feature = "openapi", schema(value_type = Option<String>, format = Date))]
+    pub last_shown: Option<Date>,
 }
 
 impl SkillWish {
+    /// From which day its rest before its first exposure counts in a plan that begins on `first`: at the soonest from
+    /// the day from which on a rest counts at all, so that no plan is charged for the days before it begins. `None` if
+    /// the skill is not under way, or nobody knows when it was shown.
+    ///
+    /// ```
+    /// use jiff::civil::date;
+    /// use jogo_core::plan::SkillWish;
+    /// use jogo_core::technique::skill::{Stage, Strand};
+    /// let wish = |present, last_shown| SkillWish {
+    ///     id: "taps".parse().unwrap(), name: "Taps".into(), strand: Strand::BallMastery, present, goal: Stage::Flow,
+    ///     needs: vec![], carries: None, last_shown,
+    /// };
+    /// let first = date(2031, 1, 20);
+    /// let shown = Some(date(2031, 1, 17));
+    /// assert_eq!(wish(Some(Stage::Form), shown).rests_since(first), shown);
+    /// assert_eq!(wish(Some(Stage::Form), Some(date(2030, 12, 1))).rests_since(first), Some(date(2031, 1, 13)));
+    /// assert_eq!(wish(Some(Stage::Scan), Some(date(2030, 12, 1))).rests_since(first), Some(date(2030, 12, 30)));
+    /// assert_eq!(wish(Some(Stage::Scan), None).rests_since(first), Some(first)); // it is kept from the start
+    /// assert_eq!(wish(None, None).rests_since(first), None);
+    /// ```
+    pub fn rests_since(&self, first: Date) -> Option<Date> {
+        let is_kept = self.way().next().is_none();
+        let free = if is_kept { MAINTENANCE_DAYS } else { RHYTHM_DAYS };
+        let soonest = first.saturating_sub(i64::from(free).days());
+        match self.last_shown.filter(|_| self.present.is_some()) {
+            Some(last) => Some(last.max(soonest)),
+            None => is_kept.then_some(first),
+        }
+    }
+
     /// Whether its first exposure is something new (H4, H7): it was not met before, with either foot.
     pub fn is_new(&self) -> bool {
         self.present.is_none() && self.carries.is_none()

@@ -75,8 +75,8 @@ impl Table<'_> {
                 0.0
             }
         };
-        // The day from which a skill is kept is no exposure to jump from.
-        let mut last: Option<(i32, Option<f64>)> = (still == 0).then_some((0, None));
+        // The day from which a skill rests is no exposure to jump from.
+        let mut last: Option<(i32, Option<f64>)> = row.since.map(|day| (day, None));
         let (mut experience, mut known) = (row.experience, 0);
         // In which session each stage was shown last, and of the skill as a whole what is no Contest.
         let (mut latest, mut led_to) = ([When::Never; 4], When::Never);
@@ -211,6 +211,48 @@ mod tests {
     #[case::left_until_the_end(&[(0, FORM), (1, FORM), (2, FLOW), (3, FLOW)], 6.15)]
     fn points_of_a_line_are_counted(#[case] shown: &[(usize, usize)], #[case] points: f64) {
         let line = line(&problem(None, Stage::Flow), &even(shown));
+        assert!((line.points - points).abs() < 1e-9, "{} against {points}", line.points);
+    }
+
+    // By hand, of a skill at Flow that is to come to Flow, two exposures: a session a week, 0.05 for each session until
+    // the second of them. The rest before the first counts from the last day on which it was shown, but at most 7 days
+    // of it lie before the first session (S3). After the second exposure it rests until the last session, on day 63
+    // (S4).
+    #[rstest]
+    #[case::nobody_knows(None, &[(1, FLOW), (2, FLOW)], 0.1 + 8.0)] // 49 days of rest at the end
+    #[case::at_once(Some(30), &[(0, FLOW), (1, FLOW)], 0.05 + 10.0)] // 56 days
+    #[case::a_week_later(Some(30), &[(1, FLOW), (2, FLOW)], 0.1 + 8.0 + 7.0)]
+    #[case::shown_three_days_before(Some(3), &[(1, FLOW), (2, FLOW)], 0.1 + 8.0 + 3.0)]
+    #[case::two_weeks_later(Some(7), &[(2, FLOW), (3, FLOW)], 0.15 + 6.0 + 14.0)]
+    #[case::never(Some(30), &[], 20.5)]
+    fn the_rest_before_the_first_exposure_counts(
+        #[case] last: Option<i32>,
+        #[case] shown: &[(usize, usize)],
+        #[case] points: f64,
+    ) {
+        let mut problem = problem(Some(Stage::Flow), Stage::Flow);
+        problem.skills[0].last_shown = last.map(|days| problem.sessions[0].date - days.days());
+        let line = line(&problem, &even(shown));
+        assert!((line.points - points).abs() < 1e-9, "{} against {points}", line.points);
+    }
+
+    // By hand, of a skill that is kept: it may rest 21 days, of which all may lie before the first session; each
+    // further week costs two points (S4). Ten sessions, one a week: the last is 63 days after the first.
+    #[rstest]
+    #[case::nobody_knows(None, &[3], 6.0)] // 21 days, then 42
+    #[case::shown_a_week_before(Some(7), &[3], 8.0)] // 28 days, then 42
+    #[case::shown_long_before(Some(90), &[3], 12.0)] // 42 days of 21 before the first session, then 42
+    #[case::shown_long_before_and_at_once(Some(90), &[0, 3, 6], 0.0)]
+    #[case::never_again(Some(7), &[], 14.0)] // 70 days
+    fn what_is_kept_rests_from_before(
+        #[case] last: Option<i32>,
+        #[case] shown: &[usize],
+        #[case] points: f64,
+    ) {
+        let mut problem = problem(Some(Stage::Scan), Stage::Flow);
+        problem.skills[0].last_shown = last.map(|days| problem.sessions[0].date - days.days());
+        let shown: Vec<_> = shown.iter().map(|session| (*session, FLOW)).collect();
+        let line = line(&problem, &even(&shown));
         assert!((line.points - points).abs() < 1e-9, "{} against {points}", line.points);
     }
 

@@ -42,6 +42,22 @@ pub struct Solved {
     pub steps: u64,
 }
 
+impl Solved {
+    /// Whether its plan should take the place of another one: that breaks a rule, or has more points.
+    ///
+    /// ```
+    /// use jogo_core::plan::problem::example::{ExampleSize, example};
+    /// use jogo_core::plan::{Plan, solve};
+    /// let problem = example(ExampleSize { weeks: 2, sessions: 2, skills: 4, variants: 12 }, 1);
+    /// let solved = solve(&problem, 1, 2_000).unwrap();
+    /// assert!(solved.beats(&problem, &Plan { sessions: vec![vec![]; 4] }));
+    /// assert!(!solved.beats(&problem, &solved.plan));
+    /// ```
+    pub fn beats(&self, problem: &Problem, there: &Plan) -> bool {
+        !check(problem, there).is_empty() || self.score.total < score(problem, there).total - 1e-9
+    }
+}
+
 /// The best plan found in this many steps. Errs if no legal plan was found, naming the wishes that forbid one if that
 /// can be told.
 pub fn solve(problem: &Problem, seed: u64, steps: u64) -> Result<Solved, Box<Clash>> {

@@ -94,6 +94,9 @@ pub(in crate::plan) struct SkillRow {
     pub tested: When,
     /// What the squad has behind it, in exposures, when the curriculum begins.
     pub experience: f64,
+    /// The day from which it rests before its first exposure, counted from the first session; before that it is
+    /// negative.
+    pub since: Option<i32>,
     /// The difficulty of its easiest variant.
     pub easiest: f64,
     /// What a test is to show of it: the stage, and the session of the test; only stages that are not done before.
@@ -493,6 +496,10 @@ fn skills(problem: &Problem) -> Vec<SkillRow> {
                 opens: Vec::new(),
                 asks: Vec::new(),
                 experience: Experience::before(problem, skill).0,
+                since: problem
+                    .sessions
+                    .first()
+                    .and_then(|first| Some((skill.rests_since(first.date)? - first.date).get_days())),
                 easiest: easiest.get(&skill.id).map_or(0.0, |easiest| easiest.difficulty.0),
                 tested: tested.filter(|_| skill.present.is_none()).into(),
                 shown: problem

@@ -1,6 +1,7 @@
 //! The planner: what it lays is legal, what it scores is right, what it refuses cannot be done.
 
 mod benchmarks;
+mod carry_over;
 mod check;
 mod clash;
 mod edit;
@@ -80,6 +81,7 @@ fn problem(skills: &[Wished<'_>], minutes: &[u32]) -> Problem {
                 goal: *goal,
                 needs: needs.iter().map(|(s, at)| Need { skill: called(s), stage: *at }).collect(),
                 carries: None,
+                last_shown: None,
             })
             .collect(),
     }

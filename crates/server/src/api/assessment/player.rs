@@ -11,7 +11,7 @@ use jogo_store::academy::players::Left;
 use jogo_store::academy::teams::{Player, Team};
 use jogo_store::audit::Deed;
 use jogo_store::erasure::Erased;
-use serde::Serialize;
+use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
 use uuid::Uuid;
@@ -29,6 +29,7 @@ pub fn routes(config: &mut ServiceConfig) {
         .service(progress)
         .service(export)
         .service(correct)
+        .service(move_on)
         .service(leave)
         .service(come_back)
         .service(list_left)
@@ -100,6 +101,32 @@ pub(in crate::api) async fn correct(
     let (team, player) = player_of(&who, &state, path.into_inner(), Act::KeepPlayers).await?;
     let about = said.into_inner().read(state.today().await?)?;
     state.store.correct_player(&team, player.id, &about, who.0.id, state.clock.now()).await?;
+    Ok(HttpResponse::NoContent().finish())
+}
+
+/// Where a player goes on.
+#[derive(Deserialize, ToSchema)]
+#[serde(deny_unknown_fields)]
+pub(in crate::api) struct MovesTo {
+    /// A team for whose players the person may answer as well.
+    team: Uuid,
+}
+
+/// A player goes on in another team, with everything that is kept of them.
+#[utoipa::path(operation_id = "players_move", params(("team" = Uuid, Path), ("player" = Uuid, Path)),
+    request_body = MovesTo, responses((status = 204), (status = 409, body = Problem)))]
+#[put("/teams/{team}/players/{player}/team")]
+pub(in crate::api) async fn move_on(
+    who: SignedIn,
+    state: Data<State>,
+    path: Path<(Uuid, Uuid)>,
+    new: Json<MovesTo>,
+) -> Answer<HttpResponse> {
+    let (from, player) = player_of(&who, &state, path.into_inner(), Act::KeepPlayers).await?;
+    let to = who.team(&state, new.team, Act::KeepPlayers).await?;
+    if to.id != from.id {
+        state.store.move_player((&from, &to), &player, who.0.id, state.clock.now()).await?;
+    }
     Ok(HttpResponse::NoContent().finish())
 }
 

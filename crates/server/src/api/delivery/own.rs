@@ -4,10 +4,14 @@ use crate::facts::Changed;
 use actix_web::HttpResponse;
 use actix_web::web::{Data, Path};
 use actix_web::{get, put};
+use jogo_core::delivery::Said;
+use jogo_core::delivery::team_plan::TeamPlan;
 use jogo_core::fact::Fact;
 use jogo_core::ground::fit::Ground;
 use jogo_core::plan::check;
 use jogo_core::plan::curriculum::Season;
+use jogo_store::academy::teams::Team;
+use jogo_store::delivery::team_plans::Assigned;
 use serde::{Deserialize, Serialize};
 use utoipa::ToSchema;
 use utoipa_actix_web::service_config::ServiceConfig;
@@ -19,6 +23,7 @@ use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
 use crate::views::team_sessions::{TeamEdition, of_team};
+use crate::views::times::ClubTimes;
 
 pub fn routes(config: &mut ServiceConfig) {
     config.service(show).service(settle);
@@ -94,12 +99,26 @@ pub(in crate::api) async fn settle(
     if assigned.version != version {
         return Err(Problem::from(jogo_store::StoreError::Stale));
     }
-    let today = state.today().await?;
-    let read = assigned.clone();
-    let settled = move || read.own.settled(&read.edition, season, ground, &said, today);
-    let settled = actix_web::web::block(settled).await.map_err(|e| Problem::internal(&e))?;
-    let own = settled.map_err(Problem::input)?;
+    let own = settled(&state, &team, &assigned, said, (season, ground)).await?;
     let (by, now) = (who.0.id, state.clock.now());
     state.store.change_team_plan(team.id, &assigned, &own, &Changed::OwnDays.into(), by, now).await?;
     Ok(HttpResponse::NoContent().finish())
+}
+
+/// What a team has of its own on these days and this ground, without sessions on its days off.
+async fn settled(
+    state: &State,
+    team: &Team,
+    assigned: &Assigned,
+    said: Said,
+    (season, ground): (Option<Season>, Option<Ground>),
+) -> Answer<TeamPlan> {
+    let (today, read) = (state.today().await?, assigned.clone());
+    let off = ClubTimes::of(state, &team.club).await?.days_off(team.id);
+    let settled = move || {
+        let own = read.own.settled(&read.edition, season, ground, &said, today)?;
+        own.with_days_off(&read.edition, &said, &off, today)
+    };
+    let settled = actix_web::web::block(settled).await.map_err(|e| Problem::internal(&e))?;
+    settled.map_err(Problem::input)
 }

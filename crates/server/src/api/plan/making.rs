@@ -11,6 +11,7 @@ use jogo_core::academy::band::Band;
 use jogo_core::assessment::milestones::ready::{of_squad, stage_reached};
 use jogo_core::ground::fit::Ground;
 use jogo_core::ids::{BandId, SkillId};
+use jogo_core::plan::carry_over::Believed;
 use jogo_core::plan::curriculum::{Curriculum, Goal, Season};
 use jogo_core::plan::search::solve::usual_steps;
 use jogo_core::plan::{Approach, Plan, solve};
@@ -29,6 +30,7 @@ use crate::sign_in::SignedIn;
 use crate::sign_in::rights::Act;
 use crate::state::State;
 use crate::views::assessment::{Assessment, Bands, stands};
+use crate::views::year::brought_to;
 
 /// What a new curriculum may begin from.
 #[derive(Serialize, ToSchema)]
@@ -137,8 +139,7 @@ impl NewCurriculum {
         let base = self.from.wishes(state, self.ground, self.season.start).await?;
         let wishes = base.copied(self.name, &self.season, self.session_min, self.approach, self.ground);
         let wishes = wishes.map_err(Problem::input)?;
-        let reached = self.present.reached(state, &wishes.band).await?;
-        Ok(wishes.from_where_they_stand(&reached))
+        self.present.applied(state, wishes).await
     }
 }
 
@@ -171,6 +172,11 @@ pub(crate) enum Present {
     /// As it is written in what it begins from.
     #[default]
     AsWritten,
+    /// As the curricula of the band before it end.
+    AsBefore {
+        /// What is believed of them.
+        believed: Believed,
+    },
     /// As the milestones of all squads of the band say.
     OfBand,
     /// As the milestones of one squad say.
@@ -181,12 +187,26 @@ pub(crate) enum Present {
 }
 
 impl Present {
+    /// Sets where the squads of some wishes stand, and when each skill was last shown before them.
+    async fn applied(self, state: &State, wishes: Curriculum) -> Answer<Curriculum> {
+        let believed = match self {
+            Present::AsBefore { believed } => believed,
+            _ => Believed::Planned,
+        };
+        let brought = brought_to(state, &wishes.band, wishes.start, believed).await?;
+        if let Present::AsBefore { .. } = self {
+            return Ok(wishes.carrying(&brought));
+        }
+        let reached = self.reached(state, &wishes.band).await?;
+        Ok(wishes.from_where_they_stand(&reached).rested_since(&brought))
+    }
+
     /// How far most players have come with each skill that milestones speak of; nothing of a skill that they have not
     /// met.
     async fn reached(self, state: &State, band: &BandId) -> Answer<BTreeMap<SkillId, Stage>> {
         let of_band = state.store.teams().await?.into_iter().filter(|team| team.band == *band);
         let teams: Vec<Team> = match self {
-            Present::AsWritten => return Ok(BTreeMap::new()),
+            Present::AsWritten | Present::AsBefore { .. } => return Ok(BTreeMap::new()),
             Present::OfBand => of_band.collect(),
             Present::OfTeam { team } => of_band.filter(|known| known.id == team).collect(),
         };
@@ -237,6 +257,8 @@ pub(crate) async fn create(
 pub(crate) struct OfSquads {
     /// One team of the band; all of them without it.
     team: Option<Uuid>,
+    /// What to assume of the band's earlier curricula, to begin where they end.
+    believed: Option<Believed>,
 }
 
 /// The goals of a curriculum as they would be from where the squads stand today. Nothing is changed by asking.
@@ -252,7 +274,7 @@ pub(crate) async fn goals_of_squads(
 ) -> Answer<Json<Vec<Goal>>> {
     who.may(Act::Plan)?;
     let wishes = draft(&state, *id).await?.curriculum;
-    let present = asked.team.map_or(Present::OfBand, |team| Present::OfTeam { team });
-    let reached = present.reached(&state, &wishes.band).await?;
-    Ok(Json(wishes.from_where_they_stand(&reached).goals))
+    let of_squads = asked.team.map_or(Present::OfBand, |team| Present::OfTeam { team });
+    let present = asked.believed.map_or(of_squads, |believed| Present::AsBefore { believed });
+    Ok(Json(present.applied(&state, wishes).await?.goals))
 }

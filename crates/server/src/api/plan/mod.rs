@@ -22,7 +22,7 @@ use jogo_core::plan::curriculum::{Curriculum, Season};
 use jogo_core::plan::rules::mend::told;
 use jogo_core::plan::search::solve::{STEPS_NEAR, usual_steps};
 use jogo_core::plan::{
-    Clash, Edit, Plan, Price, Problem as PlanProblem, check, edit, price, score, solve, solve_near,
+    Clash, Edit, Plan, Price, Problem as PlanProblem, edit, price, score, solve, solve_near,
 };
 use jogo_core::season::InTime;
 use jogo_store::plan::CurriculumLine;
@@ -256,9 +256,8 @@ fn lay(problem: &PlanProblem, plan: &Plan, wish: &SolveWish) -> Answer<(Option<P
     };
     let solved = solved.map_err(Problem::clash)?;
     let before = score(problem, plan);
-    let better = !check(problem, plan).is_empty() || solved.score.total < before.total - 1e-9;
     let came = |price: Option<Price>, clash: Option<Clash>| Came { price, clash, place: None };
-    if wish.only_better && !better {
+    if wish.only_better && !solved.beats(problem, plan) {
         return Ok((None, came(None, solved.clash)));
     }
     let price = price(&before, &solved.score);

@@ -5,10 +5,12 @@ use std::collections::HashMap;
 use actix_web::web::{Data, Path};
 use actix_web::{HttpRequest, HttpResponse, Responder, post};
 use jiff::civil::Date;
+use jogo_core::delivery::Said;
 use jogo_core::delivery::edition::Edition;
 use jogo_core::delivery::team_plan::{TeamPlan, takes_over};
 use jogo_core::input::{What, short_text};
 use jogo_core::plan::check;
+use jogo_core::season::days_off::DaysOff;
 use jogo_store::academy::teams::Team;
 use jogo_store::audit::Deed;
 use jogo_store::delivery::team_plans::{Assigned, Joining};
@@ -46,26 +48,35 @@ async fn joining(
     for team in teams {
         let latest = by_editions.remove(&team.id).and_then(|mut editions| editions.pop());
         progress.step();
-        if let Some((from, own)) = latest.map(|latest| merged(latest, new, today)).transpose()?.flatten() {
-            joining.push(Joining { team: team.id, from: Some(from), own });
-            continue;
-        }
         if !clubs.contains_key(&team.club) {
             clubs.insert(team.club.clone(), ClubTimes::of(state, &team.club).await?);
         }
-        let own = clubs[&team.club].own_from_the_start(team.id, new, today)?;
+        let times = &clubs[&team.club];
+        let off = times.days_off(team.id);
+        let running = latest.map(|latest| merged(latest, new, &off, today)).transpose()?;
+        if let Some((from, own)) = running.flatten() {
+            joining.push(Joining { team: team.id, from: Some(from), own });
+            continue;
+        }
+        let own = times.own_from_the_start(team.id, new, today)?;
         joining.push(Joining { team: team.id, from: None, own });
     }
     Ok(joining)
 }
 
 /// What a running team makes of a new edition, and from which day on; `None` if it has not begun.
-fn merged(latest: TeamEdition, new: &Edition, today: Date) -> Answer<Option<(Date, TeamPlan)>> {
+fn merged(
+    latest: TeamEdition,
+    new: &Edition,
+    off: &[DaysOff],
+    today: Date,
+) -> Answer<Option<(Date, TeamPlan)>> {
     let TeamEdition { assigned: Assigned { edition, own, .. }, said, .. } = latest;
     let days = own.on_its_days(&edition).map_err(Problem::input)?;
     let Some(from) = takes_over(&own, &days, &said, today) else { return Ok(None) };
-    let merged = own.merged(&edition, new, &said, from).map_err(Problem::input)?;
-    Ok(Some((from, merged)))
+    let merged = own.merged(&edition, new, &said, from);
+    let merged = merged.and_then(|own| own.with_days_off(new, &Said::default(), off, from));
+    Ok(Some((from, merged.map_err(Problem::input)?)))
 }
 
 #[derive(Deserialize, ToSchema)]

@@ -5,10 +5,11 @@ import { deliveryKeys } from '../../delivery/keys'
 import { peopleKeys } from '../../people/keys'
 import { academyKeys } from '../keys'
 
-export const useClubs = () =>
+export const useClubs = (enabled = true) =>
   useQuery({
     queryKey: academyKeys.clubs,
     queryFn: () => data(api.GET('/clubs')),
+    enabled,
     select: useTranslated(),
   })
 

@@ -13,7 +13,7 @@ import { ErrorNote } from '../../../ui/notes'
 import { Sure } from '../../../ui/Sure'
 import { WallChoice } from '../../plan/WallChoice'
 import { useDropPlace, usePutPlace } from './queries'
-import { Refitted } from './SlotsDialog'
+import { Refitted } from './Refitted'
 
 type PlaceView = Schemas['PlaceView']
 

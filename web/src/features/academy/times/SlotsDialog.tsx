@@ -16,6 +16,7 @@ import { NumberField, SelectCell, TextCell } from '../../../ui/fields'
 import { asWeekday } from '../../../ui/figures'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { useSetSlots, useTeamTimes } from './queries'
+import { Refitted } from './Refitted'
 
 type Slot = Schemas['Slot']
 
@@ -149,28 +150,5 @@ function SlotRow({ slot, days, places, onChange, onTakeOut }: RowProps) {
         {t('times-take-out')}
       </Button>
     </Box>
-  )
-}
-
-/** Whose plans were fitted, and whose days stay. */
-export function Refitted({ all, onClose }: { all: Schemas['Refitted'][]; onClose: () => void }) {
-  return (
-    <>
-      <DialogContent sx={{ maxWidth: 560 }}>
-        <Typography role="status">{t('times-refitted')}</Typography>
-        <Box component="ul" sx={{ pl: 2.5, mb: 0 }}>
-          {all.map(({ team, curriculum, days_stay }) => (
-            <Typography key={team + curriculum} component="li">
-              {team}, {curriculum}: {t(days_stay ? 'times-days-stay' : 'times-fitted')}
-            </Typography>
-          ))}
-        </Box>
-      </DialogContent>
-      <DialogActions>
-        <Button variant="contained" onClick={onClose}>
-          {t('close')}
-        </Button>
-      </DialogActions>
-    </>
   )
 }

@@ -15,6 +15,7 @@ import { told } from '../../../texts/told'
 import { asWeekday } from '../../../ui/figures'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { PANEL } from '../../../ui/placing'
+import { DaysOff } from '../../season/DaysOff'
 import { useClubs } from '../clubs/queries'
 import { Places } from './Places'
 import { useClubTimes } from './queries'
@@ -59,11 +60,21 @@ export function TimesPage() {
       </Box>
       <Box component="aside" aria-label={t('times-places')} sx={PANEL}>
         <Places club={club} places={places} />
+        <DaysOff
+          whose={[
+            { kind: 'club', club },
+            ...teams.map(({ id }): Schemas['Whose'] => ({ kind: 'team', team: id })),
+          ]}
+          names={{ [club]: name, ...namesOf(teams) }}
+        />
       </Box>
       {changed && <SlotsDialog team={changed} onClose={() => setChanged(null)} />}
     </Box>
   )
 }
+
+const namesOf = (teams: Schemas['TeamTimes'][]): Record<string, string> =>
+  Object.fromEntries(teams.map(({ id, name }) => [id, name]))
 
 interface WeekProps {
   teams: Schemas['TeamTimes'][]

@@ -18,6 +18,7 @@ import { t } from '../../../texts/t'
 import { SelectCell, TextCell } from '../../../ui/fields'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { Sure } from '../../../ui/Sure'
+import { MoveDialog } from './MoveDialog'
 import { ProgressOnPaper } from './ProgressSheet'
 import { useErase, usePlayerChanges, useProgress, useSquad } from './queries'
 
@@ -30,7 +31,7 @@ export function ProgressPage({ team, toSquad }: Props) {
   const { player = '' } = useParams()
   const { floor } = useTheme()
   const progress = useProgress(team, player)
-  const [doing, setDoing] = useState<'correct' | 'leave' | 'erase' | null>(null)
+  const [doing, setDoing] = useState<'correct' | 'move' | 'leave' | 'erase' | null>(null)
   if (progress.isError && !progress.data) return <ErrorNote error={progress.error} />
   if (!progress.data) return <Loading />
   const of = { team, player, name: progress.data.name, toSquad, onClose: () => setDoing(null) }
@@ -55,6 +56,7 @@ export function ProgressPage({ team, toSquad }: Props) {
             {t('progress-export')}
           </MuiLink>
           <Button onClick={() => setDoing('correct')}>{t('progress-correct')}</Button>
+          <Button onClick={() => setDoing('move')}>{t('progress-move')}</Button>
           <Button onClick={() => setDoing('leave')}>{t('progress-leave')}</Button>
           <Button color="error" onClick={() => setDoing('erase')}>
             {t('progress-erase')}
@@ -63,12 +65,13 @@ export function ProgressPage({ team, toSquad }: Props) {
       </Box>
       {doing === 'erase' && <EraseDialog {...of} />}
       {doing === 'leave' && <LeaveDialog {...of} />}
+      {doing === 'move' && <MoveDialog {...of} />}
       {doing === 'correct' && <CorrectDialog {...of} />}
     </Box>
   )
 }
 
-interface OfPlayer {
+export interface OfPlayer {
   team: string
   player: string
   name: string

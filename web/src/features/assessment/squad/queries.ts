@@ -85,6 +85,11 @@ export function usePlayerChanges(team: string, player: string) {
       mutationFn: () => api.POST('/teams/{team}/players/{player}/leave', { params }),
       onSuccess,
     }),
+    move: useMutation({
+      mutationFn: (to: string) =>
+        api.PUT('/teams/{team}/players/{player}/team', { params, body: { team: to } }),
+      onSuccess,
+    }),
   }
 }
 

@@ -22,6 +22,9 @@ const OwnDialog = lazy(() => import('./OwnDialog').then((m) => ({ default: m.Own
 const SlotsDialog = lazy(() =>
   import('../../academy/times/SlotsDialog').then((m) => ({ default: m.SlotsDialog })),
 )
+const DaysOffDialog = lazy(() =>
+  import('../../season/DaysOffDialog').then((m) => ({ default: m.DaysOffDialog })),
+)
 
 export function WeeksPage() {
   const team = useTeam()
@@ -107,19 +110,22 @@ function LooksAhead({ all, edition }: { all: Schemas['TeamReach'][] | undefined;
   )
 }
 
-/** When and where the team meets, and the way to change it. */
+/** When and where the team meets and on which days it does not, and the way to change that. */
 function Times({ team }: { team: string }) {
-  const [open, setOpen] = useState(false)
+  const [open, setOpen] = useState<'times' | 'off' | null>(null)
+  const close = () => setOpen(null)
   return (
     <Box sx={{ display: 'flex', justifyContent: 'end' }}>
-      <Button size="small" variant="text" onClick={() => setOpen(true)}>
+      <Button size="small" variant="text" onClick={() => setOpen('off')}>
+        {t('off-title')}
+      </Button>
+      <Button size="small" variant="text" onClick={() => setOpen('times')}>
         {t('times-title')}
       </Button>
-      {open && (
-        <Suspense fallback={null}>
-          <SlotsDialog team={team} onClose={() => setOpen(false)} />
-        </Suspense>
-      )}
+      <Suspense fallback={null}>
+        {open === 'times' && <SlotsDialog team={team} onClose={close} />}
+        {open === 'off' && <DaysOffDialog team={team} onClose={close} />}
+      </Suspense>
     </Box>
   )
 }
@@ -136,10 +142,12 @@ function SessionRow({ entry, today, theme }: RowProps) {
   const said = entry.done + entry.short + entry.skipped
   const isToday = entry.date === today
   // Times are those of now: a past session may have been at another one.
-  const when = entry.date >= today ? entry.when : undefined
+  const when = entry.date >= today && entry.upset?.left !== 0 ? entry.when : undefined
   const { upset } = entry
   const state = upset
-    ? `${upset.left === 0 ? t('weeks-cancelled') : t('weeks-shortened', { left: upset.left })}, ${t(`weeks-gone-on-${upset.remedy}`)}`
+    ? upset.day_off && entry.off
+      ? t('off-session', { name: entry.off })
+      : `${upset.left === 0 ? t('weeks-cancelled') : t('weeks-shortened', { left: upset.left })}, ${t(`weeks-gone-on-${upset.remedy}`)}`
     : said > 0
       ? logSaid(entry)
       : entry.date < today

@@ -1,12 +1,13 @@
 // The floor of the plan: weeks and sessions across, one line per skill, a stitch for every exposure.
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { type RefObject, useLayoutEffect, useRef, useState } from 'react'
+import { type RefObject, useLayoutEffect, useState } from 'react'
 import type { Curriculum, Schemas } from '../../../api/client'
 import { planDensity, useRemembered } from '../../../storage/remembered'
 import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
 import { asPercent } from '../../../ui/figures'
+import { useWidth } from '../../../ui/width'
 import type { At } from '../at'
 import { type Change, type Edit, useDelivered } from '../queries'
 import { ShareWishes } from '../ShareWishes'
@@ -165,18 +166,6 @@ function useInSight(frame: RefObject<HTMLDivElement | null>, scale: Scale, sessi
     const [from, to] = [box.scrollLeft + labels, box.scrollLeft + box.clientWidth]
     if (left < from || left + column > to) box.scrollTo({ left: left - labels - column })
   }, [frame, labels, column, across, left])
-}
-
-/** The width of a frame, followed as it changes, in px. */
-function useWidth() {
-  const frame = useRef<HTMLDivElement>(null)
-  const [width, setWidth] = useState(880)
-  useLayoutEffect(() => {
-    const watch = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width))
-    if (frame.current) watch.observe(frame.current)
-    return () => watch.disconnect()
-  }, [])
-  return { frame, width }
 }
 
 /** What is drawn along the lines of the skills: forecasts, needs, threads and tests. */

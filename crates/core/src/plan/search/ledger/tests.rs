@@ -83,6 +83,11 @@ pub fn any_problem(made: u64, most_headers: u32) -> Problem {
             last.needs = vec![Need { skill: first, stage: Stage::Flow }];
         }
     }
+    // Of every other problem it is known when skills were last shown: from yesterday to six weeks ago.
+    let first = problem.sessions[0].date;
+    for (i, skill) in (1..).zip(&mut problem.skills).filter(|_| made % 4 < 2) {
+        skill.last_shown = Some(first - ((13 * i) % 43).days());
+    }
     // Its tests are to show every skill at Form or Flow.
     for test in problem.sessions.iter_mut().flat_map(|session| &mut session.tests) {
         let need =
