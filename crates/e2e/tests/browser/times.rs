@@ -5,6 +5,21 @@ use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 const DIRECTOR: &str = "Pelya Sullstay";
 const COACH: &str = "Selo Torrwick";
 
+/// Whether the device keeps today's session with the new time: it reads ahead, so that other sessions may have it first.
+const IS_KEPT: &str = "return new Promise((done) => {
+    const open = indexedDB.open('jogo');
+    open.onsuccess = () => {
+      const read = open.result.transaction('read').objectStore('read').get('all');
+      read.onsuccess = () => {
+        open.result.close();
+        const kept = (kind) => read.result.clientState.queries.filter(({ queryKey }) => queryKey[1] === kind);
+        const [{ state }] = kept('sessions');
+        const today = kept('session').filter(({ state: s }) => s.data.running_order.date === state.data.today);
+        done(today.length > 0 && JSON.stringify(today).includes('19:15'));
+      };
+    };
+  })";
+
 #[tokio::test]
 async fn a_time_and_a_place_go_from_the_desk_to_the_phone_and_back() -> Result<(), Failed> {
     let server = Server::start()?;
@@ -43,7 +58,8 @@ async fn a_time_and_a_place_go_from_the_desk_to_the_phone_and_back() -> Result<(
     coach.sees("19:15–20:45, Harbour grass").await?;
     coach.presses_link("Today").await?;
     coach.sees("19:15–20:45, Harbour grass").await?;
-    // It is there without network as well.
+    // It is there without network as well, once the device has kept it.
+    coach.waits_until(IS_KEPT).await?;
     coach.loses_the_network().await?;
     coach.reloads().await?;
     coach.sees("19:15–20:45, Harbour grass").await?;
