@@ -11,6 +11,8 @@ const DESK = [
   'ProgressionsPage',
   'BandsPage',
   'SessionsPage',
+  'BookPage',
+  'ChangePage',
   'YearPage',
   'DaysOff',
   'DaysOffDialog',

@@ -35,6 +35,7 @@ const NewCurriculum = lazy(() =>
   import('./features/plan/NewCurriculum').then((m) => ({ default: m.NewCurriculum })),
 )
 const PlanPage = lazy(() => import('./features/plan/PlanPage').then((m) => ({ default: m.PlanPage })))
+const ChangePage = lazy(() => import('./features/season/ChangePage').then((m) => ({ default: m.ChangePage })))
 const YearPage = lazy(() => import('./features/season/YearPage').then((m) => ({ default: m.YearPage })))
 const DrillsPage = lazy(() => import('./features/drill/DrillsPage').then((m) => ({ default: m.DrillsPage })))
 const DrillDesk = lazy(() => import('./features/drill/DrillDesk').then((m) => ({ default: m.DrillDesk })))
@@ -99,6 +100,7 @@ const PrintTest = lazy(() =>
 const PrintHome = lazy(() =>
   import('./features/delivery/home/PrintHome').then((m) => ({ default: m.PrintHome })),
 )
+const BookPage = lazy(() => import('./features/plan/book/BookPage').then((m) => ({ default: m.BookPage })))
 const PrintSession = lazy(() =>
   import('./features/delivery/print/PrintPages').then((m) => ({ default: m.PrintSession })),
 )
@@ -161,10 +163,18 @@ const OpenPages = () => (
 )
 
 /** What is printed. */
+const ofTheYear = (
+  <>
+    <Route path="/year/:season?" element={<YearPage />} />
+    <Route path="/year/:season/change" element={<ChangePage />} />
+  </>
+)
+
 const onPaper = (
   <>
     <Route path="/print/session/:team/:edition/:session" element={<PrintSession />} />
     <Route path="/print/week/:club/:day" element={<PrintWeek />} />
+    <Route path="/print/book" element={<BookPage />} />
     <Route path="/print/home/:team" element={<PrintHome />} />
     <Route path="/print/progress/:team" element={<PrintProgress />} />
     <Route path="/print/test/:team/:test" element={<PrintTest />} />
@@ -217,7 +227,7 @@ function Pages({ look }: { look: Look }) {
           <Route path="/drills/:id" element={<DrillDesk editable />} />
           <Route path="/progressions" element={<ProgressionsPage />} />
           <Route path="/standards/:test?" element={<StandardsPage />} />
-          <Route path="/year/:season?" element={<YearPage />} />
+          {ofTheYear}
           <Route path="/plan" element={<PlanPage />} />
           <Route path="/plan/new" element={<NewCurriculum />} />
           <Route path="/plan/:id" element={<PlanPage />} />

@@ -13,6 +13,7 @@ use demo::called;
 use divan::{Bencher, black_box};
 use jiff::ToSpan;
 use jogo_core::academy::Academy;
+use jogo_core::academy::band::{Band, CutOff};
 use jogo_core::assessment::milestones::to_see::ToSee;
 use jogo_core::delivery::eyes_on::{Ahead, Wanted, eyes_on};
 use jogo_core::delivery::looks::Look;
@@ -30,12 +31,14 @@ use jogo_core::plan::{Problem, benchmark_map, check, score, solve, solve_near};
 use jogo_core::progression::Map;
 use jogo_core::progression::findings::{Around, findings};
 use jogo_core::progression::sheet::lay_out;
+use jogo_core::season::change::{Change, ChangeWish, Child, Squad};
 use jogo_core::technique::score::Score;
 use jogo_core::technique::score::chain::worth_trying;
 use jogo_core::technique::score::kinship::{Comparable, KIN};
 use jogo_core::technique::score::tempo::BodySize;
 use jogo_core::technique::skill::{Need, Skill, Stage};
 use jogo_core::units::{Pace, Seconds};
+use uuid::Uuid;
 
 fn main() {
     divan::main();
@@ -239,6 +242,31 @@ fn calls_of_twelve_words(bencher: Bencher<'_, '_>) {
 /// The size that the planner is measured at: 12 weeks of 3 sessions, 40 skills, 200 variants.
 fn large() -> Problem {
     example(ExampleSize { weeks: 12, sessions: 3, skills: 40, variants: 200 }, 1)
+}
+
+/// Who of 33,000 children goes on where: 200 clubs with twelve teams each.
+#[divan::bench(sample_count = 20)]
+fn season_change_of_33_000(bencher: Bencher<'_, '_>) {
+    let bands: Vec<Band> = serde_json::from_str(include_str!("../../../demo/bands.json")).unwrap();
+    let squad = |n: u128| {
+        let band = &bands[n as usize % 4];
+        let child = |at: u128| Child {
+            id: Uuid::from_u128((n + 1) * 100 + at),
+            name: format!("Child {n} {at}"),
+            born: format!("{}-03", 2031 - u128::from(band.oldest) - at % 2).parse().unwrap(),
+        };
+        Squad {
+            id: Uuid::from_u128(n + 1),
+            name: format!("Club {} {n}", n / 12),
+            club: format!("Club {}", n / 12),
+            band: band.id.clone(),
+            coached: true,
+            children: (0..14).map(child).collect(),
+        }
+    };
+    let squads: Vec<Squad> = (0..2_400).map(squad).collect();
+    let wish = ChangeWish { year: 2032, most: 16, said: Vec::new() };
+    bencher.bench(|| Change::propose(black_box(&squads), &bands, CutOff::default(), &wish));
 }
 
 /// The first legal plan.

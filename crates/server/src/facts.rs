@@ -64,6 +64,7 @@ facts! {
         Beginning = "thing-beginning",
         Place = "thing-place",
         Season = "thing-season",
+        SeasonChange = "thing-season-change",
         DaysOff = "thing-days-off",
     }
 
@@ -103,6 +104,7 @@ facts! {
         MendOfNothing = "entered-mend-of-nothing",
         Left = "entered-left" { minutes: Minutes },
         AlreadyLogged = "entered-already-logged",
+        ChangeLogged = "entered-change-logged",
         BreaksRule = "entered-breaks-rule" { session: usize, broken: Value },
         KeepsName = "entered-keeps-name",
         Spreadsheet = "entered-spreadsheet",

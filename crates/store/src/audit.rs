@@ -56,6 +56,8 @@ pub enum Deed {
     PlayerBack,
     PlayerErased,
     NoteDeleted,
+    SeasonChanged,
+    SeasonChangeTakenBack,
     /// Something that an earlier version noted in words of its own.
     Other,
 }

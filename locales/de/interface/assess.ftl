@@ -6,6 +6,7 @@ board-view = Zeigen
 board-views-board = Tafel
 board-views-groups = Gruppen
 board-views-list = Ergebnisse
+board-views-handover = Übergabe
 board-milestones = Meilensteine
 board-player = Kind
 board-other-foot = Anderer Fuß
@@ -406,3 +407,35 @@ progress-later = { $n ->
 }
 standards-none = Es gibt noch keinen Test. Ein Test sagt, wie gut eine Technik gelingt, und seine Standards sagen, was in welchem Alter gut ist.
 levels-no-bands = Es gibt noch keine Altersgruppe. Hier steht, wie weit die Vereine sind, Altersgruppe für Altersgruppe.
+
+## Übergabe
+
+handover-to = Was diese { $players } Spieler für „{ $name }“ mitbringen (ab { $day }).
+handover-to-draft = Was diese { $players } Spieler für den Entwurf „{ $name }“ mitbringen (ab { $day }).
+handover-to-none = Was diese { $players } Spieler mitbringen. Für sie ist noch kein Curriculum veröffentlicht.
+handover-short = Erwartet, aber nicht bei allen da
+handover-skill = { $skill }, { $stage }
+handover-have = { $have } von { $of } haben es
+handover-needed-by = Nötig für { $skills }
+handover-not-yet = Noch nicht: { $names }
+handover-at = { $name } ({ $stage })
+handover-unseen = Nicht angesehen: { $names }
+handover-bridge = { $n ->
+    [one] Brücke: in den ersten drei Wochen { $n }-mal mehr zeigen
+   *[other] Brücke: in den ersten drei Wochen { $n }-mal mehr zeigen
+} ({ $sessions } Einheiten).
+handover-there = Erwartet, und alle haben es
+handover-unspoken = Erwartet, aber kein Meilenstein zeigt es: Schau selbst hin
+handover-foot = Anderer Fuß zurück
+handover-new = Neu hier
+handover-new-from = { $name } (aus { $team })
+handover-milestones = Meilensteine
+handover-milestone = Meilenstein
+handover-head-have = haben ihn
+handover-head-slipped = verloren
+handover-head-on_the_way = unterwegs
+handover-head-never_seen = nie angesehen
+handover-nobody = { $n ->
+    [one] { $n } weiterer, bei dem noch niemand angesehen wurde.
+   *[other] { $n } weitere, bei denen noch niemand angesehen wurde.
+}

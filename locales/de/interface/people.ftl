@@ -299,6 +299,8 @@ deed-player_left = hat eingetragen, dass ein Kind gegangen ist
 deed-player_back = hat ein Kind zurückgeholt
 deed-player_erased = hat ein Kind gelöscht
 deed-note_deleted = hat eine Notiz gelöscht
+deed-season_changed = hat die Saison gewechselt
+deed-season_change_taken_back = hat einen Saisonwechsel zurückgenommen
 deed-other = etwas anderes
 
 keeping-title = Anmeldungen und was gespeichert bleibt

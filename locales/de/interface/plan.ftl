@@ -425,3 +425,60 @@ benchmarks-test-how = In einem gewöhnlichen Block: schau jeweils auf ein Kind.
 
 plan-forecast-can-be-shown = lässt sich bis zum Ende zeigen
 plan-forecast-not-shown = lässt sich noch nicht zeigen
+
+## Das Curriculum als Buch
+
+book-title = Curriculum als Buch
+book-open = Als Buch lesen oder drucken
+book-open-band = Die Curricula der Altersgruppe als Buch
+book-parts = Was darin steht
+book-part-approach = Wie wir lehren
+book-part-year = Wochen im Überblick
+book-part-weeks = Woche für Woche
+book-part-skills = Fertigkeiten und Meilensteine
+book-part-tests = Tests und Stufen
+book-part-kit = Material und Sicherheit
+book-part-parents = Eine Seite für Eltern
+book-paper = Papier
+book-none = Öffne ein Curriculum oder eine Altersgruppe im Jahr und wähle dort das Buch.
+book-span = { $band }, { $first } bis { $last }
+book-draft = Entwurf
+book-contents = Inhalt
+book-contents-of = Inhalt: { $name }
+book-approach = Wie wir lehren
+book-stages = Eine Fertigkeit wächst in vier Stufen. Jede braucht mehrere Einheiten; eine Einheit zählt einmal.
+book-stage = { $stage }: { $means }, in { $n ->
+    [one] { $n } Einheit
+   *[other] { $n } Einheiten
+}.
+book-ladder-strict = Die nächste Stufe beginnt, wenn die vorige fertig ist.
+book-ladder-overlapping = Die nächste Stufe darf beginnen, sobald die vorige begonnen hat.
+book-ladder-open = Jede Stufe darf jederzeit kommen, schon in der ersten Einheit.
+book-open-play = Mindestens { $first } der Minuten sind zu Beginn Spiel mit offenen Entscheidungen, am Ende { $last }.
+book-success = Gelingen weniger als { $least } der Versuche, wird die Übung leichter, über { $most } schwerer.
+book-shares = So sind die Minuten verteilt:
+book-year = Wochen im Überblick
+book-column-week = Woche
+book-column-sessions = Einheiten
+book-column-theme = Thema
+book-column-tests = Tests
+book-day = { $day } ({ $minutes } min)
+book-week-theme = Woche { $n }: { $theme }
+book-session = { $day }, Einheit { $n }, { $minutes } min
+book-skills = Fertigkeiten und Meilensteine
+book-from-to = von { $from } bis { $to }
+book-new-to = neu, bis { $to }
+book-measured = { $test }: { $reach } mit { $feet }, an { $times } der letzten { $of } Tage
+book-seen = { $test }: gesehen an { $days ->
+    [one] { $days } Tag
+   *[other] { $days } Tagen
+}
+book-tests = Tests und Stufen
+book-level-from = { $level } ab { $value }
+book-level-to = { $level } bis { $value }
+book-taken = Gemacht am { $days }
+book-kit = Material und Sicherheit
+book-kit-about = Das meiste, was eine Einheit braucht.
+book-parents-title = Was dein Kind lernt: { $name }
+book-parents-about = Vom { $first } bis { $last }, in { $sessions } Einheiten. Jedes Kind lernt in seinem eigenen Tempo; diese Sätze sind, wohin der Weg führt.
+book-parents-home = Zehn Minuten mit dem Ball zu Hause helfen am meisten. Frag nach dem Code der Übungsseite: Sie zeigt, wie sich die Füße bewegen.

@@ -117,3 +117,56 @@ off-held = { $n ->
    *[other] die Einheiten am { $days } finden doch statt
 }
 off-session = { $name }: keine Einheit
+
+## Der Saisonwechsel
+
+new-season-title = Wechsel in die Saison { $name }
+new-season-open = Saisonwechsel
+new-season-to-year = Zurück zum Jahr
+new-season-about = Alle kommen in ein Team ihres Alters, im eigenen Verein und mit allem, was über sie gespeichert ist. Sieh es durch und ändere, was du besser weißt. Bevor du bestätigst, geschieht nichts.
+new-season-panel = Der Wechsel im Ganzen
+new-season-ages-on = Das Alter zählt am
+new-season-most = Spieler je Team, höchstens
+new-season-said = { $n ->
+    [one] { $n } Spieler nach deinem Wort
+   *[other] { $n } Spieler nach deinem Wort
+}
+new-season-said-drop = Alle wie vorgeschlagen
+new-season-nothing = Alle bleiben in ihrem Team: An diesem Tag gehört niemand in eine andere Altersgruppe.
+new-season-of-club = { $n ->
+    [0] niemand wechselt
+    [one] { $n } Spieler
+   *[other] { $n } Spieler
+}
+new-season-size = jetzt { $before } Spieler, dann { $after }
+new-season-size-new = neu, mit { $after } Spielern
+new-season-age = { $age } Jahre
+new-season-goes = Wo { $name } weitermacht
+new-season-as-proposed = Wie vorgeschlagen
+new-season-stays-in = Bleibt in { $team }
+new-season-leaves = Verlässt die Akademie
+new-season-outcome = Was dabei herauskommt
+new-season-sum = { $moved ->
+    [one] { $moved } Spieler wechselt
+   *[other] { $moved } Spieler wechseln
+} das Team, { $leaving ->
+    [one] { $leaving } geht
+   *[other] { $leaving } gehen
+}{ $added ->
+    [0] { "" }
+    [one] , { $added } Team kommt dazu
+   *[other] , { $added } Teams kommen dazu
+}.
+new-season-stops = Behebe zuerst, was rot ist.
+new-season-go = Saison wechseln
+new-season-sure = { $says } Du kannst es zurücknehmen, bis in den neuen Teams etwas protokolliert oder gemessen wird. Was über jene gespeichert ist, die gehen, wird nach der Aufbewahrungsfrist gelöscht.
+new-season-made = Bisherige Wechsel
+new-season-made-line = { $day }, { $by }: { $moved } gewechselt, { $left } gegangen
+new-season-is-back = Zurückgenommen.
+new-season-stays = Seither wurde etwas protokolliert oder gemessen: Er bleibt.
+new-season-take-back = Zurücknehmen
+new-season-back-done = { $elsewhere ->
+    [0] Alle sind wieder dort, wo sie waren.
+    [one] Alle sind wieder dort, wo sie waren, außer { $elsewhere } Spieler, der seither gewechselt hat.
+   *[other] Alle sind wieder dort, wo sie waren, außer { $elsewhere } Spielern, die seither gewechselt haben.
+}

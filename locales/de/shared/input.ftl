@@ -114,6 +114,7 @@ row-foot-missing = { $what }: Hier steht nichts. Schreib links oder rechts.
 row-no-foot = { $what }: „{ $written }“ ist weder links noch rechts.
 row-same-name = Name: Zeile { $line } hat denselben Namen. Ergänze einen Anfangsbuchstaben, oder lösche eine der beiden Zeilen.
 row-in-squad = Name: Dieser Spieler ist schon im Kader. Ergänze einen Anfangsbuchstaben, oder lösche die Zeile.
+row-out-of-ages = Am { $date } { $age } Jahre alt, und { $band } ist für { $youngest } bis { $oldest }: trainiert in einer anderen Altersgruppe mit.
 
 line-no-column = In der ersten Zeile fehlt die Spalte „{ $column }“. Nenne die Spalten player, test, side, day und value.
 line-already = Dieses Ergebnis ist schon da. Es ist nichts zu tun.

@@ -248,3 +248,22 @@ year-on-days-off = „{ $curriculum }“ hat { $sessions ->
     [one] eine Einheit am { $date }, der frei ist
    *[other] { $sessions } Einheiten ab dem { $date } an freien Tagen
 } ({ $off }). Nimm sie in den Einstellungen heraus, damit anderswo geplant wird, was sie bringen.
+season-change-too-many = { $team } hätte { $players } Spieler, mehr als { $most }.
+season-change-empty = In { $team } bleibt niemand.
+season-change-no-coach = { $team } hat noch niemanden, der trainiert.
+season-change-one-name = In { $team } wären zwei Spieler namens „{ $name }“. Wähle für einen ein anderes Team, oder ergänze auf der Spielerseite einen Buchstaben.
+season-change-out-of-ages = { $players ->
+    [one] { $players } Spieler liegt
+   *[other] { $players } Spieler liegen
+} außerhalb der Altersgruppe von { $team }, weil du es so gesagt hast.
+season-change-no-band = { $players ->
+    [one] { $players } Spieler bleibt
+   *[other] { $players } Spieler bleiben
+} in { $team }, weil keine Altersgruppe das Alter hat.
+season-change-unsure = { $players ->
+    [one] { $players } Spieler ist
+   *[other] { $players } Spieler sind
+} im Monat des Stichtags geboren und { $players ->
+    [one] zählt
+   *[other] zählen
+} als danach geboren.

@@ -6,6 +6,7 @@ board-view = Show
 board-views-board = Board
 board-views-groups = Groups
 board-views-list = Results
+board-views-handover = Handover
 board-milestones = Milestones
 board-player = Player
 board-other-foot = Other foot
@@ -406,3 +407,35 @@ progress-later = { $n ->
 }
 standards-none = There is no test yet. A test says how well a skill is done, and its standards say what is good at which age.
 levels-no-bands = There is no band yet. Levels show how far the clubs have come, band by band.
+
+## Handover
+
+handover-to = What these { $players } players bring to “{ $name }” (from { $day }).
+handover-to-draft = What these { $players } players bring to the draft “{ $name }” (from { $day }).
+handover-to-none = What these { $players } players bring. No curriculum for them is published yet.
+handover-short = Expected, and not there for everybody
+handover-skill = { $skill }, { $stage }
+handover-have = { $have } of { $of } have it
+handover-needed-by = Needed for { $skills }
+handover-not-yet = Not yet: { $names }
+handover-at = { $name } ({ $stage })
+handover-unseen = Not looked at: { $names }
+handover-bridge = { $n ->
+    [one] Bridge: show it { $n } more time
+   *[other] Bridge: show it { $n } more times
+} within the first three weeks ({ $sessions } sessions).
+handover-there = Expected, and everybody has it
+handover-unspoken = Expected, but no milestone shows it: use your own eyes
+handover-foot = Other foot behind
+handover-new = New here
+handover-new-from = { $name } (from { $team })
+handover-milestones = Milestones
+handover-milestone = Milestone
+handover-head-have = have it
+handover-head-slipped = slipped
+handover-head-on_the_way = on the way
+handover-head-never_seen = never looked at
+handover-nobody = { $n ->
+    [one] { $n } more at which nobody has been looked yet.
+   *[other] { $n } more at which nobody has been looked yet.
+}

@@ -299,6 +299,8 @@ deed-player_left = noted that a player left
 deed-player_back = brought a player back
 deed-player_erased = deleted a player
 deed-note_deleted = deleted a note
+deed-season_changed = changed the season
+deed-season_change_taken_back = took a season change back
 deed-other = something else
 
 keeping-title = Sign-in limits and stored data

@@ -428,3 +428,63 @@ benchmarks-test-how = In an ordinary block: look at one player at a time.
 
 plan-forecast-can-be-shown = can be shown by the end
 plan-forecast-not-shown = cannot be shown yet
+
+## The curriculum as a book
+
+book-title = Curriculum as a book
+book-open = Read or print it as a book
+book-open-band = The band’s curricula as a book
+book-parts = What is in it
+book-part-approach = How we teach
+book-part-year = Weeks at a glance
+book-part-weeks = Week by week
+book-part-skills = Skills and milestones
+book-part-tests = Tests and levels
+book-part-kit = Kit and safety
+book-part-parents = A page for parents
+book-paper = Paper
+book-none = Open a curriculum or a band of the year, and choose its book there.
+book-span = { $band }, { $first } to { $last }
+book-draft = draft
+book-contents = Contents
+book-contents-of = Contents: { $name }
+book-approach = How we teach
+book-stages = A skill grows in four stages. Each needs several sessions; a session counts once.
+book-stage = { $stage }: { $means }, in { $n ->
+    [one] { $n } session
+   *[other] { $n } sessions
+}.
+book-ladder-strict = The next stage begins when the one before is done.
+book-ladder-overlapping = The next stage may begin once the one before has begun.
+book-ladder-open = Any stage may come at any time, even in the first session.
+book-open-play = At least { $first } of the minutes are play with open decisions at first, { $last } at the end.
+book-success = If less than { $least } of the tries come off, the drill is made easier; above { $most }, harder.
+book-shares = So the minutes are shared:
+book-year = Weeks at a glance
+book-column-week = Week
+book-column-sessions = Sessions
+book-column-theme = Theme
+book-column-tests = Tests
+book-day = { $day } ({ $minutes } min)
+book-week-theme = Week { $n }: { $theme }
+book-session = { $day }, session { $n }, { $minutes } min
+book-skills = Skills and milestones
+book-from-to = from { $from } to { $to }
+book-new-to = new, to { $to }
+book-measured = { $test }: { $reach } with { $feet }, on { $times } of the last { $of ->
+    [one] { $of } date
+   *[other] { $of } dates
+}
+book-seen = { $test }: seen on { $days ->
+    [one] { $days } day
+   *[other] { $days } days
+}
+book-tests = Tests and levels
+book-level-from = { $level } from { $value }
+book-level-to = { $level } up to { $value }
+book-taken = Taken on { $days }
+book-kit = Kit and safety
+book-kit-about = The most that any session needs.
+book-parents-title = What your child learns: { $name }
+book-parents-about = From { $first } to { $last }, in { $sessions } sessions. Every child learns at its own speed; these sentences are where the way leads.
+book-parents-home = Ten minutes with a ball at home help most. Ask the coach for the code of the practice page: it shows how the feet move.

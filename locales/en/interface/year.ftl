@@ -117,3 +117,56 @@ off-held = { $n ->
    *[other] the sessions on { $days } take place after all
 }
 off-session = { $name }: no session
+
+## The season change
+
+new-season-title = Change of season { $name }
+new-season-open = Season change
+new-season-to-year = Back to the year
+new-season-about = Everybody goes on in a team of their age, in their own club, with everything that is kept of them. Look through it and change what you know better. Nothing happens before you confirm.
+new-season-panel = The change as a whole
+new-season-ages-on = Ages count on
+new-season-most = Players in a team, at most
+new-season-said = { $n ->
+    [one] { $n } player by your word
+   *[other] { $n } players by your word
+}
+new-season-said-drop = As proposed for all
+new-season-nothing = Everybody stays in their team: nobody is of another age group on that day.
+new-season-of-club = { $n ->
+    [0] nobody moves
+    [one] { $n } player
+   *[other] { $n } players
+}
+new-season-size = { $before } players now, { $after } then
+new-season-size-new = new, with { $after } players
+new-season-age = { $age } years
+new-season-goes = Where { $name } goes on
+new-season-as-proposed = As proposed
+new-season-stays-in = Stays in { $team }
+new-season-leaves = Leaves the academy
+new-season-outcome = What it comes to
+new-season-sum = { $moved ->
+    [one] { $moved } player goes on
+   *[other] { $moved } players go on
+} in another team, { $leaving ->
+    [one] { $leaving } leaves
+   *[other] { $leaving } leave
+}{ $added ->
+    [0] { "" }
+    [one] , { $added } team is added
+   *[other] , { $added } teams are added
+}.
+new-season-stops = Mend what is red first.
+new-season-go = Change the season
+new-season-sure = { $says } You can take it back until something is logged or measured in the new teams. What is kept of whoever leaves is deleted when its time has passed.
+new-season-made = Changes so far
+new-season-made-line = { $day }, { $by }: { $moved } moved, { $left } left
+new-season-is-back = Taken back.
+new-season-stays = Something has been logged or measured since: it stays.
+new-season-take-back = Take it back
+new-season-back-done = { $elsewhere ->
+    [0] Everybody is where they were.
+    [one] Everybody is where they were, except { $elsewhere } player who has been moved since.
+   *[other] Everybody is where they were, except { $elsewhere } players who have been moved since.
+}

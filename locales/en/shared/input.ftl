@@ -114,6 +114,7 @@ row-foot-missing = { $what }: nothing is written here. Write left or right.
 row-no-foot = { $what }: “{ $written }” is neither left nor right.
 row-same-name = Name: line { $line } has the same name. Add an initial, or remove one of the two rows.
 row-in-squad = Name: this player is in the squad already. Add an initial, or remove the row.
+row-out-of-ages = { $age } years old on { $date }, and { $band } is for { $youngest } to { $oldest }: practises up or down.
 
 line-no-column = The first line has no column “{ $column }”. Name the columns player, test, side, day and value.
 line-already = This result is there already. There is nothing to do.

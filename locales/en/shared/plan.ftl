@@ -251,3 +251,19 @@ year-on-days-off = “{ $curriculum }” has { $sessions ->
     [one] a session on { $date }, which is off
    *[other] { $sessions } sessions from { $date } on days that are off
 } ({ $off }). Take them out in its settings, so that what they bring is planned elsewhere.
+season-change-too-many = { $team } would have { $players } players, more than { $most }.
+season-change-empty = Nobody is left in { $team }.
+season-change-no-coach = Nobody coaches { $team } yet.
+season-change-one-name = Two players called “{ $name }” would be in { $team }. Choose another team for one of them, or add an initial on their page.
+season-change-out-of-ages = { $players ->
+    [one] { $players } player is
+   *[other] { $players } players are
+} outside the ages of { $team }, because you said so.
+season-change-no-band = { $players ->
+    [one] { $players } player stays
+   *[other] { $players } players stay
+} in { $team }, because no band has their age.
+season-change-unsure = { $players ->
+    [one] { $players } player was
+   *[other] { $players } players were
+} born in the month of the cut-off day. They count as born after it.

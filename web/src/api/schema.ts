@@ -408,6 +408,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/curricula/{id}/book": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything of a curriculum that is handed out on paper, as it is on the desk. */
+        get: operations["curricula_book"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/curricula/{id}/compare": {
         parameters: {
             query?: never;
@@ -1408,6 +1425,58 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/seasons/{season}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a season change begins with, and those that were made. */
+        get: operations["season_changes_start"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/seasons/{season}/changes/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a season change would do. Nothing changes. */
+        post: operations["season_changes_preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/seasons/{season}/changes/{change}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Makes a season change, all of it or nothing. One that differs by now from what was looked at is not made. */
+        put: operations["season_changes_make"];
+        post?: never;
+        /** Takes a season change back: everybody is where they were. */
+        delete: operations["season_changes_take_back"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/seasons/{season}/plans": {
         parameters: {
             query?: never;
@@ -1851,6 +1920,23 @@ export interface paths {
         };
         /** The runs of a pair of gates so far. */
         get: operations["gates_runs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/teams/{team}/handover": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a squad brings to the curriculum that it begins, and what is missing. */
+        get: operations["handover_read"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2470,6 +2556,12 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        /** @description A day on which ages may count. */
+        AgesOn: {
+            day: string;
+            /** Format: int32 */
+            year: number;
+        };
         /** @description ICC(2,1) with its 95 % interval. */
         Agreement: {
             /**
@@ -2908,6 +3000,66 @@ export interface components {
             standings: components["schemas"]["StandingView"][];
             strong_foot: components["schemas"]["Side"];
         };
+        /** @description A curriculum as a book, as it is on the desk. */
+        Book: {
+            academy: string;
+            approach: components["schemas"]["Approach"];
+            band: string;
+            /** @description What could hurt in any of its drills. */
+            cautions: components["schemas"]["Caution"][];
+            /**
+             * Format: int64
+             * @description The number of its latest edition; absent if none was published.
+             */
+            edition?: number | null;
+            /** @description What to have besides. */
+            gear: components["schemas"]["Gear"];
+            /** Format: uuid */
+            id: string;
+            /** @description Markers to have, by colour: the most that any session needs. */
+            kit: {
+                [key: string]: number;
+            };
+            name: string;
+            sessions: components["schemas"]["RunningOrder"][];
+            shares: {
+                [key: string]: components["schemas"]["Share"];
+            };
+            skills: components["schemas"]["BookSkill"][];
+            /** @description The first day of its first week. */
+            start: string;
+            tests: components["schemas"]["BookTest"][];
+            /** Format: int32 */
+            weeks: number;
+        };
+        /** @description A milestone of the book. */
+        BookMilestone: {
+            evidence: components["schemas"]["Evidence"];
+            says: string;
+            stage: components["schemas"]["Stage"];
+        };
+        /** @description A skill of the book. */
+        BookSkill: {
+            goal: components["schemas"]["Stage"];
+            /** @description The milestones towards its goal. */
+            milestones: components["schemas"]["BookMilestone"][];
+            name: string;
+            present?: components["schemas"]["Stage"] | null;
+            skill: components["schemas"]["SkillId"];
+            strand?: components["schemas"]["Strand"] | null;
+        };
+        /** @description A test of the book. */
+        BookTest: {
+            how: string;
+            id: components["schemas"]["TestId"];
+            name: string;
+            /** @description Whether more is better. */
+            rises: boolean;
+            /** @description The sessions in which it is taken, from 0. */
+            sessions: number[];
+            thresholds?: components["schemas"]["Thresholds"] | null;
+            unit: string;
+        };
         /** @description A rule that a plan breaks, where, and what would mend it. */
         Breach: {
             /** @description The block in it, from 0, if it is one block's fault. */
@@ -2922,6 +3074,15 @@ export interface components {
         /** @description A breach where it stands, and what mends it. */
         BreachHere: components["schemas"]["Breach"] & {
             mend?: components["schemas"]["Mending"] | null;
+        };
+        /** @description How a squad stands with a milestone. */
+        BroughtMilestone: components["schemas"]["MilestoneBrought"] & {
+            /** @description The name of its band. */
+            band: string;
+            says: string;
+            skill_name: string;
+            stage: components["schemas"]["Stage"];
+            strand?: components["schemas"]["Strand"] | null;
         };
         /** @description The address of a calendar. It is shown this once. */
         CalendarAddress: {
@@ -2950,6 +3111,12 @@ export interface components {
             clash?: components["schemas"]["Clash"] | null;
             place?: components["schemas"]["BlockPlace"] | null;
             price?: components["schemas"]["Price"] | null;
+        };
+        /** @description Somebody who has come from another team. */
+        CameFrom: {
+            /** @description The team that they were in before. */
+            from: string;
+            name: string;
         };
         /** @description What came off by an edition, by what the team's coaches said. */
         CameOff: {
@@ -2992,6 +3159,65 @@ export interface components {
          * @enum {string}
          */
         Change: "margin" | "groups" | "tighter" | "squad";
+        /** @description Something that somebody should know. */
+        ChangeFinding: {
+            /** @description What it is. */
+            says: components["schemas"]["Fact"];
+            /** @description Whether the change cannot be made before it is mended. */
+            stops: boolean;
+        };
+        /** @description What a season change begins with. */
+        ChangeStart: {
+            /** @description The days on which ages may count. */
+            days: components["schemas"]["AgesOn"][];
+            /** @description The changes that were made for this season, the last one first. */
+            made: components["schemas"]["MadeView"][];
+            /** @description As most would wish it. */
+            usual: components["schemas"]["ChangeWish"];
+        };
+        /** @description What came of taking a season change back. */
+        ChangeTakenBack: {
+            /** @description How many children stay where they are, because they have been moved since then. */
+            elsewhere: number;
+        };
+        /** @description A proposed season change. */
+        ChangeView: {
+            /** @description The day on which ages count. */
+            ages_on: string;
+            clubs: components["schemas"]["ClubChange"][];
+            findings: components["schemas"]["ChangeFinding"][];
+            leaving: number;
+            moved: number;
+            /** @description Names exactly this proposal: whoever confirms it says so. */
+            stamp: string;
+        };
+        /** @description What is wished of a season change. */
+        ChangeWish: {
+            /**
+             * Format: int32
+             * @description The most children of a team.
+             */
+            most: number;
+            /** @description What was said of single children. */
+            said: components["schemas"]["Exception"][];
+            /**
+             * Format: int32
+             * @description Ages count on the academy's cut-off day of this year.
+             */
+            year: number;
+        };
+        /** @description What changes for a child. */
+        ChildMove: {
+            /** Format: int32 */
+            age: number;
+            goes: components["schemas"]["GoesTo"];
+            name: string;
+            /** Format: uuid */
+            player: string;
+            said: boolean;
+            /** @description The team in which they go on, by name; absent if they leave. */
+            to?: string | null;
+        };
         /** @description What a team chose. */
         Chosen: {
             /**
@@ -3047,6 +3273,11 @@ export interface components {
             locks: components["schemas"]["Lock"][];
             /** @description The tests. */
             tests: components["schemas"]["TestTaken"][];
+        };
+        /** @description What changes in a club. */
+        ClubChange: {
+            name: string;
+            teams: components["schemas"]["TeamChange"][];
         };
         ClubDelivery: {
             club: string;
@@ -3217,6 +3448,12 @@ export interface components {
             shared: number;
             /** @description Each skill. */
             skills: components["schemas"]["SkillCompared"][];
+        };
+        /** @description A season change that somebody has looked at and confirms. */
+        Confirmed: {
+            /** @description Which proposal was looked at. */
+            stamp: string;
+            wish: components["schemas"]["ChangeWish"];
         };
         /**
          * @description What there is to win.
@@ -3409,7 +3646,7 @@ export interface components {
          * @description What was done.
          * @enum {string}
          */
-        Deed: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_moved" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
+        Deed: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_moved" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "season_changed" | "season_change_taken_back" | "other";
         /**
          * Format: double
          * @description An angle, in degrees.
@@ -3862,6 +4099,38 @@ export interface components {
                 seen: components["schemas"]["Seen"];
             };
         };
+        /** @description What was said of one child. */
+        Exception: {
+            /**
+             * Format: uuid
+             * @description Of whom.
+             */
+            player: string;
+            /**
+             * Format: uuid
+             * @description The team in which they go on, which may be their own; absent if they leave the academy.
+             */
+            team?: string | null;
+        };
+        /** @description A skill that the curriculum expects. */
+        ExpectedSkill: {
+            /**
+             * Format: int32
+             * @description Exposures to add to the first three weeks.
+             */
+            bridge?: number | null;
+            /** Format: int32 */
+            have: number;
+            name: string;
+            /** @description The new skills that need it, by name; none where the curriculum goes on from it. */
+            needed_by: string[];
+            short: components["schemas"]["ShortPlayer"][];
+            skill: components["schemas"]["SkillId"];
+            stage: components["schemas"]["Stage"];
+            strand?: components["schemas"]["Strand"] | null;
+            /** @description Whether no milestone speaks of it. */
+            unspoken: boolean;
+        };
         /**
          * @description Where the eyes are.
          * @enum {string}
@@ -4028,6 +4297,15 @@ export interface components {
          * @enum {string}
          */
         FindingKind: "circle" | "unknown" | "later_band" | "no_drill" | "unused_test" | "no_milestone" | "redundant" | "unjoined" | "lonely";
+        /** @description A curriculum that a squad begins. */
+        FirstCurriculum: {
+            /** @description Its sessions in the first three weeks. */
+            first_sessions: number;
+            name: string;
+            /** @description Whether coaches have it. */
+            published: boolean;
+            start: string;
+        };
         /** @description How a drill stands on a ground. */
         Fit: {
             /** @description Whether floor, kit and squad suffice. */
@@ -4226,6 +4504,24 @@ export interface components {
             /** @description The skill. */
             skill: components["schemas"]["SkillId"];
         };
+        /** @description Where a child goes on. */
+        GoesTo: {
+            /** @enum {string} */
+            kind: "team";
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            team: string;
+        } | {
+            /** @description Its place among the new ones, from 0. */
+            at: number;
+            /** @enum {string} */
+            kind: "new";
+        } | {
+            /** @enum {string} */
+            kind: "leaves";
+        };
         /** @description The floor, the kit and the people that a session has. */
         Ground: {
             /**
@@ -4259,6 +4555,20 @@ export interface components {
          * @enum {string}
          */
         Group: "move_on" | "other_foot" | "consolidate";
+        /** @description A handover: one page for the coach who takes a squad. */
+        Handover: {
+            club: string;
+            curriculum?: components["schemas"]["FirstCurriculum"] | null;
+            expected: components["schemas"]["ExpectedSkill"][];
+            milestones: components["schemas"]["BroughtMilestone"][];
+            /** @description Who has come from another team in the last four months. */
+            new: components["schemas"]["CameFrom"][];
+            on: string;
+            /** @description Whose other foot is called behind in a test, by name. */
+            other_foot: string[];
+            players: number;
+            team: string;
+        };
         /** @description What the association says of headers, as the director has entered it. */
         HeadingRule: {
             /**
@@ -5049,6 +5359,20 @@ export interface components {
          * @enum {string}
          */
         Made: "outline" | "draft" | "published";
+        /** @description A change that was made. */
+        MadeView: {
+            by: string;
+            /** Format: uuid */
+            id: string;
+            is_taken_back: boolean;
+            /** Format: int64 */
+            left: number;
+            /** @description Whether it can be taken back: until something is logged or measured of its children or in their new teams. */
+            may_take_back: boolean;
+            /** Format: int64 */
+            moved: number;
+            on: string;
+        };
         /** @description A change of the map. */
         MapChanges: {
             /** @description Skills that are added, or become this. */
@@ -5232,6 +5556,31 @@ export interface components {
             skill: components["schemas"]["SkillId"];
             /** @description How far the skill has come with it. */
             stage: components["schemas"]["Stage"];
+        };
+        /** @description How a squad stands with a milestone. */
+        MilestoneBrought: {
+            /**
+             * Format: int32
+             * @description How many have it: met or kept.
+             */
+            have: number;
+            /** @description Which. */
+            milestone: components["schemas"]["MilestoneId"];
+            /**
+             * Format: int32
+             * @description Of how many nothing was seen.
+             */
+            never_seen: number;
+            /**
+             * Format: int32
+             * @description How many have shown something of it.
+             */
+            on_the_way: number;
+            /**
+             * Format: int32
+             * @description How many had it and show it no more.
+             */
+            slipped: number;
         };
         /** @description The id of a milestone, as `sole-turn-looking-up`. */
         MilestoneId: string;
@@ -6622,6 +6971,7 @@ export interface components {
              * @description Line in the file, from 1.
              */
             line: number;
+            note?: components["schemas"]["Fact"] | null;
             player?: components["schemas"]["NewPlayer"] | null;
             /** @description What the row says, as written, for people to recognise it. */
             written: string;
@@ -7191,6 +7541,12 @@ export interface components {
             strong_foot: components["schemas"]["Side"];
             /** @description Today's trials, in the order in which they were taken. */
             trials: components["schemas"]["TrialView"][];
+        };
+        /** @description Somebody who comes short of what is expected. */
+        ShortPlayer: {
+            name: string;
+            reached?: components["schemas"]["Stage"] | null;
+            unseen: boolean;
         };
         /**
          * @description A foot.
@@ -7812,6 +8168,22 @@ export interface components {
              * @description Players in all, those without any evidence too: a child that nobody has looked at does not have it.
              */
             of: number;
+        };
+        /** @description What changes in a team. */
+        TeamChange: {
+            after: number;
+            band: string;
+            before: number;
+            /** @description Who coaches it after the change. */
+            coaches: string[];
+            /**
+             * Format: uuid
+             * @description Absent of a team that is added.
+             */
+            id?: string | null;
+            /** @description Who goes from it, or stays because somebody said so. */
+            moves: components["schemas"]["ChildMove"][];
+            name: string;
         };
         TeamDelivery: {
             /** @description How far the team's plan has come from the edition that holds now. */
@@ -8849,7 +9221,7 @@ export interface operations {
                 /** @description Only what this person did. */
                 person?: string;
                 /** @description Only this. */
-                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_moved" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
+                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_moved" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "season_changed" | "season_change_taken_back" | "other";
             };
             header?: never;
             path?: never;
@@ -8886,7 +9258,7 @@ export interface operations {
                 /** @description Only what this person did. */
                 person?: string;
                 /** @description Only this. */
-                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_moved" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "other";
+                what?: "academy_begun" | "academy_named" | "settings_changed" | "band_changed" | "band_added" | "starter_taken" | "imported" | "coaches_changed" | "clubs_listed" | "invited" | "invitation_withdrawn" | "joined" | "person_added" | "signed_in" | "sign_in_failed" | "sign_ins_ended" | "password_changed" | "password_link_made" | "password_link_used" | "second_factor_on" | "second_factor_off" | "shut_out" | "let_in_again" | "left_club" | "left_team" | "milestone_set" | "milestone_dropped" | "word_against" | "test_set" | "test_dropped" | "standard_set" | "drill_archived" | "drill_back" | "published" | "player_exported" | "squad_exported" | "results_exported" | "player_corrected" | "player_moved" | "player_left" | "player_back" | "player_erased" | "note_deleted" | "season_changed" | "season_change_taken_back" | "other";
             };
             header?: never;
             path?: never;
@@ -9693,6 +10065,32 @@ export interface operations {
             413: components["responses"]["Problem413"];
             422: components["responses"]["Problem422"];
             428: components["responses"]["Problem428"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    curricula_book: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Book"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
             500: components["responses"]["Problem500"];
         };
     };
@@ -11794,6 +12192,156 @@ export interface operations {
             500: components["responses"]["Problem500"];
         };
     };
+    season_changes_start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeStart"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    season_changes_preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangeWish"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeView"];
+                };
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    season_changes_make: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: string;
+                change: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Confirmed"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            412: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            413: components["responses"]["Problem413"];
+            422: components["responses"]["Problem422"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    season_changes_take_back: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                season: string;
+                change: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChangeTakenBack"];
+                };
+            };
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            500: components["responses"]["Problem500"];
+        };
+    };
     seasons_lay: {
         parameters: {
             query?: never;
@@ -12876,6 +13424,32 @@ export interface operations {
                 };
             };
             400: components["responses"]["Problem400"];
+            401: components["responses"]["Problem401"];
+            403: components["responses"]["Problem403"];
+            404: components["responses"]["Problem404"];
+            408: components["responses"]["Problem408"];
+            500: components["responses"]["Problem500"];
+        };
+    };
+    handover_read: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                team: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Handover"];
+                };
+            };
             401: components["responses"]["Problem401"];
             403: components["responses"]["Problem403"];
             404: components["responses"]["Problem404"];
@@ -13987,8 +14561,8 @@ type ReadonlyArray<T> = [
 ] extends [
     unknown[]
 ] ? Readonly<Exclude<T, undefined>> : Readonly<Exclude<T, undefined>[]>;
-export const pathsAuditGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_moved", "player_left", "player_back", "player_erased", "note_deleted", "other"];
-export const pathsAuditExportGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit/export"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_moved", "player_left", "player_back", "player_erased", "note_deleted", "other"];
+export const pathsAuditGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_moved", "player_left", "player_back", "player_erased", "note_deleted", "season_changed", "season_change_taken_back", "other"];
+export const pathsAuditExportGetParametersQueryWhatValues: ReadonlyArray<FlattenedDeepRequired<paths>["/audit/export"]["get"]["parameters"]["query"]["what"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_moved", "player_left", "player_back", "player_erased", "note_deleted", "season_changed", "season_change_taken_back", "other"];
 export const pathsTeamsTeamResultsGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/results"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
 export const pathsTeamsTeamRosterGetParametersQueryFormValues: ReadonlyArray<FlattenedDeepRequired<paths>["/teams/{team}/roster"]["get"]["parameters"]["query"]["form"]> = ["csv", "xlsx"];
 export const ballLevelValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["BallLevel"]> = ["floor", "air", "bounced", "hands", "gone"];
@@ -14046,7 +14620,7 @@ export const clashingOneOf4KindValues: ReadonlyArray<Extract<FlattenedDeepRequir
 }>["kind"]> = ["held"];
 export const contestValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Contest"]> = ["none", "own_score", "partner"];
 export const countedValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Counted"]> = ["touches", "rounds"];
-export const deedValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Deed"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_moved", "player_left", "player_back", "player_erased", "note_deleted", "other"];
+export const deedValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Deed"]> = ["academy_begun", "academy_named", "settings_changed", "band_changed", "band_added", "starter_taken", "imported", "coaches_changed", "clubs_listed", "invited", "invitation_withdrawn", "joined", "person_added", "signed_in", "sign_in_failed", "sign_ins_ended", "password_changed", "password_link_made", "password_link_used", "second_factor_on", "second_factor_off", "shut_out", "let_in_again", "left_club", "left_team", "milestone_set", "milestone_dropped", "word_against", "test_set", "test_dropped", "standard_set", "drill_archived", "drill_back", "published", "player_exported", "squad_exported", "results_exported", "player_corrected", "player_moved", "player_left", "player_back", "player_erased", "note_deleted", "season_changed", "season_change_taken_back", "other"];
 export const deviceViewValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["DeviceView"]> = ["phone", "computer", "other"];
 export const doseOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Dose"], {
     kind: unknown;
@@ -14111,6 +14685,15 @@ export const gateOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<c
 export const gateOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["Gate"], {
     kind: unknown;
 }>["kind"]> = ["test"];
+export const goesToOneOf0KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["GoesTo"], {
+    kind: unknown;
+}>["kind"]> = ["team"];
+export const goesToOneOf1KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["GoesTo"], {
+    kind: unknown;
+}>["kind"]> = ["new"];
+export const goesToOneOf2KindValues: ReadonlyArray<Extract<FlattenedDeepRequired<components>["schemas"]["GoesTo"], {
+    kind: unknown;
+}>["kind"]> = ["leaves"];
 export const groupValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Group"]> = ["move_on", "other_foot", "consolidate"];
 export const inTimeValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["InTime"]> = ["over", "running", "coming"];
 export const intensityValues: ReadonlyArray<FlattenedDeepRequired<components>["schemas"]["Intensity"]> = ["easy", "brisk", "hard"];

@@ -6,6 +6,7 @@ export interface Messages {
   'board-views-board': null
   'board-views-groups': null
   'board-views-list': null
+  'board-views-handover': null
   'board-milestones': null
   'board-player': null
   'board-other-foot': null
@@ -328,6 +329,29 @@ export interface Messages {
   'progress-later': { n: Value }
   'standards-none': null
   'levels-no-bands': null
+  'handover-to': { players: Value; name: Value; day: Value }
+  'handover-to-draft': { players: Value; name: Value; day: Value }
+  'handover-to-none': { players: Value }
+  'handover-short': null
+  'handover-skill': { skill: Value; stage: Value }
+  'handover-have': { have: Value; of: Value }
+  'handover-needed-by': { skills: Value }
+  'handover-not-yet': { names: Value }
+  'handover-at': { name: Value; stage: Value }
+  'handover-unseen': { names: Value }
+  'handover-bridge': { n: Value; sessions: Value }
+  'handover-there': null
+  'handover-unspoken': null
+  'handover-foot': null
+  'handover-new': null
+  'handover-new-from': { name: Value; team: Value }
+  'handover-milestones': null
+  'handover-milestone': null
+  'handover-head-have': null
+  'handover-head-slipped': null
+  'handover-head-on_the_way': null
+  'handover-head-never_seen': null
+  'handover-nobody': { n: Value }
   'session-kit': null
   'session-markers': { colour: Value; n: Value; name: Value }
   'session-no-kit': null
@@ -1269,6 +1293,8 @@ export interface Messages {
   'deed-player_back': null
   'deed-player_erased': null
   'deed-note_deleted': null
+  'deed-season_changed': null
+  'deed-season_change_taken_back': null
   'deed-other': null
   'keeping-title': null
   'keeping-idle': null
@@ -1647,6 +1673,54 @@ export interface Messages {
   'benchmarks-test-how': null
   'plan-forecast-can-be-shown': null
   'plan-forecast-not-shown': null
+  'book-title': null
+  'book-open': null
+  'book-open-band': null
+  'book-parts': null
+  'book-part-approach': null
+  'book-part-year': null
+  'book-part-weeks': null
+  'book-part-skills': null
+  'book-part-tests': null
+  'book-part-kit': null
+  'book-part-parents': null
+  'book-paper': null
+  'book-none': null
+  'book-span': { band: Value; first: Value; last: Value }
+  'book-draft': null
+  'book-contents': null
+  'book-contents-of': { name: Value }
+  'book-approach': null
+  'book-stages': null
+  'book-stage': { stage: Value; means: Value; n: Value }
+  'book-ladder-strict': null
+  'book-ladder-overlapping': null
+  'book-ladder-open': null
+  'book-open-play': { first: Value; last: Value }
+  'book-success': { least: Value; most: Value }
+  'book-shares': null
+  'book-year': null
+  'book-column-week': null
+  'book-column-sessions': null
+  'book-column-theme': null
+  'book-column-tests': null
+  'book-day': { day: Value; minutes: Value }
+  'book-week-theme': { n: Value; theme: Value }
+  'book-session': { day: Value; n: Value; minutes: Value }
+  'book-skills': null
+  'book-from-to': { from: Value; to: Value }
+  'book-new-to': { to: Value }
+  'book-measured': { test: Value; reach: Value; feet: Value; times: Value; of: Value }
+  'book-seen': { test: Value; days: Value }
+  'book-tests': null
+  'book-level-from': { level: Value; value: Value }
+  'book-level-to': { level: Value; value: Value }
+  'book-taken': { days: Value }
+  'book-kit': null
+  'book-kit-about': null
+  'book-parents-title': { name: Value }
+  'book-parents-about': { first: Value; last: Value; sessions: Value }
+  'book-parents-home': null
   'progressions-title': null
   'progressions-count': { skills: Value; findings: Value }
   'progressions-inspector': null
@@ -1876,6 +1950,35 @@ export interface Messages {
   'off-cancelled': { n: Value; days: Value }
   'off-held': { n: Value; days: Value }
   'off-session': { name: Value }
+  'new-season-title': { name: Value }
+  'new-season-open': null
+  'new-season-to-year': null
+  'new-season-about': null
+  'new-season-panel': null
+  'new-season-ages-on': null
+  'new-season-most': null
+  'new-season-said': { n: Value }
+  'new-season-said-drop': null
+  'new-season-nothing': null
+  'new-season-of-club': { n: Value }
+  'new-season-size': { before: Value; after: Value }
+  'new-season-size-new': { after: Value }
+  'new-season-age': { age: Value }
+  'new-season-goes': { name: Value }
+  'new-season-as-proposed': null
+  'new-season-stays-in': { team: Value }
+  'new-season-leaves': null
+  'new-season-outcome': null
+  'new-season-sum': { moved: Value; leaving: Value; added: Value }
+  'new-season-stops': null
+  'new-season-go': null
+  'new-season-sure': { says: Value }
+  'new-season-made': null
+  'new-season-made-line': { day: Value; by: Value; moved: Value; left: Value }
+  'new-season-is-back': null
+  'new-season-stays': null
+  'new-season-take-back': null
+  'new-season-back-done': { elsewhere: Value }
   'benchmarks-no-milestone': { skill: Value; stage: Value }
   'benchmarks-not-reached': { milestone: Value; skill: Value; stage: Value }
   'benchmarks-no-session': { milestone: Value; test: Value }
@@ -2061,6 +2164,7 @@ export interface Messages {
   'row-no-foot': { what: Value; written: Value }
   'row-same-name': { line: Value }
   'row-in-squad': null
+  'row-out-of-ages': { age: Value; date: Value; band: Value; youngest: Value; oldest: Value }
   'line-no-column': { column: Value }
   'line-already': null
   'line-foot-missing': { test: Value }
@@ -2336,6 +2440,13 @@ export interface Messages {
   'year-share': { strand: Value; percent: Value; wished: Value }
   'year-begun-twice': { skill: Value; band: Value }
   'year-on-days-off': { curriculum: Value; sessions: Value; date: Value; off: Value }
+  'season-change-too-many': { team: Value; players: Value; most: Value }
+  'season-change-empty': { team: Value }
+  'season-change-no-coach': { team: Value }
+  'season-change-one-name': { name: Value; team: Value }
+  'season-change-out-of-ages': { players: Value; team: Value }
+  'season-change-no-band': { players: Value; team: Value }
+  'season-change-unsure': { players: Value }
   'problem-signed-out': null
   'problem-wrong-password': null
   'problem-busy': null
@@ -2398,6 +2509,7 @@ export interface Messages {
   'thing-team': null
   'thing-place': null
   'thing-season': null
+  'thing-season-change': null
   'thing-days-off': null
   'thing-invitation': null
   'thing-person': null
@@ -2438,6 +2550,7 @@ export interface Messages {
   'entered-mend-of-library': null
   'entered-left': { minutes: Value }
   'entered-already-logged': null
+  'entered-change-logged': null
   'entered-breaks-rule': { session: Value; broken: Value }
   'entered-keeps-name': null
   'entered-spreadsheet': null

@@ -6,8 +6,10 @@ use std::collections::BTreeMap;
 use std::fmt;
 use std::str::FromStr;
 
+use jiff::civil::Date;
 use serde::{Deserialize, Serialize};
 
+use crate::academy::roster::{BirthMonth, Row, RowNote};
 use crate::fact::{Fact, facts};
 use crate::ground::layout::{Layout, PathKind};
 use crate::ids::BandId;
@@ -151,6 +153,33 @@ impl Band {
         Some(Band { id, name, youngest, oldest, sources, ..self.clone() })
     }
 
+    /// Notes which players are younger or older than the children of the band, on the cut-off day of a year: they
+    /// practise up or down.
+    ///
+    /// ```
+    /// use jiff::civil::date;
+    /// use jogo_core::academy::band::{Band, CutOff};
+    /// use jogo_core::academy::roster::read;
+    /// let bands: Vec<Band> = serde_json::from_str(include_str!("../../../../demo/bands.json")).unwrap();
+    /// let u8_u9 = bands.iter().find(|band| band.id == "u8-u9").unwrap(); // seven and eight years old
+    /// let list = "name,birth month,strong foot\nUna,2022-04,left\nOlo,2021-12,left\nBrin,2024-01,left\n";
+    /// let mut rows = read(list.as_bytes(), date(2031, 2, 10)).unwrap();
+    /// u8_u9.note_ages(&mut rows, CutOff::default(), 2031);
+    /// let noted: Vec<bool> = rows.iter().map(|row| row.note.is_some()).collect();
+    /// assert_eq!(noted, [false, true, true]); // eight, nine and six on 1 January 2031
+    /// ```
+    pub fn note_ages(&self, rows: &mut [Row], cut_off: CutOff, year: i16) {
+        for row in rows {
+            let Some(player) = &row.player else { continue };
+            let age = cut_off.age(player.birth_month, year);
+            if !(i16::from(self.youngest)..=i16::from(self.oldest)).contains(&age) {
+                let (date, band_name) = (cut_off.in_year(year), self.name.clone());
+                let (youngest, oldest) = (self.youngest, self.oldest);
+                row.note = Some(RowNote::OutOfAges { age, date, band: band_name, youngest, oldest }.into());
+            }
+        }
+    }
+
     /// The numbers that may have a source.
     pub const SOURCED: [&str; 8] = [
         "ages",
@@ -276,10 +305,57 @@ impl CutOff {
     /// assert_eq!(first("08-15"), (8, true));
     /// ```
     pub fn first_month(self) -> (i8, bool) {
-        match jiff::civil::Date::new(2031, self.month, self.day).map(|day| day.days_in_month()) {
+        match Date::new(2031, self.month, self.day).map(|day| day.days_in_month()) {
             Ok(last) if last == self.day => (self.month % 12 + 1, false),
             _ => (self.month, self.day > 1),
         }
+    }
+
+    /// The cut-off day of a year.
+    pub fn in_year(self, year: i16) -> Date {
+        Date::new(year, self.month, self.day).unwrap_or(Date::MAX)
+    }
+
+    /// The year whose cut-off day lies nearest to a day: a season's ages count on the one nearest to its first day.
+    ///
+    /// ```
+    /// use jiff::civil::date;
+    /// use jogo_core::academy::band::CutOff;
+    /// let nearest = |cut_off: &str, day| cut_off.parse::<CutOff>().unwrap().nearest(day);
+    /// assert_eq!(nearest("01-01", date(2031, 8, 1)), 2032); // 153 days ahead, 212 behind
+    /// assert_eq!(nearest("08-31", date(2031, 9, 1)), 2031);
+    /// assert_eq!(nearest("01-01", date(2031, 2, 1)), 2031);
+    /// ```
+    pub fn nearest(self, day: Date) -> i16 {
+        let years = [day.year() - 1, day.year(), day.year() + 1];
+        let apart = |year: &i16| (self.in_year(*year) - day).get_days().abs();
+        years.into_iter().min_by_key(apart).unwrap_or(day.year())
+    }
+
+    /// The age in years, on the cut-off day of a year, of a child who was born in a month. A child who is born on the
+    /// first of a month counts with those of the month; in a month that the cut-off splits, everybody counts with those
+    /// born after it.
+    ///
+    /// ```
+    /// use jogo_core::academy::band::CutOff;
+    /// let age = |cut_off: &str, born: &str| {
+    ///     cut_off.parse::<CutOff>().unwrap().age(born.parse().unwrap(), 2032)
+    /// };
+    /// assert_eq!((age("01-01", "2023-01"), age("01-01", "2022-12")), (8, 9));
+    /// assert_eq!((age("08-31", "2023-08"), age("08-31", "2023-09")), (9, 8));
+    /// assert_eq!(age("12-31", "2023-12"), 9);
+    /// assert_eq!((age("08-15", "2023-07"), age("08-15", "2023-08")), (9, 8));
+    /// ```
+    pub fn age(self, born: BirthMonth, year: i16) -> i16 {
+        let (first, _) = self.first_month();
+        let had_birthday = born.month() < first || (first == 1 && self.month == 12);
+        year - born.year() - i16::from(!had_birthday)
+    }
+
+    /// Whether a month of birth leaves the age on the cut-off day open: the cut-off splits it.
+    pub fn is_unsure(self, born: BirthMonth) -> bool {
+        let (first, is_split) = self.first_month();
+        is_split && born.month() == first
     }
 }
 
@@ -302,9 +378,8 @@ impl FromStr for CutOff {
     /// Reads `MM-DD`; the 29th of February is no cut-off, since most years lack it.
     fn from_str(text: &str) -> Result<CutOff, BandFault> {
         let parts = text.split_once('-').and_then(|(m, d)| Some((m.parse().ok()?, d.parse().ok()?)));
-        let day = parts.and_then(|(month, day)| {
-            jiff::civil::Date::new(2031, month, day).ok().map(|_| CutOff { month, day })
-        });
+        let day =
+            parts.and_then(|(month, day)| Date::new(2031, month, day).ok().map(|_| CutOff { month, day }));
         day.ok_or_else(|| BandFault::NoDayOfTheYear { written: shown(text) })
     }
 }

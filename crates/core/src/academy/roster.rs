@@ -65,6 +65,11 @@ impl BirthMonth {
         BirthMonth { year: day.year(), month: day.month() }
     }
 
+    /// The year.
+    pub fn year(self) -> i16 {
+        self.year
+    }
+
     /// The month, 1 to 12.
     pub fn month(self) -> i8 {
         self.month
@@ -128,6 +133,8 @@ pub struct Row {
     pub player: Option<NewPlayer>,
     /// What is wrong, with the mend.
     pub errors: Vec<Fact>,
+    /// What somebody should know of a player with whom nothing is wrong: that they are out of the band's ages.
+    pub note: Option<Fact>,
 }
 
 facts! {
@@ -150,6 +157,11 @@ facts! {
         NoFoot = "row-no-foot" { what: What, written: String },
         SameName = "row-same-name" { line: u64 },
         InSquad = "row-in-squad",
+    }
+
+    /// What somebody should know of a player.
+    pub enum RowNote {
+        OutOfAges = "row-out-of-ages" { age: i16, date: Date, band: String, youngest: u8, oldest: u8 },
     }
 }
 
@@ -268,7 +280,7 @@ fn row(line: u64, [name, birth, foot]: [&str; 3], today: Date) -> Row {
         }
         _ => None,
     };
-    Row { line, written: [name, birth, foot].map(shown).join(" · "), player, errors }
+    Row { line, written: [name, birth, foot].map(shown).join(" · "), player, errors, note: None }
 }
 
 /// Two rows of one name cannot be told apart beside the pitch: the later one is asked for an initial.

@@ -87,6 +87,18 @@ impl Gear {
         Gear { balls, goals, walls, bibs }
     }
 
+    /// What is enough for both, at different times.
+    ///
+    /// ```
+    /// use jogo_core::delivery::session::Gear;
+    /// let one = Gear { balls: 8, bibs: 0, ..Gear::default() };
+    /// let other = Gear { balls: 4, bibs: 2, ..Gear::default() };
+    /// assert_eq!(one.or_more(other), Gear { balls: 8, bibs: 2, ..Gear::default() });
+    /// ```
+    pub fn or_more(self, other: Gear) -> Gear {
+        self.with(other, u32::max)
+    }
+
     /// The same with each number worked out from both.
     fn with(self, other: Gear, both: fn(u32, u32) -> u32) -> Gear {
         Gear {

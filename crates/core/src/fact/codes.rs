@@ -21,7 +21,7 @@ use crate::library::LibraryFound;
 use crate::plan::rules::{check, clash, mend};
 use crate::plan::{Part, benchmark_map, curriculum, edit, problem, score, upset, why};
 use crate::progression;
-use crate::season::{days_off, slots, year, year_sheet};
+use crate::season::{change, days_off, slots, year, year_sheet};
 use crate::technique::score::{self as touch_score, spoken};
 use crate::technique::skill::{Stage, Strand};
 
@@ -48,6 +48,7 @@ pub fn all() -> Vec<Code> {
         club_list::ClubRowFault::CODES,
         roster::RosterError::CODES,
         roster::RowFault::CODES,
+        roster::RowNote::CODES,
         layout::LayoutFault::CODES,
         layout::Expected::CODES,
         layout::Mend::CODES,
@@ -89,6 +90,7 @@ pub fn all() -> Vec<Code> {
         surfaces::SurfaceSaid::CODES,
         team_plan::TeamFault::CODES,
         days_off::DaysFault::CODES,
+        change::ChangeFound::CODES,
         year::YearFault::CODES,
         year_sheet::YearFound::CODES,
         slots::SlotFault::CODES,

@@ -288,7 +288,7 @@ macro_rules! numbers {
         }
     )*};
 }
-numbers!(u8, i8, u32, i32, u64, usize, f64);
+numbers!(u8, i8, i16, u32, i32, u64, usize, f64);
 
 impl From<String> for Value {
     fn from(text: String) -> Value {

@@ -1,7 +1,9 @@
 //! The season: on which days?
 
 pub mod calendar;
+pub mod change;
 pub mod days_off;
+pub mod handover;
 pub mod slots;
 pub mod year;
 pub mod year_sheet;

@@ -24,6 +24,7 @@ mod progress;
 mod progression;
 mod running_order;
 mod score;
+mod season_change;
 mod series;
 mod session_log;
 mod simulate;

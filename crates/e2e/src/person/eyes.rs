@@ -189,6 +189,12 @@ impl Printed {
         self.0.len()
     }
 
+    /// What stands on one of them, from 1, with single spaces between words.
+    pub fn page(&self, nth: usize) -> String {
+        let page = nth.checked_sub(1).and_then(|at| self.0.get(at));
+        page.map(|page| page.split_whitespace().collect::<Vec<_>>().join(" ")).unwrap_or_default()
+    }
+
     /// Everything on them, with single spaces between words.
     pub fn text(&self) -> String {
         self.0.iter().flat_map(|page| page.split_whitespace()).collect::<Vec<_>>().join(" ")

@@ -5,7 +5,8 @@ use serde_json::Value;
 
 const AXE: &str = include_str!("../../../../web/node_modules/axe-core/axe.min.js");
 
-async fn is_open(person: &Person<'_>, screen: &str) -> Result<(), Failed> {
+/// Finds nothing serious on this screen.
+pub async fn is_open(person: &Person<'_>, screen: &str) -> Result<(), Failed> {
     person.runs(AXE).await?;
     let found = person.runs("return axe.run(document, { resultTypes: ['violations'] }).then((r) => r.violations.filter((v) => ['serious', 'critical'].includes(v.impact)).map((v) => `${v.id}: ${v.nodes.map((n) => n.html).slice(0, 3).join(' | ')}`))").await?;
     assert_eq!(found, Value::Array(Vec::new()), "{screen}");
@@ -106,6 +107,7 @@ async fn the_phone() -> Result<(), Failed> {
         ("/squad", "14 players"),
         ("/squad?view=groups", "Consolidate"),
         ("/squad?view=list", "Download the list"),
+        ("/squad?view=handover", "never looked at"),
         ("/drills", "134 drills"),
         ("/drills/four-colour-box", "touches with the strong foot"),
         ("/test", "Toe taps in 30 s"),

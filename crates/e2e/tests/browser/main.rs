@@ -4,6 +4,7 @@ mod access;
 mod assess;
 mod beginning;
 mod benchmarks;
+mod book;
 mod clubs;
 mod drills;
 mod eyes;

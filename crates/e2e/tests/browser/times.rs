@@ -5,16 +5,18 @@ use jogo_e2e::{Browser, DESK, Failed, PHONE, Person, Server};
 const DIRECTOR: &str = "Pelya Sullstay";
 const COACH: &str = "Selo Torrwick";
 
-/// Whether the device keeps today's session with the new time: it reads ahead, so that other sessions may have it first.
+/// Whether the device keeps today's session with the new time: it reads ahead, so that other sessions may have it
+/// first.
 const IS_KEPT: &str = "return new Promise((done) => {
     const open = indexedDB.open('jogo');
     open.onsuccess = () => {
       const read = open.result.transaction('read').objectStore('read').get('all');
       read.onsuccess = () => {
         open.result.close();
-        const kept = (kind) => read.result.clientState.queries.filter(({ queryKey }) => queryKey[1] === kind);
-        const [{ state }] = kept('sessions');
-        const today = kept('session').filter(({ state: s }) => s.data.running_order.date === state.data.today);
+        const kept = (kind) => (read.result?.clientState.queries ?? [])
+          .filter(({ queryKey }) => queryKey[1] === kind).map(({ state }) => state.data);
+        const [all] = kept('sessions');
+        const today = kept('session').filter((each) => each.running_order?.date === all?.today);
         done(today.length > 0 && JSON.stringify(today).includes('19:15'));
       };
     };

@@ -189,9 +189,17 @@ async fn ready(state: &State) -> Answer<()> {
     Ok(())
 }
 
+/// The address as a browser on this machine takes it: it cannot go to every address at once.
+fn here(at: SocketAddr) -> String {
+    match at.ip().is_unspecified() {
+        true => format!("http://localhost:{}", at.port()),
+        false => format!("http://{at}"),
+    }
+}
+
 /// Where the academy is open, and whom the demo offers.
 async fn welcome(state: &State, at: SocketAddr) -> Result<String, String> {
-    let address = state.reached.public.as_ref().map_or_else(|| format!("http://{at}"), PublicUrl::origin);
+    let address = state.reached.public.as_ref().map_or_else(|| here(at), PublicUrl::origin);
     let mut says = format!("Jogo is open at {address}\n");
     if state.demo {
         says +=
@@ -206,4 +214,20 @@ async fn welcome(state: &State, at: SocketAddr) -> Result<String, String> {
         says += &format!("  {address}/begin/{secret}\n");
     }
     Ok(says)
+}
+
+#[cfg(test)]
+mod tests {
+    use std::net::SocketAddr;
+
+    use rstest::rstest;
+
+    use super::here;
+
+    #[rstest]
+    #[case::one_address(SocketAddr::from(([127, 0, 0, 1], 7300)), "http://127.0.0.1:7300")]
+    #[case::every_address(SocketAddr::from(([0, 0, 0, 0], 7300)), "http://localhost:7300")]
+    fn a_browser_can_go_where_it_is_sent(#[case] at: SocketAddr, #[case] said: &str) {
+        assert_eq!(here(at), said);
+    }
 }

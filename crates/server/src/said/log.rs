@@ -187,10 +187,11 @@ fn outcome(editions: &[Known], s: OutcomeSaid) -> Result<OutcomeEntry, Wrong> {
 }
 
 fn here(team: &TeamNow, s: PresenceSaid) -> Result<PresenceEntry, Wrong> {
+    let day = team.day("day", &s.day)?;
     Ok(PresenceEntry {
         id: s.id,
-        player: team.player(s.player)?,
-        day: team.day("day", &s.day)?,
+        player: team.player(s.player, day)?,
+        day,
         present: s.present,
         said_at: said_at(&s.said_at)?,
     })
@@ -204,7 +205,8 @@ fn note(team: &TeamNow, s: NoteSaid) -> Result<NoteEntry, Wrong> {
     if s.about.len() > MOST_ABOUT {
         return Err(("about", Entered::AtMost { most: MOST_ABOUT }.into()));
     }
+    let day = team.day("day", &s.day)?;
     // Whoever left the squad while the note waited on a phone is no reason to refuse it.
-    let about = s.about.into_iter().filter(|player| team.player(*player).is_ok()).collect();
-    Ok(NoteEntry { id: s.id, day: team.day("day", &s.day)?, says, about, said_at: said_at(&s.said_at)? })
+    let about = s.about.into_iter().filter(|player| team.player(*player, day).is_ok()).collect();
+    Ok(NoteEntry { id: s.id, day, says, about, said_at: said_at(&s.said_at)? })
 }

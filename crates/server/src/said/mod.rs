@@ -12,7 +12,7 @@ pub mod words;
 
 use crate::facts::Entered;
 use jogo_core::fact::Fact;
-use std::collections::BTreeSet;
+use std::collections::{BTreeMap, BTreeSet};
 
 use jiff::Timestamp;
 use jiff::civil::Date;
@@ -32,17 +32,22 @@ type Wrong = (&'static str, Fact);
 struct TeamNow {
     today: Date,
     squad: BTreeSet<Uuid>,
+    /// Who was in the squad before, each with the first day on which they were in it no more.
+    earlier: BTreeMap<Uuid, Date>,
 }
 
 impl TeamNow {
     async fn of(state: &State, team: Uuid) -> Answer<TeamNow> {
         let squad = state.store.players(team).await?.into_iter().map(|player| player.id).collect();
-        Ok(TeamNow { today: state.today().await?, squad })
+        let earlier = state.store.earlier_players(team).await?;
+        Ok(TeamNow { today: state.today().await?, squad, earlier })
     }
 
-    /// A player of the squad.
-    fn player(&self, said: Uuid) -> Result<Uuid, Wrong> {
-        match self.squad.contains(&said) {
+    /// A player who was in the squad on a day. What is said of them may have waited on a device until they were in
+    /// another one.
+    fn player(&self, said: Uuid, day: Date) -> Result<Uuid, Wrong> {
+        let was_there = self.earlier.get(&said).is_some_and(|until| day < *until);
+        match was_there || self.squad.contains(&said) {
             true => Ok(said),
             false => Err(("player", Entered::NotInSquad.into())),
         }
@@ -160,9 +165,13 @@ mod tests {
     #[test]
     fn only_players_of_the_squad_are_spoken_of() {
         let (known, stranger) = (Uuid::from_u128(1), Uuid::from_u128(2));
-        let team = TeamNow { today: TODAY, squad: [known].into() };
-        assert_eq!(team.player(known), Ok(known));
-        assert_eq!(team.player(stranger).unwrap_err().0, "player");
+        let gone = Uuid::from_u128(3);
+        let team = TeamNow { today: TODAY, squad: [known].into(), earlier: [(gone, TODAY)].into() };
+        assert_eq!(team.player(known, TODAY), Ok(known));
+        assert_eq!(team.player(stranger, TODAY).unwrap_err().0, "player");
+        // Of whoever has moved, what was seen before still comes in.
+        assert_eq!(team.player(gone, date(2031, 2, 9)), Ok(gone));
+        assert_eq!(team.player(gone, TODAY).unwrap_err().0, "player");
         assert_eq!(team.day("taken_on", "soon").unwrap_err().0, "taken_on");
     }
 

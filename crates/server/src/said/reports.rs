@@ -58,11 +58,12 @@ fn new_report(team: &TeamNow, now: Timestamp, said: ReportSaid) -> Result<SelfRe
         ));
     }
     name_in_files(&said.drill).map_err(|fault| ("drill", fault.into()))?;
+    let day = team.day("day", &said.day)?;
     Ok(SelfReport {
         id: said.id,
-        player: team.player(said.player)?,
+        player: team.player(said.player, day)?,
         drill: said.drill,
-        day: team.day("day", &said.day)?,
+        day,
         best: said.best,
         said_at: said_at(&said.said_at)?.min(now),
     })

@@ -84,7 +84,6 @@ impl TrialsSaid {
 fn new_trial(team: &TeamNow, tests: &[Test], said: TrialSaid) -> Result<NewTrial, Wrong> {
     let test = tests.iter().find(|t| t.id == said.test);
     let test = test.ok_or_else(|| ("test", Entered::NoTest.into()))?;
-    let player = team.player(said.player)?;
     if test.per_side != said.side.is_some() {
         let test_name = test.name.clone();
         let wrong = match test.per_side {
@@ -102,6 +101,7 @@ fn new_trial(team: &TeamNow, tests: &[Test], said: TrialSaid) -> Result<NewTrial
         Some(day) => day,
         None => team.day("taken_on", &said.taken_on)?,
     };
+    let player = team.player(said.player, taken_on)?;
     let at = said_at(&said.said_at)?;
     let value = test.value(said.value).map_err(|fault| ("value", fault.into()))?;
     if matches!(test.protocol, Protocol::Points { .. }) || !said.marks.is_empty() {

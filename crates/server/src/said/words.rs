@@ -59,14 +59,14 @@ impl WordsSaid {
 }
 
 fn new_word(team: &TeamNow, milestones: &[Milestone], said: WordSaid) -> Result<NewWord, Wrong> {
-    let player = team.player(said.player)?;
+    let on = team.day("day", &said.day)?;
+    let player = team.player(said.player, on)?;
     if !milestones.iter().any(|milestone| milestone.id == said.milestone) {
         return Err(("milestone", Entered::NoMilestone.into()));
     }
     let reason = short_text(&said.reason, LONGEST_REASON, What::Reason);
     let reason = reason.map_err(|fault| ("reason", fault.into()))?;
     let at = said_at(&said.said_at)?;
-    let on = team.day("day", &said.day)?;
     let word = Override { on, verdict: said.verdict, reason, by: String::new() };
     Ok(NewWord { id: said.id, player, milestone: said.milestone, word, said_at: at })
 }

@@ -2,11 +2,13 @@
 
 pub mod assessment;
 pub mod board;
+pub mod book;
 pub mod club_list;
 pub mod clubs;
 pub mod drafts;
 pub mod drills;
 pub mod eyes;
+pub mod handover;
 pub mod hinges;
 pub mod map;
 pub mod named;
@@ -17,6 +19,7 @@ pub mod questions;
 pub mod refit;
 pub mod repeatability;
 pub mod scores;
+pub mod season_change;
 pub mod session_log;
 pub mod sheet;
 pub mod skills;

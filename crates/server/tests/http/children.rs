@@ -226,3 +226,18 @@ async fn a_note_points_at_a_child_who_is_found_by_the_name_that_they_have_now_un
     let read = coach.gets(&session).await.body["log"]["note_about"].clone();
     assert_eq!(read.as_array().unwrap().iter().map(|each| &each["id"]).collect::<Vec<_>>(), [&json!(other)]);
 }
+
+#[actix_web::test]
+async fn whoever_is_out_of_the_ages_of_a_band_is_named_before_they_join() {
+    let academy = academy().await;
+    let coach = academy.signed_in(COACH).await;
+    let list = "name,birth month,strong foot\nQuillen,2022-04,left\nQuarrel,2020-06,right\n";
+    let path = format!("{}/roster", coach.team().await);
+    let request = own_page(Method::POST, &path).insert_header(("content-type", "text/csv")).set_payload(list);
+    let rows = coach.sends(request).await.body["rows"].clone();
+    // Eight and ten years old on 1 January 2031, in a band of seven and eight.
+    assert!(rows[0]["note"].is_null(), "{rows}");
+    let note = &rows[1]["note"];
+    assert_eq!((&note["code"], &note["age"]), (&json!("row-out-of-ages"), &json!(10)));
+    assert!(!rows[1]["player"].is_null(), "they may join all the same");
+}

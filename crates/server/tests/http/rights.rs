@@ -137,12 +137,18 @@ const MORE: [(&str, &str, &[&str]); 25] = [
 ];
 
 /// What these change is there once at most, or only for somebody else: whoever may do it is told that it is not there.
-const ONCE: [(&str, &str, &[&str]); 40] = [
+const ONCE: [(&str, &str, &[&str]); 46] = [
     ("GET", "/seasons", &[DIRECTOR]),
     ("PUT", "/seasons/{season}", &[DIRECTOR]),
     ("DELETE", "/seasons/{season}", &[DIRECTOR]),
     ("GET", "/seasons/{season}/year", &[DIRECTOR]),
     ("POST", "/seasons/{season}/plans", &[DIRECTOR]),
+    ("GET", "/teams/{team}/handover", &[DIRECTOR, COACH, LEAD]),
+    ("GET", "/curricula/{id}/book", &[DIRECTOR]),
+    ("GET", "/seasons/{season}/changes", &[DIRECTOR]),
+    ("POST", "/seasons/{season}/changes/preview", &[DIRECTOR]),
+    ("PUT", "/seasons/{season}/changes/{change}", &[DIRECTOR]),
+    ("DELETE", "/seasons/{season}/changes/{change}", &[DIRECTOR]),
     ("GET", "/days-off", &[DIRECTOR, LEAD, COACH]),
     ("PUT", "/days-off/{days_off}", &[DIRECTOR]),
     ("DELETE", "/days-off/{days_off}", &[DIRECTOR]),
@@ -218,6 +224,8 @@ pub fn body(route: &str, read: &Read) -> Value {
         "map" => json!({"put": [], "take_out": []}),
         "times" => json!({"slots": []}),
         "{season}" => super::seasons::season(),
+        "preview" => json!({"year": 2031, "most": 20, "said": []}),
+        "{change}" => json!({"wish": {"year": 2031, "most": 20, "said": []}, "stamp": "another one"}),
         "plans" => json!({"id": id(4), "band": "u8-u9", "believed": "planned"}),
         "{days_off}" => json!({"whose": {"kind": "academy"},
             "days": {"name": "Break", "first": "2031-06-01", "last": "2031-06-01"}}),
@@ -310,6 +318,7 @@ async fn every_route_lets_in_the_roles_of_the_table_and_nobody_else() {
             .replace("{season}", &id(7))
             .replace("{days_off}", &id(5))
             .replace("{outline}", &id(5))
+            .replace("{change}", &id(6))
             .replace("{code}", code)
             .replace("{invitation}", &id(3));
         let request = || {

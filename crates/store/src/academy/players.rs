@@ -1,5 +1,7 @@
 //! One player: everything that is kept of them, correcting it, and erasing it.
 
+use std::collections::BTreeMap;
+
 use jiff::Timestamp;
 use jiff::civil::Date;
 use jogo_core::academy::roster::NewPlayer;
@@ -36,6 +38,8 @@ pub struct PlayerFacts {
     pub team: String,
     /// Their club.
     pub club: String,
+    /// The teams that they were in before, each up to a day.
+    pub earlier_teams: Vec<EarlierFact>,
     /// What was measured, also what was taken back.
     pub trials: Vec<TrialFact>,
     /// On which days they were there: everything that was said of it, in its order.
@@ -50,6 +54,15 @@ pub struct PlayerFacts {
     pub kept_together_with: i64,
     /// From how many others they are kept apart.
     pub kept_apart_from: i64,
+}
+
+/// A team that a player was in before.
+#[derive(Clone, Debug, PartialEq, Serialize)]
+pub struct EarlierFact {
+    /// By name.
+    pub team: String,
+    /// The first day on which they were in it no more.
+    pub until: String,
 }
 
 /// A note of a session.
@@ -220,6 +233,14 @@ impl Store {
             said: SaidFact { by: row.by, at: row.said_at, received_at: row.received_at },
         })
         .collect();
+        let earlier_teams = sqlx::query_as!(
+            EarlierFact,
+            "SELECT team.name AS team, until FROM player_before JOIN team ON team.id = player_before.team
+             WHERE player = ? ORDER BY until",
+            id
+        )
+        .fetch_all(&self.read)
+        .await?;
         let pairs = sqlx::query!(
             r#"SELECT COALESCE(SUM(together), 0) AS "together!: i64", COUNT(*) AS "all!: i64"
                FROM pair_wish WHERE one = ?1 OR other = ?1"#,
@@ -231,6 +252,7 @@ impl Store {
             about: player.about.clone(),
             team: team.name.clone(),
             club: team.club.clone(),
+            earlier_teams,
             trials,
             presence,
             words,
@@ -274,9 +296,10 @@ impl Store {
         &self,
         (from, to): (&Team, &Team),
         player: &Player,
-        by: Uuid,
-        at: Timestamp,
+        today: Date,
+        (by, at): (Uuid, Timestamp),
     ) -> Stored<()> {
+        let until = today.to_string();
         let mut tx = self.begin().await?;
         sqlx::query!(
             "UPDATE player SET team = ?1, place = (SELECT COALESCE(MAX(place), 0) + 1 FROM player WHERE team = ?1)
@@ -288,6 +311,14 @@ impl Store {
         .execute(&mut *tx)
         .await
         .map_err(|e| taken(e, Taken::PlayerName { name: player.about.name.clone() }))?;
+        sqlx::query!(
+            "INSERT OR IGNORE INTO player_before (player, team, until) VALUES (?, ?, ?)",
+            player.id,
+            from.id,
+            until
+        )
+        .execute(&mut *tx)
+        .await?;
         sqlx::query!("DELETE FROM pair_wish WHERE one = ?1 OR other = ?1", player.id)
             .execute(&mut *tx)
             .await?;
@@ -339,6 +370,19 @@ impl Store {
             .collect()
     }
 
+    /// The players who were in a squad before, each with the first day on which they were in it no more.
+    pub async fn earlier_players(&self, team: Uuid) -> Stored<BTreeMap<Uuid, Date>> {
+        let rows = sqlx::query!(
+            r#"SELECT player AS "player!: Uuid", MAX(until) AS "until!: String" FROM (
+                   SELECT player, until FROM player_before WHERE team = ?1
+                   UNION ALL SELECT id, date(left_on, '+1 day') FROM player WHERE team = ?1 AND left_on IS NOT NULL)
+               GROUP BY player"#,
+            team
+        );
+        let rows = rows.fetch_all(&self.read).await?.into_iter();
+        rows.map(|row| Ok((row.player, parsed("the day on which a player moved", &row.until)?))).collect()
+    }
+
     /// Erases a player and everything that is kept of them. What was written over is not left in the file; until it is
     /// not left in the log of writes either, the erasure waits.
     pub async fn erase_player(&self, team: &Team, player: Uuid, by: Uuid, at: Timestamp) -> Stored<Erased> {
@@ -368,6 +412,20 @@ impl Store {
             self.finish_erasures(at).await?;
         }
         Ok(erased)
+    }
+}
+
+/// Refuses what is said of a player whom a team never had. What waited on a device is taken in also after they moved.
+pub(crate) async fn of_team(tx: &mut Transaction<'_, Sqlite>, player: Uuid, team: Uuid) -> Stored<()> {
+    let was_there = sqlx::query_scalar!(
+        r#"SELECT EXISTS (SELECT 1 FROM player WHERE id = ?1 AND team = ?2)
+               OR EXISTS (SELECT 1 FROM player_before WHERE player = ?1 AND team = ?2) AS "was_there!: bool""#,
+        player,
+        team
+    );
+    match was_there.fetch_one(&mut **tx).await? {
+        true => Ok(()),
+        false => Err(Taken::OtherTeam.into()),
     }
 }
 

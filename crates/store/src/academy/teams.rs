@@ -3,6 +3,7 @@
 use std::collections::BTreeMap;
 
 use jiff::Timestamp;
+use jiff::civil::Date;
 use jogo_core::academy::roster::{BirthMonth, NewPlayer};
 use jogo_core::ids::BandId;
 use jogo_core::technique::skill::Side;
@@ -47,6 +48,13 @@ pub struct Player {
     pub id: Uuid,
     /// What is known of them.
     pub about: NewPlayer,
+}
+
+/// A player as they are kept.
+fn player(id: Uuid, name: String, birth_month: &str, strong_foot: &str) -> Stored<Player> {
+    let birth_month = parsed("a birth month", birth_month)?;
+    let strong_foot = from_word::<Side>("a strong foot", strong_foot)?;
+    Ok(Player { id, about: NewPlayer { name, birth_month, strong_foot } })
 }
 
 impl Store {
@@ -98,25 +106,59 @@ impl Store {
         )
         .fetch_all(&self.read)
         .await?;
+        rows.into_iter().map(|row| player(row.id, row.name, &row.birth_month, &row.strong_foot)).collect()
+    }
+
+    /// The squads of all teams, each in its order, with the teams.
+    pub async fn all_players(&self) -> Stored<Vec<(Uuid, Player)>> {
+        let rows = sqlx::query!(
+            r#"SELECT team AS "team: Uuid", id AS "id: Uuid", name, birth_month, strong_foot FROM player
+               WHERE left_on IS NULL ORDER BY team, place, id"#
+        );
+        let rows = rows.fetch_all(&self.read).await?;
         rows.into_iter()
-            .map(|row| {
-                Ok(Player {
-                    id: row.id,
-                    about: NewPlayer {
-                        birth_month: parsed("a birth month", &row.birth_month)?,
-                        strong_foot: from_word::<Side>("a strong foot", &row.strong_foot)?,
-                        name: row.name,
-                    },
-                })
-            })
+            .map(|row| Ok((row.team, player(row.id, row.name, &row.birth_month, &row.strong_foot)?)))
             .collect()
     }
 
-    /// When the players of a band's teams were born.
+    /// In teams of which bands the players of a team were before, each up to a day: the first one in another team.
+    pub async fn earlier_bands(&self, team: Uuid) -> Stored<BTreeMap<Uuid, Vec<(Date, BandId)>>> {
+        let rows = sqlx::query!(
+            r#"SELECT player AS "player: Uuid", until, was.band FROM player
+                   JOIN player_before ON player = player.id JOIN team AS was ON was.id = player_before.team
+               WHERE player.team = ? ORDER BY player, until"#,
+            team
+        );
+        let mut bands: BTreeMap<Uuid, Vec<(Date, BandId)>> = BTreeMap::new();
+        for row in rows.fetch_all(&self.read).await? {
+            let until = parsed("the day on which a player moved", &row.until)?;
+            bands.entry(row.player).or_default().push((until, parsed("the band of a team", &row.band)?));
+        }
+        Ok(bands)
+    }
+
+    /// In which teams the players of a team were before, by name, each up to a day: the first one in another team.
+    pub async fn earlier_teams(&self, team: Uuid) -> Stored<Vec<(Uuid, Date, String)>> {
+        let rows = sqlx::query!(
+            r#"SELECT player AS "player: Uuid", until, was.name FROM player
+                   JOIN player_before ON player = player.id JOIN team AS was ON was.id = player_before.team
+               WHERE player.team = ? ORDER BY player, until"#,
+            team
+        );
+        let rows = rows.fetch_all(&self.read).await?.into_iter();
+        rows.map(|row| Ok((row.player, parsed("the day on which a player moved", &row.until)?, row.name)))
+            .collect()
+    }
+
+    /// When those were born who are, or once were, in a team of a band.
     pub async fn birth_months(&self, band: &BandId) -> Stored<BTreeMap<Uuid, BirthMonth>> {
         let band = band.as_str();
         let rows = sqlx::query!(
-            r#"SELECT player.id AS "id: Uuid", birth_month FROM team JOIN player ON player.team = team.id WHERE band = ?"#,
+            r#"SELECT player.id AS "id!: Uuid", birth_month AS "birth_month!" FROM team
+                   JOIN player ON player.team = team.id WHERE band = ?1
+               UNION SELECT player.id, birth_month FROM team
+                   JOIN player_before ON player_before.team = team.id
+                   JOIN player ON player.id = player_before.player WHERE band = ?1"#,
             band
         )
         .fetch_all(&self.read)

@@ -17,6 +17,18 @@ pub(crate) async fn forget(tx: &mut Transaction<'static, Sqlite>, team: Uuid) ->
     Ok(())
 }
 
+/// The same for the team in which a player is now.
+pub(crate) async fn forget_of_player(tx: &mut Transaction<'static, Sqlite>, player: Uuid) -> Stored<()> {
+    sqlx::query!(
+        "INSERT INTO team_levels (team, version) SELECT team, 1 FROM player WHERE id = ?
+         ON CONFLICT (team) DO UPDATE SET version = version + 1, doc = NULL",
+        player
+    )
+    .execute(&mut **tx)
+    .await?;
+    Ok(())
+}
+
 /// The same for all teams of a band, or of all bands.
 pub(crate) async fn forget_band(tx: &mut Transaction<'static, Sqlite>, band: Option<&str>) -> Stored<()> {
     sqlx::query!(

@@ -6,10 +6,9 @@ use jogo_core::ids::MilestoneId;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
+use crate::academy::players::of_team;
 use crate::audit::{self, Deed};
-use crate::{
-    Store, Stored, Taken, assessment::counts, from_json, from_word, parsed, stamp, to_json, to_word,
-};
+use crate::{Store, Stored, assessment::counts, from_json, from_word, parsed, stamp, to_json, to_word};
 
 /// A word of a coach on a player and a milestone, under the id that was made on the device.
 #[derive(Clone, Debug)]
@@ -120,18 +119,14 @@ impl Store {
             if added.rows_affected() > 0 {
                 audit::put(&mut tx, (now, Some(by)), Deed::WordAgainst, milestone).await?;
             }
-            let owner = sqlx::query_scalar!(
-                r#"SELECT team AS "team: Uuid" FROM milestone_word JOIN player ON player.id = player
-                   WHERE milestone_word.id = ?"#,
+            let of = sqlx::query_scalar!(
+                r#"SELECT player AS "player: Uuid" FROM milestone_word WHERE id = ?"#,
                 id
-            )
-            .fetch_one(&mut *tx)
-            .await?;
-            if owner != team {
-                return Err(Taken::OtherTeam.into());
-            }
+            );
+            let of = of.fetch_one(&mut *tx).await?;
+            of_team(&mut tx, of, team).await?;
+            counts::forget_of_player(&mut tx, of).await?;
         }
-        counts::forget(&mut tx, team).await?;
         Ok(tx.commit().await?)
     }
 

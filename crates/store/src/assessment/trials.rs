@@ -9,6 +9,7 @@ use jogo_core::technique::skill::Side;
 use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
+use crate::academy::players::of_team;
 use crate::{Store, Stored, Taken, assessment::counts, from_json, stamp, to_json, to_word};
 
 /// One trial of one player, under the id that was made on the device.
@@ -79,8 +80,9 @@ impl Store {
             )
             .execute(&mut *tx)
             .await?;
-            if added.rows_affected() == 0 {
-                owned(&mut tx, *id, team).await?;
+            match added.rows_affected() {
+                0 => owned(&mut tx, *id, team).await?,
+                _ => counts::forget_of_player(&mut tx, trial.player).await?,
             }
         }
         for back in taken_back {
@@ -97,7 +99,6 @@ impl Store {
             .execute(&mut *tx)
             .await?;
         }
-        counts::forget(&mut tx, team).await?;
         Ok(tx.commit().await?)
     }
 
@@ -130,8 +131,9 @@ impl Store {
         Ok(unpacked(&packed.fetch_one(&self.read).await?)?.into_iter().map(|known| known.trial).collect())
     }
 
-    /// All trials of one test in the teams of a band that count, taken from a day on and before another, team by team
-    /// in the order in which they were said.
+    /// All trials of one test that count, taken from a day on and before another by players who were in a team of a
+    /// band on that day: team by team in the order in which they were said, then those of players who have moved
+    /// since.
     pub async fn trials_of_band(
         &self,
         test: &Test,
@@ -146,32 +148,48 @@ impl Store {
                            ORDER BY trial.said_at, trial.id)
                        FROM player CROSS JOIN trial ON trial.player = player.id
                        WHERE team = team.id AND test = ? AND taken_on >= ? AND taken_on < ?
-                           AND NOT EXISTS (SELECT 1 FROM trial_taken_back WHERE trial = trial.id)) AS "packed!: String"
+                           AND NOT EXISTS (SELECT 1 FROM trial_taken_back WHERE trial = trial.id)
+                           AND NOT EXISTS (SELECT 1 FROM player_before
+                               WHERE player_before.player = player.id AND taken_on < until)) AS "packed!: String"
                FROM team WHERE band = ?"#,
             test.id.as_str(),
             from,
             before,
             band
         );
+        let moved = sqlx::query_scalar!(
+            r#"SELECT json_group_array(
+                   json_array(hex(trial.id), hex(trial.player), test, taken_on, side, value, json(marks))
+                   ORDER BY trial.said_at, trial.id) AS "packed!: String"
+               FROM player_before AS then_in JOIN team ON team.id = then_in.team
+                   JOIN trial ON trial.player = then_in.player
+               WHERE band = ? AND test = ? AND taken_on >= ? AND taken_on < ? AND taken_on < until
+                   AND NOT EXISTS (SELECT 1 FROM player_before AS sooner
+                       WHERE sooner.player = then_in.player AND sooner.until < then_in.until
+                           AND taken_on < sooner.until)
+                   AND NOT EXISTS (SELECT 1 FROM trial_taken_back WHERE trial = trial.id)"#,
+            band,
+            test.id.as_str(),
+            from,
+            before
+        );
         let mut all = Vec::new();
         for packed in teams.fetch_all(&self.read).await? {
             all.append(&mut unpacked(&packed)?);
         }
+        all.append(&mut unpacked(&moved.fetch_one(&self.read).await?)?);
         Ok(all)
     }
 }
 
 /// Refuses a trial that is not of this team.
 async fn owned(tx: &mut Transaction<'static, Sqlite>, id: Uuid, team: Uuid) -> Stored<()> {
-    let owner = sqlx::query_scalar!(
-        r#"SELECT team AS "team: Uuid" FROM trial JOIN player ON player.id = player WHERE trial.id = ?"#,
-        id
-    )
-    .fetch_optional(&mut **tx)
-    .await?;
-    match owner {
-        Some(owner) if owner == team => Ok(()),
-        Some(_) => Err(Taken::OtherTeam.into()),
+    let of = sqlx::query_scalar!(r#"SELECT player AS "player: Uuid" FROM trial WHERE id = ?"#, id);
+    match of.fetch_optional(&mut **tx).await? {
+        Some(player) => {
+            of_team(tx, player, team).await?;
+            counts::forget_of_player(tx, player).await
+        }
         None => Err(Taken::TrialUnknown { id: id.to_string() }.into()),
     }
 }

@@ -5,7 +5,7 @@ use jiff::civil::Date;
 use jogo_core::ids::DrillId;
 use uuid::Uuid;
 
-use crate::delivery::log::owned;
+use crate::academy::players::of_team;
 use crate::{Store, Stored, parsed, stamp};
 
 /// What a player says that they did.
@@ -103,14 +103,10 @@ impl Store {
             )
             .execute(&mut *tx)
             .await?;
-            let owner = sqlx::query_scalar!(
-                r#"SELECT team AS "team: Uuid" FROM self_reported JOIN player ON player.id = player
-                   WHERE self_reported.id = ?"#,
-                id
-            )
-            .fetch_one(&mut *tx)
-            .await?;
-            owned(owner, team)?;
+            let of =
+                sqlx::query_scalar!(r#"SELECT player AS "player: Uuid" FROM self_reported WHERE id = ?"#, id);
+            let of = of.fetch_one(&mut *tx).await?;
+            of_team(&mut tx, of, team).await?;
         }
         Ok(tx.commit().await?)
     }

@@ -16,6 +16,7 @@ use sqlx::{Sqlite, Transaction};
 use uuid::Uuid;
 
 use crate::academy::clubs::Named;
+use crate::academy::players::of_team;
 use crate::academy::teams::Team;
 use crate::audit::{self, Deed};
 use crate::erasure::{self, Erased};
@@ -228,7 +229,9 @@ impl Store {
             r#"SELECT player AS "player: Uuid", present AS "present: bool", person.name, presence.said_at
                FROM player CROSS JOIN presence ON presence.player = player.id
                    JOIN person ON person.id = presence.said_by
-               WHERE team = ? AND left_on IS NULL AND day = ? ORDER BY presence.said_at, presence.id"#,
+               WHERE team = ? AND left_on IS NULL AND day = ? AND NOT EXISTS (
+                   SELECT 1 FROM player_before WHERE player_before.player = player.id AND day < until)
+               ORDER BY presence.said_at, presence.id"#,
             team,
             day
         )
@@ -331,7 +334,9 @@ impl Store {
         let rows = sqlx::query!(
             r#"SELECT day, present AS "present: bool", player AS "player: Uuid"
                FROM presence JOIN player ON player.id = player
-               WHERE team = ? AND left_on IS NULL ORDER BY said_at, presence.id"#,
+               WHERE team = ? AND left_on IS NULL AND NOT EXISTS (
+                   SELECT 1 FROM player_before WHERE player_before.player = player.id AND day < until)
+               ORDER BY said_at, presence.id"#,
             team
         )
         .fetch_all(&self.read)
@@ -401,13 +406,9 @@ async fn add_presence(
     )
     .execute(&mut **tx)
     .await?;
-    let owner = sqlx::query_scalar!(
-        r#"SELECT team AS "team: Uuid" FROM presence JOIN player ON player.id = player WHERE presence.id = ?"#,
-        id
-    )
-    .fetch_one(&mut **tx)
-    .await?;
-    owned(owner, team)
+    let of = sqlx::query_scalar!(r#"SELECT player AS "player: Uuid" FROM presence WHERE id = ?"#, id);
+    let of = of.fetch_one(&mut **tx).await?;
+    of_team(tx, of, team).await
 }
 
 async fn add_note(

@@ -1,5 +1,6 @@
-//! Seasons and outlines; the days off stand in [`days_off`].
+//! Seasons and outlines; the days off stand in [`days_off`], the changes of season in [`changes`].
 
+pub mod changes;
 pub mod days_off;
 
 use jogo_core::season::year::Year;

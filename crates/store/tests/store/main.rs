@@ -15,6 +15,7 @@ mod library;
 mod milestones;
 mod people;
 mod places;
+mod season_changes;
 mod seasons;
 mod sessions;
 mod settings;

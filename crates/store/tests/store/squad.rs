@@ -7,6 +7,7 @@ use jogo_core::assessment::results::Trial;
 use jogo_core::delivery::pairs::Pair;
 use jogo_core::technique::skill::Side;
 use jogo_store::StoreError;
+use jogo_store::academy::players::EarlierFact;
 use jogo_store::assessment::trials::{NewTrial, TakenBack};
 use jogo_store::delivery::home::SelfReport;
 use jogo_store::delivery::log::{LogEntries, PresenceEntry};
@@ -176,12 +177,14 @@ async fn whoever_goes_on_in_another_team_takes_everything_along_but_the_pairs() 
     let player = store.players(from.id).await.unwrap().remove(0);
     let before = store.player_facts(&from, &player).await.unwrap();
     let squads = (store.players(from.id).await.unwrap().len(), store.players(to.id).await.unwrap().len());
-    store.move_player((&from, &to), &player, *coach, at("20:00:00")).await.unwrap();
+    store.move_player((&from, &to), &player, date(2031, 2, 10), (*coach, at("20:00:00"))).await.unwrap();
     let now = (store.players(from.id).await.unwrap().len(), store.players(to.id).await.unwrap().len());
     assert_eq!(now, (squads.0 - 1, squads.1 + 1));
     assert_eq!(store.players(to.id).await.unwrap().last().unwrap().id, player.id);
     let after = store.player_facts(&to, &player).await.unwrap();
     assert_eq!((after.trials, after.presence, after.words), (before.trials, before.presence, before.words));
+    let earlier = EarlierFact { team: from.name.clone(), until: "2031-02-10".into() };
+    assert_eq!((before.earlier_teams, after.earlier_teams), (vec![], vec![earlier]));
     assert_eq!((after.kept_together_with, after.kept_apart_from), (0, 0));
     assert!(store.pairs(from.id).await.unwrap().is_empty());
 }

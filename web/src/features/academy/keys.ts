@@ -1,5 +1,6 @@
 /** By which keys the academy room asks: how far it has begun, what holds for all, bands, clubs, times. */
 export const academyKeys = {
+  all: ['academy'],
   academy: ['academy', 'academy'],
   beginning: ['academy', 'beginning'],
   starter: ['academy', 'starter'],

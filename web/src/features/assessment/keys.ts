@@ -6,6 +6,7 @@ export const assessmentKeys = {
   sheets: (team: string) => ['assessment', 'sheet', team],
   sheetsOf: (team: string, test: string) => ['assessment', 'sheet', team, test],
   sheet: (team: string, test: string, day: string | null) => ['assessment', 'sheet', team, test, day],
+  handover: (team: string) => ['assessment', 'handover', team],
   left: (team: string) => ['assessment', 'left', team],
   progressSheets: (team: string) => ['assessment', 'progress', team],
   progress: (team: string, player: string) => ['assessment', 'progress', team, player],

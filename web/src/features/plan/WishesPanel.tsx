@@ -5,6 +5,7 @@ import IconButton from '@mui/material/IconButton'
 import Link from '@mui/material/Link'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
+import { Link as RouterLink } from 'react-router'
 import type { Curriculum, Schemas, Stage } from '../../api/client'
 import { t } from '../../texts/t'
 import { LateNumber, LateText, SelectCell } from '../../ui/fields'
@@ -34,9 +35,14 @@ interface Props {
 export function WishesPanel({ view, saving, onChange, onSeason, onReplan }: Props) {
   return (
     <Box sx={{ mt: 1.5, display: 'grid', gap: 2 }}>
-      <Typography variant="body2" color="text.secondary">
-        {t('plan-wishes-about')}
-      </Typography>
+      <Box>
+        <Typography variant="body2" color="text.secondary">
+          {t('plan-wishes-about')}
+        </Typography>
+        <Link component={RouterLink} to={`/print/book?of=${view.id}`} variant="body2">
+          {t('book-open')}
+        </Link>
+      </Box>
       <ApproachWishes view={view} onChange={onChange} />
       <Goals view={view} onChange={onChange} />
       <Season key={JSON.stringify(seasonOf(view))} view={view} saving={saving} onSeason={onSeason} />

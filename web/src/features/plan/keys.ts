@@ -19,6 +19,7 @@ export const planKeys = {
   benchmarksOf: (id: string, version: number) => ['plan', 'benchmarks', id, version],
   forecast: (id: string, version: number) => ['plan', 'forecast', id, version],
   delivered: (id: string) => ['plan', 'delivered', id],
+  book: (id: string) => ['plan', 'book', id],
   surfaces: (id: string, version: number) => ['plan', 'surfaces', id, version],
   soFar: (id: string, version: number) => ['plan', 'so-far', id, version],
   byApproach: (id: string, version: number, approach: object | undefined) => [

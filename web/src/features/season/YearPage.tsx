@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import GlobalStyles from '@mui/material/GlobalStyles'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { useNavigate, useParams, useSearchParams } from 'react-router'
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router'
 import { newId, type Schemas } from '../../api/client'
 import { t } from '../../texts/t'
 import { Choice } from '../../ui/Choice'
@@ -138,6 +138,7 @@ interface HeadProps extends YearProps {
 }
 
 const WHOLE = ''
+const NEW = 'new'
 
 function Head({ sheet, shown, all, term, onTerm, onEdit, onAdd }: HeadProps) {
   const navigate = useNavigate()
@@ -159,20 +160,21 @@ function Head({ sheet, shown, all, term, onTerm, onEdit, onAdd }: HeadProps) {
           onToggle={(name) => onTerm(name || undefined)}
         />
         <Box sx={{ flex: 1 }} />
-        {all.length > 1 && (
-          <SelectCell
-            aria-label={t('year-season')}
-            fullWidth={false}
-            value={shown.id}
-            options={all.map(({ id, season }) => ({ value: id, says: season.name }))}
-            onChange={(id) => void navigate(`/year/${id}`)}
-          />
-        )}
+        <SelectCell
+          aria-label={t('year-season')}
+          fullWidth={false}
+          value={shown.id}
+          options={[
+            ...all.map(({ id, season }) => ({ value: id, says: season.name })),
+            { value: NEW, says: t('year-add-season') },
+          ]}
+          onChange={(id) => (id === NEW ? onAdd() : void navigate(`/year/${id}`))}
+        />
         <Button size="small" onClick={onEdit}>
           {t('year-edit-season')}
         </Button>
-        <Button size="small" variant="text" onClick={onAdd}>
-          {t('year-add-season')}
+        <Button component={Link} to={`/year/${shown.id}/change`} size="small" variant="text">
+          {t('new-season-open')}
         </Button>
         <Button size="small" variant="text" onClick={() => window.print()}>
           {t('print-go')}

@@ -32,6 +32,7 @@ export function YearPanel({ season, sheet, open, onOpen }: Props) {
       </>
     )
   }
+  const planned = open.strips.filter(({ made, beside }) => made !== 'outline' && !beside).map(({ id }) => id)
   return (
     <Box sx={{ display: 'grid', gap: 2 }}>
       <Box>
@@ -44,6 +45,11 @@ export function YearPanel({ season, sheet, open, onOpen }: Props) {
           </Button>
         </Box>
         <Figures figures={open.figures} strips={open.strips} />
+        {planned.length > 0 && (
+          <Link component={RouterLink} to={`/print/book?of=${planned.join(',')}`} variant="body2">
+            {t('book-open-band')}
+          </Link>
+        )}
       </Box>
       <Findings band={open} />
       <LayYear season={season} band={open} />

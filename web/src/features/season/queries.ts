@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { api, data, newId, type Schemas } from '../../api/client'
 import { useTranslated } from '../../texts/phrases'
 import { academyKeys } from '../academy/keys'
+import { assessmentKeys } from '../assessment/keys'
 import { deliveryKeys } from '../delivery/keys'
 import { peopleKeys } from '../people/keys'
 import { planKeys } from '../plan/keys'
@@ -98,5 +99,42 @@ export const useLayYear = (season: string) => {
         }),
       ),
     onSuccess: renew,
+  })
+}
+
+export const useChangeStart = (season: string) =>
+  useQuery({
+    queryKey: seasonKeys.changes(season),
+    queryFn: () => data(api.GET('/seasons/{season}/changes', { params: { path: { season } } })),
+  })
+
+/** What a season change would do; the last answer stands until the next one is there. */
+export const useChangePreview = (season: string, wish: Schemas['ChangeWish']) =>
+  useQuery({
+    queryKey: seasonKeys.preview(season, wish),
+    queryFn: () =>
+      data(api.POST('/seasons/{season}/changes/preview', { params: { path: { season } }, body: wish })),
+    select: useTranslated(),
+    placeholderData: (before) => before,
+  })
+
+/** Squads are other ones: whatever is read of children and teams is read again. */
+const OF_SQUADS = [academyKeys.all, assessmentKeys.all, deliveryKeys.all, peopleKeys.session]
+
+export const useMakeChange = (season: string) => {
+  const renew = useRenew(OF_SQUADS)
+  return useMutation({
+    mutationFn: ({ id, ...body }: { id: string } & Schemas['Confirmed']) =>
+      api.PUT('/seasons/{season}/changes/{change}', { params: { path: { season, change: id } }, body }),
+    onSettled: renew,
+  })
+}
+
+export const useTakeBackChange = (season: string) => {
+  const renew = useRenew(OF_SQUADS)
+  return useMutation({
+    mutationFn: (change: string) =>
+      data(api.DELETE('/seasons/{season}/changes/{change}', { params: { path: { season, change } } })),
+    onSettled: renew,
   })
 }

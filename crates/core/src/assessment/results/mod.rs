@@ -13,7 +13,7 @@ use serde::{Deserialize, Serialize};
 use crate::assessment::benchmarks::Test;
 use crate::assessment::levels::Level;
 use crate::assessment::standards::{self, Standard};
-use crate::ids::TestId;
+use crate::ids::{BandId, TestId};
 use crate::technique::skill::{Foot, Side};
 
 /// One trial of a player; `P` is whatever names the player.
@@ -73,6 +73,58 @@ pub fn results<P: Ord + Copy>(
     standards: &[Standard],
     trials: &[Trial<P>],
 ) -> Vec<TestResult<P>> {
+    judged(tests, standards, trials, |_, _, _| true)
+}
+
+/// The same with the level that each had in the band in which its player was on its day. `standards` are those of all
+/// bands.
+///
+/// ```
+/// use jiff::civil::date;
+/// use jogo_core::assessment::benchmarks::Test;
+/// use jogo_core::assessment::levels::{Level, Thresholds};
+/// use jogo_core::assessment::results::{Trial, results_of_their_day};
+/// use jogo_core::assessment::standards::Standard;
+/// use jogo_core::ids::BandId;
+///
+/// let tests: Vec<Test> = serde_json::from_str(include_str!("../../../../../demo/tests.json")).unwrap();
+/// let taps = tests.iter().find(|test| test.id.as_str() == "toe-taps-30").unwrap();
+/// let standard = |band: &str, secure| Standard {
+///     test: taps.id.clone(),
+///     band: band.parse().unwrap(),
+///     from: date(2030, 1, 1),
+///     thresholds: Thresholds { building: 10.0, secure, stretching: 60.0 },
+/// };
+/// let standards = [standard("u8-u9", 30.0), standard("u10-u12", 40.0)];
+/// let trial = |taken_on| Trial {
+///     player: 1, test: taps.id.clone(), side: None, taken_on, value: 35.0, marks: vec![],
+/// };
+/// let [younger, older]: [BandId; 2] = ["u8-u9", "u10-u12"].map(|id| id.parse().unwrap());
+/// let moved = date(2031, 8, 1);
+/// let then = |_, day| if day < moved { &younger } else { &older };
+/// let trials = [trial(date(2031, 5, 1)), trial(date(2031, 9, 1))];
+/// let levels: Vec<_> = results_of_their_day(&tests, &standards, &trials, then)
+///     .iter()
+///     .map(|result| result.level)
+///     .collect();
+/// assert_eq!(levels, [Some(Level::Secure), Some(Level::Building)]);
+/// ```
+pub fn results_of_their_day<'b, P: Ord + Copy>(
+    tests: &[Test],
+    standards: &[Standard],
+    trials: &[Trial<P>],
+    band: impl Fn(P, Date) -> &'b BandId,
+) -> Vec<TestResult<P>> {
+    judged(tests, standards, trials, |standard, player, day| standard.band == *band(player, day))
+}
+
+/// Results with the levels of those standards that count for a player on a day.
+fn judged<P: Ord + Copy>(
+    tests: &[Test],
+    standards: &[Standard],
+    trials: &[Trial<P>],
+    counts: impl Fn(&Standard, P, Date) -> bool,
+) -> Vec<TestResult<P>> {
     type Of<'t, P> = (P, &'t str, Option<Side>, Date);
     let mut of_day: BTreeMap<Of<'_, P>, Vec<&Trial<P>>> = BTreeMap::new();
     for trial in trials {
@@ -90,7 +142,8 @@ pub fn results<P: Ord + Copy>(
             let value = test.result(&values)?;
             let best = of_day.iter().map(|trial| &trial.marks).max_by_key(|marks| (seen(marks), *marks));
             let marks = best.cloned().unwrap_or_default();
-            let standard = standards::on(of_test.iter().copied(), date);
+            let counting = of_test.iter().copied().filter(|standard| counts(standard, player, date));
+            let standard = standards::on(counting, date);
             let level = standard.map(|s| s.thresholds.level(value, test.protocol.better()));
             Some(TestResult { player, test: test.id.clone(), side, date, value, level, marks })
         })

@@ -2,6 +2,7 @@
 
 pub mod benchmarks;
 pub mod board;
+pub mod handover;
 pub mod levels;
 pub mod milestones;
 pub mod player;
@@ -17,6 +18,7 @@ pub fn routes(config: &mut ServiceConfig) {
     config
         .configure(squad::routes)
         .configure(board::routes)
+        .configure(handover::routes)
         .configure(player::routes)
         .configure(standards::routes)
         .configure(timing_gates::routes)

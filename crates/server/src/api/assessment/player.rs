@@ -125,7 +125,8 @@ pub(in crate::api) async fn move_on(
     let (from, player) = player_of(&who, &state, path.into_inner(), Act::KeepPlayers).await?;
     let to = who.team(&state, new.team, Act::KeepPlayers).await?;
     if to.id != from.id {
-        state.store.move_player((&from, &to), &player, who.0.id, state.clock.now()).await?;
+        let (today, said) = (state.today().await?, (who.0.id, state.clock.now()));
+        state.store.move_player((&from, &to), &player, today, said).await?;
     }
     Ok(HttpResponse::NoContent().finish())
 }

@@ -4,6 +4,7 @@ use actix_web::HttpResponse;
 use actix_web::web::{Bytes, Data, Path, Query};
 use actix_web::{get, post};
 use jogo_core::academy::roster::{self, Columns, NewPlayer, RosterError, Row};
+use jogo_store::academy::teams::Team;
 use jogo_store::audit::Deed;
 use serde::{Deserialize, Serialize};
 use utoipa::{IntoParams, ToSchema};
@@ -88,8 +89,23 @@ pub(in crate::api) async fn preview(
     for player in state.store.players(team.id).await? {
         roster::note_known(&mut rows, &player.about.name);
     }
+    note_ages(&state, &team, &mut rows).await?;
     let good = rows.iter().filter(|row| row.player.is_some()).count();
     Ok(Json(Preview { head: sheet.head, columns, faulty: rows.len() - good, good, rows }))
+}
+
+/// Notes who is out of the ages of the team's band in the season that runs.
+async fn note_ages(state: &State, team: &Team, rows: &mut [Row]) -> Answer<()> {
+    let today = state.today().await?;
+    let seasons = state.store.seasons().await?.into_iter().map(|(_, season)| season);
+    let first =
+        seasons.filter(|season| (season.first..=season.last).contains(&today)).map(|season| season.first);
+    let cut_off = state.store.settings().await?.0.cut_off;
+    if let Some(band) = state.store.band(&team.band).await? {
+        let year = cut_off.nearest(first.max().unwrap_or(today));
+        band.note_ages(rows, cut_off, year);
+    }
+    Ok(())
 }
 
 fn unread(why: RosterError) -> Problem {

@@ -1,6 +1,7 @@
 //! Curricula on the director's desk: wishes, plan, edits, reasons, editions.
 
 mod benchmarks;
+mod book;
 mod drafts;
 mod files;
 mod improving;
@@ -57,6 +58,7 @@ pub fn routes(config: &mut ServiceConfig) {
         .service(edits)
         .service(undo)
         .service(solve_again)
+        .service(book::book)
         .service(goals_of_squads)
         .service(why)
         .service(show_benchmarks)

@@ -1,5 +1,6 @@
 //! Seasons with their terms, days off, and the year sheet.
 
+mod changes;
 mod days_off;
 mod outlines;
 mod seasons;
@@ -13,5 +14,6 @@ pub fn routes(config: &mut ServiceConfig) {
         .configure(seasons::routes)
         .configure(days_off::routes)
         .configure(outlines::routes)
-        .configure(year::routes);
+        .configure(year::routes)
+        .configure(changes::routes);
 }

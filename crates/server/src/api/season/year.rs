@@ -45,7 +45,7 @@ pub(in crate::api) struct YearSheetView {
 }
 
 /// A season of the academy.
-async fn season(state: &State, id: Uuid) -> Answer<Year> {
+pub(super) async fn season(state: &State, id: Uuid) -> Answer<Year> {
     let found = state.store.seasons().await?.into_iter().find(|(known, _)| *known == id);
     found.map(|(_, season)| season).ok_or_else(|| Problem::not_found(Thing::Season))
 }

@@ -146,6 +146,11 @@ function PreviewRow({ row }: { row: Schemas['Row'] }) {
       </Figure>
       <Box>
         <Typography variant="body2">{row.written}</Typography>
+        {row.note && (
+          <Typography variant="body2" sx={{ fontWeight: 650 }}>
+            {told(row.note)}
+          </Typography>
+        )}
         {row.errors.map((error, i) => (
           <Typography key={i} variant="body2" color="error">
             {told(error)}

@@ -4,12 +4,13 @@ import Typography from '@mui/material/Typography'
 import { useParams, useSearchParams } from 'react-router'
 import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
+import { Handover } from './Handover'
 import { LeftPlayers } from './LeftPlayers'
 import { ProgressPage } from './ProgressPage'
 import { useBoard } from './queries'
 import { SquadBoard } from './SquadBoard'
 
-const VIEWS = ['board', 'groups'] as const
+const VIEWS = ['board', 'groups', 'handover'] as const
 
 export function SquadOfTeam() {
   const { team = '' } = useParams()
@@ -28,12 +29,16 @@ export function SquadOfTeam() {
           onToggle={(each) => setAddress({ view: each }, { replace: true })}
         />
       </Box>
-      <SquadBoard
-        team={team}
-        view={view}
-        coaching={false}
-        toPlayer={(player) => `/squads/${team}/${player}`}
-      />
+      {view === 'handover' ? (
+        <Handover team={team} />
+      ) : (
+        <SquadBoard
+          team={team}
+          view={view}
+          coaching={false}
+          toPlayer={(player) => `/squads/${team}/${player}`}
+        />
+      )}
       <LeftPlayers team={team} />
     </Box>
   )

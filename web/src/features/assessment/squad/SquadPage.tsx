@@ -13,12 +13,13 @@ import { asResult, Figure } from '../../../ui/figures'
 import { LevelSteps } from '../../../ui/levels'
 import { ErrorNote, Loading } from '../../../ui/notes'
 import { useTeam } from '../../frame/team'
+import { Handover } from './Handover'
 import { LeftPlayers } from './LeftPlayers'
 import { useSquad } from './queries'
 import { RosterImport } from './RosterImport'
 import { SquadBoard } from './SquadBoard'
 
-const VIEWS = ['board', 'groups', 'list'] as const
+const VIEWS = ['board', 'groups', 'list', 'handover'] as const
 
 export function SquadPage() {
   const team = useTeam()
@@ -65,9 +66,10 @@ export function SquadPage() {
           />
         </Box>
       )}
-      {players.length > 0 && view !== 'list' && (
+      {players.length > 0 && (view === 'board' || view === 'groups') && (
         <SquadBoard team={team.id} view={view} coaching toPlayer={(player) => `/squad/${player}`} />
       )}
+      {players.length > 0 && view === 'handover' && <Handover team={team.id} />}
       {players.length > 0 && view === 'list' && (
         <>
           <Typography variant="body2" sx={{ mb: 1 }}>

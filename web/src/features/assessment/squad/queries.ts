@@ -48,6 +48,14 @@ export function useBoard(team: string) {
   return { ...board, data: { ...board.data, players } }
 }
 
+/** What a squad brings to the curriculum that it begins. */
+export const useHandover = (team: string) =>
+  useQuery({
+    queryKey: assessmentKeys.handover(team),
+    queryFn: () => data(api.GET('/teams/{team}/handover', { params: { path: { team } } })),
+    select: useTranslated(),
+  })
+
 export const progressOf = (team: string, player: string) =>
   queryOptions({
     queryKey: assessmentKeys.progress(team, player),

@@ -1,22 +1,16 @@
 // A session on one side of paper: what comes when, how it is laid, what to look for, and room to tick.
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { RunningBlock, Schemas } from '../../../api/client'
-import { bringSaid, doseSaid, layingOutSaid, stationsSaid, themeSaid, whenSaid } from '../../../texts/said'
+import type { Schemas } from '../../../api/client'
+import { bringSaid, themeSaid, whenSaid } from '../../../texts/said'
 import { t } from '../../../texts/t'
-import { cautionsSaid } from '../../../ui/block'
-import { asLongDay, Figure } from '../../../ui/figures'
-import { settingsSaid } from '../../../ui/levers'
-import { PaperPicture } from '../../../ui/score/PaperPicture'
-import { SeriesOnPaper } from '../../../ui/series'
-import { StageGlyph } from '../../../ui/stages'
+import { BlockOnPaper } from '../../../ui/BlockOnPaper'
+import { asLongDay } from '../../../ui/figures'
 import { useSquad } from '../../assessment/squad/queries'
 import type { SessionHeld } from '../today/log'
 
 /** How high a drawing may be, so that this many blocks fit on one side. */
 const drawingHeight = (blocks: number) => (blocks <= 4 ? 210 : blocks <= 6 ? 131 : blocks <= 8 ? 64 : 46)
-/** How many points fit beside it. */
-const POINTS = 3
 
 interface Props {
   team: string
@@ -114,67 +108,5 @@ function EyesOnPaper({ look, names }: { look: Schemas['Look']; names: string[] }
       <strong>{t('print-look', { n: look.block + 1, names: names.join(', ') })}</strong>{' '}
       {look.points.join(' · ')}
     </Typography>
-  )
-}
-
-function BlockOnPaper({ block, nth, height }: { block: RunningBlock; nth: number; height: number }) {
-  const from = block.starts + block.laying_out
-  return (
-    <Box component="section" sx={{ borderTop: 1, borderColor: 'divider', pt: 0.5, breakInside: 'avoid' }}>
-      <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
-        <Figure sx={{ fontSize: '1.1rem', fontWeight: 600 }}>
-          {t('print-from', { start: from, end: from + block.minutes })}
-        </Figure>
-        <StageGlyph stage={block.stage} strand={block.strand} />
-        <Typography sx={{ fontWeight: 700, lineHeight: 1.1, flex: 1, fontSize: 13 }}>
-          {nth}. {block.title}
-        </Typography>
-        <Box component="span" aria-hidden sx={{ width: 14, height: 14, border: 1 }} />
-      </Box>
-      <Typography variant="caption" component="div">
-        {[
-          layingOutSaid(block),
-          t(`stage-${block.stage}`),
-          settingsSaid(block.levers, block.foot),
-          stationsSaid(block.station_sizes),
-          doseSaid(block),
-        ]
-          .filter(Boolean)
-          .join(' · ')}
-      </Typography>
-      <Box
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: 'minmax(0, 1fr) minmax(0, 1.1fr)',
-          gap: 1,
-          alignItems: 'start',
-          mt: 0.25,
-        }}
-      >
-        <PaperPicture block={block} height={height} />
-        <Box component="ol" sx={{ m: 0, pl: 2, fontSize: 11, lineHeight: 1.25 }}>
-          {block.points.slice(0, POINTS).map((point) => (
-            <li key={point}>{point}</li>
-          ))}
-        </Box>
-      </Box>
-      <SeriesOnPaper series={block.series} />
-      {block.chains.length > 0 && (
-        <Typography variant="caption" component="div" sx={{ lineHeight: 1.2 }}>
-          <strong>{t('chains-title')}:</strong>{' '}
-          {block.chains.map((chain) => chain.links.map((link) => link.name).join(' + ')).join('; ')}
-        </Typography>
-      )}
-      {block.cautions.length > 0 && (
-        <Typography variant="caption" component="div" sx={{ lineHeight: 1.2 }}>
-          <strong>{t('session-cautions')}:</strong> {cautionsSaid(block.cautions)}
-        </Typography>
-      )}
-      {block.beside && (
-        <Typography variant="caption" component="div">
-          {t('session-beside')}: {block.beside.title} · {t(`stage-${block.beside.stage}`)}
-        </Typography>
-      )}
-    </Box>
   )
 }
