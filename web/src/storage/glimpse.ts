@@ -1,10 +1,13 @@
 // A snapshot of Today, which a slow phone shows a second before the page has started. It is taken here, kept among what
 // this device remembers, and shown by `public/glimpse.js`.
-import { useEffect } from 'react'
+import { useEffect, useState } from 'react'
 import { snapshot } from './remembered'
 
 /** How long Today is left alone before a snapshot is taken: starting must not wait for it. */
 const SETTLED_MS = 1_500
+
+/** How many people have gone from here: a page that was opened before the last of them is not kept any more. */
+let gone = 0
 
 const root = () => document.getElementById('root')
 
@@ -35,15 +38,17 @@ function take(path: string) {
 
 /** Takes a snapshot of this page once it has settled, and when the app is left. */
 export function useGlimpse(of: unknown, path: string) {
+  const [before] = useState(gone)
   useEffect(() => {
-    const waits = setTimeout(() => take(path), SETTLED_MS)
-    const putAway = () => document.visibilityState === 'hidden' && take(path)
+    const keep = () => before === gone && take(path)
+    const waits = setTimeout(keep, SETTLED_MS)
+    const putAway = () => document.visibilityState === 'hidden' && keep()
     document.addEventListener('visibilitychange', putAway)
     return () => {
       clearTimeout(waits)
       document.removeEventListener('visibilitychange', putAway)
     }
-  }, [of, path])
+  }, [of, path, before])
 }
 
 /** The page has started: the snapshot has done its work. */
@@ -55,4 +60,7 @@ export function begun() {
 }
 
 /** What one person saw is not shown to the next. */
-export const forgetGlimpse = () => snapshot.forget()
+export function forgetGlimpse() {
+  gone += 1
+  snapshot.forget()
+}
