@@ -150,7 +150,7 @@ function Head({ sheet, shown, all, term, onTerm, onEdit, onAdd }: HeadProps) {
       </Typography>
       <Box
         className="no-print"
-        sx={{ display: 'flex', alignItems: 'center', gap: 1, flexWrap: 'wrap', flex: 1 }}
+        sx={{ display: 'flex', alignItems: 'center', gap: 0.5, flexWrap: 'wrap', flex: 1 }}
       >
         <Choice
           label={t('year-part')}
@@ -171,7 +171,7 @@ function Head({ sheet, shown, all, term, onTerm, onEdit, onAdd }: HeadProps) {
           onChange={(id) => (id === NEW ? onAdd() : void navigate(`/year/${id}`))}
         />
         <Button size="small" onClick={onEdit}>
-          {t('year-edit-season')}
+          {t('year-terms')}
         </Button>
         <Button component={Link} to={`/year/${shown.id}/change`} size="small" variant="text">
           {t('new-season-open')}
