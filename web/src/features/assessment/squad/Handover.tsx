@@ -12,6 +12,17 @@ import { useHandover } from './queries'
 
 type Expected = Schemas['ExpectedSkill']
 
+/** On paper everything stands small, and the milestones in two columns. */
+const ON_ONE_PAGE = {
+  maxWidth: 'none',
+  '& p, & span, & td, & th, & caption': { fontSize: '8.5px !important', lineHeight: '1.2 !important' },
+  '& h2': { fontSize: '11px !important' },
+  '& td, & th': { py: '0 !important' },
+  '& section': { mt: '6px !important', breakInside: 'auto !important' },
+  '& section > div': { py: '2px !important' },
+  '& [data-tables]': { columns: 2, columnGap: '6mm' },
+} as const
+
 export function Handover({ team }: { team: string }) {
   const read = useHandover(team)
   if (read.isError && !read.data) return <ErrorNote error={read.error} />
@@ -21,7 +32,7 @@ export function Handover({ team }: { team: string }) {
   const there = expected.filter((skill) => !skill.unspoken && skill.short.length === 0)
   const unspoken = expected.filter((skill) => skill.unspoken)
   return (
-    <Box sx={{ maxWidth: 820 }}>
+    <Box sx={{ maxWidth: 820, '@media print': ON_ONE_PAGE }}>
       <Box sx={{ display: 'flex', alignItems: 'start', gap: 1 }}>
         <Typography sx={{ flex: 1 }}>
           {curriculum
@@ -134,51 +145,53 @@ function Milestones({ all, of }: { all: Schemas['BroughtMilestone'][]; of: numbe
   if (of === 0) return null
   return (
     <Part title={t('handover-milestones')}>
-      {STRANDS.map((strand) => {
-        const rows = all.filter((each) => each.strand === strand && each.never_seen < of)
-        const nobody = all.filter((each) => each.strand === strand && each.never_seen === of).length
-        if (rows.length + nobody === 0) return null
-        return (
-          <Box key={strand} component="table" sx={{ width: '100%', borderCollapse: 'collapse', mt: 1 }}>
-            <Box component="caption" sx={{ textAlign: 'left', fontWeight: 650, py: 0.5 }}>
-              <StrandSwatch strand={strand} /> {t(`strand-${strand}`)}
-            </Box>
-            <thead>
-              <tr>
-                <Cell head>{t('handover-milestone')}</Cell>
-                {(['have', 'slipped', 'on_the_way', 'never_seen'] as const).map((key) => (
-                  <Cell key={key} head right>
-                    {t(`handover-head-${key}`)}
-                  </Cell>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map((row) => (
-                <tr key={row.milestone}>
-                  <Cell>
-                    {row.says}{' '}
-                    <Typography component="span" variant="caption" color="text.secondary">
-                      {row.band}
-                    </Typography>
-                  </Cell>
-                  <Cell right>{row.have}</Cell>
-                  <Cell right>{row.slipped || '–'}</Cell>
-                  <Cell right>{row.on_the_way || '–'}</Cell>
-                  <Cell right>{row.never_seen || '–'}</Cell>
-                </tr>
-              ))}
-              {nobody > 0 && (
+      <div data-tables>
+        {STRANDS.map((strand) => {
+          const rows = all.filter((each) => each.strand === strand && each.never_seen < of)
+          const nobody = all.filter((each) => each.strand === strand && each.never_seen === of).length
+          if (rows.length + nobody === 0) return null
+          return (
+            <Box key={strand} component="table" sx={{ width: '100%', borderCollapse: 'collapse', mt: 1 }}>
+              <Box component="caption" sx={{ textAlign: 'left', fontWeight: 650, py: 0.5 }}>
+                <StrandSwatch strand={strand} /> {t(`strand-${strand}`)}
+              </Box>
+              <thead>
                 <tr>
-                  <Box component="td" colSpan={5} sx={{ color: 'text.secondary', py: 0.5 }}>
-                    {t('handover-nobody', { n: nobody })}
-                  </Box>
+                  <Cell head>{t('handover-milestone')}</Cell>
+                  {(['have', 'slipped', 'on_the_way', 'never_seen'] as const).map((key) => (
+                    <Cell key={key} head right>
+                      {t(`handover-head-${key}`)}
+                    </Cell>
+                  ))}
                 </tr>
-              )}
-            </tbody>
-          </Box>
-        )
-      })}
+              </thead>
+              <tbody>
+                {rows.map((row) => (
+                  <tr key={row.milestone}>
+                    <Cell>
+                      {row.says}{' '}
+                      <Typography component="span" variant="caption" color="text.secondary">
+                        {row.band}
+                      </Typography>
+                    </Cell>
+                    <Cell right>{row.have}</Cell>
+                    <Cell right>{row.slipped || '–'}</Cell>
+                    <Cell right>{row.on_the_way || '–'}</Cell>
+                    <Cell right>{row.never_seen || '–'}</Cell>
+                  </tr>
+                ))}
+                {nobody > 0 && (
+                  <tr>
+                    <Box component="td" colSpan={5} sx={{ color: 'text.secondary', py: 0.5 }}>
+                      {t('handover-nobody', { n: nobody })}
+                    </Box>
+                  </tr>
+                )}
+              </tbody>
+            </Box>
+          )
+        })}
+      </div>
     </Part>
   )
 }

@@ -21,13 +21,15 @@ export function SquadOfTeam() {
     <Box sx={{ p: 2 }}>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'baseline', gap: 2, mb: 1.5 }}>
         <Typography variant="h1">{name ?? t('places-squad')}</Typography>
-        <Choice
-          label={t('board-view')}
-          options={VIEWS}
-          chosen={[view]}
-          says={(each) => t(`board-views-${each}`)}
-          onToggle={(each) => setAddress({ view: each }, { replace: true })}
-        />
+        <Box className="no-print">
+          <Choice
+            label={t('board-view')}
+            options={VIEWS}
+            chosen={[view]}
+            says={(each) => t(`board-views-${each}`)}
+            onToggle={(each) => setAddress({ view: each }, { replace: true })}
+          />
+        </Box>
       </Box>
       {view === 'handover' ? (
         <Handover team={team} />
