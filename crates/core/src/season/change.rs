@@ -250,8 +250,8 @@ struct Seating<'a> {
 }
 
 impl Change {
-    /// The change of a season. `squads` are all teams of the academy, by club and name; what is said of somebody who is
-    /// in none of them, or of a team that is not there, counts for nothing.
+    /// The change of a season. `squads` are all teams of the academy, by club and name. An exception for somebody who is
+    /// in none of them, or with a team that does not exist, is ignored.
     pub fn propose(squads: &[Squad], bands: &[Band], cut_off: CutOff, wish: &ChangeWish) -> Change {
         let place: BTreeMap<Uuid, usize> =
             squads.iter().enumerate().map(|(at, squad)| (squad.id, at)).collect();

@@ -103,7 +103,7 @@ async fn a_season_changes_with_two_exceptions_and_is_taken_back() -> Result<(), 
     director.presses("Take it back").await?;
     director.sees("Everybody is where they were.").await?;
     director.sees("Taken back.").await?;
-    // What was decided stands there still, to be looked at once more.
+    // Both decisions are still on the page.
     director.waits_until(&format!("{SUM} === {decided}")).await?;
     desk.end().await
 }

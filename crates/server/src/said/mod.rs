@@ -43,8 +43,8 @@ impl TeamNow {
         Ok(TeamNow { today: state.today().await?, squad, earlier })
     }
 
-    /// A player who was in the squad on a day. What is said of them may have waited on a device until they were in
-    /// another one.
+    /// A player who was in the squad on a day. An entry about them may have waited on a device while they moved to
+    /// another squad.
     fn player(&self, said: Uuid, day: Date) -> Result<Uuid, Wrong> {
         let was_there = self.earlier.get(&said).is_some_and(|until| day < *until);
         match was_there || self.squad.contains(&said) {

@@ -415,7 +415,7 @@ impl Store {
     }
 }
 
-/// Refuses what is said of a player whom a team never had. What waited on a device is taken in also after they moved.
+/// Refuses an entry about a player who was never in a team. One that waited on a device is accepted after they moved.
 pub(crate) async fn of_team(tx: &mut Transaction<'_, Sqlite>, player: Uuid, team: Uuid) -> Stored<()> {
     let was_there = sqlx::query_scalar!(
         r#"SELECT EXISTS (SELECT 1 FROM player WHERE id = ?1 AND team = ?2)

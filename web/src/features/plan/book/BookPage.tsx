@@ -1,20 +1,19 @@
 // A curriculum, or the curricula of a year, as a book: cover, contents with page numbers, chapters to leave out.
 import Box from '@mui/material/Box'
-import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { useNavigate, useSearchParams } from 'react-router'
+import { useSearchParams } from 'react-router'
 import { t } from '../../../texts/t'
 import { Choice } from '../../../ui/Choice'
 import { asDate } from '../../../ui/figures'
 import { Empty, ErrorNote, Loading } from '../../../ui/notes'
 import { PAPERS, Paged, type Paper, type Piece } from '../../../ui/Paged'
+import { PaperHead } from '../../../ui/Sheets'
 import * as chapters from './chapters'
 import { type BookPart, type Chapter, lastDay, PARTS, Title } from './chapters'
 import { type Book, useBooks } from './queries'
 
 export function BookPage() {
   const [address, setAddress] = useSearchParams()
-  const navigate = useNavigate()
   const ids = address.get('of')?.split(',').filter(Boolean) ?? []
   const read = useBooks(ids)
   const paper: Paper = address.get('paper') === 'Letter' ? 'Letter' : 'A4'
@@ -35,17 +34,7 @@ export function BookPage() {
   return (
     <Box component="main" sx={{ p: { xs: 1, md: 3 }, '@media print': { p: 0 } }}>
       <Box className="no-print" sx={{ display: 'grid', gap: 1, mb: 3, maxWidth: 900, mx: 'auto' }}>
-        <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
-          <Typography variant="h1" sx={{ flex: 1 }}>
-            {t('book-title')}
-          </Typography>
-          <Button variant="contained" disabled={books.length < ids.length} onClick={() => window.print()}>
-            {t('print-go')}
-          </Button>
-          <Button variant="text" onClick={() => void navigate(-1)}>
-            {t('print-back')}
-          </Button>
-        </Box>
+        <PaperHead title={t('book-title')} waits={books.length < ids.length} />
         <Choice
           label={t('book-parts')}
           options={PARTS}

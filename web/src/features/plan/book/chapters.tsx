@@ -33,6 +33,17 @@ export function Title({ children }: { children: ReactNode }) {
   )
 }
 
+/** A chapter that stands whole on one page. */
+const onePage = (key: string, title: string, children: ReactNode): Chapter => {
+  const node = (
+    <>
+      <Title>{title}</Title>
+      {children}
+    </>
+  )
+  return { key, title, pieces: [{ key, fresh: true, node }] }
+}
+
 /** The day after a number of days. */
 function dayAfter(day: string, days: number): string {
   const moved = new Date(`${day}T12:00:00Z`)
@@ -46,57 +57,48 @@ export const lastDay = ({ start, weeks }: Book) => dayAfter(start, 7 * weeks - 1
 export function approach(book: Book, key: string): Chapter {
   const { exposures, ladder = 'strict', open_play, success_window } = book.approach
   const title = t('book-approach')
-  return {
+  return onePage(
     key,
     title,
-    pieces: [
-      {
-        key,
-        fresh: true,
-        node: (
-          <>
-            <Title>{title}</Title>
-            <Typography sx={{ mb: 1 }}>{t('book-stages')}</Typography>
-            {STAGES.map((stage, at) => (
-              <Box key={stage} sx={{ display: 'flex', gap: 1, alignItems: 'center', py: 0.5 }}>
-                <StageGlyph stage={stage} strand="ball_mastery" />
-                <Typography>
-                  {t('book-stage', {
-                    stage: t(`stage-${stage}`),
-                    means: t(`stage-means-${stage}`),
-                    n: exposures[at] ?? 0,
-                  })}
-                </Typography>
-              </Box>
-            ))}
-            <Typography sx={{ mt: 1 }}>{t(`book-ladder-${ladder}`)}</Typography>
-            {open_play && (
-              <Typography sx={{ mt: 1 }}>
-                {t('book-open-play', { first: asPercent(open_play.first), last: asPercent(open_play.last) })}
-              </Typography>
-            )}
-            {success_window && (
-              <Typography sx={{ mt: 1 }}>
-                {t('book-success', {
-                  least: asPercent(success_window.least),
-                  most: asPercent(success_window.most),
-                })}
-              </Typography>
-            )}
-            <Typography sx={{ mt: 1 }}>{t('book-shares')}</Typography>
-            {STRANDS.map((strand) => (
-              <Box key={strand} sx={{ display: 'flex', gap: 1, alignItems: 'center', py: 0.25 }}>
-                <StrandSwatch strand={strand} />
-                <Typography>
-                  {t(`strand-${strand}`)}: {asPercent(book.shares[strand] ?? 0)}
-                </Typography>
-              </Box>
-            ))}
-          </>
-        ),
-      },
-    ],
-  }
+    <>
+      <Typography sx={{ mb: 1 }}>{t('book-stages')}</Typography>
+      {STAGES.map((stage, at) => (
+        <Box key={stage} sx={{ display: 'flex', gap: 1, alignItems: 'center', py: 0.5 }}>
+          <StageGlyph stage={stage} strand="ball_mastery" />
+          <Typography>
+            {t('book-stage', {
+              stage: t(`stage-${stage}`),
+              means: t(`stage-means-${stage}`),
+              n: exposures[at] ?? 0,
+            })}
+          </Typography>
+        </Box>
+      ))}
+      <Typography sx={{ mt: 1 }}>{t(`book-ladder-${ladder}`)}</Typography>
+      {open_play && (
+        <Typography sx={{ mt: 1 }}>
+          {t('book-open-play', { first: asPercent(open_play.first), last: asPercent(open_play.last) })}
+        </Typography>
+      )}
+      {success_window && (
+        <Typography sx={{ mt: 1 }}>
+          {t('book-success', {
+            least: asPercent(success_window.least),
+            most: asPercent(success_window.most),
+          })}
+        </Typography>
+      )}
+      <Typography sx={{ mt: 1 }}>{t('book-shares')}</Typography>
+      {STRANDS.map((strand) => (
+        <Box key={strand} sx={{ display: 'flex', gap: 1, alignItems: 'center', py: 0.25 }}>
+          <StrandSwatch strand={strand} />
+          <Typography>
+            {t(`strand-${strand}`)}: {asPercent(book.shares[strand] ?? 0)}
+          </Typography>
+        </Box>
+      ))}
+    </>,
+  )
 }
 
 const weeksOf = (book: Book) => {
@@ -108,44 +110,33 @@ const weeksOf = (book: Book) => {
 /** All weeks on one table: what each is about, its minutes, and what is measured. */
 export function year(book: Book, key: string): Chapter {
   const title = t('book-year')
-  return {
+  return onePage(
     key,
     title,
-    pieces: [
-      {
-        key,
-        fresh: true,
-        node: (
-          <>
-            <Title>{title}</Title>
-            <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse', '& td, & th': CELL }}>
-              <thead>
-                <tr>
-                  {(['week', 'sessions', 'theme', 'tests'] as const).map((column) => (
-                    <th key={column}>{t(`book-column-${column}`)}</th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {weeksOf(book).map(([week, orders]) => (
-                  <tr key={week}>
-                    <td>{week}</td>
-                    <td>
-                      {orders
-                        .map(({ date, minutes }) => t('book-day', { day: asDay(date), minutes }))
-                        .join(', ')}
-                    </td>
-                    <td>{themeSaid(orders[0]?.theme)}</td>
-                    <td>{orders.flatMap(({ tests }) => tests.map(({ name }) => name)).join(', ')}</td>
-                  </tr>
-                ))}
-              </tbody>
-            </Box>
-          </>
-        ),
-      },
-    ],
-  }
+    <>
+      <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse', '& td, & th': CELL }}>
+        <thead>
+          <tr>
+            {(['week', 'sessions', 'theme', 'tests'] as const).map((column) => (
+              <th key={column}>{t(`book-column-${column}`)}</th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {weeksOf(book).map(([week, orders]) => (
+            <tr key={week}>
+              <td>{week}</td>
+              <td>
+                {orders.map(({ date, minutes }) => t('book-day', { day: asDay(date), minutes })).join(', ')}
+              </td>
+              <td>{themeSaid(orders[0]?.theme)}</td>
+              <td>{orders.flatMap(({ tests }) => tests.map(({ name }) => name)).join(', ')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </>,
+  )
 }
 
 const CELL = {
@@ -296,7 +287,6 @@ export function kit(book: Book, key: string): Chapter {
   const title = t('book-kit')
   const node = (
     <>
-      <Title>{title}</Title>
       <Typography>{bringSaid(book)}</Typography>
       <Typography variant="body2" color="text.secondary">
         {t('book-kit-about')}
@@ -309,7 +299,7 @@ export function kit(book: Book, key: string): Chapter {
       <Typography variant="body2">{t('session-caution-tail')}</Typography>
     </>
   )
-  return { key, title, pieces: [{ key, fresh: true, node }] }
+  return onePage(key, title, node)
 }
 
 /** One page for parents: what their child learns, in its own words. */
@@ -318,7 +308,6 @@ export function parents(book: Book, key: string): Chapter {
   const says = (skill: Book['skills'][number]) => skill.milestones.at(-1)?.says
   const node = (
     <>
-      <Title>{title}</Title>
       <Typography sx={{ mb: 1 }}>
         {t('book-parents-about', {
           first: asDate(book.sessions[0]?.date ?? book.start),
@@ -346,5 +335,5 @@ export function parents(book: Book, key: string): Chapter {
       <Typography sx={{ mt: 2 }}>{t('book-parents-home')}</Typography>
     </>
   )
-  return { key, title, pieces: [{ key, fresh: true, node }] }
+  return onePage(key, title, node)
 }
